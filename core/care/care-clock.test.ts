@@ -1,0 +1,225 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { careClock, careClocks, type CareFacts, type ItemClock, type LastDone } from '#core/care/care-clock.ts';
+import type { CareItem, CareItemId } from '#core/care/care-item.ts';
+import { clockReasonWords, overdueDays, standingWords } from '#core/care/care-words.ts';
+import { chosenSchool } from '#core/care/chosen-school.ts';
+import { practiceFor } from '#core/care/practice-book.ts';
+import { awaitsPackUp, whatMatters, worstClock } from '#core/care/what-matters.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
+import { estimate, practice as marked } from '#core/explain/explained.ts';
+import { forecastWeek } from '#core/plays/forecast.ts';
+import { playColumns } from '#core/plays/play-columns.ts';
+import { wallMinute } from '#core/plays/play.ts';
+import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
+
+const today = localDate('2026-11-24');
+const daysAgo = (days: number) => addDays(today, -days);
+const item: CareItem = {
+  id: 'piston-brass/valve-oil',
+  name: 'Oil',
+  part: 'valve-block',
+  severity: 'function',
+  why: 'because',
+  mark: 'practice',
+  trigger: { kind: 'clock', limbs: { days: marked(8), minutes: estimate(200), plays: estimate(4) }, words: 'often' },
+};
+const playsOn = (days: readonly number[], minutes = 30) => {
+  const sorted = days.toSorted((a, b) => b - a);
+  return playColumns(
+    Int32Array.from(sorted, (ago) => wallMinute(daysAgo(ago), 1200)),
+    Int32Array.from(sorted, () => minutes),
+  );
+};
+const doneAt = (on: LocalDate, minute = 1260): LastDone => ({ atWallMinute: wallMinute(on, minute), by: 'player' });
+const facts = (over: Partial<CareFacts> = {}): CareFacts => ({
+  plays: playsOn([]),
+  lastDone: new Map(),
+  acquiredOn: daysAgo(1000),
+  cameNew: false,
+  ...over,
+});
+const clockOf = (of: CareItem, given: CareFacts): ItemClock => {
+  const forecast = forecastWeek(given.plays, Math.floor(wallMinute(today, 0) / 1440));
+  const clock = careClock(of, given, {
+    today,
+    forecast,
+    choices: {},
+    context: { build: {}, ageDays: null, weeklyMinutes: 0 },
+  });
+  if (clock === null) throw new Error('no clock');
+  return clock;
+};
+const lastDone = (on: LocalDate, minute?: number) => new Map<CareItemId, LastDone>([[item.id, doneAt(on, minute)]]);
+
+describe('a care clock', () => {
+  test('load is the largest limb; states at 0.75, 1 and 1.5', () => {
+    expect(clockOf(item, facts({ lastDone: lastDone(daysAgo(5)) }))).toMatchObject({ load: 5 / 8, state: 'fresh' });
+    expect(clockOf(item, facts({ lastDone: lastDone(daysAgo(6)) }))).toMatchObject({ load: 0.75, state: 'soon' });
+    expect(clockOf(item, facts({ lastDone: lastDone(daysAgo(8)) }))).toMatchObject({ load: 1, state: 'due' });
+    expect(clockOf(item, facts({ lastDone: lastDone(daysAgo(12)) }))).toMatchObject({ load: 1.5, state: 'overdue' });
+    expect(clockOf(item, facts({ lastDone: lastDone(daysAgo(2)), plays: playsOn([1, 1, 0]) }))).toMatchObject({
+      load: 0.75,
+    });
+    expect(clockOf(item, facts({ lastDone: lastDone(daysAgo(2)), plays: playsOn([1], 250) }))).toMatchObject({
+      load: 1.25,
+      state: 'due',
+    });
+  });
+
+  test('the play of the same day counts only if it ended after the care', () => {
+    expect(clockOf(item, facts({ lastDone: lastDone(today, 1260), plays: playsOn([0], 200) })).load).toBe(0);
+    expect(clockOf(item, facts({ lastDone: lastDone(today, 600), plays: playsOn([0], 200) })).load).toBe(1);
+  });
+
+  test('unknown history is unknown, never fresh; a new instrument counts from the day it came', () => {
+    expect(clockOf(item, facts())).toMatchObject({ state: 'unknown', load: null, due: null });
+    expect(clockOf(item, facts({ cameNew: true, acquiredOn: daysAgo(4) }))).toMatchObject({
+      state: 'fresh',
+      load: 0.5,
+    });
+  });
+
+  test('the calendar limb runs even when nothing is played', () => {
+    expect(clockOf(item, facts({ lastDone: lastDone(daysAgo(20)) })).state).toBe('overdue');
+  });
+
+  test('an every-play item is due after each play and done when done', () => {
+    const swab: CareItem = { ...item, id: 'clarinet/swab-bore', trigger: { kind: 'every-play', moment: 'after' } };
+    expect(clockOf(swab, facts())).toMatchObject({ state: 'fresh' });
+    expect(clockOf(swab, facts({ plays: playsOn([1]) }))).toMatchObject({ state: 'due' });
+    expect(
+      clockOf(swab, facts({ plays: playsOn([1]), lastDone: new Map([[swab.id, doneAt(daysAgo(1))]]) })),
+    ).toMatchObject({ state: 'fresh' });
+  });
+
+  test('reasons carry the figures and every reason has words', () => {
+    const clock = clockOf(item, facts({ lastDone: lastDone(daysAgo(6)), plays: playsOn([3, 2]) }));
+    const lines = clock.because.map((reason) => clockReasonWords(reason, { date: String }));
+    expect(lines.map(({ text }) => text)).toEqual(
+      expect.arrayContaining([
+        'Last done on 2026-11-18.',
+        '6 days of 8 days have gone by: that is 75 %. This runs out first.',
+        '1 h played of about 3 h 20 min: that is 30 %.',
+      ]),
+    );
+    expect(lines.every(({ text }) => text.length > 0)).toBe(true);
+    expect(standingWords(clock, today)).toMatch(/^in (about )?2 days$/);
+  });
+
+  test('more playing and more days never make anything fresher', () => {
+    fc.assert(
+      fc.property(
+        fc.nat(30),
+        fc.nat(30),
+        fc.array(fc.nat(30), { maxLength: 20 }),
+        fc.array(fc.nat(30), { maxLength: 20 }),
+        (done, later, some, more) => {
+          const load = (ago: number, days: readonly number[]) =>
+            clockOf(item, facts({ lastDone: lastDone(daysAgo(ago)), plays: playsOn(days) })).load ?? 0;
+          expect(load(done, [...some, ...more])).toBeGreaterThanOrEqual(load(done, some));
+          expect(load(done + later, some)).toBeGreaterThanOrEqual(load(done, some));
+        },
+      ),
+      { seed: 21 },
+    );
+  });
+});
+
+describe('the projected due date', () => {
+  test('by the calendar is the day the interval ends, with no range', () => {
+    const yearly: CareItem = { ...item, trigger: { kind: 'clock', limbs: { days: marked(365) }, words: 'yearly' } };
+    const on = addDays(daysAgo(300), 365);
+    expect(clockOf(yearly, facts({ lastDone: lastDone(daysAgo(300)) })).due).toEqual({ on, earliest: on, latest: on });
+  });
+
+  test('by playing follows the record: 60 min every day, 200 min to go is due on the fourth day', () => {
+    const byMinutes: CareItem = { ...item, trigger: { kind: 'clock', limbs: { minutes: estimate(200) }, words: '' } };
+    const plays = playsOn(
+      Array.from({ length: 100 }, (_, index) => index + 1),
+      60,
+    );
+    const clock = clockOf(byMinutes, facts({ plays, lastDone: lastDone(today, 1) }));
+    expect(clock.due).toEqual({ on: addDays(today, 4), earliest: addDays(today, 4), latest: addDays(today, 4) });
+  });
+
+  test('never lies before today nor outside its own range, and a load of 1 is due today', () => {
+    fc.assert(
+      fc.property(
+        fc.nat(40),
+        fc.array(fc.nat(60), { maxLength: 40 }),
+        fc.integer({ min: 1, max: 200 }),
+        (done, days, minutes) => {
+          const clock = clockOf(item, facts({ lastDone: lastDone(daysAgo(done)), plays: playsOn(days, minutes) }));
+          if (clock.due === null) throw new Error('a calendar limb always gives a date');
+          expect(
+            clock.due.earliest >= today && clock.due.earliest <= clock.due.on && clock.due.on <= clock.due.latest,
+          ).toBe(true);
+          expect(clock.due.on === today).toBe((clock.load ?? 0) >= 1);
+        },
+      ),
+      { seed: 22 },
+    );
+  });
+});
+
+describe('schools', () => {
+  const context = { build: {}, ageDays: 100, weeklyMinutes: 0 };
+  test('a default may be a rule over the record', () => {
+    expect(chosenSchool('bore-oil-interval', {}, context).choice).toBe('3-months');
+    expect(chosenSchool('bore-oil-interval', {}, { ...context, ageDays: 800 }).choice).toBe('6-months');
+    expect(chosenSchool('bore-oil-interval', {}, { ...context, ageDays: null }).choice).toBe('6-months');
+    expect(chosenSchool('service-interval', {}, { ...context, weeklyMinutes: 700 }).choice).toBe('6-months');
+  });
+  test('the player’s own choice wins; a choice the book dropped falls back', () => {
+    expect(chosenSchool('bore-oil-interval', { 'bore-oil-interval': '12-months' }, context)).toMatchObject({
+      choice: '12-months',
+      mark: 'yours',
+    });
+    expect(chosenSchool('bore-oil-interval', { 'bore-oil-interval': 'toString' }, context).choice).toBe('3-months');
+  });
+});
+
+describe('what matters now', () => {
+  const build = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' } as const;
+  const practice = practiceFor('clarinet', build);
+  const given = facts({
+    plays: playsOn([1]),
+    lastDone: new Map<CareItemId, LastDone>([
+      ['clarinet/mouthpiece-wash', doneAt(daysAgo(30))],
+      ['clarinet/swab-wash', doneAt(daysAgo(7))],
+      ['clarinet/key-oil', doneAt(daysAgo(10))],
+    ]),
+  });
+  const clocks = careClocks(practice.items, given, {
+    today,
+    forecast: forecastWeek(given.plays, 20_000),
+    choices: {},
+    context: { build, ageDays: null, weeklyMinutes: 0 },
+  });
+  const ids = whatMatters(kindOf('clarinet'), clocks).map((clock) => clock.item.id);
+
+  test('overdue comes before due, due before unknown; fresh and every-play stay out', () => {
+    expect(ids[0]).toBe('clarinet/mouthpiece-wash');
+    expect(ids[1]).toBe('clarinet/swab-wash');
+    expect(ids).toContain('clarinet/bore-oil');
+    expect(ids).not.toContain('clarinet/key-oil');
+    expect(ids).not.toContain('clarinet/swab-bore');
+    expect(worstClock(clocks)?.item.id).toBe('clarinet/mouthpiece-wash');
+    expect(overdueDays(clocks.find((clock) => clock.item.id === 'clarinet/mouthpiece-wash') ?? clocks[0]!)).toBe(23);
+  });
+
+  test('an instrument played and not packed up says so', () => {
+    expect(awaitsPackUp(clocks)).toBe(true);
+  });
+
+  test('a school that switches an item off switches its clock off', () => {
+    const off = careClocks(practice.items, given, {
+      today,
+      forecast: forecastWeek(given.plays, 20_000),
+      choices: { 'bore-oil-interval': 'none' },
+      context: { build, ageDays: null, weeklyMinutes: 0 },
+    });
+    expect(off.find((clock) => clock.item.id === 'clarinet/bore-oil')?.state).toBe('off');
+  });
+});

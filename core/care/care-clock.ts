@@ -1,0 +1,190 @@
+import type { CareItem, CareItemId, Limbs } from '#core/care/care-item.ts';
+import { chosenSchool, type ChosenSchool, type SchoolContext } from '#core/care/chosen-school.ts';
+import { projectDue, type DueRange } from '#core/care/project-due.ts';
+import type { SchoolChoices } from '#core/care/school.ts';
+import type { Marked } from '#core/explain/explained.ts';
+import { playedSince, type PlayColumns, type Played } from '#core/plays/play-columns.ts';
+import type { WeekForecast } from '#core/plays/forecast.ts';
+import { MINUTES_PER_DAY } from '#core/plays/play.ts';
+import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
+
+export const SOON_AT = 0.75;
+export const DUE_AT = 1;
+export const OVERDUE_AT = 1.5;
+
+/**
+ * How a care item stands. `unknown`: nothing tells when it was last done, so it asks. `as-seen`: has no clock, a sign
+ * calls for it. `off`: a school has switched it off.
+ */
+export const CARE_STATES = ['fresh', 'soon', 'due', 'overdue', 'unknown', 'as-seen', 'off'] as const;
+export type CareState = (typeof CARE_STATES)[number];
+
+export const LIMB_NAMES = ['days', 'minutes', 'plays'] as const;
+export type LimbName = (typeof LIMB_NAMES)[number];
+
+/** One limb of a clock: how much of its interval has run. `load` = since ÷ interval. */
+export type LimbReading = {
+  readonly limb: LimbName;
+  readonly since: number;
+  readonly interval: Marked;
+  readonly load: number;
+};
+
+/** From where a clock counts. */
+export type Baseline =
+  | { readonly kind: 'done'; readonly on: LocalDate; readonly by: 'player' | 'bench' }
+  | { readonly kind: 'came-new'; readonly on: LocalDate };
+
+export type ClockReason =
+  | { readonly rule: 'counted-from'; readonly baseline: Baseline }
+  | { readonly rule: 'no-history' }
+  | { readonly rule: 'limb'; readonly reading: LimbReading; readonly leading: boolean }
+  | { readonly rule: 'school'; readonly chosen: ChosenSchool }
+  | { readonly rule: 'every-play'; readonly playsSince: number; readonly item: CareItem }
+  | { readonly rule: 'interval-words'; readonly words: string; readonly item: CareItem }
+  | { readonly rule: 'when-noticed'; readonly sign: string; readonly item: CareItem }
+  | { readonly rule: 'why'; readonly item: CareItem }
+  | { readonly rule: 'projected'; readonly due: DueRange };
+
+export type ItemClock = {
+  readonly item: CareItem;
+  readonly state: CareState;
+  /** How far the leading limb has run; null where there is no clock or no history. 1 is due. */
+  readonly load: number | null;
+  readonly lastDone: { readonly on: LocalDate; readonly by: 'player' | 'bench' } | null;
+  readonly due: DueRange | null;
+  readonly because: readonly ClockReason[];
+};
+
+/** When an item was last done: wall minute, so that it orders against the plays of the same day. */
+export type LastDone = { readonly atWallMinute: number; readonly by: 'player' | 'bench' };
+
+/** Everything the clocks of one instrument are computed from. */
+export type CareFacts = {
+  readonly plays: PlayColumns;
+  readonly lastDone: ReadonlyMap<CareItemId, LastDone>;
+  readonly acquiredOn: LocalDate;
+  readonly cameNew: boolean;
+};
+
+export type CareSetting = {
+  readonly today: LocalDate;
+  readonly forecast: WeekForecast;
+  readonly choices: SchoolChoices;
+  readonly context: SchoolContext;
+};
+
+export const stateOfLoad = (load: number): CareState => {
+  if (load < SOON_AT) return 'fresh';
+  if (load < DUE_AT) return 'soon';
+  return load < OVERDUE_AT ? 'due' : 'overdue';
+};
+
+function readLimbs(limbs: Limbs, days: number, played: Played): LimbReading[] {
+  const since: Record<LimbName, number> = { days, minutes: played.minutes, plays: played.plays };
+  return LIMB_NAMES.flatMap((limb) => {
+    const interval = limbs[limb];
+    return interval === undefined ? [] : [{ limb, since: since[limb], interval, load: since[limb] / interval.value }];
+  });
+}
+
+/** From where to count: the last time it was done, else the day a new instrument came. */
+function baselineOf(item: CareItem, facts: CareFacts): { baseline: Baseline; atWallMinute: number } | null {
+  const last = facts.lastDone.get(item.id);
+  if (last) {
+    const on = dateOfDay(Math.floor(last.atWallMinute / MINUTES_PER_DAY));
+    return { baseline: { kind: 'done', on, by: last.by }, atWallMinute: last.atWallMinute };
+  }
+  if (!facts.cameNew) return null;
+  const atWallMinute = dayNumber(facts.acquiredOn) * MINUTES_PER_DAY - 1;
+  return { baseline: { kind: 'came-new', on: facts.acquiredOn }, atWallMinute };
+}
+
+function everyPlayClock(item: CareItem, facts: CareFacts): ItemClock {
+  const last = facts.lastDone.get(item.id);
+  const { plays } = playedSince(facts.plays, last?.atWallMinute ?? -Infinity);
+  return {
+    item,
+    state: stateOfLoad(plays),
+    load: plays,
+    lastDone: last ? { on: dateOfDay(Math.floor(last.atWallMinute / MINUTES_PER_DAY)), by: last.by } : null,
+    due: null,
+    because: [
+      { rule: 'every-play', playsSince: plays, item },
+      { rule: 'why', item },
+    ],
+  };
+}
+
+const standing = (item: CareItem, state: CareState, because: readonly ClockReason[]): ItemClock => ({
+  item,
+  state,
+  load: null,
+  lastDone: null,
+  due: null,
+  because,
+});
+
+/**
+ * The clock of one item with limbs: load = max(days since ÷ D, minutes since ÷ M, plays since ÷ N); fresh below 0.75,
+ * soon below 1, due below 1.5, else overdue. Calendar days are local dates; a play counts from the minute it ended.
+ */
+function limbClock(
+  item: CareItem,
+  limbs: Limbs,
+  first: readonly ClockReason[],
+  facts: CareFacts,
+  setting: CareSetting,
+): ItemClock {
+  const from = baselineOf(item, facts);
+  if (from === null) return standing(item, 'unknown', [{ rule: 'no-history' }, ...first, { rule: 'why', item }]);
+  const today = dayNumber(setting.today);
+  const days = Math.max(0, today - dayNumber(from.baseline.on));
+  const played = playedSince(facts.plays, from.atWallMinute);
+  const readings = readLimbs(limbs, days, played);
+  const load = Math.max(0, ...readings.map((reading) => reading.load));
+  const due = projectDue({ limbs, from: dayNumber(from.baseline.on), played, today, forecast: setting.forecast });
+  return {
+    item,
+    state: stateOfLoad(load),
+    load,
+    lastDone: from.baseline.kind === 'done' ? { on: from.baseline.on, by: from.baseline.by } : null,
+    due,
+    because: [
+      { rule: 'counted-from', baseline: from.baseline },
+      ...readings.map((reading) => ({ rule: 'limb', reading, leading: reading.load === load && load > 0 }) as const),
+      ...first,
+      { rule: 'why', item },
+      ...(due === null ? [] : [{ rule: 'projected', due } as const]),
+    ],
+  };
+}
+
+/** The clock of one item. Items done before playing have none: they belong to the putting-together. */
+export function careClock(item: CareItem, facts: CareFacts, setting: CareSetting): ItemClock | null {
+  const { trigger } = item;
+  switch (trigger.kind) {
+    case 'every-play':
+      return trigger.moment === 'after' ? everyPlayClock(item, facts) : null;
+    case 'when-noticed':
+      return standing(item, 'as-seen', [
+        { rule: 'when-noticed', sign: trigger.sign, item },
+        { rule: 'why', item },
+      ]);
+    case 'clock':
+      return limbClock(item, trigger.limbs, [{ rule: 'interval-words', words: trigger.words, item }], facts, setting);
+    case 'clock-by-school': {
+      const chosen = chosenSchool(trigger.school, setting.choices, setting.context);
+      const limbs = trigger.limbs[chosen.choice];
+      if (limbs === undefined) throw new Error(`${item.id} has no interval for ${trigger.school}/${chosen.choice}`);
+      const reason: ClockReason = { rule: 'school', chosen };
+      if (limbs === 'off') return standing(item, 'off', [reason, { rule: 'why', item }]);
+      return limbClock(item, limbs, [reason], facts, setting);
+    }
+  }
+}
+
+/** All clocks of one instrument, in the book's order. */
+export function careClocks(items: readonly CareItem[], facts: CareFacts, setting: CareSetting): ItemClock[] {
+  return items.flatMap((item) => careClock(item, facts, setting) ?? []);
+}

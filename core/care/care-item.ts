@@ -1,0 +1,64 @@
+import type { Mark, Marked } from '#core/explain/explained.ts';
+import type { BuildCondition } from '#core/instruments/build.ts';
+import type { PartId } from '#core/instruments/kind.ts';
+import type { Skill } from '#core/players/player.ts';
+import type { SchoolId } from '#core/care/school.ts';
+
+/** The layers of the practice book. A kind's practice is the sum of its layers, common ones first. */
+export const LAYER_IDS = ['wind', 'clarinet', 'brass', 'piston-brass'] as const;
+export type LayerId = (typeof LAYER_IDS)[number];
+
+/** `layer/words`. Ids stand in players' histories: once shipped they are never renamed or reused. */
+export type CareItemId = `${LayerId}/${string}`;
+export type StepId = `${LayerId}/${string}`;
+
+/** A clock's limbs: whichever runs out first makes the item due. Each limb is optional, at least one is there. */
+export type Limbs = {
+  readonly days?: Marked;
+  readonly minutes?: Marked;
+  readonly plays?: Marked;
+};
+
+/** What makes an item due. */
+export type Trigger =
+  | { readonly kind: 'every-play'; readonly moment: 'before' | 'after' }
+  | { readonly kind: 'clock'; readonly limbs: Limbs; readonly words: string }
+  | {
+      readonly kind: 'clock-by-school';
+      readonly school: SchoolId;
+      readonly limbs: Readonly<Record<string, Limbs | 'off'>>;
+    }
+  | { readonly kind: 'when-noticed'; readonly sign: string };
+
+/**
+ * What neglect costs, for ranking (estimates): a person's health, damage that cannot be undone, function, looks.
+ * Engine weights 3, 3, 2, 1.
+ */
+export type Severity = 'person' | 'lasting' | 'function' | 'looks';
+export const SEVERITY_WEIGHT: Readonly<Record<Severity, Marked>> = {
+  person: { value: 3, mark: 'estimate' },
+  lasting: { value: 3, mark: 'estimate' },
+  function: { value: 2, mark: 'estimate' },
+  looks: { value: 1, mark: 'estimate' },
+};
+
+/** One thing to be looked after, with its clock; the steps that do it point back at it. */
+export type CareItem = {
+  readonly id: CareItemId;
+  readonly name: string;
+  readonly part: PartId;
+  readonly trigger: Trigger;
+  readonly severity: Severity;
+  /** Why it is done, in the trade's words. */
+  readonly why: string;
+  readonly mark: Mark;
+  readonly when?: BuildCondition;
+  /** Bench items are logged when they come back; they are never a step at home. */
+  readonly place?: 'bench';
+  /** Done by a player only if they have said they do it themselves. */
+  readonly skill?: Skill;
+  /** Short enough to be done while packing up when it is due. */
+  readonly withPackUp?: true;
+  /** Items whose steps come along when this one is done (the thorough clean holds several). */
+  readonly includes?: readonly CareItemId[];
+};

@@ -1,0 +1,99 @@
+import type { CareState, ClockReason, ItemClock, LimbReading } from '#core/care/care-clock.ts';
+import type { WhyLine } from '#core/explain/explained.ts';
+import { counted, duration, figure, type Format } from '#core/explain/format.ts';
+import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
+
+const percent = (load: number): string => `${Math.round(load * 100)} %`;
+
+function limbWords({ limb, since, interval, load }: LimbReading): string {
+  const about = interval.mark === 'estimate' ? 'about ' : '';
+  const run = `that is ${percent(load)}`;
+  switch (limb) {
+    case 'days':
+      return `${counted(since, 'day')} of ${about}${counted(interval.value, 'day')} have gone by: ${run}.`;
+    case 'minutes':
+      return `${duration(since)} played of ${about}${duration(interval.value)}: ${run}.`;
+    case 'plays':
+      return `${counted(since, 'play')} of ${about}${figure(interval.value)}: ${run}.`;
+  }
+}
+
+const markOf = (reading: LimbReading) => reading.interval.mark;
+
+/** One reason of a clock in words. The mark says how much the rule in it weighs. */
+export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
+  const { rule } = reason;
+  switch (rule) {
+    case 'counted-from': {
+      const { baseline } = reason;
+      const text =
+        baseline.kind === 'came-new'
+          ? `Counted from ${format.date(baseline.on)}, when it came new.`
+          : `Last done on ${format.date(baseline.on)}${baseline.by === 'bench' ? ', by the bench' : ''}.`;
+      return { rule, text, mark: 'yours' };
+    }
+    case 'no-history':
+      return { rule, text: 'Nothing in the record says when this was last done.', mark: 'yours' };
+    case 'limb': {
+      const text = limbWords(reason.reading);
+      return { rule, text: reason.leading ? `${text} This runs out first.` : text, mark: markOf(reason.reading) };
+    }
+    case 'school': {
+      const { chosen } = reason;
+      return { rule, text: `Interval: ${chosen.words} (${chosen.why}).`, mark: chosen.mark };
+    }
+    case 'every-play': {
+      const text =
+        reason.playsSince === 0
+          ? 'Belongs to every play; done since the last one.'
+          : `Belongs to every play; ${counted(reason.playsSince, 'play')} since it was last done.`;
+      return { rule, text, mark: 'one-voice' };
+    }
+    case 'interval-words':
+      return { rule, text: `The practice book says: ${reason.words}.`, mark: reason.item.mark };
+    case 'when-noticed':
+      return { rule, text: `No clock: done when you see ${reason.sign}.`, mark: reason.item.mark };
+    case 'why':
+      return { rule, text: reason.item.why, mark: reason.item.mark };
+    case 'projected': {
+      const { on, earliest, latest } = reason.due;
+      const range =
+        earliest === latest ? '' : `, between ${format.date(earliest)} and ${format.date(latest)} as your weeks vary`;
+      return { rule, text: `At your usual weeks it falls due on ${format.date(on)}${range}.`, mark: 'yours' };
+    }
+  }
+}
+
+/** The one word that stands beside the gauge. */
+export const STATE_WORDS: Readonly<Record<CareState, string>> = {
+  fresh: 'fresh',
+  soon: 'soon',
+  due: 'due',
+  overdue: 'overdue',
+  unknown: 'not known',
+  'as-seen': 'when seen',
+  off: 'not done here',
+};
+
+/** "due", "due in 3 days", "5 days over": what a player reads beside the gauge. */
+export function standingWords(clock: ItemClock, today: LocalDate): string {
+  const { state, due, item } = clock;
+  if (item.trigger.kind === 'every-play') return state === 'fresh' ? 'done' : 'after this play';
+  if (item.trigger.kind === 'when-noticed') return `when you see ${item.trigger.sign}`;
+  if (state === 'unknown' || state === 'off') return STATE_WORDS[state];
+  const over = overdueDays(clock);
+  if (over > 0) return `${counted(over, 'day')} over`;
+  if (state === 'due' || state === 'overdue') return STATE_WORDS[state];
+  if (due === null) return STATE_WORDS[state];
+  const days = daysBetween(today, due.on);
+  const about = due.earliest === due.latest ? '' : 'about ';
+  return days > 60 ? `in ${about}${Math.round(days / 30.4)} months` : `in ${about}${counted(days, 'day')}`;
+}
+
+/** Days past the calendar limb; 0 when it is not past, or when only playing made it due. */
+export function overdueDays(clock: ItemClock): number {
+  for (const reason of clock.because)
+    if (reason.rule === 'limb' && reason.reading.limb === 'days')
+      return Math.max(0, Math.floor(reason.reading.since - reason.reading.interval.value));
+  return 0;
+}

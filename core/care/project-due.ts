@@ -1,0 +1,64 @@
+import type { Limbs } from '#core/care/care-item.ts';
+import type { Played } from '#core/plays/play-columns.ts';
+import type { WeekForecast } from '#core/plays/forecast.ts';
+import { dateOfDay, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
+
+/** When an item will be due: the first day its load reaches 1, with the range the spread of the player's days allows. */
+export type DueRange = { readonly on: LocalDate; readonly earliest: LocalDate; readonly latest: LocalDate };
+
+/** Four fifths of a normal distribution lie within ±1.2816 standard deviations. */
+const Z_80_PERCENT = 1.2816;
+/** Beyond a year and a half nothing played is foreseen; the calendar limb still is. */
+const HORIZON_DAYS = 550;
+
+export type DueInput = {
+  readonly limbs: Limbs;
+  /** Day number the clock counts from. */
+  readonly from: number;
+  readonly played: Played;
+  /** Day number of the player's today. */
+  readonly today: number;
+  readonly forecast: WeekForecast;
+};
+
+/** Days from today until a played limb runs out, at the mean and at both ends of the range; Infinity beyond the horizon. */
+function daysUntilPlayed(input: DueInput): { mean: number; early: number; late: number } {
+  const { limbs, played, today, forecast } = input;
+  const restMinutes = limbs.minutes ? limbs.minutes.value - played.minutes : Infinity;
+  const restPlays = limbs.plays ? limbs.plays.value - played.plays : Infinity;
+  if (restMinutes <= 0 || restPlays <= 0) return { mean: 0, early: 0, late: 0 };
+  const until = { mean: Infinity, early: Infinity, late: Infinity };
+  if (restMinutes === Infinity && restPlays === Infinity) return until;
+  let [minutes, variance, plays] = [0, 0, 0];
+  for (let days = 1; days <= HORIZON_DAYS && until.late === Infinity; days++) {
+    const weekday = weekdayOfDay(today + days);
+    minutes += forecast.meanMinutes[weekday] ?? 0;
+    variance += (forecast.spreadMinutes[weekday] ?? 0) ** 2;
+    plays += forecast.meanPlays[weekday] ?? 0;
+    const margin = Z_80_PERCENT * Math.sqrt(variance);
+    const reached = (shift: number) => minutes + shift >= restMinutes || plays >= restPlays;
+    if (until.early === Infinity && reached(margin)) until.early = days;
+    if (until.mean === Infinity && reached(0)) until.mean = days;
+    if (reached(-margin)) until.late = days;
+  }
+  return until;
+}
+
+/**
+ * Projected due day = first day load ≥ 1 under the forecast of minutes and plays; the earliest and latest day hold
+ * four fifths of the spread. Something due already is due today. Null when nothing makes it due in sight.
+ */
+export function projectDue(input: DueInput): DueRange | null {
+  const { limbs, from, today } = input;
+  const byCalendar = limbs.days ? Math.max(0, from + Math.ceil(limbs.days.value) - today) : Infinity;
+  const byPlaying = daysUntilPlayed(input);
+  const on = Math.min(byCalendar, byPlaying.mean);
+  if (on === Infinity) return null;
+  const dayAfter = (days: number) => dateOfDay(today + days);
+  const latest = Math.min(byCalendar, byPlaying.late);
+  return {
+    on: dayAfter(on),
+    earliest: dayAfter(Math.min(byCalendar, byPlaying.early)),
+    latest: dayAfter(latest === Infinity ? HORIZON_DAYS : latest),
+  };
+}

@@ -1,0 +1,51 @@
+import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { SchoolId } from '#core/care/school.ts';
+import type { Mark, Marked } from '#core/explain/explained.ts';
+import type { BuildCondition } from '#core/instruments/build.ts';
+import type { PartId } from '#core/instruments/kind.ts';
+
+/** How often a step is repeated, and where the number comes from. */
+export type Repeats =
+  /** Swab passes by the water model, never under `least` nor over `most`. */
+  | {
+      readonly kind: 'passes-by-water';
+      readonly least: Marked;
+      readonly most: Marked;
+      readonly usual: string;
+      readonly mark: Mark;
+    }
+  /** A fixed number of pulls, pistons or slides. */
+  | { readonly kind: 'fixed'; readonly count: Marked; readonly noun: string };
+
+/** Something done with the hands, once, on one part. Order is in `after`; the book's own order breaks ties. */
+export type Step = {
+  readonly id: StepId;
+  readonly item: CareItemId;
+  readonly part: PartId;
+  readonly action: string;
+  readonly how?: string;
+  /** Handwork in minutes at a practised pace, for one repeat. Estimates, all of them. */
+  readonly minutes: number;
+  readonly repeats?: Repeats;
+  /** A passive time that starts when the handwork ends; only the steps named in `until` wait for it. */
+  readonly wait?: { readonly minutes: Marked; readonly why: string; readonly until: readonly StepId[] };
+  /** Steps that must come first, where they are part of the run. */
+  readonly after: readonly StepId[];
+  /** Comes after every step that is not closing: casing and what follows it. */
+  readonly closing?: true;
+  /** Left out only with a reason, and the harm is said. */
+  readonly must?: true;
+  /** Done only if a look says so; the words are the question. */
+  readonly onlyIf?: string;
+  readonly why?: string;
+  /** What goes wrong when it is left out, done too early or forced. */
+  readonly harm?: string;
+  readonly cautions?: readonly string[];
+  readonly supplies?: readonly string[];
+  readonly when?: BuildCondition;
+  /** Belongs to these choices of a school; without it the step is common to all. */
+  readonly school?: { readonly id: SchoolId; readonly choices: readonly string[] };
+  /** Other items this step settles as well: the bath's grease is also the monthly grease. */
+  readonly alsoDoes?: readonly CareItemId[];
+  readonly mark: Mark;
+};

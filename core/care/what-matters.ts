@@ -1,0 +1,45 @@
+import { SEVERITY_WEIGHT } from '#core/care/care-item.ts';
+import type { ItemClock } from '#core/care/care-clock.ts';
+import { NEARNESS_WEIGHT, type InstrumentKind, type PartId } from '#core/instruments/kind.ts';
+
+const LOAD_CAP = 2;
+
+/** Weight of a part by near-mouth-first; a part the kind does not list counts as "the rest". */
+export function nearnessWeight(kind: InstrumentKind, part: PartId): number {
+  const found = [...kind.tube, ...kind.loose].find(({ id }) => id === part);
+  return NEARNESS_WEIGHT[found?.nearness ?? 'the-rest'].value;
+}
+
+/**
+ * Value of doing an item now = near-mouth weight × severity × exposure, exposure being the clock's load capped at 2.
+ * An unknown clock counts as just due: it asks, but does not shout. All weights are estimates.
+ */
+export function valueNow(kind: InstrumentKind, clock: ItemClock): number {
+  const exposure = clock.load ?? (clock.state === 'unknown' ? 1 : 0);
+  return (
+    nearnessWeight(kind, clock.item.part) * SEVERITY_WEIGHT[clock.item.severity].value * Math.min(exposure, LOAD_CAP)
+  );
+}
+
+const isCalling = (clock: ItemClock): boolean => ['due', 'overdue', 'soon', 'unknown'].includes(clock.state);
+const RANK = { overdue: 0, due: 1, unknown: 2, soon: 3, fresh: 4, 'as-seen': 5, off: 6 } as const;
+
+/**
+ * The periodic items that call for attention, most pressing first: overdue before due before unknown before soon,
+ * and within each the higher value first. What belongs to every play is the pack-up's business and left out.
+ */
+export function whatMatters(kind: InstrumentKind, clocks: readonly ItemClock[]): ItemClock[] {
+  return clocks
+    .filter((clock) => clock.item.trigger.kind !== 'every-play' && isCalling(clock))
+    .toSorted((a, b) => RANK[a.state] - RANK[b.state] || valueNow(kind, b) - valueNow(kind, a));
+}
+
+/** Is the instrument put away wet: has it been played since its every-play care was last done? */
+export const awaitsPackUp = (clocks: readonly ItemClock[]): boolean =>
+  clocks.some(({ item, load }) => item.trigger.kind === 'every-play' && (load ?? 0) > 0);
+
+/** The gauge of a whole instrument: its most pressing periodic clock. Null when no clock runs. */
+export function worstClock(clocks: readonly ItemClock[]): ItemClock | null {
+  const running = clocks.filter(({ item, state }) => item.trigger.kind !== 'every-play' && RANK[state] <= RANK.fresh);
+  return running.toSorted((a, b) => RANK[a.state] - RANK[b.state] || (b.load ?? 0) - (a.load ?? 0))[0] ?? null;
+}

@@ -1,0 +1,35 @@
+/**
+ * What may be recorded about one instrument, and the words it may be recorded in.
+ * One list for all kinds, so that a rule such as "no bore oil on plastic" is written once.
+ */
+export const BUILD_FIELDS = {
+  body: ['wood', 'plastic', 'hard-rubber'],
+  tenons: ['cork', 'thread'],
+  pads: ['skin', 'leather', 'cork', 'synthetic'],
+  mouthpiece: ['hard-rubber', 'plastic', 'glass'],
+  finish: ['lacquer', 'silver', 'bare-brass'],
+  brassMouthpiece: ['plated', 'bare-brass', 'stainless'],
+} as const satisfies Record<string, readonly [string, ...string[]]>;
+
+export type BuildField = keyof typeof BUILD_FIELDS;
+export type BuildOption<Field extends BuildField> = (typeof BUILD_FIELDS)[Field][number];
+
+/** One instrument's build: an option for every field its kind has, and no other field. */
+export type Build = { readonly [Field in BuildField]?: BuildOption<Field> };
+
+/** Holds where every named field has one of the options named for it. `{}` holds for every build. */
+export type BuildCondition = { readonly [Field in BuildField]?: readonly BuildOption<Field>[] };
+
+export const isBuildField = (text: string): text is BuildField => Object.hasOwn(BUILD_FIELDS, text);
+
+const buildFields = Object.keys(BUILD_FIELDS) as BuildField[];
+
+/** Does `build` meet `condition`? A field the build does not have meets no condition on it. */
+export function buildMeets(build: Build, condition: BuildCondition | undefined): boolean {
+  if (condition === undefined) return true;
+  return buildFields.every((field) => {
+    const wanted: readonly string[] | undefined = condition[field];
+    const given = build[field];
+    return wanted === undefined || (given !== undefined && wanted.includes(given));
+  });
+}

@@ -1,0 +1,61 @@
+import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { Practice } from '#core/care/practice-book.ts';
+import { itemIn } from '#core/care/practice-book.ts';
+import { chosenSchool, type SchoolContext } from '#core/care/chosen-school.ts';
+import type { SchoolChoices } from '#core/care/school.ts';
+import type { Step } from '#core/care/step.ts';
+
+export type SchoolSetting = { readonly choices: SchoolChoices; readonly context: SchoolContext };
+
+/** The items named, and those they bring along; bench items and items of another build drop out. */
+function withIncluded(practice: Practice, itemIds: readonly CareItemId[]): Set<CareItemId> {
+  const wanted = new Set<CareItemId>();
+  const queue = [...itemIds];
+  for (let id = queue.pop(); id !== undefined; id = queue.pop()) {
+    const item = itemIn(practice, id);
+    if (item === undefined || item.place === 'bench' || wanted.has(id)) continue;
+    wanted.add(id);
+    queue.push(...(item.includes ?? []));
+  }
+  return wanted;
+}
+
+/** The steps that do the items named, under the schools in force, in the book's order. */
+export function stepsFor(practice: Practice, itemIds: readonly CareItemId[], schools: SchoolSetting): Step[] {
+  const wanted = withIncluded(practice, itemIds);
+  return practice.steps.filter(
+    ({ item, school }) =>
+      wanted.has(item) &&
+      (school === undefined ||
+        school.choices.includes(chosenSchool(school.id, schools.choices, schools.context).choice)),
+  );
+}
+
+/**
+ * What must come before each of `steps`, among `steps`. A precedence that runs through a step that is not in the run
+ * holds all the same: dry sockets come after swabbing even when nothing is parted in between. Closing steps come
+ * after every step that is not closing.
+ */
+export function precedence(practice: Practice, steps: readonly Step[]): ReadonlyMap<StepId, ReadonlySet<StepId>> {
+  const afterOf = new Map(practice.steps.map((step) => [step.id, step.after]));
+  const here = new Set(steps.map(({ id }) => id));
+  const reached = new Map<StepId, ReadonlySet<StepId>>();
+  const before = (id: StepId): ReadonlySet<StepId> => {
+    const known = reached.get(id);
+    if (known) return known;
+    const found = new Set<StepId>();
+    reached.set(id, found);
+    for (const earlier of afterOf.get(id) ?? []) {
+      found.add(earlier);
+      for (const furtherBack of before(earlier)) found.add(furtherBack);
+    }
+    return found;
+  };
+  const opening = steps.filter(({ closing }) => !closing).map(({ id }) => id);
+  return new Map(
+    steps.map((step) => {
+      const mine = [...before(step.id)].filter((id) => here.has(id));
+      return [step.id, new Set(step.closing ? [...opening, ...mine] : mine)];
+    }),
+  );
+}

@@ -1,0 +1,198 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import highs from 'highs';
+import { orderSteps, type Job, type Schedule } from '#core/packup/order-steps.ts';
+
+/** Tasks = [work, wait, work, …] become jobs with a lag between consecutive works. */
+function chains(tasks: readonly (readonly number[])[]): Job[] {
+  const jobs: Job[] = [];
+  for (const task of tasks)
+    for (let index = 0; index < task.length; index += 2)
+      jobs.push({
+        workSeconds: task[index] ?? 0,
+        after: index === 0 ? [] : [{ job: jobs.length - 1, waitSeconds: task[index - 1] ?? 0 }],
+      });
+  return jobs;
+}
+
+/** A tail is a wait with nothing but an empty job behind it; a head is a wait behind an empty job. */
+function headsAndTails(heads: readonly number[], works: readonly number[], tails: readonly number[]): Job[] {
+  return works.flatMap((work, index) => [
+    { workSeconds: 0, after: [] },
+    { workSeconds: work, after: [{ job: index * 3, waitSeconds: heads[index] ?? 0 }] },
+    { workSeconds: 0, after: [{ job: index * 3 + 1, waitSeconds: tails[index] ?? 0 }] },
+  ]);
+}
+
+function checkFeasible(jobs: readonly Job[], schedule: Schedule): void {
+  const end = (job: number) => (schedule.starts[job] ?? 0) + (jobs[job]?.workSeconds ?? 0);
+  expect(schedule.order.toSorted((a, b) => a - b)).toEqual(jobs.map((_, job) => job));
+  schedule.order.forEach((job, position) => {
+    const previous = schedule.order[position - 1];
+    if (previous !== undefined) expect(schedule.starts[job]).toBeGreaterThanOrEqual(end(previous));
+    for (const { job: before, waitSeconds } of jobs[job]?.after ?? [])
+      expect(schedule.starts[job]).toBeGreaterThanOrEqual(end(before) + waitSeconds);
+  });
+  expect(schedule.elapsedSeconds).toBe(Math.max(0, ...jobs.map((_, job) => end(job))));
+}
+
+/** The oracle: every order that keeps the precedence, each job as early as may be. */
+function bruteForce(jobs: readonly Job[]): number {
+  let best = Infinity;
+  const ends = jobs.map(() => -1);
+  const go = (now: number, left: number): void => {
+    if (left === 0) {
+      best = Math.min(best, now);
+      return;
+    }
+    jobs.forEach(({ workSeconds, after }, job) => {
+      if (ends[job] !== -1 || after.some(({ job: before }) => ends[before] === -1)) return;
+      const start = Math.max(now, ...after.map(({ job: before, waitSeconds }) => (ends[before] ?? 0) + waitSeconds));
+      ends[job] = start + workSeconds;
+      go(start + workSeconds, left - 1);
+      ends[job] = -1;
+    });
+  };
+  go(0, jobs.length);
+  return best;
+}
+
+/** An independent solver: big-M disjunctive MILP in CPLEX-LP text. */
+async function byMilp(jobs: readonly Job[]): Promise<number> {
+  const horizon =
+    jobs.reduce(
+      (sum, { workSeconds, after }) => sum + workSeconds + Math.max(0, ...after.map(({ waitSeconds }) => waitSeconds)),
+      0,
+    ) + 1;
+  const rows: string[] = [];
+  const binaries: string[] = [];
+  jobs.forEach(({ workSeconds, after }, job) => {
+    rows.push(`c - s${job} >= ${workSeconds}`);
+    for (const { job: before, waitSeconds } of after)
+      rows.push(`s${job} - s${before} >= ${(jobs[before]?.workSeconds ?? 0) + waitSeconds}`);
+    for (let other = job + 1; other < jobs.length; other++) {
+      binaries.push(`y${job}_${other}`);
+      rows.push(`s${other} - s${job} - ${horizon} y${job}_${other} >= ${workSeconds - horizon}`);
+      rows.push(`s${job} - s${other} + ${horizon} y${job}_${other} >= ${jobs[other]?.workSeconds ?? 0}`);
+    }
+  });
+  const solver = await highs();
+  const text = `Minimize\n c\nSubject To\n${rows.map((row) => ` ${row}`).join('\n')}\nBinary\n ${binaries.join(' ')}\nEnd`;
+  const { Status, ObjectiveValue } = solver.solve(text, { mip_rel_gap: 0, mip_abs_gap: 0 });
+  if (Status !== 'Optimal') throw new Error(`highs: ${Status}`);
+  return Math.round(ObjectiveValue);
+}
+
+const randomJobs = (most: number) =>
+  fc
+    .array(
+      fc.record({
+        work: fc.integer({ min: 1, max: 12 }),
+        links: fc.array(fc.tuple(fc.nat(20), fc.integer({ min: 0, max: 15 })), { maxLength: 2 }),
+      }),
+      { minLength: 1, maxLength: most },
+    )
+    .map((rows) =>
+      rows.map(({ work, links }, index): Job => ({
+        workSeconds: work,
+        after:
+          index === 0
+            ? []
+            : links.map(([job, waitSeconds]) => ({ job: job % index, waitSeconds: waitSeconds > 7 ? waitSeconds : 0 })),
+      })),
+    );
+
+describe('one pair of hands with passive waits', () => {
+  // Carlier 1982 (EJOR 11:42–47), 7 jobs, as recalled; optimum by exhaustive enumeration is what branch and bound must meet.
+  test('Carlier’s published instance: as short as brute force, not shorter than Jackson’s preemptive bound 49', () => {
+    const [r, p, q] = [
+      [10, 13, 11, 20, 30, 0, 30],
+      [5, 6, 7, 4, 3, 6, 2],
+      [7, 26, 24, 21, 8, 17, 0],
+    ];
+    const jobs = headsAndTails(r, p, q);
+    const schedule = orderSteps(jobs);
+    checkFeasible(jobs, schedule);
+    expect(schedule.proved).toBe(true);
+    expect(schedule.elapsedSeconds).toBeGreaterThanOrEqual(49);
+    let best = Infinity;
+    const go = (left: readonly number[], now: number, latest: number): void => {
+      if (left.length === 0) best = Math.min(best, latest);
+      for (const job of left) {
+        const end = Math.max(now, r[job] ?? 0) + (p[job] ?? 0);
+        go(
+          left.filter((one) => one !== job),
+          end,
+          Math.max(latest, end + (q[job] ?? 0)),
+        );
+      }
+    };
+    go([0, 1, 2, 3, 4, 5, 6], 0, 0);
+    expect(schedule.elapsedSeconds).toBe(best);
+  });
+
+  test.each([
+    ['J0', [0, 0, 0, 0, 0], [6, 4, 8, 3, 5], [10, 15, 4, 15, 20], 30],
+    ['J2', [0, 4, 9, 2, 6], [5, 3, 4, 6, 2], [8, 15, 6, 3, 12], 23],
+    ['J3, where idle hands are needed', [0, 1], [10, 1], [0, 10], 12],
+    ['J5', [0, 2, 3, 10], [9, 3, 2, 4], [1, 12, 16, 7], 24],
+  ])('%s: heads and tails, optimum known by enumeration', (_name, heads, works, tails, optimum) => {
+    expect(orderSteps(headsAndTails(heads, works, tails))).toMatchObject({ elapsedSeconds: optimum, proved: true });
+  });
+
+  test.each([
+    ['A', [[2, 15, 5], [6], [4], [3]], 22],
+    ['C', [[2, 15, 3, 5, 2], [4, 10, 3], [3, 20, 2], [7]], 29],
+    ['D', [[1, 15, 1], [1, 15, 1], [1, 15, 1], [10], [8]], 24],
+    ['L', [[4, 15, 2], [4, 15, 2], [3], [3], [3]], 25],
+    ['M', [[1, 5, 1, 5, 1], [2, 8, 2], [3]], 14],
+  ])('%s: minimum waits, optimum known by enumeration and MILP', (_name, tasks, optimum) => {
+    const jobs = chains(tasks);
+    const schedule = orderSteps(jobs);
+    checkFeasible(jobs, schedule);
+    expect(schedule).toMatchObject({ elapsedSeconds: optimum, proved: true });
+  });
+
+  test('is as short as brute force on small random instances', () => {
+    fc.assert(
+      fc.property(randomJobs(7), (jobs) => {
+        const schedule = orderSteps(jobs);
+        checkFeasible(jobs, schedule);
+        expect(schedule.proved).toBe(true);
+        expect(schedule.elapsedSeconds).toBe(bruteForce(jobs));
+      }),
+      { seed: 8, numRuns: 300 },
+    );
+  });
+
+  test('is as short as an independent MILP solver on larger ones', async () => {
+    for (const jobs of fc.sample(
+      randomJobs(11).filter((sample) => sample.length >= 9),
+      { seed: 15, numRuns: 4 },
+    )) {
+      const schedule = orderSteps(jobs);
+      expect(schedule.proved).toBe(true);
+      expect(schedule.elapsedSeconds).toBe(await byMilp(jobs));
+    }
+  }, 60_000);
+
+  test('keeps the given order where nothing waits', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(9), { maxLength: 15 }), (works) => {
+        expect(orderSteps(works.map((workSeconds) => ({ workSeconds, after: [] }))).order).toEqual(
+          works.map((_, index) => index),
+        );
+      }),
+      { seed: 2 },
+    );
+  });
+
+  test('refuses a precedence that runs in a circle', () => {
+    expect(() =>
+      orderSteps([
+        { workSeconds: 1, after: [{ job: 1, waitSeconds: 0 }] },
+        { workSeconds: 1, after: [{ job: 0, waitSeconds: 0 }] },
+      ]),
+    ).toThrow('circle');
+  });
+});

@@ -1,0 +1,84 @@
+import type { PlayColumns } from '#core/plays/play-columns.ts';
+import { MINUTES_PER_DAY } from '#core/plays/play.ts';
+import { weekdayOfDay } from '#core/time/local-date.ts';
+
+/** Half of the weight lies in the last four weeks (estimate). */
+export const HALF_LIFE_WEEKS = 4;
+/** Older weeks weigh less than 2⁻²⁶ and are left out. */
+const WEEKS_READ = 104;
+
+/** What an ordinary week looks like, Monday first. Minutes and plays per day, zero days counted. */
+export type WeekForecast = {
+  readonly meanMinutes: readonly number[];
+  /** Exponentially weighted standard deviation of the day's minutes. */
+  readonly spreadMinutes: readonly number[];
+  readonly meanPlays: readonly number[];
+  /** Days the forecast stands on. */
+  readonly daysSeen: number;
+};
+
+/** Weekly smoothing factor for a half-life: after that many weeks an observation weighs half. */
+export const alphaOfHalfLife = (halfLifeWeeks: number): number => 1 - 2 ** (-1 / halfLifeWeeks);
+
+/**
+ * Exponentially weighted mean and variance of a series, the first value starting both:
+ * m ← m + α (x − m), v ← (1 − α)(v + α (x − m)²).
+ *
+ * Source: NIST/SEMATECH e-Handbook §6.3.2.4 for the mean; the variance is the recursion belonging to it
+ * (Finch 2009, "Incremental calculation of weighted mean and variance", from memory).
+ */
+export function weightedMeanAndVariance(series: readonly number[], alpha: number): { mean: number; variance: number } {
+  let mean = series[0] ?? 0;
+  let variance = 0;
+  for (let index = 1; index < series.length; index++) {
+    const difference = (series[index] ?? 0) - mean;
+    mean += alpha * difference;
+    variance = (1 - alpha) * (variance + alpha * difference * difference);
+  }
+  return { mean, variance };
+}
+
+/** Minutes and plays of each day from the first day read up to yesterday. */
+function daily(columns: PlayColumns, today: number): { firstDay: number; minutes: Float64Array; plays: Float64Array } {
+  const rows = columns.endedAt.length;
+  const dayOfRow = (row: number) => Math.floor((columns.endedAt[row] ?? 0) / MINUTES_PER_DAY);
+  const firstDay = rows === 0 ? today : Math.max(dayOfRow(0), today - WEEKS_READ * 7);
+  const days = Math.max(0, today - firstDay);
+  const minutes = new Float64Array(days);
+  const plays = new Float64Array(days);
+  for (let row = rows - 1; row >= 0; row--) {
+    const day = dayOfRow(row);
+    if (day < firstDay) break;
+    if (day >= today) continue;
+    minutes[day - firstDay] = (minutes[day - firstDay] ?? 0) + (columns.minutes[row] ?? 0);
+    plays[day - firstDay] = (plays[day - firstDay] ?? 0) + 1;
+  }
+  return { firstDay, minutes, plays };
+}
+
+/**
+ * The player's ordinary week from the record: per weekday an exponentially weighted mean of the day's minutes, once
+ * per calendar day, zero days included. Today is left out, for it is not over.
+ *
+ * @param today day number of the player's today
+ */
+export function forecastWeek(columns: PlayColumns, today: number, halfLifeWeeks = HALF_LIFE_WEEKS): WeekForecast {
+  const { firstDay, minutes, plays } = daily(columns, today);
+  const alpha = alphaOfHalfLife(halfLifeWeeks);
+  const meanMinutes: number[] = [];
+  const spreadMinutes: number[] = [];
+  const meanPlays: number[] = [];
+  for (let weekday = 0; weekday < 7; weekday++) {
+    const start = (weekday - weekdayOfDay(firstDay) + 7) % 7;
+    const ofWeekday = <T>(series: ArrayLike<T>): T[] => Array.from(series).filter((_, index) => index % 7 === start);
+    const { mean, variance } = weightedMeanAndVariance(ofWeekday(minutes), alpha);
+    meanMinutes.push(mean);
+    spreadMinutes.push(Math.sqrt(variance));
+    meanPlays.push(weightedMeanAndVariance(ofWeekday(plays), alpha).mean);
+  }
+  return { meanMinutes, spreadMinutes, meanPlays, daysSeen: minutes.length };
+}
+
+/** Minutes an ordinary week holds. */
+export const weeklyMinutes = (forecast: WeekForecast): number =>
+  forecast.meanMinutes.reduce((sum, mean) => sum + mean, 0);

@@ -1,0 +1,35 @@
+import type { Branded } from '#core/kernel/brand.ts';
+
+/** A calendar day `YYYY-MM-DD` as the player's wall calendar shows it. Sorts as text. */
+export type LocalDate = Branded<string, 'LocalDate'>;
+
+const MS_PER_UTC_DAY = 86_400_000;
+const asUtcDay = (utcMs: number): string => new Date(utcMs).toISOString().slice(0, 10);
+
+/** Accepts only real calendar days between 1900 and 2999: `2026-02-31` is `undefined`, not 3 March. */
+export function parseLocalDate(text: string): LocalDate | undefined {
+  if (!/^(19|2\d)\d{2}-\d{2}-\d{2}$/.test(text)) return undefined;
+  const utcMs = Date.parse(`${text}T00:00:00Z`);
+  return !Number.isNaN(utcMs) && asUtcDay(utcMs) === text ? (text as LocalDate) : undefined;
+}
+
+/** For literals in tables, tests and the demo. Throws on what is no calendar day. */
+export function localDate(text: string): LocalDate {
+  const date = parseLocalDate(text);
+  if (date === undefined) throw new Error(`not a calendar day: ${text}`);
+  return date;
+}
+
+/** Whole days since 1970-01-01; days are counted between UTC midnights, where every day has 24 hours. */
+export const dayNumber = (date: LocalDate): number => Date.parse(`${date}T00:00:00Z`) / MS_PER_UTC_DAY;
+
+/** The inverse of {@link dayNumber}. */
+export const dateOfDay = (day: number): LocalDate => asUtcDay(day * MS_PER_UTC_DAY) as LocalDate;
+
+/** Calendar days from `from` to `to`; negative when `to` lies earlier. */
+export const daysBetween = (from: LocalDate, to: LocalDate): number => dayNumber(to) - dayNumber(from);
+
+export const addDays = (date: LocalDate, days: number): LocalDate => dateOfDay(dayNumber(date) + days);
+
+/** 0 = Monday … 6 = Sunday, of a day number. 1970-01-01 was a Thursday. */
+export const weekdayOfDay = (day: number): number => (((day + 3) % 7) + 7) % 7;

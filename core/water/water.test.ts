@@ -1,0 +1,93 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import psychrolib from 'psychrolib';
+import { absoluteHumidity, saturationPressure } from '#core/air/humidity.ts';
+import { estimate, practice } from '#core/explain/explained.ts';
+import type { WaterRow } from '#core/instruments/kind.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
+import { condensate, condensationRate } from '#core/water/condensation.ts';
+import { passesFor } from '#core/water/passes.ts';
+
+psychrolib.SetUnitSystem(psychrolib.SI);
+const clarinet = kindOf('clarinet').water;
+const passes = (water: WaterRow, minutes: number, roomCelsius: number) =>
+  passesFor({ water, minutes, roomCelsius, least: practice(1), most: estimate(15) }).value;
+
+describe('humidity', () => {
+  test('agrees with psychrolib (Hyland & Wexler 1983) within the stated 0.384 %, 0…50 °C', () => {
+    for (let celsius = 1; celsius <= 50; celsius += 1) {
+      const reference = psychrolib.GetVapPresFromRelHum(celsius, 1);
+      expect(Math.abs(saturationPressure(celsius) / reference - 1)).toBeLessThan(0.00384);
+    }
+  });
+
+  test('gives the breath its published water: 34 °C, 95 % is 35.61 g/m³', () => {
+    expect(absoluteHumidity(34, 0.95)).toBeCloseTo(35.6106, 3);
+    expect(absoluteHumidity(32, 1)).toBeCloseTo(33.7181, 3);
+  });
+});
+
+describe('condensation', () => {
+  // Worked examples computed beforehand from the same published formula; parameters are estimates.
+  test.each([
+    ['clarinet', 20, 0.0306, 1.224],
+    ['trumpet', 20, 0.0737, 2.948],
+  ] as const)('%s at %i °C: %f g/min', (kind, celsius, rate, grams40) => {
+    expect(condensationRate(kindOf(kind).water, celsius)).toBeCloseTo(rate, 4);
+    expect(condensate(kindOf(kind).water, 40, celsius)).toBeCloseTo(grams40, 3);
+  });
+
+  test('a room as warm as the breath leaves nothing, and a warmer room never more', () => {
+    expect(condensate(clarinet, 40, 34)).toBe(0);
+    fc.assert(
+      fc.property(
+        fc.double({ min: -5, max: 45, noNaN: true }),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        (celsius, warmer) =>
+          condensationRate(clarinet, celsius + warmer) <= condensationRate(clarinet, celsius) + 1e-12,
+      ),
+      { seed: 9 },
+    );
+  });
+});
+
+describe('swab passes', () => {
+  test.each([
+    [15, 20, 3],
+    [40, 12, 5],
+    [40, 20, 5],
+    [60, 20, 5],
+    [120, 20, 7],
+    [180, 20, 8],
+    [40, 34, 1],
+  ])('clarinet, %i min at %i °C: %i passes', (minutes, celsius, expected) =>
+    expect(passes(clarinet, minutes, celsius)).toBe(expected),
+  );
+
+  test('reproduce practice joint by joint: 4–5 for 40–60 min, a few more above two hours', () => {
+    for (let minutes = 40; minutes <= 60; minutes += 5) expect([4, 5]).toContain(passes(clarinet, minutes, 20));
+    expect(passes(clarinet, 130, 20)).toBeGreaterThan(5);
+  });
+
+  test('never fall below the floor, nor pass the ceiling, and say so', () => {
+    const floor = passesFor({ water: clarinet, minutes: 1, roomCelsius: 30, least: practice(1), most: estimate(9) });
+    expect(floor.value).toBe(1);
+    expect(floor.because.map(({ rule }) => rule)).toContain('floor');
+    const ceiling = passesFor({
+      water: clarinet,
+      minutes: 1440,
+      roomCelsius: 0,
+      least: practice(1),
+      most: estimate(9),
+    });
+    expect(ceiling.value).toBe(9);
+    expect(ceiling.because.map(({ rule }) => rule)).toContain('ceiling');
+  });
+
+  test('longer play never asks for fewer', () => {
+    fc.assert(
+      fc.property(fc.nat(600), fc.nat(600), (a, b) => passes(clarinet, a + b, 20) >= passes(clarinet, a, 20)),
+      { seed: 4 },
+    );
+  });
+});

@@ -1,0 +1,35 @@
+// Native ESM: started by tools/test.ts with --experimental-vm-modules.
+const swc = (tsx) => [
+  '@swc/jest',
+  {
+    swcrc: false,
+    sourceMaps: 'inline',
+    module: { type: 'es6' },
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx },
+      transform: tsx ? { react: { runtime: 'automatic' } } : {},
+    },
+  },
+];
+const common = {
+  rootDir: '.',
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: { '^.+\\.tsx$': swc(true), '^.+\\.ts$': swc(false) },
+  transformIgnorePatterns: ['/node_modules/'],
+  modulePathIgnorePatterns: ['<rootDir>/web/dist/', '<rootDir>/demo-data/', '<rootDir>/e2e/out/'],
+};
+
+/** @type {import('jest').Config} */
+export default {
+  projects: [
+    {
+      ...common,
+      displayName: 'unit',
+      testMatch: ['<rootDir>/{core,contract,demo,web,tools}/**/*.test.{ts,tsx}'],
+    },
+    { ...common, displayName: 'api', testMatch: ['<rootDir>/server/**/*.test.ts'] },
+    { ...common, displayName: 'e2e', testMatch: ['<rootDir>/e2e/**/*.e2e.ts'] },
+  ],
+};
