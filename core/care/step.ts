@@ -45,6 +45,8 @@ export type Step = {
   readonly when?: BuildCondition;
   /** Belongs to these choices of a school; without it the step is common to all. */
   readonly school?: { readonly id: SchoolId; readonly choices: readonly string[] };
+  /** The way of the cloth: the part it goes in at and the part it comes out of; the same part for to and fro. */
+  readonly thread?: { readonly in: PartId; readonly out: PartId };
   /** Other items this step settles as well: the bath's grease is also the monthly grease. */
   readonly alsoDoes?: readonly CareItemId[];
   readonly mark: Mark;

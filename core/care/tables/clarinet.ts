@@ -393,6 +393,7 @@ export const clarinet: PracticeLayer = {
       cautions: [GENTLE_PULL, STOP_IF_STUCK],
       supplies: ['swab'],
       school: { id: 'clarinet-swab-path', choices: ['whole'] },
+      thread: { in: 'bell', out: 'mouthpiece' },
       mark: 'practice',
     },
     {
@@ -433,6 +434,7 @@ export const clarinet: PracticeLayer = {
       cautions: [GENTLE_PULL],
       supplies: ['swab'],
       school: { id: 'clarinet-swab-path', choices: ['by-joint'] },
+      thread: { in: 'barrel', out: 'barrel' },
       mark: 'practice',
     },
     {
@@ -462,6 +464,7 @@ export const clarinet: PracticeLayer = {
       cautions: [STOP_IF_STUCK],
       supplies: ['swab'],
       school: { id: 'clarinet-swab-path', choices: ['body-only'] },
+      thread: { in: 'bell', out: 'barrel' },
       mark: 'practice',
     },
     {

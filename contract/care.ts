@@ -1,0 +1,99 @@
+import { array, boolean, object, type InferType } from 'yup';
+import { PART_IDS } from '#core/instruments/kind.ts';
+import { HANDS } from '#core/players/player.ts';
+import { gaugeView, instrumentView, lastPlayView, stripSegment } from '#contract/instruments.ts';
+import {
+  amount,
+  clientKey,
+  dueRange,
+  localDateText,
+  recordId,
+  text,
+  wallClock,
+  whyLines,
+  word,
+} from '#contract/scalars.ts';
+
+export const carePaths = {
+  log: '/api/care',
+  page: (instrumentId: string, today: string) => `/api/care/${instrumentId}?today=${today}`,
+} as const;
+
+/** Who did it. */
+export const DONE_BY = ['player', 'bench'] as const;
+
+/** `POST /api/care`: something was done outside a run: at the bench, elsewhere, or before Ulu was asked. */
+export const logCareRequest = object({
+  key: clientKey().required(),
+  instrumentId: recordId().required(),
+  itemId: text().max(80).required(),
+  doneOn: localDateText().required(),
+  by: word(DONE_BY).required(),
+  now: wallClock.required(),
+})
+  .exact()
+  .required();
+export type LogCareRequest = InferType<typeof logCareRequest>;
+
+export const careEntryView = object({
+  key: clientKey().required(),
+  instrumentId: recordId().required(),
+  itemId: text().required(),
+  doneOn: localDateText().required(),
+  by: word(DONE_BY).required(),
+})
+  .exact()
+  .required();
+
+/** How one care item of an instrument stands. */
+export const careClockView = object({
+  itemId: text().required(),
+  name: text().required(),
+  part: word(PART_IDS).required(),
+  partName: text().required(),
+  gauge: gaugeView.required(),
+  everyPlay: boolean().strict().required(),
+  atBench: boolean().strict().required(),
+  hands: word(HANDS).required(),
+  withPackUp: boolean().strict().required(),
+  minutes: amount().min(0).required(),
+  lastDone: object({ on: localDateText().required(), by: word(DONE_BY).required() })
+    .exact()
+    .nullable()
+    .defined(),
+  due: dueRange.nullable().defined(),
+  because: whyLines,
+})
+  .exact()
+  .required();
+export type CareClockView = InferType<typeof careClockView>;
+
+/** `GET /api/care/:instrumentId?today=`: everything the instrument's page and its "Now" show. */
+export const instrumentPage = object({
+  instrument: instrumentView,
+  strip: array(stripSegment).required(),
+  /** All clocks in the book's order. */
+  clocks: array(careClockView).required(),
+  /** Ids of the clocks that call for attention, most pressing first. */
+  calling: array(text().required()).required(),
+  awaitsPackUp: boolean().strict().required(),
+  openRunKey: text().nullable().defined(),
+  lastPlay: lastPlayView,
+  /** Minutes of an ordinary week at the player's forecast, Monday first. */
+  week: object({
+    meanMinutes: array(amount().required()).length(7).required(),
+    daysSeen: amount().integer().required(),
+    usualPlayMinutes: amount().integer().required(),
+  })
+    .exact()
+    .required(),
+  water: object({ grams: amount().min(0).required(), minutes: amount().min(0).required(), because: whyLines })
+    .exact()
+    .required(),
+  neverDos: array(
+    object({ id: text().required(), text: text().required(), why: text().required() }).exact().required(),
+  ).required(),
+})
+  .exact()
+  .required();
+export type InstrumentPage = InferType<typeof instrumentPage>;

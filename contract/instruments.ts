@@ -1,0 +1,139 @@
+import { array, boolean, object, string, type InferType } from 'yup';
+import { KIND_IDS, PART_IDS } from '#core/instruments/kind.ts';
+import { CARE_STATES } from '#core/care/care-clock.ts';
+import { amount, localDateText, minuteOfDay, recordId, text, word } from '#contract/scalars.ts';
+
+export const instrumentPaths = {
+  kinds: '/api/kinds',
+  shelf: (today: string) => `/api/instruments?today=${today}`,
+  add: '/api/instruments',
+  departure: (id: string) => `/api/instruments/${id}/departure`,
+} as const;
+
+/** What a kind asks of somebody adding one: the web app holds no tables of its own. */
+export const kindView = object({
+  id: word(KIND_IDS).required(),
+  name: text().required(),
+  fields: array(
+    object({
+      field: text().required(),
+      question: text().required(),
+      usual: text().required(),
+      options: array(object({ id: text().required(), name: text().required() }).exact().required()).required(),
+    })
+      .exact()
+      .required(),
+  ).required(),
+})
+  .exact()
+  .required();
+export type KindView = InferType<typeof kindView>;
+export const kindList = array(kindView).required();
+
+/** A record of field → option; which of them exist is the core's to check. */
+const buildRecord = () =>
+  object()
+    .strict()
+    .required()
+    .test('build', '${path} must be an object of text fields', (value) => {
+      const entries = Object.entries(value as Record<string, unknown>);
+      return entries.length <= 20 && entries.every(([, option]) => typeof option === 'string');
+    });
+
+/** `POST /api/instruments` */
+export const addInstrumentRequest = object({
+  id: recordId().required(),
+  name: text().trim().min(1).max(60).required(),
+  kind: word(KIND_IDS).required(),
+  build: buildRecord(),
+  playerId: recordId().required(),
+  acquiredOn: localDateText().required(),
+  cameNew: boolean().strict().required(),
+  today: localDateText().required(),
+})
+  .exact()
+  .required();
+export type AddInstrumentRequest = Omit<InferType<typeof addInstrumentRequest>, 'build'> & {
+  build: Record<string, string>;
+};
+
+/** `PUT /api/instruments/:id/departure`: the day it left the shelf, or null to put it back. */
+export const departureRequest = object({
+  leftOn: localDateText().nullable().defined(),
+  today: localDateText().required(),
+})
+  .exact()
+  .required();
+export type DepartureRequest = InferType<typeof departureRequest>;
+
+const gaugeFields = {
+  state: word(CARE_STATES).required(),
+  /** How far the clock has run, 1 is due; null where nothing is known or there is no clock. */
+  load: amount().min(0).nullable().defined(),
+  /** The words beside the gauge. */
+  words: text().required(),
+};
+export const gaugeView = object(gaugeFields).exact();
+export type GaugeView = InferType<typeof gaugeView>;
+
+/** One place on the shelf. */
+export const shelfPlace = object({
+  id: recordId().required(),
+  name: text().required(),
+  kind: word(KIND_IDS).required(),
+  kindName: text().required(),
+  playerId: recordId().required(),
+  /** The most pressing clock, and what it is for; null when nothing runs. */
+  gauge: object({ ...gaugeFields, itemName: text().required() })
+    .exact()
+    .nullable()
+    .defined(),
+  calling: amount().integer().min(0).required(),
+  /** Played and not packed up since. */
+  awaitsPackUp: boolean().strict().required(),
+  openRunKey: text().nullable().defined(),
+  lastPlayedOn: localDateText().nullable().defined(),
+})
+  .exact()
+  .required();
+export type ShelfPlace = InferType<typeof shelfPlace>;
+export const shelfView = array(shelfPlace).required();
+
+/** One segment of the bore strip, in bore order from the mouth. */
+export const stripSegment = object({
+  part: word(PART_IDS).required(),
+  name: text().required(),
+  lengthMm: amount().positive().required(),
+  boreMm: array(amount().positive().required()).length(2).required(),
+  waterShare: amount().min(0).max(1).required(),
+  waterGrams: amount().min(0).required(),
+  joint: string().oneOf(['tenon', 'slide', 'fixed']).nullable().defined(),
+})
+  .exact()
+  .required();
+export type StripSegment = InferType<typeof stripSegment>;
+
+export const instrumentView = object({
+  id: recordId().required(),
+  name: text().required(),
+  kind: word(KIND_IDS).required(),
+  kindName: text().required(),
+  buildWords: array(text().required()).required(),
+  playerId: recordId().required(),
+  acquiredOn: localDateText().required(),
+  cameNew: boolean().strict().required(),
+  leftOn: localDateText().nullable().defined(),
+})
+  .exact()
+  .required();
+export type InstrumentView = InferType<typeof instrumentView>;
+
+export const lastPlayView = object({
+  key: text().required(),
+  endedOn: localDateText().required(),
+  endedAtMinute: minuteOfDay().nullable().defined(),
+  minutes: amount().required(),
+})
+  .exact()
+  .nullable()
+  .defined();

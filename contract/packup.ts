@@ -1,0 +1,126 @@
+import { array, boolean, lazy, object, type InferType, type ObjectSchema } from 'yup';
+import { PART_IDS, KIND_IDS } from '#core/instruments/kind.ts';
+import { RUN_EVENT_KINDS, RUN_KINDS, SKIP_REASONS } from '#core/packup/run-log.ts';
+import { HANDS } from '#core/players/player.ts';
+import { stripSegment } from '#contract/instruments.ts';
+import {
+  amount,
+  clientKey,
+  instantText,
+  localDateText,
+  recordId,
+  text,
+  wallClock,
+  whyLines,
+  word,
+} from '#contract/scalars.ts';
+
+export const packupPaths = {
+  start: '/api/runs',
+  one: (key: string) => `/api/runs/${key}`,
+  events: (key: string) => `/api/runs/${key}/events`,
+} as const;
+
+/** `POST /api/runs`: begins a run. For kind `after` the steps of every play come by themselves; `itemIds` adds to them. */
+export const startRunRequest = object({
+  key: clientKey().required(),
+  instrumentId: recordId().required(),
+  playerId: recordId().required(),
+  kind: word(RUN_KINDS).required(),
+  playKey: clientKey().nullable().defined(),
+  itemIds: array(text().max(80).required()).max(60).required(),
+  now: wallClock.required(),
+})
+  .exact()
+  .required();
+export type StartRunRequest = InferType<typeof startRunRequest>;
+
+const stepEvent = <K extends (typeof RUN_EVENT_KINDS)[number]>(kind: K) => ({
+  key: clientKey().required(),
+  kind: word([kind]).required(),
+  stepId: text().max(80).required(),
+});
+const runEventMembers = {
+  ticked: object(stepEvent('ticked')).exact().required(),
+  unticked: object(stepEvent('unticked')).exact().required(),
+  skipped: object({ ...stepEvent('skipped'), reason: word(SKIP_REASONS).required() })
+    .exact()
+    .required(),
+  counted: object({ ...stepEvent('counted'), count: amount().integer().min(0).max(99).required() })
+    .exact()
+    .required(),
+  finished: object({ key: clientKey().required(), kind: word(['finished']).required(), now: wallClock.required() })
+    .exact()
+    .required(),
+};
+export type RunEventRequest = {
+  [K in keyof typeof runEventMembers]: InferType<(typeof runEventMembers)[K]>;
+}[keyof typeof runEventMembers];
+
+/** `POST /api/runs/:key/events`: one thing that happened in a run. Which fields belong to it follows from `kind`. */
+export const runEventRequest = lazy((value: unknown): ObjectSchema<RunEventRequest> => {
+  const kind = (value as { kind?: unknown } | null | undefined)?.kind;
+  if (typeof kind === 'string' && Object.hasOwn(runEventMembers, kind))
+    return runEventMembers[kind as keyof typeof runEventMembers] as unknown as ObjectSchema<RunEventRequest>;
+  return object({ kind: word(RUN_EVENT_KINDS).required() }).required() as unknown as ObjectSchema<RunEventRequest>;
+});
+
+export const runStepView = object({
+  id: text().required(),
+  itemId: text().required(),
+  itemName: text().required(),
+  part: word(PART_IDS).required(),
+  partName: text().required(),
+  action: text().required(),
+  how: text().nullable().defined(),
+  why: text().nullable().defined(),
+  harm: text().nullable().defined(),
+  cautions: array(text().required()).required(),
+  supplies: array(text().required()).required(),
+  hands: word(HANDS).required(),
+  must: boolean().strict().required(),
+  onlyIf: text().nullable().defined(),
+  activeMinutes: amount().min(0).required(),
+  startsAtMinute: amount().min(0).required(),
+  repeats: object({ count: amount().integer().required(), noun: text().required(), because: whyLines })
+    .exact()
+    .nullable()
+    .defined(),
+  wait: object({ minutes: amount().positive().required(), why: text().required() }).exact().nullable().defined(),
+  /** The way of the cloth through the bore, where the book fixes it. */
+  thread: object({ in: word(PART_IDS).required(), out: word(PART_IDS).required() })
+    .exact()
+    .nullable()
+    .defined(),
+  state: word(['open', 'ticked', 'skipped']).required(),
+  skipReason: word(SKIP_REASONS).nullable().defined(),
+  counted: amount().integer().min(0).required(),
+  /** When a wait this step depends on ends; null when none is running. */
+  waitsUntil: instantText().nullable().defined(),
+})
+  .exact()
+  .required();
+export type RunStepView = InferType<typeof runStepView>;
+
+export const runView = object({
+  key: clientKey().required(),
+  kind: word(RUN_KINDS).required(),
+  instrumentId: recordId().required(),
+  instrumentName: text().required(),
+  instrumentKind: word(KIND_IDS).required(),
+  playedMinutes: amount().min(0).required(),
+  startedOn: localDateText().required(),
+  finishedAt: instantText().nullable().defined(),
+  finishKey: clientKey().nullable().defined(),
+  /** What this run recorded as done, once finished. */
+  doneItems: array(text().required()).required(),
+  steps: array(runStepView).required(),
+  strip: array(stripSegment).required(),
+  activeMinutes: amount().min(0).required(),
+  elapsedMinutes: amount().min(0).required(),
+  supplies: array(text().required()).required(),
+  because: whyLines,
+})
+  .exact()
+  .required();
+export type RunView = InferType<typeof runView>;

@@ -1,0 +1,32 @@
+import { object, type InferType } from 'yup';
+import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES } from '#core/plays/play.ts';
+import { amount, clientKey, localDateText, minuteOfDay, recordId, wallClock } from '#contract/scalars.ts';
+
+export const playPaths = { log: '/api/plays' } as const;
+
+/** `POST /api/plays`: one spell of playing, ended by packing up. `now` is the player's wall clock. */
+export const logPlayRequest = object({
+  key: clientKey().required(),
+  instrumentId: recordId().required(),
+  playerId: recordId().required(),
+  endedOn: localDateText().required(),
+  /** null when only the day is known. */
+  endedAtMinute: minuteOfDay().nullable().defined(),
+  minutes: amount().integer().min(LEAST_PLAY_MINUTES).max(MOST_PLAY_MINUTES).required(),
+  now: wallClock.required(),
+})
+  .exact()
+  .required();
+export type LogPlayRequest = InferType<typeof logPlayRequest>;
+
+export const playView = object({
+  key: clientKey().required(),
+  instrumentId: recordId().required(),
+  playerId: recordId().required(),
+  endedOn: localDateText().required(),
+  endedAtMinute: minuteOfDay().nullable().defined(),
+  minutes: amount().integer().required(),
+})
+  .exact()
+  .required();
+export type PlayView = InferType<typeof playView>;

@@ -1,0 +1,55 @@
+import { careClocks, type CareFacts, type ItemClock } from '#core/care/care-clock.ts';
+import type { SchoolContext } from '#core/care/chosen-school.ts';
+import { practiceFor, type Practice } from '#core/care/practice-book.ts';
+import type { SchoolChoices } from '#core/care/school.ts';
+import { awaitsPackUp, whatMatters } from '#core/care/what-matters.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
+import type { InstrumentKind } from '#core/instruments/kind.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
+import { forecastWeek, weeklyMinutes, type WeekForecast } from '#core/plays/forecast.ts';
+import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
+
+/** How one instrument stands today: everything the screens, the shelf and a new run are made from. */
+export type Situation = {
+  readonly kind: InstrumentKind;
+  readonly practice: Practice;
+  readonly forecast: WeekForecast;
+  readonly context: SchoolContext;
+  readonly choices: SchoolChoices;
+  readonly clocks: readonly ItemClock[];
+  /** The periodic clocks that call for attention, most pressing first. */
+  readonly calling: readonly ItemClock[];
+  readonly awaitsPackUp: boolean;
+};
+
+/** Works out an instrument's situation from the facts; nothing is stored. */
+export function situationOf(
+  instrument: Instrument,
+  facts: Pick<CareFacts, 'plays' | 'lastDone'>,
+  choices: SchoolChoices,
+  today: LocalDate,
+): Situation {
+  const kind = kindOf(instrument.kind);
+  const practice = practiceFor(instrument.kind, instrument.build);
+  const forecast = forecastWeek(facts.plays, dayNumber(today));
+  const context: SchoolContext = {
+    build: instrument.build,
+    ageDays: instrument.cameNew ? dayNumber(today) - dayNumber(instrument.acquiredOn) : null,
+    weeklyMinutes: weeklyMinutes(forecast),
+  };
+  const clocks = careClocks(
+    practice.items,
+    { ...facts, acquiredOn: instrument.acquiredOn, cameNew: instrument.cameNew },
+    { today, forecast, choices, context },
+  );
+  return {
+    kind,
+    practice,
+    forecast,
+    context,
+    choices,
+    clocks,
+    calling: whatMatters(kind, clocks),
+    awaitsPackUp: awaitsPackUp(clocks),
+  };
+}

@@ -1,0 +1,23 @@
+import prand from 'pure-rand';
+
+/** A seeded generator for the demo world: the same seed tells the same story on every machine. */
+export type Random = {
+  /** A whole number from `least` to `most`, both included. */
+  readonly whole: (least: number, most: number) => number;
+  readonly chance: (probability: number) => boolean;
+  /** A lower-case UUID. */
+  readonly key: () => string;
+};
+
+const MILLION = 1_000_000;
+
+export function seeded(seed: number): Random {
+  const generator = prand.xoroshiro128plus(seed);
+  const whole = (least: number, most: number): number => prand.unsafeUniformIntDistribution(least, most, generator);
+  const hex = (digits: number): string => Array.from({ length: digits }, () => whole(0, 15).toString(16)).join('');
+  return {
+    whole,
+    chance: (probability) => whole(0, MILLION - 1) < probability * MILLION,
+    key: () => `${hex(8)}-${hex(4)}-4${hex(3)}-a${hex(3)}-${hex(12)}`,
+  };
+}

@@ -1,0 +1,205 @@
+import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import { practiceFor } from '#core/care/practice-book.ts';
+import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
+import { planRun, type RunPlan } from '#core/packup/plan-run.ts';
+import { careDoneBy, runState, type RunEvent, type RunKind } from '#core/packup/run-log.ts';
+import { instantOfMs } from '#core/time/instant.ts';
+import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
+import { DEMO_GAPS, DEMO_INSTRUMENTS, DEMO_PLAYERS, type DemoInstrument, type DemoPlayer } from '#demo/habits.demo.ts';
+import { seeded, type Random } from '#demo/random.ts';
+
+const DAYS_TOLD = 730;
+const ROOM_CELSIUS = 20;
+const MS_PER_MINUTE = 60_000;
+
+export type DemoPlay = {
+  readonly key: string;
+  readonly instrumentId: InstrumentId;
+  readonly playerId: PlayerId;
+  readonly endedOn: LocalDate;
+  readonly endedAtMinute: number;
+  readonly minutes: number;
+};
+export type DemoRun = {
+  readonly key: string;
+  readonly instrumentId: InstrumentId;
+  readonly playerId: PlayerId;
+  readonly kind: RunKind;
+  readonly playKey: string | null;
+  readonly playedMinutes: number;
+  readonly plan: RunPlan;
+  readonly startedOn: LocalDate;
+  readonly startedAtMinute: number;
+  readonly events: readonly { readonly key: string; readonly event: RunEvent }[];
+  readonly done: readonly CareItemId[];
+};
+export type DemoCare = {
+  readonly key: string;
+  readonly instrumentId: InstrumentId;
+  readonly itemId: CareItemId;
+  readonly doneOn: LocalDate;
+  readonly by: 'player' | 'bench';
+};
+
+/** Everything the demo record holds, as facts. */
+export type DemoWorld = {
+  readonly players: readonly DemoPlayer[];
+  readonly instruments: readonly Instrument[];
+  readonly plays: readonly DemoPlay[];
+  readonly runs: readonly DemoRun[];
+  readonly care: readonly DemoCare[];
+};
+
+type Story = {
+  readonly told: DemoInstrument;
+  readonly instrument: Instrument;
+  readonly player: DemoPlayer;
+  readonly random: Random;
+};
+
+const instantAt = (on: LocalDate, minute: number) => instantOfMs((dayNumber(on) * 1440 + minute) * MS_PER_MINUTE);
+
+/** The log of one run: everything ticked in order, hurried players leaving out what is no must. */
+function eventsOf(
+  plan: RunPlan,
+  hurried: boolean,
+  startsAt: { on: LocalDate; minute: number },
+  random: Random,
+): DemoRun['events'] {
+  const at = (minute: number) => instantAt(startsAt.on, startsAt.minute + minute);
+  const pace = random.whole(80, 130) / 100;
+  const events = plan.steps.map(({ step, startsAtMinute, activeMinutes }): RunEvent => {
+    const when = at((startsAtMinute + activeMinutes) * pace);
+    const stepId: StepId = step.id;
+    if (step.onlyIf !== undefined && random.chance(0.8))
+      return { kind: 'skipped', stepId, reason: 'not-needed', at: when };
+    if (hurried && !step.must && random.chance(0.5)) return { kind: 'skipped', stepId, reason: 'no-time', at: when };
+    return { kind: 'ticked', stepId, at: when };
+  });
+  return [...events, { kind: 'finished' as const, at: at(plan.elapsedMinutes * pace) }].map((event) => ({
+    key: random.key(),
+    event,
+  }));
+}
+
+function runOf(
+  story: Story,
+  kind: RunKind,
+  items: readonly CareItemId[],
+  on: LocalDate,
+  minute: number,
+  play: DemoPlay | null,
+): DemoRun {
+  const { instrument, player, random, told } = story;
+  const practice = practiceFor(instrument.kind, instrument.build);
+  const plan = planRun({
+    kind: kindOf(instrument.kind),
+    practice,
+    items,
+    schools: { choices: {}, context: { build: instrument.build, ageDays: null, weeklyMinutes: 0 } },
+    player,
+    playedMinutes: play?.minutes ?? 0,
+    roomCelsius: ROOM_CELSIUS,
+  });
+  const events = eventsOf(plan, kind === 'after' && random.chance(told.hurries), { on, minute }, random);
+  const state = runState(events.map(({ event }) => event));
+  return {
+    key: random.key(),
+    instrumentId: instrument.id,
+    playerId: instrument.playerId,
+    kind,
+    playKey: play?.key ?? null,
+    playedMinutes: play?.minutes ?? 0,
+    plan,
+    startedOn: on,
+    startedAtMinute: minute,
+    events,
+    done: careDoneBy(
+      plan.steps.map(({ step }) => step),
+      state,
+    ),
+  };
+}
+
+function playOn(story: Story, on: LocalDate): DemoPlay | null {
+  const { told, instrument, random } = story;
+  const chance = told.plays.chances[weekdayOfDay(dayNumber(on))] ?? 0;
+  if (!random.chance(chance)) return null;
+  const [shortest, longest] = told.plays.minutes;
+  const minutes = Math.max(5, Math.round(random.whole(shortest, longest) / 5) * 5);
+  return {
+    key: random.key(),
+    instrumentId: instrument.id,
+    playerId: instrument.playerId,
+    endedOn: on,
+    endedAtMinute: random.whole(...told.plays.endsAtMinute),
+    minutes,
+  };
+}
+
+/** Which periodic items somebody gets round to on a day; the first time falls at random within the interval. */
+function careDueOn(story: Story, daysAgo: number, lastDaysAgo: Map<CareItemId, number>): DemoInstrument['care'] {
+  return story.told.care.filter(({ item, everyDays, stoppedDaysAgo }) => {
+    if (stoppedDaysAgo !== undefined && daysAgo < stoppedDaysAgo) return false;
+    const last = lastDaysAgo.get(item);
+    const due = last === undefined ? story.random.chance(2 / everyDays) : last - daysAgo >= everyDays;
+    if (due || daysAgo === stoppedDaysAgo) {
+      lastDaysAgo.set(item, daysAgo);
+      return true;
+    }
+    return false;
+  });
+}
+
+type Told = { plays: DemoPlay[]; runs: DemoRun[]; care: DemoCare[] };
+
+function tellDay(story: Story, on: LocalDate, daysAgo: number, lastDaysAgo: Map<CareItemId, number>, told: Told): void {
+  const away = DEMO_GAPS.some(({ from, to }) => daysAgo <= from && daysAgo >= to);
+  const { instrument, random } = story;
+  const items = practiceFor(instrument.kind, instrument.build).items;
+  const play = away ? null : playOn(story, on);
+  if (play) {
+    told.plays.push(play);
+    const everyPlay = items
+      .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
+      .map(({ id }) => id);
+    if (random.chance(story.told.packsUp))
+      told.runs.push(runOf(story, 'after', everyPlay, on, play.endedAtMinute, play));
+  }
+  const due = away ? [] : careDueOn(story, daysAgo, lastDaysAgo);
+  for (const { item, by } of due) {
+    if (by === 'bench')
+      told.care.push({ key: random.key(), instrumentId: instrument.id, itemId: item, doneOn: on, by });
+  }
+  const atHome = due.filter(({ by }) => by === undefined).map(({ item }) => item);
+  if (atHome.length > 0) told.runs.push(runOf(story, 'care', atHome, on, random.whole(600, 660), null));
+}
+
+/** The demo world as it stands on `today`: two years told day by day up to yesterday. */
+export function demoWorld(today: LocalDate, seed = 1): DemoWorld {
+  const random = seeded(seed);
+  const told: Told = { plays: [], runs: [], care: [] };
+  const instruments = DEMO_INSTRUMENTS.map((one): Instrument => {
+    const { id, playerId, name, kind, build, acquiredDaysAgo, cameNew } = one;
+    return {
+      id: id as InstrumentId,
+      playerId: playerId as PlayerId,
+      name,
+      kind,
+      build,
+      acquiredOn: addDays(today, -acquiredDaysAgo),
+      cameNew,
+      leftOn: null,
+    };
+  });
+  DEMO_INSTRUMENTS.forEach((one, index) => {
+    const instrument = instruments[index];
+    const player = DEMO_PLAYERS.find(({ id }) => id === one.playerId);
+    if (!instrument || !player) throw new Error(`${one.id} has no player`);
+    const lastDaysAgo = new Map<CareItemId, number>();
+    for (let daysAgo = Math.min(DAYS_TOLD, one.acquiredDaysAgo); daysAgo >= 1; daysAgo--)
+      tellDay({ told: one, instrument, player, random }, addDays(today, -daysAgo), daysAgo, lastDaysAgo, told);
+  });
+  return { players: DEMO_PLAYERS, instruments, ...told };
+}

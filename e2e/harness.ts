@@ -1,0 +1,101 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import process from 'node:process';
+import puppeteer, { type Browser } from 'puppeteer-core';
+
+const root = path.resolve(import.meta.dirname, '..');
+const START_WITHIN_MS = 60_000;
+
+export function chromiumPath(): string {
+  const found = [
+    process.env.CHROMIUM_PATH,
+    '/usr/bin/chromium',
+    '/usr/bin/chromium-browser',
+    '/usr/bin/google-chrome',
+    '/Applications/Google Chrome.app/Contents/MacOS/Google Chrome',
+  ].find((candidate) => candidate && existsSync(candidate));
+  if (!found) throw new Error('No Chromium found: run `npm test`, which installs it, or set CHROMIUM_PATH');
+  return found;
+}
+
+export type RunningServer = { readonly url: string; readonly dataFolder: string; readonly stop: () => Promise<void> };
+
+async function start(script: string, dataFolder: string, onStop: () => void): Promise<RunningServer> {
+  const child: ChildProcess = spawn(
+    process.execPath,
+    ['--import', 'tsx', script, '--port', '0', '--data', dataFolder],
+    {
+      cwd: root,
+      env: { ...process.env, NODE_OPTIONS: '' },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    },
+  );
+  const url = await new Promise<string>((resolve, reject) => {
+    let said = '';
+    const timer = setTimeout(() => reject(new Error(`${script} said only: ${said}`)), START_WITHIN_MS);
+    child.stdout?.on('data', (chunk: Buffer) => {
+      said += chunk.toString();
+      const address = /at (http:\/\/\S+)/.exec(said)?.[1];
+      if (!address) return;
+      clearTimeout(timer);
+      resolve(address);
+    });
+    child.once('exit', (code) => reject(new Error(`${script} ended with ${code}: ${said}`)));
+  });
+  const stop = () =>
+    new Promise<void>((resolve) => {
+      child.once('exit', () => {
+        onStop();
+        resolve();
+      });
+      child.kill('SIGTERM');
+    });
+  return { url, dataFolder, stop };
+}
+
+const temporary = (): { folder: string; remove: () => void } => {
+  const parent = mkdtempSync(path.join(tmpdir(), 'ulu-e2e-'));
+  return { folder: path.join(parent, 'data'), remove: () => rmSync(parent, { recursive: true, force: true }) };
+};
+
+/** The real program on a fresh copy of the demo world, on a free port. */
+export function startDemo(): Promise<RunningServer> {
+  const { folder, remove } = temporary();
+  return start('tools/demo.ts', folder, remove);
+}
+
+/** The real program on a record of its own, empty unless `dataFolder` is given (which is then kept). */
+export function startEmpty(dataFolder?: string): Promise<RunningServer> {
+  const { folder, remove } = temporary();
+  return start('server/main.ts', dataFolder ?? folder, dataFolder === undefined ? remove : () => undefined);
+}
+
+/** A headless browser with a profile of its own. */
+export async function launch(): Promise<{ browser: Browser; close: () => Promise<void> }> {
+  const profile = mkdtempSync(path.join(tmpdir(), 'ulu-profile-'));
+  const browser = await puppeteer.launch({
+    executablePath: chromiumPath(),
+    headless: true,
+    userDataDir: profile,
+    defaultViewport: { width: 1280, height: 800 },
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--lang=en-GB',
+    ],
+  });
+  return {
+    browser,
+    close: async () => {
+      await browser.close();
+      rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
+    },
+  };
+}

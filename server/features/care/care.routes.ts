@@ -1,0 +1,17 @@
+import { Router } from 'express';
+import { localDate } from '#core/time/local-date.ts';
+import { carePaths, logCareRequest } from '#contract/care.ts';
+import { todayQuery } from '#contract/scalars.ts';
+import { instrumentPageOf, logCare } from '#server/features/care/care.use-cases.ts';
+import { bodyOf, formatOf, param, queryOf, sendLogged, sendOutcome } from '#server/http/respond.ts';
+import type { Services } from '#server/repositories.ts';
+
+export function careRoutes(services: Services): Router {
+  const router = Router();
+  router.get(`${carePaths.log}/:instrumentId`, (req, res) => {
+    const { today } = queryOf(todayQuery, req);
+    sendOutcome(res, instrumentPageOf(services, param(req, 'instrumentId'), localDate(today), formatOf(req)));
+  });
+  router.post(carePaths.log, (req, res) => sendLogged(res, logCare(services, bodyOf(logCareRequest, req))));
+  return router;
+}

@@ -1,0 +1,82 @@
+import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
+import type { ItemClock } from '#core/care/care-clock.ts';
+import type { Situation } from '#core/care/situation.ts';
+import { stepsFor } from '#core/packup/collect-steps.ts';
+import { countFor } from '#core/packup/plan-run.ts';
+import type { Format } from '#core/explain/format.ts';
+import { partName } from '#core/instruments/bore-strip.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
+import { kindName } from '#core/instruments/kind.ts';
+import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { condensate, USUAL_ROOM_CELSIUS } from '#core/water/condensation.ts';
+import { passReasonWords } from '#core/water/passes.ts';
+import type { CareClockView, InstrumentPage } from '#contract/care.ts';
+import type { InstrumentView } from '#contract/instruments.ts';
+
+/** An instrument as a screen shows it: options by their names, not their ids. */
+export function instrumentView(instrument: Instrument, { kind }: Pick<Situation, 'kind'>): InstrumentView {
+  return {
+    id: instrument.id,
+    name: instrument.name,
+    kind: instrument.kind,
+    kindName: kindName(kind, instrument.build),
+    buildWords: kind.fields.map(
+      ({ field, options }) => options.find(({ id }) => id === instrument.build[field])?.name ?? '',
+    ),
+    playerId: instrument.playerId,
+    acquiredOn: instrument.acquiredOn,
+    cameNew: instrument.cameNew,
+    leftOn: instrument.leftOn,
+  };
+}
+
+/** About how long the steps of one item take this player, minutes (estimate). */
+function minutesOf(situation: Situation, item: ItemClock['item'], player: PlayerAbilities): number {
+  const { kind } = situation;
+  return (
+    stepsFor(situation.practice, [item.id], situation)
+      .map(
+        ({ minutes, repeats }) =>
+          minutes * (countFor(repeats, { kind, playedMinutes: 45, roomCelsius: USUAL_ROOM_CELSIUS })?.count ?? 1),
+      )
+      .reduce((sum, minutes) => sum + minutes, 0) * paceOf(player.standing)
+  );
+}
+
+export function clockView(
+  clock: ItemClock,
+  situation: Situation,
+  player: PlayerAbilities,
+  today: LocalDate,
+  format: Format,
+): CareClockView {
+  const { item } = clock;
+  const atBench = item.place === 'bench';
+  return {
+    itemId: item.id,
+    name: item.name,
+    part: item.part,
+    partName: partName(situation.kind, item.part),
+    gauge: { state: clock.state, load: clock.load, words: standingWords(clock, today) },
+    everyPlay: item.trigger.kind === 'every-play',
+    atBench,
+    hands: atBench ? 'bench' : handsFor(item.skill, player),
+    withPackUp: item.withPackUp === true,
+    minutes: minutesOf(situation, item, player),
+    lastDone: clock.lastDone,
+    due: clock.due,
+    because: clock.because.map((reason) => clockReasonWords(reason, format)),
+  };
+}
+
+/** Water left by the last play, with its reasons; none once the instrument is packed up. */
+export function waterView(situation: Situation, playedMinutes: number): InstrumentPage['water'] {
+  const { water } = situation.kind;
+  const grams = condensate(water, playedMinutes, USUAL_ROOM_CELSIUS);
+  const because =
+    grams > 0
+      ? [passReasonWords({ rule: 'water-blown-in', minutes: playedMinutes, roomCelsius: USUAL_ROOM_CELSIUS, grams })]
+      : [];
+  return { grams, minutes: playedMinutes, because };
+}

@@ -1,0 +1,57 @@
+import { sql } from 'drizzle-orm';
+import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { RUN_EVENT_KINDS, RUN_KINDS, SKIP_REASONS } from '#core/packup/run-log.ts';
+import { oneOf } from '#server/db/one-of.ts';
+import { instruments } from '#server/features/instruments/instruments.table.ts';
+import { players } from '#server/features/players/players.table.ts';
+import { plays } from '#server/features/plays/plays.table.ts';
+
+export const runs = sqliteTable(
+  'runs',
+  {
+    key: text().primaryKey(),
+    instrumentId: text('instrument_id')
+      .notNull()
+      .references(() => instruments.id),
+    playerId: text('player_id')
+      .notNull()
+      .references(() => players.id),
+    kind: text({ enum: RUN_KINDS }).notNull(),
+    playKey: text('play_key').references(() => plays.key),
+    playedMinutes: integer('played_minutes').notNull(),
+    roomCelsius: real('room_celsius').notNull(),
+    /** JSON of the plan as it was shown: step ids in order, counts, minutes, reasons. */
+    plan: text().notNull(),
+    startedOn: text('started_on').notNull(),
+    startedAtMinute: integer('started_at_minute').notNull(),
+    startedAt: text('started_at').notNull(),
+  },
+  (table) => [
+    check('runs_kind', oneOf(sql`${table.kind}`, RUN_KINDS)),
+    index('runs_of_instrument').on(table.instrumentId, table.startedAt),
+    index('runs_of_play').on(table.playKey),
+  ],
+);
+export type RunRow = typeof runs.$inferSelect;
+
+export const runEvents = sqliteTable(
+  'run_events',
+  {
+    /** Order of arrival. */
+    sequence: integer().primaryKey({ autoIncrement: true }),
+    key: text().notNull().unique(),
+    runKey: text('run_key')
+      .notNull()
+      .references(() => runs.key),
+    kind: text({ enum: RUN_EVENT_KINDS }).notNull(),
+    stepId: text('step_id'),
+    reason: text({ enum: SKIP_REASONS }),
+    count: integer(),
+    at: text().notNull(),
+  },
+  (table) => [
+    check('run_events_kind', oneOf(sql`${table.kind}`, RUN_EVENT_KINDS)),
+    index('events_of_run').on(table.runKey, table.sequence),
+  ],
+);
+export type RunEventRow = typeof runEvents.$inferSelect;

@@ -1,0 +1,70 @@
+import { and, asc, between, desc, eq } from 'drizzle-orm';
+import type { PlayColumns } from '#core/plays/play-columns.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import type { Db } from '#server/db/connection.ts';
+import { columnsFromRows, playFromRow, type Play } from '#server/features/plays/plays.mapper.ts';
+import { plays } from '#server/features/plays/plays.table.ts';
+import { inForce } from '#server/features/record/record.table.ts';
+
+export type { Play };
+
+export const createPlaysRepository = (db: Db) => ({
+  /** Every play of an instrument that has not been taken back, as columns. */
+  columns: (instrumentId: string): PlayColumns =>
+    columnsFromRows(
+      db
+        .select({ at: plays.wallMinute, minutes: plays.minutes })
+        .from(plays)
+        .where(and(eq(plays.instrumentId, instrumentId), inForce(plays.key)))
+        .orderBy(asc(plays.wallMinute))
+        .values() as [number, number][],
+    ),
+
+  /** Also finds a play that was taken back: its key is still taken. */
+  find: (key: string): Play | undefined => {
+    const row = db.select().from(plays).where(eq(plays.key, key)).get();
+    return row && playFromRow(row);
+  },
+
+  last: (instrumentId: string): Play | undefined => {
+    const row = db
+      .select()
+      .from(plays)
+      .where(and(eq(plays.instrumentId, instrumentId), inForce(plays.key)))
+      .orderBy(desc(plays.wallMinute))
+      .limit(1)
+      .get();
+    return row && playFromRow(row);
+  },
+
+  /** Plays on the day before, on and after `on`: all that a play ending then can meet. */
+  near: (instrumentId: string, on: LocalDate): Play[] =>
+    db
+      .select()
+      .from(plays)
+      .where(
+        and(
+          eq(plays.instrumentId, instrumentId),
+          between(plays.endedOn, addDays(on, -1), addDays(on, 1)),
+          inForce(plays.key),
+        ),
+      )
+      .all()
+      .map(playFromRow),
+
+  newest: (instrumentId: string, limit: number): Play[] =>
+    db
+      .select()
+      .from(plays)
+      .where(and(eq(plays.instrumentId, instrumentId), inForce(plays.key)))
+      .orderBy(desc(plays.wallMinute))
+      .limit(limit)
+      .all()
+      .map(playFromRow),
+
+  add: (play: Play, loggedAt: string): void => {
+    db.insert(plays)
+      .values({ ...play, loggedAt })
+      .run();
+  },
+});

@@ -1,0 +1,31 @@
+import { sql } from 'drizzle-orm';
+import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { instruments } from '#server/features/instruments/instruments.table.ts';
+import { players } from '#server/features/players/players.table.ts';
+
+export const plays = sqliteTable(
+  'plays',
+  {
+    key: text().primaryKey(),
+    instrumentId: text('instrument_id')
+      .notNull()
+      .references(() => instruments.id),
+    playerId: text('player_id')
+      .notNull()
+      .references(() => players.id),
+    endedOn: text('ended_on').notNull(),
+    endedAtMinute: integer('ended_at_minute'),
+    minutes: integer().notNull(),
+    /** Wall minutes since 1970: what the clocks sort and count by. Follows from the two columns above. */
+    wallMinute: integer('wall_minute')
+      .notNull()
+      .generatedAlwaysAs(sql`(unixepoch(ended_on) / 60 + coalesce(ended_at_minute, 0))`, { mode: 'stored' }),
+    loggedAt: text('logged_at').notNull(),
+  },
+  (table) => [
+    check('plays_minutes', sql`${table.minutes} between 1 and 1440`),
+    check('plays_minute_of_day', sql`${table.endedAtMinute} between 0 and 1439`),
+    index('plays_of_instrument').on(table.instrumentId, table.wallMinute, table.minutes),
+  ],
+);
+export type PlayRow = typeof plays.$inferSelect;

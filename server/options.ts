@@ -1,0 +1,37 @@
+import path from 'node:path';
+import { parseArgs } from 'node:util';
+import type { ServeOptions } from '#server/serve.ts';
+
+/** An option on the command line is wrong; the message says which. */
+export class OptionFault extends Error {}
+
+/**
+ * Reads `--port`, `--host`, `--data` and `--quiet`.
+ *
+ * @throws OptionFault on an unknown option or a port that is none
+ */
+export function readOptions(args: readonly string[], usual: { port: number; dataFolder: string }): ServeOptions {
+  let values: { port?: string; host?: string; data?: string; quiet?: boolean };
+  try {
+    ({ values } = parseArgs({
+      args: [...args],
+      options: {
+        port: { type: 'string' },
+        host: { type: 'string' },
+        data: { type: 'string' },
+        quiet: { type: 'boolean' },
+      },
+    }));
+  } catch (error) {
+    throw new OptionFault((error as Error).message);
+  }
+  const port = values.port === undefined ? usual.port : Number(values.port);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new OptionFault(`--port takes a number from 0 to 65535, not ${values.port}`);
+  return {
+    port,
+    host: values.host ?? '127.0.0.1',
+    dataFolder: path.resolve(values.data ?? usual.dataFolder),
+    quiet: values.quiet ?? false,
+  };
+}

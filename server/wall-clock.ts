@@ -1,0 +1,17 @@
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import type { WallClock } from '#core/plays/play.ts';
+import { dayNumber, localDate } from '#core/time/local-date.ts';
+import { invalid, type Failure } from '#server/failure.ts';
+
+const MS_PER_DAY = 86_400_000;
+
+/**
+ * The player's wall clock as the request states it. The client says what day it is, for the server's zone is not the
+ * player's; but no place on earth is more than a day from the server's UTC day, so a stranger date is refused.
+ */
+export function playersClock(now: { on: string; atMinute: number }, nowMs: number): Outcome<WallClock, Failure> {
+  const on = localDate(now.on);
+  if (Math.abs(dayNumber(on) - Math.floor(nowMs / MS_PER_DAY)) > 1)
+    return fail(invalid('now.on', 'This is not today anywhere. Check the clock of this device.'));
+  return succeed({ on, atMinute: now.atMinute });
+}

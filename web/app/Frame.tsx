@@ -1,0 +1,67 @@
+import { Box } from '@mui/material';
+import { useEffect, useState } from 'react';
+import { Outlet, useLocation } from 'react-router';
+import { MOMENTS, placeOf } from '#web/app/moments.ts';
+import { Rail } from '#web/app/Rail.tsx';
+import { Shelf } from '#web/app/Shelf.tsx';
+import { ShortcutKeys } from '#web/app/ShortcutKeys.tsx';
+import { remember, REMEMBERED } from '#web/session/stored.ts';
+
+/** The open case: the shelf along the top (which instrument), the rail at the side (which moment), the lining between. */
+export function Frame() {
+  const { pathname } = useLocation();
+  const { moment, instrumentId } = placeOf(pathname);
+  const [keysShown, setKeysShown] = useState(false);
+  useEffect(() => {
+    if (instrumentId) remember(REMEMBERED.instrument, instrumentId);
+  }, [instrumentId]);
+  useEffect(() => {
+    document.title = `${MOMENTS.find(({ path }) => path === moment)?.name ?? 'Now'} · Ulu`;
+  }, [moment]);
+  return (
+    <Box
+      sx={{
+        minHeight: '100vh',
+        bgcolor: 'frame.main',
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '116px minmax(0, 1fr)' },
+        gridTemplateRows: 'auto 1fr',
+      }}
+    >
+      <Box
+        component="a"
+        href="#lining"
+        sx={{
+          position: 'absolute',
+          left: -9999,
+          '&:focus': { left: 8, top: 8, zIndex: 10, p: 1, bgcolor: 'brass.main', color: 'brass.ink' },
+        }}
+      >
+        To the page
+      </Box>
+      <Box component="header" sx={{ gridColumn: '1 / -1', minWidth: 0 }}>
+        <Shelf moment={moment} instrumentId={instrumentId} onShowKeys={() => setKeysShown(true)} />
+      </Box>
+      <Rail moment={moment} instrumentId={instrumentId} />
+      <Box
+        component="main"
+        id="lining"
+        tabIndex={-1}
+        sx={{
+          bgcolor: 'background.default',
+          color: 'text.primary',
+          borderRadius: { xs: 0, md: '22px 0 0 0' },
+          p: { xs: 1.5, sm: 2.5 },
+          pb: { xs: 12, md: 3 },
+          minWidth: 0,
+          outline: 'none',
+        }}
+      >
+        <Box sx={{ maxWidth: 1240, mx: 'auto' }}>
+          <Outlet />
+        </Box>
+      </Box>
+      <ShortcutKeys instrumentId={instrumentId} open={keysShown} setOpen={setKeysShown} />
+    </Box>
+  );
+}

@@ -1,0 +1,57 @@
+import { Box, ButtonBase, SvgIcon } from '@mui/material';
+import { Link } from 'react-router';
+import { MOMENTS, type MomentPath } from '#web/app/moments.ts';
+
+type RailProps = { readonly moment: MomentPath; readonly instrumentId: string | null };
+
+/** Which moment: at the side on a wide screen, along the bottom on a phone. */
+export function Rail({ moment, instrumentId }: RailProps) {
+  return (
+    <Box
+      component="nav"
+      aria-label="Moments"
+      sx={{
+        display: 'flex',
+        flexDirection: { xs: 'row', md: 'column' },
+        justifyContent: { xs: 'space-around', md: 'flex-start' },
+        gap: 0.75,
+        p: { xs: 0.5, md: 1 },
+        position: { xs: 'fixed', md: 'static' },
+        inset: { xs: 'auto 0 0 0', md: 'auto' },
+        zIndex: 5,
+        bgcolor: 'frame.main',
+        borderTop: { xs: '1px solid var(--ulu-palette-frame-line)', md: 'none' },
+      }}
+    >
+      {MOMENTS.map(({ path, name, icon }) => {
+        const here = path === moment;
+        return (
+          <ButtonBase
+            key={path}
+            {...{ component: Link, to: instrumentId ? `/${path}/${instrumentId}` : `/${path}` }}
+            aria-current={here ? 'page' : undefined}
+            sx={{
+              flexDirection: 'column',
+              gap: 0.25,
+              py: 1,
+              px: 1,
+              minHeight: 60,
+              minWidth: 76,
+              borderRadius: 2,
+              fontSize: '1rem',
+              fontWeight: here ? 700 : 500,
+              color: here ? 'frame.text' : 'frame.quiet',
+              bgcolor: here ? 'frame.raised' : 'transparent',
+              '&:hover': { bgcolor: 'frame.raised' },
+            }}
+          >
+            <SvgIcon aria-hidden>
+              <path d={icon} />
+            </SvgIcon>
+            {name}
+          </ButtonBase>
+        );
+      })}
+    </Box>
+  );
+}

@@ -1,0 +1,16 @@
+import { mdiBagPersonalOutline, mdiCalendarCheckOutline, mdiHandWaveOutline } from '@mdi/js';
+
+/** The moments that exist so far, in the order of work; `key` follows `g` on the keyboard. */
+export const MOMENTS = [
+  { path: 'now', name: 'Now', key: 'n', icon: mdiHandWaveOutline },
+  { path: 'pack-up', name: 'Pack up', key: 'p', icon: mdiBagPersonalOutline },
+  { path: 'care', name: 'Care', key: 'c', icon: mdiCalendarCheckOutline },
+] as const;
+export type MomentPath = (typeof MOMENTS)[number]['path'];
+
+/** The moment and instrument a path is about; the frame shows both axes from it. */
+export function placeOf(pathname: string): { moment: MomentPath; instrumentId: string | null } {
+  const [, first = '', second = ''] = pathname.split('/');
+  const moment = MOMENTS.find(({ path }) => path === first)?.path ?? 'now';
+  return { moment, instrumentId: second === '' ? null : decodeURIComponent(second) };
+}

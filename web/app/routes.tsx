@@ -1,0 +1,66 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { Frame } from '#web/app/Frame.tsx';
+import { RouteError } from '#web/app/RouteError.tsx';
+import { REMEMBERED, remembered } from '#web/session/stored.ts';
+import { Problem } from '#web/ui/Problem.tsx';
+
+const NOT_FOUND = (
+  <Problem
+    title="There is nothing here"
+    text="The address leads to no page of Ulu. Your record is untouched."
+    to="/now"
+    action="Go to Now"
+  />
+);
+
+/** Opens where the player was last. */
+function Home() {
+  const last = remembered(REMEMBERED.instrument);
+  return <Navigate to={last ? `/now/${last}` : '/now'} replace />;
+}
+
+export const router = createBrowserRouter([
+  {
+    element: <Frame />,
+    errorElement: <RouteError />,
+    HydrateFallback: () => null,
+    children: [
+      { path: '/', element: <Home /> },
+      {
+        path: '/now',
+        lazy: async () => ({ Component: (await import('#web/features/now/NowAllPage.tsx')).NowAllPage }),
+      },
+      {
+        path: '/now/:instrumentId',
+        lazy: async () => ({ Component: (await import('#web/features/now/NowPage.tsx')).NowPage }),
+      },
+      {
+        path: '/pack-up',
+        lazy: async () => ({ Component: (await import('#web/features/packup/PackUpAllPage.tsx')).PackUpAllPage }),
+      },
+      {
+        path: '/pack-up/:instrumentId/:runKey',
+        lazy: async () => ({ Component: (await import('#web/features/packup/RunPage.tsx')).RunPage }),
+      },
+      {
+        path: '/pack-up/:instrumentId',
+        lazy: async () => ({ Component: (await import('#web/features/packup/PackUpPage.tsx')).PackUpPage }),
+      },
+      {
+        path: '/care',
+        lazy: async () => ({ Component: (await import('#web/features/care/CareAllPage.tsx')).CareAllPage }),
+      },
+      {
+        path: '/care/:instrumentId',
+        lazy: async () => ({ Component: (await import('#web/features/care/CarePage.tsx')).CarePage }),
+      },
+      {
+        path: '/add',
+        lazy: async () => ({
+          Component: (await import('#web/features/instruments/AddInstrumentPage.tsx')).AddInstrumentPage,
+        }),
+      },
+      { path: '*', element: NOT_FOUND },
+    ],
+  },
+]);

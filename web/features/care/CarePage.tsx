@@ -1,0 +1,165 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import type { InstrumentPage } from '#contract/care.ts';
+import { RequestProblem } from '#web/api/http.ts';
+import { fullDate } from '#web/clock/format.ts';
+import { useToday } from '#web/clock/today.ts';
+import { useCareActions } from '#web/features/care/care-actions.queries.ts';
+import { careQueries } from '#web/features/care/care.queries.ts';
+import { CareRow } from '#web/features/care/parts/CareRow.tsx';
+import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
+import { useSetDeparture } from '#web/features/instruments/instruments.queries.ts';
+import { RecordList } from '#web/features/record/parts/RecordList.tsx';
+import { recordQueries, useWithdraw } from '#web/features/record/record.queries.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { useNotice } from '#web/ui/Notice.tsx';
+import { Problem } from '#web/ui/Problem.tsx';
+import { QueryView } from '#web/ui/QueryView.tsx';
+import { StripHead } from '#web/ui/StripHead.tsx';
+import { pinsOf } from '#web/ui/strip-pins.ts';
+
+const RECORD_LINES = 20;
+
+function NeverDos({ page: { neverDos } }: { readonly page: InstrumentPage }) {
+  return (
+    <Compartment title="Never">
+      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
+        {neverDos.map(({ id, text, why }) => (
+          <Typography component="li" key={id} variant="body2">
+            <strong>{text}</strong> {why}
+          </Typography>
+        ))}
+      </Box>
+    </Compartment>
+  );
+}
+
+function RecordOf({ instrumentId }: { readonly instrumentId: string }) {
+  const query = useQuery(recordQueries.of(instrumentId, RECORD_LINES));
+  const withdraw = useWithdraw();
+  const notice = useNotice();
+  return (
+    <Compartment title="Record">
+      <QueryView query={query}>
+        {({ entries }) => (
+          <RecordList
+            entries={entries}
+            busy={withdraw.isPending}
+            onTakeBack={({ key, words }) =>
+              withdraw.mutate(key, {
+                onSuccess: () => notice({ text: `Taken back: ${words}.` }),
+                onError: (error) => notice({ text: error.message, tone: 'failed' }),
+              })
+            }
+          />
+        )}
+      </QueryView>
+    </Compartment>
+  );
+}
+
+function About({ page: { instrument } }: { readonly page: InstrumentPage }) {
+  const departure = useSetDeparture();
+  const notice = useNotice();
+  const today = useToday();
+  const set = (leftOn: string | null) =>
+    departure.mutate(
+      { id: instrument.id, leftOn, today },
+      {
+        onSuccess: () =>
+          notice(
+            leftOn === null
+              ? { text: `${instrument.name} is back on the shelf.` }
+              : { text: `${instrument.name} has left the shelf.`, undo: () => set(null) },
+          ),
+        onError: (error) => notice({ text: error.message, tone: 'failed' }),
+      },
+    );
+  return (
+    <Compartment title="This instrument">
+      <Typography>{[instrument.kindName, ...instrument.buildWords.slice(1)].join(' · ')}</Typography>
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+        Came {instrument.cameNew ? 'new' : 'used'} on {fullDate(instrument.acquiredOn)}
+        {instrument.leftOn && `, left the shelf on ${fullDate(instrument.leftOn)}`}.
+      </Typography>
+      {instrument.leftOn === null ? (
+        <Button color="inherit" disabled={departure.isPending} onClick={() => set(today)}>
+          Take it off the shelf
+        </Button>
+      ) : (
+        <Button variant="outlined" color="inherit" disabled={departure.isPending} onClick={() => set(null)}>
+          Put it back on the shelf
+        </Button>
+      )}
+    </Compartment>
+  );
+}
+
+function Loaded({ page }: { readonly page: InstrumentPage }) {
+  const today = useToday();
+  const { instrument, clocks, calling } = page;
+  const care = useCareActions(instrument.id, instrument.playerId);
+  const periodic = clocks.filter(({ everyPlay }) => !everyPlay);
+  const rank = (id: string) => (calling.includes(id) ? calling.indexOf(id) : calling.length);
+  const running = periodic
+    .filter(({ gauge }) => gauge.state !== 'as-seen' && gauge.state !== 'off')
+    .toSorted((a, b) => rank(a.itemId) - rank(b.itemId) || (b.gauge.load ?? 0) - (a.gauge.load ?? 0));
+  const asSeen = periodic.filter(({ gauge }) => gauge.state === 'as-seen' || gauge.state === 'off');
+  const list = (rows: typeof clocks) => (
+    <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      {rows.map((clock) => (
+        <CareRow key={clock.itemId} clock={clock} onDo={care.doNow} onDone={care.ask} busy={care.busy} />
+      ))}
+    </Box>
+  );
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 2,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 7fr) minmax(0, 5fr)' },
+        alignItems: 'start',
+      }}
+    >
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <StripHead title={instrument.name} subtitle={instrument.kindName} segments={page.strip} pins={pinsOf(clocks)} />
+      </Box>
+      <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
+        <Compartment title="What is due, and when">{list(running)}</Compartment>
+        {asSeen.length > 0 && <Compartment title="When you see it">{list(asSeen)}</Compartment>}
+      </Box>
+      <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
+        <RecordOf instrumentId={instrument.id} />
+        <NeverDos page={page} />
+        <About page={page} />
+      </Box>
+      {care.asked && (
+        <DoneDialog
+          clock={care.asked}
+          today={today}
+          acquiredOn={instrument.acquiredOn}
+          problem={care.problem}
+          busy={care.busy}
+          onDone={care.done}
+          onClose={() => care.ask(null)}
+        />
+      )}
+    </Box>
+  );
+}
+
+/** Everything about one instrument's care: what is due and why, its record, and what is never done to it. */
+export function CarePage() {
+  const { instrumentId = '' } = useParams();
+  const query = useQuery(careQueries.page(instrumentId, useToday()));
+  if (query.error instanceof RequestProblem && query.error.code === 'not-found')
+    return (
+      <Problem title="Not on this shelf" text="The record holds no such instrument." to="/now" action="See the shelf" />
+    );
+  return (
+    <QueryView query={query} height={560}>
+      {(page) => <Loaded page={page} />}
+    </QueryView>
+  );
+}

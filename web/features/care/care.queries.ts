@@ -1,0 +1,22 @@
+import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
+import { careEntryView, carePaths, instrumentPage, type LogCareRequest } from '#contract/care.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { request } from '#web/api/http.ts';
+import { recordChanged } from '#web/api/record-changes.ts';
+
+export const careQueries = {
+  all: () => ['care'] as const,
+  page: (instrumentId: string, today: LocalDate) =>
+    queryOptions({
+      queryKey: [...careQueries.all(), instrumentId, today],
+      queryFn: ({ signal }) => request(instrumentPage, carePaths.page(instrumentId, today), { signal }),
+    }),
+};
+
+export function useLogCare() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (body: LogCareRequest) => request(careEntryView, carePaths.log, { method: 'POST', body }),
+    onSuccess: () => recordChanged(cache),
+  });
+}

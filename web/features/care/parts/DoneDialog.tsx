@@ -1,0 +1,90 @@
+import {
+  Alert,
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  Stack,
+  TextField,
+  Typography,
+} from '@mui/material';
+import { useState } from 'react';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import type { CareClockView } from '#contract/care.ts';
+import { fullDate } from '#web/clock/format.ts';
+
+type DoneDialogProps = {
+  readonly clock: CareClockView;
+  readonly today: LocalDate;
+  readonly acquiredOn: string;
+  readonly problem: string | null;
+  readonly busy: boolean;
+  readonly onDone: (doneOn: string, by: 'player' | 'bench') => void;
+  readonly onClose: () => void;
+};
+
+/** When was it done? Three taps that answer most cases, and a day for the rest. */
+export function DoneDialog({ clock, today, acquiredOn, problem, busy, onDone, onClose }: DoneDialogProps) {
+  const [day, setDay] = useState('');
+  const atBench = clock.hands === 'bench';
+  const by = atBench ? 'bench' : 'player';
+  const yesterday = addDays(today, -1);
+  const quick = [
+    { on: today as string, words: 'Today' },
+    { on: yesterday, words: 'Yesterday' },
+    ...(clock.gauge.state === 'unknown'
+      ? [{ on: acquiredOn, words: `Count from the day it came, ${fullDate(acquiredOn)}` }]
+      : []),
+  ];
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="done-title">
+      <DialogTitle id="done-title" variant="h2">
+        {clock.name}: when was it done?
+      </DialogTitle>
+      <DialogContent>
+        <Stack spacing={1.5} sx={{ pt: 1 }}>
+          {quick.map(({ on, words }) => (
+            <Button
+              key={words}
+              variant="outlined"
+              color="inherit"
+              disabled={busy}
+              onClick={() => onDone(on, by)}
+              sx={{ minHeight: 52 }}
+            >
+              {words}
+            </Button>
+          ))}
+          <Stack direction="row" spacing={1}>
+            <TextField
+              fullWidth
+              type="date"
+              label="Another day"
+              value={day}
+              onChange={({ target }) => setDay(target.value)}
+              slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+            />
+            <Button variant="outlined" color="inherit" disabled={busy || day === ''} onClick={() => onDone(day, by)}>
+              Then
+            </Button>
+          </Stack>
+          {!atBench && (
+            <Button color="inherit" disabled={busy} onClick={() => onDone(day || today, 'bench')}>
+              The bench did it {day ? 'that day' : 'today'}
+            </Button>
+          )}
+          {problem && <Alert severity="error">{problem}</Alert>}
+          <Typography variant="body2" color="text.secondary">
+            You can take it back afterwards.
+          </Typography>
+        </Stack>
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Close
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

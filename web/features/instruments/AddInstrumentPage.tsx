@@ -1,0 +1,79 @@
+import { Box, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { KindView } from '#contract/instruments.ts';
+import { newKey } from '#web/api/new-key.ts';
+import { useToday } from '#web/clock/today.ts';
+import { instrumentQueries, useAddInstrument } from '#web/features/instruments/instruments.queries.ts';
+import { InstrumentForm, type InstrumentEntry } from '#web/features/instruments/parts/InstrumentForm.tsx';
+import { KindChoice } from '#web/features/instruments/parts/KindChoice.tsx';
+import { PlayerForm } from '#web/features/players/parts/PlayerForm.tsx';
+import { playerQueries, useAddPlayer } from '#web/features/players/players.queries.ts';
+import { choosePlayer, useCurrentPlayer } from '#web/session/current-player.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { QueryView } from '#web/ui/QueryView.tsx';
+
+/** The first steps of an empty record, and of every later instrument: who plays, which kind, how it is built. */
+export function AddInstrumentPage() {
+  const today = useToday();
+  const kinds = useQuery(instrumentQueries.kinds());
+  const players = useQuery(playerQueries.list());
+  const current = useCurrentPlayer(players.data);
+  const [kind, setKind] = useState<KindView | null>(null);
+  const addPlayer = useAddPlayer();
+  const addInstrument = useAddInstrument();
+  const navigate = useNavigate();
+
+  const save = (entry: InstrumentEntry) => {
+    if (!kind) return;
+    addInstrument.mutate(
+      { ...entry, id: newKey(), kind: kind.id, today },
+      { onSuccess: ({ id }) => void navigate(`/now/${id}`) },
+    );
+  };
+
+  return (
+    <QueryView query={players}>
+      {(people) => (
+        <Box sx={{ maxWidth: 760, mx: 'auto', display: 'grid', gap: 2 }}>
+          <Typography variant="h1">{people.length === 0 ? 'First steps' : 'Add an instrument'}</Typography>
+          {people.length === 0 ? (
+            <Compartment title="Who plays?">
+              <PlayerForm
+                busy={addPlayer.isPending}
+                problem={addPlayer.error?.message ?? null}
+                onAdd={(entry) => {
+                  const id = newKey();
+                  addPlayer.mutate({ ...entry, id }, { onSuccess: () => choosePlayer(id) });
+                }}
+              />
+            </Compartment>
+          ) : (
+            <>
+              <Compartment title="Which kind?">
+                <QueryView query={kinds} height={80}>
+                  {(list) => <KindChoice kinds={list} chosen={kind?.id ?? null} onChoose={setKind} />}
+                </QueryView>
+              </Compartment>
+              {kind && (
+                <Compartment title="How is it built?">
+                  <InstrumentForm
+                    key={kind.id}
+                    kind={kind}
+                    people={people}
+                    playerId={current?.id ?? ''}
+                    today={today}
+                    busy={addInstrument.isPending}
+                    problem={addInstrument.error?.message ?? null}
+                    onSave={save}
+                  />
+                </Compartment>
+              )}
+            </>
+          )}
+        </Box>
+      )}
+    </QueryView>
+  );
+}

@@ -1,0 +1,143 @@
+import { yupResolver } from '@hookform/resolvers/yup';
+import { Alert, Box, FormControlLabel, MenuItem, Radio, RadioGroup, Stack, TextField, Typography } from '@mui/material';
+import { Controller, useForm } from 'react-hook-form';
+import { object } from 'yup';
+import type { KindView } from '#contract/instruments.ts';
+import type { PlayerView } from '#contract/players.ts';
+import { localDateText, text, word } from '#contract/scalars.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+
+export type InstrumentEntry = {
+  readonly name: string;
+  readonly build: Record<string, string>;
+  readonly playerId: string;
+  readonly acquiredOn: string;
+  readonly cameNew: boolean;
+};
+
+type InstrumentFormProps = {
+  readonly kind: KindView;
+  readonly people: readonly PlayerView[];
+  readonly playerId: string;
+  readonly today: LocalDate;
+  readonly busy: boolean;
+  readonly problem: string | null;
+  readonly onSave: (entry: InstrumentEntry) => void;
+};
+
+const CAME = ['new', 'used'] as const;
+
+const fields = (today: LocalDate) =>
+  object({
+    name: text().trim().required('Give it a name you would call it by.').max(60, 'At most 60 characters.'),
+    playerId: text().required('Who plays it?'),
+    acquiredOn: localDateText()
+      .required('A day is needed; about is good enough.')
+      .test('not-later', 'It cannot have come later than today.', (value) => !value || value <= today),
+    came: word(CAME).required(),
+    build: object().required(),
+  }).required();
+
+/** The build questions of a kind, each with its usual answer chosen; only the day has to be thought about. */
+export function InstrumentForm({ kind, people, playerId, today, busy, problem, onSave }: InstrumentFormProps) {
+  const { control, register, handleSubmit, formState } = useForm({
+    resolver: yupResolver(fields(today)),
+    defaultValues: {
+      name: kind.name,
+      playerId,
+      acquiredOn: today as string,
+      came: 'used' as (typeof CAME)[number],
+      build: Object.fromEntries(kind.fields.map(({ field, usual }) => [field, usual])),
+    },
+  });
+  const { errors } = formState;
+  const save = handleSubmit(({ name, playerId: owner, acquiredOn, came, build }) =>
+    onSave({
+      name: name.trim(),
+      playerId: owner,
+      acquiredOn,
+      cameNew: came === 'new',
+      build: build as Record<string, string>,
+    }),
+  );
+  return (
+    <Box component="form" noValidate onSubmit={(event) => void save(event)}>
+      <Stack spacing={2.5}>
+        <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+          <TextField
+            label="What do you call it?"
+            {...register('name')}
+            error={!!errors.name}
+            helperText={errors.name?.message ?? ' '}
+          />
+          <Controller
+            control={control}
+            name="playerId"
+            render={({ field }) => (
+              <TextField
+                select
+                label="Who plays it?"
+                {...field}
+                error={!!errors.playerId}
+                helperText={errors.playerId?.message ?? ' '}
+              >
+                {people.map(({ id, name }) => (
+                  <MenuItem key={id} value={id}>
+                    {name}
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
+          />
+          {kind.fields.map(({ field: name, question, options }) => (
+            <Controller
+              key={name}
+              control={control}
+              name={`build.${name}` as 'build'}
+              render={({ field }) => (
+                <TextField select label={question} {...field}>
+                  {options.map(({ id, name: words }) => (
+                    <MenuItem key={id} value={id}>
+                      {words}
+                    </MenuItem>
+                  ))}
+                </TextField>
+              )}
+            />
+          ))}
+        </Box>
+        <Box>
+          <Typography id="came-label" sx={{ fontWeight: 650 }}>
+            How did it come to its player?
+          </Typography>
+          <Controller
+            control={control}
+            name="came"
+            render={({ field }) => (
+              <RadioGroup row aria-labelledby="came-label" {...field}>
+                <FormControlLabel value="new" control={<Radio />} label="New: its clocks start that day" />
+                <FormControlLabel value="used" control={<Radio />} label="Used: what was done before is not known" />
+              </RadioGroup>
+            )}
+          />
+          <TextField
+            type="date"
+            label="On which day?"
+            {...register('acquiredOn')}
+            error={!!errors.acquiredOn}
+            helperText={errors.acquiredOn?.message ?? 'Plays before this day are not in the record.'}
+            slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+            sx={{ mt: 1.5 }}
+          />
+        </Box>
+        {problem && <Alert severity="error">{problem} What you filled in is still here.</Alert>}
+        <Box>
+          <BrassButton type="submit" disabled={busy}>
+            Put it on the shelf
+          </BrassButton>
+        </Box>
+      </Stack>
+    </Box>
+  );
+}

@@ -1,0 +1,199 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { InstrumentPage } from '#contract/care.ts';
+import { duration } from '#core/explain/format.ts';
+import { RequestProblem } from '#web/api/http.ts';
+import { weekdayDate } from '#web/clock/format.ts';
+import { useToday, wallNow } from '#web/clock/today.ts';
+import { useCareActions } from '#web/features/care/care-actions.queries.ts';
+import { careQueries } from '#web/features/care/care.queries.ts';
+import { CareRow } from '#web/features/care/parts/CareRow.tsx';
+import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
+import { useJustPlayed } from '#web/features/now/just-played.queries.ts';
+import { PlayedSheet } from '#web/features/plays/parts/PlayedSheet.tsx';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { Problem } from '#web/ui/Problem.tsx';
+import { QueryView } from '#web/ui/QueryView.tsx';
+import { StripHead } from '#web/ui/StripHead.tsx';
+import { pinsOf } from '#web/ui/strip-pins.ts';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+const SHOWN = 4;
+
+/** The one thing to do now, big. */
+function NextAction({
+  page,
+  onPlayed,
+  onPackUp,
+  onMakeReady,
+  busy,
+}: {
+  readonly page: InstrumentPage;
+  readonly onPlayed: () => void;
+  readonly onPackUp: () => void;
+  readonly onMakeReady: () => void;
+  readonly busy: boolean;
+}) {
+  const { instrument, openRunKey, awaitsPackUp, lastPlay, water } = page;
+  const played = lastPlay
+    ? `Last played ${weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
+    : 'Nothing played in this record yet.';
+  if (openRunKey !== null)
+    return (
+      <>
+        <Typography variant="h1" sx={{ mb: 1 }}>
+          A run is under way.
+        </Typography>
+        <Typography sx={{ mb: 2 }}>Nothing you ticked is lost.</Typography>
+        <BrassButton {...{ component: Link, to: `/pack-up/${instrument.id}/${openRunKey}` }}>Go on with it</BrassButton>
+      </>
+    );
+  if (awaitsPackUp)
+    return (
+      <>
+        <Typography variant="h1" sx={{ mb: 1 }}>
+          Not packed up yet.
+        </Typography>
+        <Typography>{played}</Typography>
+        {water.grams > 0 && (
+          <Box sx={{ mb: 1.5 }}>
+            <Typography sx={{ color: 'water.ink', fontWeight: 650 }}>
+              About {water.grams.toFixed(1)} g of water stand in it.
+            </Typography>
+            <WhyFold lines={water.because} about="the water in it" />
+          </Box>
+        )}
+        <BrassButton disabled={busy} onClick={onPackUp}>
+          Start packing up
+        </BrassButton>
+        <Button color="inherit" onClick={onPlayed} sx={{ mt: 1 }}>
+          I have played again
+        </Button>
+      </>
+    );
+  return (
+    <>
+      <Typography variant="h1" sx={{ mb: 1 }}>
+        Ready to play.
+      </Typography>
+      <Typography sx={{ mb: 2.5 }}>{played}</Typography>
+      <BrassButton onClick={onPlayed}>I have just played</BrassButton>
+      <Button color="inherit" disabled={busy} onClick={onMakeReady} sx={{ mt: 1.5 }}>
+        Make ready to play
+      </Button>
+    </>
+  );
+}
+
+function Loaded({ page }: { readonly page: InstrumentPage }) {
+  const today = useToday();
+  const [sheet, setSheet] = useState(false);
+  const { instrument, clocks, calling } = page;
+  const played = useJustPlayed(instrument.id, instrument.playerId);
+  const care = useCareActions(instrument.id, instrument.playerId);
+  const pressing = calling.flatMap((id) => clocks.find(({ itemId }) => itemId === id) ?? []);
+  const along = pressing.filter(
+    ({ withPackUp, gauge: { state }, hands }) =>
+      withPackUp && (state === 'due' || state === 'overdue') && hands !== 'bench',
+  );
+  const alongItems = along.map(({ itemId }) => itemId);
+  const openSheet = () => {
+    played.reset();
+    setSheet(true);
+  };
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 2,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 5fr) minmax(0, 7fr)' },
+        alignItems: 'start',
+      }}
+    >
+      <Box sx={{ gridColumn: '1 / -1', order: { xs: 3, sm: 0 } }}>
+        <StripHead title={instrument.name} subtitle={instrument.kindName} segments={page.strip} pins={pinsOf(clocks)} />
+      </Box>
+      <Compartment sx={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-start' }}>
+        <NextAction
+          page={page}
+          onPlayed={openSheet}
+          onPackUp={() => played.packUp(page.lastPlay?.key ?? null, alongItems)}
+          onMakeReady={played.makeReady}
+          busy={played.busy}
+        />
+      </Compartment>
+      <Compartment
+        title="What matters now"
+        aside={
+          <Button {...{ component: Link, to: `/care/${instrument.id}` }} color="inherit">
+            All care
+          </Button>
+        }
+      >
+        {pressing.length === 0 && <Typography>Nothing is due. Everything periodic is fresh.</Typography>}
+        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          {pressing.slice(0, SHOWN).map((clock) => (
+            <CareRow key={clock.itemId} clock={clock} onDo={care.doNow} onDone={care.ask} busy={care.busy} />
+          ))}
+        </Box>
+        {pressing.length > SHOWN && (
+          <Typography variant="body2" color="text.secondary">
+            and {pressing.length - SHOWN} more under Care
+          </Typography>
+        )}
+      </Compartment>
+      {sheet && (
+        <PlayedSheet
+          instrumentName={instrument.name}
+          usualMinutes={page.week.usualPlayMinutes}
+          now={wallNow()}
+          along={along.map(({ name }) => name)}
+          problem={played.problem}
+          busy={played.busy}
+          onClose={() => setSheet(false)}
+          onLog={(entry, goOn) => played.log(entry, goOn, alongItems, () => setSheet(false))}
+        />
+      )}
+      {care.asked && (
+        <DoneDialog
+          clock={care.asked}
+          today={today}
+          acquiredOn={instrument.acquiredOn}
+          problem={care.problem}
+          busy={care.busy}
+          onDone={care.done}
+          onClose={() => care.ask(null)}
+        />
+      )}
+    </Box>
+  );
+}
+
+/** Now, for one instrument: the next action, and what calls for attention. */
+export function NowPage() {
+  const { instrumentId = '' } = useParams();
+  const query = useQuery(careQueries.page(instrumentId, useToday()));
+  if (query.error instanceof RequestProblem && query.error.code === 'not-found')
+    return (
+      <Problem title="Not on this shelf" text="The record holds no such instrument." to="/now" action="See the shelf" />
+    );
+  return (
+    <QueryView query={query} height={560}>
+      {(page) =>
+        page.instrument.leftOn === null ? (
+          <Loaded page={page} />
+        ) : (
+          <Problem
+            title={`${page.instrument.name} has left the shelf`}
+            text={`It left on ${weekdayDate(page.instrument.leftOn)}. Its record is kept, and it can be put back.`}
+            to={`/care/${page.instrument.id}`}
+            action="See its record"
+          />
+        )
+      }
+    </QueryView>
+  );
+}

@@ -1,0 +1,176 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { duration } from '#core/explain/format.ts';
+import type { SkipReason } from '#core/packup/run-log.ts';
+import type { RunEventRequest, RunView } from '#contract/packup.ts';
+import { RequestProblem } from '#web/api/http.ts';
+import { newKey } from '#web/api/new-key.ts';
+import { useNowMs, wallNow } from '#web/clock/today.ts';
+import { packupQueries, useRunEvent } from '#web/features/packup/packup.queries.ts';
+import { RunEnd } from '#web/features/packup/parts/RunEnd.tsx';
+import { SkipDialog } from '#web/features/packup/parts/SkipDialog.tsx';
+import { StepAtHand } from '#web/features/packup/parts/StepAtHand.tsx';
+import { StepList } from '#web/features/packup/parts/StepList.tsx';
+import { isWaiting, progressOf, stepAtHand } from '#web/features/packup/run-progress.ts';
+import { useRunKeys } from '#web/features/packup/use-run-keys.ts';
+import { useWithdraw } from '#web/features/record/record.queries.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { useNotice } from '#web/ui/Notice.tsx';
+import { Problem } from '#web/ui/Problem.tsx';
+import { QueryView } from '#web/ui/QueryView.tsx';
+import { StripHead } from '#web/ui/StripHead.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+type EventBody = RunEventRequest extends infer E ? (E extends { key: string } ? Omit<E, 'key'> : never) : never;
+
+/** Sends what happens in a run, and says so when it could not be kept. */
+function useRunLog(run: RunView) {
+  const event = useRunEvent(run.key);
+  const withdraw = useWithdraw();
+  const notice = useNotice();
+  const failed = (error: Error) => notice({ text: error.message, tone: 'failed' });
+  const send = (body: EventBody) => event.mutate({ ...body, key: newKey() } as RunEventRequest, { onError: failed });
+  return {
+    tick: (stepId: string) => send({ kind: 'ticked', stepId }),
+    takeBack: (stepId: string) => send({ kind: 'unticked', stepId }),
+    skip: (stepId: string, reason: SkipReason) => send({ kind: 'skipped', stepId, reason }),
+    count: (stepId: string, count: number) =>
+      send({ kind: 'counted', stepId, count: Math.min(99, Math.max(0, count)) }),
+    finish: () => send({ kind: 'finished', now: wallNow() }),
+    undoFinish: () => run.finishKey !== null && withdraw.mutate(run.finishKey, { onError: failed }),
+    busy: event.isPending || withdraw.isPending,
+  };
+}
+
+const TITLES = { before: 'Make ready', after: 'Pack up', care: 'Care' } as const;
+
+function Finish({
+  run,
+  onFinish,
+  busy,
+}: {
+  readonly run: RunView;
+  readonly onFinish: () => void;
+  readonly busy: boolean;
+}) {
+  const { closed, total, minutesLeft, mustOpen } = progressOf(run);
+  const allClosed = closed === total;
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      <Typography variant="body2" color="text.secondary" role="status">
+        {closed} of {total} steps{allClosed ? '' : `, about ${duration(Math.max(1, minutesLeft))} left`}
+      </Typography>
+      {allClosed ? null : (
+        <Button color="inherit" disabled={busy || mustOpen.length > 0} onClick={onFinish} sx={{ mt: 0.5, px: 0 }}>
+          {mustOpen.length > 0
+            ? `Not before ${mustOpen.length} more that must be done or skipped with a reason`
+            : 'Finish here, leave the rest'}
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+function Loaded({ run }: { readonly run: RunView }) {
+  const [skipping, setSkipping] = useState<string | null>(null);
+  const finished = run.finishedAt !== null;
+  const nowMs = useNowMs(!finished && run.steps.some(({ waitsUntil }) => waitsUntil !== null));
+  const log = useRunLog(run);
+  const current = finished ? null : stepAtHand(run, nowMs);
+  const toSkip = run.steps.find(({ id }) => id === skipping);
+  const tick = () => current && !isWaiting(current, nowMs) && log.tick(current.id);
+  useRunKeys(!finished && skipping === null, {
+    tick: () => (current ? tick() : log.finish()),
+    onePass: () => current?.repeats && log.count(current.id, current.counted + 1),
+    skip: () => current && setSkipping(current.id),
+  });
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 2,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 7fr) minmax(0, 5fr)' },
+        alignItems: 'start',
+      }}
+    >
+      <Box sx={{ gridColumn: '1 / -1', display: { xs: 'none', sm: 'block' } }}>
+        <StripHead
+          title={`${TITLES[run.kind]}: ${run.instrumentName}`}
+          subtitle={run.playedMinutes > 0 ? `after ${duration(run.playedMinutes)} of playing` : ''}
+          segments={run.strip}
+          activePart={current?.part ?? null}
+          thread={current?.thread ?? null}
+        />
+      </Box>
+      {finished && <RunEnd run={run} onUndo={log.undoFinish} busy={log.busy} />}
+      {current && (
+        <StepAtHand
+          key={current.id}
+          step={current}
+          nowMs={nowMs}
+          onTick={() => log.tick(current.id)}
+          onSkip={() => setSkipping(current.id)}
+          onNotNeeded={() => log.skip(current.id, 'not-needed')}
+          onCount={(count) => log.count(current.id, count)}
+        />
+      )}
+      {!finished && !current && (
+        <Compartment>
+          <Typography variant="h1" sx={{ mb: 2 }}>
+            Every step is settled.
+          </Typography>
+          <BrassButton disabled={log.busy} onClick={log.finish}>
+            Finish and record it
+          </BrassButton>
+        </Compartment>
+      )}
+      <Compartment
+        title={`About ${duration(Math.max(1, run.elapsedMinutes))} in all`}
+        aside={<WhyFold lines={run.because} about="the order and the minutes" />}
+      >
+        <StepList
+          steps={run.steps}
+          atHandId={current?.id ?? null}
+          nowMs={nowMs}
+          readOnly={finished}
+          onTick={log.tick}
+          onTakeBack={log.takeBack}
+        />
+        {!finished && <Finish run={run} onFinish={log.finish} busy={log.busy} />}
+      </Compartment>
+      {toSkip && (
+        <SkipDialog
+          step={toSkip}
+          onClose={() => setSkipping(null)}
+          onSkip={(reason) => {
+            log.skip(toSkip.id, reason);
+            setSkipping(null);
+          }}
+        />
+      )}
+    </Box>
+  );
+}
+
+/** A run, step by step. Everything that happens is sent at once, so a reload loses nothing. */
+export function RunPage() {
+  const { runKey = '' } = useParams();
+  const query = useQuery(packupQueries.run(runKey));
+  if (query.error instanceof RequestProblem && query.error.code === 'not-found')
+    return (
+      <Problem
+        title="No such run"
+        text="It was taken back, or never begun. The record holds what was done."
+        to="/now"
+        action="Go to Now"
+      />
+    );
+  return (
+    <QueryView query={query} height={560}>
+      {(run) => <Loaded run={run} />}
+    </QueryView>
+  );
+}

@@ -1,0 +1,55 @@
+import { Box, Button, Typography } from '@mui/material';
+import { counted as inWords } from '#core/explain/format.ts';
+import type { RunStepView } from '#contract/packup.ts';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+type PassCounterProps = {
+  readonly repeats: NonNullable<RunStepView['repeats']>;
+  readonly made: number;
+  readonly onCount: (count: number) => void;
+};
+
+/** How many passes, how many made: one large button a pass. */
+export function PassCounter({ repeats: { count, noun, because }, made, onCount }: PassCounterProps) {
+  const about = because.length > 0 ? 'about ' : '';
+  return (
+    <Box sx={{ my: 1.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
+        <Button
+          variant="outlined"
+          color="inherit"
+          onClick={() => onCount(made + 1)}
+          aria-label={`One more ${noun}; ${made} of ${about}${count} made`}
+          sx={{ minHeight: 56, minWidth: 132, borderWidth: 2 }}
+        >
+          {noun} {Math.min(made + 1, Math.max(count, made + 1))}
+        </Button>
+        <Box aria-hidden sx={{ display: 'flex', gap: 0.5 }}>
+          {Array.from({ length: Math.max(count, made) }, (_, index) => (
+            <Box
+              key={index}
+              sx={{
+                width: 14,
+                height: 30,
+                borderRadius: '4px 4px 7px 7px',
+                border: '2px solid',
+                borderColor: 'text.primary',
+                bgcolor: index < made ? 'text.primary' : 'transparent',
+              }}
+            />
+          ))}
+        </Box>
+        <Typography variant="h3" component="p">
+          {made} of {about}
+          {inWords(count, noun === 'pass' && count !== 1 ? 'passe' : noun)}
+        </Typography>
+        {made > 0 && (
+          <Button color="inherit" onClick={() => onCount(made - 1)} aria-label={`One ${noun} fewer`}>
+            −1
+          </Button>
+        )}
+      </Box>
+      {because.length > 0 && <WhyFold lines={because} about={`${about}${count} ${noun}`} />}
+    </Box>
+  );
+}

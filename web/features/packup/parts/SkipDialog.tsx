@@ -1,0 +1,51 @@
+import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, Stack } from '@mui/material';
+import { SKIP_REASONS, SKIP_SETTLES, type SkipReason } from '#core/packup/run-log.ts';
+import type { RunStepView } from '#contract/packup.ts';
+import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
+
+type SkipDialogProps = {
+  readonly step: RunStepView;
+  readonly onSkip: (reason: SkipReason) => void;
+  readonly onClose: () => void;
+};
+
+/** Leaving a step out takes one tap: the reason. What it costs is said first. */
+export function SkipDialog({ step, onSkip, onClose }: SkipDialogProps) {
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="skip-title">
+      <DialogTitle id="skip-title" variant="h2">
+        Leave this out?
+      </DialogTitle>
+      <DialogContent>
+        <Stack spacing={1}>
+          {step.harm && (
+            <Alert
+              severity={step.must ? 'warning' : 'info'}
+              icon={false}
+              sx={{ color: 'text.primary', bgcolor: 'well.deep' }}
+            >
+              What it costs: {step.harm}.
+            </Alert>
+          )}
+          {SKIP_REASONS.map((reason) => (
+            <Button
+              key={reason}
+              variant="outlined"
+              color="inherit"
+              onClick={() => onSkip(reason)}
+              sx={{ minHeight: 52, justifyContent: 'space-between' }}
+            >
+              {SKIP_WORDS[reason]}
+              <span>{SKIP_SETTLES[reason] ? 'counts as done' : 'stays due'}</span>
+            </Button>
+          ))}
+        </Stack>
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Back
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

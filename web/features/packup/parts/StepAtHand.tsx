@@ -1,0 +1,108 @@
+import { Alert, Box, Button, Typography } from '@mui/material';
+import { duration } from '#core/explain/format.ts';
+import type { RunStepView } from '#contract/packup.ts';
+import { countdown, isWaiting } from '#web/features/packup/run-progress.ts';
+import { PassCounter } from '#web/features/packup/parts/PassCounter.tsx';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { HANDS_WORDS } from '#web/ui/hands-words.ts';
+
+type StepAtHandProps = {
+  readonly step: RunStepView;
+  readonly nowMs: number;
+  readonly onTick: () => void;
+  readonly onSkip: () => void;
+  readonly onNotNeeded: () => void;
+  readonly onCount: (count: number) => void;
+};
+
+/** The step to do now, large enough to read from a music stand. */
+export function StepAtHand({ step, nowMs, onTick, onSkip, onNotNeeded, onCount }: StepAtHandProps) {
+  const {
+    action,
+    how,
+    why,
+    harm,
+    cautions,
+    supplies,
+    hands,
+    must,
+    onlyIf,
+    repeats,
+    wait,
+    waitsUntil,
+    partName,
+    counted,
+    activeMinutes,
+  } = step;
+  const waiting = isWaiting(step, nowMs);
+  const who = HANDS_WORDS[hands];
+  return (
+    <Compartment sx={{ display: 'flex', flexDirection: 'column' }}>
+      <Typography color="text.secondary">
+        {partName} · about {duration(Math.max(1, activeMinutes))}
+        {who && ` · ${who}`}
+      </Typography>
+      {onlyIf && (
+        <Typography variant="h2" component="p" sx={{ mt: 1 }}>
+          {onlyIf}
+        </Typography>
+      )}
+      <Typography variant="h1" component="h2" sx={{ mt: 0.5, fontSize: { xs: '1.375rem', sm: '1.75rem' } }}>
+        {action}
+      </Typography>
+      {how && <Typography sx={{ mt: 1, maxWidth: '62ch' }}>{how}</Typography>}
+      {cautions.map((caution) => (
+        <Alert
+          key={caution}
+          severity="warning"
+          icon={false}
+          sx={{
+            mt: 1,
+            py: 0.25,
+            bgcolor: 'transparent',
+            color: 'text.primary',
+            border: '2px solid',
+            borderColor: 'text.primary',
+            fontWeight: 600,
+          }}
+        >
+          {caution}
+        </Alert>
+      ))}
+      {repeats && repeats.count + counted > 1 && <PassCounter repeats={repeats} made={counted} onCount={onCount} />}
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+        {why}
+        {harm && ` Left out: ${harm}.`}
+        {supplies.length > 0 && ` At hand: ${supplies.join(', ')}.`}
+      </Typography>
+      {wait && (
+        <Typography sx={{ mt: 1 }}>
+          Then it waits about {duration(wait.minutes)} by itself: {wait.why}. Go on meanwhile.
+        </Typography>
+      )}
+      <Box sx={{ display: 'flex', gap: 1.5, mt: 2.5, flexWrap: 'wrap', alignItems: 'center' }}>
+        <BrassButton
+          onClick={onTick}
+          disabled={waiting}
+          sx={{ minWidth: 180, minHeight: 64, flexGrow: { xs: 1, sm: 0 } }}
+        >
+          {waiting && waitsUntil ? `Waits ${countdown(waitsUntil, nowMs)}` : 'Done'}
+        </BrassButton>
+        {onlyIf && (
+          <Button variant="outlined" color="inherit" onClick={onNotNeeded} sx={{ minHeight: 64, px: 3 }}>
+            No, not needed
+          </Button>
+        )}
+        <Button color="inherit" onClick={onSkip} sx={{ minHeight: 56 }}>
+          Skip…
+        </Button>
+        {must && (
+          <Typography variant="body2" color="text.secondary">
+            never left out without a reason
+          </Typography>
+        )}
+      </Box>
+    </Compartment>
+  );
+}

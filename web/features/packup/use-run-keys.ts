@@ -1,0 +1,24 @@
+import { useEffect } from 'react';
+import { areShortcutsOn, isTyping } from '#web/session/shortcuts.ts';
+
+type RunKeys = { readonly tick: () => void; readonly onePass: () => void; readonly skip: () => void };
+
+/** Enter or Space ticks, N counts a pass, S skips; a focused button keeps its own Enter and Space. */
+export function useRunKeys(active: boolean, { tick, onePass, skip }: RunKeys): void {
+  useEffect(() => {
+    if (!active) return undefined;
+    const onKey = (event: KeyboardEvent) => {
+      const { target, key } = event;
+      if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || isTyping(target) || !areShortcutsOn())
+        return;
+      const onControl = target instanceof HTMLElement && target.closest('button, a, summary') !== null;
+      if ((key === 'Enter' || key === ' ') && !onControl) {
+        event.preventDefault();
+        tick();
+      } else if (key.toLowerCase() === 'n') onePass();
+      else if (key.toLowerCase() === 's') skip();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [active, tick, onePass, skip]);
+}

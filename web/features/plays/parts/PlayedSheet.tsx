@@ -1,0 +1,184 @@
+import {
+  Alert,
+  Box,
+  Button,
+  Dialog,
+  DialogContent,
+  DialogTitle,
+  Stack,
+  TextField,
+  ToggleButton,
+  ToggleButtonGroup,
+  Typography,
+} from '@mui/material';
+import { useState } from 'react';
+import { duration, listed } from '#core/explain/format.ts';
+import { clockTime } from '#core/plays/play-words.ts';
+import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES } from '#core/plays/play.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+
+export type PlayedEntry = { readonly minutes: number; readonly endedOn: string; readonly endedAtMinute: number | null };
+
+type PlayedSheetProps = {
+  readonly instrumentName: string;
+  readonly usualMinutes: number;
+  readonly now: { readonly on: LocalDate; readonly atMinute: number };
+  /** Due work that is short enough to come along, by name. */
+  readonly along: readonly string[];
+  readonly problem: string | null;
+  readonly busy: boolean;
+  readonly onLog: (entry: PlayedEntry, packUp: boolean) => void;
+  readonly onClose: () => void;
+};
+
+const STEPS = [-15, -5, 5, 15] as const;
+const clamp = (minutes: number): number => Math.min(MOST_PLAY_MINUTES, Math.max(LEAST_PLAY_MINUTES, minutes));
+const WHEN = { now: 'Just now', today: 'Earlier today', day: 'Another day' } as const;
+type When = keyof typeof WHEN;
+const HALF_HOUR = 30;
+
+/** Minutes to the next round step: from 7, "+5" is 10. */
+const stepped = (minutes: number, by: number): number =>
+  clamp(by > 0 ? Math.floor((minutes + by) / 5) * 5 : Math.ceil((minutes + by) / 5) * 5);
+
+function Minutes({
+  minutes,
+  setMinutes,
+}: {
+  readonly minutes: number;
+  readonly setMinutes: (minutes: number) => void;
+}) {
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr auto 1fr 1fr', alignItems: 'center', gap: 1 }}>
+      {STEPS.slice(0, 2).map((by) => (
+        <Button
+          key={by}
+          variant="outlined"
+          color="inherit"
+          onClick={() => setMinutes(stepped(minutes, by))}
+          aria-label={`${-by} minutes less`}
+          sx={{ minHeight: 64, minWidth: 0, fontSize: '1.125rem' }}
+        >
+          −{-by}
+        </Button>
+      ))}
+      <Typography component="output" aria-live="polite" sx={{ typography: 'h1', minWidth: 116, textAlign: 'center' }}>
+        {duration(minutes)}
+      </Typography>
+      {STEPS.slice(2).map((by) => (
+        <Button
+          key={by}
+          variant="outlined"
+          color="inherit"
+          onClick={() => setMinutes(stepped(minutes, by))}
+          aria-label={`${by} minutes more`}
+          sx={{ minHeight: 64, minWidth: 0, fontSize: '1.125rem' }}
+        >
+          +{by}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+/** "I have just played": minutes and when, in big steps, nothing to type. */
+export function PlayedSheet({
+  instrumentName,
+  usualMinutes,
+  now,
+  along,
+  problem,
+  busy,
+  onLog,
+  onClose,
+}: PlayedSheetProps) {
+  const [minutes, setMinutes] = useState(usualMinutes);
+  const [when, setWhen] = useState<When>('now');
+  const [backMinutes, setBackMinutes] = useState(60);
+  const [day, setDay] = useState<string>(addDays(now.on, -1));
+  const earlier = Math.max(0, now.atMinute - backMinutes);
+  const entry: PlayedEntry = {
+    minutes,
+    endedOn: when === 'day' ? day : now.on,
+    endedAtMinute: when === 'day' ? null : when === 'now' ? now.atMinute : earlier,
+  };
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="played-title">
+      <DialogTitle id="played-title" variant="h1">
+        You have played: {instrumentName}
+      </DialogTitle>
+      <DialogContent>
+        <Stack spacing={2.5} sx={{ pt: 1 }}>
+          <Minutes minutes={minutes} setMinutes={setMinutes} />
+          <ToggleButtonGroup
+            exclusive
+            fullWidth
+            value={when}
+            onChange={(_event, next: When | null) => next && setWhen(next)}
+            aria-label="When it ended"
+          >
+            {(Object.keys(WHEN) as When[]).map((key) => (
+              <ToggleButton
+                key={key}
+                value={key}
+                sx={{ minHeight: 48, textTransform: 'none', fontSize: '1rem', color: 'text.primary' }}
+              >
+                {WHEN[key]}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          {when === 'today' && (
+            <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 2 }}>
+              <Button
+                variant="outlined"
+                color="inherit"
+                onClick={() => setBackMinutes(Math.min(now.atMinute, backMinutes + HALF_HOUR))}
+              >
+                Half an hour earlier
+              </Button>
+              <Typography component="output" aria-live="polite" variant="h2">
+                ended at {clockTime(earlier)}
+              </Typography>
+              <Button
+                variant="outlined"
+                color="inherit"
+                onClick={() => setBackMinutes(Math.max(0, backMinutes - HALF_HOUR))}
+              >
+                Later
+              </Button>
+            </Box>
+          )}
+          {when === 'day' && (
+            <TextField
+              type="date"
+              label="Which day"
+              value={day}
+              onChange={({ target }) => setDay(target.value)}
+              slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: now.on } }}
+            />
+          )}
+          {along.length > 0 && (
+            <Typography color="text.secondary">
+              Due as well, and in the run: {listed(along.map((name) => name.toLowerCase()))}.
+            </Typography>
+          )}
+          {problem && <Alert severity="error">{problem}</Alert>}
+          <Stack spacing={1}>
+            <BrassButton autoFocus disabled={busy || day === ''} onClick={() => onLog(entry, true)}>
+              Log {duration(minutes)} and pack up
+            </BrassButton>
+            <Box sx={{ display: 'flex', gap: 1 }}>
+              <Button fullWidth color="inherit" disabled={busy || day === ''} onClick={() => onLog(entry, false)}>
+                Only log it
+              </Button>
+              <Button fullWidth color="inherit" onClick={onClose}>
+                Not now
+              </Button>
+            </Box>
+          </Stack>
+        </Stack>
+      </DialogContent>
+    </Dialog>
+  );
+}

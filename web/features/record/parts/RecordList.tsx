@@ -1,0 +1,51 @@
+import { Box, Button, Typography } from '@mui/material';
+import type { RecordEntryView } from '#contract/record.ts';
+import { clockTime } from '#core/plays/play-words.ts';
+import { weekdayDate } from '#web/clock/format.ts';
+
+type RecordListProps = {
+  readonly entries: readonly RecordEntryView[];
+  readonly busy: boolean;
+  readonly onTakeBack: (entry: RecordEntryView) => void;
+};
+
+/** What stands in the record, newest first; every line can be taken back. */
+export function RecordList({ entries, busy, onTakeBack }: RecordListProps) {
+  if (entries.length === 0) return <Typography>Nothing yet. The first play you log stands here.</Typography>;
+  return (
+    <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      {entries.map((entry) => (
+        <Box
+          component="li"
+          key={entry.key}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '1fr auto',
+            alignItems: 'center',
+            gap: 1,
+            borderTop: '1px solid',
+            borderColor: 'divider',
+            '&:first-of-type': { borderTop: 'none' },
+          }}
+        >
+          <Typography variant="body2">
+            <Box component="span" sx={{ color: 'text.secondary' }}>
+              {weekdayDate(entry.on)}
+              {entry.atMinute === null ? '' : ` ${clockTime(entry.atMinute)}`}
+            </Box>{' '}
+            {entry.words}
+          </Typography>
+          <Button
+            size="small"
+            color="inherit"
+            disabled={busy}
+            onClick={() => onTakeBack(entry)}
+            aria-label={`Take back: ${entry.words}, ${weekdayDate(entry.on)}`}
+          >
+            Take back
+          </Button>
+        </Box>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,225 @@
+import { Box } from '@mui/material';
+import type { GaugeView, StripSegment } from '#contract/instruments.ts';
+import { stripGeometry, WALL, type PlacedSegment } from '#web/ui/bore-strip-geometry.ts';
+
+export type StripPin = { readonly part: string; readonly state: GaugeView['state']; readonly count: number };
+export type StripThread = { readonly in: string; readonly out: string };
+
+type BoreStripProps = {
+  readonly segments: readonly StripSegment[];
+  readonly pins?: readonly StripPin[];
+  readonly activePart?: string | null;
+  readonly thread?: StripThread | null;
+  readonly upright?: boolean;
+  readonly label: string;
+};
+
+const INK = 'var(--ulu-palette-text-primary)';
+const WATER = 'var(--ulu-palette-water-main)';
+const STOP = 'var(--ulu-palette-stop-main)';
+const GRAMS_SHOWN = 0.02;
+
+/** Water as a wavy layer along the lower wall, the deeper the more of it there is. */
+function Water({
+  segment: { x, width, half, flares },
+  depth,
+}: {
+  readonly segment: PlacedSegment;
+  readonly depth: number;
+}) {
+  // A bell runs dry towards its rim: what is in it stands in its narrow part.
+  const length = flares ? width * 0.55 : width;
+  const [near, far] = [half[0] - WALL, (flares ? half[0] : half[1]) - WALL];
+  const waves = Math.max(2, Math.round(length / 24));
+  const step = length / waves;
+  const fall = (far - near) / waves;
+  const crest = `q${step / 4} -3 ${step / 2} ${fall / 2}t${step / 2} ${fall / 2}`.repeat(waves);
+  return <path d={`M${x} ${near - depth}${crest}V${far}L${x} ${near}z`} style={{ fill: WATER, opacity: 0.85 }} />;
+}
+
+function Segment({ segment, active }: { readonly segment: PlacedSegment; readonly active: boolean }) {
+  const { outline, bore, x, width, half } = segment;
+  return (
+    <g>
+      <path
+        d={outline}
+        strokeWidth={active ? 4 : 2}
+        style={{ fill: 'var(--ulu-palette-tube-wall)', stroke: active ? INK : 'var(--ulu-palette-tube-wall)' }}
+      />
+      <path d={bore} style={{ fill: 'var(--ulu-palette-tube-bore)' }} />
+      {segment.joint === 'tenon' && (
+        <path
+          d={`M${x + width - 4} ${-half[1] - 3}h8v${2 * half[1] + 6}h-8z`}
+          style={{ fill: 'var(--ulu-palette-tube-wall)' }}
+        />
+      )}
+      {segment.joint === 'slide' && (
+        <path
+          d={`M${x + width - 9} ${-half[1] - 3}v${2 * half[1] + 6}M${x + width - 4} ${-half[1] - 3}v${2 * half[1] + 6}`}
+          strokeWidth={2.5}
+          style={{ stroke: 'var(--ulu-palette-tube-wall)' }}
+        />
+      )}
+    </g>
+  );
+}
+
+const pinColour = (state: StripPin['state']): string => (state === 'overdue' ? STOP : INK);
+
+function Pin({
+  segment,
+  pin,
+  upright,
+}: {
+  readonly segment: PlacedSegment;
+  readonly pin: StripPin;
+  readonly upright: boolean;
+}) {
+  const x = segment.x + segment.width / 2;
+  const top = -Math.max(...segment.half);
+  const word =
+    pin.state === 'overdue' ? 'overdue' : pin.state === 'due' ? 'due' : pin.state === 'unknown' ? 'not known' : 'soon';
+  const text = pin.count > 1 ? `${pin.count} ${word}` : word;
+  return (
+    <g style={{ color: pinColour(pin.state) }}>
+      <path d={`M${x} ${top}V${top - 12}`} strokeWidth={2} style={{ stroke: 'currentColor' }} />
+      <circle
+        cx={x}
+        cy={top - 14}
+        r={4}
+        style={{ fill: pin.state === 'unknown' ? 'none' : 'currentColor', stroke: 'currentColor', strokeWidth: 2 }}
+      />
+      {upright ? (
+        <text
+          transform={`translate(${x + 4} ${top - 24}) rotate(-90)`}
+          fontSize={13}
+          fontWeight={650}
+          style={{ fill: 'currentColor' }}
+        >
+          {text}
+        </text>
+      ) : (
+        <text x={x} y={top - 24} fontSize={13} fontWeight={650} textAnchor="middle" style={{ fill: 'currentColor' }}>
+          {text}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** The swab's way drawn as a thread with its weight at the far end; to and fro where it comes out the way it went in. */
+function Thread({ placed, thread }: { readonly placed: readonly PlacedSegment[]; readonly thread: StripThread }) {
+  const from = placed.find(({ part }) => part === thread.in);
+  const to = placed.find(({ part }) => part === thread.out);
+  if (!from || !to) return null;
+  const toAndFro = from === to;
+  const start = toAndFro ? from.x + from.width : from.x + from.width + 6;
+  const end = toAndFro ? Math.max(8, (placed[0]?.x ?? 0) + (placed[0]?.width ?? 0) * 0.45) : to.x - 6;
+  const head = end < start ? 7 : -7;
+  return (
+    <g style={{ color: INK }}>
+      <path d={`M${start} 0L${end} 0`} strokeWidth={2.5} strokeDasharray="7 4" style={{ stroke: 'currentColor' }} />
+      <path
+        d={`M${end + head} -6L${end} 0L${end + head} 6`}
+        fill="none"
+        strokeWidth={2.5}
+        style={{ stroke: 'currentColor' }}
+      />
+      {toAndFro && (
+        <path
+          d={`M${start - head} -6L${start} 0L${start - head} 6`}
+          fill="none"
+          strokeWidth={2.5}
+          style={{ stroke: 'currentColor' }}
+        />
+      )}
+    </g>
+  );
+}
+
+function PartName({
+  segment,
+  y,
+  upright,
+}: {
+  readonly segment: PlacedSegment;
+  readonly y: number;
+  readonly upright: boolean;
+}) {
+  const x = segment.x + segment.width / 2;
+  const grams = segment.waterGrams >= GRAMS_SHOWN ? ` ${segment.waterGrams.toFixed(1)} g` : '';
+  const common = { fontSize: 13, style: { fill: 'var(--ulu-palette-text-secondary)' } } as const;
+  const words = (
+    <>
+      {segment.name}
+      {grams && <tspan style={{ fill: 'var(--ulu-palette-water-ink)', fontWeight: 650 }}>{grams}</tspan>}
+    </>
+  );
+  if (upright)
+    return (
+      <text {...common} transform={`translate(${x + 4} ${y - 6}) rotate(-90)`} textAnchor="end">
+        {words}
+      </text>
+    );
+  return (
+    <text {...common} x={x} y={y} textAnchor="middle">
+      {words}
+    </text>
+  );
+}
+
+/**
+ * An instrument unrolled as one long tube from the mouth end to the bell: parts in true order, water where it
+ * gathers, the swab's way as a thread, due work pinned to the part it concerns. Upright, it is turned a quarter so
+ * that the mouth end is on top. Everything it shows is also in its label or in the lists beside it.
+ */
+export function BoreStrip({
+  segments,
+  pins = [],
+  activePart = null,
+  thread = null,
+  upright = false,
+  label,
+}: BoreStripProps) {
+  const { placed, length, widest, deepest } = stripGeometry(segments);
+  const tallestPin = Math.max(
+    0,
+    ...placed.filter(({ part }) => pins.some((pin) => pin.part === part)).flatMap(({ half }) => half),
+  );
+  const above = upright ? widest + 110 : Math.max(widest + 6, tallestPin + 40);
+  const below = upright ? widest + 130 : widest + 26;
+  const box = upright ? `${-below} -6 ${above + below} ${length + 12}` : `-6 ${-above} ${length + 12} ${above + below}`;
+  return (
+    <Box
+      component="svg"
+      role="img"
+      aria-label={label}
+      viewBox={box}
+      sx={{ width: '100%', maxHeight: upright ? '62vh' : 190, display: 'block', overflow: 'visible' }}
+    >
+      <g transform={upright ? 'rotate(90)' : undefined}>
+        {placed.map((segment) => (
+          <Segment key={segment.part} segment={segment} active={segment.part === activePart} />
+        ))}
+        {placed.map(
+          (segment) =>
+            segment.waterGrams >= GRAMS_SHOWN && (
+              <Water
+                key={segment.part}
+                segment={segment}
+                depth={4 + (9 * segment.waterGrams) / Math.max(deepest, GRAMS_SHOWN)}
+              />
+            ),
+        )}
+        {thread && <Thread placed={placed} thread={thread} />}
+        {placed.map((segment) => (
+          <PartName key={segment.part} segment={segment} y={widest + 20} upright={upright} />
+        ))}
+        {pins.map((pin) => {
+          const segment = placed.find(({ part }) => part === pin.part);
+          return segment && <Pin key={pin.part} segment={segment} pin={pin} upright={upright} />;
+        })}
+      </g>
+    </Box>
+  );
+}

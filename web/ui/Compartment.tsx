@@ -1,0 +1,44 @@
+import { Box, Typography, type SxProps, type Theme } from '@mui/material';
+import { useId, type ReactNode } from 'react';
+
+type CompartmentProps = {
+  readonly title?: string;
+  readonly aside?: ReactNode;
+  readonly children: ReactNode;
+  readonly sx?: SxProps<Theme>;
+};
+
+/** A well cut into the case's lining: few and generous, each for one thing. */
+export function Compartment({ title, aside, children, sx = {} }: CompartmentProps) {
+  const id = useId();
+  return (
+    <Box
+      component="section"
+      aria-labelledby={title ? id : undefined}
+      sx={[
+        {
+          bgcolor: 'well.main',
+          border: '1px solid',
+          borderColor: 'well.rim',
+          borderRadius: '18px 18px 26px 26px',
+          boxShadow: 'inset 0 3px 0 var(--ulu-palette-well-rim)',
+          p: { xs: 2, sm: 2.5 },
+          minWidth: 0,
+        },
+        ...(Array.isArray(sx) ? sx : [sx]),
+      ]}
+    >
+      {(title || aside) && (
+        <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', gap: 2, mb: 1.25 }}>
+          {title && (
+            <Typography variant="h2" id={id}>
+              {title}
+            </Typography>
+          )}
+          {aside}
+        </Box>
+      )}
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,21 @@
+import { Box, Typography } from '@mui/material';
+import { Link } from 'react-router';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+
+type ProblemProps = { readonly title: string; readonly text: string; readonly to: string; readonly action: string };
+
+/** A page that has nothing to show says what it is and where to go on. */
+export function Problem({ title, text, to, action }: ProblemProps) {
+  return (
+    <Compartment sx={{ maxWidth: 640, mx: 'auto', mt: 4 }}>
+      <Typography variant="h1" gutterBottom>
+        {title}
+      </Typography>
+      <Typography sx={{ mb: 3 }}>{text}</Typography>
+      <Box>
+        <BrassButton {...{ component: Link, to }}>{action}</BrassButton>
+      </Box>
+    </Compartment>
+  );
+}

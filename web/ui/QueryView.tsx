@@ -1,0 +1,41 @@
+import { Alert, Button, Skeleton, Stack } from '@mui/material';
+import type { ReactNode } from 'react';
+
+type QueryLike<T> = {
+  readonly data: T | undefined;
+  readonly isError: boolean;
+  readonly error: Error | null;
+  readonly refetch: () => unknown;
+};
+type QueryViewProps<T> = {
+  readonly query: QueryLike<T>;
+  readonly height?: number;
+  readonly children: (data: T) => ReactNode;
+};
+
+/** The states every answer owes its reader: waiting, failed, there, and there but not refreshed. */
+export function QueryView<T>({ query, height = 240, children }: QueryViewProps<T>) {
+  const again = (
+    <Button color="inherit" onClick={() => void query.refetch()}>
+      Try again
+    </Button>
+  );
+  if (query.data === undefined) {
+    if (query.isError)
+      return (
+        <Alert severity="error" action={again}>
+          {query.error?.message}
+        </Alert>
+      );
+    return <Skeleton variant="rounded" height={height} aria-label="Loading" />;
+  }
+  if (!query.isError) return <>{children(query.data)}</>;
+  return (
+    <Stack spacing={2}>
+      <Alert severity="warning" action={again}>
+        Shown as last seen. {query.error?.message}
+      </Alert>
+      {children(query.data)}
+    </Stack>
+  );
+}

@@ -1,0 +1,34 @@
+import { Box, Typography, useMediaQuery, useTheme } from '@mui/material';
+import type { StripSegment } from '#contract/instruments.ts';
+import { BoreStrip, type StripPin, type StripThread } from '#web/ui/BoreStrip.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+
+type StripHeadProps = {
+  readonly title: string;
+  readonly subtitle: string;
+  readonly segments: readonly StripSegment[];
+  readonly pins?: readonly StripPin[];
+  readonly activePart?: string | null;
+  readonly thread?: StripThread | null;
+};
+
+/** The head of an instrument's page: its name and the bore strip, lying on a wide screen, upright on a phone. */
+export function StripHead({ title, subtitle, segments, ...strip }: StripHeadProps) {
+  const upright = useMediaQuery(useTheme().breakpoints.down('sm'));
+  const grams = segments.reduce((sum, { waterGrams }) => sum + waterGrams, 0);
+  const water = grams > 0 ? `, about ${grams.toFixed(1)} g of water in it` : '';
+  return (
+    <Compartment>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap', mb: 0.5 }}>
+        <Typography variant="h1">{title}</Typography>
+        <Typography color="text.secondary">{subtitle}</Typography>
+      </Box>
+      <BoreStrip
+        segments={segments}
+        {...strip}
+        upright={upright}
+        label={`${title} unrolled from mouthpiece to bell${water}`}
+      />
+    </Compartment>
+  );
+}

@@ -1,0 +1,60 @@
+import { Box, Button, Collapse, Typography } from '@mui/material';
+import { useId, useState, type ReactNode } from 'react';
+import type { Mark } from '#core/explain/explained.ts';
+import { MARK_WORDS } from '#core/explain/mark-words.ts';
+
+export type WhyLineView = { readonly rule: string; readonly text: string; readonly mark: Mark };
+type WhyFoldProps = {
+  readonly lines: readonly WhyLineView[];
+  readonly about: string;
+  /** What the reasons are of, on the same line. */ readonly children?: ReactNode;
+};
+
+/** The reasons of a number, folded: each line says what kind of knowledge it rests on. Composes none itself. */
+export function WhyFold({ lines, about, children }: WhyFoldProps) {
+  const [open, setOpen] = useState(false);
+  const id = useId();
+  return (
+    <Box>
+      {children}
+      <Button
+        size="small"
+        color="inherit"
+        onClick={() => setOpen(!open)}
+        aria-expanded={open}
+        aria-controls={id}
+        aria-label={`Why: ${about}`}
+        sx={{
+          px: 1,
+          py: 0,
+          minWidth: 44,
+          minHeight: 32,
+          verticalAlign: 'baseline',
+          textDecoration: 'underline',
+          textUnderlineOffset: 3,
+          fontSize: '0.9375rem',
+          color: 'text.secondary',
+        }}
+      >
+        Why
+      </Button>
+      <Collapse in={open} id={id} unmountOnExit>
+        <Box component="ul" sx={{ m: 0, mt: 0.5, mb: 1, pl: 0, listStyle: 'none', display: 'grid', gap: 0.75 }}>
+          {lines.map(({ rule, text, mark }, index) => (
+            <Typography
+              component="li"
+              variant="body2"
+              key={`${rule}-${index}`}
+              sx={{ borderLeft: '3px solid', borderColor: 'divider', pl: 1.25 }}
+            >
+              {text}{' '}
+              <Box component="span" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>
+                — {MARK_WORDS[mark]}
+              </Box>
+            </Typography>
+          ))}
+        </Box>
+      </Collapse>
+    </Box>
+  );
+}
