@@ -1,5 +1,6 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { PART_IDS } from '#core/instruments/kind.ts';
+import { DONE_BY } from '#core/care/done-by.ts';
 import { HANDS } from '#core/players/player.ts';
 import { gaugeView, instrumentView, lastPlayView, stripSegment } from '#contract/instruments.ts';
 import {
@@ -18,9 +19,6 @@ export const carePaths = {
   log: '/api/care',
   page: (instrumentId: string, today: string) => `/api/care/${instrumentId}?today=${today}`,
 } as const;
-
-/** Who did it. */
-export const DONE_BY = ['player', 'bench'] as const;
 
 /** `POST /api/care`: something was done outside a run: at the bench, elsewhere, or before Ulu was asked. */
 export const logCareRequest = object({

@@ -1,6 +1,6 @@
 import { array, boolean, object, string, type InferType } from 'yup';
 import { KIND_IDS, PART_IDS } from '#core/instruments/kind.ts';
-import { CARE_STATES } from '#core/care/care-clock.ts';
+import { CARE_STATES } from '#core/care/care-state.ts';
 import { amount, localDateText, minuteOfDay, recordId, text, word } from '#contract/scalars.ts';
 
 export const instrumentPaths = {

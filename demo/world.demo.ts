@@ -83,14 +83,15 @@ function eventsOf(
   }));
 }
 
-function runOf(
-  story: Story,
-  kind: RunKind,
-  items: readonly CareItemId[],
-  on: LocalDate,
-  minute: number,
-  play: DemoPlay | null,
-): DemoRun {
+type RunToTell = {
+  readonly kind: RunKind;
+  readonly items: readonly CareItemId[];
+  readonly on: LocalDate;
+  readonly minute: number;
+  readonly play: DemoPlay | null;
+};
+
+function runOf(story: Story, { kind, items, on, minute, play }: RunToTell): DemoRun {
   const { instrument, player, random, told } = story;
   const practice = practiceFor(instrument.kind, instrument.build);
   const plan = planRun({
@@ -154,7 +155,12 @@ function careDueOn(story: Story, daysAgo: number, lastDaysAgo: Map<CareItemId, n
 
 type Told = { plays: DemoPlay[]; runs: DemoRun[]; care: DemoCare[] };
 
-function tellDay(story: Story, on: LocalDate, daysAgo: number, lastDaysAgo: Map<CareItemId, number>, told: Told): void {
+function tellDay(
+  story: Story,
+  { on, daysAgo }: { readonly on: LocalDate; readonly daysAgo: number },
+  lastDaysAgo: Map<CareItemId, number>,
+  told: Told,
+): void {
   const away = DEMO_GAPS.some(({ from, to }) => daysAgo <= from && daysAgo >= to);
   const { instrument, random } = story;
   const items = practiceFor(instrument.kind, instrument.build).items;
@@ -165,7 +171,7 @@ function tellDay(story: Story, on: LocalDate, daysAgo: number, lastDaysAgo: Map<
       .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
       .map(({ id }) => id);
     if (random.chance(story.told.packsUp))
-      told.runs.push(runOf(story, 'after', everyPlay, on, play.endedAtMinute, play));
+      told.runs.push(runOf(story, { kind: 'after', items: everyPlay, on, minute: play.endedAtMinute, play }));
   }
   const due = away ? [] : careDueOn(story, daysAgo, lastDaysAgo);
   for (const { item, by } of due) {
@@ -173,7 +179,8 @@ function tellDay(story: Story, on: LocalDate, daysAgo: number, lastDaysAgo: Map<
       told.care.push({ key: random.key(), instrumentId: instrument.id, itemId: item, doneOn: on, by });
   }
   const atHome = due.filter(({ by }) => by === undefined).map(({ item }) => item);
-  if (atHome.length > 0) told.runs.push(runOf(story, 'care', atHome, on, random.whole(600, 660), null));
+  if (atHome.length > 0)
+    told.runs.push(runOf(story, { kind: 'care', items: atHome, on, minute: random.whole(600, 660), play: null }));
 }
 
 /** The demo world as it stands on `today`: two years told day by day up to yesterday. */
@@ -199,7 +206,7 @@ export function demoWorld(today: LocalDate, seed = 1): DemoWorld {
     if (!instrument || !player) throw new Error(`${one.id} has no player`);
     const lastDaysAgo = new Map<CareItemId, number>();
     for (let daysAgo = Math.min(DAYS_TOLD, one.acquiredDaysAgo); daysAgo >= 1; daysAgo--)
-      tellDay({ told: one, instrument, player, random }, addDays(today, -daysAgo), daysAgo, lastDaysAgo, told);
+      tellDay({ told: one, instrument, player, random }, { on: addDays(today, -daysAgo), daysAgo }, lastDaysAgo, told);
   });
   return { players: DEMO_PLAYERS, instruments, ...told };
 }

@@ -1,5 +1,7 @@
 import type { CareItem, CareItemId, Limbs } from '#core/care/care-item.ts';
 import { chosenSchool, type ChosenSchool, type SchoolContext } from '#core/care/chosen-school.ts';
+import type { DoneBy } from '#core/care/done-by.ts';
+import { stateOfLoad, type CareState } from '#core/care/care-state.ts';
 import { projectDue, type DueRange } from '#core/care/project-due.ts';
 import type { SchoolChoices } from '#core/care/school.ts';
 import type { Marked } from '#core/explain/explained.ts';
@@ -7,17 +9,6 @@ import { playedSince, type PlayColumns, type Played } from '#core/plays/play-col
 import type { WeekForecast } from '#core/plays/forecast.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
-
-export const SOON_AT = 0.75;
-export const DUE_AT = 1;
-export const OVERDUE_AT = 1.5;
-
-/**
- * How a care item stands. `unknown`: nothing tells when it was last done, so it asks. `as-seen`: has no clock, a sign
- * calls for it. `off`: a school has switched it off.
- */
-export const CARE_STATES = ['fresh', 'soon', 'due', 'overdue', 'unknown', 'as-seen', 'off'] as const;
-export type CareState = (typeof CARE_STATES)[number];
 
 export const LIMB_NAMES = ['days', 'minutes', 'plays'] as const;
 export type LimbName = (typeof LIMB_NAMES)[number];
@@ -32,7 +23,7 @@ export type LimbReading = {
 
 /** From where a clock counts. */
 export type Baseline =
-  | { readonly kind: 'done'; readonly on: LocalDate; readonly by: 'player' | 'bench' }
+  | { readonly kind: 'done'; readonly on: LocalDate; readonly by: DoneBy }
   | { readonly kind: 'came-new'; readonly on: LocalDate };
 
 export type ClockReason =
@@ -51,13 +42,13 @@ export type ItemClock = {
   readonly state: CareState;
   /** How far the leading limb has run; null where there is no clock or no history. 1 is due. */
   readonly load: number | null;
-  readonly lastDone: { readonly on: LocalDate; readonly by: 'player' | 'bench' } | null;
+  readonly lastDone: { readonly on: LocalDate; readonly by: DoneBy } | null;
   readonly due: DueRange | null;
   readonly because: readonly ClockReason[];
 };
 
 /** When an item was last done: wall minute, so that it orders against the plays of the same day. */
-export type LastDone = { readonly atWallMinute: number; readonly by: 'player' | 'bench' };
+export type LastDone = { readonly atWallMinute: number; readonly by: DoneBy };
 
 /** Everything the clocks of one instrument are computed from. */
 export type CareFacts = {
@@ -72,12 +63,6 @@ export type CareSetting = {
   readonly forecast: WeekForecast;
   readonly choices: SchoolChoices;
   readonly context: SchoolContext;
-};
-
-export const stateOfLoad = (load: number): CareState => {
-  if (load < SOON_AT) return 'fresh';
-  if (load < DUE_AT) return 'soon';
-  return load < OVERDUE_AT ? 'due' : 'overdue';
 };
 
 function readLimbs(limbs: Limbs, days: number, played: Played): LimbReading[] {
@@ -131,13 +116,12 @@ const standing = (item: CareItem, state: CareState, because: readonly ClockReaso
  */
 function limbClock(
   item: CareItem,
-  limbs: Limbs,
-  first: readonly ClockReason[],
+  { limbs, interval }: { readonly limbs: Limbs; readonly interval: ClockReason },
   facts: CareFacts,
   setting: CareSetting,
 ): ItemClock {
   const from = baselineOf(item, facts);
-  if (from === null) return standing(item, 'unknown', [{ rule: 'no-history' }, ...first, { rule: 'why', item }]);
+  if (from === null) return standing(item, 'unknown', [{ rule: 'no-history' }, interval, { rule: 'why', item }]);
   const today = dayNumber(setting.today);
   const days = Math.max(0, today - dayNumber(from.baseline.on));
   const played = playedSince(facts.plays, from.atWallMinute);
@@ -153,7 +137,7 @@ function limbClock(
     because: [
       { rule: 'counted-from', baseline: from.baseline },
       ...readings.map((reading) => ({ rule: 'limb', reading, leading: reading.load === load && load > 0 }) as const),
-      ...first,
+      interval,
       { rule: 'why', item },
       ...(due === null ? [] : [{ rule: 'projected', due } as const]),
     ],
@@ -172,14 +156,19 @@ export function careClock(item: CareItem, facts: CareFacts, setting: CareSetting
         { rule: 'why', item },
       ]);
     case 'clock':
-      return limbClock(item, trigger.limbs, [{ rule: 'interval-words', words: trigger.words, item }], facts, setting);
+      return limbClock(
+        item,
+        { limbs: trigger.limbs, interval: { rule: 'interval-words', words: trigger.words, item } },
+        facts,
+        setting,
+      );
     case 'clock-by-school': {
       const chosen = chosenSchool(trigger.school, setting.choices, setting.context);
       const limbs = trigger.limbs[chosen.choice];
       if (limbs === undefined) throw new Error(`${item.id} has no interval for ${trigger.school}/${chosen.choice}`);
       const reason: ClockReason = { rule: 'school', chosen };
       if (limbs === 'off') return standing(item, 'off', [reason, { rule: 'why', item }]);
-      return limbClock(item, limbs, [reason], facts, setting);
+      return limbClock(item, { limbs, interval: reason }, facts, setting);
     }
   }
 }

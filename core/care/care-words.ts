@@ -1,4 +1,6 @@
-import type { CareState, ClockReason, ItemClock, LimbReading } from '#core/care/care-clock.ts';
+import type { Baseline, ClockReason, ItemClock, LimbReading } from '#core/care/care-clock.ts';
+import type { CareState } from '#core/care/care-state.ts';
+import type { DueRange } from '#core/care/project-due.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration, figure, type Format } from '#core/explain/format.ts';
 import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
@@ -18,20 +20,30 @@ function limbWords({ limb, since, interval, load }: LimbReading): string {
   }
 }
 
+function baselineWords(baseline: Baseline, format: Format): string {
+  if (baseline.kind === 'came-new') return `Counted from ${format.date(baseline.on)}, when it came new.`;
+  return `Last done on ${format.date(baseline.on)}${baseline.by === 'bench' ? ', by the bench' : ''}.`;
+}
+
+const everyPlayWords = (playsSince: number): string =>
+  playsSince === 0
+    ? 'Belongs to every play; done since the last one.'
+    : `Belongs to every play; ${counted(playsSince, 'play')} since it was last done.`;
+
+function projectedWords({ on, earliest, latest }: DueRange, format: Format): string {
+  const range =
+    earliest === latest ? '' : `, between ${format.date(earliest)} and ${format.date(latest)} as your weeks vary`;
+  return `At your usual weeks it falls due on ${format.date(on)}${range}.`;
+}
+
 const markOf = (reading: LimbReading) => reading.interval.mark;
 
 /** One reason of a clock in words. The mark says how much the rule in it weighs. */
 export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
   const { rule } = reason;
   switch (rule) {
-    case 'counted-from': {
-      const { baseline } = reason;
-      const text =
-        baseline.kind === 'came-new'
-          ? `Counted from ${format.date(baseline.on)}, when it came new.`
-          : `Last done on ${format.date(baseline.on)}${baseline.by === 'bench' ? ', by the bench' : ''}.`;
-      return { rule, text, mark: 'yours' };
-    }
+    case 'counted-from':
+      return { rule, text: baselineWords(reason.baseline, format), mark: 'yours' };
     case 'no-history':
       return { rule, text: 'Nothing in the record says when this was last done.', mark: 'yours' };
     case 'limb': {
@@ -42,25 +54,16 @@ export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
       const { chosen } = reason;
       return { rule, text: `Interval: ${chosen.words} (${chosen.why}).`, mark: chosen.mark };
     }
-    case 'every-play': {
-      const text =
-        reason.playsSince === 0
-          ? 'Belongs to every play; done since the last one.'
-          : `Belongs to every play; ${counted(reason.playsSince, 'play')} since it was last done.`;
-      return { rule, text, mark: 'one-voice' };
-    }
+    case 'every-play':
+      return { rule, text: everyPlayWords(reason.playsSince), mark: 'one-voice' };
     case 'interval-words':
       return { rule, text: `The practice book says: ${reason.words}.`, mark: reason.item.mark };
     case 'when-noticed':
       return { rule, text: `No clock: done when you see ${reason.sign}.`, mark: reason.item.mark };
     case 'why':
       return { rule, text: reason.item.why, mark: reason.item.mark };
-    case 'projected': {
-      const { on, earliest, latest } = reason.due;
-      const range =
-        earliest === latest ? '' : `, between ${format.date(earliest)} and ${format.date(latest)} as your weeks vary`;
-      return { rule, text: `At your usual weeks it falls due on ${format.date(on)}${range}.`, mark: 'yours' };
-    }
+    case 'projected':
+      return { rule, text: projectedWords(reason.due, format), mark: 'yours' };
   }
 }
 

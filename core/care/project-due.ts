@@ -21,14 +21,11 @@ export type DueInput = {
   readonly forecast: WeekForecast;
 };
 
-/** Days from today until a played limb runs out, at the mean and at both ends of the range; Infinity beyond the horizon. */
-function daysUntilPlayed(input: DueInput): { mean: number; early: number; late: number } {
-  const { limbs, played, today, forecast } = input;
-  const restMinutes = limbs.minutes ? limbs.minutes.value - played.minutes : Infinity;
-  const restPlays = limbs.plays ? limbs.plays.value - played.plays : Infinity;
-  if (restMinutes <= 0 || restPlays <= 0) return { mean: 0, early: 0, late: 0 };
+type UntilPlayed = { readonly mean: number; readonly early: number; readonly late: number };
+
+/** First day of each course on which the played limbs run out: the mean course and both ends of the range. */
+function walkForward(today: number, rest: Played, forecast: WeekForecast): UntilPlayed {
   const until = { mean: Infinity, early: Infinity, late: Infinity };
-  if (restMinutes === Infinity && restPlays === Infinity) return until;
   let [minutes, variance, plays] = [0, 0, 0];
   for (let days = 1; days <= HORIZON_DAYS && until.late === Infinity; days++) {
     const weekday = weekdayOfDay(today + days);
@@ -36,12 +33,23 @@ function daysUntilPlayed(input: DueInput): { mean: number; early: number; late: 
     variance += (forecast.spreadMinutes[weekday] ?? 0) ** 2;
     plays += forecast.meanPlays[weekday] ?? 0;
     const margin = Z_80_PERCENT * Math.sqrt(variance);
-    const reached = (shift: number) => minutes + shift >= restMinutes || plays >= restPlays;
-    if (until.early === Infinity && reached(margin)) until.early = days;
-    if (until.mean === Infinity && reached(0)) until.mean = days;
+    const reached = (shift: number) => minutes + shift >= rest.minutes || plays >= rest.plays;
+    if (reached(margin)) until.early = Math.min(until.early, days);
+    if (reached(0)) until.mean = Math.min(until.mean, days);
     if (reached(-margin)) until.late = days;
   }
   return until;
+}
+
+/** Days from today until a played limb runs out; 0 when it has, Infinity when none is in sight. */
+function daysUntilPlayed({ limbs, played, today, forecast }: DueInput): UntilPlayed {
+  const rest = {
+    minutes: limbs.minutes ? limbs.minutes.value - played.minutes : Infinity,
+    plays: limbs.plays ? limbs.plays.value - played.plays : Infinity,
+  };
+  if (rest.minutes <= 0 || rest.plays <= 0) return { mean: 0, early: 0, late: 0 };
+  if (rest.minutes === Infinity && rest.plays === Infinity) return { mean: Infinity, early: Infinity, late: Infinity };
+  return walkForward(today, rest, forecast);
 }
 
 /**

@@ -1,9 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { DONE_BY } from '#core/care/done-by.ts';
 import { oneOf } from '#server/db/one-of.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
-
-export const DONE_BY = ['player', 'bench'] as const;
 
 export const careDone = sqliteTable(
   'care_done',

@@ -33,7 +33,7 @@ export function instrumentPageOf(
   return succeed({
     instrument: instrumentView(instrument, situation),
     strip: stripView(situation.kind, water.grams),
-    clocks: situation.clocks.map((clock) => clockView(clock, situation, player, today, format)),
+    clocks: situation.clocks.map((clock) => clockView(clock, situation, { player, today, format })),
     calling: situation.calling.map(({ item }) => item.id),
     awaitsPackUp: situation.awaitsPackUp,
     openRunKey: services.packup.open(id)?.key ?? null,

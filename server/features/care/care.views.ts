@@ -44,13 +44,10 @@ function minutesOf(situation: Situation, item: ItemClock['item'], player: Player
   );
 }
 
-export function clockView(
-  clock: ItemClock,
-  situation: Situation,
-  player: PlayerAbilities,
-  today: LocalDate,
-  format: Format,
-): CareClockView {
+/** For whom a clock is put into words: the player it falls to, their day and their way of writing dates. */
+export type Reader = { readonly player: PlayerAbilities; readonly today: LocalDate; readonly format: Format };
+
+export function clockView(clock: ItemClock, situation: Situation, { player, today, format }: Reader): CareClockView {
   const { item } = clock;
   const atBench = item.place === 'bench';
   return {

@@ -4,7 +4,7 @@ import { situationOf, type Situation } from '#core/care/situation.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { planRun, type RunPlan } from '#core/packup/plan-run.ts';
+import { planRun } from '#core/packup/plan-run.ts';
 import {
   careDoneBy,
   checkRunEvent,
@@ -98,33 +98,10 @@ function playedBefore(services: Services, request: StartRunRequest, situation: S
   return succeed(last?.minutes ?? 0);
 }
 
-const newRun = (
-  request: StartRunRequest,
-  plan: RunPlan,
-  playedMinutes: number,
-  now: WallClock,
-  nowMs: number,
-): Run => ({
-  key: request.key,
-  instrumentId: request.instrumentId as Run['instrumentId'],
-  playerId: request.playerId as Run['playerId'],
-  kind: request.kind,
-  playKey: request.playKey,
-  playedMinutes,
-  roomCelsius: USUAL_ROOM_CELSIUS,
-  plan: storedPlan(plan),
-  startedOn: now.on,
-  startedAtMinute: now.atMinute,
-  startedAt: instantOfMs(nowMs),
-});
+type Starting = { readonly instrument: Instrument; readonly player: PlayerAbilities; readonly now: WallClock };
 
-/** Begins a run: plans it and writes the plan down. The same key again, or a second tab's start of it, is the same run. */
-export function startRun(services: Services, request: StartRunRequest): Outcome<Logged<RunView>, Failure> {
-  const known = services.packup.find(request.key);
-  if (known) {
-    if (services.record.withdrawalOf(known.key)) return fail(conflict('key', 'This run was taken back. Start anew.'));
-    return succeed({ view: viewOf(services, known), created: false });
-  }
+/** Who starts what, and when; or what is missing. */
+function startingOf(services: Services, request: StartRunRequest): Outcome<Starting, Failure> {
   const clock = playersClock(request.now, services.nowMs());
   if (!clock.ok) return clock;
   const instrument = services.instruments.find(request.instrumentId);
@@ -133,26 +110,55 @@ export function startRun(services: Services, request: StartRunRequest): Outcome<
   if (!player) return fail(notFound('playerId', 'No such player in the record.'));
   if (instrument.leftOn !== null)
     return fail(conflict('instrumentId', 'It is no longer on the shelf. Put it back first.'));
-  const open = services.packup.open(instrument.id);
-  if (open && open.kind === request.kind && open.playKey === request.playKey && request.kind !== 'care')
-    return succeed({ view: viewOf(services, open), created: false });
-  const situation = situationFor(services, instrument, clock.value);
+  return succeed({ instrument, player, now: clock.value });
+}
+
+/** Plans the run that was asked for. */
+function plannedRun(services: Services, request: StartRunRequest, starting: Starting): Outcome<Run, Failure> {
+  const { instrument, player, now } = starting;
+  const situation = situationFor(services, instrument, now);
   const items = itemsOf(situation.practice, request, player);
   if (!items.ok) return items;
   const played = playedBefore(services, request, situation);
   if (!played.ok) return played;
-  const plan = planRun({
-    kind: situation.kind,
-    practice: situation.practice,
-    items: items.value,
-    schools: situation,
-    player,
+  const { kind, practice } = situation;
+  const work = { kind, practice, items: items.value, schools: situation, player };
+  const plan = planRun({ ...work, playedMinutes: played.value, roomCelsius: USUAL_ROOM_CELSIUS });
+  return succeed({
+    key: request.key,
+    instrumentId: instrument.id,
+    playerId: request.playerId as Run['playerId'],
+    kind: request.kind,
+    playKey: request.playKey,
     playedMinutes: played.value,
     roomCelsius: USUAL_ROOM_CELSIUS,
+    plan: storedPlan(plan),
+    startedOn: now.on,
+    startedAtMinute: now.atMinute,
+    startedAt: instantOfMs(services.nowMs()),
   });
-  const run = newRun(request, plan, played.value, clock.value, services.nowMs());
-  services.packup.add(run);
-  return succeed({ view: viewOf(services, run), created: true });
+}
+
+/** The run another tab has begun already, if this start means the same one. Care runs may lie side by side. */
+function openTwin({ packup }: Services, request: StartRunRequest): Run | undefined {
+  const open = request.kind === 'care' ? undefined : packup.open(request.instrumentId);
+  return open?.kind === request.kind && open.playKey === request.playKey ? open : undefined;
+}
+
+/** Begins a run: plans it and writes the plan down. The same key again, or a second tab's start, is the same run. */
+export function startRun(services: Services, request: StartRunRequest): Outcome<Logged<RunView>, Failure> {
+  const known = services.packup.find(request.key);
+  if (known && services.record.withdrawalOf(known.key))
+    return fail(conflict('key', 'This run was taken back. Start anew.'));
+  if (known) return succeed({ view: viewOf(services, known), created: false });
+  const starting = startingOf(services, request);
+  if (!starting.ok) return starting;
+  const twin = openTwin(services, request);
+  if (twin) return succeed({ view: viewOf(services, twin), created: false });
+  const run = plannedRun(services, request, starting.value);
+  if (!run.ok) return run;
+  services.packup.add(run.value);
+  return succeed({ view: viewOf(services, run.value), created: true });
 }
 
 function eventFrom(request: RunEventRequest, at: RunEvent['at']): RunEvent {

@@ -28,45 +28,46 @@ export type RunParts = {
 export const stepsOfRun = (run: Run, practice: Practice): Step[] =>
   run.plan.steps.flatMap(({ id }) => stepIn(practice, id) ?? []);
 
-function stepView(
-  step: Step,
-  planned: Run['plan']['steps'][number],
-  steps: readonly Step[],
-  state: RunState,
-  parts: RunParts,
-): RunStepView {
-  const item = itemIn(parts.practice, step.item);
+type StepContext = RunParts & { readonly steps: readonly Step[]; readonly state: RunState };
+
+/** What the book says of a step; what it leaves unsaid is null on the wire. */
+const bookView = (step: Step, itemWhy: string | undefined) => ({
+  action: step.action,
+  how: step.how ?? null,
+  why: step.why ?? itemWhy ?? null,
+  harm: step.harm ?? null,
+  cautions: [...(step.cautions ?? [])],
+  supplies: [...(step.supplies ?? [])],
+  must: step.must === true,
+  onlyIf: step.onlyIf ?? null,
+  wait: step.wait ? { minutes: step.wait.minutes.value, why: step.wait.why } : null,
+  thread: step.thread ?? null,
+});
+
+function repeatsView(step: Step, plannedCount: number | null, { kind, run }: StepContext): RunStepView['repeats'] {
+  const { playedMinutes, roomCelsius } = run;
+  const repeats = countFor(step.repeats, { kind, playedMinutes, roomCelsius });
+  if (repeats === null) return null;
+  const because = [...repeats.because.map(passReasonWords), ...practiceOfRepeats(step)];
+  return { count: plannedCount ?? repeats.count, noun: repeats.noun, because };
+}
+
+function stepView(step: Step, planned: Run['plan']['steps'][number], context: StepContext): RunStepView {
+  const { practice, kind, player, steps, state } = context;
+  const item = itemIn(practice, step.item);
   const at = stepState(state, step.id);
-  const repeats = countFor(step.repeats, {
-    kind: parts.kind,
-    playedMinutes: parts.run.playedMinutes,
-    roomCelsius: parts.run.roomCelsius,
-  });
   const waitEnd = at.kind === 'open' ? waitsUntilMs(steps, state, step) : null;
   return {
     id: step.id,
     itemId: step.item,
     itemName: item?.name ?? '',
     part: step.part,
-    partName: partName(parts.kind, step.part),
-    action: step.action,
-    how: step.how ?? null,
-    why: step.why ?? item?.why ?? null,
-    harm: step.harm ?? null,
-    cautions: [...(step.cautions ?? [])],
-    supplies: [...(step.supplies ?? [])],
-    hands: handsFor(item?.skill, parts.player),
-    must: step.must === true,
-    onlyIf: step.onlyIf ?? null,
+    partName: partName(kind, step.part),
+    ...bookView(step, item?.why),
+    hands: handsFor(item?.skill, player),
     activeMinutes: planned.activeMinutes,
     startsAtMinute: planned.startsAtMinute,
-    repeats: repeats && {
-      count: planned.count ?? repeats.count,
-      noun: repeats.noun,
-      because: [...repeats.because.map(passReasonWords), ...practiceOfRepeats(step)],
-    },
-    wait: step.wait ? { minutes: step.wait.minutes.value, why: step.wait.why } : null,
-    thread: step.thread ?? null,
+    repeats: repeatsView(step, planned.count, context),
     state: at.kind,
     skipReason: at.kind === 'skipped' ? at.reason : null,
     counted: at.count,
@@ -106,7 +107,7 @@ export function runView(parts: RunParts, doneItems: readonly string[]): RunView 
     doneItems: [...doneItems],
     steps: steps.flatMap((step) => {
       const plan = planned.get(step.id);
-      return plan ? [stepView(step, plan, steps, state, parts)] : [];
+      return plan ? [stepView(step, plan, { ...parts, steps, state })] : [];
     }),
     strip: stripView(kind, grams),
     activeMinutes: run.plan.activeMinutes,

@@ -3,14 +3,16 @@ import { areShortcutsOn, isTyping } from '#web/session/shortcuts.ts';
 
 type RunKeys = { readonly tick: () => void; readonly onePass: () => void; readonly skip: () => void };
 
+const isForTheRun = ({ repeat, ctrlKey, metaKey, altKey, target }: KeyboardEvent): boolean =>
+  !repeat && !ctrlKey && !metaKey && !altKey && !isTyping(target) && areShortcutsOn();
+
 /** Enter or Space ticks, N counts a pass, S skips; a focused button keeps its own Enter and Space. */
 export function useRunKeys(active: boolean, { tick, onePass, skip }: RunKeys): void {
   useEffect(() => {
     if (!active) return undefined;
     const onKey = (event: KeyboardEvent) => {
       const { target, key } = event;
-      if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || isTyping(target) || !areShortcutsOn())
-        return;
+      if (!isForTheRun(event)) return;
       const onControl = target instanceof HTMLElement && target.closest('button, a, summary') !== null;
       if ((key === 'Enter' || key === ' ') && !onControl) {
         event.preventDefault();

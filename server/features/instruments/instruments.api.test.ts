@@ -1,0 +1,190 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { instrumentPage } from '#contract/care.ts';
+import { kindList, shelfView } from '#contract/instruments.ts';
+import {
+  aKey,
+  furnish,
+  NOW,
+  playBody,
+  runBody,
+  testServer,
+  TODAY,
+  WOODEN,
+  type TestServer,
+} from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer();
+  await furnish(server);
+});
+afterEach(() => server.stop());
+
+const body = (over: object = {}) => ({
+  id: 'second',
+  name: 'Second clarinet',
+  kind: 'clarinet',
+  build: WOODEN,
+  playerId: 'kit',
+  acquiredOn: '2026-09-01',
+  cameNew: true,
+  today: TODAY,
+  ...over,
+});
+const add = (over: object = {}) => server.api().post('/api/instruments').send(body(over));
+
+describe('adding an instrument', () => {
+  test('puts it on the shelf once', async () => {
+    expect((await add()).status).toBe(201);
+    expect((await add()).status).toBe(200);
+    const shelf = await server.api().get(`/api/instruments?today=${TODAY}`).expect(200);
+    expect(shelfView.validateSync(shelf.body, { strict: true }).map(({ id }) => id)).toEqual([
+      'clarinet',
+      'trumpet',
+      'second',
+    ]);
+  });
+
+  test.each([
+    ['build.finish', { build: { ...WOODEN, finish: 'lacquer' } }, 400],
+    ['build.body', { build: { ...WOODEN, body: 'marble' } }, 400],
+    ['build.pads', { build: { body: 'wood', tenons: 'cork', mouthpiece: 'glass' } }, 400],
+    ['build', { build: { body: 7 } }, 400],
+    ['kind', { kind: 'kazoo' }, 400],
+    ['name', { name: '   ' }, 400],
+    ['acquiredOn', { acquiredOn: '2026-11-25' }, 400],
+    ['playerId', { playerId: 'nobody' }, 404],
+    ['today', { today: '2020-01-01', acquiredOn: '2019-01-01' }, 400],
+  ])('bad %s is refused by name: %j', async (field, over, status) => {
+    const answer = await add(over);
+    expect([answer.status, answer.body.errors[0].field]).toEqual([status, field]);
+  });
+
+  test('the kinds tell what to ask', async () => {
+    const answer = await server.api().get('/api/kinds').expect(200);
+    expect(kindList.validateSync(answer.body, { strict: true }).map(({ id }) => id)).toEqual(['clarinet', 'trumpet']);
+  });
+});
+
+describe('the page of an instrument', () => {
+  test('keeps to the contract, and no number stands without its reason', async () => {
+    const answer = await server.api().get(`/api/care/trumpet?today=${TODAY}`).expect(200);
+    const page = instrumentPage.validateSync(answer.body, { strict: true });
+    for (const { because } of page.clocks) expect(because.length).toBeGreaterThan(0);
+  });
+
+  test('a used instrument’s history is unknown until somebody says; a new one counts from the day it came', async () => {
+    const states = async (id: string) => {
+      const { body: page } = await server.api().get(`/api/care/${id}?today=${TODAY}`);
+      return new Set(
+        page.clocks
+          .filter((clock: { everyPlay: boolean }) => !clock.everyPlay)
+          .map((clock: { gauge: { state: string } }) => clock.gauge.state),
+      );
+    };
+    expect(await states('clarinet')).toEqual(new Set(['unknown', 'as-seen', 'off']));
+    expect(await states('trumpet')).toEqual(new Set(['overdue']));
+  });
+
+  test('speaks the reader’s way of writing dates', async () => {
+    const text = async (language: string) => {
+      const { body: page } = await server
+        .api()
+        .get(`/api/care/trumpet?today=${TODAY}`)
+        .set('Accept-Language', language);
+      return JSON.stringify(page.clocks);
+    };
+    expect(await text('de')).toContain('10. Januar 2024');
+    expect(await text('en-GB')).toContain('10 January 2024');
+    expect(await text('x-nonsense-%%')).toContain('January');
+  });
+
+  test.each(['/api/care/none?today=2026-11-24', '/api/record/none?limit=5', '/api/nothing', '/api/runs/none'])(
+    '%s is a 404 with a problem document',
+    async (path) => {
+      const answer = await server.api().get(path);
+      expect([answer.status, answer.body.code]).toEqual([404, 'not-found']);
+    },
+  );
+
+  test('a query that is wrong is named', async () => {
+    expect((await server.api().get('/api/care/clarinet')).body.errors[0].field).toBe('today');
+    expect((await server.api().get('/api/instruments?today=tomorrow')).status).toBe(400);
+  });
+});
+
+describe('leaving the shelf', () => {
+  const depart = (leftOn: string | null) =>
+    server.api().put('/api/instruments/clarinet/departure').send({ leftOn, today: TODAY });
+
+  test('keeps the record; nothing new is logged after it; it can be put back', async () => {
+    await server.api().post('/api/plays').send(playBody()).expect(201);
+    await depart(TODAY).expect(200);
+    const shelf = await server.api().get(`/api/instruments?today=${TODAY}`);
+    expect(shelf.body.map(({ id }: { id: string }) => id)).toEqual(['trumpet']);
+    const { body: page } = await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200);
+    expect([page.instrument.leftOn, page.lastPlay.minutes]).toEqual([TODAY, 45]);
+    expect((await server.api().post('/api/runs').send(runBody())).status).toBe(409);
+    await depart(null).expect(200);
+    await server.api().post('/api/runs').send(runBody()).expect(201);
+  });
+
+  test('lies between the day it came and today', async () => {
+    expect((await depart('2023-01-01')).status).toBe(400);
+    expect((await depart('2026-11-25')).status).toBe(400);
+  });
+});
+
+describe('care logged by itself', () => {
+  const log = (over: object) =>
+    server
+      .api()
+      .post('/api/care')
+      .send({
+        key: aKey(),
+        instrumentId: 'clarinet',
+        itemId: 'clarinet/swab-wash',
+        doneOn: TODAY,
+        by: 'player',
+        now: NOW,
+        ...over,
+      });
+
+  test('starts an unknown clock, even with a day before the instrument came', async () => {
+    await log({ doneOn: '2023-12-01' }).expect(201);
+    const { body: page } = await server.api().get(`/api/care/clarinet?today=${TODAY}`);
+    expect(page.clocks.find(({ itemId }: { itemId: string }) => itemId === 'clarinet/swab-wash').gauge.state).toBe(
+      'overdue',
+    );
+  });
+
+  test.each([
+    ['doneOn', { doneOn: '2026-11-25' }, 400],
+    ['doneOn', { instrumentId: 'trumpet', itemId: 'brass/bath', doneOn: '2023-12-31' }, 400],
+    ['itemId', { itemId: 'brass/bath' }, 404],
+    ['by', { by: 'magic' }, 400],
+  ])('bad %s is refused by name: %j', async (field, over, status) => {
+    const answer = await log(over);
+    expect([answer.status, answer.body.errors[0].field]).toEqual([status, field]);
+  });
+});
+
+describe('the door', () => {
+  test('answers only under its own address, and only its own pages', async () => {
+    const health = () => server.api().get('/api/health');
+    expect((await health()).body).toEqual({ version: 'test', database: 'ok', migrations: 1 });
+    expect((await health().set('Host', 'evil.example')).status).toBe(403);
+    expect((await health().set('Host', '127.0.0.1.evil.example')).status).toBe(403);
+    expect((await health().set('Host', 'localhost:4180')).status).toBe(200);
+    expect((await health().set('Origin', 'https://evil.example')).status).toBe(403);
+    expect((await health().set('Origin', 'null')).status).toBe(403);
+    expect((await health().set('Host', '127.0.0.1:9').set('Origin', 'http://127.0.0.1:9')).status).toBe(200);
+  });
+
+  test('sends security headers and says nothing of its make', async () => {
+    const { headers } = await server.api().get('/api/health');
+    expect(headers['content-security-policy']).toContain("default-src 'self'");
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['x-powered-by']).toBeUndefined();
+  });
+});

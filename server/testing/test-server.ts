@@ -1,0 +1,94 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import supertest from 'supertest';
+import { createApp } from '#server/app.ts';
+import { openDatabase } from '#server/db/connection.ts';
+import { servicesOn } from '#server/repositories.ts';
+
+/** Tuesday 24 November 2026, 20:00 UTC: "now" in every API test unless it moves the clock. */
+export const TODAY = '2026-11-24';
+export const NOW = { on: TODAY, atMinute: 1200 };
+
+/** The real app on a real database file in a folder of its own. */
+export function testServer() {
+  const folder = mkdtempSync(path.join(tmpdir(), 'ulu-api-'));
+  const clock = { ms: Date.parse(`${TODAY}T20:00:00.000Z`) };
+  let database = openDatabase(folder);
+  const make = () =>
+    createApp({
+      services: servicesOn(database.db, () => clock.ms),
+      version: 'test',
+      countMigrations: () => 1,
+      boundHost: '127.0.0.1',
+    });
+  let app = make();
+  return {
+    folder,
+    clock,
+    api: () => supertest(app),
+    client: () => database.client,
+    services: () => servicesOn(database.db, () => clock.ms),
+    /** Closes and opens the file again, as a restart does. */
+    restart: () => {
+      database.close();
+      database = openDatabase(folder);
+      app = make();
+    },
+    stop: () => {
+      database.close();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+export type TestServer = ReturnType<typeof testServer>;
+
+let keys = 0;
+/** A fresh client key. */
+export const aKey = (): string => `00000000-0000-4000-8000-${String(++keys).padStart(12, '0')}`;
+
+export const WOODEN = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' };
+
+/** A grown-up, a child, a used wooden clarinet and a new trumpet. */
+export async function furnish({ api }: TestServer): Promise<void> {
+  await api()
+    .post('/api/players')
+    .send({ id: 'ada', name: 'Ada', standing: 'grown-up', does: ['key-oil'] })
+    .expect(201);
+  await api().post('/api/players').send({ id: 'kit', name: 'Kit', standing: 'child', does: [] }).expect(201);
+  const add = (body: object) =>
+    api()
+      .post('/api/instruments')
+      .send({ playerId: 'ada', acquiredOn: '2024-01-10', today: TODAY, ...body })
+      .expect(201);
+  await add({ id: 'clarinet', name: 'Clarinet', kind: 'clarinet', build: WOODEN, cameNew: false });
+  await add({
+    id: 'trumpet',
+    name: 'Trumpet',
+    kind: 'trumpet',
+    build: { finish: 'lacquer', brassMouthpiece: 'plated' },
+    cameNew: true,
+  });
+}
+
+export const playBody = (over: object = {}) => ({
+  key: aKey(),
+  instrumentId: 'clarinet',
+  playerId: 'ada',
+  endedOn: TODAY,
+  endedAtMinute: 1190,
+  minutes: 45,
+  now: NOW,
+  ...over,
+});
+
+export const runBody = (over: object = {}) => ({
+  key: aKey(),
+  instrumentId: 'clarinet',
+  playerId: 'ada',
+  kind: 'after',
+  playKey: null,
+  itemIds: [],
+  now: NOW,
+  ...over,
+});
