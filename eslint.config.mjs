@@ -27,7 +27,7 @@ const restrict = (...rows) => ['error', ...rows.map(([selector, message]) => ({ 
 const TESTS = ['**/*.test.ts', '**/*.test.tsx', '**/*.e2e.ts'];
 
 export default tseslint.config(
-  { ignores: ['node_modules', 'web/dist', '**/*.cjs', '**/*.mjs', '**/*.d.ts', 'demo-data'] },
+  { ignores: ['node_modules', 'web/dist', '**/*.cjs', '**/*.mjs', '**/*.d.ts', 'demo-data', 'dev-data'] },
   {
     files: ['**/*.{ts,tsx}'],
     extends: [tseslint.configs.base],

@@ -2,7 +2,7 @@ import { array, object, type InferType } from 'yup';
 import { SKILLS, STANDINGS } from '#core/players/player.ts';
 import { recordId, text, word } from '#contract/scalars.ts';
 
-export const playerPaths = { list: '/api/players' } as const;
+export const playerPaths = { list: '/api/players', one: (id: string) => `/api/players/${id}` } as const;
 
 const name = () => text().trim().min(1).max(60);
 
@@ -16,6 +16,10 @@ export const addPlayerRequest = object({
   .exact()
   .required();
 export type AddPlayerRequest = InferType<typeof addPlayerRequest>;
+
+/** `PUT /api/players/:id`: what somebody is and does themselves may change; who a step is for follows. */
+export const revisePlayerRequest = addPlayerRequest.omit(['id']).exact().required();
+export type RevisePlayerRequest = InferType<typeof revisePlayerRequest>;
 
 export const playerView = object({
   id: recordId().required(),

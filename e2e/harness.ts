@@ -29,12 +29,16 @@ async function start(script: string, dataFolder: string, onStop: () => void): Pr
     {
       cwd: root,
       env: { ...process.env, NODE_OPTIONS: '' },
-      stdio: ['ignore', 'pipe', 'inherit'],
+      stdio: ['ignore', 'pipe', 'pipe'],
     },
   );
   const url = await new Promise<string>((resolve, reject) => {
     let said = '';
     const timer = setTimeout(() => reject(new Error(`${script} said only: ${said}`)), START_WITHIN_MS);
+    // The request log is of interest only when the start fails, but it must be read or the pipe fills up.
+    child.stderr?.on('data', (chunk: Buffer) => {
+      said = (said + chunk.toString()).slice(-4000);
+    });
     child.stdout?.on('data', (chunk: Buffer) => {
       said += chunk.toString();
       const address = /at (http:\/\/\S+)/.exec(said)?.[1];

@@ -26,6 +26,9 @@ export type AppOptions = {
   readonly webFolder?: string;
 };
 
+type LoggedRequest = { readonly method: string; readonly url: string };
+type LoggedAnswer = { readonly statusCode: number };
+
 const securityHeaders = helmet({
   contentSecurityPolicy: {
     directives: {
@@ -64,6 +67,11 @@ export function createApp({ services, version, countMigrations, boundHost, log, 
       pinoHttp({
         logger: log,
         quietReqLogger: true,
+        // Who asked for what, how it ended and how long it took; never headers or bodies.
+        serializers: {
+          req: ({ method, url }: LoggedRequest) => `${method} ${url}`,
+          res: ({ statusCode }: LoggedAnswer) => statusCode,
+        },
         customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'info'),
       }),
     );

@@ -1,6 +1,6 @@
 import Database from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
-import { accessSync, constants, mkdirSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { migrateDatabase } from '#server/db/migrate.ts';
 
@@ -12,10 +12,17 @@ export class DataFolderFault extends Error {}
 
 export const DATABASE_FILE = 'ulu.db';
 
+/** One folder at a time: Node's `recursive` never returns where a file system refuses new folders with ENOENT. */
+function makeFolder(folder: string): void {
+  const missing: string[] = [];
+  for (let at = folder; !existsSync(at); at = path.dirname(at)) missing.unshift(at);
+  for (const one of missing) mkdirSync(one);
+}
+
 /** Makes the folder if it is missing. @throws DataFolderFault when it cannot be made or written */
 function writableFolder(folder: string): void {
   try {
-    mkdirSync(folder, { recursive: true });
+    makeFolder(folder);
     accessSync(folder, constants.W_OK);
   } catch (error) {
     throw new DataFolderFault(

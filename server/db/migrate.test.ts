@@ -1,10 +1,25 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import Database from 'better-sqlite3';
-import { copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  cpSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { DATABASE_FILE, DataFolderFault, openDatabase } from '#server/db/connection.ts';
-import { appliedMigrations, migrationsFolder, readJournal, withForeignKeysOff } from '#server/db/migrate.ts';
+import {
+  appliedMigrations,
+  migrateDatabase,
+  migrationsFolder,
+  readJournal,
+  withForeignKeysOff,
+} from '#server/db/migrate.ts';
 import { MigrationFault, pendingMigrations } from '#server/db/migration-order.ts';
 
 let folder: string;
@@ -121,15 +136,25 @@ describe('opening the data folder', () => {
     expect(() => openDatabase(folder)).toThrow('newer version of Ulu');
   });
 
-  test('a file is copied before it is migrated', () => {
+  test('a file with rows is copied before it is migrated, and the copy holds them as they were', () => {
     const first = openDatabase(folder);
-    first.client.exec(
-      `${ROWS_AFTER['0000_first']}; delete from __drizzle_migrations; insert into __drizzle_migrations (hash, created_at) values ('older', 1)`,
-    );
+    first.client.exec(ROWS_AFTER['0000_first'] ?? '');
+    const later = path.join(folder, 'migrations');
+    cpSync(migrationsFolder, later, { recursive: true });
+    const journalFile = path.join(later, 'meta/_journal.json');
+    const journal = JSON.parse(readFileSync(journalFile, 'utf8')) as { entries: object[] };
+    journal.entries.push({ idx: 99, version: '6', when: 9_000_000_000_000, tag: '0099_later', breakpoints: true });
+    writeFileSync(journalFile, JSON.stringify(journal));
+    writeFileSync(path.join(later, '0099_later.sql'), 'delete from withdrawals;');
+    const file = path.join(folder, DATABASE_FILE);
+    expect(migrateDatabase(first.client, first.db, file, later)).toBe(1);
+    expect(first.client.prepare('select count(*) from withdrawals').pluck().get()).toBe(0);
     first.close();
-    // An unknown stamp is a newer database: refused before anything is touched, so no copy is made either.
-    expect(() => openDatabase(folder)).toThrow(MigrationFault);
-    expect(readdirSync(folder).filter((name) => name.endsWith('.bak'))).toEqual([]);
+    const [copy] = readdirSync(folder).filter((name) => name.endsWith('.bak'));
+    expect(copy).toContain('before-0099_later');
+    const kept = new Database(path.join(folder, copy ?? ''), { readonly: true });
+    expect(kept.prepare('select count(*) from withdrawals').pluck().get()).toBe(1);
+    kept.close();
   });
 
   test('what is no folder, or no database, is said plainly', () => {

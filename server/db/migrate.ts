@@ -50,12 +50,17 @@ export function withForeignKeysOff(client: Database.Database, migrate: () => voi
  *
  * @returns how many migrations were run
  */
-export function migrateDatabase(client: Database.Database, db: BetterSQLite3Database, file: string): number {
+export function migrateDatabase(
+  client: Database.Database,
+  db: BetterSQLite3Database,
+  file: string,
+  folder = migrationsFolder,
+): number {
   const applied = appliedMigrations(client);
-  const pending = pendingMigrations(readJournal(), applied);
+  const pending = pendingMigrations(readJournal(folder), applied);
   const [first] = pending;
   if (first === undefined) return 0;
   if (applied.length > 0) client.prepare('vacuum into ?').run(`${file}.before-${first.tag}-${Date.now()}.bak`);
-  withForeignKeysOff(client, () => runMigrations(db, { migrationsFolder }));
+  withForeignKeysOff(client, () => runMigrations(db, { migrationsFolder: folder }));
   return pending.length;
 }

@@ -54,6 +54,15 @@ export function PlayerMenu({ player, players, onShowKeys }: PlayerMenuProps) {
             {name}
           </MenuItem>
         ))}
+        <MenuItem
+          onClick={() => {
+            close();
+            void navigate('/players');
+          }}
+          sx={{ minHeight: 44 }}
+        >
+          Somebody else, or change who does what
+        </MenuItem>
         <Divider />
         <ListSubheader sx={{ lineHeight: 2 }}>Light</ListSubheader>
         {LIGHTS.map((light) => (

@@ -60,6 +60,10 @@ export const router = createBrowserRouter([
           Component: (await import('#web/features/instruments/AddInstrumentPage.tsx')).AddInstrumentPage,
         }),
       },
+      {
+        path: '/players',
+        lazy: async () => ({ Component: (await import('#web/features/players/PlayersPage.tsx')).PlayersPage }),
+      },
       { path: '*', element: NOT_FOUND },
     ],
   },

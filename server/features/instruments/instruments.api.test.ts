@@ -34,7 +34,8 @@ const body = (over: object = {}) => ({
 const add = (over: object = {}) => server.api().post('/api/instruments').send(body(over));
 
 describe('adding an instrument', () => {
-  test('puts it on the shelf once', async () => {
+  test('puts it on the shelf once, after what stands there', async () => {
+    server.clock.ms += 1000;
     expect((await add()).status).toBe(201);
     expect((await add()).status).toBe(200);
     const shelf = await server.api().get(`/api/instruments?today=${TODAY}`).expect(200);

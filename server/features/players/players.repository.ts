@@ -17,4 +17,9 @@ export const createPlayersRepository = (db: Db) => ({
   add: (player: Player, addedAt: string): void => {
     db.insert(players).values(rowFromPlayer(player, addedAt)).run();
   },
+
+  revise: (player: Player): void => {
+    const { name, standing, does } = rowFromPlayer(player, '');
+    db.update(players).set({ name, standing, does }).where(eq(players.id, player.id)).run();
+  },
 });

@@ -43,7 +43,7 @@ export function AddInstrumentPage() {
               <PlayerForm
                 busy={addPlayer.isPending}
                 problem={addPlayer.error?.message ?? null}
-                onAdd={(entry) => {
+                onSave={(entry) => {
                   const id = newKey();
                   addPlayer.mutate({ ...entry, id }, { onSuccess: () => choosePlayer(id) });
                 }}

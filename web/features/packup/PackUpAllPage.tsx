@@ -42,7 +42,7 @@ export function PackUpAllPage() {
                   variant="outlined"
                   color="inherit"
                   {...{ component: Link, to: openRunKey ? `/pack-up/${id}/${openRunKey}` : `/pack-up/${id}` }}
-                  aria-label={`Pack up ${name}`}
+                  aria-label={`${openRunKey ? 'Go on' : 'Pack up'}: ${name}`}
                 >
                   {openRunKey ? 'Go on' : 'Pack up'}
                 </Button>

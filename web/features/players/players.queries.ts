@@ -1,5 +1,11 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { playerList, playerPaths, playerView, type AddPlayerRequest } from '#contract/players.ts';
+import {
+  playerList,
+  playerPaths,
+  playerView,
+  type AddPlayerRequest,
+  type RevisePlayerRequest,
+} from '#contract/players.ts';
 import { request } from '#web/api/http.ts';
 import { recordChanged } from '#web/api/record-changes.ts';
 
@@ -16,6 +22,15 @@ export function useAddPlayer() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: (body: AddPlayerRequest) => request(playerView, playerPaths.list, { method: 'POST', body }),
+    onSuccess: () => recordChanged(cache),
+  });
+}
+
+export function useRevisePlayer() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...body }: RevisePlayerRequest & { readonly id: string }) =>
+      request(playerView, playerPaths.one(id), { method: 'PUT', body }),
     onSuccess: () => recordChanged(cache),
   });
 }

@@ -52,7 +52,7 @@ export function CareRow({ clock, onDo, onDone, busy = false }: CareRowProps) {
             color="inherit"
             disabled={busy}
             onClick={() => onDo(clock.itemId)}
-            aria-label={`${name}: do it now`}
+            aria-label={`Do it · about ${duration(Math.max(1, minutes))}: ${name}`}
           >
             Do it · about {duration(Math.max(1, minutes))}
           </Button>
@@ -61,7 +61,7 @@ export function CareRow({ clock, onDo, onDone, busy = false }: CareRowProps) {
           color="inherit"
           disabled={busy}
           onClick={() => onDone(clock)}
-          aria-label={`${name}: ${atHome ? 'done already' : 'the bench did it'}`}
+          aria-label={`${atHome ? 'Done already' : 'The bench did it'}: ${name}`}
         >
           {atHome ? 'Done already' : 'The bench did it'}
         </Button>

@@ -19,10 +19,10 @@ export function PassCounter({ repeats: { count, noun, because }, made, onCount }
           variant="outlined"
           color="inherit"
           onClick={() => onCount(made + 1)}
-          aria-label={`One more ${noun}; ${made} of ${about}${count} made`}
+          aria-label={`${noun} ${made + 1}: ${made} of ${about}${count} made`}
           sx={{ minHeight: 56, minWidth: 132, borderWidth: 2 }}
         >
-          {noun} {Math.min(made + 1, Math.max(count, made + 1))}
+          {noun} {made + 1}
         </Button>
         <Box aria-hidden sx={{ display: 'flex', gap: 0.5 }}>
           {Array.from({ length: Math.max(count, made) }, (_, index) => (
@@ -44,7 +44,7 @@ export function PassCounter({ repeats: { count, noun, because }, made, onCount }
           {inWords(count, noun === 'pass' && count !== 1 ? 'passe' : noun)}
         </Typography>
         {made > 0 && (
-          <Button color="inherit" onClick={() => onCount(made - 1)} aria-label={`One ${noun} fewer`}>
+          <Button color="inherit" onClick={() => onCount(made - 1)} aria-label={`−1: one ${noun} fewer`}>
             −1
           </Button>
         )}

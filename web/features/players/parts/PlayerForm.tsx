@@ -18,11 +18,13 @@ import { SKILLS, STANDINGS, type Skill, type Standing } from '#core/players/play
 import { text, word } from '#contract/scalars.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 
-type PlayerEntry = { readonly name: string; readonly standing: Standing; readonly does: Skill[] };
+export type PlayerEntry = { readonly name: string; readonly standing: Standing; readonly does: Skill[] };
 type PlayerFormProps = {
   readonly busy: boolean;
   readonly problem: string | null;
-  readonly onAdd: (entry: PlayerEntry) => void;
+  readonly onSave: (entry: PlayerEntry) => void;
+  /** What the record says so far, for somebody who is in it. */
+  readonly known?: PlayerEntry;
 };
 
 const STANDING_WORDS: Readonly<Record<Standing, string>> = {
@@ -44,22 +46,22 @@ const fields = object({
 }).required();
 
 /** Who plays, and what they do themselves: steps they do not do go to a grown-up, the teacher or the bench. */
-export function PlayerForm({ busy, problem, onAdd }: PlayerFormProps) {
+export function PlayerForm({ busy, problem, onSave, known }: PlayerFormProps) {
   const { control, register, handleSubmit, formState, watch } = useForm({
     resolver: yupResolver(fields),
-    defaultValues: { name: '', standing: 'grown-up' as Standing },
+    defaultValues: { name: known?.name ?? '', standing: known?.standing ?? ('grown-up' as Standing) },
   });
-  const [does, setDoes] = useState<readonly Skill[]>([]);
+  const [does, setDoes] = useState<readonly Skill[]>(known?.does ?? []);
   const grownUp = watch('standing') === 'grown-up';
   const add = handleSubmit(({ name, standing }) =>
-    onAdd({ name: name.trim(), standing, does: standing === 'grown-up' ? [...does] : [] }),
+    onSave({ name: name.trim(), standing, does: standing === 'grown-up' ? [...does] : [] }),
   );
   const { name: nameError } = formState.errors;
   return (
     <Box component="form" noValidate onSubmit={(event) => void add(event)}>
       <Stack spacing={2}>
         <TextField
-          label="Your name"
+          label={known ? 'Name' : 'Your name'}
           autoComplete="given-name"
           {...register('name')}
           error={!!nameError}
@@ -105,7 +107,7 @@ export function PlayerForm({ busy, problem, onAdd }: PlayerFormProps) {
         {problem && <Alert severity="error">{problem} What you filled in is still here.</Alert>}
         <Box>
           <BrassButton type="submit" disabled={busy}>
-            That is me
+            {known ? 'Keep it so' : 'That is me'}
           </BrassButton>
         </Box>
       </Stack>

@@ -57,7 +57,7 @@ function Minutes({
           variant="outlined"
           color="inherit"
           onClick={() => setMinutes(stepped(minutes, by))}
-          aria-label={`${-by} minutes less`}
+          aria-label={`−${-by} minutes`}
           sx={{ minHeight: 64, minWidth: 0, fontSize: '1.125rem' }}
         >
           −{-by}
@@ -72,7 +72,7 @@ function Minutes({
           variant="outlined"
           color="inherit"
           onClick={() => setMinutes(stepped(minutes, by))}
-          aria-label={`${by} minutes more`}
+          aria-label={`+${by} minutes`}
           sx={{ minHeight: 64, minWidth: 0, fontSize: '1.125rem' }}
         >
           +{by}

@@ -1,0 +1,122 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Browser, Page } from 'puppeteer-core';
+import { launch, startDemo, type RunningServer } from '#e2e/harness.ts';
+import { press, sees, tap, textOf, walk } from '#e2e/walker.ts';
+
+let demo: RunningServer;
+let browser: Browser;
+let close: () => Promise<void>;
+beforeAll(async () => {
+  demo = await startDemo();
+  ({ browser, close } = await launch());
+}, 90_000);
+afterAll(async () => {
+  await close();
+  await demo.stop();
+}, 30_000);
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+type Violation = { id: string; nodes: { target: unknown; failureSummary?: string }[] };
+
+/** axe's violations of WCAG 2.2 A and AA on the page as it stands. */
+async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(axeSource);
+  const found = (await page.evaluate(
+    async (tags) =>
+      (
+        (await (window as unknown as { axe: { run: (root: Document, options: object) => Promise<unknown> } }).axe.run(
+          document,
+          { runOnly: tags },
+        )) as { violations: unknown[] }
+      ).violations,
+    RULES,
+  )) as Violation[];
+  return found.map(({ id, nodes }) => `${id}: ${JSON.stringify(nodes[0]?.target)} ${nodes[0]?.failureSummary ?? ''}`);
+}
+
+type View = { readonly name: string; readonly path: string; readonly then?: (page: Page) => Promise<void> };
+const VIEWS: readonly View[] = [
+  { name: 'now', path: '/now/marit-clarinet', then: (page) => press(page, 'Why') },
+  { name: 'now, all', path: '/now' },
+  { name: 'the play just logged', path: '/now/lucan-trumpet', then: (page) => tap(page, 'I have just played') },
+  { name: 'pack up', path: '/pack-up/ife-clarinet' },
+  { name: 'pack up, all', path: '/pack-up' },
+  { name: 'care', path: '/care/marit-clarinet' },
+  { name: 'care, all', path: '/care' },
+  { name: 'add', path: '/add', then: (page) => press(page, 'Clarinet') },
+  { name: 'somebody new', path: '/players' },
+  { name: 'the keys', path: '/now', then: (page) => page.keyboard.press('?') },
+  { name: 'no such page', path: '/nowhere/at/all' },
+  { name: 'no such instrument', path: '/now/never-was' },
+  {
+    name: 'a run',
+    path: '/pack-up/marit-clarinet',
+    then: async (page) => {
+      if ((await textOf(page)).includes('Make ready to play')) await press(page, 'Make ready to play');
+      await sees(page, 'steps, about');
+    },
+  },
+];
+
+describe.each(['light', 'dark'] as const)('in the %s theme', (lights) => {
+  test.each(VIEWS)(
+    '$name: no accessibility violation, no complaint in the console',
+    async ({ path, then }) => {
+      const page = await walk(browser, `${demo.url}${path}`, lights);
+      await then?.(page);
+      await new Promise((resolve) => setTimeout(resolve, 400));
+      expect(await violations(page)).toEqual([]);
+      // An instrument that is not there is a 404 of the API, which the browser itself reports.
+      expect(page.complaints.filter((complaint) => !complaint.includes('404'))).toEqual([]);
+      await page.browserContext().close();
+    },
+    40_000,
+  );
+});
+
+test('axe finds what is wrong when something is', async () => {
+  const page = await walk(browser, `${demo.url}/now`);
+  await page.evaluate(() => {
+    document.body.insertAdjacentHTML('beforeend', '<img src="/mark.svg"><button></button>');
+  });
+  expect((await violations(page)).join()).toMatch(/image-alt.*button-name|button-name.*image-alt/s);
+  await page.browserContext().close();
+}, 40_000);
+
+test('a phone: nothing sticks out sideways and pack-up targets are at least 44 px', async () => {
+  const page = await walk(browser, `${demo.url}/now/marit-clarinet`);
+  await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
+  for (const path of ['/now/marit-clarinet', '/care/marit-clarinet', '/pack-up/marit-clarinet', '/add', '/now']) {
+    await page.goto(`${demo.url}${path}`, { waitUntil: 'networkidle0' });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  }
+  await page.goto(`${demo.url}/now/lucan-trumpet`, { waitUntil: 'networkidle0' });
+  await tap(page, 'I have just played');
+  await press(page, 'and pack up');
+  await sees(page, 'steps, about');
+  const small = await page.$$eval('main button', (buttons) =>
+    buttons
+      .map((button) => ({ text: button.innerText, size: button.getBoundingClientRect() }))
+      .filter(({ text, size }) => text !== 'Why' && size.height > 0 && size.height < 44)
+      .map(({ text }) => text),
+  );
+  expect(small).toEqual([]);
+  await page.browserContext().close();
+}, 60_000);
+
+test('a dead server is said plainly and nothing typed is lost', async () => {
+  const page = await walk(browser, `${demo.url}/now/ife-clarinet`);
+  await tap(page, 'I have just played');
+  await tap(page, '+15 minutes');
+  const minutes = await page.$eval('output', (output) => (output as HTMLElement).innerText);
+  await page.setRequestInterception(true);
+  page.on('request', (request) => void (request.url().includes('/api/') ? request.abort() : request.continue()));
+  await press(page, 'Only log it');
+  await page.waitForSelector('[role="dialog"] [role="alert"]', { timeout: 20_000 });
+  expect(await page.$eval('output', (output) => (output as HTMLElement).innerText)).toBe(minutes);
+  expect(await textOf(page)).toContain('You have played');
+  await page.browserContext().close();
+}, 60_000);

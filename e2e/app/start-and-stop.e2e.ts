@@ -1,0 +1,133 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import Database from 'better-sqlite3';
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { request } from 'node:http';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import process from 'node:process';
+import { startEmpty, type RunningServer } from '#e2e/harness.ts';
+
+let folder: string;
+let server: RunningServer;
+beforeAll(async () => {
+  folder = mkdtempSync(path.join(tmpdir(), 'ulu-start-'));
+  server = await startEmpty(path.join(folder, 'data'));
+}, 60_000);
+afterAll(async () => {
+  await server.stop();
+  rmSync(folder, { recursive: true, force: true });
+}, 30_000);
+
+const run = (...args: string[]) =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { encoding: 'utf8', timeout: 30_000 });
+
+/** fetch() does not let Host be set; a plain request does. */
+const ask = (headers: Record<string, string>): Promise<number> =>
+  new Promise((resolve, reject) => {
+    request(`${server.url}/api/health`, { headers }, (res) => {
+      res.resume();
+      resolve(res.statusCode ?? 0);
+    })
+      .once('error', reject)
+      .end();
+  });
+
+describe('the server', () => {
+  test('says how it is, under security headers', async () => {
+    const answer = await fetch(`${server.url}/api/health`);
+    expect(await answer.json()).toMatchObject({ database: 'ok', version: expect.any(String) });
+    expect(answer.headers.get('content-security-policy')).toContain("default-src 'self'");
+    expect(answer.headers.get('x-content-type-options')).toBe('nosniff');
+  });
+
+  test('listens on this machine only, and refuses foreign hosts and pages', async () => {
+    expect(new URL(server.url).hostname).toBe('127.0.0.1');
+    expect(await ask({ host: 'ulu.example' })).toBe(403);
+    expect(await ask({ origin: 'http://evil.example' })).toBe(403);
+    expect(await ask({})).toBe(200);
+  });
+
+  test('a taken port is said, with the way out, and the database is left whole', () => {
+    const { stderr, status } = run('--port', new URL(server.url).port, '--data', path.join(folder, 'other'));
+    expect(status).toBe(1);
+    expect(stderr).toContain('is taken');
+    expect(stderr).toContain('--port');
+    expect(stderr).not.toContain('at Server');
+  }, 30_000);
+
+  test('a folder that cannot be written, and a port that is none, are said', () => {
+    const noFolder = run('--port', '0', '--data', '/proc/ulu');
+    expect(noFolder.status).toBe(1);
+    expect(noFolder.stderr).toContain('cannot be written');
+    expect(run('--port', 'seven').stderr).toContain('--port takes a number');
+    expect(run('--sideways').stderr).toContain('--sideways');
+  }, 60_000);
+
+  test('killed in the middle of writing, the record opens again with all that was answered', async () => {
+    const data = path.join(folder, 'killed');
+    const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--port', '0', '--data', data], {
+      stdio: ['ignore', 'pipe', 'ignore'],
+    });
+    const url = await new Promise<string>((resolve) => {
+      child.stdout.on('data', (chunk: Buffer) => {
+        const at = /at (http:\S+)/.exec(chunk.toString())?.[1];
+        if (at) resolve(at);
+      });
+    });
+    const post = (id: number) =>
+      fetch(`${url}/api/players`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id: `p${id}`, name: `Player ${id}`, standing: 'grown-up', does: [] }),
+      });
+    let answered = 0;
+    const writing = (async () => {
+      for (let id = 0; id < 500; id++) {
+        if (!(await post(id)).ok) throw new Error('not written');
+        answered++;
+      }
+    })().catch(() => undefined);
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    child.kill('SIGKILL');
+    await writing;
+    const database = new Database(path.join(data, 'ulu.db'));
+    expect(database.pragma('integrity_check', { simple: true })).toBe('ok');
+    expect(Number(database.prepare('select count(*) from players').pluck().get())).toBeGreaterThanOrEqual(answered);
+    expect(answered).toBeGreaterThan(0);
+    database.close();
+  }, 60_000);
+
+  test('a signal stops it cleanly: one whole file is left, without a write-ahead log', async () => {
+    const data = path.join(folder, 'stopped');
+    const second = await startEmpty(data);
+    await fetch(`${second.url}/api/players`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id: 'ada', name: 'Ada', standing: 'grown-up', does: [] }),
+    });
+    await second.stop();
+    expect(existsSync(path.join(data, 'ulu.db-wal'))).toBe(false);
+    const database = new Database(path.join(data, 'ulu.db'), { readonly: true });
+    expect(database.prepare('select name from players').pluck().all()).toEqual(['Ada']);
+    database.close();
+  }, 60_000);
+
+  test('a database from a newer version is refused and untouched', async () => {
+    const data = path.join(folder, 'newer');
+    const first = await startEmpty(data);
+    await first.stop();
+    const file = path.join(data, 'ulu.db');
+    const database = new Database(file);
+    database.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)').run('x', 9_999_999_999_999);
+    database.pragma('wal_checkpoint(TRUNCATE)');
+    database.close();
+    const hash = () => createHash('sha256').update(readFileSync(file)).digest('hex');
+    const before = hash();
+    const { status, stderr } = run('--port', '0', '--data', data);
+    expect(status).toBe(1);
+    expect(stderr).toContain('newer version');
+    expect(hash()).toBe(before);
+  }, 60_000);
+});

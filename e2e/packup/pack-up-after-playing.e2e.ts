@@ -1,0 +1,148 @@
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import { launch, startDemo, type RunningServer } from '#e2e/harness.ts';
+import { closedSteps, press, progress, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+
+let demo: RunningServer;
+let browser: Browser;
+let close: () => Promise<void>;
+let page: Walker;
+beforeAll(async () => {
+  demo = await startDemo();
+  ({ browser, close } = await launch());
+}, 90_000);
+afterAll(async () => {
+  await close();
+  await demo.stop();
+}, 30_000);
+beforeEach(async () => {
+  page = await walk(browser, `${demo.url}/now/marit-clarinet`);
+}, 30_000);
+afterEach(async () => {
+  expect(page.complaints).toEqual([]);
+  await page.browserContext().close();
+});
+
+type Clock = { itemId: string; gauge: { state: string; load: number | null } };
+const today = (): string => new Date().toLocaleDateString('sv');
+const careOf = async (id: string): Promise<{ awaitsPackUp: boolean; openRunKey: string | null; clocks: Clock[] }> =>
+  (await fetch(`${demo.url}/api/care/${id}?today=${today()}`)).json() as never;
+const stateOf = async (id: string, itemId: string) =>
+  (await careOf(id)).clocks.find((clock) => clock.itemId === itemId)?.gauge.state;
+const bigButton = 'Done';
+
+describe('by mouse', () => {
+  test('from "I have just played" to packed up, the record and the clocks with it', async () => {
+    await tap(page, 'I have just played');
+    await tap(page, '+15 minutes');
+    await press(page, 'and pack up');
+    await sees(page, 'Reed off first');
+    expect(await stateOf('marit-clarinet', 'clarinet/swab-bore')).toBe('due');
+    await tap(page, 'Why: the order and the minutes');
+    await sees(page, 'estimate');
+    const { total } = await progress(page);
+    for (let closed = 0; closed < total; closed++) {
+      const asks = (await textOf(page)).includes('No, not needed');
+      await tap(page, asks ? 'No, not needed' : bigButton);
+      if (closed + 1 < total) await closedSteps(page, closed + 1);
+    }
+    await tap(page, 'Finish and record it');
+    await sees(page, 'Packed up.');
+    expect(await stateOf('marit-clarinet', 'clarinet/swab-bore')).toBe('fresh');
+    expect((await careOf('marit-clarinet')).awaitsPackUp).toBe(false);
+
+    await tap(page, 'Undo: go on with this run');
+    await sees(page, 'Every step is settled.');
+    expect(await stateOf('marit-clarinet', 'clarinet/swab-bore')).toBe('due');
+    await tap(page, 'Finish and record it');
+    await sees(page, 'Packed up.');
+    await tap(page, 'To Now', 'link');
+    await sees(page, 'Ready to play.');
+  }, 90_000);
+
+  test('undo takes the play back', async () => {
+    await page.goto(`${demo.url}/now/ife-clarinet`, { waitUntil: 'networkidle0' });
+    const before = await careOf('ife-clarinet');
+    await tap(page, 'I have just played');
+    await press(page, 'Only log it');
+    await sees(page, 'Not packed up yet.');
+    expect((await careOf('ife-clarinet')).awaitsPackUp).toBe(true);
+    await tap(page, 'Undo');
+    await sees(page, 'Ready to play.');
+    expect(await careOf('ife-clarinet')).toEqual(before);
+  }, 60_000);
+
+  test('a reload in the middle loses nothing; skipping asks for a reason and says what it costs', async () => {
+    await page.goto(`${demo.url}/now/lucan-trumpet`, { waitUntil: 'networkidle0' });
+    await tap(page, 'I have just played');
+    await press(page, 'and pack up');
+    await sees(page, 'Water out through every water key');
+    await tap(page, 'Done');
+    await closedSteps(page, 1);
+    await tap(page, 'Skip…');
+    await sees(page, 'What it costs');
+    await tap(page, 'No time now stays due');
+    await closedSteps(page, 2);
+    await page.reload({ waitUntil: 'networkidle0' });
+    expect((await progress(page)).closed).toBe(2);
+    await sees(page, 'left out: no time now');
+    const url = page.url();
+    await page.goto(`${demo.url}/now/lucan-trumpet`, { waitUntil: 'networkidle0' });
+    await sees(page, 'A run is under way.');
+    await tap(page, 'Go on with it', 'link');
+    await sees(page, '2 of');
+    expect(page.url()).toBe(url);
+  }, 60_000);
+
+  test('two tabs share one run', async () => {
+    await page.goto(`${demo.url}/pack-up/lucan-trumpet`, { waitUntil: 'networkidle0' });
+    const { closed } = await progress(page);
+    const other = await walk(browser, page.url());
+    await tap(other, 'Done');
+    await closedSteps(other, closed + 1);
+    await tap(page, 'Done');
+    await page.reload({ waitUntil: 'networkidle0' });
+    expect((await progress(page)).closed).toBe(closed + 1);
+    expect(other.complaints).toEqual([]);
+    await other.browserContext().close();
+  }, 60_000);
+});
+
+describe('by keyboard', () => {
+  test('the whole slice without a mouse', async () => {
+    await page.goto(`${demo.url}/now/ife-clarinet`, { waitUntil: 'networkidle0' });
+    await page.focus('::-p-aria([name="I have just played"][role="button"])');
+    await page.keyboard.press('Enter');
+    await sees(page, 'You have played: School clarinet');
+    await page.keyboard.press('Enter');
+    await sees(page, 'Reed off first');
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    const { total } = await progress(page);
+    for (let closed = 0; closed < total; closed++) {
+      if ((await textOf(page)).includes('passes')) await page.keyboard.press('n');
+      await page.keyboard.press(closed % 2 === 0 ? 'Space' : 'Enter');
+      if (closed + 1 < total) await closedSteps(page, closed + 1);
+    }
+    await sees(page, 'Every step is settled.');
+    await page.keyboard.press('Enter');
+    await sees(page, 'Packed up.');
+    await page.keyboard.press('g');
+    await page.keyboard.press('c');
+    await sees(page, 'What is due, and when');
+    await page.keyboard.press('?');
+    await sees(page, 'Single-key shortcuts');
+  }, 90_000);
+
+  test('single-key shortcuts can be switched off', async () => {
+    await page.keyboard.press('?');
+    await sees(page, 'Single-key shortcuts');
+    await tap(page, 'Single-key shortcuts', 'switch');
+    await tap(page, 'Close');
+    await page.waitForSelector('[role="dialog"]', { hidden: true });
+    await page.keyboard.press('?');
+    await page.keyboard.press('g');
+    await page.keyboard.press('c');
+    expect(page.url()).toContain('/now/');
+    expect(await textOf(page)).not.toContain('Single-key shortcuts');
+  }, 60_000);
+});

@@ -1,0 +1,56 @@
+import type { Browser, Page } from 'puppeteer-core';
+
+export type Walker = Page & {
+  /** Console errors and failed page scripts so far. */
+  readonly complaints: string[];
+};
+
+const WAIT_MS = 10_000;
+
+/** A page that remembers every complaint; `lights` is the theme the device asks for. */
+export async function walk(browser: Browser, url: string, lights: 'light' | 'dark' = 'light'): Promise<Walker> {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  page.setDefaultTimeout(WAIT_MS);
+  const complaints: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error') complaints.push(message.text());
+  });
+  page.on('pageerror', (error) => complaints.push(String(error)));
+  await page.emulateMediaFeatures([
+    { name: 'prefers-color-scheme', value: lights },
+    { name: 'prefers-reduced-motion', value: 'reduce' },
+  ]);
+  await page.goto(url, { waitUntil: 'networkidle0' });
+  return Object.assign(page, { complaints });
+}
+
+/** Clicks what a screen reader would call `name`. */
+export async function tap(page: Page, name: string, role = 'button'): Promise<void> {
+  await page.locator(`::-p-aria([name="${name}"][role="${role}"])`).click();
+}
+
+/** Clicks the first element that carries the words. */
+export async function press(page: Page, words: string): Promise<void> {
+  await page.locator(`::-p-text(${words})`).click();
+}
+
+export const sees = async (page: Page, words: string): Promise<void> => {
+  await page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: WAIT_MS }, words);
+};
+
+export const textOf = (page: Page): Promise<string> => page.evaluate(() => document.body.innerText);
+
+/** Steps of the run on screen that are ticked or left out, and how many there are: "3 of 14 steps". */
+export async function progress(page: Page): Promise<{ closed: number; total: number }> {
+  const found = /(\d+) of (\d+) steps/.exec(await textOf(page));
+  if (!found) throw new Error('no run on screen');
+  return { closed: Number(found[1]), total: Number(found[2]) };
+}
+
+/** Waits until that many steps are closed. */
+export const closedSteps = (page: Page, closed: number): Promise<unknown> =>
+  page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: WAIT_MS }, `${closed} of `);
+
+export const heading = (page: Page, level: 1 | 2 = 1): Promise<string> =>
+  page.$eval(`h${level}`, (element) => (element as HTMLElement).innerText);

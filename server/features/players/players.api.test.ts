@@ -1,0 +1,53 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { problem } from '#contract/problem.ts';
+import { playerList } from '#contract/players.ts';
+import { furnish, testServer, type TestServer } from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer();
+  await furnish(server);
+});
+afterEach(() => server.stop());
+
+const list = async () =>
+  playerList.validateSync((await server.api().get('/api/players').expect(200)).body, { strict: true });
+const kit = { name: 'Kit', standing: 'pupil', does: [] };
+
+describe('players', () => {
+  test('are added once under their key, and an id is not taken over', async () => {
+    const same = { id: 'kit', name: 'Kit', standing: 'child', does: [] };
+    await server.api().post('/api/players').send(same).expect(200);
+    await server
+      .api()
+      .post('/api/players')
+      .send({ ...same, name: 'Somebody else' })
+      .expect(409);
+    expect((await list()).map(({ id }) => id)).toEqual(['ada', 'kit']);
+  });
+
+  test('may change, and who a step is for follows', async () => {
+    await server.api().put('/api/players/kit').send(kit).expect(200);
+    expect((await list()).find(({ id }) => id === 'kit')).toEqual({ id: 'kit', ...kit });
+    await server.api().put('/api/players/ada').send({ name: 'Ada', standing: 'grown-up', does: [] }).expect(200);
+    const page = await server.api().get('/api/care/clarinet?today=2026-11-24').expect(200);
+    const clocks = page.body.clocks as { itemId: string; hands: string }[];
+    expect(clocks.find(({ itemId }) => itemId === 'clarinet/key-oil')?.hands).toBe('bench');
+  });
+
+  test.each([
+    ['standing', { ...kit, standing: 'wizard' }],
+    ['name', { ...kit, name: '' }],
+    ['does[0]', { ...kit, does: ['magic'] }],
+    ['', { ...kit, id: 'ada' }],
+  ])('bad %s is refused by name and nothing is written', async (field, body) => {
+    const before = await list();
+    const { body: answer } = await server.api().put('/api/players/kit').send(body).expect(400);
+    expect(problem.validateSync(answer, { strict: true }).errors.map((error) => error.field)).toContain(field);
+    expect(await list()).toEqual(before);
+  });
+
+  test('nobody is a 404', async () => {
+    await server.api().put('/api/players/nobody').send(kit).expect(404);
+  });
+});

@@ -1,0 +1,68 @@
+/**
+ * `npm run shots`: one picture of each main view, from a fresh demo, into docs/screenshots.
+ * `-- --only NAME --out FOLDER` takes one of them elsewhere.
+ */
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { parseArgs } from 'node:util';
+import type { Page } from 'puppeteer-core';
+import { launch, startDemo } from '#e2e/harness.ts';
+
+type Shot = {
+  readonly name: string;
+  readonly path: string;
+  readonly phone?: true;
+  readonly dark?: true;
+  readonly then?: (page: Page) => Promise<void>;
+};
+
+const press = async (page: Page, words: string): Promise<void> => {
+  await page.locator(`::-p-text(${words})`).click();
+};
+const settled = (page: Page): Promise<void> => page.waitForNetworkIdle({ idleTime: 300 });
+
+const playedAndPacking = async (page: Page): Promise<void> => {
+  await press(page, 'I have just played');
+  await press(page, 'and pack up');
+  await page.waitForSelector('::-p-text(steps, about)');
+};
+
+const SHOTS: readonly Shot[] = [
+  { name: 'now', path: '/now/marit-clarinet' },
+  { name: 'now-all', path: '/now' },
+  { name: 'played', path: '/now/lucan-trumpet', then: (page) => press(page, 'I have just played') },
+  { name: 'pack-up', path: '/now/marit-clarinet', then: playedAndPacking },
+  { name: 'pack-up-phone', path: '/now/lucan-trumpet', phone: true, then: playedAndPacking },
+  { name: 'care', path: '/care/marit-clarinet' },
+  { name: 'care-dark', path: '/care/lucan-trumpet', dark: true },
+  { name: 'now-phone', path: '/now/ife-clarinet', phone: true },
+  { name: 'add', path: '/add' },
+];
+
+const { values } = parseArgs({
+  options: { only: { type: 'string', multiple: true }, out: { type: 'string' } },
+  allowPositionals: true,
+});
+const out = path.resolve(values.out ?? path.join(import.meta.dirname, '../docs/screenshots'));
+mkdirSync(out, { recursive: true });
+const wanted = SHOTS.filter(({ name }) => values.only === undefined || values.only.includes(name));
+const demo = await startDemo();
+const { browser, close } = await launch();
+try {
+  for (const shot of wanted) {
+    const page = await browser.newPage();
+    await page.setViewport(
+      shot.phone ? { width: 390, height: 844, isMobile: true, hasTouch: true } : { width: 1280, height: 800 },
+    );
+    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: shot.dark ? 'dark' : 'light' }]);
+    await page.goto(`${demo.url}${shot.path}`, { waitUntil: 'networkidle0' });
+    await shot.then?.(page);
+    await settled(page);
+    await page.screenshot({ path: path.join(out, `${shot.name}.png`) as `${string}.png` });
+    await page.close();
+    console.log(`${shot.name}.png`);
+  }
+} finally {
+  await close();
+  await demo.stop();
+}

@@ -1,0 +1,61 @@
+/**
+ * `npm test`: unit and API tests, the day arithmetic once more in zones with bad nights, then the browser tests.
+ * Ends with one plain line, `N passed, N failed`. Words given are handed on to Jest: `npm test -- core/care`.
+ */
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import process from 'node:process';
+
+type Report = {
+  readonly numPassedTests: number;
+  readonly numFailedTests: number;
+  readonly numRuntimeErrorTestSuites: number;
+};
+type Part = { readonly name: string; readonly args: readonly string[]; readonly zone?: string };
+
+const DAY_TESTS = ['core/time', 'core/plays', 'core/care/care-clock'];
+const ZONES = ['America/Los_Angeles', 'Europe/Berlin', 'Pacific/Auckland'];
+const given = process.argv.slice(2);
+const parts: readonly Part[] =
+  given.length > 0
+    ? [{ name: 'chosen', args: given }]
+    : [
+        { name: 'unit and API', args: ['--selectProjects', 'unit', 'api'] },
+        ...ZONES.map((zone) => ({
+          name: `days in ${zone}`,
+          args: ['--selectProjects', 'unit', '--', ...DAY_TESTS],
+          zone,
+        })),
+        { name: 'browser', args: ['--runInBand', '--selectProjects', 'e2e'] },
+      ];
+
+const folder = mkdtempSync(path.join(tmpdir(), 'ulu-test-'));
+
+/** Runs one part; a part that leaves no report, or finds no test, counts as a failure. */
+function runPart({ name, args, zone }: Part, index: number): { passed: number; failed: number } {
+  console.log(`\n== ${name}`);
+  const report = path.join(folder, `${index}.json`);
+  const flags = ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning'];
+  const { status } = spawnSync(
+    process.execPath,
+    [...flags, 'node_modules/jest/bin/jest.js', '--json', `--outputFile=${report}`, ...args],
+    { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, TZ: zone ?? process.env.TZ ?? 'UTC' } },
+  );
+  try {
+    const read = JSON.parse(readFileSync(report, 'utf8')) as Report;
+    const failed = read.numFailedTests + read.numRuntimeErrorTestSuites;
+    return { passed: read.numPassedTests, failed: failed === 0 && status !== 0 ? 1 : failed };
+  } catch {
+    console.error(`${name}: Jest left no report (exit ${status})`);
+    return { passed: 0, failed: 1 };
+  }
+}
+
+const results = parts.map(runPart);
+rmSync(folder, { recursive: true, force: true });
+const passed = results.reduce((sum, one) => sum + one.passed, 0);
+const failed = results.reduce((sum, one) => sum + one.failed, 0);
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exitCode = failed > 0 || passed === 0 ? 1 : 0;
