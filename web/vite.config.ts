@@ -5,7 +5,7 @@ import { defineConfig } from 'vite';
 // eslint-disable-next-line no-restricted-syntax -- Vite reads the default export of this file.
 export default defineConfig({
   plugins: [react()],
-  build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  build: { target: 'es2022', manifest: true, chunkSizeWarningLimit: 700 },
   server: {
     host: '127.0.0.1',
     port: 5173,

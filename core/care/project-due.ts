@@ -33,10 +33,10 @@ function walkForward(today: number, rest: Played, forecast: WeekForecast): Until
     variance += (forecast.spreadMinutes[weekday] ?? 0) ** 2;
     plays += forecast.meanPlays[weekday] ?? 0;
     const margin = Z_80_PERCENT * Math.sqrt(variance);
-    const reached = (shift: number) => minutes + shift >= rest.minutes || plays >= rest.plays;
-    if (reached(margin)) until.early = Math.min(until.early, days);
-    if (reached(0)) until.mean = Math.min(until.mean, days);
-    if (reached(-margin)) until.late = days;
+    const byPlays = plays >= rest.plays;
+    if (byPlays || minutes + margin >= rest.minutes) until.early = Math.min(until.early, days);
+    if (byPlays || minutes >= rest.minutes) until.mean = Math.min(until.mean, days);
+    if (byPlays || minutes - margin >= rest.minutes) until.late = days;
   }
   return until;
 }

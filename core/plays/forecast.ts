@@ -4,8 +4,8 @@ import { weekdayOfDay } from '#core/time/local-date.ts';
 
 /** Half of the weight lies in the last four weeks (estimate). */
 export const HALF_LIFE_WEEKS = 4;
-/** Older weeks weigh less than 2⁻²⁶ and are left out. */
-const WEEKS_READ = 104;
+/** Older weeks weigh less than 2⁻¹⁵ and are left out. */
+const WEEKS_READ = 60;
 
 /** What an ordinary week looks like, Monday first. Minutes and plays per day, zero days counted. */
 export type WeekForecast = {
@@ -20,22 +20,26 @@ export type WeekForecast = {
 /** Weekly smoothing factor for a half-life: after that many weeks an observation weighs half. */
 export const alphaOfHalfLife = (halfLifeWeeks: number): number => 1 - 2 ** (-1 / halfLifeWeeks);
 
+/** An exponentially weighted mean and variance on its way; `seen` is false until the first value starts it. */
+export type Smoothed = { seen: boolean; mean: number; variance: number };
+
+export const unseen = (): Smoothed => ({ seen: false, mean: 0, variance: 0 });
+
 /**
- * Exponentially weighted mean and variance of a series, the first value starting both:
- * m ← m + α (x − m), v ← (1 − α)(v + α (x − m)²).
+ * Takes one more value in; the first starts the mean: m ← m + α (x − m), v ← (1 − α)(v + α (x − m)²).
  *
  * Source: NIST/SEMATECH e-Handbook §6.3.2.4 for the mean; the variance is the recursion belonging to it
  * (Finch 2009, "Incremental calculation of weighted mean and variance", from memory).
  */
-export function weightedMeanAndVariance(series: readonly number[], alpha: number): { mean: number; variance: number } {
-  let mean = series[0] ?? 0;
-  let variance = 0;
-  for (let index = 1; index < series.length; index++) {
-    const difference = (series[index] ?? 0) - mean;
-    mean += alpha * difference;
-    variance = (1 - alpha) * (variance + alpha * difference * difference);
+export function smooth(state: Smoothed, value: number, alpha: number): void {
+  if (!state.seen) {
+    state.seen = true;
+    state.mean = value;
+    return;
   }
-  return { mean, variance };
+  const difference = value - state.mean;
+  state.mean += alpha * difference;
+  state.variance = (1 - alpha) * (state.variance + alpha * difference * difference);
 }
 
 /** Minutes and plays of each day from the first day read up to yesterday. */
@@ -65,18 +69,22 @@ function daily(columns: PlayColumns, today: number): { firstDay: number; minutes
 export function forecastWeek(columns: PlayColumns, today: number, halfLifeWeeks = HALF_LIFE_WEEKS): WeekForecast {
   const { firstDay, minutes, plays } = daily(columns, today);
   const alpha = alphaOfHalfLife(halfLifeWeeks);
-  const meanMinutes: number[] = [];
-  const spreadMinutes: number[] = [];
-  const meanPlays: number[] = [];
-  for (let weekday = 0; weekday < 7; weekday++) {
-    const start = (weekday - weekdayOfDay(firstDay) + 7) % 7;
-    const ofWeekday = <T>(series: ArrayLike<T>): T[] => Array.from(series).filter((_, index) => index % 7 === start);
-    const { mean, variance } = weightedMeanAndVariance(ofWeekday(minutes), alpha);
-    meanMinutes.push(mean);
-    spreadMinutes.push(Math.sqrt(variance));
-    meanPlays.push(weightedMeanAndVariance(ofWeekday(plays), alpha).mean);
+  const minutesOf = Array.from({ length: 7 }, unseen);
+  const playsOf = Array.from({ length: 7 }, unseen);
+  // One pass over the days: this runs for every instrument whenever the shelf is drawn.
+  let weekday = weekdayOfDay(firstDay);
+  for (let day = 0; day < minutes.length; day++) {
+    const [ofMinutes, ofPlays] = [minutesOf[weekday], playsOf[weekday]];
+    if (ofMinutes) smooth(ofMinutes, minutes[day] ?? 0, alpha);
+    if (ofPlays) smooth(ofPlays, plays[day] ?? 0, alpha);
+    weekday = (weekday + 1) % 7;
   }
-  return { meanMinutes, spreadMinutes, meanPlays, daysSeen: minutes.length };
+  return {
+    meanMinutes: minutesOf.map(({ mean }) => mean),
+    spreadMinutes: minutesOf.map(({ variance }) => Math.sqrt(variance)),
+    meanPlays: playsOf.map(({ mean }) => mean),
+    daysSeen: minutes.length,
+  };
 }
 
 /** Minutes an ordinary week holds. */

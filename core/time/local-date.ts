@@ -21,10 +21,22 @@ export function localDate(text: string): LocalDate {
 }
 
 /** Whole days since 1970-01-01; days are counted between UTC midnights, where every day has 24 hours. */
-export const dayNumber = (date: LocalDate): number => Date.parse(`${date}T00:00:00Z`) / MS_PER_UTC_DAY;
+export const dayNumber = (date: LocalDate): number =>
+  Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) / MS_PER_UTC_DAY;
+
+/** Days are asked for again and again while clocks are computed; a day always has the same name. */
+const namesOfDays = new Map<number, LocalDate>();
+const NAMES_KEPT = 20_000;
 
 /** The inverse of {@link dayNumber}. */
-export const dateOfDay = (day: number): LocalDate => asUtcDay(day * MS_PER_UTC_DAY) as LocalDate;
+export function dateOfDay(day: number): LocalDate {
+  const known = namesOfDays.get(day);
+  if (known !== undefined) return known;
+  if (namesOfDays.size >= NAMES_KEPT) namesOfDays.clear();
+  const date = asUtcDay(day * MS_PER_UTC_DAY) as LocalDate;
+  namesOfDays.set(day, date);
+  return date;
+}
 
 /** Calendar days from `from` to `to`; negative when `to` lies earlier. */
 export const daysBetween = (from: LocalDate, to: LocalDate): number => dayNumber(to) - dayNumber(from);

@@ -27,15 +27,29 @@ export function sendLogged<View>(res: Response, outcome: Outcome<Logged<View>, F
   else sendFailure(res, outcome.failure);
 }
 
-/** Dates in the reader's own way of writing them. An unknown language falls back to English. */
-export function formatOf(req: Request): Format {
-  const [language] = req.acceptsLanguages();
+const LANGUAGES_KEPT = 50;
+const formats = new Map<string, Format>();
+
+function formatIn(language: string): Format {
   const options = { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' } as const;
   let formatter: Intl.DateTimeFormat;
   try {
-    formatter = new Intl.DateTimeFormat(language === '*' ? 'en-GB' : language, options);
+    formatter = new Intl.DateTimeFormat(language, options);
   } catch {
     formatter = new Intl.DateTimeFormat('en-GB', options);
   }
   return { date: (date) => formatter.format(Date.parse(`${date}T00:00:00Z`)) };
+}
+
+/** Dates in the reader's own way of writing them. An unknown language falls back to English. */
+export function formatOf(req: Request): Format {
+  const [accepted = '*'] = req.acceptsLanguages();
+  const language = accepted === '*' ? 'en-GB' : accepted;
+  const known = formats.get(language);
+  if (known) return known;
+  // Making one costs more than the page it is for; whoever asks in many languages gets them made anew.
+  if (formats.size >= LANGUAGES_KEPT) formats.clear();
+  const made = formatIn(language);
+  formats.set(language, made);
+  return made;
 }

@@ -20,11 +20,27 @@ export const playFromRow = (row: PlayRow): Play => ({
   minutes: row.minutes,
 });
 
-/** Rows of [wall minute, minutes], sorted, become columns. */
-export function columnsFromRows(rows: readonly (readonly [number, number])[]): PlayColumns {
-  const endedAt = new Int32Array(rows.length);
-  const minutes = new Int32Array(rows.length);
-  rows.forEach(([at, played], row) => {
+/** [wall minute, minutes] */
+export type PlayedAt = readonly [number, number];
+
+/**
+ * Rows, sorted, become columns. For each row of `takenBack` one equal row is left out: two plays that ended together
+ * and lasted as long are the same to a clock.
+ */
+export function columnsFromRows(rows: readonly PlayedAt[], takenBack: readonly PlayedAt[]): PlayColumns {
+  const toDrop = new Map<string, number>();
+  for (const row of takenBack) toDrop.set(row.join(), (toDrop.get(row.join()) ?? 0) + 1);
+  const kept =
+    toDrop.size === 0
+      ? rows
+      : rows.filter((row) => {
+          const left = toDrop.get(row.join()) ?? 0;
+          if (left > 0) toDrop.set(row.join(), left - 1);
+          return left === 0;
+        });
+  const endedAt = new Int32Array(kept.length);
+  const minutes = new Int32Array(kept.length);
+  kept.forEach(([at, played], row) => {
     endedAt[row] = at;
     minutes[row] = played;
   });
