@@ -23,12 +23,18 @@ const plays = fillBigRecord(database, services, today);
 
 async function clocks(): Promise<Row> {
   const shelf = services.instruments.onShelf().map((instrument) => {
-    const items = situationOf(instrument, { plays: services.plays.columns('none'), lastDone: new Map() }, {}, today)
-      .practice.items;
+    const items = situationOf(
+      instrument,
+      { plays: services.plays.columns('none'), lastDone: new Map(), signs: new Map(), decisions: new Map() },
+      {},
+      today,
+    ).practice.items;
     return {
       instrument,
       facts: {
         plays: services.plays.columns(instrument.id),
+        signs: services.care.signs(instrument.id),
+        decisions: services.care.decisions(instrument.id),
         lastDone: services.care.lastDone(
           instrument.id,
           items.map(({ id }) => id),

@@ -1,5 +1,6 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { PART_IDS } from '#core/instruments/kind.ts';
+import { DECISION_KINDS } from '#core/care/care-decision.ts';
 import { DONE_BY } from '#core/care/done-by.ts';
 import { HANDS } from '#core/players/player.ts';
 import { gaugeView, instrumentView, lastPlayView, stripSegment } from '#contract/instruments.ts';
@@ -17,6 +18,8 @@ import {
 
 export const carePaths = {
   log: '/api/care',
+  signs: '/api/care/signs',
+  decisions: '/api/care/decisions',
   page: (instrumentId: string, today: string) => `/api/care/${instrumentId}?today=${today}`,
 } as const;
 
@@ -43,6 +46,34 @@ export const careEntryView = object({
   .exact()
   .required();
 
+/** `POST /api/care/signs`: something was noticed, tapped where it was seen. */
+export const logSignRequest = object({
+  key: clientKey().required(),
+  instrumentId: recordId().required(),
+  itemId: text().max(80).required(),
+  part: word(PART_IDS).required(),
+  now: wallClock.required(),
+})
+  .exact()
+  .required();
+export type LogSignRequest = InferType<typeof logSignRequest>;
+
+/** `POST /api/care/decisions`: let it wait until a day, do not do it, or take it up again. */
+export const logDecisionRequest = object({
+  key: clientKey().required(),
+  instrumentId: recordId().required(),
+  itemId: text().max(80).required(),
+  kind: word(DECISION_KINDS).required(),
+  until: localDateText().nullable().defined(),
+  now: wallClock.required(),
+})
+  .exact()
+  .required();
+export type LogDecisionRequest = InferType<typeof logDecisionRequest>;
+
+/** What was logged, named by its key, so that it can be taken back. */
+export const loggedKey = object({ key: clientKey().required() }).exact().required();
+
 /** How one care item of an instrument stands. */
 export const careClockView = object({
   itemId: text().required(),
@@ -54,6 +85,12 @@ export const careClockView = object({
   atBench: boolean().strict().required(),
   hands: word(HANDS).required(),
   withPackUp: boolean().strict().required(),
+  /** Has no clock: a sign the player taps calls for it. */
+  bySign: boolean().strict().required(),
+  declined: boolean().strict().required(),
+  postponedUntil: localDateText().nullable().defined(),
+  /** What it costs not to do it. */
+  caution: text().required(),
   minutes: amount().min(0).required(),
   lastDone: object({ on: localDateText().required(), by: word(DONE_BY).required() })
     .exact()
@@ -85,6 +122,10 @@ export const instrumentPage = object({
   })
     .exact()
     .required(),
+  /** Items with a history that this build does not have any more, with the reason. */
+  closed: array(
+    object({ itemId: text().required(), name: text().required(), why: text().required() }).exact().required(),
+  ).required(),
   water: object({ grams: amount().min(0).required(), minutes: amount().min(0).required(), because: whyLines })
     .exact()
     .required(),

@@ -8,12 +8,14 @@ export const instrumentPaths = {
   shelf: (today: string) => `/api/instruments?today=${today}`,
   add: '/api/instruments',
   departure: (id: string) => `/api/instruments/${id}/departure`,
+  build: (id: string) => `/api/instruments/${id}/build`,
 } as const;
 
 /** What a kind asks of somebody adding one: the web app holds no tables of its own. */
 export const kindView = object({
   id: word(KIND_IDS).required(),
   name: text().required(),
+  family: text().required(),
   fields: array(
     object({
       field: text().required(),
@@ -66,6 +68,14 @@ export const departureRequest = object({
   .required();
 export type DepartureRequest = InferType<typeof departureRequest>;
 
+/** `PUT /api/instruments/:id/build`: how it is built now. Its history stays. */
+export const reviseBuildRequest = object({ build: buildRecord(), today: localDateText().required() })
+  .exact()
+  .required();
+export type ReviseBuildRequest = Omit<InferType<typeof reviseBuildRequest>, 'build'> & {
+  build: Record<string, string>;
+};
+
 const gaugeFields = {
   state: word(CARE_STATES).required(),
   /** How far the clock has run, 1 is due; null where nothing is known or there is no clock. */
@@ -108,6 +118,7 @@ export const stripSegment = object({
   waterShare: amount().min(0).max(1).required(),
   waterGrams: amount().min(0).required(),
   joint: string().oneOf(['tenon', 'slide', 'fixed']).nullable().defined(),
+  form: string().oneOf(['u-turn', 'sack', 'side']).nullable().defined(),
 })
   .exact()
   .required();
@@ -118,6 +129,7 @@ export const instrumentView = object({
   name: text().required(),
   kind: word(KIND_IDS).required(),
   kindName: text().required(),
+  build: buildRecord(),
   buildWords: array(text().required()).required(),
   playerId: recordId().required(),
   acquiredOn: localDateText().required(),
@@ -126,7 +138,7 @@ export const instrumentView = object({
 })
   .exact()
   .required();
-export type InstrumentView = InferType<typeof instrumentView>;
+export type InstrumentView = Omit<InferType<typeof instrumentView>, 'build'> & { build: Record<string, string> };
 
 export const lastPlayView = object({
   key: text().required(),

@@ -21,14 +21,27 @@ export const packupPaths = {
   events: (key: string) => `/api/runs/${key}/events`,
 } as const;
 
-/** `POST /api/runs`: begins a run. For kind `after` the steps of every play come by themselves; `itemIds` adds to them. */
-export const startRunRequest = object({
-  key: clientKey().required(),
+export const MOST_INSTRUMENTS_AT_ONCE = 12;
+export const MOST_MINUTES_AT_HAND = 300;
+
+const runShareRequest = object({
   instrumentId: recordId().required(),
-  playerId: recordId().required(),
-  kind: word(RUN_KINDS).required(),
   playKey: clientKey().nullable().defined(),
   itemIds: array(text().max(80).required()).max(60).required(),
+})
+  .exact()
+  .required();
+
+/**
+ * `POST /api/runs`: begins a run over one or several instruments. For kinds `before` and `after` the steps of every
+ * play come by themselves; `itemIds` adds to them. `minutesAtHand` null: all the time it takes.
+ */
+export const startRunRequest = object({
+  key: clientKey().required(),
+  playerId: recordId().required(),
+  kind: word(RUN_KINDS).required(),
+  parts: array(runShareRequest).min(1).max(MOST_INSTRUMENTS_AT_ONCE).required(),
+  minutesAtHand: amount().min(0).max(MOST_MINUTES_AT_HAND).nullable().defined(),
   now: wallClock.required(),
 })
   .exact()
@@ -38,7 +51,7 @@ export type StartRunRequest = InferType<typeof startRunRequest>;
 const stepEvent = <K extends (typeof RUN_EVENT_KINDS)[number]>(kind: K) => ({
   key: clientKey().required(),
   kind: word([kind]).required(),
-  stepId: text().max(80).required(),
+  stepKey: text().max(160).required(),
 });
 const runEventMembers = {
   ticked: object(stepEvent('ticked')).exact().required(),
@@ -49,6 +62,10 @@ const runEventMembers = {
   counted: object({ ...stepEvent('counted'), count: amount().integer().min(0).max(99).required() })
     .exact()
     .required(),
+  answered: object({ ...stepEvent('answered'), answer: text().max(40).required() })
+    .exact()
+    .required(),
+  'pulled-in': object(stepEvent('pulled-in')).exact().required(),
   finished: object({ key: clientKey().required(), kind: word(['finished']).required(), now: wallClock.required() })
     .exact()
     .required(),
@@ -66,7 +83,10 @@ export const runEventRequest = lazy((value: unknown): ObjectSchema<RunEventReque
 });
 
 export const runStepView = object({
-  id: text().required(),
+  key: text().required(),
+  stepId: text().required(),
+  instrumentId: recordId().required(),
+  instrumentName: text().required(),
   itemId: text().required(),
   itemName: text().required(),
   part: word(PART_IDS).required(),
@@ -81,7 +101,7 @@ export const runStepView = object({
   must: boolean().strict().required(),
   onlyIf: text().nullable().defined(),
   activeMinutes: amount().min(0).required(),
-  startsAtMinute: amount().min(0).required(),
+  startsAtMinute: amount().min(0).nullable().defined(),
   repeats: object({ count: amount().integer().required(), noun: text().required(), because: whyLines })
     .exact()
     .nullable()
@@ -92,6 +112,21 @@ export const runStepView = object({
     .exact()
     .nullable()
     .defined(),
+  /** The look's question and what it may find; null for a step that is simply done. */
+  look: object({
+    question: text().required(),
+    answers: array(
+      object({ id: text().required(), words: text().required(), stops: boolean().strict().required() })
+        .exact()
+        .required(),
+    ).required(),
+  })
+    .exact()
+    .nullable()
+    .defined(),
+  answer: text().nullable().defined(),
+  /** `undecided` waits for a look; `no` is not called for by what the look found. */
+  called: word(['yes', 'no', 'undecided']).required(),
   state: word(['open', 'ticked', 'skipped']).required(),
   skipReason: word(SKIP_REASONS).nullable().defined(),
   counted: amount().integer().min(0).required(),
@@ -102,20 +137,44 @@ export const runStepView = object({
   .required();
 export type RunStepView = InferType<typeof runStepView>;
 
+export const runShareView = object({
+  instrumentId: recordId().required(),
+  name: text().required(),
+  kind: word(KIND_IDS).required(),
+  playedMinutes: amount().min(0).required(),
+  strip: array(stripSegment).required(),
+})
+  .exact()
+  .required();
+
+/** What did not fit the minutes at hand: it waits, and can be pulled in. */
+export const leftOutView = object({
+  stepKeys: array(text().required()).min(1).required(),
+  name: text().required(),
+  instrumentName: text().required(),
+  moreMinutes: amount().min(0).required(),
+  value: amount().min(0).required(),
+  /** What it costs to let it wait. */
+  cost: text().nullable().defined(),
+})
+  .exact()
+  .required();
+export type LeftOutView = InferType<typeof leftOutView>;
+
 export const runView = object({
   key: clientKey().required(),
   kind: word(RUN_KINDS).required(),
-  instrumentId: recordId().required(),
-  instrumentName: text().required(),
-  instrumentKind: word(KIND_IDS).required(),
-  playedMinutes: amount().min(0).required(),
+  parts: array(runShareView).min(1).required(),
+  minutesAtHand: amount().nullable().defined(),
   startedOn: localDateText().required(),
   finishedAt: instantText().nullable().defined(),
   finishKey: clientKey().nullable().defined(),
-  /** What this run recorded as done, once finished. */
-  doneItems: array(text().required()).required(),
+  /** What this run recorded as done, once finished, by name. */
+  doneNames: array(text().required()).required(),
+  /** What its steps were for and is not done. */
+  waitingNames: array(text().required()).required(),
   steps: array(runStepView).required(),
-  strip: array(stripSegment).required(),
+  leftOut: array(leftOutView).required(),
   activeMinutes: amount().min(0).required(),
   elapsedMinutes: amount().min(0).required(),
   supplies: array(text().required()).required(),

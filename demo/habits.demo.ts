@@ -1,6 +1,6 @@
 import type { CareItemId } from '#core/care/care-item.ts';
 import type { Build } from '#core/instruments/build.ts';
-import type { KindId } from '#core/instruments/kind.ts';
+import type { KindId, PartId } from '#core/instruments/kind.ts';
 import type { Skill, Standing } from '#core/players/player.ts';
 
 /** Invented people of Saltmarsh Theatre and the Tideway Wind Band. */
@@ -15,6 +15,10 @@ export const DEMO_PLAYERS: readonly DemoPlayer[] = [
   { id: 'marit', name: 'Marit Oyelaran', standing: 'grown-up', does: ['key-oil', 'bore-oil', 'screws'] },
   { id: 'lucan', name: 'Lucan Reyes-Holm', standing: 'grown-up', does: ['key-oil'] },
   { id: 'ife', name: 'Ife Reyes-Holm', standing: 'child', does: [] },
+  { id: 'teodor', name: 'Teodor Quist', standing: 'grown-up', does: ['bore-oil', 'blades'] },
+  { id: 'petra', name: 'Petra Ljungqvist-Amadi', standing: 'grown-up', does: ['key-oil', 'blades'] },
+  { id: 'asha', name: 'Asha Brandvold', standing: 'grown-up', does: [] },
+  { id: 'wren', name: 'Wren Castellan', standing: 'grown-up', does: [] },
 ];
 
 /** When somebody plays: Monday first, the chance of a play and how long it lasts. */
@@ -45,6 +49,10 @@ export type DemoInstrument = {
   readonly packsUp: number;
   readonly hurries: number;
   readonly care: readonly CareHabit[];
+  /** Played last night and not packed up yet. */
+  readonly waits?: true;
+  /** Signs seen and not yet put right. */
+  readonly signs?: readonly { readonly item: CareItemId; readonly part: PartId; readonly daysAgo: number }[];
 };
 
 /** Invented habits: each instrument shows something different on the screens. */
@@ -61,16 +69,54 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     plays: { chances: [0.15, 0.55, 0.95, 0.97, 0.98, 0.98, 0.2], minutes: [55, 140], endsAtMinute: [1290, 1350] },
     packsUp: 1,
     hurries: 0.25,
+    waits: true,
     care: [
-      { item: 'clarinet/swab-wash', everyDays: 8 },
-      { item: 'clarinet/mouthpiece-wash', everyDays: 8, stoppedDaysAgo: 9 },
+      { item: 'swab/wash', everyDays: 8 },
+      { item: 'single-reed/mouthpiece-wash', everyDays: 8, stoppedDaysAgo: 9 },
       { item: 'clarinet/thorough-clean', everyDays: 33 },
-      { item: 'clarinet/screw-check', everyDays: 40 },
-      { item: 'clarinet/key-oil', everyDays: 370, stoppedDaysAgo: 120 },
+      { item: 'keyed/screw-check', everyDays: 40 },
+      { item: 'keyed/key-oil', everyDays: 370, stoppedDaysAgo: 120 },
       // The neglected one: oiled for years, then not since before last winter.
-      { item: 'clarinet/bore-oil', everyDays: 150, stoppedDaysAgo: 290 },
+      { item: 'wooden-bore/oil', everyDays: 150, stoppedDaysAgo: 290 },
       { item: 'wind/case-check', everyDays: 100 },
       { item: 'wind/bench-service', everyDays: 350, stoppedDaysAgo: 200, by: 'bench' },
+    ],
+  },
+  {
+    id: 'marit-alto',
+    playerId: 'marit',
+    name: 'Alto saxophone',
+    kind: 'alto-saxophone',
+    build: { finish: 'lacquer', pads: 'leather', mouthpiece: 'hard-rubber' },
+    acquiredDaysAgo: 1300,
+    cameNew: false,
+    plays: { chances: [0.05, 0.2, 0.9, 0.95, 0.95, 0.95, 0.1], minutes: [35, 90], endsAtMinute: [1295, 1345] },
+    packsUp: 0.95,
+    hurries: 0.3,
+    waits: true,
+    care: [
+      { item: 'swab/wash', everyDays: 9, stoppedDaysAgo: 16 },
+      { item: 'single-reed/mouthpiece-wash', everyDays: 8 },
+      { item: 'saxophone/outside', everyDays: 34 },
+      { item: 'keyed/key-oil', everyDays: 350, stoppedDaysAgo: 80 },
+    ],
+  },
+  {
+    id: 'marit-piccolo',
+    playerId: 'marit',
+    name: 'Piccolo',
+    kind: 'piccolo',
+    build: { body: 'wood', tenons: 'cork', pads: 'skin' },
+    acquiredDaysAgo: 500,
+    cameNew: true,
+    plays: { chances: [0, 0.1, 0.8, 0.85, 0.85, 0.85, 0.05], minutes: [10, 35], endsAtMinute: [1295, 1345] },
+    packsUp: 0.97,
+    hurries: 0.2,
+    waits: true,
+    care: [
+      { item: 'swab/wash', everyDays: 15 },
+      { item: 'flute/lip-plate', everyDays: 8 },
+      { item: 'wooden-bore/oil', everyDays: 88, stoppedDaysAgo: 74 },
     ],
   },
   {
@@ -90,7 +136,7 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
       { item: 'piston-brass/mouthpipe-brush', everyDays: 9 },
       { item: 'brass/slide-grease', everyDays: 30 },
       // The neglected one: the bath waits since autumn's theatre weeks began.
-      { item: 'brass/bath', everyDays: 64, stoppedDaysAgo: 96 },
+      { item: 'piston-brass/bath', everyDays: 64, stoppedDaysAgo: 96 },
       { item: 'wind/bench-service', everyDays: 380, stoppedDaysAgo: 290, by: 'bench' },
     ],
   },
@@ -106,9 +152,145 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     packsUp: 0.85,
     hurries: 0.35,
     care: [
-      { item: 'clarinet/swab-wash', everyDays: 12, stoppedDaysAgo: 25 },
-      { item: 'clarinet/mouthpiece-wash', everyDays: 9 },
+      { item: 'swab/wash', everyDays: 12, stoppedDaysAgo: 25 },
+      { item: 'single-reed/mouthpiece-wash', everyDays: 9 },
       { item: 'clarinet/tone-holes', everyDays: 90, stoppedDaysAgo: 60 },
+    ],
+  },
+  {
+    id: 'lucan-trombone',
+    playerId: 'lucan',
+    name: 'Trombone',
+    kind: 'trombone',
+    build: { finish: 'lacquer', brassMouthpiece: 'plated', rotor: 'one' },
+    acquiredDaysAgo: 900,
+    cameNew: false,
+    plays: { chances: [0.1, 0.4, 0.05, 0.1, 0.05, 0.3, 0.2], minutes: [30, 100], endsAtMinute: [1140, 1300] },
+    packsUp: 0.95,
+    hurries: 0.15,
+    care: [
+      { item: 'trombone/slide-oil', everyDays: 4 },
+      { item: 'rotary-brass/rotor-oil', everyDays: 9 },
+      { item: 'brass/mouthpiece-wash', everyDays: 10 },
+      { item: 'trombone/bath', everyDays: 62, stoppedDaysAgo: 70 },
+    ],
+    // The tuning slide will not move: the bath waits for the bench.
+    signs: [{ item: 'brass/stuck', part: 'tuning-slide', daysAgo: 6 }],
+  },
+  {
+    id: 'lucan-tuba',
+    playerId: 'lucan',
+    name: 'Tuba',
+    kind: 'tuba',
+    build: { finish: 'lacquer', brassMouthpiece: 'plated', valves: 'piston' },
+    acquiredDaysAgo: 2400,
+    cameNew: false,
+    // Idle since the summer fête: its oil clock runs all the same.
+    plays: { chances: [0, 0, 0, 0, 0, 0.04, 0.06], minutes: [20, 60], endsAtMinute: [900, 1080] },
+    packsUp: 1,
+    hurries: 0,
+    care: [
+      { item: 'piston-brass/valve-oil', everyDays: 30, stoppedDaysAgo: 95 },
+      { item: 'brass/slide-grease', everyDays: 60, stoppedDaysAgo: 95 },
+    ],
+  },
+  {
+    id: 'teodor-oboe',
+    playerId: 'teodor',
+    name: 'Oboe',
+    kind: 'oboe',
+    build: { body: 'wood', tenons: 'cork', pads: 'skin', swabTail: 'two-cords', scrape: 'long' },
+    acquiredDaysAgo: 420,
+    cameNew: true,
+    plays: { chances: [0.7, 0.7, 0.8, 0.9, 0.6, 0.5, 0.3], minutes: [40, 120], endsAtMinute: [1000, 1320] },
+    packsUp: 1,
+    hurries: 0.05,
+    care: [
+      { item: 'swab/wash', everyDays: 7 },
+      { item: 'tenons/grease', everyDays: 29 },
+      { item: 'keyed/screw-check', everyDays: 30 },
+      { item: 'wooden-bore/oil', everyDays: 90 },
+      { item: 'keyed/key-oil', everyDays: 360, stoppedDaysAgo: 55, by: 'bench' },
+    ],
+  },
+  {
+    id: 'teodor-cor',
+    playerId: 'teodor',
+    name: 'Cor anglais',
+    kind: 'cor-anglais',
+    build: { body: 'wood', tenons: 'cork', pads: 'cork', swabTail: 'no-tail', scrape: 'long' },
+    acquiredDaysAgo: 2600,
+    cameNew: false,
+    plays: { chances: [0.05, 0, 0.1, 0.2, 0.1, 0.15, 0], minutes: [20, 60], endsAtMinute: [1100, 1320] },
+    packsUp: 0.9,
+    hurries: 0.1,
+    care: [
+      { item: 'swab/wash', everyDays: 20, stoppedDaysAgo: 45 },
+      { item: 'wooden-bore/oil', everyDays: 190, stoppedDaysAgo: 240 },
+    ],
+  },
+  {
+    id: 'petra-bassoon',
+    playerId: 'petra',
+    name: 'Bassoon',
+    kind: 'bassoon',
+    build: { body: 'wood', tenons: 'thread', pads: 'leather' },
+    acquiredDaysAgo: 1900,
+    cameNew: false,
+    plays: { chances: [0.5, 0.4, 0.8, 0.5, 0.8, 0.4, 0.2], minutes: [45, 130], endsAtMinute: [1050, 1330] },
+    packsUp: 0.98,
+    hurries: 0.1,
+    care: [
+      { item: 'swab/wash', everyDays: 14 },
+      { item: 'bassoon/bocal-rinse', everyDays: 32, stoppedDaysAgo: 58 },
+      { item: 'keyed/key-oil', everyDays: 370, stoppedDaysAgo: 140 },
+    ],
+    signs: [{ item: 'tenons/wax', part: 'wing-joint', daysAgo: 3 }],
+  },
+  {
+    id: 'asha-horn',
+    playerId: 'asha',
+    name: 'Horn',
+    kind: 'horn',
+    build: { finish: 'nickel-silver', brassMouthpiece: 'plated', bell: 'screw' },
+    acquiredDaysAgo: 1100,
+    cameNew: true,
+    plays: { chances: [0.4, 0.7, 0.8, 0.8, 0.9, 0.6, 0.2], minutes: [40, 110], endsAtMinute: [1080, 1330] },
+    packsUp: 0.97,
+    hurries: 0.15,
+    care: [
+      { item: 'horn/weekly-flush', everyDays: 8, stoppedDaysAgo: 13 },
+      { item: 'horn/monthly-slides', everyDays: 33 },
+      { item: 'brass/mouthpiece-wash', everyDays: 7 },
+    ],
+  },
+  {
+    id: 'wren-flute',
+    playerId: 'wren',
+    name: 'Bamboo flute',
+    kind: 'bamboo-flute',
+    build: { body: 'bamboo', pieces: 'two-piece' },
+    acquiredDaysAgo: 700,
+    cameNew: false,
+    plays: { chances: [0.5, 0.5, 0.5, 0.5, 0.4, 0.6, 0.7], minutes: [15, 50], endsAtMinute: [480, 1260] },
+    packsUp: 1,
+    hurries: 0,
+    care: [{ item: 'swab/wash', everyDays: 7 }],
+  },
+  {
+    id: 'wren-pipes',
+    playerId: 'wren',
+    name: 'Pipes',
+    kind: 'highland-pipes',
+    build: { bag: 'synthetic', blowpipeValve: 'in-line', waterTrap: 'yes' },
+    acquiredDaysAgo: 1500,
+    cameNew: false,
+    plays: { chances: [0, 0.1, 0, 0.3, 0, 0.6, 0.4], minutes: [25, 80], endsAtMinute: [900, 1200] },
+    packsUp: 0.95,
+    hurries: 0.1,
+    care: [
+      { item: 'highland-pipes/stocks-hold', everyDays: 8 },
+      { item: 'highland-pipes/mould', everyDays: 30, stoppedDaysAgo: 47 },
     ],
   },
 ];

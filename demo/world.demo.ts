@@ -1,9 +1,10 @@
 import type { CareItemId, StepId } from '#core/care/care-item.ts';
 import { practiceFor } from '#core/care/practice-book.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { PartId } from '#core/instruments/kind.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
 import { planRun, type RunPlan } from '#core/packup/plan-run.ts';
-import { careDoneBy, runState, type RunEvent, type RunKind } from '#core/packup/run-log.ts';
+import { careDoneBy, runState, type RunEvent, type RunKind, type CareDone } from '#core/packup/run-log.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import { DEMO_GAPS, DEMO_INSTRUMENTS, DEMO_PLAYERS, type DemoInstrument, type DemoPlayer } from '#demo/habits.demo.ts';
@@ -32,7 +33,7 @@ export type DemoRun = {
   readonly startedOn: LocalDate;
   readonly startedAtMinute: number;
   readonly events: readonly { readonly key: string; readonly event: RunEvent }[];
-  readonly done: readonly CareItemId[];
+  readonly done: readonly CareDone[];
 };
 export type DemoCare = {
   readonly key: string;
@@ -42,6 +43,14 @@ export type DemoCare = {
   readonly by: 'player' | 'bench';
 };
 
+export type DemoSign = {
+  readonly key: string;
+  readonly instrumentId: InstrumentId;
+  readonly itemId: CareItemId;
+  readonly part: PartId;
+  readonly noticedOn: LocalDate;
+};
+
 /** Everything the demo record holds, as facts. */
 export type DemoWorld = {
   readonly players: readonly DemoPlayer[];
@@ -49,6 +58,7 @@ export type DemoWorld = {
   readonly plays: readonly DemoPlay[];
   readonly runs: readonly DemoRun[];
   readonly care: readonly DemoCare[];
+  readonly signs: readonly DemoSign[];
 };
 
 type Story = {
@@ -60,6 +70,9 @@ type Story = {
 
 const instantAt = (on: LocalDate, minute: number) => instantOfMs((dayNumber(on) * 1440 + minute) * MS_PER_MINUTE);
 
+const usualAnswer = (plan: RunPlan, look: StepId): string =>
+  plan.steps.find(({ step }) => step.id === look)?.step.look?.answers[0]?.id ?? '';
+
 /** The log of one run: everything ticked in order, hurried players leaving out what is no must. */
 function eventsOf(
   plan: RunPlan,
@@ -69,13 +82,15 @@ function eventsOf(
 ): DemoRun['events'] {
   const at = (minute: number) => instantAt(startsAt.on, startsAt.minute + minute);
   const pace = random.whole(80, 130) / 100;
-  const events = plan.steps.map(({ step, startsAtMinute, activeMinutes }): RunEvent => {
-    const when = at((startsAtMinute + activeMinutes) * pace);
-    const stepId: StepId = step.id;
+  const events = plan.steps.flatMap(({ key: stepKey, step, startsAtMinute, activeMinutes }): RunEvent[] => {
+    const when = at(((startsAtMinute ?? 0) + activeMinutes) * pace);
+    const [usual] = step.look?.answers ?? [];
+    if (usual) return [{ kind: 'answered', stepKey, answer: usual.id, at: when }];
+    if (step.calledBy && !step.calledBy.answers.includes(usualAnswer(plan, step.calledBy.look))) return [];
     if (step.onlyIf !== undefined && random.chance(0.8))
-      return { kind: 'skipped', stepId, reason: 'not-needed', at: when };
-    if (hurried && !step.must && random.chance(0.5)) return { kind: 'skipped', stepId, reason: 'no-time', at: when };
-    return { kind: 'ticked', stepId, at: when };
+      return [{ kind: 'skipped', stepKey, reason: 'not-needed', at: when }];
+    if (hurried && !step.must && random.chance(0.5)) return [{ kind: 'skipped', stepKey, reason: 'no-time', at: when }];
+    return [{ kind: 'ticked', stepKey, at: when }];
   });
   return [...events, { kind: 'finished' as const, at: at(plan.elapsedMinutes * pace) }].map((event) => ({
     key: random.key(),
@@ -95,13 +110,24 @@ function runOf(story: Story, { kind, items, on, minute, play }: RunToTell): Demo
   const { instrument, player, random, told } = story;
   const practice = practiceFor(instrument.kind, instrument.build);
   const plan = planRun({
-    kind: kindOf(instrument.kind),
-    practice,
-    items,
-    schools: { choices: {}, context: { build: instrument.build, ageDays: null, weeklyMinutes: 0 } },
+    parts: [
+      {
+        instrumentId: instrument.id,
+        kind: kindOf(instrument.kind),
+        practice,
+        items,
+        schools: {
+          choices: {},
+          context: { kind: instrument.kind, build: instrument.build, ageDays: null, weeklyMinutes: 0 },
+        },
+        playedMinutes: play?.minutes ?? 0,
+        loads: new Map(),
+      },
+    ],
     player,
-    playedMinutes: play?.minutes ?? 0,
     roomCelsius: ROOM_CELSIUS,
+    minutesAtHand: null,
+    learned: new Map(),
   });
   const events = eventsOf(plan, kind === 'after' && random.chance(told.hurries), { on, minute }, random);
   const state = runState(events.map(({ event }) => event));
@@ -116,17 +142,14 @@ function runOf(story: Story, { kind, items, on, minute, play }: RunToTell): Demo
     startedOn: on,
     startedAtMinute: minute,
     events,
-    done: careDoneBy(
-      plan.steps.map(({ step }) => step),
-      state,
-    ),
+    done: careDoneBy(plan.steps, state),
   };
 }
 
-function playOn(story: Story, on: LocalDate): DemoPlay | null {
+function playOn(story: Story, on: LocalDate, lastNight: boolean): DemoPlay | null {
   const { told, instrument, random } = story;
   const chance = told.plays.chances[weekdayOfDay(dayNumber(on))] ?? 0;
-  if (!random.chance(chance)) return null;
+  if (!random.chance(chance) && !(lastNight && told.waits)) return null;
   const [shortest, longest] = told.plays.minutes;
   const minutes = Math.max(5, Math.round(random.whole(shortest, longest) / 5) * 5);
   return {
@@ -164,13 +187,14 @@ function tellDay(
   const away = DEMO_GAPS.some(({ from, to }) => daysAgo <= from && daysAgo >= to);
   const { instrument, random } = story;
   const items = practiceFor(instrument.kind, instrument.build).items;
-  const play = away ? null : playOn(story, on);
+  const lastNight = daysAgo === 1;
+  const play = away ? null : playOn(story, on, lastNight);
   if (play) {
     told.plays.push(play);
     const everyPlay = items
       .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
       .map(({ id }) => id);
-    if (random.chance(story.told.packsUp))
+    if (random.chance(story.told.packsUp) && !(lastNight && story.told.waits))
       told.runs.push(runOf(story, { kind: 'after', items: everyPlay, on, minute: play.endedAtMinute, play }));
   }
   const due = away ? [] : careDueOn(story, daysAgo, lastDaysAgo);
@@ -208,5 +232,14 @@ export function demoWorld(today: LocalDate, seed = 1): DemoWorld {
     for (let daysAgo = Math.min(DAYS_TOLD, one.acquiredDaysAgo); daysAgo >= 1; daysAgo--)
       tellDay({ told: one, instrument, player, random }, { on: addDays(today, -daysAgo), daysAgo }, lastDaysAgo, told);
   });
-  return { players: DEMO_PLAYERS, instruments, ...told };
+  const signs = DEMO_INSTRUMENTS.flatMap(({ id, signs: seen = [] }) =>
+    seen.map(({ item, part, daysAgo }): DemoSign => ({
+      key: random.key(),
+      instrumentId: id as InstrumentId,
+      itemId: item,
+      part,
+      noticedOn: addDays(today, -daysAgo),
+    })),
+  );
+  return { players: DEMO_PLAYERS, instruments, signs, ...told };
 }

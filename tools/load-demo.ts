@@ -7,6 +7,9 @@ import type { Services } from '#server/repositories.ts';
 
 const MS_PER_DAY = 86_400_000;
 const MIDDAY = 720;
+const MS_PER_MINUTE = 60_000;
+
+const startOf = (on: LocalDate, minute: number) => instantOfMs(dayNumber(on) * MS_PER_DAY + minute * MS_PER_MINUTE);
 
 /** Writes the demo world into an empty record, all of it or nothing. */
 export function loadDemo(services: Services, today: LocalDate): void {
@@ -20,23 +23,32 @@ export function loadDemo(services: Services, today: LocalDate): void {
     );
     world.instruments.forEach((instrument, index) => services.instruments.add(instrument, addedAt(index)));
     for (const play of world.plays) services.plays.add(play, loggedAt);
-    for (const { events, done, plan, ...run } of world.runs) {
+    for (const { events, done, plan, instrumentId, playKey, playedMinutes, ...run } of world.runs) {
       const first = events[0]?.event.at ?? loggedAt;
-      services.packup.add({ ...run, plan: storedPlan(plan), roomCelsius: 20, startedAt: first });
+      services.packup.add({
+        ...run,
+        shares: [{ instrumentId, playKey, playedMinutes }],
+        minutesAtHand: null,
+        plan: storedPlan(plan),
+        roomCelsius: 20,
+        startedAt: startOf(run.startedOn, run.startedAtMinute),
+      });
       for (const { key, event } of events) services.packup.addEvent(run.key, key, event);
       const finish = events.at(-1);
-      for (const itemId of finish ? done : [])
+      for (const { instrumentId: of, itemId } of finish ? done : [])
         services.care.add({
-          key: `${finish?.key}/${itemId}`,
-          instrumentId: run.instrumentId,
+          key: `${finish?.key}/${of}/${itemId}`,
+          instrumentId: of,
           itemId,
           doneOn: run.startedOn,
           doneAtMinute: Math.min(1439, run.startedAtMinute + Math.ceil(plan.elapsedMinutes)),
           by: 'player',
           sourceKey: finish?.key ?? null,
-          loggedAt,
+          loggedAt: first,
         });
     }
+    for (const sign of world.signs)
+      services.care.addSign({ ...sign, noticedAtMinute: MIDDAY, sourceKey: null, loggedAt });
     for (const care of world.care) services.care.add({ ...care, doneAtMinute: MIDDAY, sourceKey: null, loggedAt });
   });
 }

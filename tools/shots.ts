@@ -27,16 +27,44 @@ const playedAndPacking = async (page: Page): Promise<void> => {
   await page.waitForSelector('::-p-text(steps, about)');
 };
 
+/** A player chosen as on their own device. */
+const as = (playerId: string) => async (page: Page) => {
+  await page.evaluate((id) => localStorage.setItem('ulu.player', id), playerId);
+  await page.reload({ waitUntil: 'networkidle0' });
+};
+
 // What changes the record comes last: all pictures are of one demo.
 const SHOTS: readonly Shot[] = [
-  { name: 'now', path: '/now/marit-clarinet' },
+  { name: 'now', path: '/now/asha-horn', then: as('asha') },
   { name: 'now-all', path: '/now' },
-  { name: 'now-phone', path: '/now/ife-clarinet', phone: true },
+  { name: 'now-phone', path: '/now/ife-clarinet', phone: true, then: as('ife') },
   { name: 'care', path: '/care/marit-clarinet' },
-  { name: 'care-dark', path: '/care/lucan-trumpet', dark: true },
-  { name: 'add', path: '/add', then: (page) => press(page, 'Trumpet') },
+  { name: 'care-dark', path: '/care/lucan-trombone', dark: true, then: as('lucan') },
+  { name: 'care-pipes', path: '/care/wren-pipes', then: as('wren') },
+  { name: 'add', path: '/add', then: (page) => press(page, 'Bassoon') },
   { name: 'played', path: '/now/lucan-trumpet', then: (page) => press(page, 'I have just played') },
-  { name: 'pack-up', path: '/now/marit-clarinet', then: playedAndPacking },
+  { name: 'pack-up-all', path: '/pack-up' },
+  {
+    name: 'pack-up-doubler',
+    path: '/pack-up',
+    then: async (page) => {
+      await press(page, '6 min');
+      await press(page, 'in one go');
+      await page.waitForSelector('::-p-text(steps, about)');
+    },
+  },
+  {
+    name: 'pack-up',
+    path: '/now/petra-bassoon',
+    then: async (page) => {
+      await as('petra')(page);
+      await playedAndPacking(page);
+      for (let step = 0; step < 4; step++) {
+        await press(page, 'Done');
+        await page.waitForSelector(`::-p-text(${step + 1} of )`);
+      }
+    },
+  },
   { name: 'pack-up-phone', path: '/now/lucan-trumpet', phone: true, then: playedAndPacking },
 ];
 

@@ -35,6 +35,8 @@ const doneAt = (on: LocalDate, minute = 1260): LastDone => ({ atWallMinute: wall
 const facts = (over: Partial<CareFacts> = {}): CareFacts => ({
   plays: playsOn([]),
   lastDone: new Map(),
+  signs: new Map(),
+  decisions: new Map(),
   acquiredOn: daysAgo(1000),
   cameNew: false,
   ...over,
@@ -45,7 +47,7 @@ const clockOf = (of: CareItem, given: CareFacts): ItemClock => {
     today,
     forecast,
     choices: {},
-    context: { build: {}, ageDays: null, weeklyMinutes: 0 },
+    context: { kind: 'clarinet' as const, build: {}, ageDays: null, weeklyMinutes: 0 },
   });
   if (clock === null) throw new Error('no clock');
   return clock;
@@ -164,7 +166,7 @@ describe('the projected due date', () => {
 });
 
 describe('schools', () => {
-  const context = { build: {}, ageDays: 100, weeklyMinutes: 0 };
+  const context = { kind: 'clarinet' as const, build: {}, ageDays: 100, weeklyMinutes: 0 };
   test('a default may be a rule over the record', () => {
     expect(chosenSchool('bore-oil-interval', {}, context).choice).toBe('3-months');
     expect(chosenSchool('bore-oil-interval', {}, { ...context, ageDays: 800 }).choice).toBe('6-months');
@@ -186,27 +188,27 @@ describe('what matters now', () => {
   const given = facts({
     plays: playsOn([1]),
     lastDone: new Map<CareItemId, LastDone>([
-      ['clarinet/mouthpiece-wash', doneAt(daysAgo(30))],
-      ['clarinet/swab-wash', doneAt(daysAgo(7))],
-      ['clarinet/key-oil', doneAt(daysAgo(10))],
+      ['single-reed/mouthpiece-wash', doneAt(daysAgo(30))],
+      ['swab/wash', doneAt(daysAgo(7))],
+      ['keyed/key-oil', doneAt(daysAgo(10))],
     ]),
   });
   const clocks = careClocks(practice.items, given, {
     today,
     forecast: forecastWeek(given.plays, 20_000),
     choices: {},
-    context: { build, ageDays: null, weeklyMinutes: 0 },
+    context: { kind: 'clarinet' as const, build, ageDays: null, weeklyMinutes: 0 },
   });
   const ids = whatMatters(kindOf('clarinet'), clocks).map((clock) => clock.item.id);
 
   test('overdue comes before due, due before unknown; fresh and every-play stay out', () => {
-    expect(ids[0]).toBe('clarinet/mouthpiece-wash');
-    expect(ids[1]).toBe('clarinet/swab-wash');
-    expect(ids).toContain('clarinet/bore-oil');
-    expect(ids).not.toContain('clarinet/key-oil');
+    expect(ids[0]).toBe('single-reed/mouthpiece-wash');
+    expect(ids[1]).toBe('swab/wash');
+    expect(ids).toContain('wooden-bore/oil');
+    expect(ids).not.toContain('keyed/key-oil');
     expect(ids).not.toContain('clarinet/swab-bore');
-    expect(worstClock(clocks)?.item.id).toBe('clarinet/mouthpiece-wash');
-    expect(overdueDays(clocks.find((clock) => clock.item.id === 'clarinet/mouthpiece-wash') ?? clocks[0]!)).toBe(23);
+    expect(worstClock(clocks)?.item.id).toBe('single-reed/mouthpiece-wash');
+    expect(overdueDays(clocks.find((clock) => clock.item.id === 'single-reed/mouthpiece-wash') ?? clocks[0]!)).toBe(23);
   });
 
   test('an instrument played and not packed up says so', () => {
@@ -218,8 +220,8 @@ describe('what matters now', () => {
       today,
       forecast: forecastWeek(given.plays, 20_000),
       choices: { 'bore-oil-interval': 'none' },
-      context: { build, ageDays: null, weeklyMinutes: 0 },
+      context: { kind: 'clarinet' as const, build, ageDays: null, weeklyMinutes: 0 },
     });
-    expect(off.find((clock) => clock.item.id === 'clarinet/bore-oil')?.state).toBe('off');
+    expect(off.find((clock) => clock.item.id === 'wooden-bore/oil')?.state).toBe('off');
   });
 });

@@ -1,5 +1,6 @@
 import type { CareItem, CareItemId, Limbs } from '#core/care/care-item.ts';
 import { chosenSchool, type ChosenSchool, type SchoolContext } from '#core/care/chosen-school.ts';
+import type { CareDecision } from '#core/care/care-decision.ts';
 import type { DoneBy } from '#core/care/done-by.ts';
 import { stateOfLoad, type CareState } from '#core/care/care-state.ts';
 import { projectDue, type DueRange } from '#core/care/project-due.ts';
@@ -7,6 +8,7 @@ import type { SchoolChoices } from '#core/care/school.ts';
 import type { Marked } from '#core/explain/explained.ts';
 import { playedSince, type PlayColumns, type Played } from '#core/plays/play-columns.ts';
 import type { WeekForecast } from '#core/plays/forecast.ts';
+import type { PartId } from '#core/instruments/kind.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
@@ -35,7 +37,11 @@ export type ClockReason =
   | { readonly rule: 'interval-words'; readonly words: string; readonly item: CareItem }
   | { readonly rule: 'when-noticed'; readonly sign: string; readonly item: CareItem }
   | { readonly rule: 'why'; readonly item: CareItem }
-  | { readonly rule: 'projected'; readonly due: DueRange };
+  | { readonly rule: 'projected'; readonly due: DueRange }
+  | { readonly rule: 'noticed'; readonly on: LocalDate; readonly sign: string; readonly item: CareItem }
+  | { readonly rule: 'blocked'; readonly by: CareItem; readonly since: LocalDate }
+  | { readonly rule: 'declined'; readonly on: LocalDate }
+  | { readonly rule: 'postponed'; readonly until: LocalDate };
 
 export type ItemClock = {
   readonly item: CareItem;
@@ -44,11 +50,16 @@ export type ItemClock = {
   readonly load: number | null;
   readonly lastDone: { readonly on: LocalDate; readonly by: DoneBy } | null;
   readonly due: DueRange | null;
+  /** The player lets it wait until this day; null when nothing was put off, or the day has come. */
+  readonly postponedUntil: LocalDate | null;
   readonly because: readonly ClockReason[];
 };
 
 /** When an item was last done: wall minute, so that it orders against the plays of the same day. */
 export type LastDone = { readonly atWallMinute: number; readonly by: DoneBy };
+
+/** A sign the player has tapped, or a look in a run has found. */
+export type SignNoticed = { readonly atWallMinute: number; readonly part: PartId };
 
 /** Everything the clocks of one instrument are computed from. */
 export type CareFacts = {
@@ -56,6 +67,10 @@ export type CareFacts = {
   readonly lastDone: ReadonlyMap<CareItemId, LastDone>;
   readonly acquiredOn: LocalDate;
   readonly cameNew: boolean;
+  /** The latest sign of each item; empty where nothing was seen. */
+  readonly signs: ReadonlyMap<CareItemId, SignNoticed>;
+  /** The latest decision about each item. */
+  readonly decisions: ReadonlyMap<CareItemId, CareDecision>;
 };
 
 export type CareSetting = {
@@ -94,6 +109,7 @@ function everyPlayClock(item: CareItem, facts: CareFacts): ItemClock {
     load: plays,
     lastDone: last ? { on: dateOfDay(Math.floor(last.atWallMinute / MINUTES_PER_DAY)), by: last.by } : null,
     due: null,
+    postponedUntil: null,
     because: [
       { rule: 'every-play', playsSince: plays, item },
       { rule: 'why', item },
@@ -107,6 +123,7 @@ const standing = (item: CareItem, state: CareState, because: readonly ClockReaso
   load: null,
   lastDone: null,
   due: null,
+  postponedUntil: null,
   because,
 });
 
@@ -134,6 +151,7 @@ function limbClock(
     load,
     lastDone: from.baseline.kind === 'done' ? { on: from.baseline.on, by: from.baseline.by } : null,
     due,
+    postponedUntil: null,
     because: [
       { rule: 'counted-from', baseline: from.baseline },
       ...readings.map((reading) => ({ rule: 'limb', reading, leading: reading.load === load && load > 0 }) as const),
@@ -173,7 +191,68 @@ export function careClock(item: CareItem, facts: CareFacts, setting: CareSetting
   }
 }
 
-/** All clocks of one instrument, in the book's order. */
+const dayOf = (wallMinute: number): LocalDate => dateOfDay(Math.floor(wallMinute / MINUTES_PER_DAY));
+
+/** The sign that still stands: seen after the item was last put right. */
+function standingSign({ id }: CareItem, { signs, lastDone }: CareFacts): SignNoticed | undefined {
+  const sign = signs.get(id);
+  const done = lastDone.get(id);
+  return sign && (done === undefined || done.atWallMinute < sign.atWallMinute) ? sign : undefined;
+}
+
+/** A sign calls for its item: it is due from the moment it was seen. */
+function withSign(clock: ItemClock, facts: CareFacts): ItemClock {
+  const { trigger } = clock.item;
+  const sign = standingSign(clock.item, facts);
+  if (trigger.kind !== 'when-noticed' || sign === undefined) return clock;
+  const on = dayOf(sign.atWallMinute);
+  return {
+    ...clock,
+    state: 'due',
+    load: 1,
+    because: [{ rule: 'noticed', on, sign: trigger.sign, item: clock.item }, ...clock.because],
+  };
+}
+
+/** What is stuck keeps what needs it waiting, however long that clock has run. */
+function withBlock(clock: ItemClock, items: readonly CareItem[], facts: CareFacts): ItemClock {
+  const by = items.find(({ id }) => id === clock.item.blockedBy);
+  const sign = by && standingSign(by, facts);
+  if (!by || !sign) return clock;
+  return {
+    ...clock,
+    state: 'waiting',
+    because: [{ rule: 'blocked', by, since: dayOf(sign.atWallMinute) }, ...clock.because],
+  };
+}
+
+/** The player overrules: put off, or not done at all. */
+function withDecision(clock: ItemClock, facts: CareFacts, today: LocalDate): ItemClock {
+  const decision = facts.decisions.get(clock.item.id);
+  if (decision === undefined || clock.item.trigger.kind === 'every-play') return clock;
+  switch (decision.kind) {
+    case 'resumed':
+      return clock;
+    case 'declined':
+      return { ...clock, state: 'off', because: [{ rule: 'declined', on: decision.on }, ...clock.because] };
+    case 'postponed':
+      return decision.until > today
+        ? {
+            ...clock,
+            postponedUntil: decision.until,
+            because: [{ rule: 'postponed', until: decision.until }, ...clock.because],
+          }
+        : clock;
+  }
+}
+
+/**
+ * All clocks of one instrument, in the book's order: as its facts have it, then what was noticed, what waits for the
+ * bench, and what the player has decided.
+ */
 export function careClocks(items: readonly CareItem[], facts: CareFacts, setting: CareSetting): ItemClock[] {
-  return items.flatMap((item) => careClock(item, facts, setting) ?? []);
+  return items.flatMap((item) => {
+    const clock = careClock(item, facts, setting);
+    return clock ? [withDecision(withBlock(withSign(clock, facts), items, facts), facts, setting.today)] : [];
+  });
 }

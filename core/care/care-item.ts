@@ -5,7 +5,33 @@ import type { Skill } from '#core/players/player.ts';
 import type { SchoolId } from '#core/care/school.ts';
 
 /** The layers of the practice book. A kind's practice is the sum of its layers, common ones first. */
-export const LAYER_IDS = ['wind', 'clarinet', 'brass', 'piston-brass'] as const;
+export const LAYER_IDS = [
+  'wind',
+  'swab',
+  'keyed',
+  'tenons',
+  'wooden-bore',
+  'single-reed',
+  'double-reed',
+  'clarinet',
+  'bass-clarinet',
+  'saxophone',
+  'oboe',
+  'cor-anglais',
+  'bassoon',
+  'flute',
+  'piccolo',
+  'bamboo-flute',
+  'highland-pipes',
+  'brass',
+  'piston-brass',
+  'low-brass',
+  'rotary-brass',
+  'rotary-tuba',
+  'sousaphone',
+  'horn',
+  'trombone',
+] as const;
 export type LayerId = (typeof LAYER_IDS)[number];
 
 /** `layer/words`. Ids stand in players' histories: once shipped they are never renamed or reused. */
@@ -61,4 +87,6 @@ export type CareItem = {
   readonly withPackUp?: true;
   /** Items whose steps come along when this one is done (the thorough clean holds several). */
   readonly includes?: readonly CareItemId[];
+  /** An item that, noticed and not yet put right, keeps this one waiting for the bench (a stuck slide, the bath). */
+  readonly blockedBy?: CareItemId;
 };

@@ -64,6 +64,18 @@ export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
       return { rule, text: reason.item.why, mark: reason.item.mark };
     case 'projected':
       return { rule, text: projectedWords(reason.due, format), mark: 'yours' };
+    case 'noticed':
+      return { rule, text: `Noticed on ${format.date(reason.on)}: ${reason.sign}.`, mark: 'yours' };
+    case 'blocked':
+      return {
+        rule,
+        text: `Waits for the bench since ${format.date(reason.since)}: ${reason.by.name.toLowerCase()}. Water would be shut in behind what is stuck.`,
+        mark: 'practice',
+      };
+    case 'declined':
+      return { rule, text: `You have said on ${format.date(reason.on)} that you do not do this.`, mark: 'yours' };
+    case 'postponed':
+      return { rule, text: `You let it wait until ${format.date(reason.until)}.`, mark: 'yours' };
   }
 }
 
@@ -76,13 +88,16 @@ export const STATE_WORDS: Readonly<Record<CareState, string>> = {
   unknown: 'not known',
   'as-seen': 'when seen',
   off: 'not done here',
+  waiting: 'waits for the bench',
 };
 
 /** "due", "due in 3 days", "5 days over": what a player reads beside the gauge. */
 export function standingWords(clock: ItemClock, today: LocalDate): string {
   const { state, due, item } = clock;
   if (item.trigger.kind === 'every-play') return state === 'fresh' ? 'done' : 'after this play';
-  if (item.trigger.kind === 'when-noticed') return `when you see ${item.trigger.sign}`;
+  if (item.trigger.kind === 'when-noticed' && state === 'as-seen') return `when you see ${item.trigger.sign}`;
+  if (item.trigger.kind === 'when-noticed' && state === 'due') return 'noticed';
+  if (state === 'waiting') return STATE_WORDS[state];
   if (state === 'unknown' || state === 'off') return STATE_WORDS[state];
   const over = overdueDays(clock);
   if (over > 0) return `${counted(over, 'day')} over`;

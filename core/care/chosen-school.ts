@@ -1,10 +1,16 @@
 import type { Mark } from '#core/explain/explained.ts';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
+import type { KindId } from '#core/instruments/kind.ts';
 import type { School, SchoolCase, SchoolChoices, SchoolId } from '#core/care/school.ts';
 import { SCHOOLS } from '#core/care/tables/schools.ts';
 
 /** What the default of a school may look at. `ageDays` is null for an instrument that did not come new. */
-export type SchoolContext = { readonly build: Build; readonly ageDays: number | null; readonly weeklyMinutes: number };
+export type SchoolContext = {
+  readonly kind: KindId;
+  readonly build: Build;
+  readonly ageDays: number | null;
+  readonly weeklyMinutes: number;
+};
 
 export type ChosenSchool = {
   readonly school: SchoolId;
@@ -16,6 +22,7 @@ export type ChosenSchool = {
 };
 
 function caseHolds(of: SchoolCase, context: SchoolContext): boolean {
+  if (of.kinds !== undefined && !of.kinds.includes(context.kind)) return false;
   if (!buildMeets(context.build, of.build)) return false;
   if (of.newerThanDays !== undefined && (context.ageDays === null || context.ageDays >= of.newerThanDays)) return false;
   return of.weeklyMinutesAbove === undefined || context.weeklyMinutes > of.weeklyMinutesAbove;

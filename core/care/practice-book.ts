@@ -1,18 +1,17 @@
 import type { CareItem, CareItemId, StepId } from '#core/care/care-item.ts';
-import type { PracticeLayer } from '#core/care/practice-layer.ts';
+import type { CareItemRow, LayerUse } from '#core/care/practice-layer.ts';
 import type { Step } from '#core/care/step.ts';
-import { brass } from '#core/care/tables/brass.ts';
-import { clarinet } from '#core/care/tables/clarinet.ts';
-import { pistonBrass } from '#core/care/tables/piston-brass.ts';
-import { wind } from '#core/care/tables/wind.ts';
-import { buildMeets, type Build } from '#core/instruments/build.ts';
-import type { KindId, NeverDo } from '#core/instruments/kind.ts';
-
-/** Which pages of the book each kind is made of, common pages first. A kind without pages does not compile. */
-export const PRACTICE_BOOK = {
-  clarinet: [wind, clarinet],
-  trumpet: [wind, brass, pistonBrass],
-} as const satisfies Record<KindId, readonly PracticeLayer[]>;
+import { PAGES } from '#core/care/tables/pages.ts';
+import { buildMeets, type Build, type BuildCondition } from '#core/instruments/build.ts';
+import {
+  PART_ROLES,
+  type InstrumentKind,
+  type KindId,
+  type NeverDo,
+  type PartId,
+  type PartRole,
+} from '#core/instruments/kind.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
 
 /** The practice of one kind and build: what applies to this very instrument, whatever the schools chosen. */
 export type Practice = {
@@ -21,22 +20,49 @@ export type Practice = {
   readonly neverDos: readonly NeverDo[];
 };
 
+const isRole = (part: PartId | PartRole): part is PartRole => (PART_ROLES as readonly string[]).includes(part);
+
+/** The row on the kind's own part. @throws Error when the kind does not say which part it means */
+function placed<Row extends { readonly id: string; readonly part: PartId | PartRole }>(
+  kind: InstrumentKind,
+  row: Row,
+): Row & { readonly part: PartId } {
+  const { part } = row;
+  const own = isRole(part) ? kind.standsFor[part] : part;
+  if (own === undefined) throw new Error(`${row.id}: ${kind.id} does not say which part is ${part}`);
+  return { ...row, part: own };
+}
+
 const made = new Map<string, Practice>();
 
-/** The practice for a kind and build. Made once for each and shared, so treat it as read-only. */
-export function practiceFor(kind: KindId, build: Build): Practice {
-  const key = `${kind} ${JSON.stringify(Object.entries(build).sort())}`;
+/**
+ * The practice for a kind and build. Made once for each and shared, so treat it as read-only.
+ *
+ * @throws Error when a shared page speaks of a part the kind does not name: a fault of the book, found at start-up
+ */
+export function practiceFor(kindId: KindId, build: Build): Practice {
+  const key = `${kindId} ${JSON.stringify(Object.entries(build).sort())}`;
   const known = made.get(key);
   if (known) return known;
-  const layers: readonly PracticeLayer[] = PRACTICE_BOOK[kind];
-  const items = layers.flatMap((layer) => layer.items).filter(({ when }) => buildMeets(build, when));
+  const kind = kindOf(kindId);
+  const layers = (PAGES[kindId] as readonly LayerUse[])
+    .filter(({ when }) => buildMeets(build, when))
+    .map(({ layer, without = [] }) => {
+      const applies = ({ id, when }: { readonly id: string; readonly when?: BuildCondition }) =>
+        buildMeets(build, when) && !(without as readonly string[]).includes(id);
+      return {
+        items: layer.items.filter(applies),
+        steps: layer.steps.filter(applies),
+        neverDos: layer.neverDos.filter(applies),
+      };
+    });
+  const items = layers.flatMap((layer) => layer.items).map((item) => placed(kind, item));
   const itemIds = new Set<CareItemId>(items.map(({ id }) => id));
+  const steps = layers.flatMap((layer) => layer.steps).filter(({ item }) => itemIds.has(item));
   const practice: Practice = {
     items,
-    steps: layers
-      .flatMap((layer) => layer.steps)
-      .filter((step) => itemIds.has(step.item) && buildMeets(build, step.when)),
-    neverDos: layers.flatMap((layer) => layer.neverDos).filter(({ when }) => buildMeets(build, when)),
+    steps: steps.map((step) => placed(kind, step)),
+    neverDos: layers.flatMap((layer) => layer.neverDos),
   };
   made.set(key, practice);
   return practice;
@@ -49,3 +75,12 @@ export const itemIn = (practice: Practice, id: CareItemId): CareItem | undefined
 /** The step with this id in a practice, or undefined when it does not apply to the build. */
 export const stepIn = (practice: Practice, id: StepId): Step | undefined =>
   practice.steps.find((step) => step.id === id);
+
+const book = new Map<CareItemId, CareItemRow>(
+  Object.values<readonly LayerUse[]>(PAGES).flatMap((uses) =>
+    uses.flatMap(({ layer }) => layer.items.map((item) => [item.id, item] as const)),
+  ),
+);
+
+/** The item as the book has it, whatever the build: histories name items their instrument no longer has. */
+export const bookItem = (id: CareItemId): CareItemRow | undefined => book.get(id);

@@ -1,5 +1,6 @@
 import type { Mark } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
+import type { KindId } from '#core/instruments/kind.ts';
 
 /** Points on which good practitioners differ. Ids are stable: never renamed or reused. */
 export const SCHOOL_IDS = [
@@ -21,6 +22,7 @@ export type SchoolId = (typeof SCHOOL_IDS)[number];
 
 /** What a default may depend on. Every condition named must hold. */
 export type SchoolCase = {
+  readonly kinds?: readonly KindId[];
   readonly build?: BuildCondition;
   /** The instrument came new, fewer than this many days ago. */
   readonly newerThanDays?: number;

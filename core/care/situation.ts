@@ -25,7 +25,7 @@ export type Situation = {
 /** Works out an instrument's situation from the facts; nothing is stored. */
 export function situationOf(
   instrument: Instrument,
-  facts: Pick<CareFacts, 'plays' | 'lastDone'>,
+  facts: Pick<CareFacts, 'plays' | 'lastDone' | 'signs' | 'decisions'>,
   choices: SchoolChoices,
   today: LocalDate,
 ): Situation {
@@ -33,6 +33,7 @@ export function situationOf(
   const practice = practiceFor(instrument.kind, instrument.build);
   const forecast = forecastWeek(facts.plays, dayNumber(today));
   const context: SchoolContext = {
+    kind: instrument.kind,
     build: instrument.build,
     ageDays: instrument.cameNew ? dayNumber(today) - dayNumber(instrument.acquiredOn) : null,
     weeklyMinutes: weeklyMinutes(forecast),

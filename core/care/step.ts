@@ -1,4 +1,5 @@
 import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { Milestone } from '#core/care/milestone.ts';
 import type { SchoolId } from '#core/care/school.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
@@ -17,6 +18,17 @@ export type Repeats =
   /** A fixed number of pulls, pistons or slides. */
   | { readonly kind: 'fixed'; readonly count: Marked; readonly noun: string };
 
+/** What a look may find. `notice` is the sign it puts in the record; `endsItem` stops the rest of the item. */
+export type LookAnswer = {
+  readonly id: string;
+  readonly words: string;
+  readonly notice?: CareItemId;
+  readonly endsItem?: true;
+};
+
+/** A look that decides what comes after it. */
+export type Look = { readonly question: string; readonly answers: readonly LookAnswer[] };
+
 /** Something done with the hands, once, on one part. Order is in `after`; the book's own order breaks ties. */
 export type Step = {
   readonly id: StepId;
@@ -31,12 +43,22 @@ export type Step = {
   readonly wait?: { readonly minutes: Marked; readonly why: string; readonly until: readonly StepId[] };
   /** Steps that must come first, where they are part of the run. */
   readonly after: readonly StepId[];
+  /** Comes after every step of the run that leads up to these. */
+  readonly needs?: readonly Milestone[];
+  /** What this step leads up to. */
+  readonly reaches?: readonly Milestone[];
   /** Comes after every step that is not closing: casing and what follows it. */
   readonly closing?: true;
+  /** Done once however many instruments are in the run: hands are washed once. */
+  readonly oncePerRun?: true;
   /** Left out only with a reason, and the harm is said. */
   readonly must?: true;
   /** Done only if a look says so; the words are the question. */
   readonly onlyIf?: string;
+  /** A look whose answer decides which later steps are called for. */
+  readonly look?: Look;
+  /** Called for only by one of these answers to that look. */
+  readonly calledBy?: { readonly look: StepId; readonly answers: readonly string[] };
   readonly why?: string;
   /** What goes wrong when it is left out, done too early or forced. */
   readonly harm?: string;

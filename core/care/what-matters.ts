@@ -21,8 +21,9 @@ export function valueNow(kind: InstrumentKind, clock: ItemClock): number {
   );
 }
 
-const isCalling = (clock: ItemClock): boolean => ['due', 'overdue', 'soon', 'unknown'].includes(clock.state);
-const RANK = { overdue: 0, due: 1, unknown: 2, soon: 3, fresh: 4, 'as-seen': 5, off: 6 } as const;
+const isCalling = ({ state, postponedUntil }: ItemClock): boolean =>
+  postponedUntil === null && ['due', 'overdue', 'soon', 'unknown', 'waiting'].includes(state);
+const RANK = { overdue: 0, due: 1, waiting: 2, unknown: 3, soon: 4, fresh: 5, 'as-seen': 6, off: 7 } as const;
 
 /**
  * The periodic items that call for attention, most pressing first: overdue before due before unknown before soon,

@@ -3,12 +3,21 @@
  * One list for all kinds, so that a rule such as "no bore oil on plastic" is written once.
  */
 export const BUILD_FIELDS = {
-  body: ['wood', 'plastic', 'hard-rubber'],
-  tenons: ['cork', 'thread'],
+  body: ['wood', 'plastic', 'hard-rubber', 'metal', 'bamboo'],
+  tenons: ['cork', 'thread', 'metal'],
   pads: ['skin', 'leather', 'cork', 'synthetic'],
-  mouthpiece: ['hard-rubber', 'plastic', 'glass'],
-  finish: ['lacquer', 'silver', 'bare-brass'],
+  mouthpiece: ['hard-rubber', 'plastic', 'glass', 'metal'],
+  finish: ['lacquer', 'silver', 'bare-brass', 'nickel-silver'],
   brassMouthpiece: ['plated', 'bare-brass', 'stainless'],
+  valves: ['piston', 'rotary'],
+  rotor: ['none', 'one'],
+  bell: ['fixed', 'screw'],
+  pieces: ['one-piece', 'two-piece'],
+  swabTail: ['two-cords', 'no-tail'],
+  scrape: ['long', 'short', 'unknown'],
+  bag: ['hide', 'synthetic'],
+  blowpipeValve: ['flap', 'in-line'],
+  waterTrap: ['yes', 'no'],
 } as const satisfies Record<string, readonly [string, ...string[]]>;
 
 export type BuildField = keyof typeof BUILD_FIELDS;

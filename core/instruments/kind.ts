@@ -3,26 +3,80 @@ import { buildMeets } from '#core/instruments/build.ts';
 import type { Build, BuildCondition, BuildField, BuildOption } from '#core/instruments/build.ts';
 
 /** Every kind of instrument the program knows. The order is the order of the "add" screen. */
-export const KIND_IDS = ['clarinet', 'trumpet'] as const;
+export const KIND_IDS = [
+  'clarinet',
+  'bass-clarinet',
+  'soprano-saxophone',
+  'alto-saxophone',
+  'tenor-saxophone',
+  'baritone-saxophone',
+  'oboe',
+  'cor-anglais',
+  'bassoon',
+  'flute',
+  'piccolo',
+  'bamboo-flute',
+  'highland-pipes',
+  'trumpet',
+  'cornet',
+  'flugelhorn',
+  'horn',
+  'trombone',
+  'baritone',
+  'euphonium',
+  'tuba',
+  'sousaphone',
+] as const;
 export type KindId = (typeof KIND_IDS)[number];
+
+export const FAMILIES = ['Single reeds', 'Double reeds', 'Flutes', 'Pipes', 'Brass'] as const;
+export type Family = (typeof FAMILIES)[number];
 
 /** Every part that occurs in some kind, in the trade's own words. */
 export const PART_IDS = [
   'mouthpiece',
   'ligature',
   'reed',
+  'neck',
+  'bocal',
   'barrel',
+  'head-joint',
   'upper-joint',
   'lower-joint',
+  'wing-joint',
+  'boot',
+  'long-joint',
+  'body',
+  'bow',
+  'foot-joint',
+  'top-half',
+  'lower-half',
+  'blowpipe',
+  'blowpipe-stock',
+  'bag',
+  'chanter-stock',
+  'chanter',
+  'tenor-drones',
+  'bass-drone',
   'bell',
   'mouthpipe',
   'main-slide',
   'valve-block',
+  'rotors',
   'valve-slides',
+  'hand-slide',
+  'tuning-slide',
   'case',
   'swab',
 ] as const;
 export type PartId = (typeof PART_IDS)[number];
+
+/**
+ * Places a shared page of the practice book speaks of, which each kind finds on itself: the wet length of the bore,
+ * the keywork, the tenons, the slides, and where water stands.
+ */
+export const PART_ROLES = ['the-bore', 'the-keys', 'the-tenons', 'the-slides', 'the-water'] as const;
+export type PartRole = (typeof PART_ROLES)[number];
 
 /** Where near-mouth-first puts a part (practice book: weights 1, 0.6, 0.3, 0.1, estimates). */
 export type Nearness = 'at-the-mouth' | 'next-to-it' | 'first-half' | 'the-rest';
@@ -39,6 +93,9 @@ export type TubePart = {
   readonly waterShare: number;
   /** What joins it to the next part. */
   readonly joint?: 'tenon' | 'slide' | 'fixed';
+  /** A tube that turns back on itself, a sack, or one that stands off the main line (a drone). */
+  readonly form?: 'u-turn' | 'sack' | 'side';
+  readonly when?: BuildCondition;
 };
 
 /** Something that belongs to the instrument but is no segment of its tube. */
@@ -66,11 +123,15 @@ export type NeverDo = {
 export type InstrumentKind = {
   readonly id: KindId;
   readonly name: string;
+  /** Under which heading it is found when one is added. */
+  readonly family: Family;
   /** How the trade tells builds apart in a name: "wooden clarinet", "silver-plated trumpet". */
   readonly nameByBuild: readonly { readonly when: BuildCondition; readonly name: string }[];
   /** Tube parts in bore order from the mouth end to the bell. */
   readonly tube: readonly TubePart[];
   readonly loose: readonly LoosePart[];
+  /** Which of its parts the shared pages mean. */
+  readonly standsFor: Readonly<Partial<Record<PartRole, PartId>>>;
   readonly fields: readonly BuildFieldOf[];
   readonly water: WaterRow;
 };

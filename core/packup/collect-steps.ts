@@ -31,30 +31,66 @@ export function stepsFor(practice: Practice, itemIds: readonly CareItemId[], sch
   );
 }
 
-/**
- * What must come before each of `steps`, among `steps`. A precedence that runs through a step that is not in the run
- * holds all the same: dry sockets come after swabbing even when nothing is parted in between. Closing steps come
- * after every step that is not closing.
- */
-export function precedence(practice: Practice, steps: readonly Step[]): ReadonlyMap<StepId, ReadonlySet<StepId>> {
-  const afterOf = new Map(practice.steps.map((step) => [step.id, step.after]));
-  const here = new Set(steps.map(({ id }) => id));
+/** Everything reached from each step by going back along `direct`, through any number of others. */
+function closureOf(direct: ReadonlyMap<StepId, readonly StepId[]>): ReadonlyMap<StepId, ReadonlySet<StepId>> {
   const reached = new Map<StepId, ReadonlySet<StepId>>();
   const before = (id: StepId): ReadonlySet<StepId> => {
-    const known = reached.get(id);
-    if (known) return known;
+    const seen = reached.get(id);
+    if (seen) return seen;
     const found = new Set<StepId>();
     reached.set(id, found);
-    for (const earlier of afterOf.get(id) ?? []) {
+    for (const earlier of direct.get(id) ?? []) {
       found.add(earlier);
       for (const furtherBack of before(earlier)) found.add(furtherBack);
     }
     return found;
   };
+  for (const id of direct.keys()) before(id);
+  return reached;
+}
+
+type Closure = ReadonlyMap<StepId, ReadonlySet<StepId>>;
+
+/** Every step of the practice that must come before each step: by name, and by the milestones it needs. */
+const everythingBefore = ({ steps }: Practice): Closure =>
+  closureOf(
+    new Map(
+      steps.map(({ id, after, needs = [] }) => {
+        const leading = steps.filter(
+          (step) => step.id !== id && step.reaches?.some((milestone) => needs.includes(milestone)),
+        );
+        return [id, [...after, ...leading.map((step) => step.id)]] as const;
+      }),
+    ),
+  );
+
+const enablingOf = new WeakMap<Practice, Closure>();
+
+/**
+ * What each step cannot be done without: the steps it names, and theirs. Milestones only order: keys can be wiped
+ * without every joint having been swabbed, but a joint cannot be swabbed before it is parted.
+ */
+export function enabling(practice: Practice): Closure {
+  const made = enablingOf.get(practice) ?? closureOf(new Map(practice.steps.map(({ id, after }) => [id, after])));
+  enablingOf.set(practice, made);
+  return made;
+}
+
+const beforeOf = new WeakMap<Practice, Closure>();
+
+/**
+ * What must come before each of `steps`, among `steps`: by name, and by the milestones it needs. A precedence that runs
+ * through a step that is not in the run holds all the same: dry sockets come after swabbing even when nothing is
+ * parted in between. Closing steps come after every step that is not closing.
+ */
+export function precedence(practice: Practice, steps: readonly Step[]): ReadonlyMap<StepId, ReadonlySet<StepId>> {
+  const reached = beforeOf.get(practice) ?? everythingBefore(practice);
+  beforeOf.set(practice, reached);
+  const here = new Set(steps.map(({ id }) => id));
   const opening = steps.filter(({ closing }) => !closing).map(({ id }) => id);
   return new Map(
     steps.map((step) => {
-      const mine = [...before(step.id)].filter((id) => here.has(id));
+      const mine = [...(reached.get(step.id) ?? [])].filter((id) => here.has(id));
       return [step.id, new Set(step.closing ? [...opening, ...mine] : mine)];
     }),
   );

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import highs from 'highs';
-import { orderSteps, type Job, type Schedule } from '#core/packup/order-steps.ts';
+import { orderSteps, preemptiveBound, type Job, type Schedule } from '#core/packup/order-steps.ts';
 
 /** Tasks = [work, wait, work, …] become jobs with a lag between consecutive works. */
 function chains(tasks: readonly (readonly number[])[]): Job[] {
@@ -126,6 +126,7 @@ describe('one pair of hands with passive waits', () => {
     const schedule = orderSteps(jobs);
     checkFeasible(jobs, schedule);
     expect(schedule.proved).toBe(true);
+    expect(preemptiveBound(r.map((head, index) => ({ head, work: p[index] ?? 0, tail: q[index] ?? 0 })))).toBe(49);
     expect(schedule.elapsedSeconds).toBeGreaterThanOrEqual(49);
     let best = Infinity;
     const go = (left: readonly number[], now: number, latest: number): void => {
@@ -149,6 +150,8 @@ describe('one pair of hands with passive waits', () => {
     ['J3, where idle hands are needed', [0, 1], [10, 1], [0, 10], 12],
     ['J5', [0, 2, 3, 10], [9, 3, 2, 4], [1, 12, 16, 7], 24],
   ])('%s: heads and tails, optimum known by enumeration', (_name, heads, works, tails, optimum) => {
+    const bound = preemptiveBound(heads.map((head, i) => ({ head, work: works[i] ?? 0, tail: tails[i] ?? 0 })));
+    expect(bound).toBeLessThanOrEqual(optimum);
     expect(orderSteps(headsAndTails(heads, works, tails))).toMatchObject({ elapsedSeconds: optimum, proved: true });
   });
 

@@ -24,7 +24,36 @@ type Search = {
   /** Longest chain of work and waits from the start of a job to the end. */
   readonly tails: readonly number[];
   readonly leadsToWait: readonly boolean[];
+  readonly topological: readonly number[];
 };
+
+/**
+ * Jackson's preemptive schedule: no order of jobs with heads and tails on one pair of hands ends earlier.
+ * Source: Jackson 1955, as used by Carlier 1982 (EJOR 11:42–47).
+ *
+ * @param jobs head: earliest start; work; tail: what must follow the end of the work
+ */
+export function preemptiveBound(jobs: readonly { head: number; work: number; tail: number }[]): number {
+  const byHead = jobs.toSorted((a, b) => a.head - b.head);
+  const ready: { left: number; tail: number }[] = [];
+  let [now, next, bound] = [0, 0, 0];
+  while (next < byHead.length || ready.length > 0) {
+    if (ready.length === 0) now = Math.max(now, byHead[next]?.head ?? now);
+    for (let one = byHead[next]; one !== undefined && one.head <= now; one = byHead[++next])
+      ready.push({ left: one.work, tail: one.tail });
+    ready.sort((a, b) => a.tail - b.tail);
+    const longest = ready.at(-1);
+    if (longest === undefined) continue;
+    const until = Math.min(now + longest.left, byHead[next]?.head ?? Infinity);
+    longest.left -= until - now;
+    now = until;
+    if (longest.left === 0) {
+      ready.pop();
+      bound = Math.max(bound, now + longest.tail);
+    }
+  }
+  return bound;
+}
 
 /** Jobs in an order that keeps every precedence. @throws Error when the precedence runs in a circle */
 function topological(jobs: readonly Job[]): number[] {
@@ -45,13 +74,14 @@ function topological(jobs: readonly Job[]): number[] {
 function prepare(jobs: readonly Job[]): Search {
   const tails = jobs.map(({ workSeconds }) => workSeconds);
   const leadsToWait = jobs.map(() => false);
-  for (const job of topological(jobs).toReversed())
+  const order = topological(jobs);
+  for (const job of order.toReversed())
     for (const { job: before, waitSeconds } of jobs[job]?.after ?? []) {
       const chain = (jobs[before]?.workSeconds ?? 0) + waitSeconds + (tails[job] ?? 0);
       tails[before] = Math.max(tails[before] ?? 0, chain);
       if (waitSeconds > 0 || leadsToWait[job]) leadsToWait[before] = true;
     }
-  return { jobs, tails, leadsToWait };
+  return { jobs, tails, leadsToWait, topological: order };
 }
 
 /** A partial schedule that grows by one job at a time and can be stepped back. */
@@ -112,6 +142,25 @@ class Partial {
     );
   }
 
+  /** A sharper bound than {@link bound}, and a dearer one. */
+  sharperBound(): number {
+    const heads: number[] = this.search.jobs.map(() => this.now);
+    const left: { head: number; work: number; tail: number }[] = [];
+    for (const job of this.search.topological) {
+      if ((this.starts[job] ?? -1) >= 0) continue;
+      const { workSeconds, after } = this.search.jobs[job] ?? { workSeconds: 0, after: [] };
+      let head = this.now;
+      for (const { job: before, waitSeconds } of after) {
+        const end = this.ends[before] ?? -1;
+        const earliest = end >= 0 ? end : (heads[before] ?? 0) + (this.search.jobs[before]?.workSeconds ?? 0);
+        head = Math.max(head, earliest + waitSeconds);
+      }
+      heads[job] = head;
+      left.push({ head, work: workSeconds, tail: (this.search.tails[job] ?? 0) - workSeconds });
+    }
+    return Math.max(this.now, preemptiveBound(left));
+  }
+
   copy(): { order: number[]; starts: number[]; elapsedSeconds: number } {
     return { order: [...this.order], starts: [...this.starts], elapsedSeconds: this.now };
   }
@@ -145,7 +194,7 @@ function branchAndBound(search: Search, first: Found): { best: Found; complete: 
       return;
     }
     const ready = partial.available();
-    if (partial.bound(ready) >= best.elapsedSeconds) return;
+    if (partial.bound(ready) >= best.elapsedSeconds || partial.sharperBound() >= best.elapsedSeconds) return;
     // A job that could start only after another would already be finished is never worth starting first.
     const soonestEnd = Math.min(...ready.map(({ job, start }) => start + (search.jobs[job]?.workSeconds ?? 0)));
     for (const { job, start } of ready) {
@@ -173,7 +222,7 @@ export function orderSteps(jobs: readonly Job[]): Schedule {
   if (jobs.length === 0) return { order: [], starts: [], elapsedSeconds: 0, boundSeconds: 0, proved: true };
   const search = prepare(jobs);
   const start = new Partial(search);
-  const bound = start.bound(start.available());
+  const bound = Math.max(start.bound(start.available()), start.sharperBound());
   const ranks: readonly ((job: number) => number)[] = [
     (job) => job,
     (job) => (search.leadsToWait[job] ? job - jobs.length : job),

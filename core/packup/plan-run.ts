@@ -1,144 +1,296 @@
-import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { CareItem, CareItemId, StepId } from '#core/care/care-item.ts';
+import { SEVERITY_WEIGHT } from '#core/care/care-item.ts';
 import { itemIn, type Practice } from '#core/care/practice-book.ts';
 import type { Repeats, Step } from '#core/care/step.ts';
-import type { WhyLine } from '#core/explain/explained.ts';
-import { duration } from '#core/explain/format.ts';
+import { nearnessWeight } from '#core/care/what-matters.ts';
+import type { Marked } from '#core/explain/explained.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
-import { orderSteps, type Schedule } from '#core/packup/order-steps.ts';
-import { precedence, stepsFor, type SchoolSetting } from '#core/packup/collect-steps.ts';
+import { chooseSteps, shortestSeconds, type Unit } from '#core/packup/choose-steps.ts';
+import { enabling, precedence, stepsFor, type SchoolSetting } from '#core/packup/collect-steps.ts';
+import { orderSteps, type Job } from '#core/packup/order-steps.ts';
+import { runStep, runStepKey, type RunStep, type RunStepKey } from '#core/packup/run-step.ts';
 import { handsFor, paceOf, type Hands, type PlayerAbilities } from '#core/players/player.ts';
+import { condensate, dryThreshold } from '#core/water/condensation.ts';
 import { passesFor, type PassReason } from '#core/water/passes.ts';
 
 /** How often a step is repeated in this run. */
 export type Count = { readonly count: number; readonly noun: string; readonly because: readonly PassReason[] };
 
-export type PlannedStep = {
-  readonly step: Step;
+export type PlannedStep = RunStep & {
   readonly hands: Hands;
   readonly repeats: Count | null;
-  /** Handwork of all repeats at this player's pace, minutes (estimate). */
+  /** Handwork of all repeats at this player's pace, minutes (estimate, or learned from ticks). */
   readonly activeMinutes: number;
-  /** When it would begin, minutes from the start of the run (estimate). */
-  readonly startsAtMinute: number;
+  /** When it would begin, minutes from the start of the run (estimate); null for a step left out. */
+  readonly startsAtMinute: number | null;
 };
 
+/** What does not fit the minutes at hand, whole, with what it would protect and how long it would take besides. */
+export type LeftOut = { readonly steps: readonly PlannedStep[]; readonly value: number; readonly moreMinutes: number };
+
 export type PlanReason =
-  | { readonly rule: 'minutes-are-estimates'; readonly pace: number }
+  | { readonly rule: 'minutes-are-estimates'; readonly pace: number; readonly learned: number }
   | { readonly rule: 'order'; readonly proved: boolean; readonly gapMinutes: number }
-  | { readonly rule: 'waits-overlapped'; readonly waitMinutes: number; readonly idleMinutes: number };
+  | { readonly rule: 'waits-overlapped'; readonly waitMinutes: number; readonly idleMinutes: number }
+  | { readonly rule: 'usual-look'; readonly question: string; readonly answer: string }
+  | { readonly rule: 'time-at-hand'; readonly minutes: number; readonly mustMinutes: number; readonly proved: boolean }
+  | { readonly rule: 'must-exceeds'; readonly minutes: number; readonly mustMinutes: number };
 
 export type RunPlan = {
   readonly steps: readonly PlannedStep[];
+  readonly leftOut: readonly LeftOut[];
   readonly activeMinutes: number;
   readonly elapsedMinutes: number;
   readonly because: readonly PlanReason[];
 };
 
-/** What a run is planned from. `playedMinutes` is 0 where nothing was played (a bath on a Sunday). */
-export type RunRequest = {
+/** One instrument's share of a run. `playedMinutes` is 0 where nothing was played (a bath on a Sunday). */
+export type RunPart = {
+  readonly instrumentId: InstrumentId;
   readonly kind: InstrumentKind;
   readonly practice: Practice;
   readonly items: readonly CareItemId[];
   readonly schools: SchoolSetting;
-  readonly player: PlayerAbilities;
   readonly playedMinutes: number;
+  /** How far each clock has run, where one runs; it weighs what is left out. */
+  readonly loads: ReadonlyMap<CareItemId, number | null>;
+};
+
+export type RunRequest = {
+  readonly parts: readonly RunPart[];
+  readonly player: PlayerAbilities;
   readonly roomCelsius: number;
+  /** Null: all the time it takes. */
+  readonly minutesAtHand: number | null;
+  /** Minutes of one repeat of a step, learned from the player's own ticks. */
+  readonly learned: ReadonlyMap<StepId, Marked>;
 };
 
 const SECONDS = 60;
+const EXPOSURE_CAP = 2;
+/** What belongs to every play is exposed at least this much, however dry the player (estimate). */
+const LEAST_EXPOSURE = 0.5;
 
 /** How many times: the water model within the book's floor and ceiling, or the book's own count. */
 export function countFor(
   repeats: Repeats | undefined,
-  request: Pick<RunRequest, 'kind' | 'playedMinutes' | 'roomCelsius'>,
+  { kind, playedMinutes, roomCelsius }: { kind: InstrumentKind; playedMinutes: number; roomCelsius: number },
 ): Count | null {
   if (repeats === undefined) return null;
   if (repeats.kind === 'fixed') return { count: repeats.count.value, noun: repeats.noun, because: [] };
   const { value, because } = passesFor({
-    water: request.kind.water,
-    minutes: request.playedMinutes,
-    roomCelsius: request.roomCelsius,
+    water: kind.water,
+    minutes: playedMinutes,
+    roomCelsius,
     least: repeats.least,
     most: repeats.most,
   });
   return { count: value, noun: 'pass', because };
 }
 
-function schedule(practice: Practice, steps: readonly Step[], seconds: readonly number[]): Schedule {
-  const before = precedence(practice, steps);
-  const indexOf = new Map<StepId, number>(steps.map(({ id }, index) => [id, index]));
-  return orderSteps(
-    steps.map((step, index) => ({
-      workSeconds: seconds[index] ?? 0,
-      after: [...(before.get(step.id) ?? [])].map((id) => {
-        const job = indexOf.get(id) ?? 0;
-        const wait = steps[job]?.wait;
-        return { job, waitSeconds: wait?.until.includes(step.id) ? wait.minutes.value * SECONDS : 0 };
-      }),
-    })),
+/** A step with all the planner needs to know of it. */
+type Candidate = Omit<PlannedStep, 'startsAtMinute'> & { readonly part: RunPart; readonly workSeconds: number };
+
+/** A look's steps that only an unusual answer calls for take no time in the plan: the first answer is the usual one. */
+function isUsual(step: Step, steps: readonly Step[]): boolean {
+  const { calledBy } = step;
+  if (calledBy === undefined) return true;
+  const usual = steps.find(({ id }) => id === calledBy.look)?.look?.answers[0]?.id;
+  return usual === undefined || calledBy.answers.includes(usual);
+}
+
+function candidatesOf(part: RunPart, request: RunRequest, isFirst: boolean): Candidate[] {
+  const { player, roomCelsius, learned } = request;
+  const pace = paceOf(player.standing);
+  // Hands are washed once, however many cases are opened.
+  const steps = stepsFor(part.practice, part.items, part.schools).filter(({ oncePerRun }) => isFirst || !oncePerRun);
+  return steps.map((step) => {
+    const repeats = countFor(step.repeats, { ...part, roomCelsius });
+    const own = learned.get(step.id);
+    const minutes = (own?.value ?? step.minutes * pace) * (repeats?.count ?? 1);
+    return {
+      ...runStep(part.instrumentId, step),
+      part,
+      hands: handsFor(itemIn(part.practice, step.item)?.skill, player),
+      repeats,
+      activeMinutes: Math.round(minutes * SECONDS) / SECONDS,
+      workSeconds: isUsual(step, steps) ? Math.round(minutes * SECONDS) : 0,
+    };
+  });
+}
+
+/** What cannot wait leads: reeds off and water out of every instrument, then one instrument after the other. */
+const isUrgent = ({ step }: Candidate): boolean =>
+  step.reaches?.some((milestone) => milestone === 'reed-off' || milestone === 'water-out') === true;
+
+function jobsOf(candidates: readonly Candidate[], parts: readonly RunPart[]): Job[] {
+  const indexOf = new Map<RunStepKey, number>(candidates.map(({ key }, index) => [key, index]));
+  const before = new Map<RunStepKey, readonly RunStepKey[]>();
+  for (const part of parts) {
+    const mine = candidates.filter(({ instrumentId }) => instrumentId === part.instrumentId).map(({ step }) => step);
+    for (const [id, earlier] of precedence(part.practice, mine))
+      before.set(
+        runStepKey(part.instrumentId, id),
+        [...earlier].map((one) => runStepKey(part.instrumentId, one)),
+      );
+  }
+  return candidates.map(({ key, step, workSeconds }) => ({
+    workSeconds,
+    after: (before.get(key) ?? []).map((earlier) => {
+      const job = indexOf.get(earlier) ?? 0;
+      const wait = candidates[job]?.step.wait;
+      return { job, waitSeconds: wait?.until.includes(step.id) ? wait.minutes.value * SECONDS : 0 };
+    }),
+  }));
+}
+
+const isEveryPlay = (item: CareItem | undefined): boolean => item?.trigger.kind === 'every-play';
+
+/**
+ * Value (estimate) = near-mouth weight × severity × exposure; exposure is the water present against the dry threshold
+ * for what belongs to every play, else the clock's load, each capped at 2.
+ */
+function valueOf({ part, step }: Candidate, roomCelsius: number): number {
+  const item = itemIn(part.practice, step.item);
+  if (item === undefined) return 0;
+  const { water } = part.kind;
+  const wet = condensate(water, part.playedMinutes, roomCelsius) / dryThreshold(water);
+  const exposure = isEveryPlay(item) ? Math.max(LEAST_EXPOSURE, wet) : (part.loads.get(item.id) ?? 1);
+  return (
+    nearnessWeight(part.kind, isEveryPlay(item) ? step.part : item.part) *
+    SEVERITY_WEIGHT[item.severity].value *
+    Math.min(exposure, EXPOSURE_CAP)
   );
 }
 
-/**
- * Plans a run: the steps that do `items` on this build under the schools in force, in the shortest order that keeps
- * every precedence of the book, with waits overlapped. Deterministic; minutes are estimates.
- */
-export function planRun(request: RunRequest): RunPlan {
-  const { practice, items, schools, player } = request;
-  const steps = stepsFor(practice, items, schools);
-  const pace = paceOf(player.standing);
-  const counts = steps.map(({ repeats }) => countFor(repeats, request));
-  const seconds = steps.map((step, index) => Math.round(step.minutes * SECONDS * pace * (counts[index]?.count ?? 1)));
-  const { order, starts, elapsedSeconds, boundSeconds, proved } = schedule(practice, steps, seconds);
-  const planned = order.flatMap((index): PlannedStep[] => {
-    const step = steps[index];
-    if (step === undefined) return [];
-    return [
-      {
-        step,
-        hands: handsFor(itemIn(practice, step.item)?.skill, player),
-        repeats: counts[index] ?? null,
-        activeMinutes: (seconds[index] ?? 0) / SECONDS,
-        startsAtMinute: (starts[index] ?? 0) / SECONDS,
-      },
-    ];
+/** What is opened is closed: a periodic item is done whole; of every play each step that is no must stands alone. */
+function unitsOf(candidates: readonly Candidate[], roomCelsius: number): { must: number[]; units: Unit[] } {
+  const must: number[] = [];
+  const groups = new Map<string, { jobs: number[]; value: number }>();
+  candidates.forEach((candidate, index) => {
+    const { step, part, key, instrumentId } = candidate;
+    const everyPlay = isEveryPlay(itemIn(part.practice, step.item));
+    if (everyPlay && (step.must || step.closing)) return void must.push(index);
+    const group = everyPlay ? key : `${instrumentId}:${step.item}`;
+    const known = groups.get(group);
+    if (known) known.jobs.push(index);
+    else groups.set(group, { jobs: [index], value: valueOf(candidate, roomCelsius) });
+    return undefined;
   });
-  const activeMinutes = seconds.reduce((sum, one) => sum + one, 0) / SECONDS;
-  const waitMinutes = steps.reduce((sum, { wait }) => sum + (wait?.minutes.value ?? 0), 0);
-  const elapsedMinutes = elapsedSeconds / SECONDS;
+  return { must, units: [...groups.values()] };
+}
+
+function requiresOf(candidates: readonly Candidate[], parts: readonly RunPart[]): number[][] {
+  const indexOf = new Map<RunStepKey, number>(candidates.map(({ key }, index) => [key, index]));
+  const needed = new Map(parts.map((part) => [part.instrumentId, enabling(part.practice)]));
+  return candidates.map(({ instrumentId, step }) =>
+    [...(needed.get(instrumentId)?.get(step.id) ?? [])].flatMap(
+      (id) => indexOf.get(runStepKey(instrumentId, id)) ?? [],
+    ),
+  );
+}
+
+type Chosen = {
+  readonly chosen: readonly number[];
+  readonly leftOut: readonly LeftOut[];
+  readonly because: readonly PlanReason[];
+};
+
+/** All of it, or what fits the minutes at hand. */
+function choose(candidates: readonly Candidate[], jobs: readonly Job[], request: RunRequest): Chosen {
+  const all = candidates.map((_, index) => index);
+  const { minutesAtHand: minutes, roomCelsius, parts } = request;
+  if (minutes === null) return { chosen: all, leftOut: [], because: [] };
+  const { must, units } = unitsOf(candidates, roomCelsius);
+  const requires = requiresOf(candidates, parts);
+  const limitSeconds = Math.round(minutes * SECONDS);
+  const choice = chooseSteps({ jobs, must, units, requires, limitSeconds });
+  const leftOut = choice.leftOut.map((index): LeftOut => {
+    const unit = units[index] ?? { jobs: [], value: 0 };
+    const grown = [...new Set([...choice.chosen, ...unit.jobs.flatMap((job) => [job, ...(requires[job] ?? [])])])];
+    const { seconds } = shortestSeconds(
+      jobs,
+      grown.toSorted((a, b) => a - b),
+    );
+    return {
+      steps: unit.jobs.flatMap((job) => planned(candidates[job], null)),
+      value: unit.value,
+      moreMinutes: Math.max(0, seconds - limitSeconds) / SECONDS,
+    };
+  });
+  const mustMinutes = choice.mustSeconds / SECONDS;
   return {
-    steps: planned,
-    activeMinutes,
-    elapsedMinutes,
+    chosen: choice.chosen,
+    leftOut: leftOut.toSorted((a, b) => b.value - a.value),
     because: [
-      { rule: 'minutes-are-estimates', pace },
-      { rule: 'order', proved, gapMinutes: (elapsedSeconds - boundSeconds) / SECONDS },
-      ...(waitMinutes > 0
-        ? [{ rule: 'waits-overlapped', waitMinutes, idleMinutes: elapsedMinutes - activeMinutes } as const]
-        : []),
+      mustMinutes > minutes
+        ? { rule: 'must-exceeds', minutes, mustMinutes }
+        : { rule: 'time-at-hand', minutes, mustMinutes, proved: choice.proved },
     ],
   };
 }
 
-/** A plan's reason in words. */
-export function planReasonWords(reason: PlanReason): WhyLine {
-  const { rule } = reason;
-  switch (rule) {
-    case 'minutes-are-estimates': {
-      const beginner = reason.pace > 1 ? ` At a beginner’s pace, about ${reason.pace} times the practised time.` : '';
-      return { rule, text: `The minutes of each step are this program’s estimates.${beginner}`, mark: 'estimate' };
-    }
-    case 'order': {
-      const text = reason.proved
-        ? 'No order that keeps what must come first is shorter.'
-        : `The best order found; at most ${duration(reason.gapMinutes)} longer than the shortest.`;
-      return { rule, text, mark: 'practice' };
-    }
-    case 'waits-overlapped':
-      return {
-        rule,
-        text: `${duration(reason.waitMinutes)} of waiting run while other steps are done; about ${duration(reason.idleMinutes)} remain with idle hands.`,
-        mark: 'estimate',
-      };
-  }
+function planned(candidate: Candidate | undefined, startsAtMinute: number | null): PlannedStep[] {
+  if (candidate === undefined) return [];
+  const { part: _part, workSeconds: _work, ...step } = candidate;
+  return [{ ...step, startsAtMinute }];
+}
+
+const usualLooks = (candidates: readonly Candidate[]): PlanReason[] =>
+  candidates.flatMap(({ step, part }): PlanReason[] => {
+    const [usual] = step.look?.answers ?? [];
+    const calls = part.practice.steps.some(({ calledBy }) => calledBy?.look === step.id);
+    return step.look && usual && calls
+      ? [{ rule: 'usual-look', question: step.look.question, answer: usual.words }]
+      : [];
+  });
+
+/**
+ * Plans a run over one or several instruments: the steps that do the items of each on its build under the schools in
+ * force, in the shortest order that keeps every precedence of the book, with waits overlapped; in the minutes at hand,
+ * the must-steps always and of the rest what protects most. Deterministic; minutes are estimates or learned.
+ */
+export function planRun(request: RunRequest): RunPlan {
+  const { parts, player, minutesAtHand, learned } = request;
+  const gathered = parts.flatMap((part, index) => candidatesOf(part, request, index === 0));
+  const candidates =
+    parts.length > 1 ? [...gathered.filter(isUrgent), ...gathered.filter((one) => !isUrgent(one))] : gathered;
+  const jobs = jobsOf(candidates, parts);
+  const { chosen, leftOut, because } = choose(candidates, jobs, request);
+  const at = new Map(chosen.map((job, index) => [job, index]));
+  const schedule = orderSteps(
+    chosen.map((job) => ({
+      workSeconds: jobs[job]?.workSeconds ?? 0,
+      after: (jobs[job]?.after ?? []).flatMap(({ job: before, waitSeconds }) => {
+        const index = at.get(before);
+        return index === undefined ? [] : [{ job: index, waitSeconds }];
+      }),
+    })),
+  );
+  const { order, starts, elapsedSeconds, boundSeconds, proved } = schedule;
+  const steps = order.flatMap((index) => planned(candidates[chosen[index] ?? -1], (starts[index] ?? 0) / SECONDS));
+  const workSeconds = chosen.reduce((sum, job) => sum + (jobs[job]?.workSeconds ?? 0), 0);
+  const waitMinutes = steps.reduce((sum, { step }) => sum + (step.wait?.minutes.value ?? 0), 0);
+  const elapsedMinutes = elapsedSeconds / SECONDS;
+  const activeMinutes = workSeconds / SECONDS;
+  return {
+    steps,
+    leftOut,
+    activeMinutes,
+    elapsedMinutes,
+    because: [
+      ...because,
+      {
+        rule: 'minutes-are-estimates',
+        pace: paceOf(player.standing),
+        learned: steps.filter(({ step }) => learned.has(step.id)).length,
+      },
+      { rule: 'order', proved, gapMinutes: (elapsedSeconds - boundSeconds) / SECONDS },
+      ...(waitMinutes > 0
+        ? [{ rule: 'waits-overlapped', waitMinutes, idleMinutes: elapsedMinutes - activeMinutes } as const]
+        : []),
+      ...usualLooks(candidates.filter((_, index) => minutesAtHand === null || at.has(index))),
+    ],
+  };
 }

@@ -1,34 +1,51 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { practiceFor } from '#core/care/practice-book.ts';
-import type { StepId } from '#core/care/care-item.ts';
+import type { Marked } from '#core/explain/explained.ts';
+import type { CareItemId, StepId } from '#core/care/care-item.ts';
 import type { Step } from '#core/care/step.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
-import { planReasonWords, planRun } from '#core/packup/plan-run.ts';
-import { careDoneBy, checkRunEvent, runState, stepState, waitsUntilMs, type RunEvent } from '#core/packup/run-log.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { learnMinutes } from '#core/packup/learn-minutes.ts';
+import { planReasonWords } from '#core/packup/packup-words.ts';
+import { planRun } from '#core/packup/plan-run.ts';
+import {
+  careDoneBy,
+  checkRunEvent,
+  isCalledFor,
+  runState,
+  signsSeenBy,
+  stepState,
+  waitsUntilMs,
+  type RunEvent,
+} from '#core/packup/run-log.ts';
+import { runStep, runStepKey, type RunStep } from '#core/packup/run-step.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 
 const at = instantOfMs(Date.UTC(2026, 10, 24, 19));
 const later = (minutes: number) => instantOfMs(Date.UTC(2026, 10, 24, 19) + minutes * 60_000);
-const step = (id: string, over: Partial<Step> = {}): Step => ({
-  id: `wind/${id}`,
-  item: 'wind/case-check',
-  part: 'case',
-  action: id,
-  minutes: 1,
-  after: [],
-  mark: 'practice',
-  ...over,
-});
+const horn = 'horn' as InstrumentId;
+const key = (id: string) => runStepKey(horn, `wind/${id}`);
+const step = (id: string, over: Partial<Step> = {}): RunStep =>
+  runStep(horn, {
+    id: `wind/${id}`,
+    item: 'wind/case-check',
+    part: 'case',
+    action: id,
+    minutes: 1,
+    after: [],
+    mark: 'practice',
+    ...over,
+  });
 const steps = [
   step('a', { must: true }),
   step('b', { item: 'wind/case-away' }),
   step('c', { item: 'wind/case-away', alsoDoes: ['wind/clean-hands'] }),
 ];
-const tick = (id: string): RunEvent => ({ kind: 'ticked', stepId: `wind/${id}`, at });
+const tick = (id: string): RunEvent => ({ kind: 'ticked', stepKey: key(id), at });
 const skip = (id: string, reason: 'no-time' | 'not-needed'): RunEvent => ({
   kind: 'skipped',
-  stepId: `wind/${id}`,
+  stepKey: key(id),
   reason,
   at,
 });
@@ -37,24 +54,24 @@ describe('the log of a run', () => {
   test('adds up: ticked, taken back, counted, skipped', () => {
     const state = runState([
       tick('a'),
-      { kind: 'unticked', stepId: 'wind/a', at },
-      { kind: 'counted', stepId: 'wind/b', count: 3, at },
+      { kind: 'unticked', stepKey: key('a'), at },
+      { kind: 'counted', stepKey: key('b'), count: 3, at },
       skip('c', 'no-time'),
     ]);
-    expect(stepState(state, 'wind/a').kind).toBe('open');
-    expect(stepState(state, 'wind/b')).toEqual({ kind: 'open', count: 3 });
-    expect(stepState(state, 'wind/c')).toMatchObject({ kind: 'skipped', reason: 'no-time' });
+    expect(stepState(state, key('a')).kind).toBe('open');
+    expect(stepState(state, key('b'))).toEqual({ kind: 'open', count: 3 });
+    expect(stepState(state, key('c'))).toMatchObject({ kind: 'skipped', reason: 'no-time' });
   });
 
   test('a second tick from another tab changes nothing', () => {
-    expect(runState([tick('a'), { kind: 'ticked', stepId: 'wind/a', at: later(9) }])).toEqual(runState([tick('a')]));
+    expect(runState([tick('a'), { kind: 'ticked', stepKey: key('a'), at: later(9) }])).toEqual(runState([tick('a')]));
   });
 
   test('is finished once, and never with a must-step neither done nor skipped', () => {
     const finish: RunEvent = { kind: 'finished', at };
     expect(checkRunEvent(steps, runState([]), finish)).toMatchObject({
       ok: false,
-      failure: { code: 'must-steps-open', stepIds: ['wind/a'] },
+      failure: { code: 'must-steps-open', actions: ['a'] },
     });
     expect(checkRunEvent(steps, runState([skip('a', 'no-time')]), finish).ok).toBe(true);
     expect(checkRunEvent(steps, runState([tick('a'), finish]), finish)).toMatchObject({
@@ -63,11 +80,23 @@ describe('the log of a run', () => {
     expect(checkRunEvent(steps, runState([]), tick('zzz'))).toMatchObject({ failure: { code: 'no-such-step' } });
   });
 
+  const done = (log: readonly RunEvent[], of: readonly RunStep[] = steps) =>
+    careDoneBy(of, runState(log)).map(({ itemId }) => itemId);
+
   test('records exactly what was done', () => {
-    expect(careDoneBy(steps, runState([tick('a'), tick('b')]))).toEqual(['wind/case-check']);
-    expect(careDoneBy(steps, runState([tick('b'), tick('c')]))).toEqual(['wind/case-away', 'wind/clean-hands']);
-    expect(careDoneBy(steps, runState([tick('b'), skip('c', 'not-needed')]))).toEqual(['wind/case-away']);
-    expect(careDoneBy(steps, runState([tick('b'), skip('c', 'no-time')]))).toEqual([]);
+    expect(done([tick('a'), tick('b')])).toEqual(['wind/case-check']);
+    expect(done([tick('b'), tick('c')])).toEqual(['wind/case-away', 'wind/clean-hands']);
+    expect(done([tick('b'), skip('c', 'not-needed')])).toEqual(['wind/case-away']);
+    expect(done([tick('b'), skip('c', 'no-time')])).toEqual([]);
+    // What was left out for want of time keeps its item open.
+    expect(careDoneBy([steps[1]!], runState([tick('b')]), [steps[2]!])).toEqual([]);
+  });
+
+  test('keeps two instruments apart', () => {
+    const other = runStep('cornet' as InstrumentId, steps[0]!.step);
+    expect(careDoneBy([steps[0]!, other], runState([tick('a')]))).toEqual([
+      { instrumentId: 'horn', itemId: 'wind/case-check' },
+    ]);
   });
 
   test('ticking more never records less', () => {
@@ -76,11 +105,57 @@ describe('the log of a run', () => {
       .map(([id, what]) => (what === 'tick' ? tick(id) : skip(id, what as 'no-time')));
     fc.assert(
       fc.property(fc.array(event), fc.constantFrom('a', 'b', 'c'), (log, extra) => {
-        const before = careDoneBy(steps, runState(log));
-        expect(careDoneBy(steps, runState([...log, tick(extra)]))).toEqual(expect.arrayContaining(before));
+        expect(done([...log, tick(extra)])).toEqual(expect.arrayContaining(done(log)));
       }),
       { seed: 6 },
     );
+  });
+
+  describe('a look', () => {
+    const look = step('look', {
+      look: {
+        question: 'How wet?',
+        answers: [
+          { id: 'dry', words: 'Dry' },
+          { id: 'wet', words: 'Wet' },
+          { id: 'stuck', words: 'Stuck', notice: 'brass/stuck', endsItem: true },
+        ],
+      },
+    });
+    const mop = step('mop', { must: true, calledBy: { look: 'wind/look', answers: ['wet'] } });
+    const rinse = step('rinse', { must: true });
+    const branched = [look, mop, rinse];
+    const answer = (found: string): RunEvent => ({ kind: 'answered', stepKey: key('look'), answer: found, at });
+
+    test('calls for the steps its answer names, and settles the others', () => {
+      expect(isCalledFor(branched, runState([]), mop)).toBe('undecided');
+      expect(isCalledFor(branched, runState([answer('wet')]), mop)).toBe('yes');
+      expect(isCalledFor(branched, runState([answer('dry')]), mop)).toBe('no');
+      expect(done([answer('dry'), tick('rinse')], branched)).toEqual(['wind/case-check']);
+      expect(done([answer('wet'), tick('rinse')], branched)).toEqual([]);
+      const finish: RunEvent = { kind: 'finished', at };
+      expect(checkRunEvent(branched, runState([answer('dry'), tick('rinse')]), finish).ok).toBe(true);
+      expect(checkRunEvent(branched, runState([answer('wet'), tick('rinse')]), finish).ok).toBe(false);
+    });
+
+    test('that finds something stuck ends its item, which is not done, and puts the sign in the record', () => {
+      const state = runState([answer('stuck')]);
+      expect(isCalledFor(branched, state, rinse)).toBe('no');
+      expect(checkRunEvent(branched, state, { kind: 'finished', at }).ok).toBe(true);
+      expect(careDoneBy(branched, state)).toEqual([]);
+      expect(signsSeenBy(branched, state)).toEqual([{ instrumentId: 'horn', itemId: 'brass/stuck', part: 'case' }]);
+    });
+
+    test('is answered, not ticked, and only with what it may find; skipped, it calls for everything', () => {
+      expect(checkRunEvent(branched, runState([]), tick('look'))).toMatchObject({ failure: { code: 'answer-wanted' } });
+      expect(checkRunEvent(branched, runState([]), answer('blue'))).toMatchObject({
+        failure: { code: 'no-such-answer', allowed: ['dry', 'wet', 'stuck'] },
+      });
+      expect(isCalledFor(branched, runState([skip('look', 'no-time')]), mop)).toBe('yes');
+      expect(
+        isCalledFor(branched, runState([answer('wet'), { kind: 'unticked', stepKey: key('look'), at }]), mop),
+      ).toBe('undecided');
+    });
   });
 
   test('a wait runs from the tick and holds only the step it is for', () => {
@@ -99,23 +174,40 @@ describe('the log of a run', () => {
 describe('a plan', () => {
   const build = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' } as const;
   const practice = practiceFor('clarinet', build);
-  const request = (items: `clarinet/${string}`[], standing: 'grown-up' | 'child' = 'grown-up') => ({
-    kind: kindOf('clarinet'),
-    practice,
-    items,
-    playedMinutes: 45,
+  const request = (
+    items: readonly CareItemId[],
+    { standing = 'grown-up' as 'grown-up' | 'child', minutesAtHand = null as number | null, learned = new Map() as ReadonlyMap<StepId, Marked> } = {},
+  ) => ({
+    parts: [
+      {
+        instrumentId: 'cl' as InstrumentId,
+        kind: kindOf('clarinet'),
+        practice,
+        items,
+        playedMinutes: 45,
+        schools: { choices: {}, context: { kind: 'clarinet' as const, build, ageDays: null, weeklyMinutes: 0 } },
+        loads: new Map<CareItemId, number>([
+          ['single-reed/mouthpiece-wash', 3],
+          ['swab/wash', 1],
+        ]),
+      },
+    ],
     roomCelsius: 20,
-    schools: { choices: {}, context: { build, ageDays: null, weeklyMinutes: 0 } },
     player: { standing, does: ['key-oil' as const] },
+    minutesAtHand,
+    learned,
   });
+  const everyPlay = practice.items
+    .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
+    .map(({ id }) => id);
 
   test('overlaps a soak with other work and says so', () => {
     const plan = planRun(
       request([
-        'clarinet/mouthpiece-soak',
+        'single-reed/mouthpiece-soak',
         'clarinet/tone-holes',
-        'clarinet/rod-dust',
-        'clarinet/reed-after-playing',
+        'keyed/rod-dust',
+        'single-reed/after-playing',
         'clarinet/take-apart',
         'clarinet/swab-bore',
       ]),
@@ -123,8 +215,8 @@ describe('a plan', () => {
     const starts = new Map(
       plan.steps.map(({ step: { id }, startsAtMinute }) => [id, startsAtMinute] as [StepId, number]),
     );
-    const soaked = plan.steps.find(({ step: { id } }) => id === 'clarinet/soak-mouthpiece');
-    expect(starts.get('clarinet/rinse-soaked-mouthpiece') ?? 0).toBeGreaterThanOrEqual(
+    const soaked = plan.steps.find(({ step: { id } }) => id === 'single-reed/soak-mouthpiece');
+    expect(starts.get('single-reed/rinse-soaked') ?? 0).toBeGreaterThanOrEqual(
       (soaked?.startsAtMinute ?? 0) + (soaked?.activeMinutes ?? 0) + 10,
     );
     expect(plan.elapsedMinutes).toBeLessThan(plan.activeMinutes + 10);
@@ -132,7 +224,10 @@ describe('a plan', () => {
   });
 
   test('gives a child twice the time and a grown-up beside them for oil', () => {
-    const [own, child] = [planRun(request(['clarinet/key-oil'])), planRun(request(['clarinet/key-oil'], 'child'))];
+    const [own, child] = [
+      planRun(request(['keyed/key-oil'])),
+      planRun(request(['keyed/key-oil'], { standing: 'child' })),
+    ];
     expect(child.activeMinutes).toBeCloseTo(2 * own.activeMinutes, 6);
     expect(new Set(own.steps.map(({ hands }) => hands))).toEqual(new Set(['player']));
     expect(new Set(child.steps.map(({ hands }) => hands))).toEqual(new Set(['with-a-grown-up']));
@@ -140,7 +235,7 @@ describe('a plan', () => {
 
   test('the thorough clean brings holes and rods along', () => {
     expect(new Set(planRun(request(['clarinet/thorough-clean'])).steps.map(({ step: { item } }) => item))).toEqual(
-      new Set(['clarinet/tone-holes', 'clarinet/rod-dust', 'clarinet/thorough-clean']),
+      new Set(['clarinet/tone-holes', 'keyed/rod-dust', 'clarinet/thorough-clean']),
     );
   });
 
@@ -150,5 +245,75 @@ describe('a plan', () => {
     );
     expect(swab?.repeats).toMatchObject({ count: 5, noun: 'pass' });
     expect(swab?.repeats?.because.map(({ rule }) => rule)).toEqual(['water-blown-in', 'dries-per-pass']);
+  });
+
+  test('in four minutes: the must-steps, then what protects most; the rest is named with what it costs', () => {
+    const items: CareItemId[] = [...everyPlay, 'single-reed/mouthpiece-wash', 'swab/wash'];
+    const full = planRun(request(items));
+    const short = planRun(request(items, { minutesAtHand: 4 }));
+    expect(full.leftOut).toEqual([]);
+    expect(short.elapsedMinutes).toBeLessThanOrEqual(4);
+    const ids = short.steps.map(({ step: { id } }) => id);
+    for (const { step } of full.steps) if (step.must) expect(ids).toContain(step.id);
+    expect(short.leftOut.length).toBeGreaterThan(0);
+    expect(short.leftOut.flatMap(({ steps: left }) => left).length + ids.length).toBe(full.steps.length);
+    expect(short.leftOut.map(({ value }) => value)).toEqual(
+      short.leftOut.map(({ value }) => value).toSorted((a, b) => b - a),
+    );
+    for (const { moreMinutes } of short.leftOut) expect(moreMinutes).toBeGreaterThan(0);
+  });
+
+  test('if even the must-steps take longer, they are shown with the minutes they take and nothing is dropped', () => {
+    const none = planRun(request(everyPlay, { minutesAtHand: 0 }));
+    expect(none.because[0]).toMatchObject({ rule: 'must-exceeds', minutes: 0 });
+    expect(none.steps.some(({ step }) => step.must)).toBe(true);
+    expect(planReasonWords(none.because[0]!).text).toContain('what must be done takes about');
+    const ample = planRun(request(everyPlay, { minutesAtHand: 300 }));
+    expect(ample.leftOut).toEqual([]);
+  });
+
+  test('over three instruments: reeds first, hands washed once, each cased after its own steps', () => {
+    const of = (id: string) => ({ ...request(everyPlay).parts[0]!, instrumentId: id as InstrumentId });
+    const plan = planRun({ ...request([]), parts: [of('a'), of('b'), of('c')] });
+    expect(plan.steps.slice(0, 3).map(({ key: at }) => at)).toEqual(
+      ['a', 'b', 'c'].map((id) => runStepKey(id as InstrumentId, 'single-reed/reed-off')),
+    );
+    expect(plan.steps).toHaveLength(3 * planRun(request(everyPlay)).steps.length);
+    const before = practice.items
+      .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'before')
+      .map(({ id }) => id);
+    const ready = planRun({ ...request([]), parts: ['a', 'b'].map((id) => ({ ...of(id), items: before })) });
+    expect(ready.steps.filter(({ step: { id } }) => id === 'wind/wash-hands')).toHaveLength(1);
+  });
+
+  test('minutes follow the player’s ticks: after ten runs the total is within the spread of their own', () => {
+    const estimates = new Map(practice.steps.map(({ id, minutes }) => [id, minutes]));
+    const plan = planRun(request(everyPlay));
+    // A player who takes 1.6 times as long, give or take a fifth from run to run.
+    const paces = [1.5, 1.7, 1.6, 1.4, 1.8, 1.55, 1.65, 1.6, 1.5, 1.7];
+    const total = (minutesOf: (one: (typeof plan.steps)[number]) => number) =>
+      plan.steps.reduce((sum, one) => sum + minutesOf(one), 0);
+    const runs = paces.map((pace, run) => {
+      let atMs = run * 86_400_000;
+      const startedAtMs = atMs;
+      const ticks = plan.steps.map(({ step: { id }, activeMinutes, repeats }) => {
+        atMs += activeMinutes * pace * 60_000;
+        return { stepId: id, atMs, repeats: repeats?.count ?? 1 };
+      });
+      return { startedAtMs, ticks };
+    });
+    const learned = learnMinutes(runs, estimates);
+    const after = planRun(request(everyPlay, { learned }));
+    const own = paces.map((pace) => total(({ activeMinutes }) => activeMinutes * pace));
+    expect(after.activeMinutes).toBeGreaterThanOrEqual(Math.min(...own));
+    expect(after.activeMinutes).toBeLessThanOrEqual(Math.max(...own));
+    expect(after.activeMinutes).toBeGreaterThan(plan.activeMinutes);
+    // One lunch break between two ticks is a pause, not a step.
+    const [paused] = runs;
+    const late = {
+      ...paused!,
+      ticks: paused!.ticks.map((one, index) => (index > 4 ? { ...one, atMs: one.atMs + 3_600_000 } : one)),
+    };
+    expect(learnMinutes([late], estimates).has(plan.steps[5]!.step.id)).toBe(false);
   });
 });

@@ -1,13 +1,18 @@
 import type { CareItem } from '#core/care/care-item.ts';
-import { counted, duration, listed } from '#core/explain/format.ts';
+import type { DecisionKind } from '#core/care/care-decision.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { counted, duration, listed, type Format } from '#core/explain/format.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
 
 /** What stands in an instrument's record and can be taken back. */
-export const RECORD_KINDS = ['play', 'run', 'care'] as const;
+export const RECORD_KINDS = ['play', 'run', 'care', 'sign', 'decision'] as const;
 export type RecordKind = (typeof RECORD_KINDS)[number];
 
 const RUN_WORDS: Readonly<Record<RunKind, string>> = { before: 'Made ready', after: 'Packed up', care: 'Care done' };
 const LISTED_AT_MOST = 3;
+
+/** As the book has it, whatever the build: a history may name what its instrument no longer has. */
+type Named = Pick<CareItem, 'name' | 'trigger'>;
 
 export const playWords = (minutes: number): string => `Played ${duration(minutes)}`;
 
@@ -22,5 +27,24 @@ export function runWords(kind: RunKind, done: readonly CareItem[], finished: boo
   return `${RUN_WORDS[kind]}: ${listed([...named, ...more])}`;
 }
 
-export const careWords = (item: CareItem | undefined, itemId: string, by: 'player' | 'bench'): string =>
+export const careWords = (item: Named | undefined, itemId: string, by: 'player' | 'bench'): string =>
   `${item?.name ?? itemId}${by === 'bench' ? ', by the bench' : ''}`;
+
+export const signWords = (item: Named | undefined, itemId: string): string =>
+  item?.trigger.kind === 'when-noticed' ? `Noticed: ${item.trigger.sign}` : `Noticed: ${item?.name ?? itemId}`;
+
+export function decisionWords(
+  item: Named | undefined,
+  { itemId, kind, until }: { readonly itemId: string; readonly kind: DecisionKind; readonly until: LocalDate | null },
+  format: Format,
+): string {
+  const name = item?.name ?? itemId;
+  switch (kind) {
+    case 'postponed':
+      return until === null ? `${name}: let wait` : `${name}: let wait until ${format.date(until)}`;
+    case 'declined':
+      return `${name}: not done here`;
+    case 'resumed':
+      return `${name}: done again from now on`;
+  }
+}

@@ -34,12 +34,26 @@ const ROWS_AFTER: Record<string, string> = {
     insert into players values ('ada', 'Ada', 'grown-up', '[]', '2026-01-01T00:00:00.000Z');
     insert into instruments values ('cl', 'Clarinet', 'clarinet', '{}', 'ada', '2024-01-01', 1, null, '2026-01-01T00:00:00.000Z');
     insert into plays (key, instrument_id, player_id, ended_on, ended_at_minute, minutes, logged_at) values ('p1', 'cl', 'ada', '2026-01-02', 600, 30, '2026-01-02T00:00:00.000Z');
-    insert into runs values ('r1', 'cl', 'ada', 'after', 'p1', 30, 20, '{}', '2026-01-02', 600, '2026-01-02T10:00:00.000Z');
+    insert into runs values ('r1', 'ada', 'after', null, 20, '{}', '2026-01-02', 600, '2026-01-02T10:00:00.000Z');
+    insert into run_instruments values ('r1', 0, 'cl', 'p1', 30);
+    insert into signs_noticed values ('s1', 'cl', 'keyed/rod-dust', 'lower-joint', '2026-01-02', 605, null, '2026-01-02T10:05:00.000Z');
+    insert into care_decisions values ('d1', 'cl', 'keyed/rod-dust', 'declined', '2026-01-02', null, '2026-01-02T10:05:00.000Z');
     insert into run_events (key, run_key, kind, at) values ('e1', 'r1', 'finished', '2026-01-02T10:05:00.000Z');
     insert into care_done values ('c1', 'cl', 'clarinet/swab-bore', '2026-01-02', 605, 'player', 'e1', '2026-01-02T10:05:00.000Z');
     insert into withdrawals values ('w1', 'p1', '2026-01-03T00:00:00.000Z');`,
 };
-const TABLES = ['players', 'instruments', 'plays', 'runs', 'run_events', 'care_done', 'withdrawals'];
+const TABLES = [
+  'players',
+  'instruments',
+  'plays',
+  'runs',
+  'run_instruments',
+  'run_events',
+  'care_done',
+  'signs_noticed',
+  'care_decisions',
+  'withdrawals',
+];
 
 describe('migrations', () => {
   test('every migration has rows and children to be tried on', () => {

@@ -82,13 +82,15 @@ export const playBody = (over: object = {}) => ({
   ...over,
 });
 
+/** One instrument in a run. */
+export const share = (over: object = {}) => ({ instrumentId: 'clarinet', playKey: null, itemIds: [], ...over });
+
 export const runBody = (over: object = {}) => ({
   key: aKey(),
-  instrumentId: 'clarinet',
   playerId: 'ada',
   kind: 'after',
-  playKey: null,
-  itemIds: [],
+  parts: [share()],
+  minutesAtHand: null,
   now: NOW,
   ...over,
 });

@@ -40,13 +40,29 @@ function Water({
 function Segment({ segment, active }: { readonly segment: PlacedSegment; readonly active: boolean }) {
   const { outline, bore, x, width, half } = segment;
   return (
-    <g>
+    <g transform={`translate(0 ${segment.lift})`}>
       <path
         d={outline}
         strokeWidth={active ? 4 : 2}
         style={{ fill: 'var(--ulu-palette-tube-wall)', stroke: active ? INK : 'var(--ulu-palette-tube-wall)' }}
       />
       <path d={bore} style={{ fill: 'var(--ulu-palette-tube-bore)' }} />
+      {segment.form === 'u-turn' && (
+        <path
+          d={`M${x + width * 0.5 + 10} ${-half[0] * 0.45}h-14a${half[0] * 0.45} ${half[0] * 0.45} 0 0 0 0 ${half[0] * 0.9}h14`}
+          fill="none"
+          strokeWidth={2}
+          strokeDasharray="4 3"
+          style={{ stroke: 'var(--ulu-palette-tube-wall)' }}
+        />
+      )}
+      {segment.form === 'side' && (
+        <path
+          d={`M${x} ${half[0]}V${-segment.lift}`}
+          strokeWidth={5}
+          style={{ stroke: 'var(--ulu-palette-tube-wall)' }}
+        />
+      )}
       {segment.joint === 'tenon' && (
         <path
           d={`M${x + width - 4} ${-half[1] - 3}h8v${2 * half[1] + 6}h-8z`}
@@ -76,7 +92,7 @@ function Pin({
   readonly upright: boolean;
 }) {
   const x = segment.x + segment.width / 2;
-  const top = -Math.max(...segment.half);
+  const top = segment.lift - Math.max(...segment.half);
   const word =
     pin.state === 'overdue' ? 'overdue' : pin.state === 'due' ? 'due' : pin.state === 'unknown' ? 'not known' : 'soon';
   const text = pin.count > 1 ? `${pin.count} ${word}` : word;
@@ -181,12 +197,13 @@ export function BoreStrip({
   upright = false,
   label,
 }: BoreStripProps) {
-  const { placed, length, widest, deepest } = stripGeometry(segments);
+  const { placed, length, widest, deepest, above: sideTubes } = stripGeometry(segments);
   const tallestPin = Math.max(
     0,
     ...placed.filter(({ part }) => pins.some((pin) => pin.part === part)).flatMap(({ half }) => half),
   );
-  const above = upright ? widest + 110 : Math.max(widest + 6, tallestPin + 40);
+  const pinned = upright ? widest + 110 : Math.max(widest + 6, tallestPin + 40);
+  const above = Math.max(pinned, sideTubes > 0 ? sideTubes + (upright ? 70 : 26) : 0);
   const below = upright ? widest + 130 : widest + 26;
   const box = upright ? `${-below} -6 ${above + below} ${length + 12}` : `-6 ${-above} ${length + 12} ${above + below}`;
   return (
@@ -203,7 +220,8 @@ export function BoreStrip({
         ))}
         {placed.map(
           (segment) =>
-            segment.waterGrams >= GRAMS_SHOWN && (
+            segment.waterGrams >= GRAMS_SHOWN &&
+            segment.lift === 0 && (
               <Water
                 key={segment.part}
                 segment={segment}
@@ -213,7 +231,12 @@ export function BoreStrip({
         )}
         {thread && <Thread placed={placed} thread={thread} />}
         {placed.map((segment) => (
-          <PartName key={segment.part} segment={segment} y={widest + 20} upright={upright} />
+          <PartName
+            key={segment.part}
+            segment={segment}
+            y={segment.lift === 0 ? widest + 20 : segment.lift + 4}
+            upright={upright}
+          />
         ))}
         {pins.map((pin) => {
           const segment = placed.find(({ part }) => part === pin.part);

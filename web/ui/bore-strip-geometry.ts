@@ -9,6 +9,8 @@ export type PlacedSegment = StripSegment & {
   readonly outline: string;
   readonly bore: string;
   readonly flares: boolean;
+  /** Where it lies across the strip: side tubes stand above the main line. */
+  readonly lift: number;
 };
 
 const STRIP_LENGTH = 940;
@@ -29,35 +31,58 @@ function outlineOf(x: number, width: number, [near, far]: readonly [number, numb
   return `M${x} ${-near}L${end} ${-far}V${far}L${x} ${near}z`;
 }
 
-/** Places the segments end to end. `deepest` is the most water in one segment, g. */
+/** Space between the main line and a side tube, and between side tubes, in drawing units. */
+const SIDE_GAP = 30;
+
+function place(segment: StripSegment, x: number, width: number, lift: number): PlacedSegment {
+  const sack = segment.form === 'sack';
+  const drawn = (boreMm: number) => (sack ? 24 : halfWidth(boreMm));
+  const half: readonly [number, number] = [drawn(segment.boreMm[0] ?? 1), drawn(segment.boreMm[1] ?? 1)];
+  const inner: readonly [number, number] = [half[0] - WALL, half[1] - WALL];
+  return {
+    ...segment,
+    x,
+    width,
+    half,
+    lift,
+    outline: outlineOf(x, width, half),
+    bore: outlineOf(x, width, inner),
+    flares: half[1] > half[0] * FLARES_FROM,
+  };
+}
+
+/**
+ * Places the segments end to end; side tubes (drones) stand above the one they leave from, over the end of the strip.
+ * `deepest` is the most water in one segment, g.
+ */
 export function stripGeometry(segments: readonly StripSegment[]): {
   placed: readonly PlacedSegment[];
   length: number;
   widest: number;
   deepest: number;
+  /** How far side tubes reach above the main line. */
+  above: number;
 } {
-  const total = segments.reduce((sum, { lengthMm }) => sum + compressed(lengthMm), 0);
+  const main = segments.filter(({ form }) => form !== 'side');
+  const side = segments.filter(({ form }) => form === 'side');
+  const total = main.reduce((sum, { lengthMm }) => sum + compressed(lengthMm), 0);
+  const widthOf = ({ lengthMm }: StripSegment) => (STRIP_LENGTH * compressed(lengthMm)) / Math.max(total, 1);
   let x = 0;
-  const placed = segments.map((segment): PlacedSegment => {
-    const width = (STRIP_LENGTH * compressed(segment.lengthMm)) / Math.max(total, 1);
-    const half: readonly [number, number] = [halfWidth(segment.boreMm[0] ?? 1), halfWidth(segment.boreMm[1] ?? 1)];
-    const inner: readonly [number, number] = [half[0] - WALL, half[1] - WALL];
-    const one = {
-      ...segment,
-      x,
-      width,
-      half,
-      outline: outlineOf(x, width, half),
-      bore: outlineOf(x, width, inner),
-      flares: half[1] > half[0] * FLARES_FROM,
-    };
-    x += width;
+  const inLine = main.map((segment): PlacedSegment => {
+    const one = place(segment, x, widthOf(segment), 0);
+    x += one.width;
     return one;
   });
+  const root = inLine.find(({ form }) => form === 'sack') ?? inLine[0];
+  const standing = side.map((segment, index): PlacedSegment => {
+    const width = Math.min(widthOf(segment), STRIP_LENGTH - (root?.x ?? 0) - (root?.width ?? 0) * 0.5);
+    return place(segment, (root?.x ?? 0) + (root?.width ?? 0) * 0.5, width, -(SIDE_GAP * (index + 1) + 18));
+  });
   return {
-    placed,
+    placed: [...inLine, ...standing],
     length: STRIP_LENGTH,
-    widest: Math.max(0, ...placed.flatMap(({ half }) => half)),
+    widest: Math.max(0, ...inLine.flatMap(({ half }) => half)),
     deepest: Math.max(0, ...segments.map(({ waterGrams }) => waterGrams)),
+    above: side.length === 0 ? 0 : SIDE_GAP * side.length + 34,
   };
 }

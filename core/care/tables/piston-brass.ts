@@ -43,6 +43,24 @@ export const pistonBrass: PracticeLayer = {
       why: 'Film in the mouthpipe narrows the bore, and red rot begins there.',
       mark: 'practice',
     },
+    {
+      id: 'piston-brass/bath',
+      name: 'Bath',
+      part: 'the-bore',
+      trigger: {
+        kind: 'clock-by-school',
+        school: 'brass-bath-interval',
+        limbs: {
+          monthly: { days: practice(30) },
+          '2-months': { days: practice(61) },
+          '3-months': { days: practice(91) },
+        },
+      },
+      severity: 'lasting',
+      why: 'Breath dries into a scale that drags valves and slides, feeds germs and corrodes the tube from within.',
+      mark: 'practice',
+      blockedBy: 'brass/stuck',
+    },
   ],
   steps: [
     {
@@ -52,7 +70,9 @@ export const pistonBrass: PracticeLayer = {
       action: 'Lift it out round the valve block',
       how: 'Hooks only once it is clear of the case. Then shut and latch the empty case.',
       minutes: 0.2,
-      after: ['wind/case-flat'],
+      after: [],
+      needs: ['hands-ready', 'case-open'],
+      reaches: ['joined'],
       why: 'Slides are not handles.',
       harm: 'a locked valve, a dent',
       mark: 'general',
@@ -120,29 +140,19 @@ export const pistonBrass: PracticeLayer = {
       mark: 'practice',
     },
 
-    // ---- slide grease on its own
-    {
-      id: 'piston-brass/grease-slides',
-      item: 'brass/slide-grease',
-      part: 'valve-slides',
-      action:
-        'Each slide: press its valve down, pull, wipe both legs, thin grease on the inner legs, work it, back to its mark',
-      minutes: 1.2,
-      repeats: { kind: 'fixed', count: practice(4), noun: 'slide' },
-      after: ['brass/water-keys', 'brass/mouthpiece-off'],
-      why: 'The valve pressed down lets air in: no vacuum.',
-      harm: 'a slide that sets',
-      cautions: ['A slide that will not move goes to the bench; never force it.'],
-      supplies: ['slide grease', 'lint-free cloth'],
-      mark: 'practice',
-    },
-
     // ---- bath: soak → brush → rinse → dry → grease → oil
     {
       id: 'piston-brass/bath-try-slides',
-      item: 'brass/bath',
+      item: 'piston-brass/bath',
       part: 'valve-slides',
-      action: 'All slides and the mouthpiece move; one stuck: no bath, the bench',
+      action: 'All slides and the mouthpiece move?',
+      look: {
+        question: 'Does everything move?',
+        answers: [
+          { id: 'move', words: 'All move' },
+          { id: 'stuck', words: 'One is stuck', notice: 'brass/stuck', endsItem: true },
+        ],
+      },
       minutes: 1,
       after: [],
       must: true,
@@ -152,7 +162,7 @@ export const pistonBrass: PracticeLayer = {
     },
     {
       id: 'piston-brass/bath-fill',
-      item: 'brass/bath',
+      item: 'piston-brass/bath',
       part: 'bell',
       action: 'Lukewarm tub, a little mild dish soap, a towel under the horn',
       minutes: 3,
@@ -164,7 +174,7 @@ export const pistonBrass: PracticeLayer = {
     },
     {
       id: 'piston-brass/bath-slides-out',
-      item: 'brass/bath',
+      item: 'piston-brass/bath',
       part: 'valve-slides',
       action: 'Slides out, each with its valve pressed; valves out in order onto a dry cloth',
       minutes: 3,
@@ -177,7 +187,7 @@ export const pistonBrass: PracticeLayer = {
     },
     {
       id: 'piston-brass/bath-soak',
-      item: 'brass/bath',
+      item: 'piston-brass/bath',
       part: 'mouthpipe',
       action: 'Body and slides into the tub',
       minutes: 0.5,
@@ -187,7 +197,7 @@ export const pistonBrass: PracticeLayer = {
     },
     {
       id: 'piston-brass/bath-valves',
-      item: 'brass/bath',
+      item: 'piston-brass/bath',
       part: 'valve-block',
       action: 'Meanwhile: each valve wiped, its ports cleaned with a cotton bud',
       minutes: 1.5,
@@ -200,7 +210,7 @@ export const pistonBrass: PracticeLayer = {
     },
     {
       id: 'piston-brass/bath-brush',
-      item: 'brass/bath',
+      item: 'piston-brass/bath',
       part: 'mouthpipe',
       action:
         'Still in the water: flexible brush through mouthpipe, main slide, crooks and valve slides; casings swabbed with lint-free cloth',
@@ -215,7 +225,7 @@ export const pistonBrass: PracticeLayer = {
     },
     {
       id: 'piston-brass/bath-rinse',
-      item: 'brass/bath',
+      item: 'piston-brass/bath',
       part: 'mouthpipe',
       action: 'Rinse everything until it runs clear',
       minutes: 3,
@@ -227,7 +237,7 @@ export const pistonBrass: PracticeLayer = {
     },
     {
       id: 'piston-brass/bath-dry',
-      item: 'brass/bath',
+      item: 'piston-brass/bath',
       part: 'bell',
       action: 'Dry with a towel and air',
       minutes: 4,
@@ -240,7 +250,7 @@ export const pistonBrass: PracticeLayer = {
     },
     {
       id: 'piston-brass/bath-grease',
-      item: 'brass/bath',
+      item: 'piston-brass/bath',
       part: 'valve-slides',
       action: 'Slides: thin grease on the inner legs, in, worked, to the mark',
       minutes: 1,
@@ -254,7 +264,7 @@ export const pistonBrass: PracticeLayer = {
     },
     {
       id: 'piston-brass/bath-oil',
-      item: 'brass/bath',
+      item: 'piston-brass/bath',
       part: 'valve-block',
       action: 'Oil each valve and put it into its own casing, cap snug',
       minutes: 0.8,
@@ -274,7 +284,7 @@ export const pistonBrass: PracticeLayer = {
     },
     {
       id: 'piston-brass/bath-try',
-      item: 'brass/bath',
+      item: 'piston-brass/bath',
       part: 'valve-block',
       action: 'Try each valve; clean the tub',
       minutes: 1.5,

@@ -45,7 +45,18 @@ export const SCHOOLS = {
       fortnightly: { words: 'every two weeks', mark: 'one-voice' },
       monthly: { words: 'monthly at the least', mark: 'practice' },
     },
-    usual: fixed('weekly', 'a wet cloth in a closed case grows mould in days'),
+    usual: {
+      cases: [
+        {
+          of: { kinds: ['bassoon', 'flute', 'piccolo'] },
+          choice: 'fortnightly',
+          why: 'the body swab of a bassoon and the cloth of a flute',
+          mark: 'one-voice',
+        },
+      ],
+      otherwise: 'weekly',
+      why: 'a wet cloth in a closed case grows mould in days',
+    },
   },
   'key-oil': {
     question: 'How often are the keys oiled?',
@@ -92,7 +103,18 @@ export const SCHOOLS = {
       monthly: { words: 'monthly', mark: 'one-voice' },
       'when-stiff': { words: 'when a joint goes on stiffly', mark: 'practice' },
     },
-    usual: fixed('when-stiff', 'most days while the cork is new, then only when stiff'),
+    usual: {
+      cases: [
+        {
+          of: { kinds: ['oboe', 'cor-anglais', 'bassoon'] },
+          choice: 'monthly',
+          why: 'body tenons of double reeds, a single light smear',
+          mark: 'one-voice',
+        },
+      ],
+      otherwise: 'when-stiff',
+      why: 'most days while the cork is new, then only when stiff',
+    },
   },
   'service-interval': {
     question: 'How often does it go to the bench?',

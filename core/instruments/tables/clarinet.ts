@@ -1,12 +1,12 @@
+import { ask } from '#core/instruments/build-questions.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
+import { WATER } from '#core/water/water-table.ts';
 
-/**
- * The soprano clarinet. Parts and build from the practice book; lengths, bores and water shares are estimates made
- * for the drawing ("most near the mouthpiece, in the barrel and at the top tenon; then upper tone holes").
- */
+/** The clarinet, soprano sizes. Parts and build from the practice book. Lengths, bores and water shares are estimates made for the drawing. */
 export const clarinet = {
   id: 'clarinet',
   name: 'Clarinet',
+  family: 'Single reeds',
   nameByBuild: [
     { when: { body: ['wood'] }, name: 'Wooden clarinet' },
     { when: { body: ['plastic'] }, name: 'Plastic clarinet' },
@@ -57,56 +57,12 @@ export const clarinet = {
     { id: 'swab', name: 'Swab', nearness: 'first-half' },
     { id: 'case', name: 'Case', nearness: 'the-rest' },
   ],
+  standsFor: { 'the-bore': 'upper-joint', 'the-keys': 'lower-joint', 'the-tenons': 'barrel' },
   fields: [
-    {
-      field: 'body',
-      question: 'What is the body made of?',
-      options: [
-        { id: 'wood', name: 'Wood' },
-        { id: 'plastic', name: 'Plastic' },
-        { id: 'hard-rubber', name: 'Hard rubber' },
-      ],
-      usual: 'wood',
-    },
-    {
-      field: 'tenons',
-      question: 'What are the tenons wound with?',
-      options: [
-        { id: 'cork', name: 'Cork' },
-        { id: 'thread', name: 'Thread' },
-      ],
-      usual: 'cork',
-    },
-    {
-      field: 'pads',
-      question: 'What are the pads?',
-      options: [
-        { id: 'skin', name: 'Skin' },
-        { id: 'leather', name: 'Leather' },
-        { id: 'cork', name: 'Cork' },
-        { id: 'synthetic', name: 'Synthetic' },
-      ],
-      usual: 'skin',
-    },
-    {
-      field: 'mouthpiece',
-      question: 'What is the mouthpiece made of?',
-      options: [
-        { id: 'hard-rubber', name: 'Hard rubber' },
-        { id: 'plastic', name: 'Plastic' },
-        { id: 'glass', name: 'Glass' },
-      ],
-      usual: 'hard-rubber',
-    },
+    ask('body', ['wood', 'plastic', 'hard-rubber'], 'wood'),
+    ask('tenons', ['cork', 'thread'], 'cork'),
+    ask('pads', ['skin', 'leather', 'cork', 'synthetic'], 'skin'),
+    ask('mouthpiece', ['hard-rubber', 'plastic', 'glass'], 'hard-rubber'),
   ],
-  water: {
-    flowLitresPerMinute: 13,
-    soundingShare: 0.6,
-    enteringShare: 1,
-    wallWarming: 0.45,
-    keptShare: 0.36,
-    wettedBoreSquareMetres: 0.0305,
-    pickedUpPerPass: 0.4,
-    leastPasses: 1,
-  },
+  water: WATER.clarinet,
 } as const satisfies InstrumentKind;

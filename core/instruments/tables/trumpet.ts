@@ -1,12 +1,12 @@
+import { ask } from '#core/instruments/build-questions.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
+import { WATER } from '#core/water/water-table.ts';
 
-/**
- * The trumpet, unrolled. Parts and build from the practice book; lengths, bores and water shares are estimates made
- * for the drawing. Water runs down the mouthpipe and stands in the main slide, where the water key is.
- */
+/** The trumpet, unrolled. Parts and build from the practice book. Lengths, bores and water shares are estimates made for the drawing. */
 export const trumpet = {
   id: 'trumpet',
   name: 'Trumpet',
+  family: 'Brass',
   nameByBuild: [
     { when: { finish: ['lacquer'] }, name: 'Lacquered trumpet' },
     { when: { finish: ['silver'] }, name: 'Silver-plated trumpet' },
@@ -61,36 +61,10 @@ export const trumpet = {
     { id: 'bell', name: 'Bell', lengthMm: 480, boreMm: [11.7, 123], nearness: 'the-rest', waterShare: 0.02 },
   ],
   loose: [{ id: 'case', name: 'Case', nearness: 'the-rest' }],
+  standsFor: { 'the-bore': 'mouthpipe', 'the-slides': 'valve-slides', 'the-water': 'main-slide' },
   fields: [
-    {
-      field: 'finish',
-      question: 'What is the finish?',
-      options: [
-        { id: 'lacquer', name: 'Lacquer' },
-        { id: 'silver', name: 'Silver plate' },
-        { id: 'bare-brass', name: 'Bare brass' },
-      ],
-      usual: 'lacquer',
-    },
-    {
-      field: 'brassMouthpiece',
-      question: 'What is the mouthpiece?',
-      options: [
-        { id: 'plated', name: 'Plated' },
-        { id: 'bare-brass', name: 'Bare brass' },
-        { id: 'stainless', name: 'Solid stainless steel' },
-      ],
-      usual: 'plated',
-    },
+    ask('finish', ['lacquer', 'silver', 'bare-brass'], 'lacquer'),
+    ask('brassMouthpiece', ['plated', 'bare-brass', 'stainless'], 'plated'),
   ],
-  water: {
-    flowLitresPerMinute: 18,
-    soundingShare: 0.5,
-    enteringShare: 1,
-    wallWarming: 0.3,
-    keptShare: 0.6,
-    wettedBoreSquareMetres: 0.06,
-    pickedUpPerPass: 0.5,
-    leastPasses: 1,
-  },
+  water: WATER.trumpet,
 } as const satisfies InstrumentKind;

@@ -1,3 +1,17 @@
+CREATE TABLE `care_decisions` (
+	`key` text PRIMARY KEY NOT NULL,
+	`instrument_id` text NOT NULL,
+	`item_id` text NOT NULL,
+	`kind` text NOT NULL,
+	`decided_on` text NOT NULL,
+	`until` text,
+	`logged_at` text NOT NULL,
+	FOREIGN KEY (`instrument_id`) REFERENCES `instruments`(`id`) ON UPDATE no action ON DELETE no action,
+	CONSTRAINT "care_decisions_kind" CHECK("care_decisions"."kind" in ('postponed', 'declined', 'resumed')),
+	CONSTRAINT "care_decisions_until" CHECK(("care_decisions"."kind" = 'postponed') = ("care_decisions"."until" is not null))
+);
+--> statement-breakpoint
+CREATE INDEX `decisions_of_item` ON `care_decisions` (`instrument_id`,`item_id`,`logged_at`);--> statement-breakpoint
 CREATE TABLE `care_done` (
 	`key` text PRIMARY KEY NOT NULL,
 	`instrument_id` text NOT NULL,
@@ -14,6 +28,20 @@ CREATE TABLE `care_done` (
 --> statement-breakpoint
 CREATE INDEX `care_of_item` ON `care_done` (`instrument_id`,`item_id`,`done_on`,`done_at_minute`);--> statement-breakpoint
 CREATE INDEX `care_of_source` ON `care_done` (`source_key`);--> statement-breakpoint
+CREATE TABLE `signs_noticed` (
+	`key` text PRIMARY KEY NOT NULL,
+	`instrument_id` text NOT NULL,
+	`item_id` text NOT NULL,
+	`part` text NOT NULL,
+	`noticed_on` text NOT NULL,
+	`noticed_at_minute` integer NOT NULL,
+	`source_key` text,
+	`logged_at` text NOT NULL,
+	FOREIGN KEY (`instrument_id`) REFERENCES `instruments`(`id`) ON UPDATE no action ON DELETE no action,
+	CONSTRAINT "signs_minute_of_day" CHECK("signs_noticed"."noticed_at_minute" between 0 and 1439)
+);
+--> statement-breakpoint
+CREATE INDEX `signs_of_item` ON `signs_noticed` (`instrument_id`,`item_id`,`noticed_on`,`noticed_at_minute`);--> statement-breakpoint
 CREATE TABLE `instruments` (
 	`id` text PRIMARY KEY NOT NULL,
 	`name` text NOT NULL,
@@ -24,8 +52,7 @@ CREATE TABLE `instruments` (
 	`came_new` integer NOT NULL,
 	`left_on` text,
 	`added_at` text NOT NULL,
-	FOREIGN KEY (`player_id`) REFERENCES `players`(`id`) ON UPDATE no action ON DELETE no action,
-	CONSTRAINT "instruments_kind" CHECK("instruments"."kind" in ('clarinet', 'trumpet'))
+	FOREIGN KEY (`player_id`) REFERENCES `players`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
 CREATE INDEX `instruments_player` ON `instruments` (`player_id`);--> statement-breakpoint
@@ -34,36 +61,46 @@ CREATE TABLE `run_events` (
 	`key` text NOT NULL,
 	`run_key` text NOT NULL,
 	`kind` text NOT NULL,
-	`step_id` text,
+	`step_key` text,
 	`reason` text,
 	`count` integer,
+	`answer` text,
 	`at` text NOT NULL,
 	FOREIGN KEY (`run_key`) REFERENCES `runs`(`key`) ON UPDATE no action ON DELETE no action,
-	CONSTRAINT "run_events_kind" CHECK("run_events"."kind" in ('ticked', 'unticked', 'skipped', 'counted', 'finished'))
+	CONSTRAINT "run_events_kind" CHECK("run_events"."kind" in ('ticked', 'unticked', 'skipped', 'counted', 'answered', 'pulled-in', 'finished'))
 );
 --> statement-breakpoint
 CREATE UNIQUE INDEX `run_events_key_unique` ON `run_events` (`key`);--> statement-breakpoint
 CREATE INDEX `events_of_run` ON `run_events` (`run_key`,`sequence`);--> statement-breakpoint
-CREATE TABLE `runs` (
-	`key` text PRIMARY KEY NOT NULL,
+CREATE TABLE `run_instruments` (
+	`run_key` text NOT NULL,
+	`position` integer NOT NULL,
 	`instrument_id` text NOT NULL,
-	`player_id` text NOT NULL,
-	`kind` text NOT NULL,
 	`play_key` text,
 	`played_minutes` integer NOT NULL,
+	PRIMARY KEY(`run_key`, `instrument_id`),
+	FOREIGN KEY (`run_key`) REFERENCES `runs`(`key`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`instrument_id`) REFERENCES `instruments`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`play_key`) REFERENCES `plays`(`key`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `runs_of_instrument` ON `run_instruments` (`instrument_id`,`run_key`);--> statement-breakpoint
+CREATE INDEX `runs_of_play` ON `run_instruments` (`play_key`);--> statement-breakpoint
+CREATE TABLE `runs` (
+	`key` text PRIMARY KEY NOT NULL,
+	`player_id` text NOT NULL,
+	`kind` text NOT NULL,
+	`minutes_at_hand` real,
 	`room_celsius` real NOT NULL,
 	`plan` text NOT NULL,
 	`started_on` text NOT NULL,
 	`started_at_minute` integer NOT NULL,
 	`started_at` text NOT NULL,
-	FOREIGN KEY (`instrument_id`) REFERENCES `instruments`(`id`) ON UPDATE no action ON DELETE no action,
 	FOREIGN KEY (`player_id`) REFERENCES `players`(`id`) ON UPDATE no action ON DELETE no action,
-	FOREIGN KEY (`play_key`) REFERENCES `plays`(`key`) ON UPDATE no action ON DELETE no action,
 	CONSTRAINT "runs_kind" CHECK("runs"."kind" in ('before', 'after', 'care'))
 );
 --> statement-breakpoint
-CREATE INDEX `runs_of_instrument` ON `runs` (`instrument_id`,`started_at`);--> statement-breakpoint
-CREATE INDEX `runs_of_play` ON `runs` (`play_key`);--> statement-breakpoint
+CREATE INDEX `runs_by_start` ON `runs` (`started_at`);--> statement-breakpoint
 CREATE TABLE `players` (
 	`id` text PRIMARY KEY NOT NULL,
 	`name` text NOT NULL,

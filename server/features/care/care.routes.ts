@@ -1,8 +1,8 @@
 import { Router } from 'express';
 import { localDate } from '#core/time/local-date.ts';
-import { carePaths, logCareRequest } from '#contract/care.ts';
+import { carePaths, logCareRequest, logDecisionRequest, logSignRequest } from '#contract/care.ts';
 import { todayQuery } from '#contract/scalars.ts';
-import { instrumentPageOf, logCare } from '#server/features/care/care.use-cases.ts';
+import { instrumentPageOf, logCare, logDecision, logSign } from '#server/features/care/care.use-cases.ts';
 import { bodyOf, formatOf, param, queryOf, sendLogged, sendOutcome } from '#server/http/respond.ts';
 import type { Services } from '#server/repositories.ts';
 
@@ -13,5 +13,9 @@ export function careRoutes(services: Services): Router {
     sendOutcome(res, instrumentPageOf(services, param(req, 'instrumentId'), localDate(today), formatOf(req)));
   });
   router.post(carePaths.log, (req, res) => sendLogged(res, logCare(services, bodyOf(logCareRequest, req))));
+  router.post(carePaths.signs, (req, res) => sendLogged(res, logSign(services, bodyOf(logSignRequest, req))));
+  router.post(carePaths.decisions, (req, res) =>
+    sendLogged(res, logDecision(services, bodyOf(logDecisionRequest, req))),
+  );
   return router;
 }

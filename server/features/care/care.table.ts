@@ -1,6 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { DECISION_KINDS } from '#core/care/care-decision.ts';
 import { DONE_BY } from '#core/care/done-by.ts';
+import { PART_IDS } from '#core/instruments/kind.ts';
 import { oneOf } from '#server/db/one-of.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
 
@@ -27,3 +29,48 @@ export const careDone = sqliteTable(
   ],
 );
 export type CareDoneRow = typeof careDone.$inferSelect;
+
+/** Signs somebody has seen: a stiff joint, lime, something stuck. */
+export const signsNoticed = sqliteTable(
+  'signs_noticed',
+  {
+    key: text().primaryKey(),
+    instrumentId: text('instrument_id')
+      .notNull()
+      .references(() => instruments.id),
+    itemId: text('item_id').notNull(),
+    part: text({ enum: PART_IDS }).notNull(),
+    noticedOn: text('noticed_on').notNull(),
+    noticedAtMinute: integer('noticed_at_minute').notNull(),
+    /** The end of the run whose look found it; null where somebody tapped it. */
+    sourceKey: text('source_key'),
+    loggedAt: text('logged_at').notNull(),
+  },
+  (table) => [
+    check('signs_minute_of_day', sql`${table.noticedAtMinute} between 0 and 1439`),
+    index('signs_of_item').on(table.instrumentId, table.itemId, table.noticedOn, table.noticedAtMinute),
+  ],
+);
+export type SignNoticedRow = typeof signsNoticed.$inferSelect;
+
+/** What a player has decided about an item: to let it wait, not to do it, or to take it up again. */
+export const careDecisions = sqliteTable(
+  'care_decisions',
+  {
+    key: text().primaryKey(),
+    instrumentId: text('instrument_id')
+      .notNull()
+      .references(() => instruments.id),
+    itemId: text('item_id').notNull(),
+    kind: text({ enum: DECISION_KINDS }).notNull(),
+    decidedOn: text('decided_on').notNull(),
+    until: text(),
+    loggedAt: text('logged_at').notNull(),
+  },
+  (table) => [
+    check('care_decisions_kind', oneOf(sql`${table.kind}`, DECISION_KINDS)),
+    check('care_decisions_until', sql`(${table.kind} = 'postponed') = (${table.until} is not null)`),
+    index('decisions_of_item').on(table.instrumentId, table.itemId, table.loggedAt),
+  ],
+);
+export type CareDecisionRow = typeof careDecisions.$inferSelect;

@@ -1,19 +1,37 @@
-import { itemIn, practiceFor } from '#core/care/practice-book.ts';
-import type { CareItemId } from '#core/care/care-item.ts';
-import { situationOf } from '#core/care/situation.ts';
+import type { CareItem, CareItemId } from '#core/care/care-item.ts';
+import { bookItem, itemIn, practiceFor } from '#core/care/practice-book.ts';
+import type { Situation } from '#core/care/situation.ts';
 import type { Format } from '#core/explain/format.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import type { WallClock } from '#core/plays/play.ts';
 import { usualPlayMinutes } from '#core/plays/usual-play.ts';
 import { instantOfMs } from '#core/time/instant.ts';
-import { localDate, type LocalDate } from '#core/time/local-date.ts';
-import type { InstrumentPage, LogCareRequest } from '#contract/care.ts';
+import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
+import type { InstrumentPage, LogCareRequest, LogDecisionRequest, LogSignRequest } from '#contract/care.ts';
 import { clockView, instrumentView, waterView } from '#server/features/care/care.views.ts';
 import { conflict, invalid, notFound, saysTheSame, type Failure, type Logged } from '#server/failure.ts';
 import type { Services } from '#server/repositories.ts';
+import { situationIn } from '#server/situations.ts';
 import { stripView } from '#server/views/strip.ts';
 import { playersClock } from '#server/wall-clock.ts';
 
 const LAST_MINUTE_OF_DAY = 1439;
+
+/** Items with a history that this build does not have any more: an edited build closes them, the history stays. */
+function closedItems({ care }: Services, { practice, kind }: Situation, id: string): InstrumentPage['closed'] {
+  return care.itemsLogged(id).flatMap((itemId) => {
+    if (itemIn(practice, itemId as CareItemId)) return [];
+    const name = bookItem(itemId as CareItemId)?.name ?? itemId;
+    return [
+      {
+        itemId,
+        name,
+        why: `This ${kind.name.toLowerCase()} as it is built now has no such care. What was logged stays.`,
+      },
+    ];
+  });
+}
 
 /** Everything the page of one instrument shows, computed from its facts. */
 export function instrumentPageOf(
@@ -25,14 +43,12 @@ export function instrumentPageOf(
   const instrument = services.instruments.find(id);
   const player = instrument && services.players.find(instrument.playerId);
   if (!instrument || !player) return fail(notFound('id', 'No such instrument in the record.'));
-  const items = practiceFor(instrument.kind, instrument.build).items.map((item) => item.id);
-  const plays = services.plays.columns(instrument.id);
-  const situation = situationOf(instrument, { plays, lastDone: services.care.lastDone(id, items) }, {}, today);
+  const situation = situationIn(services, instrument, today);
   const last = services.plays.last(id);
   const water = waterView(situation, situation.awaitsPackUp ? (last?.minutes ?? 0) : 0);
   return succeed({
     instrument: instrumentView(instrument, situation),
-    strip: stripView(situation.kind, water.grams),
+    strip: stripView(situation.kind, instrument.build, water.grams),
     clocks: situation.clocks.map((clock) => clockView(clock, situation, { player, today, format })),
     calling: situation.calling.map(({ item }) => item.id),
     awaitsPackUp: situation.awaitsPackUp,
@@ -43,11 +59,38 @@ export function instrumentPageOf(
     week: {
       meanMinutes: [...situation.forecast.meanMinutes],
       daysSeen: situation.forecast.daysSeen,
-      usualPlayMinutes: usualPlayMinutes(plays),
+      usualPlayMinutes: usualPlayMinutes(services.plays.columns(id)),
     },
+    closed: closedItems(services, situation, id),
     water,
     neverDos: situation.practice.neverDos.map(({ id: neverId, text, why }) => ({ id: neverId, text, why })),
   });
+}
+
+type Entry = { readonly instrumentId: string; readonly itemId: string; readonly now: { on: string; atMinute: number } };
+type Logging = { readonly instrument: Instrument; readonly item: CareItem; readonly now: WallClock };
+
+/** What an entry is about, or what in it is not known. */
+function loggingOf({ instruments, nowMs }: Services, entry: Entry): Outcome<Logging, Failure> {
+  const clock = playersClock(entry.now, nowMs());
+  if (!clock.ok) return clock;
+  const instrument = instruments.find(entry.instrumentId);
+  if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  const item = itemIn(practiceFor(instrument.kind, instrument.build), entry.itemId as CareItemId);
+  if (!item) return fail(notFound('itemId', 'This instrument has no such care.'));
+  return succeed({ instrument, item, now: clock.value });
+}
+
+/** An entry under a key the record knows already: the same again, another one, or one taken back. */
+function knownEntry<View extends { readonly key: string }>(
+  { record }: Services,
+  view: View,
+  stored: { readonly [K in keyof View]: unknown },
+): Outcome<Logged<View>, Failure> {
+  if (record.withdrawalOf(view.key)) return fail(conflict('key', 'This entry was taken back. Log it anew.'));
+  return saysTheSame(view, stored)
+    ? succeed({ view, created: false })
+    : fail(conflict('key', 'Another entry has this key.'));
 }
 
 /** Records that something was done outside a run: at the bench, elsewhere, or before Ulu was asked. */
@@ -55,27 +98,69 @@ export function logCare(
   services: Services,
   request: LogCareRequest,
 ): Outcome<Logged<Omit<LogCareRequest, 'now'>>, Failure> {
-  const { care, instruments, record, nowMs } = services;
-  const { now, ...view } = request;
-  const known = care.find(request.key);
-  if (known) {
-    if (record.withdrawalOf(known.key)) return fail(conflict('key', 'This entry was taken back. Log it anew.'));
-    return saysTheSame(view, known)
-      ? succeed({ view, created: false })
-      : fail(conflict('key', 'Another entry has this key.'));
-  }
-  const clock = playersClock(now, nowMs());
-  if (!clock.ok) return clock;
-  const instrument = instruments.find(request.instrumentId);
-  if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
-  const item = itemIn(practiceFor(instrument.kind, instrument.build), request.itemId as CareItemId);
-  if (!item) return fail(notFound('itemId', 'This instrument has no such care.'));
+  const { now: _now, ...view } = request;
+  const known = services.care.find(request.key);
+  if (known) return knownEntry(services, view, known);
+  const logging = loggingOf(services, request);
+  if (!logging.ok) return logging;
+  const { instrument, now } = logging.value;
   const doneOn = localDate(request.doneOn);
-  if (doneOn > clock.value.on) return fail(invalid('doneOn', 'That has not happened yet.'));
+  if (doneOn > now.on) return fail(invalid('doneOn', 'That has not happened yet.'));
   if (doneOn < instrument.acquiredOn && instrument.cameNew)
     return fail(invalid('doneOn', 'It was new when it came; nothing was done to it before.'));
   // On an earlier day it was done some time that day, after the plays of that day as far as anybody knows.
-  const doneAtMinute = doneOn === clock.value.on ? clock.value.atMinute : LAST_MINUTE_OF_DAY;
-  care.add({ ...view, doneOn, doneAtMinute, sourceKey: null, loggedAt: instantOfMs(nowMs()) });
+  const doneAtMinute = doneOn === now.on ? now.atMinute : LAST_MINUTE_OF_DAY;
+  services.care.add({ ...view, doneOn, doneAtMinute, sourceKey: null, loggedAt: instantOfMs(services.nowMs()) });
+  return succeed({ view, created: true });
+}
+
+/** Records that a sign was noticed: what it calls for is due from now on. */
+export function logSign(services: Services, request: LogSignRequest): Outcome<Logged<{ key: string }>, Failure> {
+  const { now: _now, ...sign } = request;
+  const known = services.care.findSign(request.key);
+  const view = { key: request.key };
+  if (known) {
+    const same = knownEntry(services, sign, known);
+    return same.ok ? succeed({ view, created: false }) : same;
+  }
+  const logging = loggingOf(services, request);
+  if (!logging.ok) return logging;
+  const { item, now } = logging.value;
+  if (item.trigger.kind !== 'when-noticed')
+    return fail(invalid('itemId', `${item.name} goes by its clock, not by a sign.`));
+  services.care.addSign({
+    ...sign,
+    noticedOn: now.on,
+    noticedAtMinute: now.atMinute,
+    sourceKey: null,
+    loggedAt: instantOfMs(services.nowMs()),
+  });
+  return succeed({ view, created: true });
+}
+
+const LATEST_POSTPONEMENT_DAYS = 365;
+
+/** Records a decision about an item: let it wait, do not do it, take it up again. */
+export function logDecision(
+  services: Services,
+  request: LogDecisionRequest,
+): Outcome<Logged<{ key: string }>, Failure> {
+  const { now: _now, ...decision } = request;
+  const known = services.care.findDecision(request.key);
+  const view = { key: request.key };
+  if (known) {
+    const same = knownEntry(services, decision, known);
+    return same.ok ? succeed({ view, created: false }) : same;
+  }
+  const logging = loggingOf(services, request);
+  if (!logging.ok) return logging;
+  const { item, now } = logging.value;
+  if (item.trigger.kind === 'every-play')
+    return fail(invalid('itemId', `${item.name} belongs to every play; leave it out in the run, with a reason.`));
+  if ((request.kind === 'postponed') !== (request.until !== null))
+    return fail(invalid('until', 'A day goes with letting wait, and with nothing else.'));
+  if (request.until !== null && (request.until <= now.on || request.until > addDays(now.on, LATEST_POSTPONEMENT_DAYS)))
+    return fail(invalid('until', 'Let it wait until a day after today, within a year.'));
+  services.care.addDecision({ ...decision, decidedOn: now.on, loggedAt: instantOfMs(services.nowMs()) });
   return succeed({ view, created: true });
 }

@@ -1,4 +1,5 @@
 import { asc, eq, isNull } from 'drizzle-orm';
+import type { Build } from '#core/instruments/build.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { Db } from '#server/db/connection.ts';
 import { instrumentFromRow, rowFromInstrument } from '#server/features/instruments/instruments.mapper.ts';
@@ -21,6 +22,13 @@ export const createInstrumentsRepository = (db: Db) => ({
 
   add: (instrument: Instrument, addedAt: string): void => {
     db.insert(instruments).values(rowFromInstrument(instrument, addedAt)).run();
+  },
+
+  setBuild: (id: string, build: Build): void => {
+    db.update(instruments)
+      .set({ build: JSON.stringify(build) })
+      .where(eq(instruments.id, id))
+      .run();
   },
 
   setLeftOn: (id: string, leftOn: string | null): void => {

@@ -4,13 +4,16 @@ import {
   addInstrumentRequest,
   departureRequest,
   instrumentPaths,
+  reviseBuildRequest,
   type AddInstrumentRequest,
+  type ReviseBuildRequest,
 } from '#contract/instruments.ts';
 import { todayQuery } from '#contract/scalars.ts';
 import {
   addInstrument,
   listKinds,
   listShelf,
+  reviseBuild,
   setDeparture,
 } from '#server/features/instruments/instruments.use-cases.ts';
 import { bodyOf, param, queryOf, sendLogged, sendOutcome } from '#server/http/respond.ts';
@@ -28,6 +31,9 @@ export function instrumentsRoutes(services: Services): Router {
   );
   router.put(instrumentPaths.departure(':id'), (req, res) =>
     sendOutcome(res, setDeparture(services, param(req, 'id'), bodyOf(departureRequest, req))),
+  );
+  router.put(instrumentPaths.build(':id'), (req, res) =>
+    sendOutcome(res, reviseBuild(services, param(req, 'id'), bodyOf(reviseBuildRequest, req) as ReviseBuildRequest)),
   );
   return router;
 }

@@ -1,41 +1,40 @@
 import { checkBuild } from '#core/instruments/check-build.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import { KIND_IDS, kindName } from '#core/instruments/kind.ts';
+import type { Build } from '#core/instruments/build.ts';
+import { KIND_IDS, kindName, type KindId } from '#core/instruments/kind.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
 import { standingWords } from '#core/care/care-words.ts';
-import { practiceFor } from '#core/care/practice-book.ts';
-import { situationOf } from '#core/care/situation.ts';
 import { worstClock } from '#core/care/what-matters.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { localDate, type LocalDate } from '#core/time/local-date.ts';
-import type { AddInstrumentRequest, DepartureRequest, KindView, ShelfPlace } from '#contract/instruments.ts';
+import type {
+  AddInstrumentRequest,
+  DepartureRequest,
+  KindView,
+  ReviseBuildRequest,
+  ShelfPlace,
+} from '#contract/instruments.ts';
 import { conflict, invalid, notFound, type Failure, type Logged } from '#server/failure.ts';
 import type { Services } from '#server/repositories.ts';
+import { situationIn } from '#server/situations.ts';
 import { playersClock } from '#server/wall-clock.ts';
 
 /** What each kind asks of somebody adding one. */
 export const listKinds = (): KindView[] =>
   KIND_IDS.map((id) => {
-    const { name, fields } = kindOf(id);
+    const { name, family, fields } = kindOf(id);
     return {
       id,
       name,
+      family,
       fields: fields.map((field) => ({ ...field, options: field.options.map((option) => ({ ...option })) })),
     };
   });
 
 function shelfPlace(services: Services, instrument: Instrument, today: LocalDate): ShelfPlace {
-  const { plays, care, packup } = services;
-  const { items } = practiceFor(instrument.kind, instrument.build);
-  const facts = {
-    plays: plays.columns(instrument.id),
-    lastDone: care.lastDone(
-      instrument.id,
-      items.map(({ id }) => id),
-    ),
-  };
-  const situation = situationOf(instrument, facts, {}, today);
+  const { plays, packup } = services;
+  const situation = situationIn(services, instrument, today);
   const worst = worstClock(situation.clocks);
   return {
     id: instrument.id,
@@ -60,17 +59,21 @@ function shelfPlace(services: Services, instrument: Instrument, today: LocalDate
 export const listShelf = (services: Services, today: LocalDate): ShelfPlace[] =>
   services.instruments.onShelf().map((instrument) => shelfPlace(services, instrument, today));
 
+function buildOf(kind: KindId, given: Readonly<Record<string, string>>): Outcome<Build, Failure> {
+  const checked = checkBuild(kindOf(kind), given);
+  if (checked.ok) return checked;
+  const { field, allowed } = checked.failure;
+  return fail(invalid(`build.${field}`, `A ${kind} takes here: ${allowed.join(', ')}.`));
+}
+
 /** Puts an instrument on the shelf; the same request again is the same instrument. */
 export function addInstrument(services: Services, request: AddInstrumentRequest): Outcome<Logged<ShelfPlace>, Failure> {
   const { instruments, players, nowMs } = services;
   const clock = playersClock({ on: request.today, atMinute: 0 }, nowMs());
   if (!clock.ok) return fail(invalid('today', clock.failure.message));
   const { on: today } = clock.value;
-  const checked = checkBuild(kindOf(request.kind), request.build);
-  if (!checked.ok) {
-    const { field, allowed } = checked.failure;
-    return fail(invalid(`build.${field}`, `A ${request.kind} takes here: ${allowed.join(', ')}.`));
-  }
+  const checked = buildOf(request.kind, request.build);
+  if (!checked.ok) return checked;
   if (!players.find(request.playerId)) return fail(notFound('playerId', 'No such player in the record.'));
   const acquiredOn = localDate(request.acquiredOn);
   if (acquiredOn > today) return fail(invalid('acquiredOn', 'It cannot have come to you later than today.'));
@@ -101,4 +104,16 @@ export function setDeparture(services: Services, id: string, request: DepartureR
     return fail(invalid('leftOn', 'It left between the day it came and today.'));
   services.instruments.setLeftOn(id, leftOn);
   return succeed(shelfPlace(services, { ...instrument, leftOn }, clock.value.on));
+}
+
+/** Records how an instrument is built now. Its history stays; what no longer applies is shown as closed. */
+export function reviseBuild(services: Services, id: string, request: ReviseBuildRequest): Outcome<ShelfPlace, Failure> {
+  const instrument = services.instruments.find(id);
+  if (!instrument) return fail(notFound('id', 'No such instrument in the record.'));
+  const clock = playersClock({ on: request.today, atMinute: 0 }, services.nowMs());
+  if (!clock.ok) return fail(invalid('today', clock.failure.message));
+  const build = buildOf(instrument.kind, request.build);
+  if (!build.ok) return build;
+  services.instruments.setBuild(id, build.value);
+  return succeed(shelfPlace(services, { ...instrument, build: build.value }, clock.value.on));
 }

@@ -6,6 +6,7 @@ import {
   NOW,
   playBody,
   runBody,
+  share,
   testServer,
   TODAY,
   type TestServer,
@@ -27,39 +28,44 @@ const send = (runKey: string, body: object) =>
 const finish = (runKey: string) => send(runKey, { kind: 'finished', now: NOW });
 const page = async (id = 'clarinet') => (await server.api().get(`/api/care/${id}?today=${TODAY}`).expect(200)).body;
 const tickAll = async (run: RunView, but: readonly string[] = []) => {
-  for (const { id } of run.steps)
-    if (!but.includes(id)) await send(run.key, { kind: 'ticked', stepId: id }).expect(201);
+  for (const { key, stepId, look } of run.steps)
+    if (!but.includes(stepId))
+      await send(
+        run.key,
+        look ? { kind: 'answered', stepKey: key, answer: look.answers[0]?.id } : { kind: 'ticked', stepKey: key },
+      ).expect(201);
 };
 
 describe('a pack-up run', () => {
   test('goes from play to record: clocks move, the record holds exactly what was done', async () => {
     const play = playBody();
     await server.api().post('/api/plays').send(play).expect(201);
-    const answer = await start({ playKey: play.key }).expect(201);
+    const answer = await start({ parts: [share({ playKey: play.key })] }).expect(201);
     const run = runView.validateSync(answer.body, { strict: true });
-    expect(run.playedMinutes).toBe(45);
-    const passes = run.steps.find(({ id }: RunStepView) => id === 'clarinet/swab-upper')?.repeats;
+    expect(run.parts[0]?.playedMinutes).toBe(45);
+    const passes = run.steps.find(({ stepId }: RunStepView) => stepId === 'clarinet/swab-upper')?.repeats;
     expect(passes).toMatchObject({ count: 5, noun: 'pass' });
-    await tickAll(run, ['clarinet/wipe-finger-marks']);
+    await tickAll(run, ['keyed/wipe-finger-marks']);
     const done = await finish(run.key).expect(201);
-    expect(done.body.doneItems).toContain('clarinet/swab-bore');
-    expect(done.body.doneItems).not.toContain('clarinet/wipe-keys');
+    expect(done.body.doneNames).toContain('swab the bore');
+    expect(done.body.doneNames).not.toContain('wipe keys and body');
+    expect(done.body.waitingNames).toEqual(['wipe keys and body']);
     const after = await page();
     expect(after.openRunKey).toBeNull();
     const gauge = (itemId: string) =>
       after.clocks.find((clock: { itemId: string }) => clock.itemId === itemId).gauge.state;
     expect(gauge('clarinet/swab-bore')).toBe('fresh');
-    expect(gauge('clarinet/wipe-keys')).toBe('due');
+    expect(gauge('keyed/wipe-keys')).toBe('due');
   });
 
   test('a reload in the middle loses nothing, nor does a restart of the server', async () => {
     const { body: run } = await start();
-    await send(run.key, { kind: 'ticked', stepId: run.steps[0].id }).expect(201);
-    await send(run.key, { kind: 'counted', stepId: 'clarinet/swab-upper', count: 3 }).expect(201);
+    await send(run.key, { kind: 'ticked', stepKey: run.steps[0].key }).expect(201);
+    await send(run.key, { kind: 'counted', stepKey: 'clarinet:clarinet/swab-upper', count: 3 }).expect(201);
     server.restart();
     const again = await server.api().get(`/api/runs/${run.key}`).expect(200);
     expect(again.body.steps[0].state).toBe('ticked');
-    expect(again.body.steps.find(({ id }: RunStepView) => id === 'clarinet/swab-upper').counted).toBe(3);
+    expect(again.body.steps.find(({ stepId }: RunStepView) => stepId === 'clarinet/swab-upper').counted).toBe(3);
     expect((await page()).openRunKey).toBe(run.key);
   });
 
@@ -75,21 +81,21 @@ describe('a pack-up run', () => {
     const { body: run } = await start();
     const early = await finish(run.key);
     expect([early.status, early.body.errors[0].field]).toEqual([409, 'kind']);
-    expect(early.body.detail).toContain('clarinet/reed-off');
-    for (const { id, must } of run.steps)
-      if (must) await send(run.key, { kind: 'skipped', stepId: id, reason: 'no-time' });
+    expect(early.body.detail).toContain('Reed off first');
+    for (const { key, must } of run.steps)
+      if (must) await send(run.key, { kind: 'skipped', stepKey: key, reason: 'no-time' });
     const key = aKey();
     await send(run.key, { key, kind: 'finished', now: NOW }).expect(201);
     await send(run.key, { key, kind: 'finished', now: NOW }).expect(200);
     expect((await finish(run.key)).status).toBe(409);
-    expect((await send(run.key, { kind: 'ticked', stepId: run.steps[0].id })).status).toBe(409);
+    expect((await send(run.key, { kind: 'ticked', stepKey: run.steps[0].key })).status).toBe(409);
     expect(server.client().prepare('select count(*) from care_done').pluck().get()).toBe(0);
   });
 
   test('undoing the end opens it again and takes the care back; undoing the run takes all of it back', async () => {
     const play = playBody();
     await server.api().post('/api/plays').send(play);
-    const { body: run } = await start({ playKey: play.key });
+    const { body: run } = await start({ parts: [share({ playKey: play.key })] });
     await tickAll(run);
     const { body: done } = await finish(run.key);
     expect((await page()).awaitsPackUp).toBe(false);
@@ -102,32 +108,46 @@ describe('a pack-up run', () => {
   });
 
   test('a wait runs from the tick, holds its follower and survives a restart', async () => {
-    const { body: run } = await start({ kind: 'care', itemIds: ['clarinet/key-oil'] });
-    await send(run.key, { kind: 'ticked', stepId: 'clarinet/oil-rods' }).expect(201);
+    const { body: run } = await start({ kind: 'care', parts: [share({ itemIds: ['keyed/key-oil'] })] });
+    await send(run.key, { kind: 'ticked', stepKey: 'clarinet:keyed/oil-rods' }).expect(201);
     server.clock.ms += 60_000;
     server.restart();
     const { body: later } = await server.api().get(`/api/runs/${run.key}`);
-    const follower = later.steps.find(({ id }: RunStepView) => id === 'clarinet/work-keys');
+    const follower = later.steps.find(({ stepId }: RunStepView) => stepId === 'keyed/work-keys');
     expect(follower.waitsUntil).toBe('2026-11-24T20:05:00.000Z');
   });
 
   test('due work comes along when asked for, and bench work never does', async () => {
-    const { body: run } = await start({ itemIds: ['clarinet/mouthpiece-wash'] });
-    expect(run.steps.map(({ itemId }: RunStepView) => itemId)).toContain('clarinet/mouthpiece-wash');
-    const bench = await start({ kind: 'care', itemIds: ['wind/bench-service'] });
-    expect([bench.status, bench.body.errors[0].field]).toEqual([400, 'itemIds[0]']);
+    const { body: run } = await start({ parts: [share({ itemIds: ['single-reed/mouthpiece-wash'] })] });
+    expect(run.steps.map(({ itemId }: RunStepView) => itemId)).toContain('single-reed/mouthpiece-wash');
+    const bench = await start({ kind: 'care', parts: [share({ itemIds: ['wind/bench-service'] })] });
+    expect([bench.status, bench.body.errors[0].field]).toEqual([400, 'parts[0].itemIds[0]']);
     // Ada has not said that she oils bores: for her that is the bench's.
-    expect((await start({ kind: 'care', itemIds: ['clarinet/bore-oil'] })).status).toBe(400);
-    const child = await start({ kind: 'care', playerId: 'kit', itemIds: ['clarinet/bore-oil'] }).expect(201);
+    expect((await start({ kind: 'care', parts: [share({ itemIds: ['wooden-bore/oil'] })] })).status).toBe(400);
+    const child = await start({
+      kind: 'care',
+      playerId: 'kit',
+      parts: [share({ itemIds: ['wooden-bore/oil'] })],
+    }).expect(201);
     expect(new Set(child.body.steps.map(({ hands }: RunStepView) => hands))).toEqual(new Set(['with-a-grown-up']));
   });
 
   test.each([
-    ['an unknown instrument', { instrumentId: 'none' }, 404, 'instrumentId'],
+    ['an unknown instrument', { parts: [share({ instrumentId: 'none' })] }, 404, 'parts[0].instrumentId'],
     ['an unknown player', { playerId: 'none' }, 404, 'playerId'],
-    ['a care the instrument does not have', { itemIds: ['brass/bath'] }, 404, 'itemIds[0]'],
-    ['a play of nobody', { playKey: '00000000-0000-4000-8000-999999999999' }, 404, 'playKey'],
-    ['nothing to do', { kind: 'care' }, 400, 'itemIds'],
+    [
+      'a care the instrument does not have',
+      { parts: [share({ itemIds: ['piston-brass/bath'] })] },
+      404,
+      'parts[0].itemIds[0]',
+    ],
+    ['a play of nobody', { parts: [share({ playKey: '00000000-0000-4000-8000-999999999999' })] }, 404, 'playKey'],
+    ['nothing to do', { kind: 'care' }, 400, 'parts[0].itemIds'],
+    ['no instrument', { parts: [] }, 400, 'parts'],
+    ['thirteen instruments', { parts: Array.from({ length: 13 }, () => share()) }, 400, 'parts'],
+    ['an instrument twice', { parts: [share(), share()] }, 400, 'parts[1].instrumentId'],
+    ['301 minutes at hand', { minutesAtHand: 301 }, 400, 'minutesAtHand'],
+    ['negative minutes at hand', { minutesAtHand: -1 }, 400, 'minutesAtHand'],
     ['a kind that is none', { kind: 'sometimes' }, 400, 'kind'],
   ])('%s is refused by name', async (_what, over, status, field) => {
     const answer = await start(over);
@@ -135,12 +155,14 @@ describe('a pack-up run', () => {
   });
 
   test.each([
-    [{ kind: 'ticked', stepId: 'clarinet/fly' }, 404, 'stepId'],
-    [{ kind: 'ticked' }, 400, 'stepId'],
-    [{ kind: 'skipped', stepId: 'clarinet/reed-off', reason: 'because' }, 400, 'reason'],
-    [{ kind: 'counted', stepId: 'clarinet/swab-upper', count: -1 }, 400, 'count'],
-    [{ kind: 'toString', stepId: 'clarinet/reed-off' }, 400, 'kind'],
+    [{ kind: 'ticked', stepKey: 'clarinet:clarinet/fly' }, 404, 'stepKey'],
+    [{ kind: 'ticked' }, 400, 'stepKey'],
+    [{ kind: 'skipped', stepKey: 'clarinet:single-reed/reed-off', reason: 'because' }, 400, 'reason'],
+    [{ kind: 'counted', stepKey: 'clarinet:clarinet/swab-upper', count: -1 }, 400, 'count'],
+    [{ kind: 'toString', stepKey: 'clarinet:single-reed/reed-off' }, 400, 'kind'],
     [{ kind: 'finished' }, 400, 'now'],
+    [{ kind: 'answered', stepKey: 'clarinet:single-reed/reed-off', answer: 'blue' }, 400, 'answer'],
+    [{ kind: 'pulled-in', stepKey: 'clarinet:single-reed/reed-off' }, 404, 'stepKey'],
   ])('a bad event is refused by name: %j', async (event, status, field) => {
     const { body: run } = await start();
     const answer = await send(run.key, event);
@@ -151,7 +173,9 @@ describe('a pack-up run', () => {
   test('the record lists plays, runs and care, newest first', async () => {
     const play = playBody();
     await server.api().post('/api/plays').send(play);
-    const { body: run } = await start({ playKey: play.key, itemIds: ['clarinet/mouthpiece-wash'] });
+    const { body: run } = await start({
+      parts: [share({ playKey: play.key, itemIds: ['single-reed/mouthpiece-wash'] })],
+    });
     await tickAll(run);
     await finish(run.key);
     await server
@@ -174,5 +198,65 @@ describe('a pack-up run', () => {
     ]);
     expect((await server.api().get('/api/record/clarinet?limit=0')).status).toBe(400);
     expect((await server.api().get('/api/record/none?limit=10')).status).toBe(404);
+  });
+
+  test('in two minutes it leaves out what may wait, says what that costs, and lets it be pulled back in', async () => {
+    const { body: full } = await start({ kind: 'after' });
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: full.key }).expect(201);
+    const { body: run } = await start({ minutesAtHand: 3.5 }).expect(201);
+    const short = runView.validateSync(run, { strict: true });
+    expect(short.leftOut.length).toBeGreaterThan(0);
+    expect(short.steps.length).toBeLessThan(full.steps.length);
+    expect(short.because[0]?.rule).toBe('time-at-hand');
+    const [left] = short.leftOut;
+    expect(left?.cost).toEqual(expect.any(String));
+    const { body: pulled } = await send(short.key, { kind: 'pulled-in', stepKey: left?.stepKeys[0] }).expect(201);
+    expect(pulled.steps.map(({ key }: RunStepView) => key)).toEqual(
+      expect.arrayContaining([...(left?.stepKeys ?? [])]),
+    );
+    expect(pulled.leftOut).toHaveLength(short.leftOut.length - 1);
+    expect(pulled.steps.at(-1).stepId).toBe('wind/latch-lid');
+    // What stays left out is not recorded as done.
+    await tickAll(pulled);
+    const { body: done } = await finish(short.key).expect(201);
+    for (const { name } of pulled.leftOut) expect(done.doneNames).not.toContain(name.toLowerCase());
+  });
+
+  test('two instruments go in one run, and each keeps its own record', async () => {
+    const { body: run } = await start({ parts: [share(), share({ instrumentId: 'trumpet' })] }).expect(201);
+    expect(runView.validateSync(run, { strict: true }).parts.map(({ name }) => name)).toEqual(['Clarinet', 'Trumpet']);
+    expect((await page('trumpet')).openRunKey).toBe(run.key);
+    await tickAll(run);
+    await finish(run.key).expect(201);
+    const count = (id: string) =>
+      server.client().prepare('select count(*) from care_done where instrument_id = ?').pluck().get(id);
+    expect([Number(count('clarinet')), Number(count('trumpet'))].every((one) => one > 3)).toBe(true);
+    const { body } = await server.api().get('/api/record/trumpet?limit=5').expect(200);
+    expect(body.entries[0].words).toBe('Packed up');
+  });
+
+  test('a stuck slide stops the bath, sends it to the bench, and waits until the bench has freed it', async () => {
+    const trumpet = (itemIds: string[]) => ({ kind: 'care', parts: [share({ instrumentId: 'trumpet', itemIds })] });
+    const { body: run } = await start(trumpet(['piston-brass/bath'])).expect(201);
+    const [look] = run.steps;
+    expect(look.look.answers.map(({ id }: { id: string }) => id)).toEqual(['move', 'stuck']);
+    expect((await send(run.key, { kind: 'ticked', stepKey: look.key })).status).toBe(400);
+    const { body: stopped } = await send(run.key, { kind: 'answered', stepKey: look.key, answer: 'stuck' }).expect(201);
+    expect(stopped.steps.slice(1).every(({ called }: RunStepView) => called === 'no')).toBe(true);
+    await finish(run.key).expect(201);
+    const state = async (id: string) =>
+      (await page('trumpet')).clocks.find(({ itemId }: { itemId: string }) => itemId === id).gauge.state;
+    expect([await state('piston-brass/bath'), await state('brass/stuck')]).toEqual(['waiting', 'due']);
+    const again = await start(trumpet(['piston-brass/bath']));
+    expect([again.status, again.body.errors[0].field]).toEqual([400, 'parts[0].itemIds[0]']);
+    server.clock.ms += 60_000;
+    const freed = { key: aKey(), instrumentId: 'trumpet', itemId: 'brass/stuck', doneOn: TODAY, by: 'bench' };
+    await server
+      .api()
+      .post('/api/care')
+      .send({ ...freed, now: { on: TODAY, atMinute: 1205 } })
+      .expect(201);
+    expect(await state('piston-brass/bath')).not.toBe('waiting');
+    await start(trumpet(['piston-brass/bath'])).expect(201);
   });
 });

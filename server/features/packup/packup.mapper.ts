@@ -1,31 +1,47 @@
-import type { StepId } from '#core/care/care-item.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import type { PlanReason, RunPlan } from '#core/packup/plan-run.ts';
+import type { PlannedStep, PlanReason, RunPlan } from '#core/packup/plan-run.ts';
 import type { RunEvent, RunKind } from '#core/packup/run-log.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+import type { StepId } from '#core/care/care-item.ts';
 import { parseInstant, type Instant } from '#core/time/instant.ts';
 import { localDate, type LocalDate } from '#core/time/local-date.ts';
-import type { RunEventRow, RunRow } from '#server/features/packup/packup.table.ts';
+import type { RunEventRow, RunInstrumentRow, RunRow } from '#server/features/packup/packup.table.ts';
+
+export type StoredStep = {
+  readonly key: RunStepKey;
+  readonly instrumentId: InstrumentId;
+  readonly id: StepId;
+  readonly count: number | null;
+  readonly activeMinutes: number;
+  readonly startsAtMinute: number | null;
+};
 
 /** The plan as it was shown when the run began: later versions of the book do not change it. */
 export type StoredPlan = {
-  readonly steps: readonly {
-    readonly id: StepId;
-    readonly count: number | null;
-    readonly activeMinutes: number;
-    readonly startsAtMinute: number;
+  readonly steps: readonly StoredStep[];
+  readonly leftOut: readonly {
+    readonly steps: readonly StoredStep[];
+    readonly value: number;
+    readonly moreMinutes: number;
   }[];
   readonly activeMinutes: number;
   readonly elapsedMinutes: number;
   readonly because: readonly PlanReason[];
 };
 
-export type Run = {
-  readonly key: string;
+/** One instrument's part in a run. */
+export type RunShare = {
   readonly instrumentId: InstrumentId;
-  readonly playerId: PlayerId;
-  readonly kind: RunKind;
   readonly playKey: string | null;
   readonly playedMinutes: number;
+};
+
+export type Run = {
+  readonly key: string;
+  readonly shares: readonly RunShare[];
+  readonly playerId: PlayerId;
+  readonly kind: RunKind;
+  readonly minutesAtHand: number | null;
   readonly roomCelsius: number;
   readonly plan: StoredPlan;
   readonly startedOn: LocalDate;
@@ -33,16 +49,21 @@ export type Run = {
   readonly startedAt: Instant;
 };
 
-export const storedPlan = (plan: RunPlan): StoredPlan => ({
-  steps: plan.steps.map(({ step, repeats, activeMinutes, startsAtMinute }) => ({
-    id: step.id,
-    count: repeats?.count ?? null,
-    activeMinutes,
-    startsAtMinute,
-  })),
-  activeMinutes: plan.activeMinutes,
-  elapsedMinutes: plan.elapsedMinutes,
-  because: plan.because,
+const storedStep = ({ key, instrumentId, step, repeats, activeMinutes, startsAtMinute }: PlannedStep): StoredStep => ({
+  key,
+  instrumentId,
+  id: step.id,
+  count: repeats?.count ?? null,
+  activeMinutes,
+  startsAtMinute,
+});
+
+export const storedPlan = ({ steps, leftOut, activeMinutes, elapsedMinutes, because }: RunPlan): StoredPlan => ({
+  steps: steps.map(storedStep),
+  leftOut: leftOut.map((one) => ({ ...one, steps: one.steps.map(storedStep) })),
+  activeMinutes,
+  elapsedMinutes,
+  because,
 });
 
 function storedInstant(text: string): Instant {
@@ -51,33 +72,46 @@ function storedInstant(text: string): Instant {
   return instant;
 }
 
-/** The only place where a row becomes a run. */
-export const runFromRow = (row: RunRow): Run => ({
+/** The only place where rows become a run. */
+export const runFromRows = (row: RunRow, shares: readonly RunInstrumentRow[]): Run => ({
   ...row,
-  instrumentId: row.instrumentId as InstrumentId,
+  shares: shares.map(({ instrumentId, playKey, playedMinutes }) => ({
+    instrumentId: instrumentId as InstrumentId,
+    playKey,
+    playedMinutes,
+  })),
   playerId: row.playerId as PlayerId,
   plan: JSON.parse(row.plan) as StoredPlan,
   startedOn: localDate(row.startedOn),
   startedAt: storedInstant(row.startedAt),
 });
 
-export const rowFromRun = (run: Run): RunRow => ({ ...run, plan: JSON.stringify(run.plan) });
+export function rowsFromRun({ shares, ...run }: Run): { row: RunRow; shareRows: RunInstrumentRow[] } {
+  return {
+    row: { ...run, plan: JSON.stringify(run.plan) },
+    shareRows: shares.map((share, position) => ({ ...share, runKey: run.key, position })),
+  };
+}
 
 /** The only place where a row becomes an event; a row that lacks what its kind needs throws. */
 export function eventFromRow(row: RunEventRow): RunEvent {
   const at = storedInstant(row.at);
   if (row.kind === 'finished') return { kind: 'finished', at };
-  if (row.stepId === null) throw new Error(`run_events ${row.key} has no step`);
-  const stepId = row.stepId as StepId;
+  if (row.stepKey === null) throw new Error(`run_events ${row.key} has no step`);
+  const stepKey = row.stepKey as RunStepKey;
   switch (row.kind) {
     case 'ticked':
     case 'unticked':
-      return { kind: row.kind, stepId, at };
+    case 'pulled-in':
+      return { kind: row.kind, stepKey, at };
     case 'skipped':
       if (row.reason === null) throw new Error(`run_events ${row.key} has no reason`);
-      return { kind: 'skipped', stepId, reason: row.reason, at };
+      return { kind: 'skipped', stepKey, reason: row.reason, at };
     case 'counted':
-      return { kind: 'counted', stepId, count: row.count ?? 0, at };
+      return { kind: 'counted', stepKey, count: row.count ?? 0, at };
+    case 'answered':
+      if (row.answer === null) throw new Error(`run_events ${row.key} has no answer`);
+      return { kind: 'answered', stepKey, answer: row.answer, at };
   }
 }
 
@@ -85,8 +119,9 @@ export const rowFromEvent = (runKey: string, key: string, event: RunEvent): Omit
   key,
   runKey,
   kind: event.kind,
-  stepId: event.kind === 'finished' ? null : event.stepId,
+  stepKey: event.kind === 'finished' ? null : event.stepKey,
   reason: event.kind === 'skipped' ? event.reason : null,
   count: event.kind === 'counted' ? event.count : null,
+  answer: event.kind === 'answered' ? event.answer : null,
   at: event.at,
 });

@@ -4,70 +4,95 @@ import type { Db } from '#server/db/connection.ts';
 import {
   eventFromRow,
   rowFromEvent,
-  rowFromRun,
-  runFromRow,
+  rowsFromRun,
+  runFromRows,
   storedPlan,
   type Run,
+  type StoredStep,
 } from '#server/features/packup/packup.mapper.ts';
-import { runEvents, runs } from '#server/features/packup/packup.table.ts';
+import { runEvents, runInstruments, runs, type RunRow } from '#server/features/packup/packup.table.ts';
 import { inForce } from '#server/features/record/record.table.ts';
 
-export type { Run };
+export type { Run, StoredStep };
 export { storedPlan };
 
 const isFinished = sql`exists (select 1 from ${runEvents} where ${runEvents.runKey} = ${runs.key} and ${runEvents.kind} = 'finished' and ${inForce(runEvents.key)})`;
 
-export const createPackupRepository = (db: Db) => ({
-  find: (key: string): Run | undefined => {
-    const row = db.select().from(runs).where(eq(runs.key, key)).get();
-    return row && runFromRow(row);
-  },
+export function createPackupRepository(db: Db) {
+  const withShares = (row: RunRow): Run =>
+    runFromRows(
+      row,
+      db
+        .select()
+        .from(runInstruments)
+        .where(eq(runInstruments.runKey, row.key))
+        .orderBy(asc(runInstruments.position))
+        .all(),
+    );
+  const ofInstrument = () =>
+    db.select({ run: runs }).from(runInstruments).innerJoin(runs, eq(runs.key, runInstruments.runKey));
+  const mine = eq(runInstruments.instrumentId, sql.placeholder('instrumentId'));
+  // Asked whenever an instrument is shown, so it is built once.
+  const openRun = ofInstrument()
+    .where(and(mine, inForce(runs.key), sql`not ${isFinished}`))
+    .orderBy(desc(runs.startedAt))
+    .limit(1)
+    .prepare();
+  return {
+    find: (key: string): Run | undefined => {
+      const row = db.select().from(runs).where(eq(runs.key, key)).get();
+      return row && withShares(row);
+    },
 
-  add: (run: Run): void => {
-    db.insert(runs).values(rowFromRun(run)).run();
-  },
+    add: (run: Run): void => {
+      const { row, shareRows } = rowsFromRun(run);
+      db.insert(runs).values(row).run();
+      db.insert(runInstruments).values(shareRows).run();
+    },
 
-  /** The newest run of an instrument that is neither finished nor taken back. */
-  open: (instrumentId: string): Run | undefined => {
-    const row = db
-      .select()
-      .from(runs)
-      .where(and(eq(runs.instrumentId, instrumentId), inForce(runs.key), sql`not ${isFinished}`))
-      .orderBy(desc(runs.startedAt))
-      .limit(1)
-      .get();
-    return row && runFromRow(row);
-  },
+    /** The newest run an instrument is in that is neither finished nor taken back. */
+    open: (instrumentId: string): Run | undefined => {
+      const found = openRun.get({ instrumentId });
+      return found && withShares(found.run);
+    },
 
-  newest: (instrumentId: string, limit: number): Run[] =>
-    db
-      .select()
-      .from(runs)
-      .where(and(eq(runs.instrumentId, instrumentId), inForce(runs.key)))
-      .orderBy(desc(runs.startedAt))
-      .limit(limit)
-      .all()
-      .map(runFromRow),
+    newest: (instrumentId: string, limit: number): Run[] =>
+      ofInstrument()
+        .where(and(eq(runInstruments.instrumentId, instrumentId), inForce(runs.key)))
+        .orderBy(desc(runs.startedAt))
+        .limit(limit)
+        .all()
+        .map(({ run }) => withShares(run)),
 
-  /** The log of a run in order of arrival; events taken back are left out. */
-  events: (runKey: string): { key: string; event: RunEvent }[] =>
-    db
-      .select()
-      .from(runEvents)
-      .where(and(eq(runEvents.runKey, runKey), inForce(runEvents.key)))
-      .orderBy(asc(runEvents.sequence))
-      .all()
-      .map((row) => ({ key: row.key, event: eventFromRow(row) })),
+    /** The newest finished runs an instrument is in: what its player's pace is learned from. */
+    newestFinished: (instrumentId: string, limit: number): Run[] =>
+      ofInstrument()
+        .where(and(eq(runInstruments.instrumentId, instrumentId), inForce(runs.key), isFinished))
+        .orderBy(desc(runs.startedAt))
+        .limit(limit)
+        .all()
+        .map(({ run }) => withShares(run)),
 
-  /** Also finds an event that was taken back: its key is still taken. */
-  findEvent: (key: string): { runKey: string; event: RunEvent } | undefined => {
-    const row = db.select().from(runEvents).where(eq(runEvents.key, key)).get();
-    return row && { runKey: row.runKey, event: eventFromRow(row) };
-  },
+    /** The log of a run in order of arrival; events taken back are left out. */
+    events: (runKey: string): { key: string; event: RunEvent }[] =>
+      db
+        .select()
+        .from(runEvents)
+        .where(and(eq(runEvents.runKey, runKey), inForce(runEvents.key)))
+        .orderBy(asc(runEvents.sequence))
+        .all()
+        .map((row) => ({ key: row.key, event: eventFromRow(row) })),
 
-  addEvent: (runKey: string, key: string, event: RunEvent): void => {
-    db.insert(runEvents)
-      .values(rowFromEvent(runKey, key, event))
-      .run();
-  },
-});
+    /** Also finds an event that was taken back: its key is still taken. */
+    findEvent: (key: string): { runKey: string; event: RunEvent } | undefined => {
+      const row = db.select().from(runEvents).where(eq(runEvents.key, key)).get();
+      return row && { runKey: row.runKey, event: eventFromRow(row) };
+    },
+
+    addEvent: (runKey: string, key: string, event: RunEvent): void => {
+      db.insert(runEvents)
+        .values(rowFromEvent(runKey, key, event))
+        .run();
+    },
+  };
+}

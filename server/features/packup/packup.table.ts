@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { RUN_EVENT_KINDS, RUN_KINDS, SKIP_REASONS } from '#core/packup/run-log.ts';
 import { oneOf } from '#server/db/one-of.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
@@ -10,29 +10,44 @@ export const runs = sqliteTable(
   'runs',
   {
     key: text().primaryKey(),
-    instrumentId: text('instrument_id')
-      .notNull()
-      .references(() => instruments.id),
     playerId: text('player_id')
       .notNull()
       .references(() => players.id),
     kind: text({ enum: RUN_KINDS }).notNull(),
-    playKey: text('play_key').references(() => plays.key),
-    playedMinutes: integer('played_minutes').notNull(),
+    /** Null: all the time it takes. */
+    minutesAtHand: real('minutes_at_hand'),
     roomCelsius: real('room_celsius').notNull(),
-    /** JSON of the plan as it was shown: step ids in order, counts, minutes, reasons. */
+    /** JSON of the plan as it was shown: steps in order, counts, minutes, what was left out, reasons. */
     plan: text().notNull(),
     startedOn: text('started_on').notNull(),
     startedAtMinute: integer('started_at_minute').notNull(),
     startedAt: text('started_at').notNull(),
   },
+  (table) => [check('runs_kind', oneOf(sql`${table.kind}`, RUN_KINDS)), index('runs_by_start').on(table.startedAt)],
+);
+export type RunRow = typeof runs.$inferSelect;
+
+/** The instruments of a run, in the order they were named. */
+export const runInstruments = sqliteTable(
+  'run_instruments',
+  {
+    runKey: text('run_key')
+      .notNull()
+      .references(() => runs.key),
+    position: integer().notNull(),
+    instrumentId: text('instrument_id')
+      .notNull()
+      .references(() => instruments.id),
+    playKey: text('play_key').references(() => plays.key),
+    playedMinutes: integer('played_minutes').notNull(),
+  },
   (table) => [
-    check('runs_kind', oneOf(sql`${table.kind}`, RUN_KINDS)),
-    index('runs_of_instrument').on(table.instrumentId, table.startedAt),
+    primaryKey({ columns: [table.runKey, table.instrumentId] }),
+    index('runs_of_instrument').on(table.instrumentId, table.runKey),
     index('runs_of_play').on(table.playKey),
   ],
 );
-export type RunRow = typeof runs.$inferSelect;
+export type RunInstrumentRow = typeof runInstruments.$inferSelect;
 
 export const runEvents = sqliteTable(
   'run_events',
@@ -44,9 +59,10 @@ export const runEvents = sqliteTable(
       .notNull()
       .references(() => runs.key),
     kind: text({ enum: RUN_EVENT_KINDS }).notNull(),
-    stepId: text('step_id'),
+    stepKey: text('step_key'),
     reason: text({ enum: SKIP_REASONS }),
     count: integer(),
+    answer: text(),
     at: text().notNull(),
   },
   (table) => [

@@ -1,42 +1,23 @@
-import type { CareItem, CareItemId, StepId } from '#core/care/care-item.ts';
-import { itemIn, practiceFor, type Practice } from '#core/care/practice-book.ts';
-import { situationOf, type Situation } from '#core/care/situation.ts';
-import type { Instrument } from '#core/instruments/instrument.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { planRun } from '#core/packup/plan-run.ts';
 import {
   careDoneBy,
   checkRunEvent,
   runState,
+  signsSeenBy,
   type RunEvent,
   type RunEventFault,
-  type RunKind,
 } from '#core/packup/run-log.ts';
-import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import { instantOfMs } from '#core/time/instant.ts';
-import { USUAL_ROOM_CELSIUS } from '#core/water/condensation.ts';
 import type { RunEventRequest, RunView, StartRunRequest } from '#contract/packup.ts';
 import { conflict, invalid, notFound, type Failure, type Logged } from '#server/failure.ts';
-import { storedPlan, type Run } from '#server/features/packup/packup.repository.ts';
-import { runView, stepsOfRun, type RunParts } from '#server/features/packup/packup.views.ts';
+import type { Run } from '#server/features/packup/packup.repository.ts';
+import { runView } from '#server/features/packup/packup.views.ts';
+import { plannedRun } from '#server/features/packup/plan-for.ts';
+import { partsOf, type RunParts } from '#server/features/packup/run-parts.ts';
 import type { Services } from '#server/repositories.ts';
 import { playersClock } from '#server/wall-clock.ts';
-
-function partsOf(services: Services, run: Run): RunParts {
-  const instrument = services.instruments.find(run.instrumentId);
-  const player = services.players.find(run.playerId);
-  if (!instrument || !player) throw new Error(`run ${run.key} points at nothing`);
-  return {
-    run,
-    events: services.packup.events(run.key),
-    instrument,
-    kind: kindOf(instrument.kind),
-    practice: practiceFor(instrument.kind, instrument.build),
-    player,
-  };
-}
 
 function viewOf(services: Services, run: Run): RunView {
   const parts = partsOf(services, run);
@@ -51,98 +32,18 @@ export function findRun(services: Services, key: string): Outcome<RunView, Failu
   return succeed(viewOf(services, run));
 }
 
-const belongsToEvery = (kind: RunKind) => (item: CareItem) =>
-  item.trigger.kind === 'every-play' && item.trigger.moment === kind;
-
-/** The items of a run: those of every play by its kind, and the ones asked for, if they may be done at home. */
-function itemsOf(
-  practice: Practice,
-  request: StartRunRequest,
-  player: PlayerAbilities,
-): Outcome<CareItemId[], Failure> {
-  const asked: CareItem[] = [];
-  for (const [index, id] of request.itemIds.entries()) {
-    const field = `itemIds[${index}]`;
-    const item = itemIn(practice, id as CareItemId);
-    if (!item) return fail(notFound(field, 'This instrument has no such care.'));
-    if (item.place === 'bench' || handsFor(item.skill, player) === 'bench')
-      return fail(invalid(field, `${item.name} is the bench’s; it is not a step at home.`));
-    asked.push(item);
-  }
-  const items = [...practice.items.filter(belongsToEvery(request.kind)), ...asked].map(({ id }) => id);
-  if (items.length === 0) return fail(invalid('itemIds', 'Name at least one thing to be done.'));
-  return succeed([...new Set(items)]);
-}
-
-function situationFor(services: Services, instrument: Instrument, now: WallClock): Situation {
-  const { plays, care } = services;
-  const items = practiceFor(instrument.kind, instrument.build).items.map(({ id }) => id);
-  return situationOf(
-    instrument,
-    { plays: plays.columns(instrument.id), lastDone: care.lastDone(instrument.id, items) },
-    {},
-    now.on,
-  );
-}
-
-/** What the run follows on: the play named, else the last one if it has not been packed up; 0 min for other runs. */
-function playedBefore(services: Services, request: StartRunRequest, situation: Situation): Outcome<number, Failure> {
-  if (request.playKey !== null) {
-    const play = services.plays.find(request.playKey);
-    if (!play || play.instrumentId !== request.instrumentId || services.record.withdrawalOf(play.key))
-      return fail(notFound('playKey', 'No such play of this instrument in the record.'));
-    return succeed(play.minutes);
-  }
-  const last =
-    request.kind === 'after' && situation.awaitsPackUp ? services.plays.last(request.instrumentId) : undefined;
-  return succeed(last?.minutes ?? 0);
-}
-
-type Starting = { readonly instrument: Instrument; readonly player: PlayerAbilities; readonly now: WallClock };
-
-/** Who starts what, and when; or what is missing. */
-function startingOf(services: Services, request: StartRunRequest): Outcome<Starting, Failure> {
-  const clock = playersClock(request.now, services.nowMs());
-  if (!clock.ok) return clock;
-  const instrument = services.instruments.find(request.instrumentId);
-  const player = services.players.find(request.playerId);
-  if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
-  if (!player) return fail(notFound('playerId', 'No such player in the record.'));
-  if (instrument.leftOn !== null)
-    return fail(conflict('instrumentId', 'It is no longer on the shelf. Put it back first.'));
-  return succeed({ instrument, player, now: clock.value });
-}
-
-/** Plans the run that was asked for. */
-function plannedRun(services: Services, request: StartRunRequest, starting: Starting): Outcome<Run, Failure> {
-  const { instrument, player, now } = starting;
-  const situation = situationFor(services, instrument, now);
-  const items = itemsOf(situation.practice, request, player);
-  if (!items.ok) return items;
-  const played = playedBefore(services, request, situation);
-  if (!played.ok) return played;
-  const { kind, practice } = situation;
-  const work = { kind, practice, items: items.value, schools: situation, player };
-  const plan = planRun({ ...work, playedMinutes: played.value, roomCelsius: USUAL_ROOM_CELSIUS });
-  return succeed({
-    key: request.key,
-    instrumentId: instrument.id,
-    playerId: request.playerId as Run['playerId'],
-    kind: request.kind,
-    playKey: request.playKey,
-    playedMinutes: played.value,
-    roomCelsius: USUAL_ROOM_CELSIUS,
-    plan: storedPlan(plan),
-    startedOn: now.on,
-    startedAtMinute: now.atMinute,
-    startedAt: instantOfMs(services.nowMs()),
-  });
-}
-
 /** The run another tab has begun already, if this start means the same one. Care runs may lie side by side. */
 function openTwin({ packup }: Services, request: StartRunRequest): Run | undefined {
-  const open = request.kind === 'care' ? undefined : packup.open(request.instrumentId);
-  return open?.kind === request.kind && open.playKey === request.playKey ? open : undefined;
+  const [first] = request.parts;
+  const open = request.kind === 'care' || !first ? undefined : packup.open(first.instrumentId);
+  const same = (run: Run) =>
+    run.kind === request.kind &&
+    run.shares.length === request.parts.length &&
+    run.shares.every(
+      ({ instrumentId, playKey }, index) =>
+        instrumentId === request.parts[index]?.instrumentId && playKey === request.parts[index]?.playKey,
+    );
+  return open && same(open) ? open : undefined;
 }
 
 /** Begins a run: plans it and writes the plan down. The same key again, or a second tab's start, is the same run. */
@@ -151,27 +52,32 @@ export function startRun(services: Services, request: StartRunRequest): Outcome<
   if (known && services.record.withdrawalOf(known.key))
     return fail(conflict('key', 'This run was taken back. Start anew.'));
   if (known) return succeed({ view: viewOf(services, known), created: false });
-  const starting = startingOf(services, request);
-  if (!starting.ok) return starting;
+  const clock = playersClock(request.now, services.nowMs());
+  if (!clock.ok) return clock;
+  const player = services.players.find(request.playerId);
+  if (!player) return fail(notFound('playerId', 'No such player in the record.'));
   const twin = openTwin(services, request);
   if (twin) return succeed({ view: viewOf(services, twin), created: false });
-  const run = plannedRun(services, request, starting.value);
+  const run = plannedRun(services, request, { player, now: clock.value });
   if (!run.ok) return run;
-  services.packup.add(run.value);
+  services.atOnce(() => services.packup.add(run.value));
   return succeed({ view: viewOf(services, run.value), created: true });
 }
 
 function eventFrom(request: RunEventRequest, at: RunEvent['at']): RunEvent {
+  if (request.kind === 'finished') return { kind: 'finished', at };
+  const stepKey = request.stepKey as RunStepKey;
   switch (request.kind) {
     case 'ticked':
     case 'unticked':
-      return { kind: request.kind, stepId: request.stepId as StepId, at };
+    case 'pulled-in':
+      return { kind: request.kind, stepKey, at };
     case 'skipped':
-      return { kind: 'skipped', stepId: request.stepId as StepId, reason: request.reason, at };
+      return { kind: 'skipped', stepKey, reason: request.reason, at };
     case 'counted':
-      return { kind: 'counted', stepId: request.stepId as StepId, count: request.count, at };
-    case 'finished':
-      return { kind: 'finished', at };
+      return { kind: 'counted', stepKey, count: request.count, at };
+    case 'answered':
+      return { kind: 'answered', stepKey, answer: request.answer, at };
   }
 }
 
@@ -180,10 +86,41 @@ function faultOf(fault: RunEventFault): Failure {
     case 'already-finished':
       return conflict('kind', 'This run is finished. Undo its end to go on with it.');
     case 'no-such-step':
-      return notFound('stepId', 'This run has no such step.');
+      return notFound('stepKey', 'This run has no such step.');
+    case 'no-such-answer':
+      return invalid('answer', `This look may find: ${fault.allowed.join(', ') || 'nothing, it is no look'}.`);
+    case 'answer-wanted':
+      return invalid('kind', `This step is a look: ${fault.question}`);
     case 'must-steps-open':
-      return conflict('kind', `Still to be done or skipped with a reason: ${fault.stepIds.join(', ')}.`);
+      return conflict('kind', `Still to be done or skipped with a reason: ${fault.actions.join('; ')}.`);
   }
+}
+
+/** Writes down what a finished run has done and found. Call within a transaction. */
+function writeDown({ care }: Services, parts: RunParts, end: { key: string; event: RunEvent; now: WallClock }): void {
+  const state = runState([...parts.events.map(({ event }) => event), end.event]);
+  const leftOut = parts.leftOut.flatMap(({ steps }) => steps);
+  const common = { sourceKey: end.key, loggedAt: end.event.at };
+  for (const { instrumentId, itemId } of careDoneBy(parts.steps, state, leftOut))
+    care.add({
+      ...common,
+      key: `${end.key}/${instrumentId}/${itemId}`,
+      instrumentId,
+      itemId,
+      doneOn: end.now.on,
+      doneAtMinute: end.now.atMinute,
+      by: 'player',
+    });
+  for (const { instrumentId, itemId, part } of signsSeenBy(parts.steps, state))
+    care.addSign({
+      ...common,
+      key: `${end.key}/${instrumentId}/${itemId}/sign`,
+      instrumentId,
+      itemId,
+      part,
+      noticedOn: end.now.on,
+      noticedAtMinute: end.now.atMinute,
+    });
 }
 
 /** Adds one event to a run. Finishing writes down, in the same transaction, exactly what was done. */
@@ -192,7 +129,7 @@ export function addRunEvent(
   runKey: string,
   request: RunEventRequest,
 ): Outcome<Logged<RunView>, Failure> {
-  const { packup, record, care, nowMs } = services;
+  const { packup, record, nowMs } = services;
   const run = packup.find(runKey);
   if (!run || record.withdrawalOf(runKey)) return fail(notFound('key', 'No such run in the record.'));
   const known = packup.findEvent(request.key);
@@ -201,27 +138,17 @@ export function addRunEvent(
       ? succeed({ view: viewOf(services, run), created: false })
       : fail(conflict('key', 'Another event has this key, or it was taken back.'));
   const event = eventFrom(request, instantOfMs(nowMs()));
-  const { practice, events } = partsOf(services, run);
-  const steps = stepsOfRun(run, practice);
-  const log = events.map((one) => one.event);
-  const checked = checkRunEvent(steps, runState(log), event);
+  const parts = partsOf(services, run);
+  const { steps, leftOut, state } = parts;
+  const here = event.kind === 'pulled-in' ? leftOut.flatMap((one) => one.steps) : steps;
+  const checked = checkRunEvent(here, state, event);
   if (!checked.ok) return fail(faultOf(checked.failure));
   if (request.kind === 'finished') {
     const clock = playersClock(request.now, nowMs());
     if (!clock.ok) return clock;
     services.atOnce(() => {
       packup.addEvent(runKey, request.key, event);
-      for (const itemId of careDoneBy(steps, runState([...log, event])))
-        care.add({
-          key: `${request.key}/${itemId}`,
-          instrumentId: run.instrumentId,
-          itemId,
-          doneOn: clock.value.on,
-          doneAtMinute: clock.value.atMinute,
-          by: 'player',
-          sourceKey: request.key,
-          loggedAt: event.at,
-        });
+      writeDown(services, parts, { key: request.key, event, now: clock.value });
     });
   } else packup.addEvent(runKey, request.key, event);
   return succeed({ view: viewOf(services, run), created: true });

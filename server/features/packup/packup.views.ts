@@ -1,34 +1,17 @@
-import { itemIn, stepIn, type Practice } from '#core/care/practice-book.ts';
+import { bookItem, itemIn } from '#core/care/practice-book.ts';
+import type { CareItemId } from '#core/care/care-item.ts';
 import type { Step } from '#core/care/step.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
-import type { Instrument } from '#core/instruments/instrument.ts';
-import type { InstrumentKind } from '#core/instruments/kind.ts';
-import { countFor, planReasonWords } from '#core/packup/plan-run.ts';
-import { runState, stepState, waitsUntilMs, type RunState } from '#core/packup/run-log.ts';
-import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
+import { countFor } from '#core/packup/plan-run.ts';
+import { planReasonWords } from '#core/packup/packup-words.ts';
+import { isCalledFor, stepState, waitsUntilMs } from '#core/packup/run-log.ts';
+import { handsFor } from '#core/players/player.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { condensate } from '#core/water/condensation.ts';
 import { passReasonWords } from '#core/water/passes.ts';
-import type { RunStepView, RunView } from '#contract/packup.ts';
-import type { Run, createPackupRepository } from '#server/features/packup/packup.repository.ts';
+import type { LeftOutView, RunStepView, RunView } from '#contract/packup.ts';
+import type { PlannedRunStep, RunInstrument, RunParts } from '#server/features/packup/run-parts.ts';
 import { stripView } from '#server/views/strip.ts';
-
-type RunEvents = ReturnType<ReturnType<typeof createPackupRepository>['events']>;
-
-export type RunParts = {
-  readonly run: Run;
-  readonly events: RunEvents;
-  readonly instrument: Instrument;
-  readonly kind: InstrumentKind;
-  readonly practice: Practice;
-  readonly player: PlayerAbilities;
-};
-
-/** The steps of a run as they were planned; a step that no longer applies to an edited build is left out. */
-export const stepsOfRun = (run: Run, practice: Practice): Step[] =>
-  run.plan.steps.flatMap(({ id }) => stepIn(practice, id) ?? []);
-
-type StepContext = RunParts & { readonly steps: readonly Step[]; readonly state: RunState };
 
 /** What the book says of a step; what it leaves unsaid is null on the wire. */
 const bookView = (step: Step, itemWhy: string | undefined) => ({
@@ -42,77 +25,132 @@ const bookView = (step: Step, itemWhy: string | undefined) => ({
   onlyIf: step.onlyIf ?? null,
   wait: step.wait ? { minutes: step.wait.minutes.value, why: step.wait.why } : null,
   thread: step.thread ?? null,
+  look: step.look
+    ? {
+        question: step.look.question,
+        answers: step.look.answers.map(({ id, words, endsItem }) => ({ id, words, stops: endsItem === true })),
+      }
+    : null,
 });
-
-function repeatsView(step: Step, plannedCount: number | null, { kind, run }: StepContext): RunStepView['repeats'] {
-  const { playedMinutes, roomCelsius } = run;
-  const repeats = countFor(step.repeats, { kind, playedMinutes, roomCelsius });
-  if (repeats === null) return null;
-  const because = [...repeats.because.map(passReasonWords), ...practiceOfRepeats(step)];
-  return { count: plannedCount ?? repeats.count, noun: repeats.noun, because };
-}
-
-function stepView(step: Step, planned: Run['plan']['steps'][number], context: StepContext): RunStepView {
-  const { practice, kind, player, steps, state } = context;
-  const item = itemIn(practice, step.item);
-  const at = stepState(state, step.id);
-  const waitEnd = at.kind === 'open' ? waitsUntilMs(steps, state, step) : null;
-  return {
-    id: step.id,
-    itemId: step.item,
-    itemName: item?.name ?? '',
-    part: step.part,
-    partName: partName(kind, step.part),
-    ...bookView(step, item?.why),
-    hands: handsFor(item?.skill, player),
-    activeMinutes: planned.activeMinutes,
-    startsAtMinute: planned.startsAtMinute,
-    repeats: repeatsView(step, planned.count, context),
-    state: at.kind,
-    skipReason: at.kind === 'skipped' ? at.reason : null,
-    counted: at.count,
-    waitsUntil: waitEnd === null ? null : instantOfMs(waitEnd),
-  };
-}
 
 /** What practice says of the number, beside the model's figures. */
 function practiceOfRepeats({ repeats }: Step): { rule: string; text: string; mark: Step['mark'] }[] {
   if (repeats?.kind !== 'passes-by-water') return [];
+  const text = `Practice: ${repeats.usual}. One more if the cloth still comes out wet.`;
+  return [{ rule: 'practice-says', text, mark: repeats.mark }];
+}
+
+function repeatsView(
+  { step, planned }: PlannedRunStep,
+  { kind, playedMinutes }: RunInstrument,
+  roomCelsius: number,
+): RunStepView['repeats'] {
+  const repeats = countFor(step.repeats, { kind, playedMinutes, roomCelsius });
+  if (repeats === null) return null;
+  const because = [...repeats.because.map(passReasonWords), ...practiceOfRepeats(step)];
+  return { count: planned.count ?? repeats.count, noun: repeats.noun, because };
+}
+
+const ownerOf = (parts: RunParts, { instrumentId }: PlannedRunStep): RunInstrument | undefined =>
+  parts.instruments.find(({ instrument }) => instrument.id === instrumentId);
+
+function stepView(one: PlannedRunStep, parts: RunParts): RunStepView[] {
+  const { state, steps, player, run } = parts;
+  const mine = ownerOf(parts, one);
+  if (!mine) return [];
+  const { step, key, planned, instrumentId } = one;
+  const item = itemIn(mine.practice, step.item);
+  const at = stepState(state, key);
+  const waitEnd = at.kind === 'open' ? waitsUntilMs(steps, state, one) : null;
   return [
     {
-      rule: 'practice-says',
-      text: `Practice: ${repeats.usual}. One more if the cloth still comes out wet.`,
-      mark: repeats.mark,
+      key,
+      stepId: step.id,
+      instrumentId,
+      instrumentName: mine.instrument.name,
+      itemId: step.item,
+      itemName: item?.name ?? '',
+      part: step.part,
+      partName: partName(mine.kind, step.part),
+      ...bookView(step, item?.why),
+      hands: handsFor(item?.skill, player),
+      activeMinutes: planned.activeMinutes,
+      startsAtMinute: planned.startsAtMinute,
+      repeats: repeatsView(one, mine, run.roomCelsius),
+      called: isCalledFor(steps, state, one),
+      state: at.kind,
+      answer: at.kind === 'ticked' ? at.answer : null,
+      skipReason: at.kind === 'skipped' ? at.reason : null,
+      counted: at.count,
+      waitsUntil: waitEnd === null ? null : instantOfMs(waitEnd),
     },
   ];
 }
 
+/** What waits, named by its item where it is whole, by its action where it is one step of every play. */
+function leftOutView(left: RunParts['leftOut'][number], parts: RunParts): LeftOutView[] {
+  const [first] = left.steps;
+  const mine = first && ownerOf(parts, first);
+  if (!first || !mine) return [];
+  const item = itemIn(mine.practice, first.step.item);
+  const single = item?.trigger.kind === 'every-play';
+  return [
+    {
+      stepKeys: left.steps.map(({ key }) => key),
+      name: single ? first.step.action : (item?.name ?? first.step.action),
+      instrumentName: mine.instrument.name,
+      moreMinutes: left.moreMinutes,
+      value: left.value,
+      cost: first.step.harm ?? item?.why ?? null,
+    },
+  ];
+}
+
+/** Names of the items of this run that are done, and of those that are not. */
+function doneAndWaiting(parts: RunParts, done: readonly { instrumentId: string; itemId: string }[]) {
+  const several = parts.instruments.length > 1;
+  const name = (instrumentId: string, itemId: string): string => {
+    const mine = parts.instruments.find(({ instrument }) => instrument.id === instrumentId);
+    const words = (bookItem(itemId as CareItemId)?.name ?? itemId).toLowerCase();
+    return several && mine ? `${words} (${mine.instrument.name})` : words;
+  };
+  const isDone = (instrumentId: string, itemId: string) =>
+    done.some((one) => one.instrumentId === instrumentId && one.itemId === itemId);
+  const all = [...parts.steps, ...parts.leftOut.flatMap(({ steps }) => steps)];
+  const waiting = all.filter(({ instrumentId, step }) => !isDone(instrumentId, step.item));
+  return {
+    doneNames: [...new Set(done.map(({ instrumentId, itemId }) => name(instrumentId, itemId)))],
+    waitingNames: [...new Set(waiting.map(({ instrumentId, step }) => name(instrumentId, step.item)))],
+  };
+}
+
 /** A run as the screen shows it: the stored plan, the book's words and the state its log adds up to. */
-export function runView(parts: RunParts, doneItems: readonly string[]): RunView {
-  const { run, events, instrument, kind, practice } = parts;
-  const state = runState(events.map(({ event }) => event));
-  const steps = stepsOfRun(run, practice);
-  const planned = new Map(run.plan.steps.map((step) => [step.id, step]));
-  const grams = run.kind === 'after' ? condensate(kind.water, run.playedMinutes, run.roomCelsius) : 0;
+export function runView(parts: RunParts, done: readonly { instrumentId: string; itemId: string }[]): RunView {
+  const { run, events, state, steps, leftOut, instruments } = parts;
   return {
     key: run.key,
     kind: run.kind,
-    instrumentId: instrument.id,
-    instrumentName: instrument.name,
-    instrumentKind: instrument.kind,
-    playedMinutes: run.playedMinutes,
+    parts: instruments.map(({ instrument, kind, playedMinutes }) => ({
+      instrumentId: instrument.id,
+      name: instrument.name,
+      kind: instrument.kind,
+      playedMinutes,
+      strip: stripView(
+        kind,
+        instrument.build,
+        run.kind === 'after' ? condensate(kind.water, playedMinutes, run.roomCelsius) : 0,
+      ),
+    })),
+    minutesAtHand: run.minutesAtHand,
     startedOn: run.startedOn,
     finishedAt: state.finishedAt,
     finishKey: events.find(({ event }) => event.kind === 'finished')?.key ?? null,
-    doneItems: [...doneItems],
-    steps: steps.flatMap((step) => {
-      const plan = planned.get(step.id);
-      return plan ? [stepView(step, plan, { ...parts, steps, state })] : [];
-    }),
-    strip: stripView(kind, grams),
+    ...doneAndWaiting(parts, done),
+    steps: steps.flatMap((one) => stepView(one, parts)),
+    leftOut: leftOut.flatMap((one) => leftOutView(one, parts)),
     activeMinutes: run.plan.activeMinutes,
     elapsedMinutes: run.plan.elapsedMinutes,
-    supplies: [...new Set(steps.flatMap(({ supplies }) => supplies ?? []))],
+    supplies: [...new Set(steps.flatMap(({ step }) => step.supplies ?? []))],
     because: run.plan.because.map(planReasonWords),
   };
 }

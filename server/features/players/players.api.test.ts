@@ -32,7 +32,7 @@ describe('players', () => {
     await server.api().put('/api/players/ada').send({ name: 'Ada', standing: 'grown-up', does: [] }).expect(200);
     const page = await server.api().get('/api/care/clarinet?today=2026-11-24').expect(200);
     const clocks = page.body.clocks as { itemId: string; hands: string }[];
-    expect(clocks.find(({ itemId }) => itemId === 'clarinet/key-oil')?.hands).toBe('bench');
+    expect(clocks.find(({ itemId }) => itemId === 'keyed/key-oil')?.hands).toBe('bench');
   });
 
   test.each([

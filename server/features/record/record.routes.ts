@@ -2,7 +2,7 @@ import { Router } from 'express';
 import { object, string } from 'yup';
 import { recordPaths, withdrawRequest } from '#contract/record.ts';
 import { recordOf, withdraw } from '#server/features/record/record.use-cases.ts';
-import { bodyOf, param, queryOf, sendLogged, sendOutcome } from '#server/http/respond.ts';
+import { bodyOf, formatOf, param, queryOf, sendLogged, sendOutcome } from '#server/http/respond.ts';
 import type { Services } from '#server/repositories.ts';
 
 const limitQuery = object({
@@ -18,7 +18,7 @@ export function recordRoutes(services: Services): Router {
   const router = Router();
   router.get('/api/record/:instrumentId', (req, res) => {
     const { limit } = queryOf(limitQuery, req);
-    sendOutcome(res, recordOf(services, param(req, 'instrumentId'), Number(limit)));
+    sendOutcome(res, recordOf(services, param(req, 'instrumentId'), Number(limit), formatOf(req)));
   });
   router.post(recordPaths.withdraw, (req, res) => sendLogged(res, withdraw(services, bodyOf(withdrawRequest, req))));
   return router;

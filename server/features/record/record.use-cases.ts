@@ -1,8 +1,10 @@
-import { itemIn, practiceFor } from '#core/care/practice-book.ts';
+import { bookItem, itemIn, practiceFor } from '#core/care/practice-book.ts';
 import type { CareItemId } from '#core/care/care-item.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { careWords, playWords, runWords } from '#core/record/record-entry.ts';
+import { careWords, decisionWords, playWords, runWords, signWords } from '#core/record/record-entry.ts';
+import type { Format } from '#core/explain/format.ts';
+import { localDate } from '#core/time/local-date.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import type { RecordEntryView, WithdrawRequest } from '#contract/record.ts';
 import { conflict, notFound, type Failure, type Logged } from '#server/failure.ts';
@@ -14,7 +16,12 @@ type WithdrawalView = { key: string; targetKey: string; at: string };
 function runEntry({ packup, care }: Services, instrument: Instrument, run: Run): RecordEntryView {
   const practice = practiceFor(instrument.kind, instrument.build);
   const finish = packup.events(run.key).find(({ event }) => event.kind === 'finished');
-  const done = finish ? care.doneBySource(finish.key).flatMap((id) => itemIn(practice, id as CareItemId) ?? []) : [];
+  const done = finish
+    ? care
+        .doneBySource(finish.key)
+        .filter(({ instrumentId }) => instrumentId === instrument.id)
+        .flatMap(({ itemId }) => itemIn(practice, itemId as CareItemId) ?? [])
+    : [];
   return {
     key: run.key,
     kind: 'run',
@@ -30,10 +37,11 @@ export function recordOf(
   services: Services,
   instrumentId: string,
   limit: number,
+  format: Format,
 ): Outcome<{ instrumentId: string; entries: RecordEntryView[] }, Failure> {
   const instrument = services.instruments.find(instrumentId);
   if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
-  const practice = practiceFor(instrument.kind, instrument.build);
+  const item = (id: string) => bookItem(id as CareItemId);
   const entries: RecordEntryView[] = [
     ...services.packup.newest(instrumentId, limit).map((run) => runEntry(services, instrument, run)),
     ...services.plays.newest(instrumentId, limit).map(({ key, endedOn, endedAtMinute, minutes }): RecordEntryView => ({
@@ -49,9 +57,30 @@ export function recordOf(
       kind: 'care',
       on: doneOn,
       atMinute: null,
-      words: careWords(itemIn(practice, itemId as CareItemId), itemId, by),
+      words: careWords(item(itemId), itemId, by),
       minutes: null,
     })),
+    ...services.care
+      .newestSigns(instrumentId, limit)
+      .filter(({ sourceKey }) => sourceKey === null)
+      .map(({ key, noticedOn, noticedAtMinute, itemId }): RecordEntryView => ({
+        key,
+        kind: 'sign',
+        on: noticedOn,
+        atMinute: noticedAtMinute,
+        words: signWords(item(itemId), itemId),
+        minutes: null,
+      })),
+    ...services.care
+      .newestDecisions(instrumentId, limit)
+      .map(({ key, decidedOn, itemId, kind, until }): RecordEntryView => ({
+        key,
+        kind: 'decision',
+        on: decidedOn,
+        atMinute: null,
+        words: decisionWords(item(itemId), { itemId, kind, until: until === null ? null : localDate(until) }, format),
+        minutes: null,
+      })),
   ];
   const newestFirst = entries.toSorted((a, b) =>
     a.on === b.on ? (b.atMinute ?? 0) - (a.atMinute ?? 0) : a.on < b.on ? 1 : -1,
@@ -63,6 +92,8 @@ const isFact = ({ plays, packup, care }: Services, key: string): boolean =>
   plays.find(key) !== undefined ||
   packup.find(key) !== undefined ||
   care.find(key) !== undefined ||
+  care.findSign(key) !== undefined ||
+  care.findDecision(key) !== undefined ||
   packup.findEvent(key)?.event.kind === 'finished';
 
 /**

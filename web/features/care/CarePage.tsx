@@ -1,5 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
 import { RequestProblem } from '#web/api/http.ts';
@@ -9,9 +10,12 @@ import { useCareActions } from '#web/features/care/care-actions.queries.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
-import { useSetDeparture } from '#web/features/instruments/instruments.queries.ts';
+import { BuildForm } from '#web/features/instruments/parts/BuildForm.tsx';
+import { instrumentQueries, useReviseBuild, useSetDeparture } from '#web/features/instruments/instruments.queries.ts';
 import { RecordList } from '#web/features/record/parts/RecordList.tsx';
 import { recordQueries, useWithdraw } from '#web/features/record/record.queries.ts';
+import { duration } from '#core/explain/format.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { useNotice } from '#web/ui/Notice.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
@@ -28,6 +32,22 @@ function NeverDos({ page: { neverDos } }: { readonly page: InstrumentPage }) {
         {neverDos.map(({ id, text, why }) => (
           <Typography component="li" key={id} variant="body2">
             <strong>{text}</strong> {why}
+          </Typography>
+        ))}
+      </Box>
+    </Compartment>
+  );
+}
+
+/** What an edited build no longer has: closed with the reason, its history kept. */
+function Closed({ page: { closed } }: { readonly page: InstrumentPage }) {
+  if (closed.length === 0) return null;
+  return (
+    <Compartment title="Closed">
+      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
+        {closed.map(({ itemId, name, why }) => (
+          <Typography component="li" key={itemId} variant="body2">
+            <strong>{name}.</strong> {why}
           </Typography>
         ))}
       </Box>
@@ -59,6 +79,40 @@ function RecordOf({ instrumentId }: { readonly instrumentId: string }) {
   );
 }
 
+/** The build can be put right at any time; the clocks follow at once. */
+function EditBuild({ instrument }: { readonly instrument: InstrumentPage['instrument'] }) {
+  const [open, setOpen] = useState(false);
+  const kinds = useQuery({ ...instrumentQueries.kinds(), enabled: open });
+  const revise = useReviseBuild();
+  const notice = useNotice();
+  const today = useToday();
+  const kind = kinds.data?.find(({ id }) => id === instrument.kind);
+  const save = (build: Record<string, string>, undoable: boolean) =>
+    revise.mutate(
+      { id: instrument.id, build, today },
+      {
+        onSuccess: () => {
+          setOpen(false);
+          notice({
+            text: 'The build is kept; its care follows.',
+            ...(undoable ? { undo: () => save(instrument.build, false) } : {}),
+          });
+        },
+        onError: (error) => notice({ text: error.message, tone: 'failed' }),
+      },
+    );
+  return (
+    <>
+      <Button color="inherit" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {open ? 'Leave it as it is' : 'Change how it is built'}
+      </Button>
+      {open && kind && (
+        <BuildForm kind={kind} build={instrument.build} busy={revise.isPending} onSave={(build) => save(build, true)} />
+      )}
+    </>
+  );
+}
+
 function About({ page: { instrument } }: { readonly page: InstrumentPage }) {
   const departure = useSetDeparture();
   const notice = useNotice();
@@ -83,6 +137,7 @@ function About({ page: { instrument } }: { readonly page: InstrumentPage }) {
         Came {instrument.cameNew ? 'new' : 'used'} on {fullDate(instrument.acquiredOn)}
         {instrument.leftOn && `, left the shelf on ${fullDate(instrument.leftOn)}`}.
       </Typography>
+      <EditBuild instrument={instrument} />
       {instrument.leftOn === null ? (
         <Button color="inherit" disabled={departure.isPending} onClick={() => set(today)}>
           Take it off the shelf
@@ -105,11 +160,17 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
   const running = periodic
     .filter(({ gauge }) => gauge.state !== 'as-seen' && gauge.state !== 'off')
     .toSorted((a, b) => rank(a.itemId) - rank(b.itemId) || (b.gauge.load ?? 0) - (a.gauge.load ?? 0));
-  const asSeen = periodic.filter(({ gauge }) => gauge.state === 'as-seen' || gauge.state === 'off');
+  const asSeen = periodic.filter(({ gauge }) => gauge.state === 'as-seen');
+  const off = periodic.filter(({ gauge }) => gauge.state === 'off');
+  const dueAtHome = running.filter(
+    ({ gauge: { state }, hands, postponedUntil }) =>
+      (state === 'due' || state === 'overdue') && hands !== 'bench' && postponedUntil === null,
+  );
+  const dueMinutes = dueAtHome.reduce((sum, { minutes }) => sum + minutes, 0);
   const list = (rows: typeof clocks) => (
     <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
       {rows.map((clock) => (
-        <CareRow key={clock.itemId} clock={clock} onDo={care.doNow} onDone={care.ask} busy={care.busy} />
+        <CareRow key={clock.itemId} clock={clock} today={today} actions={care} />
       ))}
     </Box>
   );
@@ -126,13 +187,30 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         <StripHead title={instrument.name} subtitle={instrument.kindName} segments={page.strip} pins={pinsOf(clocks)} />
       </Box>
       <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
-        <Compartment title="What is due, and when">{list(running)}</Compartment>
+        <Compartment
+          title="What is due, and when"
+          aside={
+            dueAtHome.length > 1 && (
+              <BrassButton
+                disabled={care.busy}
+                onClick={() => care.doNow(dueAtHome.map(({ itemId }) => itemId))}
+                sx={{ minHeight: 48 }}
+              >
+                Do all {dueAtHome.length} in one go · about {duration(dueMinutes)}
+              </BrassButton>
+            )
+          }
+        >
+          {list(running)}
+        </Compartment>
         {asSeen.length > 0 && <Compartment title="When you see it">{list(asSeen)}</Compartment>}
+        {off.length > 0 && <Compartment title="Not done here">{list(off)}</Compartment>}
       </Box>
       <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
         <RecordOf instrumentId={instrument.id} />
         <NeverDos page={page} />
         <About page={page} />
+        <Closed page={page} />
       </Box>
       {care.asked && (
         <DoneDialog

@@ -1,28 +1,26 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import type { CareClockView } from '#contract/care.ts';
 import { newKey } from '#web/api/new-key.ts';
 import { wallNow } from '#web/clock/today.ts';
-import { useLogCare } from '#web/features/care/care.queries.ts';
-import { useStartRun } from '#web/features/packup/packup.queries.ts';
+import { useLogCare, useLogDecision, useLogSign } from '#web/features/care/care.queries.ts';
+import { useBeginRun } from '#web/features/packup/begin-run.queries.ts';
 import { useWithdraw } from '#web/features/record/record.queries.ts';
 import { useNotice } from '#web/ui/Notice.tsx';
 
-/** What can be done about a care item of one instrument: start it now, or say that it is done. */
+/** What can be done about a care item of one instrument: do it, say it is done, notice it, let it wait, leave it. */
 export function useCareActions(instrumentId: string, playerId: string) {
   const [asked, setAsked] = useState<CareClockView | null>(null);
   const logCare = useLogCare();
-  const startRun = useStartRun();
+  const logSign = useLogSign();
+  const logDecision = useLogDecision();
+  const { begin, busy } = useBeginRun();
   const withdraw = useWithdraw();
   const notice = useNotice();
-  const navigate = useNavigate();
   const failed = (error: Error) => notice({ text: error.message, tone: 'failed' });
+  const noted = (text: string, key: string) => notice({ text, undo: () => withdraw.mutate(key, { onError: failed }) });
 
-  const doNow = (itemId: string) =>
-    startRun.mutate(
-      { key: newKey(), instrumentId, playerId, kind: 'care', playKey: null, itemIds: [itemId], now: wallNow() },
-      { onSuccess: ({ key }) => void navigate(`/pack-up/${instrumentId}/${key}`), onError: failed },
-    );
+  const doNow = (itemIds: readonly string[]) =>
+    begin({ kind: 'care', playerId, parts: [{ instrumentId, itemIds: [...itemIds] }] });
 
   const done = (doneOn: string, by: 'player' | 'bench') => {
     if (!asked) return;
@@ -32,9 +30,34 @@ export function useCareActions(instrumentId: string, playerId: string) {
       {
         onSuccess: () => {
           setAsked(null);
-          notice({ text: `${asked.name}: noted.`, undo: () => withdraw.mutate(key, { onError: failed }) });
+          noted(`${asked.name}: noted.`, key);
         },
       },
+    );
+  };
+
+  const seen = ({ itemId, part, name }: CareClockView) => {
+    const key = newKey();
+    logSign.mutate(
+      { key, instrumentId, itemId, part, now: wallNow() },
+      { onSuccess: () => noted(`Noticed: ${name.toLowerCase()}.`, key), onError: failed },
+    );
+  };
+
+  const decide = (
+    { itemId, name, caution }: CareClockView,
+    kind: 'postponed' | 'declined' | 'resumed',
+    until: string | null = null,
+  ) => {
+    const key = newKey();
+    const words = {
+      postponed: `${name} waits.`,
+      declined: `${name}: not done here. ${caution}`,
+      resumed: `${name} is back.`,
+    }[kind];
+    logDecision.mutate(
+      { key, instrumentId, itemId, kind, until, now: wallNow() },
+      { onSuccess: () => noted(words, key), onError: failed },
     );
   };
 
@@ -47,7 +70,10 @@ export function useCareActions(instrumentId: string, playerId: string) {
     ask,
     done,
     doNow,
-    busy: startRun.isPending || logCare.isPending,
+    seen,
+    decide,
+    busy: busy || logCare.isPending || logSign.isPending || logDecision.isPending,
     problem: logCare.error?.message ?? null,
   };
 }
+export type CareActions = ReturnType<typeof useCareActions>;

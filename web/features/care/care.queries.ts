@@ -1,5 +1,13 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { careEntryView, carePaths, instrumentPage, type LogCareRequest } from '#contract/care.ts';
+import {
+  careEntryView,
+  carePaths,
+  instrumentPage,
+  loggedKey,
+  type LogCareRequest,
+  type LogDecisionRequest,
+  type LogSignRequest,
+} from '#contract/care.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { request } from '#web/api/http.ts';
 import { recordChanged } from '#web/api/record-changes.ts';
@@ -17,6 +25,22 @@ export function useLogCare() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: (body: LogCareRequest) => request(careEntryView, carePaths.log, { method: 'POST', body }),
+    onSuccess: () => recordChanged(cache),
+  });
+}
+
+export function useLogSign() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (body: LogSignRequest) => request(loggedKey, carePaths.signs, { method: 'POST', body }),
+    onSuccess: () => recordChanged(cache),
+  });
+}
+
+export function useLogDecision() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (body: LogDecisionRequest) => request(loggedKey, carePaths.decisions, { method: 'POST', body }),
     onSuccess: () => recordChanged(cache),
   });
 }

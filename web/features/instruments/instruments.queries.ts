@@ -6,6 +6,7 @@ import {
   shelfView,
   type AddInstrumentRequest,
   type DepartureRequest,
+  type ReviseBuildRequest,
 } from '#contract/instruments.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { request } from '#web/api/http.ts';
@@ -29,6 +30,15 @@ export function useAddInstrument() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: (body: AddInstrumentRequest) => request(shelfPlace, instrumentPaths.add, { method: 'POST', body }),
+    onSuccess: () => recordChanged(cache),
+  });
+}
+
+export function useReviseBuild() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...body }: ReviseBuildRequest & { id: string }) =>
+      request(shelfPlace, instrumentPaths.build(id), { method: 'PUT', body }),
     onSuccess: () => recordChanged(cache),
   });
 }

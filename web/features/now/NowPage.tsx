@@ -15,6 +15,7 @@ import { useJustPlayed } from '#web/features/now/just-played.queries.ts';
 import { PlayedSheet } from '#web/features/plays/parts/PlayedSheet.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { StripHead } from '#web/ui/StripHead.tsx';
@@ -33,11 +34,12 @@ function NextAction({
 }: {
   readonly page: InstrumentPage;
   readonly onPlayed: () => void;
-  readonly onPackUp: () => void;
+  readonly onPackUp: (minutesAtHand: number | null) => void;
   readonly onMakeReady: () => void;
   readonly busy: boolean;
 }) {
   const { instrument, openRunKey, awaitsPackUp, lastPlay, water } = page;
+  const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const played = lastPlay
     ? `Last played ${weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
     : 'Nothing played in this record yet.';
@@ -66,7 +68,10 @@ function NextAction({
             <WhyFold lines={water.because} about="the water in it" />
           </Box>
         )}
-        <BrassButton disabled={busy} onClick={onPackUp}>
+        <Box sx={{ mb: 1.5, width: '100%' }}>
+          <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
+        </Box>
+        <BrassButton disabled={busy} onClick={() => onPackUp(minutesAtHand)}>
           Start packing up
         </BrassButton>
         <Button color="inherit" onClick={onPlayed} sx={{ mt: 1 }}>
@@ -120,7 +125,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         <NextAction
           page={page}
           onPlayed={openSheet}
-          onPackUp={() => played.packUp(page.lastPlay?.key ?? null, alongItems)}
+          onPackUp={(minutes) => played.packUp(page.lastPlay?.key ?? null, alongItems, minutes)}
           onMakeReady={played.makeReady}
           busy={played.busy}
         />
@@ -136,7 +141,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         {pressing.length === 0 && <Typography>Nothing is due. Everything periodic is fresh.</Typography>}
         <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
           {pressing.slice(0, SHOWN).map((clock) => (
-            <CareRow key={clock.itemId} clock={clock} onDo={care.doNow} onDone={care.ask} busy={care.busy} />
+            <CareRow key={clock.itemId} clock={clock} today={today} actions={care} />
           ))}
         </Box>
         {pressing.length > SHOWN && (
@@ -154,7 +159,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           problem={played.problem}
           busy={played.busy}
           onClose={() => setSheet(false)}
-          onLog={(entry, goOn) => played.log(entry, goOn, alongItems, () => setSheet(false))}
+          onLog={(entry, after) => played.log(entry, after, alongItems, () => setSheet(false))}
         />
       )}
       {care.asked && (

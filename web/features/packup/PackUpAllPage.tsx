@@ -1,56 +1,148 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button, Checkbox, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
+import { counted } from '#core/explain/format.ts';
+import { MOST_INSTRUMENTS_AT_ONCE } from '#contract/packup.ts';
+import type { ShelfPlace } from '#contract/instruments.ts';
 import { useToday } from '#web/clock/today.ts';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
+import { useBeginRun } from '#web/features/packup/begin-run.queries.ts';
+import { playerQueries } from '#web/features/players/players.queries.ts';
+import { useCurrentPlayer } from '#web/session/current-player.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { Silhouette } from '#web/ui/Silhouette.tsx';
+
+type WaitingProps = {
+  readonly place: ShelfPlace;
+  readonly chosen: boolean;
+  readonly onToggle: () => void;
+};
+
+function Waiting({ place: { id, name, kind, kindName, openRunKey }, chosen, onToggle }: WaitingProps) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.5 }}>
+      <Checkbox
+        checked={chosen}
+        disabled={openRunKey !== null}
+        onChange={onToggle}
+        slotProps={{ input: { 'aria-label': `${name} in this run` } }}
+        sx={{ width: 48, height: 48 }}
+      />
+      <Silhouette kind={kind} size={44} />
+      <Box sx={{ flexGrow: 1, minWidth: 0 }}>
+        <Typography sx={{ fontWeight: 650 }}>{name}</Typography>
+        <Typography variant="body2" color="text.secondary">
+          {kindName}
+        </Typography>
+      </Box>
+      <Button
+        color="inherit"
+        {...{ component: Link, to: openRunKey ? `/pack-up/${id}/${openRunKey}` : `/pack-up/${id}` }}
+        aria-label={`${openRunKey ? 'Go on' : 'Only this'}: ${name}`}
+      >
+        {openRunKey ? 'Go on' : 'Only this'}
+      </Button>
+    </Box>
+  );
+}
+
+/** What waits to be packed up: the player's own, several in one go. */
+function Loaded({ places }: { readonly places: readonly ShelfPlace[] }) {
+  const players = useQuery(playerQueries.list());
+  const player = useCurrentPlayer(players.data);
+  const { begin, busy } = useBeginRun();
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
+  const waiting = places
+    .filter(({ awaitsPackUp, openRunKey }) => awaitsPackUp || openRunKey !== null)
+    .toSorted((a, b) => Number(b.playerId === player?.id) - Number(a.playerId === player?.id));
+  const chosen = waiting
+    .filter(({ id, openRunKey, playerId }) => openRunKey === null && playerId === player?.id && !left.includes(id))
+    .slice(0, MOST_INSTRUMENTS_AT_ONCE);
+  const mine = waiting.filter(({ playerId }) => playerId === player?.id);
+  const others = waiting.filter(({ playerId }) => playerId !== player?.id);
+  const toggle = (id: string) => setLeft(left.includes(id) ? left.filter((one) => one !== id) : [...left, id]);
+  return (
+    <Box sx={{ maxWidth: 760, mx: 'auto', display: 'grid', gap: 2 }}>
+      <Compartment title={waiting.length === 0 ? 'Everything is packed up' : 'To pack up'}>
+        {waiting.length === 0 && <Typography>Choose an instrument on the shelf to pack it up all the same.</Typography>}
+        {mine.map((place) => (
+          <Waiting
+            key={place.id}
+            place={place}
+            chosen={chosen.some(({ id }) => id === place.id)}
+            onToggle={() => toggle(place.id)}
+          />
+        ))}
+        {chosen.length > 0 && player && (
+          <Box sx={{ display: 'grid', gap: 2, mt: 2 }}>
+            <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
+            <BrassButton
+              disabled={busy}
+              onClick={() =>
+                begin({
+                  kind: 'after',
+                  playerId: player.id,
+                  parts: chosen.map(({ id }) => ({ instrumentId: id })),
+                  minutesAtHand,
+                })
+              }
+            >
+              {chosen.length === 1
+                ? `Pack up: ${chosen[0]?.name ?? ''}`
+                : `Pack up ${counted(chosen.length, 'instrument')} in one go`}
+            </BrassButton>
+          </Box>
+        )}
+      </Compartment>
+      {others.length > 0 && (
+        <Compartment title="Other players’">
+          {others.map(({ id, name, kind, kindName, openRunKey }) => (
+            <Box key={id} sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.5 }}>
+              <Silhouette kind={kind} size={40} />
+              <Box sx={{ flexGrow: 1, minWidth: 0 }}>
+                <Typography sx={{ fontWeight: 650 }}>{name}</Typography>
+                <Typography variant="body2" color="text.secondary">
+                  {kindName}
+                </Typography>
+              </Box>
+              <Button
+                color="inherit"
+                {...{ component: Link, to: openRunKey ? `/pack-up/${id}/${openRunKey}` : `/pack-up/${id}` }}
+                aria-label={`${openRunKey ? 'Go on' : 'Open'}: ${name}, ${kindName}`}
+              >
+                {openRunKey ? 'Go on' : 'Open'}
+              </Button>
+            </Box>
+          ))}
+        </Compartment>
+      )}
+    </Box>
+  );
+}
 
 /** Which instruments wait to be packed up. */
 export function PackUpAllPage() {
   const shelf = useQuery(instrumentQueries.shelf(useToday()));
   return (
     <QueryView query={shelf} height={300}>
-      {(places) => {
-        if (places.length === 0)
-          return (
-            <Problem
-              title="An empty shelf"
-              text="Nothing to pack up yet. Put your first instrument on the shelf."
-              to="/add"
-              action="Add an instrument"
-            />
-          );
-        const waiting = places.filter(({ awaitsPackUp, openRunKey }) => awaitsPackUp || openRunKey !== null);
-        return (
-          <Compartment title={waiting.length === 0 ? 'Everything is packed up' : 'To pack up'}>
-            {waiting.length === 0 && (
-              <Typography>Choose an instrument on the shelf to pack it up all the same.</Typography>
-            )}
-            {waiting.map(({ id, name, kind, kindName, openRunKey }) => (
-              <Box key={id} sx={{ display: 'flex', alignItems: 'center', gap: 2, py: 1 }}>
-                <Silhouette kind={kind} size={44} />
-                <Box sx={{ flexGrow: 1 }}>
-                  <Typography sx={{ fontWeight: 650 }}>{name}</Typography>
-                  <Typography variant="body2" color="text.secondary">
-                    {kindName}
-                  </Typography>
-                </Box>
-                <Button
-                  variant="outlined"
-                  color="inherit"
-                  {...{ component: Link, to: openRunKey ? `/pack-up/${id}/${openRunKey}` : `/pack-up/${id}` }}
-                  aria-label={`${openRunKey ? 'Go on' : 'Pack up'}: ${name}`}
-                >
-                  {openRunKey ? 'Go on' : 'Pack up'}
-                </Button>
-              </Box>
-            ))}
-          </Compartment>
-        );
-      }}
+      {(places) =>
+        places.length === 0 ? (
+          <Problem
+            title="An empty shelf"
+            text="Nothing to pack up yet. Put your first instrument on the shelf."
+            to="/add"
+            action="Add an instrument"
+          />
+        ) : (
+          <Loaded places={places} />
+        )
+      }
     </QueryView>
   );
 }

@@ -1,17 +1,16 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import type { RunKind } from '#core/packup/run-log.ts';
+import { useState } from 'react';
+import { Link, Navigate, useParams } from 'react-router';
 import { duration } from '#core/explain/format.ts';
 import { RequestProblem } from '#web/api/http.ts';
-import { newKey } from '#web/api/new-key.ts';
 import { weekdayDate } from '#web/clock/format.ts';
-import { useToday, wallNow } from '#web/clock/today.ts';
+import { useToday } from '#web/clock/today.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
-import { useStartRun } from '#web/features/packup/packup.queries.ts';
+import { useBeginRun } from '#web/features/packup/begin-run.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
-import { useNotice } from '#web/ui/Notice.tsx';
+import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { StripHead } from '#web/ui/StripHead.tsx';
@@ -20,9 +19,8 @@ import { StripHead } from '#web/ui/StripHead.tsx';
 export function PackUpPage() {
   const { instrumentId = '' } = useParams();
   const query = useQuery(careQueries.page(instrumentId, useToday()));
-  const start = useStartRun();
-  const notice = useNotice();
-  const navigate = useNavigate();
+  const { begin, busy } = useBeginRun();
+  const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   if (query.error instanceof RequestProblem && query.error.code === 'not-found')
     return (
       <Problem title="Not on this shelf" text="The record holds no such instrument." to="/now" action="See the shelf" />
@@ -31,22 +29,10 @@ export function PackUpPage() {
     <QueryView query={query} height={480}>
       {({ instrument, openRunKey, awaitsPackUp, lastPlay, strip }) => {
         if (openRunKey !== null) return <Navigate to={`/pack-up/${instrument.id}/${openRunKey}`} replace />;
-        const begin = (kind: RunKind) =>
-          start.mutate(
-            {
-              key: newKey(),
-              instrumentId,
-              playerId: instrument.playerId,
-              kind,
-              playKey: kind === 'after' && awaitsPackUp ? (lastPlay?.key ?? null) : null,
-              itemIds: [],
-              now: wallNow(),
-            },
-            {
-              onSuccess: ({ key }) => void navigate(`/pack-up/${instrumentId}/${key}`),
-              onError: (error) => notice({ text: error.message, tone: 'failed' }),
-            },
-          );
+        const playKey = awaitsPackUp ? (lastPlay?.key ?? null) : null;
+        const packUp = () =>
+          begin({ kind: 'after', playerId: instrument.playerId, parts: [{ instrumentId, playKey }], minutesAtHand });
+        const makeReady = () => begin({ kind: 'before', playerId: instrument.playerId, parts: [{ instrumentId }] });
         return (
           <Box sx={{ display: 'grid', gap: 2 }}>
             <StripHead title={instrument.name} subtitle={instrument.kindName} segments={strip} />
@@ -59,9 +45,14 @@ export function PackUpPage() {
                   ? `Last played ${weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
                   : 'Nothing played in this record yet.'}
               </Typography>
+              {awaitsPackUp && (
+                <Box sx={{ mb: 2 }}>
+                  <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
+                </Box>
+              )}
               <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
                 {awaitsPackUp ? (
-                  <BrassButton disabled={start.isPending} onClick={() => begin('after')}>
+                  <BrassButton disabled={busy} onClick={packUp}>
                     Start packing up
                   </BrassButton>
                 ) : (
@@ -70,11 +61,11 @@ export function PackUpPage() {
                   </BrassButton>
                 )}
                 {!awaitsPackUp && (
-                  <Button color="inherit" disabled={start.isPending} onClick={() => begin('after')}>
+                  <Button color="inherit" disabled={busy} onClick={packUp}>
                     Pack up without a play
                   </Button>
                 )}
-                <Button color="inherit" disabled={start.isPending} onClick={() => begin('before')}>
+                <Button color="inherit" disabled={busy} onClick={makeReady}>
                   Make ready to play
                 </Button>
               </Box>

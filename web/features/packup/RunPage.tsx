@@ -9,6 +9,7 @@ import { RequestProblem } from '#web/api/http.ts';
 import { newKey } from '#web/api/new-key.ts';
 import { useNowMs, wallNow } from '#web/clock/today.ts';
 import { packupQueries, useRunEvent } from '#web/features/packup/packup.queries.ts';
+import { LeftOut } from '#web/features/packup/parts/LeftOut.tsx';
 import { RunEnd } from '#web/features/packup/parts/RunEnd.tsx';
 import { SkipDialog } from '#web/features/packup/parts/SkipDialog.tsx';
 import { StepAtHand } from '#web/features/packup/parts/StepAtHand.tsx';
@@ -34,15 +35,26 @@ function useRunLog(run: RunView) {
   const failed = (error: Error) => notice({ text: error.message, tone: 'failed' });
   const send = (body: EventBody) => event.mutate({ ...body, key: newKey() } as RunEventRequest, { onError: failed });
   return {
-    tick: (stepId: string) => send({ kind: 'ticked', stepId }),
-    takeBack: (stepId: string) => send({ kind: 'unticked', stepId }),
-    skip: (stepId: string, reason: SkipReason) => send({ kind: 'skipped', stepId, reason }),
-    count: (stepId: string, count: number) =>
-      send({ kind: 'counted', stepId, count: Math.min(99, Math.max(0, count)) }),
+    tick: (stepKey: string) => send({ kind: 'ticked', stepKey }),
+    takeBack: (stepKey: string) => send({ kind: 'unticked', stepKey }),
+    skip: (stepKey: string, reason: SkipReason) => send({ kind: 'skipped', stepKey, reason }),
+    answer: (stepKey: string, answer: string) => send({ kind: 'answered', stepKey, answer }),
+    pullIn: (stepKey: string) => send({ kind: 'pulled-in', stepKey }),
+    count: (stepKey: string, count: number) =>
+      send({ kind: 'counted', stepKey, count: Math.min(99, Math.max(0, count)) }),
     finish: () => send({ kind: 'finished', now: wallNow() }),
     undoFinish: () => run.finishKey !== null && withdraw.mutate(run.finishKey, { onError: failed }),
     busy: event.isPending || withdraw.isPending,
   };
+}
+
+type Part = RunView['parts'][number];
+
+function subtitleOf(run: RunView, part: Part | undefined): string {
+  const others = run.parts.length - 1;
+  const along = others > 0 ? `with ${others} more in one go` : '';
+  const after = part && part.playedMinutes > 0 ? `after ${duration(part.playedMinutes)} of playing` : '';
+  return [after, along].filter((words) => words !== '').join(', ');
 }
 
 const TITLES = { before: 'Make ready', after: 'Pack up', care: 'Care' } as const;
@@ -80,12 +92,15 @@ function Loaded({ run }: { readonly run: RunView }) {
   const nowMs = useNowMs(!finished && run.steps.some(({ waitsUntil }) => waitsUntil !== null));
   const log = useRunLog(run);
   const current = finished ? null : stepAtHand(run, nowMs);
-  const toSkip = run.steps.find(({ id }) => id === skipping);
-  const tick = () => current && !isWaiting(current, nowMs) && log.tick(current.id);
+  const toSkip = run.steps.find(({ key }) => key === skipping);
+  const [firstPart] = run.parts;
+  const part = run.parts.find(({ instrumentId }) => instrumentId === current?.instrumentId) ?? firstPart;
+  const several = run.parts.length > 1;
+  const tick = () => current && !current.look && !isWaiting(current, nowMs) && log.tick(current.key);
   useRunKeys(!finished && skipping === null, {
     tick: () => (current ? tick() : log.finish()),
-    onePass: () => current?.repeats && log.count(current.id, current.counted + 1),
-    skip: () => current && setSkipping(current.id),
+    onePass: () => current?.repeats && log.count(current.key, current.counted + 1),
+    skip: () => current && setSkipping(current.key),
   });
   return (
     <Box
@@ -98,9 +113,9 @@ function Loaded({ run }: { readonly run: RunView }) {
     >
       <Box sx={{ gridColumn: '1 / -1', display: { xs: 'none', sm: 'block' } }}>
         <StripHead
-          title={`${TITLES[run.kind]}: ${run.instrumentName}`}
-          subtitle={run.playedMinutes > 0 ? `after ${duration(run.playedMinutes)} of playing` : ''}
-          segments={run.strip}
+          title={`${TITLES[run.kind]}: ${part?.name ?? ''}`}
+          subtitle={subtitleOf(run, part)}
+          segments={part?.strip ?? []}
           activePart={current?.part ?? null}
           thread={current?.thread ?? null}
         />
@@ -108,13 +123,15 @@ function Loaded({ run }: { readonly run: RunView }) {
       {finished && <RunEnd run={run} onUndo={log.undoFinish} busy={log.busy} />}
       {current && (
         <StepAtHand
-          key={current.id}
+          key={current.key}
           step={current}
+          several={several}
           nowMs={nowMs}
-          onTick={() => log.tick(current.id)}
-          onSkip={() => setSkipping(current.id)}
-          onNotNeeded={() => log.skip(current.id, 'not-needed')}
-          onCount={(count) => log.count(current.id, count)}
+          onTick={() => log.tick(current.key)}
+          onSkip={() => setSkipping(current.key)}
+          onNotNeeded={() => log.skip(current.key, 'not-needed')}
+          onAnswer={(answer) => log.answer(current.key, answer)}
+          onCount={(count) => log.count(current.key, count)}
         />
       )}
       {!finished && !current && (
@@ -133,12 +150,16 @@ function Loaded({ run }: { readonly run: RunView }) {
       >
         <StepList
           steps={run.steps}
-          atHandId={current?.id ?? null}
+          atHandKey={current?.key ?? null}
+          several={several}
           nowMs={nowMs}
           readOnly={finished}
           onTick={log.tick}
           onTakeBack={log.takeBack}
         />
+        {!finished && run.leftOut.length > 0 && (
+          <LeftOut leftOut={run.leftOut} several={several} busy={log.busy} onPullIn={log.pullIn} />
+        )}
         {!finished && <Finish run={run} onFinish={log.finish} busy={log.busy} />}
       </Compartment>
       {toSkip && (
@@ -146,7 +167,7 @@ function Loaded({ run }: { readonly run: RunView }) {
           step={toSkip}
           onClose={() => setSkipping(null)}
           onSkip={(reason) => {
-            log.skip(toSkip.id, reason);
+            log.skip(toSkip.key, reason);
             setSkipping(null);
           }}
         />

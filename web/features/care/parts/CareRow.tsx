@@ -1,22 +1,118 @@
-import { Box, Button, Typography } from '@mui/material';
+import { mdiDotsVertical } from '@mdi/js';
+import { Box, Button, IconButton, Menu, MenuItem, SvgIcon, Typography } from '@mui/material';
+import { useState } from 'react';
 import { duration } from '#core/explain/format.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { CareClockView } from '#contract/care.ts';
+import { weekdayDate } from '#web/clock/format.ts';
 import { HANDS_WORDS } from '#web/ui/hands-words.ts';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 
-type CareRowProps = {
-  readonly clock: CareClockView;
-  readonly onDo: (itemId: string) => void;
-  readonly onDone: (clock: CareClockView) => void;
-  readonly busy?: boolean;
+/** What a row can set going; the page hands it in. */
+export type RowActions = {
+  readonly doNow: (itemIds: readonly string[]) => void;
+  readonly ask: (clock: CareClockView) => void;
+  readonly seen: (clock: CareClockView) => void;
+  readonly decide: (clock: CareClockView, kind: 'postponed' | 'declined' | 'resumed', until?: string | null) => void;
+  readonly busy: boolean;
 };
+type CareRowProps = { readonly clock: CareClockView; readonly today: LocalDate; readonly actions: RowActions };
 
-/** One care item: how it stands, why, and the two things to be done about it. */
-export function CareRow({ clock, onDo, onDone, busy = false }: CareRowProps) {
-  const { name, gauge, hands, atBench, minutes, because, partName } = clock;
-  const atHome = hands !== 'bench';
+const LATER_DAYS = [3, 7, 30] as const;
+
+/** The rarer choices: let it wait, leave it, take it up again. */
+function MoreMenu({ clock, today, actions }: CareRowProps) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const choose = (act: () => void) => () => {
+    setAnchor(null);
+    act();
+  };
+  const entries = clock.declined
+    ? [{ words: 'Do it again from now on', act: () => actions.decide(clock, 'resumed') }]
+    : [
+        ...LATER_DAYS.map((days) => {
+          const until = addDays(today, days);
+          return {
+            words: `Let it wait until ${weekdayDate(until)}`,
+            act: () => actions.decide(clock, 'postponed', until),
+          };
+        }),
+        { words: 'I don’t do this', act: () => actions.decide(clock, 'declined') },
+      ];
+  return (
+    <>
+      <IconButton
+        color="inherit"
+        aria-label={`More: ${clock.name}`}
+        aria-haspopup="menu"
+        disabled={actions.busy}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        <SvgIcon aria-hidden>
+          <path d={mdiDotsVertical} />
+        </SvgIcon>
+      </IconButton>
+      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        {entries.map(({ words, act }) => (
+          <MenuItem key={words} onClick={choose(act)} sx={{ minHeight: 44 }}>
+            {words}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}
+
+function Buttons({ clock, actions }: Omit<CareRowProps, 'today'>) {
+  const { name, gauge, hands, minutes, bySign } = clock;
+  const unseen = bySign && gauge.state === 'as-seen';
+  const atHome = hands !== 'bench' && gauge.state !== 'waiting';
+  const shown = duration(Math.max(1, minutes));
+  return (
+    <>
+      {unseen && (
+        <Button
+          variant="outlined"
+          color="inherit"
+          disabled={actions.busy}
+          onClick={() => actions.seen(clock)}
+          aria-label={`I see it: ${name}`}
+        >
+          I see it
+        </Button>
+      )}
+      {atHome && !unseen && (
+        <Button
+          variant="outlined"
+          color="inherit"
+          disabled={actions.busy}
+          onClick={() => actions.doNow([clock.itemId])}
+          aria-label={`Do it · about ${shown}: ${name}`}
+        >
+          Do it · about {shown}
+        </Button>
+      )}
+      {!unseen && (
+        <Button
+          color="inherit"
+          disabled={actions.busy}
+          onClick={() => actions.ask(clock)}
+          aria-label={`${atHome ? 'Done already' : 'The bench did it'}: ${name}`}
+        >
+          {atHome ? 'Done already' : 'The bench did it'}
+        </Button>
+      )}
+    </>
+  );
+}
+
+/** One care item: how it stands, why, and what can be done about it. */
+export function CareRow({ clock, today, actions }: CareRowProps) {
+  const { name, gauge, hands, atBench, because, partName, postponedUntil, bySign } = clock;
+  const stoppered = hands === 'bench' || gauge.state === 'waiting';
   const handsWords = atBench ? null : HANDS_WORDS[hands];
+  const standing = postponedUntil ? `waits until ${weekdayDate(postponedUntil)}` : gauge.words;
   return (
     <Box
       component="li"
@@ -31,40 +127,23 @@ export function CareRow({ clock, onDo, onDone, busy = false }: CareRowProps) {
         '&:first-of-type': { borderTop: 'none' },
       }}
     >
-      <TubeGauge gauge={gauge} atBench={!atHome} />
+      <TubeGauge gauge={gauge} atBench={stoppered} />
       <Box sx={{ minWidth: 0 }}>
         <Typography sx={{ fontWeight: 650, lineHeight: 1.25 }}>{name}</Typography>
-        <WhyFold lines={because} about={`${name}, ${gauge.words}`}>
+        <WhyFold lines={because} about={`${name}, ${standing}`}>
           <Typography
             component="span"
             variant="body2"
             sx={{ color: gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary' }}
           >
-            {gauge.words} · {partName.toLowerCase()}
+            {standing} · {partName.toLowerCase()}
             {handsWords && ` · ${handsWords}`}
           </Typography>
         </WhyFold>
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, gridColumn: { xs: '2', sm: 'auto' } }}>
-        {atHome && (
-          <Button
-            variant="outlined"
-            color="inherit"
-            disabled={busy}
-            onClick={() => onDo(clock.itemId)}
-            aria-label={`Do it · about ${duration(Math.max(1, minutes))}: ${name}`}
-          >
-            Do it · about {duration(Math.max(1, minutes))}
-          </Button>
-        )}
-        <Button
-          color="inherit"
-          disabled={busy}
-          onClick={() => onDone(clock)}
-          aria-label={`${atHome ? 'Done already' : 'The bench did it'}: ${name}`}
-        >
-          {atHome ? 'Done already' : 'The bench did it'}
-        </Button>
+        <Buttons clock={clock} actions={actions} />
+        {!(bySign && gauge.state === 'as-seen') && <MoreMenu clock={clock} today={today} actions={actions} />}
       </Box>
     </Box>
   );

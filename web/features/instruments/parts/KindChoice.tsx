@@ -1,4 +1,4 @@
-import { Box, ButtonBase } from '@mui/material';
+import { Box, ButtonBase, Typography } from '@mui/material';
 import type { KindView } from '#contract/instruments.ts';
 import { Silhouette } from '#web/ui/Silhouette.tsx';
 
@@ -8,31 +8,45 @@ type KindChoiceProps = {
   readonly onChoose: (kind: KindView) => void;
 };
 
-/** One large place a kind. */
+/** One large place a kind, under the family it belongs to. */
 export function KindChoice({ kinds, chosen, onChoose }: KindChoiceProps) {
+  const families = [...new Set(kinds.map(({ family }) => family))];
   return (
-    <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
-      {kinds.map((kind) => (
-        <ButtonBase
-          key={kind.id}
-          aria-pressed={kind.id === chosen}
-          onClick={() => onChoose(kind)}
-          sx={{
-            flexDirection: 'column',
-            gap: 0.5,
-            minWidth: 132,
-            minHeight: 104,
-            borderRadius: 3,
-            border: '2px solid',
-            borderColor: kind.id === chosen ? 'text.primary' : 'divider',
-            bgcolor: kind.id === chosen ? 'well.deep' : 'transparent',
-            fontSize: '1rem',
-            fontWeight: 650,
-          }}
-        >
-          <Silhouette kind={kind.id} size={52} />
-          {kind.name}
-        </ButtonBase>
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      {families.map((family) => (
+        <Box key={family} role="group" aria-label={family}>
+          <Typography variant="body2" color="text.secondary" sx={{ mb: 0.5 }}>
+            {family}
+          </Typography>
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            {kinds
+              .filter((kind) => kind.family === family)
+              .map((kind) => (
+                <ButtonBase
+                  key={kind.id}
+                  aria-pressed={kind.id === chosen}
+                  onClick={() => onChoose(kind)}
+                  sx={{
+                    flexDirection: 'column',
+                    gap: 0.25,
+                    width: { xs: 104, sm: 122 },
+                    minHeight: 84,
+                    px: 0.5,
+                    borderRadius: 3,
+                    border: '2px solid',
+                    borderColor: kind.id === chosen ? 'text.primary' : 'divider',
+                    bgcolor: kind.id === chosen ? 'well.deep' : 'transparent',
+                    fontSize: '0.9375rem',
+                    fontWeight: 650,
+                    lineHeight: 1.15,
+                  }}
+                >
+                  <Silhouette kind={kind.id} size={40} />
+                  {kind.name}
+                </ButtonBase>
+              ))}
+          </Box>
+        </Box>
       ))}
     </Box>
   );

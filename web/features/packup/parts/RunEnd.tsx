@@ -7,17 +7,9 @@ import { Compartment } from '#web/ui/Compartment.tsx';
 
 type RunEndProps = { readonly run: RunView; readonly onUndo: () => void; readonly busy: boolean };
 
-const namesOf = (run: RunView, isDone: boolean): string[] => [
-  ...new Set(
-    run.steps
-      .filter(({ itemId }) => run.doneItems.includes(itemId) === isDone)
-      .map(({ itemName }) => itemName.toLowerCase()),
-  ),
-];
-
 /** What the run left in the record: exactly what was done, and what still waits. */
 export function RunEnd({ run, onUndo, busy }: RunEndProps) {
-  const [done, left] = [namesOf(run, true), namesOf(run, false)];
+  const { doneNames: done, waitingNames: left } = run;
   return (
     <Compartment>
       <Typography variant="h1" sx={{ mb: 1 }}>
@@ -26,7 +18,7 @@ export function RunEnd({ run, onUndo, busy }: RunEndProps) {
       {done.length > 0 && <Typography sx={{ mb: 1 }}>In the record: {listed(done)}.</Typography>}
       {left.length > 0 && <Typography sx={{ mb: 1 }}>Still waits: {listed(left)}.</Typography>}
       <Box sx={{ display: 'flex', gap: 1.5, mt: 2, flexWrap: 'wrap' }}>
-        <BrassButton {...{ component: Link, to: `/now/${run.instrumentId}` }}>To Now</BrassButton>
+        <BrassButton {...{ component: Link, to: `/now/${run.parts[0]?.instrumentId}` }}>To Now</BrassButton>
         <Button color="inherit" variant="outlined" disabled={busy} onClick={onUndo} sx={{ minHeight: 56 }}>
           Undo: go on with this run
         </Button>

@@ -9,15 +9,18 @@ import { HANDS_WORDS } from '#web/ui/hands-words.ts';
 
 type StepAtHandProps = {
   readonly step: RunStepView;
+  /** The run holds several instruments, so the step says whose it is. */
+  readonly several: boolean;
   readonly nowMs: number;
   readonly onTick: () => void;
   readonly onSkip: () => void;
   readonly onNotNeeded: () => void;
+  readonly onAnswer: (answer: string) => void;
   readonly onCount: (count: number) => void;
 };
 
 /** The step to do now, large enough to read from a music stand. */
-export function StepAtHand({ step, nowMs, onTick, onSkip, onNotNeeded, onCount }: StepAtHandProps) {
+export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, onAnswer, onCount }: StepAtHandProps) {
   const {
     action,
     how,
@@ -34,18 +37,26 @@ export function StepAtHand({ step, nowMs, onTick, onSkip, onNotNeeded, onCount }
     partName,
     counted,
     activeMinutes,
+    look,
+    instrumentName,
   } = step;
   const waiting = isWaiting(step, nowMs);
   const who = HANDS_WORDS[hands];
   return (
     <Compartment sx={{ display: 'flex', flexDirection: 'column' }}>
       <Typography color="text.secondary">
+        {several && <strong>{instrumentName} · </strong>}
         {partName} · about {duration(Math.max(1, activeMinutes))}
         {who && ` · ${who}`}
       </Typography>
       {onlyIf && (
         <Typography variant="h2" component="p" sx={{ mt: 1 }}>
           {onlyIf}
+        </Typography>
+      )}
+      {look && (
+        <Typography variant="h2" component="p" sx={{ mt: 1 }}>
+          {look.question}
         </Typography>
       )}
       <Typography variant="h1" component="h2" sx={{ mt: 0.5, fontSize: { xs: '1.375rem', sm: '1.75rem' } }}>
@@ -82,13 +93,27 @@ export function StepAtHand({ step, nowMs, onTick, onSkip, onNotNeeded, onCount }
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1.5, mt: 2.5, flexWrap: 'wrap', alignItems: 'center' }}>
-        <BrassButton
-          onClick={onTick}
-          disabled={waiting}
-          sx={{ minWidth: 180, minHeight: 64, flexGrow: { xs: 1, sm: 0 } }}
-        >
-          {waiting && waitsUntil ? `Waits ${countdown(waitsUntil, nowMs)}` : 'Done'}
-        </BrassButton>
+        {look?.answers.map(({ id, words, stops }) => (
+          <Button
+            key={id}
+            variant="outlined"
+            color="inherit"
+            onClick={() => onAnswer(id)}
+            sx={{ minHeight: 64, px: 3, borderWidth: 2, color: stops ? 'stop.ink' : 'text.primary' }}
+          >
+            {words}
+            {stops && ': to the bench'}
+          </Button>
+        ))}
+        {!look && (
+          <BrassButton
+            onClick={onTick}
+            disabled={waiting}
+            sx={{ minWidth: 180, minHeight: 64, flexGrow: { xs: 1, sm: 0 } }}
+          >
+            {waiting && waitsUntil ? `Waits ${countdown(waitsUntil, nowMs)}` : 'Done'}
+          </BrassButton>
+        )}
         {onlyIf && (
           <Button variant="outlined" color="inherit" onClick={onNotNeeded} sx={{ minHeight: 64, px: 3 }}>
             No, not needed

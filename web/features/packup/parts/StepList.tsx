@@ -6,14 +6,18 @@ import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
 
 type StepListProps = {
   readonly steps: readonly RunStepView[];
-  readonly atHandId: string | null;
+  readonly atHandKey: string | null;
+  readonly several: boolean;
   readonly nowMs: number;
   readonly readOnly: boolean;
-  readonly onTick: (id: string) => void;
-  readonly onTakeBack: (id: string) => void;
+  readonly onTick: (key: string) => void;
+  readonly onTakeBack: (key: string) => void;
 };
 
 const stateWords = (step: RunStepView, nowMs: number): string | null => {
+  if (step.called === 'no') return 'not called for';
+  if (step.called === 'undecided') return 'if the look says so';
+  if (step.look && step.answer !== null) return step.look.answers.find(({ id }) => id === step.answer)?.words ?? null;
   if (step.state === 'skipped')
     return step.skipReason ? `left out: ${SKIP_WORDS[step.skipReason].toLowerCase()}` : 'left out';
   if (isWaiting(step, nowMs) && step.waitsUntil) return `waits ${countdown(step.waitsUntil, nowMs)}`;
@@ -25,17 +29,18 @@ function Row({
   here,
   number,
   ...list
-}: Omit<StepListProps, 'steps' | 'atHandId'> & {
+}: Omit<StepListProps, 'steps' | 'atHandKey'> & {
   readonly step: RunStepView;
   readonly here: boolean;
   readonly number: number;
 }) {
-  const { id, state, action, must } = step;
+  const { key, state, action, must, repeats, called, look, instrumentName } = step;
+  const count = repeats && repeats.count > 1 ? ` × ${repeats.count}` : '';
   const words = stateWords(step, list.nowMs);
   const open = state === 'open';
   const button = open
-    ? { text: 'Tick', name: `Tick: ${action}`, act: () => list.onTick(id) }
-    : { text: 'Take back', name: `Take back: ${action}`, act: () => list.onTakeBack(id) };
+    ? { text: 'Tick', name: `Tick: ${action}`, act: () => list.onTick(key) }
+    : { text: 'Take back', name: `Take back: ${action}`, act: () => list.onTakeBack(key) };
   return (
     <Box
       component="li"
@@ -65,13 +70,19 @@ function Row({
       <Typography
         variant="body2"
         sx={{
-          color: open ? 'text.primary' : 'text.secondary',
+          color: open && called === 'yes' ? 'text.primary' : 'text.secondary',
           fontWeight: here || must ? 600 : 400,
           lineHeight: 1.3,
           py: 0.5,
         }}
       >
+        {list.several && (
+          <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
+            {instrumentName}:{' '}
+          </Box>
+        )}
         {action}
+        {count}
         {words && (
           <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
             {' '}
@@ -79,7 +90,7 @@ function Row({
           </Box>
         )}
       </Typography>
-      {!list.readOnly && !here && (
+      {!list.readOnly && !here && called === 'yes' && !(open && look) && (
         <Button
           size="small"
           color="inherit"
@@ -95,11 +106,11 @@ function Row({
 }
 
 /** The whole run in its order; any step can be ticked or taken back. */
-export function StepList({ steps, atHandId, ...list }: StepListProps) {
+export function StepList({ steps, atHandKey, ...list }: StepListProps) {
   return (
     <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 0.25 }}>
       {steps.map((step, index) => (
-        <Row key={step.id} step={step} number={index + 1} here={step.id === atHandId} {...list} />
+        <Row key={step.key} step={step} number={index + 1} here={step.key === atHandKey} {...list} />
       ))}
     </Box>
   );

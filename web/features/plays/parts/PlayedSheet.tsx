@@ -17,6 +17,7 @@ import { clockTime } from '#core/plays/play-words.ts';
 import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES } from '#core/plays/play.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 
 export type PlayedEntry = { readonly minutes: number; readonly endedOn: string; readonly endedAtMinute: number | null };
 
@@ -28,7 +29,8 @@ type PlayedSheetProps = {
   readonly along: readonly string[];
   readonly problem: string | null;
   readonly busy: boolean;
-  readonly onLog: (entry: PlayedEntry, packUp: boolean) => void;
+  /** `after` null: only logged, not packed up now. */
+  readonly onLog: (entry: PlayedEntry, after: { readonly minutesAtHand: number | null } | null) => void;
   readonly onClose: () => void;
 };
 
@@ -96,6 +98,7 @@ export function PlayedSheet({
   const [minutes, setMinutes] = useState(usualMinutes);
   const [when, setWhen] = useState<When>('now');
   const [backMinutes, setBackMinutes] = useState(60);
+  const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const [day, setDay] = useState<string>(addDays(now.on, -1));
   const earlier = Math.max(0, now.atMinute - backMinutes);
   const entry: PlayedEntry = {
@@ -163,13 +166,14 @@ export function PlayedSheet({
               Due as well, and in the run: {listed(along.map((name) => name.toLowerCase()))}.
             </Typography>
           )}
+          <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
           {problem && <Alert severity="error">{problem}</Alert>}
           <Stack spacing={1}>
-            <BrassButton autoFocus disabled={busy || day === ''} onClick={() => onLog(entry, true)}>
+            <BrassButton autoFocus disabled={busy || day === ''} onClick={() => onLog(entry, { minutesAtHand })}>
               Log {duration(minutes)} and pack up
             </BrassButton>
             <Box sx={{ display: 'flex', gap: 1 }}>
-              <Button fullWidth color="inherit" disabled={busy || day === ''} onClick={() => onLog(entry, false)}>
+              <Button fullWidth color="inherit" disabled={busy || day === ''} onClick={() => onLog(entry, null)}>
                 Only log it
               </Button>
               <Button fullWidth color="inherit" onClick={onClose}>

@@ -1,0 +1,90 @@
+import type { PracticeLayer } from '#core/care/practice-layer.ts';
+import { oneVoice } from '#core/explain/explained.ts';
+
+/** Reeds of oboe, cor anglais and bassoon. Minutes per step are estimates. */
+export const doubleReed: PracticeLayer = {
+  id: 'double-reed',
+  items: [
+    {
+      id: 'double-reed/soak',
+      name: 'Soak the reed',
+      part: 'reed',
+      trigger: { kind: 'every-play', moment: 'before' },
+      severity: 'function',
+      why: 'Dry cane cracks and does not speak.',
+      mark: 'practice',
+    },
+    {
+      id: 'double-reed/look',
+      name: 'Look at the reed by lamplight',
+      part: 'reed',
+      trigger: { kind: 'every-play', moment: 'before' },
+      severity: 'function',
+      why: 'Cracks first: reeds split without any fault of the player.',
+      mark: 'practice',
+    },
+    {
+      id: 'double-reed/after-playing',
+      name: 'Reed off and dry',
+      part: 'reed',
+      trigger: { kind: 'every-play', moment: 'after' },
+      severity: 'function',
+      why: 'Dry reeds last longer; blades are the frailest part.',
+      mark: 'practice',
+    },
+  ],
+  steps: [
+    {
+      id: 'double-reed/into-cup',
+      item: 'double-reed/soak',
+      part: 'reed',
+      action: 'Reeds into a cup of room-temperature water, before anything else',
+      how: 'Bassoon reeds wet right through, thread and back included.',
+      minutes: 0.3,
+      wait: {
+        minutes: oneVoice(5),
+        why: 'the cane takes up water, 5–10 min, while the joints go together',
+        until: ['oboe/light-check', 'cor-anglais/reed-on', 'bassoon/reed-on'],
+      },
+      after: [],
+      needs: ['hands-ready'],
+      reaches: ['reed-wetting'],
+      harm: 'a dry reed; standing about',
+      cautions: ['Never squeeze, twist or clip a dry reed: it cracks at once.'],
+      mark: 'one-voice',
+    },
+    {
+      id: 'double-reed/lamp',
+      item: 'double-reed/look',
+      part: 'reed',
+      action: 'Hold the reed to a lamp, from both sides: any crack?',
+      minutes: 0.3,
+      after: ['double-reed/into-cup'],
+      why: 'One blade shades the other’s crack.',
+      harm: 'a split reed blamed on the instrument',
+      mark: 'practice',
+    },
+    {
+      id: 'double-reed/reed-off',
+      item: 'double-reed/after-playing',
+      part: 'reed',
+      action: 'Reed drawn straight out by its cork or thread, blown and wiped dry, into a vented case',
+      minutes: 0.4,
+      after: [],
+      reaches: ['reed-off'],
+      must: true,
+      why: 'Blades are not a handle.',
+      harm: 'split blades, a tube left in the well',
+      supplies: ['vented reed case'],
+      mark: 'practice',
+    },
+  ],
+  neverDos: [
+    {
+      id: 'double-reed/dry-adjust',
+      text: 'Squeeze, twist or clip a dry reed.',
+      why: 'Cane cracks at once.',
+      mark: 'practice',
+    },
+  ],
+};

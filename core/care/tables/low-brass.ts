@@ -1,0 +1,38 @@
+import type { PracticeLayer } from '#core/care/practice-layer.ts';
+
+/** Baritone, euphonium, tuba: weight, and lower slides. Minutes per step are estimates. */
+export const lowBrass: PracticeLayer = {
+  id: 'low-brass',
+  items: [
+    {
+      id: 'low-brass/lower-slides',
+      name: 'Empty the lower slides',
+      part: 'valve-slides',
+      trigger: { kind: 'every-play', moment: 'after' },
+      severity: 'function',
+      why: 'On low brass water stands in the lower slides as well.',
+      mark: 'practice',
+    },
+  ],
+  steps: [
+    {
+      id: 'low-brass/lift',
+      item: 'low-brass/lower-slides',
+      part: 'valve-slides',
+      action: 'Water out of the lower slides too, turning the horn',
+      minutes: 0.5,
+      after: [],
+      needs: ['water-out'],
+      harm: 'water in the valves',
+      mark: 'practice',
+    },
+  ],
+  neverDos: [
+    {
+      id: 'low-brass/thin-lift',
+      text: 'Lift it by slides or valve slides.',
+      why: 'Main tubing, both arms; a baritone or euphonium round the valves with a second hand under the bottom bow.',
+      mark: 'practice',
+    },
+  ],
+};

@@ -1,0 +1,98 @@
+import type { PracticeLayer } from '#core/care/practice-layer.ts';
+import { general, oneVoice } from '#core/explain/explained.ts';
+
+/** Oiling a wooden bore: clarinet, oboe, cor anglais, piccolo of wood. Minutes per step are estimates. */
+export const woodenBore: PracticeLayer = {
+  id: 'wooden-bore',
+  items: [
+    {
+      id: 'wooden-bore/oil',
+      name: 'Oil the bore',
+      part: 'the-bore',
+      trigger: {
+        kind: 'clock-by-school',
+        school: 'bore-oil-interval',
+        limbs: {
+          '3-months': { days: oneVoice(91) },
+          '6-months': { days: general(182) },
+          '12-months': { days: oneVoice(365) },
+          none: 'off',
+        },
+      },
+      severity: 'lasting',
+      why: 'A thin film slows the wood’s taking up and giving off of water.',
+      mark: 'practice',
+      skill: 'bore-oil',
+    },
+  ],
+  steps: [
+    {
+      id: 'wooden-bore/shield-pads',
+      item: 'wooden-bore/oil',
+      part: 'the-bore',
+      action: 'Paper slips under the closed pads',
+      minutes: 2,
+      after: [],
+      needs: ['bore-dry', 'sockets-dry', 'pads-dry'],
+      must: true,
+      harm: 'oil ruins pads',
+      supplies: ['plain absorbent paper'],
+      mark: 'practice',
+    },
+    {
+      id: 'wooden-bore/oil-once',
+      item: 'wooden-bore/oil',
+      part: 'the-bore',
+      action: 'About 3 drops rubbed into a separate silk swab and blotted, drawn through each joint once',
+      how: 'Outside: barely any, on a pad.',
+      minutes: 1.5,
+      repeats: { kind: 'fixed', count: oneVoice(1), noun: 'pass' },
+      after: ['wooden-bore/shield-pads'],
+      cautions: ['Only on a swabbed, dry bore.', 'Never on plastic, hard rubber or metal.'],
+      supplies: ['bore oil', 'a separate silk swab'],
+      school: { id: 'bore-oil-passes', choices: ['one'] },
+      mark: 'one-voice',
+    },
+    {
+      id: 'wooden-bore/oil-twice',
+      item: 'wooden-bore/oil',
+      part: 'the-bore',
+      action: 'About 3 drops rubbed into a separate silk swab and blotted, drawn through each joint twice',
+      how: 'Outside: barely any, on a pad.',
+      minutes: 1.2,
+      repeats: { kind: 'fixed', count: oneVoice(2), noun: 'pass' },
+      after: ['wooden-bore/shield-pads'],
+      cautions: ['Only on a swabbed, dry bore.', 'Never on plastic, hard rubber or metal.'],
+      supplies: ['bore oil', 'a separate silk swab'],
+      school: { id: 'bore-oil-passes', choices: ['two'] },
+      mark: 'one-voice',
+    },
+    {
+      id: 'wooden-bore/dry-oiled',
+      item: 'wooden-bore/oil',
+      part: 'the-bore',
+      action: 'A dry swab through each joint, then the paper slips out',
+      minutes: 1.5,
+      after: ['wooden-bore/oil-once', 'wooden-bore/oil-twice'],
+      must: true,
+      harm: 'oil runs to the pads',
+      cautions: ['Oily cloths dry flat outdoors before they are binned.'],
+      supplies: ['swab'],
+      mark: 'practice',
+    },
+  ],
+  neverDos: [
+    {
+      id: 'wooden-bore/cold-wood',
+      text: 'Play cold wood warm from inside.',
+      why: 'Cold, dry air shrinks the outside ahead of the bore; playing then splits it.',
+      mark: 'practice',
+    },
+    {
+      id: 'wooden-bore/alcohol',
+      text: 'Alcohol on wood.',
+      why: 'It dries it.',
+      mark: 'practice',
+    },
+  ],
+};

@@ -1,0 +1,70 @@
+import { ask } from '#core/instruments/build-questions.ts';
+import type { InstrumentKind } from '#core/instruments/kind.ts';
+import { WATER } from '#core/water/water-table.ts';
+
+/** The tuba, unrolled. Parts and build from the practice book. Lengths, bores and water shares are estimates made for the drawing. */
+export const tuba = {
+  id: 'tuba',
+  name: 'Tuba',
+  family: 'Brass',
+  nameByBuild: [
+    { when: { valves: ['rotary'] }, name: 'Rotary tuba' },
+    { when: { valves: ['piston'] }, name: 'Piston tuba' },
+  ],
+  tube: [
+    {
+      id: 'mouthpiece',
+      name: 'Mouthpiece',
+      lengthMm: 87,
+      boreMm: [25, 9],
+      nearness: 'at-the-mouth',
+      waterShare: 0.08,
+      joint: 'tenon',
+    },
+    {
+      id: 'mouthpipe',
+      name: 'Mouthpipe',
+      lengthMm: 960,
+      boreMm: [9, 18.5],
+      nearness: 'next-to-it',
+      waterShare: 0.3,
+      joint: 'slide',
+    },
+    {
+      id: 'main-slide',
+      name: 'Main slide',
+      lengthMm: 960,
+      boreMm: [18.5, 18.5],
+      nearness: 'first-half',
+      waterShare: 0.4,
+      joint: 'slide',
+    },
+    {
+      id: 'valve-block',
+      name: 'Valves',
+      lengthMm: 720,
+      boreMm: [18.5, 18.5],
+      nearness: 'first-half',
+      waterShare: 0.1,
+      joint: 'fixed',
+    },
+    {
+      id: 'valve-slides',
+      name: 'Valve slides',
+      lengthMm: 800,
+      boreMm: [18.5, 18.5],
+      nearness: 'the-rest',
+      waterShare: 0.1,
+      joint: 'slide',
+    },
+    { id: 'bell', name: 'Bell', lengthMm: 1920, boreMm: [18.5, 400], nearness: 'the-rest', waterShare: 0.02 },
+  ],
+  loose: [{ id: 'case', name: 'Case', nearness: 'the-rest' }],
+  standsFor: { 'the-bore': 'mouthpipe', 'the-slides': 'valve-slides', 'the-water': 'main-slide' },
+  fields: [
+    ask('finish', ['lacquer', 'silver', 'bare-brass'], 'lacquer'),
+    ask('brassMouthpiece', ['plated', 'bare-brass', 'stainless'], 'plated'),
+    ask('valves', ['piston', 'rotary'], 'piston'),
+  ],
+  water: WATER.tuba,
+} as const satisfies InstrumentKind;

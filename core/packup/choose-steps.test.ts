@@ -1,0 +1,127 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { chooseSteps, shortestSeconds, type ChoiceInput } from '#core/packup/choose-steps.ts';
+
+/** The oracle: every subset of the units, each timed by its shortest order. */
+function bruteForce({ jobs, must, units, requires, limitSeconds }: ChoiceInput): number {
+  let best = 0;
+  for (let mask = 0; mask < 2 ** units.length; mask++) {
+    const chosen = new Set<number>();
+    const add = (job: number) => [job, ...(requires[job] ?? [])].forEach((one) => chosen.add(one));
+    must.forEach(add);
+    let value = 0;
+    units.forEach((unit, index) => {
+      if ((mask & (1 << index)) === 0) return;
+      unit.jobs.forEach(add);
+      value += unit.value;
+    });
+    if (
+      shortestSeconds(
+        jobs,
+        [...chosen].toSorted((a, b) => a - b),
+      ).seconds <= limitSeconds
+    )
+      best = Math.max(best, value);
+  }
+  return best;
+}
+
+/** Up to eight jobs: some must, some alone, some in pairs, some behind a wait, some needing another. */
+const inputs = fc
+  .record({
+    rows: fc.array(
+      fc.record({
+        work: fc.integer({ min: 1, max: 9 }),
+        wait: fc.integer({ min: 0, max: 12 }),
+        value: fc.integer({ min: 1, max: 20 }),
+        role: fc.constantFrom('must', 'alone', 'alone', 'with-the-one-before', 'needs-the-one-before'),
+      }),
+      { minLength: 1, maxLength: 8 },
+    ),
+    limitSeconds: fc.integer({ min: 0, max: 60 }),
+  })
+  .map(({ rows, limitSeconds }): ChoiceInput => {
+    const units: { jobs: number[]; value: number }[] = [];
+    const must: number[] = [];
+    const requires: number[][] = [];
+    rows.forEach(({ role, value }, job) => {
+      const last = units.at(-1);
+      requires.push(role === 'needs-the-one-before' && job > 0 ? [job - 1, ...(requires[job - 1] ?? [])] : []);
+      if (role === 'must') must.push(job);
+      else if (role === 'with-the-one-before' && last) last.jobs.push(job);
+      else units.push({ jobs: [job], value });
+    });
+    const jobs = rows.map(({ work, wait }, job) => ({
+      workSeconds: work,
+      after: job % 2 === 1 ? [{ job: job - 1, waitSeconds: wait }] : [],
+    }));
+    return { jobs, must, units, requires, limitSeconds };
+  });
+
+describe('what to do in the time there is', () => {
+  test('protects as much as the best of all subsets', () => {
+    fc.assert(
+      fc.property(inputs, (input) => {
+        const choice = chooseSteps(input);
+        expect(choice.proved).toBe(true);
+        if (choice.mustSeconds <= input.limitSeconds) {
+          expect(choice.value).toBeCloseTo(bruteForce(input), 9);
+          expect(choice.elapsedSeconds).toBeLessThanOrEqual(input.limitSeconds);
+        }
+      }),
+      { seed: 3, numRuns: 400 },
+    );
+  });
+
+  // 0/1 knapsack P07 (Kreher & Stinson 1999, as collected in KNAPSACK_01): capacity 750, optimum 1458.
+  test('solves a published knapsack: independent jobs without waits', () => {
+    const weights = [70, 73, 77, 80, 82, 87, 90, 94, 98, 106, 110, 113, 115, 118, 120];
+    const values = [135, 139, 149, 150, 156, 163, 173, 184, 192, 201, 210, 214, 221, 229, 240];
+    const choice = chooseSteps({
+      jobs: weights.map((workSeconds) => ({ workSeconds, after: [] })),
+      must: [],
+      units: values.map((value, job) => ({ jobs: [job], value })),
+      requires: weights.map(() => []),
+      limitSeconds: 750,
+    });
+    expect(choice).toMatchObject({ value: 1458, elapsedSeconds: 749, proved: true });
+  });
+
+  test('more time never protects less', () => {
+    fc.assert(
+      fc.property(inputs, fc.nat(30), (input, more) => {
+        const longer = chooseSteps({ ...input, limitSeconds: input.limitSeconds + more });
+        expect(longer.value).toBeGreaterThanOrEqual(chooseSteps(input).value - 1e-9);
+      }),
+      { seed: 5, numRuns: 200 },
+    );
+  });
+
+  test('a group is whole or absent, what is required comes along, and a must-job is never dropped', () => {
+    fc.assert(
+      fc.property(inputs, (input) => {
+        const { chosen, leftOut } = chooseSteps(input);
+        for (const job of input.must) expect(chosen).toContain(job);
+        for (const job of chosen) for (const needed of input.requires[job] ?? []) expect(chosen).toContain(needed);
+        input.units.forEach((unit, index) => {
+          if (!leftOut.includes(index)) for (const job of unit.jobs) expect(chosen).toContain(job);
+        });
+      }),
+      { seed: 9, numRuns: 200 },
+    );
+  });
+
+  test('no time at all leaves the must-jobs, with the minutes they take', () => {
+    const choice = chooseSteps({
+      jobs: [
+        { workSeconds: 60, after: [] },
+        { workSeconds: 30, after: [{ job: 0, waitSeconds: 0 }] },
+      ],
+      must: [0],
+      units: [{ jobs: [1], value: 5 }],
+      requires: [[], [0]],
+      limitSeconds: 0,
+    });
+    expect(choice).toEqual({ chosen: [0], leftOut: [0], value: 0, elapsedSeconds: 60, mustSeconds: 60, proved: true });
+  });
+});

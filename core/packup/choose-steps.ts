@@ -1,0 +1,150 @@
+import { orderSteps, type Job } from '#core/packup/order-steps.ts';
+
+/** Work that is done whole or not at all: jobs by index, and what doing it protects. */
+export type Unit = { readonly jobs: readonly number[]; readonly value: number };
+
+export type ChoiceInput = {
+  readonly jobs: readonly Job[];
+  /** Done whatever the time. */
+  readonly must: readonly number[];
+  readonly units: readonly Unit[];
+  /** What a job cannot be done without, by index: parting before swabbing. Closed already. */
+  readonly requires: readonly (readonly number[])[];
+  readonly limitSeconds: number;
+};
+
+export type Choice = {
+  /** Job indices, ascending. */
+  readonly chosen: readonly number[];
+  /** Indices of the units that did not fit. */
+  readonly leftOut: readonly number[];
+  readonly value: number;
+  readonly elapsedSeconds: number;
+  /** What the must-jobs take by themselves. */
+  readonly mustSeconds: number;
+  /** Is no choice worth more? */
+  readonly proved: boolean;
+};
+
+const TRIES = 4000;
+
+/** The jobs of a subset as a problem of their own; `after` is transitive, so nothing is lost between them. */
+function subset(jobs: readonly Job[], chosen: readonly number[]): Job[] {
+  const at = new Map(chosen.map((job, index) => [job, index]));
+  return chosen.map((job) => ({
+    workSeconds: jobs[job]?.workSeconds ?? 0,
+    after: (jobs[job]?.after ?? []).flatMap(({ job: before, waitSeconds }) => {
+      const index = at.get(before);
+      return index === undefined ? [] : [{ job: index, waitSeconds }];
+    }),
+  }));
+}
+
+const ascending = (jobs: Iterable<number>): number[] => [...jobs].toSorted((a, b) => a - b);
+
+/** Seconds the jobs take in their shortest order, and whether it is proved to be that. */
+export function shortestSeconds(jobs: readonly Job[], chosen: readonly number[]): { seconds: number; proved: boolean } {
+  const { elapsedSeconds, proved } = orderSteps(subset(jobs, chosen));
+  return { seconds: elapsedSeconds, proved };
+}
+
+class Search {
+  tries = 0;
+  best: { chosen: Set<number>; taken: Set<number>; value: number } | null = null;
+  unproved = false;
+  private readonly order: readonly number[];
+
+  constructor(private readonly input: ChoiceInput) {
+    const { units } = input;
+    const density = (unit: Unit | undefined) =>
+      (unit?.value ?? 0) / Math.max(1, unit?.jobs.reduce((sum, job) => sum + this.work(job), 0) ?? 1);
+    this.order = units.map((_, index) => index).toSorted((a, b) => density(units[b]) - density(units[a]) || a - b);
+  }
+
+  private work(job: number): number {
+    return this.input.jobs[job]?.workSeconds ?? 0;
+  }
+
+  /** A set of jobs with everything it cannot do without. */
+  closed(base: ReadonlySet<number>, jobs: readonly number[]): Set<number> {
+    const all = new Set(base);
+    for (const job of jobs) {
+      all.add(job);
+      for (const needed of this.input.requires[job] ?? []) all.add(needed);
+    }
+    return all;
+  }
+
+  private activeSeconds(jobs: ReadonlySet<number>): number {
+    let sum = 0;
+    for (const job of jobs) sum += this.work(job);
+    return sum;
+  }
+
+  private fits(jobs: ReadonlySet<number>): boolean {
+    if (this.activeSeconds(jobs) > this.input.limitSeconds) return false;
+    this.tries++;
+    const { seconds, proved } = shortestSeconds(this.input.jobs, ascending(jobs));
+    if (seconds > this.input.limitSeconds && !proved) this.unproved = true;
+    return seconds <= this.input.limitSeconds;
+  }
+
+  /** No completion is worth more: the best of the rest by its own handwork, cut where the time is up. */
+  private bound(from: number, chosen: ReadonlySet<number>, value: number): number {
+    let left = this.input.limitSeconds - this.activeSeconds(chosen);
+    let most = value;
+    for (let at = from; at < this.order.length; at++) {
+      const unit = this.input.units[this.order[at] ?? 0];
+      if (unit === undefined) continue;
+      const seconds = unit.jobs.reduce((sum, job) => sum + (chosen.has(job) ? 0 : this.work(job)), 0);
+      if (seconds <= left) {
+        left -= seconds;
+        most += unit.value;
+      } else return most + (unit.value * Math.max(0, left)) / seconds;
+    }
+    return most;
+  }
+
+  explore(at: number, chosen: Set<number>, taken: Set<number>, value: number): void {
+    if (this.tries > TRIES) {
+      this.unproved = true;
+      return;
+    }
+    if (this.best === null || value > this.best.value + 1e-9) this.best = { chosen, taken, value };
+    const index = this.order[at];
+    if (index === undefined || this.bound(at, chosen, value) <= this.best.value + 1e-9) return;
+    const unit = this.input.units[index];
+    if (unit) {
+      const grown = this.closed(chosen, unit.jobs);
+      if (grown.size === chosen.size || this.fits(grown))
+        this.explore(at + 1, grown, new Set(taken).add(index), value + unit.value);
+    }
+    this.explore(at + 1, chosen, taken, value);
+  }
+}
+
+/**
+ * What to do in the time there is: the must-jobs always, and of the rest the units of largest protected value that fit
+ * with them, closed under what they require. If the must-jobs alone take longer, they are all there is. Branch and
+ * bound over the units, each subset timed by its shortest order; within a fixed number of tries, otherwise the best
+ * found and said so.
+ */
+export function chooseSteps(input: ChoiceInput): Choice {
+  const search = new Search(input);
+  const must = search.closed(new Set(), input.must);
+  const mustTime = shortestSeconds(input.jobs, ascending(must));
+  if (mustTime.seconds <= input.limitSeconds) search.explore(0, must, new Set(), 0);
+  const { chosen, taken, value } = search.best ?? { chosen: must, taken: new Set<number>(), value: 0 };
+  const jobs = ascending(chosen);
+  return {
+    chosen: jobs,
+    // A unit all of whose jobs came along as somebody's requirement is done too.
+    leftOut: input.units.flatMap((unit, index) =>
+      taken.has(index) || unit.jobs.every((job) => chosen.has(job)) ? [] : [index],
+    ),
+    value,
+    elapsedSeconds: shortestSeconds(input.jobs, jobs).seconds,
+    mustSeconds: mustTime.seconds,
+    proved: !search.unproved && mustTime.proved,
+  };
+}

@@ -1,0 +1,54 @@
+import type { WhyLine } from '#core/explain/explained.ts';
+import { counted, duration } from '#core/explain/format.ts';
+import type { PlanReason } from '#core/packup/plan-run.ts';
+
+function minutesWords({ pace, learned }: { pace: number; learned: number }): WhyLine {
+  const beginner = pace > 1 ? ` At a beginner’s pace, about ${pace} times the practised time.` : '';
+  const own = learned > 0 ? ` For ${counted(learned, 'step')} they follow your own ticks.` : '';
+  return {
+    rule: 'minutes-are-estimates',
+    text: `The minutes of each step are this program’s estimates.${beginner}${own}`,
+    mark: learned > 0 ? 'yours' : 'estimate',
+  };
+}
+
+/** A plan's reason in words. */
+export function planReasonWords(reason: PlanReason): WhyLine {
+  const { rule } = reason;
+  switch (rule) {
+    case 'minutes-are-estimates':
+      return minutesWords(reason);
+    case 'order': {
+      const text = reason.proved
+        ? 'No order that keeps what must come first is shorter.'
+        : `The best order found; at most ${duration(reason.gapMinutes)} longer than the shortest.`;
+      return { rule, text, mark: 'practice' };
+    }
+    case 'waits-overlapped':
+      return {
+        rule,
+        text: `${duration(reason.waitMinutes)} of waiting run while other steps are done; about ${duration(reason.idleMinutes)} remain with idle hands.`,
+        mark: 'estimate',
+      };
+    case 'usual-look':
+      return {
+        rule,
+        text: `${reason.question} Counted as “${reason.answer.toLowerCase()}”; another answer brings other steps.`,
+        mark: 'estimate',
+      };
+    case 'time-at-hand': {
+      const best = reason.proved ? 'nothing that fits protects more' : 'the best choice found';
+      return {
+        rule,
+        text: `You have ${duration(reason.minutes)}. What must be done takes about ${duration(reason.mustMinutes)}; of the rest, ${best}: nearest the mouth, lasting damage and the longest overdue weigh most.`,
+        mark: 'estimate',
+      };
+    }
+    case 'must-exceeds':
+      return {
+        rule,
+        text: `You have ${duration(reason.minutes)}, but what must be done takes about ${duration(reason.mustMinutes)}. Do these; the rest waits until you are at home.`,
+        mark: 'estimate',
+      };
+  }
+}

@@ -1,0 +1,175 @@
+import type { CareItem, CareItemId, StepId } from '#core/care/care-item.ts';
+import { itemIn, type Practice } from '#core/care/practice-book.ts';
+import type { Situation } from '#core/care/situation.ts';
+import type { Marked } from '#core/explain/explained.ts';
+import type { Instrument, PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { learnMinutes, type TickedRun } from '#core/packup/learn-minutes.ts';
+import { planRun, type RunPart } from '#core/packup/plan-run.ts';
+import type { RunEvent, RunKind } from '#core/packup/run-log.ts';
+import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts';
+import type { WallClock } from '#core/plays/play.ts';
+import { instantOfMs, msOfInstant } from '#core/time/instant.ts';
+import { USUAL_ROOM_CELSIUS } from '#core/water/condensation.ts';
+import type { StartRunRequest } from '#contract/packup.ts';
+import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
+import { storedPlan, type Run } from '#server/features/packup/packup.repository.ts';
+import { situationIn } from '#server/situations.ts';
+import type { Services } from '#server/repositories.ts';
+
+type Share = StartRunRequest['parts'][number];
+
+const belongsToEvery = (kind: RunKind) => (item: CareItem) =>
+  item.trigger.kind === 'every-play' && item.trigger.moment === kind;
+
+/** Is it the bench's, or does something stuck keep it waiting for the bench? */
+function barredAtHome({ practice, clocks }: Situation, item: CareItem, player: PlayerAbilities): string | null {
+  if (item.place === 'bench' || handsFor(item.skill, player) === 'bench')
+    return `${item.name} is the bench’s; it is not a step at home.`;
+  const waits = clocks.some((clock) => clock.item.id === item.id && clock.state === 'waiting');
+  const blocker = waits ? itemIn(practice, item.blockedBy ?? item.id) : undefined;
+  return blocker ? `${item.name} waits for the bench: ${blocker.name.toLowerCase()}.` : null;
+}
+
+/** The items of a share: those of every play by the run's kind, and the ones asked for, if they may be done at home. */
+function itemsOf(
+  situation: Situation,
+  { kind, share, field }: { kind: RunKind; share: Share; field: string },
+  player: PlayerAbilities,
+): Outcome<CareItemId[], Failure> {
+  const { practice } = situation;
+  const asked: CareItem[] = [];
+  for (const [index, id] of share.itemIds.entries()) {
+    const item = itemIn(practice, id as CareItemId);
+    if (!item) return fail(notFound(`${field}.itemIds[${index}]`, 'This instrument has no such care.'));
+    const barred = barredAtHome(situation, item, player);
+    if (barred !== null) return fail(invalid(`${field}.itemIds[${index}]`, barred));
+    asked.push(item);
+  }
+  const items = [...practice.items.filter(belongsToEvery(kind)), ...asked].map(({ id }) => id);
+  if (items.length === 0) return fail(invalid(`${field}.itemIds`, 'Name at least one thing to be done.'));
+  return succeed([...new Set(items)]);
+}
+
+/** What a share follows on: the play named, else the last one if it has not been packed up; 0 min for other runs. */
+function playedBefore(services: Services, kind: RunKind, share: Share, situation: Situation): Outcome<number, Failure> {
+  if (share.playKey !== null) {
+    const play = services.plays.find(share.playKey);
+    if (!play || play.instrumentId !== share.instrumentId || services.record.withdrawalOf(play.key))
+      return fail(notFound('playKey', 'No such play of this instrument in the record.'));
+    return succeed(play.minutes);
+  }
+  const last = kind === 'after' && situation.awaitsPackUp ? services.plays.last(share.instrumentId) : undefined;
+  return succeed(last?.minutes ?? 0);
+}
+
+/** A share with its instrument's situation: what the planner plans from. */
+function partOf(
+  services: Services,
+  { kind, share, field, now }: { kind: RunKind; share: Share; field: string; now: WallClock },
+  player: PlayerAbilities,
+): Outcome<RunPart, Failure> {
+  const instrument = services.instruments.find(share.instrumentId);
+  if (!instrument) return fail(notFound(`${field}.instrumentId`, 'No such instrument in the record.'));
+  if (instrument.leftOn !== null)
+    return fail(conflict(`${field}.instrumentId`, 'It is no longer on the shelf. Put it back first.'));
+  const situation = situationIn(services, instrument, now.on);
+  const items = itemsOf(situation, { kind, share, field }, player);
+  if (!items.ok) return items;
+  const played = playedBefore(services, kind, share, situation);
+  if (!played.ok) return played;
+  return succeed({
+    instrumentId: instrument.id,
+    kind: situation.kind,
+    practice: situation.practice,
+    items: items.value,
+    schools: situation,
+    playedMinutes: played.value,
+    loads: new Map(situation.clocks.map(({ item, load }) => [item.id, load])),
+  });
+}
+
+const RUNS_LEARNED_FROM = 15;
+
+function tickedRun(run: Run, events: readonly RunEvent[], instrument: Instrument['id']): TickedRun {
+  const planned = new Map(run.plan.steps.map((step) => [step.key, step]));
+  const ticks = events.flatMap((event) => {
+    if (event.kind !== 'ticked' && event.kind !== 'answered') return [];
+    const step = planned.get(event.stepKey);
+    return step && step.instrumentId === instrument
+      ? [{ stepId: step.id, atMs: msOfInstant(event.at), repeats: step.count ?? 1 }]
+      : [];
+  });
+  return { startedAtMs: msOfInstant(run.startedAt), ticks };
+}
+
+/** The minutes this player takes over the steps of these instruments, from their last finished runs. */
+function learnedMinutes(
+  { packup }: Services,
+  parts: readonly RunPart[],
+  player: PlayerAbilities & { readonly id: PlayerId },
+): ReadonlyMap<StepId, Marked> {
+  const pace = paceOf(player.standing);
+  const own = parts.flatMap(({ instrumentId, practice }) => {
+    const runs = packup
+      .newestFinished(instrumentId, RUNS_LEARNED_FROM)
+      .filter(({ playerId, shares }) => playerId === player.id && shares.length === 1);
+    const ticked = runs.map((run) =>
+      tickedRun(
+        run,
+        packup.events(run.key).map(({ event }) => event),
+        instrumentId,
+      ),
+    );
+    return [...learnMinutes(ticked, stepEstimates(practice, pace))];
+  });
+  return new Map(own);
+}
+
+const stepEstimates = (practice: Practice, pace: number): ReadonlyMap<StepId, number> =>
+  new Map(practice.steps.map(({ id, minutes }) => [id, minutes * pace]));
+
+export type Starter = {
+  readonly player: PlayerAbilities & { readonly id: PlayerId };
+  readonly now: WallClock;
+};
+
+/** Plans the run that was asked for, over all its instruments. */
+export function plannedRun(
+  services: Services,
+  request: StartRunRequest,
+  { player, now }: Starter,
+): Outcome<Run, Failure> {
+  const parts: RunPart[] = [];
+  for (const [index, share] of request.parts.entries()) {
+    const field = `parts[${index}]`;
+    if (parts.some(({ instrumentId }) => instrumentId === share.instrumentId))
+      return fail(invalid(`${field}.instrumentId`, 'An instrument is in a run once.'));
+    const part = partOf(services, { kind: request.kind, share, field, now }, player);
+    if (!part.ok) return part;
+    parts.push(part.value);
+  }
+  const plan = planRun({
+    parts,
+    player,
+    roomCelsius: USUAL_ROOM_CELSIUS,
+    minutesAtHand: request.minutesAtHand,
+    learned: learnedMinutes(services, parts, player),
+  });
+  return succeed({
+    key: request.key,
+    shares: parts.map(({ instrumentId, playedMinutes }, index) => ({
+      instrumentId,
+      playKey: request.parts[index]?.playKey ?? null,
+      playedMinutes,
+    })),
+    playerId: player.id,
+    kind: request.kind,
+    minutesAtHand: request.minutesAtHand,
+    roomCelsius: USUAL_ROOM_CELSIUS,
+    plan: storedPlan(plan),
+    startedOn: now.on,
+    startedAtMinute: now.atMinute,
+    startedAt: instantOfMs(services.nowMs()),
+  });
+}
