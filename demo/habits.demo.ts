@@ -286,7 +286,7 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     acquiredDaysAgo: 1500,
     cameNew: false,
     plays: { chances: [0, 0.1, 0, 0.3, 0, 0.6, 0.4], minutes: [25, 80], endsAtMinute: [900, 1200] },
-    packsUp: 0.95,
+    packsUp: 1,
     hurries: 0.1,
     care: [
       { item: 'highland-pipes/stocks-hold', everyDays: 8 },

@@ -1,6 +1,6 @@
 import { instantOfMs } from '#core/time/instant.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
-import { demoWorld } from '#demo/world.demo.ts';
+import { demoWorld, type DemoWorld } from '#demo/world.demo.ts';
 import { storedPlan } from '#server/features/packup/packup.repository.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { Services } from '#server/repositories.ts';
@@ -11,42 +11,46 @@ const MS_PER_MINUTE = 60_000;
 
 const startOf = (on: LocalDate, minute: number) => instantOfMs(dayNumber(on) * MS_PER_DAY + minute * MS_PER_MINUTE);
 
+function addRun({ packup, care }: Services, run: DemoWorld['runs'][number]): void {
+  const { events, done, plan, instrumentId, playKey, playedMinutes, ...rest } = run;
+  const startedAt = startOf(rest.startedOn, rest.startedAtMinute);
+  packup.add({
+    ...rest,
+    shares: [{ instrumentId, playKey, playedMinutes }],
+    minutesAtHand: null,
+    plan: storedPlan(plan),
+    roomCelsius: 20,
+    startedAt,
+  });
+  for (const { key, event } of events) packup.addEvent(run.key, key, event);
+  const finish = events.at(-1);
+  if (!finish) return;
+  for (const { instrumentId: of, itemId } of done)
+    care.add({
+      key: `${finish.key}/${of}/${itemId}`,
+      instrumentId: of,
+      itemId,
+      doneOn: run.startedOn,
+      doneAtMinute: Math.min(1439, run.startedAtMinute + Math.ceil(plan.elapsedMinutes)),
+      by: 'player',
+      sourceKey: finish.key,
+      loggedAt: startedAt,
+    });
+}
+
 /** Writes the demo world into an empty record, all of it or nothing. */
 export function loadDemo(services: Services, today: LocalDate): void {
   const world = demoWorld(today);
   const loggedAt = instantOfMs(dayNumber(today) * MS_PER_DAY);
+  // A millisecond apart, so that shelf and people keep the order they are told in.
+  const addedAt = (index: number) => instantOfMs(dayNumber(today) * MS_PER_DAY + index);
   services.atOnce(() => {
-    // A millisecond apart, so that shelf and people keep the order they are told in.
-    const addedAt = (index: number) => instantOfMs(dayNumber(today) * MS_PER_DAY + index);
     world.players.forEach((player, index) =>
       services.players.add({ ...player, id: player.id as PlayerId }, addedAt(index)),
     );
     world.instruments.forEach((instrument, index) => services.instruments.add(instrument, addedAt(index)));
     for (const play of world.plays) services.plays.add(play, loggedAt);
-    for (const { events, done, plan, instrumentId, playKey, playedMinutes, ...run } of world.runs) {
-      const first = events[0]?.event.at ?? loggedAt;
-      services.packup.add({
-        ...run,
-        shares: [{ instrumentId, playKey, playedMinutes }],
-        minutesAtHand: null,
-        plan: storedPlan(plan),
-        roomCelsius: 20,
-        startedAt: startOf(run.startedOn, run.startedAtMinute),
-      });
-      for (const { key, event } of events) services.packup.addEvent(run.key, key, event);
-      const finish = events.at(-1);
-      for (const { instrumentId: of, itemId } of finish ? done : [])
-        services.care.add({
-          key: `${finish?.key}/${of}/${itemId}`,
-          instrumentId: of,
-          itemId,
-          doneOn: run.startedOn,
-          doneAtMinute: Math.min(1439, run.startedAtMinute + Math.ceil(plan.elapsedMinutes)),
-          by: 'player',
-          sourceKey: finish?.key ?? null,
-          loggedAt: first,
-        });
-    }
+    for (const run of world.runs) addRun(services, run);
     for (const sign of world.signs)
       services.care.addSign({ ...sign, noticedAtMinute: MIDDAY, sourceKey: null, loggedAt });
     for (const care of world.care) services.care.add({ ...care, doneAtMinute: MIDDAY, sourceKey: null, loggedAt });

@@ -176,7 +176,11 @@ describe('a plan', () => {
   const practice = practiceFor('clarinet', build);
   const request = (
     items: readonly CareItemId[],
-    { standing = 'grown-up' as 'grown-up' | 'child', minutesAtHand = null as number | null, learned = new Map() as ReadonlyMap<StepId, Marked> } = {},
+    {
+      standing = 'grown-up' as 'grown-up' | 'child',
+      minutesAtHand = null as number | null,
+      learned = new Map() as ReadonlyMap<StepId, Marked>,
+    } = {},
   ) => ({
     parts: [
       {

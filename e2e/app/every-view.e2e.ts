@@ -39,12 +39,14 @@ async function violations(page: Page): Promise<string[]> {
 
 type View = { readonly name: string; readonly path: string; readonly then?: (page: Page) => Promise<void> };
 const VIEWS: readonly View[] = [
-  { name: 'now', path: '/now/marit-clarinet', then: (page) => press(page, 'Why') },
+  { name: 'now', path: '/now/asha-horn', then: (page) => press(page, 'Why') },
   { name: 'now, all', path: '/now' },
   { name: 'the play just logged', path: '/now/lucan-trumpet', then: (page) => tap(page, 'I have just played') },
   { name: 'pack up', path: '/pack-up/ife-clarinet' },
   { name: 'pack up, all', path: '/pack-up' },
   { name: 'care', path: '/care/marit-clarinet' },
+  { name: 'care of pipes', path: '/care/wren-pipes' },
+  { name: 'care that waits for the bench', path: '/care/lucan-trombone' },
   { name: 'care, all', path: '/care' },
   { name: 'add', path: '/add', then: (page) => press(page, 'Clarinet') },
   { name: 'somebody new', path: '/players' },
@@ -53,7 +55,7 @@ const VIEWS: readonly View[] = [
   { name: 'no such instrument', path: '/now/never-was' },
   {
     name: 'a run',
-    path: '/pack-up/marit-clarinet',
+    path: '/pack-up/teodor-oboe',
     then: async (page) => {
       if ((await textOf(page)).includes('Make ready to play')) await press(page, 'Make ready to play');
       await sees(page, 'steps, about');

@@ -33,6 +33,14 @@ function outlineOf(x: number, width: number, [near, far]: readonly [number, numb
 
 /** Space between the main line and a side tube, and between side tubes, in drawing units. */
 const SIDE_GAP = 30;
+/** Where along the sack its side tubes leave. */
+const SIDE_ROOT = 0.78;
+
+/** A sack: round at both ends. */
+const sackOf = (x: number, width: number, half: number): string => {
+  const bend = Math.min(width / 3, half * 1.6);
+  return `M${x} ${-half * 0.4}C${x} ${-half} ${x + bend * 0.4} ${-half} ${x + bend} ${-half}H${x + width - bend}C${x + width - bend * 0.4} ${-half} ${x + width} ${-half} ${x + width} ${-half * 0.4}V${half * 0.4}C${x + width} ${half} ${x + width - bend * 0.4} ${half} ${x + width - bend} ${half}H${x + bend}C${x + bend * 0.4} ${half} ${x} ${half} ${x} ${half * 0.4}z`;
+};
 
 function place(segment: StripSegment, x: number, width: number, lift: number): PlacedSegment {
   const sack = segment.form === 'sack';
@@ -45,8 +53,8 @@ function place(segment: StripSegment, x: number, width: number, lift: number): P
     width,
     half,
     lift,
-    outline: outlineOf(x, width, half),
-    bore: outlineOf(x, width, inner),
+    outline: sack ? sackOf(x, width, half[0]) : outlineOf(x, width, half),
+    bore: sack ? sackOf(x + WALL, width - 2 * WALL, inner[0]) : outlineOf(x, width, inner),
     flares: half[1] > half[0] * FLARES_FROM,
   };
 }
@@ -75,8 +83,8 @@ export function stripGeometry(segments: readonly StripSegment[]): {
   });
   const root = inLine.find(({ form }) => form === 'sack') ?? inLine[0];
   const standing = side.map((segment, index): PlacedSegment => {
-    const width = Math.min(widthOf(segment), STRIP_LENGTH - (root?.x ?? 0) - (root?.width ?? 0) * 0.5);
-    return place(segment, (root?.x ?? 0) + (root?.width ?? 0) * 0.5, width, -(SIDE_GAP * (index + 1) + 18));
+    const width = Math.min(widthOf(segment), STRIP_LENGTH - (root?.x ?? 0) - (root?.width ?? 0) * SIDE_ROOT);
+    return place(segment, (root?.x ?? 0) + (root?.width ?? 0) * SIDE_ROOT, width, -(SIDE_GAP * (index + 1) + 18));
   });
   return {
     placed: [...inLine, ...standing],

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { DecisionKind } from '#core/care/care-decision.ts';
 import type { CareClockView } from '#contract/care.ts';
 import { newKey } from '#web/api/new-key.ts';
 import { wallNow } from '#web/clock/today.ts';
@@ -6,6 +7,10 @@ import { useLogCare, useLogDecision, useLogSign } from '#web/features/care/care.
 import { useBeginRun } from '#web/features/packup/begin-run.queries.ts';
 import { useWithdraw } from '#web/features/record/record.queries.ts';
 import { useNotice } from '#web/ui/Notice.tsx';
+
+/** What was decided, and for what is left undone what that costs. */
+const decidedWords = ({ name, caution }: Pick<CareClockView, 'name' | 'caution'>, kind: DecisionKind): string =>
+  ({ postponed: `${name} waits.`, declined: `${name}: not done here. ${caution}`, resumed: `${name} is back.` })[kind];
 
 /** What can be done about a care item of one instrument: do it, say it is done, notice it, let it wait, leave it. */
 export function useCareActions(instrumentId: string, playerId: string) {
@@ -44,20 +49,11 @@ export function useCareActions(instrumentId: string, playerId: string) {
     );
   };
 
-  const decide = (
-    { itemId, name, caution }: CareClockView,
-    kind: 'postponed' | 'declined' | 'resumed',
-    until: string | null = null,
-  ) => {
+  const decide = ({ itemId, name, caution }: CareClockView, kind: DecisionKind, until: string | null = null) => {
     const key = newKey();
-    const words = {
-      postponed: `${name} waits.`,
-      declined: `${name}: not done here. ${caution}`,
-      resumed: `${name} is back.`,
-    }[kind];
     logDecision.mutate(
       { key, instrumentId, itemId, kind, until, now: wallNow() },
-      { onSuccess: () => noted(words, key), onError: failed },
+      { onSuccess: () => noted(decidedWords({ name, caution }, kind), key), onError: failed },
     );
   };
 

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useParams } from 'react-router';
 import { duration } from '#core/explain/format.ts';
 import type { SkipReason } from '#core/packup/run-log.ts';
-import type { RunEventRequest, RunView } from '#contract/packup.ts';
+import type { RunEventRequest, RunStepView, RunView } from '#contract/packup.ts';
 import { RequestProblem } from '#web/api/http.ts';
 import { newKey } from '#web/api/new-key.ts';
 import { useNowMs, wallNow } from '#web/clock/today.ts';
@@ -86,6 +86,64 @@ function Finish({
   );
 }
 
+type RunLog = ReturnType<typeof useRunLog>;
+
+/** The instrument of the step at hand; the first one before there is any and when all is done. */
+function RunHead({ run, current }: { readonly run: RunView; readonly current: RunStepView | null }) {
+  const [first] = run.parts;
+  const part = run.parts.find(({ instrumentId }) => instrumentId === current?.instrumentId) ?? first;
+  return (
+    <Box sx={{ gridColumn: '1 / -1', display: { xs: 'none', sm: 'block' } }}>
+      <StripHead
+        title={`${TITLES[run.kind]}: ${part?.name ?? ''}`}
+        subtitle={subtitleOf(run, part)}
+        segments={part?.strip ?? []}
+        activePart={current?.part ?? null}
+        thread={current?.thread ?? null}
+      />
+    </Box>
+  );
+}
+
+type AllStepsProps = {
+  readonly run: RunView;
+  readonly current: RunStepView | null;
+  readonly nowMs: number;
+  readonly log: RunLog;
+};
+
+/** The whole run: its time, its steps, what waits for want of time. */
+function AllSteps({ run, current, nowMs, log }: AllStepsProps) {
+  const finished = run.finishedAt !== null;
+  const several = run.parts.length > 1;
+  const time = run.because.find(({ rule }) => rule === 'time-at-hand' || rule === 'must-exceeds');
+  return (
+    <Compartment
+      title={`About ${duration(Math.max(1, run.elapsedMinutes))} in all`}
+      aside={<WhyFold lines={run.because} about="the order and the minutes" />}
+    >
+      {time && (
+        <Typography variant="body2" sx={{ mb: 1 }}>
+          {time.text}
+        </Typography>
+      )}
+      <StepList
+        steps={run.steps}
+        atHandKey={current?.key ?? null}
+        several={several}
+        nowMs={nowMs}
+        readOnly={finished}
+        onTick={log.tick}
+        onTakeBack={log.takeBack}
+      />
+      {!finished && run.leftOut.length > 0 && (
+        <LeftOut leftOut={run.leftOut} several={several} busy={log.busy} onPullIn={log.pullIn} />
+      )}
+      {!finished && <Finish run={run} onFinish={log.finish} busy={log.busy} />}
+    </Compartment>
+  );
+}
+
 function Loaded({ run }: { readonly run: RunView }) {
   const [skipping, setSkipping] = useState<string | null>(null);
   const finished = run.finishedAt !== null;
@@ -93,9 +151,6 @@ function Loaded({ run }: { readonly run: RunView }) {
   const log = useRunLog(run);
   const current = finished ? null : stepAtHand(run, nowMs);
   const toSkip = run.steps.find(({ key }) => key === skipping);
-  const [firstPart] = run.parts;
-  const part = run.parts.find(({ instrumentId }) => instrumentId === current?.instrumentId) ?? firstPart;
-  const several = run.parts.length > 1;
   const tick = () => current && !current.look && !isWaiting(current, nowMs) && log.tick(current.key);
   useRunKeys(!finished && skipping === null, {
     tick: () => (current ? tick() : log.finish()),
@@ -111,21 +166,13 @@ function Loaded({ run }: { readonly run: RunView }) {
         alignItems: 'start',
       }}
     >
-      <Box sx={{ gridColumn: '1 / -1', display: { xs: 'none', sm: 'block' } }}>
-        <StripHead
-          title={`${TITLES[run.kind]}: ${part?.name ?? ''}`}
-          subtitle={subtitleOf(run, part)}
-          segments={part?.strip ?? []}
-          activePart={current?.part ?? null}
-          thread={current?.thread ?? null}
-        />
-      </Box>
+      <RunHead run={run} current={current} />
       {finished && <RunEnd run={run} onUndo={log.undoFinish} busy={log.busy} />}
       {current && (
         <StepAtHand
           key={current.key}
           step={current}
-          several={several}
+          several={run.parts.length > 1}
           nowMs={nowMs}
           onTick={() => log.tick(current.key)}
           onSkip={() => setSkipping(current.key)}
@@ -144,24 +191,7 @@ function Loaded({ run }: { readonly run: RunView }) {
           </BrassButton>
         </Compartment>
       )}
-      <Compartment
-        title={`About ${duration(Math.max(1, run.elapsedMinutes))} in all`}
-        aside={<WhyFold lines={run.because} about="the order and the minutes" />}
-      >
-        <StepList
-          steps={run.steps}
-          atHandKey={current?.key ?? null}
-          several={several}
-          nowMs={nowMs}
-          readOnly={finished}
-          onTick={log.tick}
-          onTakeBack={log.takeBack}
-        />
-        {!finished && run.leftOut.length > 0 && (
-          <LeftOut leftOut={run.leftOut} several={several} busy={log.busy} onPullIn={log.pullIn} />
-        )}
-        {!finished && <Finish run={run} onFinish={log.finish} busy={log.busy} />}
-      </Compartment>
+      <AllSteps run={run} current={current} nowMs={nowMs} log={log} />
       {toSkip && (
         <SkipDialog
           step={toSkip}

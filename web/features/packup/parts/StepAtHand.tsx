@@ -19,6 +19,28 @@ type StepAtHandProps = {
   readonly onCount: (count: number) => void;
 };
 
+/** What the look may find, one tap each; what stops the item says so. */
+function LookAnswers({
+  look,
+  onAnswer,
+}: {
+  readonly look: NonNullable<RunStepView['look']>;
+  readonly onAnswer: (answer: string) => void;
+}) {
+  return look.answers.map(({ id, words, stops }) => (
+    <Button
+      key={id}
+      variant="outlined"
+      color="inherit"
+      onClick={() => onAnswer(id)}
+      sx={{ minHeight: 64, px: 3, borderWidth: 2, color: stops ? 'stop.ink' : 'text.primary' }}
+    >
+      {words}
+      {stops && ': to the bench'}
+    </Button>
+  ));
+}
+
 /** The step to do now, large enough to read from a music stand. */
 export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, onAnswer, onCount }: StepAtHandProps) {
   const {
@@ -93,18 +115,7 @@ export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, 
         </Typography>
       )}
       <Box sx={{ display: 'flex', gap: 1.5, mt: 2.5, flexWrap: 'wrap', alignItems: 'center' }}>
-        {look?.answers.map(({ id, words, stops }) => (
-          <Button
-            key={id}
-            variant="outlined"
-            color="inherit"
-            onClick={() => onAnswer(id)}
-            sx={{ minHeight: 64, px: 3, borderWidth: 2, color: stops ? 'stop.ink' : 'text.primary' }}
-          >
-            {words}
-            {stops && ': to the bench'}
-          </Button>
-        ))}
+        {look && <LookAnswers look={look} onAnswer={onAnswer} />}
         {!look && (
           <BrassButton
             onClick={onTick}

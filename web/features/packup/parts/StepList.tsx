@@ -24,6 +24,39 @@ const stateWords = (step: RunStepView, nowMs: number): string | null => {
   return null;
 };
 
+type RowWordsProps = Pick<StepListProps, 'several' | 'nowMs'> & { readonly step: RunStepView; readonly here: boolean };
+
+function RowWords({ step, here, several, nowMs }: RowWordsProps) {
+  const { state, action, must, repeats, called, instrumentName } = step;
+  const count = repeats && repeats.count > 1 ? ` × ${repeats.count}` : '';
+  const words = stateWords(step, nowMs);
+  return (
+    <Typography
+      variant="body2"
+      sx={{
+        color: state === 'open' && called === 'yes' ? 'text.primary' : 'text.secondary',
+        fontWeight: here || must ? 600 : 400,
+        lineHeight: 1.3,
+        py: 0.5,
+      }}
+    >
+      {several && (
+        <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
+          {instrumentName}:{' '}
+        </Box>
+      )}
+      {action}
+      {count}
+      {words && (
+        <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
+          {' '}
+          — {words}
+        </Box>
+      )}
+    </Typography>
+  );
+}
+
 function Row({
   step,
   here,
@@ -34,9 +67,7 @@ function Row({
   readonly here: boolean;
   readonly number: number;
 }) {
-  const { key, state, action, must, repeats, called, look, instrumentName } = step;
-  const count = repeats && repeats.count > 1 ? ` × ${repeats.count}` : '';
-  const words = stateWords(step, list.nowMs);
+  const { key, state, action, called, look } = step;
   const open = state === 'open';
   const button = open
     ? { text: 'Tick', name: `Tick: ${action}`, act: () => list.onTick(key) }
@@ -67,29 +98,7 @@ function Row({
           </SvgIcon>
         )}
       </Box>
-      <Typography
-        variant="body2"
-        sx={{
-          color: open && called === 'yes' ? 'text.primary' : 'text.secondary',
-          fontWeight: here || must ? 600 : 400,
-          lineHeight: 1.3,
-          py: 0.5,
-        }}
-      >
-        {list.several && (
-          <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
-            {instrumentName}:{' '}
-          </Box>
-        )}
-        {action}
-        {count}
-        {words && (
-          <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
-            {' '}
-            — {words}
-          </Box>
-        )}
-      </Typography>
+      <RowWords step={step} here={here} several={list.several} nowMs={list.nowMs} />
       {!list.readOnly && !here && called === 'yes' && !(open && look) && (
         <Button
           size="small"
