@@ -26,6 +26,7 @@ export const LAYER_IDS = [
   'brass',
   'piston-brass',
   'low-brass',
+  'tuba',
   'rotary-brass',
   'rotary-tuba',
   'sousaphone',

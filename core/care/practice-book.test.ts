@@ -145,7 +145,9 @@ const SHIPPED_ITEMS: CareItemId[] = [
   'keyed/key-oil',
   'keyed/screw-check',
   'keyed/bench-work',
+  'low-brass/lift',
   'low-brass/lower-slides',
+  'tuba/lift',
   'oboe/join',
   'oboe/take-apart',
   'oboe/swab-bore',
@@ -384,5 +386,64 @@ describe('what the book forbids', () => {
         expect(plan.elapsedMinutes).toBeGreaterThan(2.5);
         expect(plan.elapsedMinutes).toBeLessThan(5);
       }
+  });
+
+  test('brass is lifted before anything else, the empty case is shut, and the mouthpiece goes in last', () => {
+    for (const kind of ['trumpet', 'euphonium', 'tuba', 'horn', 'trombone', 'sousaphone'] as const)
+      for (const build of buildsOf(kind)) {
+        const practice = practiceFor(kind, build);
+        const ids = practice.items
+          .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'before')
+          .map(({ id }) => id);
+        const order = planFor(kind, build, practice, ids, {}).steps.map(({ step }) => step);
+        const at = (test: (id: string) => boolean) => order.findIndex(({ id }) => test(id));
+        const lift = at((id) => /lift|shoulder/.test(id));
+        expect([kind, lift]).toEqual([kind, at((id) => !id.startsWith('wind/'))]);
+        expect(at((id) => id === 'brass/shut-case')).toBeGreaterThan(lift);
+        const later = order.slice(at((id) => id === 'brass/mouthpiece-in') + 1).map(({ id }) => id);
+        expect([kind, later.filter((id) => id !== 'trombone/oil-if-drags')]).toEqual([kind, []]);
+      }
+  });
+
+  test('a trombone’s slide is locked before the mouthpiece comes off; a cor anglais loses its bocal before its joints', () => {
+    const orderOf = (kind: KindId) => {
+      const build = buildsOf(kind)[0] ?? {};
+      const practice = practiceFor(kind, build);
+      const ids = practice.items
+        .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
+        .map(({ id }) => id);
+      return planFor(kind, build, practice, ids, {}).steps.map(({ step }) => step.id as string);
+    };
+    const trombone = orderOf('trombone');
+    expect(trombone.indexOf('trombone/lock')).toBeLessThan(trombone.indexOf('brass/mouthpiece-off'));
+    const cor = orderOf('cor-anglais');
+    expect(cor.indexOf('double-reed/reed-off')).toBeLessThan(cor.indexOf('cor-anglais/bocal-out'));
+    for (const later of ['oboe/bell-off', 'oboe/part-joints'])
+      expect(cor.indexOf('cor-anglais/bocal-out')).toBeLessThan(cor.indexOf(later));
+  });
+
+  test('rotors never come out at home, a synthetic bag is opened and a hide bag closed, no grease on metal tenons', () => {
+    for (const kind of KIND_IDS)
+      for (const build of buildsOf(kind)) {
+        const practice = practiceFor(kind, build);
+        const said = practice.steps.map(({ action, how = '' }) => `${action} ${how}`).join('\n');
+        expect(said).not.toMatch(/rotors? out|take (the )?rotor/i);
+        if (kind === 'highland-pipes') {
+          expect(/zip, prop it open/.test(said)).toBe(build.bag === 'synthetic');
+          expect(/Hide bag left closed/.test(said)).toBe(build.bag === 'hide');
+        }
+        for (const { id, supplies = [], part } of practice.steps)
+          if (supplies.includes('cork grease')) expect([kind, id, part]).not.toEqual([kind, id, 'body']);
+        if (kind === 'flute')
+          expect(practice.steps.flatMap(({ supplies = [] }) => supplies)).not.toContain('cork grease');
+      }
+  });
+
+  test('what the bench does is never a step, and whoever cannot oil a bore is sent there', () => {
+    const forbidden = /\b(solder|dent|recork|unsolder|straighten the (rod|key)|bend the key)\b/i;
+    for (const kind of KIND_IDS)
+      for (const build of buildsOf(kind))
+        for (const { id, action } of practiceFor(kind, build).steps)
+          expect([kind, id, forbidden.test(action)]).toEqual([kind, id, false]);
   });
 });

@@ -44,7 +44,7 @@ export const doubleReed: PracticeLayer = {
       wait: {
         minutes: oneVoice(5),
         why: 'the cane takes up water, 5–10 min, while the joints go together',
-        until: ['oboe/light-check', 'cor-anglais/reed-on', 'bassoon/reed-on'],
+        until: ['double-reed/lamp'],
       },
       after: [],
       needs: ['hands-ready'],
@@ -57,7 +57,7 @@ export const doubleReed: PracticeLayer = {
       id: 'double-reed/lamp',
       item: 'double-reed/look',
       part: 'reed',
-      action: 'Hold the reed to a lamp, from both sides: any crack?',
+      action: 'Reed out of the cup, held to a lamp, from both sides: any crack?',
       minutes: 0.3,
       after: ['double-reed/into-cup'],
       why: 'One blade shades the other’s crack.',

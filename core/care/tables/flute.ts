@@ -87,6 +87,7 @@ export const flute: PracticeLayer = {
         'Head in, straight, short turns, held by the plain tube below the lip plate; blow hole in line with the keys, or a little turned in',
       minutes: 0.2,
       after: ['flute/wipe-tenons', 'flute/wipe-piccolo-tenon', 'flute/hold-body'],
+      needs: ['warmed'],
       why: 'A tilted tenon cuts its socket; plate and riser are soldered on.',
       harm: 'a worn, leaking head joint, a loosened riser',
       cautions: ['Never by the lip plate.'],
@@ -137,7 +138,7 @@ export const flute: PracticeLayer = {
       repeats: {
         kind: 'passes-by-water',
         least: practice(1),
-        most: estimate(4),
+        most: practice(2),
         usual: '1–2 passes each',
         mark: 'practice',
       },
@@ -159,7 +160,7 @@ export const flute: PracticeLayer = {
       repeats: {
         kind: 'passes-by-water',
         least: practice(1),
-        most: estimate(4),
+        most: practice(2),
         usual: '1–2 passes each',
         mark: 'practice',
       },

@@ -5,6 +5,15 @@ export const lowBrass: PracticeLayer = {
   id: 'low-brass',
   items: [
     {
+      id: 'low-brass/lift',
+      name: 'Lift it out',
+      part: 'valve-block',
+      trigger: { kind: 'every-play', moment: 'before' },
+      severity: 'lasting',
+      why: 'Soft tube: slides bend, valves lock, the horn falls out of the hand.',
+      mark: 'practice',
+    },
+    {
       id: 'low-brass/lower-slides',
       name: 'Empty the lower slides',
       part: 'valve-slides',
@@ -16,7 +25,20 @@ export const lowBrass: PracticeLayer = {
   ],
   steps: [
     {
-      id: 'low-brass/lift',
+      id: 'low-brass/lift-out',
+      item: 'low-brass/lift',
+      part: 'valve-block',
+      action: 'Lift it out round the valve block, the second hand under the bottom bow',
+      minutes: 0.3,
+      after: [],
+      needs: ['hands-ready', 'case-open'],
+      reaches: ['lifted'],
+      why: 'Slides are not handles.',
+      harm: 'a locked valve, a dent',
+      mark: 'general',
+    },
+    {
+      id: 'low-brass/lower-water',
       item: 'low-brass/lower-slides',
       part: 'valve-slides',
       action: 'Water out of the lower slides too, turning the horn',

@@ -22,6 +22,7 @@ import { sousaphone } from '#core/care/tables/sousaphone.ts';
 import { swab } from '#core/care/tables/swab.ts';
 import { tenons } from '#core/care/tables/tenons.ts';
 import { trombone } from '#core/care/tables/trombone.ts';
+import { tuba } from '#core/care/tables/tuba.ts';
 import { wind } from '#core/care/tables/wind.ts';
 import { woodenBore } from '#core/care/tables/wooden-bore.ts';
 import type { KindId } from '#core/instruments/kind.ts';
@@ -30,14 +31,25 @@ const pages = (...layers: readonly (PracticeLayer | LayerUse)[]): readonly Layer
   layers.map((one) => ('layer' in one ? one : { layer: one }));
 
 const inWood: LayerUse = { layer: woodenBore, when: { body: ['wood'] } };
-const withPistons: LayerUse = { layer: pistonBrass, when: { valves: ['piston'] } };
+const withPistons: LayerUse = {
+  layer: pistonBrass,
+  when: { valves: ['piston'] },
+  without: ['piston-brass/lift-by-block'],
+};
 /** On the cor anglais the reed goes onto the bocal, not into a well. */
 const oboeJoints: LayerUse = { layer: oboe, without: ['oboe/reed-in', 'oboe/light-check'] };
 /** Bamboo and pipes have no pads and no mechanism: the book has no yearly bench service for them. */
 const windUnserviced: LayerUse = { layer: wind, without: ['wind/bench-service'] };
+/** At home the pipes are laid out to dry, not cased. */
+const windUncased: LayerUse = { layer: wind, without: ['wind/bench-service', 'wind/case-away'] };
 const sax = pages(wind, swab, keyed, singleReed, saxophone);
+/** Only the small ones are lifted round the valve block with one hand. */
+const lowPistonBrass: LayerUse = { layer: pistonBrass, without: ['piston-brass/lift-by-block'] };
+const lowByTubing: LayerUse = { layer: lowBrass, without: ['low-brass/lift'] };
+/** A horn is emptied by turning it and pulling slides. */
+const brassTurned: LayerUse = { layer: brass, without: ['brass/empty-water', 'brass/water-keys'] };
 const pistons = pages(wind, brass, pistonBrass);
-const lowPistons = pages(wind, brass, pistonBrass, lowBrass);
+const lowPistons = pages(wind, brass, lowPistonBrass, lowBrass);
 
 /** Which pages of the book each kind is made of, common pages first. A kind without pages does not compile. */
 export const PAGES = {
@@ -53,21 +65,22 @@ export const PAGES = {
   flute: pages(wind, swab, keyed, flute),
   piccolo: pages(wind, swab, keyed, inWood, flute, piccolo),
   'bamboo-flute': pages(windUnserviced, swab, bambooFlute),
-  'highland-pipes': pages(windUnserviced, highlandPipes),
+  'highland-pipes': pages(windUncased, highlandPipes),
   trumpet: pistons,
   cornet: pistons,
   flugelhorn: pistons,
-  horn: pages(wind, brass, rotaryBrass, horn),
+  horn: pages(wind, brassTurned, rotaryBrass, horn),
   trombone: pages(wind, brass, trombone, { layer: rotaryBrass, when: { rotor: ['one'] } }),
   baritone: lowPistons,
   euphonium: lowPistons,
   tuba: pages(
     wind,
     brass,
-    lowBrass,
+    lowByTubing,
+    tuba,
     withPistons,
     { layer: rotaryBrass, when: { valves: ['rotary'] } },
     { layer: rotaryTuba, when: { valves: ['rotary'] } },
   ),
-  sousaphone: pages(wind, brass, pistonBrass, lowBrass, sousaphone),
+  sousaphone: pages(wind, brass, lowPistonBrass, lowByTubing, tuba, sousaphone),
 } as const satisfies Record<KindId, readonly LayerUse[]>;

@@ -24,6 +24,7 @@ export const piccolo: PracticeLayer = {
       minutes: 1,
       after: [],
       needs: ['hands-ready'],
+      reaches: ['warmed'],
       harm: 'a crack',
       mark: 'general',
     },

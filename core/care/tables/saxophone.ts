@@ -207,6 +207,16 @@ export const saxophone: PracticeLayer = {
       mark: 'practice',
     },
     {
+      id: 'saxophone/cap-off',
+      item: 'saxophone/join',
+      part: 'mouthpiece',
+      action: 'Cap off',
+      minutes: 0.1,
+      after: ['saxophone/reed-on', 'saxophone/neck-screw'],
+      harm: 'tip knocked while the neck goes in',
+      mark: 'practice',
+    },
+    {
       id: 'saxophone/try-octave',
       item: 'saxophone/join',
       part: 'neck',

@@ -1,0 +1,184 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { instrumentPage } from '#contract/care.ts';
+import { aKey, furnish, NOW, testServer, TODAY, WOODEN, type TestServer } from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer();
+  await furnish(server);
+});
+afterEach(() => server.stop());
+
+const page = async (id = 'clarinet', today = TODAY) =>
+  instrumentPage.validateSync((await server.api().get(`/api/care/${id}?today=${today}`).expect(200)).body, {
+    strict: true,
+  });
+const clock = async (itemId: string, today = TODAY) =>
+  (await page('clarinet', today)).clocks.find((one) => one.itemId === itemId);
+const sign = (over: object = {}) => ({
+  key: aKey(),
+  instrumentId: 'clarinet',
+  itemId: 'single-reed/mouthpiece-soak',
+  part: 'mouthpiece',
+  now: NOW,
+  ...over,
+});
+const decision = (over: object = {}) => ({
+  key: aKey(),
+  instrumentId: 'clarinet',
+  itemId: 'swab/wash',
+  kind: 'postponed',
+  until: '2026-11-29',
+  now: NOW,
+  ...over,
+});
+const post = (path: string, body: object) => server.api().post(`/api/care/${path}`).send(body);
+const takeBack = (targetKey: string) =>
+  server.api().post('/api/withdrawals').send({ key: aKey(), targetKey }).expect(201);
+
+describe('a sign', () => {
+  test('calls for its item from the moment it is seen, once, until it is put right or taken back', async () => {
+    expect((await clock('single-reed/mouthpiece-soak'))?.gauge.state).toBe('as-seen');
+    const seen = sign();
+    await post('signs', seen).expect(201);
+    await post('signs', seen).expect(200);
+    const due = await clock('single-reed/mouthpiece-soak');
+    expect(due?.gauge).toMatchObject({ state: 'due', words: 'noticed' });
+    expect(due?.because[0]?.text).toContain('Noticed on');
+    await takeBack(seen.key);
+    expect((await clock('single-reed/mouthpiece-soak'))?.gauge.state).toBe('as-seen');
+    await post('signs', sign()).expect(201);
+    server.clock.ms += 60_000;
+    const done = { key: aKey(), instrumentId: 'clarinet', itemId: 'single-reed/mouthpiece-soak', doneOn: TODAY };
+    await server
+      .api()
+      .post('/api/care')
+      .send({ ...done, by: 'player', now: { on: TODAY, atMinute: 1201 } })
+      .expect(201);
+    expect((await clock('single-reed/mouthpiece-soak'))?.gauge.state).toBe('as-seen');
+  });
+
+  test.each([
+    ['an item that goes by its clock', { itemId: 'swab/wash' }, 400, 'itemId'],
+    ['an item it does not have', { itemId: 'piston-brass/bath' }, 404, 'itemId'],
+    ['an unknown instrument', { instrumentId: 'none' }, 404, 'instrumentId'],
+    ['a part that is none', { part: 'engine' }, 400, 'part'],
+  ])('about %s is refused by name', async (_what, over, status, field) => {
+    const answer = await post('signs', sign(over));
+    expect([answer.status, answer.body.errors[0].field]).toEqual([status, field]);
+    expect(server.client().prepare('select count(*) from signs_noticed').pluck().get()).toBe(0);
+  });
+});
+
+describe('a decision', () => {
+  test('lets an item wait until its day, and no longer', async () => {
+    const calling = async (today = TODAY) => (await page('clarinet', today)).calling;
+    expect(await calling()).toContain('swab/wash');
+    await post('decisions', decision()).expect(201);
+    expect(await calling()).not.toContain('swab/wash');
+    expect((await clock('swab/wash'))?.postponedUntil).toBe('2026-11-29');
+    expect(await calling('2026-11-29')).toContain('swab/wash');
+  });
+
+  test('switches an item off with what that costs, and on again; the last one counts', async () => {
+    await post('decisions', decision({ kind: 'declined', until: null })).expect(201);
+    const off = await clock('swab/wash');
+    expect([off?.gauge.state, off?.declined]).toEqual(['off', true]);
+    expect(off?.caution).toContain('wiped out of the bore');
+    server.clock.ms += 1000;
+    const again = decision({ kind: 'resumed', until: null });
+    await post('decisions', again).expect(201);
+    expect((await clock('swab/wash'))?.gauge.state).not.toBe('off');
+    await takeBack(again.key);
+    expect((await clock('swab/wash'))?.gauge.state).toBe('off');
+    const { body } = await server.api().get('/api/record/clarinet?limit=5').expect(200);
+    expect(body.entries[0]).toMatchObject({ kind: 'decision', words: 'Wash the swab: not done here' });
+  });
+
+  test.each([
+    ['a day that has gone', { until: TODAY }, 400, 'until'],
+    ['a day in two years', { until: '2028-11-24' }, 400, 'until'],
+    ['no day at all', { until: null }, 400, 'until'],
+    ['a day with "not done here"', { kind: 'declined' }, 400, 'until'],
+    ['what belongs to every play', { itemId: 'clarinet/swab-bore' }, 400, 'itemId'],
+    ['a kind that is none', { kind: 'perhaps' }, 400, 'kind'],
+  ])('with %s is refused by name', async (_what, over, status, field) => {
+    const answer = await post('decisions', decision(over));
+    expect([answer.status, answer.body.errors[0].field]).toEqual([status, field]);
+    expect(server.client().prepare('select count(*) from care_decisions').pluck().get()).toBe(0);
+  });
+});
+
+describe('an edited build', () => {
+  test('keeps the history, closes what no longer applies with the reason, and a wrong one changes nothing', async () => {
+    const oiled = {
+      key: aKey(),
+      instrumentId: 'clarinet',
+      itemId: 'wooden-bore/oil',
+      doneOn: '2026-10-01',
+      by: 'bench',
+    };
+    await server
+      .api()
+      .post('/api/care')
+      .send({ ...oiled, now: NOW })
+      .expect(201);
+    const put = (build: object) => server.api().put('/api/instruments/clarinet/build').send({ build, today: TODAY });
+    const wrong = await put({ ...WOODEN, valves: 'rotary' });
+    expect([wrong.status, wrong.body.errors[0].field]).toEqual([400, 'build.valves']);
+    await put({ ...WOODEN, body: 'plastic' }).expect(200);
+    const plastic = await page();
+    expect(plastic.clocks.some(({ itemId }) => itemId === 'wooden-bore/oil')).toBe(false);
+    expect(plastic.closed.map(({ itemId }) => itemId)).toEqual(['wooden-bore/oil']);
+    const { body } = await server.api().get('/api/record/clarinet?limit=5').expect(200);
+    expect(body.entries[0].words).toBe('Oil the bore, by the bench');
+    await put(WOODEN).expect(200);
+    expect((await clock('wooden-bore/oil'))?.lastDone).toEqual({ on: '2026-10-01', by: 'bench' });
+  });
+
+  test('an open run goes on without the steps the new build does not have', async () => {
+    const body = { key: aKey(), playerId: 'kit', kind: 'care', minutesAtHand: null, now: NOW };
+    const parts = [{ instrumentId: 'clarinet', playKey: null, itemIds: ['wooden-bore/oil', 'swab/wash'] }];
+    const { body: run } = await server
+      .api()
+      .post('/api/runs')
+      .send({ ...body, parts })
+      .expect(201);
+    await server
+      .api()
+      .put('/api/instruments/clarinet/build')
+      .send({ build: { ...WOODEN, body: 'plastic' }, today: TODAY })
+      .expect(200);
+    const { body: later } = await server.api().get(`/api/runs/${run.key}`).expect(200);
+    expect(later.steps.map(({ itemId }: { itemId: string }) => itemId)).toEqual(['swab/wash']);
+  });
+});
+
+describe('every kind', () => {
+  test('can be added with its usual build, played, packed up and looked at', async () => {
+    const { body: kinds } = await server.api().get('/api/kinds').expect(200);
+    for (const { id: kind, fields } of kinds as { id: string; fields: { field: string; usual: string }[] }[]) {
+      const build = Object.fromEntries(fields.map(({ field, usual }) => [field, usual]));
+      const id = `my-${kind}`;
+      const made = {
+        id,
+        name: kind,
+        kind,
+        build,
+        playerId: 'ada',
+        acquiredOn: '2026-01-01',
+        cameNew: true,
+        today: TODAY,
+      };
+      await server.api().post('/api/instruments').send(made).expect(201);
+      const start = { key: aKey(), playerId: 'ada', kind: 'after', minutesAtHand: 4, now: NOW };
+      const { body: run } = await server
+        .api()
+        .post('/api/runs')
+        .send({ ...start, parts: [{ instrumentId: id, playKey: null, itemIds: [] }] })
+        .expect(201);
+      expect([kind, run.steps.length > 2]).toEqual([kind, true]);
+      expect((await page(id)).strip.reduce((sum, { waterShare }) => sum + waterShare, 0)).toBeGreaterThan(0.5);
+    }
+  }, 60_000);
+});
