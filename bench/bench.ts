@@ -8,6 +8,7 @@ import process from 'node:process';
 import { fillBigRecord, INSTRUMENTS, YEARS } from '#bench/big-record.ts';
 import { firstViewScript } from '#bench/first-view.ts';
 import { at, median, ms, print, times, type Row } from '#bench/measure.ts';
+import { plannerRows } from '#bench/planner.ts';
 import { situationOf } from '#core/care/situation.ts';
 import { instantOfMs, localMomentOf } from '#core/time/instant.ts';
 import { createApp } from '#server/app.ts';
@@ -115,7 +116,7 @@ async function startUp(): Promise<Row> {
 }
 
 try {
-  const rows = [await clocks(), await page(), script()];
+  const rows = [await clocks(), await page(), ...(await plannerRows()), script()];
   database.close();
   print([...rows, await startUp()]);
 } finally {

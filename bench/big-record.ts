@@ -2,8 +2,7 @@ import type { Services } from '#server/repositories.ts';
 import type { OpenDatabase } from '#server/db/connection.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
-import type { Build } from '#core/instruments/build.ts';
+import { usualBuild } from '#core/care/check-book.ts';
 import { practiceFor } from '#core/care/practice-book.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
@@ -12,9 +11,6 @@ export const INSTRUMENTS = 300;
 export const YEARS = 10;
 const DAYS = Math.round(YEARS * 365.25);
 const CARE_EVERY_DAYS = 30;
-
-export const usualBuild = (kind: (typeof KIND_IDS)[number]): Build =>
-  Object.fromEntries(kindOf(kind).fields.map(({ field, usual }) => [field, usual])) as Build;
 
 /** 300 instruments played nearly every day for ten years, each with its care: about a million plays. */
 export function fillBigRecord({ client }: OpenDatabase, services: Services, today: LocalDate): number {

@@ -1,5 +1,5 @@
 import { array, boolean, object, type InferType } from 'yup';
-import { PART_IDS } from '#core/instruments/kind.ts';
+import { KIND_IDS, PART_IDS } from '#core/instruments/kind.ts';
 import { DECISION_KINDS } from '#core/care/care-decision.ts';
 import { DONE_BY } from '#core/care/done-by.ts';
 import { HANDS } from '#core/players/player.ts';
@@ -18,6 +18,7 @@ import {
 
 export const carePaths = {
   log: '/api/care',
+  overview: (today: string) => `/api/care?today=${today}`,
   signs: '/api/care/signs',
   decisions: '/api/care/decisions',
   page: (instrumentId: string, today: string) => `/api/care/${instrumentId}?today=${today}`,
@@ -136,3 +137,18 @@ export const instrumentPage = object({
   .exact()
   .required();
 export type InstrumentPage = InferType<typeof instrumentPage>;
+
+/** `GET /api/care?today=`: what calls for attention on every instrument of the shelf. */
+export const careOverview = array(
+  object({
+    instrumentId: recordId().required(),
+    name: text().required(),
+    kindName: text().required(),
+    kind: word(KIND_IDS).required(),
+    playerId: recordId().required(),
+    calling: array(careClockView).required(),
+  })
+    .exact()
+    .required(),
+).required();
+export type CareOverview = InferType<typeof careOverview>;

@@ -3,6 +3,7 @@ import type { Server } from 'node:http';
 import path from 'node:path';
 import process from 'node:process';
 import pino from 'pino';
+import { checkBook } from '#core/care/check-book.ts';
 import { createApp } from '#server/app.ts';
 import { openDatabase, DataFolderFault } from '#server/db/connection.ts';
 import { appliedMigrations } from '#server/db/migrate.ts';
@@ -38,6 +39,7 @@ export async function serve({
   dataFolder,
   quiet,
 }: ServeOptions): Promise<{ url: string; stop: () => Promise<void> }> {
+  checkBook();
   let database: ReturnType<typeof openDatabase>;
   try {
     database = openDatabase(dataFolder);

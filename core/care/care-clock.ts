@@ -10,7 +10,7 @@ import { playedSince, type PlayColumns, type Played } from '#core/plays/play-col
 import type { WeekForecast } from '#core/plays/forecast.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
-import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
 export const LIMB_NAMES = ['days', 'minutes', 'plays'] as const;
 export type LimbName = (typeof LIMB_NAMES)[number];
@@ -36,6 +36,7 @@ export type ClockReason =
   | { readonly rule: 'every-play'; readonly playsSince: number; readonly item: CareItem }
   | { readonly rule: 'interval-words'; readonly words: string; readonly item: CareItem }
   | { readonly rule: 'when-noticed'; readonly sign: string; readonly item: CareItem }
+  | { readonly rule: 'for-a-while'; readonly sign: string; readonly days: Marked }
   | { readonly rule: 'why'; readonly item: CareItem }
   | { readonly rule: 'projected'; readonly due: DueRange }
   | { readonly rule: 'noticed'; readonly on: LocalDate; readonly sign: string; readonly item: CareItem }
@@ -168,6 +169,11 @@ export function careClock(item: CareItem, facts: CareFacts, setting: CareSetting
   switch (trigger.kind) {
     case 'every-play':
       return trigger.moment === 'after' ? everyPlayClock(item, facts) : null;
+    case 'for-a-while':
+      return standing(item, 'as-seen', [
+        { rule: 'for-a-while', sign: trigger.sign, days: trigger.days },
+        { rule: 'why', item },
+      ]);
     case 'when-noticed':
       return standing(item, 'as-seen', [
         { rule: 'when-noticed', sign: trigger.sign, item },
@@ -200,16 +206,19 @@ function standingSign({ id }: CareItem, { signs, lastDone }: CareFacts): SignNot
   return sign && (done === undefined || done.atWallMinute < sign.atWallMinute) ? sign : undefined;
 }
 
-/** A sign calls for its item: it is due from the moment it was seen. */
-function withSign(clock: ItemClock, facts: CareFacts): ItemClock {
+/** A sign calls for its item: it is due from the moment it was seen, for a while or until it is put right. */
+function withSign(clock: ItemClock, facts: CareFacts, today: LocalDate): ItemClock {
   const { trigger } = clock.item;
   const sign = standingSign(clock.item, facts);
-  if (trigger.kind !== 'when-noticed' || sign === undefined) return clock;
+  if ((trigger.kind !== 'when-noticed' && trigger.kind !== 'for-a-while') || sign === undefined) return clock;
   const on = dayOf(sign.atWallMinute);
+  const until = trigger.kind === 'for-a-while' ? addDays(on, trigger.days.value) : null;
+  if (until !== null && until <= today) return clock;
   return {
     ...clock,
     state: 'due',
     load: 1,
+    due: until === null ? null : { on: until, earliest: until, latest: until },
     because: [{ rule: 'noticed', on, sign: trigger.sign, item: clock.item }, ...clock.because],
   };
 }
@@ -253,6 +262,8 @@ function withDecision(clock: ItemClock, facts: CareFacts, today: LocalDate): Ite
 export function careClocks(items: readonly CareItem[], facts: CareFacts, setting: CareSetting): ItemClock[] {
   return items.flatMap((item) => {
     const clock = careClock(item, facts, setting);
-    return clock ? [withDecision(withBlock(withSign(clock, facts), items, facts), facts, setting.today)] : [];
+    return clock
+      ? [withDecision(withBlock(withSign(clock, facts, setting.today), items, facts), facts, setting.today)]
+      : [];
   });
 }

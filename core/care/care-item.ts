@@ -55,7 +55,9 @@ export type Trigger =
       readonly school: SchoolId;
       readonly limbs: Readonly<Record<string, Limbs | 'off'>>;
     }
-  | { readonly kind: 'when-noticed'; readonly sign: string };
+  | { readonly kind: 'when-noticed'; readonly sign: string }
+  /** Once the sign is there it belongs to every making-ready for so many days (a new cork). */
+  | { readonly kind: 'for-a-while'; readonly sign: string; readonly days: Marked };
 
 /**
  * What neglect costs, for ranking (estimates): a person's health, damage that cannot be undone, function, looks.

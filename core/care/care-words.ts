@@ -58,6 +58,12 @@ export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
       return { rule, text: everyPlayWords(reason.playsSince), mark: 'one-voice' };
     case 'interval-words':
       return { rule, text: `The practice book says: ${reason.words}.`, mark: reason.item.mark };
+    case 'for-a-while':
+      return {
+        rule,
+        text: `Belongs to every making-ready for ${counted(reason.days.value, 'day')} after ${reason.sign}.`,
+        mark: reason.days.mark,
+      };
     case 'when-noticed':
       return { rule, text: `No clock: done when you see ${reason.sign}.`, mark: reason.item.mark };
     case 'why':
@@ -95,8 +101,10 @@ export const STATE_WORDS: Readonly<Record<CareState, string>> = {
 export function standingWords(clock: ItemClock, today: LocalDate): string {
   const { state, due, item } = clock;
   if (item.trigger.kind === 'every-play') return state === 'fresh' ? 'done' : 'after this play';
-  if (item.trigger.kind === 'when-noticed' && state === 'as-seen') return `when you see ${item.trigger.sign}`;
+  if ('sign' in item.trigger && state === 'as-seen') return `when you see ${item.trigger.sign}`;
   if (item.trigger.kind === 'when-noticed' && state === 'due') return 'noticed';
+  if (item.trigger.kind === 'for-a-while' && due !== null)
+    return `at each joining, for ${counted(daysBetween(today, due.on), 'more day')}`;
   if (state === 'waiting') return STATE_WORDS[state];
   if (state === 'unknown' || state === 'off') return STATE_WORDS[state];
   const over = overdueDays(clock);

@@ -7,6 +7,7 @@ import type { Instrument } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
 import { forecastWeek, weeklyMinutes, type WeekForecast } from '#core/plays/forecast.ts';
+import { usualPlayMinutes } from '#core/plays/usual-play.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
 /** How one instrument stands today: everything the screens, the shelf and a new run are made from. */
@@ -14,6 +15,8 @@ export type Situation = {
   readonly kind: InstrumentKind;
   readonly practice: Practice;
   readonly forecast: WeekForecast;
+  /** Minutes offered when somebody says they have just played. */
+  readonly usualPlayMinutes: number;
   readonly context: SchoolContext;
   readonly choices: SchoolChoices;
   readonly clocks: readonly ItemClock[];
@@ -47,6 +50,7 @@ export function situationOf(
     kind,
     practice,
     forecast,
+    usualPlayMinutes: usualPlayMinutes(facts.plays),
     context,
     choices,
     clocks,

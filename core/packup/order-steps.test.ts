@@ -1,19 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import highs from 'highs';
+import { asMilp, chains, LAG_INSTANCES } from '#core/testing/lag-instances.ts';
 import { orderSteps, preemptiveBound, type Job, type Schedule } from '#core/packup/order-steps.ts';
-
-/** Tasks = [work, wait, work, …] become jobs with a lag between consecutive works. */
-function chains(tasks: readonly (readonly number[])[]): Job[] {
-  const jobs: Job[] = [];
-  for (const task of tasks)
-    for (let index = 0; index < task.length; index += 2)
-      jobs.push({
-        workSeconds: task[index] ?? 0,
-        after: index === 0 ? [] : [{ job: jobs.length - 1, waitSeconds: task[index - 1] ?? 0 }],
-      });
-  return jobs;
-}
 
 /** A tail is a wait with nothing but an empty job behind it; a head is a wait behind an empty job. */
 function headsAndTails(heads: readonly number[], works: readonly number[], tails: readonly number[]): Job[] {
@@ -57,40 +46,10 @@ function bruteForce(jobs: readonly Job[]): number {
   return best;
 }
 
-/** Pairs the precedence orders already, as `before,after`, through any number of jobs between. */
-function orderedPairs(jobs: readonly Job[]): Set<string> {
-  const ancestors = jobs.map(() => new Set<number>());
-  jobs.forEach(({ after }, job) => {
-    for (const { job: before } of after)
-      for (const one of [before, ...(ancestors[before] ?? [])]) ancestors[job]?.add(one);
-  });
-  return new Set(ancestors.flatMap((set, job) => [...set].map((before) => `${before},${job}`)));
-}
-
-/** An independent solver: big-M disjunctive MILP in CPLEX-LP text, a binary for each pair the precedence leaves open. */
+/** An independent solver. */
 async function byMilp(jobs: readonly Job[]): Promise<number> {
-  const ordered = orderedPairs(jobs);
-  const horizon =
-    jobs.reduce(
-      (sum, { workSeconds, after }) => sum + workSeconds + Math.max(0, ...after.map(({ waitSeconds }) => waitSeconds)),
-      0,
-    ) + 1;
-  const rows: string[] = [];
-  const binaries: string[] = [];
-  jobs.forEach(({ workSeconds, after }, job) => {
-    rows.push(`c - s${job} >= ${workSeconds}`);
-    for (const { job: before, waitSeconds } of after)
-      rows.push(`s${job} - s${before} >= ${(jobs[before]?.workSeconds ?? 0) + waitSeconds}`);
-    for (let other = job + 1; other < jobs.length; other++) {
-      if (ordered.has(`${job},${other}`) || ordered.has(`${other},${job}`)) continue;
-      binaries.push(`y${job}_${other}`);
-      rows.push(`s${other} - s${job} - ${horizon} y${job}_${other} >= ${workSeconds - horizon}`);
-      rows.push(`s${job} - s${other} + ${horizon} y${job}_${other} >= ${jobs[other]?.workSeconds ?? 0}`);
-    }
-  });
   const solver = await highs();
-  const text = `Minimize\n c\nSubject To\n${rows.map((row) => ` ${row}`).join('\n')}\nBounds\n c <= ${horizon}\nBinary\n ${binaries.join(' ')}\nEnd`;
-  const { Status, ObjectiveValue } = solver.solve(text, { mip_rel_gap: 0, mip_abs_gap: 0 });
+  const { Status, ObjectiveValue } = solver.solve(asMilp(jobs), { mip_rel_gap: 0, mip_abs_gap: 0 });
   if (Status !== 'Optimal') throw new Error(`highs: ${Status}`);
   return Math.round(ObjectiveValue);
 }
@@ -155,13 +114,7 @@ describe('one pair of hands with passive waits', () => {
     expect(orderSteps(headsAndTails(heads, works, tails))).toMatchObject({ elapsedSeconds: optimum, proved: true });
   });
 
-  test.each([
-    ['A', [[2, 15, 5], [6], [4], [3]], 22],
-    ['C', [[2, 15, 3, 5, 2], [4, 10, 3], [3, 20, 2], [7]], 29],
-    ['D', [[1, 15, 1], [1, 15, 1], [1, 15, 1], [10], [8]], 24],
-    ['L', [[4, 15, 2], [4, 15, 2], [3], [3], [3]], 25],
-    ['M', [[1, 5, 1, 5, 1], [2, 8, 2], [3]], 14],
-  ])('%s: minimum waits, optimum known by enumeration and MILP', (_name, tasks, optimum) => {
+  test.each(LAG_INSTANCES)('%s: minimum waits, optimum known by enumeration and MILP', (_name, tasks, optimum) => {
     const jobs = chains(tasks);
     const schedule = orderSteps(jobs);
     checkFeasible(jobs, schedule);

@@ -31,7 +31,7 @@ export const careWords = (item: Named | undefined, itemId: string, by: 'player' 
   `${item?.name ?? itemId}${by === 'bench' ? ', by the bench' : ''}`;
 
 export const signWords = (item: Named | undefined, itemId: string): string =>
-  item?.trigger.kind === 'when-noticed' ? `Noticed: ${item.trigger.sign}` : `Noticed: ${item?.name ?? itemId}`;
+  item && 'sign' in item.trigger ? `Noticed: ${item.trigger.sign}` : `Noticed: ${item?.name ?? itemId}`;
 
 export function decisionWords(
   item: Named | undefined,

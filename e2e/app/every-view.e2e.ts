@@ -49,6 +49,7 @@ const VIEWS: readonly View[] = [
   { name: 'care that waits for the bench', path: '/care/lucan-trombone' },
   { name: 'care, all', path: '/care' },
   { name: 'add', path: '/add', then: (page) => press(page, 'Clarinet') },
+  { name: 'what was last done', path: '/add/lucan-tuba/history' },
   { name: 'somebody new', path: '/players' },
   { name: 'the keys', path: '/now', then: (page) => page.keyboard.press('?') },
   { name: 'no such page', path: '/nowhere/at/all' },

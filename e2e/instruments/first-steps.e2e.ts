@@ -51,6 +51,9 @@ describe('an empty record', () => {
       input.dispatchEvent(new Event('input', { bubbles: true }));
     });
     await press(page, 'Put it on the shelf');
+    await sees(page, 'what was last done?');
+    await tap(page, 'This month');
+    await press(page, 'That is all I know');
     await sees(page, 'Ready to play.');
     await sees(page, 'Old faithful');
   }, 60_000);

@@ -61,6 +61,10 @@ export const router = createBrowserRouter([
         }),
       },
       {
+        path: '/add/:instrumentId/history',
+        lazy: async () => ({ Component: (await import('#web/features/care/HistoryPage.tsx')).HistoryPage }),
+      },
+      {
         path: '/players',
         lazy: async () => ({ Component: (await import('#web/features/players/PlayersPage.tsx')).PlayersPage }),
       },

@@ -111,6 +111,13 @@ export const singleReed: PracticeLayer = {
       part: 'mouthpiece',
       action: 'Mouthpiece washed: lukewarm water, a little soap, soft brush with bristles at its top',
       how: 'Wire never touches it. Dry it with a cloth.',
+      look: {
+        question: 'When it is clean: is there lime in it?',
+        answers: [
+          { id: 'none', words: 'Clean, no lime' },
+          { id: 'lime', words: 'Lime stays', notice: 'single-reed/mouthpiece-soak' },
+        ],
+      },
       minutes: 1.5,
       after: [],
       needs: ['reed-off', 'mouthpiece-off', 'mouthpiece-dry'],

@@ -2,12 +2,22 @@ import { Router } from 'express';
 import { localDate } from '#core/time/local-date.ts';
 import { carePaths, logCareRequest, logDecisionRequest, logSignRequest } from '#contract/care.ts';
 import { todayQuery } from '#contract/scalars.ts';
-import { instrumentPageOf, logCare, logDecision, logSign } from '#server/features/care/care.use-cases.ts';
+import {
+  careOverviewOf,
+  instrumentPageOf,
+  logCare,
+  logDecision,
+  logSign,
+} from '#server/features/care/care.use-cases.ts';
 import { bodyOf, formatOf, param, queryOf, sendLogged, sendOutcome } from '#server/http/respond.ts';
 import type { Services } from '#server/repositories.ts';
 
 export function careRoutes(services: Services): Router {
   const router = Router();
+  router.get(carePaths.log, (req, res) => {
+    const { today } = queryOf(todayQuery, req);
+    res.json(careOverviewOf(services, localDate(today), formatOf(req)));
+  });
   router.get(`${carePaths.log}/:instrumentId`, (req, res) => {
     const { today } = queryOf(todayQuery, req);
     sendOutcome(res, instrumentPageOf(services, param(req, 'instrumentId'), localDate(today), formatOf(req)));

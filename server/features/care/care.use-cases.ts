@@ -5,10 +5,15 @@ import type { Format } from '#core/explain/format.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
-import { usualPlayMinutes } from '#core/plays/usual-play.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
-import type { InstrumentPage, LogCareRequest, LogDecisionRequest, LogSignRequest } from '#contract/care.ts';
+import type {
+  CareOverview,
+  InstrumentPage,
+  LogCareRequest,
+  LogDecisionRequest,
+  LogSignRequest,
+} from '#contract/care.ts';
 import { clockView, instrumentView, waterView } from '#server/features/care/care.views.ts';
 import { conflict, invalid, notFound, saysTheSame, type Failure, type Logged } from '#server/failure.ts';
 import type { Services } from '#server/repositories.ts';
@@ -59,13 +64,24 @@ export function instrumentPageOf(
     week: {
       meanMinutes: [...situation.forecast.meanMinutes],
       daysSeen: situation.forecast.daysSeen,
-      usualPlayMinutes: usualPlayMinutes(services.plays.columns(id)),
+      usualPlayMinutes: situation.usualPlayMinutes,
     },
     closed: closedItems(services, situation, id),
     water,
     neverDos: situation.practice.neverDos.map(({ id: neverId, text, why }) => ({ id: neverId, text, why })),
   });
 }
+
+/** What calls for attention on every instrument of the shelf, most pressing first within each. */
+export const careOverviewOf = (services: Services, today: LocalDate, format: Format): CareOverview =>
+  services.instruments.onShelf().flatMap((instrument) => {
+    const player = services.players.find(instrument.playerId);
+    if (!player) return [];
+    const situation = situationIn(services, instrument, today);
+    const { name, kind, kindName, playerId } = instrumentView(instrument, situation);
+    const calling = situation.calling.map((clock) => clockView(clock, situation, { player, today, format }));
+    return [{ instrumentId: instrument.id, name, kind, kindName, playerId, calling }];
+  });
 
 type Entry = { readonly instrumentId: string; readonly itemId: string; readonly now: { on: string; atMinute: number } };
 type Logging = { readonly instrument: Instrument; readonly item: CareItem; readonly now: WallClock };
@@ -126,8 +142,7 @@ export function logSign(services: Services, request: LogSignRequest): Outcome<Lo
   const logging = loggingOf(services, request);
   if (!logging.ok) return logging;
   const { item, now } = logging.value;
-  if (item.trigger.kind !== 'when-noticed')
-    return fail(invalid('itemId', `${item.name} goes by its clock, not by a sign.`));
+  if (!('sign' in item.trigger)) return fail(invalid('itemId', `${item.name} goes by its clock, not by a sign.`));
   services.care.addSign({
     ...sign,
     noticedOn: now.on,

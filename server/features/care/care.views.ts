@@ -61,7 +61,7 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
     atBench,
     hands: atBench ? 'bench' : handsFor(item.skill, player),
     withPackUp: item.withPackUp === true,
-    bySign: item.trigger.kind === 'when-noticed',
+    bySign: 'sign' in item.trigger,
     declined: clock.because.some(({ rule }) => rule === 'declined'),
     postponedUntil: clock.postponedUntil,
     caution: item.why,

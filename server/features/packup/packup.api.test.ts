@@ -259,4 +259,59 @@ describe('a pack-up run', () => {
     expect(await state('piston-brass/bath')).not.toBe('waiting');
     await start(trumpet(['piston-brass/bath'])).expect(201);
   });
+
+  test('twelve instruments go in one run, and the time at hand may be none or five hours', async () => {
+    const ids = Array.from({ length: 12 }, (_, index) => `trumpet-${index}`);
+    for (const id of ids)
+      await server
+        .api()
+        .post('/api/instruments')
+        .send({
+          id,
+          name: id,
+          kind: 'trumpet',
+          build: { finish: 'lacquer', brassMouthpiece: 'plated' },
+          playerId: 'ada',
+          acquiredOn: '2026-01-01',
+          cameNew: true,
+          today: TODAY,
+        })
+        .expect(201);
+    const parts = ids.map((instrumentId) => share({ instrumentId }));
+    const { body: none } = await start({ parts, minutesAtHand: 0 }).expect(201);
+    expect(none.parts).toHaveLength(12);
+    expect(none.because[0].rule).toBe('must-exceeds');
+    expect(none.steps.filter(({ must }: RunStepView) => must).length).toBeGreaterThanOrEqual(12 * 4);
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: none.key }).expect(201);
+    const { body: ample } = await start({ parts, minutesAtHand: 300 }).expect(201);
+    expect(ample.leftOut).toEqual([]);
+  });
+
+  test('may be left open for days, beside another run, and is finished on the day it is finished', async () => {
+    const { body: run } = await start();
+    const { body: care } = await start({ kind: 'care', parts: [share({ itemIds: ['swab/wash'] })] }).expect(201);
+    expect(care.key).not.toBe(run.key);
+    server.clock.ms += 3 * 86_400_000;
+    const now = { on: '2026-11-27', atMinute: 600 };
+    await tickAll(run);
+    await send(run.key, { kind: 'finished', now }).expect(201);
+    expect(server.client().prepare('select distinct done_on from care_done').pluck().all()).toEqual(['2026-11-27']);
+    expect((await page()).openRunKey).toBe(care.key);
+  });
+
+  test('a new cork is greased at each making-ready for two weeks, and not after', async () => {
+    const sign = { key: aKey(), instrumentId: 'clarinet', itemId: 'tenons/new-cork', part: 'barrel', now: NOW };
+    const before = () => start({ kind: 'before' });
+    const has = (run: RunView) => run.steps.some(({ stepId }) => stepId === 'tenons/grease-new-cork');
+    const { body: without } = await before();
+    expect(has(without)).toBe(false);
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: without.key });
+    await server.api().post('/api/care/signs').send(sign).expect(201);
+    const { body: withIt } = await before();
+    expect(has(withIt)).toBe(true);
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: withIt.key });
+    server.clock.ms += 14 * 86_400_000;
+    const { body: later } = await start({ kind: 'before', now: { on: '2026-12-08', atMinute: 600 } });
+    expect(has(later)).toBe(false);
+  });
 });

@@ -1,3 +1,5 @@
+import type { CareItemId } from '#core/care/care-item.ts';
+import { itemIn } from '#core/care/practice-book.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import {
   careDoneBy,
@@ -111,7 +113,11 @@ function writeDown({ care }: Services, parts: RunParts, end: { key: string; even
       doneAtMinute: end.now.atMinute,
       by: 'player',
     });
-  for (const { instrumentId, itemId, part } of signsSeenBy(parts.steps, state))
+  const has = (instrumentId: string, itemId: CareItemId) =>
+    parts.instruments.some(({ instrument, practice }) => instrument.id === instrumentId && itemIn(practice, itemId));
+  // A shared page may look for what this build cannot have (lime, in a metal mouthpiece that is never soaked).
+  const signs = signsSeenBy(parts.steps, state).filter(({ instrumentId, itemId }) => has(instrumentId, itemId));
+  for (const { instrumentId, itemId, part } of signs)
     care.addSign({
       ...common,
       key: `${end.key}/${instrumentId}/${itemId}/sign`,

@@ -46,7 +46,11 @@ function itemsOf(
     if (barred !== null) return fail(invalid(`${field}.itemIds[${index}]`, barred));
     asked.push(item);
   }
-  const items = [...practice.items.filter(belongsToEvery(kind)), ...asked].map(({ id }) => id);
+  // A new cork is greased at each joining for its first weeks.
+  const forNow = situation.clocks
+    .filter(({ item, state }) => kind === 'before' && item.trigger.kind === 'for-a-while' && state === 'due')
+    .map(({ item }) => item);
+  const items = [...practice.items.filter(belongsToEvery(kind)), ...forNow, ...asked].map(({ id }) => id);
   if (items.length === 0) return fail(invalid(`${field}.itemIds`, 'Name at least one thing to be done.'));
   return succeed([...new Set(items)]);
 }

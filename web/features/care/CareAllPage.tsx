@@ -1,19 +1,134 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { counted } from '#core/explain/format.ts';
+import type { CareOverview } from '#contract/care.ts';
 import { useToday } from '#web/clock/today.ts';
-import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
+import { careQueries } from '#web/features/care/care.queries.ts';
+import { playerQueries } from '#web/features/players/players.queries.ts';
+import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { HANDS_WORDS } from '#web/ui/hands-words.ts';
 import { Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
+import { Silhouette } from '#web/ui/Silhouette.tsx';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
 
-/** Care of all instruments: the most pressing of each, the fullest list first. */
-export function CareAllPage() {
-  const shelf = useQuery(instrumentQueries.shelf(useToday()));
+type Row = { readonly place: CareOverview[number]; readonly clock: CareOverview[number]['calling'][number] };
+
+const GROUPS = [
+  { title: 'Overdue and due', states: ['overdue', 'due'] },
+  { title: 'Waits for the bench', states: ['waiting'] },
+  { title: 'Soon', states: ['soon'] },
+  { title: 'Not known: say when it was last done', states: ['unknown'] },
+] as const;
+
+function CallingRow({ place, clock }: Row) {
+  const { name, gauge, hands, because, partName, atBench } = clock;
+  const handsWords = atBench ? null : HANDS_WORDS[hands];
   return (
-    <QueryView query={shelf} height={300}>
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'auto auto 1fr auto',
+        columnGap: 1.5,
+        alignItems: 'center',
+        py: 0.75,
+        borderTop: '1px solid',
+        borderColor: 'divider',
+        '&:first-of-type': { borderTop: 'none' },
+      }}
+    >
+      <TubeGauge gauge={gauge} atBench={hands === 'bench' || gauge.state === 'waiting'} />
+      <Silhouette kind={place.kind} size={34} />
+      <Box sx={{ minWidth: 0 }}>
+        <Typography sx={{ fontWeight: 650, lineHeight: 1.25 }}>
+          {name}{' '}
+          <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
+            {place.name}
+          </Box>
+        </Typography>
+        <WhyFold lines={because} about={`${name} of ${place.name}, ${gauge.words}`}>
+          <Typography
+            component="span"
+            variant="body2"
+            sx={{ color: gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary' }}
+          >
+            {gauge.words} · {partName.toLowerCase()}
+            {handsWords && ` · ${handsWords}`}
+          </Typography>
+        </WhyFold>
+      </Box>
+      <Button
+        color="inherit"
+        {...{ component: Link, to: `/care/${place.instrumentId}` }}
+        aria-label={`Open ${place.name}: ${name}`}
+      >
+        Open
+      </Button>
+    </Box>
+  );
+}
+
+function Loaded({ overview }: { readonly overview: CareOverview }) {
+  const players = useQuery(playerQueries.list());
+  const player = useCurrentPlayer(players.data);
+  const [whose, setWhose] = useState<'mine' | 'all'>('mine');
+  const rows = overview
+    .filter(({ playerId }) => whose === 'all' || playerId === player?.id)
+    .flatMap((place) => place.calling.map((clock): Row => ({ place, clock })));
+  const dueOn = ({ clock }: Row) => clock.due?.on ?? '9999';
+  return (
+    <Box sx={{ maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2, flexWrap: 'wrap' }}>
+        <Typography variant="h1">What calls, and when</Typography>
+        <ToggleButtonGroup
+          exclusive
+          value={whose}
+          onChange={(_event, next: 'mine' | 'all' | null) => next && setWhose(next)}
+          aria-label="Whose instruments"
+        >
+          {(['mine', 'all'] as const).map((one) => (
+            <ToggleButton key={one} value={one} sx={{ minHeight: 44, textTransform: 'none', color: 'text.primary' }}>
+              {one === 'mine' ? `${player?.name.split(' ')[0] ?? 'Mine'}’s` : 'Everybody’s'}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      </Box>
+      {rows.length === 0 && (
+        <Compartment>
+          <Typography>Nothing calls. Everything periodic is fresh.</Typography>
+        </Compartment>
+      )}
+      {GROUPS.map(({ title, states }) => {
+        const here = rows
+          .filter(({ clock }) => (states as readonly string[]).includes(clock.gauge.state))
+          .toSorted(
+            (a, b) => (b.clock.gauge.load ?? 0) - (a.clock.gauge.load ?? 0) || dueOn(a).localeCompare(dueOn(b)),
+          );
+        return (
+          here.length > 0 && (
+            <Compartment key={title} title={title}>
+              <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+                {here.map(({ place, clock }) => (
+                  <CallingRow key={`${place.instrumentId}-${clock.itemId}`} place={place} clock={clock} />
+                ))}
+              </Box>
+            </Compartment>
+          )
+        );
+      })}
+    </Box>
+  );
+}
+
+/** Care of all instruments in one list, the most pressing first. */
+export function CareAllPage() {
+  const overview = useQuery(careQueries.overview(useToday()));
+  return (
+    <QueryView query={overview} height={400}>
       {(places) =>
         places.length === 0 ? (
           <Problem
@@ -23,35 +138,7 @@ export function CareAllPage() {
             action="Add an instrument"
           />
         ) : (
-          <Compartment title="What is due, by instrument">
-            {places
-              .toSorted((a, b) => (b.gauge?.load ?? 0) - (a.gauge?.load ?? 0))
-              .map(({ id, name, kindName, gauge, calling }) => (
-                <Box key={id} sx={{ display: 'flex', alignItems: 'center', gap: 2, py: 1 }}>
-                  {gauge ? <TubeGauge gauge={gauge} height={44} /> : <Box sx={{ width: 18 }} />}
-                  <Box sx={{ flexGrow: 1, minWidth: 0 }}>
-                    <Typography sx={{ fontWeight: 650 }}>
-                      {name}{' '}
-                      <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
-                        {kindName}
-                      </Box>
-                    </Typography>
-                    <Typography variant="body2" color="text.secondary">
-                      {gauge ? `${gauge.itemName}: ${gauge.words}` : 'No clock runs yet'} · {counted(calling, 'thing')}{' '}
-                      to look at
-                    </Typography>
-                  </Box>
-                  <Button
-                    variant="outlined"
-                    color="inherit"
-                    {...{ component: Link, to: `/care/${id}` }}
-                    aria-label={`Care of ${name}, ${kindName}`}
-                  >
-                    Care
-                  </Button>
-                </Box>
-              ))}
-          </Compartment>
+          <Loaded overview={places} />
         )
       }
     </QueryView>

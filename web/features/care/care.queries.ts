@@ -1,6 +1,7 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
 import {
   careEntryView,
+  careOverview,
   carePaths,
   instrumentPage,
   loggedKey,
@@ -14,6 +15,11 @@ import { recordChanged } from '#web/api/record-changes.ts';
 
 export const careQueries = {
   all: () => ['care'] as const,
+  overview: (today: LocalDate) =>
+    queryOptions({
+      queryKey: [...careQueries.all(), 'overview', today],
+      queryFn: ({ signal }) => request(careOverview, carePaths.overview(today), { signal }),
+    }),
   page: (instrumentId: string, today: LocalDate) =>
     queryOptions({
       queryKey: [...careQueries.all(), instrumentId, today],

@@ -29,7 +29,7 @@ export function AddInstrumentPage() {
     if (!kind) return;
     addInstrument.mutate(
       { ...entry, id: newKey(), kind: kind.id, today },
-      { onSuccess: ({ id }) => void navigate(`/now/${id}`) },
+      { onSuccess: ({ id }) => void navigate(entry.cameNew ? `/now/${id}` : `/add/${id}/history`) },
     );
   };
 

@@ -1,5 +1,5 @@
 import { Box, Button, Typography } from '@mui/material';
-import { duration } from '#core/explain/format.ts';
+import { duration, figure } from '#core/explain/format.ts';
 import type { LeftOutView } from '#contract/packup.ts';
 
 type LeftOutProps = {
@@ -17,7 +17,7 @@ export function LeftOut({ leftOut, several, busy, onPullIn }: LeftOutProps) {
         Waits, for want of time
       </Typography>
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {leftOut.map(({ stepKeys, name, instrumentName, moreMinutes, cost }) => (
+        {leftOut.map(({ stepKeys, name, instrumentName, moreMinutes, value, cost }) => (
           <Box
             component="li"
             key={stepKeys.join()}
@@ -37,7 +37,7 @@ export function LeftOut({ leftOut, several, busy, onPullIn }: LeftOutProps) {
               {cost && (
                 <Box component="span" sx={{ color: 'text.secondary' }}>
                   {' '}
-                  — if it waits: {cost}
+                  — if it waits: {cost} (weighs about {figure(value)})
                 </Box>
               )}
             </Typography>

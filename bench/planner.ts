@@ -1,0 +1,72 @@
+import highs from 'highs';
+import { usualBuild } from '#core/care/check-book.ts';
+import { practiceFor } from '#core/care/practice-book.ts';
+import { asMilp, chains, LAG_INSTANCES } from '#core/testing/lag-instances.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
+import { orderSteps } from '#core/packup/order-steps.ts';
+import { planRun, type RunPart } from '#core/packup/plan-run.ts';
+import { SKILLS } from '#core/players/player.ts';
+import { median, ms, times, type Row } from '#bench/measure.ts';
+
+/** A doubler's three after a show, every-play steps and what is short and due. */
+function part(kind: KindId): RunPart {
+  const build = usualBuild(kind);
+  const practice = practiceFor(kind, build);
+  const items = practice.items.filter(
+    ({ trigger, withPackUp }) => (trigger.kind === 'every-play' && trigger.moment === 'after') || withPackUp,
+  );
+  return {
+    instrumentId: kind as string as InstrumentId,
+    kind: kindOf(kind),
+    practice,
+    items: items.map(({ id }) => id),
+    schools: { choices: {}, context: { kind, build, ageDays: null, weeklyMinutes: 300 } },
+    playedMinutes: 90,
+    loads: new Map(items.map(({ id }, index) => [id, 0.8 + (index % 5) * 0.3])),
+  };
+}
+
+const plan = (minutesAtHand: number | null) =>
+  planRun({
+    parts: [part('clarinet'), part('alto-saxophone'), part('piccolo')],
+    player: { standing: 'grown-up', does: [...SKILLS] },
+    roomCelsius: 20,
+    minutesAtHand,
+    learned: new Map(),
+  });
+
+/** The planner on a doubler's evening, and the ordering beside an independent solver on the same instances. */
+export async function plannerRows(): Promise<Row[]> {
+  const full = await times(30, () => plan(null));
+  const short = await times(30, () => plan(12));
+  const solver = await highs();
+  const instances = LAG_INSTANCES.map(([, tasks, optimum]) => ({ jobs: chains(tasks), optimum }));
+  const ours = await times(20, () =>
+    instances.forEach(({ jobs, optimum }) => {
+      if (orderSteps(jobs).elapsedSeconds !== optimum) throw new Error('not the optimum');
+    }),
+  );
+  const theirs = await times(3, () =>
+    instances.forEach(({ jobs, optimum }) => {
+      const { ObjectiveValue } = solver.solve(asMilp(jobs), { mip_rel_gap: 0, mip_abs_gap: 0 });
+      if (Math.round(ObjectiveValue) !== optimum) throw new Error('the solver found another optimum');
+    }),
+  );
+  const { steps, leftOut } = plan(12);
+  return [
+    {
+      what: `pack-up plan over 3 instruments, ${plan(null).steps.length} steps, all the time it takes`,
+      figure: ms(median(full)),
+      beside: `${ms(median(short))} in 12 min at hand: ${steps.length} steps, ${leftOut.length} left out`,
+      goal: '< 100 ms',
+    },
+    {
+      what: `shortest order of ${instances.length} check instances`,
+      figure: ms(median(ours)),
+      beside: `${ms(median(theirs))} for HiGHS on the same (×${(median(theirs) / median(ours)).toFixed(0)}), same optima`,
+      goal: '–',
+    },
+  ];
+}

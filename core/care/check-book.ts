@@ -1,0 +1,30 @@
+import { practiceFor, type Practice } from '#core/care/practice-book.ts';
+import type { Build } from '#core/instruments/build.ts';
+import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
+
+/** The build a kind usually comes in. */
+export const usualBuild = (kind: KindId): Build =>
+  Object.fromEntries(kindOf(kind).fields.map(({ field, usual }) => [field, usual])) as Build;
+
+/** @throws Error naming the first reference that leads nowhere */
+function checkPractice(kind: KindId, { items, steps }: Practice): void {
+  const known = new Set<string>(items.map(({ id }) => id));
+  for (const { id, item } of steps) if (!known.has(item)) throw new Error(`${kind}: step ${id} does no item it has`);
+  for (const { id, includes = [], trigger, place } of items) {
+    for (const one of includes)
+      if (!known.has(one)) throw new Error(`${kind}: ${id} includes ${one}, which it has not`);
+    const isDone = place === 'bench' || trigger.kind === 'clock-by-school' || steps.some(({ item }) => item === id);
+    if (!isDone && trigger.kind !== 'every-play') throw new Error(`${kind}: nothing does ${id}`);
+  }
+}
+
+/**
+ * Opens every page of the book at start-up, each kind in its usual build: a part a page speaks of and the kind does
+ * not name, or a reference that leads nowhere, stops the program there and then.
+ *
+ * @throws Error naming the fault
+ */
+export function checkBook(): void {
+  for (const kind of KIND_IDS) checkPractice(kind, practiceFor(kind, usualBuild(kind)));
+}

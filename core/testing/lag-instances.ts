@@ -1,0 +1,63 @@
+import type { Job } from '#core/packup/order-steps.ts';
+
+/**
+ * Instances of one pair of hands with minimum waits, made for this program: a task is [work, wait, work, …], minutes.
+ * Optima by exhaustive enumeration of the orders, confirmed by a time-indexed MILP.
+ */
+export const LAG_INSTANCES: readonly (readonly [
+  name: string,
+  tasks: readonly (readonly number[])[],
+  optimum: number,
+])[] = [
+  ['A', [[2, 15, 5], [6], [4], [3]], 22],
+  ['C', [[2, 15, 3, 5, 2], [4, 10, 3], [3, 20, 2], [7]], 29],
+  ['D', [[1, 15, 1], [1, 15, 1], [1, 15, 1], [10], [8]], 24],
+  ['L', [[4, 15, 2], [4, 15, 2], [3], [3], [3]], 25],
+  ['M', [[1, 5, 1, 5, 1], [2, 8, 2], [3]], 14],
+];
+
+/** Tasks become jobs with a lag between consecutive works. */
+export function chains(tasks: readonly (readonly number[])[]): Job[] {
+  const jobs: Job[] = [];
+  for (const task of tasks)
+    for (let index = 0; index < task.length; index += 2)
+      jobs.push({
+        workSeconds: task[index] ?? 0,
+        after: index === 0 ? [] : [{ job: jobs.length - 1, waitSeconds: task[index - 1] ?? 0 }],
+      });
+  return jobs;
+}
+
+/** Pairs the precedence orders already, as `before,after`, through any number of jobs between. */
+function orderedPairs(jobs: readonly Job[]): Set<string> {
+  const ancestors = jobs.map(() => new Set<number>());
+  jobs.forEach(({ after }, job) => {
+    for (const { job: before } of after)
+      for (const one of [before, ...(ancestors[before] ?? [])]) ancestors[job]?.add(one);
+  });
+  return new Set(ancestors.flatMap((set, job) => [...set].map((before) => `${before},${job}`)));
+}
+
+/**
+ * The same problem as a mixed-integer program in CPLEX-LP text, for an independent solver: big-M disjunctions, a
+ * binary for each pair the precedence leaves open.
+ */
+export function asMilp(jobs: readonly Job[]): string {
+  const ordered = orderedPairs(jobs);
+  const waits = (job: Job) => Math.max(0, ...job.after.map(({ waitSeconds }) => waitSeconds));
+  const horizon = jobs.reduce((sum, job) => sum + job.workSeconds + waits(job), 0) + 1;
+  const rows: string[] = [];
+  const binaries: string[] = [];
+  jobs.forEach(({ workSeconds, after }, job) => {
+    rows.push(`c - s${job} >= ${workSeconds}`);
+    for (const { job: before, waitSeconds } of after)
+      rows.push(`s${job} - s${before} >= ${(jobs[before]?.workSeconds ?? 0) + waitSeconds}`);
+    for (let other = job + 1; other < jobs.length; other++) {
+      if (ordered.has(`${job},${other}`) || ordered.has(`${other},${job}`)) continue;
+      binaries.push(`y${job}_${other}`);
+      rows.push(`s${other} - s${job} - ${horizon} y${job}_${other} >= ${workSeconds - horizon}`);
+      rows.push(`s${job} - s${other} + ${horizon} y${job}_${other} >= ${jobs[other]?.workSeconds ?? 0}`);
+    }
+  });
+  return `Minimize\n c\nSubject To\n${rows.map((row) => ` ${row}`).join('\n')}\nBounds\n c <= ${horizon}\nBinary\n ${binaries.join(' ')}\nEnd`;
+}
