@@ -41,6 +41,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'care', path: '/care/marit-clarinet' },
   { name: 'care-dark', path: '/care/lucan-trombone', dark: true, then: as('lucan') },
   { name: 'care-pipes', path: '/care/wren-pipes', then: as('wren') },
+  { name: 'care-all', path: '/care', then: as('lucan') },
+  { name: 'history', path: '/add/lucan-tuba/history' },
   { name: 'add', path: '/add', then: (page) => press(page, 'Bassoon') },
   { name: 'played', path: '/now/lucan-trumpet', then: (page) => press(page, 'I have just played') },
   { name: 'pack-up-all', path: '/pack-up' },
@@ -79,7 +81,9 @@ const demo = await startDemo();
 const { browser, close } = await launch();
 try {
   for (const shot of wanted) {
-    const page = await browser.newPage();
+    // Each picture is somebody's own device: nothing is remembered from the one before.
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
     await page.setViewport(
       shot.phone ? { width: 390, height: 844, isMobile: true, hasTouch: true } : { width: 1280, height: 800 },
     );
@@ -88,7 +92,7 @@ try {
     await shot.then?.(page);
     await settled(page);
     await page.screenshot({ path: path.join(out, `${shot.name}.png`) as `${string}.png` });
-    await page.close();
+    await context.close();
     console.log(`${shot.name}.png`);
   }
 } finally {

@@ -118,7 +118,7 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
       component="li"
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: 'auto 1fr', sm: 'auto 1fr auto' },
+        gridTemplateColumns: { xs: 'auto 1fr 44px', sm: 'auto 1fr auto 44px' },
         columnGap: 1.5,
         alignItems: 'center',
         py: 0.75,
@@ -141,8 +141,18 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
           </Typography>
         </WhyFold>
       </Box>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, gridColumn: { xs: '2', sm: 'auto' } }}>
+      <Box
+        sx={{
+          display: 'flex',
+          flexWrap: 'wrap',
+          gap: 0.5,
+          gridColumn: { xs: '2 / -1', sm: '3' },
+          gridRow: { xs: 2, sm: 1 },
+        }}
+      >
         <Buttons clock={clock} actions={actions} />
+      </Box>
+      <Box sx={{ gridColumn: { xs: '3', sm: '4' }, gridRow: 1 }}>
         {!(bySign && gauge.state === 'as-seen') && <MoreMenu clock={clock} today={today} actions={actions} />}
       </Box>
     </Box>

@@ -1,0 +1,52 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { scene } from '#e2e/scene.ts';
+import { press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+
+const { url, browser, stateOf } = scene();
+let page: Walker;
+beforeEach(async () => {
+  page = await walk(browser(), url('/care/wren-flute'));
+}, 30_000);
+afterEach(async () => {
+  expect(page.complaints).toEqual([]);
+  await page.browserContext().close();
+});
+
+describe('care', () => {
+  const row = 'Shake test of the case';
+
+  test('let wait, not done here, done again: each one tap, each undone', async () => {
+    await page.goto(url('/care/wren-flute'), { waitUntil: 'networkidle0' });
+    await tap(page, `More: ${row}`);
+    await press(page, 'Let it wait until');
+    await sees(page, `${row} waits.`);
+    expect(await textOf(page)).toMatch(/waits until/);
+    await tap(page, 'Undo');
+    await page.waitForFunction(() => !document.body.innerText.includes('waits until'));
+    await tap(page, `More: ${row}`);
+    await press(page, 'I don’t do this');
+    await sees(page, 'Not done here');
+    expect(await stateOf('wren-flute', 'wind/case-check')).toBe('off');
+    await tap(page, `More: ${row}`);
+    await press(page, 'Do it again from now on');
+    await page.waitForFunction(() => !document.body.innerText.includes('Not done here'));
+    expect(await stateOf('wren-flute', 'wind/case-check')).not.toBe('off');
+  }, 60_000);
+
+  test('a sign is tapped where it was seen; an edited build closes what it no longer has', async () => {
+    await page.goto(url('/care/wren-flute'), { waitUntil: 'networkidle0' });
+    await tap(page, 'I see it: Tighten a loose joint');
+    await sees(page, 'Noticed: a joint that is loose');
+    expect(await stateOf('wren-flute', 'bamboo-flute/loose-joint')).toBe('due');
+    await page.goto(url('/care/teodor-oboe'), { waitUntil: 'networkidle0' });
+    await tap(page, 'Change how it is built');
+    await tap(page, 'What is the body made of?', 'combobox');
+    await press(page, 'Plastic');
+    await page.waitForSelector('[role="listbox"]', { hidden: true });
+    await tap(page, 'Keep it so');
+    await sees(page, 'Closed');
+    await sees(page, 'Oil the bore.');
+    await tap(page, 'Undo');
+    await page.waitForFunction(() => !document.body.innerText.includes('Oil the bore.'));
+  }, 60_000);
+});

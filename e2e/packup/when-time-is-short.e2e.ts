@@ -1,0 +1,43 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { scene } from '#e2e/scene.ts';
+import { press, progress, sees, tap, walk, type Walker } from '#e2e/walker.ts';
+
+const { url, browser, careOf, stateOf } = scene();
+let page: Walker;
+beforeEach(async () => {
+  page = await walk(browser(), url('/pack-up'));
+}, 30_000);
+afterEach(async () => {
+  expect(page.complaints).toEqual([]);
+  await page.browserContext().close();
+});
+
+describe('when time is short, and with several instruments', () => {
+  test('three instruments after a show go in one run; six minutes name what waits, and it can be pulled in', async () => {
+    await page.goto(url('/pack-up'), { waitUntil: 'networkidle0' });
+    await sees(page, 'To pack up');
+    await tap(page, '6 min');
+    await press(page, 'Pack up 3 instruments in one go');
+    await sees(page, 'You have 6 min');
+    await sees(page, 'Waits, for want of time');
+    const { total } = await progress(page);
+    await press(page, 'Pull in');
+    await page.waitForFunction((before) => !document.body.innerText.includes(`of ${before} steps`), {}, total);
+    expect((await progress(page)).total).toBeGreaterThan(total);
+    expect(await stateOf('marit-alto', 'saxophone/swab-body')).toBe('due');
+    expect((await careOf('marit-piccolo')).openRunKey).toBe((await careOf('marit-alto')).openRunKey);
+  }, 60_000);
+
+  test('the look at the chanter decides what comes after it', async () => {
+    await page.goto(url('/now/wren-pipes'), { waitUntil: 'networkidle0' });
+    await tap(page, 'I have just played');
+    await press(page, 'and pack up');
+    await sees(page, 'steps, about');
+    await tap(page, 'Done');
+    await sees(page, 'How wet is the reed seat?');
+    await sees(page, 'if the look says so');
+    await tap(page, 'Drops');
+    await sees(page, 'not called for');
+    await sees(page, 'Each drone out of its stock');
+  }, 60_000);
+});

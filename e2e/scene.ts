@@ -1,0 +1,31 @@
+import { afterAll, beforeAll } from '@jest/globals';
+import type { Browser } from 'puppeteer-core';
+import { launch, startDemo, type RunningServer } from '#e2e/harness.ts';
+
+type Clock = { itemId: string; gauge: { state: string; load: number | null } };
+export type CareAnswer = { awaitsPackUp: boolean; openRunKey: string | null; clocks: Clock[] };
+
+/** The demo and a browser for one file of tests; ready once its first test runs. */
+export function scene() {
+  let demo: RunningServer;
+  let browser: Browser;
+  let close: () => Promise<void>;
+  beforeAll(async () => {
+    demo = await startDemo();
+    ({ browser, close } = await launch());
+  }, 90_000);
+  afterAll(async () => {
+    await close();
+    await demo.stop();
+  }, 30_000);
+  const today = (): string => new Date().toLocaleDateString('sv');
+  const careOf = async (id: string): Promise<CareAnswer> =>
+    (await fetch(`${demo.url}/api/care/${id}?today=${today()}`)).json() as never;
+  return {
+    url: (path: string) => `${demo.url}${path}`,
+    browser: () => browser,
+    careOf,
+    stateOf: async (id: string, itemId: string) =>
+      (await careOf(id)).clocks.find((clock) => clock.itemId === itemId)?.gauge.state,
+  };
+}
