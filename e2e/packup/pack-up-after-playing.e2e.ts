@@ -70,12 +70,12 @@ describe('by mouse', () => {
     await page.reload({ waitUntil: 'networkidle0' });
     expect((await progress(page)).closed).toBe(2);
     await sees(page, 'left out: no time now');
-    const url = page.url();
+    const runUrl = page.url();
     await page.goto(url('/now/lucan-trumpet'), { waitUntil: 'networkidle0' });
     await sees(page, 'A run is under way.');
     await tap(page, 'Go on with it', 'link');
     await sees(page, '2 of');
-    expect(page.url()).toBe(url);
+    expect(page.url()).toBe(runUrl);
   }, 60_000);
 
   test('two tabs share one run', async () => {
