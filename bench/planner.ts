@@ -8,6 +8,7 @@ import { kindOf } from '#core/instruments/kinds.ts';
 import { orderSteps } from '#core/packup/order-steps.ts';
 import { planRun, type RunPart } from '#core/packup/plan-run.ts';
 import { SKILLS } from '#core/players/player.ts';
+import { usualWetness } from '#core/water/wetness.ts';
 import { median, ms, times, type Row } from '#bench/measure.ts';
 
 /** A doubler's three after a show, every-play steps and what is short and due. */
@@ -24,6 +25,7 @@ function part(kind: KindId): RunPart {
     items: items.map(({ id }) => id),
     schools: { choices: {}, context: { kind, build, ageDays: null, weeklyMinutes: 300 } },
     playedMinutes: 90,
+    wetness: usualWetness,
     loads: new Map(items.map(({ id }, index) => [id, 0.8 + (index % 5) * 0.3])),
   };
 }

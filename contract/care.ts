@@ -21,6 +21,7 @@ export const carePaths = {
   overview: (today: string) => `/api/care?today=${today}`,
   signs: '/api/care/signs',
   decisions: '/api/care/decisions',
+  wetnessResets: '/api/care/wetness-resets',
   page: (instrumentId: string, today: string) => `/api/care/${instrumentId}?today=${today}`,
 } as const;
 
@@ -71,6 +72,16 @@ export const logDecisionRequest = object({
   .exact()
   .required();
 export type LogDecisionRequest = InferType<typeof logDecisionRequest>;
+
+/** `POST /api/care/wetness-resets`: what was learned of how wet its player blows it counts no longer. */
+export const resetWetnessRequest = object({
+  key: clientKey().required(),
+  instrumentId: recordId().required(),
+  now: wallClock.required(),
+})
+  .exact()
+  .required();
+export type ResetWetnessRequest = InferType<typeof resetWetnessRequest>;
 
 /** What was logged, named by its key, so that it can be taken back. */
 export const loggedKey = object({ key: clientKey().required() }).exact().required();
@@ -130,6 +141,20 @@ export const instrumentPage = object({
   water: object({ grams: amount().min(0).required(), minutes: amount().min(0).required(), because: whyLines })
     .exact()
     .required(),
+  /** What is believed of how wet its player blows it; null where it is not swabbed. */
+  wetness: object({
+    taps: amount().integer().min(0).required(),
+    /** Their water against the usual, and the range four fifths of the belief lie in. */
+    factor: amount().positive().required(),
+    low: amount().positive().required(),
+    high: amount().positive().required(),
+    /** The belief over e^w, for drawing; as many weights as factors. */
+    factors: array(amount().positive().required()).required(),
+    weights: array(amount().min(0).required()).required(),
+  })
+    .exact()
+    .nullable()
+    .defined(),
   neverDos: array(
     object({ id: text().required(), text: text().required(), why: text().required() }).exact().required(),
   ).required(),

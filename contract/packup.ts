@@ -1,6 +1,6 @@
 import { array, boolean, lazy, object, type InferType, type ObjectSchema } from 'yup';
 import { PART_IDS, KIND_IDS } from '#core/instruments/kind.ts';
-import { RUN_EVENT_KINDS, RUN_KINDS, SKIP_REASONS } from '#core/packup/run-log.ts';
+import { LAST_PASSES, RUN_EVENT_KINDS, RUN_KINDS, SKIP_REASONS } from '#core/packup/run-log.ts';
 import { HANDS } from '#core/players/player.ts';
 import { stripSegment } from '#contract/instruments.ts';
 import {
@@ -66,6 +66,13 @@ const runEventMembers = {
     .exact()
     .required(),
   'pulled-in': object(stepEvent('pulled-in')).exact().required(),
+  'last-pass': object({
+    ...stepEvent('last-pass'),
+    count: amount().integer().min(1).max(99).required(),
+    found: word(LAST_PASSES).required(),
+  })
+    .exact()
+    .required(),
   finished: object({ key: clientKey().required(), kind: word(['finished']).required(), now: wallClock.required() })
     .exact()
     .required(),
@@ -102,6 +109,8 @@ export const runStepView = object({
   onlyIf: text().nullable().defined(),
   activeMinutes: amount().min(0).required(),
   startsAtMinute: amount().min(0).nullable().defined(),
+  /** Passes come from the water model, and can be tuned by a tap. */
+  byWater: boolean().strict().required(),
   repeats: object({ count: amount().integer().required(), noun: text().required(), because: whyLines })
     .exact()
     .nullable()
@@ -130,6 +139,8 @@ export const runStepView = object({
   state: word(['open', 'ticked', 'skipped']).required(),
   skipReason: word(SKIP_REASONS).nullable().defined(),
   counted: amount().integer().min(0).required(),
+  /** What the cloth showed on the last pass, once said; null before, and for steps without passes. */
+  lastPass: word(LAST_PASSES).nullable().defined(),
   /** When a wait this step depends on ends; null when none is running. */
   waitsUntil: instantText().nullable().defined(),
 })

@@ -73,6 +73,7 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     care: [
       { item: 'swab/wash', everyDays: 8 },
       { item: 'single-reed/mouthpiece-wash', everyDays: 8, stoppedDaysAgo: 9 },
+      { item: 'single-reed/reed-hygiene', everyDays: 7 },
       { item: 'clarinet/thorough-clean', everyDays: 33 },
       { item: 'keyed/screw-check', everyDays: 40 },
       { item: 'keyed/key-oil', everyDays: 370, stoppedDaysAgo: 120 },
@@ -97,6 +98,7 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     care: [
       { item: 'swab/wash', everyDays: 9, stoppedDaysAgo: 16 },
       { item: 'single-reed/mouthpiece-wash', everyDays: 8 },
+      { item: 'single-reed/reed-hygiene', everyDays: 8 },
       { item: 'saxophone/outside', everyDays: 34 },
       { item: 'keyed/key-oil', everyDays: 350, stoppedDaysAgo: 80 },
     ],
@@ -116,7 +118,9 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     care: [
       { item: 'swab/wash', everyDays: 15 },
       { item: 'flute/lip-plate', everyDays: 8 },
+      { item: 'keyed/screw-check', everyDays: 31 },
       { item: 'wooden-bore/oil', everyDays: 88, stoppedDaysAgo: 74 },
+      { item: 'wind/case-check', everyDays: 95 },
     ],
   },
   {
@@ -154,6 +158,7 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     care: [
       { item: 'swab/wash', everyDays: 12, stoppedDaysAgo: 25 },
       { item: 'single-reed/mouthpiece-wash', everyDays: 9 },
+      { item: 'single-reed/reed-hygiene', everyDays: 10 },
       { item: 'clarinet/tone-holes', everyDays: 90, stoppedDaysAgo: 60 },
     ],
   },
@@ -190,7 +195,7 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     packsUp: 1,
     hurries: 0,
     care: [
-      { item: 'piston-brass/valve-oil', everyDays: 30, stoppedDaysAgo: 95 },
+      { item: 'piston-brass/valve-oil', everyDays: 12, stoppedDaysAgo: 12 },
       { item: 'brass/slide-grease', everyDays: 60, stoppedDaysAgo: 95 },
     ],
   },
@@ -210,6 +215,7 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
       { item: 'tenons/grease', everyDays: 29 },
       { item: 'keyed/screw-check', everyDays: 30 },
       { item: 'wooden-bore/oil', everyDays: 90 },
+      { item: 'wind/case-check', everyDays: 100 },
       { item: 'keyed/key-oil', everyDays: 360, stoppedDaysAgo: 55, by: 'bench' },
     ],
   },
@@ -225,7 +231,7 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     packsUp: 0.9,
     hurries: 0.1,
     care: [
-      { item: 'swab/wash', everyDays: 20, stoppedDaysAgo: 45 },
+      { item: 'swab/wash', everyDays: 10, stoppedDaysAgo: 15 },
       { item: 'wooden-bore/oil', everyDays: 190, stoppedDaysAgo: 240 },
     ],
   },
@@ -262,6 +268,7 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
       { item: 'horn/weekly-flush', everyDays: 8, stoppedDaysAgo: 13 },
       { item: 'horn/monthly-slides', everyDays: 33 },
       { item: 'brass/mouthpiece-wash', everyDays: 7 },
+      { item: 'wind/case-check', everyDays: 100 },
     ],
   },
   {

@@ -5,6 +5,7 @@ import type { PartId } from '#core/instruments/kind.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
 import { planRun, type RunPlan } from '#core/packup/plan-run.ts';
 import { careDoneBy, runState, type RunEvent, type RunKind, type CareDone } from '#core/packup/run-log.ts';
+import { usualWetness } from '#core/water/wetness.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import { DEMO_GAPS, DEMO_INSTRUMENTS, DEMO_PLAYERS, type DemoInstrument, type DemoPlayer } from '#demo/habits.demo.ts';
@@ -121,6 +122,7 @@ function runOf(story: Story, { kind, items, on, minute, play }: RunToTell): Demo
           context: { kind: instrument.kind, build: instrument.build, ageDays: null, weeklyMinutes: 0 },
         },
         playedMinutes: play?.minutes ?? 0,
+        wetness: usualWetness,
         loads: new Map(),
       },
     ],

@@ -6,6 +6,7 @@ import path from 'node:path';
 import { pinoHttp } from 'pino-http';
 import type { Logger } from 'pino';
 import { healthPath } from '#contract/health.ts';
+import { agentsRoutes } from '#server/features/agents/agents.routes.ts';
 import { careRoutes } from '#server/features/care/care.routes.ts';
 import { instrumentsRoutes } from '#server/features/instruments/instruments.routes.ts';
 import { packupRoutes } from '#server/features/packup/packup.routes.ts';
@@ -84,7 +85,15 @@ export function createApp({ services, version, countMigrations, boundHost, log, 
     next();
   });
   app.get(healthPath, (_req, res) => void res.json({ version, database: 'ok', migrations: countMigrations() }));
-  for (const routes of [playersRoutes, instrumentsRoutes, playsRoutes, careRoutes, packupRoutes, recordRoutes])
+  for (const routes of [
+    playersRoutes,
+    instrumentsRoutes,
+    playsRoutes,
+    careRoutes,
+    packupRoutes,
+    recordRoutes,
+    agentsRoutes,
+  ])
     app.use(routes(services));
   app.use('/api', notFoundHandler);
   if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder);

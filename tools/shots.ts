@@ -42,6 +42,15 @@ const SHOTS: readonly Shot[] = [
   { name: 'care-dark', path: '/care/lucan-trombone', dark: true, then: as('lucan') },
   { name: 'care-pipes', path: '/care/wren-pipes', then: as('wren') },
   { name: 'care-all', path: '/care', then: as('lucan') },
+  {
+    name: 'may-i-use',
+    path: '/may-i-use?of=marit-clarinet',
+    then: async (page) => {
+      await page.locator('::-p-aria([name="What have you got in your hand?"][role="combobox"])').fill('Rubbing');
+      await press(page, 'Rubbing alcohol');
+      await page.waitForSelector('::-p-text(overrule all of this)');
+    },
+  },
   { name: 'history', path: '/add/lucan-tuba/history' },
   { name: 'add', path: '/add', then: (page) => press(page, 'Bassoon') },
   { name: 'played', path: '/now/lucan-trumpet', then: (page) => press(page, 'I have just played') },

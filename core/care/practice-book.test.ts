@@ -1,3 +1,4 @@
+import { usualWetness } from '#core/water/wetness.ts';
 import { describe, expect, test } from '@jest/globals';
 import { SCHOOLS } from '#core/care/tables/schools.ts';
 import { PAGES } from '#core/care/tables/pages.ts';
@@ -62,6 +63,7 @@ const planFor = (
         items,
         schools: schoolSetting(kind, build, choices),
         playedMinutes: 45,
+        wetness: usualWetness,
         loads: new Map(),
       },
     ],

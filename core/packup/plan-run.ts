@@ -13,6 +13,7 @@ import { runStep, runStepKey, type RunStep, type RunStepKey } from '#core/packup
 import { handsFor, paceOf, type Hands, type PlayerAbilities } from '#core/players/player.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
 import { passesFor, type PassReason } from '#core/water/passes.ts';
+import type { Wetness } from '#core/water/wetness.ts';
 
 /** How often a step is repeated in this run. */
 export type Count = { readonly count: number; readonly noun: string; readonly because: readonly PassReason[] };
@@ -53,6 +54,8 @@ export type RunPart = {
   readonly items: readonly CareItemId[];
   readonly schools: SchoolSetting;
   readonly playedMinutes: number;
+  /** What is known of how wet this player blows it. */
+  readonly wetness: Wetness;
   /** How far each clock has run, where one runs; it weighs what is left out. */
   readonly loads: ReadonlyMap<CareItemId, number | null>;
 };
@@ -72,10 +75,17 @@ const EXPOSURE_CAP = 2;
 /** What belongs to every play is exposed at least this much, however dry the player (estimate). */
 const LEAST_EXPOSURE = 0.5;
 
+type CountSetting = {
+  readonly kind: InstrumentKind;
+  readonly playedMinutes: number;
+  readonly roomCelsius: number;
+  readonly wetness: Wetness;
+};
+
 /** How many times: the water model within the book's floor and ceiling, or the book's own count. */
 export function countFor(
   repeats: Repeats | undefined,
-  { kind, playedMinutes, roomCelsius }: { kind: InstrumentKind; playedMinutes: number; roomCelsius: number },
+  { kind, playedMinutes, roomCelsius, wetness }: CountSetting,
 ): Count | null {
   if (repeats === undefined) return null;
   if (repeats.kind === 'fixed') return { count: repeats.count.value, noun: repeats.noun, because: [] };
@@ -85,6 +95,7 @@ export function countFor(
     roomCelsius,
     least: repeats.least,
     most: repeats.most,
+    wetness,
   });
   return { count: value, noun: 'pass', because };
 }

@@ -1,3 +1,4 @@
+import { usualWetness } from '#core/water/wetness.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { practiceFor } from '#core/care/practice-book.ts';
@@ -189,6 +190,7 @@ describe('a plan', () => {
         practice,
         items,
         playedMinutes: 45,
+        wetness: usualWetness,
         schools: { choices: {}, context: { kind: 'clarinet' as const, build, ageDays: null, weeklyMinutes: 0 } },
         loads: new Map<CareItemId, number>([
           ['single-reed/mouthpiece-wash', 3],

@@ -1,4 +1,5 @@
 import type { CareItemId } from '#core/care/care-item.ts';
+import type { Step } from '#core/care/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
@@ -28,6 +29,10 @@ export const SKIP_SETTLES: Readonly<Record<SkipReason, boolean>> = {
   'not-today': false,
 };
 
+/** What the cloth showed on the last pass; `first-dry`: that pass was the first one to come out dry. */
+export const LAST_PASSES = ['dry', 'wet', 'first-dry'] as const;
+export type LastPass = (typeof LAST_PASSES)[number];
+
 type AboutStep<Kind extends string> = { readonly kind: Kind; readonly stepKey: RunStepKey; readonly at: Instant };
 
 /** One entry of a run's log. Nothing is ever changed: a tick taken back is an `unticked`. */
@@ -39,6 +44,8 @@ export type RunEvent =
   | (AboutStep<'counted'> & { readonly count: number })
   /** The look is done and found this. */
   | (AboutStep<'answered'> & { readonly answer: string })
+  /** After a swabbing step: was the last of `count` passes dry? May come after the end of the run. */
+  | (AboutStep<'last-pass'> & { readonly count: number; readonly found: LastPass })
   /** A step that was left out for want of time is done after all. */
   | AboutStep<'pulled-in'>
   | { readonly kind: 'finished'; readonly at: Instant };
@@ -49,6 +56,7 @@ export const RUN_EVENT_KINDS = [
   'counted',
   'answered',
   'pulled-in',
+  'last-pass',
   'finished',
 ] as const satisfies RunEvent['kind'][];
 
@@ -60,6 +68,8 @@ export type StepState =
 export type RunState = {
   readonly steps: ReadonlyMap<RunStepKey, StepState>;
   readonly pulledIn: ReadonlySet<RunStepKey>;
+  /** What the cloth showed, by swabbing step; the latest answer counts. */
+  readonly lastPass: ReadonlyMap<RunStepKey, { readonly count: number; readonly found: LastPass }>;
   readonly finishedAt: Instant | null;
 };
 
@@ -68,7 +78,7 @@ const OPEN: StepState = { kind: 'open', count: 0 };
 /** Where a step stands in a run. */
 export const stepState = (state: RunState, key: RunStepKey): StepState => state.steps.get(key) ?? OPEN;
 
-type StepEvent = Exclude<RunEvent, { kind: 'finished' | 'pulled-in' }>;
+type StepEvent = Exclude<RunEvent, { kind: 'finished' | 'pulled-in' | 'last-pass' }>;
 
 function nextStepState(before: StepState, event: StepEvent): StepState {
   switch (event.kind) {
@@ -90,13 +100,15 @@ function nextStepState(before: StepState, event: StepEvent): StepState {
 export function runState(events: readonly RunEvent[]): RunState {
   const steps = new Map<RunStepKey, StepState>();
   const pulledIn = new Set<RunStepKey>();
+  const lastPass = new Map<RunStepKey, { count: number; found: LastPass }>();
   let finishedAt: Instant | null = null;
   for (const event of events) {
     if (event.kind === 'finished') finishedAt ??= event.at;
     else if (event.kind === 'pulled-in') pulledIn.add(event.stepKey);
+    else if (event.kind === 'last-pass') lastPass.set(event.stepKey, { count: event.count, found: event.found });
     else steps.set(event.stepKey, nextStepState(steps.get(event.stepKey) ?? OPEN, event));
   }
-  return { steps, pulledIn, finishedAt };
+  return { steps, pulledIn, lastPass, finishedAt };
 }
 
 const answerTo = (state: RunState, key: RunStepKey): string | null => {
@@ -132,6 +144,7 @@ export type RunEventFault =
   | { readonly code: 'no-such-step'; readonly stepKey: string }
   | { readonly code: 'no-such-answer'; readonly allowed: readonly string[] }
   | { readonly code: 'answer-wanted'; readonly question: string }
+  | { readonly code: 'no-passes'; readonly stepKey: string }
   | { readonly code: 'must-steps-open'; readonly actions: readonly string[] };
 
 /** May this event be added to the run? A run is finished once, and never with a must-step neither done nor skipped. */
@@ -140,7 +153,8 @@ export function checkRunEvent(
   state: RunState,
   event: RunEvent,
 ): Outcome<RunEvent, RunEventFault> {
-  if (state.finishedAt !== null) return fail({ code: 'already-finished' });
+  // What the cloth showed is often said only once the case is shut.
+  if (state.finishedAt !== null && event.kind !== 'last-pass') return fail({ code: 'already-finished' });
   if (event.kind === 'finished') {
     const open = steps.filter(
       (one) =>
@@ -152,13 +166,18 @@ export function checkRunEvent(
   }
   const found = steps.find(({ key }) => key === event.stepKey);
   if (!found) return fail({ code: 'no-such-step', stepKey: event.stepKey });
-  const { look } = found.step;
-  if (event.kind === 'ticked' && look) return fail({ code: 'answer-wanted', question: look.question });
-  if (event.kind === 'answered') {
-    const allowed = look?.answers.map(({ id }) => id) ?? [];
-    if (!allowed.includes(event.answer)) return fail({ code: 'no-such-answer', allowed });
-  }
-  return succeed(event);
+  const fault = faultOnStep(found.step, event);
+  return fault === null ? succeed(event) : fail(fault);
+}
+
+/** What this step cannot take: passes it has not, a tick where an answer is wanted, an answer it does not know. */
+function faultOnStep({ look, repeats }: Step, event: Exclude<RunEvent, { kind: 'finished' }>): RunEventFault | null {
+  if (event.kind === 'last-pass' && repeats?.kind !== 'passes-by-water')
+    return { code: 'no-passes', stepKey: event.stepKey };
+  if (event.kind === 'ticked' && look) return { code: 'answer-wanted', question: look.question };
+  if (event.kind !== 'answered') return null;
+  const allowed = look?.answers.map(({ id }) => id) ?? [];
+  return allowed.includes(event.answer) ? null : { code: 'no-such-answer', allowed };
 }
 
 const settled = (state: StepState): boolean =>

@@ -1,10 +1,20 @@
 import type { Explained, Marked, WhyLine } from '#core/explain/explained.ts';
-import { duration, figure } from '#core/explain/format.ts';
+import { counted, duration, figure } from '#core/explain/format.ts';
 import type { WaterRow } from '#core/instruments/kind.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
+import {
+  chanceDry,
+  dryingPerPass,
+  USUAL_CONFIDENCE,
+  usualWetness,
+  wetnessMoments,
+  type Wetness,
+} from '#core/water/wetness.ts';
 
 /** No advice ever goes beyond this many passes. */
 const MOST_PASSES = 15;
+/** Sums of 41 weights are exact to about this much. */
+const ROUNDING = 1e-9;
 
 export type PassReason =
   | { readonly rule: 'water-blown-in'; readonly minutes: number; readonly roomCelsius: number; readonly grams: number }
@@ -14,6 +24,7 @@ export type PassReason =
       readonly dryGrams: number;
       readonly wanted: number;
     }
+  | { readonly rule: 'your-wetness'; readonly taps: number; readonly factor: number; readonly chance: number }
   | { readonly rule: 'floor' | 'ceiling'; readonly bound: Marked };
 
 export type PassInput = {
@@ -22,18 +33,31 @@ export type PassInput = {
   readonly roomCelsius: number;
   readonly least: Marked;
   readonly most: Marked;
+  /** What is known of this player on this instrument; by default nothing. */
+  readonly wetness?: Wetness;
+  /** How sure it should be dry, 0…1. */
+  readonly confidence?: number;
 };
 
+/** The fewest passes after which it is dry with the chance wanted. */
+function wantedPasses(wetness: Wetness, lambda: number, mu: number, confidence: number): number {
+  for (let passes = 0; passes < MOST_PASSES; passes++)
+    if (chanceDry(wetness, passes, lambda, mu) >= confidence - ROUNDING) return passes;
+  return MOST_PASSES;
+}
+
 /**
- * Passes until less than the dry threshold is left: residual after n passes is `m (1 − p)^n`, so
- * `n = ⌈ln(m/θ) / −ln(1 − p)⌉`, at least the practice minimum, at most its ceiling.
- * Estimates throughout; the worked examples it reproduces are in the test.
+ * Passes until less than the dry threshold is left: residual after n passes is `m (1 − p)^n`, m being the water of a
+ * usual player times e^w. The fewest n for which that is likely enough under the belief about w, at least the practice
+ * minimum, at most its ceiling. For a player nobody has asked it is the rule of thumb, `⌈ln(m/θ) / −ln(1 − p)⌉`.
  */
-export function passesFor({ water, minutes, roomCelsius, least, most }: PassInput): Explained<number, PassReason> {
+export function passesFor(input: PassInput): Explained<number, PassReason> {
+  const { water, minutes, roomCelsius, least, most, wetness = usualWetness, confidence = USUAL_CONFIDENCE } = input;
   const grams = condensate(water, minutes, roomCelsius);
   const dryGrams = dryThreshold(water);
-  const real = grams > 0 ? Math.log(grams / dryGrams) / -Math.log(1 - water.pickedUpPerPass) : 0;
-  const wanted = Math.max(0, Math.ceil(real));
+  const lambda = dryingPerPass(water.pickedUpPerPass);
+  const mu = Math.log(grams / dryGrams);
+  const wanted = grams > 0 ? wantedPasses(wetness, lambda, mu, confidence) : 0;
   const floor = Math.max(least.value, water.leastPasses);
   const value = Math.min(Math.max(wanted, floor), most.value, MOST_PASSES);
   const bound: readonly PassReason[] =
@@ -43,6 +67,16 @@ export function passesFor({ water, minutes, roomCelsius, least, most }: PassInpu
     because: [
       { rule: 'water-blown-in', minutes, roomCelsius, grams },
       { rule: 'dries-per-pass', takenPerPass: water.pickedUpPerPass, dryGrams, wanted },
+      ...(wetness.taps > 0
+        ? [
+            {
+              rule: 'your-wetness',
+              taps: wetness.taps,
+              factor: Math.exp(wetnessMoments(wetness).mean),
+              chance: chanceDry(wetness, value, lambda, mu),
+            } as const,
+          ]
+        : []),
       ...bound,
     ],
   };
@@ -64,6 +98,11 @@ export function passReasonWords(reason: PassReason): WhyLine {
       const share = Math.round(reason.takenPerPass * 100);
       const text = `Each pass takes about ${share} % of what is left; below about ${reason.dryGrams.toFixed(2)} g it feels dry, after ${reason.wanted}.`;
       return { rule, text, mark: 'estimate' };
+    }
+    case 'your-wetness': {
+      const { taps, factor, chance } = reason;
+      const text = `By ${counted(taps, 'tap')} of yours you leave about ${figure(factor)} times the usual water; dry after this many with a chance of about ${Math.round(chance * 100)} %.`;
+      return { rule, text, mark: 'yours' };
     }
     case 'floor':
       return { rule, text: `Never fewer than ${reason.bound.value}, however short the play.`, mark: reason.bound.mark };

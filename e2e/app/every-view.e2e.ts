@@ -49,6 +49,15 @@ const VIEWS: readonly View[] = [
   { name: 'care that waits for the bench', path: '/care/lucan-trombone' },
   { name: 'care, all', path: '/care' },
   { name: 'add', path: '/add', then: (page) => press(page, 'Clarinet') },
+  {
+    name: 'may I use',
+    path: '/may-i-use?of=marit-clarinet',
+    then: async (page) => {
+      await page.locator('::-p-aria([name="What have you got in your hand?"][role="combobox"])').fill('Bleach');
+      await page.locator('::-p-aria([name="Bleach"][role="option"])').click();
+      await sees(page, 'overrule all of this');
+    },
+  },
   { name: 'what was last done', path: '/add/lucan-tuba/history' },
   { name: 'somebody new', path: '/players' },
   { name: 'the keys', path: '/now', then: (page) => page.keyboard.press('?') },

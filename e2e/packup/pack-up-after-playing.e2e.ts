@@ -40,6 +40,12 @@ describe('by mouse', () => {
     expect(await stateOf('ife-clarinet', 'clarinet/swab-bore')).toBe('due');
     await tap(page, 'Finish and record it');
     await sees(page, 'Packed up.');
+    expect((await careOf('ife-clarinet')).wetness?.taps).toBe(0);
+    await tap(page, 'Still wet');
+    await page.locator('::-p-aria([name="Still wet"][role="button"])[aria-pressed="true"]').wait();
+    const learned = await careOf('ife-clarinet');
+    expect(learned.wetness?.taps).toBe(1);
+    expect(learned.wetness?.factor).toBeGreaterThan(1);
     await tap(page, 'To Now', 'link');
     await sees(page, 'Ready to play.');
   }, 90_000);

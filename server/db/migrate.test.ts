@@ -37,6 +37,7 @@ const ROWS_AFTER: Record<string, string> = {
     insert into runs values ('r1', 'ada', 'after', null, 20, '{}', '2026-01-02', 600, '2026-01-02T10:00:00.000Z');
     insert into run_instruments values ('r1', 0, 'cl', 'p1', 30);
     insert into signs_noticed values ('s1', 'cl', 'keyed/rod-dust', 'lower-joint', '2026-01-02', 605, null, '2026-01-02T10:05:00.000Z');
+    insert into wetness_resets values ('x1', 'cl', '2026-01-02T10:05:00.000Z');
     insert into care_decisions values ('d1', 'cl', 'keyed/rod-dust', 'declined', '2026-01-02', null, '2026-01-02T10:05:00.000Z');
     insert into run_events (key, run_key, kind, at) values ('e1', 'r1', 'finished', '2026-01-02T10:05:00.000Z');
     insert into care_done values ('c1', 'cl', 'clarinet/swab-bore', '2026-01-02', 605, 'player', 'e1', '2026-01-02T10:05:00.000Z');
@@ -52,6 +53,7 @@ const TABLES = [
   'care_done',
   'signs_noticed',
   'care_decisions',
+  'wetness_resets',
   'withdrawals',
 ];
 

@@ -11,6 +11,7 @@ export type MomentPath = (typeof MOMENTS)[number]['path'];
 /** The moment and instrument a path is about; the frame shows both axes from it. */
 export function placeOf(pathname: string): { moment: MomentPath; instrumentId: string | null } {
   const [, first = '', second = ''] = pathname.split('/');
-  const moment = MOMENTS.find(({ path }) => path === first)?.path ?? 'now';
+  // "May I use" lives in Care.
+  const moment = MOMENTS.find(({ path }) => path === (first === 'may-i-use' ? 'care' : first))?.path ?? 'now';
   return { moment, instrumentId: second === '' ? null : decodeURIComponent(second) };
 }

@@ -51,6 +51,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('#web/features/care/CareAllPage.tsx')).CareAllPage }),
       },
       {
+        path: '/may-i-use',
+        lazy: async () => ({ Component: (await import('#web/features/agents/MayIUsePage.tsx')).MayIUsePage }),
+      },
+      {
         path: '/care/:instrumentId',
         lazy: async () => ({ Component: (await import('#web/features/care/CarePage.tsx')).CarePage }),
       },

@@ -42,6 +42,14 @@ CREATE TABLE `signs_noticed` (
 );
 --> statement-breakpoint
 CREATE INDEX `signs_of_item` ON `signs_noticed` (`instrument_id`,`item_id`,`noticed_on`,`noticed_at_minute`);--> statement-breakpoint
+CREATE TABLE `wetness_resets` (
+	`key` text PRIMARY KEY NOT NULL,
+	`instrument_id` text NOT NULL,
+	`at` text NOT NULL,
+	FOREIGN KEY (`instrument_id`) REFERENCES `instruments`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
+CREATE INDEX `resets_of_instrument` ON `wetness_resets` (`instrument_id`,`at`);--> statement-breakpoint
 CREATE TABLE `instruments` (
 	`id` text PRIMARY KEY NOT NULL,
 	`name` text NOT NULL,
@@ -67,7 +75,7 @@ CREATE TABLE `run_events` (
 	`answer` text,
 	`at` text NOT NULL,
 	FOREIGN KEY (`run_key`) REFERENCES `runs`(`key`) ON UPDATE no action ON DELETE no action,
-	CONSTRAINT "run_events_kind" CHECK("run_events"."kind" in ('ticked', 'unticked', 'skipped', 'counted', 'answered', 'pulled-in', 'finished'))
+	CONSTRAINT "run_events_kind" CHECK("run_events"."kind" in ('ticked', 'unticked', 'skipped', 'counted', 'answered', 'pulled-in', 'last-pass', 'finished'))
 );
 --> statement-breakpoint
 CREATE UNIQUE INDEX `run_events_key_unique` ON `run_events` (`key`);--> statement-breakpoint

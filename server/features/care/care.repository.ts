@@ -9,9 +9,11 @@ import {
   careDecisions,
   careDone,
   signsNoticed,
+  wetnessResets,
   type CareDecisionRow,
   type CareDoneRow,
   type SignNoticedRow,
+  type WetnessResetRow,
 } from '#server/features/care/care.table.ts';
 import { inForce } from '#server/features/record/record.table.ts';
 
@@ -115,6 +117,23 @@ export function createCareRepository(db: Db) {
     addDecision: (decision: CareDecisionRow): void => {
       db.insert(careDecisions).values(decision).run();
     },
+
+    findReset: (key: string): WetnessResetRow | undefined =>
+      db.select().from(wetnessResets).where(eq(wetnessResets.key, key)).get(),
+
+    addReset: (reset: WetnessResetRow): void => {
+      db.insert(wetnessResets).values(reset).run();
+    },
+
+    /** When the last reset in force was made; the beginning of time where there is none. */
+    lastResetAt: (instrumentId: string): string =>
+      db
+        .select({ at: wetnessResets.at })
+        .from(wetnessResets)
+        .where(and(eq(wetnessResets.instrumentId, instrumentId), inForce(wetnessResets.key)))
+        .orderBy(desc(wetnessResets.at))
+        .limit(1)
+        .get()?.at ?? '',
 
     newestSigns: (instrumentId: string, limit: number): SignNoticedRow[] =>
       db

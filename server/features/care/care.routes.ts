@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { localDate } from '#core/time/local-date.ts';
-import { carePaths, logCareRequest, logDecisionRequest, logSignRequest } from '#contract/care.ts';
+import { carePaths, logCareRequest, logDecisionRequest, logSignRequest, resetWetnessRequest } from '#contract/care.ts';
 import { todayQuery } from '#contract/scalars.ts';
 import {
   careOverviewOf,
@@ -8,6 +8,7 @@ import {
   logCare,
   logDecision,
   logSign,
+  resetWetness,
 } from '#server/features/care/care.use-cases.ts';
 import { bodyOf, formatOf, param, queryOf, sendLogged, sendOutcome } from '#server/http/respond.ts';
 import type { Services } from '#server/repositories.ts';
@@ -26,6 +27,9 @@ export function careRoutes(services: Services): Router {
   router.post(carePaths.signs, (req, res) => sendLogged(res, logSign(services, bodyOf(logSignRequest, req))));
   router.post(carePaths.decisions, (req, res) =>
     sendLogged(res, logDecision(services, bodyOf(logDecisionRequest, req))),
+  );
+  router.post(carePaths.wetnessResets, (req, res) =>
+    sendLogged(res, resetWetness(services, bodyOf(resetWetnessRequest, req))),
   );
   return router;
 }

@@ -74,3 +74,17 @@ export const careDecisions = sqliteTable(
   ],
 );
 export type CareDecisionRow = typeof careDecisions.$inferSelect;
+
+/** From here on what was learned before of how wet a player blows an instrument counts no longer. */
+export const wetnessResets = sqliteTable(
+  'wetness_resets',
+  {
+    key: text().primaryKey(),
+    instrumentId: text('instrument_id')
+      .notNull()
+      .references(() => instruments.id),
+    at: text().notNull(),
+  },
+  (table) => [index('resets_of_instrument').on(table.instrumentId, table.at)],
+);
+export type WetnessResetRow = typeof wetnessResets.$inferSelect;

@@ -13,10 +13,12 @@ import type {
   LogCareRequest,
   LogDecisionRequest,
   LogSignRequest,
+  ResetWetnessRequest,
 } from '#contract/care.ts';
-import { clockView, instrumentView, waterView } from '#server/features/care/care.views.ts';
+import { clockView, instrumentView, waterView, wetnessView } from '#server/features/care/care.views.ts';
 import { conflict, invalid, notFound, saysTheSame, type Failure, type Logged } from '#server/failure.ts';
 import type { Services } from '#server/repositories.ts';
+import { wetnessIn } from '#server/wetness.ts';
 import { situationIn } from '#server/situations.ts';
 import { stripView } from '#server/views/strip.ts';
 import { playersClock } from '#server/wall-clock.ts';
@@ -68,6 +70,7 @@ export function instrumentPageOf(
     },
     closed: closedItems(services, situation, id),
     water,
+    wetness: wetnessView(situation, wetnessIn(services, id, situation.kind)),
     neverDos: situation.practice.neverDos.map(({ id: neverId, text, why }) => ({ id: neverId, text, why })),
   });
 }
@@ -178,4 +181,23 @@ export function logDecision(
     return fail(invalid('until', 'Let it wait until a day after today, within a year.'));
   services.care.addDecision({ ...decision, decidedOn: now.on, loggedAt: instantOfMs(services.nowMs()) });
   return succeed({ view, created: true });
+}
+
+/** Forgets what was learned of how wet its player blows it; taking the reset back brings it back. */
+export function resetWetness(
+  services: Services,
+  request: ResetWetnessRequest,
+): Outcome<Logged<{ key: string }>, Failure> {
+  const { care, instruments, nowMs } = services;
+  const { key, instrumentId } = request;
+  const known = care.findReset(key);
+  if (known) {
+    const same = knownEntry(services, { key, instrumentId }, known);
+    return same.ok ? succeed({ view: { key }, created: false }) : same;
+  }
+  const clock = playersClock(request.now, nowMs());
+  if (!clock.ok) return clock;
+  if (!instruments.find(instrumentId)) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  care.addReset({ key, instrumentId, at: instantOfMs(nowMs()) });
+  return succeed({ view: { key }, created: true });
 }

@@ -11,6 +11,7 @@ import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts'
 import type { LocalDate } from '#core/time/local-date.ts';
 import { condensate, USUAL_ROOM_CELSIUS } from '#core/water/condensation.ts';
 import { passReasonWords } from '#core/water/passes.ts';
+import { usualWetness, WETNESS_GRID, wetnessMoments, type Wetness } from '#core/water/wetness.ts';
 import type { CareClockView, InstrumentPage } from '#contract/care.ts';
 import type { InstrumentView } from '#contract/instruments.ts';
 
@@ -39,7 +40,9 @@ function minutesOf(situation: Situation, item: ItemClock['item'], player: Player
     stepsFor(situation.practice, [item.id], situation)
       .map(
         ({ minutes, repeats }) =>
-          minutes * (countFor(repeats, { kind, playedMinutes: 45, roomCelsius: USUAL_ROOM_CELSIUS })?.count ?? 1),
+          minutes *
+          (countFor(repeats, { kind, playedMinutes: 45, roomCelsius: USUAL_ROOM_CELSIUS, wetness: usualWetness })
+            ?.count ?? 1),
       )
       .reduce((sum, minutes) => sum + minutes, 0) * paceOf(player.standing)
   );
@@ -81,4 +84,21 @@ export function waterView(situation: Situation, playedMinutes: number): Instrume
       ? [passReasonWords({ rule: 'water-blown-in', minutes: playedMinutes, roomCelsius: USUAL_ROOM_CELSIUS, grams })]
       : [];
   return { grams, minutes: playedMinutes, because };
+}
+
+/** Four fifths of a normal distribution lie within ±1.2816 standard deviations. */
+const Z_80_PERCENT = 1.2816;
+
+/** The belief about how wet a player blows, as factors of the usual water; null where nothing is swabbed by it. */
+export function wetnessView({ practice }: Situation, wetness: Wetness): InstrumentPage['wetness'] {
+  if (!practice.steps.some(({ repeats }) => repeats?.kind === 'passes-by-water')) return null;
+  const { mean, spread } = wetnessMoments(wetness);
+  return {
+    taps: wetness.taps,
+    factor: Math.exp(mean),
+    low: Math.exp(mean - Z_80_PERCENT * spread),
+    high: Math.exp(mean + Z_80_PERCENT * spread),
+    factors: WETNESS_GRID.map((w) => Math.exp(w)),
+    weights: [...wetness.weights],
+  };
 }

@@ -314,4 +314,77 @@ describe('a pack-up run', () => {
     const { body: later } = await start({ kind: 'before', now: { on: '2026-12-08', atMinute: 600 } });
     expect(has(later)).toBe(false);
   });
+
+  describe('after the last pass', () => {
+    /** Plays, packs up and says what the cloth showed. */
+    const packedUp = async (minuteOfDay: number, found: string, count = 5) => {
+      const play = playBody({ minutes: 40, endedAtMinute: minuteOfDay });
+      await server.api().post('/api/plays').send(play).expect(201);
+      const { body: run } = await start({ parts: [share({ playKey: play.key })] });
+      await tickAll(run);
+      await finish(run.key).expect(201);
+      const stepKey = 'clarinet:clarinet/swab-upper';
+      await send(run.key, { kind: 'last-pass', stepKey, count, found }).expect(201);
+      return run.key as string;
+    };
+    const passes = async () => {
+      const { body: run } = await start({ kind: 'care', parts: [share({ itemIds: ['clarinet/swab-bore'] })] });
+      return run.steps.find(({ stepId }: RunStepView) => stepId === 'clarinet/swab-upper').repeats;
+    };
+
+    test('one tap tunes the passes, even once the run is finished, and is shown with its count', async () => {
+      expect((await page()).wetness).toMatchObject({ taps: 0 });
+      await packedUp(600, 'wet');
+      const { wetness } = await page();
+      expect(wetness.taps).toBe(1);
+      // E[w] = 0.51297 after "40 min, 5 passes, not dry": the worked example of the exact rule.
+      expect(Math.log(wetness.factor)).toBeCloseTo(0.51297, 4);
+      const play = playBody({ minutes: 40, endedAtMinute: 700 });
+      await server.api().post('/api/plays').send(play).expect(201);
+      const { body: run } = await start({ parts: [share({ playKey: play.key })] });
+      const { repeats } = run.steps.find(({ stepId }: RunStepView) => stepId === 'clarinet/swab-upper');
+      expect(repeats.count).toBe(6);
+      expect(repeats.because.map(({ rule }: { rule: string }) => rule)).toContain('your-wetness');
+    });
+
+    test('a second answer of the same run replaces the first; taking the run back takes the tap back', async () => {
+      const key = await packedUp(600, 'wet');
+      await send(key, { kind: 'last-pass', stepKey: 'clarinet:clarinet/swab-upper', count: 5, found: 'dry' }).expect(
+        201,
+      );
+      const { wetness } = await page();
+      expect([wetness.taps, wetness.factor < 1]).toEqual([1, true]);
+      await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+      expect((await page()).wetness.taps).toBe(0);
+    });
+
+    test('a reset forgets what was tapped before it, and can be taken back', async () => {
+      await packedUp(600, 'wet');
+      server.clock.ms += 1000;
+      const reset = { key: aKey(), instrumentId: 'clarinet', now: NOW };
+      await server.api().post('/api/care/wetness-resets').send(reset).expect(201);
+      await server.api().post('/api/care/wetness-resets').send(reset).expect(200);
+      expect((await page()).wetness.taps).toBe(0);
+      await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: reset.key }).expect(201);
+      expect((await page()).wetness.taps).toBe(1);
+      expect(
+        (
+          await server
+            .api()
+            .post('/api/care/wetness-resets')
+            .send({ ...reset, key: aKey(), instrumentId: 'none' })
+        ).status,
+      ).toBe(404);
+    });
+
+    test('a step without passes is not tuned, and a run without a play tells nothing', async () => {
+      const { body: run } = await start();
+      const answer = { kind: 'last-pass', count: 3, found: 'dry' };
+      expect((await send(run.key, { ...answer, stepKey: 'clarinet:single-reed/reed-off' })).status).toBe(400);
+      await send(run.key, { ...answer, stepKey: 'clarinet:clarinet/swab-upper' }).expect(201);
+      expect((await page()).wetness.taps).toBe(0);
+      expect((await passes()).count).toBe(1);
+      expect((await page('trumpet')).wetness).toBeNull();
+    });
+  });
 });

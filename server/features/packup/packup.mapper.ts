@@ -1,6 +1,6 @@
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { PlannedStep, PlanReason, RunPlan } from '#core/packup/plan-run.ts';
-import type { RunEvent, RunKind } from '#core/packup/run-log.ts';
+import { LAST_PASSES, type RunEvent, type RunKind } from '#core/packup/run-log.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
 import type { StepId } from '#core/care/care-item.ts';
 import { parseInstant, type Instant } from '#core/time/instant.ts';
@@ -93,26 +93,39 @@ export function rowsFromRun({ shares, ...run }: Run): { row: RunRow; shareRows: 
   };
 }
 
+function present<Column extends keyof RunEventRow>(row: RunEventRow, column: Column): NonNullable<RunEventRow[Column]> {
+  const value = row[column];
+  if (value === null) throw new Error(`run_events ${row.key} of kind ${row.kind} has no ${column}`);
+  return value as NonNullable<RunEventRow[Column]>;
+}
+
 /** The only place where a row becomes an event; a row that lacks what its kind needs throws. */
 export function eventFromRow(row: RunEventRow): RunEvent {
   const at = storedInstant(row.at);
   if (row.kind === 'finished') return { kind: 'finished', at };
-  if (row.stepKey === null) throw new Error(`run_events ${row.key} has no step`);
-  const stepKey = row.stepKey as RunStepKey;
+  const stepKey = present(row, 'stepKey') as RunStepKey;
   switch (row.kind) {
     case 'ticked':
     case 'unticked':
     case 'pulled-in':
       return { kind: row.kind, stepKey, at };
     case 'skipped':
-      if (row.reason === null) throw new Error(`run_events ${row.key} has no reason`);
-      return { kind: 'skipped', stepKey, reason: row.reason, at };
+      return { kind: 'skipped', stepKey, reason: present(row, 'reason'), at };
     case 'counted':
-      return { kind: 'counted', stepKey, count: row.count ?? 0, at };
+      return { kind: 'counted', stepKey, count: present(row, 'count'), at };
     case 'answered':
-      if (row.answer === null) throw new Error(`run_events ${row.key} has no answer`);
-      return { kind: 'answered', stepKey, answer: row.answer, at };
+      return { kind: 'answered', stepKey, answer: present(row, 'answer'), at };
+    case 'last-pass': {
+      const found = LAST_PASSES.find((one) => one === row.answer);
+      if (found === undefined) throw new Error(`run_events ${row.key} does not say what the cloth showed`);
+      return { kind: 'last-pass', stepKey, count: present(row, 'count'), found, at };
+    }
   }
+}
+
+function answerIn(event: RunEvent): string | null {
+  if (event.kind === 'last-pass') return event.found;
+  return event.kind === 'answered' ? event.answer : null;
 }
 
 export const rowFromEvent = (runKey: string, key: string, event: RunEvent): Omit<RunEventRow, 'sequence'> => ({
@@ -121,7 +134,7 @@ export const rowFromEvent = (runKey: string, key: string, event: RunEvent): Omit
   kind: event.kind,
   stepKey: event.kind === 'finished' ? null : event.stepKey,
   reason: event.kind === 'skipped' ? event.reason : null,
-  count: event.kind === 'counted' ? event.count : null,
-  answer: event.kind === 'answered' ? event.answer : null,
+  count: event.kind === 'counted' || event.kind === 'last-pass' ? event.count : null,
+  answer: answerIn(event),
   at: event.at,
 });

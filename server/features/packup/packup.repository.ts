@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
-import type { RunEvent } from '#core/packup/run-log.ts';
+import { LAST_PASSES, type LastPass, type RunEvent } from '#core/packup/run-log.ts';
 import type { Db } from '#server/db/connection.ts';
 import {
   eventFromRow,
@@ -14,6 +14,12 @@ import { runEvents, runInstruments, runs, type RunRow } from '#server/features/p
 import { inForce } from '#server/features/record/record.table.ts';
 
 export type { Run, StoredStep };
+export type LastPassFact = {
+  readonly playedMinutes: number;
+  readonly roomCelsius: number;
+  readonly count: number;
+  readonly found: LastPass;
+};
 export { storedPlan };
 
 const isFinished = sql`exists (select 1 from ${runEvents} where ${runEvents.runKey} = ${runs.key} and ${runEvents.kind} = 'finished' and ${inForce(runEvents.key)})`;
@@ -37,6 +43,30 @@ export function createPackupRepository(db: Db) {
     .where(and(mine, inForce(runs.key), sql`not ${isFinished}`))
     .orderBy(desc(runs.startedAt))
     .limit(1)
+    .prepare();
+  // One answer a play: a later one of the same run replaces it, so the newest of each run is taken.
+  const passTaps = db
+    .select({
+      playedMinutes: runInstruments.playedMinutes,
+      roomCelsius: runs.roomCelsius,
+      count: runEvents.count,
+      answer: runEvents.answer,
+    })
+    .from(runInstruments)
+    .innerJoin(runs, eq(runs.key, runInstruments.runKey))
+    .innerJoin(runEvents, eq(runEvents.runKey, runs.key))
+    .where(
+      and(
+        mine,
+        eq(runEvents.kind, 'last-pass'),
+        sql`${runEvents.stepKey} like ${runInstruments.instrumentId} || ':%'`,
+        sql`${runEvents.at} > ${sql.placeholder('since')}`,
+        inForce(runs.key),
+        inForce(runEvents.key),
+        sql`not exists (select 1 from ${runEvents} later where later.run_key = ${runEvents.runKey} and later.kind = 'last-pass' and later.sequence > ${runEvents.sequence} and later.step_key like ${runInstruments.instrumentId} || ':%')`,
+      ),
+    )
+    .orderBy(asc(runEvents.sequence))
     .prepare();
   return {
     find: (key: string): Run | undefined => {
@@ -88,6 +118,13 @@ export function createPackupRepository(db: Db) {
       const row = db.select().from(runEvents).where(eq(runEvents.key, key)).get();
       return row && { runKey: row.runKey, event: eventFromRow(row) };
     },
+
+    /** What the cloth showed after each play of an instrument, oldest first, since a moment. */
+    lastPasses: (instrumentId: string, since: string): LastPassFact[] =>
+      passTaps.all({ instrumentId, since }).flatMap(({ count, answer, ...tap }) => {
+        const found = LAST_PASSES.find((one) => one === answer);
+        return found && count !== null ? [{ ...tap, count, found }] : [];
+      }),
 
     addEvent: (runKey: string, key: string, event: RunEvent): void => {
       db.insert(runEvents)

@@ -62,6 +62,7 @@ export const runEvents = sqliteTable(
     stepKey: text('step_key'),
     reason: text({ enum: SKIP_REASONS }),
     count: integer(),
+    /** What a look found, or what the cloth showed on the last pass. */
     answer: text(),
     at: text().notNull(),
   },

@@ -80,6 +80,8 @@ function eventFrom(request: RunEventRequest, at: RunEvent['at']): RunEvent {
       return { kind: 'counted', stepKey, count: request.count, at };
     case 'answered':
       return { kind: 'answered', stepKey, answer: request.answer, at };
+    case 'last-pass':
+      return { kind: 'last-pass', stepKey, count: request.count, found: request.found, at };
   }
 }
 
@@ -93,6 +95,8 @@ function faultOf(fault: RunEventFault): Failure {
       return invalid('answer', `This look may find: ${fault.allowed.join(', ') || 'nothing, it is no look'}.`);
     case 'answer-wanted':
       return invalid('kind', `This step is a look: ${fault.question}`);
+    case 'no-passes':
+      return invalid('stepKey', 'This step has no passes to be tuned.');
     case 'must-steps-open':
       return conflict('kind', `Still to be done or skipped with a reason: ${fault.actions.join('; ')}.`);
   }

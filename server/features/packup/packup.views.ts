@@ -4,7 +4,7 @@ import type { Step } from '#core/care/step.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
 import { countFor } from '#core/packup/plan-run.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
-import { isCalledFor, stepState, waitsUntilMs } from '#core/packup/run-log.ts';
+import { isCalledFor, stepState, waitsUntilMs, type StepState } from '#core/packup/run-log.ts';
 import { handsFor } from '#core/players/player.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { condensate } from '#core/water/condensation.ts';
@@ -42,10 +42,10 @@ function practiceOfRepeats({ repeats }: Step): { rule: string; text: string; mar
 
 function repeatsView(
   { step, planned }: PlannedRunStep,
-  { kind, playedMinutes }: RunInstrument,
+  { kind, playedMinutes, wetness }: RunInstrument,
   roomCelsius: number,
 ): RunStepView['repeats'] {
-  const repeats = countFor(step.repeats, { kind, playedMinutes, roomCelsius });
+  const repeats = countFor(step.repeats, { kind, playedMinutes, roomCelsius, wetness });
   if (repeats === null) return null;
   const because = [...repeats.because.map(passReasonWords), ...practiceOfRepeats(step)];
   return { count: planned.count ?? repeats.count, noun: repeats.noun, because };
@@ -53,6 +53,13 @@ function repeatsView(
 
 const ownerOf = (parts: RunParts, { instrumentId }: PlannedRunStep): RunInstrument | undefined =>
   parts.instruments.find(({ instrument }) => instrument.id === instrumentId);
+
+const stateOfStep = (at: StepState): Pick<RunStepView, 'state' | 'answer' | 'skipReason' | 'counted'> => ({
+  state: at.kind,
+  answer: at.kind === 'ticked' ? at.answer : null,
+  skipReason: at.kind === 'skipped' ? at.reason : null,
+  counted: at.count,
+});
 
 function stepView(one: PlannedRunStep, parts: RunParts): RunStepView[] {
   const { state, steps, player, run } = parts;
@@ -78,10 +85,9 @@ function stepView(one: PlannedRunStep, parts: RunParts): RunStepView[] {
       startsAtMinute: planned.startsAtMinute,
       repeats: repeatsView(one, mine, run.roomCelsius),
       called: isCalledFor(steps, state, one),
-      state: at.kind,
-      answer: at.kind === 'ticked' ? at.answer : null,
-      skipReason: at.kind === 'skipped' ? at.reason : null,
-      counted: at.count,
+      ...stateOfStep(at),
+      byWater: step.repeats?.kind === 'passes-by-water',
+      lastPass: state.lastPass.get(key)?.found ?? null,
       waitsUntil: waitEnd === null ? null : instantOfMs(waitEnd),
     },
   ];

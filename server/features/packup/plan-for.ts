@@ -14,6 +14,7 @@ import { USUAL_ROOM_CELSIUS } from '#core/water/condensation.ts';
 import type { StartRunRequest } from '#contract/packup.ts';
 import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
 import { storedPlan, type Run } from '#server/features/packup/packup.repository.ts';
+import { wetnessIn } from '#server/wetness.ts';
 import { situationIn } from '#server/situations.ts';
 import type { Services } from '#server/repositories.ts';
 
@@ -89,6 +90,7 @@ function partOf(
     items: items.value,
     schools: situation,
     playedMinutes: played.value,
+    wetness: wetnessIn(services, instrument.id, situation.kind),
     loads: new Map(situation.clocks.map(({ item, load }) => [item.id, load])),
   });
 }

@@ -7,6 +7,8 @@ import { runState, type RunState } from '#core/packup/run-log.ts';
 import { runStep, type RunStep } from '#core/packup/run-step.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 import type { Run, StoredStep } from '#server/features/packup/packup.repository.ts';
+import { wetnessIn } from '#server/wetness.ts';
+import type { Wetness } from '#core/water/wetness.ts';
 import type { Services } from '#server/repositories.ts';
 
 /** An instrument in a run with everything the book says of it. */
@@ -15,6 +17,7 @@ export type RunInstrument = {
   readonly kind: InstrumentKind;
   readonly practice: Practice;
   readonly playedMinutes: number;
+  readonly wetness: Wetness;
 };
 
 export type PlannedRunStep = RunStep & { readonly planned: StoredStep };
@@ -63,7 +66,9 @@ export function partsOf(services: Services, run: Run): RunParts {
     const instrument = services.instruments.find(instrumentId);
     if (!instrument) throw new Error(`run ${run.key} has no instrument ${instrumentId}`);
     const { kind, build } = instrument;
-    return { instrument, kind: kindOf(kind), practice: practiceFor(kind, build), playedMinutes };
+    const of = kindOf(kind);
+    const wetness = wetnessIn(services, instrumentId, of);
+    return { instrument, kind: of, practice: practiceFor(kind, build), playedMinutes, wetness };
   });
   const events = services.packup.events(run.key);
   const state = runState(events.map(({ event }) => event));

@@ -94,6 +94,8 @@ const isFact = ({ plays, packup, care }: Services, key: string): boolean =>
   care.find(key) !== undefined ||
   care.findSign(key) !== undefined ||
   care.findDecision(key) !== undefined ||
+  care.findReset(key) !== undefined ||
+  packup.findEvent(key)?.event.kind === 'last-pass' ||
   packup.findEvent(key)?.event.kind === 'finished';
 
 /**

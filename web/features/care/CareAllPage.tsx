@@ -97,6 +97,11 @@ function Loaded({ overview }: { readonly overview: CareOverview }) {
           ))}
         </ToggleButtonGroup>
       </Box>
+      <Box>
+        <Button variant="outlined" color="inherit" {...{ component: Link, to: '/may-i-use' }}>
+          May I use …
+        </Button>
+      </Box>
       {rows.length === 0 && (
         <Compartment>
           <Typography>Nothing calls. Everything periodic is fresh.</Typography>

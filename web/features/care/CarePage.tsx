@@ -1,13 +1,15 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
 import { RequestProblem } from '#web/api/http.ts';
 import { fullDate } from '#web/clock/format.ts';
-import { useToday } from '#web/clock/today.ts';
+import { useToday, wallNow } from '#web/clock/today.ts';
+import { newKey } from '#web/api/new-key.ts';
 import { useCareActions } from '#web/features/care/care-actions.queries.ts';
-import { careQueries } from '#web/features/care/care.queries.ts';
+import { careQueries, useResetWetness } from '#web/features/care/care.queries.ts';
+import { WetnessBelief } from '#web/features/care/parts/WetnessBelief.tsx';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
 import { BuildForm } from '#web/features/instruments/parts/BuildForm.tsx';
@@ -25,9 +27,16 @@ import { pinsOf } from '#web/ui/strip-pins.ts';
 
 const RECORD_LINES = 20;
 
-function NeverDos({ page: { neverDos } }: { readonly page: InstrumentPage }) {
+function NeverDos({ page: { neverDos, instrument } }: { readonly page: InstrumentPage }) {
   return (
-    <Compartment title="Never">
+    <Compartment
+      title="Never"
+      aside={
+        <Button {...{ component: Link, to: `/may-i-use?of=${instrument.id}` }} color="inherit">
+          May I use …
+        </Button>
+      }
+    >
       <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
         {neverDos.map(({ id, text, why }) => (
           <Typography component="li" key={id} variant="body2">
@@ -35,6 +44,34 @@ function NeverDos({ page: { neverDos } }: { readonly page: InstrumentPage }) {
           </Typography>
         ))}
       </Box>
+    </Compartment>
+  );
+}
+
+/** How wet its player blows it, learned from "was the last pass dry?". */
+function Wetness({ page: { instrument, wetness } }: { readonly page: InstrumentPage }) {
+  const reset = useResetWetness();
+  const withdraw = useWithdraw();
+  const notice = useNotice();
+  if (wetness === null) return null;
+  const failed = (error: Error) => notice({ text: error.message, tone: 'failed' });
+  const forget = () => {
+    const key = newKey();
+    reset.mutate(
+      { key, instrumentId: instrument.id, now: wallNow() },
+      {
+        onSuccess: () =>
+          notice({
+            text: 'Forgotten; the rule of thumb again.',
+            undo: () => withdraw.mutate(key, { onError: failed }),
+          }),
+        onError: failed,
+      },
+    );
+  };
+  return (
+    <Compartment title="How wet you blow it">
+      <WetnessBelief wetness={wetness} busy={reset.isPending} onReset={forget} />
     </Compartment>
   );
 }
@@ -208,6 +245,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
       </Box>
       <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
         <RecordOf instrumentId={instrument.id} />
+        <Wetness page={page} />
         <NeverDos page={page} />
         <About page={page} />
         <Closed page={page} />

@@ -8,6 +8,7 @@ import {
   type LogCareRequest,
   type LogDecisionRequest,
   type LogSignRequest,
+  type ResetWetnessRequest,
 } from '#contract/care.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { request } from '#web/api/http.ts';
@@ -47,6 +48,14 @@ export function useLogDecision() {
   const cache = useQueryClient();
   return useMutation({
     mutationFn: (body: LogDecisionRequest) => request(loggedKey, carePaths.decisions, { method: 'POST', body }),
+    onSuccess: () => recordChanged(cache),
+  });
+}
+
+export function useResetWetness() {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: (body: ResetWetnessRequest) => request(loggedKey, carePaths.wetnessResets, { method: 'POST', body }),
     onSuccess: () => recordChanged(cache),
   });
 }

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { duration } from '#core/explain/format.ts';
-import type { SkipReason } from '#core/packup/run-log.ts';
+import type { LastPass, SkipReason } from '#core/packup/run-log.ts';
 import type { RunEventRequest, RunStepView, RunView } from '#contract/packup.ts';
 import { RequestProblem } from '#web/api/http.ts';
 import { newKey } from '#web/api/new-key.ts';
@@ -39,6 +39,7 @@ function useRunLog(run: RunView) {
     takeBack: (stepKey: string) => send({ kind: 'unticked', stepKey }),
     skip: (stepKey: string, reason: SkipReason) => send({ kind: 'skipped', stepKey, reason }),
     answer: (stepKey: string, answer: string) => send({ kind: 'answered', stepKey, answer }),
+    lastPass: (stepKey: string, found: LastPass, count: number) => send({ kind: 'last-pass', stepKey, found, count }),
     pullIn: (stepKey: string) => send({ kind: 'pulled-in', stepKey }),
     count: (stepKey: string, count: number) =>
       send({ kind: 'counted', stepKey, count: Math.min(99, Math.max(0, count)) }),
@@ -167,7 +168,7 @@ function Loaded({ run }: { readonly run: RunView }) {
       }}
     >
       <RunHead run={run} current={current} />
-      {finished && <RunEnd run={run} onUndo={log.undoFinish} busy={log.busy} />}
+      {finished && <RunEnd run={run} onUndo={log.undoFinish} onLastPass={log.lastPass} busy={log.busy} />}
       {current && (
         <StepAtHand
           key={current.key}

@@ -31,7 +31,7 @@ export function useRunEvent(runKey: string) {
     mutationFn: (body: RunEventRequest) => request(runView, packupPaths.events(runKey), { method: 'POST', body }),
     onSuccess: (run, event) => {
       cache.setQueryData(packupQueries.run(runKey).queryKey, run);
-      if (event.kind === 'finished') return recordChanged(cache);
+      if (event.kind === 'finished' || event.kind === 'last-pass') return recordChanged(cache);
       return undefined;
     },
   });

@@ -2,13 +2,28 @@ import { Box, Button, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import { listed } from '#core/explain/format.ts';
 import type { RunView } from '#contract/packup.ts';
+import { LastPass } from '#web/features/packup/parts/LastPass.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 
-type RunEndProps = { readonly run: RunView; readonly onUndo: () => void; readonly busy: boolean };
+type RunEndProps = {
+  readonly run: RunView;
+  readonly onUndo: () => void;
+  readonly onLastPass: (stepKey: string, found: 'dry' | 'wet' | 'first-dry', count: number) => void;
+  readonly busy: boolean;
+};
+
+/** The wettest swabbed part of each instrument: the first one that was swabbed. */
+const swabbed = ({ parts, steps }: RunView) =>
+  parts.flatMap(
+    ({ instrumentId, playedMinutes }) =>
+      steps.find(
+        (step) => step.instrumentId === instrumentId && step.byWater && step.state === 'ticked' && playedMinutes > 0,
+      ) ?? [],
+  );
 
 /** What the run left in the record: exactly what was done, and what still waits. */
-export function RunEnd({ run, onUndo, busy }: RunEndProps) {
+export function RunEnd({ run, onUndo, onLastPass, busy }: RunEndProps) {
   const { doneNames: done, waitingNames: left } = run;
   return (
     <Compartment>
@@ -17,7 +32,16 @@ export function RunEnd({ run, onUndo, busy }: RunEndProps) {
       </Typography>
       {done.length > 0 && <Typography sx={{ mb: 1 }}>In the record: {listed(done)}.</Typography>}
       {left.length > 0 && <Typography sx={{ mb: 1 }}>Still waits: {listed(left)}.</Typography>}
-      <Box sx={{ display: 'flex', gap: 1.5, mt: 2, flexWrap: 'wrap' }}>
+      {swabbed(run).map((step) => (
+        <LastPass
+          key={step.key}
+          step={step}
+          several={run.parts.length > 1}
+          busy={busy}
+          onFound={(found, count) => onLastPass(step.key, found, count)}
+        />
+      ))}
+      <Box sx={{ display: 'flex', gap: 1.5, mt: 3, flexWrap: 'wrap' }}>
         <BrassButton {...{ component: Link, to: `/now/${run.parts[0]?.instrumentId}` }}>To Now</BrassButton>
         <Button color="inherit" variant="outlined" disabled={busy} onClick={onUndo} sx={{ minHeight: 56 }}>
           Undo: go on with this run

@@ -1,0 +1,42 @@
+import { array, boolean, object, type InferType } from 'yup';
+import { SURFACE_IDS, VERDICTS } from '#core/agents/agent.ts';
+import { MARKS } from '#core/explain/explained.ts';
+import { recordId, text, word } from '#contract/scalars.ts';
+
+export const agentPaths = {
+  list: '/api/agents',
+  verdicts: (agentId: string, instrumentId: string) => `/api/agents/${agentId}/verdicts/${instrumentId}`,
+  mixing: (one: string, other: string) => `/api/agents/${one}/with/${other}`,
+} as const;
+
+/** What may be asked about: liquids, greases, cloths and tools, under their headings. */
+export const agentList = array(
+  object({ id: text().required(), name: text().required(), group: text().required() }).exact().required(),
+).required();
+export type AgentList = InferType<typeof agentList>;
+
+/** May this agent touch the parts of this instrument? */
+export const verdictsView = object({
+  agentId: text().required(),
+  agentName: text().required(),
+  instrumentId: recordId().required(),
+  cautions: array(text().required()).required(),
+  parts: array(
+    object({
+      surface: word(SURFACE_IDS).required(),
+      name: text().required(),
+      material: text().nullable().defined(),
+      verdict: word(VERDICTS).required(),
+      why: text().required(),
+      mark: word(MARKS).required(),
+    })
+      .exact()
+      .required(),
+  ).required(),
+})
+  .exact()
+  .required();
+export type VerdictsView = InferType<typeof verdictsView>;
+
+export const mixingView = object({ danger: boolean().strict().required(), text: text().required() }).exact().required();
+export type MixingView = InferType<typeof mixingView>;

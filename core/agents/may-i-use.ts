@@ -1,0 +1,87 @@
+import { type Agent, type Hazard, type Material, type SurfaceId, type Verdict } from '#core/agents/agent.ts';
+import { AGENTS } from '#core/agents/tables/agents.ts';
+import { SURFACES, SURFACES_OF, type Surface } from '#core/agents/tables/surfaces.ts';
+import type { Mark } from '#core/explain/explained.ts';
+import { buildMeets, type Build } from '#core/instruments/build.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+
+export const agentWith = (id: string): Agent | undefined => AGENTS.find((agent) => agent.id === id);
+
+/** A surface of one instrument with what it is made of; null where the build does not say. */
+export type SurfaceHere = { readonly id: SurfaceId; readonly name: string; readonly material: Material | null };
+
+export function surfacesOf(kind: KindId, build: Build): SurfaceHere[] {
+  return SURFACES_OF[kind].flatMap((id): SurfaceHere[] => {
+    const surface: Surface = SURFACES[id];
+    if (!buildMeets(build, surface.when)) return [];
+    if (typeof surface.material === 'string') return [{ id, name: surface.name, material: surface.material }];
+    const { field, otherwise } = surface.material;
+    const given = build[field] as Material | undefined;
+    return [{ id, name: surface.name, material: given ?? otherwise ?? null }];
+  });
+}
+
+export type Judged = {
+  readonly surface: SurfaceHere;
+  readonly verdict: Verdict;
+  readonly why: string;
+  readonly mark: Mark;
+};
+
+const NOT_KNOWN = 'not known: ask the maker or the bench';
+
+/** May this agent touch this surface? What the book does not say is not known, never guessed. */
+export function judge(agent: Agent, surface: SurfaceHere): Judged {
+  const row = agent.rows.find(
+    ({ on, of }) =>
+      on.includes(surface.id) && (of === undefined || (surface.material !== null && of.includes(surface.material))),
+  );
+  return row
+    ? { surface, verdict: row.verdict, why: row.why, mark: row.mark ?? 'practice' }
+    : { surface, verdict: 'not-known', why: NOT_KNOWN, mark: 'practice' };
+}
+
+/** The verdict for every part of an instrument, from the mouth on. */
+export const mayIUse = (agent: Agent, kind: KindId, build: Build): Judged[] =>
+  surfacesOf(kind, build).map((surface) => judge(agent, surface));
+
+export type Mixing =
+  | { readonly danger: true; readonly gas: string; readonly text: string }
+  | { readonly danger: false; readonly text: string };
+
+type Pair = { readonly a: Hazard; readonly b: Hazard; readonly gas: string };
+
+/**
+ * Pairs that must never meet. Bleach with acid, ammonia or alcohol: public-health advice (CDC, "Cleaning and
+ * Disinfecting with Bleach"; Washington State Department of Health; recalled). Peroxide with vinegar: poison-centre
+ * advice, recalled.
+ */
+const PAIRS: readonly Pair[] = [
+  { a: 'bleach', b: 'acid', gas: 'chlorine gas' },
+  { a: 'bleach', b: 'ammonia', gas: 'chloramine vapours' },
+  { a: 'bleach', b: 'alcohol', gas: 'chloroform and other toxic chlorinated vapours' },
+  { a: 'peroxide', b: 'acid', gas: 'peracetic acid, corrosive and irritating' },
+];
+
+const IF_MIXED = 'If it has happened: leave the room, let it air, follow the label and the poison service.';
+
+/** What two agents make together, whichever is named first. An agent nobody knows is never mixed with bleach. */
+export function mixing(one: Agent | undefined, other: Agent | undefined): Mixing {
+  const [a, b] = [one?.hazards ?? [], other?.hazards ?? []];
+  const pair = PAIRS.find(
+    (row) => (a.includes(row.a) && b.includes(row.b)) || (a.includes(row.b) && b.includes(row.a)),
+  );
+  if (pair)
+    return {
+      danger: true,
+      gas: pair.gas,
+      text: `Never together: ${pair.gas}. Rinse between, or use one only. ${IF_MIXED}`,
+    };
+  const isStranger = one === undefined || other === undefined;
+  if (isStranger && (a.includes('bleach') || b.includes('bleach')))
+    return { danger: true, gas: 'unknown', text: `An unknown product is never mixed with bleach. ${IF_MIXED}` };
+  return {
+    danger: false,
+    text: 'No hazard of mixing is known. One after the other, rinsed between, is always the safer way.',
+  };
+}

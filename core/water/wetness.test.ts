@@ -1,0 +1,117 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { estimate, practice } from '#core/explain/explained.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
+import { condensate, dryThreshold } from '#core/water/condensation.ts';
+import { passesFor } from '#core/water/passes.ts';
+import {
+  chanceDry,
+  dryingPerPass,
+  learnWetness,
+  usualWetness,
+  wetnessMoments,
+  type PassTap,
+  type Wetness,
+} from '#core/water/wetness.ts';
+
+const { water } = kindOf('clarinet');
+const lambda = dryingPerPass(water.pickedUpPerPass);
+const mu = (minutes: number) => Math.log(condensate(water, minutes, 20) / dryThreshold(water));
+const tap = (minutes: number, passes: number, found: PassTap['found']): PassTap => ({
+  logWaterOverDry: mu(minutes),
+  passes,
+  found,
+});
+const advice = (wetness: Wetness, minutes = 40, confidence = 0.5) =>
+  passesFor({ water, minutes, roomCelsius: 20, least: practice(1), most: estimate(15), wetness, confidence }).value;
+
+describe('how wet somebody blows', () => {
+  // Worked example of the exact rule, computed beforehand on the same grid in numpy and checked with scipy.
+  test.each([
+    [0, -0.0, 0.59763, 0.71537, 5, 6],
+    [1, 0.51297, 0.47459, 0.4772, 6, 7],
+    [2, 0.88676, 0.40493, 0.27396, 6, 7],
+    [3, 0.80891, 0.37544, 0.30681, 6, 7],
+    [4, 1.03164, 0.32888, 0.19466, 7, 8],
+    [5, 0.96563, 0.30935, 0.21913, 6, 8],
+    [6, 0.90659, 0.29412, 0.24384, 6, 7],
+  ])('the belief after %i taps', (taps, mean, spread, dryAfterFive, usual, cautious) => {
+    const events = [
+      tap(40, 5, 'wet'),
+      tap(40, 6, 'wet'),
+      tap(40, 7, 'dry'),
+      tap(60, 7, 'wet'),
+      tap(40, 7, 'dry'),
+      tap(120, 9, 'dry'),
+    ];
+    const belief = learnWetness(events.slice(0, taps), lambda);
+    const moments = wetnessMoments(belief);
+    expect(moments.mean).toBeCloseTo(mean, 4);
+    expect(moments.spread).toBeCloseTo(spread, 4);
+    expect(chanceDry(belief, 5, lambda, mu(40))).toBeCloseTo(dryAfterFive, 4);
+    expect([advice(belief), advice(belief, 40, 0.8)]).toEqual([usual, cautious]);
+  });
+
+  test('the first dry pass says more than a dry one', () => {
+    const moments = wetnessMoments(learnWetness([tap(40, 7, 'first-dry')], lambda));
+    expect(moments.mean).toBeCloseTo(0.61976, 4);
+    expect(moments.spread).toBeCloseTo(0.45097, 4);
+  });
+
+  test('ten times still wet after five: the worked saturation, 1.23603 and 7 passes', () => {
+    const belief = learnWetness(
+      Array.from({ length: 10 }, () => tap(40, 5, 'wet')),
+      lambda,
+    );
+    expect(wetnessMoments(belief).mean).toBeCloseTo(1.23603, 4);
+    expect(advice(belief)).toBe(7);
+  });
+
+  test('somebody nobody has asked gets the rule of thumb', () => {
+    for (const minutes of [15, 40, 60, 120, 180]) {
+      const real = mu(minutes) / lambda;
+      expect(advice(usualWetness, minutes)).toBe(Math.max(1, Math.ceil(real)));
+    }
+  });
+
+  test('a wetter belief never advises fewer passes, and the weights stay a distribution', () => {
+    const found = fc.constantFrom('dry' as const, 'wet' as const, 'first-dry' as const);
+    const taps = fc.array(
+      fc.record({ minutes: fc.integer({ min: 5, max: 180 }), passes: fc.integer({ min: 1, max: 12 }), found }),
+      { maxLength: 12 },
+    );
+    fc.assert(
+      fc.property(taps, fc.integer({ min: 5, max: 180 }), (given, minutes) => {
+        const before = learnWetness(
+          given.map((one) => tap(one.minutes, one.passes, one.found)),
+          lambda,
+        );
+        expect(before.weights.reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 9);
+        const wetter = learnWetness(
+          [...given.map((one) => tap(one.minutes, one.passes, one.found)), tap(minutes, 6, 'wet')],
+          lambda,
+        );
+        expect(wetnessMoments(wetter).mean).toBeGreaterThanOrEqual(wetnessMoments(before).mean - 1e-9);
+        expect(advice(wetter, minutes)).toBeGreaterThanOrEqual(advice(before, minutes));
+      }),
+      { seed: 12, numRuns: 150 },
+    );
+  });
+
+  // A player who always stops where the program says and taps what their cloth shows.
+  test.each([
+    ['a wet blower', 0.9],
+    ['a dry blower', -0.9],
+    ['the usual one', 0],
+  ])('%s comes to their own count within ten taps', (_who, w) => {
+    const own = Math.max(1, Math.ceil((mu(40) + w) / lambda));
+    let belief = usualWetness;
+    const taps: PassTap[] = [];
+    for (let count = 0; count < 10; count++) {
+      const passes = advice(belief);
+      taps.push(tap(40, passes, passes * lambda >= mu(40) + w ? 'dry' : 'wet'));
+      belief = learnWetness(taps, lambda);
+    }
+    expect(Math.abs(advice(belief) - own)).toBeLessThanOrEqual(1);
+  });
+});

@@ -1,0 +1,79 @@
+/** How wet a player blows an instrument: a belief over the logarithm of their water against the usual. */
+export type Wetness = {
+  /** Weight of each value of the grid; sums to 1. */
+  readonly weights: readonly number[];
+  /** How many taps it stands on. */
+  readonly taps: number;
+};
+
+/** One answer to "was the last pass dry?". */
+export type PassTap = {
+  /** ln(water of a usual player ÷ dry threshold) of that play. */
+  readonly logWaterOverDry: number;
+  readonly passes: number;
+  readonly found: 'dry' | 'wet' | 'first-dry';
+};
+
+/** w = −2, −1.9 … 2: from an eighth of the usual water to seven times it. */
+export const WETNESS_GRID: readonly number[] = Array.from({ length: 41 }, (_, index) => (index - 20) / 10);
+/** Spread of players before anything is known (estimate). */
+const PRIOR_SPREAD = 0.6;
+/** How sharply a cloth tells dry from wet (estimate): session scatter and reading error. */
+const SHARPNESS = 3;
+/** As soon as it is more likely dry than not. */
+export const USUAL_CONFIDENCE = 0.5;
+
+function normalised(weights: readonly number[]): number[] {
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  return weights.map((weight) => weight / total);
+}
+
+/** What is believed of a player nobody has asked yet. */
+export const usualWetness: Wetness = {
+  weights: normalised(WETNESS_GRID.map((w) => Math.exp(-(w * w) / (2 * PRIOR_SPREAD ** 2)))),
+  taps: 0,
+};
+
+/** Natural log-reduction of the water by one pass that takes the share `pickedUpPerPass`. */
+export const dryingPerPass = (pickedUpPerPass: number): number => -Math.log(1 - pickedUpPerPass);
+
+/** Chance that the bore is dry after `passes`, for a player of wetness `w`: 1 ÷ (1 + exp(−κ(nλ − μ − w))), κ = 3. */
+const chanceDryAt = (passes: number, lambda: number, mu: number, w: number): number =>
+  1 / (1 + Math.exp(-SHARPNESS * (passes * lambda - mu - w)));
+
+/** Chance that the bore is dry after `passes` under the belief. `mu` = ln(usual water ÷ dry threshold). */
+export const chanceDry = ({ weights }: Wetness, passes: number, lambda: number, mu: number): number =>
+  weights.reduce((sum, weight, index) => sum + weight * chanceDryAt(passes, lambda, mu, WETNESS_GRID[index] ?? 0), 0);
+
+function likelihood({ passes, found, logWaterOverDry: mu }: PassTap, lambda: number, w: number): number {
+  const dry = chanceDryAt(passes, lambda, mu, w);
+  switch (found) {
+    case 'dry':
+      return dry;
+    case 'wet':
+      return 1 - dry;
+    case 'first-dry':
+      return passes > 1 ? dry - chanceDryAt(passes - 1, lambda, mu, w) : dry;
+  }
+}
+
+/**
+ * The belief after one more tap, by Bayes' rule on the grid: prior N(0, 0.6²), logistic likelihood with κ = 3.
+ * "This pass was the first dry one" carries the interval likelihood P(dry|n) − P(dry|n−1).
+ *
+ * @param lambda natural log-reduction of a pass, see {@link dryingPerPass}
+ */
+export function afterTap(belief: Wetness, tap: PassTap, lambda: number): Wetness {
+  const weights = belief.weights.map((weight, index) => weight * likelihood(tap, lambda, WETNESS_GRID[index] ?? 0));
+  return { weights: normalised(weights), taps: belief.taps + 1 };
+}
+
+export const learnWetness = (taps: readonly PassTap[], lambda: number): Wetness =>
+  taps.reduce((belief, tap) => afterTap(belief, tap, lambda), usualWetness);
+
+/** Mean and spread of w under the belief. */
+export function wetnessMoments({ weights }: Wetness): { mean: number; spread: number } {
+  const mean = weights.reduce((sum, weight, index) => sum + weight * (WETNESS_GRID[index] ?? 0), 0);
+  const variance = weights.reduce((sum, weight, index) => sum + weight * ((WETNESS_GRID[index] ?? 0) - mean) ** 2, 0);
+  return { mean, spread: Math.sqrt(variance) };
+}

@@ -1,0 +1,40 @@
+import { agentWith, mayIUse, mixing } from '#core/agents/may-i-use.ts';
+import { AGENTS } from '#core/agents/tables/agents.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import type { AgentList, MixingView, VerdictsView } from '#contract/agents.ts';
+import { notFound, type Failure } from '#server/failure.ts';
+import type { Services } from '#server/repositories.ts';
+
+export const listAgents = (): AgentList => AGENTS.map(({ id, name, group }) => ({ id, name, group }));
+
+/** The verdict for every part of one instrument. */
+export function verdictsFor(
+  { instruments }: Services,
+  agentId: string,
+  instrumentId: string,
+): Outcome<VerdictsView, Failure> {
+  const agent = agentWith(agentId);
+  if (!agent) return fail(notFound('agentId', 'Not in the book: ask the maker or the bench.'));
+  const instrument = instruments.find(instrumentId);
+  if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  return succeed({
+    agentId,
+    agentName: agent.name,
+    instrumentId: instrument.id,
+    cautions: [...(agent.cautions ?? [])],
+    parts: mayIUse(agent, instrument.kind, instrument.build).map(({ surface, verdict, why, mark }) => ({
+      surface: surface.id,
+      name: surface.name,
+      material: surface.material,
+      verdict,
+      why,
+      mark,
+    })),
+  });
+}
+
+/** What two agents make together; one that is not in the book is a stranger, and never goes with bleach. */
+export function mixingOf(one: string, other: string): MixingView {
+  const { danger, text } = mixing(agentWith(one), agentWith(other));
+  return { danger, text };
+}

@@ -1,0 +1,132 @@
+import { Alert, Autocomplete, Box, TextField, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import type { AgentList } from '#contract/agents.ts';
+import { useToday } from '#web/clock/today.ts';
+import { agentQueries } from '#web/features/agents/agents.queries.ts';
+import { Dilution } from '#web/features/agents/parts/Dilution.tsx';
+import { Verdicts } from '#web/features/agents/parts/Verdicts.tsx';
+import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
+import { playerQueries } from '#web/features/players/players.queries.ts';
+import { useCurrentPlayer } from '#web/session/current-player.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { QueryView } from '#web/ui/QueryView.tsx';
+
+type Named = AgentList[number];
+
+function AgentChoice({
+  agents,
+  label,
+  value,
+  onChange,
+}: {
+  readonly agents: AgentList;
+  readonly label: string;
+  readonly value: Named | null;
+  readonly onChange: (agent: Named | null) => void;
+}) {
+  return (
+    <Autocomplete
+      options={[...agents]}
+      groupBy={({ group }) => group}
+      getOptionLabel={({ name }) => name}
+      isOptionEqualToValue={(a, b) => a.id === b.id}
+      value={value}
+      onChange={(_event, next) => onChange(next)}
+      renderInput={(params) => <TextField {...params} label={label} />}
+    />
+  );
+}
+
+/** The verdicts for one instrument, once both are chosen. */
+function Answer({ agent, instrumentId }: { readonly agent: Named; readonly instrumentId: string }) {
+  const query = useQuery(agentQueries.verdicts(agent.id, instrumentId));
+  return (
+    <Compartment title={agent.name}>
+      <QueryView query={query} height={200}>
+        {(view) => <Verdicts view={view} />}
+      </QueryView>
+    </Compartment>
+  );
+}
+
+function Together({ one, other }: { readonly one: Named; readonly other: Named }) {
+  const query = useQuery(agentQueries.mixing(one.id, other.id));
+  return (
+    <QueryView query={query} height={60}>
+      {({ danger, text }) => (
+        <Alert
+          severity={danger ? 'error' : 'info'}
+          icon={false}
+          role={danger ? 'alert' : 'status'}
+          sx={{
+            mt: 1.5,
+            fontWeight: 600,
+            color: 'text.primary',
+            bgcolor: 'transparent',
+            border: '2px solid',
+            borderColor: danger ? 'stop.main' : 'divider',
+          }}
+        >
+          {text}
+        </Alert>
+      )}
+    </QueryView>
+  );
+}
+
+/** "May this touch that?": an agent and an instrument, the verdict for every part; two agents together; dilution. */
+export function MayIUsePage() {
+  const [params] = useSearchParams();
+  const agents = useQuery(agentQueries.list());
+  const shelf = useQuery(instrumentQueries.shelf(useToday()));
+  const players = useQuery(playerQueries.list());
+  const player = useCurrentPlayer(players.data);
+  const [agent, setAgent] = useState<Named | null>(null);
+  const [other, setOther] = useState<Named | null>(null);
+  const [chosen, setChosen] = useState<string | null>(params.get('of'));
+  const places =
+    shelf.data?.toSorted((a, b) => Number(b.playerId === player?.id) - Number(a.playerId === player?.id)) ?? [];
+  const place = places.find(({ id }) => id === chosen) ?? places[0] ?? null;
+  return (
+    <QueryView query={agents} height={300}>
+      {(list) => (
+        <Box sx={{ maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
+          <Typography variant="h1">May I use …</Typography>
+          <Compartment>
+            <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+              <AgentChoice agents={list} label="What have you got in your hand?" value={agent} onChange={setAgent} />
+              <Autocomplete
+                options={places}
+                getOptionLabel={({ name, kindName }) => `${name}, ${kindName.toLowerCase()}`}
+                isOptionEqualToValue={(a, b) => a.id === b.id}
+                value={place}
+                onChange={(_event, next) => setChosen(next?.id ?? null)}
+                renderInput={(input) => <TextField {...input} label="On which instrument?" />}
+              />
+            </Box>
+            {!agent && (
+              <Typography color="text.secondary" sx={{ mt: 1.5 }}>
+                A bottle, a grease, a cloth or a tool: the answer comes for every part, with its reason.
+              </Typography>
+            )}
+          </Compartment>
+          {agent && place && <Answer agent={agent} instrumentId={place.id} />}
+          <Compartment title="Two of them together">
+            <AgentChoice
+              agents={list}
+              label={agent ? `And with ${agent.name.toLowerCase()}?` : 'Choose the first one above, then this one'}
+              value={other}
+              onChange={setOther}
+            />
+            {agent && other && <Together one={agent} other={other} />}
+          </Compartment>
+          <Compartment title="Make it weaker">
+            <Dilution />
+          </Compartment>
+        </Box>
+      )}
+    </QueryView>
+  );
+}

@@ -1,0 +1,59 @@
+import { Alert, Box, TextField, Typography } from '@mui/material';
+import { useState } from 'react';
+import { dilute, dilutionFaultWords, measured } from '#core/agents/dilution.ts';
+
+const FIELDS = [
+  { field: 'stockPercent', label: 'The bottle holds, %' },
+  { field: 'targetPercent', label: 'You want, %' },
+  { field: 'finalMl', label: 'How much, mL' },
+] as const;
+type Field = (typeof FIELDS)[number]['field'];
+
+/** A typed figure, with a comma or a point; NaN for what is none. */
+const typed = (text: string): number => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')));
+
+/** C1·V1 = C2·V2, with what has to be minded. */
+export function Dilution() {
+  const [given, setGiven] = useState<Readonly<Record<Field, string>>>({
+    stockPercent: '3',
+    targetPercent: '1',
+    finalMl: '150',
+  });
+  const made = dilute({
+    stockPercent: typed(given.stockPercent),
+    targetPercent: typed(given.targetPercent),
+    finalMl: typed(given.finalMl),
+  });
+  const fault = made.ok ? null : made.failure;
+  return (
+    <Box>
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' } }}>
+        {FIELDS.map(({ field, label }) => (
+          <TextField
+            key={field}
+            label={label}
+            value={given[field]}
+            error={fault?.field === field}
+            onChange={({ target }) => setGiven({ ...given, [field]: target.value })}
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          />
+        ))}
+      </Box>
+      <Box role="status" sx={{ mt: 1.5 }}>
+        {made.ok ? (
+          <Typography variant="h2" component="p">
+            {measured(made.value.stockMl)} from the bottle, {measured(made.value.waterMl)} water
+          </Typography>
+        ) : (
+          <Alert severity="error">{dilutionFaultWords(made.failure)}</Alert>
+        )}
+      </Box>
+      {made.ok &&
+        made.value.cautions.map((caution) => (
+          <Typography key={caution} variant="body2" sx={{ mt: 0.75, fontWeight: 600 }}>
+            {caution}
+          </Typography>
+        ))}
+    </Box>
+  );
+}

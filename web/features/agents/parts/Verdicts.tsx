@@ -1,0 +1,86 @@
+import { mdiAlert, mdiCheckBold, mdiCloseThick, mdiHelp, mdiScaleBalance } from '@mdi/js';
+import { Alert, Box, SvgIcon, Typography } from '@mui/material';
+import { MARK_WORDS } from '#core/explain/mark-words.ts';
+import type { VerdictsView } from '#contract/agents.ts';
+
+type Part = VerdictsView['parts'][number];
+
+/** Shape and word, never colour alone. */
+const VERDICT_WORDS = {
+  no: { words: 'No', icon: mdiCloseThick },
+  care: { words: 'With care', icon: mdiAlert },
+  'by-school': { words: 'Practice differs', icon: mdiScaleBalance },
+  yes: { words: 'Yes', icon: mdiCheckBold },
+  'not-known': { words: 'Not known', icon: mdiHelp },
+} as const satisfies Record<Part['verdict'], { words: string; icon: string }>;
+
+function PartRow({ part: { name, material, verdict, why, mark } }: { readonly part: Part }) {
+  const { words, icon } = VERDICT_WORDS[verdict];
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '28px 132px 1fr',
+        gap: 1,
+        alignItems: 'baseline',
+        py: 0.75,
+        borderTop: '1px solid',
+        borderColor: 'divider',
+        '&:first-of-type': { borderTop: 'none' },
+      }}
+    >
+      <SvgIcon
+        aria-hidden
+        fontSize="small"
+        sx={{ color: verdict === 'no' ? 'stop.main' : 'text.primary', alignSelf: 'center' }}
+      >
+        <path d={icon} />
+      </SvgIcon>
+      <Typography sx={{ fontWeight: 650, color: verdict === 'no' ? 'stop.ink' : 'text.primary' }}>{words}</Typography>
+      <Box>
+        <Typography sx={{ fontWeight: 600 }}>
+          {name}
+          {material && (
+            <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
+              {' '}
+              ({material.replace('-', ' ')})
+            </Box>
+          )}
+        </Typography>
+        <Typography variant="body2" color="text.secondary">
+          {why}
+          {verdict !== 'not-known' && ` — ${MARK_WORDS[mark]}`}
+        </Typography>
+      </Box>
+    </Box>
+  );
+}
+
+/** The answer for every part, what is refused first. */
+export function Verdicts({ view }: { readonly view: VerdictsView }) {
+  const order = Object.keys(VERDICT_WORDS);
+  const parts = view.parts.toSorted((a, b) => order.indexOf(a.verdict) - order.indexOf(b.verdict));
+  return (
+    <>
+      {view.cautions.map((caution) => (
+        <Alert
+          key={caution}
+          severity="warning"
+          icon={false}
+          sx={{ mb: 1, bgcolor: 'transparent', color: 'text.primary', border: '2px solid', fontWeight: 600 }}
+        >
+          {caution}
+        </Alert>
+      ))}
+      <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {parts.map((part) => (
+          <PartRow key={part.surface} part={part} />
+        ))}
+      </Box>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5 }}>
+        The product’s label, the maker’s leaflet and the bench overrule all of this.
+      </Typography>
+    </>
+  );
+}
