@@ -269,6 +269,9 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
       { item: 'horn/monthly-slides', everyDays: 33 },
       { item: 'brass/mouthpiece-wash', everyDays: 7 },
       { item: 'wind/case-check', everyDays: 100 },
+      // Every year to the bench, but not this year.
+      { item: 'wind/bench-service', everyDays: 340, stoppedDaysAgo: 385, by: 'bench' },
+      { item: 'rotary-brass/rotors-bench', everyDays: 340, stoppedDaysAgo: 385, by: 'bench' },
     ],
   },
   {

@@ -1,9 +1,7 @@
 import { afterAll, beforeAll } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
+import type { InstrumentPage } from '#contract/care.ts';
 import { launch, startDemo, type RunningServer } from '#e2e/harness.ts';
-
-type Clock = { itemId: string; gauge: { state: string; load: number | null } };
-export type CareAnswer = { awaitsPackUp: boolean; openRunKey: string | null; clocks: Clock[] };
 
 /** The demo and a browser for one file of tests; ready once its first test runs. */
 export function scene() {
@@ -19,7 +17,7 @@ export function scene() {
     await demo.stop();
   }, 30_000);
   const today = (): string => new Date().toLocaleDateString('sv');
-  const careOf = async (id: string): Promise<CareAnswer> =>
+  const careOf = async (id: string): Promise<InstrumentPage> =>
     (await fetch(`${demo.url}/api/care/${id}?today=${today()}`)).json() as never;
   return {
     url: (path: string) => `${demo.url}${path}`,
