@@ -97,8 +97,11 @@ export const careClockView = object({
   atBench: boolean().strict().required(),
   hands: word(HANDS).required(),
   withPackUp: boolean().strict().required(),
-  /** Has no clock: a sign the player taps calls for it. */
-  bySign: boolean().strict().required(),
+  /** What calls for it where it has no clock, and the parts on which that can be seen. */
+  sign: object({ words: text().required(), parts: array(word(PART_IDS).required()).required() })
+    .exact()
+    .nullable()
+    .defined(),
   declined: boolean().strict().required(),
   postponedUntil: localDateText().nullable().defined(),
   /** What it costs not to do it. */

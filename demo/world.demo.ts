@@ -33,6 +33,7 @@ export type DemoRun = {
   readonly plan: RunPlan;
   readonly startedOn: LocalDate;
   readonly startedAtMinute: number;
+  readonly minutesAtHand: number | null;
   readonly events: readonly { readonly key: string; readonly event: RunEvent }[];
   readonly done: readonly CareDone[];
 };
@@ -74,13 +75,8 @@ const instantAt = (on: LocalDate, minute: number) => instantOfMs((dayNumber(on) 
 const usualAnswer = (plan: RunPlan, look: StepId): string =>
   plan.steps.find(({ step }) => step.id === look)?.step.look?.answers[0]?.id ?? '';
 
-/** The log of one run: everything ticked in order, hurried players leaving out what is no must. */
-function eventsOf(
-  plan: RunPlan,
-  hurried: boolean,
-  startsAt: { on: LocalDate; minute: number },
-  random: Random,
-): DemoRun['events'] {
+/** The log of one run: everything ticked in order. */
+function eventsOf(plan: RunPlan, startsAt: { on: LocalDate; minute: number }, random: Random): DemoRun['events'] {
   const at = (minute: number) => instantAt(startsAt.on, startsAt.minute + minute);
   const pace = random.whole(80, 130) / 100;
   const events = plan.steps.flatMap(({ key: stepKey, step, startsAtMinute, activeMinutes }): RunEvent[] => {
@@ -90,7 +86,6 @@ function eventsOf(
     if (step.calledBy && !step.calledBy.answers.includes(usualAnswer(plan, step.calledBy.look))) return [];
     if (step.onlyIf !== undefined && random.chance(0.8))
       return [{ kind: 'skipped', stepKey, reason: 'not-needed', at: when }];
-    if (hurried && !step.must && random.chance(0.5)) return [{ kind: 'skipped', stepKey, reason: 'no-time', at: when }];
     return [{ kind: 'ticked', stepKey, at: when }];
   });
   return [...events, { kind: 'finished' as const, at: at(plan.elapsedMinutes * pace) }].map((event) => ({
@@ -105,10 +100,12 @@ type RunToTell = {
   readonly on: LocalDate;
   readonly minute: number;
   readonly play: DemoPlay | null;
+  /** What a hurried player gives it; null for all it takes. */
+  readonly minutesAtHand: number | null;
 };
 
-function runOf(story: Story, { kind, items, on, minute, play }: RunToTell): DemoRun {
-  const { instrument, player, random, told } = story;
+function runOf(story: Story, { kind, items, on, minute, play, minutesAtHand }: RunToTell): DemoRun {
+  const { instrument, player, random } = story;
   const practice = practiceFor(instrument.kind, instrument.build);
   const plan = planRun({
     parts: [
@@ -128,10 +125,10 @@ function runOf(story: Story, { kind, items, on, minute, play }: RunToTell): Demo
     ],
     player,
     roomCelsius: ROOM_CELSIUS,
-    minutesAtHand: null,
+    minutesAtHand,
     learned: new Map(),
   });
-  const events = eventsOf(plan, kind === 'after' && random.chance(told.hurries), { on, minute }, random);
+  const events = eventsOf(plan, { on, minute }, random);
   const state = runState(events.map(({ event }) => event));
   return {
     key: random.key(),
@@ -143,8 +140,13 @@ function runOf(story: Story, { kind, items, on, minute, play }: RunToTell): Demo
     plan,
     startedOn: on,
     startedAtMinute: minute,
+    minutesAtHand,
     events,
-    done: careDoneBy(plan.steps, state),
+    done: careDoneBy(
+      plan.steps,
+      state,
+      plan.leftOut.flatMap(({ steps }) => steps),
+    ),
   };
 }
 
@@ -178,6 +180,15 @@ function careDueOn(story: Story, daysAgo: number, lastDaysAgo: Map<CareItemId, n
   });
 }
 
+/** Of late everybody packs up in full, but for those whose instrument still waits from last night. */
+const OF_LATE_DAYS = 14;
+const HURRIED_MINUTES = 4;
+function packsUp({ told, random }: Story, daysAgo: number): boolean {
+  const minded = random.chance(told.packsUp);
+  if (daysAgo === 1 && told.waits) return false;
+  return minded || daysAgo <= OF_LATE_DAYS;
+}
+
 type Told = { plays: DemoPlay[]; runs: DemoRun[]; care: DemoCare[] };
 
 function tellDay(
@@ -196,8 +207,18 @@ function tellDay(
     const everyPlay = items
       .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
       .map(({ id }) => id);
-    if (random.chance(story.told.packsUp) && !(lastNight && story.told.waits))
-      told.runs.push(runOf(story, { kind: 'after', items: everyPlay, on, minute: play.endedAtMinute, play }));
+    const hurried = random.chance(story.told.hurries) && daysAgo > OF_LATE_DAYS;
+    if (packsUp(story, daysAgo))
+      told.runs.push(
+        runOf(story, {
+          kind: 'after',
+          items: everyPlay,
+          on,
+          minute: play.endedAtMinute,
+          play,
+          minutesAtHand: hurried ? HURRIED_MINUTES : null,
+        }),
+      );
   }
   const due = away ? [] : careDueOn(story, daysAgo, lastDaysAgo);
   for (const { item, by } of due) {
@@ -206,7 +227,16 @@ function tellDay(
   }
   const atHome = due.filter(({ by }) => by === undefined).map(({ item }) => item);
   if (atHome.length > 0)
-    told.runs.push(runOf(story, { kind: 'care', items: atHome, on, minute: random.whole(600, 660), play: null }));
+    told.runs.push(
+      runOf(story, {
+        kind: 'care',
+        items: atHome,
+        on,
+        minute: random.whole(600, 660),
+        play: null,
+        minutesAtHand: null,
+      }),
+    );
 }
 
 /** The demo world as it stands on `today`: two years told day by day up to yesterday. */

@@ -6,22 +6,23 @@ import { loadDemo } from '#tools/load-demo.ts';
 
 /** Nobody lets anything go for longer than this in a world that should look lived in. */
 const WORST_LOAD = 4;
+const WAITING = ['marit-clarinet', 'marit-alto', 'marit-piccolo'];
 
 describe('the demo world in the record', () => {
+  const today = localDate(TODAY);
   let server: TestServer;
   beforeAll(() => {
     server = testServer();
-    loadDemo(server.services(), localDate(TODAY));
+    loadDemo(server.services(), today);
   });
   afterAll(() => server.stop());
 
-  const clocks = () =>
+  const situations = () =>
     server
       .services()
       .instruments.onShelf()
-      .flatMap((instrument) =>
-        situationIn(server.services(), instrument, localDate(TODAY)).clocks.map((clock) => ({ instrument, clock })),
-      );
+      .map((instrument) => ({ instrument, ...situationIn(server.services(), instrument, today) }));
+  const clocks = () => situations().flatMap(({ instrument, clocks }) => clocks.map((clock) => ({ instrument, clock })));
 
   test('no care item of any instrument is let go absurdly long', () => {
     const absurd = clocks()
@@ -33,5 +34,10 @@ describe('the demo world in the record', () => {
   test('something is overdue, something due, something soon, something fresh', () => {
     const states = clocks().map(({ clock }) => clock.state);
     for (const state of ['overdue', 'due', 'soon', 'fresh']) expect(states).toContain(state);
+  });
+
+  test('the three of last night wait to be packed up, and no other', () => {
+    const waiting = situations().filter(({ awaitsPackUp }) => awaitsPackUp);
+    expect(waiting.map(({ instrument }) => instrument.id)).toEqual(WAITING);
   });
 });

@@ -17,7 +17,6 @@ function addRun({ packup, care }: Services, run: DemoWorld['runs'][number]): voi
   packup.add({
     ...rest,
     shares: [{ instrumentId, playKey, playedMinutes }],
-    minutesAtHand: null,
     plan: storedPlan(plan),
     roomCelsius: 20,
     startedAt,

@@ -46,6 +46,8 @@ export type ClockReason =
 
 export type ItemClock = {
   readonly item: CareItem;
+  /** Where the work is: where its sign was seen, else the item's own part. */
+  readonly part: PartId;
   readonly state: CareState;
   /** How far the leading limb has run; null where there is no clock or no history. 1 is due. */
   readonly load: number | null;
@@ -106,6 +108,7 @@ function everyPlayClock(item: CareItem, facts: CareFacts): ItemClock {
   const { plays } = playedSince(facts.plays, last?.atWallMinute ?? -Infinity);
   return {
     item,
+    part: item.part,
     state: stateOfLoad(plays),
     load: plays,
     lastDone: last ? { on: dateOfDay(Math.floor(last.atWallMinute / MINUTES_PER_DAY)), by: last.by } : null,
@@ -120,6 +123,7 @@ function everyPlayClock(item: CareItem, facts: CareFacts): ItemClock {
 
 const standing = (item: CareItem, state: CareState, because: readonly ClockReason[]): ItemClock => ({
   item,
+  part: item.part,
   state,
   load: null,
   lastDone: null,
@@ -148,6 +152,7 @@ function limbClock(
   const due = projectDue({ limbs, from: dayNumber(from.baseline.on), played, today, forecast: setting.forecast });
   return {
     item,
+    part: item.part,
     state: stateOfLoad(load),
     load,
     lastDone: from.baseline.kind === 'done' ? { on: from.baseline.on, by: from.baseline.by } : null,
@@ -216,6 +221,7 @@ function withSign(clock: ItemClock, facts: CareFacts, today: LocalDate): ItemClo
   if (until !== null && until <= today) return clock;
   return {
     ...clock,
+    part: sign.part,
     state: 'due',
     load: 1,
     due: until === null ? null : { on: until, earliest: until, latest: until },

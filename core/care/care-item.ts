@@ -55,9 +55,12 @@ export type Trigger =
       readonly school: SchoolId;
       readonly limbs: Readonly<Record<string, Limbs | 'off'>>;
     }
-  | { readonly kind: 'when-noticed'; readonly sign: string }
+  | { readonly kind: 'when-noticed'; readonly sign: string; readonly seenOn: SeenOn }
   /** Once the sign is there it belongs to every making-ready for so many days (a new cork). */
-  | { readonly kind: 'for-a-while'; readonly sign: string; readonly days: Marked };
+  | { readonly kind: 'for-a-while'; readonly sign: string; readonly days: Marked; readonly seenOn: SeenOn };
+
+/** Where a sign can be seen: only on the item's own part (lime in the mouthpiece), or on any part (a stiff joint). */
+export type SeenOn = 'its-part' | 'any-part';
 
 /**
  * What neglect costs, for ranking (estimates): a person's health, damage that cannot be undone, function, looks.

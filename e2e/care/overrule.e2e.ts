@@ -39,6 +39,12 @@ describe('care', () => {
     await sees(page, 'Noticed: a joint that is loose');
     expect(await stateOf('wren-flute', 'bamboo-flute/loose-joint')).toBe('due');
     await page.goto(url('/care/teodor-oboe'), { waitUntil: 'networkidle0' });
+    await page.$eval('::-p-aria([name="Lower joint: I see something"][role="button"])', (part) =>
+      (part as SVGElement).focus(),
+    );
+    await page.keyboard.press('Enter');
+    await tap(page, 'Dust under the rods', 'menuitem');
+    await sees(page, 'noticed · lower joint');
     await tap(page, 'Change how it is built');
     await tap(page, 'What is the body made of?', 'combobox');
     await press(page, 'Plastic');

@@ -24,7 +24,7 @@ describe('when time is short, and with several instruments', () => {
     await press(page, 'Pull in');
     await page.waitForFunction((before) => !document.body.innerText.includes(`of ${before} steps`), {}, total);
     expect((await progress(page)).total).toBeGreaterThan(total);
-    expect(await stateOf('marit-alto', 'saxophone/swab-body')).toBe('due');
+    expect(['due', 'overdue']).toContain(await stateOf('marit-alto', 'saxophone/swab-body'));
     expect((await careOf('marit-piccolo')).openRunKey).toBe((await careOf('marit-alto')).openRunKey);
   }, 60_000);
 

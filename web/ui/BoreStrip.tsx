@@ -1,3 +1,4 @@
+import type { KeyboardEvent, MouseEvent } from 'react';
 import { Box } from '@mui/material';
 import type { GaugeView, StripSegment } from '#contract/instruments.ts';
 import { stripGeometry, WALL, type PlacedSegment } from '#web/ui/bore-strip-geometry.ts';
@@ -12,12 +13,16 @@ type BoreStripProps = {
   readonly thread?: StripThread | null;
   readonly upright?: boolean;
   readonly label: string;
+  /** Makes every part a button. */
+  readonly onPart?: ((part: StripSegment['part'], at: Element) => void) | undefined;
 };
 
 const INK = 'var(--ulu-palette-text-primary)';
 const WATER = 'var(--ulu-palette-water-main)';
 const STOP = 'var(--ulu-palette-stop-main)';
 const GRAMS_SHOWN = 0.02;
+/** In drawing units: upright the strip is drawn at about half size. */
+const LETTERS = { lying: 13, upright: 24 } as const;
 
 /** Water as a wavy layer along the lower wall, the deeper the more of it there is. */
 function Water({
@@ -107,15 +112,22 @@ function Pin({
       />
       {upright ? (
         <text
-          transform={`translate(${x + 4} ${top - 24}) rotate(-90)`}
-          fontSize={13}
+          transform={`translate(${x + LETTERS.upright / 3} ${top - 24}) rotate(-90)`}
+          fontSize={LETTERS.upright}
           fontWeight={650}
           style={{ fill: 'currentColor' }}
         >
           {text}
         </text>
       ) : (
-        <text x={x} y={top - 24} fontSize={13} fontWeight={650} textAnchor="middle" style={{ fill: 'currentColor' }}>
+        <text
+          x={x}
+          y={top - 24}
+          fontSize={LETTERS.lying}
+          fontWeight={650}
+          textAnchor="middle"
+          style={{ fill: 'currentColor' }}
+        >
           {text}
         </text>
       )}
@@ -153,18 +165,25 @@ function Thread({ placed, thread }: { readonly placed: readonly PlacedSegment[];
   );
 }
 
-function PartName({
-  segment,
-  y,
-  upright,
-}: {
+type PartNameProps = {
   readonly segment: PlacedSegment;
-  readonly y: number;
+  /** Half the width of the main line. */
+  readonly widest: number;
+  /** How far side tubes reach from the main line. */
+  readonly sideTubes: number;
   readonly upright: boolean;
-}) {
-  const x = segment.x + segment.width / 2;
+};
+
+/** Below the main line, or left of it; of an upright side tube on the free side, clear of its pin. */
+function PartName({ segment, widest, sideTubes, upright }: PartNameProps) {
+  const side = segment.lift !== 0;
+  const x = segment.x + segment.width * (upright && side ? 0.92 : 0.5);
+  const y = side ? segment.lift + 4 : widest + 20;
   const grams = segment.waterGrams >= GRAMS_SHOWN ? ` ${segment.waterGrams.toFixed(1)} g` : '';
-  const common = { fontSize: 13, style: { fill: 'var(--ulu-palette-text-secondary)' } } as const;
+  const common = {
+    fontSize: upright ? LETTERS.upright : LETTERS.lying,
+    style: { fill: 'var(--ulu-palette-text-secondary)' },
+  } as const;
   const words = (
     <>
       {segment.name}
@@ -173,7 +192,11 @@ function PartName({
   );
   if (upright)
     return (
-      <text {...common} transform={`translate(${x + 4} ${y - 6}) rotate(-90)`} textAnchor="end">
+      <text
+        {...common}
+        transform={`translate(${x + LETTERS.upright / 3} ${side ? -sideTubes - 8 : y - 6}) rotate(-90)`}
+        textAnchor={side ? 'start' : 'end'}
+      >
         {words}
       </text>
     );
@@ -181,6 +204,44 @@ function PartName({
     <text {...common} x={x} y={y} textAnchor="middle">
       {words}
     </text>
+  );
+}
+
+/** The part as a button: its whole height takes the tap, and the focus is seen round it. */
+function PartButton({
+  segment: { part, name, x, width, lift },
+  reach,
+  onPart,
+}: {
+  readonly segment: PlacedSegment;
+  readonly reach: number;
+  readonly onPart: NonNullable<BoreStripProps['onPart']>;
+}) {
+  return (
+    <Box
+      component="rect"
+      role="button"
+      tabIndex={0}
+      aria-haspopup="menu"
+      aria-label={`${name}: I see something`}
+      x={x}
+      y={lift - reach}
+      width={width}
+      height={2 * reach}
+      rx={6}
+      onClick={(event: MouseEvent<SVGRectElement>) => onPart(part, event.currentTarget)}
+      onKeyDown={(event: KeyboardEvent<SVGRectElement>) => {
+        if (event.key !== 'Enter' && event.key !== ' ') return;
+        event.preventDefault();
+        onPart(part, event.currentTarget);
+      }}
+      sx={{
+        fill: 'transparent',
+        cursor: 'pointer',
+        outline: 'none',
+        '&:hover, &:focus-visible': { stroke: INK, strokeWidth: 2, strokeDasharray: '2 4' },
+      }}
+    />
   );
 }
 
@@ -196,20 +257,21 @@ export function BoreStrip({
   thread = null,
   upright = false,
   label,
+  onPart,
 }: BoreStripProps) {
   const { placed, length, widest, deepest, above: sideTubes } = stripGeometry(segments);
   const tallestPin = Math.max(
     0,
     ...placed.filter(({ part }) => pins.some((pin) => pin.part === part)).flatMap(({ half }) => half),
   );
-  const pinned = upright ? widest + 110 : Math.max(widest + 6, tallestPin + 40);
-  const above = Math.max(pinned, sideTubes > 0 ? sideTubes + (upright ? 70 : 26) : 0);
-  const below = upright ? widest + 130 : widest + 26;
+  const pinned = upright ? widest + 180 : Math.max(widest + 6, tallestPin + 40);
+  const above = Math.max(pinned, sideTubes > 0 ? sideTubes + (upright ? 150 : 26) : 0);
+  const below = upright ? widest + 240 : widest + 26;
   const box = upright ? `${-below} -6 ${above + below} ${length + 12}` : `-6 ${-above} ${length + 12} ${above + below}`;
   return (
     <Box
       component="svg"
-      role="img"
+      role={onPart ? 'group' : 'img'}
       aria-label={label}
       viewBox={box}
       sx={{ width: '100%', maxHeight: upright ? '62vh' : 190, display: 'block', overflow: 'visible' }}
@@ -231,17 +293,21 @@ export function BoreStrip({
         )}
         {thread && <Thread placed={placed} thread={thread} />}
         {placed.map((segment) => (
-          <PartName
-            key={segment.part}
-            segment={segment}
-            y={segment.lift === 0 ? widest + 20 : segment.lift + 4}
-            upright={upright}
-          />
+          <PartName key={segment.part} segment={segment} widest={widest} sideTubes={sideTubes} upright={upright} />
         ))}
         {pins.map((pin) => {
           const segment = placed.find(({ part }) => part === pin.part);
           return segment && <Pin key={pin.part} segment={segment} pin={pin} upright={upright} />;
         })}
+        {onPart &&
+          placed.map((segment) => (
+            <PartButton
+              key={segment.part}
+              segment={segment}
+              reach={segment.lift === 0 ? widest + 4 : Math.max(...segment.half) + 6}
+              onPart={onPart}
+            />
+          ))}
       </g>
     </Box>
   );

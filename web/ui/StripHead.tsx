@@ -10,10 +10,13 @@ type StripHeadProps = {
   readonly pins?: readonly StripPin[];
   readonly activePart?: string | null;
   readonly thread?: StripThread | null;
+  /** What a tap on a part is for. */
+  readonly hint?: string;
+  readonly onPart?: (part: StripSegment['part'], at: Element) => void;
 };
 
 /** The head of an instrument's page: its name and the bore strip, lying on a wide screen, upright on a phone. */
-export function StripHead({ title, subtitle, segments, ...strip }: StripHeadProps) {
+export function StripHead({ title, subtitle, segments, hint, ...strip }: StripHeadProps) {
   const upright = useMediaQuery(useTheme().breakpoints.down('sm'));
   const grams = segments.reduce((sum, { waterGrams }) => sum + waterGrams, 0);
   const water = grams > 0 ? `, about ${grams.toFixed(1)} g of water in it` : '';
@@ -22,6 +25,11 @@ export function StripHead({ title, subtitle, segments, ...strip }: StripHeadProp
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap', mb: 0.5 }}>
         <Typography variant="h1">{title}</Typography>
         <Typography color="text.secondary">{subtitle}</Typography>
+        {hint && (
+          <Typography variant="body2" color="text.secondary" sx={{ ml: 'auto' }}>
+            {hint}
+          </Typography>
+        )}
       </Box>
       <BoreStrip
         segments={segments}

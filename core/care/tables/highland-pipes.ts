@@ -100,7 +100,7 @@ export const highlandPipes: PracticeLayer = {
       id: 'highland-pipes/hemp',
       name: 'Wax or re-hemp a loose joint',
       part: 'tenor-drones',
-      trigger: { kind: 'when-noticed', sign: 'a joint that wobbles' },
+      trigger: { kind: 'when-noticed', sign: 'a joint that wobbles', seenOn: 'any-part' },
       severity: 'function',
       why: 'Drones drift and the bag leaks.',
       mark: 'practice',

@@ -81,7 +81,7 @@ export const saxophone: PracticeLayer = {
       id: 'saxophone/new-cork',
       name: 'Grease the new neck cork',
       part: 'neck',
-      trigger: { kind: 'for-a-while', sign: 'a new neck cork', days: oneVoice(14) },
+      trigger: { kind: 'for-a-while', sign: 'a new neck cork', days: oneVoice(14), seenOn: 'its-part' },
       severity: 'lasting',
       why: 'A dry new cork makes the mouthpiece jam, and forcing bends the neck.',
       mark: 'one-voice',

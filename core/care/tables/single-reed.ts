@@ -43,7 +43,7 @@ export const singleReed: PracticeLayer = {
       id: 'single-reed/mouthpiece-soak',
       name: 'Soak the mouthpiece against lime',
       part: 'mouthpiece',
-      trigger: { kind: 'when-noticed', sign: 'lime in the mouthpiece' },
+      trigger: { kind: 'when-noticed', sign: 'lime in the mouthpiece', seenOn: 'its-part' },
       severity: 'function',
       why: 'Acid is for lime, not for habit.',
       mark: 'practice',

@@ -64,7 +64,7 @@ export const trombone: PracticeLayer = {
       id: 'trombone/outer-slide-bench',
       name: 'Dented or crooked slide',
       part: 'hand-slide',
-      trigger: { kind: 'when-noticed', sign: 'a slide that catches or scrapes' },
+      trigger: { kind: 'when-noticed', sign: 'a slide that catches or scrapes', seenOn: 'its-part' },
       severity: 'function',
       why: 'Thin tubes out of line are the bench’s.',
       mark: 'practice',

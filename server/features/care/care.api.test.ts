@@ -37,6 +37,13 @@ const takeBack = (targetKey: string) =>
   server.api().post('/api/withdrawals').send({ key: aKey(), targetKey }).expect(201);
 
 describe('a sign', () => {
+  test('is put where it was seen, and refused where it cannot be', async () => {
+    await post('signs', sign({ itemId: 'keyed/rod-dust', part: 'lower-joint' })).expect(201);
+    expect(await clock('keyed/rod-dust')).toMatchObject({ part: 'lower-joint', partName: 'Lower joint' });
+    for (const over of [{ part: 'bell' }, { itemId: 'keyed/rod-dust', part: 'wing-joint' }])
+      expect((await post('signs', sign(over)).expect(400)).body.errors[0].field).toBe('part');
+  });
+
   test('calls for its item from the moment it is seen, once, until it is put right or taken back', async () => {
     expect((await clock('single-reed/mouthpiece-soak'))?.gauge.state).toBe('as-seen');
     const seen = sign();

@@ -1,8 +1,10 @@
 import type { CareItem, CareItemId } from '#core/care/care-item.ts';
 import { bookItem, itemIn, practiceFor } from '#core/care/practice-book.ts';
+import { signParts } from '#core/care/sign-parts.ts';
 import type { Situation } from '#core/care/situation.ts';
 import type { Format } from '#core/explain/format.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import { instantOfMs } from '#core/time/instant.ts';
@@ -144,8 +146,10 @@ export function logSign(services: Services, request: LogSignRequest): Outcome<Lo
   }
   const logging = loggingOf(services, request);
   if (!logging.ok) return logging;
-  const { item, now } = logging.value;
+  const { instrument, item, now } = logging.value;
   if (!('sign' in item.trigger)) return fail(invalid('itemId', `${item.name} goes by its clock, not by a sign.`));
+  if (!signParts(item, kindOf(instrument.kind), instrument.build).includes(request.part))
+    return fail(invalid('part', `This instrument has no such part for "${item.trigger.sign}".`));
   services.care.addSign({
     ...sign,
     noticedOn: now.on,

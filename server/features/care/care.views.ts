@@ -1,5 +1,6 @@
 import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
+import { signParts } from '#core/care/sign-parts.ts';
 import type { Situation } from '#core/care/situation.ts';
 import { stepsFor } from '#core/packup/collect-steps.ts';
 import { countFor } from '#core/packup/plan-run.ts';
@@ -57,14 +58,17 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
   return {
     itemId: item.id,
     name: item.name,
-    part: item.part,
-    partName: partName(situation.kind, item.part),
+    part: clock.part,
+    partName: partName(situation.kind, clock.part),
     gauge: { state: clock.state, load: clock.load, words: standingWords(clock, today) },
     everyPlay: item.trigger.kind === 'every-play',
     atBench,
     hands: atBench ? 'bench' : handsFor(item.skill, player),
     withPackUp: item.withPackUp === true,
-    bySign: 'sign' in item.trigger,
+    sign:
+      'sign' in item.trigger
+        ? { words: item.trigger.sign, parts: [...signParts(item, situation.kind, situation.context.build)] }
+        : null,
     declined: clock.because.some(({ rule }) => rule === 'declined'),
     postponedUntil: clock.postponedUntil,
     caution: item.why,

@@ -11,6 +11,7 @@ import { useCareActions } from '#web/features/care/care-actions.queries.ts';
 import { careQueries, useResetWetness } from '#web/features/care/care.queries.ts';
 import { WetnessBelief } from '#web/features/care/parts/WetnessBelief.tsx';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
+import { StripWithSigns } from '#web/features/care/parts/StripWithSigns.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
 import { BuildForm } from '#web/features/instruments/parts/BuildForm.tsx';
 import { instrumentQueries, useReviseBuild, useSetDeparture } from '#web/features/instruments/instruments.queries.ts';
@@ -22,8 +23,6 @@ import { Compartment } from '#web/ui/Compartment.tsx';
 import { useNotice } from '#web/ui/Notice.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
-import { StripHead } from '#web/ui/StripHead.tsx';
-import { pinsOf } from '#web/ui/strip-pins.ts';
 
 const RECORD_LINES = 20;
 
@@ -220,8 +219,8 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         alignItems: 'start',
       }}
     >
-      <Box sx={{ gridColumn: '1 / -1' }}>
-        <StripHead title={instrument.name} subtitle={instrument.kindName} segments={page.strip} pins={pinsOf(clocks)} />
+      <Box sx={{ gridColumn: '1 / -1', order: { xs: 1, sm: 0 } }}>
+        <StripWithSigns page={page} actions={care} />
       </Box>
       <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
         <Compartment
@@ -243,7 +242,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         {asSeen.length > 0 && <Compartment title="When you see it">{list(asSeen)}</Compartment>}
         {off.length > 0 && <Compartment title="Not done here">{list(off)}</Compartment>}
       </Box>
-      <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
+      <Box sx={{ display: 'grid', gap: 2, minWidth: 0, order: { xs: 2, sm: 0 } }}>
         <RecordOf instrumentId={instrument.id} />
         <Wetness page={page} />
         <NeverDos page={page} />

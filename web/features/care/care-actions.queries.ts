@@ -41,10 +41,10 @@ export function useCareActions(instrumentId: string, playerId: string) {
     );
   };
 
-  const seen = ({ itemId, part, name }: CareClockView) => {
+  const seen = ({ itemId, part, name }: CareClockView, seenAt = part) => {
     const key = newKey();
     logSign.mutate(
-      { key, instrumentId, itemId, part, now: wallNow() },
+      { key, instrumentId, itemId, part: seenAt, now: wallNow() },
       { onSuccess: () => noted(`Noticed: ${name.toLowerCase()}.`, key), onError: failed },
     );
   };

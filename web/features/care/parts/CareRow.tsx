@@ -65,8 +65,8 @@ function MoreMenu({ clock, today, actions }: CareRowProps) {
 }
 
 function Buttons({ clock, actions }: Omit<CareRowProps, 'today'>) {
-  const { name, gauge, hands, minutes, bySign } = clock;
-  const unseen = bySign && gauge.state === 'as-seen';
+  const { name, gauge, hands, minutes, sign } = clock;
+  const unseen = sign !== null && gauge.state === 'as-seen';
   const atHome = hands !== 'bench' && gauge.state !== 'waiting';
   const shown = duration(Math.max(1, minutes));
   return (
@@ -109,7 +109,7 @@ function Buttons({ clock, actions }: Omit<CareRowProps, 'today'>) {
 
 /** One care item: how it stands, why, and what can be done about it. */
 export function CareRow({ clock, today, actions }: CareRowProps) {
-  const { name, gauge, hands, atBench, because, partName, postponedUntil, bySign } = clock;
+  const { name, gauge, hands, atBench, because, partName, postponedUntil, sign } = clock;
   const stoppered = hands === 'bench' || gauge.state === 'waiting';
   const handsWords = atBench ? null : HANDS_WORDS[hands];
   const standing = postponedUntil ? `waits until ${weekdayDate(postponedUntil)}` : gauge.words;
@@ -153,7 +153,7 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
         <Buttons clock={clock} actions={actions} />
       </Box>
       <Box sx={{ gridColumn: { xs: '3', sm: '4' }, gridRow: 1 }}>
-        {!(bySign && gauge.state === 'as-seen') && <MoreMenu clock={clock} today={today} actions={actions} />}
+        {!(sign !== null && gauge.state === 'as-seen') && <MoreMenu clock={clock} today={today} actions={actions} />}
       </Box>
     </Box>
   );

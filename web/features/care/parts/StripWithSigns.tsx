@@ -1,0 +1,49 @@
+import { ListSubheader, Menu, MenuItem } from '@mui/material';
+import { useState } from 'react';
+import type { CareClockView, InstrumentPage } from '#contract/care.ts';
+import type { CareActions } from '#web/features/care/care-actions.queries.ts';
+import { StripHead } from '#web/ui/StripHead.tsx';
+import { pinsOf } from '#web/ui/strip-pins.ts';
+
+type StripWithSignsProps = { readonly page: InstrumentPage; readonly actions: CareActions };
+
+/** The bore strip whose parts can be tapped where something is seen. */
+export function StripWithSigns({ page: { instrument, strip, clocks }, actions }: StripWithSignsProps) {
+  const [tapped, setTapped] = useState<{ readonly part: CareClockView['part']; readonly at: Element } | null>(null);
+  const name = strip.find(({ part }) => part === tapped?.part)?.name ?? '';
+  const signs = clocks.flatMap((clock) => {
+    const { sign, gauge } = clock;
+    return tapped && gauge.state === 'as-seen' && sign?.parts.includes(tapped.part) ? [{ clock, sign }] : [];
+  });
+  const close = () => setTapped(null);
+  return (
+    <>
+      <StripHead
+        title={instrument.name}
+        subtitle={instrument.kindName}
+        segments={strip}
+        pins={pinsOf(clocks)}
+        hint="See something? Tap it there."
+        onPart={(part, at) => setTapped({ part, at })}
+      />
+      <Menu open={tapped !== null} anchorEl={tapped?.at ?? null} onClose={close}>
+        <ListSubheader>
+          {signs.length > 0 ? `${name}: what do you see?` : `${name}: nothing to look out for`}
+        </ListSubheader>
+        {signs.map(({ clock, sign }) => (
+          <MenuItem
+            key={clock.itemId}
+            disabled={actions.busy}
+            onClick={() => {
+              if (tapped) actions.seen(clock, tapped.part);
+              close();
+            }}
+            sx={{ minHeight: 48, whiteSpace: 'normal' }}
+          >
+            {sign.words.charAt(0).toUpperCase() + sign.words.slice(1)}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}
