@@ -1,4 +1,4 @@
-import type { Agent } from '#core/agents/agent.ts';
+import { SURFACE_IDS, type Agent } from '#core/agents/agent.ts';
 
 /** Which liquid, grease, cloth or tool may touch what. What is not listed is not known: ask the maker or the bench. */
 export const AGENTS: readonly Agent[] = [
@@ -291,36 +291,7 @@ export const AGENTS: readonly Agent[] = [
     group: 'Cleaners',
     rows: [
       {
-        on: [
-          'bore',
-          'tube',
-          'body',
-          'finish',
-          'tenons',
-          'metal-tenons',
-          'neck-tenon',
-          'neck-cork',
-          'pads',
-          'pad-seats',
-          'tone-holes',
-          'keys',
-          'rods',
-          'mouthpiece',
-          'brass-mouthpiece',
-          'reed',
-          'double-reed',
-          'pistons',
-          'valve-felts',
-          'valve-ports',
-          'rotors',
-          'tuning-slides',
-          'hand-slide',
-          'lip-plate',
-          'blowing-edge',
-          'bamboo-joint',
-          'bag',
-          'blowpipe',
-        ],
+        on: SURFACE_IDS,
         verdict: 'no',
         why: 'on anything: it ruins every material here',
       },
