@@ -45,7 +45,7 @@ test('the work is where its sign was seen', () => {
       lastDone: new Map(),
       acquiredOn: today,
       cameNew: true,
-      signs: new Map([['tenons/wax', { atWallMinute: wallMinute(today, 600), part: 'wing-joint' }]]),
+      signs: new Map([['tenons/wax', { atWallMinute: wallMinute(today, 600), part: 'long-joint' }]]),
       decisions: new Map(),
     },
     {
@@ -56,5 +56,5 @@ test('the work is where its sign was seen', () => {
     } as never,
   );
   const wax = clocks.find(({ item }) => item.id === 'tenons/wax');
-  expect(wax).toMatchObject({ state: 'due', part: 'wing-joint' });
+  expect(wax).toMatchObject({ state: 'due', part: 'long-joint' });
 });
