@@ -1,104 +1,21 @@
-import type { CareItem, CareItemId, StepId } from '#core/care/care-item.ts';
+import type { CareItem } from '#core/care/care-item.ts';
 import { SEVERITY_WEIGHT } from '#core/care/care-item.ts';
-import { itemIn, type Practice } from '#core/care/practice-book.ts';
-import type { Repeats, Step } from '#core/care/step.ts';
+import { itemIn } from '#core/care/practice-book.ts';
+import type { Step } from '#core/care/step.ts';
 import { nearnessWeight } from '#core/care/what-matters.ts';
-import type { Marked } from '#core/explain/explained.ts';
-import type { InstrumentId } from '#core/instruments/instrument.ts';
-import type { InstrumentKind } from '#core/instruments/kind.ts';
 import { chooseSteps, shortestSeconds, type Unit } from '#core/packup/choose-steps.ts';
-import { enabling, precedence, stepsFor, type SchoolSetting } from '#core/packup/collect-steps.ts';
+import { enabling, precedence, stepsFor } from '#core/packup/collect-steps.ts';
+import { countFor } from '#core/packup/count-for.ts';
 import { orderSteps, type Job } from '#core/packup/order-steps.ts';
-import { runStep, runStepKey, type RunStep, type RunStepKey } from '#core/packup/run-step.ts';
-import { handsFor, paceOf, type Hands, type PlayerAbilities } from '#core/players/player.ts';
+import type { LeftOut, PlannedStep, PlanReason, RunPart, RunPlan, RunRequest } from '#core/packup/run-plan.ts';
+import { runStep, runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
+import { handsFor, paceOf } from '#core/players/player.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
-import { passesFor, type PassReason } from '#core/water/passes.ts';
-import type { Wetness } from '#core/water/wetness.ts';
-
-/** How often a step is repeated in this run. */
-export type Count = { readonly count: number; readonly noun: string; readonly because: readonly PassReason[] };
-
-export type PlannedStep = RunStep & {
-  readonly hands: Hands;
-  readonly repeats: Count | null;
-  /** Handwork of all repeats at this player's pace, minutes (estimate, or learned from ticks). */
-  readonly activeMinutes: number;
-  /** When it would begin, minutes from the start of the run (estimate); null for a step left out. */
-  readonly startsAtMinute: number | null;
-};
-
-/** What does not fit the minutes at hand, whole, with what it would protect and how long it would take besides. */
-export type LeftOut = { readonly steps: readonly PlannedStep[]; readonly value: number; readonly moreMinutes: number };
-
-export type PlanReason =
-  | { readonly rule: 'minutes-are-estimates'; readonly pace: number; readonly learned: number }
-  | { readonly rule: 'order'; readonly proved: boolean; readonly gapMinutes: number }
-  | { readonly rule: 'waits-overlapped'; readonly waitMinutes: number; readonly idleMinutes: number }
-  | { readonly rule: 'usual-look'; readonly question: string; readonly answer: string }
-  | { readonly rule: 'time-at-hand'; readonly minutes: number; readonly mustMinutes: number; readonly proved: boolean }
-  | { readonly rule: 'must-exceeds'; readonly minutes: number; readonly mustMinutes: number };
-
-export type RunPlan = {
-  readonly steps: readonly PlannedStep[];
-  readonly leftOut: readonly LeftOut[];
-  readonly activeMinutes: number;
-  readonly elapsedMinutes: number;
-  readonly because: readonly PlanReason[];
-};
-
-/** One instrument's share of a run. `playedMinutes` is 0 where nothing was played (a bath on a Sunday). */
-export type RunPart = {
-  readonly instrumentId: InstrumentId;
-  readonly kind: InstrumentKind;
-  readonly practice: Practice;
-  readonly items: readonly CareItemId[];
-  readonly schools: SchoolSetting;
-  readonly playedMinutes: number;
-  /** What is known of how wet this player blows it. */
-  readonly wetness: Wetness;
-  /** How far each clock has run, where one runs; it weighs what is left out. */
-  readonly loads: ReadonlyMap<CareItemId, number | null>;
-};
-
-export type RunRequest = {
-  readonly parts: readonly RunPart[];
-  readonly player: PlayerAbilities;
-  readonly roomCelsius: number;
-  /** Null: all the time it takes. */
-  readonly minutesAtHand: number | null;
-  /** Minutes of one repeat of a step, learned from the player's own ticks. */
-  readonly learned: ReadonlyMap<StepId, Marked>;
-};
 
 const SECONDS = 60;
 const EXPOSURE_CAP = 2;
 /** What belongs to every play is exposed at least this much, however dry the player (estimate). */
 const LEAST_EXPOSURE = 0.5;
-
-type CountSetting = {
-  readonly kind: InstrumentKind;
-  readonly playedMinutes: number;
-  readonly roomCelsius: number;
-  readonly wetness: Wetness;
-};
-
-/** How many times: the water model within the book's floor and ceiling, or the book's own count. */
-export function countFor(
-  repeats: Repeats | undefined,
-  { kind, playedMinutes, roomCelsius, wetness }: CountSetting,
-): Count | null {
-  if (repeats === undefined) return null;
-  if (repeats.kind === 'fixed') return { count: repeats.count.value, noun: repeats.noun, because: [] };
-  const { value, because } = passesFor({
-    water: kind.water,
-    minutes: playedMinutes,
-    roomCelsius,
-    least: repeats.least,
-    most: repeats.most,
-    wetness,
-  });
-  return { count: value, noun: 'pass', because };
-}
 
 /** A step with all the planner needs to know of it. */
 type Candidate = Omit<PlannedStep, 'startsAtMinute'> & { readonly part: RunPart; readonly workSeconds: number };

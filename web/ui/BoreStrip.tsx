@@ -1,9 +1,8 @@
-import type { KeyboardEvent, MouseEvent } from 'react';
 import { Box } from '@mui/material';
-import type { GaugeView, StripSegment } from '#contract/instruments.ts';
+import type { StripSegment } from '#contract/instruments.ts';
 import { stripGeometry, WALL, type PlacedSegment } from '#web/ui/bore-strip-geometry.ts';
+import { GRAMS_SHOWN, INK, PartButton, PartName, Pin, type OnPart, type StripPin } from '#web/ui/bore-strip-marks.tsx';
 
-export type StripPin = { readonly part: string; readonly state: GaugeView['state']; readonly count: number };
 export type StripThread = { readonly in: string; readonly out: string };
 
 type BoreStripProps = {
@@ -14,15 +13,10 @@ type BoreStripProps = {
   readonly upright?: boolean;
   readonly label: string;
   /** Makes every part a button. */
-  readonly onPart?: ((part: StripSegment['part'], at: Element) => void) | undefined;
+  readonly onPart?: OnPart | undefined;
 };
 
-const INK = 'var(--ulu-palette-text-primary)';
 const WATER = 'var(--ulu-palette-water-main)';
-const STOP = 'var(--ulu-palette-stop-main)';
-const GRAMS_SHOWN = 0.02;
-/** In drawing units: upright the strip is drawn at about half size. */
-const LETTERS = { lying: 13, upright: 24 } as const;
 
 /** Water as a wavy layer along the lower wall, the deeper the more of it there is. */
 function Water({
@@ -85,56 +79,6 @@ function Segment({ segment, active }: { readonly segment: PlacedSegment; readonl
   );
 }
 
-const pinColour = (state: StripPin['state']): string => (state === 'overdue' ? STOP : INK);
-
-function Pin({
-  segment,
-  pin,
-  upright,
-}: {
-  readonly segment: PlacedSegment;
-  readonly pin: StripPin;
-  readonly upright: boolean;
-}) {
-  const x = segment.x + segment.width / 2;
-  const top = segment.lift - Math.max(...segment.half);
-  const word =
-    pin.state === 'overdue' ? 'overdue' : pin.state === 'due' ? 'due' : pin.state === 'unknown' ? 'not known' : 'soon';
-  const text = pin.count > 1 ? `${pin.count} ${word}` : word;
-  return (
-    <g style={{ color: pinColour(pin.state) }}>
-      <path d={`M${x} ${top}V${top - 12}`} strokeWidth={2} style={{ stroke: 'currentColor' }} />
-      <circle
-        cx={x}
-        cy={top - 14}
-        r={4}
-        style={{ fill: pin.state === 'unknown' ? 'none' : 'currentColor', stroke: 'currentColor', strokeWidth: 2 }}
-      />
-      {upright ? (
-        <text
-          transform={`translate(${x + LETTERS.upright / 3} ${top - 24}) rotate(-90)`}
-          fontSize={LETTERS.upright}
-          fontWeight={650}
-          style={{ fill: 'currentColor' }}
-        >
-          {text}
-        </text>
-      ) : (
-        <text
-          x={x}
-          y={top - 24}
-          fontSize={LETTERS.lying}
-          fontWeight={650}
-          textAnchor="middle"
-          style={{ fill: 'currentColor' }}
-        >
-          {text}
-        </text>
-      )}
-    </g>
-  );
-}
-
 /** The swab's way drawn as a thread with its weight at the far end; to and fro where it comes out the way it went in. */
 function Thread({ placed, thread }: { readonly placed: readonly PlacedSegment[]; readonly thread: StripThread }) {
   const from = placed.find(({ part }) => part === thread.in);
@@ -162,86 +106,6 @@ function Thread({ placed, thread }: { readonly placed: readonly PlacedSegment[];
         />
       )}
     </g>
-  );
-}
-
-type PartNameProps = {
-  readonly segment: PlacedSegment;
-  /** Half the width of the main line. */
-  readonly widest: number;
-  /** How far side tubes reach from the main line. */
-  readonly sideTubes: number;
-  readonly upright: boolean;
-};
-
-/** Below the main line, or left of it; of an upright side tube on the free side, clear of its pin. */
-function PartName({ segment, widest, sideTubes, upright }: PartNameProps) {
-  const side = segment.lift !== 0;
-  const x = segment.x + segment.width * (upright && side ? 0.92 : 0.5);
-  const y = side ? segment.lift + 4 : widest + 20;
-  const grams = segment.waterGrams >= GRAMS_SHOWN ? ` ${segment.waterGrams.toFixed(1)} g` : '';
-  const common = {
-    fontSize: upright ? LETTERS.upright : LETTERS.lying,
-    style: { fill: 'var(--ulu-palette-text-secondary)' },
-  } as const;
-  const words = (
-    <>
-      {segment.name}
-      {grams && <tspan style={{ fill: 'var(--ulu-palette-water-ink)', fontWeight: 650 }}>{grams}</tspan>}
-    </>
-  );
-  if (upright)
-    return (
-      <text
-        {...common}
-        transform={`translate(${x + LETTERS.upright / 3} ${side ? -sideTubes - 8 : y - 6}) rotate(-90)`}
-        textAnchor={side ? 'start' : 'end'}
-      >
-        {words}
-      </text>
-    );
-  return (
-    <text {...common} x={x} y={y} textAnchor="middle">
-      {words}
-    </text>
-  );
-}
-
-/** The part as a button: its whole height takes the tap, and the focus is seen round it. */
-function PartButton({
-  segment: { part, name, x, width, lift },
-  reach,
-  onPart,
-}: {
-  readonly segment: PlacedSegment;
-  readonly reach: number;
-  readonly onPart: NonNullable<BoreStripProps['onPart']>;
-}) {
-  return (
-    <Box
-      component="rect"
-      role="button"
-      tabIndex={0}
-      aria-haspopup="menu"
-      aria-label={`${name}: I see something`}
-      x={x}
-      y={lift - reach}
-      width={width}
-      height={2 * reach}
-      rx={6}
-      onClick={(event: MouseEvent<SVGRectElement>) => onPart(part, event.currentTarget)}
-      onKeyDown={(event: KeyboardEvent<SVGRectElement>) => {
-        if (event.key !== 'Enter' && event.key !== ' ') return;
-        event.preventDefault();
-        onPart(part, event.currentTarget);
-      }}
-      sx={{
-        fill: 'transparent',
-        cursor: 'pointer',
-        outline: 'none',
-        '&:hover, &:focus-visible': { stroke: INK, strokeWidth: 2, strokeDasharray: '2 4' },
-      }}
-    />
   );
 }
 

@@ -1,6 +1,7 @@
 import { Box, Typography, useMediaQuery, useTheme } from '@mui/material';
 import type { StripSegment } from '#contract/instruments.ts';
-import { BoreStrip, type StripPin, type StripThread } from '#web/ui/BoreStrip.tsx';
+import { BoreStrip, type StripThread } from '#web/ui/BoreStrip.tsx';
+import type { OnPart, StripPin } from '#web/ui/bore-strip-marks.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 
 type StripHeadProps = {
@@ -12,7 +13,7 @@ type StripHeadProps = {
   readonly thread?: StripThread | null;
   /** What a tap on a part is for. */
   readonly hint?: string;
-  readonly onPart?: (part: StripSegment['part'], at: Element) => void;
+  readonly onPart?: OnPart;
 };
 
 /** The head of an instrument's page: its name and the bore strip, lying on a wide screen, upright on a phone. */

@@ -1,5 +1,5 @@
 import type { CareClockView } from '#contract/care.ts';
-import type { StripPin } from '#web/ui/BoreStrip.tsx';
+import type { StripPin } from '#web/ui/bore-strip-marks.tsx';
 
 const PRESSING = ['overdue', 'due', 'unknown', 'soon'] as const;
 type Pressing = (typeof PRESSING)[number];

@@ -3,7 +3,7 @@ import type { ItemClock } from '#core/care/care-clock.ts';
 import { signParts } from '#core/care/sign-parts.ts';
 import type { Situation } from '#core/care/situation.ts';
 import { stepsFor } from '#core/packup/collect-steps.ts';
-import { countFor } from '#core/packup/plan-run.ts';
+import { countFor } from '#core/packup/count-for.ts';
 import type { Format } from '#core/explain/format.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';

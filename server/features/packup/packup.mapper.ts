@@ -1,5 +1,5 @@
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import type { PlannedStep, PlanReason, RunPlan } from '#core/packup/plan-run.ts';
+import type { PlannedStep, PlanReason, RunPlan } from '#core/packup/run-plan.ts';
 import { LAST_PASSES, type RunEvent, type RunKind } from '#core/packup/run-log.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
 import type { StepId } from '#core/care/care-item.ts';

@@ -2,7 +2,7 @@ import { bookItem, itemIn } from '#core/care/practice-book.ts';
 import type { CareItemId } from '#core/care/care-item.ts';
 import type { Step } from '#core/care/step.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
-import { countFor } from '#core/packup/plan-run.ts';
+import { countFor } from '#core/packup/count-for.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
 import { isCalledFor, stepState, waitsUntilMs, type StepState } from '#core/packup/run-log.ts';
 import { handsFor } from '#core/players/player.ts';

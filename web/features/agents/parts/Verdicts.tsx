@@ -21,8 +21,8 @@ function PartRow({ part: { name, material, verdict, why, mark } }: { readonly pa
       component="li"
       sx={{
         display: 'grid',
-        gridTemplateColumns: '28px 132px 1fr',
-        gap: 1,
+        gridTemplateColumns: { xs: '28px 1fr', sm: '28px 132px 1fr' },
+        columnGap: 1,
         alignItems: 'baseline',
         py: 0.75,
         borderTop: '1px solid',
@@ -38,7 +38,7 @@ function PartRow({ part: { name, material, verdict, why, mark } }: { readonly pa
         <path d={icon} />
       </SvgIcon>
       <Typography sx={{ fontWeight: 650, color: verdict === 'no' ? 'stop.ink' : 'text.primary' }}>{words}</Typography>
-      <Box>
+      <Box sx={{ gridColumn: { xs: 2, sm: 3 } }}>
         <Typography sx={{ fontWeight: 600 }}>
           {name}
           {material && (

@@ -1,0 +1,106 @@
+import { describe, expect, test } from '@jest/globals';
+import { usualBuild } from '#core/care/check-book.ts';
+import { practiceFor } from '#core/care/practice-book.ts';
+import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
+import { countFor } from '#core/packup/count-for.ts';
+import { planRun } from '#core/packup/plan-run.ts';
+import type { RunPart } from '#core/packup/run-plan.ts';
+import { condensate, dryThreshold } from '#core/water/condensation.ts';
+import { usualWetness } from '#core/water/wetness.ts';
+import { practice } from '#core/explain/explained.ts';
+
+const partOf = (kind: KindId, playedMinutes = 60): RunPart => {
+  const build = usualBuild(kind);
+  const book = practiceFor(kind, build);
+  return {
+    instrumentId: `my-${kind}` as InstrumentId,
+    kind: kindOf(kind),
+    practice: book,
+    items: book.items
+      .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
+      .map(({ id }) => id),
+    schools: { choices: {}, context: { kind, build, ageDays: null, weeklyMinutes: 300 } },
+    playedMinutes,
+    wetness: usualWetness,
+    loads: new Map(),
+  };
+};
+const plan = (parts: readonly RunPart[], minutesAtHand: number | null) =>
+  planRun({
+    parts,
+    player: { standing: 'grown-up', does: [] },
+    roomCelsius: 20,
+    minutesAtHand,
+    learned: new Map(),
+  });
+const keysOf = (run: ReturnType<typeof plan>) => run.steps.map(({ key }) => key);
+
+describe.each(KIND_IDS)('packing up: %s', (kind) => {
+  const all = plan([partOf(kind)], null);
+
+  test('begins at the start, never does two things at once, and ends when the last step does', () => {
+    let free = 0;
+    for (const { startsAtMinute, activeMinutes, step } of all.steps) {
+      expect(startsAtMinute ?? NaN).toBeGreaterThanOrEqual(free - 1e-9);
+      // The plan takes the usual answer of a look: what only another answer calls for takes no time in it.
+      const usual = all.steps.find((one) => one.step.id === step.calledBy?.look)?.step.look?.answers[0]?.id;
+      const called = step.calledBy === undefined || step.calledBy.answers.some((answer) => answer === usual);
+      free = (startsAtMinute ?? NaN) + (called ? activeMinutes : 0);
+    }
+    expect(all.elapsedMinutes).toBeGreaterThanOrEqual(free - 1e-6);
+  });
+
+  test('no time at all still keeps every must, and what is left out and done is all there is', () => {
+    const none = plan([partOf(kind)], 0);
+    const done = new Set(keysOf(none));
+    for (const { key, step } of all.steps) if (step.must) expect(done).toContain(key);
+    const waiting = none.leftOut.flatMap(({ steps }) => steps.map(({ key }) => key));
+    expect([...done, ...waiting].toSorted()).toEqual(keysOf(all).toSorted());
+    expect(none.because.map(({ rule }) => rule)).toContain('must-exceeds');
+  });
+
+  test('within the minutes at hand it stays within them, and all the time there is leaves nothing out', () => {
+    const must = plan([partOf(kind)], 0).elapsedMinutes;
+    const some = plan([partOf(kind)], Math.ceil(must));
+    expect(some.elapsedMinutes).toBeLessThanOrEqual(Math.ceil(must) + 1e-9);
+    const ample = plan([partOf(kind)], 300);
+    expect(ample.leftOut).toEqual([]);
+    expect(keysOf(ample).toSorted()).toEqual(keysOf(all).toSorted());
+  });
+});
+
+test('the same request gives the same plan, and a second instrument changes nothing of the first one’s order', () => {
+  const [alone, both] = [plan([partOf('oboe')], null), plan([partOf('oboe'), partOf('trumpet')], null)];
+  expect(plan([partOf('oboe')], null)).toEqual(alone);
+  expect(both.steps.length).toBe(alone.steps.length + plan([partOf('trumpet')], null).steps.length);
+});
+
+describe('how often', () => {
+  const { water } = kindOf('clarinet');
+  const count = (playedMinutes: number, most = 20) =>
+    countFor(
+      { kind: 'passes-by-water', least: practice(1), most: practice(most), mark: 'practice', text: '' } as never,
+      { kind: kindOf('clarinet'), playedMinutes, roomCelsius: 20, wetness: usualWetness },
+    )?.count;
+
+  test('the fewest passes that leave less than the dry threshold, reckoned pass by pass', () => {
+    for (const minutes of [20, 40, 60, 90, 120]) {
+      let left = condensate(water, minutes, 20);
+      let passes = 0;
+      while (left > dryThreshold(water)) {
+        left *= 1 - water.pickedUpPerPass;
+        passes++;
+      }
+      expect(count(minutes)).toBe(Math.max(1, passes, water.leastPasses));
+    }
+  });
+
+  test('never over the book’s ceiling; nothing without a count', () => {
+    expect(count(600, 3)).toBe(3);
+    expect(
+      countFor(undefined, { kind: kindOf('clarinet'), playedMinutes: 60, roomCelsius: 20, wetness: usualWetness }),
+    ).toBeNull();
+  });
+});

@@ -1,0 +1,62 @@
+import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { Practice } from '#core/care/practice-book.ts';
+import type { Marked } from '#core/explain/explained.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { InstrumentKind } from '#core/instruments/kind.ts';
+import type { SchoolSetting } from '#core/packup/collect-steps.ts';
+import type { Count } from '#core/packup/count-for.ts';
+import type { RunStep } from '#core/packup/run-step.ts';
+import type { Hands, PlayerAbilities } from '#core/players/player.ts';
+import type { Wetness } from '#core/water/wetness.ts';
+
+export type PlannedStep = RunStep & {
+  readonly hands: Hands;
+  readonly repeats: Count | null;
+  /** Handwork of all repeats at this player's pace, minutes (estimate, or learned from ticks). */
+  readonly activeMinutes: number;
+  /** When it would begin, minutes from the start of the run (estimate); null for a step left out. */
+  readonly startsAtMinute: number | null;
+};
+
+/** What does not fit the minutes at hand, whole, with what it would protect and how long it would take besides. */
+export type LeftOut = { readonly steps: readonly PlannedStep[]; readonly value: number; readonly moreMinutes: number };
+
+export type PlanReason =
+  | { readonly rule: 'minutes-are-estimates'; readonly pace: number; readonly learned: number }
+  | { readonly rule: 'order'; readonly proved: boolean; readonly gapMinutes: number }
+  | { readonly rule: 'waits-overlapped'; readonly waitMinutes: number; readonly idleMinutes: number }
+  | { readonly rule: 'usual-look'; readonly question: string; readonly answer: string }
+  | { readonly rule: 'time-at-hand'; readonly minutes: number; readonly mustMinutes: number; readonly proved: boolean }
+  | { readonly rule: 'must-exceeds'; readonly minutes: number; readonly mustMinutes: number };
+
+export type RunPlan = {
+  readonly steps: readonly PlannedStep[];
+  readonly leftOut: readonly LeftOut[];
+  readonly activeMinutes: number;
+  readonly elapsedMinutes: number;
+  readonly because: readonly PlanReason[];
+};
+
+/** One instrument's share of a run. `playedMinutes` is 0 where nothing was played (a bath on a Sunday). */
+export type RunPart = {
+  readonly instrumentId: InstrumentId;
+  readonly kind: InstrumentKind;
+  readonly practice: Practice;
+  readonly items: readonly CareItemId[];
+  readonly schools: SchoolSetting;
+  readonly playedMinutes: number;
+  /** What is known of how wet this player blows it. */
+  readonly wetness: Wetness;
+  /** How far each clock has run, where one runs; it weighs what is left out. */
+  readonly loads: ReadonlyMap<CareItemId, number | null>;
+};
+
+export type RunRequest = {
+  readonly parts: readonly RunPart[];
+  readonly player: PlayerAbilities;
+  readonly roomCelsius: number;
+  /** Null: all the time it takes. */
+  readonly minutesAtHand: number | null;
+  /** Minutes of one repeat of a step, learned from the player's own ticks. */
+  readonly learned: ReadonlyMap<StepId, Marked>;
+};
