@@ -27,7 +27,7 @@ async function clocks(): Promise<Row> {
     const items = situationOf(
       instrument,
       { plays: services.plays.columns('none'), lastDone: new Map(), signs: new Map(), decisions: new Map() },
-      {},
+      { choices: {}, conditions: [] },
       today,
     ).practice.items;
     return {
@@ -44,7 +44,9 @@ async function clocks(): Promise<Row> {
     };
   });
   const count = database.client.prepare('select count(*), sum(minutes) from plays');
-  const core = await times(15, () => shelf.map(({ instrument, facts }) => situationOf(instrument, facts, {}, today)));
+  const core = await times(15, () =>
+    shelf.map(({ instrument, facts }) => situationOf(instrument, facts, { choices: {}, conditions: [] }, today)),
+  );
   const raw = await times(5, () => count.get());
   return {
     what: `clocks of ${INSTRUMENTS} instruments, ${plays} plays, warm`,

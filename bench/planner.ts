@@ -1,6 +1,6 @@
 import highs from 'highs';
 import { usualBuild } from '#core/care/check-book.ts';
-import { practiceFor } from '#core/care/practice-book.ts';
+import { usualPractice } from '#core/schools/practice-under.ts';
 import { asMilp, chains, LAG_INSTANCES } from '#core/testing/lag-instances.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
@@ -15,7 +15,7 @@ import { median, ms, times, type Row } from '#bench/measure.ts';
 /** A doubler's three after a show, every-play steps and what is short and due. */
 function part(kind: KindId): RunPart {
   const build = usualBuild(kind);
-  const practice = practiceFor(kind, build);
+  const practice = usualPractice(kind, build);
   const items = practice.items.filter(
     ({ trigger, withPackUp }) => (trigger.kind === 'every-play' && trigger.moment === 'after') || withPackUp,
   );
@@ -24,7 +24,6 @@ function part(kind: KindId): RunPart {
     kind: kindOf(kind),
     practice,
     items: items.map(({ id }) => id),
-    schools: { choices: {}, context: { kind, build, ageDays: null, weeklyMinutes: 300 } },
     playedMinutes: 90,
     wetness: usualWetness,
     loads: new Map(items.map(({ id }, index) => [id, 0.8 + (index % 5) * 0.3])),

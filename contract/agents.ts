@@ -5,7 +5,8 @@ import { recordId, text, word } from '#contract/scalars.ts';
 
 export const agentPaths = {
   list: '/api/agents',
-  verdicts: (agentId: string, instrumentId: string) => `/api/agents/${agentId}/verdicts/${instrumentId}`,
+  verdicts: (agentId: string, instrumentId: string, today: string) =>
+    `/api/agents/${agentId}/verdicts/${instrumentId}?today=${today}`,
   mixing: (one: string, other: string) => `/api/agents/${one}/with/${other}`,
 } as const;
 

@@ -141,9 +141,17 @@ export const instrumentPage = object({
   closed: array(
     object({ itemId: text().required(), name: text().required(), why: text().required() }).exact().required(),
   ).required(),
-  water: object({ grams: amount().min(0).required(), minutes: amount().min(0).required(), because: whyLines })
+  water: object({
+    grams: amount().min(0).required(),
+    minutes: amount().min(0).required(),
+    because: whyLines,
+    /** Brass: after how many minutes of playing water is worth letting out. */
+    letOut: object({ minutes: amount().positive().required(), because: whyLines }).exact().nullable().defined(),
+  })
     .exact()
     .required(),
+  /** What its player holds to where no step of a run says it, by the schools in force. */
+  habits: array(text().required()).required(),
   /** What is believed of how wet its player blows it; null where it is not swabbed. */
   wetness: object({
     taps: amount().integer().min(0).required(),

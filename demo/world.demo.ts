@@ -1,5 +1,5 @@
 import type { CareItemId, StepId } from '#core/care/care-item.ts';
-import { practiceFor } from '#core/care/practice-book.ts';
+import { usualPractice } from '#core/schools/practice-under.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
@@ -107,7 +107,7 @@ type RunToTell = {
 
 function runOf(story: Story, { kind, items, on, minute, play, minutesAtHand }: RunToTell): DemoRun {
   const { instrument, player, random } = story;
-  const practice = practiceFor(instrument.kind, instrument.build);
+  const practice = usualPractice(instrument.kind, instrument.build);
   const plan = planRun({
     parts: [
       {
@@ -115,10 +115,6 @@ function runOf(story: Story, { kind, items, on, minute, play, minutesAtHand }: R
         kind: kindOf(instrument.kind),
         practice,
         items,
-        schools: {
-          choices: {},
-          context: { kind: instrument.kind, build: instrument.build, ageDays: null, weeklyMinutes: 0 },
-        },
         playedMinutes: play?.minutes ?? 0,
         wetness: usualWetness,
         loads: new Map(),
@@ -182,7 +178,7 @@ function careDueOn(story: Story, daysAgo: number, lastDaysAgo: Map<CareItemId, n
 }
 
 /** Of late everybody packs up in full, but for those whose instrument still waits from last night. */
-const OF_LATE_DAYS = 14;
+const OF_LATE_DAYS = 42;
 const HURRIED_MINUTES = 4;
 function packsUp({ told, random }: Story, daysAgo: number): boolean {
   const minded = random.chance(told.packsUp);
@@ -200,7 +196,7 @@ function tellDay(
 ): void {
   const away = DEMO_GAPS.some(({ from, to }) => daysAgo <= from && daysAgo >= to);
   const { instrument, random } = story;
-  const items = practiceFor(instrument.kind, instrument.build).items;
+  const items = usualPractice(instrument.kind, instrument.build).items;
   const lastNight = daysAgo === 1;
   const play = away ? null : playOn(story, on, lastNight);
   if (play) {

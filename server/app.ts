@@ -8,11 +8,13 @@ import type { Logger } from 'pino';
 import { healthPath } from '#contract/health.ts';
 import { agentsRoutes } from '#server/features/agents/agents.routes.ts';
 import { careRoutes } from '#server/features/care/care.routes.ts';
+import { conditionsRoutes } from '#server/features/conditions/conditions.routes.ts';
 import { instrumentsRoutes } from '#server/features/instruments/instruments.routes.ts';
 import { packupRoutes } from '#server/features/packup/packup.routes.ts';
 import { playersRoutes } from '#server/features/players/players.routes.ts';
 import { playsRoutes } from '#server/features/plays/plays.routes.ts';
 import { recordRoutes } from '#server/features/record/record.routes.ts';
+import { schoolsRoutes } from '#server/features/schools/schools.routes.ts';
 import { guardHost } from '#server/http/guard.ts';
 import { errorHandler, notFoundHandler } from '#server/http/problem.ts';
 import type { Services } from '#server/repositories.ts';
@@ -92,6 +94,8 @@ export function createApp({ services, version, countMigrations, boundHost, log, 
     careRoutes,
     packupRoutes,
     recordRoutes,
+    schoolsRoutes,
+    conditionsRoutes,
     agentsRoutes,
   ])
     app.use(routes(services));

@@ -1,10 +1,12 @@
 import type { Db } from '#server/db/connection.ts';
 import { createCareRepository } from '#server/features/care/care.repository.ts';
+import { createConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
 import { createInstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import { createPackupRepository } from '#server/features/packup/packup.repository.ts';
 import { createPlayersRepository } from '#server/features/players/players.repository.ts';
 import { createPlaysRepository } from '#server/features/plays/plays.repository.ts';
 import { createRecordRepository } from '#server/features/record/record.repository.ts';
+import { createSchoolsRepository } from '#server/features/schools/schools.repository.ts';
 
 const repositoriesOn = (db: Db) => ({
   players: createPlayersRepository(db),
@@ -12,6 +14,8 @@ const repositoriesOn = (db: Db) => ({
   plays: createPlaysRepository(db),
   care: createCareRepository(db),
   packup: createPackupRepository(db),
+  schools: createSchoolsRepository(db),
+  conditions: createConditionsRepository(db),
   record: createRecordRepository(db),
 });
 export type Repositories = ReturnType<typeof repositoriesOn>;

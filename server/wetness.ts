@@ -1,10 +1,15 @@
+import type { Practice } from '#core/care/practice-book.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
 import { dryingPerPass, learnWetness, type Wetness } from '#core/water/wetness.ts';
 import type { Services } from '#server/repositories.ts';
 
 /** What the record says of how wet an instrument's player blows it, since the last reset. */
-export function wetnessIn({ packup, care }: Services, instrumentId: string, { water }: InstrumentKind): Wetness {
+export function wetnessIn(
+  { packup, care }: Services,
+  instrumentId: string,
+  { kind: { water }, practice }: { readonly kind: InstrumentKind; readonly practice: Pick<Practice, 'thirst'> },
+): Wetness {
   const taps = packup
     .lastPasses(instrumentId, care.lastResetAt(instrumentId))
     .map(({ playedMinutes, roomCelsius, count, found }) => ({
@@ -15,5 +20,6 @@ export function wetnessIn({ packup, care }: Services, instrumentId: string, { wa
     // Nothing was played, or the room was as warm as breath: the cloth says nothing of the player.
     .filter(({ grams }) => grams > 0)
     .map(({ grams, passes, found }) => ({ passes, found, logWaterOverDry: Math.log(grams / dryThreshold(water)) }));
-  return learnWetness(taps, dryingPerPass(water.pickedUpPerPass));
+  // Read with the cloth in use now: nobody says which cloth an earlier tap was made with.
+  return learnWetness(taps, dryingPerPass(water.pickedUpPerPass) * practice.thirst);
 }

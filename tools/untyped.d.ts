@@ -3,6 +3,8 @@ declare module 'psychrolib' {
     readonly SI: number;
     SetUnitSystem(system: number): void;
     GetVapPresFromRelHum(celsius: number, relativeHumidity: number): number;
+    GetHumRatioFromRelHum(celsius: number, relativeHumidity: number, pascal: number): number;
+    GetMoistAirDensity(celsius: number, humidityRatio: number, pascal: number): number;
   };
   export default psychrolib;
 }

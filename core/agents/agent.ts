@@ -1,3 +1,4 @@
+import type { SchoolId } from '#core/schools/school.ts';
 import type { Mark } from '#core/explain/explained.ts';
 
 /** What a surface is made of, as far as an agent cares. */
@@ -65,6 +66,8 @@ export type VerdictRow = {
   /** Only where the surface is of one of these; without it, of whatever it is. */
   readonly of?: readonly Material[];
   readonly verdict: Exclude<Verdict, 'not-known'>;
+  /** Where practice differs: the question, the choices under which it is used, and how, with care, it then is. */
+  readonly bySchool?: { readonly school: SchoolId; readonly allowedBy: readonly string[]; readonly then: string };
   /** The damage of a "no", the condition of a "care", why a "yes". */
   readonly why: string;
   readonly mark?: Mark;

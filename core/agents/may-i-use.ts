@@ -1,8 +1,10 @@
-import { type Agent, type Hazard, type Material, type SurfaceId, type Verdict } from '#core/agents/agent.ts';
+import type { Agent, Hazard, Material, SurfaceId, Verdict, VerdictRow } from '#core/agents/agent.ts';
 import { AGENTS } from '#core/agents/tables/agents.ts';
 import { SURFACES, SURFACES_OF, type Surface } from '#core/agents/tables/surfaces.ts';
 import type { Mark } from '#core/explain/explained.ts';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
+import { chosenSchool, isAsked, schoolOf } from '#core/schools/chosen-school.ts';
+import type { SchoolSetting } from '#core/schools/school.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 
 export const agentWith = (id: string): Agent | undefined => AGENTS.find((agent) => agent.id === id);
@@ -30,20 +32,38 @@ export type Judged = {
 
 const NOT_KNOWN = 'not known: ask the maker or the bench';
 
-/** May this agent touch this surface? What the book does not say is not known, never guessed. */
-export function judge(agent: Agent, surface: SurfaceHere): Judged {
+/** Where practice differs, the question decides as it is answered on this instrument. */
+function bySchool(row: VerdictRow, surface: SurfaceHere, schools: SchoolSetting): Judged | null {
+  const { bySchool: differs, why } = row;
+  const { kind, build } = schools.context;
+  if (differs === undefined || !isAsked(differs.school, kind, build)) return null;
+  const chosen = chosenSchool(differs.school, schools.choices, schools.context);
+  const asked = schoolOf(differs.school).question;
+  const answer = `${asked} ${chosen.words} (${chosen.why})`;
+  return differs.allowedBy.includes(chosen.choice)
+    ? { surface, verdict: 'care', why: `${differs.then}. ${answer}`, mark: chosen.mark }
+    : { surface, verdict: 'no', why: `${why}. ${answer}`, mark: chosen.mark };
+}
+
+/**
+ * May this agent touch this surface? What the book does not say is not known, never guessed. Where practice differs,
+ * the schools of the instrument decide; without them, and where no question is asked of it, it stays "by school".
+ */
+export function judge(agent: Agent, surface: SurfaceHere, schools?: SchoolSetting): Judged {
   const row = agent.rows.find(
     ({ on, of }) =>
       on.includes(surface.id) && (of === undefined || (surface.material !== null && of.includes(surface.material))),
   );
+  const decided = row && schools ? bySchool(row, surface, schools) : null;
+  if (decided) return decided;
   return row
     ? { surface, verdict: row.verdict, why: row.why, mark: row.mark ?? 'practice' }
     : { surface, verdict: 'not-known', why: NOT_KNOWN, mark: 'practice' };
 }
 
 /** The verdict for every part of an instrument, from the mouth on. */
-export const mayIUse = (agent: Agent, kind: KindId, build: Build): Judged[] =>
-  surfacesOf(kind, build).map((surface) => judge(agent, surface));
+export const mayIUse = (agent: Agent, kind: KindId, build: Build, schools?: SchoolSetting): Judged[] =>
+  surfacesOf(kind, build).map((surface) => judge(agent, surface, schools));
 
 export type Mixing =
   | { readonly danger: true; readonly gas: string; readonly text: string }

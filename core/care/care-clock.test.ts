@@ -3,8 +3,8 @@ import fc from 'fast-check';
 import { careClock, careClocks, type CareFacts, type ItemClock, type LastDone } from '#core/care/care-clock.ts';
 import type { CareItem, CareItemId } from '#core/care/care-item.ts';
 import { clockReasonWords, overdueDays, standingWords } from '#core/care/care-words.ts';
-import { chosenSchool } from '#core/care/chosen-school.ts';
-import { practiceFor } from '#core/care/practice-book.ts';
+import { chosenSchool } from '#core/schools/chosen-school.ts';
+import { plainContext, usualPractice } from '#core/schools/practice-under.ts';
 import { awaitsPackUp, whatMatters, worstClock } from '#core/care/what-matters.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
 import { estimate, practice as marked } from '#core/explain/explained.ts';
@@ -47,7 +47,8 @@ const clockOf = (of: CareItem, given: CareFacts): ItemClock => {
     today,
     forecast,
     choices: {},
-    context: { kind: 'clarinet' as const, build: {}, ageDays: null, weeklyMinutes: 0 },
+    context: plainContext('clarinet', {}),
+    conditions: [],
   });
   if (clock === null) throw new Error('no clock');
   return clock;
@@ -166,7 +167,7 @@ describe('the projected due date', () => {
 });
 
 describe('schools', () => {
-  const context = { kind: 'clarinet' as const, build: {}, ageDays: 100, weeklyMinutes: 0 };
+  const context = { ...plainContext('clarinet', { body: 'wood' }), ageDays: 100 };
   test('a default may be a rule over the record', () => {
     expect(chosenSchool('bore-oil-interval', {}, context).choice).toBe('3-months');
     expect(chosenSchool('bore-oil-interval', {}, { ...context, ageDays: 800 }).choice).toBe('6-months');
@@ -184,7 +185,7 @@ describe('schools', () => {
 
 describe('what matters now', () => {
   const build = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' } as const;
-  const practice = practiceFor('clarinet', build);
+  const practice = usualPractice('clarinet', build);
   const given = facts({
     plays: playsOn([1]),
     lastDone: new Map<CareItemId, LastDone>([
@@ -193,11 +194,12 @@ describe('what matters now', () => {
       ['keyed/key-oil', doneAt(daysAgo(10))],
     ]),
   });
-  const clocks = careClocks(practice.items, given, {
+  const clocks = careClocks(practice, given, {
     today,
     forecast: forecastWeek(given.plays, 20_000),
     choices: {},
-    context: { kind: 'clarinet' as const, build, ageDays: null, weeklyMinutes: 0 },
+    context: plainContext('clarinet', build),
+    conditions: [],
   });
   const ids = whatMatters(kindOf('clarinet'), clocks).map((clock) => clock.item.id);
 
@@ -216,11 +218,12 @@ describe('what matters now', () => {
   });
 
   test('a school that switches an item off switches its clock off', () => {
-    const off = careClocks(practice.items, given, {
+    const off = careClocks(practice, given, {
       today,
       forecast: forecastWeek(given.plays, 20_000),
       choices: { 'bore-oil-interval': 'none' },
-      context: { kind: 'clarinet' as const, build, ageDays: null, weeklyMinutes: 0 },
+      context: plainContext('clarinet', build),
+      conditions: [],
     });
     expect(off.find((clock) => clock.item.id === 'wooden-bore/oil')?.state).toBe('off');
   });

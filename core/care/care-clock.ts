@@ -1,16 +1,19 @@
 import type { CareItem, CareItemId, Limbs } from '#core/care/care-item.ts';
-import { chosenSchool, type ChosenSchool, type SchoolContext } from '#core/care/chosen-school.ts';
+import { chosenSchool, type ChosenSchool } from '#core/schools/chosen-school.ts';
 import type { CareDecision } from '#core/care/care-decision.ts';
 import type { DoneBy } from '#core/care/done-by.ts';
 import { stateOfLoad, type CareState } from '#core/care/care-state.ts';
 import { projectDue, type DueRange } from '#core/care/project-due.ts';
-import type { SchoolChoices } from '#core/care/school.ts';
+import type { Practice } from '#core/care/practice-book.ts';
+import { conditionCalls, type ConditionCall } from '#core/conditions/condition-calls.ts';
+import type { Condition } from '#core/conditions/condition.ts';
+import type { SchoolChoices, SchoolContext } from '#core/schools/school.ts';
 import type { Marked } from '#core/explain/explained.ts';
 import { playedSince, type PlayColumns, type Played } from '#core/plays/play-columns.ts';
 import type { WeekForecast } from '#core/plays/forecast.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
-import { addDays, dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import { dateOfDay, dayNumber, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 export const LIMB_NAMES = ['days', 'minutes', 'plays'] as const;
 export type LimbName = (typeof LIMB_NAMES)[number];
@@ -36,7 +39,8 @@ export type ClockReason =
   | { readonly rule: 'every-play'; readonly playsSince: number; readonly item: CareItem }
   | { readonly rule: 'interval-words'; readonly words: string; readonly item: CareItem }
   | { readonly rule: 'when-noticed'; readonly sign: string; readonly item: CareItem }
-  | { readonly rule: 'for-a-while'; readonly sign: string; readonly days: Marked }
+  | { readonly rule: 'while'; readonly words: string; readonly item: CareItem }
+  | { readonly rule: 'condition'; readonly call: ConditionCall }
   | { readonly rule: 'why'; readonly item: CareItem }
   | { readonly rule: 'projected'; readonly due: DueRange }
   | { readonly rule: 'noticed'; readonly on: LocalDate; readonly sign: string; readonly item: CareItem }
@@ -81,6 +85,7 @@ export type CareSetting = {
   readonly forecast: WeekForecast;
   readonly choices: SchoolChoices;
   readonly context: SchoolContext;
+  readonly conditions: readonly Condition[];
 };
 
 function readLimbs(limbs: Limbs, days: number, played: Played): LimbReading[] {
@@ -168,15 +173,26 @@ function limbClock(
   };
 }
 
+/** The limbs an item's clock runs on under the schools in force; null where none runs. */
+export function limbsOf(
+  { trigger }: Pick<CareItem, 'trigger'>,
+  { choices, context }: Pick<CareSetting, 'choices' | 'context'>,
+): Limbs | null {
+  if (trigger.kind === 'clock') return trigger.limbs;
+  if (trigger.kind !== 'clock-by-school') return null;
+  const limbs = trigger.limbs[chosenSchool(trigger.school, choices, context).choice];
+  return limbs === undefined || typeof limbs === 'string' ? null : limbs;
+}
+
 /** The clock of one item. Items done before playing have none: they belong to the putting-together. */
 export function careClock(item: CareItem, facts: CareFacts, setting: CareSetting): ItemClock | null {
   const { trigger } = item;
   switch (trigger.kind) {
     case 'every-play':
       return trigger.moment === 'after' ? everyPlayClock(item, facts) : null;
-    case 'for-a-while':
+    case 'while':
       return standing(item, 'as-seen', [
-        { rule: 'for-a-while', sign: trigger.sign, days: trigger.days },
+        { rule: 'while', words: trigger.words, item },
         { rule: 'why', item },
       ]);
     case 'when-noticed':
@@ -197,6 +213,7 @@ export function careClock(item: CareItem, facts: CareFacts, setting: CareSetting
       if (limbs === undefined) throw new Error(`${item.id} has no interval for ${trigger.school}/${chosen.choice}`);
       const reason: ClockReason = { rule: 'school', chosen };
       if (limbs === 'off') return standing(item, 'off', [reason, { rule: 'why', item }]);
+      if (limbs === 'when-seen') return standing(item, 'as-seen', [reason, { rule: 'why', item }]);
       return limbClock(item, { limbs, interval: reason }, facts, setting);
     }
   }
@@ -211,22 +228,79 @@ function standingSign({ id }: CareItem, { signs, lastDone }: CareFacts): SignNot
   return sign && (done === undefined || done.atWallMinute < sign.atWallMinute) ? sign : undefined;
 }
 
-/** A sign calls for its item: it is due from the moment it was seen, for a while or until it is put right. */
-function withSign(clock: ItemClock, facts: CareFacts, today: LocalDate): ItemClock {
-  const { trigger } = clock.item;
+/** The sign an item is called for by; undefined where none calls for it. */
+export const signOf = ({ trigger }: Pick<CareItem, 'trigger'>): string | undefined =>
+  trigger.kind === 'when-noticed' || trigger.kind === 'clock-by-school' ? trigger.sign : undefined;
+
+/** A sign calls for its item: it is due from the moment it was seen until it is put right. */
+function withSign(clock: ItemClock, facts: CareFacts): ItemClock {
   const sign = standingSign(clock.item, facts);
-  if ((trigger.kind !== 'when-noticed' && trigger.kind !== 'for-a-while') || sign === undefined) return clock;
-  const on = dayOf(sign.atWallMinute);
-  const until = trigger.kind === 'for-a-while' ? addDays(on, trigger.days.value) : null;
-  if (until !== null && until <= today) return clock;
+  const seen = signOf(clock.item);
+  if (seen === undefined || sign === undefined || clock.state !== 'as-seen') return clock;
   return {
     ...clock,
     part: sign.part,
     state: 'due',
     load: 1,
-    due: until === null ? null : { on: until, earliest: until, latest: until },
-    because: [{ rule: 'noticed', on, sign: trigger.sign, item: clock.item }, ...clock.because],
+    due: null,
+    because: [{ rule: 'noticed', on: dayOf(sign.atWallMinute), sign: seen, item: clock.item }, ...clock.because],
   };
+}
+
+/** Care the schools in force do without. */
+function withSchool(clock: ItemClock, off: Practice['off']): ItemClock {
+  const chosen = off.get(clock.item.id);
+  return chosen === undefined
+    ? clock
+    : {
+        ...standing(clock.item, 'off', [
+          { rule: 'school', chosen },
+          { rule: 'why', item: clock.item },
+        ]),
+        lastDone: clock.lastDone,
+      };
+}
+
+/** What falls due by a condition runs over by a whole interval in a week (estimate). */
+const CONDITION_WEEK = 7;
+/** What a condition asks for within so many days is soon (estimate). */
+const SOON_DAYS = 2;
+/** States in which nothing of an item's own is running, so that a condition alone decides. */
+const IDLE: readonly CareState[] = ['as-seen', 'unknown', 'fresh', 'soon'];
+
+/** What the conditions in force ask of an item, the most pressing call. */
+function callFor(item: CareItem, facts: CareFacts, setting: CareSetting): ConditionCall | undefined {
+  const { today, choices, context, conditions } = setting;
+  if (conditions.length === 0) return undefined;
+  const done = facts.lastDone.get(item.id);
+  const lastDoneOn = done === undefined ? null : dayOf(done.atWallMinute);
+  return conditionCalls(item.id, conditions, { today, lastDoneOn, schools: { choices, context } })[0];
+}
+
+/** A day a condition asks for that is still to come: it counts where it comes before the item's own. */
+function beforeItsOwn(clock: ItemClock, on: LocalDate, daysAhead: number): Partial<ItemClock> {
+  const isFirst = clock.due === null || on < clock.due.on;
+  if (!isFirst || !IDLE.includes(clock.state)) return {};
+  const isSoon = daysAhead <= SOON_DAYS && clock.state !== 'unknown';
+  return { state: isSoon ? 'soon' : clock.state, due: { on, earliest: on, latest: on } };
+}
+
+/** A condition in force calls for it: at each joining, or on its day, where that comes before its own clock. */
+function withCondition(clock: ItemClock, facts: CareFacts, setting: CareSetting): ItemClock {
+  const call = clock.state === 'off' ? undefined : callFor(clock.item, facts, setting);
+  if (call === undefined) return clock;
+  const { on } = call;
+  const called: ItemClock = {
+    ...clock,
+    part: call.condition.part ?? clock.part,
+    because: [{ rule: 'condition', call }, ...clock.because],
+  };
+  const due = on === null ? clock.due : { on, earliest: on, latest: on };
+  if (call.kind === 'at-each-joining' || on === null) return { ...called, state: 'due', load: 1, due };
+  const past = daysBetween(on, setting.today);
+  if (past < 0) return { ...called, ...beforeItsOwn(clock, on, -past) };
+  const load = Math.max(clock.load ?? 0, 1 + past / CONDITION_WEEK);
+  return { ...called, state: stateOfLoad(load), load, due };
 }
 
 /** What is stuck keeps what needs it waiting, however long that clock has run. */
@@ -262,14 +336,18 @@ function withDecision(clock: ItemClock, facts: CareFacts, today: LocalDate): Ite
 }
 
 /**
- * All clocks of one instrument, in the book's order: as its facts have it, then what was noticed, what waits for the
- * bench, and what the player has decided.
+ * All clocks of one instrument, in the book's order: as its facts have it, then what the schools do without, what was
+ * noticed, what a condition calls for, what waits for the bench, and what the player has decided.
  */
-export function careClocks(items: readonly CareItem[], facts: CareFacts, setting: CareSetting): ItemClock[] {
+export function careClocks(
+  { items, off }: Pick<Practice, 'items' | 'off'>,
+  facts: CareFacts,
+  setting: CareSetting,
+): ItemClock[] {
   return items.flatMap((item) => {
-    const clock = careClock(item, facts, setting);
-    return clock
-      ? [withDecision(withBlock(withSign(clock, facts, setting.today), items, facts), facts, setting.today)]
-      : [];
+    const own = careClock(item, facts, setting);
+    if (own === null) return [];
+    const called = withCondition(withSign(withSchool(own, off), facts), facts, setting);
+    return [withDecision(withBlock(called, items, facts), facts, setting.today)];
   });
 }

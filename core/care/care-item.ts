@@ -1,8 +1,9 @@
+import type { ConditionId } from '#core/conditions/condition.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import type { Skill } from '#core/players/player.ts';
-import type { SchoolId } from '#core/care/school.ts';
+import type { SchoolId } from '#core/schools/school.ts';
 
 /** The layers of the practice book. A kind's practice is the sum of its layers, common ones first. */
 export const LAYER_IDS = [
@@ -53,11 +54,14 @@ export type Trigger =
   | {
       readonly kind: 'clock-by-school';
       readonly school: SchoolId;
-      readonly limbs: Readonly<Record<string, Limbs | 'off'>>;
+      readonly limbs: Readonly<Record<string, Limbs | 'off' | 'when-seen'>>;
+      /** For the choice `when-seen`. */
+      readonly sign?: string;
+      readonly seenOn?: SeenOn;
     }
   | { readonly kind: 'when-noticed'; readonly sign: string; readonly seenOn: SeenOn }
-  /** Once the sign is there it belongs to every making-ready for so many days (a new cork). */
-  | { readonly kind: 'for-a-while'; readonly sign: string; readonly days: Marked; readonly seenOn: SeenOn };
+  /** No clock of its own: a condition calls for it while it lasts (a new cork, an illness). */
+  | { readonly kind: 'while'; readonly condition: ConditionId; readonly words: string };
 
 /** Where a sign can be seen: only on the item's own part (lime in the mouthpiece), or on any part (a stiff joint). */
 export type SeenOn = 'its-part' | 'any-part';

@@ -1,6 +1,7 @@
-import type { Baseline, ClockReason, ItemClock, LimbReading } from '#core/care/care-clock.ts';
+import { signOf, type Baseline, type ClockReason, type ItemClock, type LimbReading } from '#core/care/care-clock.ts';
 import type { CareState } from '#core/care/care-state.ts';
 import type { DueRange } from '#core/care/project-due.ts';
+import { conditionCallWords } from '#core/conditions/condition-words.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration, figure, type Format } from '#core/explain/format.ts';
 import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
@@ -58,12 +59,10 @@ export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
       return { rule, text: everyPlayWords(reason.playsSince), mark: 'one-voice' };
     case 'interval-words':
       return { rule, text: `The practice book says: ${reason.words}.`, mark: reason.item.mark };
-    case 'for-a-while':
-      return {
-        rule,
-        text: `Belongs to every making-ready for ${counted(reason.days.value, 'day')} after ${reason.sign}.`,
-        mark: reason.days.mark,
-      };
+    case 'while':
+      return { rule, text: `No clock of its own: done ${reason.words}.`, mark: reason.item.mark };
+    case 'condition':
+      return { rule, text: conditionCallWords(reason.call, format), mark: reason.call.mark };
     case 'when-noticed':
       return { rule, text: `No clock: done when you see ${reason.sign}.`, mark: reason.item.mark };
     case 'why':
@@ -97,20 +96,37 @@ export const STATE_WORDS: Readonly<Record<CareState, string>> = {
   waiting: 'waits for the bench',
 };
 
+/** What stands beside the gauge where something other than the item's own clock decides; null where it is the clock. */
+function calledWords({ item, state, because }: ItemClock, today: LocalDate): string | null {
+  const [first] = because;
+  if (first?.rule === 'noticed') return 'noticed';
+  if (first?.rule !== 'condition' || (state !== 'due' && state !== 'overdue')) return null;
+  const { kind, on } = first.call;
+  if (kind === 'at-each-joining')
+    return on === null ? 'at each joining' : `at each joining, for ${counted(daysBetween(today, on) + 1, 'more day')}`;
+  const past = on === null ? 0 : daysBetween(on, today);
+  return past > 0 && item.trigger.kind !== 'clock' ? `${counted(past, 'day')} over` : null;
+}
+
+/** What stands beside the gauge of an item without a running clock; null where one runs. */
+function idleWords({ item, state }: ItemClock): string | null {
+  if (state === 'as-seen') {
+    const sign = signOf(item);
+    if (sign !== undefined) return `when you see ${sign}`;
+    return item.trigger.kind === 'while' ? item.trigger.words : STATE_WORDS[state];
+  }
+  return ['waiting', 'unknown', 'off'].includes(state) ? STATE_WORDS[state] : null;
+}
+
 /** "due", "due in 3 days", "5 days over": what a player reads beside the gauge. */
 export function standingWords(clock: ItemClock, today: LocalDate): string {
   const { state, due, item } = clock;
   if (item.trigger.kind === 'every-play') return state === 'fresh' ? 'done' : 'after this play';
-  if ('sign' in item.trigger && state === 'as-seen') return `when you see ${item.trigger.sign}`;
-  if (item.trigger.kind === 'when-noticed' && state === 'due') return 'noticed';
-  if (item.trigger.kind === 'for-a-while' && due !== null)
-    return `at each joining, for ${counted(daysBetween(today, due.on), 'more day')}`;
-  if (state === 'waiting') return STATE_WORDS[state];
-  if (state === 'unknown' || state === 'off') return STATE_WORDS[state];
+  const special = idleWords(clock) ?? calledWords(clock, today);
+  if (special !== null) return special;
   const over = overdueDays(clock);
   if (over > 0) return `${counted(over, 'day')} over`;
-  if (state === 'due' || state === 'overdue') return STATE_WORDS[state];
-  if (due === null) return STATE_WORDS[state];
+  if (state === 'due' || state === 'overdue' || due === null) return STATE_WORDS[state];
   const days = daysBetween(today, due.on);
   const about = due.earliest === due.latest ? '' : 'about ';
   return days > 60 ? `in ${about}${Math.round(days / 30.4)} months` : `in ${about}${counted(days, 'day')}`;

@@ -1,6 +1,7 @@
 import type { CareItem, CareItemId, StepId } from '#core/care/care-item.ts';
 import type { CareItemRow, LayerUse } from '#core/care/practice-layer.ts';
 import type { Step } from '#core/care/step.ts';
+import type { ChosenSchool } from '#core/schools/chosen-school.ts';
 import { PAGES } from '#core/care/tables/pages.ts';
 import { buildMeets, type Build, type BuildCondition } from '#core/instruments/build.ts';
 import {
@@ -13,10 +14,19 @@ import {
 } from '#core/instruments/kind.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
 
-/** The practice of one kind and build: what applies to this very instrument, whatever the schools chosen. */
+/** The practice of one kind and build, and of one player once schools have been chosen. */
 export type Practice = {
   readonly items: readonly CareItem[];
+  /** The steps there are to do; before any school is chosen, those of every school. */
   readonly steps: readonly Step[];
+  /** These and the ones left out: an order may run through a step that is not done. */
+  readonly chain: readonly Step[];
+  /** Every step of every school: a run under way may hold one of a school that was chosen then. */
+  readonly book: readonly Step[];
+  /** Care the schools in force do without, and which school says so. */
+  readonly off: ReadonlyMap<CareItemId, ChosenSchool>;
+  /** How thirsty the player's cloth is beside the one the book counts with: it multiplies λ (estimate). */
+  readonly thirst: number;
   readonly neverDos: readonly NeverDo[];
 };
 
@@ -58,10 +68,17 @@ export function practiceFor(kindId: KindId, build: Build): Practice {
     });
   const items = layers.flatMap((layer) => layer.items).map((item) => placed(kind, item));
   const itemIds = new Set<CareItemId>(items.map(({ id }) => id));
-  const steps = layers.flatMap((layer) => layer.steps).filter(({ item }) => itemIds.has(item));
+  const steps = layers
+    .flatMap((layer) => layer.steps)
+    .filter(({ item }) => itemIds.has(item))
+    .map((step) => placed(kind, step));
   const practice: Practice = {
     items,
-    steps: steps.map((step) => placed(kind, step)),
+    steps,
+    chain: steps,
+    book: steps,
+    off: new Map(),
+    thirst: 1,
     neverDos: layers.flatMap((layer) => layer.neverDos),
   };
   made.set(key, practice);
@@ -72,9 +89,9 @@ export function practiceFor(kindId: KindId, build: Build): Practice {
 export const itemIn = (practice: Practice, id: CareItemId): CareItem | undefined =>
   practice.items.find((item) => item.id === id);
 
-/** The step with this id in a practice, or undefined when it does not apply to the build. */
+/** The step with this id in a practice, whatever the school; undefined when it does not apply to the build. */
 export const stepIn = (practice: Practice, id: StepId): Step | undefined =>
-  practice.steps.find((step) => step.id === id);
+  practice.book.find((step) => step.id === id);
 
 const book = new Map<CareItemId, CareItemRow>(
   Object.values<readonly LayerUse[]>(PAGES).flatMap((uses) =>

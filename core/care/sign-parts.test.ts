@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { careClocks } from '#core/care/care-clock.ts';
 import type { CareItemId } from '#core/care/care-item.ts';
 import { itemIn, practiceFor } from '#core/care/practice-book.ts';
+import { plainContext } from '#core/schools/practice-under.ts';
 import { signParts } from '#core/care/sign-parts.ts';
 import type { Build } from '#core/instruments/build.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
@@ -36,10 +37,9 @@ describe('where a sign can be seen', () => {
 
 test('the work is where its sign was seen', () => {
   const today = localDate('2026-11-24');
-  const { items } = practiceFor('bassoon', BASSOON);
   const plays = playColumns(new Int32Array(0), new Int32Array(0));
   const clocks = careClocks(
-    items,
+    practiceFor('bassoon', BASSOON),
     {
       plays,
       lastDone: new Map(),
@@ -52,8 +52,9 @@ test('the work is where its sign was seen', () => {
       today,
       forecast: forecastWeek(plays, dayNumber(today)),
       choices: {},
-      context: { kind: 'bassoon', build: BASSOON },
-    } as never,
+      context: plainContext('bassoon', BASSOON),
+      conditions: [],
+    },
   );
   const wax = clocks.find(({ item }) => item.id === 'tenons/wax');
   expect(wax).toMatchObject({ state: 'due', part: 'long-joint' });

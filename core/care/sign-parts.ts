@@ -8,7 +8,8 @@ import type { InstrumentKind, PartId } from '#core/instruments/kind.ts';
  * joint, dust) every part of the tube this build has. Empty for an item without a sign.
  */
 export function signParts({ part, trigger }: CareItem, kind: InstrumentKind, build: Build): readonly PartId[] {
-  if (!('sign' in trigger)) return [];
+  if (trigger.kind !== 'when-noticed' && trigger.kind !== 'clock-by-school') return [];
+  if (trigger.sign === undefined) return [];
   if (trigger.seenOn === 'its-part') return [part];
   return [...new Set([part, ...boreStrip(kind, build, 0).map(({ id }) => id)])];
 }

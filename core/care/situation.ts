@@ -1,7 +1,9 @@
 import { careClocks, type CareFacts, type ItemClock } from '#core/care/care-clock.ts';
-import type { SchoolContext } from '#core/care/chosen-school.ts';
 import { practiceFor, type Practice } from '#core/care/practice-book.ts';
-import type { SchoolChoices } from '#core/care/school.ts';
+import type { Condition } from '#core/conditions/condition.ts';
+import { idsInForce } from '#core/conditions/in-force.ts';
+import { practiceUnder } from '#core/schools/practice-under.ts';
+import type { SchoolChoices, SchoolContext } from '#core/schools/school.ts';
 import { awaitsPackUp, whatMatters } from '#core/care/what-matters.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
@@ -13,12 +15,14 @@ import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 /** How one instrument stands today: everything the screens, the shelf and a new run are made from. */
 export type Situation = {
   readonly kind: InstrumentKind;
+  /** As this player does it: under the schools in force. */
   readonly practice: Practice;
   readonly forecast: WeekForecast;
   /** Minutes offered when somebody says they have just played. */
   readonly usualPlayMinutes: number;
   readonly context: SchoolContext;
   readonly choices: SchoolChoices;
+  readonly conditions: readonly Condition[];
   readonly clocks: readonly ItemClock[];
   /** The periodic clocks that call for attention, most pressing first. */
   readonly calling: readonly ItemClock[];
@@ -29,22 +33,23 @@ export type Situation = {
 export function situationOf(
   instrument: Instrument,
   facts: Pick<CareFacts, 'plays' | 'lastDone' | 'signs' | 'decisions'>,
-  choices: SchoolChoices,
+  { choices, conditions }: { readonly choices: SchoolChoices; readonly conditions: readonly Condition[] },
   today: LocalDate,
 ): Situation {
   const kind = kindOf(instrument.kind);
-  const practice = practiceFor(instrument.kind, instrument.build);
   const forecast = forecastWeek(facts.plays, dayNumber(today));
-  const context: SchoolContext = {
+  const plain = {
     kind: instrument.kind,
     build: instrument.build,
     ageDays: instrument.cameNew ? dayNumber(today) - dayNumber(instrument.acquiredOn) : null,
     weeklyMinutes: weeklyMinutes(forecast),
   };
+  const context: SchoolContext = { ...plain, conditions: idsInForce(conditions, today, { choices, context: plain }) };
+  const practice = practiceUnder(practiceFor(instrument.kind, instrument.build), { choices, context });
   const clocks = careClocks(
-    practice.items,
+    practice,
     { ...facts, acquiredOn: instrument.acquiredOn, cameNew: instrument.cameNew },
-    { today, forecast, choices, context },
+    { today, forecast, choices, context, conditions },
   );
   return {
     kind,
@@ -53,6 +58,7 @@ export function situationOf(
     usualPlayMinutes: usualPlayMinutes(facts.plays),
     context,
     choices,
+    conditions,
     clocks,
     calling: whatMatters(kind, clocks),
     awaitsPackUp: awaitsPackUp(clocks),

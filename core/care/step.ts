@@ -1,9 +1,13 @@
 import type { CareItemId, StepId } from '#core/care/care-item.ts';
 import type { Milestone } from '#core/care/milestone.ts';
-import type { SchoolId } from '#core/care/school.ts';
+import type { SchoolId } from '#core/schools/school.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
+import type { SurfaceId } from '#core/agents/agent.ts';
 import type { PartId } from '#core/instruments/kind.ts';
+
+/** An agent a step calls for, where it goes, and the step that rinses it off, where one does. */
+export type AgentUse = { readonly agent: string; readonly on: SurfaceId; readonly rinsedBy?: StepId };
 
 /** How often a step is repeated, and where the number comes from. */
 export type Repeats =
@@ -67,6 +71,10 @@ export type Step = {
   readonly when?: BuildCondition;
   /** Belongs to these choices of a school; without it the step is common to all. */
   readonly school?: { readonly id: SchoolId; readonly choices: readonly string[] };
+  /** Comes after these by the school in force, where both are in the run; it could be done without them. */
+  readonly laterThan?: readonly StepId[];
+  /** What it brings to which surface; judged against the build before the step is ever offered. */
+  readonly uses?: readonly AgentUse[];
   /** The way of the cloth: the part it goes in at and the part it comes out of; the same part for to and fro. */
   readonly thread?: { readonly in: PartId; readonly out: PartId };
   /** Other items this step settles as well: the bath's grease is also the monthly grease. */

@@ -146,6 +146,8 @@ export type WaterRow = {
   readonly wettedBoreSquareMetres: number;
   readonly pickedUpPerPass: number;
   readonly leastPasses: number;
+  /** Water worth letting out of brass while playing, g; kinds that are swabbed have none. */
+  readonly poolGrams?: number;
 };
 
 export const NEARNESS_WEIGHT: Readonly<Record<Nearness, Marked>> = {

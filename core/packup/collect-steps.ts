@@ -1,11 +1,7 @@
 import type { CareItemId, StepId } from '#core/care/care-item.ts';
 import type { Practice } from '#core/care/practice-book.ts';
 import { itemIn } from '#core/care/practice-book.ts';
-import { chosenSchool, type SchoolContext } from '#core/care/chosen-school.ts';
-import type { SchoolChoices } from '#core/care/school.ts';
 import type { Step } from '#core/care/step.ts';
-
-export type SchoolSetting = { readonly choices: SchoolChoices; readonly context: SchoolContext };
 
 /** The items named, and those they bring along; bench items and items of another build drop out. */
 function withIncluded(practice: Practice, itemIds: readonly CareItemId[]): Set<CareItemId> {
@@ -20,15 +16,10 @@ function withIncluded(practice: Practice, itemIds: readonly CareItemId[]): Set<C
   return wanted;
 }
 
-/** The steps that do the items named, under the schools in force, in the book's order. */
-export function stepsFor(practice: Practice, itemIds: readonly CareItemId[], schools: SchoolSetting): Step[] {
+/** The steps that do the items named, in the book's order. */
+export function stepsFor(practice: Practice, itemIds: readonly CareItemId[]): Step[] {
   const wanted = withIncluded(practice, itemIds);
-  return practice.steps.filter(
-    ({ item, school }) =>
-      wanted.has(item) &&
-      (school === undefined ||
-        school.choices.includes(chosenSchool(school.id, schools.choices, schools.context).choice)),
-  );
+  return practice.steps.filter(({ item }) => wanted.has(item));
 }
 
 /** Everything reached from each step by going back along `direct`, through any number of others. */
@@ -51,15 +42,15 @@ function closureOf(direct: ReadonlyMap<StepId, readonly StepId[]>): ReadonlyMap<
 
 type Closure = ReadonlyMap<StepId, ReadonlySet<StepId>>;
 
-/** Every step of the practice that must come before each step: by name, and by the milestones it needs. */
-const everythingBefore = ({ steps }: Practice): Closure =>
+/** Every step of the chain that must come before each step: by name, by its school, and by the milestones it needs. */
+const everythingBefore = ({ chain }: Practice): Closure =>
   closureOf(
     new Map(
-      steps.map(({ id, after, needs = [] }) => {
-        const leading = steps.filter(
+      chain.map(({ id, after, laterThan = [], needs = [] }) => {
+        const leading = chain.filter(
           (step) => step.id !== id && step.reaches?.some((milestone) => needs.includes(milestone)),
         );
-        return [id, [...after, ...leading.map((step) => step.id)]] as const;
+        return [id, [...after, ...laterThan, ...leading.map((step) => step.id)]] as const;
       }),
     ),
   );
@@ -71,7 +62,7 @@ const enablingOf = new WeakMap<Practice, Closure>();
  * without every joint having been swabbed, but a joint cannot be swabbed before it is parted.
  */
 export function enabling(practice: Practice): Closure {
-  const made = enablingOf.get(practice) ?? closureOf(new Map(practice.steps.map(({ id, after }) => [id, after])));
+  const made = enablingOf.get(practice) ?? closureOf(new Map(practice.chain.map(({ id, after }) => [id, after])));
   enablingOf.set(practice, made);
   return made;
 }

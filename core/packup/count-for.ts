@@ -1,3 +1,4 @@
+import type { Practice } from '#core/care/practice-book.ts';
 import type { Repeats } from '#core/care/step.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import { passesFor, type PassReason } from '#core/water/passes.ts';
@@ -11,12 +12,13 @@ type CountSetting = {
   readonly playedMinutes: number;
   readonly roomCelsius: number;
   readonly wetness: Wetness;
+  readonly practice: Pick<Practice, 'thirst'>;
 };
 
 /** How many times: the water model within the book's floor and ceiling, or the book's own count. */
 export function countFor(
   repeats: Repeats | undefined,
-  { kind, playedMinutes, roomCelsius, wetness }: CountSetting,
+  { kind, playedMinutes, roomCelsius, wetness, practice }: CountSetting,
 ): Count | null {
   if (repeats === undefined) return null;
   if (repeats.kind === 'fixed') return { count: repeats.count.value, noun: repeats.noun, because: [] };
@@ -27,6 +29,7 @@ export function countFor(
     least: repeats.least,
     most: repeats.most,
     wetness,
+    thirst: practice.thirst,
   });
   return { count: value, noun: 'pass', because };
 }

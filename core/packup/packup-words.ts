@@ -44,6 +44,18 @@ export function planReasonWords(reason: PlanReason): WhyLine {
         mark: 'estimate',
       };
     }
+    case 'kept-apart':
+      return {
+        rule,
+        text: `“${reason.second}” comes only after “${reason.first}”: the two would react.`,
+        mark: 'published',
+      };
+    case 'not-together':
+      return {
+        rule,
+        text: `${reason.left} waits for another day: with “${reason.meets.toLowerCase()}” it would make ${reason.gas}.`,
+        mark: 'published',
+      };
     case 'must-exceeds':
       return {
         rule,

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { usualBuild } from '#core/care/check-book.ts';
-import { practiceFor } from '#core/care/practice-book.ts';
+import { usualPractice } from '#core/schools/practice-under.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
@@ -13,7 +13,7 @@ import { practice } from '#core/explain/explained.ts';
 
 const partOf = (kind: KindId, playedMinutes = 60): RunPart => {
   const build = usualBuild(kind);
-  const book = practiceFor(kind, build);
+  const book = usualPractice(kind, build);
   return {
     instrumentId: `my-${kind}` as InstrumentId,
     kind: kindOf(kind),
@@ -21,7 +21,6 @@ const partOf = (kind: KindId, playedMinutes = 60): RunPart => {
     items: book.items
       .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
       .map(({ id }) => id),
-    schools: { choices: {}, context: { kind, build, ageDays: null, weeklyMinutes: 300 } },
     playedMinutes,
     wetness: usualWetness,
     loads: new Map(),
@@ -82,7 +81,7 @@ describe('how often', () => {
   const count = (playedMinutes: number, most = 20) =>
     countFor(
       { kind: 'passes-by-water', least: practice(1), most: practice(most), mark: 'practice', text: '' } as never,
-      { kind: kindOf('clarinet'), playedMinutes, roomCelsius: 20, wetness: usualWetness },
+      { kind: kindOf('clarinet'), playedMinutes, roomCelsius: 20, wetness: usualWetness, practice: { thirst: 1 } },
     )?.count;
 
   test('the fewest passes that leave less than the dry threshold, reckoned pass by pass', () => {
@@ -100,7 +99,13 @@ describe('how often', () => {
   test('never over the book’s ceiling; nothing without a count', () => {
     expect(count(600, 3)).toBe(3);
     expect(
-      countFor(undefined, { kind: kindOf('clarinet'), playedMinutes: 60, roomCelsius: 20, wetness: usualWetness }),
+      countFor(undefined, {
+        kind: kindOf('clarinet'),
+        playedMinutes: 60,
+        roomCelsius: 20,
+        wetness: usualWetness,
+        practice: { thirst: 1 },
+      }),
     ).toBeNull();
   });
 });

@@ -6,6 +6,7 @@ import { nearnessWeight } from '#core/care/what-matters.ts';
 import { chooseSteps, shortestSeconds, type Unit } from '#core/packup/choose-steps.ts';
 import { enabling, precedence, stepsFor } from '#core/packup/collect-steps.ts';
 import { countFor } from '#core/packup/count-for.ts';
+import { keepApart } from '#core/packup/mixing-guard.ts';
 import { orderSteps, type Job } from '#core/packup/order-steps.ts';
 import type { LeftOut, PlannedStep, PlanReason, RunPart, RunPlan, RunRequest } from '#core/packup/run-plan.ts';
 import { runStep, runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
@@ -32,7 +33,7 @@ function candidatesOf(part: RunPart, request: RunRequest, isFirst: boolean): Can
   const { player, roomCelsius, learned } = request;
   const pace = paceOf(player.standing);
   // Hands are washed once, however many cases are opened.
-  const steps = stepsFor(part.practice, part.items, part.schools).filter(({ oncePerRun }) => isFirst || !oncePerRun);
+  const steps = stepsFor(part.practice, part.items).filter(({ oncePerRun }) => isFirst || !oncePerRun);
   return steps.map((step) => {
     const repeats = countFor(step.repeats, { ...part, roomCelsius });
     const own = learned.get(step.id);
@@ -52,9 +53,11 @@ function candidatesOf(part: RunPart, request: RunRequest, isFirst: boolean): Can
 const isUrgent = ({ step }: Candidate): boolean =>
   step.reaches?.some((milestone) => milestone === 'reed-off' || milestone === 'water-out') === true;
 
-function jobsOf(candidates: readonly Candidate[], parts: readonly RunPart[]): Job[] {
-  const indexOf = new Map<RunStepKey, number>(candidates.map(({ key }, index) => [key, index]));
-  const before = new Map<RunStepKey, readonly RunStepKey[]>();
+type Before = ReadonlyMap<RunStepKey, readonly RunStepKey[]>;
+
+/** What must come before each step, by the book and the schools of its instrument. */
+function beforeOf(candidates: readonly Candidate[], parts: readonly RunPart[]): Map<RunStepKey, RunStepKey[]> {
+  const before = new Map<RunStepKey, RunStepKey[]>();
   for (const part of parts) {
     const mine = candidates.filter(({ instrumentId }) => instrumentId === part.instrumentId).map(({ step }) => step);
     for (const [id, earlier] of precedence(part.practice, mine))
@@ -63,12 +66,52 @@ function jobsOf(candidates: readonly Candidate[], parts: readonly RunPart[]): Jo
         [...earlier].map((one) => runStepKey(part.instrumentId, one)),
       );
   }
+  return before;
+}
+
+type Gathered = {
+  readonly candidates: readonly Candidate[];
+  readonly before: Before;
+  readonly because: readonly PlanReason[];
+};
+
+/** Every step of the run with what must come before it, what would react with what kept apart. */
+function gather(request: RunRequest): Gathered {
+  const { parts } = request;
+  const all = parts.flatMap((part, index) => candidatesOf(part, request, index === 0));
+  const gathered = parts.length > 1 ? [...all.filter(isUrgent), ...all.filter((one) => !isUrgent(one))] : all;
+  const before = beforeOf(gathered, parts);
+  const { order, dropped } = keepApart(
+    gathered.map(({ key, instrumentId, step }) => ({ key, instrumentId, step, before: new Set(before.get(key)) })),
+  );
+  const isDropped = ({ instrumentId, step }: Candidate) =>
+    dropped.some((one) => one.instrumentId === instrumentId && one.item === step.item);
+  const candidates = gathered.filter((one) => !isDropped(one));
+  const actionOf = (key: RunStepKey) => gathered.find((one) => one.key === key)?.step.action ?? key;
+  for (const [first, second] of order) before.set(second, [...(before.get(second) ?? []), first]);
+  const because = [
+    ...order.map(([first, second]): PlanReason => ({
+      rule: 'kept-apart',
+      first: actionOf(first),
+      second: actionOf(second),
+    })),
+    ...dropped.map(({ instrumentId, item, meets, gas }): PlanReason => {
+      const part = parts.find((one) => one.instrumentId === instrumentId);
+      return { rule: 'not-together', left: (part && itemIn(part.practice, item)?.name) ?? item, meets, gas };
+    }),
+  ];
+  return { candidates, before, because };
+}
+
+function jobsOf(candidates: readonly Candidate[], before: Before): Job[] {
+  const indexOf = new Map<RunStepKey, number>(candidates.map(({ key }, index) => [key, index]));
   return candidates.map(({ key, step, workSeconds }) => ({
     workSeconds,
-    after: (before.get(key) ?? []).map((earlier) => {
-      const job = indexOf.get(earlier) ?? 0;
+    after: (before.get(key) ?? []).flatMap((earlier) => {
+      const job = indexOf.get(earlier);
+      if (job === undefined) return [];
       const wait = candidates[job]?.step.wait;
-      return { job, waitSeconds: wait?.until.includes(step.id) ? wait.minutes.value * SECONDS : 0 };
+      return [{ job, waitSeconds: wait?.until.includes(step.id) ? wait.minutes.value * SECONDS : 0 }];
     }),
   }));
 }
@@ -180,11 +223,9 @@ const usualLooks = (candidates: readonly Candidate[]): PlanReason[] =>
  * the must-steps always and of the rest what protects most. Deterministic; minutes are estimates or learned.
  */
 export function planRun(request: RunRequest): RunPlan {
-  const { parts, player, minutesAtHand, learned } = request;
-  const gathered = parts.flatMap((part, index) => candidatesOf(part, request, index === 0));
-  const candidates =
-    parts.length > 1 ? [...gathered.filter(isUrgent), ...gathered.filter((one) => !isUrgent(one))] : gathered;
-  const jobs = jobsOf(candidates, parts);
+  const { player, minutesAtHand, learned } = request;
+  const { candidates, before, because: guarded } = gather(request);
+  const jobs = jobsOf(candidates, before);
   const { chosen, leftOut, because } = choose(candidates, jobs, request);
   const at = new Map(chosen.map((job, index) => [job, index]));
   const schedule = orderSteps(
@@ -209,6 +250,7 @@ export function planRun(request: RunRequest): RunPlan {
     elapsedMinutes,
     because: [
       ...because,
+      ...guarded,
       {
         rule: 'minutes-are-estimates',
         pace: paceOf(player.standing),

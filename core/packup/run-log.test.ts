@@ -1,7 +1,7 @@
 import { usualWetness } from '#core/water/wetness.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { practiceFor } from '#core/care/practice-book.ts';
+import { usualPractice } from '#core/schools/practice-under.ts';
 import type { Marked } from '#core/explain/explained.ts';
 import type { CareItemId, StepId } from '#core/care/care-item.ts';
 import type { Step } from '#core/care/step.ts';
@@ -174,7 +174,7 @@ describe('the log of a run', () => {
 
 describe('a plan', () => {
   const build = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' } as const;
-  const practice = practiceFor('clarinet', build);
+  const practice = usualPractice('clarinet', build);
   const request = (
     items: readonly CareItemId[],
     {
@@ -191,7 +191,6 @@ describe('a plan', () => {
         items,
         playedMinutes: 45,
         wetness: usualWetness,
-        schools: { choices: {}, context: { kind: 'clarinet' as const, build, ageDays: null, weeklyMinutes: 0 } },
         loads: new Map<CareItemId, number>([
           ['single-reed/mouthpiece-wash', 3],
           ['swab/wash', 1],

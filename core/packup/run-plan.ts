@@ -3,7 +3,6 @@ import type { Practice } from '#core/care/practice-book.ts';
 import type { Marked } from '#core/explain/explained.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
-import type { SchoolSetting } from '#core/packup/collect-steps.ts';
 import type { Count } from '#core/packup/count-for.ts';
 import type { RunStep } from '#core/packup/run-step.ts';
 import type { Hands, PlayerAbilities } from '#core/players/player.ts';
@@ -27,6 +26,8 @@ export type PlanReason =
   | { readonly rule: 'waits-overlapped'; readonly waitMinutes: number; readonly idleMinutes: number }
   | { readonly rule: 'usual-look'; readonly question: string; readonly answer: string }
   | { readonly rule: 'time-at-hand'; readonly minutes: number; readonly mustMinutes: number; readonly proved: boolean }
+  | { readonly rule: 'kept-apart'; readonly first: string; readonly second: string }
+  | { readonly rule: 'not-together'; readonly left: string; readonly meets: string; readonly gas: string }
   | { readonly rule: 'must-exceeds'; readonly minutes: number; readonly mustMinutes: number };
 
 export type RunPlan = {
@@ -41,9 +42,9 @@ export type RunPlan = {
 export type RunPart = {
   readonly instrumentId: InstrumentId;
   readonly kind: InstrumentKind;
+  /** As this player does it: under the schools in force. */
   readonly practice: Practice;
   readonly items: readonly CareItemId[];
-  readonly schools: SchoolSetting;
   readonly playedMinutes: number;
   /** What is known of how wet this player blows it. */
   readonly wetness: Wetness;

@@ -1,11 +1,16 @@
+import { signOf } from '#core/care/care-clock.ts';
 import type { CareItem } from '#core/care/care-item.ts';
 import type { DecisionKind } from '#core/care/care-decision.ts';
+import type { ConditionId } from '#core/conditions/condition.ts';
+import { conditionKind } from '#core/conditions/in-force.ts';
+import { schoolOf } from '#core/schools/chosen-school.ts';
+import { isSchoolId } from '#core/schools/school.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { counted, duration, listed, type Format } from '#core/explain/format.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
 
 /** What stands in an instrument's record and can be taken back. */
-export const RECORD_KINDS = ['play', 'run', 'care', 'sign', 'decision'] as const;
+export const RECORD_KINDS = ['play', 'run', 'care', 'sign', 'decision', 'school', 'condition'] as const;
 export type RecordKind = (typeof RECORD_KINDS)[number];
 
 const RUN_WORDS: Readonly<Record<RunKind, string>> = { before: 'Made ready', after: 'Packed up', care: 'Care done' };
@@ -31,7 +36,7 @@ export const careWords = (item: Named | undefined, itemId: string, by: 'player' 
   `${item?.name ?? itemId}${by === 'bench' ? ', by the bench' : ''}`;
 
 export const signWords = (item: Named | undefined, itemId: string): string =>
-  item && 'sign' in item.trigger ? `Noticed: ${item.trigger.sign}` : `Noticed: ${item?.name ?? itemId}`;
+  `Noticed: ${(item && signOf(item)) ?? item?.name ?? itemId}`;
 
 export function decisionWords(
   item: Named | undefined,
@@ -48,3 +53,16 @@ export function decisionWords(
       return `${name}: done again from now on`;
   }
 }
+
+/** A choice where practice differs; null went back to the default. */
+export function schoolWords(id: string, choice: string | null): string {
+  if (!isSchoolId(id)) return `${id}: ${choice ?? 'back to the default'}`;
+  const { question, choices } = schoolOf(id);
+  const words = choice === null ? 'back to the default' : (choices[choice]?.words ?? choice);
+  return `${question} ${words}`;
+}
+
+export const schoolSetWords = (name: string): string => `Choices taken from “${name}”`;
+
+export const conditionWords = (id: ConditionId, ofPlayer: boolean): string =>
+  `${conditionKind(id).name}${ofPlayer ? ' (whoever plays it)' : ''}`;

@@ -35,6 +35,8 @@ export type PassInput = {
   readonly most: Marked;
   /** What is known of this player on this instrument; by default nothing. */
   readonly wetness?: Wetness;
+  /** How thirsty the cloth is beside the usual one; it multiplies λ. */
+  readonly thirst?: number;
   /** How sure it should be dry, 0…1. */
   readonly confidence?: number;
 };
@@ -52,10 +54,11 @@ function wantedPasses(wetness: Wetness, lambda: number, mu: number, confidence: 
  * minimum, at most its ceiling. For a player nobody has asked it is the rule of thumb, `⌈ln(m/θ) / −ln(1 − p)⌉`.
  */
 export function passesFor(input: PassInput): Explained<number, PassReason> {
-  const { water, minutes, roomCelsius, least, most, wetness = usualWetness, confidence = USUAL_CONFIDENCE } = input;
+  const { water, minutes, roomCelsius, least, most, wetness = usualWetness, thirst = 1 } = input;
+  const { confidence = USUAL_CONFIDENCE } = input;
   const grams = condensate(water, minutes, roomCelsius);
   const dryGrams = dryThreshold(water);
-  const lambda = dryingPerPass(water.pickedUpPerPass);
+  const lambda = dryingPerPass(water.pickedUpPerPass) * thirst;
   const mu = Math.log(grams / dryGrams);
   const wanted = grams > 0 ? wantedPasses(wetness, lambda, mu, confidence) : 0;
   const floor = Math.max(least.value, water.leastPasses);
@@ -66,7 +69,7 @@ export function passesFor(input: PassInput): Explained<number, PassReason> {
     value,
     because: [
       { rule: 'water-blown-in', minutes, roomCelsius, grams },
-      { rule: 'dries-per-pass', takenPerPass: water.pickedUpPerPass, dryGrams, wanted },
+      { rule: 'dries-per-pass', takenPerPass: 1 - Math.exp(-lambda), dryGrams, wanted },
       ...(wetness.taps > 0
         ? [
             {

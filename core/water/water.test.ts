@@ -6,6 +6,9 @@ import { estimate, practice } from '#core/explain/explained.ts';
 import type { WaterRow } from '#core/instruments/kind.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
 import { condensate, condensationRate } from '#core/water/condensation.ts';
+import { KIND_IDS } from '#core/instruments/kind.ts';
+import { letOutAfter, letOutWords } from '#core/water/let-out.ts';
+import { dryingPerPass, learnWetness } from '#core/water/wetness.ts';
 import { passesFor } from '#core/water/passes.ts';
 
 psychrolib.SetUnitSystem(psychrolib.SI);
@@ -14,11 +17,27 @@ const passes = (water: WaterRow, minutes: number, roomCelsius: number) =>
   passesFor({ water, minutes, roomCelsius, least: practice(1), most: estimate(15) }).value;
 
 describe('humidity', () => {
-  test('agrees with psychrolib (Hyland & Wexler 1983) within the stated 0.384 %, 0…50 °C', () => {
-    for (let celsius = 1; celsius <= 50; celsius += 1) {
+  test('agrees with psychrolib (Hyland & Wexler 1983) within the stated 0.384 %, −10…50 °C', () => {
+    for (let celsius = -10; celsius <= 50; celsius += 0.5) {
       const reference = psychrolib.GetVapPresFromRelHum(celsius, 1);
       expect(Math.abs(saturationPressure(celsius) / reference - 1)).toBeLessThan(0.00384);
     }
+  });
+
+  test('water in the air agrees with psychrolib’s humidity ratio and density, −10…40 °C, 10…100 %', () => {
+    const pressure = 101_325;
+    for (let celsius = -10; celsius <= 40; celsius += 2.5)
+      for (let humidity = 0.1; humidity <= 1; humidity += 0.15) {
+        const ratio = psychrolib.GetHumRatioFromRelHum(celsius, humidity, pressure);
+        const density = psychrolib.GetMoistAirDensity(celsius, ratio, pressure);
+        const reference = (1000 * density * ratio) / (1 + ratio);
+        expect(Math.abs(absoluteHumidity(celsius, humidity) / reference - 1)).toBeLessThan(0.005);
+      }
+  });
+
+  test('never falls as the air grows warmer, across freezing as well', () => {
+    for (let celsius = -40; celsius < 50; celsius += 0.01)
+      expect(saturationPressure(celsius + 0.01)).toBeGreaterThan(saturationPressure(celsius));
   });
 
   test('gives the breath its published water: 34 °C, 95 % is 35.61 g/m³', () => {
@@ -48,6 +67,34 @@ describe('condensation', () => {
       ),
       { seed: 9 },
     );
+  });
+});
+
+describe('letting water out of brass', () => {
+  // Worked examples: pool ÷ rate at 20 °C; pools and rates are estimates.
+  test.each([
+    ['trumpet', 20.35],
+    ['trombone', 16.97],
+    ['tuba', 21.2],
+  ] as const)('%s: worth it after about %f min', (kind, minutes) => {
+    expect(letOutAfter(kindOf(kind).water, 20)?.value).toBeCloseTo(minutes, 2);
+  });
+
+  test('a wetter player sooner, a warmer room later, a room as warm as breath never', () => {
+    const wet = learnWetness([{ passes: 5, found: 'wet', logWaterOverDry: 2 }], dryingPerPass(0.5));
+    const usual = letOutAfter(kindOf('trumpet').water, 20)?.value ?? 0;
+    expect(letOutAfter(kindOf('trumpet').water, 20, wet)?.value).toBeLessThan(usual);
+    expect(letOutAfter(kindOf('trumpet').water, 26)?.value).toBeGreaterThan(usual);
+    expect(letOutAfter(kindOf('trumpet').water, 34)).toBeNull();
+    expect(letOutAfter(kindOf('clarinet').water, 20)).toBeNull();
+  });
+
+  test('every brass kind has a pool, and says that it is guessed', () => {
+    for (const kind of KIND_IDS.filter((id) => kindOf(id).family === 'Brass')) {
+      const found = letOutAfter(kindOf(kind).water, 20);
+      expect([kind, (found?.value ?? 0) > 5, (found?.value ?? 99) < 60]).toEqual([kind, true, true]);
+      expect(found?.because.map((reason) => letOutWords(reason).mark)).toContain('estimate');
+    }
   });
 });
 

@@ -42,20 +42,29 @@ const ROWS_AFTER: Record<string, string> = {
     insert into run_events (key, run_key, kind, at) values ('e1', 'r1', 'finished', '2026-01-02T10:05:00.000Z');
     insert into care_done values ('c1', 'cl', 'clarinet/swab-bore', '2026-01-02', 605, 'player', 'e1', '2026-01-02T10:05:00.000Z');
     insert into withdrawals values ('w1', 'p1', '2026-01-03T00:00:00.000Z');`,
+  '0001_judgement': `
+    insert into school_choices values ('h1', 'cl', 'swab-wash', 'monthly', '2026-01-02', null, '2026-01-02T10:05:00.000Z');
+    insert into school_sets values ('t1', 'cl', 'My way', '2026-01-02', '2026-01-02T10:05:00.000Z');
+    insert into conditions values ('n1', 'ill', null, 'ada', '2026-01-02', null, null, null, null, '2026-01-02T10:05:00.000Z');
+    insert into condition_ends values ('m1', 'n1', '2026-01-05', '2026-01-05T10:05:00.000Z');`,
 };
-const TABLES = [
-  'players',
-  'instruments',
-  'plays',
-  'runs',
-  'run_instruments',
-  'run_events',
-  'care_done',
-  'signs_noticed',
-  'care_decisions',
-  'wetness_resets',
-  'withdrawals',
-];
+/** Tables by the migration that made them. */
+const TABLES_OF: Record<string, string[]> = {
+  '0000_first': [
+    'players',
+    'instruments',
+    'plays',
+    'runs',
+    'run_instruments',
+    'run_events',
+    'care_done',
+    'signs_noticed',
+    'care_decisions',
+    'wetness_resets',
+    'withdrawals',
+  ],
+  '0001_judgement': ['school_choices', 'school_sets', 'conditions', 'condition_ends'],
+};
 
 describe('migrations', () => {
   test('every migration has rows and children to be tried on', () => {
@@ -78,19 +87,40 @@ describe('migrations', () => {
         );
         client.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)').run(tag, when);
       }
-      client.exec(Object.values(ROWS_AFTER)[upTo] ?? '');
+      const known = journal.slice(0, upTo + 1).map(({ tag }) => tag);
+      for (const tag of known) client.exec(ROWS_AFTER[tag] ?? '');
       client.close();
       const home = mkdtempSync(path.join(folder, 'home-'));
       copyFileSync(file, path.join(home, DATABASE_FILE));
       const { client: migrated, close } = openDatabase(home);
-      expect(TABLES.map((table) => migrated.prepare(`select count(*) from ${table}`).pluck().get())).toEqual(
-        TABLES.map(() => 1),
+      const tables = known.flatMap((tag) => TABLES_OF[tag] ?? []);
+      expect(tables.map((table) => migrated.prepare(`select count(*) from ${table}`).pluck().get())).toEqual(
+        tables.map(() => 1),
       );
       expect(migrated.prepare('select wall_minute from plays').pluck().get()).toBe(
         Date.parse('2026-01-02T10:00:00Z') / 60_000,
       );
       close();
     });
+  });
+
+  test('a new cork that was a sign becomes a condition, under its own key and begin', () => {
+    const file = path.join(folder, 'signs.db');
+    const client = new Database(file);
+    const [first, second] = ['0000_first', '0001_judgement'].map((tag) =>
+      readFileSync(path.join(migrationsFolder, `${tag}.sql`), 'utf8').replaceAll('--> statement-breakpoint', ''),
+    );
+    client.exec(first ?? '');
+    client.exec(ROWS_AFTER['0000_first'] ?? '');
+    client.exec(
+      "insert into signs_noticed values ('s2', 'cl', 'tenons/new-cork', 'barrel', '2026-01-03', 605, null, 'then')",
+    );
+    client.exec(second ?? '');
+    expect(client.prepare('select key, condition, begins_on, part from conditions').all()).toEqual([
+      { key: 's2', condition: 'new-cork', begins_on: '2026-01-03', part: 'barrel' },
+    ]);
+    expect(client.prepare('select key from signs_noticed').pluck().all()).toEqual(['s1']);
+    client.close();
   });
 
   test('a table rebuilt the way drizzle-kit writes it keeps its children under the guard, and loses them without', () => {

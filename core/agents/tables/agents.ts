@@ -28,7 +28,14 @@ export const AGENTS: readonly Agent[] = [
       { on: ['bore'], of: ['wood'], verdict: 'yes', why: 'thin, with the pads shielded' },
       { on: ['bore'], of: ['plastic', 'hard-rubber', 'metal'], verdict: 'no', why: 'useless, and it gums the pads' },
       { on: ['tube'], verdict: 'no', why: 'useless, and it gums the pads' },
-      { on: ['body', 'blowing-edge'], of: ['bamboo'], verdict: 'no', why: 'slippery; most makers advise against it' },
+      {
+        on: ['body'],
+        of: ['bamboo'],
+        verdict: 'no',
+        why: 'slippery; most makers advise against it',
+        bySchool: { school: 'bamboo-oil', allowedBy: ['yes'], then: 'outside, a trace; most makers advise against it' },
+      },
+      { on: ['blowing-edge'], of: ['bamboo'], verdict: 'no', why: 'slippery; most makers advise against it' },
       { on: ['pads'], verdict: 'no', why: 'it ruins them' },
     ],
     cautions: ['Oily cloths dry flat outdoors before they are binned.', 'Children only with a grown-up.'],
@@ -153,6 +160,7 @@ export const AGENTS: readonly Agent[] = [
         of: ['plated', 'bare-brass'],
         verdict: 'by-school',
         why: 'default no: alkali and heat dull plate and stain brass, and it is not sterile either',
+        bySchool: { school: 'brass-mouthpiece-wash', allowedBy: ['dishwasher'], then: 'it dulls plate all the same' },
       },
       { on: ['mouthpiece'], of: ['hard-rubber', 'plastic'], verdict: 'no', why: 'heat warps and discolours' },
       {
@@ -218,14 +226,30 @@ export const AGENTS: readonly Agent[] = [
     group: 'Cleaners',
     rows: [
       { on: ['lip-plate'], of: ['metal'], verdict: 'yes', why: 'a pad, or a bud with a little; metal head only' },
-      { on: ['mouthpiece'], of: ['hard-rubber'], verdict: 'by-school', why: 'default no; by wipe, only briefly' },
+      {
+        on: ['mouthpiece'],
+        of: ['hard-rubber'],
+        verdict: 'by-school',
+        why: 'default no; by wipe, only briefly',
+        bySchool: { school: 'mouthpiece-alcohol', allowedBy: ['wipe'], then: 'a quick wipe, then rinsed' },
+      },
       { on: ['mouthpiece', 'brass-mouthpiece'], verdict: 'care', why: 'by wipe, short' },
-      { on: ['keys'], verdict: 'by-school', why: 'default no: said to take thin plating and to dry wood beside it' },
+      {
+        on: ['keys'],
+        verdict: 'by-school',
+        why: 'default no: said to take thin plating and to dry wood beside it',
+        bySchool: { school: 'alcohol-on-keys', allowedBy: ['lightly'], then: 'lightly, on a cloth, never over pads' },
+      },
       {
         on: ['body', 'bore', 'lip-plate'],
         of: ['plastic'],
         verdict: 'by-school',
         why: 'default no: some plastics craze',
+        bySchool: {
+          school: 'alcohol-on-plastic-body',
+          allowedBy: ['wipe-outside'],
+          then: 'a wipe, outside only; tried first where it does not show',
+        },
       },
       { on: ['finish'], of: ['lacquer'], verdict: 'no', why: 'it attacks lacquer' },
       { on: ['pads'], of: ['skin', 'leather'], verdict: 'no', why: 'it ruins them' },
@@ -326,7 +350,25 @@ export const AGENTS: readonly Agent[] = [
     id: 'lighter-fluid',
     name: 'Lighter fluid',
     group: 'Cleaners',
-    rows: [{ on: ['pad-seats'], verdict: 'by-school', why: 'default no: it burns' }],
+    rows: [
+      {
+        on: ['pad-seats'],
+        of: ['plastic', 'wood', 'hard-rubber'],
+        verdict: 'no',
+        why: 'it burns; and on wood, plastic and rubber nobody answers for it',
+        mark: 'general',
+      },
+      {
+        on: ['pad-seats'],
+        verdict: 'by-school',
+        why: 'default no: it burns',
+        bySchool: {
+          school: 'sticky-pad',
+          allowedBy: ['lighter-fluid'],
+          then: 'on a bud, by an adult, away from any flame, pad kept clear',
+        },
+      },
+    ],
     cautions: ['Flammable: adult, open window, no flame or cigarette; cloths aired.'],
   },
   {
@@ -339,8 +381,18 @@ export const AGENTS: readonly Agent[] = [
         of: ['lacquer'],
         verdict: 'by-school',
         why: 'a trace on the cloth, never sprayed at the horn; no silicone; off pads, felts and rods',
+        bySchool: {
+          school: 'sax-outside',
+          allowedBy: ['polish-on-cloth'],
+          then: 'a trace on the cloth, never sprayed at the horn; no silicone; off pads, felts and rods',
+        },
       },
-      { on: ['neck-tenon'], verdict: 'by-school', why: 'default no' },
+      {
+        on: ['neck-tenon'],
+        verdict: 'by-school',
+        why: 'default no: it leaves a film',
+        bySchool: { school: 'neck-tenon-cleaning', allowedBy: ['polish-cloth'], then: 'a trace, wiped off again' },
+      },
       { on: ['neck-cork'], verdict: 'no', why: 'dry cloth and cork grease do it' },
       { on: ['finish'], of: ['silver', 'bare-brass'], verdict: 'no', why: 'it is for lacquer, if for anything' },
     ],
@@ -404,7 +456,19 @@ export const AGENTS: readonly Agent[] = [
     id: 'coated-paper',
     name: 'Powdered or coated paper',
     group: 'Cloth, paper, brush',
-    rows: [{ on: ['pads'], verdict: 'no', why: 'it leaves residue' }],
+    rows: [
+      { on: ['pads'], of: ['skin'], verdict: 'no', why: 'it leaves residue' },
+      {
+        on: ['pads'],
+        verdict: 'no',
+        why: 'it leaves residue',
+        bySchool: {
+          school: 'sticky-pad',
+          allowedBy: ['coated-paper'],
+          then: 'against the advice: it leaves residue; a sticky pad only, wiped after',
+        },
+      },
+    ],
   },
   {
     id: 'cotton-bud',
@@ -479,7 +543,14 @@ export const AGENTS: readonly Agent[] = [
     id: 'fluffy-stick',
     name: 'Fluffy bore stick left inside',
     group: 'Cloth, paper, brush',
-    rows: [{ on: ['bore', 'tube'], verdict: 'by-school', why: 'default no: holds the water against the pads, sheds' }],
+    rows: [
+      {
+        on: ['bore', 'tube'],
+        verdict: 'by-school',
+        why: 'default no: holds the water against the pads, sheds',
+        bySchool: { school: 'fluffy-stick', allowedBy: ['yes'], then: 'after the swab, never instead of it' },
+      },
+    ],
   },
   {
     id: 'cored-swab',

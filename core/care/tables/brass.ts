@@ -168,6 +168,7 @@ export const brass: PracticeLayer = {
       cautions: ['Not in the dishwasher: alkali and heat dull plate and stain brass, and it does not sterilise.'],
       supplies: ['dish soap', 'mouthpiece brush'],
       when: { brassMouthpiece: ['plated', 'bare-brass'] },
+      uses: [{ agent: 'dish-soap', on: 'brass-mouthpiece' }],
       mark: 'practice',
     },
     {
@@ -181,6 +182,7 @@ export const brass: PracticeLayer = {
       harm: 'film where the lips go',
       supplies: ['dish soap', 'mouthpiece brush'],
       when: { brassMouthpiece: ['stainless'] },
+      uses: [{ agent: 'dish-soap', on: 'brass-mouthpiece' }],
       mark: 'practice',
     },
     {
@@ -196,6 +198,7 @@ export const brass: PracticeLayer = {
       harm: 'a slide that sets',
       cautions: ['A slide that will not move goes to the bench; never force it.'],
       supplies: ['slide grease', 'lint-free cloth'],
+      uses: [{ agent: 'slide-grease', on: 'tuning-slides' }],
       mark: 'practice',
     },
   ],

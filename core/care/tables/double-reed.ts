@@ -1,5 +1,5 @@
 import type { PracticeLayer } from '#core/care/practice-layer.ts';
-import { oneVoice } from '#core/explain/explained.ts';
+import { estimate, oneVoice } from '#core/explain/explained.ts';
 
 /** Reeds of oboe, cor anglais and bassoon. Minutes per step are estimates. */
 export const doubleReed: PracticeLayer = {
@@ -32,6 +32,15 @@ export const doubleReed: PracticeLayer = {
       why: 'Dry reeds last longer; blades are the frailest part.',
       mark: 'practice',
     },
+    {
+      id: 'double-reed/reed-hygiene',
+      name: 'Clean the reeds',
+      part: 'reed',
+      trigger: { kind: 'while', condition: 'ill', words: 'while you are ill' },
+      severity: 'person',
+      why: 'A reed goes straight to the lips.',
+      mark: 'practice',
+    },
   ],
   steps: [
     {
@@ -51,7 +60,39 @@ export const doubleReed: PracticeLayer = {
       reaches: ['reed-wetting'],
       harm: 'a dry reed; standing about',
       cautions: ['Never squeeze, twist or clip a dry reed: it cracks at once.'],
+      school: { id: 'wetting-double-reeds', choices: ['room-water'] },
       mark: 'one-voice',
+    },
+    {
+      id: 'double-reed/into-mouth',
+      item: 'double-reed/soak',
+      part: 'reed',
+      action: 'Reed soaked in the mouth while the joints go together',
+      minutes: 0.2,
+      wait: { minutes: estimate(3), why: 'the cane takes up water in the mouth', until: ['double-reed/lamp'] },
+      after: [],
+      needs: ['hands-ready'],
+      reaches: ['reed-wetting'],
+      harm: 'a dry reed; standing about',
+      cautions: ['Never squeeze, twist or clip a dry reed: it cracks at once.'],
+      school: { id: 'wetting-double-reeds', choices: ['mouth'] },
+      mark: 'practice',
+    },
+    {
+      id: 'double-reed/into-warm-cup',
+      item: 'double-reed/soak',
+      part: 'reed',
+      action: 'Reeds into a cup of warm water, before anything else',
+      how: 'Warmth opens the tip: look at the opening again before playing.',
+      minutes: 0.3,
+      wait: { minutes: estimate(3), why: 'warm water goes in faster', until: ['double-reed/lamp'] },
+      after: [],
+      needs: ['hands-ready'],
+      reaches: ['reed-wetting'],
+      harm: 'a dry reed; standing about',
+      cautions: ['Never squeeze, twist or clip a dry reed: it cracks at once.'],
+      school: { id: 'wetting-double-reeds', choices: ['warm-water'] },
+      mark: 'practice',
     },
     {
       id: 'double-reed/lamp',
@@ -59,7 +100,7 @@ export const doubleReed: PracticeLayer = {
       part: 'reed',
       action: 'Reed out of the cup, held to a lamp, from both sides: any crack?',
       minutes: 0.3,
-      after: ['double-reed/into-cup'],
+      after: ['double-reed/into-cup', 'double-reed/into-mouth', 'double-reed/into-warm-cup'],
       why: 'One blade shades the other’s crack.',
       harm: 'a split reed blamed on the instrument',
       mark: 'practice',
@@ -76,6 +117,17 @@ export const doubleReed: PracticeLayer = {
       why: 'Blades are not a handle.',
       harm: 'split blades, a tube left in the well',
       supplies: ['vented reed case'],
+      mark: 'practice',
+    },
+    {
+      id: 'double-reed/rinse-reeds',
+      item: 'double-reed/reed-hygiene',
+      part: 'reed',
+      action: 'Blades rinsed with water, blown and wiped dry, back into the vented case',
+      how: 'Or a spray sold for it, as labelled. No peroxide near cork or thread.',
+      minutes: 1.2,
+      after: [],
+      needs: ['reed-off'],
       mark: 'practice',
     },
   ],

@@ -83,8 +83,7 @@ export const flute: PracticeLayer = {
       id: 'flute/head-in',
       item: 'flute/join',
       part: 'head-joint',
-      action:
-        'Head in, straight, short turns, held by the plain tube below the lip plate; blow hole in line with the keys, or a little turned in',
+      action: 'Head in, straight, short turns, held by the plain tube below the lip plate',
       minutes: 0.2,
       after: ['flute/wipe-tenons', 'flute/wipe-piccolo-tenon', 'flute/hold-body'],
       needs: ['warmed'],
@@ -207,6 +206,7 @@ export const flute: PracticeLayer = {
       harm: 'film where the lips go',
       cautions: ['Flammable: no flame, open window.', 'Metal head only; never over pads.'],
       supplies: ['alcohol pad'],
+      uses: [{ agent: 'rubbing-alcohol', on: 'lip-plate' }],
       mark: 'practice',
     },
     {

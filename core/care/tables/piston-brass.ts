@@ -95,7 +95,6 @@ export const pistonBrass: PracticeLayer = {
       part: 'valve-block',
       action:
         'One valve at a time: unscrew, lift half-way, oil the flat wall near the top, lower, find the guide, snug the cap',
-      how: 'If the guide has to be felt for, turn gently clockwise seen from the top and stop at the click.',
       minutes: 0.4,
       repeats: { kind: 'fixed', count: practice(3), noun: 'valve' },
       after: ['brass/water-keys', 'brass/wipe-outside', 'piston-brass/push-slides-in'],
@@ -103,6 +102,7 @@ export const pistonBrass: PracticeLayer = {
       cautions: ['Never spin a valve by its stem: it unscrews.', 'Valve oil only; no slide grease on pistons.'],
       supplies: ['valve oil'],
       school: { id: 'valve-oil-method', choices: ['half-out'] },
+      uses: [{ agent: 'piston-oil', on: 'pistons' }],
       mark: 'practice',
     },
     {
@@ -111,7 +111,6 @@ export const pistonBrass: PracticeLayer = {
       part: 'valve-block',
       action:
         'One valve at a time: out, wipe it and its casing, oil all round, back into its own casing, guide lined up, cap snug',
-      how: 'If the guide has to be felt for, turn gently clockwise seen from the top and stop at the click.',
       minutes: 0.9,
       repeats: { kind: 'fixed', count: practice(3), noun: 'valve' },
       after: ['brass/water-keys', 'brass/wipe-outside', 'piston-brass/push-slides-in'],
@@ -123,6 +122,7 @@ export const pistonBrass: PracticeLayer = {
       ],
       supplies: ['valve oil', 'lint-free cloth'],
       school: { id: 'valve-oil-method', choices: ['all-the-way-out'] },
+      uses: [{ agent: 'piston-oil', on: 'pistons' }],
       mark: 'practice',
     },
 
@@ -164,12 +164,16 @@ export const pistonBrass: PracticeLayer = {
       id: 'piston-brass/bath-fill',
       item: 'piston-brass/bath',
       part: 'bell',
-      action: 'Lukewarm tub, a little mild dish soap, a towel under the horn',
+      action: 'Tub filled, a little mild dish soap, a towel under the horn',
       minutes: 3,
       after: ['piston-brass/bath-try-slides'],
       harm: 'lacquer lifts, dents',
       cautions: ['Cold to lukewarm. Hot lifts lacquer and cleans no better.'],
       supplies: ['mild dish soap', 'a towel'],
+      uses: [
+        { agent: 'cool-water', on: 'tube' },
+        { agent: 'dish-soap', on: 'tube' },
+      ],
       mark: 'practice',
     },
     {
@@ -260,6 +264,7 @@ export const pistonBrass: PracticeLayer = {
       harm: 'a slide that sets',
       supplies: ['slide grease'],
       alsoDoes: ['brass/slide-grease'],
+      uses: [{ agent: 'slide-grease', on: 'tuning-slides' }],
       mark: 'practice',
     },
     {
@@ -280,6 +285,7 @@ export const pistonBrass: PracticeLayer = {
       cautions: ['Each valve in its own casing.', 'Never spin a valve by its stem: it unscrews.'],
       supplies: ['valve oil'],
       alsoDoes: ['piston-brass/valve-oil'],
+      uses: [{ agent: 'piston-oil', on: 'pistons' }],
       mark: 'practice',
     },
     {

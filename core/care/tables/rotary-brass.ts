@@ -41,6 +41,7 @@ export const rotaryBrass: PracticeLayer = {
       harm: 'noisy, worn bearings',
       cautions: ['Rotors stay in.'],
       supplies: ['rotor oil'],
+      uses: [{ agent: 'rotor-oil', on: 'rotors' }],
       mark: 'one-voice',
     },
   ],

@@ -40,7 +40,7 @@ export const rotaryTuba: PracticeLayer = {
       id: 'rotary-tuba/rinse',
       item: 'rotary-tuba/flush',
       part: 'mouthpipe',
-      action: 'Cold to lukewarm water at low pressure through the mouthpipe, valves worked one by one',
+      action: 'Water at low pressure through the mouthpipe, valves worked one by one',
       minutes: 4,
       after: ['rotary-tuba/try-slides'],
       reaches: ['washed'],

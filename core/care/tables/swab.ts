@@ -1,5 +1,5 @@
 import type { PracticeLayer } from '#core/care/practice-layer.ts';
-import { oneVoice, practice } from '#core/explain/explained.ts';
+import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
 
 /** What every cloth needs that has been through a bore. Minutes per step are estimates. */
 export const swab: PracticeLayer = {
@@ -21,7 +21,12 @@ export const swab: PracticeLayer = {
       trigger: {
         kind: 'clock-by-school',
         school: 'swab-wash',
-        limbs: { weekly: { days: oneVoice(7) }, fortnightly: { days: oneVoice(14) }, monthly: { days: practice(30) } },
+        limbs: {
+          weekly: { days: oneVoice(7) },
+          fortnightly: { days: oneVoice(14) },
+          monthly: { days: practice(30) },
+          replace: { days: estimate(90) },
+        },
       },
       severity: 'person',
       why: 'What it has wiped out of the bore stays in the cloth.',

@@ -107,6 +107,7 @@ export const trombone: PracticeLayer = {
       harm: 'slide struck on the desk',
       supplies: ['slide cream or oil'],
       alsoDoes: ['trombone/slide-oil'],
+      uses: [{ agent: 'slide-cream', on: 'hand-slide' }],
       mark: 'general',
     },
     {
@@ -155,6 +156,7 @@ export const trombone: PracticeLayer = {
       harm: 'worn plating',
       cautions: ['No tuning-slide grease on the hand slide: it drags.'],
       supplies: ['slide cream or oil'],
+      uses: [{ agent: 'slide-cream', on: 'hand-slide' }],
       mark: 'general',
     },
     {
@@ -180,11 +182,15 @@ export const trombone: PracticeLayer = {
       item: 'trombone/bath',
       part: 'bell',
       action:
-        'Tub lukewarm with a little dish soap; in turn in go tuning slide, mouthpiece, hand slide taken apart, bell section',
+        'Tub with a little dish soap; in turn in go tuning slide, mouthpiece, hand slide taken apart, bell section',
       minutes: 4,
       after: ['trombone/bath-try'],
       cautions: ['Lukewarm, never hot.', 'A bath is cleaning, not disinfection.'],
       supplies: ['mild dish soap', 'a towel'],
+      uses: [
+        { agent: 'cool-water', on: 'tube' },
+        { agent: 'dish-soap', on: 'tube' },
+      ],
       mark: 'practice',
     },
     {
@@ -267,6 +273,7 @@ export const trombone: PracticeLayer = {
       supplies: ['slide grease'],
       alsoDoes: ['brass/slide-grease'],
       reaches: ['washed'],
+      uses: [{ agent: 'slide-grease', on: 'tuning-slides' }],
       mark: 'practice',
     },
     {
@@ -280,6 +287,7 @@ export const trombone: PracticeLayer = {
       harm: 'worn plating',
       supplies: ['slide cream or oil'],
       alsoDoes: ['trombone/slide-oil'],
+      uses: [{ agent: 'slide-cream', on: 'hand-slide' }],
       mark: 'general',
     },
   ],

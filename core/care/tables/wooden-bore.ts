@@ -51,6 +51,7 @@ export const woodenBore: PracticeLayer = {
       cautions: ['Only on a swabbed, dry bore.', 'Never on plastic, hard rubber or metal.'],
       supplies: ['bore oil', 'a separate silk swab'],
       school: { id: 'bore-oil-passes', choices: ['one'] },
+      uses: [{ agent: 'bore-oil', on: 'bore' }],
       mark: 'one-voice',
     },
     {
@@ -65,6 +66,7 @@ export const woodenBore: PracticeLayer = {
       cautions: ['Only on a swabbed, dry bore.', 'Never on plastic, hard rubber or metal.'],
       supplies: ['bore oil', 'a separate silk swab'],
       school: { id: 'bore-oil-passes', choices: ['two'] },
+      uses: [{ agent: 'bore-oil', on: 'bore' }],
       mark: 'one-voice',
     },
     {

@@ -19,7 +19,7 @@ describe('may I use', () => {
   });
 
   test('judges every part of an instrument as it is built', async () => {
-    const { body } = await get('/bore-oil/verdicts/clarinet').expect(200);
+    const { body } = await get('/bore-oil/verdicts/clarinet?today=2026-11-24').expect(200);
     const view = verdictsView.validateSync(body, { strict: true });
     const of = (surface: string) => view.parts.find((part) => part.surface === surface)?.verdict;
     expect([of('bore'), of('pads'), of('mouthpiece')]).toEqual(['yes', 'no', 'not-known']);
@@ -27,8 +27,8 @@ describe('may I use', () => {
   });
 
   test('an agent or instrument nobody knows is a 404; a stranger is never mixed with bleach', async () => {
-    expect((await get('/moon-dust/verdicts/clarinet')).status).toBe(404);
-    expect((await get('/bore-oil/verdicts/none')).status).toBe(404);
+    expect((await get('/moon-dust/verdicts/clarinet?today=2026-11-24')).status).toBe(404);
+    expect((await get('/bore-oil/verdicts/none?today=2026-11-24')).status).toBe(404);
     const mix = async (one: string, other: string) =>
       mixingView.validateSync((await get(`/${one}/with/${other}`).expect(200)).body, { strict: true });
     expect((await mix('bleach', 'vinegar')).danger).toBe(true);

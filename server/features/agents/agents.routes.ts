@@ -1,15 +1,18 @@
 import { Router } from 'express';
 import { agentPaths } from '#contract/agents.ts';
 import { listAgents, mixingOf, verdictsFor } from '#server/features/agents/agents.use-cases.ts';
-import { param, sendOutcome } from '#server/http/respond.ts';
+import { localDate } from '#core/time/local-date.ts';
+import { todayQuery } from '#contract/scalars.ts';
+import { param, queryOf, sendOutcome } from '#server/http/respond.ts';
 import type { Services } from '#server/repositories.ts';
 
 export function agentsRoutes(services: Services): Router {
   const router = Router();
   router.get(agentPaths.list, (_req, res) => void res.json(listAgents()));
-  router.get(agentPaths.verdicts(':agentId', ':instrumentId'), (req, res) =>
-    sendOutcome(res, verdictsFor(services, param(req, 'agentId'), param(req, 'instrumentId'))),
-  );
+  router.get('/api/agents/:agentId/verdicts/:instrumentId', (req, res) => {
+    const { today } = queryOf(todayQuery, req);
+    sendOutcome(res, verdictsFor(services, param(req, 'agentId'), param(req, 'instrumentId'), localDate(today)));
+  });
   router.get(
     agentPaths.mixing(':one', ':other'),
     (req, res) => void res.json(mixingOf(param(req, 'one'), param(req, 'other'))),

@@ -1,3 +1,4 @@
+import { signOf } from '#core/care/care-clock.ts';
 import type { CareItem, CareItemId } from '#core/care/care-item.ts';
 import { bookItem, itemIn, practiceFor } from '#core/care/practice-book.ts';
 import { signParts } from '#core/care/sign-parts.ts';
@@ -8,6 +9,7 @@ import { kindOf } from '#core/instruments/kinds.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import { instantOfMs } from '#core/time/instant.ts';
+import { schoolsInForce } from '#core/schools/chosen-school.ts';
 import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
 import type {
   CareOverview,
@@ -54,7 +56,8 @@ export function instrumentPageOf(
   if (!instrument || !player) return fail(notFound('id', 'No such instrument in the record.'));
   const situation = situationIn(services, instrument, today);
   const last = services.plays.last(id);
-  const water = waterView(situation, situation.awaitsPackUp ? (last?.minutes ?? 0) : 0);
+  const wetness = wetnessIn(services, id, situation);
+  const water = waterView(situation, situation.awaitsPackUp ? (last?.minutes ?? 0) : 0, wetness);
   return succeed({
     instrument: instrumentView(instrument, situation),
     strip: stripView(situation.kind, instrument.build, water.grams),
@@ -72,7 +75,8 @@ export function instrumentPageOf(
     },
     closed: closedItems(services, situation, id),
     water,
-    wetness: wetnessView(situation, wetnessIn(services, id, situation.kind)),
+    wetness: wetnessView(situation, wetness),
+    habits: schoolsInForce(situation.choices, situation.context).flatMap(({ effects }) => effects.advice ?? []),
     neverDos: situation.practice.neverDos.map(({ id: neverId, text, why }) => ({ id: neverId, text, why })),
   });
 }
@@ -147,9 +151,10 @@ export function logSign(services: Services, request: LogSignRequest): Outcome<Lo
   const logging = loggingOf(services, request);
   if (!logging.ok) return logging;
   const { instrument, item, now } = logging.value;
-  if (!('sign' in item.trigger)) return fail(invalid('itemId', `${item.name} goes by its clock, not by a sign.`));
+  const seen = signOf(item);
+  if (seen === undefined) return fail(invalid('itemId', `${item.name} goes by its clock, not by a sign.`));
   if (!signParts(item, kindOf(instrument.kind), instrument.build).includes(request.part))
-    return fail(invalid('part', `This instrument has no such part for "${item.trigger.sign}".`));
+    return fail(invalid('part', `This instrument has no such part for "${seen}".`));
   services.care.addSign({
     ...sign,
     noticedOn: now.on,

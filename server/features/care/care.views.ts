@@ -1,5 +1,5 @@
 import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
-import type { ItemClock } from '#core/care/care-clock.ts';
+import { signOf, type ItemClock } from '#core/care/care-clock.ts';
 import { signParts } from '#core/care/sign-parts.ts';
 import type { Situation } from '#core/care/situation.ts';
 import { stepsFor } from '#core/packup/collect-steps.ts';
@@ -11,6 +11,7 @@ import { kindName } from '#core/instruments/kind.ts';
 import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { condensate, USUAL_ROOM_CELSIUS } from '#core/water/condensation.ts';
+import { letOutAfter, letOutWords } from '#core/water/let-out.ts';
 import { passReasonWords } from '#core/water/passes.ts';
 import { usualWetness, WETNESS_GRID, wetnessMoments, type Wetness } from '#core/water/wetness.ts';
 import type { CareClockView, InstrumentPage } from '#contract/care.ts';
@@ -38,12 +39,17 @@ export function instrumentView(instrument: Instrument, { kind }: Pick<Situation,
 function minutesOf(situation: Situation, item: ItemClock['item'], player: PlayerAbilities): number {
   const { kind } = situation;
   return (
-    stepsFor(situation.practice, [item.id], situation)
+    stepsFor(situation.practice, [item.id])
       .map(
         ({ minutes, repeats }) =>
           minutes *
-          (countFor(repeats, { kind, playedMinutes: 45, roomCelsius: USUAL_ROOM_CELSIUS, wetness: usualWetness })
-            ?.count ?? 1),
+          (countFor(repeats, {
+            kind,
+            playedMinutes: situation.usualPlayMinutes,
+            roomCelsius: USUAL_ROOM_CELSIUS,
+            wetness: usualWetness,
+            practice: situation.practice,
+          })?.count ?? 1),
       )
       .reduce((sum, minutes) => sum + minutes, 0) * paceOf(player.standing)
   );
@@ -55,6 +61,7 @@ export type Reader = { readonly player: PlayerAbilities; readonly today: LocalDa
 export function clockView(clock: ItemClock, situation: Situation, { player, today, format }: Reader): CareClockView {
   const { item } = clock;
   const atBench = item.place === 'bench';
+  const sign = signOf(item);
   return {
     itemId: item.id,
     name: item.name,
@@ -66,9 +73,7 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
     hands: atBench ? 'bench' : handsFor(item.skill, player),
     withPackUp: item.withPackUp === true,
     sign:
-      'sign' in item.trigger
-        ? { words: item.trigger.sign, parts: [...signParts(item, situation.kind, situation.context.build)] }
-        : null,
+      sign === undefined ? null : { words: sign, parts: [...signParts(item, situation.kind, situation.context.build)] },
     declined: clock.because.some(({ rule }) => rule === 'declined'),
     postponedUntil: clock.postponedUntil,
     caution: item.why,
@@ -80,14 +85,20 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
 }
 
 /** Water left by the last play, with its reasons; none once the instrument is packed up. */
-export function waterView(situation: Situation, playedMinutes: number): InstrumentPage['water'] {
+export function waterView(situation: Situation, playedMinutes: number, wetness: Wetness): InstrumentPage['water'] {
   const { water } = situation.kind;
   const grams = condensate(water, playedMinutes, USUAL_ROOM_CELSIUS);
   const because =
     grams > 0
       ? [passReasonWords({ rule: 'water-blown-in', minutes: playedMinutes, roomCelsius: USUAL_ROOM_CELSIUS, grams })]
       : [];
-  return { grams, minutes: playedMinutes, because };
+  const letOut = letOutAfter(water, USUAL_ROOM_CELSIUS, wetness);
+  return {
+    grams,
+    minutes: playedMinutes,
+    because,
+    letOut: letOut && { minutes: letOut.value, because: letOut.because.map(letOutWords) },
+  };
 }
 
 /** Four fifths of a normal distribution lie within ±1.2816 standard deviations. */

@@ -300,13 +300,17 @@ describe('a pack-up run', () => {
   });
 
   test('a new cork is greased at each making-ready for two weeks, and not after', async () => {
-    const sign = { key: aKey(), instrumentId: 'clarinet', itemId: 'tenons/new-cork', part: 'barrel', now: NOW };
+    const cork = { key: aKey(), instrumentId: 'clarinet', condition: 'new-cork', beginsOn: TODAY, endsOn: null };
     const before = () => start({ kind: 'before' });
     const has = (run: RunView) => run.steps.some(({ stepId }) => stepId === 'tenons/grease-new-cork');
     const { body: without } = await before();
     expect(has(without)).toBe(false);
     await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: without.key });
-    await server.api().post('/api/care/signs').send(sign).expect(201);
+    await server
+      .api()
+      .post('/api/conditions')
+      .send({ ...cork, part: 'barrel', air: null, now: NOW })
+      .expect(201);
     const { body: withIt } = await before();
     expect(has(withIt)).toBe(true);
     await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: withIt.key });

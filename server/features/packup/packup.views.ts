@@ -42,10 +42,10 @@ function practiceOfRepeats({ repeats }: Step): { rule: string; text: string; mar
 
 function repeatsView(
   { step, planned }: PlannedRunStep,
-  { kind, playedMinutes, wetness }: RunInstrument,
+  { kind, playedMinutes, wetness, practice }: RunInstrument,
   roomCelsius: number,
 ): RunStepView['repeats'] {
-  const repeats = countFor(step.repeats, { kind, playedMinutes, roomCelsius, wetness });
+  const repeats = countFor(step.repeats, { kind, playedMinutes, roomCelsius, wetness, practice });
   if (repeats === null) return null;
   const because = [...repeats.because.map(passReasonWords), ...practiceOfRepeats(step)];
   return { count: planned.count ?? repeats.count, noun: repeats.noun, because };

@@ -1,3 +1,4 @@
+import type { ClockReason } from '#core/care/care-clock.ts';
 import type { CareItem, CareItemId, StepId } from '#core/care/care-item.ts';
 import { itemIn, type Practice } from '#core/care/practice-book.ts';
 import type { Situation } from '#core/care/situation.ts';
@@ -33,6 +34,10 @@ function barredAtHome({ practice, clocks }: Situation, item: CareItem, player: P
   return blocker ? `${item.name} waits for the bench: ${blocker.name.toLowerCase()}.` : null;
 }
 
+/** A condition that belongs to every making-ready while it lasts. */
+const isEachJoining = (reason: ClockReason): boolean =>
+  reason.rule === 'condition' && reason.call.kind === 'at-each-joining';
+
 /** The items of a share: those of every play by the run's kind, and the ones asked for, if they may be done at home. */
 function itemsOf(
   situation: Situation,
@@ -50,7 +55,7 @@ function itemsOf(
   }
   // A new cork is greased at each joining for its first weeks.
   const forNow = situation.clocks
-    .filter(({ item, state }) => kind === 'before' && item.trigger.kind === 'for-a-while' && state === 'due')
+    .filter(({ state, because }) => kind === 'before' && state === 'due' && because.some(isEachJoining))
     .map(({ item }) => item);
   const items = [...practice.items.filter(belongsToEvery(kind)), ...forNow, ...asked].map(({ id }) => id);
   if (items.length === 0) return fail(invalid(`${field}.itemIds`, 'Name at least one thing to be done.'));
@@ -89,9 +94,8 @@ function partOf(
     kind: situation.kind,
     practice: situation.practice,
     items: items.value,
-    schools: situation,
     playedMinutes: played.value,
-    wetness: wetnessIn(services, instrument.id, situation.kind),
+    wetness: wetnessIn(services, instrument.id, situation),
     loads: new Map(situation.clocks.map(({ item, load }) => [item.id, load])),
   });
 }

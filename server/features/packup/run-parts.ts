@@ -1,12 +1,13 @@
 import type { StepId } from '#core/care/care-item.ts';
-import { practiceFor, stepIn, type Practice } from '#core/care/practice-book.ts';
+import { stepIn, type Practice } from '#core/care/practice-book.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
 import { runState, type RunState } from '#core/packup/run-log.ts';
 import { runStep, type RunStep } from '#core/packup/run-step.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 import type { Run, StoredStep } from '#server/features/packup/packup.repository.ts';
+import { localDate } from '#core/time/local-date.ts';
+import { situationIn } from '#server/situations.ts';
 import { wetnessIn } from '#server/wetness.ts';
 import type { Wetness } from '#core/water/wetness.ts';
 import type { Services } from '#server/repositories.ts';
@@ -65,10 +66,14 @@ export function partsOf(services: Services, run: Run): RunParts {
   const instruments = run.shares.map(({ instrumentId, playedMinutes }): RunInstrument => {
     const instrument = services.instruments.find(instrumentId);
     if (!instrument) throw new Error(`run ${run.key} has no instrument ${instrumentId}`);
-    const { kind, build } = instrument;
-    const of = kindOf(kind);
-    const wetness = wetnessIn(services, instrumentId, of);
-    return { instrument, kind: of, practice: practiceFor(kind, build), playedMinutes, wetness };
+    const { kind, practice } = situationIn(services, instrument, localDate(run.startedOn));
+    return {
+      instrument,
+      kind,
+      practice,
+      playedMinutes,
+      wetness: wetnessIn(services, instrumentId, { kind, practice }),
+    };
   });
   const events = services.packup.events(run.key);
   const state = runState(events.map(({ event }) => event));

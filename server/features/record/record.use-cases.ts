@@ -2,7 +2,16 @@ import { bookItem, itemIn, practiceFor } from '#core/care/practice-book.ts';
 import type { CareItemId } from '#core/care/care-item.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { careWords, decisionWords, playWords, runWords, signWords } from '#core/record/record-entry.ts';
+import {
+  careWords,
+  conditionWords,
+  decisionWords,
+  playWords,
+  runWords,
+  schoolSetWords,
+  schoolWords,
+  signWords,
+} from '#core/record/record-entry.ts';
 import type { Format } from '#core/explain/format.ts';
 import { localDate } from '#core/time/local-date.ts';
 import { instantOfMs } from '#core/time/instant.ts';
@@ -31,6 +40,34 @@ function runEntry({ packup, care }: Services, instrument: Instrument, run: Run):
     minutes: null,
   };
 }
+
+/** Choices where practice differs, one by one or a set at a time, and conditions entered. */
+const judgements = ({ schools, conditions }: Services, { id, playerId }: Instrument, limit: number) => [
+  ...schools.newest(id, limit).map(({ key, chosenOn, school, choice }): RecordEntryView => ({
+    key,
+    kind: 'school',
+    on: chosenOn,
+    atMinute: null,
+    words: schoolWords(school, choice),
+    minutes: null,
+  })),
+  ...schools.newestSets(id, limit).map(({ key, takenOn, name }): RecordEntryView => ({
+    key,
+    kind: 'school',
+    on: takenOn,
+    atMinute: null,
+    words: schoolSetWords(name),
+    minutes: null,
+  })),
+  ...conditions.newest(id, playerId, limit).map(({ key, beginsOn, condition, playerId: of }): RecordEntryView => ({
+    key,
+    kind: 'condition',
+    on: beginsOn,
+    atMinute: null,
+    words: conditionWords(condition, of !== null),
+    minutes: null,
+  })),
+];
 
 /** The newest entries of an instrument's record: plays, runs and care logged by itself. */
 export function recordOf(
@@ -81,6 +118,7 @@ export function recordOf(
         words: decisionWords(item(itemId), { itemId, kind, until: until === null ? null : localDate(until) }, format),
         minutes: null,
       })),
+    ...judgements(services, instrument, limit),
   ];
   const newestFirst = entries.toSorted((a, b) =>
     a.on === b.on ? (b.atMinute ?? 0) - (a.atMinute ?? 0) : a.on < b.on ? 1 : -1,
@@ -88,15 +126,24 @@ export function recordOf(
   return succeed({ instrumentId, entries: newestFirst.slice(0, limit) });
 }
 
-const isFact = ({ plays, packup, care }: Services, key: string): boolean =>
-  plays.find(key) !== undefined ||
-  packup.find(key) !== undefined ||
-  care.find(key) !== undefined ||
-  care.findSign(key) !== undefined ||
-  care.findDecision(key) !== undefined ||
-  care.findReset(key) !== undefined ||
-  packup.findEvent(key)?.event.kind === 'last-pass' ||
-  packup.findEvent(key)?.event.kind === 'finished';
+/** Entries a single table of its own holds. */
+const isEntry = ({ plays, packup, care, schools, conditions }: Services, key: string): boolean =>
+  [
+    plays.find,
+    packup.find,
+    care.find,
+    care.findSign,
+    care.findDecision,
+    care.findReset,
+    schools.find,
+    schools.findSet,
+    conditions.find,
+    conditions.findEnd,
+  ].some((find) => find(key) !== undefined);
+
+/** What may be taken back: an entry, or of a run's events its end and what the last pass showed. */
+const isFact = (services: Services, key: string): boolean =>
+  isEntry(services, key) || ['last-pass', 'finished'].includes(services.packup.findEvent(key)?.event.kind ?? '');
 
 /**
  * Takes a log entry back. Withdrawing a run takes its end, and with it the care it recorded, back as well. Taking

@@ -41,7 +41,7 @@ function AgentChoice({
 
 /** The verdicts for one instrument, once both are chosen. */
 function Answer({ agent, instrumentId }: { readonly agent: Named; readonly instrumentId: string }) {
-  const query = useQuery(agentQueries.verdicts(agent.id, instrumentId));
+  const query = useQuery(agentQueries.verdicts(agent.id, instrumentId, useToday()));
   return (
     <Compartment title={agent.name}>
       <QueryView query={query} height={200}>

@@ -1,5 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
 import { agentList, agentPaths, mixingView, verdictsView } from '#contract/agents.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import { request } from '#web/api/http.ts';
 
 export const agentQueries = {
@@ -9,10 +10,10 @@ export const agentQueries = {
       queryKey: [...agentQueries.all(), 'list'],
       queryFn: ({ signal }) => request(agentList, agentPaths.list, { signal }),
     }),
-  verdicts: (agentId: string, instrumentId: string) =>
+  verdicts: (agentId: string, instrumentId: string, today: LocalDate) =>
     queryOptions({
-      queryKey: [...agentQueries.all(), agentId, instrumentId],
-      queryFn: ({ signal }) => request(verdictsView, agentPaths.verdicts(agentId, instrumentId), { signal }),
+      queryKey: [...agentQueries.all(), agentId, instrumentId, today],
+      queryFn: ({ signal }) => request(verdictsView, agentPaths.verdicts(agentId, instrumentId, today), { signal }),
     }),
   mixing: (one: string, other: string) =>
     queryOptions({

@@ -1,0 +1,107 @@
+import { array, boolean, object, type InferType } from 'yup';
+import { CONDITION_IDS } from '#core/conditions/condition.ts';
+import { MARKS } from '#core/explain/explained.ts';
+import { PART_IDS } from '#core/instruments/kind.ts';
+import { amount, clientKey, localDateText, recordId, text, wallClock, word } from '#contract/scalars.ts';
+
+export const conditionPaths = {
+  page: (instrumentId: string, today: string) => `/api/conditions/${instrumentId}?today=${today}`,
+  begin: '/api/conditions',
+  end: '/api/conditions/ends',
+} as const;
+
+const airReading = object({ celsius: amount().required(), humidityPercent: amount().required() }).exact();
+
+/** `POST /api/conditions`: an illness, a new cork, dry air …; a player's own holds for all their instruments. */
+export const beginConditionRequest = object({
+  key: clientKey().required(),
+  instrumentId: recordId().required(),
+  condition: word(CONDITION_IDS).required(),
+  beginsOn: localDateText().required(),
+  endsOn: localDateText().nullable().defined(),
+  part: word(PART_IDS).nullable().defined(),
+  air: airReading.nullable().defined(),
+  now: wallClock.required(),
+})
+  .exact()
+  .required();
+export type BeginConditionRequest = InferType<typeof beginConditionRequest>;
+
+/** `POST /api/conditions/ends`: its last day. */
+export const endConditionRequest = object({
+  key: clientKey().required(),
+  conditionKey: clientKey().required(),
+  endsOn: localDateText().required(),
+  now: wallClock.required(),
+})
+  .exact()
+  .required();
+export type EndConditionRequest = InferType<typeof endConditionRequest>;
+
+const effectView = object({ text: text().required(), mark: word(MARKS).required() })
+  .exact()
+  .required();
+
+/** One condition as it stands on an instrument. */
+export const conditionView = object({
+  key: text().required(),
+  condition: word(CONDITION_IDS).required(),
+  name: text().required(),
+  ofPlayer: boolean().strict().required(),
+  beginsOn: localDateText().required(),
+  lastDay: localDateText().nullable().defined(),
+  /** How it ends, where it has no last day. */
+  endWords: text().required(),
+  partName: text().nullable().defined(),
+  /** Begun, not over. */
+  inForce: boolean().strict().required(),
+  /** The key of the end, so that it can be taken back; null while nobody has ended it. */
+  endKey: text().nullable().defined(),
+  /** What it asks of each item it touches, with the day. */
+  calls: array(
+    object({
+      itemId: text().required(),
+      name: text().required(),
+      on: localDateText().nullable().defined(),
+      words: text().required(),
+      mark: word(MARKS).required(),
+    })
+      .exact()
+      .required(),
+  ).required(),
+  /** What it makes of defaults, minutes and habits. */
+  effects: array(effectView).required(),
+})
+  .exact()
+  .required();
+export type ConditionView = InferType<typeof conditionView>;
+
+/** A condition this instrument may be in, as the form asks for it. */
+export const conditionOffer = object({
+  condition: word(CONDITION_IDS).required(),
+  name: text().required(),
+  begins: text().required(),
+  ofPlayer: boolean().strict().required(),
+  asks: text().oneOf(['part', 'air']).nullable().defined(),
+  mayBeginLater: boolean().strict().required(),
+  endWords: text().required(),
+  parts: array(
+    object({ part: word(PART_IDS).required(), name: text().required() })
+      .exact()
+      .required(),
+  ).required(),
+})
+  .exact()
+  .required();
+export type ConditionOffer = InferType<typeof conditionOffer>;
+
+/** `GET /api/conditions/:instrumentId?today=` */
+export const conditionsPage = object({
+  instrumentId: recordId().required(),
+  playerName: text().required(),
+  standing: array(conditionView).required(),
+  offers: array(conditionOffer).required(),
+})
+  .exact()
+  .required();
+export type ConditionsPage = InferType<typeof conditionsPage>;

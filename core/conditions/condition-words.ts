@@ -1,0 +1,42 @@
+import type { ConditionCall } from '#core/conditions/condition-calls.ts';
+import { conditionKind } from '#core/conditions/in-force.ts';
+import type { ConditionKind } from '#core/conditions/condition.ts';
+import type { ConditionNote } from '#core/conditions/condition-effects.ts';
+import { counted, duration, type Format } from '#core/explain/format.ts';
+
+/** What a condition asks of one item, in words. */
+export function conditionCallWords({ condition, kind, on, words }: ConditionCall, format: Format): string {
+  const { name } = conditionKind(condition.id);
+  const since = `since ${format.date(condition.beginsOn)}`;
+  if (kind === 'at-each-joining')
+    return `${name} ${since}: ${words}${on === null ? '' : `, up to ${format.date(on)}`}.`;
+  return `${name} ${since}: ${words}${on === null ? '' : `; the next time on ${format.date(on)}`}.`;
+}
+
+/** What a condition does besides calling for items, in words. */
+export function conditionNoteWords(note: ConditionNote): string {
+  switch (note.rule) {
+    case 'hold':
+      return note.text;
+    case 'daily-minutes': {
+      const left = Math.max(0, note.most - note.playedToday);
+      return `At most about ${duration(note.most)} a day: ${duration(left)} left today.`;
+    }
+    case 'default':
+      return `${note.question} By default now: ${note.words}.`;
+  }
+}
+
+/** How a condition ends when it has no last day. */
+export function endWords({ ends }: ConditionKind): string {
+  switch (ends.kind) {
+    case 'after-days':
+      return `by itself after about ${counted(ends.days.value, 'day')}`;
+    case 'after-days-by-school':
+      return `by itself, after ${Object.values(ends.days)
+        .map(({ value }) => String(value))
+        .join(' or ')} days by your choice`;
+    case 'when-said':
+      return ends.words;
+  }
+}

@@ -1,0 +1,308 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { careClocks, type CareFacts, type LastDone } from '#core/care/care-clock.ts';
+import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
+import { usualBuild } from '#core/care/check-book.ts';
+import type { CareItemId } from '#core/care/care-item.ts';
+import { practiceFor } from '#core/care/practice-book.ts';
+import { checkCondition, type ConditionFault } from '#core/conditions/check-condition.ts';
+import { conditionCalls } from '#core/conditions/condition-calls.ts';
+import { conditionNotes } from '#core/conditions/condition-effects.ts';
+import { conditionNoteWords, endWords } from '#core/conditions/condition-words.ts';
+import { CONDITION_IDS, type Condition, type ConditionId } from '#core/conditions/condition.ts';
+import { concerns, conditionKind, holdsOn, idsInForce, lastDay } from '#core/conditions/in-force.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
+import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
+import { forecastWeek } from '#core/plays/forecast.ts';
+import { playColumns } from '#core/plays/play-columns.ts';
+import { wallMinute } from '#core/plays/play.ts';
+import { plainContext, practiceUnder } from '#core/schools/practice-under.ts';
+import type { SchoolChoices, SchoolSetting } from '#core/schools/school.ts';
+import { addDays, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
+
+const TODAY = localDate('2026-11-24');
+const ago = (days: number): LocalDate => addDays(TODAY, -days);
+const condition = (id: ConditionId, over: Partial<Condition> = {}): Condition => ({
+  key: id,
+  id,
+  beginsOn: TODAY,
+  endsOn: null,
+  part: null,
+  air: null,
+  ...over,
+});
+const settingOf = (
+  kind: KindId,
+  choices: SchoolChoices = {},
+  conditions: readonly ConditionId[] = [],
+): SchoolSetting => ({
+  choices,
+  context: { ...plainContext(kind, usualBuild(kind)), conditions },
+});
+const callsOn = (
+  kind: KindId,
+  item: CareItemId,
+  one: Condition,
+  { today = TODAY, done = null as LocalDate | null, choices = {} as SchoolChoices } = {},
+) => conditionCalls(item, [one], { today, lastDoneOn: done, schools: settingOf(kind, choices) });
+const dueOn = (...given: Parameters<typeof callsOn>) => callsOn(...given)[0]?.on ?? null;
+
+// Common practice, no source: day 4 and day 7 rest on one voice, day 0 is an estimate.
+describe('illness', () => {
+  const wash: CareItemId = 'single-reed/mouthpiece-wash';
+  const thorough: CareItemId = 'clarinet/thorough-clean';
+  const ill = condition('ill', { beginsOn: ago(0) });
+
+  test('mouthpiece and reeds at once; the thorough clean on day 4, day 7, then weekly', () => {
+    expect(dueOn('clarinet', wash, ill)).toBe(TODAY);
+    expect(dueOn('clarinet', 'single-reed/reed-hygiene', ill)).toBe(TODAY);
+    expect(dueOn('clarinet', thorough, ill)).toBe(addDays(TODAY, 4));
+    const after = (days: number) =>
+      dueOn('clarinet', thorough, ill, { done: addDays(TODAY, days), today: addDays(TODAY, days) });
+    expect([after(4), after(6), after(7), after(8), after(14), after(20)]).toEqual(
+      [7, 7, 14, 14, 21, 21].map((days) => addDays(TODAY, days)),
+    );
+  });
+
+  test('done before it began counts for nothing; a missed day stays due; one clean settles every day before it', () => {
+    expect(dueOn('clarinet', wash, ill, { done: ago(1) })).toBe(TODAY);
+    expect(dueOn('clarinet', thorough, ill, { today: addDays(TODAY, 9) })).toBe(addDays(TODAY, 4));
+    expect(dueOn('clarinet', thorough, ill, { today: addDays(TODAY, 9), done: addDays(TODAY, 9) })).toBe(
+      addDays(TODAY, 14),
+    );
+  });
+
+  test('the school decides the days', () => {
+    const after = (choice: string, done: LocalDate | null) =>
+      dueOn('clarinet', thorough, ill, { done, choices: { 'ill-cleaning': choice } });
+    expect([after('weekly', null), after('weekly', addDays(TODAY, 7))]).toEqual([
+      addDays(TODAY, 7),
+      addDays(TODAY, 14),
+    ]);
+    expect([after('day-4-and-7', null), after('day-4-and-7', addDays(TODAY, 7))]).toEqual([addDays(TODAY, 4), null]);
+  });
+
+  test('after its last day it asks for nothing, nor for a day that lies behind it', () => {
+    const over = condition('ill', { beginsOn: ago(10), endsOn: ago(8) });
+    expect(callsOn('clarinet', wash, over)).toEqual([]);
+    const short = condition('ill', { beginsOn: ago(0), endsOn: addDays(TODAY, 3) });
+    expect(dueOn('clarinet', thorough, short)).toBeNull();
+    expect(dueOn('clarinet', wash, short)).toBe(TODAY);
+  });
+
+  test('on every kind something goes to the mouth at once, and something is cleaned thoroughly', () => {
+    for (const kind of KIND_IDS) {
+      const { items } = practiceFor(kind, usualBuild(kind));
+      const days = new Set(items.map(({ id }) => dueOn(kind, id, ill)));
+      expect([kind, days.has(TODAY)]).toEqual([kind, true]);
+      // Pipes and bamboo are cleaned at the mouth on the later days as well, which is the same item.
+      const later = items.map(({ id }) => dueOn(kind, id, ill, { done: TODAY }));
+      expect([kind, later.includes(addDays(TODAY, 4))]).toEqual([kind, true]);
+    }
+  });
+});
+
+describe('the other conditions', () => {
+  test('a new cork belongs to each joining, two weeks or one, on its own part', () => {
+    const cork = condition('new-cork', { part: 'barrel' });
+    const last = (choices: SchoolChoices) => lastDay(cork, settingOf('clarinet', choices));
+    expect([last({}), last({ 'new-cork-grease': 'one-week' })]).toEqual([addDays(TODAY, 13), addDays(TODAY, 6)]);
+    expect(callsOn('clarinet', 'tenons/new-cork', cork)[0]?.kind).toBe('at-each-joining');
+    expect(callsOn('clarinet', 'tenons/new-cork', cork, { today: addDays(TODAY, 14) })).toEqual([]);
+    expect(callsOn('alto-saxophone', 'saxophone/new-cork', cork)).toHaveLength(1);
+  });
+
+  test('before a long rest oil and grease first; greased in the week before is enough', () => {
+    const rest = condition('long-rest', { beginsOn: addDays(TODAY, 5) });
+    expect(dueOn('trumpet', 'piston-brass/valve-oil', rest)).toBe(addDays(TODAY, 5));
+    expect(dueOn('trumpet', 'piston-brass/valve-oil', rest, { done: ago(1) })).toBeNull();
+    expect(dueOn('trumpet', 'piston-brass/valve-oil', rest, { done: ago(3) })).toBe(addDays(TODAY, 5));
+    expect(dueOn('trumpet', 'piston-brass/bath', rest)).toBeNull();
+  });
+
+  test('a wet week brings the swab forward and ends by itself', () => {
+    const tour = condition('wet-tour');
+    expect(dueOn('clarinet', 'swab/wash', tour, { done: ago(1) })).toBe(addDays(TODAY, 2));
+    expect(dueOn('clarinet', 'swab/wash', tour)).toBe(TODAY);
+    expect(lastDay(tour, settingOf('clarinet'))).toBe(addDays(TODAY, 6));
+    expect(holdsOn(tour, addDays(TODAY, 7), settingOf('clarinet'))).toBe(false);
+  });
+
+  test('dry air moves the default of bore oil; new wood has minutes to keep to', () => {
+    const ids = idsInForce([condition('dry-air')], TODAY, settingOf('clarinet'));
+    const notes = conditionNotes(condition('dry-air'), settingOf('clarinet', {}, ids), 0);
+    expect(notes).toContainEqual(expect.objectContaining({ rule: 'default', words: 'every 3 months' }));
+    const own = conditionNotes(condition('dry-air'), settingOf('clarinet', { 'bore-oil-interval': 'none' }, ids), 0);
+    expect(own.some(({ rule }) => rule === 'default')).toBe(false);
+    const [wood] = conditionNotes(condition('new-wood'), settingOf('clarinet'), 13);
+    expect(wood && conditionNoteWords(wood)).toBe('At most about 20 min a day: 7 min left today.');
+  });
+
+  test('each says how it ends, names items of the book, and concerns some kind and not another where it says so', () => {
+    const known = new Set(KIND_IDS.flatMap((kind) => practiceFor(kind, usualBuild(kind)).items.map(({ id }) => id)));
+    for (const id of CONDITION_IDS) {
+      const kind = conditionKind(id);
+      expect(endWords(kind).length).toBeGreaterThan(5);
+      for (const effect of kind.effects)
+        if ('items' in effect)
+          for (const item of effect.items)
+            expect([id, item, known.has(item) || item === 'rotary-tuba/flush']).toEqual([id, item, true]);
+      expect(KIND_IDS.some((one) => concerns(kind, one, usualBuild(one)))).toBe(true);
+    }
+    expect(concerns(conditionKind('new-wood'), 'trumpet', usualBuild('trumpet'))).toBe(false);
+    expect(concerns(conditionKind('dry-air'), 'bamboo-flute', usualBuild('bamboo-flute'))).toBe(true);
+  });
+});
+
+describe('clocks under a condition', () => {
+  const format = { date: (date: LocalDate) => date };
+  const clockOf = (
+    id: CareItemId,
+    conditions: readonly Condition[],
+    done: LocalDate | null,
+    choices: SchoolChoices = {},
+  ) => {
+    const plays = playColumns(new Int32Array(0), new Int32Array(0));
+    const context = {
+      ...plainContext('clarinet', usualBuild('clarinet')),
+      conditions: idsInForce(conditions, TODAY, settingOf('clarinet', choices)),
+    };
+    const facts: CareFacts = {
+      plays,
+      lastDone: new Map<CareItemId, LastDone>(
+        done ? [[id, { atWallMinute: wallMinute(done, 600), by: 'player' }]] : [],
+      ),
+      acquiredOn: ago(900),
+      cameNew: false,
+      signs: new Map(),
+      decisions: new Map(),
+    };
+    const forecast = forecastWeek(plays, dayNumber(TODAY));
+    const practice = practiceUnder(practiceFor('clarinet', context.build), { choices, context });
+    const clock = careClocks(practice, facts, { today: TODAY, forecast, choices, context, conditions }).find(
+      ({ item }) => item.id === id,
+    );
+    if (!clock) throw new Error(id);
+    return clock;
+  };
+
+  test('what is fresh by its own clock is due when its player falls ill, with the reason first', () => {
+    const ill = condition('ill');
+    expect(clockOf('single-reed/mouthpiece-wash', [], ago(1)).state).toBe('fresh');
+    const due = clockOf('single-reed/mouthpiece-wash', [ill], ago(1));
+    expect([due.state, due.due?.on]).toEqual(['due', TODAY]);
+    const [reason] = due.because;
+    expect(reason && clockReasonWords(reason, format).text).toContain('Ill since 2026-11-24');
+    expect(clockOf('single-reed/mouthpiece-wash', [ill], TODAY).state).toBe('fresh');
+  });
+
+  test('a day missed by half a week is overdue; one to come in two days is soon', () => {
+    expect(clockOf('clarinet/thorough-clean', [condition('ill', { beginsOn: ago(8) })], null).state).toBe('overdue');
+    const soon = clockOf('clarinet/thorough-clean', [condition('ill', { beginsOn: ago(3) })], ago(4));
+    expect([soon.state, soon.due?.on]).toEqual(['soon', addDays(TODAY, 1)]);
+  });
+
+  test('a clock that runs out before the condition asks keeps its own day', () => {
+    const rest = condition('long-rest', { beginsOn: addDays(TODAY, 20) });
+    expect(clockOf('swab/wash', [rest], ago(6)).due?.on).toBe(addDays(TODAY, 1));
+  });
+
+  test('a new cork stands until its last day, in words a player reads', () => {
+    const cork = clockOf('tenons/new-cork', [condition('new-cork', { part: 'barrel', beginsOn: ago(2) })], null);
+    expect([cork.state, cork.part, standingWords(cork, TODAY)]).toEqual([
+      'due',
+      'barrel',
+      'at each joining, for 12 more days',
+    ]);
+    expect(clockOf('tenons/new-cork', [], null).state).toBe('as-seen');
+  });
+
+  test('whatever is in force, no clock is less pressing than without it', () => {
+    const weight = { off: 0, 'as-seen': 0, unknown: 0, waiting: 0, fresh: 1, soon: 2, due: 3, overdue: 4 };
+    const items = practiceFor('clarinet', usualBuild('clarinet')).items.filter(
+      ({ trigger }) => trigger.kind !== 'every-play',
+    );
+    const any = fc.record({
+      id: fc.constantFrom(...CONDITION_IDS),
+      begins: fc.integer({ min: -30, max: 10 }),
+      lasts: fc.option(fc.integer({ min: 0, max: 60 })),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(any, { maxLength: 3 }),
+        fc.constantFrom(...items),
+        fc.integer({ min: 0, max: 40 }),
+        (rows, item, done) => {
+          const conditions = rows.map(({ id, begins, lasts }) =>
+            condition(id, {
+              beginsOn: addDays(TODAY, begins),
+              endsOn: lasts === null ? null : addDays(TODAY, begins + lasts),
+            }),
+          );
+          const [with_, without] = [clockOf(item.id, conditions, ago(done)), clockOf(item.id, [], ago(done))];
+          expect(weight[with_.state]).toBeGreaterThanOrEqual(weight[without.state]);
+        },
+      ),
+      { seed: 4, numRuns: 300 },
+    );
+  });
+});
+
+describe('entering one', () => {
+  const clarinet: Instrument = {
+    id: 'cl' as Instrument['id'],
+    name: 'Clarinet',
+    kind: 'clarinet',
+    build: usualBuild('clarinet'),
+    playerId: 'ada' as Instrument['playerId'],
+    acquiredOn: ago(100),
+    cameNew: true,
+    leftOn: null,
+  };
+  const fault = (
+    one: Condition,
+    instrument: Instrument | null = clarinet,
+  ): Pick<ConditionFault, 'code' | 'field'> | null => {
+    const checked = checkCondition(one, instrument, TODAY);
+    return checked.ok ? null : { code: checked.failure.code, field: checked.failure.field };
+  };
+  const dry = (celsius: number, humidityPercent: number) => condition('dry-air', { air: { celsius, humidityPercent } });
+
+  test.each([
+    ['an end before its begin', condition('ill', { endsOn: ago(1) }), 'ends-before', 'endsOn'],
+    ['an end in ten years', condition('ill', { endsOn: addDays(TODAY, 3650) }), 'too-long', 'endsOn'],
+    ['an illness of tomorrow', condition('ill', { beginsOn: addDays(TODAY, 1) }), 'begins-later', 'beginsOn'],
+    ['a rest in two years', condition('long-rest', { beginsOn: addDays(TODAY, 800) }), 'begins-later', 'beginsOn'],
+    ['new wood before it came', condition('new-wood', { beginsOn: ago(200) }), 'before-it-came', 'beginsOn'],
+    ['a new cork on nothing', condition('new-cork'), 'part', 'part'],
+    ['dry air without a reading', condition('dry-air'), 'no-air', 'air.humidityPercent'],
+    ['a room of 80 °C', dry(80, 30), 'no-room', 'air.celsius'],
+    ['a room of −80 °C', dry(-80, 30), 'no-room', 'air.celsius'],
+    ['no number at all', dry(Number.NaN, 30), 'no-room', 'air.celsius'],
+    ['130 % humidity', dry(20, 130), 'no-room', 'air.humidityPercent'],
+    ['air that is not dry', dry(20, 55), 'not-dry', 'air.humidityPercent'],
+  ] as const)('%s is refused by name', (_what, one, code, field) => {
+    expect(fault(one)).toEqual({ code, field });
+  });
+
+  test('80 in a Fahrenheit house is said so', () => {
+    const checked = checkCondition(dry(80, 30), clarinet, TODAY);
+    expect(!checked.ok && checked.failure.text).toContain('80 °F are 27 °C');
+  });
+
+  test('on an instrument that has left, or cannot be in it', () => {
+    expect(fault(condition('ill'), { ...clarinet, leftOn: ago(1) })).toMatchObject({ code: 'after-it-left' });
+    const plastic = { ...clarinet, build: { ...clarinet.build, body: 'plastic' as const } };
+    expect(fault(condition('new-wood'), plastic)).toMatchObject({ code: 'not-for-this' });
+  });
+
+  test('what is right is taken', () => {
+    for (const one of [
+      condition('ill', { beginsOn: ago(300) }),
+      dry(21, 30),
+      condition('new-cork', { part: 'barrel' }),
+      condition('long-rest', { beginsOn: addDays(TODAY, 30) }),
+    ])
+      expect(fault(one)).toBeNull();
+  });
+});

@@ -1,0 +1,117 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { clashOf } from '#core/agents/guard.ts';
+import { usualBuild } from '#core/care/check-book.ts';
+import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { AgentUse } from '#core/care/step.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
+import { keepApart, type Guarded } from '#core/packup/mixing-guard.ts';
+import { planRun } from '#core/packup/plan-run.ts';
+import type { RunPart } from '#core/packup/run-plan.ts';
+import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
+import { usualPractice } from '#core/schools/practice-under.ts';
+import { usualWetness } from '#core/water/wetness.ts';
+
+const step = (id: string, item: string, uses: readonly AgentUse[] = [], before: readonly string[] = []): Guarded => ({
+  key: runStepKey('one' as InstrumentId, id as StepId),
+  instrumentId: 'one' as InstrumentId,
+  step: { id: id as StepId, item: item as CareItemId, action: id, uses },
+  before: new Set(before.map((one) => runStepKey('one' as InstrumentId, one as StepId))),
+});
+const use = (agent: string, rinsedBy?: string): AgentUse[] => [
+  { agent, on: 'mouthpiece', ...(rinsedBy === undefined ? {} : { rinsedBy: rinsedBy as StepId }) },
+];
+const keys = (pairs: readonly (readonly [RunStepKey, RunStepKey])[]) =>
+  pairs.map((pair) => pair.map((key) => key.replace('one:', '')));
+
+// Which pairs react: public-health and poison-centre advice, named beside the table of pairs.
+describe('keeping two agents apart', () => {
+  test('what comes first is rinsed off before the second comes out', () => {
+    const steps = [
+      step('swab/soak', 'swab/a', use('vinegar', 'swab/rinse')),
+      step('swab/rinse', 'swab/a'),
+      step('swab/peroxide', 'swab/b', use('peroxide')),
+    ];
+    expect(keepApart(steps)).toEqual({ order: [expect.anything()], dropped: [] });
+    expect(keys(keepApart(steps).order)).toEqual([['swab/rinse', 'swab/peroxide']]);
+  });
+
+  test('an order the book has already is kept: then the other is the first', () => {
+    const steps = [
+      step('swab/soak', 'swab/a', use('vinegar', 'swab/rinse'), ['swab/peroxide']),
+      step('swab/rinse', 'swab/a'),
+      step('swab/peroxide', 'swab/b', use('peroxide', 'swab/wash')),
+      step('swab/wash', 'swab/b'),
+    ];
+    expect(keys(keepApart(steps).order)).toEqual([['swab/wash', 'swab/soak']]);
+  });
+
+  test('with nothing to rinse the first one off, the second waits for another day', () => {
+    const steps = [step('swab/spray', 'swab/a', use('bleach')), step('swab/wipe', 'swab/b', use('rubbing-alcohol'))];
+    expect(keepApart(steps)).toMatchObject({
+      order: [],
+      dropped: [{ item: 'swab/b', meets: 'swab/spray', gas: expect.stringContaining('chloroform') }],
+    });
+  });
+
+  test('whatever agents are used in whatever order, no two that react are left without a rinse between', () => {
+    const agents = ['bleach', 'vinegar', 'peroxide', 'rubbing-alcohol', 'ammonia-cleaner', 'dish-soap', 'key-oil'];
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ agent: fc.constantFrom(...agents), rinsed: fc.boolean() }), { maxLength: 8 }),
+        (rows) => {
+          const steps = rows.flatMap(({ agent, rinsed }, index) => [
+            step(`swab/use-${index}`, `swab/${index}`, use(agent, rinsed ? `swab/rinse-${index}` : undefined)),
+            ...(rinsed ? [step(`swab/rinse-${index}`, `swab/${index}`)] : []),
+          ]);
+          const { order, dropped } = keepApart(steps);
+          const gone = new Set(dropped.map(({ item }) => item));
+          const left = steps.filter((one) => !gone.has(one.step.item) && (one.step.uses ?? []).length > 0);
+          left.forEach((one, index) => {
+            for (const other of left.slice(index + 1))
+              if (clashOf(one.step, other.step) !== null)
+                expect(order.some(([rinse, second]) => second === other.key && rinse.includes('rinse'))).toBe(true);
+          });
+        },
+      ),
+      { seed: 7, numRuns: 300 },
+    );
+  });
+});
+
+describe('in a run', () => {
+  const build = usualBuild('clarinet');
+  const practice = usualPractice('clarinet', build, { 'reed-hygiene': 'peroxide', 'mouthpiece-soak': 'monthly' });
+  const part = (instrumentId: string): RunPart => ({
+    instrumentId: instrumentId as InstrumentId,
+    kind: kindOf('clarinet'),
+    practice,
+    items: ['single-reed/after-playing', 'single-reed/reed-hygiene', 'single-reed/mouthpiece-soak'],
+    playedMinutes: 40,
+    wetness: usualWetness,
+    loads: new Map(),
+  });
+  const plan = (parts: readonly RunPart[]) =>
+    planRun({
+      parts,
+      player: { standing: 'grown-up', does: [] },
+      roomCelsius: 20,
+      minutesAtHand: null,
+      learned: new Map(),
+    });
+
+  test.each([1, 2, 3])('vinegar and peroxide on %d clarinets never meet, and the run says so', (count) => {
+    const { steps, because } = plan(Array.from({ length: count }, (_, index) => part(`clarinet-${index}`)));
+    // What is out and not rinsed off yet, by the step that will rinse it off.
+    const open = new Map<string, (typeof steps)[number]['step']>();
+    for (const { step: one, key, instrumentId } of steps) {
+      for (const other of open.values()) expect([key, clashOf(one, other)]).toEqual([key, null]);
+      const rinsedBy = one.uses?.[0]?.rinsedBy;
+      if (rinsedBy !== undefined) open.set(runStepKey(instrumentId, rinsedBy), one);
+      open.delete(key);
+    }
+    expect(open.size).toBe(0);
+    expect(because.some(({ rule }) => rule === 'kept-apart')).toBe(true);
+  });
+});

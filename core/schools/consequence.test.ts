@@ -1,0 +1,202 @@
+import { describe, expect, test } from '@jest/globals';
+import type { CareItemId } from '#core/care/care-item.ts';
+import type { LastDone } from '#core/care/care-clock.ts';
+import { usualBuild } from '#core/care/check-book.ts';
+import { situationOf, type Situation } from '#core/care/situation.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+import { playColumns } from '#core/plays/play-columns.ts';
+import { wallMinute } from '#core/plays/play.ts';
+import { barredChoice, schoolOf, schoolsFor } from '#core/schools/chosen-school.ts';
+import { consequenceOf, type Change } from '#core/schools/consequence.ts';
+import { changeWords, yearWords } from '#core/schools/school-words.ts';
+import type { SchoolChoices, SchoolId } from '#core/schools/school.ts';
+import { usualYear, YEAR_DAYS } from '#core/schools/usual-year.ts';
+import { addDays, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
+import { usualWetness } from '#core/water/wetness.ts';
+
+const TODAY = localDate('2026-11-24');
+const format = { date: (date: LocalDate) => date };
+
+/** Played 40 minutes every day for twelve weeks up to yesterday; each item last done so many days ago. */
+function situation(
+  kind: KindId,
+  choices: SchoolChoices = {},
+  done: Partial<Record<CareItemId, number>> = {},
+): Situation {
+  const days = Array.from({ length: 84 }, (_, index) => dayNumber(TODAY) - 84 + index);
+  const instrument: Instrument = {
+    id: `my-${kind}` as Instrument['id'],
+    name: kind,
+    kind,
+    build: usualBuild(kind),
+    playerId: 'ada' as Instrument['playerId'],
+    acquiredOn: addDays(TODAY, -2000),
+    cameNew: false,
+    leftOn: null,
+  };
+  const lastDone = new Map(
+    Object.entries(done).map(([id, ago]) => [
+      id as CareItemId,
+      { atWallMinute: wallMinute(addDays(TODAY, -(ago ?? 0)), 1400), by: 'player' } as LastDone,
+    ]),
+  );
+  return situationOf(
+    instrument,
+    {
+      plays: playColumns(
+        Int32Array.from(days, (day) => day * 1440 + 1200),
+        Int32Array.from(days, () => 40),
+      ),
+      lastDone,
+      signs: new Map(),
+      decisions: new Map(),
+    },
+    { choices, conditions: [] },
+    TODAY,
+  );
+}
+
+const yearOf = (of: Situation) =>
+  usualYear(of, {
+    instrumentId: 'my-clarinet' as Instrument['id'],
+    player: { standing: 'grown-up', does: ['key-oil', 'bore-oil'] },
+    wetness: usualWetness,
+    today: TODAY,
+  });
+const side = (of: Situation) => ({ situation: of, year: yearOf(of) });
+const changes = (
+  kind: KindId,
+  school: SchoolId,
+  choice: string,
+  done: Partial<Record<CareItemId, number>> = {},
+  choices: SchoolChoices = {},
+): Change[] =>
+  consequenceOf(
+    school,
+    side(situation(kind, choices, done)),
+    side(situation(kind, { ...choices, [school]: choice }, done)),
+  );
+const find = <Rule extends Change['rule']>(list: readonly Change[], rule: Rule) =>
+  list.filter((one): one is Extract<Change, { rule: Rule }> => one.rule === rule);
+
+describe('the coming year', () => {
+  test('an item falls due on its day and then at its interval, counted by hand', () => {
+    const year = yearOf(situation('clarinet', {}, { 'single-reed/mouthpiece-wash': 1, 'wooden-bore/oil': 100 }));
+    const wash = year.items.get('single-reed/mouthpiece-wash')?.dates ?? [];
+    // Done yesterday, every 7 days: in 6 days, then each 7 days while less than a year ahead.
+    const expected: LocalDate[] = [];
+    for (let day = 6; day < YEAR_DAYS; day += 7) expected.push(addDays(TODAY, day));
+    expect(wash).toEqual(expected);
+    const oil = year.items.get('wooden-bore/oil')?.dates ?? [];
+    // Half a year after it was last done, and once more half a year later.
+    expect(oil.length).toBe(2);
+    expect(oil[0]).toBe(addDays(TODAY, (schoolDays('bore-oil-interval') ?? 0) - 100));
+  });
+
+  test('what nobody knows is due today; what is overdue as well', () => {
+    const year = yearOf(situation('clarinet', {}, { 'swab/wash': 40 }));
+    expect(year.items.get('swab/wash')?.dates[0]).toBe(TODAY);
+    expect(year.items.get('keyed/key-oil')?.dates[0]).toBe(TODAY);
+  });
+
+  test('a play a day: the plays of a year, and its minutes are those of every play and every due time', () => {
+    const year = yearOf(situation('clarinet', {}, { 'swab/wash': 1 }));
+    expect(Math.abs(year.plays - 365)).toBeLessThan(1);
+    const periodic = [...year.items.values()].reduce(
+      (sum, { dates, minutesEach }) => sum + dates.length * minutesEach,
+      0,
+    );
+    expect(year.minutes).toBeCloseTo(year.plays * (year.before.minutes + year.after.minutes) + periodic, 6);
+    // Practice: a clarinet is packed up in about 3–5 min; 40 min played take 4–5 passes through each of two joints.
+    expect(year.after.minutes).toBeGreaterThan(2.5);
+    expect(year.after.minutes).toBeLessThan(5);
+    expect(year.after.passes).toBeGreaterThanOrEqual(8);
+    expect(year.after.passes).toBeLessThanOrEqual(10);
+  });
+});
+
+/** Days of the interval in force on a clarinet, read from the book. */
+function schoolDays(id: SchoolId): number | undefined {
+  const of = situation('clarinet');
+  for (const { trigger } of of.practice.items)
+    if (trigger.kind === 'clock-by-school' && trigger.school === id) {
+      const limbs = trigger.limbs[schoolOf(id).usual.otherwise];
+      return typeof limbs === 'object' ? limbs.days?.value : undefined;
+    }
+  return undefined;
+}
+
+describe('another choice', () => {
+  test('a rarer wash: how many times fewer, the next day, the minutes of a year', () => {
+    const list = changes('clarinet', 'mouthpiece-wash-interval', 'monthly', { 'single-reed/mouthpiece-wash': 1 });
+    expect(find(list, 'times')).toEqual([
+      { rule: 'times', item: 'Wash the mouthpiece', from: 52, to: 12, next: addDays(TODAY, 29) },
+    ]);
+    const [year] = find(list, 'minutes-a-year');
+    // Forty times fewer, about a minute and a half each.
+    expect((year?.from ?? 0) - (year?.to ?? 0)).toBeCloseTo(40 * 1.5, 6);
+    expect(yearWords(list)).toBe('about 1 h less a year');
+  });
+
+  test('another path: other steps, fewer passes, other minutes each time', () => {
+    const list = changes('clarinet', 'clarinet-swab-path', 'whole');
+    expect(find(list, 'steps-added')[0]?.actions.join()).toContain('One slow pull through everything');
+    expect(find(list, 'steps-gone')[0]?.actions.length).toBeGreaterThan(3);
+    expect(find(list, 'passes')[0]?.to).toBe(1);
+    expect(find(list, 'minutes-per-play')[0]?.moment).toBe('after');
+  });
+
+  test('another order changes nothing but the order', () => {
+    expect(changes('flute', 'flute-join-order', 'foot-first')).toEqual([{ rule: 'order', moment: 'before' }]);
+  });
+
+  test('another cloth: another number of passes', () => {
+    const [passes] = find(changes('clarinet', 'swab-cloth', 'cotton'), 'passes');
+    expect(passes?.to).toBeLessThan(passes?.from ?? 0);
+  });
+
+  test('what may be used: the verdict and where', () => {
+    expect(find(changes('clarinet', 'alcohol-on-keys', 'lightly'), 'verdict')).toEqual([
+      {
+        rule: 'verdict',
+        agent: 'Rubbing alcohol or an alcohol wipe',
+        surface: expect.any(String),
+        from: 'no',
+        to: 'care',
+      },
+    ]);
+  });
+
+  test('not at all: never again this year', () => {
+    const list = changes('clarinet', 'bore-oil-interval', 'none', { 'wooden-bore/oil': 10 });
+    expect(find(list, 'times')[0]).toMatchObject({ to: 0, next: null });
+    const [times] = list.filter(({ rule }) => rule === 'times');
+    expect(times && changeWords(times, format).text).toMatch(/not any more, instead of \d times? this year/);
+  });
+
+  test('the same choice changes nothing, every other says what it does in words, on every kind', () => {
+    for (const kind of [
+      'clarinet',
+      'alto-saxophone',
+      'oboe',
+      'bassoon',
+      'flute',
+      'highland-pipes',
+      'trumpet',
+      'horn',
+    ] as const) {
+      const now = situation(kind);
+      const here = side(now);
+      for (const school of schoolsFor(kind, now.context.build))
+        for (const choice of Object.keys(schoolOf(school).choices)) {
+          if (barredChoice(school, choice, {}, now.context) !== null) continue;
+          const there = situation(kind, { [school]: choice });
+          const list = consequenceOf(school, here, side(there));
+          const isSame = there.practice === now.practice;
+          if (isSame) expect([kind, school, choice, list]).toEqual([kind, school, choice, []]);
+          for (const change of list) expect(changeWords(change, format).text).toMatch(/\S/);
+        }
+    }
+  });
+});

@@ -1,0 +1,88 @@
+import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import { practiceFor, type Practice } from '#core/care/practice-book.ts';
+import type { Step } from '#core/care/step.ts';
+import { schoolOf, schoolsInForce, usualSchool, type SchoolInForce } from '#core/schools/chosen-school.ts';
+import type { Build } from '#core/instruments/build.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+import type { SchoolChoices, SchoolContext, SchoolSetting, StepWords } from '#core/schools/school.ts';
+
+/** The step as these schools say it: their action instead of the book's, their hows after the book's own. */
+function said(step: Step, schools: readonly SchoolInForce[]): Step {
+  const words = schools.flatMap(({ effects }) => {
+    const found: StepWords | undefined = effects.says?.[step.id];
+    return found ? [found] : [];
+  });
+  if (words.length === 0) return step;
+  const action = words.findLast((one) => one.action !== undefined)?.action ?? step.action;
+  const how = [step.how, ...words.map((one) => one.how)].filter((one) => one !== undefined).join(' ');
+  return how === '' ? { ...step, action } : { ...step, action, how };
+}
+
+/** Which steps a school puts before each step. */
+function orderOf(schools: readonly SchoolInForce[]): ReadonlyMap<StepId, readonly StepId[]> {
+  const before = new Map<StepId, StepId[]>();
+  for (const [first, second] of schools.flatMap(({ effects }) => effects.order ?? []))
+    before.set(second, [...(before.get(second) ?? []), first]);
+  return before;
+}
+
+/** The cloth chosen beside the cloth the book counts with on this kind, which is its default. */
+function thirstOf(schools: readonly SchoolInForce[], context: SchoolSetting['context']): number {
+  const own = schools.find(({ effects }) => effects.thirst !== undefined);
+  if (own?.effects.thirst === undefined) return 1;
+  const usual = schoolOf(own.school).choices[usualSchool(own.school, context).choice]?.thirst;
+  return own.effects.thirst.value / (usual?.value ?? 1);
+}
+
+const belongsTo = (step: Step, chosen: ReadonlyMap<string, string>): boolean =>
+  step.school === undefined || step.school.choices.includes(chosen.get(step.school.id) ?? '');
+
+const made = new WeakMap<Practice, Map<string, Practice>>();
+
+/**
+ * The practice as this player does it: the book's practice of the kind and build with the steps of the schools in force,
+ * in their order and words, and the care they do without switched off. The same choices share one object, so treat it
+ * as read-only.
+ */
+export function practiceUnder(practice: Practice, { choices, context }: SchoolSetting): Practice {
+  const schools = schoolsInForce(choices, context);
+  const key = schools.map(({ choice }) => choice).join(' ');
+  const known = made.get(practice)?.get(key);
+  if (known) return known;
+  const chosen = new Map<string, string>(schools.map(({ school, choice }) => [school, choice]));
+  const left = new Set<StepId>(schools.flatMap(({ effects }) => effects.without ?? []));
+  const off = new Map<CareItemId, SchoolInForce>(
+    schools.flatMap((school) => (school.effects.off ?? []).map((item) => [item, school] as const)),
+  );
+  const order = orderOf(schools);
+  const book = practice.book.map((step) => {
+    const later = order.get(step.id);
+    const here = said(step, schools);
+    return later === undefined ? here : { ...here, laterThan: later };
+  });
+  const chain = book.filter((step) => belongsTo(step, chosen));
+  const under: Practice = {
+    ...practice,
+    book,
+    chain,
+    steps: chain.filter(({ id, item }) => !left.has(id) && !off.has(item)),
+    off,
+    thirst: thirstOf(schools, context),
+  };
+  const mine = made.get(practice) ?? new Map<string, Practice>();
+  made.set(practice, mine.set(key, under));
+  return under;
+}
+
+/** An instrument of which nothing is known but its kind and build. */
+export const plainContext = (kind: KindId, build: Build): SchoolContext => ({
+  kind,
+  build,
+  ageDays: null,
+  weeklyMinutes: 0,
+  conditions: [],
+});
+
+/** The practice of a kind and build where nobody has chosen anything. */
+export const usualPractice = (kind: KindId, build: Build, choices: SchoolChoices = {}): Practice =>
+  practiceUnder(practiceFor(kind, build), { choices, context: plainContext(kind, build) });

@@ -1,0 +1,117 @@
+import { limbsOf, type ItemClock } from '#core/care/care-clock.ts';
+import type { CareItem, CareItemId } from '#core/care/care-item.ts';
+import { projectDue } from '#core/care/project-due.ts';
+import type { Situation } from '#core/care/situation.ts';
+import type { Step } from '#core/care/step.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { stepsFor } from '#core/packup/collect-steps.ts';
+import { planRun } from '#core/packup/plan-run.ts';
+import type { PlayerAbilities } from '#core/players/player.ts';
+import { addDays, dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import { USUAL_ROOM_CELSIUS } from '#core/water/condensation.ts';
+import type { Wetness } from '#core/water/wetness.ts';
+
+export const YEAR_DAYS = 365;
+const WEEKS_A_YEAR = YEAR_DAYS / 7;
+/** What is counted when passes are: not valves or slides. */
+const SWAB_NOUNS: readonly string[] = ['pass', 'pull'];
+const NOTHING_PLAYED = { minutes: 0, plays: 0 } as const;
+
+/** What making ready or packing up is after an ordinary play. */
+export type UsualRun = { readonly steps: readonly Step[]; readonly minutes: number; readonly passes: number };
+
+/** How often one item falls due in the coming year. */
+export type ItemYear = { readonly item: CareItem; readonly dates: readonly LocalDate[]; readonly minutesEach: number };
+
+/** A year of looking after one instrument, under one set of schools. */
+export type UsualYear = {
+  readonly plays: number;
+  readonly before: UsualRun;
+  readonly after: UsualRun;
+  readonly items: ReadonlyMap<CareItemId, ItemYear>;
+  /** All handwork and waiting at home, minutes. */
+  readonly minutes: number;
+};
+
+/** Whose year it is. */
+export type YearOf = {
+  readonly instrumentId: InstrumentId;
+  readonly player: PlayerAbilities;
+  readonly wetness: Wetness;
+  readonly today: LocalDate;
+};
+
+/** Plans made already: most choices leave making ready and packing up as they are. */
+export type PlanMemo = Map<string, UsualRun>;
+
+function runOf(situation: Situation, items: readonly CareItem[], of: YearOf, memo: PlanMemo): UsualRun {
+  const { practice, kind, usualPlayMinutes } = situation;
+  const ids = items.map(({ id }) => id);
+  const key = JSON.stringify([practice.thirst, stepsFor(practice, ids)]);
+  const known = memo.get(key);
+  if (known) return known;
+  const { steps, elapsedMinutes } = planRun({
+    parts: [
+      {
+        instrumentId: of.instrumentId,
+        kind,
+        practice,
+        items: ids,
+        playedMinutes: usualPlayMinutes,
+        wetness: of.wetness,
+        loads: new Map(),
+      },
+    ],
+    player: of.player,
+    roomCelsius: USUAL_ROOM_CELSIUS,
+    minutesAtHand: null,
+    learned: new Map(),
+  });
+  const passes = steps
+    .filter(({ repeats }) => repeats !== null && SWAB_NOUNS.includes(repeats.noun))
+    .reduce((sum, { repeats }) => sum + (repeats?.count ?? 0), 0);
+  const run = { steps: steps.map(({ step }) => step), minutes: elapsedMinutes, passes };
+  memo.set(key, run);
+  return run;
+}
+
+/** The days of the coming year on which an item falls due if it is done each time on its day. */
+function datesOf(clock: ItemClock, situation: Situation, today: LocalDate): LocalDate[] {
+  const limbs = limbsOf(clock.item, situation);
+  if (limbs === null || clock.state === 'off' || clock.state === 'waiting') return [];
+  /** An interval of less than a day still leaves one day between two times. */
+  const after = (day: number): LocalDate | undefined => {
+    const due = projectDue({ limbs, from: day, played: NOTHING_PLAYED, today: day, forecast: situation.forecast });
+    return due === null ? undefined : dateOfDay(Math.max(dayNumber(due.on), day + 1));
+  };
+  const end = addDays(today, YEAR_DAYS);
+  const first = clock.due?.on ?? today;
+  const dates: LocalDate[] = [];
+  let next: LocalDate | undefined = first < today ? today : first;
+  for (; next !== undefined && next < end; next = after(dayNumber(next))) dates.push(next);
+  return dates;
+}
+
+const minutesOnce = (situation: Situation, item: CareItem, of: YearOf, memo: PlanMemo): number =>
+  item.place === 'bench' ? 0 : runOf(situation, [item], of, memo).minutes;
+
+/**
+ * What the coming year asks of the player at their usual weeks: making ready and packing up after an ordinary play, how
+ * often everything else falls due, and the minutes all of it takes. Minutes are estimates, dates follow the forecast.
+ */
+export function usualYear(situation: Situation, of: YearOf, memo: PlanMemo = new Map()): UsualYear {
+  const { practice, clocks, forecast } = situation;
+  const everyPlay = (moment: 'before' | 'after') =>
+    practice.items.filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === moment);
+  const before = runOf(situation, everyPlay('before'), of, memo);
+  const after = runOf(situation, everyPlay('after'), of, memo);
+  const plays = forecast.meanPlays.reduce((sum, one) => sum + one, 0) * WEEKS_A_YEAR;
+  const items = new Map<CareItemId, ItemYear>();
+  for (const clock of clocks) {
+    const dates = datesOf(clock, situation, of.today);
+    if (limbsOf(clock.item, situation) !== null)
+      items.set(clock.item.id, { item: clock.item, dates, minutesEach: minutesOnce(situation, clock.item, of, memo) });
+  }
+  const periodic = [...items.values()].reduce((sum, { dates, minutesEach }) => sum + dates.length * minutesEach, 0);
+  return { plays, before, after, items, minutes: plays * (before.minutes + after.minutes) + periodic };
+}

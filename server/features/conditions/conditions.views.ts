@@ -1,0 +1,98 @@
+import { conditionNotes, itemCalls } from '#core/conditions/condition-effects.ts';
+import { CONDITION_IDS, type ConditionId } from '#core/conditions/condition.ts';
+import { conditionNoteWords, endWords } from '#core/conditions/condition-words.ts';
+import { concerns, conditionKind, holdsOn, lastDay } from '#core/conditions/in-force.ts';
+import type { Situation } from '#core/care/situation.ts';
+import { boreStrip, partName } from '#core/instruments/bore-strip.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import type { ConditionOffer, ConditionsPage, ConditionView } from '#contract/conditions.ts';
+import { notFound, type Failure } from '#server/failure.ts';
+import type { StandingCondition } from '#server/features/conditions/conditions.repository.ts';
+import type { Services } from '#server/repositories.ts';
+import { situationIn } from '#server/situations.ts';
+
+/** What has ended is shown for so many days more, so that it can be taken back. */
+const SHOWN_AFTER_DAYS = 7;
+
+type Shown = { readonly situation: Situation; readonly today: LocalDate; readonly playedToday: number };
+
+function conditionView(
+  { condition, ofPlayer, endKey }: StandingCondition,
+  { situation, today, playedToday }: Shown,
+): ConditionView {
+  const kind = conditionKind(condition.id);
+  const lastDone = new Map(situation.clocks.map(({ item, lastDone: done }) => [item.id, done?.on ?? null]));
+  const calls = itemCalls(condition, situation.practice.items, {
+    today,
+    schools: situation,
+    doneOn: ({ id }) => lastDone.get(id) ?? null,
+  });
+  return {
+    key: condition.key,
+    condition: condition.id,
+    name: kind.name,
+    ofPlayer,
+    beginsOn: condition.beginsOn,
+    lastDay: lastDay(condition, situation),
+    endWords: endWords(kind),
+    partName: condition.part === null ? null : partName(situation.kind, condition.part),
+    inForce: holdsOn(condition, today, situation),
+    endKey,
+    calls: calls.map(({ item, call: { on, words, mark } }) => ({ itemId: item.id, name: item.name, on, words, mark })),
+    effects: conditionNotes(condition, situation, playedToday).map((note) => ({
+      text: conditionNoteWords(note),
+      mark: note.mark,
+    })),
+  };
+}
+
+function offerOf(id: ConditionId, { kind, context }: Situation): ConditionOffer {
+  const offered = conditionKind(id);
+  const { name, begins, of, asks, mayBeginLater } = offered;
+  const parts = asks === 'part' ? boreStrip(kind, context.build, 0) : [];
+  return {
+    condition: id,
+    name,
+    begins,
+    ofPlayer: of === 'player',
+    asks: asks ?? null,
+    mayBeginLater: mayBeginLater === true,
+    endWords: endWords(offered),
+    parts: parts.map((one) => ({ part: one.id, name: one.name })),
+  };
+}
+
+const playedOn = ({ plays }: Services, { id }: Instrument, day: LocalDate): number =>
+  plays
+    .newest(id, 50)
+    .filter(({ endedOn }) => endedOn === day)
+    .reduce((sum, { minutes }) => sum + minutes, 0);
+
+/** The conditions an instrument and its player are in, with all they do, and those that may be entered. */
+export function conditionsPageOf(
+  services: Services,
+  instrumentId: string,
+  today: LocalDate,
+): Outcome<ConditionsPage, Failure> {
+  const instrument = services.instruments.find(instrumentId);
+  const player = instrument && services.players.find(instrument.playerId);
+  if (!instrument || !player) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  const situation = situationIn(services, instrument, today);
+  const shown = { situation, today, playedToday: playedOn(services, instrument, today) };
+  const standing = services.conditions
+    .standing(instrument.id, instrument.playerId)
+    .filter(({ condition }) => concerns(conditionKind(condition.id), instrument.kind, instrument.build))
+    .filter(({ condition }) => {
+      const last = lastDay(condition, situation);
+      return last === null || last >= addDays(today, -SHOWN_AFTER_DAYS);
+    });
+  const offers = CONDITION_IDS.filter((id) => concerns(conditionKind(id), instrument.kind, instrument.build));
+  return succeed({
+    instrumentId,
+    playerName: player.name,
+    standing: standing.map((one) => conditionView(one, shown)),
+    offers: instrument.leftOn === null ? offers.map((id) => offerOf(id, situation)) : [],
+  });
+}
