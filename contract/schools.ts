@@ -8,7 +8,7 @@ import {
   SCHOOL_SET_FORMAT,
   SCHOOL_SET_VERSION,
   type SchoolSet,
-} from '#core/schools/school-set.ts';
+} from '#core/schools/school-set-format.ts';
 import { MARKS } from '#core/explain/explained.ts';
 import { amount, clientKey, localDateText, recordId, text, wallClock, whyLines, word } from '#contract/scalars.ts';
 
@@ -89,9 +89,11 @@ export type ChooseSchoolRequest = InferType<typeof chooseSchoolRequest>;
 
 const SET_ID = new RegExp(`^[a-z0-9-]{1,${LONGEST_ID}}$`);
 
+const NO_SET = `This is no school set: its format is not “${SCHOOL_SET_FORMAT}”.`;
+
 /** A school set as it lies in a file: the same as docs/school-set.schema.json says. */
 export const schoolSetFile = object({
-  format: text().oneOf([SCHOOL_SET_FORMAT], 'This is no school set: its format is not “ulu-school-set”.').required(),
+  format: text().oneOf([SCHOOL_SET_FORMAT], NO_SET).required(NO_SET),
   version: amount()
     .oneOf([SCHOOL_SET_VERSION], `This set is of another version; this Ulu reads version ${SCHOOL_SET_VERSION}.`)
     .required(),

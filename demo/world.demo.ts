@@ -1,4 +1,5 @@
 import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import { DEMO_CHOICES, DEMO_CONDITIONS } from '#demo/judgements.demo.ts';
 import { usualPractice } from '#core/schools/practice-under.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
@@ -54,6 +55,9 @@ export type DemoSign = {
   readonly noticedOn: LocalDate;
 };
 
+export type DemoChoice = (typeof DEMO_CHOICES)[number] & { readonly key: string; readonly chosenOn: LocalDate };
+export type DemoCondition = (typeof DEMO_CONDITIONS)[number] & { readonly key: string; readonly beginsOn: LocalDate };
+
 /** Everything the demo record holds, as facts. */
 export type DemoWorld = {
   readonly players: readonly DemoPlayer[];
@@ -62,6 +66,8 @@ export type DemoWorld = {
   readonly runs: readonly DemoRun[];
   readonly care: readonly DemoCare[];
   readonly signs: readonly DemoSign[];
+  readonly choices: readonly DemoChoice[];
+  readonly conditions: readonly DemoCondition[];
 };
 
 type Story = {
@@ -270,5 +276,11 @@ export function demoWorld(today: LocalDate, seed = 1): DemoWorld {
       noticedOn: addDays(today, -daysAgo),
     })),
   );
-  return { players: DEMO_PLAYERS, instruments, signs, ...told };
+  const choices = DEMO_CHOICES.map((one) => ({ ...one, key: random.key(), chosenOn: addDays(today, -30) }));
+  const conditions = DEMO_CONDITIONS.map((one) => ({
+    ...one,
+    key: random.key(),
+    beginsOn: addDays(today, -one.beganDaysAgo),
+  }));
+  return { players: DEMO_PLAYERS, instruments, signs, choices, conditions, ...told };
 }

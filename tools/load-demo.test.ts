@@ -1,5 +1,9 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { checkCondition } from '#core/conditions/check-condition.ts';
+import { barredChoice } from '#core/schools/chosen-school.ts';
+import type { SchoolId } from '#core/schools/school.ts';
 import { localDate } from '#core/time/local-date.ts';
+import { DEMO_CONDITIONS } from '#demo/judgements.demo.ts';
 import { situationIn } from '#server/situations.ts';
 import { testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
 import { loadDemo } from '#tools/load-demo.ts';
@@ -34,6 +38,20 @@ describe('the demo world in the record', () => {
   test('something is overdue, something due, something soon, something fresh', () => {
     const states = clocks().map(({ clock }) => clock.state);
     for (const state of ['overdue', 'due', 'soon', 'fresh']) expect(states).toContain(state);
+  });
+
+  test('whoever does something otherwise may do so, and what is in force can be', () => {
+    for (const { kind, practice, context, choices, conditions, instrument } of situations()) {
+      for (const [school, choice] of Object.entries(choices))
+        expect([instrument.id, barredChoice(school as SchoolId, choice, choices, context)]).toEqual([
+          instrument.id,
+          null,
+        ]);
+      for (const condition of conditions)
+        expect([kind.id, checkCondition(condition, instrument, today).ok]).toEqual([kind.id, true]);
+      expect(practice.steps.length).toBeGreaterThan(5);
+    }
+    expect(situations().flatMap(({ conditions }) => conditions)).toHaveLength(DEMO_CONDITIONS.length);
   });
 
   test('the three of last night wait to be packed up, and no other', () => {

@@ -52,6 +52,21 @@ export function loadDemo(services: Services, today: LocalDate): void {
     for (const run of world.runs) addRun(services, run);
     for (const sign of world.signs)
       services.care.addSign({ ...sign, noticedAtMinute: MIDDAY, sourceKey: null, loggedAt });
+    for (const { key, instrumentId, school, choice, chosenOn } of world.choices)
+      services.schools.add({ key, instrumentId, school, choice, chosenOn, sourceKey: null, loggedAt });
+    for (const { key, instrumentId, condition, beginsOn, part = null, air } of world.conditions)
+      services.conditions.add({
+        key,
+        condition,
+        instrumentId,
+        playerId: null,
+        beginsOn,
+        endsOn: null,
+        part,
+        celsius: air?.celsius ?? null,
+        humidityPercent: air?.humidityPercent ?? null,
+        loggedAt,
+      });
     for (const care of world.care) services.care.add({ ...care, doneAtMinute: MIDDAY, sourceKey: null, loggedAt });
   });
 }

@@ -51,6 +51,11 @@ const SHOTS: readonly Shot[] = [
       await page.waitForSelector('::-p-text(overrule all of this)');
     },
   },
+  {
+    name: 'your-way',
+    path: '/care/marit-clarinet/your-way',
+    then: (page) => press(page, 'How is the clarinet swabbed?'),
+  },
   { name: 'history', path: '/add/lucan-tuba/history' },
   { name: 'add', path: '/add', then: (page) => press(page, 'Bassoon') },
   { name: 'played', path: '/now/lucan-trumpet', then: (page) => press(page, 'I have just played') },

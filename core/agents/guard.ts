@@ -30,6 +30,10 @@ export function forbiddenUses(
 
 type Using = { readonly uses?: readonly AgentUse[] };
 
+/** Does a step bring out anything that reacts with something else? */
+export const isHazardous = ({ uses = [] }: Using): boolean =>
+  uses.some(({ agent }) => (agentWith(agent)?.hazards ?? []).length > 0);
+
 /** What two steps would bring together; null where nothing is known against it. */
 export function clashOf(one: Using, other: Using): Extract<Mixing, { danger: true }> | null {
   for (const a of one.uses ?? [])

@@ -7,7 +7,9 @@ import { chosenSchool, isAsked, schoolOf } from '#core/schools/chosen-school.ts'
 import type { SchoolSetting } from '#core/schools/school.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 
-export const agentWith = (id: string): Agent | undefined => AGENTS.find((agent) => agent.id === id);
+const byId: ReadonlyMap<string, Agent> = new Map(AGENTS.map((agent) => [agent.id, agent]));
+
+export const agentWith = (id: string): Agent | undefined => byId.get(id);
 
 /** A surface of one instrument with what it is made of; null where the build does not say. */
 export type SurfaceHere = { readonly id: SurfaceId; readonly name: string; readonly material: Material | null };

@@ -41,7 +41,7 @@ function checkAir(condition: Condition): Checked {
   if (!(celsius >= COLDEST_ROOM && celsius <= WARMEST_ROOM)) {
     const asFahrenheit = Math.round(((celsius - 32) * 5) / 9);
     const hint = celsius > WARMEST_ROOM && celsius <= 122 ? ` ${celsius} °F are ${asFahrenheit} °C.` : '';
-    return refuse('no-room', 'air.celsius', `A room lies between ${COLDEST_ROOM} and ${WARMEST_ROOM} °C.${hint}`);
+    return refuse('no-room', 'air.celsius', `A room lies between −${-COLDEST_ROOM} and ${WARMEST_ROOM} °C.${hint}`);
   }
   if (!(humidityPercent >= 0 && humidityPercent <= 100))
     return refuse('no-room', 'air.humidityPercent', 'Relative humidity lies between 0 and 100 %.');

@@ -15,6 +15,13 @@ export function duration(minutes: number): string {
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
 }
 
+/** A stretch nobody knows to the minute: 0.4 min, 25 min, 2 h 30 min, 41 h. */
+export function roughly(minutes: number): string {
+  if (minutes < 10) return `${minutes.toFixed(1)} min`;
+  if (minutes < 60) return duration(minutes);
+  return minutes < 600 ? duration(Math.round(minutes / 10) * 10) : `${Math.round(minutes / 60)} h`;
+}
+
 /** At most one decimal, no trailing zero: 0.6, 3, 12. */
 export const figure = (value: number): string => String(Math.round(value * 10) / 10);
 

@@ -1,3 +1,4 @@
+import { isHazardous } from '#core/agents/guard.ts';
 import type { CareItem } from '#core/care/care-item.ts';
 import { SEVERITY_WEIGHT } from '#core/care/care-item.ts';
 import { itemIn } from '#core/care/practice-book.ts';
@@ -6,7 +7,7 @@ import { nearnessWeight } from '#core/care/what-matters.ts';
 import { chooseSteps, shortestSeconds, type Unit } from '#core/packup/choose-steps.ts';
 import { enabling, precedence, stepsFor } from '#core/packup/collect-steps.ts';
 import { countFor } from '#core/packup/count-for.ts';
-import { keepApart } from '#core/packup/mixing-guard.ts';
+import { keepApart, type KeptApart } from '#core/packup/mixing-guard.ts';
 import { orderSteps, type Job } from '#core/packup/order-steps.ts';
 import type { LeftOut, PlannedStep, PlanReason, RunPart, RunPlan, RunRequest } from '#core/packup/run-plan.ts';
 import { runStep, runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
@@ -81,9 +82,12 @@ function gather(request: RunRequest): Gathered {
   const all = parts.flatMap((part, index) => candidatesOf(part, request, index === 0));
   const gathered = parts.length > 1 ? [...all.filter(isUrgent), ...all.filter((one) => !isUrgent(one))] : all;
   const before = beforeOf(gathered, parts);
-  const { order, dropped } = keepApart(
-    gathered.map(({ key, instrumentId, step }) => ({ key, instrumentId, step, before: new Set(before.get(key)) })),
-  );
+  // Two of them are needed for anything to react; hardly a run has one.
+  const { order, dropped }: KeptApart =
+    gathered.filter(({ step }) => isHazardous(step)).length > 1
+      ? keepApart(gathered.map((one) => ({ ...one, before: new Set(before.get(one.key)) })))
+      : { order: [], dropped: [] };
+  if (order.length === 0 && dropped.length === 0) return { candidates: gathered, before, because: [] };
   const isDropped = ({ instrumentId, step }: Candidate) =>
     dropped.some((one) => one.instrumentId === instrumentId && one.item === step.item);
   const candidates = gathered.filter((one) => !isDropped(one));

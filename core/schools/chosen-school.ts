@@ -31,18 +31,17 @@ export const isAsked = (id: SchoolId, kind: KindId, build: Build): boolean =>
 export const schoolsFor = (kind: KindId, build: Build): SchoolId[] =>
   SCHOOL_IDS.filter((id) => isAsked(id, kind, build));
 
-const holds = {
-  kinds: ({ kinds }: SchoolCase, { kind }: SchoolContext) => kinds === undefined || kinds.includes(kind),
-  build: ({ build: wanted }: SchoolCase, { build }: SchoolContext) => buildMeets(build, wanted),
-  age: ({ newerThanDays }: SchoolCase, { ageDays }: SchoolContext) =>
-    newerThanDays === undefined || (ageDays !== null && ageDays < newerThanDays),
-  week: ({ weeklyMinutesAbove }: SchoolCase, { weeklyMinutes }: SchoolContext) =>
-    weeklyMinutesAbove === undefined || weeklyMinutes > weeklyMinutesAbove,
-  conditions: ({ conditions: wanted }: SchoolCase, { conditions }: SchoolContext) =>
-    wanted === undefined || wanted.some((one) => conditions.includes(one)),
-};
+const instrumentIs = ({ kinds, build: wanted }: SchoolCase, { kind, build }: SchoolContext): boolean =>
+  (kinds === undefined || kinds.includes(kind)) && buildMeets(build, wanted);
+
+const recordSays = ({ newerThanDays, weeklyMinutesAbove }: SchoolCase, of: SchoolContext): boolean =>
+  (newerThanDays === undefined || (of.ageDays !== null && of.ageDays < newerThanDays)) &&
+  (weeklyMinutesAbove === undefined || of.weeklyMinutes > weeklyMinutesAbove);
+
 const caseHolds = (of: SchoolCase, context: SchoolContext): boolean =>
-  Object.values(holds).every((test) => test(of, context));
+  instrumentIs(of, context) &&
+  recordSays(of, context) &&
+  (of.conditions === undefined || of.conditions.some((one) => context.conditions.includes(one)));
 
 /** The default worked out for this instrument, with its reason. */
 export function usualSchool(id: SchoolId, context: SchoolContext): ChosenSchool {
@@ -82,15 +81,29 @@ export function barredChoice(
   return other !== undefined && notWith.choices.includes(other) ? notWith.why : null;
 }
 
+/** The player's own choice, if it can be had. */
+function ownChoice(id: SchoolId, choices: SchoolChoices, context: SchoolContext): string | undefined {
+  const own = choices[id];
+  return own !== undefined && barredChoice(id, own, choices, context) === null ? own : undefined;
+}
+
+/** The key of the choice in force alone: what {@link chosenSchool} finds, without its reasons. */
+export function choiceInForce(id: SchoolId, choices: SchoolChoices, context: SchoolContext): string {
+  const own = ownChoice(id, choices, context);
+  if (own !== undefined) return own;
+  const { usual } = schoolOf(id);
+  return usual.cases.find(({ of }) => caseHolds(of, context))?.choice ?? usual.otherwise;
+}
+
 /**
  * The school in force: the player's choice, else the default worked out for this instrument, with its reason.
  * A stored choice that cannot be had (the book or the build no longer offers it, another choice stands in its way)
  * falls back to the default.
  */
 export function chosenSchool(id: SchoolId, choices: SchoolChoices, context: SchoolContext): ChosenSchool {
-  const own = choices[id];
+  const own = ownChoice(id, choices, context);
   const offered = own === undefined ? undefined : choiceOf(id, own);
-  if (own !== undefined && offered !== undefined && barredChoice(id, own, choices, context) === null)
+  if (own !== undefined && offered !== undefined)
     return { school: id, choice: own, words: offered.words, why: 'your choice', mark: 'yours', byPlayer: true };
   return usualSchool(id, context);
 }

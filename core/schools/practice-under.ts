@@ -1,10 +1,17 @@
 import type { CareItemId, StepId } from '#core/care/care-item.ts';
 import { practiceFor, type Practice } from '#core/care/practice-book.ts';
 import type { Step } from '#core/care/step.ts';
-import { schoolOf, schoolsInForce, usualSchool, type SchoolInForce } from '#core/schools/chosen-school.ts';
+import {
+  choiceInForce,
+  schoolOf,
+  schoolsFor,
+  schoolsInForce,
+  usualSchool,
+  type SchoolInForce,
+} from '#core/schools/chosen-school.ts';
 import type { Build } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
-import type { SchoolChoices, SchoolContext, SchoolSetting, StepWords } from '#core/schools/school.ts';
+import type { SchoolChoices, SchoolContext, SchoolId, SchoolSetting, StepWords } from '#core/schools/school.ts';
 
 /** The step as these schools say it: their action instead of the book's, their hows after the book's own. */
 function said(step: Step, schools: readonly SchoolInForce[]): Step {
@@ -37,6 +44,8 @@ function thirstOf(schools: readonly SchoolInForce[], context: SchoolSetting['con
 const belongsTo = (step: Step, chosen: ReadonlyMap<string, string>): boolean =>
   step.school === undefined || step.school.choices.includes(chosen.get(step.school.id) ?? '');
 
+/** The questions asked of a practice; it is one object for a kind and build. */
+const asked = new WeakMap<Practice, readonly SchoolId[]>();
 const made = new WeakMap<Practice, Map<string, Practice>>();
 
 /**
@@ -45,10 +54,12 @@ const made = new WeakMap<Practice, Map<string, Practice>>();
  * as read-only.
  */
 export function practiceUnder(practice: Practice, { choices, context }: SchoolSetting): Practice {
-  const schools = schoolsInForce(choices, context);
-  const key = schools.map(({ choice }) => choice).join(' ');
+  const ids = asked.get(practice) ?? schoolsFor(context.kind, context.build);
+  asked.set(practice, ids);
+  const key = ids.map((id) => choiceInForce(id, choices, context)).join(' ');
   const known = made.get(practice)?.get(key);
   if (known) return known;
+  const schools = schoolsInForce(choices, context);
   const chosen = new Map<string, string>(schools.map(({ school, choice }) => [school, choice]));
   const left = new Set<StepId>(schools.flatMap(({ effects }) => effects.without ?? []));
   const off = new Map<CareItemId, SchoolInForce>(

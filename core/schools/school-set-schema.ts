@@ -5,7 +5,7 @@ import {
   MOST_CHOICES,
   SCHOOL_SET_FORMAT,
   SCHOOL_SET_VERSION,
-} from '#core/schools/school-set.ts';
+} from '#core/schools/school-set-format.ts';
 import { schoolOf } from '#core/schools/chosen-school.ts';
 import { SCHOOL_IDS } from '#core/schools/school.ts';
 

@@ -1,9 +1,9 @@
 import { VERDICT_WORDS } from '#core/agents/verdict-words.ts';
-import { counted, duration, listed, type Format } from '#core/explain/format.ts';
+import { counted, listed, roughly, type Format } from '#core/explain/format.ts';
 import type { Mark, WhyLine } from '#core/explain/explained.ts';
 import type { Change, RunMoment } from '#core/schools/consequence.ts';
 
-const MOMENT: Readonly<Record<RunMoment, string>> = { before: 'making ready', after: 'packing up' };
+const MOMENT: Readonly<Record<RunMoment, string>> = { before: 'Making ready', after: 'Packing up' };
 const ACTIONS_NAMED = 3;
 
 const named = (actions: readonly string[]): string => {
@@ -12,11 +12,8 @@ const named = (actions: readonly string[]): string => {
   return listed([...shown, ...more]);
 };
 
-/** A difference in minutes as people say it: to the tenth below ten. */
-const minutesWords = (minutes: number): string =>
-  Math.abs(minutes) < 10 ? `${Math.abs(minutes).toFixed(1)} min` : duration(Math.round(Math.abs(minutes)));
-
-const moreOrLess = (from: number, to: number): string => `${minutesWords(to - from)} ${to > from ? 'more' : 'less'}`;
+const moreOrLess = (from: number, to: number): string =>
+  `${roughly(Math.abs(to - from))} ${to > from ? 'more' : 'less'}`;
 
 const line = (rule: Change['rule'], text: string, mark: Mark): WhyLine => ({ rule, text, mark });
 
@@ -43,7 +40,7 @@ export function changeWords(change: Change, format: Format): WhyLine {
     case 'minutes-per-play':
       return line(
         rule,
-        `${MOMENT[change.moment]}: about ${moreOrLess(change.from, change.to)} each time (${minutesWords(change.to)}).`,
+        `${MOMENT[change.moment]}: about ${moreOrLess(change.from, change.to)} each time (${roughly(change.to)}).`,
         'estimate',
       );
     case 'passes':

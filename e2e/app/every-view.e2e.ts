@@ -58,6 +58,20 @@ const VIEWS: readonly View[] = [
       await sees(page, 'overrule all of this');
     },
   },
+  {
+    name: 'your way',
+    path: '/care/marit-alto/your-way',
+    then: async (page) => {
+      await press(page, 'Which piece is dried first?');
+      await press(page, 'What changes');
+    },
+  },
+  { name: 'something has changed', path: '/care/ife-clarinet', then: (page) => tap(page, 'Something has changed') },
+  {
+    name: 'choices from a file',
+    path: '/care/asha-horn/your-way',
+    then: (page) => tap(page, 'Take choices from a file'),
+  },
   { name: 'what was last done', path: '/add/lucan-tuba/history' },
   { name: 'somebody new', path: '/players' },
   { name: 'the keys', path: '/now', then: (page) => page.keyboard.press('?') },

@@ -59,6 +59,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('#web/features/care/CarePage.tsx')).CarePage }),
       },
       {
+        path: '/care/:instrumentId/your-way',
+        lazy: async () => ({ Component: (await import('#web/features/schools/SchoolsPage.tsx')).SchoolsPage }),
+      },
+      {
         path: '/add',
         lazy: async () => ({
           Component: (await import('#web/features/instruments/AddInstrumentPage.tsx')).AddInstrumentPage,

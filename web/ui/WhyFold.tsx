@@ -7,11 +7,13 @@ export type WhyLineView = { readonly rule: string; readonly text: string; readon
 type WhyFoldProps = {
   readonly lines: readonly WhyLineView[];
   readonly about: string;
+  /** What the fold is called; "Why" unless it says something else. */
+  readonly label?: string;
   /** What the reasons are of, on the same line. */ readonly children?: ReactNode;
 };
 
 /** The reasons of a number, folded: each line says what kind of knowledge it rests on. Composes none itself. */
-export function WhyFold({ lines, about, children }: WhyFoldProps) {
+export function WhyFold({ lines, about, label = 'Why', children }: WhyFoldProps) {
   const [open, setOpen] = useState(false);
   const id = useId();
   return (
@@ -23,7 +25,7 @@ export function WhyFold({ lines, about, children }: WhyFoldProps) {
         onClick={() => setOpen(!open)}
         aria-expanded={open}
         aria-controls={id}
-        aria-label={`Why: ${about}`}
+        aria-label={`${label}: ${about}`}
         sx={{
           px: 1,
           py: 0,
@@ -36,7 +38,7 @@ export function WhyFold({ lines, about, children }: WhyFoldProps) {
           color: 'text.secondary',
         }}
       >
-        Why
+        {label}
       </Button>
       <Collapse in={open} id={id} unmountOnExit>
         <Box component="ul" sx={{ m: 0, mt: 0.5, mb: 1, pl: 0, listStyle: 'none', display: 'grid', gap: 0.75 }}>

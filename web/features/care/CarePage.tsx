@@ -13,6 +13,7 @@ import { WetnessBelief } from '#web/features/care/parts/WetnessBelief.tsx';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { StripWithSigns } from '#web/features/care/parts/StripWithSigns.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
+import { StandingConditions } from '#web/features/conditions/parts/StandingConditions.tsx';
 import { BuildForm } from '#web/features/instruments/parts/BuildForm.tsx';
 import { instrumentQueries, useReviseBuild, useSetDeparture } from '#web/features/instruments/instruments.queries.ts';
 import { RecordList } from '#web/features/record/parts/RecordList.tsx';
@@ -43,6 +44,33 @@ function NeverDos({ page: { neverDos, instrument } }: { readonly page: Instrumen
           </Typography>
         ))}
       </Box>
+    </Compartment>
+  );
+}
+
+/** What its player holds to where practice differs, and the way to all the questions. */
+function YourWay({ page: { habits, instrument } }: { readonly page: InstrumentPage }) {
+  return (
+    <Compartment
+      title="Your way"
+      aside={
+        <Button {...{ component: Link, to: `/care/${instrument.id}/your-way` }} variant="outlined" color="inherit">
+          Where practice differs
+        </Button>
+      }
+    >
+      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.5 }}>
+        {habits.map((habit) => (
+          <Typography component="li" variant="body2" key={habit}>
+            {habit}
+          </Typography>
+        ))}
+      </Box>
+      {habits.length === 0 && (
+        <Typography variant="body2" color="text.secondary">
+          Schools differ; choose yours and see what each choice costs in a year.
+        </Typography>
+      )}
     </Compartment>
   );
 }
@@ -243,6 +271,8 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         {off.length > 0 && <Compartment title="Not done here">{list(off)}</Compartment>}
       </Box>
       <Box sx={{ display: 'grid', gap: 2, minWidth: 0, order: { xs: 2, sm: 0 } }}>
+        <StandingConditions instrumentId={instrument.id} />
+        <YourWay page={page} />
         <RecordOf instrumentId={instrument.id} />
         <Wetness page={page} />
         <NeverDos page={page} />

@@ -11,6 +11,7 @@ import { useCareActions } from '#web/features/care/care-actions.queries.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
+import { ConditionsNow } from '#web/features/conditions/parts/StandingConditions.tsx';
 import { useJustPlayed } from '#web/features/now/just-played.queries.ts';
 import { PlayedSheet } from '#web/features/plays/parts/PlayedSheet.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -84,7 +85,16 @@ function NextAction({
       <Typography variant="h1" sx={{ mb: 1 }}>
         Ready to play.
       </Typography>
-      <Typography sx={{ mb: 2.5 }}>{played}</Typography>
+      <Typography sx={{ mb: water.letOut ? 1 : 2.5 }}>{played}</Typography>
+      {water.letOut && (
+        <Box sx={{ mb: 1.5 }}>
+          <WhyFold lines={water.letOut.because} about="when to let water out">
+            <Typography component="span" sx={{ color: 'water.ink' }}>
+              While playing, let water out about every {duration(water.letOut.minutes)}.
+            </Typography>
+          </WhyFold>
+        </Box>
+      )}
       <BrassButton onClick={onPlayed}>I have just played</BrassButton>
       <Button color="inherit" disabled={busy} onClick={onMakeReady} sx={{ mt: 1.5 }}>
         Make ready to play
@@ -122,6 +132,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         <StripHead title={instrument.name} subtitle={instrument.kindName} segments={page.strip} pins={pinsOf(clocks)} />
       </Box>
       <Compartment sx={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-start' }}>
+        <ConditionsNow instrumentId={instrument.id} />
         <NextAction
           page={page}
           onPlayed={openSheet}

@@ -1,0 +1,51 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { scene } from '#e2e/scene.ts';
+import { press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+
+const { url, browser, stateOf } = scene();
+let page: Walker;
+beforeEach(async () => {
+  page = await walk(browser(), url('/care/teodor-oboe'));
+}, 30_000);
+afterEach(async () => {
+  await page.browserContext().close();
+});
+
+describe('for a while', () => {
+  test('an illness is two taps, reaches every instrument of its player, says what it asks, and ends', async () => {
+    expect(await stateOf('teodor-cor', 'double-reed/reed-hygiene')).toBe('as-seen');
+    await tap(page, 'Something has changed');
+    await page.locator('[role="dialog"] ::-p-text(Ill)').click();
+    await tap(page, 'Note it');
+    await sees(page, 'No sharing: nobody else plays it.');
+    expect(await stateOf('teodor-cor', 'double-reed/reed-hygiene')).toBe('due');
+    await press(page, 'What it asks for');
+    await sees(page, 'on day 4 and day 7, then every 7 days');
+    await page.goto(url('/now/teodor-cor'), { waitUntil: 'networkidle0' });
+    expect(await textOf(page)).toContain('Ill. No sharing');
+    await page.goto(url('/care/teodor-cor'), { waitUntil: 'networkidle0' });
+    await tap(page, 'It is over');
+    await sees(page, 'today is its last day');
+    await tap(page, 'Undo');
+    await page.waitForFunction(() => !document.body.innerText.includes('up to'));
+    expect(page.complaints).toEqual([]);
+  }, 60_000);
+
+  test('a room of 80 degrees is no room; what was typed is still there', async () => {
+    await tap(page, 'Something has changed');
+    await page.locator('[role="dialog"] ::-p-text(Dry air)').click();
+    await page.locator('::-p-aria([name="Humidity, %"])').fill('30');
+    await page.locator('::-p-aria([name="Temperature, °C"])').click();
+    await page.keyboard.type('80');
+    await tap(page, 'Note it');
+    await sees(page, '80 °F are 27 °C');
+    expect(await page.$eval('::-p-aria([name="Humidity, %"])', (field) => (field as HTMLInputElement).value)).toBe(
+      '30',
+    );
+    await page.locator('::-p-aria([name="Temperature, °C"])').click();
+    await page.keyboard.type('27');
+    await tap(page, 'Note it');
+    await sees(page, 'Dry air: noted.');
+    expect(await textOf(page)).toContain('Humidifier in the case');
+  }, 60_000);
+});

@@ -1,0 +1,195 @@
+import {
+  Alert,
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  MenuItem,
+  Stack,
+  TextField,
+  Typography,
+} from '@mui/material';
+import { useState } from 'react';
+import type { LocalDate } from '#core/time/local-date.ts';
+import type { ConditionOffer, ConditionsPage } from '#contract/conditions.ts';
+import { newKey } from '#web/api/new-key.ts';
+import { RequestProblem } from '#web/api/http.ts';
+import { wallNow } from '#web/clock/today.ts';
+import { useBeginCondition } from '#web/features/conditions/conditions.queries.ts';
+import { useWithdraw } from '#web/features/record/record.queries.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { useNotice } from '#web/ui/Notice.tsx';
+
+type BeginConditionProps = {
+  readonly page: ConditionsPage;
+  readonly today: LocalDate;
+  readonly onClose: () => void;
+};
+
+type Entry = {
+  readonly beginsOn: string;
+  readonly endsOn: string;
+  readonly part: string;
+  readonly celsius: string;
+  readonly humidity: string;
+};
+
+const dated = { inputLabel: { shrink: true } } as const;
+
+/** What the condition chosen needs to know, and no more. */
+function Fields({
+  offer,
+  entry,
+  problem,
+  onChange,
+}: {
+  readonly offer: ConditionOffer;
+  readonly entry: Entry;
+  readonly problem: (field: string) => { error: boolean; helperText?: string };
+  readonly onChange: (entry: Entry) => void;
+}) {
+  const field = (name: keyof Entry) => ({
+    value: entry[name],
+    onChange: ({ target }: { target: { value: string } }) => onChange({ ...entry, [name]: target.value }),
+    // What stands there is a guess: the first key replaces it.
+    onFocus: ({ target }: { target: HTMLInputElement | HTMLTextAreaElement }) => target.select(),
+  });
+  return (
+    <Stack spacing={2}>
+      <TextField type="date" label={offer.begins} {...field('beginsOn')} {...problem('beginsOn')} slotProps={dated} />
+      {offer.asks === 'part' && (
+        <TextField select label="On which part" {...field('part')} {...problem('part')}>
+          {offer.parts.map(({ part, name }) => (
+            <MenuItem key={part} value={part}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      {offer.asks === 'air' && (
+        <Stack direction="row" spacing={1}>
+          <TextField
+            fullWidth
+            label="Humidity, %"
+            {...field('humidity')}
+            {...problem('air.humidityPercent')}
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          />
+          <TextField
+            fullWidth
+            label="Temperature, °C"
+            {...field('celsius')}
+            {...problem('air.celsius')}
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          />
+        </Stack>
+      )}
+      <TextField
+        type="date"
+        label="Last day, if you know it"
+        {...field('endsOn')}
+        error={problem('endsOn').error}
+        helperText={problem('endsOn').helperText ?? `Else it ends ${offer.endWords}.`}
+        slotProps={dated}
+      />
+    </Stack>
+  );
+}
+
+/** A number as it is typed, decimal comma or point; NaN where it is none. */
+const typed = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')));
+
+/** Something has changed for a while: one tap says what, the day is today unless it says otherwise. */
+export function BeginCondition({ page, today, onClose }: BeginConditionProps) {
+  const [offer, setOffer] = useState<ConditionOffer | null>(null);
+  const [entry, setEntry] = useState<Entry>({ beginsOn: today, endsOn: '', part: '', celsius: '20', humidity: '' });
+  const [unread, setUnread] = useState(false);
+  const begin = useBeginCondition();
+  const withdraw = useWithdraw();
+  const notice = useNotice();
+  const fields = begin.error instanceof RequestProblem ? begin.error.fields : [];
+  const problem = (name: string) => {
+    const found = fields.find(({ field }) => field === name);
+    return found ? { error: true, helperText: found.message } : { error: false };
+  };
+  const save = () => {
+    if (offer === null) return;
+    const key = newKey();
+    const air = { celsius: typed(entry.celsius), humidityPercent: typed(entry.humidity) };
+    const isUnread = offer.asks === 'air' && (Number.isNaN(air.celsius) || Number.isNaN(air.humidityPercent));
+    setUnread(isUnread);
+    if (isUnread) return;
+    begin.mutate(
+      {
+        key,
+        instrumentId: page.instrumentId,
+        condition: offer.condition,
+        beginsOn: entry.beginsOn,
+        endsOn: entry.endsOn === '' ? null : entry.endsOn,
+        part: offer.asks === 'part' && entry.part !== '' ? (entry.part as never) : null,
+        air: offer.asks === 'air' ? air : null,
+        now: wallNow(),
+      },
+      {
+        onSuccess: () => {
+          notice({
+            text: `${offer.name}: noted.`,
+            undo: () => withdraw.mutate(key, { onError: (error) => notice({ text: error.message, tone: 'failed' }) }),
+          });
+          onClose();
+        },
+      },
+    );
+  };
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="begin-title">
+      <DialogTitle id="begin-title" variant="h2">
+        {offer === null ? 'What has changed?' : offer.name}
+      </DialogTitle>
+      <DialogContent>
+        <Stack spacing={1.5} sx={{ pt: 1 }}>
+          {offer === null ? (
+            page.offers.map((one) => (
+              <Button
+                key={one.condition}
+                variant="outlined"
+                color="inherit"
+                onClick={() => setOffer(one)}
+                sx={{ minHeight: 52, justifyContent: 'space-between' }}
+              >
+                {one.name}
+                {one.ofPlayer && (
+                  <Typography component="span" variant="body2" color="text.secondary">
+                    {page.playerName}
+                  </Typography>
+                )}
+              </Button>
+            ))
+          ) : (
+            <>
+              {offer.ofPlayer && (
+                <Typography variant="body2" color="text.secondary">
+                  It holds for every instrument of {page.playerName}.
+                </Typography>
+              )}
+              <Fields offer={offer} entry={entry} problem={problem} onChange={setEntry} />
+              {unread && <Alert severity="error">Humidity and temperature are numbers, as the hygrometer shows.</Alert>}
+              {begin.error && fields.length === 0 && <Alert severity="error">{begin.error.message}</Alert>}
+            </>
+          )}
+        </Stack>
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={offer === null ? onClose : () => setOffer(null)}>
+          {offer === null ? 'Close' : 'Back'}
+        </Button>
+        {offer !== null && (
+          <BrassButton disabled={begin.isPending} onClick={save}>
+            Note it
+          </BrassButton>
+        )}
+      </DialogActions>
+    </Dialog>
+  );
+}

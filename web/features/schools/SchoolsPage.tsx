@@ -1,0 +1,142 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { counted, duration, roughly } from '#core/explain/format.ts';
+import { SCHOOL_MOMENTS } from '#core/schools/school.ts';
+import type { SchoolsPage as SchoolsPageView, SchoolView } from '#contract/schools.ts';
+import { newKey } from '#web/api/new-key.ts';
+import { RequestProblem } from '#web/api/http.ts';
+import { useToday, wallNow } from '#web/clock/today.ts';
+import { useWithdraw } from '#web/features/record/record.queries.ts';
+import { GiveSet } from '#web/features/schools/parts/GiveSet.tsx';
+import { QuestionLine } from '#web/features/schools/parts/QuestionLine.tsx';
+import { TakeSet } from '#web/features/schools/parts/TakeSet.tsx';
+import { schoolQueries, useChooseSchool } from '#web/features/schools/schools.queries.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { useNotice } from '#web/ui/Notice.tsx';
+import { Problem } from '#web/ui/Problem.tsx';
+import { QueryView } from '#web/ui/QueryView.tsx';
+
+/** What a year asks for, as things stand: every choice below is measured against it. */
+function Year({ page: { year } }: { readonly page: SchoolsPageView }) {
+  const passes = year.passes > 0 ? `, ${year.passes === 1 ? 'one pass' : `${year.passes} passes`}` : '';
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1, alignItems: 'baseline' }}>
+      <Box>
+        <Typography component="span" sx={{ fontSize: '1.75rem', fontWeight: 650 }}>
+          about {roughly(year.minutes)}
+        </Typography>{' '}
+        <Typography component="span" color="text.secondary">
+          of care in a year
+        </Typography>
+      </Box>
+      <Typography color="text.secondary">
+        {counted(Math.round(year.plays), 'play')} at your usual weeks · {duration(year.beforeMinutes)} to make ready ·{' '}
+        {duration(year.afterMinutes)} to pack up{passes}
+      </Typography>
+    </Box>
+  );
+}
+
+type Choosing = {
+  readonly busy: boolean;
+  readonly choose: (school: SchoolView, choice: string | null) => void;
+};
+
+function useChoosing(instrumentId: string): Choosing {
+  const choose = useChooseSchool();
+  const withdraw = useWithdraw();
+  const notice = useNotice();
+  const failed = (error: Error) => notice({ text: error.message, tone: 'failed' });
+  return {
+    busy: choose.isPending,
+    choose: ({ school, question, choices }, choice) => {
+      const key = newKey();
+      const words = choice === null ? 'back to the default' : choices.find((one) => one.choice === choice)?.words;
+      choose.mutate(
+        { key, instrumentId, school, choice, now: wallNow() },
+        {
+          onSuccess: () =>
+            notice({
+              text: `${question} ${words ?? ''}.`,
+              undo: () => withdraw.mutate(key, { onError: failed }),
+            }),
+          onError: failed,
+        },
+      );
+    },
+  };
+}
+
+function Loaded({ page }: { readonly page: SchoolsPageView }) {
+  const [open, setOpen] = useState<string | null>(null);
+  const [dialog, setDialog] = useState<'give' | 'take' | null>(null);
+  const { busy, choose } = useChoosing(page.instrumentId);
+  const own = page.schools.filter(({ byPlayer }) => byPlayer).length;
+  const groups = SCHOOL_MOMENTS.map((moment) => ({
+    moment,
+    schools: page.schools.filter((one) => one.moment === moment),
+  })).filter(({ schools }) => schools.length > 0);
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Compartment>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'baseline', mb: 1 }}>
+          <Typography variant="h1">Your way with {page.name}</Typography>
+          <Typography color="text.secondary">
+            {counted(page.schools.length, 'question')} on which practice differs ·{' '}
+            {own === 0 ? 'all at their defaults' : `${own} answered by you`}
+          </Typography>
+        </Box>
+        <Year page={page} />
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
+          <Button variant="outlined" color="inherit" onClick={() => setDialog('give')}>
+            Give your way to others
+          </Button>
+          <Button variant="outlined" color="inherit" onClick={() => setDialog('take')}>
+            Take choices from a file
+          </Button>
+          <Button {...{ component: Link, to: `/care/${page.instrumentId}` }} color="inherit">
+            Back to its care
+          </Button>
+        </Box>
+      </Compartment>
+      {groups.map(({ moment, schools }) => (
+        <Compartment key={moment} title={moment}>
+          <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+            {schools.map((school) => (
+              <QuestionLine
+                key={school.school}
+                school={school as SchoolView}
+                open={open === school.school}
+                busy={busy}
+                onToggle={() => setOpen(open === school.school ? null : school.school)}
+                onChoose={(choice) => choose(school as SchoolView, choice)}
+              />
+            ))}
+          </Box>
+        </Compartment>
+      ))}
+      <Typography variant="body2" color="text.secondary">
+        The maker’s leaflet overrules every choice.
+      </Typography>
+      {dialog === 'give' && <GiveSet instrumentId={page.instrumentId} chosen={own} onClose={() => setDialog(null)} />}
+      {dialog === 'take' && <TakeSet instrumentId={page.instrumentId} onClose={() => setDialog(null)} />}
+    </Box>
+  );
+}
+
+/** How one instrument is looked after where practice differs, and what each other way would cost. */
+export function SchoolsPage() {
+  const { instrumentId = '' } = useParams();
+  const query = useQuery(schoolQueries.page(instrumentId, useToday()));
+  if (query.error instanceof RequestProblem && query.error.code === 'not-found')
+    return (
+      <Problem title="Not on this shelf" text="The record holds no such instrument." to="/now" action="See the shelf" />
+    );
+  return (
+    <QueryView query={query} height={560}>
+      {(page) => <Loaded page={page as SchoolsPageView} />}
+    </QueryView>
+  );
+}
