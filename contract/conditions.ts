@@ -1,5 +1,5 @@
 import { array, boolean, object, type InferType } from 'yup';
-import { CONDITION_IDS } from '#core/conditions/condition.ts';
+import { CONDITION_IDS } from '#core/conditions/condition-ids.ts';
 import { MARKS } from '#core/explain/explained.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
 import { amount, clientKey, localDateText, recordId, text, wallClock, word } from '#contract/scalars.ts';

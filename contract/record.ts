@@ -1,5 +1,5 @@
 import { array, object, type InferType } from 'yup';
-import { RECORD_KINDS } from '#core/record/record-entry.ts';
+import { RECORD_KINDS } from '#core/record/record-kinds.ts';
 import { amount, clientKey, instantText, localDateText, minuteOfDay, recordId, text, word } from '#contract/scalars.ts';
 
 export const recordPaths = {

@@ -1,6 +1,6 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
-import { SCHOOL_IDS, SCHOOL_MOMENTS } from '#core/schools/school.ts';
+import { SCHOOL_IDS, SCHOOL_MOMENTS } from '#core/schools/school-ids.ts';
 import {
   LONGEST_ID,
   LONGEST_NAME,

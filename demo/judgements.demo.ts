@@ -1,6 +1,7 @@
-import type { AirReading, ConditionId } from '#core/conditions/condition.ts';
+import type { ConditionId } from '#core/conditions/condition-ids.ts';
+import type { AirReading } from '#core/conditions/condition.ts';
 import type { PartId } from '#core/instruments/kind.ts';
-import type { SchoolId } from '#core/schools/school.ts';
+import type { SchoolId } from '#core/schools/school-ids.ts';
 
 /** Invented: what these people do otherwise than the default. */
 export const DEMO_CHOICES: readonly {

@@ -1,4 +1,4 @@
-import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { CareItemId, StepId } from '#core/care/care-ids.ts';
 import { DEMO_CHOICES, DEMO_CONDITIONS } from '#demo/judgements.demo.ts';
 import { usualPractice } from '#core/schools/practice-under.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';

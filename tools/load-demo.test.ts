@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { checkCondition } from '#core/conditions/check-condition.ts';
 import { barredChoice } from '#core/schools/chosen-school.ts';
-import type { SchoolId } from '#core/schools/school.ts';
+import type { SchoolId } from '#core/schools/school-ids.ts';
 import { localDate } from '#core/time/local-date.ts';
 import { DEMO_CONDITIONS } from '#demo/judgements.demo.ts';
 import { situationIn } from '#server/situations.ts';

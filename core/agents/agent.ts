@@ -1,4 +1,4 @@
-import type { SchoolId } from '#core/schools/school.ts';
+import type { SchoolId } from '#core/schools/school-ids.ts';
 import type { Mark } from '#core/explain/explained.ts';
 
 /** What a surface is made of, as far as an agent cares. */

@@ -1,6 +1,6 @@
 import { agentWith, judge, mixing, surfacesOf, type Mixing } from '#core/agents/may-i-use.ts';
 import type { AgentUse, Step } from '#core/care/step.ts';
-import type { StepId } from '#core/care/care-item.ts';
+import type { StepId } from '#core/care/care-ids.ts';
 import type { Build } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import type { SchoolSetting } from '#core/schools/school.ts';

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { careClock, careClocks, type CareFacts, type ItemClock, type LastDone } from '#core/care/care-clock.ts';
-import type { CareItem, CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
+import type { CareItem } from '#core/care/care-item.ts';
 import { clockReasonWords, overdueDays, standingWords } from '#core/care/care-words.ts';
 import { chosenSchool } from '#core/schools/chosen-school.ts';
 import { plainContext, usualPractice } from '#core/schools/practice-under.ts';

@@ -1,4 +1,5 @@
-import type { CareItem, CareItemId, Limbs } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
+import { signOf, type CareItem, type Limbs } from '#core/care/care-item.ts';
 import { chosenSchool, type ChosenSchool } from '#core/schools/chosen-school.ts';
 import type { CareDecision } from '#core/care/care-decision.ts';
 import type { DoneBy } from '#core/care/done-by.ts';
@@ -227,10 +228,6 @@ function standingSign({ id }: CareItem, { signs, lastDone }: CareFacts): SignNot
   const done = lastDone.get(id);
   return sign && (done === undefined || done.atWallMinute < sign.atWallMinute) ? sign : undefined;
 }
-
-/** The sign an item is called for by; undefined where none calls for it. */
-export const signOf = ({ trigger }: Pick<CareItem, 'trigger'>): string | undefined =>
-  trigger.kind === 'when-noticed' || trigger.kind === 'clock-by-school' ? trigger.sign : undefined;
 
 /** A sign calls for its item: it is due from the moment it was seen until it is put right. */
 function withSign(clock: ItemClock, facts: CareFacts): ItemClock {

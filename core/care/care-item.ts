@@ -1,44 +1,10 @@
-import type { ConditionId } from '#core/conditions/condition.ts';
+import type { ConditionId } from '#core/conditions/condition-ids.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import type { Skill } from '#core/players/player.ts';
-import type { SchoolId } from '#core/schools/school.ts';
-
-/** The layers of the practice book. A kind's practice is the sum of its layers, common ones first. */
-export const LAYER_IDS = [
-  'wind',
-  'swab',
-  'keyed',
-  'tenons',
-  'wooden-bore',
-  'single-reed',
-  'double-reed',
-  'clarinet',
-  'bass-clarinet',
-  'saxophone',
-  'oboe',
-  'cor-anglais',
-  'bassoon',
-  'flute',
-  'piccolo',
-  'bamboo-flute',
-  'highland-pipes',
-  'brass',
-  'piston-brass',
-  'low-brass',
-  'tuba',
-  'rotary-brass',
-  'rotary-tuba',
-  'sousaphone',
-  'horn',
-  'trombone',
-] as const;
-export type LayerId = (typeof LAYER_IDS)[number];
-
-/** `layer/words`. Ids stand in players' histories: once shipped they are never renamed or reused. */
-export type CareItemId = `${LayerId}/${string}`;
-export type StepId = `${LayerId}/${string}`;
+import type { SchoolId } from '#core/schools/school-ids.ts';
 
 /** A clock's limbs: whichever runs out first makes the item due. Each limb is optional, at least one is there. */
 export type Limbs = {
@@ -100,3 +66,7 @@ export type CareItem = {
   /** An item that, noticed and not yet put right, keeps this one waiting for the bench (a stuck slide, the bath). */
   readonly blockedBy?: CareItemId;
 };
+
+/** The sign an item is called for by; undefined where none calls for it. */
+export const signOf = ({ trigger }: Pick<CareItem, 'trigger'>): string | undefined =>
+  trigger.kind === 'when-noticed' || trigger.kind === 'clock-by-school' ? trigger.sign : undefined;

@@ -1,4 +1,5 @@
-import { signOf, type Baseline, type ClockReason, type ItemClock, type LimbReading } from '#core/care/care-clock.ts';
+import { signOf } from '#core/care/care-item.ts';
+import { type Baseline, type ClockReason, type ItemClock, type LimbReading } from '#core/care/care-clock.ts';
 import type { CareState } from '#core/care/care-state.ts';
 import type { DueRange } from '#core/care/project-due.ts';
 import { conditionCallWords } from '#core/conditions/condition-words.ts';

@@ -1,4 +1,5 @@
-import type { CareItem, CareItemId, StepId } from '#core/care/care-item.ts';
+import type { CareItemId, StepId } from '#core/care/care-ids.ts';
+import type { CareItem } from '#core/care/care-item.ts';
 import type { CareItemRow, LayerUse } from '#core/care/practice-layer.ts';
 import type { Step } from '#core/care/step.ts';
 import type { ChosenSchool } from '#core/schools/chosen-school.ts';

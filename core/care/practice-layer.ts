@@ -1,4 +1,5 @@
-import type { CareItem, CareItemId, LayerId, StepId } from '#core/care/care-item.ts';
+import type { CareItemId, LayerId, StepId } from '#core/care/care-ids.ts';
+import type { CareItem } from '#core/care/care-item.ts';
 import type { Step } from '#core/care/step.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
 import type { NeverDo, PartId, PartRole } from '#core/instruments/kind.ts';

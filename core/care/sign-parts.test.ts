@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { careClocks } from '#core/care/care-clock.ts';
-import type { CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
 import { itemIn, practiceFor } from '#core/care/practice-book.ts';
 import { plainContext } from '#core/schools/practice-under.ts';
 import { signParts } from '#core/care/sign-parts.ts';

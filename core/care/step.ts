@@ -1,6 +1,6 @@
-import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { CareItemId, StepId } from '#core/care/care-ids.ts';
 import type { Milestone } from '#core/care/milestone.ts';
-import type { SchoolId } from '#core/schools/school.ts';
+import type { SchoolId } from '#core/schools/school-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
 import type { SurfaceId } from '#core/agents/agent.ts';

@@ -1,4 +1,4 @@
-import type { CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
 import type { Condition, ConditionEffect, Schedule } from '#core/conditions/condition.ts';
 import { conditionKind, lastDay } from '#core/conditions/in-force.ts';
 import type { Mark } from '#core/explain/explained.ts';

@@ -1,13 +1,10 @@
-import type { CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
+import type { ConditionId } from '#core/conditions/condition-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
 import type { KindId, PartId } from '#core/instruments/kind.ts';
-import type { SchoolId } from '#core/schools/school.ts';
+import type { SchoolId } from '#core/schools/school-ids.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-
-/** Circumstances that change what is due for a while. Ids are stable: never renamed or reused. */
-export const CONDITION_IDS = ['ill', 'new-cork', 'new-wood', 'dry-air', 'wet-tour', 'long-rest'] as const;
-export type ConditionId = (typeof CONDITION_IDS)[number];
 
 /** What was read off a hygrometer. */
 export type AirReading = { readonly celsius: number; readonly humidityPercent: number };

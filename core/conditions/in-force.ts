@@ -1,4 +1,5 @@
-import type { Condition, ConditionId, ConditionKind } from '#core/conditions/condition.ts';
+import type { ConditionId } from '#core/conditions/condition-ids.ts';
+import type { Condition, ConditionKind } from '#core/conditions/condition.ts';
 import { CONDITIONS } from '#core/conditions/tables/conditions.ts';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { clashOf } from '#core/agents/guard.ts';
 import { usualBuild } from '#core/care/check-book.ts';
-import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { CareItemId, StepId } from '#core/care/care-ids.ts';
 import type { AgentUse } from '#core/care/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { kindOf } from '#core/instruments/kinds.ts';

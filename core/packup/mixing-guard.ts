@@ -1,5 +1,5 @@
 import { clashOf } from '#core/agents/guard.ts';
-import type { CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
 import type { Step } from '#core/care/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';

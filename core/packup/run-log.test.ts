@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { usualPractice } from '#core/schools/practice-under.ts';
 import type { Marked } from '#core/explain/explained.ts';
-import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { CareItemId, StepId } from '#core/care/care-ids.ts';
 import type { Step } from '#core/care/step.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';

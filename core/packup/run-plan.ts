@@ -1,4 +1,4 @@
-import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { CareItemId, StepId } from '#core/care/care-ids.ts';
 import type { Practice } from '#core/care/practice-book.ts';
 import type { Marked } from '#core/explain/explained.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';

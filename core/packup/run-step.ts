@@ -1,4 +1,4 @@
-import type { StepId } from '#core/care/care-item.ts';
+import type { StepId } from '#core/care/care-ids.ts';
 import type { Step } from '#core/care/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { Branded } from '#core/kernel/brand.ts';

@@ -1,17 +1,12 @@
-import { signOf } from '#core/care/care-clock.ts';
-import type { CareItem } from '#core/care/care-item.ts';
+import { signOf, type CareItem } from '#core/care/care-item.ts';
 import type { DecisionKind } from '#core/care/care-decision.ts';
-import type { ConditionId } from '#core/conditions/condition.ts';
+import type { ConditionId } from '#core/conditions/condition-ids.ts';
 import { conditionKind } from '#core/conditions/in-force.ts';
 import { schoolOf } from '#core/schools/chosen-school.ts';
-import { isSchoolId } from '#core/schools/school.ts';
+import { isSchoolId } from '#core/schools/school-ids.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { counted, duration, listed, type Format } from '#core/explain/format.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
-
-/** What stands in an instrument's record and can be taken back. */
-export const RECORD_KINDS = ['play', 'run', 'care', 'sign', 'decision', 'school', 'condition'] as const;
-export type RecordKind = (typeof RECORD_KINDS)[number];
 
 const RUN_WORDS: Readonly<Record<RunKind, string>> = { before: 'Made ready', after: 'Packed up', care: 'Care done' };
 const LISTED_AT_MOST = 3;

@@ -1,15 +1,8 @@
 import type { Mark } from '#core/explain/explained.ts';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
-import {
-  SCHOOL_IDS,
-  type School,
-  type SchoolCase,
-  type SchoolChoice,
-  type SchoolChoices,
-  type SchoolContext,
-  type SchoolId,
-} from '#core/schools/school.ts';
+import { SCHOOL_IDS, type SchoolId } from '#core/schools/school-ids.ts';
+import type { School, SchoolCase, SchoolChoice, SchoolChoices, SchoolContext } from '#core/schools/school.ts';
 import { SCHOOLS } from '#core/schools/tables/schools.ts';
 
 export type ChosenSchool = {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
 import type { LastDone } from '#core/care/care-clock.ts';
 import { usualBuild } from '#core/care/check-book.ts';
 import { situationOf, type Situation } from '#core/care/situation.ts';
@@ -10,7 +10,8 @@ import { wallMinute } from '#core/plays/play.ts';
 import { barredChoice, schoolOf, schoolsFor } from '#core/schools/chosen-school.ts';
 import { consequenceOf, type Change } from '#core/schools/consequence.ts';
 import { changeWords, yearWords } from '#core/schools/school-words.ts';
-import type { SchoolChoices, SchoolId } from '#core/schools/school.ts';
+import type { SchoolId } from '#core/schools/school-ids.ts';
+import type { SchoolChoices } from '#core/schools/school.ts';
 import { usualYear, YEAR_DAYS } from '#core/schools/usual-year.ts';
 import { addDays, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
 import { usualWetness } from '#core/water/wetness.ts';

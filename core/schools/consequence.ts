@@ -2,7 +2,8 @@ import { mayIUse } from '#core/agents/may-i-use.ts';
 import type { Verdict } from '#core/agents/agent.ts';
 import { AGENTS } from '#core/agents/tables/agents.ts';
 import type { Situation } from '#core/care/situation.ts';
-import type { SchoolId, SchoolSetting } from '#core/schools/school.ts';
+import type { SchoolId } from '#core/schools/school-ids.ts';
+import type { SchoolSetting } from '#core/schools/school.ts';
 import type { UsualRun, UsualYear } from '#core/schools/usual-year.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 

@@ -1,4 +1,4 @@
-import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { CareItemId, StepId } from '#core/care/care-ids.ts';
 import { practiceFor, type Practice } from '#core/care/practice-book.ts';
 import type { Step } from '#core/care/step.ts';
 import {
@@ -11,7 +11,8 @@ import {
 } from '#core/schools/chosen-school.ts';
 import type { Build } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
-import type { SchoolChoices, SchoolContext, SchoolId, SchoolSetting, StepWords } from '#core/schools/school.ts';
+import type { SchoolId } from '#core/schools/school-ids.ts';
+import type { SchoolChoices, SchoolContext, SchoolSetting, StepWords } from '#core/schools/school.ts';
 
 /** The step as these schools say it: their action instead of the book's, their hows after the book's own. */
 function said(step: Step, schools: readonly SchoolInForce[]): Step {

@@ -7,7 +7,7 @@ import {
   SCHOOL_SET_VERSION,
 } from '#core/schools/school-set-format.ts';
 import { schoolOf } from '#core/schools/chosen-school.ts';
-import { SCHOOL_IDS } from '#core/schools/school.ts';
+import { SCHOOL_IDS } from '#core/schools/school-ids.ts';
 
 /**
  * The published JSON Schema (2020-12) of a school set, made from the book. Questions and choices it does not name are

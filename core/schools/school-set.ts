@@ -1,6 +1,7 @@
 import { SCHOOL_SET_FORMAT, SCHOOL_SET_VERSION, type SchoolSet } from '#core/schools/school-set-format.ts';
 import { barredChoice, chosenSchool, isAsked, schoolOf } from '#core/schools/chosen-school.ts';
-import { isSchoolId, SCHOOL_IDS, type SchoolChoices, type SchoolId, type SchoolSetting } from '#core/schools/school.ts';
+import { isSchoolId, SCHOOL_IDS, type SchoolId } from '#core/schools/school-ids.ts';
+import type { SchoolChoices, SchoolSetting } from '#core/schools/school.ts';
 
 /** What taking one choice of a set would do to an instrument. */
 export type SetLine = {

@@ -1,85 +1,9 @@
-import type { CareItemId, StepId } from '#core/care/care-item.ts';
-import type { ConditionId } from '#core/conditions/condition.ts';
+import type { CareItemId, StepId } from '#core/care/care-ids.ts';
+import type { ConditionId } from '#core/conditions/condition-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { Build, BuildCondition } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
-
-/**
- * Points on which good practitioners differ. Ids are stable: never renamed or reused. What the book lets follow another
- * choice (the count, the taking apart and the mouthpiece's way out follow the clarinet's swab path; wiping follows the
- * method of oiling valves) is no question of its own.
- */
-export const SCHOOL_IDS = [
-  'clarinet-join-order',
-  'reed-or-ligature-first',
-  'reed-tip-level',
-  'ligature-height',
-  'leaving-the-chair',
-  'sax-reed-on',
-  'sax-strap',
-  'sax-neck-line',
-  'sax-mouthpiece-depth',
-  'oboe-join-order',
-  'bassoon-join-order',
-  'flute-join-order',
-  'flute-head-line',
-  'wetting-single-reeds',
-  'wetting-double-reeds',
-  'clarinet-swab-path',
-  'sax-swab-path',
-  'sax-drying-order',
-  'sax-swab-direction',
-  'sax-body-swab',
-  'sax-mouthpiece-swab',
-  'sax-mouthpiece-stowed',
-  'sax-neck-storage',
-  'swab-cloth',
-  'fluffy-stick',
-  'reed-after-playing',
-  'bocal-cleaning',
-  'pads-after-playing',
-  'paper-use-wet',
-  'paper-use-sticky',
-  'sticky-pad',
-  'hide-bag',
-  'pipes-brush-or-swab',
-  'pipes-valve-rinse',
-  'mouthpiece-wash-interval',
-  'mouthpiece-wash-with',
-  'mouthpiece-wash-tool',
-  'mouthpiece-soak',
-  'cork-in-the-wash',
-  'mouthpiece-alcohol',
-  'reed-hygiene',
-  'swab-wash',
-  'tenon-grease',
-  'new-cork-grease',
-  'neck-tenon-cleaning',
-  'sax-outside',
-  'alcohol-on-keys',
-  'alcohol-on-plastic-body',
-  'key-oil',
-  'bore-oil-interval',
-  'bore-oil-passes',
-  'bamboo-oil',
-  'ill-cleaning',
-  'service-interval',
-  'valve-oil-method',
-  'piston-turning',
-  'slide-grease-where',
-  'mouthpipe-brushing',
-  'brass-bath-interval',
-  'bath-temperature',
-  'horn-monthly-order',
-  'rotors-and-water',
-  'brass-mouthpiece-wash',
-] as const;
-export type SchoolId = (typeof SCHOOL_IDS)[number];
-export const isSchoolId = (text: string): text is SchoolId => (SCHOOL_IDS as readonly string[]).includes(text);
-
-/** The moments a question belongs to: the headings it stands under. */
-export const SCHOOL_MOMENTS = ['Putting together', 'After playing', 'Cleaning', 'Oil, grease and bench'] as const;
-export type SchoolMoment = (typeof SCHOOL_MOMENTS)[number];
+import type { SchoolId, SchoolMoment } from '#core/schools/school-ids.ts';
 
 /** What a default may depend on. Every condition named must hold. */
 export type SchoolCase = {

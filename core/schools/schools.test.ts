@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { AGENTS } from '#core/agents/tables/agents.ts';
 import { usualBuild } from '#core/care/check-book.ts';
-import type { CareItemId, StepId } from '#core/care/care-item.ts';
+import type { CareItemId, StepId } from '#core/care/care-ids.ts';
 import { PAGES } from '#core/care/tables/pages.ts';
 import { practiceFor } from '#core/care/practice-book.ts';
 import type { LayerUse } from '#core/care/practice-layer.ts';
@@ -12,7 +12,7 @@ import { kindOf } from '#core/instruments/kinds.ts';
 import { pairwise } from '#core/testing/pairwise.ts';
 import { barredChoice, chosenSchool, isAsked, schoolOf, schoolsFor, usualSchool } from '#core/schools/chosen-school.ts';
 import { plainContext, usualPractice } from '#core/schools/practice-under.ts';
-import { SCHOOL_IDS, SCHOOL_MOMENTS, type SchoolId } from '#core/schools/school.ts';
+import { SCHOOL_IDS, SCHOOL_MOMENTS, type SchoolId } from '#core/schools/school-ids.ts';
 import { SCHOOLS } from '#core/schools/tables/schools.ts';
 
 const layers = [

@@ -1,5 +1,6 @@
 import { limbsOf, type ItemClock } from '#core/care/care-clock.ts';
-import type { CareItem, CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
+import type { CareItem } from '#core/care/care-item.ts';
 import { projectDue } from '#core/care/project-due.ts';
 import type { Situation } from '#core/care/situation.ts';
 import type { Step } from '#core/care/step.ts';

@@ -1,4 +1,5 @@
-import type { ConditionId, ConditionKind } from '#core/conditions/condition.ts';
+import type { ConditionId } from '#core/conditions/condition-ids.ts';
+import type { ConditionKind } from '#core/conditions/condition.ts';
 import { estimate, general, oneVoice } from '#core/explain/explained.ts';
 import { corked } from '#core/schools/asked-of.ts';
 

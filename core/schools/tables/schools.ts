@@ -1,4 +1,5 @@
-import type { School, SchoolId } from '#core/schools/school.ts';
+import type { SchoolId } from '#core/schools/school-ids.ts';
+import type { School } from '#core/schools/school.ts';
 import { AFTER_PLAYING } from '#core/schools/tables/after-playing.ts';
 import { CLEANING } from '#core/schools/tables/cleaning.ts';
 import { JOINING } from '#core/schools/tables/joining.ts';

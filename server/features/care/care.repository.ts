@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { LastDone, SignNoticed } from '#core/care/care-clock.ts';
 import type { CareDecision } from '#core/care/care-decision.ts';
-import type { CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { localDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';

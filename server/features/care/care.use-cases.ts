@@ -1,5 +1,5 @@
-import { signOf } from '#core/care/care-clock.ts';
-import type { CareItem, CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
+import { signOf, type CareItem } from '#core/care/care-item.ts';
 import { bookItem, itemIn, practiceFor } from '#core/care/practice-book.ts';
 import { signParts } from '#core/care/sign-parts.ts';
 import type { Situation } from '#core/care/situation.ts';

@@ -1,5 +1,6 @@
+import { signOf } from '#core/care/care-item.ts';
 import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
-import { signOf, type ItemClock } from '#core/care/care-clock.ts';
+import type { ItemClock } from '#core/care/care-clock.ts';
 import { signParts } from '#core/care/sign-parts.ts';
 import type { Situation } from '#core/care/situation.ts';
 import { stepsFor } from '#core/packup/collect-steps.ts';

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { check, index, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { CONDITION_IDS } from '#core/conditions/condition.ts';
+import { CONDITION_IDS } from '#core/conditions/condition-ids.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { players } from '#server/features/players/players.table.ts';

@@ -1,5 +1,5 @@
 import { conditionNotes, itemCalls } from '#core/conditions/condition-effects.ts';
-import { CONDITION_IDS, type ConditionId } from '#core/conditions/condition.ts';
+import { CONDITION_IDS, type ConditionId } from '#core/conditions/condition-ids.ts';
 import { conditionNoteWords, endWords } from '#core/conditions/condition-words.ts';
 import { concerns, conditionKind, holdsOn, lastDay } from '#core/conditions/in-force.ts';
 import type { Situation } from '#core/care/situation.ts';

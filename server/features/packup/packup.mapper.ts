@@ -2,7 +2,7 @@ import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { PlannedStep, PlanReason, RunPlan } from '#core/packup/run-plan.ts';
 import { LAST_PASSES, type RunEvent, type RunKind } from '#core/packup/run-log.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
-import type { StepId } from '#core/care/care-item.ts';
+import type { StepId } from '#core/care/care-ids.ts';
 import { parseInstant, type Instant } from '#core/time/instant.ts';
 import { localDate, type LocalDate } from '#core/time/local-date.ts';
 import type { RunEventRow, RunInstrumentRow, RunRow } from '#server/features/packup/packup.table.ts';

@@ -1,4 +1,4 @@
-import type { CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
 import { itemIn } from '#core/care/practice-book.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import {

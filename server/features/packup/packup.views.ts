@@ -1,5 +1,5 @@
 import { bookItem, itemIn } from '#core/care/practice-book.ts';
-import type { CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
 import type { Step } from '#core/care/step.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
 import { countFor } from '#core/packup/count-for.ts';

@@ -1,5 +1,6 @@
 import type { ClockReason } from '#core/care/care-clock.ts';
-import type { CareItem, CareItemId, StepId } from '#core/care/care-item.ts';
+import type { CareItemId, StepId } from '#core/care/care-ids.ts';
+import type { CareItem } from '#core/care/care-item.ts';
 import { itemIn, type Practice } from '#core/care/practice-book.ts';
 import type { Situation } from '#core/care/situation.ts';
 import type { Marked } from '#core/explain/explained.ts';

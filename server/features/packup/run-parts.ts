@@ -1,4 +1,4 @@
-import type { StepId } from '#core/care/care-item.ts';
+import type { StepId } from '#core/care/care-ids.ts';
 import { stepIn, type Practice } from '#core/care/practice-book.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';

@@ -1,5 +1,5 @@
 import { bookItem, itemIn, practiceFor } from '#core/care/practice-book.ts';
-import type { CareItemId } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/care/care-ids.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import {

@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
-import { isSchoolId, type SchoolChoices } from '#core/schools/school.ts';
+import { isSchoolId } from '#core/schools/school-ids.ts';
+import type { SchoolChoices } from '#core/schools/school.ts';
 import type { Db } from '#server/db/connection.ts';
 import { inForce } from '#server/features/record/record.table.ts';
 import {

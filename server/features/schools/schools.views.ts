@@ -5,7 +5,7 @@ import { kindName } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { barredChoice, chosenSchool, schoolOf, schoolsFor, usualSchool } from '#core/schools/chosen-school.ts';
 import { consequenceOf } from '#core/schools/consequence.ts';
-import type { SchoolId } from '#core/schools/school.ts';
+import type { SchoolId } from '#core/schools/school-ids.ts';
 import { changeWords, yearWords } from '#core/schools/school-words.ts';
 import { usualYear, type PlanMemo, type UsualYear, type YearOf } from '#core/schools/usual-year.ts';
 import type { LocalDate } from '#core/time/local-date.ts';

@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
 import { RequestProblem } from '#web/api/http.ts';
 import { fullDate } from '#web/clock/format.ts';
@@ -11,8 +11,11 @@ import { useCareActions } from '#web/features/care/care-actions.queries.ts';
 import { careQueries, useResetWetness } from '#web/features/care/care.queries.ts';
 import { WetnessBelief } from '#web/features/care/parts/WetnessBelief.tsx';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
+import { Closed, NeverDos, YourWay } from '#web/features/care/parts/HeldTo.tsx';
 import { StripWithSigns } from '#web/features/care/parts/StripWithSigns.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
+import { useConditionActions } from '#web/features/conditions/condition-actions.queries.ts';
+import { conditionQueries } from '#web/features/conditions/conditions.queries.ts';
 import { StandingConditions } from '#web/features/conditions/parts/StandingConditions.tsx';
 import { BuildForm } from '#web/features/instruments/parts/BuildForm.tsx';
 import { instrumentQueries, useReviseBuild, useSetDeparture } from '#web/features/instruments/instruments.queries.ts';
@@ -27,51 +30,15 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 
 const RECORD_LINES = 20;
 
-function NeverDos({ page: { neverDos, instrument } }: { readonly page: InstrumentPage }) {
+/** Illness, a new cork, dry air …: what changes what is due for a while. */
+function ForAWhile({ instrumentId }: { readonly instrumentId: string }) {
+  const today = useToday();
+  const query = useQuery(conditionQueries.page(instrumentId, today));
+  const actions = useConditionActions(instrumentId);
   return (
-    <Compartment
-      title="Never"
-      aside={
-        <Button {...{ component: Link, to: `/may-i-use?of=${instrument.id}` }} color="inherit">
-          May I use …
-        </Button>
-      }
-    >
-      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
-        {neverDos.map(({ id, text, why }) => (
-          <Typography component="li" key={id} variant="body2">
-            <strong>{text}</strong> {why}
-          </Typography>
-        ))}
-      </Box>
-    </Compartment>
-  );
-}
-
-/** What its player holds to where practice differs, and the way to all the questions. */
-function YourWay({ page: { habits, instrument } }: { readonly page: InstrumentPage }) {
-  return (
-    <Compartment
-      title="Your way"
-      aside={
-        <Button {...{ component: Link, to: `/care/${instrument.id}/your-way` }} variant="outlined" color="inherit">
-          Where practice differs
-        </Button>
-      }
-    >
-      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.5 }}>
-        {habits.map((habit) => (
-          <Typography component="li" variant="body2" key={habit}>
-            {habit}
-          </Typography>
-        ))}
-      </Box>
-      {habits.length === 0 && (
-        <Typography variant="body2" color="text.secondary">
-          Schools differ; choose yours and see what each choice costs in a year.
-        </Typography>
-      )}
-    </Compartment>
+    <QueryView query={query} height={120}>
+      {(page) => <StandingConditions page={page} today={today} actions={actions} />}
+    </QueryView>
   );
 }
 
@@ -99,22 +66,6 @@ function Wetness({ page: { instrument, wetness } }: { readonly page: InstrumentP
   return (
     <Compartment title="How wet you blow it">
       <WetnessBelief wetness={wetness} busy={reset.isPending} onReset={forget} />
-    </Compartment>
-  );
-}
-
-/** What an edited build no longer has: closed with the reason, its history kept. */
-function Closed({ page: { closed } }: { readonly page: InstrumentPage }) {
-  if (closed.length === 0) return null;
-  return (
-    <Compartment title="Closed">
-      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
-        {closed.map(({ itemId, name, why }) => (
-          <Typography component="li" key={itemId} variant="body2">
-            <strong>{name}.</strong> {why}
-          </Typography>
-        ))}
-      </Box>
     </Compartment>
   );
 }
@@ -271,7 +222,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         {off.length > 0 && <Compartment title="Not done here">{list(off)}</Compartment>}
       </Box>
       <Box sx={{ display: 'grid', gap: 2, minWidth: 0, order: { xs: 2, sm: 0 } }}>
-        <StandingConditions instrumentId={instrument.id} />
+        <ForAWhile instrumentId={instrument.id} />
         <YourWay page={page} />
         <RecordOf instrumentId={instrument.id} />
         <Wetness page={page} />

@@ -11,6 +11,7 @@ import { useCareActions } from '#web/features/care/care-actions.queries.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
+import { conditionQueries } from '#web/features/conditions/conditions.queries.ts';
 import { ConditionsNow } from '#web/features/conditions/parts/StandingConditions.tsx';
 import { useJustPlayed } from '#web/features/now/just-played.queries.ts';
 import { PlayedSheet } from '#web/features/plays/parts/PlayedSheet.tsx';
@@ -109,6 +110,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
   const { instrument, clocks, calling } = page;
   const played = useJustPlayed(instrument.id, instrument.playerId);
   const care = useCareActions(instrument.id, instrument.playerId);
+  const conditions = useQuery(conditionQueries.page(instrument.id, today));
   const pressing = calling.flatMap((id) => clocks.find(({ itemId }) => itemId === id) ?? []);
   const along = pressing.filter(
     ({ withPackUp, gauge: { state }, hands }) =>
@@ -132,7 +134,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         <StripHead title={instrument.name} subtitle={instrument.kindName} segments={page.strip} pins={pinsOf(clocks)} />
       </Box>
       <Compartment sx={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-start' }}>
-        <ConditionsNow instrumentId={instrument.id} />
+        {conditions.data && <ConditionsNow page={conditions.data} />}
         <NextAction
           page={page}
           onPlayed={openSheet}

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { counted, duration, roughly } from '#core/explain/format.ts';
-import { SCHOOL_MOMENTS } from '#core/schools/school.ts';
+import { SCHOOL_MOMENTS } from '#core/schools/school-ids.ts';
 import type { SchoolsPage as SchoolsPageView, SchoolView } from '#contract/schools.ts';
 import { newKey } from '#web/api/new-key.ts';
 import { RequestProblem } from '#web/api/http.ts';
@@ -12,6 +12,7 @@ import { useWithdraw } from '#web/features/record/record.queries.ts';
 import { GiveSet } from '#web/features/schools/parts/GiveSet.tsx';
 import { QuestionLine } from '#web/features/schools/parts/QuestionLine.tsx';
 import { TakeSet } from '#web/features/schools/parts/TakeSet.tsx';
+import { useGivingSet, useTakingSet } from '#web/features/schools/school-sets.queries.ts';
 import { schoolQueries, useChooseSchool } from '#web/features/schools/schools.queries.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { useNotice } from '#web/ui/Notice.tsx';
@@ -69,6 +70,17 @@ function useChoosing(instrumentId: string): Choosing {
   };
 }
 
+type DialogProps = { readonly instrumentId: string; readonly onClose: () => void };
+
+function Giving({ instrumentId, chosen, onClose }: DialogProps & { readonly chosen: number }) {
+  const { busy, problem, save } = useGivingSet(instrumentId, onClose);
+  return <GiveSet chosen={chosen} busy={busy} problem={problem} onSave={save} onClose={onClose} />;
+}
+
+function Taking({ instrumentId, onClose }: DialogProps) {
+  return <TakeSet taking={useTakingSet(instrumentId, onClose)} onClose={onClose} />;
+}
+
 function Loaded({ page }: { readonly page: SchoolsPageView }) {
   const [open, setOpen] = useState<string | null>(null);
   const [dialog, setDialog] = useState<'give' | 'take' | null>(null);
@@ -107,11 +119,11 @@ function Loaded({ page }: { readonly page: SchoolsPageView }) {
             {schools.map((school) => (
               <QuestionLine
                 key={school.school}
-                school={school as SchoolView}
+                school={school}
                 open={open === school.school}
                 busy={busy}
                 onToggle={() => setOpen(open === school.school ? null : school.school)}
-                onChoose={(choice) => choose(school as SchoolView, choice)}
+                onChoose={(choice) => choose(school, choice)}
               />
             ))}
           </Box>
@@ -120,8 +132,8 @@ function Loaded({ page }: { readonly page: SchoolsPageView }) {
       <Typography variant="body2" color="text.secondary">
         The maker’s leaflet overrules every choice.
       </Typography>
-      {dialog === 'give' && <GiveSet instrumentId={page.instrumentId} chosen={own} onClose={() => setDialog(null)} />}
-      {dialog === 'take' && <TakeSet instrumentId={page.instrumentId} onClose={() => setDialog(null)} />}
+      {dialog === 'give' && <Giving instrumentId={page.instrumentId} chosen={own} onClose={() => setDialog(null)} />}
+      {dialog === 'take' && <Taking instrumentId={page.instrumentId} onClose={() => setDialog(null)} />}
     </Box>
   );
 }
@@ -136,7 +148,7 @@ export function SchoolsPage() {
     );
   return (
     <QueryView query={query} height={560}>
-      {(page) => <Loaded page={page as SchoolsPageView} />}
+      {(page) => <Loaded page={page} />}
     </QueryView>
   );
 }

@@ -13,17 +13,13 @@ import {
 import { useState } from 'react';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { ConditionOffer, ConditionsPage } from '#contract/conditions.ts';
-import { newKey } from '#web/api/new-key.ts';
-import { RequestProblem } from '#web/api/http.ts';
-import { wallNow } from '#web/clock/today.ts';
-import { useBeginCondition } from '#web/features/conditions/conditions.queries.ts';
-import { useWithdraw } from '#web/features/record/record.queries.ts';
+import type { ConditionActions } from '#web/features/conditions/condition-actions.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
-import { useNotice } from '#web/ui/Notice.tsx';
 
 type BeginConditionProps = {
   readonly page: ConditionsPage;
   readonly today: LocalDate;
+  readonly actions: ConditionActions;
   readonly onClose: () => void;
 };
 
@@ -101,45 +97,32 @@ function Fields({
 const typed = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')));
 
 /** Something has changed for a while: one tap says what, the day is today unless it says otherwise. */
-export function BeginCondition({ page, today, onClose }: BeginConditionProps) {
+export function BeginCondition({ page, today, actions, onClose }: BeginConditionProps) {
   const [offer, setOffer] = useState<ConditionOffer | null>(null);
   const [entry, setEntry] = useState<Entry>({ beginsOn: today, endsOn: '', part: '', celsius: '20', humidity: '' });
   const [unread, setUnread] = useState(false);
-  const begin = useBeginCondition();
-  const withdraw = useWithdraw();
-  const notice = useNotice();
-  const fields = begin.error instanceof RequestProblem ? begin.error.fields : [];
+  const { fields } = actions;
   const problem = (name: string) => {
     const found = fields.find(({ field }) => field === name);
     return found ? { error: true, helperText: found.message } : { error: false };
   };
   const save = () => {
     if (offer === null) return;
-    const key = newKey();
     const air = { celsius: typed(entry.celsius), humidityPercent: typed(entry.humidity) };
     const isUnread = offer.asks === 'air' && (Number.isNaN(air.celsius) || Number.isNaN(air.humidityPercent));
     setUnread(isUnread);
     if (isUnread) return;
-    begin.mutate(
+    const { condition, name, parts } = offer;
+    actions.begin(
       {
-        key,
-        instrumentId: page.instrumentId,
-        condition: offer.condition,
+        condition,
         beginsOn: entry.beginsOn,
         endsOn: entry.endsOn === '' ? null : entry.endsOn,
-        part: offer.asks === 'part' && entry.part !== '' ? (entry.part as never) : null,
+        part: parts.find(({ part }) => part === entry.part)?.part ?? null,
         air: offer.asks === 'air' ? air : null,
-        now: wallNow(),
       },
-      {
-        onSuccess: () => {
-          notice({
-            text: `${offer.name}: noted.`,
-            undo: () => withdraw.mutate(key, { onError: (error) => notice({ text: error.message, tone: 'failed' }) }),
-          });
-          onClose();
-        },
-      },
+      name,
+      onClose,
     );
   };
   return (
@@ -175,7 +158,7 @@ export function BeginCondition({ page, today, onClose }: BeginConditionProps) {
               )}
               <Fields offer={offer} entry={entry} problem={problem} onChange={setEntry} />
               {unread && <Alert severity="error">Humidity and temperature are numbers, as the hygrometer shows.</Alert>}
-              {begin.error && fields.length === 0 && <Alert severity="error">{begin.error.message}</Alert>}
+              {actions.problem && fields.length === 0 && <Alert severity="error">{actions.problem}</Alert>}
             </>
           )}
         </Stack>
@@ -185,7 +168,7 @@ export function BeginCondition({ page, today, onClose }: BeginConditionProps) {
           {offer === null ? 'Close' : 'Back'}
         </Button>
         {offer !== null && (
-          <BrassButton disabled={begin.isPending} onClick={save}>
+          <BrassButton disabled={actions.busy} onClick={save}>
             Note it
           </BrassButton>
         )}

@@ -1,16 +1,11 @@
 import { Box, Button, Typography } from '@mui/material';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import type { LocalDate } from '#core/time/local-date.ts';
 import type { ConditionsPage, ConditionView } from '#contract/conditions.ts';
-import { newKey } from '#web/api/new-key.ts';
 import { weekdayDate } from '#web/clock/format.ts';
-import { useToday, wallNow } from '#web/clock/today.ts';
-import { conditionQueries, useEndCondition } from '#web/features/conditions/conditions.queries.ts';
+import type { ConditionActions } from '#web/features/conditions/condition-actions.queries.ts';
 import { BeginCondition } from '#web/features/conditions/parts/BeginCondition.tsx';
-import { useWithdraw } from '#web/features/record/record.queries.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
-import { useNotice } from '#web/ui/Notice.tsx';
-import { QueryView } from '#web/ui/QueryView.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 
 /** "since Mon, 3 Nov · until you are well". */
@@ -20,12 +15,6 @@ function spanWords({ beginsOn, lastDay, endWords, inForce }: ConditionView, toda
   return `${begin} · ${!inForce && lastDay < today ? 'ended' : 'up to'} ${weekdayDate(lastDay)}`;
 }
 
-type Actions = {
-  readonly busy: boolean;
-  readonly end: (condition: ConditionView) => void;
-  readonly goOn: (endKey: string) => void;
-};
-
 function One({
   condition,
   today,
@@ -33,7 +22,7 @@ function One({
 }: {
   readonly condition: ConditionView;
   readonly today: string;
-  readonly actions: Actions;
+  readonly actions: ConditionActions;
 }) {
   const { name, partName, calls, effects, inForce, endKey } = condition;
   const asks = calls.map(({ name: item, on, words, mark }) => ({
@@ -85,34 +74,25 @@ function One({
   );
 }
 
-function Standing({ page }: { readonly page: ConditionsPage }) {
+type StandingConditionsProps = {
+  readonly page: ConditionsPage;
+  readonly today: LocalDate;
+  readonly actions: ConditionActions;
+};
+
+/** The conditions an instrument and its player are in: each with its begin, what it asks for, and its end. */
+export function StandingConditions({ page, today, actions }: StandingConditionsProps) {
   const [asking, setAsking] = useState(false);
-  const today = useToday();
-  const end = useEndCondition();
-  const withdraw = useWithdraw();
-  const notice = useNotice();
-  const failed = (error: Error) => notice({ text: error.message, tone: 'failed' });
-  const actions: Actions = {
-    busy: end.isPending || withdraw.isPending,
-    end: ({ key: conditionKey, name }) => {
-      const key = newKey();
-      end.mutate(
-        { key, conditionKey, endsOn: today, now: wallNow() },
-        {
-          onSuccess: () =>
-            notice({ text: `${name}: today is its last day.`, undo: () => withdraw.mutate(key, { onError: failed }) }),
-          onError: failed,
-        },
-      );
-    },
-    goOn: (endKey) => withdraw.mutate(endKey, { onError: failed }),
+  const ask = (open: boolean) => {
+    actions.forget();
+    setAsking(open);
   };
   return (
     <Compartment
       title="For a while"
       aside={
         page.offers.length > 0 && (
-          <Button variant="outlined" color="inherit" onClick={() => setAsking(true)}>
+          <Button variant="outlined" color="inherit" onClick={() => ask(true)}>
             Something has changed
           </Button>
         )
@@ -130,25 +110,14 @@ function Standing({ page }: { readonly page: ConditionsPage }) {
           ))}
         </Box>
       )}
-      {asking && <BeginCondition page={page} today={today} onClose={() => setAsking(false)} />}
+      {asking && <BeginCondition page={page} today={today} actions={actions} onClose={() => ask(false)} />}
     </Compartment>
   );
 }
 
-/** The conditions an instrument and its player are in: each with its begin, what it asks for, and its end. */
-export function StandingConditions({ instrumentId }: { readonly instrumentId: string }) {
-  const query = useQuery(conditionQueries.page(instrumentId, useToday()));
-  return (
-    <QueryView query={query} height={120}>
-      {(page) => <Standing page={page as ConditionsPage} />}
-    </QueryView>
-  );
-}
-
 /** What is in force, in a few words, where the next action is chosen. */
-export function ConditionsNow({ instrumentId }: { readonly instrumentId: string }) {
-  const { data } = useQuery(conditionQueries.page(instrumentId, useToday()));
-  const standing = data?.standing.filter(({ inForce }) => inForce) ?? [];
+export function ConditionsNow({ page }: { readonly page: ConditionsPage }) {
+  const standing = page.standing.filter(({ inForce }) => inForce);
   if (standing.length === 0) return null;
   return (
     <Box component="ul" sx={{ m: 0, mb: 1.5, p: 0, listStyle: 'none', display: 'grid', gap: 0.5 }}>

@@ -1,28 +1,20 @@
 import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { LONGEST_NAME } from '#core/schools/school-set-format.ts';
-import { useToday } from '#web/clock/today.ts';
-import { useGiveSet } from '#web/features/schools/schools.queries.ts';
-import { saveSetFile } from '#web/features/schools/set-file.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 
-type GiveSetProps = { readonly instrumentId: string; readonly chosen: number; readonly onClose: () => void };
+type GiveSetProps = {
+  /** How many choices are the player's own. */
+  readonly chosen: number;
+  readonly busy: boolean;
+  readonly problem: string | null;
+  readonly onSave: (name: string) => void;
+  readonly onClose: () => void;
+};
 
 /** A teacher's choices as a file for pupils. */
-export function GiveSet({ instrumentId, chosen, onClose }: GiveSetProps) {
+export function GiveSet({ chosen, busy, problem, onSave, onClose }: GiveSetProps) {
   const [name, setName] = useState('');
-  const today = useToday();
-  const give = useGiveSet();
-  const save = () =>
-    give.mutate(
-      { instrumentId, name: name.trim(), today },
-      {
-        onSuccess: (set) => {
-          saveSetFile(set, name.trim());
-          onClose();
-        },
-      },
-    );
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="give-title">
       <DialogTitle id="give-title" variant="h2">
@@ -42,9 +34,9 @@ export function GiveSet({ instrumentId, chosen, onClose }: GiveSetProps) {
           onChange={({ target }) => setName(target.value)}
           slotProps={{ htmlInput: { maxLength: LONGEST_NAME } }}
         />
-        {give.error && (
+        {problem && (
           <Alert severity="error" sx={{ mt: 2 }}>
-            {give.error.message}
+            {problem}
           </Alert>
         )}
       </DialogContent>
@@ -52,7 +44,7 @@ export function GiveSet({ instrumentId, chosen, onClose }: GiveSetProps) {
         <Button color="inherit" onClick={onClose}>
           Close
         </Button>
-        <BrassButton disabled={give.isPending || chosen === 0 || name.trim() === ''} onClick={save}>
+        <BrassButton disabled={busy || chosen === 0 || name.trim() === ''} onClick={() => onSave(name.trim())}>
           Save the file
         </BrassButton>
       </DialogActions>

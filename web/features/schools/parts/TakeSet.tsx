@@ -1,18 +1,11 @@
 import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { counted } from '#core/explain/format.ts';
-import type { SchoolSet } from '#core/schools/school-set-format.ts';
 import type { SetReading } from '#contract/schools.ts';
-import { RequestProblem } from '#web/api/http.ts';
-import { newKey } from '#web/api/new-key.ts';
-import { useToday, wallNow } from '#web/clock/today.ts';
-import { useWithdraw } from '#web/features/record/record.queries.ts';
-import { useReadSet, useTakeSet } from '#web/features/schools/schools.queries.ts';
-import { readSetFile } from '#web/features/schools/set-file.ts';
+import type { TakingSet } from '#web/features/schools/school-sets.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
-import { useNotice } from '#web/ui/Notice.tsx';
 
-type TakeSetProps = { readonly instrumentId: string; readonly onClose: () => void };
+type TakeSetProps = { readonly taking: TakingSet; readonly onClose: () => void };
 type Line = SetReading['lines'][number];
 
 const HEADINGS = [
@@ -45,55 +38,11 @@ function Lines({ lines }: { readonly lines: readonly Line[] }) {
   );
 }
 
-/** What is wrong with a file that was read: what it is comes before what in it is wrong. */
-function faultOf(error: Error | null): string | undefined {
-  const fields = error instanceof RequestProblem ? error.fields : [];
-  const first = ['set.format', 'set.version'].flatMap((name) => fields.filter(({ field }) => field === name))[0];
-  return first?.message ?? error?.message;
-}
-
 /** Reads a file of choices, says what each would do here, and takes what is for this instrument. */
-export function TakeSet({ instrumentId, onClose }: TakeSetProps) {
-  const [set, setSet] = useState<SchoolSet | null>(null);
+export function TakeSet({ taking, onClose }: TakeSetProps) {
+  const { open, accept, chosen, busy, reading, problem } = taking;
   const picker = useRef<HTMLInputElement>(null);
-  const [unreadable, setUnreadable] = useState<string | null>(null);
-  const today = useToday();
-  const read = useReadSet();
-  const take = useTakeSet();
-  const withdraw = useWithdraw();
-  const notice = useNotice();
-  const open = async (file: File | undefined) => {
-    setSet(null);
-    setUnreadable(null);
-    read.reset();
-    if (!file) return;
-    try {
-      const content = await readSetFile(file);
-      setSet(content);
-      read.mutate({ instrumentId, set: content, today });
-    } catch (error) {
-      setUnreadable((error as Error).message);
-    }
-  };
-  const reading = read.data;
   const news = reading?.lines.filter(({ verdict }) => verdict === 'new').length ?? 0;
-  const accept = () => {
-    if (set === null) return;
-    const key = newKey();
-    take.mutate(
-      { key, instrumentId, set, now: wallNow() },
-      {
-        onSuccess: ({ taken }) => {
-          notice({
-            text: `${counted(taken, 'choice')} taken from “${set.name}”.`,
-            undo: () => withdraw.mutate(key, { onError: (error) => notice({ text: error.message, tone: 'failed' }) }),
-          });
-          onClose();
-        },
-      },
-    );
-  };
-  const problem = unreadable ?? faultOf(read.error) ?? faultOf(take.error);
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="take-title">
       <DialogTitle id="take-title" variant="h2">
@@ -101,7 +50,7 @@ export function TakeSet({ instrumentId, onClose }: TakeSetProps) {
       </DialogTitle>
       <DialogContent>
         <Button variant="outlined" color="inherit" onClick={() => picker.current?.click()} sx={{ minHeight: 52 }}>
-          {set === null ? 'Choose the file' : 'Choose another file'}
+          {chosen ? 'Choose another file' : 'Choose the file'}
         </Button>
         <input
           ref={picker}
@@ -128,7 +77,7 @@ export function TakeSet({ instrumentId, onClose }: TakeSetProps) {
         <Button color="inherit" onClick={onClose}>
           Close
         </Button>
-        <BrassButton disabled={news === 0 || take.isPending || !!problem} onClick={accept}>
+        <BrassButton disabled={news === 0 || busy || problem !== null} onClick={accept}>
           {news === 0 ? 'Nothing to take' : `Take ${counted(news, 'choice')}`}
         </BrassButton>
       </DialogActions>

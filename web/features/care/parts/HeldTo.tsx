@@ -1,0 +1,69 @@
+import { Box, Button, Typography } from '@mui/material';
+import { Link } from 'react-router';
+import type { InstrumentPage } from '#contract/care.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+
+/** What is never done to it. */
+export function NeverDos({ page: { neverDos, instrument } }: { readonly page: InstrumentPage }) {
+  return (
+    <Compartment
+      title="Never"
+      aside={
+        <Button {...{ component: Link, to: `/may-i-use?of=${instrument.id}` }} color="inherit">
+          May I use …
+        </Button>
+      }
+    >
+      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
+        {neverDos.map(({ id, text, why }) => (
+          <Typography component="li" key={id} variant="body2">
+            <strong>{text}</strong> {why}
+          </Typography>
+        ))}
+      </Box>
+    </Compartment>
+  );
+}
+
+/** What its player holds to where practice differs, and the way to all the questions. */
+export function YourWay({ page: { habits, instrument } }: { readonly page: InstrumentPage }) {
+  return (
+    <Compartment
+      title="Your way"
+      aside={
+        <Button {...{ component: Link, to: `/care/${instrument.id}/your-way` }} variant="outlined" color="inherit">
+          Where practice differs
+        </Button>
+      }
+    >
+      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.5 }}>
+        {habits.map((habit) => (
+          <Typography component="li" variant="body2" key={habit}>
+            {habit}
+          </Typography>
+        ))}
+      </Box>
+      {habits.length === 0 && (
+        <Typography variant="body2" color="text.secondary">
+          Schools differ; choose yours and see what each choice costs in a year.
+        </Typography>
+      )}
+    </Compartment>
+  );
+}
+
+/** What an edited build no longer has: closed with the reason, its history kept. */
+export function Closed({ page: { closed } }: { readonly page: InstrumentPage }) {
+  if (closed.length === 0) return null;
+  return (
+    <Compartment title="Closed">
+      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
+        {closed.map(({ itemId, name, why }) => (
+          <Typography component="li" key={itemId} variant="body2">
+            <strong>{name}.</strong> {why}
+          </Typography>
+        ))}
+      </Box>
+    </Compartment>
+  );
+}
