@@ -13,6 +13,8 @@ import { situationOf } from '#core/care/situation.ts';
 import { instantOfMs, localMomentOf } from '#core/time/instant.ts';
 import { createApp } from '#server/app.ts';
 import { openDatabase } from '#server/db/connection.ts';
+import { instrumentPageOf } from '#server/features/care/care.use-cases.ts';
+import { schoolsPageOf } from '#server/features/schools/schools.views.ts';
 import { servicesOn } from '#server/repositories.ts';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'ulu-bench-'));
@@ -80,6 +82,20 @@ async function page(): Promise<Row> {
   };
 }
 
+/** What every other choice would change for one instrument with ten years of plays, computed anew. */
+async function schoolChange(): Promise<Row> {
+  const format = { date: (date: string) => date };
+  const page = (id: string) => schoolsPageOf(services, id, today, format);
+  const all = await times(20, (run) => page(`i${(run * 7) % INSTRUMENTS}`));
+  const plain = await times(20, (run) => instrumentPageOf(services, `i${(run * 7) % INSTRUMENTS}`, today, format));
+  return {
+    what: 'a school change: what every choice of an instrument would change, p95',
+    figure: ms(at(all, 0.95)),
+    beside: `${ms(at(plain, 0.95))} for its care page (×${(at(all, 0.95) / at(plain, 0.95)).toFixed(1)})`,
+    goal: '< 200 ms',
+  };
+}
+
 const PRACTICE_WORDS = ['heel to tip, flat into its slot', 'Water out through every water key'];
 
 function script(): Row {
@@ -118,7 +134,7 @@ async function startUp(): Promise<Row> {
 }
 
 try {
-  const rows = [await clocks(), await page(), ...(await plannerRows()), script()];
+  const rows = [await clocks(), await page(), await schoolChange(), ...(await plannerRows()), script()];
   database.close();
   print([...rows, await startUp()]);
 } finally {

@@ -7,6 +7,7 @@ export const agentPaths = {
   list: '/api/agents',
   verdicts: (agentId: string, instrumentId: string, today: string) =>
     `/api/agents/${agentId}/verdicts/${instrumentId}?today=${today}`,
+  anywhere: (agentId: string) => `/api/agents/${agentId}/verdicts`,
   mixing: (one: string, other: string) => `/api/agents/${one}/with/${other}`,
 } as const;
 
@@ -20,7 +21,8 @@ export type AgentList = InferType<typeof agentList>;
 export const verdictsView = object({
   agentId: text().required(),
   agentName: text().required(),
-  instrumentId: recordId().required(),
+  /** Null: on anything, whatever it is made of. */
+  instrumentId: recordId().nullable().defined(),
   cautions: array(text().required()).required(),
   parts: array(
     object({

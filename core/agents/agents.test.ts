@@ -8,6 +8,8 @@ import { practiceFor } from '#core/care/practice-book.ts';
 import { usualBuild } from '#core/care/check-book.ts';
 import type { Build } from '#core/instruments/build.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
+import { barredChoice, isAsked, schoolOf } from '#core/schools/chosen-school.ts';
+import { plainContext } from '#core/schools/practice-under.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
 import { pairwise } from '#core/testing/pairwise.ts';
 
@@ -21,6 +23,11 @@ const verdict = (id: string, kind: KindId, surface: string, over: Build = {}): V
   if (!found) throw new Error(`${kind} has no ${surface}`);
   return found.verdict;
 };
+
+const buildsOf = (kind: KindId): Build[] =>
+  pairwise(
+    Object.fromEntries(kindOf(kind).fields.map(({ field, options }) => [field, options.map(({ id }) => id)])),
+  ) as Build[];
 
 describe('may I use', () => {
   // The book's verdicts, one of each clause, common practice without a published source.
@@ -134,9 +141,7 @@ describe('may I use', () => {
       'mouthpiece spray': 'mouthpiece-spray',
     };
     for (const kind of KIND_IDS)
-      for (const build of pairwise(
-        Object.fromEntries(kindOf(kind).fields.map(({ field, options }) => [field, options.map(({ id }) => id)])),
-      ) as Build[])
+      for (const build of buildsOf(kind))
         for (const { id, supplies = [] } of practiceFor(kind, build).steps)
           for (const supply of supplies) {
             const known = supplyOf[supply];
@@ -146,6 +151,50 @@ describe('may I use', () => {
             );
             expect([kind, build, id, supply, allowed]).toEqual([kind, build, id, supply, true]);
           }
+  });
+});
+
+describe('where practice differs', () => {
+  const rows = AGENTS.flatMap((one) =>
+    one.rows.flatMap((row) =>
+      row.on.flatMap((surface) => (row.bySchool ? [{ one, row, surface, bySchool: row.bySchool }] : [])),
+    ),
+  );
+
+  test('the answer to its question decides, on every instrument that has the surface and is asked', () => {
+    const seen = new Set<string>();
+    for (const { one, row, surface, bySchool } of rows)
+      for (const kind of KIND_IDS)
+        for (const build of buildsOf(kind)) {
+          const here = mayIUse(one, kind, build).find((judged) => judged.surface.id === surface)?.surface;
+          const isDecidedByRow =
+            here !== undefined &&
+            one.rows.find(
+              ({ on, of }) =>
+                on.includes(surface) && (of === undefined || (here.material !== null && of.includes(here.material))),
+            ) === row;
+          if (!isDecidedByRow || !isAsked(bySchool.school, kind, build)) continue;
+          const context = plainContext(kind, build);
+          for (const choice of Object.keys(schoolOf(bySchool.school).choices)) {
+            if (barredChoice(bySchool.school, choice, {}, context) !== null) continue;
+            const schools = { choices: { [bySchool.school]: choice }, context };
+            const decided = mayIUse(one, kind, build, schools).find((judged) => judged.surface.id === surface);
+            seen.add(`${one.id} ${surface}`);
+            const wanted = bySchool.allowedBy.includes(choice) ? 'care' : 'no';
+            expect([one.id, kind, surface, choice, decided?.verdict]).toEqual([one.id, kind, surface, choice, wanted]);
+            expect(decided?.why).toContain(schoolOf(bySchool.school).question);
+          }
+        }
+    const unseen = rows.map(({ one, surface }) => `${one.id} ${surface}`).filter((id) => !seen.has(id));
+    expect(unseen).toEqual([]);
+  });
+
+  test('every choice that allows it is one of the question’s, and bleach is allowed by none', () => {
+    for (const { one, bySchool } of rows) {
+      expect(one.id).not.toBe('bleach');
+      for (const choice of bySchool.allowedBy)
+        expect([one.id, Object.hasOwn(schoolOf(bySchool.school).choices, choice)]).toEqual([one.id, true]);
+    }
   });
 });
 

@@ -67,6 +67,21 @@ export function judge(agent: Agent, surface: SurfaceHere, schools?: SchoolSettin
 export const mayIUse = (agent: Agent, kind: KindId, build: Build, schools?: SchoolSetting): Judged[] =>
   surfacesOf(kind, build).map((surface) => judge(agent, surface, schools));
 
+/** What the book says of an agent wherever it may be: every surface it names, of whatever material it names. */
+export const mayIUseAnywhere = ({
+  rows,
+}: Agent): { on: SurfaceId; name: string; of: string | null; verdict: Verdict; why: string; mark: Mark }[] =>
+  rows.flatMap(({ on, of, verdict, why, mark = 'practice' }) =>
+    on.map((surface) => ({
+      on: surface,
+      name: SURFACES[surface].name,
+      of: of === undefined ? null : of.join(', '),
+      verdict,
+      why,
+      mark,
+    })),
+  );
+
 export type Mixing =
   | { readonly danger: true; readonly gas: string; readonly text: string }
   | { readonly danger: false; readonly text: string };

@@ -10,11 +10,11 @@ test('the book opens at every kind', () => {
 
 describe('no instrument’s name appears in an algorithm', () => {
   const core = path.resolve(import.meta.dirname, '..');
-  const files = ['care', 'packup', 'water', 'plays', 'instruments'].flatMap((room) =>
+  const files = ['care', 'packup', 'water', 'plays', 'instruments', 'schools', 'conditions', 'agents'].flatMap((room) =>
     readdirSync(path.join(core, room))
       .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts') && !file.endsWith('-table.ts'))
       // The registration of kinds and of pages, and the list of layers, are where names belong.
-      .filter((file) => !['kinds.ts', 'kind.ts', 'care-item.ts', 'school.ts'].includes(file))
+      .filter((file) => !['kinds.ts', 'kind.ts', 'care-ids.ts'].includes(file))
       .map((file) => path.join(core, room, file)),
   );
 

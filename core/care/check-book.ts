@@ -1,3 +1,5 @@
+import { forbiddenUses } from '#core/agents/guard.ts';
+import { plainContext, usualPractice } from '#core/schools/practice-under.ts';
 import { practiceFor, type Practice } from '#core/care/practice-book.ts';
 import type { Build } from '#core/instruments/build.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
@@ -19,12 +21,25 @@ function checkPractice(kind: KindId, { items, steps }: Practice): void {
   }
 }
 
+/** @throws Error naming the first step that calls for what the book forbids on this build */
+function checkUses(kind: KindId): void {
+  const build = usualBuild(kind);
+  const context = plainContext(kind, build);
+  for (const step of usualPractice(kind, build).steps)
+    for (const { agent, why } of forbiddenUses(step, kind, build, { choices: {}, context }))
+      throw new Error(`${kind}: ${step.id} calls for ${agent}: ${why}`);
+}
+
 /**
  * Opens every page of the book at start-up, each kind in its usual build: a part a page speaks of and the kind does
- * not name, or a reference that leads nowhere, stops the program there and then.
+ * not name, a reference that leads nowhere, or a step that calls for what may not touch this build, stops the program
+ * there and then.
  *
  * @throws Error naming the fault
  */
 export function checkBook(): void {
-  for (const kind of KIND_IDS) checkPractice(kind, practiceFor(kind, usualBuild(kind)));
+  for (const kind of KIND_IDS) {
+    checkPractice(kind, practiceFor(kind, usualBuild(kind)));
+    checkUses(kind);
+  }
 }

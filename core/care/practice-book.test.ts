@@ -19,6 +19,7 @@ import { kindOf } from '#core/instruments/kinds.ts';
 import { precedence, stepsFor } from '#core/packup/collect-steps.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import { SKILLS } from '#core/players/player.ts';
+import { clashesIn } from '#core/testing/clashes-in.ts';
 import { pairwise } from '#core/testing/pairwise.ts';
 
 /** Builds in which every pair of options of every two questions occurs. */
@@ -340,6 +341,7 @@ describe.each(KIND_IDS)('for every pair of build options, school choices and con
         if (proved.has(instance)) continue;
         proved.add(instance);
         const plan = planFor(kind, practice, ids);
+        expect(clashesIn(plan.steps)).toEqual([]);
         const order = plan.steps.map(({ step }) => step.id);
         expect(order.toSorted()).toEqual(steps.map(({ id }) => id).toSorted());
         const at = new Map(order.map((id, index) => [id, index]));

@@ -11,6 +11,7 @@ import { planRun } from '#core/packup/plan-run.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
 import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 import { usualPractice } from '#core/schools/practice-under.ts';
+import { clashesIn } from '#core/testing/clashes-in.ts';
 import { usualWetness } from '#core/water/wetness.ts';
 
 const step = (id: string, item: string, uses: readonly AgentUse[] = [], before: readonly string[] = []): Guarded => ({
@@ -103,15 +104,10 @@ describe('in a run', () => {
 
   test.each([1, 2, 3])('vinegar and peroxide on %d clarinets never meet, and the run says so', (count) => {
     const { steps, because } = plan(Array.from({ length: count }, (_, index) => part(`clarinet-${index}`)));
-    // What is out and not rinsed off yet, by the step that will rinse it off.
-    const open = new Map<string, (typeof steps)[number]['step']>();
-    for (const { step: one, key, instrumentId } of steps) {
-      for (const other of open.values()) expect([key, clashOf(one, other)]).toEqual([key, null]);
-      const rinsedBy = one.uses?.[0]?.rinsedBy;
-      if (rinsedBy !== undefined) open.set(runStepKey(instrumentId, rinsedBy), one);
-      open.delete(key);
-    }
-    expect(open.size).toBe(0);
+    expect(clashesIn(steps)).toEqual([]);
+    // The walk finds what is wrong: the peroxide brought out while the vinegar stands.
+    const out = steps.filter(({ step: one }) => ['vinegar', 'peroxide'].includes(one.uses?.[0]?.agent ?? ''));
+    expect(clashesIn(out)).not.toEqual([]);
     expect(because.some(({ rule }) => rule === 'kept-apart')).toBe(true);
   });
 });

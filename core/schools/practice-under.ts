@@ -14,16 +14,39 @@ import type { KindId } from '#core/instruments/kind.ts';
 import type { SchoolId } from '#core/schools/school-ids.ts';
 import type { SchoolChoices, SchoolContext, SchoolSetting, StepWords } from '#core/schools/school.ts';
 
+const variants = new WeakMap<Step, Map<string, Step>>();
+
+/** One object for each way a step is said and placed, so that what is worked out from a step can be kept with it. */
+function variantOf(step: Step, action: string, how: string, later: readonly StepId[]): Step {
+  const key = [action, how, ...later].join('|');
+  const mine = variants.get(step) ?? new Map<string, Step>();
+  const known = mine.get(key);
+  if (known) return known;
+  const made: Step = {
+    ...step,
+    action,
+    ...(how === '' ? {} : { how }),
+    ...(later.length === 0 ? {} : { laterThan: later }),
+  };
+  variants.set(step, mine.set(key, made));
+  return made;
+}
+
+/** What the schools say of each step, in their order. */
+function wordsOf(schools: readonly SchoolInForce[]): ReadonlyMap<StepId, readonly StepWords[]> {
+  const words = new Map<StepId, StepWords[]>();
+  for (const { effects } of schools)
+    for (const [id, said] of Object.entries(effects.says ?? {}) as [StepId, StepWords][])
+      words.set(id, [...(words.get(id) ?? []), said]);
+  return words;
+}
+
 /** The step as these schools say it: their action instead of the book's, their hows after the book's own. */
-function said(step: Step, schools: readonly SchoolInForce[]): Step {
-  const words = schools.flatMap(({ effects }) => {
-    const found: StepWords | undefined = effects.says?.[step.id];
-    return found ? [found] : [];
-  });
-  if (words.length === 0) return step;
+function said(step: Step, words: readonly StepWords[], later: readonly StepId[]): Step {
+  if (words.length === 0 && later.length === 0) return step;
   const action = words.findLast((one) => one.action !== undefined)?.action ?? step.action;
   const how = [step.how, ...words.map((one) => one.how)].filter((one) => one !== undefined).join(' ');
-  return how === '' ? { ...step, action } : { ...step, action, how };
+  return variantOf(step, action, how, later);
 }
 
 /** Which steps a school puts before each step. */
@@ -67,11 +90,8 @@ export function practiceUnder(practice: Practice, { choices, context }: SchoolSe
     schools.flatMap((school) => (school.effects.off ?? []).map((item) => [item, school] as const)),
   );
   const order = orderOf(schools);
-  const book = practice.book.map((step) => {
-    const later = order.get(step.id);
-    const here = said(step, schools);
-    return later === undefined ? here : { ...here, laterThan: later };
-  });
+  const words = wordsOf(schools);
+  const book = practice.book.map((step) => said(step, words.get(step.id) ?? [], order.get(step.id) ?? []));
   const chain = book.filter((step) => belongsTo(step, chosen));
   const under: Practice = {
     ...practice,

@@ -42,13 +42,22 @@ export type YearOf = {
   readonly today: LocalDate;
 };
 
-/** Plans made already: most choices leave making ready and packing up as they are. */
+/** Plans made already: most choices leave most runs as they are. */
 export type PlanMemo = Map<string, UsualRun>;
+
+const numbers = new WeakMap<Step, number>();
+let steps = 0;
+/** A number for each step object; the same words in the same place are the same object. */
+function numberOf(step: Step): number {
+  const number = numbers.get(step) ?? ++steps;
+  numbers.set(step, number);
+  return number;
+}
 
 function runOf(situation: Situation, items: readonly CareItem[], of: YearOf, memo: PlanMemo): UsualRun {
   const { practice, kind, usualPlayMinutes } = situation;
   const ids = items.map(({ id }) => id);
-  const key = JSON.stringify([practice.thirst, stepsFor(practice, ids)]);
+  const key = `${practice.thirst} ${stepsFor(practice, ids).map(numberOf).join()}`;
   const known = memo.get(key);
   if (known) return known;
   const { steps, elapsedMinutes } = planRun({

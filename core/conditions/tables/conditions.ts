@@ -1,7 +1,7 @@
 import type { ConditionId } from '#core/conditions/condition-ids.ts';
 import type { ConditionKind } from '#core/conditions/condition.ts';
 import { estimate, general, oneVoice } from '#core/explain/explained.ts';
-import { corked } from '#core/schools/asked-of.ts';
+import { corked } from '#core/schools/tables/asked-of.ts';
 
 /** What goes to the mouth: cleaned at once when its player falls ill. */
 const AT_THE_MOUTH = [

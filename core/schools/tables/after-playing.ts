@@ -1,6 +1,6 @@
 import { estimate } from '#core/explain/explained.ts';
 import type { School } from '#core/schools/school.ts';
-import { all, always, KEYED, SAXOPHONES, SINGLE_REEDS, SWABBED, tougherPads } from '#core/schools/asked-of.ts';
+import { all, always, KEYED, SAXOPHONES, SINGLE_REEDS, SWABBED, tougherPads } from '#core/schools/tables/asked-of.ts';
 
 const CAPPED = 'the reed dries in a wave and breeds germs, and the mouthpiece behind it stays wet';
 

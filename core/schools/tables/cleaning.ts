@@ -9,7 +9,7 @@ import {
   SAXOPHONES,
   SINGLE_REEDS,
   SWABBED,
-} from '#core/schools/asked-of.ts';
+} from '#core/schools/tables/asked-of.ts';
 
 const BATHED = [...pistons, { kinds: ['trombone'] as const }];
 

@@ -1,5 +1,5 @@
 import type { School } from '#core/schools/school.ts';
-import { all, always, CLARINETS, DOUBLE_REEDS, SAXOPHONES, SINGLE_REEDS } from '#core/schools/asked-of.ts';
+import { all, always, CLARINETS, DOUBLE_REEDS, SAXOPHONES, SINGLE_REEDS } from '#core/schools/tables/asked-of.ts';
 
 /** Putting together and handling. */
 export const JOINING = {

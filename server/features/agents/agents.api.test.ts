@@ -35,4 +35,14 @@ describe('may I use', () => {
     expect((await mix('bleach', 'moon-dust')).danger).toBe(true);
     expect((await mix('dish-soap', 'cool-water')).danger).toBe(false);
   });
+
+  test('on anything it says what the book says of every surface, and practice that differs stays open', async () => {
+    const { body } = await get('/rubbing-alcohol/verdicts').expect(200);
+    const view = verdictsView.validateSync(body, { strict: true });
+    expect(view.instrumentId).toBeNull();
+    const of = (surface: string) => view.parts.filter((part) => part.surface === surface).map(({ verdict }) => verdict);
+    expect(of('keys')).toEqual(['by-school']);
+    expect(of('reed')).toContain('no');
+    expect((await get('/moon-dust/verdicts')).status).toBe(404);
+  });
 });

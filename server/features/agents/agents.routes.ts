@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { agentPaths } from '#contract/agents.ts';
-import { listAgents, mixingOf, verdictsFor } from '#server/features/agents/agents.use-cases.ts';
+import { listAgents, mixingOf, verdictsAnywhere, verdictsFor } from '#server/features/agents/agents.use-cases.ts';
 import { localDate } from '#core/time/local-date.ts';
 import { todayQuery } from '#contract/scalars.ts';
 import { param, queryOf, sendOutcome } from '#server/http/respond.ts';
@@ -13,6 +13,7 @@ export function agentsRoutes(services: Services): Router {
     const { today } = queryOf(todayQuery, req);
     sendOutcome(res, verdictsFor(services, param(req, 'agentId'), param(req, 'instrumentId'), localDate(today)));
   });
+  router.get('/api/agents/:agentId/verdicts', (req, res) => sendOutcome(res, verdictsAnywhere(param(req, 'agentId'))));
   router.get(
     agentPaths.mixing(':one', ':other'),
     (req, res) => void res.json(mixingOf(param(req, 'one'), param(req, 'other'))),

@@ -1,4 +1,4 @@
-import { agentWith, mayIUse, mixing } from '#core/agents/may-i-use.ts';
+import { agentWith, mayIUse, mayIUseAnywhere, mixing } from '#core/agents/may-i-use.ts';
 import { AGENTS } from '#core/agents/tables/agents.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { AgentList, MixingView, VerdictsView } from '#contract/agents.ts';
@@ -35,6 +35,19 @@ export function verdictsFor(
         mark,
       }),
     ),
+  });
+}
+
+/** What the book says of an agent on anything; where practice differs it says so, for no instrument decides. */
+export function verdictsAnywhere(agentId: string): Outcome<VerdictsView, Failure> {
+  const agent = agentWith(agentId);
+  if (!agent) return fail(notFound('agentId', 'Not in the book: ask the maker or the bench.'));
+  return succeed({
+    agentId,
+    agentName: agent.name,
+    instrumentId: null,
+    cautions: [...(agent.cautions ?? [])],
+    parts: mayIUseAnywhere(agent).map(({ on, of, ...said }) => ({ surface: on, material: of, ...said })),
   });
 }
 

@@ -40,8 +40,14 @@ function AgentChoice({
 }
 
 /** The verdicts for one instrument, once both are chosen. */
-function Answer({ agent, instrumentId }: { readonly agent: Named; readonly instrumentId: string }) {
-  const query = useQuery(agentQueries.verdicts(agent.id, instrumentId, useToday()));
+function Answer({ agent, instrumentId }: { readonly agent: Named; readonly instrumentId: string | null }) {
+  const today = useToday();
+  const here = useQuery({
+    ...agentQueries.verdicts(agent.id, instrumentId ?? '', today),
+    enabled: instrumentId !== null,
+  });
+  const anywhere = useQuery({ ...agentQueries.anywhere(agent.id), enabled: instrumentId === null });
+  const query = instrumentId === null ? anywhere : here;
   return (
     <Compartment title={agent.name}>
       <QueryView query={query} height={200}>
@@ -76,6 +82,9 @@ function Together({ one, other }: { readonly one: Named; readonly other: Named }
   );
 }
 
+/** No instrument in particular. */
+const ANYTHING = { id: '', name: 'Anything', kindName: 'whatever it is' } as const;
+
 /** "May this touch that?": an agent and an instrument, the verdict for every part; two agents together; dilution. */
 export function MayIUsePage() {
   const [params] = useSearchParams();
@@ -88,7 +97,7 @@ export function MayIUsePage() {
   const [chosen, setChosen] = useState<string | null>(params.get('of'));
   const places =
     shelf.data?.toSorted((a, b) => Number(b.playerId === player?.id) - Number(a.playerId === player?.id)) ?? [];
-  const place = places.find(({ id }) => id === chosen) ?? places[0] ?? null;
+  const place = chosen === ANYTHING.id ? ANYTHING : (places.find(({ id }) => id === chosen) ?? places[0] ?? ANYTHING);
   return (
     <QueryView query={agents} height={300}>
       {(list) => (
@@ -98,11 +107,12 @@ export function MayIUsePage() {
             <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
               <AgentChoice agents={list} label="What have you got in your hand?" value={agent} onChange={setAgent} />
               <Autocomplete
-                options={places}
+                options={[ANYTHING, ...places]}
+                disableClearable
                 getOptionLabel={({ name, kindName }) => `${name}, ${kindName.toLowerCase()}`}
                 isOptionEqualToValue={(a, b) => a.id === b.id}
                 value={place}
-                onChange={(_event, next) => setChosen(next?.id ?? null)}
+                onChange={(_event, next) => setChosen(next.id)}
                 renderInput={(input) => <TextField {...input} label="On which instrument?" />}
               />
             </Box>
@@ -112,7 +122,7 @@ export function MayIUsePage() {
               </Typography>
             )}
           </Compartment>
-          {agent && place && <Answer agent={agent} instrumentId={place.id} />}
+          {agent && <Answer agent={agent} instrumentId={place.id === ANYTHING.id ? null : place.id} />}
           <Compartment title="Two of them together">
             <AgentChoice
               agents={list}

@@ -15,6 +15,11 @@ export const agentQueries = {
       queryKey: [...agentQueries.all(), agentId, instrumentId, today],
       queryFn: ({ signal }) => request(verdictsView, agentPaths.verdicts(agentId, instrumentId, today), { signal }),
     }),
+  anywhere: (agentId: string) =>
+    queryOptions({
+      queryKey: [...agentQueries.all(), agentId],
+      queryFn: ({ signal }) => request(verdictsView, agentPaths.anywhere(agentId), { signal }),
+    }),
   mixing: (one: string, other: string) =>
     queryOptions({
       queryKey: [...agentQueries.all(), 'mixing', one, other],

@@ -1,5 +1,6 @@
 import { mdiAlert, mdiCheckBold, mdiCloseThick, mdiHelp, mdiScaleBalance } from '@mdi/js';
-import { Alert, Box, SvgIcon, Typography } from '@mui/material';
+import { Alert, Box, MenuItem, SvgIcon, TextField, Typography } from '@mui/material';
+import { useState } from 'react';
 import { MARK_WORDS } from '#core/explain/mark-words.ts';
 import type { VerdictsView } from '#contract/agents.ts';
 
@@ -44,7 +45,7 @@ function PartRow({ part: { name, material, verdict, why, mark } }: { readonly pa
           {material && (
             <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
               {' '}
-              ({material.replace('-', ' ')})
+              ({material.replaceAll('-', ' ')})
             </Box>
           )}
         </Typography>
@@ -59,8 +60,14 @@ function PartRow({ part: { name, material, verdict, why, mark } }: { readonly pa
 
 /** The answer for every part, what is refused first. */
 export function Verdicts({ view }: { readonly view: VerdictsView }) {
+  const [chosen, setChosen] = useState('');
   const order = Object.keys(VERDICT_WORDS);
-  const parts = view.parts.toSorted((a, b) => order.indexOf(a.verdict) - order.indexOf(b.verdict));
+  const names = [...new Set(view.parts.map(({ name }) => name))];
+  // Another agent or instrument may not have the part asked about before.
+  const only = names.includes(chosen) ? chosen : '';
+  const parts = view.parts
+    .filter(({ name }) => only === '' || name === only)
+    .toSorted((a, b) => order.indexOf(a.verdict) - order.indexOf(b.verdict));
   return (
     <>
       {view.cautions.map((caution) => (
@@ -73,13 +80,32 @@ export function Verdicts({ view }: { readonly view: VerdictsView }) {
           {caution}
         </Alert>
       ))}
+      {names.length > 1 && (
+        <TextField
+          select
+          size="small"
+          label="On which part?"
+          value={only}
+          onChange={({ target }) => setChosen(target.value)}
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+          sx={{ minWidth: 220, mb: 1 }}
+        >
+          <MenuItem value="">Every part</MenuItem>
+          {names.map((name) => (
+            <MenuItem key={name} value={name}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {parts.map((part) => (
-          <PartRow key={part.surface} part={part} />
+          <PartRow key={`${part.surface} ${part.material ?? ''}`} part={part} />
         ))}
       </Box>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5 }}>
-        The product’s label, the maker’s leaflet and the bench overrule all of this.
+        {view.instrumentId === null && 'What is not listed is not known: ask the maker or the bench. '}The product’s
+        label, the maker’s leaflet and the bench overrule all of this.
       </Typography>
     </>
   );
