@@ -54,7 +54,15 @@ const SHOTS: readonly Shot[] = [
   {
     name: 'your-way',
     path: '/care/marit-clarinet/your-way',
-    then: (page) => press(page, 'How is the clarinet swabbed?'),
+    then: async (page) => {
+      await press(page, 'How is the clarinet swabbed?');
+      await page
+        .locator(
+          '::-p-aria([role="button"][name="What changes: How is the clarinet swabbed? in one pull from the bell out at the mouthpiece"])',
+        )
+        .click();
+      await page.$eval('::-p-text(After playing)', (heading) => heading.scrollIntoView());
+    },
   },
   { name: 'history', path: '/add/lucan-tuba/history' },
   { name: 'add', path: '/add', then: (page) => press(page, 'Bassoon') },

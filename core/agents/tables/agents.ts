@@ -159,7 +159,7 @@ export const AGENTS: readonly Agent[] = [
         on: ['brass-mouthpiece'],
         of: ['plated', 'bare-brass'],
         verdict: 'by-school',
-        why: 'default no: alkali and heat dull plate and stain brass, and it is not sterile either',
+        why: 'alkali and heat dull plate and stain brass, and it is not sterile either',
         bySchool: { school: 'brass-mouthpiece-wash', allowedBy: ['dishwasher'], then: 'it dulls plate all the same' },
       },
       { on: ['mouthpiece'], of: ['hard-rubber', 'plastic'], verdict: 'no', why: 'heat warps and discolours' },
@@ -230,21 +230,21 @@ export const AGENTS: readonly Agent[] = [
         on: ['mouthpiece'],
         of: ['hard-rubber'],
         verdict: 'by-school',
-        why: 'default no; by wipe, only briefly',
+        why: 'it dries the mouthpiece over time; by wipe, only briefly',
         bySchool: { school: 'mouthpiece-alcohol', allowedBy: ['wipe'], then: 'a quick wipe, then rinsed' },
       },
       { on: ['mouthpiece', 'brass-mouthpiece'], verdict: 'care', why: 'by wipe, short' },
       {
         on: ['keys'],
         verdict: 'by-school',
-        why: 'default no: said to take thin plating and to dry wood beside it',
+        why: 'said to take thin plating and to dry wood beside it',
         bySchool: { school: 'alcohol-on-keys', allowedBy: ['lightly'], then: 'lightly, on a cloth, never over pads' },
       },
       {
         on: ['body', 'bore', 'lip-plate'],
         of: ['plastic'],
         verdict: 'by-school',
-        why: 'default no: some plastics craze',
+        why: 'some plastics craze',
         bySchool: {
           school: 'alcohol-on-plastic-body',
           allowedBy: ['wipe-outside'],
@@ -361,7 +361,7 @@ export const AGENTS: readonly Agent[] = [
       {
         on: ['pad-seats'],
         verdict: 'by-school',
-        why: 'default no: it burns',
+        why: 'it burns',
         bySchool: {
           school: 'sticky-pad',
           allowedBy: ['lighter-fluid'],
@@ -390,7 +390,7 @@ export const AGENTS: readonly Agent[] = [
       {
         on: ['neck-tenon'],
         verdict: 'by-school',
-        why: 'default no: it leaves a film',
+        why: 'it leaves a film',
         bySchool: { school: 'neck-tenon-cleaning', allowedBy: ['polish-cloth'], then: 'a trace, wiped off again' },
       },
       { on: ['neck-cork'], verdict: 'no', why: 'dry cloth and cork grease do it' },
@@ -547,7 +547,7 @@ export const AGENTS: readonly Agent[] = [
       {
         on: ['bore', 'tube'],
         verdict: 'by-school',
-        why: 'default no: holds the water against the pads, sheds',
+        why: 'it holds the water against the pads, sheds',
         bySchool: { school: 'fluffy-stick', allowedBy: ['yes'], then: 'after the swab, never instead of it' },
       },
     ],

@@ -1,6 +1,7 @@
 import { mdiAlert, mdiCheckBold, mdiCloseThick, mdiHelp, mdiScaleBalance } from '@mdi/js';
-import { Alert, Box, MenuItem, SvgIcon, TextField, Typography } from '@mui/material';
+import { Alert, Box, Button, MenuItem, SvgIcon, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { MARK_WORDS } from '#core/explain/mark-words.ts';
 import type { VerdictsView } from '#contract/agents.ts';
 
@@ -34,7 +35,7 @@ function PartRow({ part: { name, material, verdict, why, mark } }: { readonly pa
       <SvgIcon
         aria-hidden
         fontSize="small"
-        sx={{ color: verdict === 'no' ? 'stop.main' : 'text.primary', alignSelf: 'center' }}
+        sx={{ color: verdict === 'no' ? 'stop.main' : 'text.primary', alignSelf: 'start', mt: 0.25 }}
       >
         <path d={icon} />
       </SvgIcon>
@@ -103,6 +104,11 @@ export function Verdicts({ view }: { readonly view: VerdictsView }) {
           <PartRow key={`${part.surface} ${part.material ?? ''}`} part={part} />
         ))}
       </Box>
+      {view.instrumentId !== null && (
+        <Button {...{ component: Link, to: `/care/${view.instrumentId}/your-way` }} color="inherit" sx={{ mt: 1 }}>
+          Where practice differs: your way
+        </Button>
+      )}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5 }}>
         {view.instrumentId === null && 'What is not listed is not known: ask the maker or the bench. '}The product’s
         label, the maker’s leaflet and the bench overrule all of this.
