@@ -1,3 +1,4 @@
+import type { KindId } from '#core/instruments/kind.ts';
 import type { SchoolId } from '#core/schools/school-ids.ts';
 import type { Mark } from '#core/explain/explained.ts';
 
@@ -63,6 +64,8 @@ export type Verdict = (typeof VERDICTS)[number];
 /** One line of the book about an agent: the first that fits a surface is its verdict. */
 export type VerdictRow = {
   readonly on: readonly SurfaceId[];
+  /** Only on these kinds. */
+  readonly kinds?: readonly KindId[];
   /** Only where the surface is of one of these; without it, of whatever it is. */
   readonly of?: readonly Material[];
   readonly verdict: Exclude<Verdict, 'not-known'>;

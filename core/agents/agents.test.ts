@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { HAZARDS, SURFACE_IDS, type Agent, type Verdict } from '#core/agents/agent.ts';
 import { dilute, dilutionFaultWords, measured, type DilutionInput } from '#core/agents/dilution.ts';
-import { agentWith, mayIUse, mixing, surfacesOf } from '#core/agents/may-i-use.ts';
+import { agentWith, isAbout, mayIUse, mixing, surfacesOf } from '#core/agents/may-i-use.ts';
 import { AGENTS } from '#core/agents/tables/agents.ts';
 import { practiceFor } from '#core/care/practice-book.ts';
 import { usualBuild } from '#core/care/check-book.ts';
@@ -52,6 +52,11 @@ describe('may I use', () => {
     ['slide-cream', 'trombone', 'hand-slide', {}, 'yes'],
     ['petroleum-jelly', 'bamboo-flute', 'bamboo-joint', {}, 'care'],
     ['petroleum-jelly', 'oboe', 'tenons', {}, 'no'],
+    ['tailless-swab', 'oboe', 'bore', {}, 'no'],
+    ['tailless-swab', 'bassoon', 'bore', {}, 'care'],
+    ['tailless-swab', 'clarinet', 'bore', {}, 'not-known'],
+    ['rubbing-alcohol', 'piccolo', 'lip-plate', { body: 'plastic' }, 'no'],
+    ['rubbing-alcohol', 'clarinet', 'bore', { body: 'plastic' }, 'not-known'],
     ['cool-water', 'trumpet', 'tube', {}, 'yes'],
     ['cool-water', 'clarinet', 'bore', {}, 'no'],
     ['hot-water', 'trumpet', 'finish', {}, 'no'],
@@ -167,12 +172,7 @@ describe('where practice differs', () => {
       for (const kind of KIND_IDS)
         for (const build of buildsOf(kind)) {
           const here = mayIUse(one, kind, build).find((judged) => judged.surface.id === surface)?.surface;
-          const isDecidedByRow =
-            here !== undefined &&
-            one.rows.find(
-              ({ on, of }) =>
-                on.includes(surface) && (of === undefined || (here.material !== null && of.includes(here.material))),
-            ) === row;
+          const isDecidedByRow = here !== undefined && one.rows.find((other) => isAbout(other, here)) === row;
           if (!isDecidedByRow || !isAsked(bySchool.school, kind, build)) continue;
           const context = plainContext(kind, build);
           for (const choice of Object.keys(schoolOf(bySchool.school).choices)) {

@@ -12,16 +12,21 @@ const byId: ReadonlyMap<string, Agent> = new Map(AGENTS.map((agent) => [agent.id
 export const agentWith = (id: string): Agent | undefined => byId.get(id);
 
 /** A surface of one instrument with what it is made of; null where the build does not say. */
-export type SurfaceHere = { readonly id: SurfaceId; readonly name: string; readonly material: Material | null };
+export type SurfaceHere = {
+  readonly kind: KindId;
+  readonly id: SurfaceId;
+  readonly name: string;
+  readonly material: Material | null;
+};
 
 export function surfacesOf(kind: KindId, build: Build): SurfaceHere[] {
   return SURFACES_OF[kind].flatMap((id): SurfaceHere[] => {
     const surface: Surface = SURFACES[id];
     if (!buildMeets(build, surface.when)) return [];
-    if (typeof surface.material === 'string') return [{ id, name: surface.name, material: surface.material }];
+    if (typeof surface.material === 'string') return [{ kind, id, name: surface.name, material: surface.material }];
     const { field, otherwise } = surface.material;
     const given = build[field] as Material | undefined;
-    return [{ id, name: surface.name, material: given ?? otherwise ?? null }];
+    return [{ kind, id, name: surface.name, material: given ?? otherwise ?? null }];
   });
 }
 
@@ -33,6 +38,12 @@ export type Judged = {
 };
 
 const NOT_KNOWN = 'not known: ask the maker or the bench';
+
+/** Is a line of the book about this surface, of what it is made and on which kind it is? */
+export const isAbout = ({ on, of, kinds }: VerdictRow, { id, material, kind }: SurfaceHere): boolean =>
+  on.includes(id) &&
+  (of === undefined || (material !== null && of.includes(material))) &&
+  (kinds === undefined || kinds.includes(kind));
 
 /** Where practice differs, the question decides as it is answered on this instrument. */
 function bySchool(row: VerdictRow, surface: SurfaceHere, schools: SchoolSetting): Judged | null {
@@ -51,10 +62,7 @@ function bySchool(row: VerdictRow, surface: SurfaceHere, schools: SchoolSetting)
  * the schools of the instrument decide; without them, and where no question is asked of it, it stays "by school".
  */
 export function judge(agent: Agent, surface: SurfaceHere, schools?: SchoolSetting): Judged {
-  const row = agent.rows.find(
-    ({ on, of }) =>
-      on.includes(surface.id) && (of === undefined || (surface.material !== null && of.includes(surface.material))),
-  );
+  const row = agent.rows.find((one) => isAbout(one, surface));
   const decided = row && schools ? bySchool(row, surface, schools) : null;
   if (decided) return decided;
   return row
@@ -70,11 +78,11 @@ export const mayIUse = (agent: Agent, kind: KindId, build: Build, schools?: Scho
 export const mayIUseAnywhere = ({
   rows,
 }: Agent): { on: SurfaceId; name: string; of: string | null; verdict: Verdict; why: string; mark: Mark }[] =>
-  rows.flatMap(({ on, of, verdict, why, mark = 'practice' }) =>
+  rows.flatMap(({ on, of, kinds, verdict, why, mark = 'practice' }) =>
     on.map((surface) => ({
       on: surface,
       name: SURFACES[surface].name,
-      of: of === undefined ? null : of.join(', '),
+      of: of?.join(', ') ?? kinds?.join(', ') ?? null,
       verdict,
       why,
       mark,

@@ -63,10 +63,11 @@ export function barredChoice(
   id: SchoolId,
   choice: string,
   choices: SchoolChoices,
-  { build }: Pick<SchoolContext, 'build'>,
+  { kind, build }: Pick<SchoolContext, 'kind' | 'build'>,
 ): string | null {
   const offered = choiceOf(id, choice);
   if (offered === undefined) return 'the book has no such choice';
+  if (offered.kinds !== undefined && !offered.kinds.includes(kind)) return 'not on an instrument of this kind';
   if (!buildMeets(build, offered.when)) return 'not on an instrument built like this';
   const { notWith } = offered;
   if (notWith === undefined) return null;

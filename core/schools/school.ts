@@ -36,6 +36,8 @@ export type StepWords = { readonly action?: string; readonly how?: string };
 export type SchoolChoice = {
   readonly words: string;
   readonly mark: Mark;
+  /** Offered only on these kinds. */
+  readonly kinds?: readonly KindId[];
   /** Offered only on such builds. */
   readonly when?: BuildCondition;
   /** Not together with these choices of another question. */

@@ -241,7 +241,7 @@ export const AGENTS: readonly Agent[] = [
         bySchool: { school: 'alcohol-on-keys', allowedBy: ['lightly'], then: 'lightly, on a cloth, never over pads' },
       },
       {
-        on: ['body', 'bore', 'lip-plate'],
+        on: ['body'],
         of: ['plastic'],
         verdict: 'by-school',
         why: 'some plastics craze',
@@ -251,6 +251,7 @@ export const AGENTS: readonly Agent[] = [
           then: 'a wipe, outside only; tried first where it does not show',
         },
       },
+      { on: ['lip-plate'], of: ['plastic'], verdict: 'no', why: 'metal heads only; some plastics craze' },
       { on: ['finish'], of: ['lacquer'], verdict: 'no', why: 'it attacks lacquer' },
       { on: ['pads'], of: ['skin', 'leather'], verdict: 'no', why: 'it ruins them' },
       {
@@ -344,7 +345,10 @@ export const AGENTS: readonly Agent[] = [
       { on: ['neck-cork', 'valve-felts'], verdict: 'no', why: 'it attacks cork and felt' },
       { on: ['tenons'], of: ['cork'], verdict: 'no', why: 'it attacks cork' },
     ],
-    cautions: ['Flammable vapour: adult, open window, no flame.'],
+    cautions: [
+      'Flammable vapour: adult, open window, no flame; cloths aired.',
+      'Solvent cloths dry flat outdoors before they are binned.',
+    ],
   },
   {
     id: 'lighter-fluid',
@@ -369,7 +373,10 @@ export const AGENTS: readonly Agent[] = [
         },
       },
     ],
-    cautions: ['Flammable: adult, open window, no flame or cigarette; cloths aired.'],
+    cautions: [
+      'Flammable: adult, open window, no flame or cigarette; cloths aired.',
+      'Solvent cloths dry flat outdoors before they are binned.',
+    ],
   },
   {
     id: 'furniture-polish',
@@ -550,6 +557,20 @@ export const AGENTS: readonly Agent[] = [
         why: 'it holds the water against the pads, sheds',
         bySchool: { school: 'fluffy-stick', allowedBy: ['yes'], then: 'after the swab, never instead of it' },
       },
+    ],
+  },
+  {
+    id: 'tailless-swab',
+    name: 'Swab without a tail cord',
+    group: 'Cloth, paper, brush',
+    rows: [
+      {
+        on: ['bore'],
+        kinds: ['oboe', 'cor-anglais'],
+        verdict: 'no',
+        why: 'not in the upper joint: once it binds, nothing draws it back',
+      },
+      { on: ['bore'], kinds: ['bassoon'], verdict: 'care', why: 'in the boot: once in, it must come out' },
     ],
   },
   {

@@ -61,6 +61,20 @@ export const trombone: PracticeLayer = {
       blockedBy: 'brass/stuck',
     },
     {
+      id: 'trombone/mouthpipe-brush',
+      name: 'Brush the mouthpipe',
+      part: 'hand-slide',
+      trigger: {
+        kind: 'clock-by-school',
+        school: 'mouthpipe-brushing',
+        limbs: { weekly: { days: practice(7) }, 'with-the-bath': 'off' },
+      },
+      severity: 'lasting',
+      why: 'Scale sits in the first length of the upper inner leg; red rot begins there.',
+      mark: 'practice',
+      blockedBy: 'brass/stuck',
+    },
+    {
       id: 'trombone/outer-slide-bench',
       name: 'Dented or crooked slide',
       part: 'hand-slide',
@@ -160,6 +174,24 @@ export const trombone: PracticeLayer = {
       mark: 'general',
     },
     {
+      id: 'trombone/brush-mouthpipe',
+      item: 'trombone/mouthpipe-brush',
+      part: 'hand-slide',
+      action: 'Outer slide off; flexible brush through the upper inner leg under running lukewarm water',
+      how: 'Wiped and dried; the slide rejoined locked, then lubricated.',
+      minutes: 3,
+      after: ['brass/mouthpiece-off', 'trombone/bell-section-off'],
+      harm: 'stuffy tone, red rot',
+      cautions: [
+        'Hold the leg being brushed; never squeeze the two legs, nor use one as a handle.',
+        'Slide stuck: no pulling. It goes to the bench.',
+      ],
+      supplies: ['flexible brush'],
+      uses: [{ agent: 'cool-water', on: 'tube' }],
+      alsoDoes: ['trombone/slide-oil'],
+      mark: 'practice',
+    },
+    {
       id: 'trombone/bath-try',
       item: 'trombone/bath',
       part: 'tuning-slide',
@@ -214,6 +246,7 @@ export const trombone: PracticeLayer = {
       harm: 'scale stays',
       cautions: ['Hold the leg being brushed; never squeeze the two legs, nor use one as a handle.'],
       supplies: ['flexible brush'],
+      alsoDoes: ['trombone/mouthpipe-brush'],
       mark: 'practice',
     },
     {

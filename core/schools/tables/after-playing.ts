@@ -2,6 +2,8 @@ import { estimate } from '#core/explain/explained.ts';
 import type { School } from '#core/schools/school.ts';
 import { all, always, KEYED, SAXOPHONES, SINGLE_REEDS, SWABBED, tougherPads } from '#core/schools/tables/asked-of.ts';
 
+/** Solvents on a pad seat are for metal bodies; a piccolo may be of wood or plastic. */
+const METAL_BODIES = [...SAXOPHONES, 'flute'] as const;
 const CAPPED = 'the reed dries in a wave and breeds germs, and the mouthpiece behind it stays wet';
 
 /** What is done at once when the playing is over. */
@@ -193,6 +195,7 @@ export const AFTER_PLAYING = {
       microfibre: { words: 'microfibre: fast', mark: 'practice', thirst: estimate(1.2) },
       cored: {
         words: 'cored, for a saxophone body only',
+        kinds: SAXOPHONES,
         mark: 'practice',
         thirst: estimate(1.3),
         notWith: {
@@ -405,11 +408,13 @@ export const AFTER_PLAYING = {
       'coated-paper': { words: 'coated paper', mark: 'practice', cost: 'it leaves residue' },
       'contact-cleaner': {
         words: 'contact cleaner on a bud',
+        kinds: METAL_BODIES,
         mark: 'practice',
         cost: 'flammable vapour: an adult, an open window, no flame; metal bodies only',
       },
       'lighter-fluid': {
         words: 'lighter fluid on a bud',
+        kinds: METAL_BODIES,
         mark: 'practice',
         cost: 'it burns: an adult, an open window, no flame or cigarette, cloths aired',
       },

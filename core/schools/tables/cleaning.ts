@@ -228,7 +228,7 @@ export const CLEANING = {
   'mouthpipe-brushing': {
     question: 'How often is the mouthpipe brushed?',
     moment: 'Cleaning',
-    askedOf: pistons,
+    askedOf: BATHED,
     choices: {
       weekly: { words: 'weekly', mark: 'practice' },
       'with-the-bath': { words: 'with the bath', mark: 'practice' },

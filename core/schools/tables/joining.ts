@@ -1,5 +1,6 @@
+import { KIND_IDS } from '#core/instruments/kind.ts';
 import type { School } from '#core/schools/school.ts';
-import { all, always, CLARINETS, DOUBLE_REEDS, SAXOPHONES, SINGLE_REEDS } from '#core/schools/tables/asked-of.ts';
+import { all, always, DOUBLE_REEDS, SAXOPHONES, SINGLE_REEDS } from '#core/schools/tables/asked-of.ts';
 
 /** Putting together and handling. */
 export const JOINING = {
@@ -120,7 +121,7 @@ export const JOINING = {
   'leaving-the-chair': {
     question: 'Where does it stay when you leave the chair?',
     moment: 'Putting together',
-    askedOf: all(...CLARINETS, ...SAXOPHONES, ...DOUBLE_REEDS, 'flute', 'piccolo'),
+    askedOf: all(...KIND_IDS),
     choices: {
       'stand-or-case': {
         words: 'on its stand or in its case',
@@ -131,6 +132,7 @@ export const JOINING = {
         words: 'parted at the centre, both halves flat on your own chair',
         mark: 'practice',
         cost: 'chairs are where instruments are sat on',
+        kinds: ['clarinet', 'oboe', 'cor-anglais'],
         advice:
           'Leaving the chair: parted at the centre joint, both pieces flat on your own chair, cap on, for minutes and only where nobody will sit.',
       },
