@@ -19,3 +19,8 @@ export function Problem({ title, text, to, action }: ProblemProps) {
     </Compartment>
   );
 }
+
+/** For an address that names an instrument the record does not hold. */
+export const NOT_ON_THIS_SHELF = (
+  <Problem title="Not on this shelf" text="The record holds no such instrument." to="/now" action="See the shelf" />
+);

@@ -10,11 +10,16 @@ type QueryLike<T> = {
 type QueryViewProps<T> = {
   readonly query: QueryLike<T>;
   readonly height?: number;
+  /** Shown where the record holds no such thing. */
+  readonly missing?: ReactNode;
   readonly children: (data: T) => ReactNode;
 };
 
-/** The states every answer owes its reader: waiting, failed, there, and there but not refreshed. */
-export function QueryView<T>({ query, height = 240, children }: QueryViewProps<T>) {
+const isNotFound = (error: Error | null): boolean => error !== null && 'code' in error && error.code === 'not-found';
+
+/** The states every answer owes its reader: waiting, failed, not in the record, there, and there but not refreshed. */
+export function QueryView<T>({ query, height = 240, missing, children }: QueryViewProps<T>) {
+  if (missing !== undefined && isNotFound(query.error)) return <>{missing}</>;
   const again = (
     <Button color="inherit" onClick={() => void query.refetch()}>
       Try again

@@ -3,7 +3,6 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
-import { RequestProblem } from '#web/api/http.ts';
 import { fullDate } from '#web/clock/format.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
 import { newKey } from '#web/api/new-key.ts';
@@ -25,7 +24,7 @@ import { duration } from '#core/explain/format.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { useNotice } from '#web/ui/Notice.tsx';
-import { Problem } from '#web/ui/Problem.tsx';
+import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 
 const RECORD_LINES = 20;
@@ -249,12 +248,8 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
 export function CarePage() {
   const { instrumentId = '' } = useParams();
   const query = useQuery(careQueries.page(instrumentId, useToday()));
-  if (query.error instanceof RequestProblem && query.error.code === 'not-found')
-    return (
-      <Problem title="Not on this shelf" text="The record holds no such instrument." to="/now" action="See the shelf" />
-    );
   return (
-    <QueryView query={query} height={560}>
+    <QueryView query={query} height={560} missing={NOT_ON_THIS_SHELF}>
       {(page) => <Loaded page={page} />}
     </QueryView>
   );

@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
 import { duration } from '#core/explain/format.ts';
-import { RequestProblem } from '#web/api/http.ts';
 import { weekdayDate } from '#web/clock/format.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
 import { useCareActions } from '#web/features/care/care-actions.queries.ts';
@@ -18,7 +17,7 @@ import { PlayedSheet } from '#web/features/plays/parts/PlayedSheet.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
-import { Problem } from '#web/ui/Problem.tsx';
+import { NOT_ON_THIS_SHELF, Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { StripHead } from '#web/ui/StripHead.tsx';
 import { pinsOf } from '#web/ui/strip-pins.ts';
@@ -194,12 +193,8 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
 export function NowPage() {
   const { instrumentId = '' } = useParams();
   const query = useQuery(careQueries.page(instrumentId, useToday()));
-  if (query.error instanceof RequestProblem && query.error.code === 'not-found')
-    return (
-      <Problem title="Not on this shelf" text="The record holds no such instrument." to="/now" action="See the shelf" />
-    );
   return (
-    <QueryView query={query} height={560}>
+    <QueryView query={query} height={560} missing={NOT_ON_THIS_SHELF}>
       {(page) =>
         page.instrument.leftOn === null ? (
           <Loaded page={page} />

@@ -3,7 +3,6 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { duration } from '#core/explain/format.ts';
-import { RequestProblem } from '#web/api/http.ts';
 import { weekdayDate } from '#web/clock/format.ts';
 import { useToday } from '#web/clock/today.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
@@ -11,7 +10,7 @@ import { useBeginRun } from '#web/features/packup/begin-run.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
-import { Problem } from '#web/ui/Problem.tsx';
+import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { StripHead } from '#web/ui/StripHead.tsx';
 
@@ -21,12 +20,8 @@ export function PackUpPage() {
   const query = useQuery(careQueries.page(instrumentId, useToday()));
   const { begin, busy } = useBeginRun();
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
-  if (query.error instanceof RequestProblem && query.error.code === 'not-found')
-    return (
-      <Problem title="Not on this shelf" text="The record holds no such instrument." to="/now" action="See the shelf" />
-    );
   return (
-    <QueryView query={query} height={480}>
+    <QueryView query={query} height={480} missing={NOT_ON_THIS_SHELF}>
       {({ instrument, openRunKey, awaitsPackUp, lastPlay, strip }) => {
         if (openRunKey !== null) return <Navigate to={`/pack-up/${instrument.id}/${openRunKey}`} replace />;
         const playKey = awaitsPackUp ? (lastPlay?.key ?? null) : null;

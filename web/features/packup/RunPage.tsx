@@ -5,7 +5,6 @@ import { useParams } from 'react-router';
 import { duration } from '#core/explain/format.ts';
 import type { LastPass, SkipReason } from '#core/packup/run-log.ts';
 import type { RunEventRequest, RunStepView, RunView } from '#contract/packup.ts';
-import { RequestProblem } from '#web/api/http.ts';
 import { newKey } from '#web/api/new-key.ts';
 import { useNowMs, wallNow } from '#web/clock/today.ts';
 import { packupQueries, useRunEvent } from '#web/features/packup/packup.queries.ts';
@@ -207,21 +206,21 @@ function Loaded({ run }: { readonly run: RunView }) {
   );
 }
 
+const NO_SUCH_RUN = (
+  <Problem
+    title="No such run"
+    text="It was taken back, or never begun. The record holds what was done."
+    to="/now"
+    action="Go to Now"
+  />
+);
+
 /** A run, step by step. Everything that happens is sent at once, so a reload loses nothing. */
 export function RunPage() {
   const { runKey = '' } = useParams();
   const query = useQuery(packupQueries.run(runKey));
-  if (query.error instanceof RequestProblem && query.error.code === 'not-found')
-    return (
-      <Problem
-        title="No such run"
-        text="It was taken back, or never begun. The record holds what was done."
-        to="/now"
-        action="Go to Now"
-      />
-    );
   return (
-    <QueryView query={query} height={560}>
+    <QueryView query={query} height={560} missing={NO_SUCH_RUN}>
       {(run) => <Loaded run={run} />}
     </QueryView>
   );

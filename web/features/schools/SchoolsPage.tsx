@@ -6,7 +6,6 @@ import { counted, duration, roughly } from '#core/explain/format.ts';
 import { SCHOOL_MOMENTS } from '#core/schools/school-ids.ts';
 import type { SchoolsPage as SchoolsPageView, SchoolView } from '#contract/schools.ts';
 import { newKey } from '#web/api/new-key.ts';
-import { RequestProblem } from '#web/api/http.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
 import { useWithdraw } from '#web/features/record/record.queries.ts';
 import { GiveSet } from '#web/features/schools/parts/GiveSet.tsx';
@@ -16,7 +15,7 @@ import { useGivingSet, useTakingSet } from '#web/features/schools/school-sets.qu
 import { schoolQueries, useChooseSchool } from '#web/features/schools/schools.queries.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { useNotice } from '#web/ui/Notice.tsx';
-import { Problem } from '#web/ui/Problem.tsx';
+import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 
 /** What a year asks for, as things stand: every choice below is measured against it. */
@@ -142,12 +141,8 @@ function Loaded({ page }: { readonly page: SchoolsPageView }) {
 export function SchoolsPage() {
   const { instrumentId = '' } = useParams();
   const query = useQuery(schoolQueries.page(instrumentId, useToday()));
-  if (query.error instanceof RequestProblem && query.error.code === 'not-found')
-    return (
-      <Problem title="Not on this shelf" text="The record holds no such instrument." to="/now" action="See the shelf" />
-    );
   return (
-    <QueryView query={query} height={560}>
+    <QueryView query={query} height={560} missing={NOT_ON_THIS_SHELF}>
       {(page) => <Loaded page={page} />}
     </QueryView>
   );
