@@ -174,6 +174,7 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     packsUp: 0.95,
     hurries: 0.15,
     care: [
+      { item: 'trombone/mouthpipe-brush', everyDays: 9 },
       { item: 'trombone/slide-oil', everyDays: 4 },
       { item: 'rotary-brass/rotor-oil', everyDays: 9 },
       { item: 'brass/mouthpiece-wash', everyDays: 10 },

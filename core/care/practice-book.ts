@@ -45,6 +45,8 @@ function placed<Row extends { readonly id: string; readonly part: PartId | PartR
 }
 
 const made = new Map<string, Practice>();
+/** The same build object is asked for again and again; naming it is the dearest part of finding its practice. */
+const ofBuild = new WeakMap<Build, { readonly kindId: KindId; readonly practice: Practice }>();
 
 /**
  * The practice for a kind and build. Made once for each and shared, so treat it as read-only.
@@ -52,6 +54,14 @@ const made = new Map<string, Practice>();
  * @throws Error when a shared page speaks of a part the kind does not name: a fault of the book, found at start-up
  */
 export function practiceFor(kindId: KindId, build: Build): Practice {
+  const before = ofBuild.get(build);
+  if (before?.kindId === kindId) return before.practice;
+  const practice = madeFor(kindId, build);
+  ofBuild.set(build, { kindId, practice });
+  return practice;
+}
+
+function madeFor(kindId: KindId, build: Build): Practice {
   const key = `${kindId} ${JSON.stringify(Object.entries(build).sort())}`;
   const known = made.get(key);
   if (known) return known;

@@ -3,7 +3,7 @@ import type { Condition, ConditionEffect } from '#core/conditions/condition.ts';
 import { conditionCalls, type ConditionCall } from '#core/conditions/condition-calls.ts';
 import { conditionKind } from '#core/conditions/in-force.ts';
 import type { Mark } from '#core/explain/explained.ts';
-import { schoolOf, schoolsFor, usualSchool } from '#core/schools/chosen-school.ts';
+import { choiceInForce, isAsked, schoolOf, schoolsFor, usualSchool } from '#core/schools/chosen-school.ts';
 import type { SchoolSetting } from '#core/schools/school.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
@@ -33,15 +33,24 @@ function changedDefaults({ id }: Condition, { choices, context }: SchoolSetting)
   });
 }
 
-function noteOf(effect: ConditionEffect, playedToday: number): ConditionNote[] {
-  if (effect.kind === 'hold') return [{ rule: 'hold', text: effect.text, mark: effect.mark }];
+/** What hangs on a question is not held to where that is not asked: a humidifier helps some bamboo and harms other. */
+function isHeld({ by }: Extract<ConditionEffect, { kind: 'hold' }>, { choices, context }: SchoolSetting): boolean {
+  if (by === undefined) return true;
+  return (
+    isAsked(by.school, context.kind, context.build) && by.choices.includes(choiceInForce(by.school, choices, context))
+  );
+}
+
+function noteOf(effect: ConditionEffect, schools: SchoolSetting, playedToday: number): ConditionNote[] {
+  if (effect.kind === 'hold')
+    return isHeld(effect, schools) ? [{ rule: 'hold', text: effect.text, mark: effect.mark }] : [];
   if (effect.kind !== 'daily-minutes') return [];
   return [{ rule: 'daily-minutes', most: effect.most.value, playedToday, mark: effect.most.mark }];
 }
 
 /** Everything a condition does to an instrument besides the items it calls for. */
 export const conditionNotes = (condition: Condition, schools: SchoolSetting, playedToday: number): ConditionNote[] => [
-  ...conditionKind(condition.id).effects.flatMap((effect) => noteOf(effect, playedToday)),
+  ...conditionKind(condition.id).effects.flatMap((effect) => noteOf(effect, schools, playedToday)),
   ...changedDefaults(condition, schools),
 ];
 

@@ -47,7 +47,13 @@ export type ConditionEffect =
   /** Played no longer than this in a day. */
   | { readonly kind: 'daily-minutes'; readonly most: Marked }
   /** Held to while it lasts, though no step or clock of Ulu's can do it. */
-  | { readonly kind: 'hold'; readonly text: string; readonly mark: Mark };
+  | {
+      readonly kind: 'hold';
+      readonly text: string;
+      readonly mark: Mark;
+      /** Only where one of these choices of a question is in force. */
+      readonly by?: { readonly school: SchoolId; readonly choices: readonly string[] };
+    };
 
 /** How it ends: by itself after so many days, or when somebody says so. */
 export type ConditionEnd =

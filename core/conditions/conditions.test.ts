@@ -135,6 +135,11 @@ describe('the other conditions', () => {
     expect(notes).toContainEqual(expect.objectContaining({ rule: 'default', words: 'every 3 months' }));
     const own = conditionNotes(condition('dry-air'), settingOf('clarinet', { 'bore-oil-interval': 'none' }, ids), 0);
     expect(own.some(({ rule }) => rule === 'default')).toBe(false);
+    const humidifier = (choices: SchoolChoices) =>
+      conditionNotes(condition('dry-air'), settingOf('clarinet', choices, ids), 0).some(
+        (note) => note.rule === 'hold' && note.text.includes('Humidifier'),
+      );
+    expect([humidifier({}), humidifier({ 'case-humidifier': 'none' })]).toEqual([true, false]);
     const [wood] = conditionNotes(condition('new-wood'), settingOf('clarinet'), 13);
     expect(wood && conditionNoteWords(wood)).toBe('At most about 20 min a day: 7 min left today.');
   });

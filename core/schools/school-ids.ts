@@ -56,6 +56,7 @@ export const SCHOOL_IDS = [
   'bore-oil-interval',
   'bore-oil-passes',
   'bamboo-oil',
+  'case-humidifier',
   'ill-cleaning',
   'service-interval',
   'valve-oil-method',

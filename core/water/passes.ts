@@ -24,6 +24,7 @@ export type PassReason =
       readonly dryGrams: number;
       readonly wanted: number;
     }
+  | { readonly rule: 'cloth'; readonly thirst: number }
   | { readonly rule: 'your-wetness'; readonly taps: number; readonly factor: number; readonly chance: number }
   | { readonly rule: 'floor' | 'ceiling'; readonly bound: Marked };
 
@@ -70,6 +71,7 @@ export function passesFor(input: PassInput): Explained<number, PassReason> {
     because: [
       { rule: 'water-blown-in', minutes, roomCelsius, grams },
       { rule: 'dries-per-pass', takenPerPass: 1 - Math.exp(-lambda), dryGrams, wanted },
+      ...(thirst === 1 ? [] : [{ rule: 'cloth', thirst } as const]),
       ...(wetness.taps > 0
         ? [
             {
@@ -102,6 +104,12 @@ export function passReasonWords(reason: PassReason): WhyLine {
       const text = `Each pass takes about ${share} % of what is left; below about ${reason.dryGrams.toFixed(2)} g it feels dry, after ${reason.wanted}.`;
       return { rule, text, mark: 'estimate' };
     }
+    case 'cloth':
+      return {
+        rule,
+        text: `Your cloth counts as about ${figure(reason.thirst)} times as thirsty as the usual one.`,
+        mark: 'estimate',
+      };
     case 'your-wetness': {
       const { taps, factor, chance } = reason;
       const text = `By ${counted(taps, 'tap')} of yours you leave about ${figure(factor)} times the usual water; dry after this many with a chance of about ${Math.round(chance * 100)} %.`;

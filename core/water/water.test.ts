@@ -9,7 +9,7 @@ import { condensate, condensationRate } from '#core/water/condensation.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { letOutAfter, letOutWords } from '#core/water/let-out.ts';
 import { dryingPerPass, learnWetness } from '#core/water/wetness.ts';
-import { passesFor } from '#core/water/passes.ts';
+import { passesFor, passReasonWords } from '#core/water/passes.ts';
 
 psychrolib.SetUnitSystem(psychrolib.SI);
 const clarinet = kindOf('clarinet').water;
@@ -129,6 +129,24 @@ describe('swab passes', () => {
     });
     expect(ceiling.value).toBe(9);
     expect(ceiling.because.map(({ rule }) => rule)).toContain('ceiling');
+  });
+
+  test('a thirstier cloth never asks for more passes, and is named among the reasons', () => {
+    const given = (thirst: number) =>
+      passesFor({ water: clarinet, minutes: 60, roomCelsius: 20, least: practice(1), most: estimate(15), thirst });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 2, noNaN: true }),
+        fc.double({ min: 1, max: 2, noNaN: true }),
+        (thirst, more) => given(thirst * more).value <= given(thirst).value,
+      ),
+      { seed: 5 },
+    );
+    const named = given(1.3).because.filter(({ rule }) => rule === 'cloth');
+    expect(named.map((reason) => passReasonWords(reason).text)).toEqual([
+      'Your cloth counts as about 1.3 times as thirsty as the usual one.',
+    ]);
+    expect(given(1).because.some(({ rule }) => rule === 'cloth')).toBe(false);
   });
 
   test('longer play never asks for fewer', () => {

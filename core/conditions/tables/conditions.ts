@@ -114,7 +114,12 @@ export const CONDITIONS = {
     asks: 'air',
     ends: { kind: 'when-said', words: 'when the air is back above 40 %' },
     effects: [
-      { kind: 'hold', text: 'Humidifier in the case, below about 40 %.', mark: 'general' },
+      {
+        kind: 'hold',
+        text: 'Humidifier in the case, below about 40 %.',
+        mark: 'general',
+        by: { school: 'case-humidifier', choices: ['below-40'] },
+      },
       { kind: 'hold', text: 'Away from heaters and blowing air; shorter plays, swabbed mid-way.', mark: 'practice' },
       {
         kind: 'hold',

@@ -109,6 +109,20 @@ export const OIL_GREASE_BENCH = {
     },
     usual: always('no', 'slippery, most makers advise against it'),
   },
+  'case-humidifier': {
+    question: 'A humidifier in the case when the air is dry?',
+    moment: 'Oil, grease and bench',
+    askedOf: [{ kinds: IN_WOOD, build: { body: ['wood'] } }],
+    choices: {
+      'below-40': {
+        words: 'yes, below about 40 %',
+        mark: 'general',
+        advice: 'In dry air, below about 40 %: a humidifier in the case.',
+      },
+      none: { words: 'no', mark: 'practice', cost: 'wood dries faster between plays' },
+    },
+    usual: always('below-40', 'wood dries in heated air'),
+  },
   'service-interval': {
     question: 'How often does it go to the bench?',
     moment: 'Oil, grease and bench',

@@ -121,9 +121,9 @@ export function ConditionsNow({ page }: { readonly page: ConditionsPage }) {
   if (standing.length === 0) return null;
   return (
     <Box component="ul" sx={{ m: 0, mb: 1.5, p: 0, listStyle: 'none', display: 'grid', gap: 0.5 }}>
-      {standing.map(({ key, name, effects }) => (
+      {standing.map(({ key, name, effects, calls }) => (
         <Typography component="li" key={key} sx={{ borderLeft: '4px solid', borderColor: 'text.primary', pl: 1.25 }}>
-          <strong>{name}.</strong> {effects[0]?.text}
+          <strong>{name}.</strong> {effects[0]?.text ?? calls.map((call) => `${call.name}, ${call.words}.`)[0]}
         </Typography>
       ))}
     </Box>
