@@ -1,17 +1,22 @@
 import type { InstrumentKind, KindId } from '#core/instruments/kind.ts';
-import { baritone } from '#core/instruments/tables/baritone.ts';
 import { bambooFlute } from '#core/instruments/tables/bamboo-flute.ts';
 import { bassClarinet } from '#core/instruments/tables/bass-clarinet.ts';
 import { bassoon } from '#core/instruments/tables/bassoon.ts';
 import { clarinet } from '#core/instruments/tables/clarinet.ts';
 import { corAnglais } from '#core/instruments/tables/cor-anglais.ts';
-import { cornet } from '#core/instruments/tables/cornet.ts';
-import { euphonium } from '#core/instruments/tables/euphonium.ts';
-import { flugelhorn } from '#core/instruments/tables/flugelhorn.ts';
 import { flute } from '#core/instruments/tables/flute.ts';
 import { highlandPipes } from '#core/instruments/tables/highland-pipes.ts';
 import { horn } from '#core/instruments/tables/horn.ts';
 import { oboe } from '#core/instruments/tables/oboe.ts';
+import {
+  baritone,
+  cornet,
+  euphonium,
+  flugelhorn,
+  sousaphone,
+  trumpet,
+  tuba,
+} from '#core/instruments/tables/piston-brass.ts';
 import { piccolo } from '#core/instruments/tables/piccolo.ts';
 import {
   altoSaxophone,
@@ -19,10 +24,7 @@ import {
   sopranoSaxophone,
   tenorSaxophone,
 } from '#core/instruments/tables/saxophones.ts';
-import { sousaphone } from '#core/instruments/tables/sousaphone.ts';
 import { trombone } from '#core/instruments/tables/trombone.ts';
-import { trumpet } from '#core/instruments/tables/trumpet.ts';
-import { tuba } from '#core/instruments/tables/tuba.ts';
 
 /** The registration of every kind: a kind id without a table does not compile. */
 export const KINDS: Readonly<Record<KindId, InstrumentKind>> = {
