@@ -115,6 +115,8 @@ export const runStepView = object({
     .exact()
     .nullable()
     .defined(),
+  /** The answers to questions of practice that have it done this way. */
+  way: whyLines,
   wait: object({ minutes: amount().positive().required(), why: text().required() }).exact().nullable().defined(),
   /** The way of the cloth through the bore, where the book fixes it. */
   thread: object({ in: word(PART_IDS).required(), out: word(PART_IDS).required() })

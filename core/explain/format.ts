@@ -3,8 +3,9 @@ import type { LocalDate } from '#core/time/local-date.ts';
 /** How words functions print what depends on the reader: handed in, so that core needs no locale of its own. */
 export type Format = { readonly date: (date: LocalDate) => string };
 
-/** "1 day", "12 days"; the noun is given in the singular. */
-export const counted = (count: number, noun: string): string => `${count} ${noun}${count === 1 ? '' : 's'}`;
+/** "1 day", "12 days", "4 passes"; the noun is given in the singular. */
+export const counted = (count: number, noun: string): string =>
+  count === 1 ? `${count} ${noun}` : `${count} ${noun}${noun.endsWith('s') ? 'es' : 's'}`;
 
 /** "45 min", "1 h", "2 h 20 min". */
 export function duration(minutes: number): string {

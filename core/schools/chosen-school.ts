@@ -1,8 +1,16 @@
+import type { Step } from '#core/care/step.ts';
 import type { Mark } from '#core/explain/explained.ts';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { SCHOOL_IDS, type SchoolId } from '#core/schools/school-ids.ts';
-import type { School, SchoolCase, SchoolChoice, SchoolChoices, SchoolContext } from '#core/schools/school.ts';
+import type {
+  School,
+  SchoolCase,
+  SchoolChoice,
+  SchoolChoices,
+  SchoolContext,
+  SchoolSetting,
+} from '#core/schools/school.ts';
 import { SCHOOLS } from '#core/schools/tables/schools.ts';
 
 export type ChosenSchool = {
@@ -113,3 +121,12 @@ export const schoolsInForce = (choices: SchoolChoices, context: SchoolContext): 
     if (effects === undefined) throw new Error(`school ${id} has no choice ${chosen.choice}`);
     return { ...chosen, effects };
   });
+
+/** The schools that put a step where it is, or have it said as it is. */
+export const schoolsOfStep = (
+  { id, school }: Pick<Step, 'id' | 'school'>,
+  { choices, context }: SchoolSetting,
+): SchoolInForce[] =>
+  schoolsInForce(choices, context).filter(
+    (one) => (one.school === school?.id && school.choices.includes(one.choice)) || one.effects.says?.[id] !== undefined,
+  );

@@ -1,6 +1,7 @@
 import { VERDICT_WORDS } from '#core/agents/verdict-words.ts';
 import { counted, listed, roughly, type Format } from '#core/explain/format.ts';
 import type { Mark, WhyLine } from '#core/explain/explained.ts';
+import { schoolOf, type ChosenSchool } from '#core/schools/chosen-school.ts';
 import type { Change, RunMoment } from '#core/schools/consequence.ts';
 
 const MOMENT: Readonly<Record<RunMoment, string>> = { before: 'Making ready', after: 'Packing up' };
@@ -61,6 +62,13 @@ export function changeWords(change: Change, format: Format): WhyLine {
       );
   }
 }
+
+/** A school in force, and why: the reason a step is done this way. */
+export const wayWords = ({ school, words, why, mark }: ChosenSchool): WhyLine => ({
+  rule: school,
+  text: `${schoolOf(school).question} ${words} (${why}).`,
+  mark,
+});
 
 /** "1 h 20 min less this year": the one figure beside a choice; empty when nothing in a year changes. */
 export function yearWords(changes: readonly Change[]): string {

@@ -3,6 +3,9 @@ import type { CareItemId } from '#core/care/care-ids.ts';
 import type { Step } from '#core/care/step.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
 import { countFor } from '#core/packup/count-for.ts';
+import { counted } from '#core/explain/format.ts';
+import { schoolsOfStep } from '#core/schools/chosen-school.ts';
+import { wayWords } from '#core/schools/school-words.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
 import { isCalledFor, stepState, waitsUntilMs, type StepState } from '#core/packup/run-log.ts';
 import { handsFor } from '#core/players/player.ts';
@@ -35,7 +38,11 @@ const bookView = (step: Step, itemWhy: string | undefined) => ({
 
 /** What practice says of the number, beside the model's figures. */
 function practiceOfRepeats({ repeats }: Step): { rule: string; text: string; mark: Step['mark'] }[] {
-  if (repeats?.kind !== 'passes-by-water') return [];
+  if (repeats === undefined) return [];
+  if (repeats.kind === 'fixed') {
+    const { count, noun } = repeats;
+    return [{ rule: 'practice-says', text: `Practice: ${counted(count.value, noun)}.`, mark: count.mark }];
+  }
   const text = `Practice: ${repeats.usual}. One more if the cloth still comes out wet.`;
   return [{ rule: 'practice-says', text, mark: repeats.mark }];
 }
@@ -84,6 +91,7 @@ function stepView(one: PlannedRunStep, parts: RunParts): RunStepView[] {
       activeMinutes: planned.activeMinutes,
       startsAtMinute: planned.startsAtMinute,
       repeats: repeatsView(one, mine, run.roomCelsius),
+      way: schoolsOfStep(step, mine.schools).map(wayWords),
       called: isCalledFor(steps, state, one),
       ...stateOfStep(at),
       byWater: step.repeats?.kind === 'passes-by-water',

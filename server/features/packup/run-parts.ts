@@ -4,6 +4,7 @@ import type { Instrument } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import { runState, type RunState } from '#core/packup/run-log.ts';
 import { runStep, type RunStep } from '#core/packup/run-step.ts';
+import type { SchoolSetting } from '#core/schools/school.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 import type { Run, StoredStep } from '#server/features/packup/packup.repository.ts';
 import { localDate } from '#core/time/local-date.ts';
@@ -17,6 +18,7 @@ export type RunInstrument = {
   readonly instrument: Instrument;
   readonly kind: InstrumentKind;
   readonly practice: Practice;
+  readonly schools: SchoolSetting;
   readonly playedMinutes: number;
   readonly wetness: Wetness;
 };
@@ -66,11 +68,13 @@ export function partsOf(services: Services, run: Run): RunParts {
   const instruments = run.shares.map(({ instrumentId, playedMinutes }): RunInstrument => {
     const instrument = services.instruments.find(instrumentId);
     if (!instrument) throw new Error(`run ${run.key} has no instrument ${instrumentId}`);
-    const { kind, practice } = situationIn(services, instrument, localDate(run.startedOn));
+    const situation = situationIn(services, instrument, localDate(run.startedOn));
+    const { kind, practice } = situation;
     return {
       instrument,
       kind,
       practice,
+      schools: situation,
       playedMinutes,
       wetness: wetnessIn(services, instrumentId, { kind, practice }),
     };

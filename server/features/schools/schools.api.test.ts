@@ -101,6 +101,20 @@ describe('a choice', () => {
     await server.api().post(schoolPaths.choices).send(body).expect(201);
     await server.api().post(schoolPaths.choices).send(body).expect(200);
     expect(await steps()).toContain('clarinet/pull-through-whole');
+    const { body: run } = await server
+      .api()
+      .post('/api/runs')
+      .send(runBody({ parts: [share()] }));
+    const pull = run.steps.find(({ stepId }: { stepId: string }) => stepId === 'clarinet/pull-through-whole');
+    expect(pull.way).toEqual([
+      {
+        rule: 'clarinet-swab-path',
+        text: 'How is the clarinet swabbed? in one pull from the bell out at the mouthpiece (your choice).',
+        mark: 'yours',
+      },
+    ]);
+    expect(pull.repeats.because.map(({ text }: { text: string }) => text)).toEqual(['Practice: 1 pull.']);
+    await takeBack(run.key);
     expect(await steps()).not.toContain('clarinet/swab-upper');
     await takeBack(body.key);
     expect(await steps()).toContain('clarinet/swab-upper');

@@ -126,7 +126,7 @@ export function MayIUsePage() {
           <Compartment title="Two of them together">
             <AgentChoice
               agents={list}
-              label={agent ? `And with ${agent.name.toLowerCase()}?` : 'Choose the first one above, then this one'}
+              label={agent ? `And with ${agent.name.toLowerCase()}?` : 'And with what?'}
               value={other}
               onChange={setOther}
             />

@@ -5,6 +5,7 @@ import { countdown, isWaiting } from '#web/features/packup/run-progress.ts';
 import { PassCounter } from '#web/features/packup/parts/PassCounter.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { HANDS_WORDS } from '#web/ui/hands-words.ts';
 
 type StepAtHandProps = {
@@ -54,6 +55,7 @@ export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, 
     must,
     onlyIf,
     repeats,
+    way,
     wait,
     waitsUntil,
     partName,
@@ -109,6 +111,7 @@ export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, 
         {harm && ` Left out: ${harm}.`}
         {supplies.length > 0 && ` At hand: ${supplies.join(', ')}.`}
       </Typography>
+      {way.length > 0 && <WhyFold lines={way} about={action} label="Why this way" />}
       {wait && (
         <Typography sx={{ mt: 1 }}>
           Then it waits about {duration(wait.minutes)} by itself: {wait.why}. Go on meanwhile.
