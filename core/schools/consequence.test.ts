@@ -104,10 +104,7 @@ describe('the coming year', () => {
   test('a play a day: the plays of a year, and its minutes are those of every play and every due time', () => {
     const year = yearOf(situation('clarinet', {}, { 'swab/wash': 1 }));
     expect(Math.abs(year.plays - 365)).toBeLessThan(1);
-    const periodic = [...year.items.values()].reduce(
-      (sum, { dates, minutesEach }) => sum + dates.length * minutesEach,
-      0,
-    );
+    const periodic = [...year.items.values()].reduce((sum, { dates, run }) => sum + dates.length * run.minutes, 0);
     expect(year.minutes).toBeCloseTo(year.plays * (year.before.minutes + year.after.minutes) + periodic, 6);
     // Practice: a clarinet is packed up in about 3–5 min; 40 min played take 4–5 passes through each of two joints.
     expect(year.after.minutes).toBeGreaterThan(2.5);
@@ -145,11 +142,11 @@ describe('another choice', () => {
     expect(find(list, 'steps-added')[0]?.actions.join()).toContain('One slow pull through everything');
     expect(find(list, 'steps-gone')[0]?.actions.length).toBeGreaterThan(3);
     expect(find(list, 'passes')[0]?.to).toBe(1);
-    expect(find(list, 'minutes-per-play')[0]?.moment).toBe('after');
+    expect(find(list, 'minutes-each')[0]?.run).toBe('after');
   });
 
   test('another order changes nothing but the order', () => {
-    expect(changes('flute', 'flute-join-order', 'foot-first')).toEqual([{ rule: 'order', moment: 'before' }]);
+    expect(changes('flute', 'flute-join-order', 'foot-first')).toEqual([{ rule: 'order', run: 'before' }]);
   });
 
   test('another cloth: another number of passes', () => {
@@ -166,6 +163,31 @@ describe('another choice', () => {
         from: 'no',
         to: 'care',
       },
+    ]);
+  });
+
+  test('what the hands do otherwise when an item is done: steps that go, another order, each told once', () => {
+    const noWater = changes('horn', 'rotors-and-water', 'no-home-water');
+    const gone = find(noWater, 'steps-gone');
+    expect(gone[0]).toMatchObject({ run: { item: 'Weekly flush' } });
+    expect(gone[0]?.actions.join()).toContain('Bare hose');
+    expect(new Set(noWater.map((one) => JSON.stringify(one))).size).toBe(noWater.length);
+    expect(find(changes('horn', 'horn-monthly-order', 'grease-then-rinse'), 'order')[0]?.run).toEqual({
+      item: 'Monthly slides',
+    });
+    const wiped = changes('trumpet', 'valve-oil-method', 'all-the-way-out');
+    expect(find(wiped, 'minutes-each')[0]).toMatchObject({ run: { item: 'Oil the valves' } });
+  });
+
+  test('what no step says: a habit, and what a condition asks while it lasts', () => {
+    expect(changes('clarinet', 'leaving-the-chair', 'never-on-a-chair')).toEqual([
+      { rule: 'habit', text: expect.stringContaining('never onto a chair') },
+    ]);
+    expect(changes('clarinet', 'ill-cleaning', 'weekly')).toEqual([
+      { rule: 'while', condition: 'Ill', words: 'weekly' },
+    ]);
+    expect(changes('clarinet', 'new-cork-grease', 'one-week')).toEqual([
+      { rule: 'while', condition: 'New cork', words: 'one week' },
     ]);
   });
 

@@ -2,20 +2,25 @@ import { mayIUse } from '#core/agents/may-i-use.ts';
 import type { Verdict } from '#core/agents/agent.ts';
 import { AGENTS } from '#core/agents/tables/agents.ts';
 import type { Situation } from '#core/care/situation.ts';
+import { CONDITION_IDS } from '#core/conditions/condition-ids.ts';
+import type { ConditionKind } from '#core/conditions/condition.ts';
+import { concerns, conditionKind } from '#core/conditions/in-force.ts';
+import { choiceInForce, schoolOf } from '#core/schools/chosen-school.ts';
 import type { SchoolId } from '#core/schools/school-ids.ts';
 import type { SchoolSetting } from '#core/schools/school.ts';
 import type { UsualRun, UsualYear } from '#core/schools/usual-year.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
-export type RunMoment = 'before' | 'after';
+/** The run a change is in: making ready, packing up, or doing one item. */
+export type RunName = 'before' | 'after' | { readonly item: string };
 
 /** One thing another choice changes, for this instrument in the coming year. */
 export type Change =
-  | { readonly rule: 'steps-added'; readonly moment: RunMoment; readonly actions: readonly string[] }
-  | { readonly rule: 'steps-gone'; readonly moment: RunMoment; readonly actions: readonly string[] }
-  | { readonly rule: 'order'; readonly moment: RunMoment }
+  | { readonly rule: 'steps-added'; readonly run: RunName; readonly actions: readonly string[] }
+  | { readonly rule: 'steps-gone'; readonly run: RunName; readonly actions: readonly string[] }
+  | { readonly rule: 'order'; readonly run: RunName }
   | { readonly rule: 'said'; readonly action: string; readonly how: string | null }
-  | { readonly rule: 'minutes-per-play'; readonly moment: RunMoment; readonly from: number; readonly to: number }
+  | { readonly rule: 'minutes-each'; readonly run: RunName; readonly from: number; readonly to: number }
   | { readonly rule: 'passes'; readonly from: number; readonly to: number }
   | {
       readonly rule: 'times';
@@ -24,6 +29,8 @@ export type Change =
       readonly to: number;
       readonly next: LocalDate | null;
     }
+  | { readonly rule: 'habit'; readonly text: string }
+  | { readonly rule: 'while'; readonly condition: string; readonly words: string }
   | {
       readonly rule: 'verdict';
       readonly agent: string;
@@ -34,27 +41,27 @@ export type Change =
   | { readonly rule: 'minutes-a-year'; readonly from: number; readonly to: number; readonly plays: number };
 
 /** Below this nobody notices: 0.05 min a play, half a minute a year. */
-const LEAST_PER_PLAY = 0.05;
+const LEAST_EACH = 0.05;
 const LEAST_A_YEAR = 0.5;
 
-function runChanges(moment: RunMoment, from: UsualRun, to: UsualRun): Change[] {
+function runChanges(run: RunName, from: UsualRun, to: UsualRun): Change[] {
   const [had, has] = [from, to].map(({ steps }) => new Map(steps.map((step) => [step.id, step])));
   if (had === undefined || has === undefined) return [];
   const added = to.steps.filter(({ id }) => !had.has(id)).map(({ action }) => action);
   const gone = from.steps.filter(({ id }) => !has.has(id)).map(({ action }) => action);
-  const kept = (run: UsualRun) => run.steps.map(({ id }) => id).filter((id) => had.has(id) && has.has(id));
+  const kept = (one: UsualRun) => one.steps.map(({ id }) => id).filter((id) => had.has(id) && has.has(id));
   const said = to.steps.flatMap((step): Change[] => {
     const old = had.get(step.id);
     const isSame = old === undefined || (old.action === step.action && old.how === step.how);
     return isSame ? [] : [{ rule: 'said', action: step.action, how: step.how ?? null }];
   });
   return [
-    ...(added.length > 0 ? [{ rule: 'steps-added', moment, actions: added } as const] : []),
-    ...(gone.length > 0 ? [{ rule: 'steps-gone', moment, actions: gone } as const] : []),
-    ...(kept(from).join() === kept(to).join() ? [] : [{ rule: 'order', moment } as const]),
+    ...(added.length > 0 ? [{ rule: 'steps-added', run, actions: added } as const] : []),
+    ...(gone.length > 0 ? [{ rule: 'steps-gone', run, actions: gone } as const] : []),
+    ...(kept(from).join() === kept(to).join() ? [] : [{ rule: 'order', run } as const]),
     ...said,
-    ...(Math.abs(to.minutes - from.minutes) >= LEAST_PER_PLAY
-      ? [{ rule: 'minutes-per-play', moment, from: from.minutes, to: to.minutes } as const]
+    ...(Math.abs(to.minutes - from.minutes) >= LEAST_EACH
+      ? [{ rule: 'minutes-each', run, from: from.minutes, to: to.minutes } as const]
       : []),
   ];
 }
@@ -71,20 +78,42 @@ function timesChanges(from: UsualYear, to: UsualYear): Change[] {
   });
 }
 
-/** What periodic work is said or made of otherwise, though neither its number nor its day changes. */
-function periodicChanges(from: Situation, to: Situation): Change[] {
-  const everyPlay = new Set(
-    from.practice.items.filter(({ trigger }) => trigger.kind === 'every-play').map(({ id }) => id),
-  );
-  const periodic = ({ practice }: Situation) =>
-    new Map(practice.steps.filter(({ item }) => !everyPlay.has(item)).map((step) => [step.id, step]));
-  const [had, has] = [periodic(from), periodic(to)];
-  return [...has.values()].flatMap((step): Change[] => {
-    const old = had.get(step.id);
-    const isSame = old !== undefined && old.action === step.action && old.how === step.how;
-    return isSame ? [] : [{ rule: 'said', action: step.action, how: step.how ?? null }];
+/** What doing each item once is made of otherwise; a run that belongs to two items is told once. */
+function itemChanges(from: UsualYear, to: UsualYear): Change[] {
+  const all = [...to.items].flatMap(([id, { item, run }]) => {
+    const old = from.items.get(id)?.run;
+    return old === undefined ? [] : runChanges({ item: item.name }, old, run);
+  });
+  const told = new Set<string>();
+  return all.filter((change) => {
+    const { run: _run, ...what } = { run: null, ...change };
+    const key = JSON.stringify(change.rule === 'minutes-each' || change.rule === 'order' ? change : what);
+    return !told.has(key) && told.add(key);
   });
 }
+
+/** What its player holds to where no step says it, and what a condition asks for while it lasts. */
+function habitChanges(school: SchoolId, from: SchoolSetting, to: SchoolSetting): Change[] {
+  const { choices } = schoolOf(school);
+  const [had, has] = [from, to].map((setting) => choices[choiceInForce(school, setting.choices, setting.context)]);
+  if (had === has) return [];
+  const habit: Change[] =
+    has?.advice !== undefined && has.advice !== had?.advice ? [{ rule: 'habit', text: has.advice }] : [];
+  const { kind, build } = from.context;
+  const during = CONDITION_IDS.map(conditionKind).filter(
+    (condition) => concerns(condition, kind, build) && hangsOn(condition, school),
+  );
+  return [...habit, ...during.map(({ name }): Change => ({ rule: 'while', condition: name, words: has?.words ?? '' }))];
+}
+
+/** Does what a condition asks for, or how long it lasts, hang on a question? */
+const hangsOn = ({ ends, effects }: ConditionKind, school: SchoolId): boolean =>
+  ('school' in ends && ends.school === school) ||
+  effects.some((effect) =>
+    effect.kind === 'hold'
+      ? effect.by?.school === school
+      : effect.kind === 'due-on-days-by-school' && effect.school === school,
+  );
 
 /** What may be used where, as far as this question decides it. */
 function verdictChanges(school: SchoolId, from: SchoolSetting, to: SchoolSetting): Change[] {
@@ -117,7 +146,8 @@ export function consequenceOf(school: SchoolId, from: Side, to: Side): Change[] 
       ? []
       : [{ rule: 'passes', from: from.year.after.passes, to: to.year.after.passes } as const]),
     ...timesChanges(from.year, to.year),
-    ...periodicChanges(from.situation, to.situation),
+    ...itemChanges(from.year, to.year),
+    ...habitChanges(school, from.situation, to.situation),
     ...verdictChanges(school, from.situation, to.situation),
     ...(Math.abs(minutes.to - minutes.from) >= LEAST_A_YEAR
       ? [{ rule: 'minutes-a-year', ...minutes, plays: to.year.plays } as const]

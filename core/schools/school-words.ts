@@ -2,9 +2,10 @@ import { VERDICT_WORDS } from '#core/agents/verdict-words.ts';
 import { counted, listed, roughly, type Format } from '#core/explain/format.ts';
 import type { Mark, WhyLine } from '#core/explain/explained.ts';
 import { schoolOf, type ChosenSchool } from '#core/schools/chosen-school.ts';
-import type { Change, RunMoment } from '#core/schools/consequence.ts';
+import type { Change, RunName } from '#core/schools/consequence.ts';
 
-const MOMENT: Readonly<Record<RunMoment, string>> = { before: 'Making ready', after: 'Packing up' };
+const runWords = (run: RunName): string =>
+  typeof run === 'object' ? run.item : { before: 'Making ready', after: 'Packing up' }[run];
 const ACTIONS_NAMED = 3;
 
 const named = (actions: readonly string[]): string => {
@@ -31,23 +32,27 @@ export function changeWords(change: Change, format: Format): WhyLine {
   const { rule } = change;
   switch (rule) {
     case 'steps-added':
-      return line(rule, `${MOMENT[change.moment]}, new: ${named(change.actions)}.`, 'practice');
+      return line(rule, `${runWords(change.run)}, new: ${named(change.actions)}.`, 'practice');
     case 'steps-gone':
-      return line(rule, `${MOMENT[change.moment]}, gone: ${named(change.actions)}.`, 'practice');
+      return line(rule, `${runWords(change.run)}, gone: ${named(change.actions)}.`, 'practice');
     case 'order':
-      return line(rule, `${MOMENT[change.moment]}: the same steps in another order.`, 'practice');
+      return line(rule, `${runWords(change.run)}: the same steps in another order.`, 'practice');
     case 'said':
       return line(rule, `${change.action}${change.how === null ? '' : `: ${change.how}`}`, 'practice');
-    case 'minutes-per-play':
+    case 'minutes-each':
       return line(
         rule,
-        `${MOMENT[change.moment]}: about ${moreOrLess(change.from, change.to)} each time (${roughly(change.to)}).`,
+        `${runWords(change.run)}: about ${moreOrLess(change.from, change.to)} each time (${roughly(change.to)}).`,
         'estimate',
       );
     case 'passes':
       return line(rule, `Passes after an ordinary play: ${change.to} instead of ${change.from}.`, 'estimate');
     case 'times':
       return line(rule, timesWords(change, format), 'yours');
+    case 'habit':
+      return line(rule, change.text, 'practice');
+    case 'while':
+      return line(rule, `${change.condition}, while it lasts: ${change.words}.`, 'practice');
     case 'verdict':
       return line(
         rule,

@@ -22,7 +22,12 @@ const NOTHING_PLAYED = { minutes: 0, plays: 0 } as const;
 export type UsualRun = { readonly steps: readonly Step[]; readonly minutes: number; readonly passes: number };
 
 /** How often one item falls due in the coming year. */
-export type ItemYear = { readonly item: CareItem; readonly dates: readonly LocalDate[]; readonly minutesEach: number };
+export type ItemYear = {
+  readonly item: CareItem;
+  readonly dates: readonly LocalDate[];
+  /** What doing it once is; empty for what the bench does. */
+  readonly run: UsualRun;
+};
 
 /** A year of looking after one instrument, under one set of schools. */
 export type UsualYear = {
@@ -102,8 +107,10 @@ function datesOf(clock: ItemClock, situation: Situation, today: LocalDate): Loca
   return dates;
 }
 
-const minutesOnce = (situation: Situation, item: CareItem, of: YearOf, memo: PlanMemo): number =>
-  item.place === 'bench' ? 0 : runOf(situation, [item], of, memo).minutes;
+const AT_THE_BENCH: UsualRun = { steps: [], minutes: 0, passes: 0 };
+
+const runOnce = (situation: Situation, item: CareItem, of: YearOf, memo: PlanMemo): UsualRun =>
+  item.place === 'bench' ? AT_THE_BENCH : runOf(situation, [item], of, memo);
 
 /**
  * What the coming year asks of the player at their usual weeks: making ready and packing up after an ordinary play, how
@@ -117,11 +124,13 @@ export function usualYear(situation: Situation, of: YearOf, memo: PlanMemo = new
   const after = runOf(situation, everyPlay('after'), of, memo);
   const plays = forecast.meanPlays.reduce((sum, one) => sum + one, 0) * WEEKS_A_YEAR;
   const items = new Map<CareItemId, ItemYear>();
-  for (const clock of clocks) {
-    const dates = datesOf(clock, situation, of.today);
-    if (limbsOf(clock.item, situation) !== null)
-      items.set(clock.item.id, { item: clock.item, dates, minutesEach: minutesOnce(situation, clock.item, of, memo) });
-  }
-  const periodic = [...items.values()].reduce((sum, { dates, minutesEach }) => sum + dates.length * minutesEach, 0);
+  for (const clock of clocks)
+    if (clock.item.trigger.kind !== 'every-play')
+      items.set(clock.item.id, {
+        item: clock.item,
+        dates: datesOf(clock, situation, of.today),
+        run: runOnce(situation, clock.item, of, memo),
+      });
+  const periodic = [...items.values()].reduce((sum, { dates, run }) => sum + dates.length * run.minutes, 0);
   return { plays, before, after, items, minutes: plays * (before.minutes + after.minutes) + periodic };
 }
