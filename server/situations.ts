@@ -27,11 +27,15 @@ export const conditionsIn = ({ conditions }: Services, { id, playerId, kind, bui
     .map(({ condition }) => condition)
     .filter((condition) => concerns(conditionKind(condition.id), kind, build));
 
-/** How an instrument stands on a day, from the facts of the record. */
-export const situationIn = (services: Services, instrument: Instrument, today: LocalDate): Situation =>
+/** How an instrument stands on a day, from facts that have been read. */
+export const situationFrom = (services: Services, instrument: Instrument, facts: Facts, today: LocalDate): Situation =>
   situationOf(
     instrument,
-    factsIn(services, instrument),
+    facts,
     { choices: services.schools.choices(instrument.id), conditions: conditionsIn(services, instrument) },
     today,
   );
+
+/** How an instrument stands on a day, from the facts of the record. */
+export const situationIn = (services: Services, instrument: Instrument, today: LocalDate): Situation =>
+  situationFrom(services, instrument, factsIn(services, instrument), today);

@@ -12,7 +12,7 @@ import type { LocalDate } from '#core/time/local-date.ts';
 import type { SchoolChoiceView, SchoolsPage, SchoolView } from '#contract/schools.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import type { Services } from '#server/repositories.ts';
-import { factsIn, situationIn } from '#server/situations.ts';
+import { factsIn, situationFrom, type Facts } from '#server/situations.ts';
 import { wetnessIn } from '#server/wetness.ts';
 
 /** One instrument as it is looked after now, and a way to ask what a year would be under another choice. */
@@ -21,9 +21,7 @@ type Comparing = {
   readonly under: (school: SchoolId, choice: string) => { situation: Situation; year: UsualYear };
 };
 
-function comparing(services: Services, instrument: Instrument, of: YearOf): Comparing {
-  const facts = factsIn(services, instrument);
-  const situation = situationIn(services, instrument, of.today);
+function comparing(instrument: Instrument, facts: Facts, situation: Situation, of: YearOf): Comparing {
   const memo: PlanMemo = new Map();
   return {
     now: { situation, year: usualYear(situation, of, memo) },
@@ -68,9 +66,16 @@ export function schoolsPageOf(
   const instrument = services.instruments.find(instrumentId);
   const player = instrument && services.players.find(instrument.playerId);
   if (!instrument || !player) return fail(notFound('instrumentId', 'No such instrument in the record.'));
-  const situation = situationIn(services, instrument, today);
+  // The facts are read once; every choice is worked out from them.
+  const facts = factsIn(services, instrument);
+  const situation = situationFrom(services, instrument, facts, today);
   const wetness = wetnessIn(services, instrument.id, situation);
-  const compare = comparing(services, instrument, { instrumentId: instrument.id, player, wetness, today });
+  const compare = comparing(instrument, facts, situation, {
+    instrumentId: instrument.id,
+    player,
+    wetness,
+    today,
+  });
   const { choices, context } = situation;
   const schools = schoolsFor(instrument.kind, instrument.build).map((id): SchoolView => {
     const { question, moment, choices: offered } = schoolOf(id);
