@@ -66,6 +66,12 @@ const choiceOf = (id: SchoolId, choice: string): SchoolChoice | undefined => {
   return Object.hasOwn(choices, choice) ? choices[choice] : undefined;
 };
 
+/** The choices there are on a kind and build; a question with one of them left is none. */
+export const offeredChoices = (id: SchoolId, kind: KindId, build: Build): string[] =>
+  Object.entries(schoolOf(id).choices).flatMap(([choice, { kinds, when }]) =>
+    (kinds === undefined || kinds.includes(kind)) && buildMeets(build, when) ? [choice] : [],
+  );
+
 /** Why a choice cannot be had here; null when it can. Only what the player has chosen elsewhere stands in its way. */
 export function barredChoice(
   id: SchoolId,

@@ -7,7 +7,7 @@ import type { Instrument } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { playColumns } from '#core/plays/play-columns.ts';
 import { wallMinute } from '#core/plays/play.ts';
-import { barredChoice, schoolOf, schoolsFor } from '#core/schools/chosen-school.ts';
+import { barredChoice, offeredChoices, schoolOf, schoolsFor } from '#core/schools/chosen-school.ts';
 import { consequenceOf, type Change } from '#core/schools/consequence.ts';
 import { changeWords, yearWords } from '#core/schools/school-words.ts';
 import type { SchoolId } from '#core/schools/school-ids.ts';
@@ -213,7 +213,11 @@ describe('another choice', () => {
       const here = side(now);
       for (const school of schoolsFor(kind, now.context.build))
         for (const choice of Object.keys(schoolOf(school).choices)) {
-          if (barredChoice(school, choice, {}, now.context) !== null) continue;
+          if (barredChoice(school, choice, {}, now.context) !== null) {
+            const { kind: of, build } = now.context;
+            expect(offeredChoices(school, of, build)).not.toContain(choice);
+            continue;
+          }
           const there = situation(kind, { [school]: choice });
           const list = consequenceOf(school, here, side(there));
           const isSame = there.practice === now.practice;

@@ -93,7 +93,8 @@ function runOf(situation: Situation, items: readonly CareItem[], of: YearOf, mem
 /** The days of the coming year on which an item falls due if it is done each time on its day. */
 function datesOf(clock: ItemClock, situation: Situation, today: LocalDate): LocalDate[] {
   const limbs = limbsOf(clock.item, situation);
-  if (limbs === null || clock.state === 'off' || clock.state === 'waiting') return [];
+  // What waits for the bench is counted as if it were free today: nobody knows when it will be.
+  if (limbs === null || clock.state === 'off') return [];
   /** An interval of less than a day still leaves one day between two times. */
   const after = (day: number): LocalDate | undefined => {
     const due = projectDue({ limbs, from: day, played: NOTHING_PLAYED, today: day, forecast: situation.forecast });

@@ -58,6 +58,10 @@ describe('the questions of an instrument', () => {
       expect.arrayContaining(['clarinet-swab-path', 'bore-oil-interval', 'reed-tip-level', 'service-interval']),
     );
     expect(ids.some((id) => /^(sax|horn|pipes|bassoon|brass)-/.test(id))).toBe(false);
+    // A choice this kind does not have is not shown; a question with one choice is none.
+    const cloth = schools.find(({ school }) => school === 'swab-cloth');
+    expect(cloth?.choices.map(({ choice }) => choice)).toEqual(['silk', 'cotton', 'microfibre']);
+    expect((await page('trumpet')).schools.map(({ school }) => school)).not.toContain('brass-mouthpiece-wash');
     // Skin pads: paper is pressed and released, nothing to choose.
     expect(ids).not.toContain('paper-use-wet');
     for (const { choices, defaultWhy } of schools) {

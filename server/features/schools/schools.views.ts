@@ -3,7 +3,14 @@ import type { Format } from '#core/explain/format.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { kindName } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { barredChoice, chosenSchool, schoolOf, schoolsFor, usualSchool } from '#core/schools/chosen-school.ts';
+import {
+  barredChoice,
+  chosenSchool,
+  offeredChoices,
+  schoolOf,
+  schoolsFor,
+  usualSchool,
+} from '#core/schools/chosen-school.ts';
 import { consequenceOf } from '#core/schools/consequence.ts';
 import type { SchoolId } from '#core/schools/school-ids.ts';
 import { changeWords, yearWords } from '#core/schools/school-words.ts';
@@ -77,17 +84,21 @@ export function schoolsPageOf(
     today,
   });
   const { choices, context } = situation;
-  const schools = schoolsFor(instrument.kind, instrument.build).map((id): SchoolView => {
-    const { question, moment, choices: offered } = schoolOf(id);
+  const schools = schoolsFor(instrument.kind, instrument.build).flatMap((id): SchoolView[] => {
+    const { question, moment } = schoolOf(id);
+    const offered = offeredChoices(id, instrument.kind, instrument.build);
+    if (offered.length < 2) return [];
     const { byPlayer } = chosenSchool(id, choices, context);
-    return {
-      school: id,
-      question,
-      moment,
-      byPlayer,
-      defaultWhy: usualSchool(id, context).why,
-      choices: Object.keys(offered).map((choice) => choiceView(id, choice, compare, format)),
-    };
+    return [
+      {
+        school: id,
+        question,
+        moment,
+        byPlayer,
+        defaultWhy: usualSchool(id, context).why,
+        choices: offered.map((choice) => choiceView(id, choice, compare, format)),
+      },
+    ];
   });
   const { plays, before, after, minutes } = compare.now.year;
   return succeed({
