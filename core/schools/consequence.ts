@@ -86,8 +86,9 @@ function itemChanges(from: UsualYear, to: UsualYear): Change[] {
   });
   const told = new Set<string>();
   return all.filter((change) => {
-    const { run: _run, ...what } = { run: null, ...change };
-    const key = JSON.stringify(change.rule === 'minutes-each' || change.rule === 'order' ? change : what);
+    // Minutes and order are each item's own; a step that comes or goes is the same step in both.
+    const isItemsOwn = change.rule === 'minutes-each' || change.rule === 'order';
+    const key = JSON.stringify(isItemsOwn ? change : { ...change, run: null });
     return !told.has(key) && told.add(key);
   });
 }

@@ -51,10 +51,10 @@ export type YearOf = {
 export type PlanMemo = Map<string, UsualRun>;
 
 const numbers = new WeakMap<Step, number>();
-let steps = 0;
+let numbered = 0;
 /** A number for each step object; the same words in the same place are the same object. */
 function numberOf(step: Step): number {
-  const number = numbers.get(step) ?? ++steps;
+  const number = numbers.get(step) ?? ++numbered;
   numbers.set(step, number);
   return number;
 }
