@@ -1,0 +1,90 @@
+import { describe, expect, test } from '@jest/globals';
+import { renderToStaticMarkup } from 'react-dom/server';
+import type { ConditionsPage, ConditionView } from '#contract/conditions.ts';
+import { localDate } from '#core/time/local-date.ts';
+import type { ConditionActions } from '#web/features/conditions/condition-actions.queries.ts';
+import { ConditionsNow, StandingConditions } from '#web/features/conditions/parts/StandingConditions.tsx';
+
+const TODAY = localDate('2026-11-24');
+const nothing = () => undefined;
+const actions = {
+  busy: false,
+  fields: [],
+  problem: null,
+  forget: nothing,
+  begin: nothing,
+  end: nothing,
+  goOn: nothing,
+} as unknown as ConditionActions;
+const ill = (over: Partial<ConditionView> = {}): ConditionView => ({
+  key: 'k',
+  condition: 'ill',
+  name: 'Ill',
+  ofPlayer: true,
+  beginsOn: '2026-11-20',
+  lastDay: null,
+  endWords: 'when you are well',
+  partName: null,
+  inForce: true,
+  endKey: null,
+  calls: [
+    { itemId: 'swab/wash', name: 'Wash the swab', on: '2026-11-24', words: 'on day 4 and day 7', mark: 'one-voice' },
+  ],
+  effects: [{ text: 'No sharing: nobody else plays it.', mark: 'practice' }],
+  ...over,
+});
+const page = (...standing: ConditionView[]): ConditionsPage => ({
+  instrumentId: 'oboe',
+  playerName: 'Teodor',
+  standing,
+  offers: [],
+});
+const textOf = (html: string) =>
+  html
+    .replaceAll(/<style.*?<\/style>/gs, '')
+    .replaceAll(/<[^>]+>/g, ' ')
+    .replaceAll(/\s+/g, ' ');
+const standing = (...all: ConditionView[]) =>
+  textOf(renderToStaticMarkup(<StandingConditions page={page(...all)} today={TODAY} actions={actions} />));
+
+describe('what changes for a while', () => {
+  test('with nothing in force it says what it is for', () => {
+    expect(standing()).toContain('Illness, a new cork, dry air');
+  });
+
+  test('in force: since when, how it ends, what it holds to, what it asks for, and the way out', () => {
+    const text = standing(ill());
+    expect(text).toMatch(/since .*20.* · ends when you are well/);
+    expect(text).toContain('No sharing');
+    expect(text).toContain('What it asks for (1)');
+    expect(text).toContain('It is over');
+  });
+
+  test('ended: until when, and that it may go on after all; it asks for nothing more', () => {
+    const text = standing(ill({ inForce: false, lastDay: '2026-11-22', endKey: 'e' }));
+    expect(text).toContain('ended');
+    expect(text).toContain('It goes on');
+    expect(text).not.toContain('It is over');
+    expect(text).not.toContain('What it asks for');
+  });
+
+  test('still to come: from when, and already what it will ask for', () => {
+    const text = standing(ill({ name: 'A long rest ahead', inForce: false, beginsOn: '2026-12-01' }));
+    expect(text).toContain('from');
+    expect(text).toContain('What it asks for');
+    expect(text).not.toContain('It is over');
+  });
+
+  test('an instrument that has left offers nothing', () => {
+    expect(standing()).not.toContain('Something has changed');
+  });
+});
+
+describe('beside the next action', () => {
+  const now = (...all: ConditionView[]) => textOf(renderToStaticMarkup(<ConditionsNow page={page(...all)} />));
+  test('stands what is in force, with the one thing to hold to, else what it asks for', () => {
+    expect(now(ill())).toContain('Ill. No sharing: nobody else plays it.');
+    expect(now(ill({ effects: [] }))).toContain('Ill. Wash the swab, on day 4 and day 7.');
+    expect(now(ill({ inForce: false }))).toBe('');
+  });
+});
