@@ -29,12 +29,15 @@ export type Material =
 export const SURFACE_IDS = [
   'bore',
   'tube',
+  'bocal',
   'body',
   'finish',
   'tenons',
   'metal-tenons',
   'neck-tenon',
   'neck-cork',
+  'tube-cork',
+  'hemp-joints',
   'pads',
   'pad-seats',
   'tone-holes',
@@ -61,11 +64,14 @@ export type SurfaceId = (typeof SURFACE_IDS)[number];
 export const VERDICTS = ['yes', 'care', 'by-school', 'no', 'not-known'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
+/** Instruments a line may be confined to, and what they are called together. */
+export type Among = { readonly words: string; readonly kinds: readonly KindId[] };
+
 /** One line of the book about an agent: the first that fits a surface is its verdict. */
 export type VerdictRow = {
   readonly on: readonly SurfaceId[];
-  /** Only on these kinds. */
-  readonly kinds?: readonly KindId[];
+  /** Only on these instruments. */
+  readonly among?: Among;
   /** Only where the surface is of one of these; without it, of whatever it is. */
   readonly of?: readonly Material[];
   readonly verdict: Exclude<Verdict, 'not-known'>;

@@ -2,11 +2,14 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { HAZARDS, SURFACE_IDS, type Agent, type Verdict } from '#core/agents/agent.ts';
 import { dilute, dilutionFaultWords, measured, type DilutionInput } from '#core/agents/dilution.ts';
-import { agentWith, isAbout, mayIUse, mixing, surfacesOf } from '#core/agents/may-i-use.ts';
+import { agentWith, isAbout, mayIUse, surfacesOf } from '#core/agents/may-i-use.ts';
+import { mixing } from '#core/agents/mixing.ts';
+import { mayIUseAnywhere } from '#core/agents/anywhere.ts';
 import { AGENTS } from '#core/agents/tables/agents.ts';
 import { practiceFor } from '#core/care/practice-book.ts';
 import { usualBuild } from '#core/care/check-book.ts';
 import type { Build } from '#core/instruments/build.ts';
+import { WOODWIND } from '#core/instruments/tables/kind-groups.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import { barredChoice, isAsked, schoolOf } from '#core/schools/chosen-school.ts';
 import { plainContext } from '#core/schools/practice-under.ts';
@@ -39,7 +42,8 @@ describe('may I use', () => {
     ['tenon-wax', 'bassoon', 'tenons', {}, 'yes'],
     ['bore-oil', 'oboe', 'bore', {}, 'yes'],
     ['bore-oil', 'clarinet', 'bore', { body: 'plastic' }, 'no'],
-    ['bore-oil', 'alto-saxophone', 'tube', {}, 'no'],
+    ['bore-oil', 'alto-saxophone', 'bore', {}, 'no'],
+    ['bore-oil', 'trumpet', 'tube', {}, 'no'],
     ['bore-oil', 'bamboo-flute', 'body', {}, 'no'],
     ['bore-oil', 'clarinet', 'pads', {}, 'no'],
     ['key-oil', 'flute', 'rods', {}, 'yes'],
@@ -58,10 +62,30 @@ describe('may I use', () => {
     ['rubbing-alcohol', 'piccolo', 'lip-plate', { body: 'plastic' }, 'no'],
     ['rubbing-alcohol', 'clarinet', 'bore', { body: 'plastic' }, 'not-known'],
     ['cool-water', 'trumpet', 'tube', {}, 'yes'],
+    ['cool-water', 'trumpet', 'finish', {}, 'yes'],
+    ['cool-water', 'trumpet', 'pistons', {}, 'no'],
     ['cool-water', 'clarinet', 'bore', {}, 'no'],
+    ['cool-water', 'clarinet', 'mouthpiece', {}, 'yes'],
+    ['cool-water', 'alto-saxophone', 'bore', {}, 'no'],
+    ['cool-water', 'flute', 'bore', {}, 'no'],
+    ['cool-water', 'bamboo-flute', 'blowing-edge', {}, 'care'],
+    ['cool-water', 'bamboo-flute', 'bore', {}, 'no'],
+    ['cool-water', 'bassoon', 'bocal', {}, 'yes'],
+    ['cool-water', 'oboe', 'double-reed', {}, 'yes'],
+    ['cool-water', 'flute', 'lip-plate', {}, 'care'],
+    ['cool-water', 'clarinet', 'body', { body: 'plastic' }, 'care'],
+    ['cork-grease', 'oboe', 'tube-cork', {}, 'yes'],
+    ['peroxide', 'oboe', 'tube-cork', {}, 'no'],
+    ['tenon-wax', 'highland-pipes', 'hemp-joints', {}, 'yes'],
+    ['cork-grease', 'highland-pipes', 'hemp-joints', {}, 'care'],
+    ['hot-water', 'alto-saxophone', 'bore', {}, 'no'],
     ['hot-water', 'trumpet', 'finish', {}, 'no'],
     ['hot-water', 'clarinet', 'mouthpiece', {}, 'no'],
     ['dish-soap', 'trumpet', 'valve-felts', {}, 'no'],
+    ['dish-soap', 'trumpet', 'tube', {}, 'yes'],
+    ['dish-soap', 'alto-saxophone', 'finish', {}, 'no'],
+    ['dish-soap', 'alto-saxophone', 'mouthpiece', {}, 'yes'],
+    ['dish-soap', 'alto-saxophone', 'pads', {}, 'no'],
     ['dishwasher', 'trumpet', 'brass-mouthpiece', {}, 'by-school'],
     ['dishwasher', 'trumpet', 'brass-mouthpiece', { brassMouthpiece: 'stainless' }, 'yes'],
     ['dishwasher', 'clarinet', 'bore', {}, 'no'],
@@ -79,6 +103,8 @@ describe('may I use', () => {
     ['peroxide', 'clarinet', 'reed', {}, 'yes'],
     ['peroxide', 'highland-pipes', 'blowpipe', {}, 'care'],
     ['peroxide', 'flute', 'finish', {}, 'no'],
+    ['peroxide', 'clarinet', 'keys', {}, 'no'],
+    ['sanitiser', 'trumpet', 'pistons', {}, 'no'],
     ['contact-cleaner', 'alto-saxophone', 'pad-seats', {}, 'care'],
     ['contact-cleaner', 'clarinet', 'pad-seats', { body: 'plastic' }, 'no'],
     ['furniture-polish', 'alto-saxophone', 'finish', {}, 'by-school'],
@@ -91,9 +117,18 @@ describe('may I use', () => {
     ['toothpick', 'clarinet', 'tone-holes', {}, 'no'],
     ['pipe-cleaner', 'clarinet', 'rods', {}, 'no'],
     ['flexible-brush', 'clarinet', 'bore', {}, 'no'],
+    ['flexible-brush', 'alto-saxophone', 'bore', {}, 'no'],
+    ['flexible-brush', 'trombone', 'hand-slide', {}, 'yes'],
+    ['cotton-bud', 'trumpet', 'brass-mouthpiece', {}, 'yes'],
+    ['contact-cleaner', 'clarinet', 'body', { body: 'plastic' }, 'no'],
+    ['furniture-polish', 'alto-saxophone', 'pads', {}, 'no'],
     ['metal-weight', 'bamboo-flute', 'bore', {}, 'care'],
     ['cored-swab', 'alto-saxophone', 'mouthpiece', {}, 'no'],
+    ['cored-swab', 'alto-saxophone', 'bore', {}, 'yes'],
+    ['cored-swab', 'clarinet', 'bore', {}, 'no'],
     ['reed-tools', 'oboe', 'double-reed', {}, 'care'],
+    ['reamer', 'bassoon', 'double-reed', {}, 'care'],
+    ['reamer', 'oboe', 'double-reed', {}, 'not-known'],
     ['truing-tool', 'trumpet', 'brass-mouthpiece', {}, 'care'],
   ] as const)('%s on a %s’s %s %j: %s', (id, kind, surface, over, expected) => {
     expect(verdict(id, kind, surface, over)).toBe(expected);
@@ -102,6 +137,141 @@ describe('may I use', () => {
   test('what the book does not say is not known, never guessed', () => {
     expect(verdict('rotor-oil', 'trumpet', 'pistons')).toBe('not-known');
     expect(verdict('clear-tape', 'clarinet', 'pads')).toBe('not-known');
+  });
+
+  describe('what holds for a material or a family holds on every instrument, however it is built', () => {
+    /** Every verdict there is, of every kind and build, before any school decides. */
+    const verdicts = KIND_IDS.flatMap((kind) =>
+      buildsOf(kind).flatMap((build) =>
+        AGENTS.flatMap(({ id }) => mayIUse(agent(id), kind, build).map((judged) => ({ agentId: id, kind, judged }))),
+      ),
+    );
+    type Found = (typeof verdicts)[number];
+    const refused = ({ judged }: Found) => judged.verdict === 'no';
+    const sight = ({ agentId, kind, judged }: Found) =>
+      `${agentId} on a ${kind}’s ${judged.surface.id} (${judged.surface.material}): ${judged.verdict}`;
+    const notRefused = (about: (found: Found) => boolean) => {
+      const found = verdicts.filter(about);
+      expect(found.length).toBeGreaterThan(0);
+      return [...new Set(found.filter((one) => !refused(one)).map(sight))];
+    };
+    const WOODWINDS: readonly KindId[] = WOODWIND;
+
+    test('no woodwind body meets water, soap or a brass brush', () => {
+      const mayBeWet = ['mouthpiece', 'blowpipe', 'bocal', 'blowing-edge', 'reed', 'double-reed', 'bag', 'hemp-joints'];
+      // A barely damp cloth is all that is meant there.
+      const mayBeDamp = ({ id, material }: Found['judged']['surface']) =>
+        id === 'lip-plate' || (id === 'body' && material === 'plastic');
+      expect(
+        notRefused(
+          ({ agentId, kind, judged }) =>
+            ['cool-water', 'hot-water', 'dish-soap'].includes(agentId) &&
+            WOODWINDS.includes(kind) &&
+            !mayBeWet.includes(judged.surface.id) &&
+            !(agentId === 'cool-water' && mayBeDamp(judged.surface)),
+        ),
+      ).toEqual([]);
+      expect(
+        verdicts
+          .filter(({ agentId, judged }) => agentId === 'cool-water' && mayBeDamp(judged.surface))
+          .filter(({ judged }) => judged.verdict !== 'care' || !judged.why.includes('barely damp'))
+          .map(sight),
+      ).toEqual([]);
+      expect(notRefused(({ agentId, judged }) => agentId === 'flexible-brush' && judged.surface.id === 'bore')).toEqual(
+        [],
+      );
+    });
+
+    test('no acid and no alcohol on wood or bamboo, no solvent and no soap on skin pads', () => {
+      expect(
+        notRefused(
+          ({ agentId, judged }) =>
+            ['vinegar', 'rubbing-alcohol', 'mouthwash-alcohol', 'sanitiser', 'dishwasher'].includes(agentId) &&
+            ['wood', 'bamboo'].includes(judged.surface.material ?? ''),
+        ),
+      ).toEqual([]);
+      expect(
+        notRefused(
+          ({ agentId, judged }) =>
+            judged.surface.material === 'skin' &&
+            ['rubbing-alcohol', 'contact-cleaner', 'dish-soap', 'cool-water', 'vinegar', 'coated-paper'].includes(
+              agentId,
+            ),
+        ),
+      ).toEqual([]);
+    });
+
+    test('the sanitiser is for hands, and nothing but a mouthpiece of steel goes into a dishwasher', () => {
+      expect(notRefused(({ agentId }) => agentId === 'sanitiser')).toEqual([]);
+      const offered = verdicts.filter(
+        ({ agentId, judged }) => agentId === 'dishwasher' && judged.surface.material !== 'stainless',
+      );
+      expect(offered.filter(({ judged }) => ['yes', 'care'].includes(judged.verdict)).map(sight)).toEqual([]);
+      expect(
+        notRefused(({ agentId, judged }) => agentId === 'dishwasher' && !judged.surface.id.includes('mouthpiece')),
+      ).toEqual([]);
+    });
+
+    test('no oil, grease or cleaner is good for pads, no metal remover for lacquer', () => {
+      const ALLOWED = ['yes', 'care'];
+      const onPads = verdicts.filter(
+        ({ agentId, judged }) =>
+          judged.surface.id === 'pads' && ALLOWED.includes(judged.verdict) && agentId !== 'plain-paper',
+      );
+      expect(onPads.map(sight)).toEqual([]);
+      expect(
+        notRefused(
+          ({ agentId, judged }) =>
+            judged.surface.material === 'lacquer' &&
+            ['hot-water', 'rubbing-alcohol', 'brass-polish', 'silver-polish', 'brass-cloth', 'peroxide'].includes(
+              agentId,
+            ),
+        ),
+      ).toEqual([]);
+    });
+  });
+
+  test('on anything: each surface once for whatever it may be made of, and the rest of it last', () => {
+    for (const one of AGENTS) {
+      const said = mayIUseAnywhere(one).map(({ on, of }) => `${on} ${of}`);
+      expect([one.id, said.length - new Set(said).size]).toEqual([one.id, 0]);
+    }
+    const vinegar = mayIUseAnywhere(agent('vinegar'));
+    expect(vinegar.filter(({ of }) => of === 'wood').map(({ on }) => on)).not.toContain('pistons');
+    expect(vinegar.filter(({ of }) => of === 'bamboo').map(({ on }) => on)).not.toContain('lip-plate');
+    expect(vinegar.find(({ on, of }) => on === 'bore' && of === 'wood')?.verdict).toBe('no');
+    const water = mayIUseAnywhere(agent('cool-water')).filter(({ on }) => on === 'finish');
+    expect(water.map(({ of, verdict: one }) => [of, one])).toEqual([
+      ['brass instruments', 'yes'],
+      ['woodwind', 'no'],
+    ]);
+    const contact = mayIUseAnywhere(agent('contact-cleaner')).filter(({ on }) => on === 'pad-seats');
+    expect(contact.at(-1)).toMatchObject({ of: 'anything else', verdict: 'care' });
+  });
+
+  test('an instrument has the valves it is built with, and no others', () => {
+    const surfaces = (kind: KindId, over: Build) =>
+      surfacesOf(kind, { ...usualBuild(kind), ...over }).map(({ id }) => id as string);
+    expect(surfaces('tuba', { valves: 'piston' })).not.toContain('rotors');
+    expect(surfaces('tuba', { valves: 'rotary' })).not.toContain('pistons');
+    expect(surfaces('tuba', { valves: 'rotary' })).toContain('rotors');
+    expect(surfaces('trombone', { rotor: 'none' })).not.toContain('rotors');
+    expect(surfaces('trombone', { rotor: 'one' })).toContain('rotors');
+    expect(surfaces('bamboo-flute', { pieces: 'one-piece' })).not.toContain('bamboo-joint');
+  });
+
+  test('a toothbrush is none of the ways a mouthpiece is washed: refused whichever is chosen', () => {
+    const context = plainContext('clarinet', usualBuild('clarinet'));
+    for (const choice of Object.keys(schoolOf('mouthpiece-wash-tool').choices)) {
+      const judged = mayIUse(agent('toothbrush'), 'clarinet', context.build, {
+        choices: { 'mouthpiece-wash-tool': choice },
+        context,
+      });
+      expect(judged.find(({ surface }) => surface.id === 'mouthpiece')).toMatchObject({
+        verdict: 'no',
+        why: expect.stringContaining('scratches'),
+      });
+    }
   });
 
   test('bleach is refused on every surface of every kind', () => {
@@ -126,10 +296,12 @@ describe('may I use', () => {
     expect(new Set(AGENTS.map(({ id }) => id)).size).toBe(AGENTS.length);
   });
 
-  test('no run calls for what is refused everywhere on that instrument', () => {
-    const supplyOf: Record<string, string> = {
+  test('a step that calls for an agent, or rinses, says on what: so the guard sees it', () => {
+    const AGENT_OF: Readonly<Record<string, string>> = {
       'cork grease': 'cork-grease',
       'tenon wax': 'tenon-wax',
+      wax: 'tenon-wax',
+      'light grease': 'hair-wax',
       'bore oil': 'bore-oil',
       'key oil': 'key-oil',
       'valve oil': 'piston-oil',
@@ -138,24 +310,31 @@ describe('may I use', () => {
       'slide cream or oil': 'slide-cream',
       'alcohol pad': 'rubbing-alcohol',
       'vinegar or lemon': 'vinegar',
+      'hydrogen peroxide 3 %': 'peroxide',
+      'dish soap': 'dish-soap',
+      'mild dish soap': 'dish-soap',
+      'clear tape': 'clear-tape',
       'silver cloth': 'silver-cloth',
       'flexible brush': 'flexible-brush',
+      'bocal brush': 'flexible-brush',
       'cotton buds': 'cotton-bud',
+      'pipe cleaner': 'pipe-cleaner',
       'soft brush': 'soft-brush',
       'plain absorbent paper': 'plain-paper',
       'mouthpiece spray': 'mouthpiece-spray',
     };
+    // The mouth and the cloth are no parts of an instrument.
+    const ELSEWHERE = ['wind/rinse-mouth', 'swab/wash-cloth'];
+    const silent = new Set<string>();
     for (const kind of KIND_IDS)
       for (const build of buildsOf(kind))
-        for (const { id, supplies = [] } of practiceFor(kind, build).steps)
-          for (const supply of supplies) {
-            const known = supplyOf[supply];
-            if (known === undefined) continue;
-            const allowed = mayIUse(agent(known), kind, build).some((one) =>
-              ['yes', 'care', 'by-school'].includes(one.verdict),
-            );
-            expect([kind, build, id, supply, allowed]).toEqual([kind, build, id, supply, true]);
-          }
+        for (const { id, action, supplies = [], uses = [] } of practiceFor(kind, build).book) {
+          const called = supplies.flatMap((supply) => AGENT_OF[supply] ?? []);
+          if (/\brinsed?\b|running|cup of (warm |room-temperature )?water/i.test(action)) called.push('cool-water');
+          const missing = called.filter((one) => !uses.some((use) => use.agent === one));
+          if (!ELSEWHERE.includes(id)) for (const one of missing) silent.add(`${id}: ${one}`);
+        }
+    expect([...silent]).toEqual([]);
   });
 });
 
@@ -215,7 +394,12 @@ describe('mixing', () => {
   test('every hazard is somebody’s, pairs are symmetric, and a stranger is never mixed with bleach', () => {
     for (const hazard of HAZARDS) expect(AGENTS.some(({ hazards }) => hazards?.includes(hazard))).toBe(true);
     for (const a of AGENTS) for (const b of AGENTS) expect(mixing(a, b)).toEqual(mixing(b, a));
-    expect(mixing(agent('bleach'), undefined).danger).toBe(true);
+    for (const one of AGENTS) {
+      const withStranger = mixing(one, undefined);
+      expect([one.id, withStranger.danger]).toEqual([one.id, (one.hazards ?? []).length > 0]);
+      expect(withStranger.text).not.toContain('No hazard');
+    }
+    expect(mixing(undefined, undefined).text).not.toContain('No hazard');
     expect(mixing(agent('dish-soap'), agent('cool-water')).danger).toBe(false);
     expect(mixing(agent('rubbing-alcohol'), agent('vinegar')).danger).toBe(false);
   });

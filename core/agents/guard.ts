@@ -1,4 +1,5 @@
-import { agentWith, judge, mixing, surfacesOf, type Mixing } from '#core/agents/may-i-use.ts';
+import { agentWith, judge, surfacesOf } from '#core/agents/may-i-use.ts';
+import { mixing, type Mixing } from '#core/agents/mixing.ts';
 import type { AgentUse, Step } from '#core/care/step.ts';
 import type { StepId } from '#core/care/care-ids.ts';
 import type { Build } from '#core/instruments/build.ts';

@@ -1,4 +1,4 @@
-import type { Agent, Hazard, Material, SurfaceId, Verdict, VerdictRow } from '#core/agents/agent.ts';
+import type { Agent, Material, SurfaceId, Verdict, VerdictRow } from '#core/agents/agent.ts';
 import { AGENTS } from '#core/agents/tables/agents.ts';
 import { SURFACES, SURFACES_OF, type Surface } from '#core/agents/tables/surfaces.ts';
 import type { Mark } from '#core/explain/explained.ts';
@@ -20,9 +20,10 @@ export type SurfaceHere = {
 };
 
 export function surfacesOf(kind: KindId, build: Build): SurfaceHere[] {
-  return SURFACES_OF[kind].flatMap((id): SurfaceHere[] => {
+  return SURFACES_OF[kind].flatMap((one): SurfaceHere[] => {
+    const { id, when } = typeof one === 'string' ? { id: one, when: undefined } : one;
+    if (!buildMeets(build, when)) return [];
     const surface: Surface = SURFACES[id];
-    if (!buildMeets(build, surface.when)) return [];
     if (typeof surface.material === 'string') return [{ kind, id, name: surface.name, material: surface.material }];
     const { field, otherwise } = surface.material;
     const given = build[field] as Material | undefined;
@@ -40,10 +41,10 @@ export type Judged = {
 const NOT_KNOWN = 'not known: ask the maker or the bench';
 
 /** Is a line of the book about this surface, of what it is made and on which kind it is? */
-export const isAbout = ({ on, of, kinds }: VerdictRow, { id, material, kind }: SurfaceHere): boolean =>
+export const isAbout = ({ on, of, among }: VerdictRow, { id, material, kind }: SurfaceHere): boolean =>
   on.includes(id) &&
   (of === undefined || (material !== null && of.includes(material))) &&
-  (kinds === undefined || kinds.includes(kind));
+  (among === undefined || among.kinds.includes(kind));
 
 /** Where practice differs, the question decides as it is answered on this instrument. */
 function bySchool(row: VerdictRow, surface: SurfaceHere, schools: SchoolSetting): Judged | null {
@@ -73,59 +74,3 @@ export function judge(agent: Agent, surface: SurfaceHere, schools?: SchoolSettin
 /** The verdict for every part of an instrument, from the mouth on. */
 export const mayIUse = (agent: Agent, kind: KindId, build: Build, schools?: SchoolSetting): Judged[] =>
   surfacesOf(kind, build).map((surface) => judge(agent, surface, schools));
-
-/** What the book says of an agent wherever it may be: every surface it names, of whatever material it names. */
-export const mayIUseAnywhere = ({
-  rows,
-}: Agent): { on: SurfaceId; name: string; of: string | null; verdict: Verdict; why: string; mark: Mark }[] =>
-  rows.flatMap(({ on, of, kinds, verdict, why, mark = 'practice' }) =>
-    on.map((surface) => ({
-      on: surface,
-      name: SURFACES[surface].name,
-      of: of?.join(', ') ?? kinds?.join(', ') ?? null,
-      verdict,
-      why,
-      mark,
-    })),
-  );
-
-export type Mixing =
-  | { readonly danger: true; readonly gas: string; readonly text: string }
-  | { readonly danger: false; readonly text: string };
-
-type Pair = { readonly a: Hazard; readonly b: Hazard; readonly gas: string };
-
-/**
- * Pairs that must never meet. Bleach with acid, ammonia or alcohol: public-health advice (CDC, "Cleaning and
- * Disinfecting with Bleach"; Washington State Department of Health; recalled). Peroxide with vinegar: poison-centre
- * advice, recalled.
- */
-const PAIRS: readonly Pair[] = [
-  { a: 'bleach', b: 'acid', gas: 'chlorine gas' },
-  { a: 'bleach', b: 'ammonia', gas: 'chloramine vapours' },
-  { a: 'bleach', b: 'alcohol', gas: 'chloroform and other toxic chlorinated vapours' },
-  { a: 'peroxide', b: 'acid', gas: 'peracetic acid, corrosive and irritating' },
-];
-
-const IF_MIXED = 'If it has happened: leave the room, let it air, follow the label and the poison service.';
-
-/** What two agents make together, whichever is named first. An agent nobody knows is never mixed with bleach. */
-export function mixing(one: Agent | undefined, other: Agent | undefined): Mixing {
-  const [a, b] = [one?.hazards ?? [], other?.hazards ?? []];
-  const pair = PAIRS.find(
-    (row) => (a.includes(row.a) && b.includes(row.b)) || (a.includes(row.b) && b.includes(row.a)),
-  );
-  if (pair)
-    return {
-      danger: true,
-      gas: pair.gas,
-      text: `Never together: ${pair.gas}. Rinse between, or use one only. ${IF_MIXED}`,
-    };
-  const isStranger = one === undefined || other === undefined;
-  if (isStranger && (a.includes('bleach') || b.includes('bleach')))
-    return { danger: true, gas: 'unknown', text: `An unknown product is never mixed with bleach. ${IF_MIXED}` };
-  return {
-    danger: false,
-    text: 'No hazard of mixing is known. One after the other, rinsed between, is always the safer way.',
-  };
-}

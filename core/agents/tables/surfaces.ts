@@ -6,19 +6,21 @@ export type Surface = {
   readonly name: string;
   /** Fixed, or as the build says; `otherwise` where the kind does not ask, because it comes in one material only. */
   readonly material: Material | { readonly field: BuildField; readonly otherwise?: Material };
-  readonly when?: BuildCondition;
 };
 
 /** What each surface is called and made of; a material may follow from the build. */
 export const SURFACES = {
-  bore: { name: 'Bore', material: { field: 'body' } },
+  bore: { name: 'Bore', material: { field: 'body', otherwise: 'metal' } },
   tube: { name: 'Inside of the tube', material: 'metal' },
+  bocal: { name: 'Bocal', material: 'metal' },
   body: { name: 'Body outside', material: { field: 'body' } },
   finish: { name: 'Outside finish', material: { field: 'finish' } },
   tenons: { name: 'Tenons', material: { field: 'tenons' } },
   'metal-tenons': { name: 'Metal tenons', material: 'metal' },
   'neck-tenon': { name: 'Neck tenon and receiver', material: 'metal' },
   'neck-cork': { name: 'Neck cork', material: 'cork' },
+  'tube-cork': { name: 'Cork of the reed’s tube', material: 'cork' },
+  'hemp-joints': { name: 'Hemped joints', material: 'thread' },
   pads: { name: 'Pads', material: { field: 'pads' } },
   'pad-seats': { name: 'Seat under a sticky pad', material: { field: 'body', otherwise: 'metal' } },
   'tone-holes': { name: 'Finger and tone holes', material: { field: 'body', otherwise: 'metal' } },
@@ -36,7 +38,7 @@ export const SURFACES = {
   'hand-slide': { name: 'Hand slide', material: 'metal' },
   'lip-plate': { name: 'Lip plate and blow hole', material: { field: 'body', otherwise: 'metal' } },
   'blowing-edge': { name: 'Blowing edge and rim', material: { field: 'body' } },
-  'bamboo-joint': { name: 'Joint of the two halves', material: { field: 'body' }, when: { pieces: ['two-piece'] } },
+  'bamboo-joint': { name: 'Joint of the two halves', material: { field: 'body' } },
   bag: { name: 'Bag', material: { field: 'bag' } },
   blowpipe: { name: 'Mouthpiece, blowpipe and its stock', material: 'plastic' },
 } as const satisfies Record<SurfaceId, Surface>;
@@ -58,7 +60,7 @@ const saxophone = [
   'reed',
   'neck-cork',
   'neck-tenon',
-  'tube',
+  'bore',
   'finish',
   'tone-holes',
   'pads',
@@ -66,19 +68,19 @@ const saxophone = [
   'keys',
   'rods',
 ] as const;
-const oboe = ['double-reed', 'tenons', 'bore', 'body', 'tone-holes', 'pads', 'pad-seats', 'keys', 'rods'] as const;
-const piston = [
-  'brass-mouthpiece',
-  'tube',
-  'tuning-slides',
-  'pistons',
-  'valve-ports',
-  'valve-felts',
-  'finish',
-] as const;
+const doubleReed: readonly SurfaceId[] = ['tenons', 'bore', 'body', 'tone-holes', 'pads', 'pad-seats', 'keys', 'rods'];
+const oboe: readonly SurfaceId[] = ['double-reed', 'tube-cork', ...doubleReed];
+const crooked: readonly SurfaceId[] = ['double-reed', 'bocal', ...doubleReed];
+const PISTONS = ['pistons', 'valve-ports', 'valve-felts'] as const;
+const piston = ['brass-mouthpiece', 'tube', 'tuning-slides', ...PISTONS, 'finish'] as const;
+
+/** A surface a kind has only when it is built so. */
+const builtWith = (when: BuildCondition, ...ids: SurfaceId[]): SurfaceOf[] => ids.map((id) => ({ id, when }));
+
+type SurfaceOf = SurfaceId | { readonly id: SurfaceId; readonly when: BuildCondition };
 
 /** Which surfaces each kind has, from the mouth on. */
-export const SURFACES_OF: Readonly<Record<KindId, readonly SurfaceId[]>> = {
+export const SURFACES_OF: Readonly<Record<KindId, readonly SurfaceOf[]>> = {
   clarinet,
   'bass-clarinet': clarinet,
   'soprano-saxophone': saxophone,
@@ -86,19 +88,39 @@ export const SURFACES_OF: Readonly<Record<KindId, readonly SurfaceId[]>> = {
   'tenor-saxophone': saxophone,
   'baritone-saxophone': saxophone,
   oboe,
-  'cor-anglais': oboe,
-  bassoon: oboe,
-  flute: ['lip-plate', 'metal-tenons', 'tube', 'finish', 'pads', 'pad-seats', 'keys', 'rods'],
+  'cor-anglais': crooked,
+  bassoon: crooked,
+  flute: ['lip-plate', 'metal-tenons', 'bore', 'finish', 'pads', 'pad-seats', 'keys', 'rods'],
   piccolo: ['lip-plate', 'tenons', 'bore', 'body', 'pads', 'pad-seats', 'keys', 'rods'],
-  'bamboo-flute': ['blowing-edge', 'bore', 'body', 'tone-holes', 'bamboo-joint'],
-  'highland-pipes': ['blowpipe', 'double-reed', 'bag'],
+  'bamboo-flute': [
+    'blowing-edge',
+    'bore',
+    'body',
+    'tone-holes',
+    ...builtWith({ pieces: ['two-piece'] }, 'bamboo-joint'),
+  ],
+  'highland-pipes': ['blowpipe', 'double-reed', 'hemp-joints', 'bag'],
   trumpet: piston,
   cornet: piston,
   flugelhorn: piston,
   horn: ['brass-mouthpiece', 'tube', 'tuning-slides', 'rotors', 'finish'],
-  trombone: ['brass-mouthpiece', 'tube', 'hand-slide', 'tuning-slides', 'rotors', 'finish'],
+  trombone: [
+    'brass-mouthpiece',
+    'tube',
+    'hand-slide',
+    'tuning-slides',
+    ...builtWith({ rotor: ['one'] }, 'rotors'),
+    'finish',
+  ],
   baritone: piston,
   euphonium: piston,
-  tuba: ['brass-mouthpiece', 'tube', 'tuning-slides', 'pistons', 'valve-ports', 'valve-felts', 'rotors', 'finish'],
+  tuba: [
+    'brass-mouthpiece',
+    'tube',
+    'tuning-slides',
+    ...builtWith({ valves: ['piston'] }, ...PISTONS),
+    ...builtWith({ valves: ['rotary'] }, 'rotors'),
+    'finish',
+  ],
   sousaphone: piston,
 };

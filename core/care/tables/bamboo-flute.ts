@@ -215,6 +215,7 @@ export const bambooFlute: PracticeLayer = {
       action: 'Fingertip moistened, once round the rim, dried with a fresh cloth',
       minutes: 0.5,
       after: ['bamboo-flute/draw-cloth', 'bamboo-flute/cap-on'],
+      uses: [{ agent: 'cool-water', on: 'blowing-edge' }],
       mark: 'practice',
     },
     {
@@ -227,6 +228,7 @@ export const bambooFlute: PracticeLayer = {
       needs: ['bore-dry'],
       cautions: ['Nothing pointed.'],
       supplies: ['cotton buds'],
+      uses: [{ agent: 'cotton-bud', on: 'tone-holes' }],
       mark: 'practice',
     },
     {
@@ -238,6 +240,7 @@ export const bambooFlute: PracticeLayer = {
       after: [],
       needs: ['bore-dry', 'parted'],
       supplies: ['clear tape'],
+      uses: [{ agent: 'clear-tape', on: 'bamboo-joint' }],
       mark: 'practice',
     },
     {
@@ -250,6 +253,7 @@ export const bambooFlute: PracticeLayer = {
       needs: ['bore-dry', 'parted'],
       cautions: ['Only a trace.'],
       supplies: ['light grease'],
+      uses: [{ agent: 'hair-wax', on: 'bamboo-joint' }],
       mark: 'practice',
     },
   ],

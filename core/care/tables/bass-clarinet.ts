@@ -299,6 +299,7 @@ export const bassClarinet: PracticeLayer = {
       needs: ['bore-dry'],
       reaches: ['keys-clean', 'wiped'],
       supplies: ['cotton buds', 'polishing cloth'],
+      uses: [{ agent: 'cotton-bud', on: 'tone-holes' }],
       mark: 'practice',
     },
   ],

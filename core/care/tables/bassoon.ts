@@ -318,6 +318,7 @@ export const bassoon: PracticeLayer = {
       reaches: ['sockets-dry', 'wiped'],
       harm: 'damp at the tenons',
       supplies: ['silver cloth'],
+      uses: [{ agent: 'silver-cloth', on: 'keys' }],
       mark: 'practice',
     },
     {
@@ -342,6 +343,10 @@ export const bassoon: PracticeLayer = {
       harm: 'a stopped vent, a flat bocal',
       cautions: ['Gently: the thinnest metal. Cork kept dry.'],
       supplies: ['bocal brush'],
+      uses: [
+        { agent: 'cool-water', on: 'bocal' },
+        { agent: 'flexible-brush', on: 'bocal' },
+      ],
       mark: 'general',
     },
   ],

@@ -415,6 +415,10 @@ export const clarinet: PracticeLayer = {
       harm: 'C, D or E fuzzy or out of tune',
       cautions: ['Nothing pointed: toothpicks and needles scratch the rims and puncture pads.'],
       supplies: ['cotton buds', 'pipe cleaner'],
+      uses: [
+        { agent: 'cotton-bud', on: 'tone-holes' },
+        { agent: 'pipe-cleaner', on: 'tone-holes' },
+      ],
       mark: 'practice',
     },
     {

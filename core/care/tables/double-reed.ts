@@ -61,6 +61,7 @@ export const doubleReed: PracticeLayer = {
       harm: 'a dry reed; standing about',
       cautions: ['Never squeeze, twist or clip a dry reed: it cracks at once.'],
       school: { id: 'wetting-double-reeds', choices: ['room-water'] },
+      uses: [{ agent: 'cool-water', on: 'double-reed' }],
       mark: 'one-voice',
     },
     {
@@ -92,6 +93,7 @@ export const doubleReed: PracticeLayer = {
       harm: 'a dry reed; standing about',
       cautions: ['Never squeeze, twist or clip a dry reed: it cracks at once.'],
       school: { id: 'wetting-double-reeds', choices: ['warm-water'] },
+      uses: [{ agent: 'cool-water', on: 'double-reed' }],
       mark: 'practice',
     },
     {
@@ -128,6 +130,7 @@ export const doubleReed: PracticeLayer = {
       minutes: 1.2,
       after: [],
       needs: ['reed-off'],
+      uses: [{ agent: 'cool-water', on: 'double-reed' }],
       mark: 'practice',
     },
   ],

@@ -219,6 +219,7 @@ export const flute: PracticeLayer = {
       when: { body: ['wood', 'metal', 'plastic'] },
       harm: 'film where the lips go',
       cautions: ['No alcohol on wood or plastic.'],
+      uses: [{ agent: 'cool-water', on: 'lip-plate' }],
       mark: 'practice',
     },
   ],

@@ -275,6 +275,7 @@ export const highlandPipes: PracticeLayer = {
       why: 'Left in, it fouls and needs a peroxide soak later.',
       harm: 'a fouled valve',
       school: { id: 'pipes-valve-rinse', choices: ['every-play'] },
+      uses: [{ agent: 'cool-water', on: 'blowpipe' }],
       mark: 'practice',
     },
     {
@@ -298,6 +299,7 @@ export const highlandPipes: PracticeLayer = {
       after: ['highland-pipes/valve-out-dry'],
       when: { blowpipeValve: ['in-line'] },
       harm: 'a valve that fouls needs a peroxide soak',
+      uses: [{ agent: 'cool-water', on: 'blowpipe' }],
       mark: 'general',
     },
     {
@@ -488,6 +490,7 @@ export const highlandPipes: PracticeLayer = {
       minutes: 3,
       after: [],
       supplies: ['hemp', 'wax'],
+      uses: [{ agent: 'tenon-wax', on: 'hemp-joints' }],
       mark: 'practice',
     },
     {

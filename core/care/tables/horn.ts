@@ -139,6 +139,7 @@ export const horn: PracticeLayer = {
       after: ['horn/try-slides'],
       why: 'Horn tubing is long: it loosens and carries off.',
       cautions: ['No spray head, never hot, low pressure, rotors in place.'],
+      uses: [{ agent: 'cool-water', on: 'tube' }],
       mark: 'one-voice',
     },
     {
@@ -150,6 +151,7 @@ export const horn: PracticeLayer = {
       after: ['horn/hose'],
       why: 'Scale sits there.',
       supplies: ['flexible brush'],
+      uses: [{ agent: 'flexible-brush', on: 'tube' }],
       mark: 'one-voice',
     },
     {
@@ -172,6 +174,7 @@ export const horn: PracticeLayer = {
       after: ['horn/slides-out'],
       cautions: ['Hold the leg being brushed; never squeeze the two legs together.'],
       supplies: ['flexible brush', 'lint-free cloth'],
+      uses: [{ agent: 'flexible-brush', on: 'tuning-slides' }],
       mark: 'one-voice',
     },
     {
@@ -185,6 +188,7 @@ export const horn: PracticeLayer = {
       must: true,
       why: 'This rinse decides "clear", not the first.',
       harm: 'what the brush loosened stays',
+      uses: [{ agent: 'cool-water', on: 'tube' }],
       mark: 'one-voice',
     },
     {
@@ -211,6 +215,7 @@ export const horn: PracticeLayer = {
       needs: ['mouthpiece-off'],
       supplies: ['dish soap', 'mouthpiece brush'],
       alsoDoes: ['brass/mouthpiece-wash'],
+      uses: [{ agent: 'dish-soap', on: 'brass-mouthpiece' }],
       mark: 'one-voice',
     },
     {

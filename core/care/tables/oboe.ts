@@ -95,6 +95,7 @@ export const oboe: PracticeLayer = {
       why: 'A dry cork grips; the tube then stays behind in the well.',
       harm: 'tube torn from the reed',
       supplies: ['cork grease'],
+      uses: [{ agent: 'cork-grease', on: 'tube-cork' }],
       mark: 'practice',
     },
     {
@@ -209,6 +210,7 @@ export const oboe: PracticeLayer = {
       harm: 'a gurgle, pads that cling',
       cautions: ['Skin pads: press and release only.'],
       supplies: ['plain absorbent paper'],
+      uses: [{ agent: 'plain-paper', on: 'pads' }],
       mark: 'practice',
     },
     {

@@ -137,6 +137,10 @@ export const pistonBrass: PracticeLayer = {
       harm: 'stuffy tone, red rot',
       cautions: ['Lukewarm, never hot.', 'Slide stuck: no bath and no pulling. It goes to the bench.'],
       supplies: ['flexible brush'],
+      uses: [
+        { agent: 'cool-water', on: 'tube' },
+        { agent: 'flexible-brush', on: 'tube' },
+      ],
       mark: 'practice',
     },
 
@@ -210,6 +214,7 @@ export const pistonBrass: PracticeLayer = {
       harm: 'film drags the valve',
       cautions: ['Felts stay dry.'],
       supplies: ['cotton buds', 'lint-free cloth'],
+      uses: [{ agent: 'cotton-bud', on: 'valve-ports' }],
       mark: 'practice',
     },
     {
@@ -225,6 +230,7 @@ export const pistonBrass: PracticeLayer = {
       cautions: [HOLD_THE_LEG],
       supplies: ['flexible brush', 'lint-free cloth'],
       alsoDoes: ['piston-brass/mouthpipe-brush'],
+      uses: [{ agent: 'flexible-brush', on: 'tube' }],
       mark: 'practice',
     },
     {
@@ -237,6 +243,7 @@ export const pistonBrass: PracticeLayer = {
       must: true,
       why: 'It takes out what the brush loosened.',
       harm: 'soap and scale dry in the tube',
+      uses: [{ agent: 'cool-water', on: 'tube' }],
       mark: 'practice',
     },
     {

@@ -46,6 +46,7 @@ export const rotaryTuba: PracticeLayer = {
       reaches: ['washed'],
       harm: 'scale stays',
       cautions: ['Rotors stay in, low pressure.', 'Never hot.'],
+      uses: [{ agent: 'cool-water', on: 'tube' }],
       mark: 'practice',
     },
     {
@@ -57,6 +58,7 @@ export const rotaryTuba: PracticeLayer = {
       after: ['rotary-tuba/rinse'],
       cautions: ['Hold the tube being brushed.'],
       supplies: ['flexible brush'],
+      uses: [{ agent: 'flexible-brush', on: 'tube' }],
       mark: 'practice',
     },
     {
@@ -69,6 +71,7 @@ export const rotaryTuba: PracticeLayer = {
       reaches: ['washed'],
       must: true,
       harm: 'loosened dirt stays',
+      uses: [{ agent: 'cool-water', on: 'tube' }],
       mark: 'practice',
     },
     {

@@ -82,6 +82,7 @@ export const singleReed: PracticeLayer = {
       reaches: ['reed-wetting'],
       harm: 'a dry reed at the first note',
       school: { id: 'wetting-single-reeds', choices: ['water'] },
+      uses: [{ agent: 'cool-water', on: 'reed' }],
       mark: 'practice',
     },
     {
@@ -160,7 +161,10 @@ export const singleReed: PracticeLayer = {
       harm: 'film where the lips go',
       cautions: [SMALL_TURNS, 'Keep the cork dry.'],
       supplies: ['dish soap', 'mouthpiece brush'],
-      uses: [{ agent: 'cool-water', on: 'mouthpiece' }],
+      uses: [
+        { agent: 'dish-soap', on: 'mouthpiece' },
+        { agent: 'cool-water', on: 'mouthpiece' },
+      ],
       mark: 'practice',
     },
     {
@@ -204,6 +208,7 @@ export const singleReed: PracticeLayer = {
       after: [],
       needs: ['reed-off'],
       school: { id: 'reed-hygiene', choices: ['rinse'] },
+      uses: [{ agent: 'cool-water', on: 'reed' }],
       mark: 'practice',
     },
     {
@@ -248,6 +253,7 @@ export const singleReed: PracticeLayer = {
       must: true,
       harm: 'peroxide left in the cane goes to the lips',
       school: { id: 'reed-hygiene', choices: ['peroxide'] },
+      uses: [{ agent: 'cool-water', on: 'reed' }],
       mark: 'one-voice',
     },
   ],

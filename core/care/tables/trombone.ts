@@ -187,7 +187,10 @@ export const trombone: PracticeLayer = {
         'Slide stuck: no pulling. It goes to the bench.',
       ],
       supplies: ['flexible brush'],
-      uses: [{ agent: 'cool-water', on: 'tube' }],
+      uses: [
+        { agent: 'flexible-brush', on: 'hand-slide' },
+        { agent: 'cool-water', on: 'tube' },
+      ],
       alsoDoes: ['trombone/slide-oil'],
       mark: 'practice',
     },
@@ -247,6 +250,10 @@ export const trombone: PracticeLayer = {
       cautions: ['Hold the leg being brushed; never squeeze the two legs, nor use one as a handle.'],
       supplies: ['flexible brush'],
       alsoDoes: ['trombone/mouthpipe-brush'],
+      uses: [
+        { agent: 'flexible-brush', on: 'tube' },
+        { agent: 'flexible-brush', on: 'hand-slide' },
+      ],
       mark: 'practice',
     },
     {
@@ -268,6 +275,10 @@ export const trombone: PracticeLayer = {
       after: ['trombone/bath-cloth'],
       must: true,
       harm: 'soap residue drags',
+      uses: [
+        { agent: 'cool-water', on: 'tube' },
+        { agent: 'cool-water', on: 'hand-slide' },
+      ],
       mark: 'practice',
     },
     {

@@ -37,6 +37,7 @@ export const woodenBore: PracticeLayer = {
       must: true,
       harm: 'oil ruins pads',
       supplies: ['plain absorbent paper'],
+      uses: [{ agent: 'plain-paper', on: 'pads' }],
       mark: 'practice',
     },
     {

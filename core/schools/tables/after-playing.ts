@@ -1,6 +1,7 @@
 import { estimate } from '#core/explain/explained.ts';
 import type { School } from '#core/schools/school.ts';
-import { all, always, KEYED, SAXOPHONES, SINGLE_REEDS, SWABBED, tougherPads } from '#core/schools/tables/asked-of.ts';
+import { KEYED, SAXOPHONES, SINGLE_REEDS, SWABBED } from '#core/instruments/tables/kind-groups.ts';
+import { all, always, tougherPads } from '#core/schools/tables/asked-of.ts';
 
 /** Solvents on a pad seat are for metal bodies; a piccolo may be of wood or plastic. */
 const METAL_BODIES = [...SAXOPHONES, 'flute'] as const;

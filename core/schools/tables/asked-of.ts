@@ -1,15 +1,5 @@
 import type { School } from '#core/schools/school.ts';
-
-/** The instruments a question is asked about, by the names the trade uses for them together. */
-export const CLARINETS = ['clarinet', 'bass-clarinet'] as const;
-export const SAXOPHONES = ['soprano-saxophone', 'alto-saxophone', 'tenor-saxophone', 'baritone-saxophone'] as const;
-export const SINGLE_REEDS = [...CLARINETS, ...SAXOPHONES] as const;
-export const DOUBLE_REEDS = ['oboe', 'cor-anglais', 'bassoon'] as const;
-export const KEYED = [...SINGLE_REEDS, ...DOUBLE_REEDS, 'flute', 'piccolo'] as const;
-export const SWABBED = [...KEYED, 'bamboo-flute'] as const;
-export const ALWAYS_PISTONS = ['trumpet', 'cornet', 'flugelhorn', 'baritone', 'euphonium', 'sousaphone'] as const;
-export const BRASS = [...ALWAYS_PISTONS, 'tuba', 'horn', 'trombone'] as const;
-export const IN_WOOD = ['clarinet', 'bass-clarinet', 'oboe', 'cor-anglais', 'piccolo'] as const;
+import { ALWAYS_PISTONS, KEYED, SAXOPHONES } from '#core/instruments/tables/kind-groups.ts';
 
 type AskedOf = School['askedOf'];
 

@@ -1,15 +1,13 @@
 import type { School } from '#core/schools/school.ts';
 import {
   ALWAYS_PISTONS,
-  all,
-  always,
   BRASS,
   KEYED,
-  pistons,
   SAXOPHONES,
   SINGLE_REEDS,
   SWABBED,
-} from '#core/schools/tables/asked-of.ts';
+} from '#core/instruments/tables/kind-groups.ts';
+import { all, always, pistons } from '#core/schools/tables/asked-of.ts';
 
 const BATHED = [...pistons, { kinds: ['trombone'] as const }];
 

@@ -1,6 +1,7 @@
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import type { School } from '#core/schools/school.ts';
-import { all, always, DOUBLE_REEDS, SAXOPHONES, SINGLE_REEDS } from '#core/schools/tables/asked-of.ts';
+import { DOUBLE_REEDS, SAXOPHONES, SINGLE_REEDS } from '#core/instruments/tables/kind-groups.ts';
+import { all, always } from '#core/schools/tables/asked-of.ts';
 
 /** Putting together and handling. */
 export const JOINING = {

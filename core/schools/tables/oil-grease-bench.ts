@@ -1,15 +1,6 @@
 import type { School } from '#core/schools/school.ts';
-import {
-  all,
-  always,
-  BRASS,
-  corked,
-  DOUBLE_REEDS,
-  IN_WOOD,
-  KEYED,
-  pistons,
-  SWABBED,
-} from '#core/schools/tables/asked-of.ts';
+import { BRASS, DOUBLE_REEDS, IN_WOOD, KEYED, SWABBED } from '#core/instruments/tables/kind-groups.ts';
+import { all, always, corked, pistons } from '#core/schools/tables/asked-of.ts';
 
 const SERVICED = [...KEYED, ...BRASS] as const;
 const CLOCKWISE = 'If the guide has to be felt for, turn gently clockwise seen from the top and stop at the click.';

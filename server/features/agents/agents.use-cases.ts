@@ -1,4 +1,6 @@
-import { agentWith, mayIUse, mayIUseAnywhere, mixing } from '#core/agents/may-i-use.ts';
+import { agentWith, mayIUse } from '#core/agents/may-i-use.ts';
+import { mixing } from '#core/agents/mixing.ts';
+import { mayIUseAnywhere } from '#core/agents/anywhere.ts';
 import { AGENTS } from '#core/agents/tables/agents.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { AgentList, MixingView, VerdictsView } from '#contract/agents.ts';

@@ -1,0 +1,48 @@
+import type { Agent, Material, SurfaceId, Verdict, VerdictRow } from '#core/agents/agent.ts';
+import { SURFACES, SURFACES_OF, type Surface } from '#core/agents/tables/surfaces.ts';
+import type { Mark } from '#core/explain/explained.ts';
+import { KIND_IDS } from '#core/instruments/kind.ts';
+import { kindOf } from '#core/instruments/kinds.ts';
+
+/** Everything a surface is made of on some instrument. */
+function materialsOf(id: SurfaceId): readonly Material[] {
+  const { material }: Surface = SURFACES[id];
+  if (typeof material === 'string') return [material];
+  const { field, otherwise } = material;
+  const having = KIND_IDS.filter((kind) =>
+    SURFACES_OF[kind].some((one) => (typeof one === 'string' ? one : one.id) === id),
+  );
+  return having.flatMap((kind) => {
+    const asked = kindOf(kind).fields.find((one) => one.field === field);
+    if (asked) return asked.options.map((option) => option.id as Material);
+    return otherwise === undefined ? [] : [otherwise];
+  });
+}
+
+export type SaidAnywhere = {
+  readonly on: SurfaceId;
+  readonly name: string;
+  /** Of what material and on which instruments; null where it does not matter. */
+  readonly of: string | null;
+  readonly verdict: Verdict;
+  readonly why: string;
+  readonly mark: Mark;
+};
+
+/** Is a line about a surface whatever it is made of, on whatever instrument? */
+const isPlain = ({ of, among }: VerdictRow): boolean => of === undefined && among === undefined;
+
+/** What the book says of an agent wherever it may be: every surface it names, of whatever that can be made of. */
+export function mayIUseAnywhere({ rows }: Agent): SaidAnywhere[] {
+  return rows.flatMap((row, index) =>
+    row.on.flatMap((surface): SaidAnywhere[] => {
+      const before = rows.slice(0, index).filter(({ on }) => on.includes(surface));
+      const made = row.of && materialsOf(surface).filter((material) => row.of?.includes(material));
+      if (before.some(isPlain) || made?.length === 0) return [];
+      const isRest = isPlain(row) && before.length > 0;
+      const of = [...new Set(made), row.among?.words ?? [], isRest ? 'anything else' : []].flat().join(', ');
+      const { verdict, why, mark = 'practice' } = row;
+      return [{ on: surface, name: SURFACES[surface].name, of: of || null, verdict, why, mark }];
+    }),
+  );
+}
