@@ -245,6 +245,8 @@ describe('may I use', () => {
       ['brass instruments', 'yes'],
       ['woodwind', 'no'],
     ]);
+    // A cork is of cork only: nothing else is meant by it.
+    expect(mayIUseAnywhere(agent('cool-water')).find(({ on }) => on === 'neck-cork')?.of).toBeNull();
     const contact = mayIUseAnywhere(agent('contact-cleaner')).filter(({ on }) => on === 'pad-seats');
     expect(contact.at(-1)).toMatchObject({ of: 'anything else', verdict: 'care' });
   });

@@ -32,15 +32,23 @@ export type SaidAnywhere = {
 /** Is a line about a surface whatever it is made of, on whatever instrument? */
 const isPlain = ({ of, among }: VerdictRow): boolean => of === undefined && among === undefined;
 
+/** Of what a line is meant on a surface; null where it is about nothing that surface is ever made of. */
+function meantOn({ on, of }: VerdictRow, surface: SurfaceId): readonly Material[] | null {
+  if (!on.includes(surface)) return null;
+  if (of === undefined) return [];
+  const made = [...new Set(materialsOf(surface))].filter((material) => of.includes(material));
+  return made.length === 0 ? null : made;
+}
+
 /** What the book says of an agent wherever it may be: every surface it names, of whatever that can be made of. */
 export function mayIUseAnywhere({ rows }: Agent): SaidAnywhere[] {
   return rows.flatMap((row, index) =>
     row.on.flatMap((surface): SaidAnywhere[] => {
-      const before = rows.slice(0, index).filter(({ on }) => on.includes(surface));
-      const made = row.of && materialsOf(surface).filter((material) => row.of?.includes(material));
-      if (before.some(isPlain) || made?.length === 0) return [];
+      const made = meantOn(row, surface);
+      const before = rows.slice(0, index).filter((one) => meantOn(one, surface) !== null);
+      if (made === null || before.some(isPlain)) return [];
       const isRest = isPlain(row) && before.length > 0;
-      const of = [...new Set(made), row.among?.words ?? [], isRest ? 'anything else' : []].flat().join(', ');
+      const of = [made, row.among?.words ?? [], isRest ? 'anything else' : []].flat().join(', ');
       const { verdict, why, mark = 'practice' } = row;
       return [{ on: surface, name: SURFACES[surface].name, of: of || null, verdict, why, mark }];
     }),

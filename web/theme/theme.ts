@@ -116,5 +116,14 @@ export const theme = createTheme({
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiIconButton: { styleOverrides: { root: { minWidth: 44, minHeight: 44 } } },
+    // Room for both buttons at the finger's size: a long name ends before them.
+    MuiAutocomplete: {
+      styleOverrides: {
+        root: {
+          '&.MuiAutocomplete-hasPopupIcon.MuiAutocomplete-hasClearIcon .MuiOutlinedInput-root': { paddingRight: 96 },
+        },
+        input: { textOverflow: 'ellipsis' },
+      },
+    },
   },
 });

@@ -14,7 +14,7 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
         verdict: 'yes',
         why: 'piston valves out, rotors stay in, low pressure',
       },
-      { on: ['finish'], among: BRASS_WIND, verdict: 'yes', why: 'in the tub, on a towel, then dried against spots' },
+      { on: ['finish'], among: BRASS_WIND, verdict: 'yes', why: 'then dried against spots' },
       { on: ['brass-mouthpiece'], verdict: 'yes', why: 'hand-warm, with a brush' },
       {
         on: ['rotors'],
@@ -48,8 +48,9 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       { on: WOODWIND_BODY, of: ['bamboo'], verdict: 'no', why: 'a wet fingertip on the rim is all' },
       { on: CORKS, verdict: 'no', why: 'corks are kept dry' },
       { on: ['tenons'], of: ['cork'], verdict: 'no', why: 'corks are kept dry' },
-      { on: WOODWIND_BODY, verdict: 'no', why: 'pads are ruined and wood moves' },
-      { on: ['finish'], among: WOODWINDS, verdict: 'no', why: 'pads are ruined' },
+      { on: WOODWIND_BODY, of: ['wood'], verdict: 'no', why: 'wood moves, and it runs on into the pads' },
+      { on: WOODWIND_BODY, verdict: 'no', why: 'it runs into the pads and ruins them' },
+      { on: ['finish'], among: WOODWINDS, verdict: 'no', why: 'it runs into the pads and ruins them' },
     ],
   },
   {

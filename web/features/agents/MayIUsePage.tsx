@@ -82,6 +82,10 @@ function Together({ one, other }: { readonly one: Named; readonly other: Named }
   );
 }
 
+/** An instrument by its name, and by its kind where the name does not say it. */
+const called = ({ name, kindName }: { readonly name: string; readonly kindName: string }): string =>
+  kindName.toLowerCase().includes(name.toLowerCase()) ? kindName : `${name}, ${kindName.toLowerCase()}`;
+
 /** No instrument in particular. */
 const ANYTHING = { id: '', name: 'Anything', kindName: 'whatever it is' } as const;
 
@@ -109,7 +113,7 @@ export function MayIUsePage() {
               <Autocomplete
                 options={[ANYTHING, ...places]}
                 disableClearable
-                getOptionLabel={({ name, kindName }) => `${name}, ${kindName.toLowerCase()}`}
+                getOptionLabel={called}
                 isOptionEqualToValue={(a, b) => a.id === b.id}
                 value={place}
                 onChange={(_event, next) => setChosen(next.id)}
@@ -124,12 +128,7 @@ export function MayIUsePage() {
           </Compartment>
           {agent && <Answer agent={agent} instrumentId={place.id === ANYTHING.id ? null : place.id} />}
           <Compartment title="Two of them together">
-            <AgentChoice
-              agents={list}
-              label={agent ? `And with ${agent.name.toLowerCase()}?` : 'And with what?'}
-              value={other}
-              onChange={setOther}
-            />
+            <AgentChoice agents={list} label="And with what?" value={other} onChange={setOther} />
             {agent && other && <Together one={agent} other={other} />}
           </Compartment>
           <Compartment title="Make it weaker">

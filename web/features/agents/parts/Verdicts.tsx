@@ -1,11 +1,10 @@
 import { mdiAlert, mdiCheckBold, mdiCloseThick, mdiHelp, mdiScaleBalance } from '@mdi/js';
 import { Alert, Box, Button, MenuItem, SvgIcon, TextField, Typography } from '@mui/material';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { Link } from 'react-router';
 import { MARK_WORDS } from '#core/explain/mark-words.ts';
 import type { VerdictsView } from '#contract/agents.ts';
-
-type Part = VerdictsView['parts'][number];
+import { alike, type Alike, type Part } from '#web/features/agents/alike.ts';
 
 /** Shape and word, never colour alone. */
 const VERDICT_WORDS = {
@@ -16,7 +15,7 @@ const VERDICT_WORDS = {
   'not-known': { words: 'Not known', icon: mdiHelp },
 } as const satisfies Record<Part['verdict'], { words: string; icon: string }>;
 
-function PartRow({ part: { name, material, verdict, why, mark } }: { readonly part: Part }) {
+function AlikeRow({ of: { parts, verdict, why, mark } }: { readonly of: Alike }) {
   const { words, icon } = VERDICT_WORDS[verdict];
   return (
     <Box
@@ -42,13 +41,18 @@ function PartRow({ part: { name, material, verdict, why, mark } }: { readonly pa
       <Typography sx={{ fontWeight: 650, color: verdict === 'no' ? 'stop.ink' : 'text.primary' }}>{words}</Typography>
       <Box sx={{ gridColumn: { xs: 2, sm: 3 } }}>
         <Typography sx={{ fontWeight: 600 }}>
-          {name}
-          {material && (
-            <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
-              {' '}
-              ({material.replaceAll('-', ' ')})
-            </Box>
-          )}
+          {parts.map(({ name, material }, index) => (
+            <Fragment key={`${name} ${material ?? ''}`}>
+              {index > 0 && ' · '}
+              {name}
+              {material && (
+                <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
+                  {' '}
+                  ({material.replaceAll('-', ' ')})
+                </Box>
+              )}
+            </Fragment>
+          ))}
         </Typography>
         <Typography variant="body2" color="text.secondary">
           {why}
@@ -62,13 +66,10 @@ function PartRow({ part: { name, material, verdict, why, mark } }: { readonly pa
 /** The answer for every part, what is refused first. */
 export function Verdicts({ view }: { readonly view: VerdictsView }) {
   const [chosen, setChosen] = useState('');
-  const order = Object.keys(VERDICT_WORDS);
   const names = [...new Set(view.parts.map(({ name }) => name))];
   // Another agent or instrument may not have the part asked about before.
   const only = names.includes(chosen) ? chosen : '';
-  const parts = view.parts
-    .filter(({ name }) => only === '' || name === only)
-    .toSorted((a, b) => order.indexOf(a.verdict) - order.indexOf(b.verdict));
+  const answers = alike(view.parts.filter(({ name }) => only === '' || name === only));
   return (
     <>
       {view.cautions.map((caution) => (
@@ -100,8 +101,8 @@ export function Verdicts({ view }: { readonly view: VerdictsView }) {
         </TextField>
       )}
       <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {parts.map((part) => (
-          <PartRow key={`${part.surface} ${part.material ?? ''}`} part={part} />
+        {answers.map((answer) => (
+          <AlikeRow key={`${answer.verdict} ${answer.why}`} of={answer} />
         ))}
       </Box>
       {view.instrumentId !== null && (
