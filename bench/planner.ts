@@ -25,6 +25,7 @@ function part(kind: KindId): RunPart {
     practice,
     items: items.map(({ id }) => id),
     playedMinutes: 90,
+    roomCelsius: 20,
     wetness: usualWetness,
     loads: new Map(items.map(({ id }, index) => [id, 0.8 + (index % 5) * 0.3])),
   };
@@ -34,7 +35,6 @@ const plan = (minutesAtHand: number | null) =>
   planRun({
     parts: [part('clarinet'), part('alto-saxophone'), part('piccolo')],
     player: { standing: 'grown-up', does: [...SKILLS] },
-    roomCelsius: 20,
     minutesAtHand,
     learned: new Map(),
   });

@@ -1,4 +1,5 @@
 import { object, type InferType } from 'yup';
+import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
 import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES } from '#core/plays/play.ts';
 import { amount, clientKey, localDateText, minuteOfDay, recordId, wallClock } from '#contract/scalars.ts';
 
@@ -13,6 +14,8 @@ export const logPlayRequest = object({
   /** null when only the day is known. */
   endedAtMinute: minuteOfDay().nullable().defined(),
   minutes: amount().integer().min(LEAST_PLAY_MINUTES).max(MOST_PLAY_MINUTES).required(),
+  /** The room, °C; null where nobody says. */
+  roomCelsius: amount().min(COLDEST_ROOM).max(WARMEST_ROOM).nullable().defined(),
   now: wallClock.required(),
 })
   .exact()
@@ -26,6 +29,7 @@ export const playView = object({
   endedOn: localDateText().required(),
   endedAtMinute: minuteOfDay().nullable().defined(),
   minutes: amount().integer().required(),
+  roomCelsius: amount().nullable().defined(),
 })
   .exact()
   .required();

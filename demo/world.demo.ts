@@ -1,4 +1,5 @@
 import type { CareItemId, StepId } from '#core/care/care-ids.ts';
+import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
 import { DEMO_CHOICES, DEMO_CONDITIONS } from '#demo/judgements.demo.ts';
 import { usualPractice } from '#core/schools/practice-under.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
@@ -14,7 +15,6 @@ import { DEMO_GAPS, DEMO_INSTRUMENTS, DEMO_PLAYERS, type DemoInstrument, type De
 import { seeded, type Random } from '#demo/random.ts';
 
 const DAYS_TOLD = 730;
-const ROOM_CELSIUS = 20;
 const MS_PER_MINUTE = 60_000;
 
 export type DemoPlay = {
@@ -23,6 +23,7 @@ export type DemoPlay = {
   readonly playerId: PlayerId;
   readonly endedOn: LocalDate;
   readonly endedAtMinute: number;
+  readonly roomCelsius: number | null;
   readonly minutes: number;
 };
 export type DemoRun = {
@@ -122,12 +123,12 @@ function runOf(story: Story, { kind, items, on, minute, play, minutesAtHand }: R
         practice,
         items,
         playedMinutes: play?.minutes ?? 0,
+        roomCelsius: USUAL_ROOM_CELSIUS,
         wetness: usualWetness,
         loads: new Map(),
       },
     ],
     player,
-    roomCelsius: ROOM_CELSIUS,
     minutesAtHand,
     learned: new Map(),
   });
@@ -165,6 +166,7 @@ function playOn(story: Story, on: LocalDate, lastNight: boolean): DemoPlay | nul
     playerId: instrument.playerId,
     endedOn: on,
     endedAtMinute: random.whole(...told.plays.endsAtMinute),
+    roomCelsius: null,
     minutes,
   };
 }

@@ -1,3 +1,4 @@
+import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import { demoWorld, type DemoWorld } from '#demo/world.demo.ts';
@@ -16,9 +17,8 @@ function addRun({ packup, care }: Services, run: DemoWorld['runs'][number]): voi
   const startedAt = startOf(rest.startedOn, rest.startedAtMinute);
   packup.add({
     ...rest,
-    shares: [{ instrumentId, playKey, playedMinutes }],
+    shares: [{ instrumentId, playKey, playedMinutes, roomCelsius: USUAL_ROOM_CELSIUS }],
     plan: storedPlan(plan),
-    roomCelsius: 20,
     startedAt,
   });
   for (const { key, event } of events) packup.addEvent(run.key, key, event);

@@ -76,12 +76,12 @@ const planFor = (kind: KindId, practice: Practice, items: readonly CareItemId[])
         practice,
         items,
         playedMinutes: 45,
+        roomCelsius: 20,
         wetness: usualWetness,
         loads: new Map(),
       },
     ],
     player: grownUp,
-    roomCelsius: 20,
     minutesAtHand: null,
     learned: new Map(),
   });

@@ -1,7 +1,8 @@
+import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
 import { careClocks, type CareFacts, type ItemClock } from '#core/care/care-clock.ts';
 import { practiceFor, type Practice } from '#core/care/practice-book.ts';
 import type { Condition } from '#core/conditions/condition.ts';
-import { idsInForce } from '#core/conditions/in-force.ts';
+import { idsInForce, roomRead } from '#core/conditions/in-force.ts';
 import { practiceUnder } from '#core/schools/practice-under.ts';
 import type { SchoolChoices, SchoolContext } from '#core/schools/school.ts';
 import { awaitsPackUp, whatMatters } from '#core/care/what-matters.ts';
@@ -23,6 +24,8 @@ export type Situation = {
   readonly context: SchoolContext;
   readonly choices: SchoolChoices;
   readonly conditions: readonly Condition[];
+  /** The room it is played in: as read off while a condition holds, else the usual one, °C. */
+  readonly roomCelsius: number;
   readonly clocks: readonly ItemClock[];
   /** The periodic clocks that call for attention, most pressing first. */
   readonly calling: readonly ItemClock[];
@@ -59,6 +62,7 @@ export function situationOf(
     context,
     choices,
     conditions,
+    roomCelsius: roomRead(conditions, today, { choices, context }) ?? USUAL_ROOM_CELSIUS,
     clocks,
     calling: whatMatters(kind, clocks),
     awaitsPackUp: awaitsPackUp(clocks),

@@ -1,3 +1,4 @@
+import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
 import type { Condition } from '#core/conditions/condition.ts';
 import { concerns, conditionKind } from '#core/conditions/in-force.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
@@ -6,9 +7,6 @@ import { addDays, type LocalDate } from '#core/time/local-date.ts';
 
 /** Below this much relative humidity, percent, wood is in dry air (general knowledge of the trade). */
 export const DRY_BELOW_PERCENT = 40;
-/** A room is never colder or warmer than this, °C. */
-export const COLDEST_ROOM = -40;
-export const WARMEST_ROOM = 50;
 /** No illness, rest or tour is entered for longer than this. */
 const LONGEST_DAYS = 1100;
 const LATEST_BEGIN_DAYS = 366;

@@ -11,7 +11,7 @@ import { conditionNotes } from '#core/conditions/condition-effects.ts';
 import { conditionNoteWords, endWords } from '#core/conditions/condition-words.ts';
 import { CONDITION_IDS, type ConditionId } from '#core/conditions/condition-ids.ts';
 import type { Condition } from '#core/conditions/condition.ts';
-import { concerns, conditionKind, holdsOn, idsInForce, lastDay } from '#core/conditions/in-force.ts';
+import { concerns, conditionKind, holdsOn, idsInForce, lastDay, roomRead } from '#core/conditions/in-force.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import { forecastWeek } from '#core/plays/forecast.ts';
@@ -47,6 +47,21 @@ const callsOn = (
   { today = TODAY, done = null as LocalDate | null, choices = {} as SchoolChoices } = {},
 ) => conditionCalls(item, [one], { today, lastDoneOn: done, schools: settingOf(kind, choices) });
 const dueOn = (...given: Parameters<typeof callsOn>) => callsOn(...given)[0]?.on ?? null;
+
+describe('the room read off', () => {
+  const read = (beginsOn: LocalDate, celsius: number, endsOn: LocalDate | null = null) =>
+    condition('dry-air', { key: `${celsius}`, beginsOn, endsOn, air: { celsius, humidityPercent: 30 } });
+
+  test('is the newest reading of a condition that holds, and none without one', () => {
+    const room = (...conditions: Condition[]) => roomRead(conditions, TODAY, settingOf('clarinet'));
+    expect(room()).toBeNull();
+    expect(room(condition('ill'))).toBeNull();
+    expect(room(read(ago(9), 19), read(ago(2), 24))).toBe(24);
+    expect(room(read(ago(2), 24), read(ago(9), 19))).toBe(24);
+    expect(room(read(ago(9), 19), read(ago(2), 24, ago(1)))).toBe(19);
+    expect(room(read(addDays(TODAY, 1), 24))).toBeNull();
+  });
+});
 
 // Common practice, no source: day 4 and day 7 rest on one voice, day 0 is an estimate.
 describe('illness', () => {

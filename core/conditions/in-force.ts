@@ -41,6 +41,12 @@ export function holdsOn(condition: Condition, day: LocalDate, schools: SchoolSet
   return condition.beginsOn <= day && (last === null || day <= last);
 }
 
+/** What the hygrometer showed last, °C, while a condition with a reading holds; null without one. */
+export function roomRead(conditions: readonly Condition[], day: LocalDate, schools: SchoolSetting): number | null {
+  const read = conditions.filter((one) => one.air !== null && holdsOn(one, day, schools));
+  return read.toSorted((a, b) => (a.beginsOn < b.beginsOn ? 1 : -1))[0]?.air?.celsius ?? null;
+}
+
 /**
  * The conditions a default may look at today. Worked out before the schools are, so an end that hangs on a school is
  * taken by that school's default; no default hangs on a condition that ends so.

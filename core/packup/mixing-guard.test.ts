@@ -90,6 +90,7 @@ describe('in a run', () => {
     practice,
     items: ['single-reed/after-playing', 'single-reed/reed-hygiene', 'single-reed/mouthpiece-soak'],
     playedMinutes: 40,
+    roomCelsius: 20,
     wetness: usualWetness,
     loads: new Map(),
   });
@@ -97,7 +98,6 @@ describe('in a run', () => {
     planRun({
       parts,
       player: { standing: 'grown-up', does: [] },
-      roomCelsius: 20,
       minutesAtHand: null,
       learned: new Map(),
     });

@@ -22,6 +22,7 @@ const partOf = (kind: KindId, playedMinutes = 60): RunPart => {
       .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
       .map(({ id }) => id),
     playedMinutes,
+    roomCelsius: 20,
     wetness: usualWetness,
     loads: new Map(),
   };
@@ -30,7 +31,6 @@ const plan = (parts: readonly RunPart[], minutesAtHand: number | null) =>
   planRun({
     parts,
     player: { standing: 'grown-up', does: [] },
-    roomCelsius: 20,
     minutesAtHand,
     learned: new Map(),
   });

@@ -31,12 +31,12 @@ function isUsual(step: Step, steps: readonly Step[]): boolean {
 }
 
 function candidatesOf(part: RunPart, request: RunRequest, isFirst: boolean): Candidate[] {
-  const { player, roomCelsius, learned } = request;
+  const { player, learned } = request;
   const pace = paceOf(player.standing);
   // Hands are washed once, however many cases are opened.
   const steps = stepsFor(part.practice, part.items).filter(({ oncePerRun }) => isFirst || !oncePerRun);
   return steps.map((step) => {
-    const repeats = countFor(step.repeats, { ...part, roomCelsius });
+    const repeats = countFor(step.repeats, part);
     const own = learned.get(step.id);
     const minutes = (own?.value ?? step.minutes * pace) * (repeats?.count ?? 1);
     return {
@@ -126,11 +126,11 @@ const isEveryPlay = (item: CareItem | undefined): boolean => item?.trigger.kind 
  * Value (estimate) = near-mouth weight × severity × exposure; exposure is the water present against the dry threshold
  * for what belongs to every play, else the clock's load, each capped at 2.
  */
-function valueOf({ part, step }: Candidate, roomCelsius: number): number {
+function valueOf({ part, step }: Candidate): number {
   const item = itemIn(part.practice, step.item);
   if (item === undefined) return 0;
   const { water } = part.kind;
-  const wet = condensate(water, part.playedMinutes, roomCelsius) / dryThreshold(water);
+  const wet = condensate(water, part.playedMinutes, part.roomCelsius) / dryThreshold(water);
   const exposure = isEveryPlay(item) ? Math.max(LEAST_EXPOSURE, wet) : (part.loads.get(item.id) ?? 1);
   return (
     nearnessWeight(part.kind, isEveryPlay(item) ? step.part : item.part) *
@@ -140,7 +140,7 @@ function valueOf({ part, step }: Candidate, roomCelsius: number): number {
 }
 
 /** What is opened is closed: a periodic item is done whole; of every play each step that is no must stands alone. */
-function unitsOf(candidates: readonly Candidate[], roomCelsius: number): { must: number[]; units: Unit[] } {
+function unitsOf(candidates: readonly Candidate[]): { must: number[]; units: Unit[] } {
   const must: number[] = [];
   const groups = new Map<string, { jobs: number[]; value: number }>();
   candidates.forEach((candidate, index) => {
@@ -150,7 +150,7 @@ function unitsOf(candidates: readonly Candidate[], roomCelsius: number): { must:
     const group = everyPlay ? key : `${instrumentId}:${step.item}`;
     const known = groups.get(group);
     if (known) known.jobs.push(index);
-    else groups.set(group, { jobs: [index], value: valueOf(candidate, roomCelsius) });
+    else groups.set(group, { jobs: [index], value: valueOf(candidate) });
     return undefined;
   });
   return { must, units: [...groups.values()] };
@@ -175,9 +175,9 @@ type Chosen = {
 /** All of it, or what fits the minutes at hand. */
 function choose(candidates: readonly Candidate[], jobs: readonly Job[], request: RunRequest): Chosen {
   const all = candidates.map((_, index) => index);
-  const { minutesAtHand: minutes, roomCelsius, parts } = request;
+  const { minutesAtHand: minutes, parts } = request;
   if (minutes === null) return { chosen: all, leftOut: [], because: [] };
-  const { must, units } = unitsOf(candidates, roomCelsius);
+  const { must, units } = unitsOf(candidates);
   const requires = requiresOf(candidates, parts);
   const limitSeconds = Math.round(minutes * SECONDS);
   const choice = chooseSteps({ jobs, must, units, requires, limitSeconds });

@@ -190,6 +190,7 @@ describe('a plan', () => {
         practice,
         items,
         playedMinutes: 45,
+        roomCelsius: 20,
         wetness: usualWetness,
         loads: new Map<CareItemId, number>([
           ['single-reed/mouthpiece-wash', 3],
@@ -197,7 +198,6 @@ describe('a plan', () => {
         ]),
       },
     ],
-    roomCelsius: 20,
     player: { standing, does: ['key-oil' as const] },
     minutesAtHand,
     learned,

@@ -46,6 +46,8 @@ export type RunPart = {
   readonly practice: Practice;
   readonly items: readonly CareItemId[];
   readonly playedMinutes: number;
+  /** The room it was played in, °C. */
+  readonly roomCelsius: number;
   /** What is known of how wet this player blows it. */
   readonly wetness: Wetness;
   /** How far each clock has run, where one runs; it weighs what is left out. */
@@ -55,7 +57,6 @@ export type RunPart = {
 export type RunRequest = {
   readonly parts: readonly RunPart[];
   readonly player: PlayerAbilities;
-  readonly roomCelsius: number;
   /** Null: all the time it takes. */
   readonly minutesAtHand: number | null;
   /** Minutes of one repeat of a step, learned from the player's own ticks. */

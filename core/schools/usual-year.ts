@@ -9,7 +9,7 @@ import { stepsFor } from '#core/packup/collect-steps.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 import { addDays, dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
-import { USUAL_ROOM_CELSIUS } from '#core/water/condensation.ts';
+import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
 import type { Wetness } from '#core/water/wetness.ts';
 
 export const YEAR_DAYS = 365;
@@ -73,12 +73,12 @@ function runOf(situation: Situation, items: readonly CareItem[], of: YearOf, mem
         practice,
         items: ids,
         playedMinutes: usualPlayMinutes,
+        roomCelsius: USUAL_ROOM_CELSIUS,
         wetness: of.wetness,
         loads: new Map(),
       },
     ],
     player: of.player,
-    roomCelsius: USUAL_ROOM_CELSIUS,
     minutesAtHand: null,
     learned: new Map(),
   });

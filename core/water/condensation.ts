@@ -4,8 +4,6 @@ import type { WaterRow } from '#core/instruments/kind.ts';
 /** Breath as it enters the instrument: 34 °C, 95 % RH (estimate after McCutchan & Taylor 1951 and ISO 7933). */
 export const BREATH_CELSIUS = 34;
 export const BREATH_RELATIVE_HUMIDITY = 0.95;
-/** Room temperature where nobody has said otherwise (estimate). */
-export const USUAL_ROOM_CELSIUS = 20;
 /** The film that feels dry to the hand, g/m² of wetted bore (estimate). */
 const DRY_FILM_GRAMS_PER_SQUARE_METRE = 5;
 

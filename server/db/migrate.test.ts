@@ -47,6 +47,8 @@ const ROWS_AFTER: Record<string, string> = {
     insert into school_sets values ('t1', 'cl', 'My way', '2026-01-02', '2026-01-02T10:05:00.000Z');
     insert into conditions values ('n1', 'ill', null, 'ada', '2026-01-02', null, null, null, null, '2026-01-02T10:05:00.000Z');
     insert into condition_ends values ('m1', 'n1', '2026-01-05', '2026-01-05T10:05:00.000Z');`,
+  // Columns only: the rows above have them now.
+  '0002_room': '',
 };
 /** Tables by the migration that made them. */
 const TABLES_OF: Record<string, string[]> = {
@@ -86,9 +88,10 @@ describe('migrations', () => {
           'create table if not exists __drizzle_migrations (id integer primary key, hash text not null, created_at numeric)',
         );
         client.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)').run(tag, when);
+        // At once, so that every later migration is tried on them.
+        client.exec(ROWS_AFTER[tag] ?? '');
       }
       const known = journal.slice(0, upTo + 1).map(({ tag }) => tag);
-      for (const tag of known) client.exec(ROWS_AFTER[tag] ?? '');
       client.close();
       const home = mkdtempSync(path.join(folder, 'home-'));
       copyFileSync(file, path.join(home, DATABASE_FILE));
@@ -120,6 +123,23 @@ describe('migrations', () => {
       { key: 's2', condition: 'new-cork', begins_on: '2026-01-03', part: 'barrel' },
     ]);
     expect(client.prepare('select key from signs_noticed').pluck().all()).toEqual(['s1']);
+    client.close();
+  });
+
+  test('the room of a run goes to each of its instruments', () => {
+    const client = new Database(path.join(folder, 'rooms.db'));
+    const [first, second, third] = ['0000_first', '0001_judgement', '0002_room'].map((tag) =>
+      readFileSync(path.join(migrationsFolder, `${tag}.sql`), 'utf8').replaceAll('--> statement-breakpoint', ''),
+    );
+    client.exec(first ?? '');
+    client.exec(ROWS_AFTER['0000_first'] ?? '');
+    client.exec("update runs set room_celsius = 12.5 where key = 'r1'");
+    client.exec(second ?? '');
+    client.exec(third ?? '');
+    expect(client.prepare('select run_key, room_celsius from run_instruments').all()).toEqual([
+      { run_key: 'r1', room_celsius: 12.5 },
+    ]);
+    expect(client.prepare('select room_celsius from plays').pluck().all()).toEqual([null]);
     client.close();
   });
 
@@ -184,7 +204,7 @@ describe('opening the data folder', () => {
 
   test('a file with rows is copied before it is migrated, and the copy holds them as they were', () => {
     const first = openDatabase(folder);
-    first.client.exec(ROWS_AFTER['0000_first'] ?? '');
+    first.client.exec("insert into withdrawals values ('w1', 'p1', '2026-01-03T00:00:00.000Z')");
     const later = path.join(folder, 'migrations');
     cpSync(migrationsFolder, later, { recursive: true });
     const journalFile = path.join(later, 'meta/_journal.json');

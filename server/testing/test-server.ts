@@ -78,6 +78,7 @@ export const playBody = (over: object = {}) => ({
   endedOn: TODAY,
   endedAtMinute: 1190,
   minutes: 45,
+  roomCelsius: null,
   now: NOW,
   ...over,
 });

@@ -57,7 +57,7 @@ export function instrumentPageOf(
   const situation = situationIn(services, instrument, today);
   const last = services.plays.last(id);
   const wetness = wetnessIn(services, id, situation);
-  const water = waterView(situation, situation.awaitsPackUp ? (last?.minutes ?? 0) : 0, wetness);
+  const water = waterView(situation, situation.awaitsPackUp ? (last ?? null) : null, wetness);
   return succeed({
     instrument: instrumentView(instrument, situation),
     strip: stripView(situation.kind, instrument.build, water.grams),

@@ -11,7 +11,7 @@ import type { Instrument } from '#core/instruments/instrument.ts';
 import { kindName } from '#core/instruments/kind.ts';
 import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { condensate, USUAL_ROOM_CELSIUS } from '#core/water/condensation.ts';
+import { condensate } from '#core/water/condensation.ts';
 import { letOutAfter, letOutWords } from '#core/water/let-out.ts';
 import { passReasonWords } from '#core/water/passes.ts';
 import { usualWetness, WETNESS_GRID, wetnessMoments, type Wetness } from '#core/water/wetness.ts';
@@ -47,7 +47,7 @@ function minutesOf(situation: Situation, item: ItemClock['item'], player: Player
           (countFor(repeats, {
             kind,
             playedMinutes: situation.usualPlayMinutes,
-            roomCelsius: USUAL_ROOM_CELSIUS,
+            roomCelsius: situation.roomCelsius,
             wetness: usualWetness,
             practice: situation.practice,
           })?.count ?? 1),
@@ -85,18 +85,20 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
   };
 }
 
+/** What a play leaves water by: how long it was, and in what room. */
+export type LeavesWater = { readonly minutes: number; readonly roomCelsius: number | null };
+
 /** Water left by the last play, with its reasons; none once the instrument is packed up. */
-export function waterView(situation: Situation, playedMinutes: number, wetness: Wetness): InstrumentPage['water'] {
+export function waterView(situation: Situation, play: LeavesWater | null, wetness: Wetness): InstrumentPage['water'] {
   const { water } = situation.kind;
-  const grams = condensate(water, playedMinutes, USUAL_ROOM_CELSIUS);
-  const because =
-    grams > 0
-      ? [passReasonWords({ rule: 'water-blown-in', minutes: playedMinutes, roomCelsius: USUAL_ROOM_CELSIUS, grams })]
-      : [];
-  const letOut = letOutAfter(water, USUAL_ROOM_CELSIUS, wetness);
+  const minutes = play?.minutes ?? 0;
+  const roomCelsius = play?.roomCelsius ?? situation.roomCelsius;
+  const grams = condensate(water, minutes, roomCelsius);
+  const because = grams > 0 ? [passReasonWords({ rule: 'water-blown-in', minutes, roomCelsius, grams })] : [];
+  const letOut = letOutAfter(water, roomCelsius, wetness);
   return {
     grams,
-    minutes: playedMinutes,
+    minutes,
     because,
     letOut: letOut && { minutes: letOut.value, because: letOut.because.map(letOutWords) },
   };

@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { conditionPaths } from '#contract/conditions.ts';
 import { runView, type RunStepView, type RunView } from '#contract/packup.ts';
 import {
   aKey,
@@ -37,6 +38,30 @@ const tickAll = async (run: RunView, but: readonly string[] = []) => {
 };
 
 describe('a pack-up run', () => {
+  test('counts in the room it was played in: as said, else as read off while dry air holds', async () => {
+    const upper = async (roomCelsius: number | null, endedAtMinute: number) => {
+      const play = playBody({ roomCelsius, minutes: 30, endedAtMinute });
+      await server.api().post('/api/plays').send(play).expect(201);
+      const run: RunView = (await start({ parts: [share({ playKey: play.key })] }).expect(201)).body;
+      const swab = run.steps.find(({ stepId }) => stepId === 'clarinet/swab-upper');
+      return { count: swab?.repeats?.count ?? 0, why: swab?.repeats?.because[0]?.text, water: run.parts[0]?.strip };
+    };
+    const cold = await upper(10, 600);
+    const hot = await upper(28, 700);
+    expect(cold.why).toContain('at about 10 °C');
+    expect(hot.why).toContain('at about 28 °C');
+    expect(cold.count).toBeGreaterThan(hot.count);
+    const dryAir = { key: aKey(), condition: 'dry-air', instrumentId: 'clarinet', beginsOn: TODAY, endsOn: null };
+    await server
+      .api()
+      .post(conditionPaths.begin)
+      .send({ ...dryAir, part: null, air: { celsius: 24, humidityPercent: 28 }, now: NOW })
+      .expect(201);
+    expect((await upper(null, 800)).why).toContain('at about 24 °C');
+    expect((await upper(10, 900)).why).toContain('at about 10 °C');
+    expect((await page()).water.because[0].text).toContain('at about 10 °C');
+  });
+
   test('goes from play to record: clocks move, the record holds exactly what was done', async () => {
     const play = playBody();
     await server.api().post('/api/plays').send(play).expect(201);
@@ -45,6 +70,7 @@ describe('a pack-up run', () => {
     expect(run.parts[0]?.playedMinutes).toBe(45);
     const passes = run.steps.find(({ stepId }: RunStepView) => stepId === 'clarinet/swab-upper')?.repeats;
     expect(passes).toMatchObject({ count: 5, noun: 'pass' });
+    expect(passes?.because[0]?.text).toContain('at about 20 °C');
     await tickAll(run, ['keyed/wipe-finger-marks']);
     const done = await finish(run.key).expect(201);
     expect(done.body.doneNames).toContain('swab the bore');

@@ -34,6 +34,8 @@ export type RunShare = {
   readonly instrumentId: InstrumentId;
   readonly playKey: string | null;
   readonly playedMinutes: number;
+  /** The room it was played in, °C. */
+  readonly roomCelsius: number;
 };
 
 export type Run = {
@@ -42,7 +44,6 @@ export type Run = {
   readonly playerId: PlayerId;
   readonly kind: RunKind;
   readonly minutesAtHand: number | null;
-  readonly roomCelsius: number;
   readonly plan: StoredPlan;
   readonly startedOn: LocalDate;
   readonly startedAtMinute: number;
@@ -75,10 +76,11 @@ function storedInstant(text: string): Instant {
 /** The only place where rows become a run. */
 export const runFromRows = (row: RunRow, shares: readonly RunInstrumentRow[]): Run => ({
   ...row,
-  shares: shares.map(({ instrumentId, playKey, playedMinutes }) => ({
+  shares: shares.map(({ instrumentId, playKey, playedMinutes, roomCelsius }) => ({
     instrumentId: instrumentId as InstrumentId,
     playKey,
     playedMinutes,
+    roomCelsius,
   })),
   playerId: row.playerId as PlayerId,
   plan: JSON.parse(row.plan) as StoredPlan,

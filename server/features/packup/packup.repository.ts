@@ -48,7 +48,7 @@ export function createPackupRepository(db: Db) {
   const passTaps = db
     .select({
       playedMinutes: runInstruments.playedMinutes,
-      roomCelsius: runs.roomCelsius,
+      roomCelsius: runInstruments.roomCelsius,
       count: runEvents.count,
       answer: runEvents.answer,
     })

@@ -16,7 +16,6 @@ export const runs = sqliteTable(
     kind: text({ enum: RUN_KINDS }).notNull(),
     /** Null: all the time it takes. */
     minutesAtHand: real('minutes_at_hand'),
-    roomCelsius: real('room_celsius').notNull(),
     /** JSON of the plan as it was shown: steps in order, counts, minutes, what was left out, reasons. */
     plan: text().notNull(),
     startedOn: text('started_on').notNull(),
@@ -40,6 +39,8 @@ export const runInstruments = sqliteTable(
       .references(() => instruments.id),
     playKey: text('play_key').references(() => plays.key),
     playedMinutes: integer('played_minutes').notNull(),
+    /** The room it was played in; before anybody could say, 20 °C. */
+    roomCelsius: real('room_celsius').notNull().default(20),
   },
   (table) => [
     primaryKey({ columns: [table.runKey, table.instrumentId] }),

@@ -47,12 +47,8 @@ function practiceOfRepeats({ repeats }: Step): { rule: string; text: string; mar
   return [{ rule: 'practice-says', text, mark: repeats.mark }];
 }
 
-function repeatsView(
-  { step, planned }: PlannedRunStep,
-  { kind, playedMinutes, wetness, practice }: RunInstrument,
-  roomCelsius: number,
-): RunStepView['repeats'] {
-  const repeats = countFor(step.repeats, { kind, playedMinutes, roomCelsius, wetness, practice });
+function repeatsView({ step, planned }: PlannedRunStep, mine: RunInstrument): RunStepView['repeats'] {
+  const repeats = countFor(step.repeats, mine);
   if (repeats === null) return null;
   const because = [...repeats.because.map(passReasonWords), ...practiceOfRepeats(step)];
   return { count: planned.count ?? repeats.count, noun: repeats.noun, because };
@@ -69,7 +65,7 @@ const stateOfStep = (at: StepState): Pick<RunStepView, 'state' | 'answer' | 'ski
 });
 
 function stepView(one: PlannedRunStep, parts: RunParts): RunStepView[] {
-  const { state, steps, player, run } = parts;
+  const { state, steps, player } = parts;
   const mine = ownerOf(parts, one);
   if (!mine) return [];
   const { step, key, planned, instrumentId } = one;
@@ -90,7 +86,7 @@ function stepView(one: PlannedRunStep, parts: RunParts): RunStepView[] {
       hands: handsFor(item?.skill, player),
       activeMinutes: planned.activeMinutes,
       startsAtMinute: planned.startsAtMinute,
-      repeats: repeatsView(one, mine, run.roomCelsius),
+      repeats: repeatsView(one, mine),
       way: schoolsOfStep(step, mine.schools).map(wayWords),
       called: isCalledFor(steps, state, one),
       ...stateOfStep(at),
@@ -144,7 +140,7 @@ export function runView(parts: RunParts, done: readonly { instrumentId: string; 
   return {
     key: run.key,
     kind: run.kind,
-    parts: instruments.map(({ instrument, kind, playedMinutes }) => ({
+    parts: instruments.map(({ instrument, kind, playedMinutes, roomCelsius }) => ({
       instrumentId: instrument.id,
       name: instrument.name,
       kind: instrument.kind,
@@ -152,7 +148,7 @@ export function runView(parts: RunParts, done: readonly { instrumentId: string; 
       strip: stripView(
         kind,
         instrument.build,
-        run.kind === 'after' ? condensate(kind.water, playedMinutes, run.roomCelsius) : 0,
+        run.kind === 'after' ? condensate(kind.water, playedMinutes, roomCelsius) : 0,
       ),
     })),
     minutesAtHand: run.minutesAtHand,

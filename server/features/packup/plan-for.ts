@@ -13,7 +13,6 @@ import type { RunEvent, RunKind } from '#core/packup/run-log.ts';
 import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import { instantOfMs, msOfInstant } from '#core/time/instant.ts';
-import { USUAL_ROOM_CELSIUS } from '#core/water/condensation.ts';
 import type { StartRunRequest } from '#contract/packup.ts';
 import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
 import { storedPlan, type Run } from '#server/features/packup/packup.repository.ts';
@@ -63,16 +62,18 @@ function itemsOf(
   return succeed([...new Set(items)]);
 }
 
+type Played = { readonly minutes: number; readonly roomCelsius: number };
+
 /** What a share follows on: the play named, else the last one if it has not been packed up; 0 min for other runs. */
-function playedBefore(services: Services, kind: RunKind, share: Share, situation: Situation): Outcome<number, Failure> {
+function playedBefore(services: Services, kind: RunKind, share: Share, situation: Situation): Outcome<Played, Failure> {
   if (share.playKey !== null) {
     const play = services.plays.find(share.playKey);
     if (!play || play.instrumentId !== share.instrumentId || services.record.withdrawalOf(play.key))
       return fail(notFound('playKey', 'No such play of this instrument in the record.'));
-    return succeed(play.minutes);
+    return succeed({ minutes: play.minutes, roomCelsius: play.roomCelsius ?? situation.roomCelsius });
   }
   const last = kind === 'after' && situation.awaitsPackUp ? services.plays.last(share.instrumentId) : undefined;
-  return succeed(last?.minutes ?? 0);
+  return succeed({ minutes: last?.minutes ?? 0, roomCelsius: last?.roomCelsius ?? situation.roomCelsius });
 }
 
 /** A share with its instrument's situation: what the planner plans from. */
@@ -95,7 +96,8 @@ function partOf(
     kind: situation.kind,
     practice: situation.practice,
     items: items.value,
-    playedMinutes: played.value,
+    playedMinutes: played.value.minutes,
+    roomCelsius: played.value.roomCelsius,
     wetness: wetnessIn(services, instrument.id, situation),
     loads: new Map(situation.clocks.map(({ item, load }) => [item.id, load])),
   });
@@ -164,21 +166,20 @@ export function plannedRun(
   const plan = planRun({
     parts,
     player,
-    roomCelsius: USUAL_ROOM_CELSIUS,
     minutesAtHand: request.minutesAtHand,
     learned: learnedMinutes(services, parts, player),
   });
   return succeed({
     key: request.key,
-    shares: parts.map(({ instrumentId, playedMinutes }, index) => ({
+    shares: parts.map(({ instrumentId, playedMinutes, roomCelsius }, index) => ({
       instrumentId,
       playKey: request.parts[index]?.playKey ?? null,
       playedMinutes,
+      roomCelsius,
     })),
     playerId: player.id,
     kind: request.kind,
     minutesAtHand: request.minutesAtHand,
-    roomCelsius: USUAL_ROOM_CELSIUS,
     plan: storedPlan(plan),
     startedOn: now.on,
     startedAtMinute: now.atMinute,

@@ -20,6 +20,8 @@ export type RunInstrument = {
   readonly practice: Practice;
   readonly schools: SchoolSetting;
   readonly playedMinutes: number;
+  /** The room it was played in, °C. */
+  readonly roomCelsius: number;
   readonly wetness: Wetness;
 };
 
@@ -65,7 +67,7 @@ function withPulledIn(steps: readonly PlannedRunStep[], pulled: readonly Planned
 export function partsOf(services: Services, run: Run): RunParts {
   const player = services.players.find(run.playerId);
   if (!player) throw new Error(`run ${run.key} has no player`);
-  const instruments = run.shares.map(({ instrumentId, playedMinutes }): RunInstrument => {
+  const instruments = run.shares.map(({ instrumentId, playedMinutes, roomCelsius }): RunInstrument => {
     const instrument = services.instruments.find(instrumentId);
     if (!instrument) throw new Error(`run ${run.key} has no instrument ${instrumentId}`);
     const situation = situationIn(services, instrument, localDate(run.startedOn));
@@ -76,6 +78,7 @@ export function partsOf(services: Services, run: Run): RunParts {
       practice,
       schools: situation,
       playedMinutes,
+      roomCelsius,
       wetness: wetnessIn(services, instrumentId, { kind, practice }),
     };
   });

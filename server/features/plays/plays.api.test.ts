@@ -47,6 +47,9 @@ describe('logging a play', () => {
     ['endedOn', { endedOn: '2024-01-09' }],
     ['key', { key: 'not-a-key' }],
     ['now.on', { now: { on: '2031-01-01', atMinute: 0 }, endedOn: '2030-12-31' }],
+    ['roomCelsius', { roomCelsius: 80 }],
+    ['roomCelsius', { roomCelsius: '20' }],
+    ['roomCelsius', { roomCelsius: undefined }],
     ['', { surprise: true }],
   ])('bad %s is refused by name and nothing is written: %j', async (field, over) => {
     const answer = await post(playBody(over));

@@ -8,6 +8,8 @@ export type Play = PlaySpan & {
   readonly key: string;
   readonly instrumentId: InstrumentId;
   readonly playerId: PlayerId;
+  /** The room it was played in, °C; null where nobody said. */
+  readonly roomCelsius: number | null;
 };
 
 /** The only place where a row becomes a play. */
@@ -18,6 +20,7 @@ export const playFromRow = (row: PlayRow): Play => ({
   endedOn: localDate(row.endedOn),
   endedAtMinute: row.endedAtMinute,
   minutes: row.minutes,
+  roomCelsius: row.roomCelsius,
 });
 
 /** [wall minute, minutes] */

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { players } from '#server/features/players/players.table.ts';
 
@@ -16,6 +16,8 @@ export const plays = sqliteTable(
     endedOn: text('ended_on').notNull(),
     endedAtMinute: integer('ended_at_minute'),
     minutes: integer().notNull(),
+    /** Null: nobody said. */
+    roomCelsius: real('room_celsius'),
     /** Wall minutes since 1970: what the clocks sort and count by. Follows from the two columns above. */
     wallMinute: integer('wall_minute')
       .notNull()

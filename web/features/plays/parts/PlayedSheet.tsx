@@ -1,25 +1,20 @@
-import {
-  Alert,
-  Box,
-  Button,
-  Dialog,
-  DialogContent,
-  DialogTitle,
-  Stack,
-  TextField,
-  ToggleButton,
-  ToggleButtonGroup,
-  Typography,
-} from '@mui/material';
+import { Alert, Box, Button, Dialog, DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
+import { ROOMS_FELT } from '#core/air/room.ts';
 import { duration, listed } from '#core/explain/format.ts';
 import { clockTime } from '#core/plays/play-words.ts';
 import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES } from '#core/plays/play.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 
-export type PlayedEntry = { readonly minutes: number; readonly endedOn: string; readonly endedAtMinute: number | null };
+export type PlayedEntry = {
+  readonly minutes: number;
+  readonly endedOn: string;
+  readonly endedAtMinute: number | null;
+  readonly roomCelsius: number | null;
+};
 
 type PlayedSheetProps = {
   readonly instrumentName: string;
@@ -36,8 +31,18 @@ type PlayedSheetProps = {
 
 const STEPS = [-15, -5, 5, 15] as const;
 const clamp = (minutes: number): number => Math.min(MOST_PLAY_MINUTES, Math.max(LEAST_PLAY_MINUTES, minutes));
-const WHEN = { now: 'Just now', today: 'Earlier today', day: 'Another day' } as const;
-type When = keyof typeof WHEN;
+type When = 'now' | 'today' | 'day';
+const WHEN: readonly { readonly value: When; readonly words: string }[] = [
+  { value: 'now', words: 'Just now' },
+  { value: 'today', words: 'Earlier today' },
+  { value: 'day', words: 'Another day' },
+];
+type Room = 'usual' | keyof typeof ROOMS_FELT;
+const ROOMS: readonly { readonly value: Room; readonly words: string }[] = [
+  { value: 'cold', words: `Cold, ${ROOMS_FELT.cold} °C` },
+  { value: 'usual', words: 'As usual' },
+  { value: 'hot', words: `Hot, ${ROOMS_FELT.hot} °C` },
+];
 const HALF_HOUR = 30;
 
 /** Minutes to the next round step: from 7, "+5" is 10. */
@@ -52,7 +57,14 @@ function Minutes({
   readonly setMinutes: (minutes: number) => void;
 }) {
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr auto 1fr 1fr', alignItems: 'center', gap: 1 }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'repeat(4, 1fr)', sm: '1fr 1fr auto 1fr 1fr' },
+        alignItems: 'center',
+        gap: 1,
+      }}
+    >
       {STEPS.slice(0, 2).map((by) => (
         <Button
           key={by}
@@ -65,7 +77,18 @@ function Minutes({
           −{-by}
         </Button>
       ))}
-      <Typography component="output" aria-live="polite" sx={{ typography: 'h1', minWidth: 116, textAlign: 'center' }}>
+      <Typography
+        component="output"
+        aria-live="polite"
+        sx={{
+          typography: 'h1',
+          minWidth: 116,
+          textAlign: 'center',
+          // On a phone the figure stands above its buttons, so that each is as wide as a thumb.
+          gridColumn: { xs: '1 / -1', sm: 'auto' },
+          order: { xs: -1, sm: 0 },
+        }}
+      >
         {duration(minutes)}
       </Typography>
       {STEPS.slice(2).map((by) => (
@@ -99,12 +122,14 @@ export function PlayedSheet({
   const [when, setWhen] = useState<When>('now');
   const [backMinutes, setBackMinutes] = useState(60);
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
+  const [room, setRoom] = useState<Room>('usual');
   const [day, setDay] = useState<string>(addDays(now.on, -1));
   const earlier = Math.max(0, now.atMinute - backMinutes);
   const entry: PlayedEntry = {
     minutes,
     endedOn: when === 'day' ? day : now.on,
     endedAtMinute: when === 'day' ? null : when === 'now' ? now.atMinute : earlier,
+    roomCelsius: room === 'usual' ? null : ROOMS_FELT[room],
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="played-title">
@@ -114,23 +139,7 @@ export function PlayedSheet({
       <DialogContent>
         <Stack spacing={2.5} sx={{ pt: 1 }}>
           <Minutes minutes={minutes} setMinutes={setMinutes} />
-          <ToggleButtonGroup
-            exclusive
-            fullWidth
-            value={when}
-            onChange={(_event, next: When | null) => next && setWhen(next)}
-            aria-label="When it ended"
-          >
-            {(Object.keys(WHEN) as When[]).map((key) => (
-              <ToggleButton
-                key={key}
-                value={key}
-                sx={{ minHeight: 48, textTransform: 'none', fontSize: '1rem', color: 'text.primary' }}
-              >
-                {WHEN[key]}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
+          <ChooseOne label="When it ended" labelHidden options={WHEN} value={when} onChange={setWhen} />
           {when === 'today' && (
             <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 2 }}>
               <Button
@@ -161,6 +170,7 @@ export function PlayedSheet({
               slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: now.on } }}
             />
           )}
+          <ChooseOne label="How was the room, about?" options={ROOMS} value={room} onChange={setRoom} />
           {along.length > 0 && (
             <Typography color="text.secondary">
               Due as well, and in the run: {listed(along.map((name) => name.toLowerCase()))}.
