@@ -16,6 +16,8 @@ export type Repeats =
       readonly kind: 'passes-by-water';
       readonly least: Marked;
       readonly most: Marked;
+      /** Another ceiling after a play longer than this. */
+      readonly mostBeyond?: { readonly minutes: number; readonly most: Marked };
       readonly usual: string;
       readonly mark: Mark;
     }

@@ -22,12 +22,14 @@ export function countFor(
 ): Count | null {
   if (repeats === undefined) return null;
   if (repeats.kind === 'fixed') return { count: repeats.count.value, noun: repeats.noun, because: [] };
+  const { least, most, mostBeyond } = repeats;
+  const isBeyond = mostBeyond !== undefined && playedMinutes > mostBeyond.minutes;
   const { value, because } = passesFor({
     water: kind.water,
     minutes: playedMinutes,
     roomCelsius,
-    least: repeats.least,
-    most: repeats.most,
+    least,
+    most: isBeyond ? mostBeyond.most : most,
     wetness,
     thirst: practice.thirst,
   });
