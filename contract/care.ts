@@ -127,6 +127,8 @@ export const instrumentPage = object({
   /** Ids of the clocks that call for attention, most pressing first. */
   calling: array(text().required()).required(),
   awaitsPackUp: boolean().strict().required(),
+  /** Packed up in a hurry: what of every play was left. */
+  leftForLater: array(object({ itemId: text().required(), name: text().required() }).exact().required()).required(),
   openRunKey: text().nullable().defined(),
   lastPlay: lastPlayView,
   /** Minutes of an ordinary week at the player's forecast, Monday first. */

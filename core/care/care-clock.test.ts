@@ -6,7 +6,7 @@ import type { CareItem } from '#core/care/care-item.ts';
 import { clockReasonWords, overdueDays, standingWords } from '#core/care/care-words.ts';
 import { chosenSchool } from '#core/schools/chosen-school.ts';
 import { plainContext, usualPractice } from '#core/schools/practice-under.ts';
-import { awaitsPackUp, whatMatters, worstClock } from '#core/care/what-matters.ts';
+import { packedUp, whatMatters, worstClock } from '#core/care/what-matters.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
 import { estimate, practice as marked } from '#core/explain/explained.ts';
 import { forecastWeek } from '#core/plays/forecast.ts';
@@ -215,7 +215,29 @@ describe('what matters now', () => {
   });
 
   test('an instrument played and not packed up says so', () => {
-    expect(awaitsPackUp(clocks)).toBe(true);
+    expect(packedUp(practice, clocks)).toEqual({ awaitsPackUp: true, leftForLater: [] });
+  });
+
+  test('packed up in a hurry: what must not be left out keeps it waiting, the rest is left for later', () => {
+    const ofEveryPlay = clocks.filter(({ item }) => item.trigger.kind === 'every-play');
+    const isMust = (id: CareItemId) => practice.steps.some(({ item, must }) => item === id && must === true);
+    const after = (done: (id: CareItemId) => boolean) =>
+      packedUp(
+        practice,
+        clocks.map((clock) =>
+          clock.item.trigger.kind === 'every-play' && done(clock.item.id)
+            ? { ...clock, load: 0, lastDone: { on: today, by: 'player' } }
+            : clock,
+        ),
+      );
+    const later = ofEveryPlay.map(({ item }) => item.id).filter((id) => !isMust(id));
+    expect(later).toContain('keyed/wipe-keys');
+    const hurried = after(isMust);
+    expect(hurried.awaitsPackUp).toBe(false);
+    expect(hurried.leftForLater.map(({ item }) => item.id)).toEqual(later);
+    expect(after(() => true)).toEqual({ awaitsPackUp: false, leftForLater: [] });
+    for (const wet of ofEveryPlay.map(({ item }) => item.id).filter(isMust))
+      expect([wet, after((id) => id !== wet)]).toEqual([wet, { awaitsPackUp: true, leftForLater: [] }]);
   });
 
   test('a school that switches an item off switches its clock off', () => {

@@ -5,7 +5,7 @@ import type { Condition } from '#core/conditions/condition.ts';
 import { idsInForce, roomRead } from '#core/conditions/in-force.ts';
 import { practiceUnder } from '#core/schools/practice-under.ts';
 import type { SchoolChoices, SchoolContext } from '#core/schools/school.ts';
-import { awaitsPackUp, whatMatters } from '#core/care/what-matters.ts';
+import { packedUp, whatMatters, type PackedUp } from '#core/care/what-matters.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
@@ -14,7 +14,7 @@ import { usualPlayMinutes } from '#core/plays/usual-play.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
 /** How one instrument stands today: everything the screens, the shelf and a new run are made from. */
-export type Situation = {
+export type Situation = PackedUp & {
   readonly kind: InstrumentKind;
   /** As this player does it: under the schools in force. */
   readonly practice: Practice;
@@ -29,7 +29,6 @@ export type Situation = {
   readonly clocks: readonly ItemClock[];
   /** The periodic clocks that call for attention, most pressing first. */
   readonly calling: readonly ItemClock[];
-  readonly awaitsPackUp: boolean;
 };
 
 /** Works out an instrument's situation from the facts; nothing is stored. */
@@ -65,6 +64,6 @@ export function situationOf(
     roomCelsius: roomRead(conditions, today, { choices, context }) ?? USUAL_ROOM_CELSIUS,
     clocks,
     calling: whatMatters(kind, clocks),
-    awaitsPackUp: awaitsPackUp(clocks),
+    ...packedUp(practice, clocks),
   };
 }

@@ -1,5 +1,6 @@
 import { SEVERITY_WEIGHT } from '#core/care/care-item.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
+import type { Practice } from '#core/care/practice-book.ts';
 import { NEARNESS_WEIGHT, type InstrumentKind, type PartId } from '#core/instruments/kind.ts';
 
 const LOAD_CAP = 2;
@@ -35,9 +36,22 @@ export function whatMatters(kind: InstrumentKind, clocks: readonly ItemClock[]):
     .toSorted((a, b) => RANK[a.state] - RANK[b.state] || valueNow(kind, b) - valueNow(kind, a));
 }
 
-/** Is the instrument put away wet: has it been played since its every-play care was last done? */
-export const awaitsPackUp = (clocks: readonly ItemClock[]): boolean =>
-  clocks.some(({ item, load }) => item.trigger.kind === 'every-play' && (load ?? 0) > 0);
+export type PackedUp = {
+  /** Played since it was last packed up, or put away wet: something that must never be left out waits. */
+  readonly awaitsPackUp: boolean;
+  /** Packed up in a hurry: what of every play was left, though nothing of it must be done at once. */
+  readonly leftForLater: readonly ItemClock[];
+};
+
+/** How an instrument was put away after it was last played. */
+export function packedUp({ steps }: Pick<Practice, 'steps'>, clocks: readonly ItemClock[]): PackedUp {
+  const ofEveryPlay = clocks.filter(({ item }) => item.trigger.kind === 'every-play');
+  const waiting = ofEveryPlay.filter(({ load }) => (load ?? 0) > 0);
+  const isBegun = ofEveryPlay.some(({ load, lastDone }) => load === 0 && lastDone !== null);
+  const mustBeDone = waiting.some(({ item }) => steps.some((step) => step.item === item.id && step.must === true));
+  const awaitsPackUp = waiting.length > 0 && (!isBegun || mustBeDone);
+  return { awaitsPackUp, leftForLater: awaitsPackUp ? [] : waiting };
+}
 
 /** The gauge of a whole instrument: its most pressing periodic clock. Null when no clock runs. */
 export function worstClock(clocks: readonly ItemClock[]): ItemClock | null {

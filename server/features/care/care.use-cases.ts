@@ -64,6 +64,7 @@ export function instrumentPageOf(
     clocks: situation.clocks.map((clock) => clockView(clock, situation, { player, today, format })),
     calling: situation.calling.map(({ item }) => item.id),
     awaitsPackUp: situation.awaitsPackUp,
+    leftForLater: situation.leftForLater.map(({ item }) => ({ itemId: item.id, name: item.name })),
     openRunKey: services.packup.open(id)?.key ?? null,
     lastPlay: last
       ? { key: last.key, endedOn: last.endedOn, endedAtMinute: last.endedAtMinute, minutes: last.minutes }

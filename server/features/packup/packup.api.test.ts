@@ -78,10 +78,18 @@ describe('a pack-up run', () => {
     expect(done.body.waitingNames).toEqual(['wipe keys and body']);
     const after = await page();
     expect(after.openRunKey).toBeNull();
+    expect(after.awaitsPackUp).toBe(false);
+    expect(after.leftForLater).toEqual([{ itemId: 'keyed/wipe-keys', name: 'Wipe keys and body' }]);
+    expect(after.water.grams).toBe(0);
     const gauge = (itemId: string) =>
       after.clocks.find((clock: { itemId: string }) => clock.itemId === itemId).gauge.state;
     expect(gauge('clarinet/swab-bore')).toBe('fresh');
     expect(gauge('keyed/wipe-keys')).toBe('due');
+    const rest = (await start({ kind: 'care', parts: [share({ itemIds: ['keyed/wipe-keys'] })] }).expect(201)).body;
+    expect(rest.steps.map(({ itemId }: RunStepView) => itemId)).toEqual(['keyed/wipe-keys']);
+    await tickAll(rest);
+    await finish(rest.key).expect(201);
+    expect((await page()).leftForLater).toEqual([]);
   });
 
   test('a reload in the middle loses nothing, nor does a restart of the server', async () => {

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
-import { duration } from '#core/explain/format.ts';
+import { duration, listed } from '#core/explain/format.ts';
 import { weekdayDate } from '#web/clock/format.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
 import { useCareActions } from '#web/features/care/care-actions.queries.ts';
@@ -30,16 +30,18 @@ function NextAction({
   page,
   onPlayed,
   onPackUp,
+  onFinishLeft,
   onMakeReady,
   busy,
 }: {
   readonly page: InstrumentPage;
   readonly onPlayed: () => void;
   readonly onPackUp: (minutesAtHand: number | null) => void;
+  readonly onFinishLeft: (itemIds: readonly string[]) => void;
   readonly onMakeReady: () => void;
   readonly busy: boolean;
 }) {
-  const { instrument, openRunKey, awaitsPackUp, lastPlay, water } = page;
+  const { instrument, openRunKey, awaitsPackUp, leftForLater, lastPlay, water } = page;
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const played = lastPlay
     ? `Last played ${weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
@@ -85,7 +87,20 @@ function NextAction({
       <Typography variant="h1" sx={{ mb: 1 }}>
         Ready to play.
       </Typography>
-      <Typography sx={{ mb: water.letOut ? 1 : 2.5 }}>{played}</Typography>
+      <Typography sx={{ mb: water.letOut || leftForLater.length > 0 ? 1 : 2.5 }}>{played}</Typography>
+      {leftForLater.length > 0 && (
+        <Box sx={{ mb: 2, display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
+          <Typography>Left from packing up: {listed(leftForLater.map(({ name }) => name.toLowerCase()))}.</Typography>
+          <Button
+            variant="outlined"
+            color="inherit"
+            disabled={busy}
+            onClick={() => onFinishLeft(leftForLater.map(({ itemId }) => itemId))}
+          >
+            Do it now
+          </Button>
+        </Box>
+      )}
       {water.letOut && (
         <Box sx={{ mb: 1.5 }}>
           <WhyFold lines={water.letOut.because} about="when to let water out">
@@ -138,6 +153,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           page={page}
           onPlayed={openSheet}
           onPackUp={(minutes) => played.packUp(page.lastPlay?.key ?? null, alongItems, minutes)}
+          onFinishLeft={played.finishLeft}
           onMakeReady={played.makeReady}
           busy={played.busy}
         />

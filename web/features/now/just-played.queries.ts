@@ -17,6 +17,8 @@ export function useJustPlayed(instrumentId: string, playerId: string) {
 
   const packUp = (playKey: string | null, itemIds: readonly string[], minutesAtHand: number | null) =>
     begin({ kind: 'after', playerId, parts: [{ instrumentId, playKey, itemIds: [...itemIds] }], minutesAtHand });
+  const finishLeft = (itemIds: readonly string[]) =>
+    begin({ kind: 'care', playerId, parts: [{ instrumentId, itemIds: [...itemIds] }] });
   const makeReady = () => begin({ kind: 'before', playerId, parts: [{ instrumentId }] });
 
   type After = { readonly minutesAtHand: number | null } | null;
@@ -37,6 +39,7 @@ export function useJustPlayed(instrumentId: string, playerId: string) {
   return {
     log,
     packUp,
+    finishLeft,
     makeReady,
     reset: logPlay.reset,
     busy: logPlay.isPending || busy,
