@@ -1,7 +1,7 @@
 import type { PracticeLayer } from '#core/care/practice-layer.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
-const SMALL_TURNS = 'Never hot or boiling: it warps and discolours.';
+const NEVER_HOT = 'Never hot or boiling: it warps and discolours.';
 
 /** Reed, ligature and mouthpiece of clarinets and saxophones. Minutes per step are estimates. */
 export const singleReed: PracticeLayer = {
@@ -159,7 +159,7 @@ export const singleReed: PracticeLayer = {
       needs: ['reed-off', 'mouthpiece-off', 'mouthpiece-dry'],
       reaches: ['washed'],
       harm: 'film where the lips go',
-      cautions: [SMALL_TURNS, 'Keep the cork dry.'],
+      cautions: [NEVER_HOT, 'Keep the cork dry.'],
       supplies: ['dish soap', 'mouthpiece brush'],
       uses: [
         { agent: 'dish-soap', on: 'mouthpiece' },
