@@ -33,6 +33,8 @@ export type DemoRun = {
   readonly kind: RunKind;
   readonly playKey: string | null;
   readonly playedMinutes: number;
+  /** Thirst of the cloth in use. */
+  readonly thirst: number;
   readonly plan: RunPlan;
   readonly startedOn: LocalDate;
   readonly startedAtMinute: number;
@@ -141,6 +143,7 @@ function runOf(story: Story, { kind, items, on, minute, play, minutesAtHand }: R
     kind,
     playKey: play?.key ?? null,
     playedMinutes: play?.minutes ?? 0,
+    thirst: practice.thirst,
     plan,
     startedOn: on,
     startedAtMinute: minute,

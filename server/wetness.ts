@@ -1,4 +1,3 @@
-import type { Practice } from '#core/care/practice-book.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
 import { dryingPerPass, learnWetness, type Wetness } from '#core/water/wetness.ts';
@@ -8,18 +7,18 @@ import type { Services } from '#server/repositories.ts';
 export function wetnessIn(
   { packup, care }: Services,
   instrumentId: string,
-  { kind: { water }, practice }: { readonly kind: InstrumentKind; readonly practice: Pick<Practice, 'thirst'> },
+  { kind: { water } }: { readonly kind: InstrumentKind },
 ): Wetness {
   const taps = packup
     .lastPasses(instrumentId, care.lastResetAt(instrumentId))
-    .map(({ playedMinutes, roomCelsius, count, found }) => ({
+    .map(({ playedMinutes, roomCelsius, thirst, count, found }) => ({
       grams: condensate(water, playedMinutes, roomCelsius),
       passes: count,
+      lambda: dryingPerPass(water.pickedUpPerPass) * thirst,
       found,
     }))
     // Nothing was played, or the room was as warm as breath: the cloth says nothing of the player.
     .filter(({ grams }) => grams > 0)
-    .map(({ grams, passes, found }) => ({ passes, found, logWaterOverDry: Math.log(grams / dryThreshold(water)) }));
-  // Read with the cloth in use now: nobody says which cloth an earlier tap was made with.
-  return learnWetness(taps, dryingPerPass(water.pickedUpPerPass) * practice.thirst);
+    .map(({ grams, ...tap }) => ({ ...tap, logWaterOverDry: Math.log(grams / dryThreshold(water)) }));
+  return learnWetness(taps);
 }

@@ -13,11 +13,11 @@ const MS_PER_MINUTE = 60_000;
 const startOf = (on: LocalDate, minute: number) => instantOfMs(dayNumber(on) * MS_PER_DAY + minute * MS_PER_MINUTE);
 
 function addRun({ packup, care }: Services, run: DemoWorld['runs'][number]): void {
-  const { events, done, plan, instrumentId, playKey, playedMinutes, ...rest } = run;
+  const { events, done, plan, instrumentId, playKey, playedMinutes, thirst, ...rest } = run;
   const startedAt = startOf(rest.startedOn, rest.startedAtMinute);
   packup.add({
     ...rest,
-    shares: [{ instrumentId, playKey, playedMinutes, roomCelsius: USUAL_ROOM_CELSIUS }],
+    shares: [{ instrumentId, playKey, playedMinutes, roomCelsius: USUAL_ROOM_CELSIUS, thirst }],
     plan: storedPlan(plan),
     startedAt,
   });

@@ -36,14 +36,14 @@ export function simulateTaps(
   const own = Math.max(water.leastPasses, Math.ceil((logWaterOverDry + w) / lambda));
   const given: PassTap[] = [];
   const advise = () => {
-    const wetness = given.length === 0 ? usualWetness : learnWetness(given, lambda);
+    const wetness = given.length === 0 ? usualWetness : learnWetness(given);
     const { value } = passesFor({ water, minutes, roomCelsius, least: estimate(1), most: estimate(15), wetness });
     return { value, factor: Math.exp(wetnessMoments(wetness).mean) };
   };
   const taps = Array.from({ length: evenings }, (): SimulatedTap => {
     const { value: passes } = advise();
     const found = passes * lambda >= logWaterOverDry + w ? 'dry' : 'wet';
-    given.push({ passes, found, logWaterOverDry });
+    given.push({ passes, lambda, found, logWaterOverDry });
     return { passes, found, factor: advise().factor };
   });
   return { own, taps, advised: advise().value };

@@ -81,7 +81,7 @@ describe('letting water out of brass', () => {
   });
 
   test('a wetter player sooner, a warmer room later, a room as warm as breath never', () => {
-    const wet = learnWetness([{ passes: 5, found: 'wet', logWaterOverDry: 2 }], dryingPerPass(0.5));
+    const wet = learnWetness([{ passes: 5, lambda: dryingPerPass(0.5), found: 'wet', logWaterOverDry: 2 }]);
     const usual = letOutAfter(kindOf('trumpet').water, 20)?.value ?? 0;
     expect(letOutAfter(kindOf('trumpet').water, 20, wet)?.value).toBeLessThan(usual);
     expect(letOutAfter(kindOf('trumpet').water, 26)?.value).toBeGreaterThan(usual);

@@ -21,6 +21,7 @@ const mu = (minutes: number) => Math.log(condensate(water, minutes, 20) / dryThr
 const tap = (minutes: number, passes: number, found: PassTap['found']): PassTap => ({
   logWaterOverDry: mu(minutes),
   passes,
+  lambda,
   found,
 });
 const advice = (wetness: Wetness, minutes = 40, confidence = 0.5) =>
@@ -45,7 +46,7 @@ describe('how wet somebody blows', () => {
       tap(40, 7, 'dry'),
       tap(120, 9, 'dry'),
     ];
-    const belief = learnWetness(events.slice(0, taps), lambda);
+    const belief = learnWetness(events.slice(0, taps));
     const moments = wetnessMoments(belief);
     expect(moments.mean).toBeCloseTo(mean, 4);
     expect(moments.spread).toBeCloseTo(spread, 4);
@@ -54,18 +55,23 @@ describe('how wet somebody blows', () => {
   });
 
   test('the first dry pass says more than a dry one', () => {
-    const moments = wetnessMoments(learnWetness([tap(40, 7, 'first-dry')], lambda));
+    const moments = wetnessMoments(learnWetness([tap(40, 7, 'first-dry')]));
     expect(moments.mean).toBeCloseTo(0.61976, 4);
     expect(moments.spread).toBeCloseTo(0.45097, 4);
   });
 
   test('ten times still wet after five: the worked saturation, 1.23603 and 7 passes', () => {
-    const belief = learnWetness(
-      Array.from({ length: 10 }, () => tap(40, 5, 'wet')),
-      lambda,
-    );
+    const belief = learnWetness(Array.from({ length: 10 }, () => tap(40, 5, 'wet')));
     expect(wetnessMoments(belief).mean).toBeCloseTo(1.23603, 4);
     expect(advice(belief)).toBe(7);
+  });
+
+  test('a dry cloth says less of the player the thirstier it is, and each tap is read with its own', () => {
+    const dryWith = (thirst: number) => ({ ...tap(40, 5, 'dry'), lambda: lambda * thirst });
+    const mean = (...taps: PassTap[]) => wetnessMoments(learnWetness(taps)).mean;
+    expect(mean(dryWith(1.3))).toBeGreaterThan(mean(dryWith(1)));
+    expect(mean(dryWith(1), dryWith(1.3))).toBeCloseTo(mean(dryWith(1.3), dryWith(1)), 9);
+    expect(mean(dryWith(1), dryWith(1.3))).not.toBeCloseTo(mean(dryWith(1.3), dryWith(1.3)), 3);
   });
 
   test('somebody nobody has asked gets the rule of thumb', () => {
@@ -83,15 +89,12 @@ describe('how wet somebody blows', () => {
     );
     fc.assert(
       fc.property(taps, fc.integer({ min: 5, max: 180 }), (given, minutes) => {
-        const before = learnWetness(
-          given.map((one) => tap(one.minutes, one.passes, one.found)),
-          lambda,
-        );
+        const before = learnWetness(given.map((one) => tap(one.minutes, one.passes, one.found)));
         expect(before.weights.reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 9);
-        const wetter = learnWetness(
-          [...given.map((one) => tap(one.minutes, one.passes, one.found)), tap(minutes, 6, 'wet')],
-          lambda,
-        );
+        const wetter = learnWetness([
+          ...given.map((one) => tap(one.minutes, one.passes, one.found)),
+          tap(minutes, 6, 'wet'),
+        ]);
         expect(wetnessMoments(wetter).mean).toBeGreaterThanOrEqual(wetnessMoments(before).mean - 1e-9);
         expect(advice(wetter, minutes)).toBeGreaterThanOrEqual(advice(before, minutes));
       }),

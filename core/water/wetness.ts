@@ -11,6 +11,8 @@ export type PassTap = {
   /** ln(water of a usual player ÷ dry threshold) of that play. */
   readonly logWaterOverDry: number;
   readonly passes: number;
+  /** What a pass of the cloth used then takes, see {@link dryingPerPass}. */
+  readonly lambda: number;
   readonly found: 'dry' | 'wet' | 'first-dry';
 };
 
@@ -45,7 +47,7 @@ const chanceDryAt = (passes: number, lambda: number, mu: number, w: number): num
 export const chanceDry = ({ weights }: Wetness, passes: number, lambda: number, mu: number): number =>
   weights.reduce((sum, weight, index) => sum + weight * chanceDryAt(passes, lambda, mu, WETNESS_GRID[index] ?? 0), 0);
 
-function likelihood({ passes, found, logWaterOverDry: mu }: PassTap, lambda: number, w: number): number {
+function likelihood({ passes, found, lambda, logWaterOverDry: mu }: PassTap, w: number): number {
   const dry = chanceDryAt(passes, lambda, mu, w);
   switch (found) {
     case 'dry':
@@ -60,16 +62,13 @@ function likelihood({ passes, found, logWaterOverDry: mu }: PassTap, lambda: num
 /**
  * The belief after one more tap, by Bayes' rule on the grid: prior N(0, 0.6²), logistic likelihood with κ = 3.
  * "This pass was the first dry one" carries the interval likelihood P(dry|n) − P(dry|n−1).
- *
- * @param lambda natural log-reduction of a pass, see {@link dryingPerPass}
  */
-export function afterTap(belief: Wetness, tap: PassTap, lambda: number): Wetness {
-  const weights = belief.weights.map((weight, index) => weight * likelihood(tap, lambda, WETNESS_GRID[index] ?? 0));
+export function afterTap(belief: Wetness, tap: PassTap): Wetness {
+  const weights = belief.weights.map((weight, index) => weight * likelihood(tap, WETNESS_GRID[index] ?? 0));
   return { weights: normalised(weights), taps: belief.taps + 1 };
 }
 
-export const learnWetness = (taps: readonly PassTap[], lambda: number): Wetness =>
-  taps.reduce((belief, tap) => afterTap(belief, tap, lambda), usualWetness);
+export const learnWetness = (taps: readonly PassTap[]): Wetness => taps.reduce(afterTap, usualWetness);
 
 /** Mean and spread of w under the belief. */
 export function wetnessMoments({ weights }: Wetness): { mean: number; spread: number } {

@@ -48,7 +48,7 @@ const ROWS_AFTER: Record<string, string> = {
     insert into conditions values ('n1', 'ill', null, 'ada', '2026-01-02', null, null, null, null, '2026-01-02T10:05:00.000Z');
     insert into condition_ends values ('m1', 'n1', '2026-01-05', '2026-01-05T10:05:00.000Z');`,
   // Columns only: the rows above have them now.
-  '0002_room': '',
+  '0002_room_and_cloth': '',
 };
 /** Tables by the migration that made them. */
 const TABLES_OF: Record<string, string[]> = {
@@ -128,7 +128,7 @@ describe('migrations', () => {
 
   test('the room of a run goes to each of its instruments', () => {
     const client = new Database(path.join(folder, 'rooms.db'));
-    const [first, second, third] = ['0000_first', '0001_judgement', '0002_room'].map((tag) =>
+    const [first, second, third] = ['0000_first', '0001_judgement', '0002_room_and_cloth'].map((tag) =>
       readFileSync(path.join(migrationsFolder, `${tag}.sql`), 'utf8').replaceAll('--> statement-breakpoint', ''),
     );
     client.exec(first ?? '');
@@ -136,8 +136,8 @@ describe('migrations', () => {
     client.exec("update runs set room_celsius = 12.5 where key = 'r1'");
     client.exec(second ?? '');
     client.exec(third ?? '');
-    expect(client.prepare('select run_key, room_celsius from run_instruments').all()).toEqual([
-      { run_key: 'r1', room_celsius: 12.5 },
+    expect(client.prepare('select run_key, room_celsius, thirst from run_instruments').all()).toEqual([
+      { run_key: 'r1', room_celsius: 12.5, thirst: 1 },
     ]);
     expect(client.prepare('select room_celsius from plays').pluck().all()).toEqual([null]);
     client.close();

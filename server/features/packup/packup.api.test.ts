@@ -1,5 +1,9 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { kindOf } from '#core/instruments/kinds.ts';
+import { condensate, dryThreshold } from '#core/water/condensation.ts';
+import { dryingPerPass, learnWetness, wetnessMoments } from '#core/water/wetness.ts';
 import { conditionPaths } from '#contract/conditions.ts';
+import { schoolPaths } from '#contract/schools.ts';
 import { runView, type RunStepView, type RunView } from '#contract/packup.ts';
 import {
   aKey,
@@ -383,6 +387,28 @@ describe('a pack-up run', () => {
       const { repeats } = run.steps.find(({ stepId }: RunStepView) => stepId === 'clarinet/swab-upper');
       expect(repeats.count).toBe(6);
       expect(repeats.because.map(({ rule }: { rule: string }) => rule)).toContain('your-wetness');
+    });
+
+    test('a tap is read with the cloth it was made with: another swab later leaves the belief where it was', async () => {
+      await packedUp(600, 'wet');
+      const before = (await page()).wetness;
+      await server
+        .api()
+        .post(schoolPaths.choices)
+        .send({ key: aKey(), instrumentId: 'clarinet', school: 'swab-cloth', choice: 'cotton', now: NOW })
+        .expect(201);
+      expect((await page()).wetness).toEqual(before);
+      await packedUp(700, 'wet');
+      // Five passes of a thirstier cloth, and wet all the same: a wetter player than two such evenings with silk.
+      const cotton = (await page()).wetness.factor;
+      const taps = [1, 1.3].map((thirst) => ({ passes: 5, found: 'wet' as const, thirst }));
+      const { water } = kindOf('clarinet');
+      const lambda = dryingPerPass(water.pickedUpPerPass);
+      const logWaterOverDry = Math.log(condensate(water, 40, 20) / dryThreshold(water));
+      const belief = learnWetness(
+        taps.map(({ thirst, ...tap }) => ({ ...tap, lambda: lambda * thirst, logWaterOverDry })),
+      );
+      expect(Math.log(cotton)).toBeCloseTo(wetnessMoments(belief).mean, 9);
     });
 
     test('a second answer of the same run replaces the first; taking the run back takes the tap back', async () => {

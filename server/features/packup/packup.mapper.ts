@@ -36,6 +36,8 @@ export type RunShare = {
   readonly playedMinutes: number;
   /** The room it was played in, °C. */
   readonly roomCelsius: number;
+  /** Thirst of the cloth in use beside silk. */
+  readonly thirst: number;
 };
 
 export type Run = {
@@ -76,11 +78,12 @@ function storedInstant(text: string): Instant {
 /** The only place where rows become a run. */
 export const runFromRows = (row: RunRow, shares: readonly RunInstrumentRow[]): Run => ({
   ...row,
-  shares: shares.map(({ instrumentId, playKey, playedMinutes, roomCelsius }) => ({
+  shares: shares.map(({ instrumentId, playKey, playedMinutes, roomCelsius, thirst }) => ({
     instrumentId: instrumentId as InstrumentId,
     playKey,
     playedMinutes,
     roomCelsius,
+    thirst,
   })),
   playerId: row.playerId as PlayerId,
   plan: JSON.parse(row.plan) as StoredPlan,

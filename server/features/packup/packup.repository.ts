@@ -17,6 +17,7 @@ export type { Run, StoredStep };
 export type LastPassFact = {
   readonly playedMinutes: number;
   readonly roomCelsius: number;
+  readonly thirst: number;
   readonly count: number;
   readonly found: LastPass;
 };
@@ -49,6 +50,7 @@ export function createPackupRepository(db: Db) {
     .select({
       playedMinutes: runInstruments.playedMinutes,
       roomCelsius: runInstruments.roomCelsius,
+      thirst: runInstruments.thirst,
       count: runEvents.count,
       answer: runEvents.answer,
     })

@@ -41,6 +41,8 @@ export const runInstruments = sqliteTable(
     playedMinutes: integer('played_minutes').notNull(),
     /** The room it was played in; before anybody could say, 20 °C. */
     roomCelsius: real('room_celsius').notNull().default(20),
+    /** Thirst of the cloth in use; before cloths were told apart, that of silk. */
+    thirst: real().notNull().default(1),
   },
   (table) => [
     primaryKey({ columns: [table.runKey, table.instrumentId] }),

@@ -171,11 +171,12 @@ export function plannedRun(
   });
   return succeed({
     key: request.key,
-    shares: parts.map(({ instrumentId, playedMinutes, roomCelsius }, index) => ({
+    shares: parts.map(({ instrumentId, playedMinutes, roomCelsius, practice }, index) => ({
       instrumentId,
       playKey: request.parts[index]?.playKey ?? null,
       playedMinutes,
       roomCelsius,
+      thirst: practice.thirst,
     })),
     playerId: player.id,
     kind: request.kind,

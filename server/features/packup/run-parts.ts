@@ -79,7 +79,7 @@ export function partsOf(services: Services, run: Run): RunParts {
       schools: situation,
       playedMinutes,
       roomCelsius,
-      wetness: wetnessIn(services, instrumentId, { kind, practice }),
+      wetness: wetnessIn(services, instrumentId, { kind }),
     };
   });
   const events = services.packup.events(run.key);
