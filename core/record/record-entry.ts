@@ -5,7 +5,7 @@ import { conditionKind } from '#core/conditions/in-force.ts';
 import { schoolOf } from '#core/schools/chosen-school.ts';
 import { isSchoolId } from '#core/schools/school-ids.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { counted, duration, listed, type Format } from '#core/explain/format.ts';
+import { counted, duration, figure, listed, type Format } from '#core/explain/format.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
 
 const RUN_WORDS: Readonly<Record<RunKind, string>> = { before: 'Made ready', after: 'Packed up', care: 'Care done' };
@@ -14,7 +14,8 @@ const LISTED_AT_MOST = 3;
 /** As the book has it, whatever the build: a history may name what its instrument no longer has. */
 type Named = Pick<CareItem, 'name' | 'trigger'>;
 
-export const playWords = (minutes: number): string => `Played ${duration(minutes)}`;
+export const playWords = (minutes: number, roomCelsius: number | null): string =>
+  `Played ${duration(minutes)}${roomCelsius === null ? '' : ` at about ${figure(roomCelsius)} °C`}`;
 
 /** What a run left in the record: its kind and what it did beyond the steps of every play. */
 export function runWords(kind: RunKind, done: readonly CareItem[], finished: boolean): string {

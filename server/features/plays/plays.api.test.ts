@@ -32,6 +32,16 @@ describe('logging a play', () => {
     expect(page.body.awaitsPackUp).toBe(true);
   });
 
+  test('the room it was played in stands in the record, where somebody said', async () => {
+    await post(playBody({ roomCelsius: 10 })).expect(201);
+    await post(playBody({ endedAtMinute: 600 })).expect(201);
+    const { entries } = (await server.api().get('/api/record/clarinet?limit=5').expect(200)).body;
+    expect(entries.map(({ words }: { words: string }) => words)).toEqual([
+      'Played 45 min at about 10 °C',
+      'Played 45 min',
+    ]);
+  });
+
   test.each([
     ['minutes', { minutes: 0 }],
     ['minutes', { minutes: -5 }],

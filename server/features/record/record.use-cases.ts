@@ -81,14 +81,16 @@ export function recordOf(
   const item = (id: string) => bookItem(id as CareItemId);
   const entries: RecordEntryView[] = [
     ...services.packup.newest(instrumentId, limit).map((run) => runEntry(services, instrument, run)),
-    ...services.plays.newest(instrumentId, limit).map(({ key, endedOn, endedAtMinute, minutes }): RecordEntryView => ({
-      key,
-      kind: 'play',
-      on: endedOn,
-      atMinute: endedAtMinute,
-      words: playWords(minutes),
-      minutes,
-    })),
+    ...services.plays
+      .newest(instrumentId, limit)
+      .map(({ key, endedOn, endedAtMinute, minutes, roomCelsius }): RecordEntryView => ({
+        key,
+        kind: 'play',
+        on: endedOn,
+        atMinute: endedAtMinute,
+        words: playWords(minutes, roomCelsius),
+        minutes,
+      })),
     ...services.care.newestByHand(instrumentId, limit).map(({ key, doneOn, itemId, by }): RecordEntryView => ({
       key,
       kind: 'care',
