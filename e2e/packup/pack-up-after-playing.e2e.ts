@@ -54,9 +54,12 @@ describe('by mouse', () => {
     await page.goto(url('/now/wren-flute'), { waitUntil: 'networkidle0' });
     const before = await careOf('wren-flute');
     await tap(page, 'I have just played');
+    await press(page, 'Cold, 10 °C');
     await press(page, 'Only log it');
     await sees(page, 'Not packed up yet.');
-    expect((await careOf('wren-flute')).awaitsPackUp).toBe(true);
+    const waiting = await careOf('wren-flute');
+    expect(waiting.awaitsPackUp).toBe(true);
+    expect(waiting.water.because[0]?.text).toContain('at about 10 °C');
     await tap(page, 'Undo');
     await sees(page, 'Ready to play.');
     expect(await careOf('wren-flute')).toEqual(before);
