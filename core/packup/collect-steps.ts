@@ -1,4 +1,5 @@
 import type { CareItemId, StepId } from '#core/care/care-ids.ts';
+import type { Milestone } from '#core/care/milestone.ts';
 import type { Practice } from '#core/care/practice-book.ts';
 import { itemIn } from '#core/care/practice-book.ts';
 import type { Step } from '#core/care/step.ts';
@@ -43,17 +44,19 @@ function closureOf(direct: ReadonlyMap<StepId, readonly StepId[]>): ReadonlyMap<
 type Closure = ReadonlyMap<StepId, ReadonlySet<StepId>>;
 
 /** Every step of the chain that must come before each step: by name, by its school, and by the milestones it needs. */
-const everythingBefore = ({ chain }: Practice): Closure =>
-  closureOf(
+function everythingBefore({ chain }: Practice): Closure {
+  const leadingTo = new Map<Milestone, StepId[]>();
+  for (const { id, reaches = [] } of chain)
+    for (const milestone of reaches) leadingTo.set(milestone, [...(leadingTo.get(milestone) ?? []), id]);
+  return closureOf(
     new Map(
       chain.map(({ id, after, laterThan = [], needs = [] }) => {
-        const leading = chain.filter(
-          (step) => step.id !== id && step.reaches?.some((milestone) => needs.includes(milestone)),
-        );
-        return [id, [...after, ...laterThan, ...leading.map((step) => step.id)]] as const;
+        const leading = needs.flatMap((milestone) => leadingTo.get(milestone) ?? []).filter((one) => one !== id);
+        return [id, [...after, ...laterThan, ...leading]] as const;
       }),
     ),
   );
+}
 
 const enablingOf = new WeakMap<Practice, Closure>();
 

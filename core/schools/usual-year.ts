@@ -1,6 +1,6 @@
 import { limbsOf, type ItemClock } from '#core/care/care-clock.ts';
 import type { CareItemId } from '#core/care/care-ids.ts';
-import type { CareItem } from '#core/care/care-item.ts';
+import type { CareItem, Limbs } from '#core/care/care-item.ts';
 import { projectDue } from '#core/care/project-due.ts';
 import type { Situation } from '#core/care/situation.ts';
 import type { Step } from '#core/care/step.ts';
@@ -47,23 +47,27 @@ export type YearOf = {
   readonly today: LocalDate;
 };
 
-/** Plans made already: most choices leave most runs as they are. */
-export type PlanMemo = Map<string, UsualRun>;
+/** Worked out already for this instrument: most choices leave most runs and most dates as they are. */
+export type YearMemo = {
+  readonly runs: Map<string, UsualRun>;
+  readonly dates: Map<string, readonly LocalDate[]>;
+};
+export const yearMemo = (): YearMemo => ({ runs: new Map(), dates: new Map() });
 
-const numbers = new WeakMap<Step, number>();
+const numbers = new WeakMap<Step | Limbs, number>();
 let numbered = 0;
-/** A number for each step object; the same words in the same place are the same object. */
-function numberOf(step: Step): number {
-  const number = numbers.get(step) ?? ++numbered;
-  numbers.set(step, number);
+/** A number for each object of the book; the same words in the same place are the same object. */
+function numberOf(of: Step | Limbs): number {
+  const number = numbers.get(of) ?? ++numbered;
+  numbers.set(of, number);
   return number;
 }
 
-function runOf(situation: Situation, items: readonly CareItem[], of: YearOf, memo: PlanMemo): UsualRun {
+function runOf(situation: Situation, items: readonly CareItem[], of: YearOf, { runs }: YearMemo): UsualRun {
   const { practice, kind, usualPlayMinutes } = situation;
   const ids = items.map(({ id }) => id);
   const key = `${practice.thirst} ${stepsFor(practice, ids).map(numberOf).join()}`;
-  const known = memo.get(key);
+  const known = runs.get(key);
   if (known) return known;
   const { steps, elapsedMinutes } = planRun({
     parts: [
@@ -86,15 +90,24 @@ function runOf(situation: Situation, items: readonly CareItem[], of: YearOf, mem
     .filter(({ repeats }) => repeats !== null && SWAB_NOUNS.includes(repeats.noun))
     .reduce((sum, { repeats }) => sum + (repeats?.count ?? 0), 0);
   const run = { steps: steps.map(({ step }) => step), minutes: elapsedMinutes, passes };
-  memo.set(key, run);
+  runs.set(key, run);
   return run;
 }
 
 /** The days of the coming year on which an item falls due if it is done each time on its day. */
-function datesOf(clock: ItemClock, situation: Situation, today: LocalDate): LocalDate[] {
+function datesOf(
+  clock: ItemClock,
+  situation: Situation,
+  today: LocalDate,
+  memo: YearMemo['dates'],
+): readonly LocalDate[] {
   const limbs = limbsOf(clock.item, situation);
   // What waits for the bench is counted as if it were free today: nobody knows when it will be.
   if (limbs === null || clock.state === 'off') return [];
+  // The forecast is the instrument's own, whatever is chosen.
+  const key = `${numberOf(limbs)} ${clock.due?.on ?? ''}`;
+  const known = memo.get(key);
+  if (known) return known;
   /** An interval of less than a day still leaves one day between two times. */
   const after = (day: number): LocalDate | undefined => {
     const due = projectDue({ limbs, from: day, played: NOTHING_PLAYED, today: day, forecast: situation.forecast });
@@ -105,19 +118,20 @@ function datesOf(clock: ItemClock, situation: Situation, today: LocalDate): Loca
   const dates: LocalDate[] = [];
   let next: LocalDate | undefined = first < today ? today : first;
   for (; next !== undefined && next < end; next = after(dayNumber(next))) dates.push(next);
+  memo.set(key, dates);
   return dates;
 }
 
 const AT_THE_BENCH: UsualRun = { steps: [], minutes: 0, passes: 0 };
 
-const runOnce = (situation: Situation, item: CareItem, of: YearOf, memo: PlanMemo): UsualRun =>
+const runOnce = (situation: Situation, item: CareItem, of: YearOf, memo: YearMemo): UsualRun =>
   item.place === 'bench' ? AT_THE_BENCH : runOf(situation, [item], of, memo);
 
 /**
  * What the coming year asks of the player at their usual weeks: making ready and packing up after an ordinary play, how
  * often everything else falls due, and the minutes all of it takes. Minutes are estimates, dates follow the forecast.
  */
-export function usualYear(situation: Situation, of: YearOf, memo: PlanMemo = new Map()): UsualYear {
+export function usualYear(situation: Situation, of: YearOf, memo: YearMemo = yearMemo()): UsualYear {
   const { practice, clocks, forecast } = situation;
   const everyPlay = (moment: 'before' | 'after') =>
     practice.items.filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === moment);
@@ -129,7 +143,7 @@ export function usualYear(situation: Situation, of: YearOf, memo: PlanMemo = new
     if (clock.item.trigger.kind !== 'every-play')
       items.set(clock.item.id, {
         item: clock.item,
-        dates: datesOf(clock, situation, of.today),
+        dates: datesOf(clock, situation, of.today, memo.dates),
         run: runOnce(situation, clock.item, of, memo),
       });
   const periodic = [...items.values()].reduce((sum, { dates, run }) => sum + dates.length * run.minutes, 0);

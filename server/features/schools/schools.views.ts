@@ -14,7 +14,7 @@ import {
 import { consequenceOf } from '#core/schools/consequence.ts';
 import type { SchoolId } from '#core/schools/school-ids.ts';
 import { changeWords, yearWords } from '#core/schools/school-words.ts';
-import { usualYear, type PlanMemo, type UsualYear, type YearOf } from '#core/schools/usual-year.ts';
+import { usualYear, yearMemo, type UsualYear, type YearOf } from '#core/schools/usual-year.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { SchoolChoiceView, SchoolsPage, SchoolView } from '#contract/schools.ts';
 import { notFound, type Failure } from '#server/failure.ts';
@@ -29,7 +29,7 @@ type Comparing = {
 };
 
 function comparing(instrument: Instrument, facts: Facts, situation: Situation, of: YearOf): Comparing {
-  const memo: PlanMemo = new Map();
+  const memo = yearMemo();
   return {
     now: { situation, year: usualYear(situation, of, memo) },
     under: (school, choice) => {
