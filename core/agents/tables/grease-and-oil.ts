@@ -1,4 +1,5 @@
 import type { Agent } from '#core/agents/agent.ts';
+import { BASSOON } from '#core/agents/tables/among.ts';
 import { CORKS } from '#core/agents/tables/surface-groups.ts';
 
 /** Greases and oils, and what may touch what. */
@@ -26,8 +27,17 @@ export const GREASE_AND_OIL: readonly Agent[] = [
     name: 'Bore oil',
     group: 'Grease and oil',
     rows: [
+      {
+        on: ['bore'],
+        among: BASSOON,
+        of: ['wood'],
+        verdict: 'no',
+        why: 'the wing and the small bore of the boot are lined; bare maple is the bench’s to judge',
+        mark: 'general',
+      },
       { on: ['bore'], of: ['wood'], verdict: 'yes', why: 'thin, with the pads shielded' },
       { on: ['bore'], of: ['plastic', 'hard-rubber', 'metal'], verdict: 'no', why: 'useless, and it gums the pads' },
+      { on: ['body'], of: ['wood'], verdict: 'care', why: 'outside barely any, on a pad, off keys and pads' },
       { on: ['tube'], verdict: 'no', why: 'useless in brass, and it gums valves' },
       {
         on: ['body'],
@@ -47,7 +57,8 @@ export const GREASE_AND_OIL: readonly Agent[] = [
     group: 'Grease and oil',
     rows: [
       { on: ['rods'], verdict: 'yes', why: 'one drop, keys worked, excess wiped' },
-      { on: [...CORKS, 'pads', 'bore'], verdict: 'no', why: 'it ruins pads and loosens corks' },
+      { on: [...CORKS, 'pads'], verdict: 'no', why: 'it ruins pads and loosens corks' },
+      { on: ['bore'], verdict: 'no', why: 'it belongs on rods only' },
       { on: ['tenons'], of: ['cork'], verdict: 'no', why: 'it loosens corks' },
     ],
     cautions: ['Oily cloths dry flat outdoors before they are binned.', 'Children only with a grown-up.'],

@@ -54,6 +54,7 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     group: 'Polish',
     rows: [
       { on: ['finish'], of: ['silver'], verdict: 'yes', why: 'dry, without pressure' },
+      { on: ['brass-mouthpiece'], of: ['plated'], verdict: 'yes', why: 'silver plate, dry, without pressure' },
       { on: ['keys'], verdict: 'yes', why: 'silver-plated keys, clear of springs and pads' },
     ],
   },
@@ -112,6 +113,7 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     group: 'Cloth, paper, brush',
     rows: [
       { on: ['tone-holes'], verdict: 'yes', why: 'dry, pads untouched' },
+      { on: ['lip-plate'], verdict: 'yes', why: 'inside the blow hole' },
       { on: ['valve-ports', 'mouthpiece', 'brass-mouthpiece'], verdict: 'yes', why: 'inside' },
     ],
   },
