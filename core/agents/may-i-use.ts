@@ -52,7 +52,7 @@ function bySchool(row: VerdictRow, surface: SurfaceHere, schools: SchoolSetting)
   const { kind, build } = schools.context;
   if (differs === undefined || !isAsked(differs.school, kind, build)) return null;
   const chosen = chosenSchool(differs.school, schools.choices, schools.context);
-  const answer = `${schoolOf(differs.school).question} ${chosen.byPlayer ? 'Your choice' : 'By default'}: ${chosen.words}`;
+  const answer = `${schoolOf(differs.school).question} ${chosen.byPlayer ? 'Your choice' : 'By default'}: “${chosen.words}”`;
   return differs.allowedBy.includes(chosen.choice)
     ? { surface, verdict: 'care', why: `${differs.then}. ${answer}`, mark: chosen.mark }
     : { surface, verdict: 'no', why: `${why}. ${answer}`, mark: chosen.mark };

@@ -72,16 +72,17 @@ export function Verdicts({ view }: { readonly view: VerdictsView }) {
   const answers = alike(view.parts.filter(({ name }) => only === '' || name === only));
   return (
     <>
-      {view.cautions.map((caution) => (
+      {view.cautions.length > 0 && (
         <Alert
-          key={caution}
           severity="warning"
           icon={false}
-          sx={{ mb: 1, bgcolor: 'transparent', color: 'text.primary', border: '2px solid', fontWeight: 600 }}
+          sx={{ mb: 2, bgcolor: 'transparent', color: 'text.primary', border: '2px solid', fontWeight: 600 }}
         >
-          {caution}
+          {view.cautions.map((caution) => (
+            <Box key={caution}>{caution}</Box>
+          ))}
         </Alert>
-      ))}
+      )}
       {names.length > 1 && (
         <TextField
           select
