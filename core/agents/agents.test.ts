@@ -240,6 +240,12 @@ describe('may I use', () => {
     for (const one of AGENTS) {
       const said = mayIUseAnywhere(one).map(({ on, of }) => `${on} ${of}`);
       expect([one.id, said.length - new Set(said).size]).toEqual([one.id, 0]);
+      // What is said of a surface whatever it is made of is the last word on it.
+      const ended = new Set<string>();
+      for (const { on, of } of mayIUseAnywhere(one)) {
+        expect([one.id, on, ended.has(on)]).toEqual([one.id, on, false]);
+        if (of === null || of === 'anything else') ended.add(on);
+      }
     }
     const vinegar = mayIUseAnywhere(agent('vinegar'));
     expect(vinegar.filter(({ of }) => of === 'wood').map(({ on }) => on)).not.toContain('pistons');
@@ -403,6 +409,7 @@ describe('mixing', () => {
     for (const a of AGENTS) for (const b of AGENTS) expect(mixing(a, b)).toEqual(mixing(b, a));
     for (const one of AGENTS) {
       const withStranger = mixing(one, undefined);
+      expect(mixing(undefined, one)).toEqual(withStranger);
       expect([one.id, withStranger.danger]).toEqual([one.id, (one.hazards ?? []).length > 0]);
       expect(withStranger.text).not.toContain('No hazard');
     }

@@ -70,6 +70,19 @@ describe.each(KIND_IDS)('packing up: %s', (kind) => {
   });
 });
 
+test('what keeps the wet away is worth less in a room as warm as breath, where nothing is wet', () => {
+  const part = partOf('clarinet');
+  const items = [...part.items, 'keyed/rod-dust' as const];
+  const loads = new Map([['keyed/rod-dust' as const, 1]]);
+  // What is left out comes in the order of its value.
+  const left = (roomCelsius: number) =>
+    plan([{ ...part, roomCelsius, items, loads }], 0)
+      .leftOut.flatMap(({ steps }) => steps.map(({ step }) => step.item))
+      .filter((item) => item === 'keyed/wipe-keys' || item === 'keyed/rod-dust');
+  expect(left(10)).toEqual(['keyed/wipe-keys', 'keyed/rod-dust']);
+  expect(left(34)).toEqual(['keyed/rod-dust', 'keyed/wipe-keys']);
+});
+
 test('the same request gives the same plan, and a second instrument changes nothing of the first one’s order', () => {
   const [alone, both] = [plan([partOf('oboe')], null), plan([partOf('oboe'), partOf('trumpet')], null)];
   expect(plan([partOf('oboe')], null)).toEqual(alone);

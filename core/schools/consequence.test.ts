@@ -3,6 +3,7 @@ import type { CareItemId } from '#core/care/care-ids.ts';
 import type { LastDone } from '#core/care/care-clock.ts';
 import { usualBuild } from '#core/care/check-book.ts';
 import { situationOf, type Situation } from '#core/care/situation.ts';
+import type { Condition } from '#core/conditions/condition.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { playColumns } from '#core/plays/play-columns.ts';
@@ -12,7 +13,7 @@ import { consequenceOf, type Change } from '#core/schools/consequence.ts';
 import { changeWords, yearWords } from '#core/schools/school-words.ts';
 import type { SchoolId } from '#core/schools/school-ids.ts';
 import type { SchoolChoices } from '#core/schools/school.ts';
-import { usualYear, YEAR_DAYS } from '#core/schools/usual-year.ts';
+import { usualYear, yearMemo, YEAR_DAYS, type YearMemo } from '#core/schools/usual-year.ts';
 import { addDays, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
 import { usualWetness } from '#core/water/wetness.ts';
 
@@ -24,6 +25,7 @@ function situation(
   kind: KindId,
   choices: SchoolChoices = {},
   done: Partial<Record<CareItemId, number>> = {},
+  conditions: readonly Condition[] = [],
 ): Situation {
   const days = Array.from({ length: 84 }, (_, index) => dayNumber(TODAY) - 84 + index);
   const instrument: Instrument = {
@@ -53,18 +55,22 @@ function situation(
       signs: new Map(),
       decisions: new Map(),
     },
-    { choices, conditions: [] },
+    { choices, conditions },
     TODAY,
   );
 }
 
-const yearOf = (of: Situation) =>
-  usualYear(of, {
-    instrumentId: 'my-clarinet' as Instrument['id'],
-    player: { standing: 'grown-up', does: ['key-oil', 'bore-oil'] },
-    wetness: usualWetness,
-    today: TODAY,
-  });
+const yearOf = (of: Situation, memo?: YearMemo) =>
+  usualYear(
+    of,
+    {
+      instrumentId: 'my-clarinet' as Instrument['id'],
+      player: { standing: 'grown-up', does: ['key-oil', 'bore-oil'] },
+      wetness: usualWetness,
+      today: TODAY,
+    },
+    memo,
+  );
 const side = (of: Situation) => ({ situation: of, year: yearOf(of) });
 const changes = (
   kind: KindId,
@@ -227,3 +233,18 @@ describe('another choice', () => {
     }
   });
 });
+
+test.each(['clarinet', 'trombone'] as const)(
+  'what has been worked out for one choice never stands in for another: %s',
+  (kind) => {
+    const ill: Condition = { key: 'ill', id: 'ill', beginsOn: addDays(TODAY, -5), endsOn: null, part: null, air: null };
+    const done = { 'swab/wash': 3, 'clarinet/thorough-clean': 6, 'trombone/bath': 6, 'single-reed/mouthpiece-wash': 2 };
+    const memo = yearMemo();
+    for (const school of schoolsFor(kind, usualBuild(kind)))
+      for (const choice of offeredChoices(school, kind, usualBuild(kind)))
+        for (const conditions of [[], [ill]]) {
+          const of = situation(kind, { [school]: choice }, done, conditions);
+          expect([school, choice, yearOf(of, memo)]).toEqual([school, choice, yearOf(of)]);
+        }
+  },
+);
