@@ -302,7 +302,9 @@ function withCondition(clock: ItemClock, facts: CareFacts, setting: CareSetting)
 
 /** What is stuck keeps what needs it waiting, however long that clock has run. */
 function withBlock(clock: ItemClock, items: readonly CareItem[], facts: CareFacts): ItemClock {
-  const by = items.find(({ id }) => id === clock.item.blockedBy);
+  const { blockedBy } = clock.item;
+  if (blockedBy === undefined) return clock;
+  const by = items.find(({ id }) => id === blockedBy);
   const sign = by && standingSign(by, facts);
   if (!by || !sign) return clock;
   return {

@@ -20,26 +20,29 @@ export type WeekForecast = {
 /** Weekly smoothing factor for a half-life: after that many weeks an observation weighs half. */
 export const alphaOfHalfLife = (halfLifeWeeks: number): number => 1 - 2 ** (-1 / halfLifeWeeks);
 
-/** An exponentially weighted mean and variance on its way; `seen` is false until the first value starts it. */
-export type Smoothed = { seen: boolean; mean: number; variance: number };
-
-export const unseen = (): Smoothed => ({ seen: false, mean: 0, variance: 0 });
+/** An exponentially weighted mean and variance; 0 of no values. */
+export type Smoothed = { readonly mean: number; readonly variance: number };
 
 /**
- * Takes one more value in; the first starts the mean: m ← m + α (x − m), v ← (1 − α)(v + α (x − m)²).
+ * Every `step`-th value from `from` on, smoothed; the first starts the mean: m ← m + α (x − m),
+ * v ← (1 − α)(v + α (x − m)²).
  *
  * Source: NIST/SEMATECH e-Handbook §6.3.2.4 for the mean; the variance is the recursion belonging to it
  * (Finch 2009, "Incremental calculation of weighted mean and variance", from memory).
  */
-export function smooth(state: Smoothed, value: number, alpha: number): void {
-  if (!state.seen) {
-    state.seen = true;
-    state.mean = value;
-    return;
+export function smoothed(
+  values: Float64Array,
+  { from, step }: { from: number; step: number },
+  alpha: number,
+): Smoothed {
+  let mean = values[from] ?? 0;
+  let variance = 0;
+  for (let at = from + step; at < values.length; at += step) {
+    const difference = (values[at] ?? 0) - mean;
+    mean += alpha * difference;
+    variance = (1 - alpha) * (variance + alpha * difference * difference);
   }
-  const difference = value - state.mean;
-  state.mean += alpha * difference;
-  state.variance = (1 - alpha) * (state.variance + alpha * difference * difference);
+  return { mean, variance };
 }
 
 /** Minutes and plays of each day from the first day read up to yesterday. */
@@ -69,20 +72,14 @@ function daily(columns: PlayColumns, today: number): { firstDay: number; minutes
 export function forecastWeek(columns: PlayColumns, today: number, halfLifeWeeks = HALF_LIFE_WEEKS): WeekForecast {
   const { firstDay, minutes, plays } = daily(columns, today);
   const alpha = alphaOfHalfLife(halfLifeWeeks);
-  const minutesOf = Array.from({ length: 7 }, unseen);
-  const playsOf = Array.from({ length: 7 }, unseen);
-  // One pass over the days: this runs for every instrument whenever the shelf is drawn.
-  let weekday = weekdayOfDay(firstDay);
-  for (let day = 0; day < minutes.length; day++) {
-    const [ofMinutes, ofPlays] = [minutesOf[weekday], playsOf[weekday]];
-    if (ofMinutes) smooth(ofMinutes, minutes[day] ?? 0, alpha);
-    if (ofPlays) smooth(ofPlays, plays[day] ?? 0, alpha);
-    weekday = (weekday + 1) % 7;
-  }
+  const first = weekdayOfDay(firstDay);
+  const ofWeekday = (values: Float64Array): Smoothed[] =>
+    Array.from({ length: 7 }, (_, weekday) => smoothed(values, { from: (weekday - first + 7) % 7, step: 7 }, alpha));
+  const ofMinutes = ofWeekday(minutes);
   return {
-    meanMinutes: minutesOf.map(({ mean }) => mean),
-    spreadMinutes: minutesOf.map(({ variance }) => Math.sqrt(variance)),
-    meanPlays: playsOf.map(({ mean }) => mean),
+    meanMinutes: ofMinutes.map(({ mean }) => mean),
+    spreadMinutes: ofMinutes.map(({ variance }) => Math.sqrt(variance)),
+    meanPlays: ofWeekday(plays).map(({ mean }) => mean),
     daysSeen: minutes.length,
   };
 }
