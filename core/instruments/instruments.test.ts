@@ -3,6 +3,7 @@ import { buildMeets, type Build } from '#core/instruments/build.ts';
 import { checkBuild } from '#core/instruments/check-build.ts';
 import { KIND_IDS, kindName } from '#core/instruments/kind.ts';
 import { kindOf } from '#core/instruments/kinds.ts';
+import { BRASS, WOODWIND } from '#core/instruments/tables/kind-groups.ts';
 
 const wooden = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' } as const satisfies Build;
 
@@ -53,4 +54,8 @@ describe.each(KIND_IDS)('the kind %s', (id) => {
     expect(checked.ok).toBe(true);
     if (checked.ok) expect(kindName(kind, checked.value)).not.toBe('');
   });
+});
+
+test('every kind is a woodwind or a brass instrument, and stands in one group once', () => {
+  expect([...WOODWIND, ...BRASS].toSorted()).toEqual([...KIND_IDS].toSorted());
 });
