@@ -25,27 +25,30 @@ export const playFromRow = (row: PlayRow): Play => ({
 
 /** [wall minute, minutes] */
 export type PlayedAt = readonly [number, number];
+/** Plays as SQLite gathers them: two JSON arrays, the rows of both in the same order. */
+export type GatheredPlays = { readonly at: string; readonly minutes: string };
 
 /**
- * Rows, sorted, become columns. For each row of `takenBack` one equal row is left out: two plays that ended together
- * and lasted as long are the same to a clock.
+ * Gathered plays, sorted, become columns. For each row of `takenBack` one equal row is left out: two plays that ended
+ * together and lasted as long are the same to a clock.
+ *
+ * @throws RangeError when the rows are not sorted
  */
-export function columnsFromRows(rows: readonly PlayedAt[], takenBack: readonly PlayedAt[]): PlayColumns {
+export function columnsFromRows(gathered: GatheredPlays, takenBack: readonly PlayedAt[]): PlayColumns {
+  const at = JSON.parse(gathered.at) as number[];
+  const minutes = JSON.parse(gathered.minutes) as number[];
+  if (takenBack.length === 0) return playColumns(Int32Array.from(at), Int32Array.from(minutes));
   const toDrop = new Map<string, number>();
   for (const row of takenBack) toDrop.set(row.join(), (toDrop.get(row.join()) ?? 0) + 1);
-  const kept =
-    toDrop.size === 0
-      ? rows
-      : rows.filter((row) => {
-          const left = toDrop.get(row.join()) ?? 0;
-          if (left > 0) toDrop.set(row.join(), left - 1);
-          return left === 0;
-        });
-  const endedAt = new Int32Array(kept.length);
-  const minutes = new Int32Array(kept.length);
-  kept.forEach(([at, played], row) => {
-    endedAt[row] = at;
-    minutes[row] = played;
+  const kept = at.flatMap((endedAt, row): PlayedAt[] => {
+    const played = minutes[row] ?? 0;
+    const key = `${endedAt},${played}`;
+    const left = toDrop.get(key) ?? 0;
+    if (left > 0) toDrop.set(key, left - 1);
+    return left === 0 ? [[endedAt, played]] : [];
   });
-  return playColumns(endedAt, minutes);
+  return playColumns(
+    Int32Array.from(kept, ([endedAt]) => endedAt),
+    Int32Array.from(kept, ([, played]) => played),
+  );
 }

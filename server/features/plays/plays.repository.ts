@@ -9,11 +9,21 @@ import { inForce, withdrawals } from '#server/features/record/record.table.ts';
 export type { Play };
 
 const ofInstrument = eq(plays.instrumentId, sql.placeholder('instrumentId'));
+const NOTHING_PLAYED = { at: '[]', minutes: '[]' } as const;
 const playedAt = { at: plays.wallMinute, minutes: plays.minutes };
 
-/** All plays in the order of the index that holds just these columns: the rows themselves are not touched. */
-const everyPlay = (db: Db) =>
-  db.select(playedAt).from(plays).where(ofInstrument).orderBy(asc(plays.wallMinute)).prepare();
+/**
+ * All plays in the order of the index that holds just these columns: the rows themselves are not touched. SQLite
+ * gathers them into one row; ten years of rows handed over one by one take more than twice as long.
+ */
+function everyPlay(db: Db) {
+  const rows = db.select(playedAt).from(plays).where(ofInstrument).orderBy(asc(plays.wallMinute)).as('rows');
+  const gathered = {
+    at: sql<string>`json_group_array(${rows.at})`,
+    minutes: sql<string>`json_group_array(${rows.minutes})`,
+  };
+  return db.select(gathered).from(rows).prepare();
+}
 const takenBack = (db: Db) =>
   db
     .select(playedAt)
@@ -28,7 +38,7 @@ export function createPlaysRepository(db: Db) {
     /** Every play of an instrument that has not been taken back, as columns. */
     columns: (instrumentId: string): PlayColumns =>
       columnsFromRows(
-        every.values({ instrumentId }) as [number, number][],
+        every.get({ instrumentId }) ?? NOTHING_PLAYED,
         back.values({ instrumentId }) as [number, number][],
       ),
 
