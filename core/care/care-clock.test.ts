@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { careClock, careClocks, type CareFacts, type ItemClock, type LastDone } from '#core/care/care-clock.ts';
+import { careClock, type CareFacts, type ItemClock, type LastDone } from '#core/care/care-clock.ts';
+import { careClocks } from '#core/care/care-clocks.ts';
 import type { CareItemId } from '#core/care/care-ids.ts';
 import type { CareItem } from '#core/care/care-item.ts';
 import { clockReasonWords, overdueDays, standingWords } from '#core/care/care-words.ts';
@@ -220,7 +221,10 @@ describe('what matters now', () => {
 
   test('packed up in a hurry: what must not be left out keeps it waiting, the rest is left for later', () => {
     const ofEveryPlay = clocks.filter(({ item }) => item.trigger.kind === 'every-play');
-    const isMust = (id: CareItemId) => practice.steps.some(({ item, must }) => item === id && must === true);
+    const isMust = (id: CareItemId) =>
+      practice.steps.some(
+        ({ item, must, reaches }) => item === id && (must === true || reaches?.includes('bore-dry') === true),
+      );
     const after = (done: (id: CareItemId) => boolean) =>
       packedUp(
         practice,

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { careClocks } from '#core/care/care-clock.ts';
+import { careClocks } from '#core/care/care-clocks.ts';
 import type { CareItemId } from '#core/care/care-ids.ts';
 import { itemIn, practiceFor } from '#core/care/practice-book.ts';
 import { plainContext } from '#core/schools/practice-under.ts';

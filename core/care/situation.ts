@@ -1,5 +1,6 @@
 import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
-import { careClocks, type CareFacts, type ItemClock } from '#core/care/care-clock.ts';
+import type { CareFacts, ItemClock } from '#core/care/care-clock.ts';
+import { careClocks } from '#core/care/care-clocks.ts';
 import { practiceFor, type Practice } from '#core/care/practice-book.ts';
 import type { Condition } from '#core/conditions/condition.ts';
 import { idsInForce, roomRead } from '#core/conditions/in-force.ts';

@@ -1,6 +1,7 @@
 import { SEVERITY_WEIGHT } from '#core/care/care-item.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import type { Practice } from '#core/care/practice-book.ts';
+import type { Step } from '#core/care/step.ts';
 import { NEARNESS_WEIGHT, type InstrumentKind, type PartId } from '#core/instruments/kind.ts';
 
 const LOAD_CAP = 2;
@@ -37,19 +38,23 @@ export function whatMatters(kind: InstrumentKind, clocks: readonly ItemClock[]):
 }
 
 export type PackedUp = {
-  /** Played since it was last packed up, or put away wet: something that must never be left out waits. */
+  /** Played since it was last packed up, or put away wet. */
   readonly awaitsPackUp: boolean;
   /** Packed up in a hurry: what of every play was left, though nothing of it must be done at once. */
   readonly leftForLater: readonly ItemClock[];
 };
+
+/** A step that must never be left out, or that takes the water out: without it the instrument is put away wet. */
+const cannotWait = ({ must, reaches = [], onlyIf }: Step): boolean =>
+  must === true || (onlyIf === undefined && (reaches.includes('bore-dry') || reaches.includes('water-out')));
 
 /** How an instrument was put away after it was last played. */
 export function packedUp({ steps }: Pick<Practice, 'steps'>, clocks: readonly ItemClock[]): PackedUp {
   const ofEveryPlay = clocks.filter(({ item }) => item.trigger.kind === 'every-play');
   const waiting = ofEveryPlay.filter(({ load }) => (load ?? 0) > 0);
   const isBegun = ofEveryPlay.some(({ load, lastDone }) => load === 0 && lastDone !== null);
-  const mustBeDone = waiting.some(({ item }) => steps.some((step) => step.item === item.id && step.must === true));
-  const awaitsPackUp = waiting.length > 0 && (!isBegun || mustBeDone);
+  const isWet = waiting.some(({ item }) => steps.some((step) => step.item === item.id && cannotWait(step)));
+  const awaitsPackUp = waiting.length > 0 && (!isBegun || isWet);
   return { awaitsPackUp, leftForLater: awaitsPackUp ? [] : waiting };
 }
 

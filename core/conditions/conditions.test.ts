@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { careClocks, type CareFacts, type LastDone } from '#core/care/care-clock.ts';
+import type { CareFacts, LastDone } from '#core/care/care-clock.ts';
+import { careClocks } from '#core/care/care-clocks.ts';
 import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
 import { usualBuild } from '#core/care/check-book.ts';
 import type { CareItemId } from '#core/care/care-ids.ts';

@@ -148,10 +148,8 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
       { on: ['keys'], verdict: 'care', why: 'under the keys, dry and light' },
       {
         on: ['mouthpiece'],
-        verdict: 'by-school',
-        why: 'it scratches; a soft brush with bristles at its top is made for it',
-        // None of the ways of washing a mouthpiece has a toothbrush in it.
-        bySchool: { school: 'mouthpiece-wash-tool', allowedBy: [], then: '' },
+        verdict: 'no',
+        why: 'it scratches, and no way of washing has it; a soft brush with bristles at its top is made for it',
       },
     ],
   },

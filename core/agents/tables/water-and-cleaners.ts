@@ -10,7 +10,7 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     group: 'Water and soap',
     rows: [
       {
-        on: ['tube', 'hand-slide', 'tuning-slides', 'valve-ports'],
+        on: ['tube', 'hand-slide', 'tuning-slides'],
         verdict: 'yes',
         why: 'piston valves out, rotors stay in, low pressure',
       },
@@ -26,7 +26,11 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
           then: 'rotors stay in, low pressure, rotor oil afterwards',
         },
       },
-      { on: ['pistons', 'valve-felts'], verdict: 'no', why: 'kept out of the bath: felts spoil when wet' },
+      {
+        on: ['pistons', 'valve-ports', 'valve-felts'],
+        verdict: 'no',
+        why: 'kept out of the bath: felts spoil when wet; wiped, ports with a bud',
+      },
       { on: ['mouthpiece'], verdict: 'yes', why: 'with the cork kept dry' },
       { on: ['bocal'], verdict: 'yes', why: 'lukewarm, with a bocal brush, monthly', mark: 'general' },
       { on: ['blowpipe'], verdict: 'care', why: 'mouthpiece and valve under the tap; the pipe itself is brushed' },
@@ -67,8 +71,8 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       },
       { on: ['mouthpiece'], of: ['hard-rubber'], verdict: 'no', why: 'it discolours; boiling warps' },
       { on: ['mouthpiece'], of: ['plastic'], verdict: 'no', why: 'it warps' },
-      { on: WOODWIND_BODY, verdict: 'no', why: 'not even cold water goes there', mark: 'general' },
-      { on: ['finish'], among: WOODWINDS, verdict: 'no', why: 'not even cold water goes there', mark: 'general' },
+      { on: WOODWIND_BODY, verdict: 'no', why: 'no water runs there, hot or cold', mark: 'general' },
+      { on: ['finish'], among: WOODWINDS, verdict: 'no', why: 'no water runs there, hot or cold', mark: 'general' },
     ],
   },
   {
@@ -84,8 +88,8 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       { on: ['finish'], among: BRASS_WIND, verdict: 'yes', why: 'a little, rinsed off' },
       { on: ['valve-felts'], verdict: 'no', why: 'keep them out of it' },
       { on: ['pads'], of: ['leather', 'skin'], verdict: 'no', why: 'it ruins them' },
-      { on: WOODWIND_BODY, verdict: 'no', why: 'it needs water, and none goes there', mark: 'general' },
-      { on: ['finish'], among: WOODWINDS, verdict: 'no', why: 'it needs water, and none goes there', mark: 'general' },
+      { on: WOODWIND_BODY, verdict: 'no', why: 'it needs water, and none runs there', mark: 'general' },
+      { on: ['finish'], among: WOODWINDS, verdict: 'no', why: 'it needs water, and none runs there', mark: 'general' },
     ],
   },
   {
@@ -141,10 +145,11 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     group: 'Cleaners',
     rows: [
       {
-        on: ['mouthpiece', 'brass-mouthpiece', 'blowpipe'],
+        on: ['mouthpiece'],
         verdict: 'care',
         why: 'cool, below the cork, rinsed at once when lifted out',
       },
+      { on: ['brass-mouthpiece', 'blowpipe'], verdict: 'care', why: 'cool, rinsed at once when lifted out' },
     ],
   },
   {

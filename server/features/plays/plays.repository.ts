@@ -14,7 +14,8 @@ const playedAt = { at: plays.wallMinute, minutes: plays.minutes };
 
 /**
  * All plays in the order of the index that holds just these columns: the rows themselves are not touched. SQLite
- * gathers them into one row; ten years of rows handed over one by one take more than twice as long.
+ * gathers them into one row; ten years of rows handed over one by one take more than twice as long. It takes them in the order of the inner query;
+ * `playColumns` refuses any other.
  */
 function everyPlay(db: Db) {
   const rows = db.select(playedAt).from(plays).where(ofInstrument).orderBy(asc(plays.wallMinute)).as('rows');

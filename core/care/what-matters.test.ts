@@ -1,0 +1,38 @@
+import { expect, test } from '@jest/globals';
+import type { ItemClock } from '#core/care/care-clock.ts';
+import { usualBuild } from '#core/care/check-book.ts';
+import { packedUp } from '#core/care/what-matters.ts';
+import { KIND_IDS } from '#core/instruments/kind.ts';
+import { usualPractice } from '#core/schools/practice-under.ts';
+import { localDate } from '#core/time/local-date.ts';
+
+test.each(KIND_IDS)(
+  'a %s whose bore was left wet still waits, though none of it was a step that must be done',
+  (kind) => {
+    const practice = usualPractice(kind, usualBuild(kind));
+    const wetOnes = practice.items.filter(
+      ({ id, trigger }) =>
+        trigger.kind === 'every-play' &&
+        trigger.moment === 'after' &&
+        practice.steps.some(
+          ({ item, reaches = [], onlyIf }) =>
+            item === id && onlyIf === undefined && (reaches.includes('bore-dry') || reaches.includes('water-out')),
+        ),
+    );
+    expect(wetOnes.length).toBeGreaterThan(0);
+    const all = practice.items.filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after');
+    for (const wet of wetOnes) {
+      const clocks = all.map((item): ItemClock => ({
+        item,
+        part: item.part,
+        state: item === wet ? 'due' : 'fresh',
+        load: item === wet ? 1 : 0,
+        lastDone: { on: localDate('2026-11-24'), by: 'player' },
+        due: null,
+        postponedUntil: null,
+        because: [],
+      }));
+      expect([wet.id, packedUp(practice, clocks).awaitsPackUp]).toEqual([wet.id, true]);
+    }
+  },
+);
