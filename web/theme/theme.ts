@@ -117,7 +117,13 @@ export const theme = createTheme({
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiIconButton: { styleOverrides: { root: { minWidth: 44, minHeight: 44 } } },
     MuiDialog: {
-      styleOverrides: { paper: { '@media (max-width: 600px)': { margin: 12, width: 'calc(100% - 24px)' } } },
+      styleOverrides: {
+        paper: {
+          // A dialog is a compartment like the others, in the dark as well: no grey veil over it.
+          backgroundImage: 'none',
+          '@media (max-width: 600px)': { margin: 12, width: 'calc(100% - 24px)' },
+        },
+      },
     },
     // Room for both buttons at the finger's size: a long name ends before them.
     MuiAutocomplete: {
