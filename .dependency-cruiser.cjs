@@ -7,21 +7,60 @@ const only = (name, from, allowed) => ({
 });
 const never = (name, from, to) => ({ name, severity: 'error', from, to });
 
+/**
+ * The rooms of the core from the ground up: each may use those before it, never one after it. `book` is the vocabulary
+ * of the practice book; whoever computes is handed the book, and no room of these reaches a table.
+ */
+const CORE_ROOMS = [
+  'kernel',
+  'time',
+  'explain',
+  'record',
+  'instruments',
+  'players',
+  'air',
+  'book',
+  'water',
+  'plays',
+  'methods',
+  'conditions',
+  'agents',
+  'care',
+  'packup',
+  'situation',
+  'year',
+];
+const roomOrder = CORE_ROOMS.map((room, index) =>
+  only(
+    `core-room-${room}-uses-only-rooms-below`,
+    `^core/${room}/`,
+    CORE_ROOMS.slice(0, index + 1).map((below) => `^core/${below}/`),
+  ),
+);
+
 module.exports = {
   forbidden: [
     never('no-import-cycles', {}, { circular: true }),
 
     only('core-imports-only-core', '^core/', ['^core/']),
+    ...roomOrder,
+    only('tables-write-the-book-and-use-only-its-words', '^core/tables/', [
+      '^core/(kernel|explain|instruments|players|book|tables)/',
+    ]),
+    never(
+      'the-book-is-handed-in-by-whoever-plugs-together',
+      {
+        path: '^(core|contract|server|web)/',
+        pathNot: ['^core/tables/', '^server/(serve|testing/.*)\\.ts$', '\\.test\\.tsx?$'],
+      },
+      { path: '^core/tables/' },
+    ),
     only('contract-imports-only-core-and-yup', '^contract/', ['^(core|contract)/', 'node_modules/yup/']),
     // pure-rand: a seeded generator with no dependencies, so that the demo world is the same on every machine.
     only('demo-imports-only-core-and-contract', '^demo/', ['^(core|contract|demo)/', 'node_modules/pure-rand/']),
     never('nothing-imports-web', { pathNot: '^web/' }, { path: '^web/' }),
     never('web-imports-only-core-and-contract-of-ours', { path: '^web/' }, { path: '^(server|demo|e2e|tools|bench)/' }),
-    never(
-      'web-never-bundles-the-practice-tables',
-      { path: '^web/' },
-      { path: ['^core/care/tables/', '^core/care/practice-book\\.ts$', '^core/instruments/tables/'], reachable: true },
-    ),
+    never('web-never-bundles-the-practice-tables', { path: '^web/' }, { path: '^core/tables/', reachable: true }),
     never(
       'server-imports-only-core-and-contract-of-ours',
       { path: '^server/' },
@@ -33,7 +72,12 @@ module.exports = {
       'sql-stays-in-table-mapper-repository',
       {
         path: '^(server|tools|web)/',
-        pathNot: ['^server/db/', '\\.(table|mapper|repository)\\.ts$', '\\.test\\.ts$'],
+        pathNot: [
+          '^server/db/',
+          '\\.(table|mapper|repository)\\.ts$',
+          '^server/record/define-fact\\.ts$',
+          '\\.test\\.ts$',
+        ],
       },
       { path: 'node_modules/drizzle-orm/' },
     ),
@@ -44,6 +88,16 @@ module.exports = {
     ),
     never('use-cases-know-no-http', { path: '\\.use-cases\\.ts$' }, { path: '^server/http/' }),
     never('routes-never-touch-rows', { path: '\\.routes\\.ts$' }, { path: '\\.(table|mapper)\\.ts$' }),
+    never(
+      'rows-stay-in-table-mapper-repository-and-the-definition-of-their-fact',
+      { path: '^(server|tools|bench)/', pathNot: ['\\.(table|mapper|repository|fact)\\.ts$', '\\.test\\.ts$'] },
+      { path: '\\.table\\.ts$' },
+    ),
+    never(
+      'the-record-names-no-feature',
+      { path: '^server/record/', pathNot: '\\.test\\.ts$' },
+      { path: '^server/(features|facts)', dependencyTypesNot: ['type-only'] },
+    ),
     never(
       'server-features-meet-at-repositories',
       { path: '^server/features/([^/]+)/', pathNot: '\\.test\\.ts$' },

@@ -1,10 +1,10 @@
+import { BOOK } from '#core/tables/book.ts';
 import highs from 'highs';
-import { usualBuild } from '#core/care/check-book.ts';
-import { usualPractice } from '#core/schools/practice-under.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
+import { usualPractice } from '#core/methods/practice-under.ts';
 import { asMilp, chains, LAG_INSTANCES } from '#core/testing/lag-instances.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
 import { orderSteps } from '#core/packup/order-steps.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
@@ -14,14 +14,14 @@ import { median, ms, times, type Row } from '#bench/measure.ts';
 
 /** A doubler's three after a show, every-play steps and what is short and due. */
 function part(kind: KindId): RunPart {
-  const build = usualBuild(kind);
-  const practice = usualPractice(kind, build);
+  const build = usualBuild(BOOK.kinds[kind]);
+  const practice = usualPractice(BOOK, kind, build);
   const items = practice.items.filter(
     ({ trigger, withPackUp }) => (trigger.kind === 'every-play' && trigger.moment === 'after') || withPackUp,
   );
   return {
     instrumentId: kind as string as InstrumentId,
-    kind: kindOf(kind),
+    kind: BOOK.kinds[kind],
     practice,
     items: items.map(({ id }) => id),
     playedMinutes: 90,

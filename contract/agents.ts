@@ -1,5 +1,5 @@
 import { array, boolean, object, type InferType } from 'yup';
-import { SURFACE_IDS, VERDICTS } from '#core/agents/agent.ts';
+import { SURFACE_IDS, VERDICTS } from '#core/book/agent.ts';
 import { MARKS } from '#core/explain/explained.ts';
 import { recordId, text, word } from '#contract/scalars.ts';
 

@@ -8,10 +8,10 @@ import {
   amount,
   clientKey,
   dueRange,
+  factRequest,
   localDateText,
   recordId,
   text,
-  wallClock,
   whyLines,
   word,
 } from '#contract/scalars.ts';
@@ -26,16 +26,12 @@ export const carePaths = {
 } as const;
 
 /** `POST /api/care`: something was done outside a run: at the bench, elsewhere, or before Ulu was asked. */
-export const logCareRequest = object({
-  key: clientKey().required(),
+export const logCareRequest = factRequest({
   instrumentId: recordId().required(),
   itemId: text().max(80).required(),
   doneOn: localDateText().required(),
   by: word(DONE_BY).required(),
-  now: wallClock.required(),
-})
-  .exact()
-  .required();
+});
 export type LogCareRequest = InferType<typeof logCareRequest>;
 
 export const careEntryView = object({
@@ -49,42 +45,27 @@ export const careEntryView = object({
   .required();
 
 /** `POST /api/care/signs`: something was noticed, tapped where it was seen. */
-export const logSignRequest = object({
-  key: clientKey().required(),
+export const logSignRequest = factRequest({
   instrumentId: recordId().required(),
   itemId: text().max(80).required(),
   part: word(PART_IDS).required(),
-  now: wallClock.required(),
-})
-  .exact()
-  .required();
+});
 export type LogSignRequest = InferType<typeof logSignRequest>;
 
 /** `POST /api/care/decisions`: let it wait until a day, do not do it, or take it up again. */
-export const logDecisionRequest = object({
-  key: clientKey().required(),
+export const logDecisionRequest = factRequest({
   instrumentId: recordId().required(),
   itemId: text().max(80).required(),
   kind: word(DECISION_KINDS).required(),
   until: localDateText().nullable().defined(),
-  now: wallClock.required(),
-})
-  .exact()
-  .required();
+});
 export type LogDecisionRequest = InferType<typeof logDecisionRequest>;
 
 /** `POST /api/care/wetness-resets`: what was learned of how wet its player blows it counts no longer. */
-export const resetWetnessRequest = object({
-  key: clientKey().required(),
+export const resetWetnessRequest = factRequest({
   instrumentId: recordId().required(),
-  now: wallClock.required(),
-})
-  .exact()
-  .required();
+});
 export type ResetWetnessRequest = InferType<typeof resetWetnessRequest>;
-
-/** What was logged, named by its key, so that it can be taken back. */
-export const loggedKey = object({ key: clientKey().required() }).exact().required();
 
 /** How one care item of an instrument stands. */
 export const careClockView = object({
@@ -135,6 +116,8 @@ export const instrumentPage = object({
   week: object({
     meanMinutes: array(amount().required()).length(7).required(),
     daysSeen: amount().integer().required(),
+    /** What the week stands on. */
+    because: whyLines,
     usualPlayMinutes: amount().integer().required(),
   })
     .exact()
@@ -152,7 +135,7 @@ export const instrumentPage = object({
   })
     .exact()
     .required(),
-  /** What its player holds to where no step of a run says it, by the schools in force. */
+  /** What its player holds to where no step of a run says it, by the methods in force. */
   habits: array(text().required()).required(),
   /** What is believed of how wet its player blows it; null where it is not swabbed. */
   wetness: object({

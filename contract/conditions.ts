@@ -1,8 +1,8 @@
 import { array, boolean, object, type InferType } from 'yup';
-import { CONDITION_IDS } from '#core/conditions/condition-ids.ts';
+import { CONDITION_IDS } from '#core/book/condition-ids.ts';
 import { MARKS } from '#core/explain/explained.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
-import { amount, clientKey, localDateText, recordId, text, wallClock, word } from '#contract/scalars.ts';
+import { amount, clientKey, factRequest, localDateText, recordId, text, word } from '#contract/scalars.ts';
 
 export const conditionPaths = {
   page: (instrumentId: string, today: string) => `/api/conditions/${instrumentId}?today=${today}`,
@@ -13,29 +13,21 @@ export const conditionPaths = {
 const airReading = object({ celsius: amount().required(), humidityPercent: amount().required() }).exact();
 
 /** `POST /api/conditions`: an illness, a new cork, dry air …; a player's own holds for all their instruments. */
-export const beginConditionRequest = object({
-  key: clientKey().required(),
+export const beginConditionRequest = factRequest({
   instrumentId: recordId().required(),
   condition: word(CONDITION_IDS).required(),
   beginsOn: localDateText().required(),
   endsOn: localDateText().nullable().defined(),
   part: word(PART_IDS).nullable().defined(),
   air: airReading.nullable().defined(),
-  now: wallClock.required(),
-})
-  .exact()
-  .required();
+});
 export type BeginConditionRequest = InferType<typeof beginConditionRequest>;
 
 /** `POST /api/conditions/ends`: its last day. */
-export const endConditionRequest = object({
-  key: clientKey().required(),
+export const endConditionRequest = factRequest({
   conditionKey: clientKey().required(),
   endsOn: localDateText().required(),
-  now: wallClock.required(),
-})
-  .exact()
-  .required();
+});
 export type EndConditionRequest = InferType<typeof endConditionRequest>;
 
 const effectView = object({ text: text().required(), mark: word(MARKS).required() })

@@ -1,14 +1,23 @@
 import { array, boolean, object, string, type InferType } from 'yup';
 import { KIND_IDS, PART_IDS } from '#core/instruments/kind.ts';
 import { CARE_STATES } from '#core/care/care-state.ts';
-import { amount, localDateText, minuteOfDay, recordId, text, word } from '#contract/scalars.ts';
+import {
+  amount,
+  factRequest,
+  localDateText,
+  minuteOfDay,
+  recordId,
+  text,
+  visibleText,
+  word,
+} from '#contract/scalars.ts';
 
 export const instrumentPaths = {
   kinds: '/api/kinds',
   shelf: (today: string) => `/api/instruments?today=${today}`,
   add: '/api/instruments',
-  departure: (id: string) => `/api/instruments/${id}/departure`,
-  build: (id: string) => `/api/instruments/${id}/build`,
+  departures: '/api/departures',
+  builds: '/api/builds',
 } as const;
 
 /** What a kind asks of somebody adding one: the web app holds no tables of its own. */
@@ -45,7 +54,7 @@ const buildRecord = () =>
 /** `POST /api/instruments` */
 export const addInstrumentRequest = object({
   id: recordId().required(),
-  name: text().trim().min(1).max(60).required(),
+  name: visibleText(60).required(),
   kind: word(KIND_IDS).required(),
   build: buildRecord(),
   playerId: recordId().required(),
@@ -59,19 +68,15 @@ export type AddInstrumentRequest = Omit<InferType<typeof addInstrumentRequest>, 
   build: Record<string, string>;
 };
 
-/** `PUT /api/instruments/:id/departure`: the day it left the shelf, or null to put it back. */
-export const departureRequest = object({
+/** `POST /api/departures`: the day it left the shelf, or null where it came back. */
+export const departureRequest = factRequest({
+  instrumentId: recordId().required(),
   leftOn: localDateText().nullable().defined(),
-  today: localDateText().required(),
-})
-  .exact()
-  .required();
+});
 export type DepartureRequest = InferType<typeof departureRequest>;
 
-/** `PUT /api/instruments/:id/build`: how it is built now. Its history stays. */
-export const reviseBuildRequest = object({ build: buildRecord(), today: localDateText().required() })
-  .exact()
-  .required();
+/** `POST /api/builds`: how it is built from now on. Its history stays. */
+export const reviseBuildRequest = factRequest({ instrumentId: recordId().required(), build: buildRecord() });
 export type ReviseBuildRequest = Omit<InferType<typeof reviseBuildRequest>, 'build'> & {
   build: Record<string, string>;
 };

@@ -1,7 +1,8 @@
 import { array, boolean, lazy, object, type InferType, type ObjectSchema } from 'yup';
 import { PART_IDS, KIND_IDS } from '#core/instruments/kind.ts';
-import { LAST_PASSES, RUN_EVENT_KINDS, RUN_KINDS, SKIP_REASONS } from '#core/packup/run-log.ts';
+import { RUN_EVENT_KINDS, RUN_KINDS, SKIP_REASONS } from '#core/packup/run-log.ts';
 import { HANDS } from '#core/players/player.ts';
+import { LAST_PASSES } from '#core/water/wetness.ts';
 import { stripSegment } from '#contract/instruments.ts';
 import {
   amount,

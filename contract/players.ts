@@ -1,10 +1,10 @@
 import { array, object, type InferType } from 'yup';
 import { SKILLS, STANDINGS } from '#core/players/player.ts';
-import { recordId, text, word } from '#contract/scalars.ts';
+import { factRequest, recordId, visibleText, word } from '#contract/scalars.ts';
 
-export const playerPaths = { list: '/api/players', one: (id: string) => `/api/players/${id}` } as const;
+export const playerPaths = { list: '/api/players', profiles: '/api/profiles' } as const;
 
-const name = () => text().trim().min(1).max(60);
+const name = () => visibleText(60);
 
 /** `POST /api/players` */
 export const addPlayerRequest = object({
@@ -17,9 +17,14 @@ export const addPlayerRequest = object({
   .required();
 export type AddPlayerRequest = InferType<typeof addPlayerRequest>;
 
-/** `PUT /api/players/:id`: what somebody is and does themselves may change; who a step is for follows. */
-export const revisePlayerRequest = addPlayerRequest.omit(['id']).exact().required();
-export type RevisePlayerRequest = InferType<typeof revisePlayerRequest>;
+/** `POST /api/profiles`: what somebody is and does themselves from now on; who a step is for follows. */
+export const profileRequest = factRequest({
+  playerId: recordId().required(),
+  name: name().required(),
+  standing: word(STANDINGS).required(),
+  does: array(word(SKILLS).required()).required(),
+});
+export type ProfileRequest = InferType<typeof profileRequest>;
 
 export const playerView = object({
   id: recordId().required(),

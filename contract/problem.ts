@@ -8,6 +8,8 @@ export const PROBLEM_CODES = [
   'conflict',
   'too-large',
   'forbidden',
+  'busy',
+  'unusable',
   'internal',
 ] as const;
 export type ProblemCode = (typeof PROBLEM_CODES)[number];

@@ -1,6 +1,5 @@
-import { array, object, type InferType } from 'yup';
-import { RECORD_KINDS } from '#core/record/record-kinds.ts';
-import { amount, clientKey, instantText, localDateText, minuteOfDay, recordId, text, word } from '#contract/scalars.ts';
+import { array, boolean, object, type InferType } from 'yup';
+import { clientKey, factKey, instantText, localDateText, minuteOfDay, recordId, text } from '#contract/scalars.ts';
 
 export const recordPaths = {
   of: (instrumentId: string, limit: number) => `/api/record/${instrumentId}?limit=${limit}`,
@@ -8,14 +7,14 @@ export const recordPaths = {
 } as const;
 
 /** `POST /api/withdrawals`: takes a log entry back. The entry stays in the file and counts no longer. */
-export const withdrawRequest = object({ key: clientKey().required(), targetKey: clientKey().required() })
+export const withdrawRequest = object({ key: clientKey().required(), targetKey: factKey().required() })
   .exact()
   .required();
 export type WithdrawRequest = InferType<typeof withdrawRequest>;
 
 export const withdrawalView = object({
-  key: clientKey().required(),
-  targetKey: clientKey().required(),
+  key: factKey().required(),
+  targetKey: factKey().required(),
   at: instantText().required(),
 })
   .exact()
@@ -23,12 +22,17 @@ export const withdrawalView = object({
 
 /** One line of an instrument's record. */
 export const recordEntryView = object({
-  key: clientKey().required(),
-  kind: word(RECORD_KINDS).required(),
+  key: factKey().required(),
+  kind: text().required(),
   on: localDateText().required(),
   atMinute: minuteOfDay().nullable().defined(),
   words: text().required(),
-  minutes: amount().nullable().defined(),
+  /** Another entry may take its place: a wrong one is corrected, not only taken back. */
+  correctable: boolean().strict().required(),
+  /** It stands as corrected. */
+  corrected: boolean().strict().required(),
+  /** What a form needs to correct it: the body of its kind; null where it cannot be corrected. */
+  body: object().nullable().defined(),
 })
   .exact()
   .required();
@@ -37,3 +41,4 @@ export type RecordEntryView = InferType<typeof recordEntryView>;
 export const recordView = object({ instrumentId: recordId().required(), entries: array(recordEntryView).required() })
   .exact()
   .required();
+export type RecordView = InferType<typeof recordView>;

@@ -1,4 +1,6 @@
-import { array, number, object, string } from 'yup';
+import '#contract/short-messages.ts';
+import { array, number, object, string, type ObjectShape } from 'yup';
+import { hasVisibleText } from '#core/kernel/visible-text.ts';
 import { MARKS } from '#core/explain/explained.ts';
 import { parseInstant } from '#core/time/instant.ts';
 import { parseLocalDate } from '#core/time/local-date.ts';
@@ -7,6 +9,15 @@ import { parseLocalDate } from '#core/time/local-date.ts';
 
 /** Text as it is, never coerced from a number. */
 export const text = () => string().strict();
+/** A name somebody gives: trimmed, and with something in it that can be seen. */
+export const visibleText = (longest: number) =>
+  text()
+    .trim()
+    .min(1)
+    .max(longest)
+    .test('visible', '${path} has nothing in it that can be seen', (value) =>
+      value === undefined || value === null ? true : hasVisibleText(value),
+    );
 /** A whole or fractional number, never coerced from text. */
 export const amount = () => number().strict();
 /** One word out of a list. */
@@ -31,6 +42,9 @@ export const clientKey = () =>
     '${path} must be a UUID in lower case',
   );
 
+/** The key of any fact: a client's, or one made from another's. */
+export const factKey = () => text().matches(/^[a-z0-9][a-z0-9/.-]{0,255}$/, '${path} must be the key of a fact');
+
 /** An id of the record. */
 export const recordId = () => text().matches(/^[a-z0-9][a-z0-9-]{0,63}$/, '${path} must be an id');
 
@@ -39,6 +53,23 @@ export const minuteOfDay = () => amount().integer().min(0).max(1439);
 
 /** Where the player's wall clock stands; the server's zone is not the player's. */
 export const wallClock = object({ on: localDateText().required(), atMinute: minuteOfDay().required() }).exact();
+
+/**
+ * A request that logs a fact: its key, the key of the fact whose place it takes where it corrects one, the player's wall
+ * clock, and what the kind says.
+ */
+export const factRequest = <Fields extends ObjectShape>(fields: Fields) =>
+  object({
+    key: clientKey().required(),
+    corrects: clientKey().nullable().optional(),
+    now: wallClock.required(),
+    ...fields,
+  })
+    .exact()
+    .required();
+
+/** What is answered where nothing but the key is to be said: it can be taken back under it. */
+export const loggedKey = object({ key: clientKey().required() }).exact().required();
 
 /** One line under "Why". */
 export const whyLine = object({

@@ -1,4 +1,4 @@
-import type { CareItemId } from '#core/care/care-ids.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
 import type { Build } from '#core/instruments/build.ts';
 import type { KindId, PartId } from '#core/instruments/kind.ts';
 import type { Skill, Standing } from '#core/players/player.ts';

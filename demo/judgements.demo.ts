@@ -1,19 +1,19 @@
-import type { ConditionId } from '#core/conditions/condition-ids.ts';
-import type { AirReading } from '#core/conditions/condition.ts';
+import type { ConditionId } from '#core/book/condition-ids.ts';
+import type { AirReading } from '#core/book/condition.ts';
 import type { PartId } from '#core/instruments/kind.ts';
-import type { SchoolId } from '#core/schools/school-ids.ts';
+import type { MethodId } from '#core/book/method-ids.ts';
 
 /** Invented: what these people do otherwise than the default. */
 export const DEMO_CHOICES: readonly {
   readonly instrumentId: string;
-  readonly school: SchoolId;
+  readonly method: MethodId;
   readonly choice: string;
 }[] = [
-  { instrumentId: 'marit-alto', school: 'sax-neck-storage', choice: 'sleeve-in-bell' },
-  { instrumentId: 'marit-clarinet', school: 'reed-hygiene', choice: 'spray' },
-  { instrumentId: 'ife-clarinet', school: 'clarinet-join-order', choice: 'from-the-bell' },
-  { instrumentId: 'petra-bassoon', school: 'bocal-cleaning', choice: 'brush' },
-  { instrumentId: 'teodor-oboe', school: 'oboe-join-order', choice: 'bell-lower-upper' },
+  { instrumentId: 'marit-alto', method: 'sax-neck-storage', choice: 'sleeve-in-bell' },
+  { instrumentId: 'marit-clarinet', method: 'reed-hygiene', choice: 'spray' },
+  { instrumentId: 'ife-clarinet', method: 'clarinet-join-order', choice: 'from-the-bell' },
+  { instrumentId: 'petra-bassoon', method: 'bocal-cleaning', choice: 'brush' },
+  { instrumentId: 'teodor-oboe', method: 'oboe-join-order', choice: 'bell-lower-upper' },
 ];
 
 /** Invented: what has changed for a while. Days are counted from today, those to come are negative. */

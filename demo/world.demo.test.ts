@@ -1,5 +1,6 @@
+import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
-import { practiceFor } from '#core/care/practice-book.ts';
+import { practiceFor } from '#core/methods/practice-for.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
 import { demoWorld } from '#demo/world.demo.ts';
 
@@ -14,7 +15,7 @@ describe.each([0, 1, 2, 3, 4, 5, 6])('the demo world of a Tuesday and %d days', 
       const last = plays.findLast(({ instrumentId }) => instrumentId === id);
       const run = runs.find(({ playKey }) => playKey === last?.key);
       const done = new Set(run?.done.map(({ itemId }) => itemId));
-      return !practiceFor(kind, build)
+      return !practiceFor(BOOK, kind, build)
         .items.filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
         .every(({ id: item }) => done.has(item));
     });

@@ -1,10 +1,10 @@
-import type { CareItemId, StepId } from '#core/care/care-ids.ts';
+import { BOOK } from '#core/tables/book.ts';
+import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
 import { DEMO_CHOICES, DEMO_CONDITIONS } from '#demo/judgements.demo.ts';
-import { usualPractice } from '#core/schools/practice-under.ts';
+import { usualPractice } from '#core/methods/practice-under.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import type { RunPlan } from '#core/packup/run-plan.ts';
 import { careDoneBy, runState, type RunEvent, type RunKind, type CareDone } from '#core/packup/run-log.ts';
@@ -116,12 +116,12 @@ type RunToTell = {
 
 function runOf(story: Story, { kind, items, on, minute, play, minutesAtHand }: RunToTell): DemoRun {
   const { instrument, player, random } = story;
-  const practice = usualPractice(instrument.kind, instrument.build);
+  const practice = usualPractice(BOOK, instrument.kind, instrument.build);
   const plan = planRun({
     parts: [
       {
         instrumentId: instrument.id,
-        kind: kindOf(instrument.kind),
+        kind: BOOK.kinds[instrument.kind],
         practice,
         items,
         playedMinutes: play?.minutes ?? 0,
@@ -207,7 +207,7 @@ function tellDay(
 ): void {
   const away = DEMO_GAPS.some(({ from, to }) => daysAgo <= from && daysAgo >= to);
   const { instrument, random } = story;
-  const items = usualPractice(instrument.kind, instrument.build).items;
+  const items = usualPractice(BOOK, instrument.kind, instrument.build).items;
   const lastNight = daysAgo === 1;
   const play = away ? null : playOn(story, on, lastNight);
   if (play) {

@@ -1,29 +1,37 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express, type Request } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { pinoHttp } from 'pino-http';
 import type { Logger } from 'pino';
-import { healthPath } from '#contract/health.ts';
+import { healthPath, type DatabaseState } from '#contract/health.ts';
+import { FACTS } from '#server/facts.ts';
 import { agentsRoutes } from '#server/features/agents/agents.routes.ts';
 import { careRoutes } from '#server/features/care/care.routes.ts';
 import { conditionsRoutes } from '#server/features/conditions/conditions.routes.ts';
 import { instrumentsRoutes } from '#server/features/instruments/instruments.routes.ts';
+import { methodsRoutes } from '#server/features/methods/methods.routes.ts';
 import { packupRoutes } from '#server/features/packup/packup.routes.ts';
 import { playersRoutes } from '#server/features/players/players.routes.ts';
-import { playsRoutes } from '#server/features/plays/plays.routes.ts';
-import { recordRoutes } from '#server/features/record/record.routes.ts';
-import { schoolsRoutes } from '#server/features/schools/schools.routes.ts';
 import { guardHost } from '#server/http/guard.ts';
+import { refuseDeepNesting } from '#server/http/nesting.ts';
 import { errorHandler, notFoundHandler } from '#server/http/problem.ts';
-import type { Services } from '#server/repositories.ts';
+import { formatOf, type Serving } from '#server/http/respond.ts';
+import type { AnyFact } from '#server/record/define-fact.ts';
+import { recordRoutes, type ToldOf } from '#server/record/record.routes.ts';
+import { AT_THIS_MACHINE, type Caller, type Services } from '#server/services.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
+import type { Format } from '#core/explain/format.ts';
 
 export type AppOptions = {
-  readonly services: Services;
-  readonly version: string;
-  readonly countMigrations: () => number;
+  readonly serve: (caller: Caller, format: Format) => Services;
+  readonly health: () => { readonly version: string; readonly database: DatabaseState; readonly migrations: number };
   readonly boundHost: string;
+  /** The kinds of fact that can be posted. */
+  readonly kinds?: readonly AnyFact<Services>[];
+  /** Told of every error, so that damage to the record is remembered. */
+  readonly noticed?: (error: unknown) => void;
   readonly log?: Logger;
   /** The built web app; without it only the API is served. */
   readonly webFolder?: string;
@@ -57,12 +65,31 @@ function serveWeb(app: Express, folder: string): void {
       },
     }),
   );
-  // Deep links survive a reload: every path that is no file is the app's.
-  app.get('/{*splat}', (_req, res) => res.sendFile('index.html', { root: folder }));
+  // Deep links survive a reload: a path that names no file is the app's. What looks like a file and is none is missing.
+  app.get('/{*splat}', (req, res, next) => {
+    if (path.extname(req.path) !== '' || req.path.startsWith('/assets/')) return next();
+    return res.sendFile('index.html', { root: folder });
+  });
 }
 
+/** Who asks. On one's own machine nobody has to say so. */
+const callerOf = (_req: Request): Caller => AT_THIS_MACHINE;
+
+/** The record of an instrument tells of it, and of what its player is in. */
+const toldOf: ToldOf = ({ instruments }, instrumentId) => {
+  const playerId = instruments.playerOf(instrumentId);
+  return playerId === undefined ? undefined : [ofInstrument(instrumentId), ofPlayer(playerId)];
+};
+
+const noticing =
+  (noticed: AppOptions['noticed']): ErrorRequestHandler =>
+  (error, _req, _res, next) => {
+    noticed?.(error);
+    next(error);
+  };
+
 /** The whole server, without the listening. */
-export function createApp({ services, version, countMigrations, boundHost, log, webFolder }: AppOptions): Express {
+export function createApp({ serve, health, boundHost, log, webFolder, kinds = FACTS, noticed }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   if (log)
@@ -78,29 +105,35 @@ export function createApp({ services, version, countMigrations, boundHost, log, 
         customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'info'),
       }),
     );
-  app.use(guardHost(boundHost));
+  // First, so that a refusal carries them as well.
   app.use(securityHeaders);
+  app.use(guardHost(boundHost));
   app.use(compression());
-  app.use(express.json({ limit: '100kb' }));
   app.use('/api', (_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
     next();
   });
-  app.get(healthPath, (_req, res) => void res.json({ version, database: 'ok', migrations: countMigrations() }));
+  app.use(express.json({ limit: '100kb', verify: (_req, _res, bytes) => refuseDeepNesting(bytes) }));
+  app.get(healthPath, (_req, res) => {
+    const now = health();
+    res.status(now.database === 'ok' ? 200 : 503).json(now);
+  });
+  const services: Serving = (req) => serve(callerOf(req), formatOf(req));
   for (const routes of [
     playersRoutes,
     instrumentsRoutes,
-    playsRoutes,
     careRoutes,
     packupRoutes,
-    recordRoutes,
-    schoolsRoutes,
+    methodsRoutes,
     conditionsRoutes,
     agentsRoutes,
   ])
     app.use(routes(services));
+  app.use(recordRoutes(services, kinds, toldOf));
   app.use('/api', notFoundHandler);
   if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder);
+  app.use(notFoundHandler);
+  app.use(noticing(noticed));
   app.use(errorHandler);
   return app;
 }

@@ -9,7 +9,3 @@ export const invalid = (field: string, message: string): Failure => ({ code: 'in
 
 /** A log entry that was new, or had been recorded before under the same key. */
 export type Logged<View> = { readonly view: View; readonly created: boolean };
-
-/** Do two entries under one key say the same? Compared on the fields of `given`. */
-export const saysTheSame = <T extends object>(given: T, stored: { readonly [K in keyof T]: unknown }): boolean =>
-  (Object.keys(given) as (keyof T)[]).every((field) => JSON.stringify(given[field]) === JSON.stringify(stored[field]));

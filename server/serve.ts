@@ -1,14 +1,16 @@
 import { readFileSync } from 'node:fs';
-import type { Server } from 'node:http';
+import { createServer, type Server } from 'node:http';
 import path from 'node:path';
 import process from 'node:process';
 import pino from 'pino';
-import { checkBook } from '#core/care/check-book.ts';
+import { checkBook } from '#core/check/check-book.ts';
+import { BOOK } from '#core/tables/book.ts';
 import { createApp } from '#server/app.ts';
+import { compose } from '#server/compose.ts';
 import { openDatabase, DataFolderFault } from '#server/db/connection.ts';
 import { appliedMigrations } from '#server/db/migrate.ts';
 import { MigrationFault } from '#server/db/migration-order.ts';
-import { servicesOn } from '#server/repositories.ts';
+import { recordFault } from '#server/db/record-fault.ts';
 
 export type ServeOptions = {
   readonly port: number;
@@ -17,67 +19,118 @@ export type ServeOptions = {
   readonly quiet: boolean;
 };
 
-/** The server cannot start; the message says what to do. */
+/** The server cannot start or stop as it should; the message says what to do. */
 export class StartFault extends Error {}
 
 const root = path.resolve(import.meta.dirname, '..');
 const { version } = JSON.parse(readFileSync(path.join(root, 'package.json'), 'utf8')) as { version: string };
 
-const portMessage = (port: number, code: string | undefined): string => {
+/** A request that does not come to its end is let go: nobody needs longer for so little. */
+const PATIENCE = {
+  headersTimeout: 5000,
+  requestTimeout: 10_000,
+  keepAliveTimeout: 5000,
+  connectionsCheckingInterval: 1000,
+} as const;
+
+const NO_ADDRESS: readonly string[] = ['EADDRNOTAVAIL', 'ENOTFOUND', 'EAI_AGAIN'];
+/** Addresses that stand for every network the machine is in. */
+const EVERYWHERE: readonly string[] = ['0.0.0.0', '::'];
+const EVERYWHERE_WORDS =
+  'Ulu listens on every network this machine is in, but answers only under the machine’s own names: it has no passwords yet, so other devices are refused.';
+
+/** Why the server cannot listen, by the codes of the system. */
+function listenFault({ host, port }: ServeOptions, code: string | undefined): string {
   if (code === 'EADDRINUSE') return `Port ${port} is taken, perhaps by another Ulu. Choose another with --port NUMBER.`;
+  if (code !== undefined && NO_ADDRESS.includes(code))
+    return `${host} is no address of this machine. Leave --host out, or name one that is.`;
   return `The server cannot listen on port ${port} (${code ?? 'unknown reason'}). Choose another with --port NUMBER.`;
-};
+}
+
+function open(dataFolder: string): ReturnType<typeof openDatabase> {
+  try {
+    return openDatabase(dataFolder);
+  } catch (error) {
+    if (error instanceof DataFolderFault || error instanceof MigrationFault) throw new StartFault(error.message);
+    throw error;
+  }
+}
+
+const listen = (server: Server, options: ServeOptions): Promise<void> =>
+  new Promise((resolve, reject) => {
+    server.once('error', (error: NodeJS.ErrnoException) => reject(new StartFault(listenFault(options, error.code))));
+    server.listen(options.port, options.host, () => resolve());
+  });
+
+/** Folds the write-ahead log into the file, so that what is left behind is one whole database. @throws StartFault */
+function closeRecord({ client, close }: ReturnType<typeof openDatabase>): void {
+  try {
+    client.pragma('wal_checkpoint(TRUNCATE)');
+  } catch (error) {
+    const why = recordFault(error)?.message ?? (error as Error).message;
+    throw new StartFault(`Stopped, but the record could not be tidied up: ${why}`);
+  } finally {
+    close();
+  }
+}
+
+/** A running server. */
+export type Served = { readonly url: string; readonly stop: () => Promise<void> };
 
 /**
  * Opens the data folder and listens. Resolves once requests are answered.
  *
  * @throws StartFault when the port is taken or the data folder cannot be used
  */
-export async function serve({
-  port,
-  host,
-  dataFolder,
-  quiet,
-}: ServeOptions): Promise<{ url: string; stop: () => Promise<void> }> {
-  checkBook();
-  let database: ReturnType<typeof openDatabase>;
-  try {
-    database = openDatabase(dataFolder);
-  } catch (error) {
-    if (error instanceof DataFolderFault || error instanceof MigrationFault) throw new StartFault(error.message);
-    throw error;
-  }
+export async function serve(options: ServeOptions): Promise<Served> {
+  const { port, host, dataFolder, quiet } = options;
+  checkBook(BOOK);
+  const database = open(dataFolder);
   const log = pino({ level: quiet ? 'silent' : 'info' }, pino.destination(2));
   const app = createApp({
-    services: servicesOn(database.db, () => Date.now()),
-    version,
-    countMigrations: () => appliedMigrations(database.client).length,
+    serve: compose(database, { book: BOOK, nowMs: () => Date.now() }),
+    health: () => ({
+      version,
+      database: database.watch.state(),
+      migrations: appliedMigrations(database.client).length,
+    }),
     boundHost: host,
+    noticed: database.watch.noticed,
     log,
     webFolder: path.join(root, 'web/dist'),
   });
-  const server = await new Promise<Server>((resolve, reject) => {
-    const listening = app.listen(port, host, (error?: NodeJS.ErrnoException) => {
-      if (!error) return resolve(listening);
-      database.close();
-      return reject(new StartFault(portMessage(port, error.code)));
-    });
-  });
+  const server = createServer(PATIENCE, app);
+  try {
+    await listen(server, options);
+  } catch (error) {
+    database.close();
+    throw error;
+  }
   const address = server.address();
   const boundPort = typeof address === 'object' && address ? address.port : port;
+  const named = EVERYWHERE.includes(host) ? '127.0.0.1' : host;
   return {
-    url: `http://${host.includes(':') ? `[${host}]` : host}:${boundPort}`,
+    url: `http://${named.includes(':') ? `[${named}]` : named}:${boundPort}`,
     stop: () =>
-      new Promise((resolve) => {
+      new Promise((resolve, reject) => {
         server.close(() => {
-          // Folds the write-ahead log into the file, so that what is left behind is one whole database.
-          database.client.pragma('wal_checkpoint(TRUNCATE)');
-          database.close();
-          resolve();
+          try {
+            closeRecord(database);
+            resolve();
+          } catch (error) {
+            reject(error as Error);
+          }
         });
         server.closeAllConnections();
       }),
   };
+}
+
+/** One line for a person, whatever went wrong; never a stack. */
+function say(error: unknown): void {
+  const known = error instanceof StartFault;
+  console.error(known ? error.message : `Ulu could not go on: ${(error as Error).message}`);
+  process.exitCode = 1;
 }
 
 /** Serves until a signal asks for the end; says where, or why not. */
@@ -85,13 +138,14 @@ export async function serveUntilStopped(options: ServeOptions, greeting: (url: s
   try {
     const { url, stop } = await serve(options);
     console.log(greeting(url));
+    if (EVERYWHERE.includes(options.host)) console.log(EVERYWHERE_WORDS);
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
       process.once(signal, () => {
-        void stop().then(() => process.exit(0));
+        void stop()
+          .catch(say)
+          .then(() => process.exit(process.exitCode ?? 0));
       });
   } catch (error) {
-    if (!(error instanceof StartFault)) throw error;
-    console.error(error.message);
-    process.exitCode = 1;
+    say(error);
   }
 }

@@ -1,6 +1,7 @@
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
-import { dayNumber, localDate } from '#core/time/local-date.ts';
+import { instantOfMs, type Instant } from '#core/time/instant.ts';
+import { dateOfDay, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
 import { invalid, type Failure } from '#server/failure.ts';
 
 const MS_PER_DAY = 86_400_000;
@@ -15,3 +16,10 @@ export function playersClock(now: { on: string; atMinute: number }, nowMs: numbe
     return fail(invalid('now.on', 'This is not today anywhere. Check the clock of this device.'));
   return succeed({ on, atMinute: now.atMinute });
 }
+
+/** The stamp of a fact whose sender does not say where their wall clock stands: the server's UTC day. */
+export const stampNow = (nowMs: number): { on: LocalDate; atMinute: null; loggedAt: Instant } => ({
+  on: dateOfDay(Math.floor(nowMs / MS_PER_DAY)),
+  atMinute: null,
+  loggedAt: instantOfMs(nowMs),
+});

@@ -5,7 +5,8 @@ import process from 'node:process';
 import { localMomentOf, instantOfMs } from '#core/time/instant.ts';
 import { openDatabase } from '#server/db/connection.ts';
 import { OptionFault, readOptions } from '#server/options.ts';
-import { servicesOn } from '#server/repositories.ts';
+import { BOOK } from '#core/tables/book.ts';
+import { compose } from '#server/compose.ts';
 import { serveUntilStopped } from '#server/serve.ts';
 import { loadDemo } from '#tools/load-demo.ts';
 
@@ -26,12 +27,9 @@ function makeDemo(folder: string): void {
   }
   console.log('Making the demo world …');
   mkdirSync(folder, { recursive: true });
-  const { db, close } = openDatabase(folder);
-  loadDemo(
-    servicesOn(db, () => Date.now()),
-    today,
-  );
-  close();
+  const database = openDatabase(folder);
+  loadDemo(compose(database, { book: BOOK, nowMs: () => Date.now() })(), today);
+  database.close();
   writeFileSync(stamp, today);
 }
 

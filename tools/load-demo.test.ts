@@ -1,10 +1,10 @@
+import { BOOK } from '#core/tables/book.ts';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { checkCondition } from '#core/conditions/check-condition.ts';
-import { barredChoice } from '#core/schools/chosen-school.ts';
-import type { SchoolId } from '#core/schools/school-ids.ts';
+import { barredChoice } from '#core/methods/chosen-method.ts';
+import type { MethodId } from '#core/book/method-ids.ts';
 import { localDate } from '#core/time/local-date.ts';
 import { DEMO_CONDITIONS } from '#demo/judgements.demo.ts';
-import { situationIn } from '#server/situations.ts';
 import { testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
 import { loadDemo } from '#tools/load-demo.ts';
 
@@ -24,9 +24,10 @@ describe('the demo world in the record', () => {
   const situations = () =>
     server
       .services()
-      .instruments.onShelf()
-      .map((instrument) => ({ instrument, ...situationIn(server.services(), instrument, today) }));
-  const clocks = () => situations().flatMap(({ instrument, clocks }) => clocks.map((clock) => ({ instrument, clock })));
+      .readings.onShelf()
+      .flatMap((read) => read()?.situation(today) ?? []);
+  const clocks = () =>
+    situations().flatMap(({ instrument, care }) => care.clocks.map((clock) => ({ instrument, clock })));
 
   test('no care item of any instrument is let go absurdly long', () => {
     const absurd = clocks()
@@ -41,21 +42,22 @@ describe('the demo world in the record', () => {
   });
 
   test('whoever does something otherwise may do so, and what is in force can be', () => {
-    for (const { kind, practice, context, choices, conditions, instrument } of situations()) {
-      for (const [school, choice] of Object.entries(choices))
-        expect([instrument.id, barredChoice(school as SchoolId, choice, choices, context)]).toEqual([
+    for (const { kind, methods, conditions, instrument } of situations()) {
+      const { choices, context, practice } = methods;
+      for (const [method, choice] of Object.entries(choices))
+        expect([instrument.id, barredChoice(method as MethodId, choice, choices, context)]).toEqual([
           instrument.id,
           null,
         ]);
-      for (const condition of conditions)
-        expect([kind.id, checkCondition(condition, instrument, today).ok]).toEqual([kind.id, true]);
+      for (const condition of conditions.standing)
+        expect([kind.id, checkCondition({ book: BOOK, condition }, instrument, today).ok]).toEqual([kind.id, true]);
       expect(practice.steps.length).toBeGreaterThan(5);
     }
-    expect(situations().flatMap(({ conditions }) => conditions)).toHaveLength(DEMO_CONDITIONS.length);
+    expect(situations().flatMap(({ conditions }) => conditions.standing)).toHaveLength(DEMO_CONDITIONS.length);
   });
 
   test('the three of last night wait to be packed up, and no other', () => {
-    const waiting = situations().filter(({ awaitsPackUp }) => awaitsPackUp);
+    const waiting = situations().filter(({ care }) => care.awaitsPackUp);
     expect(waiting.map(({ instrument }) => instrument.id)).toEqual(WAITING);
   });
 });

@@ -1,72 +1,118 @@
 import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
-import { instantOfMs } from '#core/time/instant.ts';
+import { wallMinute } from '#core/plays/play.ts';
+import { instantOfMs, type Instant } from '#core/time/instant.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
-import { demoWorld, type DemoWorld } from '#demo/world.demo.ts';
+import { demoWorld, type DemoRun, type DemoWorld } from '#demo/world.demo.ts';
 import { storedPlan } from '#server/features/packup/packup.repository.ts';
-import type { PlayerId } from '#core/instruments/instrument.ts';
-import type { Services } from '#server/repositories.ts';
+import type { NewFact } from '#server/record/record-writer.repository.ts';
+import type { Services } from '#server/services.ts';
 
 const MS_PER_DAY = 86_400_000;
 const MIDDAY = 720;
 const MS_PER_MINUTE = 60_000;
+const LAST_MINUTE = 1439;
 
-const startOf = (on: LocalDate, minute: number) => instantOfMs(dayNumber(on) * MS_PER_DAY + minute * MS_PER_MINUTE);
+type Told = Omit<NewFact, 'atMinute' | 'corrects' | 'belongsTo'> & Partial<NewFact>;
+const told = (fact: Told): NewFact => ({ atMinute: null, corrects: null, belongsTo: null, ...fact });
 
-function addRun({ packup, care }: Services, run: DemoWorld['runs'][number]): void {
-  const { events, done, plan, instrumentId, playKey, playedMinutes, thirst, ...rest } = run;
-  const startedAt = startOf(rest.startedOn, rest.startedAtMinute);
-  packup.add({
-    ...rest,
-    shares: [{ instrumentId, playKey, playedMinutes, roomCelsius: USUAL_ROOM_CELSIUS, thirst }],
-    plan: storedPlan(plan),
-    startedAt,
-  });
-  for (const { key, event } of events) packup.addEvent(run.key, key, event);
+const startOf = (on: LocalDate, minute: number): Instant =>
+  instantOfMs(dayNumber(on) * MS_PER_DAY + minute * MS_PER_MINUTE);
+
+function runFacts(run: DemoRun): NewFact[] {
+  const { key, events, done, instrumentId, playKey, thirst, playerId, kind, minutesAtHand, startedOn: on } = run;
+  const loggedAt = startOf(on, run.startedAtMinute);
+  const asked = { playKey, itemIds: [] };
+  const share = { instrumentId, playKey, playedMinutes: null, roomCelsius: USUAL_ROOM_CELSIUS, thirst, asked };
+  const body = { playerId, kind, minutesAtHand, plan: storedPlan(run.plan), shares: [share] };
   const finish = events.at(-1);
-  if (!finish) return;
-  for (const { instrumentId: of, itemId } of done)
-    care.add({
-      key: `${finish.key}/${of}/${itemId}`,
-      instrumentId: of,
-      itemId,
-      doneOn: run.startedOn,
-      doneAtMinute: Math.min(1439, run.startedAtMinute + Math.ceil(plan.elapsedMinutes)),
-      by: 'player',
-      sourceKey: finish.key,
-      loggedAt: startedAt,
-    });
+  const endsAt = Math.min(LAST_MINUTE, run.startedAtMinute + Math.ceil(run.plan.elapsedMinutes));
+  return [
+    told({ key, kind: 'run', on, atMinute: run.startedAtMinute, loggedAt, body }),
+    ...events.map(({ key: eventKey, event: { at, ...event } }) =>
+      told({ key: eventKey, kind: 'run-event', on, loggedAt: at, belongsTo: key, body: { runKey: key, event } }),
+    ),
+    ...(finish === undefined ? [] : done).map(({ instrumentId: of, itemId }) =>
+      told({
+        key: `${finish?.key ?? ''}/${of}/${itemId}`,
+        kind: 'care',
+        on,
+        atMinute: endsAt,
+        loggedAt,
+        belongsTo: finish?.key ?? null,
+        body: { instrumentId: of, itemId, by: 'player', wallMinute: wallMinute(on, endsAt) },
+      }),
+    ),
+  ];
+}
+
+/** People and instruments, each with the facts that come with them. */
+function arrivals({ players, instruments }: DemoWorld, on: LocalDate, loggedAt: Instant): NewFact[] {
+  return [
+    ...players.flatMap(({ id, ...profile }) => [
+      told({ key: `player/${id}`, kind: 'player', on, loggedAt, body: { id } }),
+      told({
+        key: `profile/${id}`,
+        kind: 'profile',
+        on,
+        loggedAt,
+        belongsTo: `player/${id}`,
+        body: { playerId: id, ...profile },
+      }),
+    ]),
+    ...instruments.flatMap(({ build, leftOn: _leftOn, ...arrival }) => [
+      told({ key: `instrument/${arrival.id}`, kind: 'instrument', on, loggedAt, body: arrival }),
+      told({
+        key: `build/${arrival.id}`,
+        kind: 'build',
+        on,
+        loggedAt,
+        belongsTo: `instrument/${arrival.id}`,
+        body: { instrumentId: arrival.id, build },
+      }),
+    ]),
+  ];
+}
+
+/** What was noticed, chosen and entered, and care done outside runs. */
+function entries({ signs, choices, conditions, care }: DemoWorld, loggedAt: Instant): NewFact[] {
+  return [
+    ...signs.map(({ key, noticedOn: on, ...body }) =>
+      told({ key, kind: 'sign', on, atMinute: MIDDAY, loggedAt, body }),
+    ),
+    ...choices.map(({ key, chosenOn: on, ...body }) => told({ key, kind: 'method', on, loggedAt, body })),
+    ...conditions.map(({ key, instrumentId, condition, beginsOn, part = null, air = null }) =>
+      told({
+        key,
+        kind: 'condition',
+        on: beginsOn,
+        loggedAt,
+        body: { condition, instrumentId, playerId: null, saidOn: instrumentId, beginsOn, endsOn: null, part, air },
+      }),
+    ),
+    ...care.map(({ key, instrumentId, itemId, doneOn: on, by }) =>
+      told({
+        key,
+        kind: 'care',
+        on,
+        loggedAt,
+        body: { instrumentId, itemId, by, wallMinute: wallMinute(on, MIDDAY) },
+      }),
+    ),
+  ];
 }
 
 /** Writes the demo world into an empty record, all of it or nothing. */
-export function loadDemo(services: Services, today: LocalDate): void {
+export function loadDemo({ record, atOnce }: Services, today: LocalDate): void {
   const world = demoWorld(today);
-  const loggedAt = instantOfMs(dayNumber(today) * MS_PER_DAY);
-  // A millisecond apart, so that shelf and people keep the order they are told in.
-  const addedAt = (index: number) => instantOfMs(dayNumber(today) * MS_PER_DAY + index);
-  services.atOnce(() => {
-    world.players.forEach((player, index) =>
-      services.players.add({ ...player, id: player.id as PlayerId }, addedAt(index)),
-    );
-    world.instruments.forEach((instrument, index) => services.instruments.add(instrument, addedAt(index)));
-    for (const play of world.plays) services.plays.add(play, loggedAt);
-    for (const run of world.runs) addRun(services, run);
-    for (const sign of world.signs)
-      services.care.addSign({ ...sign, noticedAtMinute: MIDDAY, sourceKey: null, loggedAt });
-    for (const { key, instrumentId, school, choice, chosenOn } of world.choices)
-      services.schools.add({ key, instrumentId, school, choice, chosenOn, sourceKey: null, loggedAt });
-    for (const { key, instrumentId, condition, beginsOn, part = null, air } of world.conditions)
-      services.conditions.add({
-        key,
-        condition,
-        instrumentId,
-        playerId: null,
-        beginsOn,
-        endsOn: null,
-        part,
-        celsius: air?.celsius ?? null,
-        humidityPercent: air?.humidityPercent ?? null,
-        loggedAt,
-      });
-    for (const care of world.care) services.care.add({ ...care, doneAtMinute: MIDDAY, sourceKey: null, loggedAt });
-  });
+  const loggedAt = startOf(today, 0);
+  atOnce(() =>
+    record.append([
+      ...arrivals(world, today, loggedAt),
+      ...world.plays.map(({ key, ...body }) =>
+        told({ key, kind: 'play', on: body.endedOn, atMinute: body.endedAtMinute, loggedAt, body }),
+      ),
+      ...world.runs.flatMap(runFacts),
+      ...entries(world, loggedAt),
+    ]),
+  );
 }

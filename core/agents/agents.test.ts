@@ -1,35 +1,38 @@
+import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { HAZARDS, SURFACE_IDS, type Agent, type Verdict } from '#core/agents/agent.ts';
+import { HAZARDS, SURFACE_IDS, type Agent, type Verdict } from '#core/book/agent.ts';
 import { dilute, dilutionFaultWords, measured, type DilutionInput } from '#core/agents/dilution.ts';
-import { agentWith, isAbout, mayIUse, surfacesOf } from '#core/agents/may-i-use.ts';
+import { agentWith } from '#core/book/book.ts';
+import { isAbout, mayIUse, surfacesOf } from '#core/agents/may-i-use.ts';
 import { mixing } from '#core/agents/mixing.ts';
 import { mayIUseAnywhere } from '#core/agents/anywhere.ts';
-import { AGENTS } from '#core/agents/tables/agents.ts';
-import { practiceFor } from '#core/care/practice-book.ts';
-import { usualBuild } from '#core/care/check-book.ts';
+import { AGENTS } from '#core/tables/agents/agents.ts';
+import { practiceFor } from '#core/methods/practice-for.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
 import type { Build } from '#core/instruments/build.ts';
-import { WOODWIND } from '#core/instruments/tables/kind-groups.ts';
+import { WOODWIND } from '#core/tables/instruments/kind-groups.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
-import { barredChoice, isAsked, schoolOf } from '#core/schools/chosen-school.ts';
-import { plainContext } from '#core/schools/practice-under.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
+import { barredChoice, isAsked, methodOf } from '#core/methods/chosen-method.ts';
+import { plainContext } from '#core/methods/practice-under.ts';
 import { pairwise } from '#core/testing/pairwise.ts';
 
 const agent = (id: string): Agent => {
-  const found = agentWith(id);
+  const found = agentWith(BOOK, id);
   if (!found) throw new Error(`no agent ${id}`);
   return found;
 };
 const verdict = (id: string, kind: KindId, surface: string, over: Build = {}): Verdict => {
-  const found = mayIUse(agent(id), kind, { ...usualBuild(kind), ...over }).find((one) => one.surface.id === surface);
+  const found = mayIUse(agent(id), { book: BOOK, kind, build: { ...usualBuild(BOOK.kinds[kind]), ...over } }).find(
+    (one) => one.surface.id === surface,
+  );
   if (!found) throw new Error(`${kind} has no ${surface}`);
   return found.verdict;
 };
 
 const buildsOf = (kind: KindId): Build[] =>
   pairwise(
-    Object.fromEntries(kindOf(kind).fields.map(({ field, options }) => [field, options.map(({ id }) => id)])),
+    Object.fromEntries(BOOK.kinds[kind].fields.map(({ field, options }) => [field, options.map(({ id }) => id)])),
   ) as Build[];
 
 describe('may I use', () => {
@@ -93,7 +96,7 @@ describe('may I use', () => {
     ['dish-soap', 'alto-saxophone', 'finish', {}, 'no'],
     ['dish-soap', 'alto-saxophone', 'mouthpiece', {}, 'yes'],
     ['dish-soap', 'alto-saxophone', 'pads', {}, 'no'],
-    ['dishwasher', 'trumpet', 'brass-mouthpiece', {}, 'by-school'],
+    ['dishwasher', 'trumpet', 'brass-mouthpiece', {}, 'by-method'],
     ['dishwasher', 'trumpet', 'brass-mouthpiece', { brassMouthpiece: 'stainless' }, 'yes'],
     ['dishwasher', 'clarinet', 'bore', {}, 'no'],
     ['vinegar', 'clarinet', 'mouthpiece', {}, 'care'],
@@ -103,7 +106,7 @@ describe('may I use', () => {
     ['rubbing-alcohol', 'piccolo', 'lip-plate', {}, 'no'],
     ['rubbing-alcohol', 'piccolo', 'lip-plate', { body: 'metal' }, 'yes'],
     ['rubbing-alcohol', 'clarinet', 'body', {}, 'no'],
-    ['rubbing-alcohol', 'clarinet', 'body', { body: 'plastic' }, 'by-school'],
+    ['rubbing-alcohol', 'clarinet', 'body', { body: 'plastic' }, 'by-method'],
     ['rubbing-alcohol', 'alto-saxophone', 'finish', {}, 'no'],
     ['rubbing-alcohol', 'clarinet', 'pads', {}, 'no'],
     ['rubbing-alcohol', 'clarinet', 'reed', {}, 'no'],
@@ -114,7 +117,7 @@ describe('may I use', () => {
     ['sanitiser', 'trumpet', 'pistons', {}, 'no'],
     ['contact-cleaner', 'alto-saxophone', 'pad-seats', {}, 'care'],
     ['contact-cleaner', 'clarinet', 'pad-seats', { body: 'plastic' }, 'no'],
-    ['furniture-polish', 'alto-saxophone', 'finish', {}, 'by-school'],
+    ['furniture-polish', 'alto-saxophone', 'finish', {}, 'by-method'],
     ['furniture-polish', 'trumpet', 'finish', { finish: 'silver' }, 'no'],
     ['silver-polish', 'trumpet', 'finish', { finish: 'silver' }, 'care'],
     ['brass-polish', 'alto-saxophone', 'neck-tenon', {}, 'no'],
@@ -147,10 +150,12 @@ describe('may I use', () => {
   });
 
   describe('what holds for a material or a family holds on every instrument, however it is built', () => {
-    /** Every verdict there is, of every kind and build, before any school decides. */
+    /** Every verdict there is, of every kind and build, before any method decides. */
     const verdicts = KIND_IDS.flatMap((kind) =>
       buildsOf(kind).flatMap((build) =>
-        AGENTS.flatMap(({ id }) => mayIUse(agent(id), kind, build).map((judged) => ({ agentId: id, kind, judged }))),
+        AGENTS.flatMap(({ id }) =>
+          mayIUse(agent(id), { book: BOOK, kind, build }).map((judged) => ({ agentId: id, kind, judged })),
+        ),
       ),
     );
     type Found = (typeof verdicts)[number];
@@ -240,33 +245,33 @@ describe('may I use', () => {
 
   test('on anything: each surface once for whatever it may be made of, and the rest of it last', () => {
     for (const one of AGENTS) {
-      const said = mayIUseAnywhere(one).map(({ on, of }) => `${on} ${of}`);
+      const said = mayIUseAnywhere(BOOK, one).map(({ on, of }) => `${on} ${of}`);
       expect([one.id, said.length - new Set(said).size]).toEqual([one.id, 0]);
       // What is said of a surface whatever it is made of is the last word on it.
       const ended = new Set<string>();
-      for (const { on, of } of mayIUseAnywhere(one)) {
+      for (const { on, of } of mayIUseAnywhere(BOOK, one)) {
         expect([one.id, on, ended.has(on)]).toEqual([one.id, on, false]);
         if (of === null || of === 'anything else') ended.add(on);
       }
     }
-    const vinegar = mayIUseAnywhere(agent('vinegar'));
+    const vinegar = mayIUseAnywhere(BOOK, agent('vinegar'));
     expect(vinegar.filter(({ of }) => of === 'wood').map(({ on }) => on)).not.toContain('pistons');
     expect(vinegar.filter(({ of }) => of === 'bamboo').map(({ on }) => on)).not.toContain('lip-plate');
     expect(vinegar.find(({ on, of }) => on === 'bore' && of === 'wood')?.verdict).toBe('no');
-    const water = mayIUseAnywhere(agent('cool-water')).filter(({ on }) => on === 'finish');
+    const water = mayIUseAnywhere(BOOK, agent('cool-water')).filter(({ on }) => on === 'finish');
     expect(water.map(({ of, verdict: one }) => [of, one])).toEqual([
       ['brass instruments', 'yes'],
       ['woodwind', 'no'],
     ]);
     // A cork is of cork only: nothing else is meant by it.
-    expect(mayIUseAnywhere(agent('cool-water')).find(({ on }) => on === 'neck-cork')?.of).toBeNull();
-    const contact = mayIUseAnywhere(agent('contact-cleaner')).filter(({ on }) => on === 'pad-seats');
+    expect(mayIUseAnywhere(BOOK, agent('cool-water')).find(({ on }) => on === 'neck-cork')?.of).toBeNull();
+    const contact = mayIUseAnywhere(BOOK, agent('contact-cleaner')).filter(({ on }) => on === 'pad-seats');
     expect(contact.at(-1)).toMatchObject({ of: 'anything else', verdict: 'care' });
   });
 
   test('an instrument has the valves it is built with, and no others', () => {
     const surfaces = (kind: KindId, over: Build) =>
-      surfacesOf(kind, { ...usualBuild(kind), ...over }).map(({ id }) => id as string);
+      surfacesOf(BOOK, kind, { ...usualBuild(BOOK.kinds[kind]), ...over }).map(({ id }) => id as string);
     expect(surfaces('tuba', { valves: 'piston' })).not.toContain('rotors');
     expect(surfaces('tuba', { valves: 'rotary' })).not.toContain('pistons');
     expect(surfaces('tuba', { valves: 'rotary' })).toContain('rotors');
@@ -277,19 +282,23 @@ describe('may I use', () => {
 
   test('bleach is refused on every surface of every kind', () => {
     for (const kind of KIND_IDS)
-      for (const { verdict: one, surface } of mayIUse(agent('bleach'), kind, usualBuild(kind)))
+      for (const { verdict: one, surface } of mayIUse(agent('bleach'), {
+        book: BOOK,
+        kind,
+        build: usualBuild(BOOK.kinds[kind]),
+      }))
         expect([kind, surface.id, one]).toEqual([kind, surface.id, 'no']);
   });
 
   test('every surface occurs on some kind, every kind has surfaces with a material, every agent has distinct rows', () => {
     const builds = (kind: KindId) =>
       pairwise(
-        Object.fromEntries(kindOf(kind).fields.map(({ field, options }) => [field, options.map(({ id }) => id)])),
+        Object.fromEntries(BOOK.kinds[kind].fields.map(({ field, options }) => [field, options.map(({ id }) => id)])),
       );
     const seen = new Set<string>();
     for (const kind of KIND_IDS)
       for (const build of builds(kind))
-        for (const { id, material } of surfacesOf(kind, build as Build)) {
+        for (const { id, material } of surfacesOf(BOOK, kind, build as Build)) {
           seen.add(id);
           expect([kind, id, material]).toEqual([kind, id, expect.any(String)]);
         }
@@ -329,7 +338,7 @@ describe('may I use', () => {
     const silent = new Set<string>();
     for (const kind of KIND_IDS)
       for (const build of buildsOf(kind))
-        for (const { id, action, supplies = [], uses = [] } of practiceFor(kind, build).book) {
+        for (const { id, action, supplies = [], uses = [] } of practiceFor(BOOK, kind, build).book) {
           const called = supplies.flatMap((supply) => AGENT_OF[supply] ?? []);
           if (/\brinsed?\b|running|cup of (warm |room-temperature )?water/i.test(action)) called.push('cool-water');
           const missing = called.filter((one) => !uses.some((use) => use.agent === one));
@@ -342,27 +351,31 @@ describe('may I use', () => {
 describe('where practice differs', () => {
   const rows = AGENTS.flatMap((one) =>
     one.rows.flatMap((row) =>
-      row.on.flatMap((surface) => (row.bySchool ? [{ one, row, surface, bySchool: row.bySchool }] : [])),
+      row.on.flatMap((surface) => (row.byMethod ? [{ one, row, surface, byMethod: row.byMethod }] : [])),
     ),
   );
 
   test('the answer to its question decides, on every instrument that has the surface and is asked', () => {
     const seen = new Set<string>();
-    for (const { one, row, surface, bySchool } of rows)
+    for (const { one, row, surface, byMethod } of rows)
       for (const kind of KIND_IDS)
         for (const build of buildsOf(kind)) {
-          const here = mayIUse(one, kind, build).find((judged) => judged.surface.id === surface)?.surface;
+          const here = mayIUse(one, { book: BOOK, kind, build }).find(
+            (judged) => judged.surface.id === surface,
+          )?.surface;
           const isDecidedByRow = here !== undefined && one.rows.find((other) => isAbout(other, here)) === row;
-          if (!isDecidedByRow || !isAsked(bySchool.school, kind, build)) continue;
-          const context = plainContext(kind, build);
-          for (const choice of Object.keys(schoolOf(bySchool.school).choices)) {
-            if (barredChoice(bySchool.school, choice, {}, context) !== null) continue;
-            const schools = { choices: { [bySchool.school]: choice }, context };
-            const decided = mayIUse(one, kind, build, schools).find((judged) => judged.surface.id === surface);
+          if (!isDecidedByRow || !isAsked(BOOK, byMethod.method, kind, build)) continue;
+          const context = plainContext(BOOK, kind, build);
+          for (const choice of Object.keys(methodOf(BOOK, byMethod.method).choices)) {
+            if (barredChoice(byMethod.method, choice, {}, context) !== null) continue;
+            const methods = { choices: { [byMethod.method]: choice }, context };
+            const decided = mayIUse(one, { book: BOOK, kind, build }, methods).find(
+              (judged) => judged.surface.id === surface,
+            );
             seen.add(`${one.id} ${surface}`);
-            const wanted = bySchool.allowedBy.includes(choice) ? 'care' : 'no';
+            const wanted = byMethod.allowedBy.includes(choice) ? 'care' : 'no';
             expect([one.id, kind, surface, choice, decided?.verdict]).toEqual([one.id, kind, surface, choice, wanted]);
-            expect(decided?.why).toContain(schoolOf(bySchool.school).question);
+            expect(decided?.why).toContain(methodOf(BOOK, byMethod.method).question);
           }
         }
     const unseen = rows.map(({ one, surface }) => `${one.id} ${surface}`).filter((id) => !seen.has(id));
@@ -370,10 +383,10 @@ describe('where practice differs', () => {
   });
 
   test('every choice that allows it is one of the question’s, and bleach is allowed by none', () => {
-    for (const { one, bySchool } of rows) {
+    for (const { one, byMethod } of rows) {
       expect(one.id).not.toBe('bleach');
-      for (const choice of bySchool.allowedBy)
-        expect([one.id, Object.hasOwn(schoolOf(bySchool.school).choices, choice)]).toEqual([one.id, true]);
+      for (const choice of byMethod.allowedBy)
+        expect([one.id, Object.hasOwn(methodOf(BOOK, byMethod.method).choices, choice)]).toEqual([one.id, true]);
     }
   });
 });
@@ -408,7 +421,7 @@ describe('mixing', () => {
 
   test('no step of the book calls for bleach or ammonia', () => {
     for (const kind of KIND_IDS)
-      for (const { id, uses = [], supplies = [], action } of practiceFor(kind, usualBuild(kind)).book)
+      for (const { id, uses = [], supplies = [], action } of practiceFor(BOOK, kind, usualBuild(BOOK.kinds[kind])).book)
         expect([
           id,
           /bleach|ammonia/i.test([...supplies, action, ...uses.map(({ agent: one }) => one)].join(' ')),

@@ -1,19 +1,18 @@
-import type { Agent, Material, SurfaceId, Verdict, VerdictRow } from '#core/agents/agent.ts';
-import { SURFACES, SURFACES_OF, type Surface } from '#core/agents/tables/surfaces.ts';
+import type { Agent, Material, SurfaceId, Verdict, VerdictRow } from '#core/book/agent.ts';
+import type { Book } from '#core/book/book.ts';
 import type { Mark } from '#core/explain/explained.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
 
 /** Everything a surface is made of on some instrument. */
-function materialsOf(id: SurfaceId): readonly Material[] {
-  const { material }: Surface = SURFACES[id];
+function materialsOf({ surfaces, surfacesOf, kinds }: Book, id: SurfaceId): readonly Material[] {
+  const { material } = surfaces[id];
   if (typeof material === 'string') return [material];
   const { field, otherwise } = material;
   const having = KIND_IDS.filter((kind) =>
-    SURFACES_OF[kind].some((one) => (typeof one === 'string' ? one : one.id) === id),
+    surfacesOf[kind].some((one) => (typeof one === 'string' ? one : one.id) === id),
   );
   return having.flatMap((kind) => {
-    const asked = kindOf(kind).fields.find((one) => one.field === field);
+    const asked = kinds[kind].fields.find((one) => one.field === field);
     if (asked) return asked.options.map((option) => option.id as Material);
     return otherwise === undefined ? [] : [otherwise];
   });
@@ -33,24 +32,24 @@ export type SaidAnywhere = {
 const isPlain = ({ of, among }: VerdictRow): boolean => of === undefined && among === undefined;
 
 /** Of what a line is meant on a surface; null where it is about nothing that surface is ever made of. */
-function meantOn({ on, of }: VerdictRow, surface: SurfaceId): readonly Material[] | null {
+function meantOn(book: Book, { on, of }: VerdictRow, surface: SurfaceId): readonly Material[] | null {
   if (!on.includes(surface)) return null;
   if (of === undefined) return [];
-  const made = [...new Set(materialsOf(surface))].filter((material) => of.includes(material));
+  const made = [...new Set(materialsOf(book, surface))].filter((material) => of.includes(material));
   return made.length === 0 ? null : made;
 }
 
 /** What the book says of an agent wherever it may be: every surface it names, of whatever that can be made of. */
-export function mayIUseAnywhere({ rows }: Agent): SaidAnywhere[] {
+export function mayIUseAnywhere(book: Book, { rows }: Agent): SaidAnywhere[] {
   return rows.flatMap((row, index) =>
     row.on.flatMap((surface): SaidAnywhere[] => {
-      const made = meantOn(row, surface);
-      const before = rows.slice(0, index).filter((one) => meantOn(one, surface) !== null);
+      const made = meantOn(book, row, surface);
+      const before = rows.slice(0, index).filter((one) => meantOn(book, one, surface) !== null);
       if (made === null || before.some(isPlain)) return [];
       const isRest = isPlain(row) && before.length > 0;
       const of = [made, row.among?.words ?? [], isRest ? 'anything else' : []].flat().join(', ');
       const { verdict, why, mark = 'practice' } = row;
-      return [{ on: surface, name: SURFACES[surface].name, of: of || null, verdict, why, mark }];
+      return [{ on: surface, name: book.surfaces[surface].name, of: of || null, verdict, why, mark }];
     }),
   );
 }

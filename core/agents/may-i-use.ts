@@ -1,15 +1,12 @@
-import type { Agent, Material, SurfaceId, Verdict, VerdictRow } from '#core/agents/agent.ts';
-import { AGENTS } from '#core/agents/tables/agents.ts';
-import { SURFACES, SURFACES_OF, type Surface } from '#core/agents/tables/surfaces.ts';
+import type { Agent, Material, SurfaceId, Verdict, VerdictRow } from '#core/book/agent.ts';
+import type { Book } from '#core/book/book.ts';
 import type { Mark } from '#core/explain/explained.ts';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
-import { chosenSchool, isAsked, schoolOf } from '#core/schools/chosen-school.ts';
-import type { SchoolSetting } from '#core/schools/school.ts';
+import { chosenMethod, isAsked } from '#core/methods/chosen-method.ts';
+import type { MethodContext, MethodSetting } from '#core/book/method-setting.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 
-const byId: ReadonlyMap<string, Agent> = new Map(AGENTS.map((agent) => [agent.id, agent]));
-
-export const agentWith = (id: string): Agent | undefined => byId.get(id);
+type Surfaces = Pick<Book, 'surfaces' | 'surfacesOf'>;
 
 /** A surface of one instrument with what it is made of; null where the build does not say. */
 export type SurfaceHere = {
@@ -19,11 +16,12 @@ export type SurfaceHere = {
   readonly material: Material | null;
 };
 
-export function surfacesOf(kind: KindId, build: Build): SurfaceHere[] {
-  return SURFACES_OF[kind].flatMap((one): SurfaceHere[] => {
+/** The surfaces of one instrument as it is built, from the mouth on. */
+export function surfacesOf(book: Surfaces, kind: KindId, build: Build): SurfaceHere[] {
+  return book.surfacesOf[kind].flatMap((one): SurfaceHere[] => {
     const { id, when } = typeof one === 'string' ? { id: one, when: undefined } : one;
     if (!buildMeets(build, when)) return [];
-    const surface: Surface = SURFACES[id];
+    const surface = book.surfaces[id];
     if (typeof surface.material === 'string') return [{ kind, id, name: surface.name, material: surface.material }];
     const { field, otherwise } = surface.material;
     const given = build[field] as Material | undefined;
@@ -47,12 +45,12 @@ export const isAbout = ({ on, of, among }: VerdictRow, { id, material, kind }: S
   (among === undefined || among.kinds.includes(kind));
 
 /** Where practice differs, the question decides as it is answered on this instrument. */
-function bySchool(row: VerdictRow, surface: SurfaceHere, schools: SchoolSetting): Judged | null {
-  const { bySchool: differs, why } = row;
-  const { kind, build } = schools.context;
-  if (differs === undefined || !isAsked(differs.school, kind, build)) return null;
-  const chosen = chosenSchool(differs.school, schools.choices, schools.context);
-  const answer = `${schoolOf(differs.school).question} ${chosen.byPlayer ? 'Your choice' : 'By default'}: “${chosen.words}”`;
+function byMethod(row: VerdictRow, surface: SurfaceHere, methods: MethodSetting): Judged | null {
+  const { byMethod: differs, why } = row;
+  const { book, kind, build } = methods.context;
+  if (differs === undefined || !isAsked(book, differs.method, kind, build)) return null;
+  const chosen = chosenMethod(differs.method, methods.choices, methods.context);
+  const answer = `${chosen.question} ${chosen.byPlayer ? 'Your choice' : 'By default'}: “${chosen.words}”`;
   return differs.allowedBy.includes(chosen.choice)
     ? { surface, verdict: 'care', why: `${differs.then}. ${answer}`, mark: chosen.mark }
     : { surface, verdict: 'no', why: `${why}. ${answer}`, mark: chosen.mark };
@@ -60,11 +58,11 @@ function bySchool(row: VerdictRow, surface: SurfaceHere, schools: SchoolSetting)
 
 /**
  * May this agent touch this surface? What the book does not say is not known, never guessed. Where practice differs,
- * the schools of the instrument decide; without them, and where no question is asked of it, it stays "by school".
+ * the methods of the instrument decide; without them, and where no question is asked of it, it stays "by method".
  */
-export function judge(agent: Agent, surface: SurfaceHere, schools?: SchoolSetting): Judged {
+export function judge(agent: Agent, surface: SurfaceHere, methods?: MethodSetting): Judged {
   const row = agent.rows.find((one) => isAbout(one, surface));
-  const decided = row && schools ? bySchool(row, surface, schools) : null;
+  const decided = row && methods ? byMethod(row, surface, methods) : null;
   if (decided) return decided;
   return row
     ? { surface, verdict: row.verdict, why: row.why, mark: row.mark ?? 'practice' }
@@ -72,5 +70,8 @@ export function judge(agent: Agent, surface: SurfaceHere, schools?: SchoolSettin
 }
 
 /** The verdict for every part of an instrument, from the mouth on. */
-export const mayIUse = (agent: Agent, kind: KindId, build: Build, schools?: SchoolSetting): Judged[] =>
-  surfacesOf(kind, build).map((surface) => judge(agent, surface, schools));
+export const mayIUse = (
+  agent: Agent,
+  { book, kind, build }: Pick<MethodContext, 'kind' | 'build'> & { readonly book: Surfaces },
+  methods?: MethodSetting,
+): Judged[] => surfacesOf(book, kind, build).map((surface) => judge(agent, surface, methods));

@@ -1,4 +1,4 @@
-import type { Agent, Hazard } from '#core/agents/agent.ts';
+import type { Agent, Hazard } from '#core/book/agent.ts';
 
 export type Mixing =
   | { readonly danger: true; readonly gas: string; readonly text: string }

@@ -1,16 +1,16 @@
+import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { careClock, type CareFacts, type ItemClock, type LastDone } from '#core/care/care-clock.ts';
 import { careClocks } from '#core/care/care-clocks.ts';
-import type { CareItemId } from '#core/care/care-ids.ts';
-import type { CareItem } from '#core/care/care-item.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { CareItem } from '#core/book/care-item.ts';
 import { clockReasonWords, overdueDays, standingWords } from '#core/care/care-words.ts';
-import { chosenSchool } from '#core/schools/chosen-school.ts';
-import { plainContext, usualPractice } from '#core/schools/practice-under.ts';
+import { chosenMethod } from '#core/methods/chosen-method.ts';
+import { plainContext, usualPractice } from '#core/methods/practice-under.ts';
 import { packedUp, whatMatters, worstClock } from '#core/care/what-matters.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
 import { estimate, practice as marked } from '#core/explain/explained.ts';
-import { forecastWeek } from '#core/plays/forecast.ts';
+import { forecastDays, usualWeek } from '#core/plays/forecast.ts';
 import { playColumns } from '#core/plays/play-columns.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
@@ -44,12 +44,12 @@ const facts = (over: Partial<CareFacts> = {}): CareFacts => ({
   ...over,
 });
 const clockOf = (of: CareItem, given: CareFacts): ItemClock => {
-  const forecast = forecastWeek(given.plays, Math.floor(wallMinute(today, 0) / 1440));
+  const forecast = forecastDays(usualWeek(given.plays, Math.floor(wallMinute(today, 0) / 1440)));
   const clock = careClock(of, given, {
     today,
     forecast,
     choices: {},
-    context: plainContext('clarinet', {}),
+    context: plainContext(BOOK, 'clarinet', {}),
     conditions: [],
   });
   if (clock === null) throw new Error('no clock');
@@ -168,26 +168,26 @@ describe('the projected due date', () => {
   });
 });
 
-describe('schools', () => {
-  const context = { ...plainContext('clarinet', { body: 'wood' }), ageDays: 100 };
+describe('methods', () => {
+  const context = { ...plainContext(BOOK, 'clarinet', { body: 'wood' }), ageDays: 100 };
   test('a default may be a rule over the record', () => {
-    expect(chosenSchool('bore-oil-interval', {}, context).choice).toBe('3-months');
-    expect(chosenSchool('bore-oil-interval', {}, { ...context, ageDays: 800 }).choice).toBe('6-months');
-    expect(chosenSchool('bore-oil-interval', {}, { ...context, ageDays: null }).choice).toBe('6-months');
-    expect(chosenSchool('service-interval', {}, { ...context, weeklyMinutes: 700 }).choice).toBe('6-months');
+    expect(chosenMethod('bore-oil-interval', {}, context).choice).toBe('3-months');
+    expect(chosenMethod('bore-oil-interval', {}, { ...context, ageDays: 800 }).choice).toBe('6-months');
+    expect(chosenMethod('bore-oil-interval', {}, { ...context, ageDays: null }).choice).toBe('6-months');
+    expect(chosenMethod('service-interval', {}, { ...context, weeklyMinutes: 700 }).choice).toBe('6-months');
   });
   test('the player’s own choice wins; a choice the book dropped falls back', () => {
-    expect(chosenSchool('bore-oil-interval', { 'bore-oil-interval': '12-months' }, context)).toMatchObject({
+    expect(chosenMethod('bore-oil-interval', { 'bore-oil-interval': '12-months' }, context)).toMatchObject({
       choice: '12-months',
       mark: 'yours',
     });
-    expect(chosenSchool('bore-oil-interval', { 'bore-oil-interval': 'toString' }, context).choice).toBe('3-months');
+    expect(chosenMethod('bore-oil-interval', { 'bore-oil-interval': 'toString' }, context).choice).toBe('3-months');
   });
 });
 
 describe('what matters now', () => {
   const build = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' } as const;
-  const practice = usualPractice('clarinet', build);
+  const practice = usualPractice(BOOK, 'clarinet', build);
   const given = facts({
     plays: playsOn([1]),
     lastDone: new Map<CareItemId, LastDone>([
@@ -198,12 +198,12 @@ describe('what matters now', () => {
   });
   const clocks = careClocks(practice, given, {
     today,
-    forecast: forecastWeek(given.plays, 20_000),
+    forecast: forecastDays(usualWeek(given.plays, 20_000)),
     choices: {},
-    context: plainContext('clarinet', build),
+    context: plainContext(BOOK, 'clarinet', build),
     conditions: [],
   });
-  const ids = whatMatters(kindOf('clarinet'), clocks).map((clock) => clock.item.id);
+  const ids = whatMatters(BOOK.kinds['clarinet'], clocks).map((clock) => clock.item.id);
 
   test('overdue comes before due, due before unknown; fresh and every-play stay out', () => {
     expect(ids[0]).toBe('single-reed/mouthpiece-wash');
@@ -244,12 +244,12 @@ describe('what matters now', () => {
       expect([wet, after((id) => id !== wet)]).toEqual([wet, { awaitsPackUp: true, leftForLater: [] }]);
   });
 
-  test('a school that switches an item off switches its clock off', () => {
+  test('a method that switches an item off switches its clock off', () => {
     const off = careClocks(practice, given, {
       today,
-      forecast: forecastWeek(given.plays, 20_000),
+      forecast: forecastDays(usualWeek(given.plays, 20_000)),
       choices: { 'bore-oil-interval': 'none' },
-      context: plainContext('clarinet', build),
+      context: plainContext(BOOK, 'clarinet', build),
       conditions: [],
     });
     expect(off.find((clock) => clock.item.id === 'wooden-bore/oil')?.state).toBe('off');

@@ -1,16 +1,16 @@
-import type { CareItemId } from '#core/care/care-ids.ts';
-import type { CareItem, Limbs } from '#core/care/care-item.ts';
-import { chosenSchool, type ChosenSchool } from '#core/schools/chosen-school.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { CareItem, Limbs } from '#core/book/care-item.ts';
+import { chosenMethod } from '#core/methods/chosen-method.ts';
 import type { CareDecision } from '#core/care/care-decision.ts';
 import type { DoneBy } from '#core/care/done-by.ts';
 import { stateOfLoad, type CareState } from '#core/care/care-state.ts';
 import { projectDue, type DueRange } from '#core/care/project-due.ts';
 import type { ConditionCall } from '#core/conditions/condition-calls.ts';
-import type { Condition } from '#core/conditions/condition.ts';
-import type { SchoolChoices, SchoolContext } from '#core/schools/school.ts';
+import type { Condition } from '#core/book/condition.ts';
+import type { ChosenMethod, MethodChoices, MethodContext } from '#core/book/method-setting.ts';
 import type { Marked } from '#core/explain/explained.ts';
 import { playedSince, type PlayColumns, type Played } from '#core/plays/play-columns.ts';
-import type { WeekForecast } from '#core/plays/forecast.ts';
+import type { Forecast } from '#core/plays/forecast.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
@@ -35,7 +35,7 @@ export type ClockReason =
   | { readonly rule: 'counted-from'; readonly baseline: Baseline }
   | { readonly rule: 'no-history' }
   | { readonly rule: 'limb'; readonly reading: LimbReading; readonly leading: boolean }
-  | { readonly rule: 'school'; readonly chosen: ChosenSchool }
+  | { readonly rule: 'method'; readonly chosen: ChosenMethod }
   | { readonly rule: 'every-play'; readonly playsSince: number; readonly item: CareItem }
   | { readonly rule: 'interval-words'; readonly words: string; readonly item: CareItem }
   | { readonly rule: 'when-noticed'; readonly sign: string; readonly item: CareItem }
@@ -82,9 +82,9 @@ export type CareFacts = {
 
 export type CareSetting = {
   readonly today: LocalDate;
-  readonly forecast: WeekForecast;
-  readonly choices: SchoolChoices;
-  readonly context: SchoolContext;
+  readonly forecast: Forecast;
+  readonly choices: MethodChoices;
+  readonly context: MethodContext;
   readonly conditions: readonly Condition[];
 };
 
@@ -174,14 +174,14 @@ function limbClock(
   };
 }
 
-/** The limbs an item's clock runs on under the schools in force; null where none runs. */
+/** The limbs an item's clock runs on under the methods in force; null where none runs. */
 export function limbsOf(
   { trigger }: Pick<CareItem, 'trigger'>,
   { choices, context }: Pick<CareSetting, 'choices' | 'context'>,
 ): Limbs | null {
   if (trigger.kind === 'clock') return trigger.limbs;
-  if (trigger.kind !== 'clock-by-school') return null;
-  const limbs = trigger.limbs[chosenSchool(trigger.school, choices, context).choice];
+  if (trigger.kind !== 'clock-by-method') return null;
+  const limbs = trigger.limbs[chosenMethod(trigger.method, choices, context).choice];
   return limbs === undefined || typeof limbs === 'string' ? null : limbs;
 }
 
@@ -208,11 +208,11 @@ export function careClock(item: CareItem, facts: CareFacts, setting: CareSetting
         facts,
         setting,
       );
-    case 'clock-by-school': {
-      const chosen = chosenSchool(trigger.school, setting.choices, setting.context);
+    case 'clock-by-method': {
+      const chosen = chosenMethod(trigger.method, setting.choices, setting.context);
       const limbs = trigger.limbs[chosen.choice];
-      if (limbs === undefined) throw new Error(`${item.id} has no interval for ${trigger.school}/${chosen.choice}`);
-      const reason: ClockReason = { rule: 'school', chosen };
+      if (limbs === undefined) throw new Error(`${item.id} has no interval for ${trigger.method}/${chosen.choice}`);
+      const reason: ClockReason = { rule: 'method', chosen };
       if (limbs === 'off') return standing(item, 'off', [reason, { rule: 'why', item }]);
       if (limbs === 'when-seen') return standing(item, 'as-seen', [reason, { rule: 'why', item }]);
       return limbClock(item, { limbs, interval: reason }, facts, setting);

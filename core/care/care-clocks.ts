@@ -6,9 +6,9 @@ import {
   type ItemClock,
   type SignNoticed,
 } from '#core/care/care-clock.ts';
-import { signOf, type CareItem } from '#core/care/care-item.ts';
+import { signOf, type CareItem } from '#core/book/care-item.ts';
 import { stateOfLoad, type CareState } from '#core/care/care-state.ts';
-import type { Practice } from '#core/care/practice-book.ts';
+import type { Practice } from '#core/book/practice.ts';
 import { conditionCalls, type ConditionCall } from '#core/conditions/condition-calls.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { dateOfDay, daysBetween, type LocalDate } from '#core/time/local-date.ts';
@@ -37,14 +37,14 @@ function withSign(clock: ItemClock, facts: CareFacts): ItemClock {
   };
 }
 
-/** Care the schools in force do without. */
-function withSchool(clock: ItemClock, off: Practice['off']): ItemClock {
+/** Care the methods in force do without. */
+function withMethod(clock: ItemClock, off: Practice['off']): ItemClock {
   const chosen = off.get(clock.item.id);
   return chosen === undefined
     ? clock
     : {
         ...standing(clock.item, 'off', [
-          { rule: 'school', chosen },
+          { rule: 'method', chosen },
           { rule: 'why', item: clock.item },
         ]),
         lastDone: clock.lastDone,
@@ -64,7 +64,7 @@ function callFor(item: CareItem, facts: CareFacts, setting: CareSetting): Condit
   if (conditions.length === 0) return undefined;
   const done = facts.lastDone.get(item.id);
   const lastDoneOn = done === undefined ? null : dayOf(done.atWallMinute);
-  return conditionCalls(item.id, conditions, { today, lastDoneOn, schools: { choices, context } })[0];
+  return conditionCalls(item.id, conditions, { today, lastDoneOn, methods: { choices, context } })[0];
 }
 
 /** A day a condition asks for that is still to come: it counts where it comes before the item's own. */
@@ -128,7 +128,7 @@ function withDecision(clock: ItemClock, facts: CareFacts, today: LocalDate): Ite
 }
 
 /**
- * All clocks of one instrument, in the book's order: as its facts have it, then what the schools do without, what was
+ * All clocks of one instrument, in the book's order: as its facts have it, then what the methods do without, what was
  * noticed, what a condition calls for, what waits for the bench, and what the player has decided.
  */
 export function careClocks(
@@ -139,7 +139,7 @@ export function careClocks(
   return items.flatMap((item) => {
     const own = careClock(item, facts, setting);
     if (own === null) return [];
-    const called = withCondition(withSign(withSchool(own, off), facts), facts, setting);
+    const called = withCondition(withSign(withMethod(own, off), facts), facts, setting);
     return [withDecision(withBlock(called, items, facts), facts, setting.today)];
   });
 }

@@ -1,6 +1,6 @@
 /**
  * How a care item stands. `unknown`: nothing tells when it was last done, so it asks. `as-seen`: has no clock, a sign
- * calls for it. `off`: a school or the player has switched it off. `waiting`: something stuck keeps it waiting for the
+ * calls for it. `off`: a method or the player has switched it off. `waiting`: something stuck keeps it waiting for the
  * bench.
  */
 export const CARE_STATES = ['fresh', 'soon', 'due', 'overdue', 'unknown', 'as-seen', 'off', 'waiting'] as const;

@@ -1,4 +1,4 @@
-import { signOf } from '#core/care/care-item.ts';
+import { signOf } from '#core/book/care-item.ts';
 import { type Baseline, type ClockReason, type ItemClock, type LimbReading } from '#core/care/care-clock.ts';
 import type { CareState } from '#core/care/care-state.ts';
 import type { DueRange } from '#core/care/project-due.ts';
@@ -52,7 +52,7 @@ export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
       const text = limbWords(reason.reading);
       return { rule, text: reason.leading ? `${text} This runs out first.` : text, mark: markOf(reason.reading) };
     }
-    case 'school': {
+    case 'method': {
       const { chosen } = reason;
       return { rule, text: `Interval: ${chosen.words} (${chosen.why}).`, mark: chosen.mark };
     }

@@ -1,7 +1,7 @@
-import type { Limbs } from '#core/care/care-item.ts';
+import type { Limbs } from '#core/book/care-item.ts';
 import type { Played } from '#core/plays/play-columns.ts';
-import type { WeekForecast } from '#core/plays/forecast.ts';
-import { dateOfDay, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
+import type { Forecast } from '#core/plays/forecast.ts';
+import { dateOfDay, type LocalDate } from '#core/time/local-date.ts';
 
 /** When an item will be due: the first day its load reaches 1, with the range the spread of the player's days allows. */
 export type DueRange = { readonly on: LocalDate; readonly earliest: LocalDate; readonly latest: LocalDate };
@@ -18,20 +18,19 @@ export type DueInput = {
   readonly played: Played;
   /** Day number of the player's today. */
   readonly today: number;
-  readonly forecast: WeekForecast;
+  readonly forecast: Forecast;
 };
 
 type UntilPlayed = { readonly mean: number; readonly early: number; readonly late: number };
 
 /** First day of each course on which the played limbs run out: the mean course and both ends of the range. */
-function walkForward(today: number, rest: Played, forecast: WeekForecast): UntilPlayed {
+function walkForward(today: number, rest: Played, forecast: Forecast): UntilPlayed {
   const until = { mean: Infinity, early: Infinity, late: Infinity };
   let [minutes, variance, plays] = [0, 0, 0];
   for (let days = 1; days <= HORIZON_DAYS && until.late === Infinity; days++) {
-    const weekday = weekdayOfDay(today + days);
-    minutes += forecast.meanMinutes[weekday] ?? 0;
-    variance += (forecast.spreadMinutes[weekday] ?? 0) ** 2;
-    plays += forecast.meanPlays[weekday] ?? 0;
+    minutes += forecast.minutesOn(today + days);
+    variance += forecast.spreadOn(today + days) ** 2;
+    plays += forecast.playsOn(today + days);
     const margin = Z_80_PERCENT * Math.sqrt(variance);
     const byPlays = plays >= rest.plays;
     if (byPlays || minutes + margin >= rest.minutes) until.early = Math.min(until.early, days);

@@ -1,12 +1,13 @@
+import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import { careClocks } from '#core/care/care-clocks.ts';
-import type { CareItemId } from '#core/care/care-ids.ts';
-import { itemIn, practiceFor } from '#core/care/practice-book.ts';
-import { plainContext } from '#core/schools/practice-under.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import { itemIn } from '#core/book/practice.ts';
+import { practiceFor } from '#core/methods/practice-for.ts';
+import { plainContext } from '#core/methods/practice-under.ts';
 import { signParts } from '#core/care/sign-parts.ts';
 import type { Build } from '#core/instruments/build.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
-import { forecastWeek } from '#core/plays/forecast.ts';
+import { forecastDays, usualWeek } from '#core/plays/forecast.ts';
 import { playColumns } from '#core/plays/play-columns.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { dayNumber, localDate } from '#core/time/local-date.ts';
@@ -14,9 +15,9 @@ import { dayNumber, localDate } from '#core/time/local-date.ts';
 const CLARINET: Build = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' };
 const BASSOON: Build = { body: 'wood', tenons: 'thread', pads: 'leather' };
 const partsOf = (kind: 'clarinet' | 'bassoon', build: Build, id: CareItemId) => {
-  const item = itemIn(practiceFor(kind, build), id);
+  const item = itemIn(practiceFor(BOOK, kind, build), id);
   if (!item) throw new Error(`no ${id}`);
-  return signParts(item, kindOf(kind), build);
+  return signParts(item, BOOK.kinds[kind], build);
 };
 
 describe('where a sign can be seen', () => {
@@ -39,7 +40,7 @@ test('the work is where its sign was seen', () => {
   const today = localDate('2026-11-24');
   const plays = playColumns(new Int32Array(0), new Int32Array(0));
   const clocks = careClocks(
-    practiceFor('bassoon', BASSOON),
+    practiceFor(BOOK, 'bassoon', BASSOON),
     {
       plays,
       lastDone: new Map(),
@@ -50,9 +51,9 @@ test('the work is where its sign was seen', () => {
     },
     {
       today,
-      forecast: forecastWeek(plays, dayNumber(today)),
+      forecast: forecastDays(usualWeek(plays, dayNumber(today))),
       choices: {},
-      context: plainContext('bassoon', BASSOON),
+      context: plainContext(BOOK, 'bassoon', BASSOON),
       conditions: [],
     },
   );

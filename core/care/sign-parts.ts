@@ -1,4 +1,4 @@
-import type { CareItem } from '#core/care/care-item.ts';
+import type { CareItem } from '#core/book/care-item.ts';
 import type { Build } from '#core/instruments/build.ts';
 import { boreStrip } from '#core/instruments/bore-strip.ts';
 import type { InstrumentKind, PartId } from '#core/instruments/kind.ts';
@@ -8,7 +8,7 @@ import type { InstrumentKind, PartId } from '#core/instruments/kind.ts';
  * joint, dust) every part of the tube this build has. Empty for an item without a sign.
  */
 export function signParts({ part, trigger }: CareItem, kind: InstrumentKind, build: Build): readonly PartId[] {
-  if (trigger.kind !== 'when-noticed' && trigger.kind !== 'clock-by-school') return [];
+  if (trigger.kind !== 'when-noticed' && trigger.kind !== 'clock-by-method') return [];
   if (trigger.sign === undefined) return [];
   if (trigger.seenOn === 'its-part') return [part];
   return [...new Set([part, ...boreStrip(kind, build, 0).map(({ id }) => id)])];

@@ -1,15 +1,16 @@
+import { BOOK } from '#core/tables/book.ts';
 import { expect, test } from '@jest/globals';
 import type { ItemClock } from '#core/care/care-clock.ts';
-import { usualBuild } from '#core/care/check-book.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
 import { packedUp } from '#core/care/what-matters.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
-import { usualPractice } from '#core/schools/practice-under.ts';
+import { usualPractice } from '#core/methods/practice-under.ts';
 import { localDate } from '#core/time/local-date.ts';
 
 test.each(KIND_IDS)(
   'a %s whose bore was left wet still waits, though none of it was a step that must be done',
   (kind) => {
-    const practice = usualPractice(kind, usualBuild(kind));
+    const practice = usualPractice(BOOK, kind, usualBuild(BOOK.kinds[kind]));
     const wetOnes = practice.items.filter(
       ({ id, trigger }) =>
         trigger.kind === 'every-play' &&

@@ -1,7 +1,7 @@
-import { SEVERITY_WEIGHT } from '#core/care/care-item.ts';
+import { SEVERITY_WEIGHT } from '#core/book/care-item.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
-import type { Practice } from '#core/care/practice-book.ts';
-import type { Step } from '#core/care/step.ts';
+import type { Practice } from '#core/book/practice.ts';
+import type { Step } from '#core/book/step.ts';
 import { NEARNESS_WEIGHT, type InstrumentKind, type PartId } from '#core/instruments/kind.ts';
 
 const LOAD_CAP = 2;

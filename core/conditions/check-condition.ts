@@ -1,5 +1,6 @@
 import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
-import type { Condition } from '#core/conditions/condition.ts';
+import type { Book } from '#core/book/book.ts';
+import type { Condition } from '#core/book/condition.ts';
 import { concerns, conditionKind } from '#core/conditions/in-force.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
@@ -30,6 +31,7 @@ export type ConditionFault = {
 const refuse = (code: ConditionFault['code'], field: ConditionFault['field'], text: string) =>
   fail<ConditionFault>({ code, field, text });
 
+type InBook = { readonly book: Pick<Book, 'conditions'>; readonly condition: Condition };
 type Checked = Outcome<Condition, ConditionFault>;
 
 function checkAir(condition: Condition): Checked {
@@ -52,9 +54,9 @@ function checkAir(condition: Condition): Checked {
   return succeed(condition);
 }
 
-function checkDays(condition: Condition, today: LocalDate): Checked {
+function checkDays({ book, condition }: InBook, today: LocalDate): Checked {
   const { beginsOn, endsOn } = condition;
-  const { mayBeginLater, name } = conditionKind(condition.id);
+  const { mayBeginLater, name } = conditionKind(book, condition.id);
   if (beginsOn > today && !mayBeginLater)
     return refuse('begins-later', 'beginsOn', `${name}: it begins today at the latest.`);
   if (beginsOn > addDays(today, LATEST_BEGIN_DAYS))
@@ -65,8 +67,8 @@ function checkDays(condition: Condition, today: LocalDate): Checked {
   return succeed(condition);
 }
 
-function checkInstrument(condition: Condition, instrument: Instrument): Checked {
-  const kind = conditionKind(condition.id);
+function checkInstrument({ book, condition }: InBook, instrument: Instrument): Checked {
+  const kind = conditionKind(book, condition.id);
   const { beginsOn } = condition;
   if (instrument.leftOn !== null)
     return refuse('after-it-left', 'instrumentId', `It left on ${instrument.leftOn}; nothing is scheduled for it.`);
@@ -84,11 +86,11 @@ function checkInstrument(condition: Condition, instrument: Instrument): Checked 
  *
  * @param instrument the instrument it is entered for; null for a player's own condition
  */
-export function checkCondition(condition: Condition, instrument: Instrument | null, today: LocalDate): Checked {
-  const kind = conditionKind(condition.id);
-  const days = checkDays(condition, today);
+export function checkCondition({ book, condition }: InBook, instrument: Instrument | null, today: LocalDate): Checked {
+  const kind = conditionKind(book, condition.id);
+  const days = checkDays({ book, condition }, today);
   if (!days.ok) return days;
-  const placed = instrument === null ? days : checkInstrument(condition, instrument);
+  const placed = instrument === null ? days : checkInstrument({ book, condition }, instrument);
   if (!placed.ok) return placed;
   if (kind.asks === 'part' && condition.part === null) return refuse('part', 'part', 'Which part is it on?');
   return kind.asks === 'air' ? checkAir(condition) : succeed(condition);

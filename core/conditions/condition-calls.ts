@@ -1,14 +1,16 @@
-import type { CareItemId } from '#core/care/care-ids.ts';
-import type { Condition, ConditionEffect, Schedule } from '#core/conditions/condition.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { Condition, ConditionEffect, Schedule } from '#core/book/condition.ts';
 import { conditionKind, lastDay } from '#core/conditions/in-force.ts';
 import type { Mark } from '#core/explain/explained.ts';
-import { chosenSchool } from '#core/schools/chosen-school.ts';
-import type { SchoolSetting } from '#core/schools/school.ts';
+import { chosenMethod } from '#core/methods/chosen-method.ts';
+import type { MethodSetting } from '#core/book/method-setting.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 /** What a condition asks of one item: due on a day, or at each joining while it lasts. */
 export type ConditionCall = {
   readonly condition: Condition;
+  /** What the book calls the condition. */
+  readonly name: string;
   readonly kind: 'on-a-day' | 'at-each-joining';
   /** The day it falls due; for each joining, the last day it belongs to one (null: open). */
   readonly on: LocalDate | null;
@@ -20,7 +22,7 @@ type Asked = {
   readonly condition: Condition;
   readonly effect: ConditionEffect;
   readonly lastDoneOn: LocalDate | null;
-  readonly schools: SchoolSetting;
+  readonly methods: MethodSetting;
 };
 
 /** The first day of a schedule that has not been met by what was done last. */
@@ -38,22 +40,23 @@ const scheduleWords = ({ days, thenEvery }: Schedule): string => {
   return thenEvery === undefined ? `on ${named}` : `on ${named}, then every ${thenEvery} days`;
 };
 
-/** The schedule the school in force gives. @throws Error when the book has none for the choice */
-function scheduleBySchool(
-  { school, schedules }: Extract<ConditionEffect, { kind: 'due-on-days-by-school' }>,
-  { choices, context }: SchoolSetting,
+/** The schedule the method in force gives. @throws Error when the book has none for the choice */
+function scheduleByMethod(
+  { method, schedules }: Extract<ConditionEffect, { kind: 'due-on-days-by-method' }>,
+  { choices, context }: MethodSetting,
 ): Schedule {
-  const { choice } = chosenSchool(school, choices, context);
+  const { choice } = chosenMethod(method, choices, context);
   const schedule = schedules[choice];
-  if (schedule === undefined) throw new Error(`no schedule for ${school}/${choice}`);
+  if (schedule === undefined) throw new Error(`no schedule for ${method}/${choice}`);
   return schedule;
 }
 
 const laterOf = (a: LocalDate, b: LocalDate): LocalDate => (a < b ? b : a);
 
-function callOf({ condition, effect, lastDoneOn, schools }: Asked): ConditionCall | null {
+function callOf({ condition, effect, lastDoneOn, methods }: Asked): ConditionCall | null {
+  const { name } = conditionKind(methods.context.book, condition.id);
   const onDay = (on: LocalDate | null, words: string, mark: Mark): ConditionCall | null =>
-    on === null ? null : { condition, kind: 'on-a-day', on, words, mark };
+    on === null ? null : { condition, name, kind: 'on-a-day', on, words, mark };
   switch (effect.kind) {
     case 'due-on-days': {
       // Done shortly before counts: who has greased the slides on Friday need not on Sunday.
@@ -61,8 +64,8 @@ function callOf({ condition, effect, lastDoneOn, schools }: Asked): ConditionCal
       const counted = lastDoneOn === null ? null : addDays(lastDoneOn, early);
       return onDay(nextOfSchedule(effect.schedule, condition.beginsOn, counted), effect.words, effect.mark);
     }
-    case 'due-on-days-by-school': {
-      const schedule = scheduleBySchool(effect, schools);
+    case 'due-on-days-by-method': {
+      const schedule = scheduleByMethod(effect, methods);
       return onDay(nextOfSchedule(schedule, condition.beginsOn, lastDoneOn), scheduleWords(schedule), effect.mark);
     }
     case 'at-least-every': {
@@ -72,8 +75,9 @@ function callOf({ condition, effect, lastDoneOn, schools }: Asked): ConditionCal
     case 'at-each-joining':
       return {
         condition,
+        name,
         kind: 'at-each-joining',
-        on: lastDay(condition, schools),
+        on: lastDay(condition, methods),
         words: 'at each joining',
         mark: 'one-voice',
       };
@@ -90,15 +94,15 @@ function callOf({ condition, effect, lastDoneOn, schools }: Asked): ConditionCal
 export function conditionCalls(
   item: CareItemId,
   conditions: readonly Condition[],
-  { today, lastDoneOn, schools }: Omit<Asked, 'condition' | 'effect'> & { readonly today: LocalDate },
+  { today, lastDoneOn, methods }: Omit<Asked, 'condition' | 'effect'> & { readonly today: LocalDate },
 ): ConditionCall[] {
   const calls = conditions.flatMap((condition) => {
-    const last = lastDay(condition, schools);
+    const last = lastDay(condition, methods);
     if (last !== null && last < today) return [];
-    return conditionKind(condition.id).effects.flatMap((effect): ConditionCall[] => {
+    return conditionKind(methods.context.book, condition.id).effects.flatMap((effect): ConditionCall[] => {
       if (!('items' in effect) || !effect.items.includes(item)) return [];
       if (effect.kind === 'at-each-joining' && condition.beginsOn > today) return [];
-      const call = callOf({ condition, effect, lastDoneOn, schools });
+      const call = callOf({ condition, effect, lastDoneOn, methods });
       const isTooLate = call?.kind === 'on-a-day' && call.on !== null && last !== null && call.on > last;
       return call === null || isTooLate ? [] : [call];
     });

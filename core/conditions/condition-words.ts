@@ -1,12 +1,13 @@
 import type { ConditionCall } from '#core/conditions/condition-calls.ts';
-import { conditionKind } from '#core/conditions/in-force.ts';
-import type { ConditionKind } from '#core/conditions/condition.ts';
+import type { ConditionKind } from '#core/book/condition.ts';
 import type { ConditionNote } from '#core/conditions/condition-effects.ts';
+import type { Book } from '#core/book/book.ts';
+import type { ConditionId } from '#core/book/condition-ids.ts';
+import { conditionKind } from '#core/conditions/in-force.ts';
 import { counted, duration, type Format } from '#core/explain/format.ts';
 
 /** What a condition asks of one item, in words. */
-export function conditionCallWords({ condition, kind, on, words }: ConditionCall, format: Format): string {
-  const { name } = conditionKind(condition.id);
+export function conditionCallWords({ condition, name, kind, on, words }: ConditionCall, format: Format): string {
   const since = `since ${format.date(condition.beginsOn)}`;
   if (kind === 'at-each-joining')
     return `${name} ${since}: ${words}${on === null ? '' : `, up to ${format.date(on)}`}.`;
@@ -32,7 +33,7 @@ export function endWords({ ends }: ConditionKind): string {
   switch (ends.kind) {
     case 'after-days':
       return `by itself after about ${counted(ends.days.value, 'day')}`;
-    case 'after-days-by-school':
+    case 'after-days-by-method':
       return `by itself, after ${Object.values(ends.days)
         .map(({ value }) => String(value))
         .join(' or ')} days by your choice`;
@@ -40,3 +41,7 @@ export function endWords({ ends }: ConditionKind): string {
       return ends.words;
   }
 }
+
+/** A condition as it stands in the record. */
+export const conditionWords = (book: Book, id: ConditionId, ofPlayer: boolean): string =>
+  `${conditionKind(book, id).name}${ofPlayer ? ' (whoever plays it)' : ''}`;

@@ -1,25 +1,26 @@
+import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { CareFacts, LastDone } from '#core/care/care-clock.ts';
 import { careClocks } from '#core/care/care-clocks.ts';
 import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
-import { usualBuild } from '#core/care/check-book.ts';
-import type { CareItemId } from '#core/care/care-ids.ts';
-import { practiceFor } from '#core/care/practice-book.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import { practiceFor } from '#core/methods/practice-for.ts';
 import { checkCondition, type ConditionFault } from '#core/conditions/check-condition.ts';
 import { conditionCalls } from '#core/conditions/condition-calls.ts';
 import { conditionNotes } from '#core/conditions/condition-effects.ts';
 import { conditionNoteWords, endWords } from '#core/conditions/condition-words.ts';
-import { CONDITION_IDS, type ConditionId } from '#core/conditions/condition-ids.ts';
-import type { Condition } from '#core/conditions/condition.ts';
+import { CONDITION_IDS, type ConditionId } from '#core/book/condition-ids.ts';
+import type { Condition } from '#core/book/condition.ts';
 import { concerns, conditionKind, holdsOn, idsInForce, lastDay, roomRead } from '#core/conditions/in-force.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
-import { forecastWeek } from '#core/plays/forecast.ts';
+import { forecastDays, usualWeek } from '#core/plays/forecast.ts';
 import { playColumns } from '#core/plays/play-columns.ts';
 import { wallMinute } from '#core/plays/play.ts';
-import { plainContext, practiceUnder } from '#core/schools/practice-under.ts';
-import type { SchoolChoices, SchoolSetting } from '#core/schools/school.ts';
+import { plainContext, practiceUnder } from '#core/methods/practice-under.ts';
+import type { MethodChoices, MethodSetting } from '#core/book/method-setting.ts';
 import { addDays, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
 
 const TODAY = localDate('2026-11-24');
@@ -35,18 +36,18 @@ const condition = (id: ConditionId, over: Partial<Condition> = {}): Condition =>
 });
 const settingOf = (
   kind: KindId,
-  choices: SchoolChoices = {},
+  choices: MethodChoices = {},
   conditions: readonly ConditionId[] = [],
-): SchoolSetting => ({
+): MethodSetting => ({
   choices,
-  context: { ...plainContext(kind, usualBuild(kind)), conditions },
+  context: { ...plainContext(BOOK, kind, usualBuild(BOOK.kinds[kind])), conditions },
 });
 const callsOn = (
   kind: KindId,
   item: CareItemId,
   one: Condition,
-  { today = TODAY, done = null as LocalDate | null, choices = {} as SchoolChoices } = {},
-) => conditionCalls(item, [one], { today, lastDoneOn: done, schools: settingOf(kind, choices) });
+  { today = TODAY, done = null as LocalDate | null, choices = {} as MethodChoices } = {},
+) => conditionCalls(item, [one], { today, lastDoneOn: done, methods: settingOf(kind, choices) });
 const dueOn = (...given: Parameters<typeof callsOn>) => callsOn(...given)[0]?.on ?? null;
 
 describe('the room read off', () => {
@@ -89,7 +90,7 @@ describe('illness', () => {
     );
   });
 
-  test('the school decides the days', () => {
+  test('the method decides the days', () => {
     const after = (choice: string, done: LocalDate | null) =>
       dueOn('clarinet', thorough, ill, { done, choices: { 'ill-cleaning': choice } });
     expect([after('weekly', null), after('weekly', addDays(TODAY, 7))]).toEqual([
@@ -109,7 +110,7 @@ describe('illness', () => {
 
   test('on every kind something goes to the mouth at once, and something is cleaned thoroughly', () => {
     for (const kind of KIND_IDS) {
-      const { items } = practiceFor(kind, usualBuild(kind));
+      const { items } = practiceFor(BOOK, kind, usualBuild(BOOK.kinds[kind]));
       const days = new Set(items.map(({ id }) => dueOn(kind, id, ill)));
       expect([kind, days.has(TODAY)]).toEqual([kind, true]);
       // Pipes and bamboo are cleaned at the mouth on the later days as well, which is the same item.
@@ -122,7 +123,7 @@ describe('illness', () => {
 describe('the other conditions', () => {
   test('a new cork belongs to each joining, two weeks or one, on its own part', () => {
     const cork = condition('new-cork', { part: 'barrel' });
-    const last = (choices: SchoolChoices) => lastDay(cork, settingOf('clarinet', choices));
+    const last = (choices: MethodChoices) => lastDay(cork, settingOf('clarinet', choices));
     expect([last({}), last({ 'new-cork-grease': 'one-week' })]).toEqual([addDays(TODAY, 13), addDays(TODAY, 6)]);
     expect(callsOn('clarinet', 'tenons/new-cork', cork)[0]?.kind).toBe('at-each-joining');
     expect(callsOn('clarinet', 'tenons/new-cork', cork, { today: addDays(TODAY, 14) })).toEqual([]);
@@ -151,7 +152,7 @@ describe('the other conditions', () => {
     expect(notes).toContainEqual(expect.objectContaining({ rule: 'default', words: 'every 3 months' }));
     const own = conditionNotes(condition('dry-air'), settingOf('clarinet', { 'bore-oil-interval': 'none' }, ids), 0);
     expect(own.some(({ rule }) => rule === 'default')).toBe(false);
-    const humidifier = (choices: SchoolChoices) =>
+    const humidifier = (choices: MethodChoices) =>
       conditionNotes(condition('dry-air'), settingOf('clarinet', choices, ids), 0).some(
         (note) => note.rule === 'hold' && note.text.includes('Humidifier'),
       );
@@ -161,18 +162,20 @@ describe('the other conditions', () => {
   });
 
   test('each says how it ends, names items of the book, and concerns some kind and not another where it says so', () => {
-    const known = new Set(KIND_IDS.flatMap((kind) => practiceFor(kind, usualBuild(kind)).items.map(({ id }) => id)));
+    const known = new Set(
+      KIND_IDS.flatMap((kind) => practiceFor(BOOK, kind, usualBuild(BOOK.kinds[kind])).items.map(({ id }) => id)),
+    );
     for (const id of CONDITION_IDS) {
-      const kind = conditionKind(id);
+      const kind = conditionKind(BOOK, id);
       expect(endWords(kind).length).toBeGreaterThan(5);
       for (const effect of kind.effects)
         if ('items' in effect)
           for (const item of effect.items)
             expect([id, item, known.has(item) || item === 'rotary-tuba/flush']).toEqual([id, item, true]);
-      expect(KIND_IDS.some((one) => concerns(kind, one, usualBuild(one)))).toBe(true);
+      expect(KIND_IDS.some((one) => concerns(kind, one, usualBuild(BOOK.kinds[one])))).toBe(true);
     }
-    expect(concerns(conditionKind('new-wood'), 'trumpet', usualBuild('trumpet'))).toBe(false);
-    expect(concerns(conditionKind('dry-air'), 'bamboo-flute', usualBuild('bamboo-flute'))).toBe(true);
+    expect(concerns(conditionKind(BOOK, 'new-wood'), 'trumpet', usualBuild(BOOK.kinds['trumpet']))).toBe(false);
+    expect(concerns(conditionKind(BOOK, 'dry-air'), 'bamboo-flute', usualBuild(BOOK.kinds['bamboo-flute']))).toBe(true);
   });
 });
 
@@ -182,11 +185,11 @@ describe('clocks under a condition', () => {
     id: CareItemId,
     conditions: readonly Condition[],
     done: LocalDate | null,
-    choices: SchoolChoices = {},
+    choices: MethodChoices = {},
   ) => {
     const plays = playColumns(new Int32Array(0), new Int32Array(0));
     const context = {
-      ...plainContext('clarinet', usualBuild('clarinet')),
+      ...plainContext(BOOK, 'clarinet', usualBuild(BOOK.kinds['clarinet'])),
       conditions: idsInForce(conditions, TODAY, settingOf('clarinet', choices)),
     };
     const facts: CareFacts = {
@@ -199,8 +202,8 @@ describe('clocks under a condition', () => {
       signs: new Map(),
       decisions: new Map(),
     };
-    const forecast = forecastWeek(plays, dayNumber(TODAY));
-    const practice = practiceUnder(practiceFor('clarinet', context.build), { choices, context });
+    const forecast = forecastDays(usualWeek(plays, dayNumber(TODAY)));
+    const practice = practiceUnder(practiceFor(BOOK, 'clarinet', context.build), { choices, context });
     const clock = careClocks(practice, facts, { today: TODAY, forecast, choices, context, conditions }).find(
       ({ item }) => item.id === id,
     );
@@ -241,7 +244,7 @@ describe('clocks under a condition', () => {
 
   test('whatever is in force, no clock is less pressing than without it', () => {
     const weight = { off: 0, 'as-seen': 0, unknown: 0, waiting: 0, fresh: 1, soon: 2, due: 3, overdue: 4 };
-    const items = practiceFor('clarinet', usualBuild('clarinet')).items.filter(
+    const items = practiceFor(BOOK, 'clarinet', usualBuild(BOOK.kinds['clarinet'])).items.filter(
       ({ trigger }) => trigger.kind !== 'every-play',
     );
     const any = fc.record({
@@ -275,7 +278,7 @@ describe('entering one', () => {
     id: 'cl' as Instrument['id'],
     name: 'Clarinet',
     kind: 'clarinet',
-    build: usualBuild('clarinet'),
+    build: usualBuild(BOOK.kinds['clarinet']),
     playerId: 'ada' as Instrument['playerId'],
     acquiredOn: ago(100),
     cameNew: true,
@@ -285,7 +288,7 @@ describe('entering one', () => {
     one: Condition,
     instrument: Instrument | null = clarinet,
   ): Pick<ConditionFault, 'code' | 'field'> | null => {
-    const checked = checkCondition(one, instrument, TODAY);
+    const checked = checkCondition({ book: BOOK, condition: one }, instrument, TODAY);
     return checked.ok ? null : { code: checked.failure.code, field: checked.failure.field };
   };
   const dry = (celsius: number, humidityPercent: number) => condition('dry-air', { air: { celsius, humidityPercent } });
@@ -308,7 +311,7 @@ describe('entering one', () => {
   });
 
   test('80 in a Fahrenheit house is said so', () => {
-    const checked = checkCondition(dry(80, 30), clarinet, TODAY);
+    const checked = checkCondition({ book: BOOK, condition: dry(80, 30) }, clarinet, TODAY);
     expect(!checked.ok && checked.failure.text).toContain('80 °F are 27 °C');
   });
 

@@ -1,15 +1,15 @@
+import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
 import { checkBuild } from '#core/instruments/check-build.ts';
 import { KIND_IDS, kindName } from '#core/instruments/kind.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
-import { BRASS, WOODWIND } from '#core/instruments/tables/kind-groups.ts';
+import { BRASS, WOODWIND } from '#core/tables/instruments/kind-groups.ts';
 
 const wooden = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' } as const satisfies Build;
 
 describe('a build', () => {
   test('has every field of its kind and no other', () => {
-    const clarinet = kindOf('clarinet');
+    const clarinet = BOOK.kinds['clarinet'];
     expect(checkBuild(clarinet, wooden)).toEqual({ ok: true, value: wooden });
     expect(checkBuild(clarinet, { ...wooden, finish: 'lacquer' })).toMatchObject({
       ok: false,
@@ -38,7 +38,7 @@ describe('a build', () => {
 });
 
 describe.each(KIND_IDS)('the kind %s', (id) => {
-  const kind = kindOf(id);
+  const kind = BOOK.kinds[id];
 
   test('shares its water out completely, and no part takes a negative share', () => {
     expect(kind.tube.reduce((sum, { waterShare }) => sum + waterShare, 0)).toBeCloseTo(1, 10);

@@ -1,8 +1,8 @@
-import type { CareItemId, StepId } from '#core/care/care-ids.ts';
-import type { Milestone } from '#core/care/milestone.ts';
-import type { Practice } from '#core/care/practice-book.ts';
-import { itemIn } from '#core/care/practice-book.ts';
-import type { Step } from '#core/care/step.ts';
+import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { Milestone } from '#core/book/milestone.ts';
+import type { Practice } from '#core/book/practice.ts';
+import { itemIn } from '#core/book/practice.ts';
+import type { Step } from '#core/book/step.ts';
 
 /** The items named, and those they bring along; bench items and items of another build drop out. */
 function withIncluded(practice: Practice, itemIds: readonly CareItemId[]): Set<CareItemId> {
@@ -43,7 +43,7 @@ function closureOf(direct: ReadonlyMap<StepId, readonly StepId[]>): ReadonlyMap<
 
 type Closure = ReadonlyMap<StepId, ReadonlySet<StepId>>;
 
-/** Every step of the chain that must come before each step: by name, by its school, and by the milestones it needs. */
+/** Every step of the chain that must come before each step: by name, by its method, and by the milestones it needs. */
 function everythingBefore({ chain }: Practice): Closure {
   const leadingTo = new Map<Milestone, StepId[]>();
   for (const { id, reaches = [] } of chain)

@@ -1,5 +1,5 @@
-import type { Practice } from '#core/care/practice-book.ts';
-import type { Repeats } from '#core/care/step.ts';
+import type { Practice } from '#core/book/practice.ts';
+import type { Repeats } from '#core/book/step.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import { passesFor, type PassReason } from '#core/water/passes.ts';
 import type { Wetness } from '#core/water/wetness.ts';

@@ -1,4 +1,4 @@
-import type { StepId } from '#core/care/care-ids.ts';
+import type { StepId } from '#core/book/care-ids.ts';
 import type { Marked } from '#core/explain/explained.ts';
 
 /** One finished run of a player: what was ticked and when, in order, ms since 1970. */

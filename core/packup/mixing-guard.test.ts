@@ -1,16 +1,16 @@
+import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { clashOf } from '#core/agents/guard.ts';
-import { usualBuild } from '#core/care/check-book.ts';
-import type { CareItemId, StepId } from '#core/care/care-ids.ts';
-import type { AgentUse } from '#core/care/step.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
+import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { AgentUse } from '#core/book/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
 import { keepApart, type Guarded } from '#core/packup/mixing-guard.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
 import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
-import { usualPractice } from '#core/schools/practice-under.ts';
+import { usualPractice } from '#core/methods/practice-under.ts';
 import { clashesIn } from '#core/testing/clashes-in.ts';
 import { usualWetness } from '#core/water/wetness.ts';
 
@@ -20,6 +20,7 @@ const step = (id: string, item: string, uses: readonly AgentUse[] = [], before: 
   step: { id: id as StepId, item: item as CareItemId, action: id, uses },
   before: new Set(before.map((one) => runStepKey('one' as InstrumentId, one as StepId))),
 });
+const AGENTS = new Map(BOOK.agents.map((agent) => [agent.id, agent]));
 const use = (agent: string, rinsedBy?: string): AgentUse[] => [
   { agent, on: 'mouthpiece', ...(rinsedBy === undefined ? {} : { rinsedBy: rinsedBy as StepId }) },
 ];
@@ -34,8 +35,8 @@ describe('keeping two agents apart', () => {
       step('swab/rinse', 'swab/a'),
       step('swab/peroxide', 'swab/b', use('peroxide')),
     ];
-    expect(keepApart(steps)).toEqual({ order: [expect.anything()], dropped: [] });
-    expect(keys(keepApart(steps).order)).toEqual([['swab/rinse', 'swab/peroxide']]);
+    expect(keepApart(steps, AGENTS)).toEqual({ order: [expect.anything()], dropped: [] });
+    expect(keys(keepApart(steps, AGENTS).order)).toEqual([['swab/rinse', 'swab/peroxide']]);
   });
 
   test('an order the book has already is kept: then the other is the first', () => {
@@ -45,12 +46,12 @@ describe('keeping two agents apart', () => {
       step('swab/peroxide', 'swab/b', use('peroxide', 'swab/wash')),
       step('swab/wash', 'swab/b'),
     ];
-    expect(keys(keepApart(steps).order)).toEqual([['swab/wash', 'swab/soak']]);
+    expect(keys(keepApart(steps, AGENTS).order)).toEqual([['swab/wash', 'swab/soak']]);
   });
 
   test('with nothing to rinse the first one off, the second waits for another day', () => {
     const steps = [step('swab/spray', 'swab/a', use('bleach')), step('swab/wipe', 'swab/b', use('rubbing-alcohol'))];
-    expect(keepApart(steps)).toMatchObject({
+    expect(keepApart(steps, AGENTS)).toMatchObject({
       order: [],
       dropped: [{ item: 'swab/b', meets: 'swab/spray', gas: expect.stringContaining('chloroform') }],
     });
@@ -66,12 +67,12 @@ describe('keeping two agents apart', () => {
             step(`swab/use-${index}`, `swab/${index}`, use(agent, rinsed ? `swab/rinse-${index}` : undefined)),
             ...(rinsed ? [step(`swab/rinse-${index}`, `swab/${index}`)] : []),
           ]);
-          const { order, dropped } = keepApart(steps);
+          const { order, dropped } = keepApart(steps, AGENTS);
           const gone = new Set(dropped.map(({ item }) => item));
           const left = steps.filter((one) => !gone.has(one.step.item) && (one.step.uses ?? []).length > 0);
           left.forEach((one, index) => {
             for (const other of left.slice(index + 1))
-              if (clashOf(one.step, other.step) !== null)
+              if (clashOf(one.step, other.step, AGENTS) !== null)
                 expect(order.some(([rinse, second]) => second === other.key && rinse.includes('rinse'))).toBe(true);
           });
         },
@@ -82,11 +83,11 @@ describe('keeping two agents apart', () => {
 });
 
 describe('in a run', () => {
-  const build = usualBuild('clarinet');
-  const practice = usualPractice('clarinet', build, { 'reed-hygiene': 'peroxide', 'mouthpiece-soak': 'monthly' });
+  const build = usualBuild(BOOK.kinds['clarinet']);
+  const practice = usualPractice(BOOK, 'clarinet', build, { 'reed-hygiene': 'peroxide', 'mouthpiece-soak': 'monthly' });
   const part = (instrumentId: string): RunPart => ({
     instrumentId: instrumentId as InstrumentId,
-    kind: kindOf('clarinet'),
+    kind: BOOK.kinds['clarinet'],
     practice,
     items: ['single-reed/after-playing', 'single-reed/reed-hygiene', 'single-reed/mouthpiece-soak'],
     playedMinutes: 40,
@@ -104,10 +105,10 @@ describe('in a run', () => {
 
   test.each([1, 2, 3])('vinegar and peroxide on %d clarinets never meet, and the run says so', (count) => {
     const { steps, because } = plan(Array.from({ length: count }, (_, index) => part(`clarinet-${index}`)));
-    expect(clashesIn(steps)).toEqual([]);
+    expect(clashesIn(steps, AGENTS)).toEqual([]);
     // The walk finds what is wrong: the peroxide brought out while the vinegar stands.
     const out = steps.filter(({ step: one }) => ['vinegar', 'peroxide'].includes(one.uses?.[0]?.agent ?? ''));
-    expect(clashesIn(out)).not.toEqual([]);
+    expect(clashesIn(out, AGENTS)).not.toEqual([]);
     expect(because.some(({ rule }) => rule === 'kept-apart')).toBe(true);
   });
 });

@@ -1,6 +1,6 @@
-import { clashOf } from '#core/agents/guard.ts';
-import type { CareItemId } from '#core/care/care-ids.ts';
-import type { Step } from '#core/care/step.ts';
+import { clashOf, type Agents } from '#core/agents/guard.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { Step } from '#core/book/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 
@@ -35,7 +35,7 @@ const rinseOf = ({ instrumentId, step }: Guarded): RunStepKey | undefined => {
  *
  * @param steps in the book's order
  */
-export function keepApart(steps: readonly Guarded[]): KeptApart {
+export function keepApart(steps: readonly Guarded[], agents: Agents): KeptApart {
   const order: [RunStepKey, RunStepKey][] = [];
   const dropped: KeptApart['dropped'][number][] = [];
   const here = new Set(steps.map(({ key }) => key));
@@ -44,7 +44,7 @@ export function keepApart(steps: readonly Guarded[]): KeptApart {
   const using = steps.filter(({ step }) => (step.uses ?? []).length > 0);
   using.forEach((one, index) => {
     for (const other of using.slice(index + 1)) {
-      const clash = clashOf(one.step, other.step);
+      const clash = clashOf(one.step, other.step, agents);
       if (clash === null || isDropped(one) || isDropped(other)) continue;
       const [first, second] = one.before.has(other.key) ? [other, one] : [one, other];
       const rinse = rinseOf(first);

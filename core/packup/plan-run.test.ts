@@ -1,9 +1,9 @@
+import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
-import { usualBuild } from '#core/care/check-book.ts';
-import { usualPractice } from '#core/schools/practice-under.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
+import { usualPractice } from '#core/methods/practice-under.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
 import { countFor } from '#core/packup/count-for.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
@@ -12,11 +12,11 @@ import { usualWetness } from '#core/water/wetness.ts';
 import { practice } from '#core/explain/explained.ts';
 
 const partOf = (kind: KindId, playedMinutes = 60): RunPart => {
-  const build = usualBuild(kind);
-  const book = usualPractice(kind, build);
+  const build = usualBuild(BOOK.kinds[kind]);
+  const book = usualPractice(BOOK, kind, build);
   return {
     instrumentId: `my-${kind}` as InstrumentId,
-    kind: kindOf(kind),
+    kind: BOOK.kinds[kind],
     practice: book,
     items: book.items
       .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
@@ -90,11 +90,11 @@ test('the same request gives the same plan, and a second instrument changes noth
 });
 
 describe('how often', () => {
-  const { water } = kindOf('clarinet');
+  const { water } = BOOK.kinds['clarinet'];
   const count = (playedMinutes: number, most = 20) =>
     countFor(
       { kind: 'passes-by-water', least: practice(1), most: practice(most), mark: 'practice', text: '' } as never,
-      { kind: kindOf('clarinet'), playedMinutes, roomCelsius: 20, wetness: usualWetness, practice: { thirst: 1 } },
+      { kind: BOOK.kinds['clarinet'], playedMinutes, roomCelsius: 20, wetness: usualWetness, practice: { thirst: 1 } },
     )?.count;
 
   test('the fewest passes that leave less than the dry threshold, reckoned pass by pass', () => {
@@ -118,7 +118,7 @@ describe('how often', () => {
     [120, 4],
     [600, 4],
   ])('a flute after %d min: %d passes', (playedMinutes, passes) => {
-    const { steps } = usualPractice('flute', usualBuild('flute'));
+    const { steps } = usualPractice(BOOK, 'flute', usualBuild(BOOK.kinds['flute']));
     const head = steps.find(({ id }) => id === 'flute/swab-head');
     const found = countFor(head?.repeats, { ...partOf('flute', playedMinutes) });
     expect(found?.count).toBe(passes);
@@ -128,7 +128,7 @@ describe('how often', () => {
     expect(count(600, 3)).toBe(3);
     expect(
       countFor(undefined, {
-        kind: kindOf('clarinet'),
+        kind: BOOK.kinds['clarinet'],
         playedMinutes: 60,
         roomCelsius: 20,
         wetness: usualWetness,

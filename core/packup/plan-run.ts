@@ -1,8 +1,8 @@
 import { isHazardous } from '#core/agents/guard.ts';
-import type { CareItem } from '#core/care/care-item.ts';
-import { SEVERITY_WEIGHT } from '#core/care/care-item.ts';
-import { itemIn } from '#core/care/practice-book.ts';
-import type { Step } from '#core/care/step.ts';
+import type { CareItem } from '#core/book/care-item.ts';
+import { SEVERITY_WEIGHT } from '#core/book/care-item.ts';
+import { itemIn } from '#core/book/practice.ts';
+import type { Step } from '#core/book/step.ts';
 import { nearnessWeight } from '#core/care/what-matters.ts';
 import { chooseSteps, shortestSeconds, type Unit } from '#core/packup/choose-steps.ts';
 import { enabling, precedence, stepsFor } from '#core/packup/collect-steps.ts';
@@ -56,7 +56,7 @@ const isUrgent = ({ step }: Candidate): boolean =>
 
 type Before = ReadonlyMap<RunStepKey, readonly RunStepKey[]>;
 
-/** What must come before each step, by the book and the schools of its instrument. */
+/** What must come before each step, by the book and the methods of its instrument. */
 function beforeOf(candidates: readonly Candidate[], parts: readonly RunPart[]): Map<RunStepKey, RunStepKey[]> {
   const before = new Map<RunStepKey, RunStepKey[]>();
   for (const part of parts) {
@@ -82,10 +82,14 @@ function gather(request: RunRequest): Gathered {
   const all = parts.flatMap((part, index) => candidatesOf(part, request, index === 0));
   const gathered = parts.length > 1 ? [...all.filter(isUrgent), ...all.filter((one) => !isUrgent(one))] : all;
   const before = beforeOf(gathered, parts);
+  const agents = new Map(parts.flatMap(({ practice }) => [...practice.agents]));
   // Two of them are needed for anything to react; hardly a run has one.
   const { order, dropped }: KeptApart =
-    gathered.filter(({ step }) => isHazardous(step)).length > 1
-      ? keepApart(gathered.map((one) => ({ ...one, before: new Set(before.get(one.key)) })))
+    gathered.filter(({ step }) => isHazardous(step, agents)).length > 1
+      ? keepApart(
+          gathered.map((one) => ({ ...one, before: new Set(before.get(one.key)) })),
+          agents,
+        )
       : { order: [], dropped: [] };
   if (order.length === 0 && dropped.length === 0) return { candidates: gathered, before, because: [] };
   const isDropped = ({ instrumentId, step }: Candidate) =>
@@ -222,7 +226,7 @@ const usualLooks = (candidates: readonly Candidate[]): PlanReason[] =>
   });
 
 /**
- * Plans a run over one or several instruments: the steps that do the items of each on its build under the schools in
+ * Plans a run over one or several instruments: the steps that do the items of each on its build under the methods in
  * force, in the shortest order that keeps every precedence of the book, with waits overlapped; in the minutes at hand,
  * the must-steps always and of the rest what protects most. Deterministic; minutes are estimates or learned.
  */

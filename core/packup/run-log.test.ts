@@ -1,11 +1,11 @@
+import { BOOK } from '#core/tables/book.ts';
 import { usualWetness } from '#core/water/wetness.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { usualPractice } from '#core/schools/practice-under.ts';
+import { usualPractice } from '#core/methods/practice-under.ts';
 import type { Marked } from '#core/explain/explained.ts';
-import type { CareItemId, StepId } from '#core/care/care-ids.ts';
-import type { Step } from '#core/care/step.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
+import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { Step } from '#core/book/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { learnMinutes } from '#core/packup/learn-minutes.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
@@ -174,7 +174,7 @@ describe('the log of a run', () => {
 
 describe('a plan', () => {
   const build = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' } as const;
-  const practice = usualPractice('clarinet', build);
+  const practice = usualPractice(BOOK, 'clarinet', build);
   const request = (
     items: readonly CareItemId[],
     {
@@ -186,7 +186,7 @@ describe('a plan', () => {
     parts: [
       {
         instrumentId: 'cl' as InstrumentId,
-        kind: kindOf('clarinet'),
+        kind: BOOK.kinds['clarinet'],
         practice,
         items,
         playedMinutes: 45,

@@ -1,10 +1,11 @@
-import type { CareItemId } from '#core/care/care-ids.ts';
-import type { Step } from '#core/care/step.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { Step } from '#core/book/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { runStepKey, type RunStep, type RunStepKey } from '#core/packup/run-step.ts';
 import { msOfInstant, type Instant } from '#core/time/instant.ts';
+import type { LastPass } from '#core/water/wetness.ts';
 
 /** What a run is for. */
 export const RUN_KINDS = ['before', 'after', 'care'] as const;
@@ -28,10 +29,6 @@ export const SKIP_SETTLES: Readonly<Record<SkipReason, boolean>> = {
   'my-own-way': true,
   'not-today': false,
 };
-
-/** What the cloth showed on the last pass; `first-dry`: that pass was the first one to come out dry. */
-export const LAST_PASSES = ['dry', 'wet', 'first-dry'] as const;
-export type LastPass = (typeof LAST_PASSES)[number];
 
 type AboutStep<Kind extends string> = { readonly kind: Kind; readonly stepKey: RunStepKey; readonly at: Instant };
 

@@ -1,5 +1,5 @@
-import type { CareItemId, StepId } from '#core/care/care-ids.ts';
-import type { Practice } from '#core/care/practice-book.ts';
+import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { Practice } from '#core/book/practice.ts';
 import type { Marked } from '#core/explain/explained.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
@@ -42,7 +42,7 @@ export type RunPlan = {
 export type RunPart = {
   readonly instrumentId: InstrumentId;
   readonly kind: InstrumentKind;
-  /** As this player does it: under the schools in force. */
+  /** As this player does it: under the methods in force. */
   readonly practice: Practice;
   readonly items: readonly CareItemId[];
   readonly playedMinutes: number;

@@ -1,5 +1,5 @@
-import type { StepId } from '#core/care/care-ids.ts';
-import type { Step } from '#core/care/step.ts';
+import type { StepId } from '#core/book/care-ids.ts';
+import type { Step } from '#core/book/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { Branded } from '#core/kernel/brand.ts';
 

@@ -8,13 +8,16 @@ export const HALF_LIFE_WEEKS = 4;
 const WEEKS_READ = 60;
 
 /** What an ordinary week looks like, Monday first. Minutes and plays per day, zero days counted. */
-export type WeekForecast = {
+export type UsualWeek = {
   readonly meanMinutes: readonly number[];
   /** Exponentially weighted standard deviation of the day's minutes. */
   readonly spreadMinutes: readonly number[];
   readonly meanPlays: readonly number[];
-  /** Days the forecast stands on. */
+  /** Days the week stands on, and how often each weekday was among them. */
   readonly daysSeen: number;
+  readonly seen: readonly number[];
+  /** The mean over the week: what a weekday is taken for that has hardly been seen yet. */
+  readonly anyDay: { readonly minutes: number; readonly plays: number };
 };
 
 /** Weekly smoothing factor for a half-life: after that many weeks an observation weighs half. */
@@ -63,27 +66,106 @@ function daily(columns: PlayColumns, today: number): { firstDay: number; minutes
   return { firstDay, minutes, plays };
 }
 
+/** How many weeks of its own a weekday needs to weigh as much as the mean of all days (estimate). */
+export const SHRINK_WEEKS = 2;
+
+/** `(n·own + k·guess) / (n + k)`: n observations of its own beside a guess that weighs k. Source: reference §14e. */
+export const shrunk = (own: number, seen: number, guess: number, weight = SHRINK_WEEKS): number =>
+  (seen * own + weight * guess) / (seen + weight);
+
+/** The mean over the weekdays seen, each of them once: the mean of the usual week. */
+const overWeek = (seen: readonly number[], valueOf: (weekday: number) => number): number => {
+  const weekdays = seen.flatMap((times, weekday) => (times > 0 ? [valueOf(weekday)] : []));
+  return weekdays.reduce((sum, one) => sum + one, 0) / Math.max(1, weekdays.length);
+};
+
 /**
  * The player's ordinary week from the record: per weekday an exponentially weighted mean of the day's minutes, once
- * per calendar day, zero days included. Today is left out, for it is not over.
+ * per calendar day, zero days included. Today is left out, for it is not over. A weekday that has hardly been seen yet
+ * is shrunk towards the mean of the week, and its spread towards that of the week: a newcomer who has played three days
+ * will play on the other four as well.
  *
  * @param today day number of the player's today
  */
-export function forecastWeek(columns: PlayColumns, today: number, halfLifeWeeks = HALF_LIFE_WEEKS): WeekForecast {
+export function usualWeek(columns: PlayColumns, today: number, halfLifeWeeks = HALF_LIFE_WEEKS): UsualWeek {
   const { firstDay, minutes, plays } = daily(columns, today);
   const alpha = alphaOfHalfLife(halfLifeWeeks);
   const first = weekdayOfDay(firstDay);
   const ofWeekday = (values: Float64Array): Smoothed[] =>
     Array.from({ length: 7 }, (_, weekday) => smoothed(values, { from: (weekday - first + 7) % 7, step: 7 }, alpha));
-  const ofMinutes = ofWeekday(minutes);
+  const seen = Array.from({ length: 7 }, (_, weekday) =>
+    Math.max(0, Math.ceil((minutes.length - ((weekday - first + 7) % 7)) / 7)),
+  );
+  const [ofMinutes, ofPlays] = [ofWeekday(minutes), ofWeekday(plays)];
+  const meanOf = (smooth: readonly Smoothed[]) => overWeek(seen, (weekday) => smooth[weekday]?.mean ?? 0);
+  const anyDay = { minutes: meanOf(ofMinutes), plays: meanOf(ofPlays) };
+  // Within the weekdays and between them: the law of total variance.
+  const variance = overWeek(seen, (weekday) => {
+    const { mean, variance: within } = ofMinutes[weekday] ?? { mean: 0, variance: 0 };
+    return within + (mean - anyDay.minutes) ** 2;
+  });
   return {
-    meanMinutes: ofMinutes.map(({ mean }) => mean),
-    spreadMinutes: ofMinutes.map(({ variance }) => Math.sqrt(variance)),
-    meanPlays: ofWeekday(plays).map(({ mean }) => mean),
+    meanMinutes: ofMinutes.map(({ mean }, weekday) => shrunk(mean, seen[weekday] ?? 0, anyDay.minutes)),
+    spreadMinutes: ofMinutes.map((one, weekday) => Math.sqrt(shrunk(one.variance, seen[weekday] ?? 0, variance))),
+    meanPlays: ofPlays.map(({ mean }, weekday) => shrunk(mean, seen[weekday] ?? 0, anyDay.plays)),
     daysSeen: minutes.length,
+    seen,
+    anyDay,
+  };
+}
+
+/** A day of which more is known than its weekday: a concert, a rehearsal, a holiday, a stay at the bench. */
+export type PlannedDay = {
+  readonly minutes: number;
+  readonly spreadMinutes: number;
+  readonly plays: number;
+  /** What is planned, in the player's words. */
+  readonly words: string;
+};
+
+/** Why a day is foreseen as it is. */
+export type DayReason =
+  | { readonly rule: 'planned'; readonly words: string; readonly minutes: number }
+  | {
+      readonly rule: 'weekday';
+      readonly weekday: number;
+      readonly minutes: number;
+      readonly seen: number;
+      readonly anyDayMinutes: number;
+    };
+
+/** What each day to come holds. Days are day numbers. */
+export type Forecast = {
+  readonly week: UsualWeek;
+  readonly minutesOn: (day: number) => number;
+  /** Standard deviation of the day's minutes. */
+  readonly spreadOn: (day: number) => number;
+  readonly playsOn: (day: number) => number;
+  readonly reasonOn: (day: number) => DayReason;
+};
+
+/** The forecast day by day: the usual week, but for days of which more is known. */
+export function forecastDays(week: UsualWeek, planned: ReadonlyMap<number, PlannedDay> = new Map()): Forecast {
+  const { meanMinutes, spreadMinutes, meanPlays, seen, anyDay } = week;
+  return {
+    week,
+    minutesOn: (day) => planned.get(day)?.minutes ?? meanMinutes[weekdayOfDay(day)] ?? 0,
+    spreadOn: (day) => planned.get(day)?.spreadMinutes ?? spreadMinutes[weekdayOfDay(day)] ?? 0,
+    playsOn: (day) => planned.get(day)?.plays ?? meanPlays[weekdayOfDay(day)] ?? 0,
+    reasonOn: (day) => {
+      const known = planned.get(day);
+      if (known) return { rule: 'planned', words: known.words, minutes: known.minutes };
+      const weekday = weekdayOfDay(day);
+      return {
+        rule: 'weekday',
+        weekday,
+        minutes: meanMinutes[weekday] ?? 0,
+        seen: seen[weekday] ?? 0,
+        anyDayMinutes: anyDay.minutes,
+      };
+    },
   };
 }
 
 /** Minutes an ordinary week holds. */
-export const weeklyMinutes = (forecast: WeekForecast): number =>
-  forecast.meanMinutes.reduce((sum, mean) => sum + mean, 0);
+export const weeklyMinutes = (week: UsualWeek): number => week.meanMinutes.reduce((sum, mean) => sum + mean, 0);

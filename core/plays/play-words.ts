@@ -1,4 +1,4 @@
-import { duration, type Format } from '#core/explain/format.ts';
+import { duration, figure, type Format } from '#core/explain/format.ts';
 import type { PlayFault } from '#core/plays/play.ts';
 
 /** 1140 → "19:00". */
@@ -23,3 +23,7 @@ export function playFaultWords(fault: PlayFault, format: Format): string {
       return `That day already holds ${duration(fault.alreadyMinutes)} on this instrument; a day has 24 h.`;
   }
 }
+
+/** A play as it stands in the record. */
+export const playWords = (minutes: number, roomCelsius: number | null): string =>
+  `Played ${duration(minutes)}${roomCelsius === null ? '' : ` at about ${figure(roomCelsius)} °C`}`;

@@ -1,3 +1,4 @@
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
@@ -11,6 +12,15 @@ export type PlaySpan = {
   readonly endedOn: LocalDate;
   readonly endedAtMinute: number | null;
   readonly minutes: number;
+};
+
+/** A play as the record has it. A corrected play keeps the key it was first logged under. */
+export type Play = PlaySpan & {
+  readonly key: string;
+  readonly instrumentId: InstrumentId;
+  readonly playerId: PlayerId;
+  /** The room it was played in, °C; null where nobody said. */
+  readonly roomCelsius: number | null;
 };
 
 /** Where the player's wall clock stands. */

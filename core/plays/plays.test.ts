@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { alphaOfHalfLife, forecastWeek, smoothed, weeklyMinutes } from '#core/plays/forecast.ts';
+import { alphaOfHalfLife, forecastDays, shrunk, smoothed, usualWeek, weeklyMinutes } from '#core/plays/forecast.ts';
+import { dayReasonWords } from '#core/plays/forecast-words.ts';
 import { playColumns, playedSince } from '#core/plays/play-columns.ts';
 import { checkPlay, playsOverlap, wallMinute, type PlaySpan } from '#core/plays/play.ts';
 import { dateOfDay, dayNumber, localDate } from '#core/time/local-date.ts';
@@ -132,16 +133,18 @@ describe('the forecast of an ordinary week', () => {
     );
     const halfLife = -1 / Math.log2(1 - 0.3);
     expect(alphaOfHalfLife(halfLife)).toBeCloseTo(0.3, 12);
-    const { meanMinutes, daysSeen } = forecastWeek(columns, monday + 28, halfLife);
+    const { meanMinutes, daysSeen } = usualWeek(columns, monday + 28, halfLife);
+    // Reference §14d, week 4 (computed there), then each shrunk to the mean of that week as §14e does to its guess.
+    const anyDay = 223.945 / 7;
     [41.92, 4.2, 48.765, 0, 27.69, 98.37, 3].forEach((mean, weekday) =>
-      expect(meanMinutes[weekday]).toBeCloseTo(mean, 3),
+      expect(meanMinutes[weekday]).toBeCloseTo((4 * mean + 2 * anyDay) / 6, 3),
     );
     expect(daysSeen).toBe(28);
   });
 
   test('an empty record foresees nothing', () => {
     const empty = playColumns(new Int32Array(), new Int32Array());
-    expect(weeklyMinutes(forecastWeek(empty, 20_000))).toBe(0);
+    expect(weeklyMinutes(usualWeek(empty, 20_000))).toBe(0);
   });
 
   test('after the half-life an old habit weighs half', () => {
@@ -151,6 +154,44 @@ describe('the forecast of an ordinary week', () => {
       Int32Array.from(rows, (day) => wallMinute(dateOfDay(day), 600)),
       Int32Array.from(rows, () => 60),
     );
-    expect(weeklyMinutes(forecastWeek(columns, today))).toBeCloseTo(7 * 30, 5);
+    expect(weeklyMinutes(usualWeek(columns, today))).toBeCloseTo(7 * 30, 5);
+  });
+
+  test('shrinks to a guess as the worked figures do', () => {
+    // Reference §14e: (n·m + 2·30) / (n + 2), n = 4.
+    for (const [own, value] of [
+      [41.92, 37.94667],
+      [48.765, 42.51],
+      [0, 10],
+      [98.37, 75.58],
+      [3, 12],
+    ] as const)
+      expect(shrunk(own, 4, 30)).toBeCloseTo(value, 5);
+  });
+
+  test('days a newcomer has not played yet count as any of their days, not as nothing', () => {
+    const monday = dayNumber(localDate('2026-11-23'));
+    const columns = playColumns(
+      Int32Array.from([0, 1, 2], (day) => (monday + day) * 1440 + 600),
+      Int32Array.of(60, 30, 30),
+    );
+    const { meanMinutes, seen, meanPlays } = usualWeek(columns, monday + 3);
+    expect(seen).toEqual([1, 1, 1, 0, 0, 0, 0]);
+    expect(meanMinutes.slice(3)).toEqual([40, 40, 40, 40]);
+    expect(meanMinutes[0]).toBeCloseTo((60 + 2 * 40) / 3, 10);
+    expect(meanPlays[6]).toBe(1);
+  });
+
+  test('a day of which more is known is foreseen as planned, and says so', () => {
+    const monday = dayNumber(localDate('2026-11-23'));
+    const columns = playColumns(Int32Array.of(monday * 1440), Int32Array.of(60));
+    const concert = { minutes: 120, spreadMinutes: 10, plays: 1, words: 'Concert' };
+    const forecast = forecastDays(usualWeek(columns, monday + 1), new Map([[monday + 5, concert]]));
+    expect([forecast.minutesOn(monday + 5), forecast.spreadOn(monday + 5), forecast.playsOn(monday + 5)]).toEqual([
+      120, 10, 1,
+    ]);
+    expect(dayReasonWords(forecast.reasonOn(monday + 5)).text).toBe('Concert: about 2 h.');
+    expect(forecast.minutesOn(monday + 12)).toBe(60);
+    expect(dayReasonWords(forecast.reasonOn(monday + 12)).text).toMatch(/^Saturdays: none in the record yet/);
   });
 });

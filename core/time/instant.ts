@@ -11,6 +11,13 @@ export function parseInstant(text: string): Instant | undefined {
   return !Number.isNaN(ms) && new Date(ms).toISOString() === text ? (text as Instant) : undefined;
 }
 
+/** For what the program itself has stored. Throws on what is no instant. */
+export function instant(text: string): Instant {
+  const parsed = parseInstant(text);
+  if (parsed === undefined) throw new Error(`not an instant: ${text}`);
+  return parsed;
+}
+
 /** Throws on a number that is no moment. */
 export const instantOfMs = (ms: number): Instant => new Date(ms).toISOString() as Instant;
 

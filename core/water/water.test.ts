@@ -1,10 +1,10 @@
+import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import psychrolib from 'psychrolib';
 import { absoluteHumidity, saturationPressure } from '#core/air/humidity.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 import type { WaterRow } from '#core/instruments/kind.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
 import { condensate, condensationRate } from '#core/water/condensation.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { letOutAfter, letOutWords } from '#core/water/let-out.ts';
@@ -12,7 +12,7 @@ import { dryingPerPass, learnWetness } from '#core/water/wetness.ts';
 import { passesFor, passReasonWords } from '#core/water/passes.ts';
 
 psychrolib.SetUnitSystem(psychrolib.SI);
-const clarinet = kindOf('clarinet').water;
+const clarinet = BOOK.kinds['clarinet'].water;
 const passes = (water: WaterRow, minutes: number, roomCelsius: number) =>
   passesFor({ water, minutes, roomCelsius, least: practice(1), most: estimate(15) }).value;
 
@@ -52,8 +52,8 @@ describe('condensation', () => {
     ['clarinet', 20, 0.0306, 1.224],
     ['trumpet', 20, 0.0737, 2.948],
   ] as const)('%s at %i °C: %f g/min', (kind, celsius, rate, grams40) => {
-    expect(condensationRate(kindOf(kind).water, celsius)).toBeCloseTo(rate, 4);
-    expect(condensate(kindOf(kind).water, 40, celsius)).toBeCloseTo(grams40, 3);
+    expect(condensationRate(BOOK.kinds[kind].water, celsius)).toBeCloseTo(rate, 4);
+    expect(condensate(BOOK.kinds[kind].water, 40, celsius)).toBeCloseTo(grams40, 3);
   });
 
   test('a room as warm as the breath leaves nothing, and a warmer room never more', () => {
@@ -77,21 +77,21 @@ describe('letting water out of brass', () => {
     ['trombone', 16.97],
     ['tuba', 21.2],
   ] as const)('%s: worth it after about %f min', (kind, minutes) => {
-    expect(letOutAfter(kindOf(kind).water, 20)?.value).toBeCloseTo(minutes, 2);
+    expect(letOutAfter(BOOK.kinds[kind].water, 20)?.value).toBeCloseTo(minutes, 2);
   });
 
   test('a wetter player sooner, a warmer room later, a room as warm as breath never', () => {
     const wet = learnWetness([{ passes: 5, lambda: dryingPerPass(0.5), found: 'wet', logWaterOverDry: 2 }]);
-    const usual = letOutAfter(kindOf('trumpet').water, 20)?.value ?? 0;
-    expect(letOutAfter(kindOf('trumpet').water, 20, wet)?.value).toBeLessThan(usual);
-    expect(letOutAfter(kindOf('trumpet').water, 26)?.value).toBeGreaterThan(usual);
-    expect(letOutAfter(kindOf('trumpet').water, 34)).toBeNull();
-    expect(letOutAfter(kindOf('clarinet').water, 20)).toBeNull();
+    const usual = letOutAfter(BOOK.kinds['trumpet'].water, 20)?.value ?? 0;
+    expect(letOutAfter(BOOK.kinds['trumpet'].water, 20, wet)?.value).toBeLessThan(usual);
+    expect(letOutAfter(BOOK.kinds['trumpet'].water, 26)?.value).toBeGreaterThan(usual);
+    expect(letOutAfter(BOOK.kinds['trumpet'].water, 34)).toBeNull();
+    expect(letOutAfter(BOOK.kinds['clarinet'].water, 20)).toBeNull();
   });
 
   test('every brass kind has a pool, and says that it is guessed', () => {
-    for (const kind of KIND_IDS.filter((id) => kindOf(id).family === 'Brass')) {
-      const found = letOutAfter(kindOf(kind).water, 20);
+    for (const kind of KIND_IDS.filter((id) => BOOK.kinds[id].family === 'Brass')) {
+      const found = letOutAfter(BOOK.kinds[kind].water, 20);
       expect([kind, (found?.value ?? 0) > 5, (found?.value ?? 99) < 60]).toEqual([kind, true, true]);
       expect(found?.because.map((reason) => letOutWords(reason).mark)).toContain('estimate');
     }
@@ -126,25 +126,25 @@ describe('swab passes', () => {
     ['flute', 120, 20, 4],
     ['oboe', 120, 20, 6],
   ] as const)('%s, %i min at %i °C: %i passes', (kind, minutes, celsius, expected) =>
-    expect(passes(kindOf(kind).water, minutes, celsius)).toBe(expected),
+    expect(passes(BOOK.kinds[kind].water, minutes, celsius)).toBe(expected),
   );
 
   // Common practice, no published source: about 3 for a saxophone's body (1–6 across players), at least 2 for bassoon,
   // 1–2 for a flute up to an hour, 2 for bamboo up to an hour.
   test('reproduce what practice gives the other kinds, the minutes stated', () => {
     for (let minutes = 30; minutes <= 60; minutes += 5) {
-      expect([2, 3, 4]).toContain(passes(kindOf('alto-saxophone').water, minutes, 20));
-      expect(passes(kindOf('bassoon').water, minutes, 20)).toBeGreaterThanOrEqual(2);
+      expect([2, 3, 4]).toContain(passes(BOOK.kinds['alto-saxophone'].water, minutes, 20));
+      expect(passes(BOOK.kinds['bassoon'].water, minutes, 20)).toBeGreaterThanOrEqual(2);
     }
     for (let minutes = 5; minutes <= 180; minutes += 5) {
-      const body = passes(kindOf('alto-saxophone').water, minutes, 20);
+      const body = passes(BOOK.kinds['alto-saxophone'].water, minutes, 20);
       expect([minutes, body >= 1 && body <= 6]).toEqual([minutes, true]);
     }
     for (let minutes = 5; minutes <= 60; minutes += 5) {
-      expect(passes(kindOf('bamboo-flute').water, minutes, 20)).toBe(2);
+      expect(passes(BOOK.kinds['bamboo-flute'].water, minutes, 20)).toBe(2);
       // The model alone asks a flute for a third from 45 min on; the book's ceiling of two holds.
       const flute = passesFor({
-        water: kindOf('flute').water,
+        water: BOOK.kinds['flute'].water,
         minutes,
         roomCelsius: 20,
         least: practice(1),

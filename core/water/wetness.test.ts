@@ -1,7 +1,7 @@
+import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { estimate, practice } from '#core/explain/explained.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
 import { passesFor } from '#core/water/passes.ts';
 import { simulateTaps } from '#core/water/simulate-taps.ts';
@@ -15,7 +15,7 @@ import {
   type Wetness,
 } from '#core/water/wetness.ts';
 
-const { water } = kindOf('clarinet');
+const { water } = BOOK.kinds['clarinet'];
 const lambda = dryingPerPass(water.pickedUpPerPass);
 const mu = (minutes: number) => Math.log(condensate(water, minutes, 20) / dryThreshold(water));
 const tap = (minutes: number, passes: number, found: PassTap['found']): PassTap => ({

@@ -6,6 +6,10 @@ export type Wetness = {
   readonly taps: number;
 };
 
+/** What the cloth showed on the last pass; `first-dry`: that pass was the first one to come out dry. */
+export const LAST_PASSES = ['dry', 'wet', 'first-dry'] as const;
+export type LastPass = (typeof LAST_PASSES)[number];
+
 /** One answer to "was the last pass dry?". */
 export type PassTap = {
   /** ln(water of a usual player ÷ dry threshold) of that play. */
@@ -13,7 +17,7 @@ export type PassTap = {
   readonly passes: number;
   /** What a pass of the cloth used then takes, see {@link dryingPerPass}. */
   readonly lambda: number;
-  readonly found: 'dry' | 'wet' | 'first-dry';
+  readonly found: LastPass;
 };
 
 /** w = −2, −1.9 … 2: from an eighth of the usual water to seven times it. */

@@ -1,16 +1,28 @@
 import Database from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
-import { accessSync, constants, existsSync, mkdirSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { migrateDatabase } from '#server/db/migrate.ts';
+import { claimFolder, FolderTaken } from '#server/db/claim.ts';
+import { COPY_IN_THE_MAKING, migrateDatabase } from '#server/db/migrate.ts';
+import { MigrationFault } from '#server/db/migration-order.ts';
+import { recordFault } from '#server/db/record-fault.ts';
+import { watchFile, type RecordWatch } from '#server/db/watch-file.ts';
 
-export type Db = BetterSQLite3Database;
-export type OpenDatabase = { readonly db: Db; readonly client: Database.Database; readonly close: () => void };
+export type Db = BetterSQLite3Database & { readonly $client: Database.Database };
+export type OpenDatabase = {
+  readonly db: Db;
+  readonly client: Database.Database;
+  readonly watch: RecordWatch;
+  readonly close: () => void;
+};
 
 /** The data folder or the file in it cannot be used; the message says what to do. */
 export class DataFolderFault extends Error {}
 
 export const DATABASE_FILE = 'ulu.db';
+/** While it starts, Ulu waits for another program to let go of the file; a request is answered that it is busy. */
+const WAIT_AT_START_MS = 3000;
+const WAIT_MS = 200;
 
 /** One folder at a time: Node's `recursive` never returns where a file system refuses new folders with ENOENT. */
 function makeFolder(folder: string): void {
@@ -31,34 +43,96 @@ function writableFolder(folder: string): void {
   }
 }
 
+/** What a copy or a migration that was cut off has left behind. */
+function clearLeftovers(folder: string): void {
+  for (const name of readdirSync(folder))
+    if (name.startsWith(`${DATABASE_FILE}.`) && name.includes(COPY_IN_THE_MAKING)) rmSync(path.join(folder, name));
+}
+
+/** @throws DataFolderFault when the file is a database, and not one of Ulu's */
+function refuseForeign(client: Database.Database, file: string): void {
+  const tables = client.prepare("select name from sqlite_master where type = 'table'").pluck().all();
+  if (tables.length > 0 && !tables.includes('__drizzle_migrations'))
+    throw new DataFolderFault(
+      `${file} is a database, but not one of Ulu’s. It was left as it is. Choose another folder with --data FOLDER.`,
+    );
+}
+
+/** @throws DataFolderFault when pages of the file do not hold together */
+function refuseDamaged(client: Database.Database, file: string): void {
+  const found = client.pragma('quick_check(1)', { simple: true });
+  if (found !== 'ok')
+    throw new DataFolderFault(
+      `${file} is damaged. It was left as it is. Put a copy of it in its place, and start again.`,
+    );
+}
+
+/** What a fault of SQLite while the file is opened means to a person. */
+function openingFault(error: unknown, file: string): Error {
+  if (error instanceof DataFolderFault || error instanceof MigrationFault) return error;
+  const message = (error as Error).message;
+  const state = recordFault(error)?.state;
+  switch (state) {
+    case 'busy':
+      return new DataFolderFault(`Another program holds ${file}. Close it there, and start Ulu again.`);
+    case 'full':
+      return new DataFolderFault(
+        `The disk is full, so ${file} cannot be opened. Nothing in it was changed. Make room first.`,
+      );
+    case 'damaged':
+      return new DataFolderFault(
+        `${file} is no Ulu database, or is damaged (${message}). It was left as it is. Choose another folder with --data FOLDER.`,
+      );
+    case 'gone':
+      return new DataFolderFault(
+        `${file} cannot be written (${message}). May you write it? Nothing in it was changed.`,
+      );
+    case undefined:
+      return new DataFolderFault(`${file} cannot be opened (${message}). Nothing in it was changed.`);
+  }
+}
+
+function openFile(file: string): { client: Database.Database; db: Db } {
+  const client = new Database(file, { timeout: WAIT_AT_START_MS });
+  try {
+    refuseForeign(client, file);
+    client.pragma('journal_mode = WAL');
+    // What was confirmed is on the disk: a power cut loses nothing a player was told is recorded.
+    client.pragma('synchronous = FULL');
+    client.pragma('foreign_keys = ON');
+    refuseDamaged(client, file);
+    migrateDatabase(client, file);
+    if (client.pragma('foreign_keys', { simple: true }) !== 1) throw new Error('foreign keys could not be switched on');
+    client.pragma(`busy_timeout = ${WAIT_MS}`);
+    return { client, db: drizzle({ client }) };
+  } catch (error) {
+    client.close();
+    throw error;
+  }
+}
+
 /**
- * Opens, and where needed makes or migrates, the database of a data folder.
+ * Claims a data folder and opens its database, made or migrated where needed.
  *
- * @throws DataFolderFault when the folder or the file cannot be used
- * @throws MigrationFault when the file is from a newer version
+ * @throws DataFolderFault when the folder or the file cannot be used, or another Ulu has it
+ * @throws MigrationFault when the file is from another version that this one cannot take over from
  */
 export function openDatabase(folder: string): OpenDatabase {
   writableFolder(folder);
   const file = path.join(folder, DATABASE_FILE);
-  let client: Database.Database;
+  let release: () => void = () => undefined;
   try {
-    client = new Database(file);
-    client.pragma('journal_mode = WAL');
+    release = claimFolder(folder);
+    clearLeftovers(folder);
+    const { client, db } = openFile(file);
+    const close = () => {
+      client.close();
+      release();
+    };
+    return { db, client, watch: watchFile(file), close };
   } catch (error) {
-    throw new DataFolderFault(
-      `${file} cannot be opened (${(error as Error).message}). Is it an Ulu database, and may it be written?`,
-    );
-  }
-  try {
-    client.pragma('foreign_keys = ON');
-    client.pragma('busy_timeout = 5000');
-    client.pragma('synchronous = NORMAL');
-    const db = drizzle({ client });
-    migrateDatabase(client, db, file);
-    if (client.pragma('foreign_keys', { simple: true }) !== 1) throw new Error('foreign keys could not be switched on');
-    return { db, client, close: () => client.close() };
-  } catch (error) {
-    client.close();
-    throw error;
+    release();
+    if (error instanceof FolderTaken) throw new DataFolderFault(error.message);
+    throw openingFault(error, file);
   }
 }

@@ -12,14 +12,19 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { BOOK } from '#core/tables/book.ts';
+import { compose } from '#server/compose.ts';
+import { FACTS } from '#server/facts.ts';
 import { DATABASE_FILE, DataFolderFault, openDatabase } from '#server/db/connection.ts';
 import {
+  allOrNothing,
+  COPY_IN_THE_MAKING,
   appliedMigrations,
   migrateDatabase,
   migrationsFolder,
   readJournal,
-  withForeignKeysOff,
 } from '#server/db/migrate.ts';
+import { recordFaults } from '#server/record/check-record.repository.ts';
 import { MigrationFault, pendingMigrations } from '#server/db/migration-order.ts';
 
 let folder: string;
@@ -31,88 +36,203 @@ afterEach(() => rmSync(folder, { recursive: true, force: true }));
 /** Rows and children in every table, written in plain SQL as the version of a migration knew them. */
 const ROWS_AFTER: Record<string, string> = {
   '0000_first': `
-    insert into players values ('ada', 'Ada', 'grown-up', '[]', '2026-01-01T00:00:00.000Z');
-    insert into instruments values ('cl', 'Clarinet', 'clarinet', '{}', 'ada', '2024-01-01', 1, null, '2026-01-01T00:00:00.000Z');
-    insert into plays (key, instrument_id, player_id, ended_on, ended_at_minute, minutes, logged_at) values ('p1', 'cl', 'ada', '2026-01-02', 600, 30, '2026-01-02T00:00:00.000Z');
-    insert into runs values ('r1', 'ada', 'after', null, 20, '{}', '2026-01-02', 600, '2026-01-02T10:00:00.000Z');
-    insert into run_instruments values ('r1', 0, 'cl', 'p1', 30);
+    insert into players values ('ada', 'Ada', 'grown-up', '["key-oil"]', '2026-01-01T00:00:00.000Z');
+    insert into instruments values ('cl', 'Clarinet', 'clarinet', '{"body":"wood","tenons":"cork","pads":"skin","mouthpiece":"hard-rubber"}', 'ada', '2024-01-01', 1, null, '2026-01-01T00:00:00.000Z');
+    insert into instruments values ('gone', 'Old one', 'trumpet', '{"finish":"lacquer","brassMouthpiece":"plated"}', 'ada', '2024-01-01', 0, '2026-01-20', '2026-01-01T00:00:00.001Z');
+    insert into plays (key, instrument_id, player_id, ended_on, ended_at_minute, minutes, logged_at) values ('p1', 'cl', 'ada', '2026-01-02', 600, 30, '2026-01-02T00:00:00.000Z'), ('p2', 'cl', 'ada', '2026-01-03', null, 45, '2026-01-03T00:00:00.000Z');
+    insert into runs values ('r1', 'ada', 'after', null, 20, '{"steps":[],"leftOut":[],"activeMinutes":0,"elapsedMinutes":0,"because":[]}', '2026-01-02', 600, '2026-01-02T10:00:00.000Z');
+    insert into runs values ('r2', 'ada', 'after', 4, 20, '{"steps":[],"leftOut":[],"activeMinutes":0,"elapsedMinutes":0,"because":[]}', '2026-01-03', 610, '2026-01-03T10:00:00.000Z');
+    insert into run_instruments values ('r1', 0, 'cl', 'p1', 30), ('r2', 0, 'cl', null, 45), ('r2', 1, 'gone', null, 20);
     insert into signs_noticed values ('s1', 'cl', 'keyed/rod-dust', 'lower-joint', '2026-01-02', 605, null, '2026-01-02T10:05:00.000Z');
     insert into wetness_resets values ('x1', 'cl', '2026-01-02T10:05:00.000Z');
     insert into care_decisions values ('d1', 'cl', 'keyed/rod-dust', 'declined', '2026-01-02', null, '2026-01-02T10:05:00.000Z');
     insert into run_events (key, run_key, kind, at) values ('e1', 'r1', 'finished', '2026-01-02T10:05:00.000Z');
-    insert into care_done values ('c1', 'cl', 'clarinet/swab-bore', '2026-01-02', 605, 'player', 'e1', '2026-01-02T10:05:00.000Z');
-    insert into withdrawals values ('w1', 'p1', '2026-01-03T00:00:00.000Z');`,
+    insert into run_events (key, run_key, kind, step_key, count, answer, at) values ('e2', 'r1', 'last-pass', 'cl:clarinet/swab-upper', 3, 'dry', '2026-01-02T10:06:00.000Z');
+    insert into run_events (key, run_key, kind, at) values ('e3', 'r2', 'finished', '2026-01-03T10:05:00.000Z');
+    insert into care_done values ('c1', 'cl', 'clarinet/swab-bore', '2026-01-02', 605, 'player', 'e1', '2026-01-02T10:05:00.000Z'), ('c2', 'cl', 'clarinet/swab-bore', '2026-01-03', 615, 'player', 'e3', '2026-01-03T10:05:00.000Z'), ('c3', 'cl', 'wind/bench-service', '2026-01-01', 1439, 'bench', null, '2026-01-03T10:06:00.000Z');
+    insert into withdrawals values ('w1', 'p1', '2026-01-03T00:00:00.000Z'), ('w2', 'e3', '2026-01-04T00:00:00.000Z');`,
   '0001_judgement': `
-    insert into school_choices values ('h1', 'cl', 'swab-wash', 'monthly', '2026-01-02', null, '2026-01-02T10:05:00.000Z');
     insert into school_sets values ('t1', 'cl', 'My way', '2026-01-02', '2026-01-02T10:05:00.000Z');
+    insert into school_choices values ('h1', 'cl', 'swab-wash', 'monthly', '2026-01-02', null, '2026-01-02T10:05:00.000Z'), ('t1/key-oil', 'cl', 'key-oil', '6-months', '2026-01-02', 't1', '2026-01-02T10:05:00.000Z');
     insert into conditions values ('n1', 'ill', null, 'ada', '2026-01-02', null, null, null, null, '2026-01-02T10:05:00.000Z');
     insert into condition_ends values ('m1', 'n1', '2026-01-05', '2026-01-05T10:05:00.000Z');`,
   // Columns only: the rows above have them now.
   '0002_room_and_cloth': '',
+  '0003_one_record': '',
 };
-/** Tables by the migration that made them. */
-const TABLES_OF: Record<string, string[]> = {
-  '0000_first': [
-    'players',
-    'instruments',
-    'plays',
-    'runs',
-    'run_instruments',
-    'run_events',
-    'care_done',
-    'signs_noticed',
-    'care_decisions',
-    'wetness_resets',
-    'withdrawals',
+
+const statementsOf = (tag: string): string[] =>
+  readFileSync(path.join(migrationsFolder, `${tag}.sql`), 'utf8').split('--> statement-breakpoint');
+
+/** A database as it was after the first `count` migrations, with rows written as each of them knew them. */
+function databaseAfter(count: number, file: string): Database.Database {
+  const client = new Database(file);
+  client.pragma('foreign_keys = ON');
+  client.exec('create table __drizzle_migrations (id integer primary key, hash text not null, created_at numeric)');
+  for (const { tag, when } of readJournal().slice(0, count)) {
+    for (const statement of statementsOf(tag)) client.exec(statement);
+    client.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)').run(tag, when);
+    // At once, so that every later migration is tried on them.
+    client.exec(ROWS_AFTER[tag] ?? '');
+  }
+  return client;
+}
+
+/** What a database of before says, each row as one line; beside it where the same stands since. */
+const SAME: Readonly<Record<string, readonly [before: string, since: string]>> = {
+  players: [
+    'select id, name, standing, does, added_at from players',
+    'select p.id, r.name, r.standing, r.does, f.logged_at from players p join profiles r on r.player_id = p.id join facts f on f.id = p.fact_id',
   ],
-  '0001_judgement': ['school_choices', 'school_sets', 'conditions', 'condition_ends'],
+  instruments: [
+    'select id, name, kind, build, player_id, acquired_on, came_new, left_on, added_at from instruments',
+    'select i.id, i.name, i.kind, b.build, i.player_id, i.acquired_on, i.came_new, d.left_on, f.logged_at from instruments i join builds b on b.instrument_id = i.id left join departures d on d.instrument_id = i.id join facts f on f.id = i.fact_id',
+  ],
+  plays: [
+    'select key, instrument_id, player_id, ended_on, ended_at_minute, minutes, room_celsius, wall_minute, logged_at, not exists (select 1 from withdrawals w where w.target_key = plays.key) from plays',
+    'select f.key, instrument_id, player_id, ended_on, ended_at_minute, minutes, room_celsius, wall_minute, f.logged_at, p.counts from plays p join facts f on f.id = p.fact_id and f."on" = p.ended_on and f.counts = p.counts',
+  ],
+  runs: [
+    "select key, player_id, kind, minutes_at_hand, plan, started_on, started_at_minute, started_at, exists (select 1 from run_events e where e.run_key = runs.key and e.kind = 'finished' and not exists (select 1 from withdrawals w where w.target_key = e.key)) from runs",
+    'select f.key, player_id, r.kind, minutes_at_hand, plan, f."on", f.at_minute, f.logged_at, r.finished from runs r join facts f on f.id = r.fact_id',
+  ],
+  shares: [
+    'select run_key, position, instrument_id, play_key, played_minutes, room_celsius, thirst from run_instruments',
+    'select f.key, position, instrument_id, play_key, played_minutes, room_celsius, thirst from run_shares s join facts f on f.id = s.run_id',
+  ],
+  events: [
+    'select key, run_key, kind, step_key, reason, count, answer, at from run_events',
+    'select f.key, r.key, e.kind, step_key, reason, count, answer, f.logged_at from run_events e join facts f on f.id = e.fact_id join facts r on r.id = e.run_id and r.id = f.belongs_to',
+  ],
+  care: [
+    'select key, instrument_id, item_id, unixepoch(done_on) / 60 + done_at_minute, done_on, by, source_key, logged_at, not exists (select 1 from withdrawals w where w.target_key in (care_done.key, care_done.source_key)) from care_done',
+    'select f.key, instrument_id, item_id, wall_minute, f."on", by, o.key, f.logged_at, c.counts from care_done c join facts f on f.id = c.fact_id and f.counts = c.counts left join facts o on o.id = f.belongs_to',
+  ],
+  signs: [
+    'select key, instrument_id, item_id, part, noticed_on, noticed_at_minute, source_key, logged_at from signs_noticed',
+    'select f.key, instrument_id, item_id, part, f."on", f.at_minute, o.key, f.logged_at from signs_noticed s join facts f on f.id = s.fact_id left join facts o on o.id = f.belongs_to',
+  ],
+  decisions: [
+    'select key, instrument_id, item_id, kind, until, decided_on, logged_at from care_decisions',
+    'select f.key, instrument_id, item_id, d.kind, until, f."on", f.logged_at from care_decisions d join facts f on f.id = d.fact_id',
+  ],
+  resets: [
+    'select key, instrument_id, at from wetness_resets',
+    'select f.key, instrument_id, f.logged_at from wetness_resets r join facts f on f.id = r.fact_id',
+  ],
+  sets: [
+    'select key, instrument_id, name, taken_on, logged_at from school_sets',
+    'select f.key, instrument_id, name, f."on", f.logged_at from method_sets s join facts f on f.id = s.fact_id',
+  ],
+  choices: [
+    'select key, instrument_id, school, choice, source_key, chosen_on, logged_at from school_choices',
+    'select f.key, instrument_id, method, choice, o.key, f."on", f.logged_at from method_choices c join facts f on f.id = c.fact_id left join facts o on o.id = f.belongs_to',
+  ],
+  conditions: [
+    'select key, condition, instrument_id, player_id, begins_on, ends_on, part, celsius, humidity_percent, logged_at from conditions',
+    'select f.key, condition, instrument_id, player_id, begins_on, ends_on, part, celsius, humidity_percent, f.logged_at from conditions c join facts f on f.id = c.fact_id',
+  ],
+  ends: [
+    'select key, condition_key, ends_on, logged_at from condition_ends',
+    'select f.key, condition_key, e.ends_on, f.logged_at from condition_ends e join facts f on f.id = e.fact_id join facts o on o.id = f.belongs_to and o.key = e.condition_key',
+  ],
+  withdrawals: [
+    'select key, target_key, at from withdrawals',
+    'select f.key, target_key, f.logged_at from withdrawals w join facts f on f.id = w.fact_id',
+  ],
 };
+const linesOf = (client: Database.Database, which: 0 | 1): Record<string, string[]> =>
+  Object.fromEntries(
+    Object.entries(SAME).map(([what, queries]) => [
+      what,
+      client
+        .prepare(queries[which])
+        .raw()
+        .all()
+        .map((row) => JSON.stringify(row))
+        .toSorted(),
+    ]),
+  );
 
 describe('migrations', () => {
   test('every migration has rows and children to be tried on', () => {
     expect(Object.keys(ROWS_AFTER)).toEqual(readJournal().map(({ tag }) => tag));
   });
 
-  test('each one, run on a database with rows, keeps every row and child', () => {
-    const journal = readJournal();
-    journal.forEach((_, upTo) => {
-      const file = path.join(folder, `${upTo}.db`);
-      const client = new Database(file);
-      client.pragma('foreign_keys = ON');
-      for (const { tag, when } of journal.slice(0, upTo + 1)) {
-        for (const statement of readFileSync(path.join(migrationsFolder, `${tag}.sql`), 'utf8').split(
-          '--> statement-breakpoint',
-        ))
-          client.exec(statement);
-        client.exec(
-          'create table if not exists __drizzle_migrations (id integer primary key, hash text not null, created_at numeric)',
-        );
-        client.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)').run(tag, when);
-        // At once, so that every later migration is tried on them.
-        client.exec(ROWS_AFTER[tag] ?? '');
-      }
-      const known = journal.slice(0, upTo + 1).map(({ tag }) => tag);
-      client.close();
+  test.each([1, 2, 3])(
+    'a database of %d migrations arrives whole: every row, what it says and whether it counts',
+    (count) => {
       const home = mkdtempSync(path.join(folder, 'home-'));
-      copyFileSync(file, path.join(home, DATABASE_FILE));
-      const { client: migrated, close } = openDatabase(home);
-      const tables = known.flatMap((tag) => TABLES_OF[tag] ?? []);
-      expect(tables.map((table) => migrated.prepare(`select count(*) from ${table}`).pluck().get())).toEqual(
-        tables.map(() => 1),
+      const file = path.join(home, DATABASE_FILE);
+      databaseAfter(count, file).close();
+      // What it says is read at the last version of before, which the earlier ones come to first.
+      const reference = path.join(folder, 'reference.db');
+      copyFileSync(file, reference);
+      const old = new Database(reference);
+      for (const { tag } of readJournal().slice(count, 3))
+        for (const statement of statementsOf(tag)) old.exec(statement);
+      const said = linesOf(old, 0);
+      old.close();
+      expect(
+        Object.entries(said)
+          .filter(([, lines]) => lines.length === 0)
+          .map(([what]) => what),
+      ).toEqual(count === 1 ? ['sets', 'choices', 'conditions', 'ends'] : []);
+      const opened = openDatabase(home);
+      expect(linesOf(opened.client, 1)).toEqual(said);
+      expect(opened.client.pragma('foreign_key_check')).toEqual([]);
+      expect(recordFaults(opened.db, FACTS)).toEqual([]);
+      const left = opened.client
+        .prepare("select name from sqlite_master where name like 'old%' or name like 'staged%'")
+        .pluck()
+        .all();
+      expect(left).toEqual([]);
+      const { readings } = compose(opened, { book: BOOK, nowMs: () => Date.parse('2026-01-10T12:00:00Z') })();
+      const read = readings.of('cl');
+      expect(Array.from(read?.facts.plays.minutes ?? [])).toEqual([45]);
+      // The end of the second run was taken back, so its bore was not swabbed then, and it is open.
+      expect(read?.facts.care.lastDone.get('clarinet/swab-bore')?.atWallMinute).toBe(
+        Date.parse('2026-01-02T10:05:00Z') / 60_000,
       );
-      expect(migrated.prepare('select wall_minute from plays').pluck().get()).toBe(
-        Date.parse('2026-01-02T10:00:00Z') / 60_000,
-      );
-      close();
-    });
+      expect(read?.facts.openRunKey).toBe('r2');
+      expect(readings.of('gone')?.instrument.leftOn).toBe('2026-01-20');
+      opened.close();
+    },
+  );
+
+  test('a key that two kinds had stays with the first; the second gets one made from it, and both stay taken back', () => {
+    const home = mkdtempSync(path.join(folder, 'home-'));
+    const old = databaseAfter(3, path.join(home, DATABASE_FILE));
+    old.exec(
+      "insert into care_decisions values ('p1', 'cl', 'keyed/rod-dust', 'declined', '2026-01-05', null, '2026-01-05T10:05:00.000Z')",
+    );
+    old.close();
+    const opened = openDatabase(home);
+    const found = opened.client.prepare("select key, kind, counts from facts where key like 'p1%' order by id").all();
+    expect(found).toEqual([
+      { key: 'p1', kind: 'play', counts: 0 },
+      { key: 'p1/again/decision', kind: 'decision', counts: 0 },
+    ]);
+    expect(recordFaults(opened.db, FACTS)).toEqual([]);
+    opened.close();
+  });
+
+  test('a withdrawal of nothing arrives as it is, and a check lists it', () => {
+    const home = mkdtempSync(path.join(folder, 'home-'));
+    const old = databaseAfter(3, path.join(home, DATABASE_FILE));
+    old.exec("insert into withdrawals values ('w9', 'never-there', '2026-01-03T00:00:00.000Z')");
+    old.close();
+    const opened = openDatabase(home);
+    expect(recordFaults(opened.db, FACTS)).toEqual([
+      'withdrawal w9 takes back never-there, which is not in the record',
+    ]);
+    opened.close();
   });
 
   test('a new cork that was a sign becomes a condition, under its own key and begin', () => {
     const file = path.join(folder, 'signs.db');
     const client = new Database(file);
-    const [first, second] = ['0000_first', '0001_judgement'].map((tag) =>
-      readFileSync(path.join(migrationsFolder, `${tag}.sql`), 'utf8').replaceAll('--> statement-breakpoint', ''),
-    );
+    const [first, second] = ['0000_first', '0001_judgement'].map((tag) => statementsOf(tag).join(''));
     client.exec(first ?? '');
     client.exec(ROWS_AFTER['0000_first'] ?? '');
     client.exec(
@@ -129,17 +249,17 @@ describe('migrations', () => {
   test('the room of a run goes to each of its instruments', () => {
     const client = new Database(path.join(folder, 'rooms.db'));
     const [first, second, third] = ['0000_first', '0001_judgement', '0002_room_and_cloth'].map((tag) =>
-      readFileSync(path.join(migrationsFolder, `${tag}.sql`), 'utf8').replaceAll('--> statement-breakpoint', ''),
+      statementsOf(tag).join(''),
     );
     client.exec(first ?? '');
     client.exec(ROWS_AFTER['0000_first'] ?? '');
     client.exec("update runs set room_celsius = 12.5 where key = 'r1'");
     client.exec(second ?? '');
     client.exec(third ?? '');
-    expect(client.prepare('select run_key, room_celsius, thirst from run_instruments').all()).toEqual([
-      { run_key: 'r1', room_celsius: 12.5, thirst: 1 },
-    ]);
-    expect(client.prepare('select room_celsius from plays').pluck().all()).toEqual([null]);
+    expect(
+      client.prepare("select run_key, room_celsius, thirst from run_instruments where run_key = 'r1'").all(),
+    ).toEqual([{ run_key: 'r1', room_celsius: 12.5, thirst: 1 }]);
+    expect(client.prepare('select distinct room_celsius from plays').pluck().all()).toEqual([null]);
     client.close();
   });
 
@@ -150,25 +270,38 @@ describe('migrations', () => {
         insert into parent values (1); insert into child values (1, 1), (2, 1);`);
       client.pragma('foreign_keys = ON');
       guard(client, () => {
-        client.transaction(() => {
-          client.exec(
-            `PRAGMA foreign_keys=OFF; create table __new_parent (id integer primary key check (id > 0)); insert into __new_parent select id from parent; drop table parent; alter table __new_parent rename to parent; PRAGMA foreign_keys=ON;`,
-          );
-        })();
+        client.exec(
+          `PRAGMA foreign_keys=OFF; create table __new_parent (id integer primary key check (id > 0)); insert into __new_parent select id from parent; drop table parent; alter table __new_parent rename to parent; PRAGMA foreign_keys=ON;`,
+        );
       });
       return client.prepare('select count(*) from child').pluck().get();
     };
-    expect(childrenAfter(withForeignKeysOff)).toBe(2);
-    expect(childrenAfter((_client, migrate) => migrate())).toBe(0);
+    expect(childrenAfter(allOrNothing)).toBe(2);
+    expect(childrenAfter((client, migrate) => client.transaction(migrate)())).toBe(0);
   });
 
-  test('the guard finds rows that point at nothing', () => {
+  test('rows that point at nothing afterwards are refused, and nothing is changed', () => {
     const client = new Database(':memory:');
     client.exec(
       'create table parent (id integer primary key); create table child (id integer primary key, parent_id integer references parent(id)); insert into parent values (1); insert into child values (1, 1);',
     );
-    expect(() => withForeignKeysOff(client, () => client.exec('delete from parent'))).toThrow('point at nothing');
+    expect(() => allOrNothing(client, () => client.exec('delete from parent'))).toThrow('1 row points at nothing');
+    expect(client.prepare('select count(*) from parent').pluck().get()).toBe(1);
     expect(client.pragma('foreign_keys', { simple: true })).toBe(1);
+  });
+
+  test('a record with orphans is refused at every start, in one line, and left as it is', () => {
+    const home = mkdtempSync(path.join(folder, 'home-'));
+    const file = path.join(home, DATABASE_FILE);
+    const old = databaseAfter(3, file);
+    old.pragma('foreign_keys = OFF');
+    old.exec("update plays set player_id = 'nobody' where key = 'p2'");
+    old.close();
+    for (const _start of [1, 2])
+      expect(() => openDatabase(home)).toThrow(/1 row points at nothing \(plays at players\)/);
+    const same = new Database(file, { readonly: true });
+    expect(appliedMigrations(same)).toHaveLength(3);
+    same.close();
   });
 
   test('a migration that would be skipped, and a newer database, are refused', () => {
@@ -181,6 +314,10 @@ describe('migrations', () => {
     expect(() => pendingMigrations(journal, [10, 30])).toThrow('would be skipped: b');
     expect(() => pendingMigrations(journal, [10, 20, 30, 40])).toThrow(MigrationFault);
   });
+
+  test.each([1795495585997, 1795567387275, 1795654601284])('the early trial of stamp %d is named as such', (stamp) => {
+    expect(() => pendingMigrations(readJournal(), [stamp])).toThrow('early trial');
+  });
 });
 
 describe('opening the data folder', () => {
@@ -188,7 +325,7 @@ describe('opening the data folder', () => {
     const { client, close } = openDatabase(path.join(folder, 'new', 'deep'));
     expect(appliedMigrations(client)).toHaveLength(readJournal().length);
     expect(client.pragma('journal_mode', { simple: true })).toBe('wal');
-    expect(client.pragma('busy_timeout', { simple: true })).toBe(5000);
+    expect(client.pragma('synchronous', { simple: true })).toBe(2);
     expect(client.pragma('integrity_check', { simple: true })).toBe('ok');
     close();
   });
@@ -204,23 +341,58 @@ describe('opening the data folder', () => {
 
   test('a file with rows is copied before it is migrated, and the copy holds them as they were', () => {
     const first = openDatabase(folder);
-    first.client.exec("insert into withdrawals values ('w1', 'p1', '2026-01-03T00:00:00.000Z')");
+    first.client.exec("insert into subjects (kind, name) values ('player', 'ada')");
     const later = path.join(folder, 'migrations');
     cpSync(migrationsFolder, later, { recursive: true });
     const journalFile = path.join(later, 'meta/_journal.json');
     const journal = JSON.parse(readFileSync(journalFile, 'utf8')) as { entries: object[] };
     journal.entries.push({ idx: 99, version: '6', when: 9_000_000_000_000, tag: '0099_later', breakpoints: true });
     writeFileSync(journalFile, JSON.stringify(journal));
-    writeFileSync(path.join(later, '0099_later.sql'), 'delete from withdrawals;');
+    writeFileSync(path.join(later, '0099_later.sql'), 'delete from subjects;');
     const file = path.join(folder, DATABASE_FILE);
-    expect(migrateDatabase(first.client, first.db, file, later)).toBe(1);
-    expect(first.client.prepare('select count(*) from withdrawals').pluck().get()).toBe(0);
+    expect(migrateDatabase(first.client, file, later)).toBe(1);
+    expect(first.client.prepare('select count(*) from subjects').pluck().get()).toBe(0);
     first.close();
     const [copy] = readdirSync(folder).filter((name) => name.endsWith('.bak'));
     expect(copy).toContain('before-0099_later');
     const kept = new Database(path.join(folder, copy ?? ''), { readonly: true });
-    expect(kept.prepare('select count(*) from withdrawals').pluck().get()).toBe(1);
+    expect(kept.prepare('select count(*) from subjects').pluck().get()).toBe(1);
     kept.close();
+  });
+
+  test('a copy that was cut off is cleared away at the next start', () => {
+    openDatabase(folder).close();
+    const cutOff = path.join(folder, `${DATABASE_FILE}.before-x-1.bak${COPY_IN_THE_MAKING}`);
+    writeFileSync(cutOff, 'half');
+    openDatabase(folder).close();
+    expect(existsSync(cutOff)).toBe(false);
+  });
+
+  test('one owner at a time, told in one line; a check may read beside it', () => {
+    const first = openDatabase(folder);
+    expect(() => openDatabase(folder)).toThrow(/Another Ulu looks after .* already/);
+    const beside = new Database(path.join(folder, DATABASE_FILE), { readonly: true });
+    expect(beside.pragma('quick_check', { simple: true })).toBe('ok');
+    beside.close();
+    first.close();
+    openDatabase(folder).close();
+  });
+
+  test('a foreign database, and a damaged one, are named as such and left alone', () => {
+    const file = path.join(folder, DATABASE_FILE);
+    const foreign = new Database(file);
+    foreign.exec('create table shopping (what text)');
+    foreign.close();
+    const before = readFileSync(file);
+    expect(() => openDatabase(folder)).toThrow('not one of Ulu');
+    expect(readFileSync(file).equals(before)).toBe(true);
+    rmSync(file);
+    openDatabase(folder).close();
+    const pages = readFileSync(file);
+    // Everything but the first page, overwritten.
+    pages.fill(0xa5, 4096);
+    writeFileSync(file, pages);
+    expect(() => openDatabase(folder)).toThrow(/damaged/);
   });
 
   test('what is no folder, or no database, is said plainly', () => {
@@ -238,10 +410,12 @@ describe('opening the data folder', () => {
 
   test('words outside the lists are refused by the file itself', () => {
     const { client, close } = openDatabase(folder);
-    expect(() => client.exec("insert into players values ('x', 'X', 'wizard', '[]', 'now')")).toThrow('CHECK');
+    client.exec("insert into facts (key, kind, \"on\", logged_at) values ('k', 'player', '2026-01-01', 'now')");
+    client.exec("insert into players values ('x', 1)");
+    expect(() => client.exec("insert into profiles values (1, 'x', 'X', 'wizard', '[]')")).toThrow('CHECK');
     expect(() =>
       client.exec(
-        "insert into instruments values ('x', 'X', 'clarinet', '{}', 'nobody', '2024-01-01', 1, null, 'now')",
+        "insert into plays (fact_id, instrument_id, player_id, ended_on, minutes) values (1, 'nothing', 'x', '2026-01-01', 5)",
       ),
     ).toThrow('FOREIGN KEY');
     close();

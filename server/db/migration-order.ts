@@ -3,12 +3,15 @@ export type JournalEntry = { readonly idx: number; readonly when: number; readon
 /** What is wrong between the migrations this program ships and those a database has seen. */
 export class MigrationFault extends Error {
   constructor(
-    readonly code: 'newer-database' | 'would-be-skipped',
+    readonly code: 'newer-database' | 'would-be-skipped' | 'early-trial' | 'orphans',
     message: string,
   ) {
     super(message);
   }
 }
+
+/** Migrations of an early trial that was never given out; nothing leads from it to a later version. */
+const EARLY_TRIAL: readonly number[] = [1795495585997, 1795567387275, 1795654601284];
 
 /**
  * The migrations still to be run. Drizzle applies one only if its stamp is newer than the newest applied, and says
@@ -17,6 +20,11 @@ export class MigrationFault extends Error {
  * @throws MigrationFault when the database is from a newer version, or a migration would silently be left out
  */
 export function pendingMigrations(journal: readonly JournalEntry[], appliedWhens: readonly number[]): JournalEntry[] {
+  if (appliedWhens.some((when) => EARLY_TRIAL.includes(when)))
+    throw new MigrationFault(
+      'early-trial',
+      'This database was made by an early trial of Ulu and cannot be carried over. It was left as it is. Choose another folder with --data FOLDER.',
+    );
   const known = new Set(journal.map(({ when }) => when));
   if (appliedWhens.some((when) => !known.has(when)))
     throw new MigrationFault(

@@ -7,6 +7,8 @@ export const STATUS_BY_CODE = {
   'not-found': 404,
   conflict: 409,
   'too-large': 413,
+  busy: 503,
+  unusable: 503,
   internal: 500,
 } as const satisfies Record<ProblemCode, number>;
 
@@ -16,5 +18,7 @@ export const TITLE_BY_CODE = {
   'not-found': 'Not found',
   conflict: 'This does not fit the record',
   'too-large': 'Too large',
+  busy: 'The record is busy',
+  unusable: 'The record cannot be used',
   internal: 'Something went wrong here',
 } as const satisfies Record<ProblemCode, string>;

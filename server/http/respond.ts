@@ -4,6 +4,10 @@ import type { Format } from '#core/explain/format.ts';
 import type { Outcome } from '#core/kernel/outcome.ts';
 import type { Failure, Logged } from '#server/failure.ts';
 import { sendFailure } from '#server/http/problem.ts';
+import type { Services } from '#server/services.ts';
+
+/** The services of a request: made for whoever asks, as they write dates. */
+export type Serving = (req: Request) => Services;
 
 /** The body, checked against its schema. @throws ValidationError naming every field at fault */
 export const bodyOf = <T>(schema: Schema<T, AnyObject>, req: Request): T =>

@@ -4,22 +4,30 @@ import path from 'node:path';
 import supertest from 'supertest';
 import { createApp } from '#server/app.ts';
 import { openDatabase } from '#server/db/connection.ts';
-import { servicesOn } from '#server/repositories.ts';
+import { BOOK } from '#core/tables/book.ts';
+import { compose } from '#server/compose.ts';
+import { FACTS } from '#server/facts.ts';
+import { recordFaults } from '#server/record/check-record.repository.ts';
+import type { AnyFact } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
 
 /** Tuesday 24 November 2026, 20:00 UTC: "now" in every API test unless it moves the clock. */
 export const TODAY = '2026-11-24';
 export const NOW = { on: TODAY, atMinute: 1200 };
 
 /** The real app on a real database file in a folder of its own. */
-export function testServer() {
+/** @param kinds other kinds of fact than the program's own */
+export function testServer(kinds?: readonly AnyFact<Services>[]) {
   const folder = mkdtempSync(path.join(tmpdir(), 'ulu-api-'));
   const clock = { ms: Date.parse(`${TODAY}T20:00:00.000Z`) };
+  const composing = { book: BOOK, nowMs: () => clock.ms, ...(kinds ? { kinds } : {}) };
   let database = openDatabase(folder);
   const make = () =>
     createApp({
-      services: servicesOn(database.db, () => clock.ms),
-      version: 'test',
-      countMigrations: () => 1,
+      ...(kinds ? { kinds } : {}),
+      noticed: database.watch.noticed,
+      serve: compose(database, composing),
+      health: () => ({ version: 'test', database: database.watch.state(), migrations: 1 }),
       boundHost: '127.0.0.1',
     });
   let app = make();
@@ -28,7 +36,9 @@ export function testServer() {
     clock,
     api: () => supertest(app),
     client: () => database.client,
-    services: () => servicesOn(database.db, () => clock.ms),
+    /** What in the record does not hold together. */
+    faults: () => recordFaults(database.db, kinds ?? FACTS),
+    services: () => compose(database, composing)(),
     /** Closes and opens the file again, as a restart does. */
     restart: () => {
       database.close();

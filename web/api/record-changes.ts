@@ -1,7 +1,7 @@
 import type { QueryClient } from '@tanstack/react-query';
 
 /** Every query that is computed from the record; one new fact can change them all. */
-const FROM_THE_RECORD = ['instruments', 'care', 'packup', 'record', 'players', 'schools', 'conditions', 'agents'];
+const FROM_THE_RECORD = ['instruments', 'care', 'packup', 'record', 'players', 'methods', 'conditions', 'agents'];
 const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('ulu-record');
 
 const invalidate = (cache: QueryClient): Promise<unknown> =>

@@ -1,16 +1,20 @@
 import { QueryClient } from '@tanstack/react-query';
 import { RequestProblem } from '#web/api/http.ts';
 
-const TRIES = 2;
+const TRIES = 5;
+const TRIES_IN_SILENCE = 2;
+const WAIT_MS = 400;
 
-/** What the server said no to stays no; only silence is worth another try. */
+/** What the server said no to stays no; only silence, or a record another program holds just now, is worth another try. */
 const retry = (failures: number, error: Error): boolean =>
-  failures < TRIES && error instanceof RequestProblem && error.code === 'unreachable';
+  failures < TRIES &&
+  error instanceof RequestProblem &&
+  (error.code === 'busy' || (error.code === 'unreachable' && failures < TRIES_IN_SILENCE));
 
 /** Ulu's server is on this machine: being offline is no reason not to ask it, and only this app writes its data. */
 export const queryClient = new QueryClient({
   defaultOptions: {
-    queries: { networkMode: 'always', staleTime: Infinity, retry },
-    mutations: { networkMode: 'always', retry },
+    queries: { networkMode: 'always', staleTime: Infinity, retry, retryDelay: WAIT_MS },
+    mutations: { networkMode: 'always', retry, retryDelay: WAIT_MS },
   },
 });

@@ -60,7 +60,7 @@ export const router = createBrowserRouter([
       },
       {
         path: '/care/:instrumentId/your-way',
-        lazy: async () => ({ Component: (await import('#web/features/schools/SchoolsPage.tsx')).SchoolsPage }),
+        lazy: async () => ({ Component: (await import('#web/features/methods/MethodsPage.tsx')).MethodsPage }),
       },
       {
         path: '/add',

@@ -41,7 +41,7 @@ describe('may I use', () => {
     const view = verdictsView.validateSync(body, { strict: true });
     expect(view.instrumentId).toBeNull();
     const of = (surface: string) => view.parts.filter((part) => part.surface === surface).map(({ verdict }) => verdict);
-    expect(of('keys')).toEqual(['by-school']);
+    expect(of('keys')).toEqual(['by-method']);
     expect(of('reed')).toContain('no');
     expect((await get('/moon-dust/verdicts')).status).toBe(404);
   });

@@ -130,16 +130,20 @@ describe('an edited build', () => {
       .post('/api/care')
       .send({ ...oiled, now: NOW })
       .expect(201);
-    const put = (build: object) => server.api().put('/api/instruments/clarinet/build').send({ build, today: TODAY });
+    const put = (build: object) =>
+      server.api().post('/api/builds').send({ key: aKey(), instrumentId: 'clarinet', build, now: NOW });
     const wrong = await put({ ...WOODEN, valves: 'rotary' });
     expect([wrong.status, wrong.body.errors[0].field]).toEqual([400, 'build.valves']);
-    await put({ ...WOODEN, body: 'plastic' }).expect(200);
+    await put({ ...WOODEN, body: 'plastic' }).expect(201);
     const plastic = await page();
     expect(plastic.clocks.some(({ itemId }) => itemId === 'wooden-bore/oil')).toBe(false);
     expect(plastic.closed.map(({ itemId }) => itemId)).toEqual(['wooden-bore/oil']);
     const { body } = await server.api().get('/api/record/clarinet?limit=5').expect(200);
-    expect(body.entries[0].words).toBe('Oil the bore, by the bench');
-    await put(WOODEN).expect(200);
+    expect(body.entries.map(({ words }: { words: string }) => words)).toEqual([
+      'Built from now on: plastic, cork, skin, hard rubber',
+      'Oil the bore, by the bench',
+    ]);
+    await put(WOODEN).expect(201);
     expect((await clock('wooden-bore/oil'))?.lastDone).toEqual({ on: '2026-10-01', by: 'bench' });
   });
 
@@ -153,9 +157,9 @@ describe('an edited build', () => {
       .expect(201);
     await server
       .api()
-      .put('/api/instruments/clarinet/build')
-      .send({ build: { ...WOODEN, body: 'plastic' }, today: TODAY })
-      .expect(200);
+      .post('/api/builds')
+      .send({ key: aKey(), instrumentId: 'clarinet', build: { ...WOODEN, body: 'plastic' }, now: NOW })
+      .expect(201);
     const { body: later } = await server.api().get(`/api/runs/${run.key}`).expect(200);
     expect(later.steps.map(({ itemId }: { itemId: string }) => itemId)).toEqual(['swab/wash']);
   });

@@ -1,159 +1,105 @@
-import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, max, sql } from 'drizzle-orm';
 import type { LastDone, SignNoticed } from '#core/care/care-clock.ts';
 import type { CareDecision } from '#core/care/care-decision.ts';
-import type { CareItemId } from '#core/care/care-ids.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { DoneBy } from '#core/care/done-by.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { localDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
-import {
-  careDecisions,
-  careDone,
-  signsNoticed,
-  wetnessResets,
-  type CareDecisionRow,
-  type CareDoneRow,
-  type SignNoticedRow,
-  type WetnessResetRow,
-} from '#server/features/care/care.table.ts';
-import { inForce } from '#server/features/record/record.table.ts';
+import { careDecisions, careDone, signsNoticed, wetnessResets } from '#server/features/care/care.table.ts';
+import { facts } from '#server/record/record.table.ts';
 
-/** A care entry counts while neither it nor the end of the run that made it has been taken back. */
-const counts = () => and(inForce(careDone.key), inForce(careDone.sourceKey));
+const counting = eq(facts.counts, true);
 
-export type CareEntry = CareDoneRow;
-
-/** Asked once for every item of an instrument, so it is built once: one index seek, no record of ten years read through. */
-const newestOfItem = (db: Db) =>
-  db
-    .select({ on: careDone.doneOn, atMinute: careDone.doneAtMinute, by: careDone.by })
-    .from(careDone)
-    .where(
-      and(
-        eq(careDone.instrumentId, sql.placeholder('instrumentId')),
-        eq(careDone.itemId, sql.placeholder('item')),
-        counts(),
-      ),
+/**
+ * The last time each item was done that counts, one seek an item: the items are found by leaping through the index from
+ * one to the next, so that ten years of entries are not read through.
+ */
+const lastOfEach = (db: Db) =>
+  db.$client.prepare<[string, string, string, string], { item: string; at: number | null; by: DoneBy | null }>(`
+    with recursive items(item) as (
+      select min(item_id) from care_done where instrument_id = ?
+      union all
+      select (select min(item_id) from care_done where instrument_id = ? and item_id > item) from items where item is not null
     )
-    .orderBy(desc(careDone.doneOn), desc(careDone.doneAtMinute))
-    .limit(1)
-    .prepare();
+    select item,
+      (select wall_minute from care_done where instrument_id = ? and item_id = item and counts = 1 order by wall_minute desc limit 1) as at,
+      (select by from care_done where instrument_id = ? and item_id = item and counts = 1 order by wall_minute desc limit 1) as by
+    from items where item is not null`);
 
 /** In the order they were seen, so that the last one of an item wins in a map. */
 const standingSigns = (db: Db) =>
   db
-    .select()
+    .select({ itemId: signsNoticed.itemId, part: signsNoticed.part, on: facts.on, atMinute: facts.atMinute })
     .from(signsNoticed)
-    .where(
-      and(
-        eq(signsNoticed.instrumentId, sql.placeholder('instrumentId')),
-        inForce(signsNoticed.key),
-        inForce(signsNoticed.sourceKey),
-      ),
-    )
-    .orderBy(asc(signsNoticed.noticedOn), asc(signsNoticed.noticedAtMinute))
+    .innerJoin(facts, eq(facts.id, signsNoticed.factId))
+    .where(and(eq(signsNoticed.instrumentId, sql.placeholder('instrumentId')), counting))
+    .orderBy(asc(facts.on), asc(facts.atMinute), asc(facts.id))
     .prepare();
 
+/** In the order they were made. */
 const standingDecisions = (db: Db) =>
   db
-    .select()
+    .select({ itemId: careDecisions.itemId, kind: careDecisions.kind, until: careDecisions.until, on: facts.on })
     .from(careDecisions)
-    .where(and(eq(careDecisions.instrumentId, sql.placeholder('instrumentId')), inForce(careDecisions.key)))
-    .orderBy(asc(careDecisions.loggedAt))
+    .innerJoin(facts, eq(facts.id, careDecisions.factId))
+    .where(and(eq(careDecisions.instrumentId, sql.placeholder('instrumentId')), counting))
+    .orderBy(asc(facts.id))
     .prepare();
 
-/** The only place where a row becomes a decision; a postponement without its day throws. */
-function decisionFromRow({ key, kind, decidedOn, until }: CareDecisionRow): CareDecision {
-  const on = localDate(decidedOn);
+type DecisionRow = ReturnType<ReturnType<typeof standingDecisions>['all']>[number];
+
+/** A row as a decision; a postponement without its day throws. */
+function decisionFromRow({ kind, on: text, until, itemId }: DecisionRow): CareDecision {
+  const on = localDate(text);
   if (kind !== 'postponed') return { kind, on };
-  if (until === null) throw new Error(`care_decisions ${key} has no day`);
+  if (until === null) throw new Error(`a postponement of ${itemId} has no day`);
   return { kind, on, until: localDate(until) };
 }
 
 export function createCareRepository(db: Db) {
-  const [newest, signs, decisions] = [newestOfItem(db), standingSigns(db), standingDecisions(db)];
+  const [last, signs, decisions] = [lastOfEach(db), standingSigns(db), standingDecisions(db)];
+  const newestReset = db
+    .select({ id: max(facts.id) })
+    .from(wetnessResets)
+    .innerJoin(facts, eq(facts.id, wetnessResets.factId))
+    .where(and(eq(wetnessResets.instrumentId, sql.placeholder('instrumentId')), counting))
+    .prepare();
+  const ofSource = db
+    .select({ instrumentId: careDone.instrumentId, itemId: careDone.itemId })
+    .from(facts)
+    .innerJoin(careDone, eq(careDone.factId, facts.id))
+    .where(and(eq(facts.belongsTo, sql.placeholder('source')), counting))
+    .orderBy(asc(facts.id))
+    .prepare();
   return {
-    find: (key: string): CareEntry | undefined => db.select().from(careDone).where(eq(careDone.key, key)).get(),
-
-    add: (entry: CareEntry): void => {
-      db.insert(careDone).values(entry).run();
-    },
-
-    /** When each item was last done. */
-    lastDone: (instrumentId: string, items: readonly CareItemId[]): ReadonlyMap<CareItemId, LastDone> =>
+    /** When each item was last done; an item with a history of which nothing counts is not in it. */
+    lastDone: (id: string): ReadonlyMap<CareItemId, LastDone> =>
       new Map(
-        items.flatMap((item) => {
-          const row = newest.get({ instrumentId, item });
-          return row
-            ? [[item, { atWallMinute: wallMinute(localDate(row.on), row.atMinute), by: row.by }] as const]
-            : [];
-        }),
+        last
+          .all(id, id, id, id)
+          .flatMap(({ item, at, by }) =>
+            at === null || by === null ? [] : [[item as CareItemId, { atWallMinute: at, by }] as const],
+          ),
       ),
 
-    /** The latest sign of each item that nobody has taken back. */
+    /** The latest sign of each item that counts. */
     signs: (instrumentId: string): ReadonlyMap<CareItemId, SignNoticed> =>
       new Map(
         signs
           .all({ instrumentId })
-          .map((row) => [
-            row.itemId as CareItemId,
-            { atWallMinute: wallMinute(localDate(row.noticedOn), row.noticedAtMinute), part: row.part },
+          .map(({ itemId, part, on, atMinute }) => [
+            itemId as CareItemId,
+            { atWallMinute: wallMinute(localDate(on), atMinute ?? 0), part },
           ]),
       ),
 
-    findSign: (key: string): SignNoticedRow | undefined =>
-      db.select().from(signsNoticed).where(eq(signsNoticed.key, key)).get(),
-
-    addSign: (sign: SignNoticedRow): void => {
-      db.insert(signsNoticed).values(sign).run();
-    },
-
-    /** The latest decision about each item that nobody has taken back. */
+    /** The latest decision about each item that counts. */
     decisions: (instrumentId: string): ReadonlyMap<CareItemId, CareDecision> =>
       new Map(decisions.all({ instrumentId }).map((row) => [row.itemId as CareItemId, decisionFromRow(row)])),
 
-    findDecision: (key: string): CareDecisionRow | undefined =>
-      db.select().from(careDecisions).where(eq(careDecisions.key, key)).get(),
-
-    addDecision: (decision: CareDecisionRow): void => {
-      db.insert(careDecisions).values(decision).run();
-    },
-
-    findReset: (key: string): WetnessResetRow | undefined =>
-      db.select().from(wetnessResets).where(eq(wetnessResets.key, key)).get(),
-
-    addReset: (reset: WetnessResetRow): void => {
-      db.insert(wetnessResets).values(reset).run();
-    },
-
-    /** When the last reset in force was made; the beginning of time where there is none. */
-    lastResetAt: (instrumentId: string): string =>
-      db
-        .select({ at: wetnessResets.at })
-        .from(wetnessResets)
-        .where(and(eq(wetnessResets.instrumentId, instrumentId), inForce(wetnessResets.key)))
-        .orderBy(desc(wetnessResets.at))
-        .limit(1)
-        .get()?.at ?? '',
-
-    newestSigns: (instrumentId: string, limit: number): SignNoticedRow[] =>
-      db
-        .select()
-        .from(signsNoticed)
-        .where(
-          and(eq(signsNoticed.instrumentId, instrumentId), inForce(signsNoticed.key), inForce(signsNoticed.sourceKey)),
-        )
-        .orderBy(desc(signsNoticed.noticedOn), desc(signsNoticed.noticedAtMinute))
-        .limit(limit)
-        .all(),
-
-    newestDecisions: (instrumentId: string, limit: number): CareDecisionRow[] =>
-      db
-        .select()
-        .from(careDecisions)
-        .where(and(eq(careDecisions.instrumentId, instrumentId), inForce(careDecisions.key)))
-        .orderBy(desc(careDecisions.loggedAt))
-        .limit(limit)
-        .all(),
+    /** The place in the order of arrival of the last reset that counts; 0 where there is none. */
+    lastResetId: (instrumentId: string): number => newestReset.get({ instrumentId })?.id ?? 0,
 
     /** Every item that has ever been logged for an instrument. */
     itemsLogged: (instrumentId: string): string[] =>
@@ -165,21 +111,17 @@ export function createCareRepository(db: Db) {
         .map(({ itemId }) => itemId),
 
     /** What the end of one run has recorded. */
-    doneBySource: (sourceKey: string): { instrumentId: string; itemId: string }[] =>
-      db
-        .select({ instrumentId: careDone.instrumentId, itemId: careDone.itemId })
-        .from(careDone)
-        .where(eq(careDone.sourceKey, sourceKey))
-        .all(),
-
-    /** Entries logged by themselves, newest first. */
-    newestByHand: (instrumentId: string, limit: number): CareEntry[] =>
-      db
-        .select()
-        .from(careDone)
-        .where(and(eq(careDone.instrumentId, instrumentId), isNull(careDone.sourceKey), counts()))
-        .orderBy(desc(careDone.doneOn), desc(careDone.doneAtMinute))
-        .limit(limit)
-        .all(),
+    doneBy: (source: number): { instrumentId: string; itemId: string }[] => ofSource.all({ source }),
   };
 }
+export type CareRepository = ReturnType<typeof createCareRepository>;
+
+/** Care whose wall minute is not on the day of its fact. */
+export const misrepeatedCare = (db: Db): string[] =>
+  db
+    .select({ key: facts.key })
+    .from(careDone)
+    .innerJoin(facts, eq(facts.id, careDone.factId))
+    .where(sql`${facts.on} <> date(${careDone.wallMinute} * 60, 'unixepoch')`)
+    .all()
+    .map(({ key }) => key);

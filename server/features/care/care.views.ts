@@ -1,8 +1,11 @@
-import { signOf } from '#core/care/care-item.ts';
+import { signOf } from '#core/book/care-item.ts';
 import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import { signParts } from '#core/care/sign-parts.ts';
-import type { Situation } from '#core/care/situation.ts';
+import type { Situation } from '#core/situation/situation.ts';
+import type { MethodsStanding } from '#core/methods/methods-standing.ts';
+import type { InstrumentKind } from '#core/instruments/kind.ts';
+import { buildWords } from '#core/instruments/build-words.ts';
 import { stepsFor } from '#core/packup/collect-steps.ts';
 import { countFor } from '#core/packup/count-for.ts';
 import type { Format } from '#core/explain/format.ts';
@@ -19,16 +22,14 @@ import type { CareClockView, InstrumentPage } from '#contract/care.ts';
 import type { InstrumentView } from '#contract/instruments.ts';
 
 /** An instrument as a screen shows it: options by their names, not their ids. */
-export function instrumentView(instrument: Instrument, { kind }: Pick<Situation, 'kind'>): InstrumentView {
+export function instrumentView(instrument: Instrument, kind: InstrumentKind): InstrumentView {
   return {
     id: instrument.id,
     name: instrument.name,
     kind: instrument.kind,
     kindName: kindName(kind, instrument.build),
     build: { ...instrument.build },
-    buildWords: kind.fields.map(
-      ({ field, options }) => options.find(({ id }) => id === instrument.build[field])?.name ?? '',
-    ),
+    buildWords: buildWords(kind, instrument.build),
     playerId: instrument.playerId,
     acquiredOn: instrument.acquiredOn,
     cameNew: instrument.cameNew,
@@ -39,17 +40,18 @@ export function instrumentView(instrument: Instrument, { kind }: Pick<Situation,
 /** About how long the steps of one item take this player, minutes (estimate). */
 function minutesOf(situation: Situation, item: ItemClock['item'], player: PlayerAbilities): number {
   const { kind } = situation;
+  const { practice } = situation.methods;
   return (
-    stepsFor(situation.practice, [item.id])
+    stepsFor(practice, [item.id])
       .map(
         ({ minutes, repeats }) =>
           minutes *
           (countFor(repeats, {
             kind,
-            playedMinutes: situation.usualPlayMinutes,
-            roomCelsius: situation.roomCelsius,
+            playedMinutes: situation.plays.usualMinutes,
+            roomCelsius: situation.conditions.roomCelsius,
             wetness: usualWetness,
-            practice: situation.practice,
+            practice,
           })?.count ?? 1),
       )
       .reduce((sum, minutes) => sum + minutes, 0) * paceOf(player.standing)
@@ -74,7 +76,9 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
     hands: atBench ? 'bench' : handsFor(item.skill, player),
     withPackUp: item.withPackUp === true,
     sign:
-      sign === undefined ? null : { words: sign, parts: [...signParts(item, situation.kind, situation.context.build)] },
+      sign === undefined
+        ? null
+        : { words: sign, parts: [...signParts(item, situation.kind, situation.instrument.build)] },
     declined: clock.because.some(({ rule }) => rule === 'declined'),
     postponedUntil: clock.postponedUntil,
     caution: item.why,
@@ -92,7 +96,7 @@ export type LeavesWater = { readonly minutes: number; readonly roomCelsius: numb
 export function waterView(situation: Situation, play: LeavesWater | null, wetness: Wetness): InstrumentPage['water'] {
   const { water } = situation.kind;
   const minutes = play?.minutes ?? 0;
-  const roomCelsius = play?.roomCelsius ?? situation.roomCelsius;
+  const roomCelsius = play?.roomCelsius ?? situation.conditions.roomCelsius;
   const grams = condensate(water, minutes, roomCelsius);
   const because = grams > 0 ? [passReasonWords({ rule: 'water-blown-in', minutes, roomCelsius, grams })] : [];
   const letOut = letOutAfter(water, roomCelsius, wetness);
@@ -108,7 +112,7 @@ export function waterView(situation: Situation, play: LeavesWater | null, wetnes
 const Z_80_PERCENT = 1.2816;
 
 /** The belief about how wet a player blows, as factors of the usual water; null where nothing is swabbed by it. */
-export function wetnessView({ practice }: Situation, wetness: Wetness): InstrumentPage['wetness'] {
+export function wetnessView({ practice }: MethodsStanding, wetness: Wetness): InstrumentPage['wetness'] {
   if (!practice.steps.some(({ repeats }) => repeats?.kind === 'passes-by-water')) return null;
   const { mean, spread } = wetnessMoments(wetness);
   return {

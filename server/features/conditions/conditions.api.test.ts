@@ -146,7 +146,11 @@ describe('the others', () => {
   });
 
   test('on an instrument that was sold is refused, and none is offered', async () => {
-    await server.api().put('/api/instruments/clarinet/departure').send({ leftOn: TODAY, today: TODAY }).expect(200);
+    await server
+      .api()
+      .post('/api/departures')
+      .send({ key: aKey(), instrumentId: 'clarinet', leftOn: TODAY, now: NOW })
+      .expect(201);
     const answer = await begin(body('new-wood')).expect(409);
     expect(answer.body.detail).toContain('It left on');
     expect((await page()).offers).toEqual([]);

@@ -1,32 +1,12 @@
-import { and, asc, desc, eq, or, sql } from 'drizzle-orm';
-import type { Condition } from '#core/conditions/condition.ts';
+import { and, asc, eq, or, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
+import type { Condition } from '#core/book/condition.ts';
 import { localDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
-import {
-  conditionEnds,
-  conditions,
-  type ConditionEndRow,
-  type ConditionRow,
-} from '#server/features/conditions/conditions.table.ts';
-import { inForce } from '#server/features/record/record.table.ts';
+import { conditionEnds, conditions } from '#server/features/conditions/conditions.table.ts';
+import { facts } from '#server/record/record.table.ts';
 
-/** What stands of an instrument and of its player, the oldest first, each with the end said last. */
-const standing = (db: Db) =>
-  db
-    .select({ condition: conditions, end: conditionEnds })
-    .from(conditions)
-    .leftJoin(conditionEnds, and(eq(conditionEnds.conditionKey, conditions.key), inForce(conditionEnds.key)))
-    .where(
-      and(
-        or(
-          eq(conditions.instrumentId, sql.placeholder('instrumentId')),
-          eq(conditions.playerId, sql.placeholder('playerId')),
-        ),
-        inForce(conditions.key),
-      ),
-    )
-    .orderBy(asc(conditions.beginsOn), asc(conditions.loggedAt), asc(conditionEnds.loggedAt))
-    .prepare();
+const ended = alias(facts, 'ended');
 
 /** A condition as the record has it, with the fact that ended it. */
 export type StandingCondition = {
@@ -35,9 +15,21 @@ export type StandingCondition = {
   readonly endKey: string | null;
 };
 
+/** What counts, the oldest first, each with the ends said of it in the order they were said. */
+const told = (db: Db) =>
+  db
+    .select({ key: facts.key, condition: conditions, end: conditionEnds, endKey: ended.key })
+    .from(conditions)
+    .innerJoin(facts, and(eq(facts.id, conditions.factId), eq(facts.counts, true)))
+    .leftJoin(ended, and(eq(ended.belongsTo, facts.id), eq(ended.counts, true)))
+    .leftJoin(conditionEnds, eq(conditionEnds.factId, ended.id))
+    .orderBy(asc(conditions.beginsOn), asc(facts.id), asc(ended.id));
+
+type Row = ReturnType<ReturnType<ReturnType<typeof told>['prepare']>['all']>[number];
+
 /** The only place where rows become a condition. */
-function conditionFromRows(row: ConditionRow, end: ConditionEndRow | null): StandingCondition {
-  const { key, condition: id, beginsOn, endsOn, part, celsius, humidityPercent, playerId } = row;
+function standingFromRow({ key, condition: row, end, endKey }: Row): StandingCondition {
+  const { condition: id, beginsOn, endsOn, part, celsius, humidityPercent, playerId } = row;
   const last = end?.endsOn ?? endsOn;
   return {
     condition: {
@@ -49,48 +41,34 @@ function conditionFromRows(row: ConditionRow, end: ConditionEndRow | null): Stan
       air: celsius === null || humidityPercent === null ? null : { celsius, humidityPercent },
     },
     ofPlayer: playerId !== null,
-    endKey: end?.key ?? null,
+    endKey,
   };
 }
 
 export function createConditionsRepository(db: Db) {
-  const all = standing(db);
+  const all = told(db)
+    .where(
+      or(
+        eq(conditions.instrumentId, sql.placeholder('instrumentId')),
+        eq(conditions.playerId, sql.placeholder('playerId')),
+      ),
+    )
+    .prepare();
+  const one = told(db)
+    .where(eq(facts.key, sql.placeholder('key')))
+    .prepare();
   return {
     /** The conditions of an instrument and of whoever plays it. */
     standing: (instrumentId: string, playerId: string): StandingCondition[] => [
       // An end said later comes later and takes the place of the one before.
-      ...new Map(
-        all
-          .all({ instrumentId, playerId })
-          .map(({ condition, end }) => [condition.key, conditionFromRows(condition, end)] as const),
-      ).values(),
+      ...new Map(all.all({ instrumentId, playerId }).map((row) => [row.key, standingFromRow(row)] as const)).values(),
     ],
 
-    find: (key: string): ConditionRow | undefined => db.select().from(conditions).where(eq(conditions.key, key)).get(),
-
-    findEnd: (key: string): ConditionEndRow | undefined =>
-      db.select().from(conditionEnds).where(eq(conditionEnds.key, key)).get(),
-
-    add: (condition: ConditionRow): void => {
-      db.insert(conditions).values(condition).run();
+    /** One condition that counts. */
+    find: (key: string): Condition | undefined => {
+      const row = one.all({ key }).at(-1);
+      return row && standingFromRow(row).condition;
     },
-
-    addEnd: (end: ConditionEndRow): void => {
-      db.insert(conditionEnds).values(end).run();
-    },
-
-    newest: (instrumentId: string, playerId: string, limit: number): ConditionRow[] =>
-      db
-        .select()
-        .from(conditions)
-        .where(
-          and(
-            or(eq(conditions.instrumentId, instrumentId), eq(conditions.playerId, playerId)),
-            inForce(conditions.key),
-          ),
-        )
-        .orderBy(desc(conditions.beginsOn))
-        .limit(limit)
-        .all(),
   };
 }
+export type ConditionsRepository = ReturnType<typeof createConditionsRepository>;

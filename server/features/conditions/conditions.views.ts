@@ -1,17 +1,15 @@
 import { conditionNotes, itemCalls } from '#core/conditions/condition-effects.ts';
-import { CONDITION_IDS, type ConditionId } from '#core/conditions/condition-ids.ts';
+import { CONDITION_IDS, type ConditionId } from '#core/book/condition-ids.ts';
 import { conditionNoteWords, endWords } from '#core/conditions/condition-words.ts';
 import { concerns, conditionKind, holdsOn, lastDay } from '#core/conditions/in-force.ts';
-import type { Situation } from '#core/care/situation.ts';
+import type { Situation } from '#core/situation/situation.ts';
 import { boreStrip, partName } from '#core/instruments/bore-strip.ts';
-import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { ConditionOffer, ConditionsPage, ConditionView } from '#contract/conditions.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import type { StandingCondition } from '#server/features/conditions/conditions.repository.ts';
-import type { Services } from '#server/repositories.ts';
-import { situationIn } from '#server/situations.ts';
+import type { Services } from '#server/services.ts';
 
 /** What has ended is shown for so many days more, so that it can be taken back. */
 const SHOWN_AFTER_DAYS = 7;
@@ -22,11 +20,12 @@ function conditionView(
   { condition, ofPlayer, endKey }: StandingCondition,
   { situation, today, playedToday }: Shown,
 ): ConditionView {
-  const kind = conditionKind(condition.id);
-  const lastDone = new Map(situation.clocks.map(({ item, lastDone: done }) => [item.id, done?.on ?? null]));
-  const calls = itemCalls(condition, situation.practice.items, {
+  const { book } = situation.methods.context;
+  const kind = conditionKind(book, condition.id);
+  const lastDone = new Map(situation.care.clocks.map(({ item, lastDone: done }) => [item.id, done?.on ?? null]));
+  const calls = itemCalls(condition, situation.methods.practice.items, {
     today,
-    schools: situation,
+    methods: situation.methods,
     doneOn: ({ id }) => lastDone.get(id) ?? null,
   });
   return {
@@ -35,21 +34,21 @@ function conditionView(
     name: kind.name,
     ofPlayer,
     beginsOn: condition.beginsOn,
-    lastDay: lastDay(condition, situation),
+    lastDay: lastDay(condition, situation.methods),
     endWords: endWords(kind),
     partName: condition.part === null ? null : partName(situation.kind, condition.part),
-    inForce: holdsOn(condition, today, situation),
+    inForce: holdsOn(condition, today, situation.methods),
     endKey,
     calls: calls.map(({ item, call: { on, words, mark } }) => ({ itemId: item.id, name: item.name, on, words, mark })),
-    effects: conditionNotes(condition, situation, playedToday).map((note) => ({
+    effects: conditionNotes(condition, situation.methods, playedToday).map((note) => ({
       text: conditionNoteWords(note),
       mark: note.mark,
     })),
   };
 }
 
-function offerOf(id: ConditionId, { kind, context }: Situation): ConditionOffer {
-  const offered = conditionKind(id);
+function offerOf(id: ConditionId, { kind, methods: { context } }: Situation): ConditionOffer {
+  const offered = conditionKind(context.book, id);
   const { name, begins, of, asks, mayBeginLater } = offered;
   const parts = asks === 'part' ? boreStrip(kind, context.build, 0) : [];
   return {
@@ -64,9 +63,9 @@ function offerOf(id: ConditionId, { kind, context }: Situation): ConditionOffer 
   };
 }
 
-const playedOn = ({ plays }: Services, { id }: Instrument, day: LocalDate): number =>
+const playedOn = ({ plays }: Services, instrumentId: string, day: LocalDate): number =>
   plays
-    .newest(id, 50)
+    .near(instrumentId, day)
     .filter(({ endedOn }) => endedOn === day)
     .reduce((sum, { minutes }) => sum + minutes, 0);
 
@@ -76,23 +75,23 @@ export function conditionsPageOf(
   instrumentId: string,
   today: LocalDate,
 ): Outcome<ConditionsPage, Failure> {
-  const instrument = services.instruments.find(instrumentId);
-  const player = instrument && services.players.find(instrument.playerId);
-  if (!instrument || !player) return fail(notFound('instrumentId', 'No such instrument in the record.'));
-  const situation = situationIn(services, instrument, today);
-  const shown = { situation, today, playedToday: playedOn(services, instrument, today) };
-  const standing = services.conditions
-    .standing(instrument.id, instrument.playerId)
-    .filter(({ condition }) => concerns(conditionKind(condition.id), instrument.kind, instrument.build))
+  const reading = services.readings.of(instrumentId);
+  if (!reading) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  const { instrument, player, facts } = reading;
+  const { kind, build } = instrument;
+  const situation = reading.situation(today);
+  const canBe = (id: ConditionId) => concerns(conditionKind(services.book, id), kind, build);
+  const shown = { situation, today, playedToday: playedOn(services, instrument.id, today) };
+  const standing = facts.entered
+    .filter(({ condition }) => canBe(condition.id))
     .filter(({ condition }) => {
-      const last = lastDay(condition, situation);
+      const last = lastDay(condition, situation.methods);
       return last === null || last >= addDays(today, -SHOWN_AFTER_DAYS);
     });
-  const offers = CONDITION_IDS.filter((id) => concerns(conditionKind(id), instrument.kind, instrument.build));
   return succeed({
     instrumentId,
     playerName: player.name,
     standing: standing.map((one) => conditionView(one, shown)),
-    offers: instrument.leftOn === null ? offers.map((id) => offerOf(id, situation)) : [],
+    offers: instrument.leftOn === null ? CONDITION_IDS.filter(canBe).map((id) => offerOf(id, situation)) : [],
   });
 }

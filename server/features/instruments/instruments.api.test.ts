@@ -1,3 +1,4 @@
+import { problem } from '#contract/problem.ts';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { instrumentPage } from '#contract/care.ts';
@@ -117,23 +118,35 @@ describe('the page of an instrument', () => {
 
 describe('leaving the shelf', () => {
   const depart = (leftOn: string | null) =>
-    server.api().put('/api/instruments/clarinet/departure').send({ leftOn, today: TODAY });
+    server.api().post('/api/departures').send({ key: aKey(), instrumentId: 'clarinet', leftOn, now: NOW });
 
   test('keeps the record; nothing new is logged after it; it can be put back', async () => {
     await server.api().post('/api/plays').send(playBody()).expect(201);
-    await depart(TODAY).expect(200);
+    await depart(TODAY).expect(201);
     const shelf = await server.api().get(`/api/instruments?today=${TODAY}`);
     expect(shelf.body.map(({ id }: { id: string }) => id)).toEqual(['trumpet']);
     const { body: page } = await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200);
     expect([page.instrument.leftOn, page.lastPlay.minutes]).toEqual([TODAY, 45]);
     expect((await server.api().post('/api/runs').send(runBody())).status).toBe(409);
-    await depart(null).expect(200);
+    await depart(null).expect(201);
     await server.api().post('/api/runs').send(runBody()).expect(201);
   });
 
   test('lies between the day it came and today', async () => {
     expect((await depart('2023-01-01')).status).toBe(400);
     expect((await depart('2026-11-25')).status).toBe(400);
+  });
+
+  test('not before a play that is in the record; taken back it is on the shelf again', async () => {
+    await server.api().post('/api/plays').send(playBody()).expect(201);
+    const early = await depart('2026-11-23');
+    expect([early.status, early.body.errors[0].field]).toEqual([409, 'leftOn']);
+    const key = aKey();
+    const body = { key, instrumentId: 'clarinet', leftOn: TODAY, now: NOW };
+    await server.api().post('/api/departures').send(body).expect(201);
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    const { body: page } = await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200);
+    expect(page.instrument.leftOn).toBeNull();
   });
 });
 
@@ -186,5 +199,37 @@ describe('the door', () => {
     expect(headers['content-security-policy']).toContain("default-src 'self'");
     expect(headers['x-content-type-options']).toBe('nosniff');
     expect(headers['x-powered-by']).toBeUndefined();
+    const refused = await server.api().get('/api/health').set('Host', 'evil.example');
+    expect(refused.headers['content-security-policy']).toContain("default-src 'self'");
+  });
+
+  test.each([
+    ['brackets without end', '['.repeat(90_000), 400],
+    ['brackets that close again', `${'['.repeat(20_000)}${']'.repeat(20_000)}`, 400],
+    ['an object in an object in …', `${'{"a":'.repeat(5000)}1${'}'.repeat(5000)}`, 400],
+    [
+      'thousands of strange properties',
+      JSON.stringify(Object.fromEntries(Array.from({ length: 3000 }, (_, n) => [`p${n}`, n]))),
+      400,
+    ],
+    [
+      'a list where a name should be',
+      JSON.stringify({ id: [[[['x'.repeat(4000)]]]], name: { a: { b: { c: 'x'.repeat(4000) } } } }),
+      400,
+    ],
+    ['brackets inside a text', JSON.stringify({ id: '['.repeat(9000) }), 400],
+    ['no JSON', '{"a":', 400],
+    ['too much', JSON.stringify({ id: 'x'.repeat(120_000) }), 413],
+  ])('a body of %s is refused shortly', async (_what, body, status) => {
+    const answer = await server.api().post('/api/players').set('Content-Type', 'application/json').send(body);
+    expect([answer.status, answer.headers['content-type']]).toEqual([status, expect.stringContaining('problem+json')]);
+    expect(answer.text.length).toBeLessThan(6000);
+  });
+
+  test('a post to where nothing lives is a problem document, whatever the path', async () => {
+    for (const path of ['/api/nothing', '/nothing', '/assets/x.js', '/now']) {
+      const answer = await server.api().post(path).send({});
+      expect([path, answer.status, problem.isValidSync(answer.body)]).toEqual([path, 404, true]);
+    }
   });
 });

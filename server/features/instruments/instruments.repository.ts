@@ -1,37 +1,73 @@
-import { asc, eq, isNull } from 'drizzle-orm';
-import type { Build } from '#core/instruments/build.ts';
-import type { Instrument } from '#core/instruments/instrument.ts';
+import { and, asc, eq, sql, type SQL } from 'drizzle-orm';
+import type { Book } from '#core/book/book.ts';
+import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { localDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
-import { instrumentFromRow, rowFromInstrument } from '#server/features/instruments/instruments.mapper.ts';
-import { instruments } from '#server/features/instruments/instruments.table.ts';
+import { storedBuild } from '#server/features/instruments/instruments.mapper.ts';
+import { builds, departures, instruments } from '#server/features/instruments/instruments.table.ts';
+import { facts } from '#server/record/record.table.ts';
 
-export const createInstrumentsRepository = (db: Db) => ({
-  onShelf: (): Instrument[] =>
-    db
-      .select()
-      .from(instruments)
-      .where(isNull(instruments.leftOn))
-      .orderBy(asc(instruments.addedAt), asc(instruments.id))
-      .all()
-      .map(instrumentFromRow),
+const mine = eq(instruments.id, sql.placeholder('id'));
+const counting = (factId: SQL) => and(eq(facts.id, factId), eq(facts.counts, true));
 
-  find: (id: string): Instrument | undefined => {
-    const row = db.select().from(instruments).where(eq(instruments.id, id)).get();
-    return row && instrumentFromRow(row);
-  },
+export function createInstrumentsRepository(db: Db, book: Book) {
+  const shelf = db
+    .select({ id: instruments.id, playerId: instruments.playerId })
+    .from(instruments)
+    .innerJoin(facts, counting(sql`${instruments.factId}`))
+    .orderBy(asc(instruments.factId))
+    .prepare();
+  const arrival = db
+    .select()
+    .from(instruments)
+    .innerJoin(facts, counting(sql`${instruments.factId}`))
+    .where(mine)
+    .prepare();
+  // The latest of both counts: the last row of each.
+  const built = db
+    .select({ build: builds.build })
+    .from(builds)
+    .innerJoin(facts, counting(sql`${builds.factId}`))
+    .where(eq(builds.instrumentId, sql.placeholder('id')))
+    .orderBy(asc(builds.factId))
+    .prepare();
+  const left = db
+    .select({ leftOn: departures.leftOn })
+    .from(departures)
+    .innerJoin(facts, counting(sql`${departures.factId}`))
+    .where(eq(departures.instrumentId, sql.placeholder('id')))
+    .orderBy(asc(departures.factId))
+    .prepare();
+  const owner = db
+    .select({ playerId: instruments.playerId })
+    .from(instruments)
+    .innerJoin(facts, counting(sql`${instruments.factId}`))
+    .where(mine)
+    .prepare();
+  return {
+    /** Whose an instrument is; undefined where there is none. */
+    playerOf: (id: string): string | undefined => owner.get({ id })?.playerId,
 
-  add: (instrument: Instrument, addedAt: string): void => {
-    db.insert(instruments).values(rowFromInstrument(instrument, addedAt)).run();
-  },
+    /** Every instrument that ever came, in the order they were added, with whose it is. */
+    all: (): { readonly id: InstrumentId; readonly playerId: PlayerId }[] =>
+      shelf.all().map(({ id, playerId }) => ({ id: id as InstrumentId, playerId: playerId as PlayerId })),
 
-  setBuild: (id: string, build: Build): void => {
-    db.update(instruments)
-      .set({ build: JSON.stringify(build) })
-      .where(eq(instruments.id, id))
-      .run();
-  },
-
-  setLeftOn: (id: string, leftOn: string | null): void => {
-    db.update(instruments).set({ leftOn }).where(eq(instruments.id, id)).run();
-  },
-});
+    find: (id: string): Instrument | undefined => {
+      const row = arrival.get({ id })?.instruments;
+      const build = row && built.all({ id }).at(-1)?.build;
+      if (row === undefined || build === undefined) return undefined;
+      const leftOn = left.all({ id }).at(-1)?.leftOn ?? null;
+      return {
+        id: row.id as InstrumentId,
+        kind: row.kind,
+        name: row.name,
+        build: storedBuild(book, row.id, row.kind, build),
+        playerId: row.playerId as PlayerId,
+        acquiredOn: localDate(row.acquiredOn),
+        cameNew: row.cameNew,
+        leftOn: leftOn === null ? null : localDate(leftOn),
+      };
+    },
+  };
+}
+export type InstrumentsRepository = ReturnType<typeof createInstrumentsRepository>;

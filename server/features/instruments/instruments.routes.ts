@@ -1,39 +1,19 @@
 import { Router } from 'express';
 import { localDate } from '#core/time/local-date.ts';
-import {
-  addInstrumentRequest,
-  departureRequest,
-  instrumentPaths,
-  reviseBuildRequest,
-  type AddInstrumentRequest,
-  type ReviseBuildRequest,
-} from '#contract/instruments.ts';
+import { addInstrumentRequest, instrumentPaths, type AddInstrumentRequest } from '#contract/instruments.ts';
 import { todayQuery } from '#contract/scalars.ts';
-import {
-  addInstrument,
-  listKinds,
-  listShelf,
-  reviseBuild,
-  setDeparture,
-} from '#server/features/instruments/instruments.use-cases.ts';
-import { bodyOf, param, queryOf, sendLogged, sendOutcome } from '#server/http/respond.ts';
-import type { Services } from '#server/repositories.ts';
+import { addInstrument, listKinds, listShelf } from '#server/features/instruments/instruments.use-cases.ts';
+import { bodyOf, queryOf, sendLogged, type Serving } from '#server/http/respond.ts';
 
-export function instrumentsRoutes(services: Services): Router {
+export function instrumentsRoutes(services: Serving): Router {
   const router = Router();
-  router.get(instrumentPaths.kinds, (_req, res) => void res.json(listKinds()));
-  router.get(instrumentPaths.add, (req, res) => {
+  router.get(instrumentPaths.kinds, (req, res) => void res.json(listKinds(services(req))));
+  router.get(instrumentPaths.add, async (req, res) => {
     const { today } = queryOf(todayQuery, req);
-    res.json(listShelf(services, localDate(today)));
+    res.json(await listShelf(services(req), localDate(today)));
   });
   router.post(instrumentPaths.add, (req, res) =>
-    sendLogged(res, addInstrument(services, bodyOf(addInstrumentRequest, req) as AddInstrumentRequest)),
-  );
-  router.put(instrumentPaths.departure(':id'), (req, res) =>
-    sendOutcome(res, setDeparture(services, param(req, 'id'), bodyOf(departureRequest, req))),
-  );
-  router.put(instrumentPaths.build(':id'), (req, res) =>
-    sendOutcome(res, reviseBuild(services, param(req, 'id'), bodyOf(reviseBuildRequest, req) as ReviseBuildRequest)),
+    sendLogged(res, addInstrument(services(req), bodyOf(addInstrumentRequest, req) as AddInstrumentRequest)),
   );
   return router;
 }

@@ -1,24 +1,50 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { players } from '#server/features/players/players.table.ts';
+import { facts } from '#server/record/record.table.ts';
 
+/** That an instrument came; how it is built and whether it has left are facts of their own. */
 export const instruments = sqliteTable(
   'instruments',
   {
     id: text().primaryKey(),
+    factId: integer('fact_id')
+      .notNull()
+      .unique()
+      .references(() => facts.id),
     name: text().notNull(),
     /** Kinds are data: which there are is checked when a row is read, so that a new kind needs no migration. */
     kind: text({ enum: KIND_IDS }).notNull(),
-    /** JSON object of build field → option. */
-    build: text().notNull(),
     playerId: text('player_id')
       .notNull()
       .references(() => players.id),
     acquiredOn: text('acquired_on').notNull(),
     cameNew: integer('came_new', { mode: 'boolean' }).notNull(),
-    leftOn: text('left_on'),
-    addedAt: text('added_at').notNull(),
   },
   (table) => [index('instruments_player').on(table.playerId)],
 );
-export type InstrumentRow = typeof instruments.$inferSelect;
+
+const ofInstrument = () => ({
+  factId: integer('fact_id')
+    .primaryKey()
+    .references(() => facts.id),
+  instrumentId: text('instrument_id')
+    .notNull()
+    .references(() => instruments.id),
+});
+
+/** How an instrument is built from then on; the latest counts. */
+export const builds = sqliteTable(
+  'builds',
+  {
+    ...ofInstrument(),
+    /** JSON object of build field → option. */
+    build: text().notNull(),
+  },
+  (table) => [index('builds_of_instrument').on(table.instrumentId)],
+);
+
+/** The day an instrument left the shelf; null where it came back. The latest counts. */
+export const departures = sqliteTable('departures', { ...ofInstrument(), leftOn: text('left_on') }, (table) => [
+  index('departures_of_instrument').on(table.instrumentId),
+]);

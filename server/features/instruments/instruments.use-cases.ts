@@ -1,29 +1,24 @@
-import { checkBuild } from '#core/instruments/check-build.ts';
-import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import type { Build } from '#core/instruments/build.ts';
-import { KIND_IDS, kindName, type KindId } from '#core/instruments/kind.ts';
-import { kindOf } from '#core/instruments/kinds.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { KIND_IDS, kindName } from '#core/instruments/kind.ts';
 import { standingWords } from '#core/care/care-words.ts';
 import { worstClock } from '#core/care/what-matters.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { differences } from '#core/record/fact.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { localDate, type LocalDate } from '#core/time/local-date.ts';
-import type {
-  AddInstrumentRequest,
-  DepartureRequest,
-  KindView,
-  ReviseBuildRequest,
-  ShelfPlace,
-} from '#contract/instruments.ts';
+import type { AddInstrumentRequest, KindView, ShelfPlace } from '#contract/instruments.ts';
 import { conflict, invalid, notFound, type Failure, type Logged } from '#server/failure.ts';
-import type { Services } from '#server/repositories.ts';
-import { situationIn } from '#server/situations.ts';
+import { buildFact, buildOf } from '#server/features/instruments/build.fact.ts';
+import { instrumentFact } from '#server/features/instruments/instrument.fact.ts';
+import type { Reading } from '#server/readings.ts';
+import type { Services } from '#server/services.ts';
+import { inTurns } from '#server/turns.ts';
 import { playersClock } from '#server/wall-clock.ts';
 
 /** What each kind asks of somebody adding one. */
-export const listKinds = (): KindView[] =>
+export const listKinds = ({ book }: Services): KindView[] =>
   KIND_IDS.map((id) => {
-    const { name, family, fields } = kindOf(id);
+    const { name, family, fields } = book.kinds[id];
     return {
       id,
       name,
@@ -32,15 +27,15 @@ export const listKinds = (): KindView[] =>
     };
   });
 
-function shelfPlace(services: Services, instrument: Instrument, today: LocalDate): ShelfPlace {
-  const { plays, packup } = services;
-  const situation = situationIn(services, instrument, today);
-  const worst = worstClock(situation.clocks);
+function shelfPlace(reading: Reading, today: LocalDate): ShelfPlace {
+  const { instrument, facts } = reading;
+  const { kind, care } = reading.situation(today);
+  const worst = worstClock(care.clocks);
   return {
     id: instrument.id,
     name: instrument.name,
     kind: instrument.kind,
-    kindName: kindName(situation.kind, instrument.build),
+    kindName: kindName(kind, instrument.build),
     playerId: instrument.playerId,
     gauge: worst && {
       state: worst.state,
@@ -48,72 +43,74 @@ function shelfPlace(services: Services, instrument: Instrument, today: LocalDate
       words: standingWords(worst, today),
       itemName: worst.item.name,
     },
-    calling: situation.calling.length,
-    awaitsPackUp: situation.awaitsPackUp,
-    openRunKey: packup.open(instrument.id)?.key ?? null,
-    lastPlayedOn: plays.last(instrument.id)?.endedOn ?? null,
+    calling: care.calling.length,
+    awaitsPackUp: care.awaitsPackUp,
+    openRunKey: facts.openRunKey,
+    lastPlayedOn: facts.lastPlay?.endedOn ?? null,
   };
 }
 
 /** The shelf: every instrument that is there, with its most pressing clock. */
-export const listShelf = (services: Services, today: LocalDate): ShelfPlace[] =>
-  services.instruments.onShelf().map((instrument) => shelfPlace(services, instrument, today));
+export const listShelf = ({ readings }: Services, today: LocalDate): Promise<ShelfPlace[]> =>
+  inTurns(readings.onShelf(), (read) => {
+    const reading = read();
+    return reading === undefined || reading.instrument.leftOn !== null ? [] : [shelfPlace(reading, today)];
+  });
 
-function buildOf(kind: KindId, given: Readonly<Record<string, string>>): Outcome<Build, Failure> {
-  const checked = checkBuild(kindOf(kind), given);
-  if (checked.ok) return checked;
-  const { field, allowed } = checked.failure;
-  return fail(invalid(`build.${field}`, `A ${kind} takes here: ${allowed.join(', ')}.`));
+type Added = Omit<AddInstrumentRequest, 'today'>;
+
+/** An instrument under an id the record knows already: the same again, or another one. */
+function knownInstrument({ record, instruments }: Services, { id, build, ...arrival }: Added): Outcome<null, Failure> {
+  const known = record.find(`instrument/${id}`);
+  const first = record.find(`build/${id}`);
+  const stored = { ...(known?.body as object), build: (first?.body as { build?: unknown } | undefined)?.build };
+  const differing = differences({ ...arrival, build }, stored as Record<string, unknown>);
+  if (instruments.find(id) === undefined)
+    return fail(conflict('id', 'This instrument was taken back. Add it under another id.'));
+  return differing.length > 0
+    ? fail(conflict('id', `This id belongs to another instrument: ${differing.join(', ')} differ.`))
+    : succeed(null);
+}
+
+/** Checks a new instrument and writes down that it came, and how it is built. */
+function writeInstrument(services: Services, request: AddInstrumentRequest): Outcome<{ created: boolean }, Failure> {
+  const { players, record, nowMs, book } = services;
+  const { today: todayText, ...added } = request;
+  if (record.find(`instrument/${request.id}`)) {
+    const known = knownInstrument(services, added);
+    return known.ok ? succeed({ created: false }) : known;
+  }
+  const clock = playersClock({ on: todayText, atMinute: 0 }, nowMs());
+  if (!clock.ok) return fail(invalid('today', clock.failure.message));
+  const { on } = clock.value;
+  const build = buildOf(book, request.kind, request.build);
+  if (!build.ok) return build;
+  if (!players.find(request.playerId)) return fail(notFound('playerId', 'No such player in the record.'));
+  const acquiredOn = localDate(request.acquiredOn);
+  if (acquiredOn > on) return fail(invalid('acquiredOn', 'It cannot have come to you later than today.'));
+  const id = request.id as InstrumentId;
+  const { kind, name, cameNew } = request;
+  const arrival = { id, kind, name, playerId: request.playerId as PlayerId, acquiredOn, cameNew };
+  const common = { on, atMinute: null, loggedAt: instantOfMs(nowMs()), corrects: null };
+  const key = `instrument/${id}`;
+  record.append([
+    { ...common, key, kind: instrumentFact.kind, belongsTo: null, body: arrival },
+    {
+      ...common,
+      key: `build/${id}`,
+      kind: buildFact.kind,
+      belongsTo: key,
+      body: { instrumentId: id, build: build.value },
+    },
+  ]);
+  return succeed({ created: true });
 }
 
 /** Puts an instrument on the shelf; the same request again is the same instrument. */
 export function addInstrument(services: Services, request: AddInstrumentRequest): Outcome<Logged<ShelfPlace>, Failure> {
-  const { instruments, players, nowMs } = services;
-  const clock = playersClock({ on: request.today, atMinute: 0 }, nowMs());
-  if (!clock.ok) return fail(invalid('today', clock.failure.message));
-  const { on: today } = clock.value;
-  const checked = buildOf(request.kind, request.build);
-  if (!checked.ok) return checked;
-  if (!players.find(request.playerId)) return fail(notFound('playerId', 'No such player in the record.'));
-  const acquiredOn = localDate(request.acquiredOn);
-  if (acquiredOn > today) return fail(invalid('acquiredOn', 'It cannot have come to you later than today.'));
-  const known = instruments.find(request.id);
-  if (known && known.name !== request.name) return fail(conflict('id', 'This id belongs to another instrument.'));
-  const instrument: Instrument = {
-    id: request.id as InstrumentId,
-    kind: request.kind,
-    name: request.name,
-    build: checked.value,
-    playerId: request.playerId as PlayerId,
-    acquiredOn,
-    cameNew: request.cameNew,
-    leftOn: null,
-  };
-  if (!known) instruments.add(instrument, instantOfMs(nowMs()));
-  return succeed({ view: shelfPlace(services, known ?? instrument, today), created: !known });
-}
-
-/** Takes an instrument off the shelf, or puts it back. Its record stays either way. */
-export function setDeparture(services: Services, id: string, request: DepartureRequest): Outcome<ShelfPlace, Failure> {
-  const instrument = services.instruments.find(id);
-  if (!instrument) return fail(notFound('id', 'No such instrument in the record.'));
-  const clock = playersClock({ on: request.today, atMinute: 0 }, services.nowMs());
-  if (!clock.ok) return fail(invalid('today', clock.failure.message));
-  const leftOn = request.leftOn === null ? null : localDate(request.leftOn);
-  if (leftOn !== null && (leftOn > clock.value.on || leftOn < instrument.acquiredOn))
-    return fail(invalid('leftOn', 'It left between the day it came and today.'));
-  services.instruments.setLeftOn(id, leftOn);
-  return succeed(shelfPlace(services, { ...instrument, leftOn }, clock.value.on));
-}
-
-/** Records how an instrument is built now. Its history stays; what no longer applies is shown as closed. */
-export function reviseBuild(services: Services, id: string, request: ReviseBuildRequest): Outcome<ShelfPlace, Failure> {
-  const instrument = services.instruments.find(id);
-  if (!instrument) return fail(notFound('id', 'No such instrument in the record.'));
-  const clock = playersClock({ on: request.today, atMinute: 0 }, services.nowMs());
-  if (!clock.ok) return fail(invalid('today', clock.failure.message));
-  const build = buildOf(instrument.kind, request.build);
-  if (!build.ok) return build;
-  services.instruments.setBuild(id, build.value);
-  return succeed(shelfPlace(services, { ...instrument, build: build.value }, clock.value.on));
+  const written = services.atOnce(() => writeInstrument(services, request));
+  if (!written.ok) return written;
+  const reading = services.readings.of(request.id);
+  if (!reading) return fail(notFound('id', 'No such instrument in the record.'));
+  return succeed({ view: shelfPlace(reading, localDate(request.today)), created: written.value.created });
 }

@@ -1,9 +1,9 @@
+import { BOOK } from '#core/tables/book.ts';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { kindOf } from '#core/instruments/kinds.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
 import { dryingPerPass, learnWetness, wetnessMoments } from '#core/water/wetness.ts';
 import { conditionPaths } from '#contract/conditions.ts';
-import { schoolPaths } from '#contract/schools.ts';
+import { methodPaths } from '#contract/methods.ts';
 import { runView, type RunStepView, type RunView } from '#contract/packup.ts';
 import {
   aKey,
@@ -333,7 +333,9 @@ describe('a pack-up run', () => {
     const now = { on: '2026-11-27', atMinute: 600 };
     await tickAll(run);
     await send(run.key, { kind: 'finished', now }).expect(201);
-    expect(server.client().prepare('select distinct done_on from care_done').pluck().all()).toEqual(['2026-11-27']);
+    expect(server.client().prepare('select distinct "on" from facts where kind = \'care\'').pluck().all()).toEqual([
+      '2026-11-27',
+    ]);
     expect((await page()).openRunKey).toBe(care.key);
   });
 
@@ -394,15 +396,15 @@ describe('a pack-up run', () => {
       const before = (await page()).wetness;
       await server
         .api()
-        .post(schoolPaths.choices)
-        .send({ key: aKey(), instrumentId: 'clarinet', school: 'swab-cloth', choice: 'cotton', now: NOW })
+        .post(methodPaths.choices)
+        .send({ key: aKey(), instrumentId: 'clarinet', method: 'swab-cloth', choice: 'cotton', now: NOW })
         .expect(201);
       expect((await page()).wetness).toEqual(before);
       await packedUp(700, 'wet');
       // Five passes of a thirstier cloth, and wet all the same: a wetter player than two such evenings with silk.
       const cotton = (await page()).wetness.factor;
       const taps = [1, 1.3].map((thirst) => ({ passes: 5, found: 'wet' as const, thirst }));
-      const { water } = kindOf('clarinet');
+      const { water } = BOOK.kinds['clarinet'];
       const lambda = dryingPerPass(water.pickedUpPerPass);
       const logWaterOverDry = Math.log(condensate(water, 40, 20) / dryThreshold(water));
       const belief = learnWetness(

@@ -1,137 +1,125 @@
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
-import { LAST_PASSES, type LastPass, type RunEvent } from '#core/packup/run-log.ts';
+import type { RunEvent } from '#core/packup/run-log.ts';
+import { instant } from '#core/time/instant.ts';
+import { localDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
 import {
   eventFromRow,
-  rowFromEvent,
-  rowsFromRun,
   runFromRows,
   storedPlan,
   type Run,
   type StoredStep,
 } from '#server/features/packup/packup.mapper.ts';
-import { runEvents, runInstruments, runs, type RunRow } from '#server/features/packup/packup.table.ts';
-import { inForce } from '#server/features/record/record.table.ts';
+import {
+  createLastPasses,
+  namedPlay,
+  playedBefore,
+  standingPlay,
+  versionOfPlay,
+} from '#server/features/packup/last-passes.repository.ts';
+import { runEvents, runs, runShares } from '#server/features/packup/packup.table.ts';
+import { plays } from '#server/features/plays/plays.table.ts';
+import { facts } from '#server/record/record.table.ts';
 
 export type { Run, StoredStep };
-export type LastPassFact = {
-  readonly playedMinutes: number;
-  readonly roomCelsius: number;
-  readonly thirst: number;
-  readonly count: number;
-  readonly found: LastPass;
-};
 export { storedPlan };
 
-const isFinished = sql`exists (select 1 from ${runEvents} where ${runEvents.runKey} = ${runs.key} and ${runEvents.kind} = 'finished' and ${inForce(runEvents.key)})`;
-
 export function createPackupRepository(db: Db) {
-  const withShares = (row: RunRow): Run =>
-    runFromRows(
-      row,
-      db
-        .select()
-        .from(runInstruments)
-        .where(eq(runInstruments.runKey, row.key))
-        .orderBy(asc(runInstruments.position))
-        .all(),
+  /** The shares of a run, each with its play as that stands. */
+  const sharesOf = db
+    .select({ share: runShares, minutes: plays.minutes, roomCelsius: plays.roomCelsius })
+    .from(runShares)
+    .leftJoin(namedPlay, eq(namedPlay.key, runShares.playKey))
+    .leftJoin(standingPlay, versionOfPlay)
+    .leftJoin(plays, eq(plays.factId, standingPlay.id))
+    .where(eq(runShares.runId, sql.placeholder('runId')))
+    .orderBy(asc(runShares.position))
+    .prepare();
+  const told = () => db.select({ fact: facts, run: runs }).from(runs).innerJoin(facts, eq(facts.id, runs.factId));
+  const byKey = told()
+    .where(and(eq(facts.key, sql.placeholder('key')), eq(facts.counts, true)))
+    .prepare();
+  type Row = ReturnType<typeof byKey.all>[number];
+  const runOf = ({ fact, run }: Row): Run => {
+    const rows = sharesOf.all({ runId: fact.id });
+    const body = runFromRows(
+      run,
+      rows.map(({ share }) => share),
     );
-  const ofInstrument = () =>
-    db.select({ run: runs }).from(runInstruments).innerJoin(runs, eq(runs.key, runInstruments.runKey));
-  const mine = eq(runInstruments.instrumentId, sql.placeholder('instrumentId'));
-  // Asked whenever an instrument is shown, so it is built once.
-  const openRun = ofInstrument()
-    .where(and(mine, inForce(runs.key), sql`not ${isFinished}`))
-    .orderBy(desc(runs.startedAt))
+    return {
+      ...body,
+      id: fact.id,
+      key: fact.key,
+      startedOn: localDate(fact.on),
+      startedAtMinute: fact.atMinute ?? 0,
+      startedAt: instant(fact.loggedAt),
+      shares: body.shares.map((share, index) => {
+        const row = rows[index];
+        const play = row?.minutes == null ? null : { minutes: row.minutes, roomCelsius: row.roomCelsius };
+        const { instrumentId, playKey, thirst } = share;
+        return {
+          instrumentId,
+          playKey,
+          thirst,
+          playedMinutes: playedBefore(share, play),
+          roomCelsius: play?.roomCelsius ?? share.roomCelsius,
+        };
+      }),
+    };
+  };
+  const mine = eq(runShares.instrumentId, sql.placeholder('instrumentId'));
+  const ofInstrument = (finished: boolean) =>
+    told()
+      .innerJoin(runShares, eq(runShares.runId, runs.factId))
+      .where(and(mine, eq(facts.counts, true), eq(runs.finished, finished)))
+      .orderBy(desc(runs.factId))
+      .limit(sql.placeholder('limit'))
+      .prepare();
+  const [openRuns, finishedRuns] = [ofInstrument(false), ofInstrument(true)];
+  const openOnes = db
+    .select({ key: facts.key })
+    .from(runs)
+    .innerJoin(facts, eq(facts.id, runs.factId))
+    .innerJoin(runShares, eq(runShares.runId, runs.factId))
+    // Written as the index is, so that only open runs are gone through.
+    .where(and(sql`finished = 0`, mine, eq(facts.counts, true)))
+    .orderBy(desc(runs.factId))
     .limit(1)
     .prepare();
-  // One answer a play: a later one of the same run replaces it, so the newest of each run is taken.
-  const passTaps = db
-    .select({
-      playedMinutes: runInstruments.playedMinutes,
-      roomCelsius: runInstruments.roomCelsius,
-      thirst: runInstruments.thirst,
-      count: runEvents.count,
-      answer: runEvents.answer,
-    })
-    .from(runInstruments)
-    .innerJoin(runs, eq(runs.key, runInstruments.runKey))
-    .innerJoin(runEvents, eq(runEvents.runKey, runs.key))
-    .where(
-      and(
-        mine,
-        eq(runEvents.kind, 'last-pass'),
-        sql`${runEvents.stepKey} like ${runInstruments.instrumentId} || ':%'`,
-        sql`${runEvents.at} > ${sql.placeholder('since')}`,
-        inForce(runs.key),
-        inForce(runEvents.key),
-        sql`not exists (select 1 from ${runEvents} later where later.run_key = ${runEvents.runKey} and later.kind = 'last-pass' and later.sequence > ${runEvents.sequence} and later.step_key like ${runInstruments.instrumentId} || ':%')`,
-      ),
-    )
-    .orderBy(asc(runEvents.sequence))
+  const log = db
+    .select({ event: runEvents, key: facts.key, at: facts.loggedAt })
+    .from(runEvents)
+    .innerJoin(facts, eq(facts.id, runEvents.factId))
+    .where(and(eq(runEvents.runId, sql.placeholder('runId')), eq(facts.counts, true)))
+    .orderBy(asc(runEvents.factId))
     .prepare();
   return {
+    /** A run that has not been taken back. */
     find: (key: string): Run | undefined => {
-      const row = db.select().from(runs).where(eq(runs.key, key)).get();
-      return row && withShares(row);
-    },
-
-    add: (run: Run): void => {
-      const { row, shareRows } = rowsFromRun(run);
-      db.insert(runs).values(row).run();
-      db.insert(runInstruments).values(shareRows).run();
+      const row = byKey.get({ key });
+      return row && runOf(row);
     },
 
     /** The newest run an instrument is in that is neither finished nor taken back. */
-    open: (instrumentId: string): Run | undefined => {
-      const found = openRun.get({ instrumentId });
-      return found && withShares(found.run);
-    },
+    openKey: (instrumentId: string): string | undefined => openOnes.get({ instrumentId })?.key,
 
-    newest: (instrumentId: string, limit: number): Run[] =>
-      ofInstrument()
-        .where(and(eq(runInstruments.instrumentId, instrumentId), inForce(runs.key)))
-        .orderBy(desc(runs.startedAt))
-        .limit(limit)
-        .all()
-        .map(({ run }) => withShares(run)),
+    open: (instrumentId: string): Run | undefined => {
+      const row = openRuns.get({ instrumentId, limit: 1 });
+      return row && runOf(row);
+    },
 
     /** The newest finished runs an instrument is in: what its player's pace is learned from. */
     newestFinished: (instrumentId: string, limit: number): Run[] =>
-      ofInstrument()
-        .where(and(eq(runInstruments.instrumentId, instrumentId), inForce(runs.key), isFinished))
-        .orderBy(desc(runs.startedAt))
-        .limit(limit)
-        .all()
-        .map(({ run }) => withShares(run)),
+      finishedRuns.all({ instrumentId, limit }).map(runOf),
 
     /** The log of a run in order of arrival; events taken back are left out. */
-    events: (runKey: string): { key: string; event: RunEvent }[] =>
-      db
-        .select()
-        .from(runEvents)
-        .where(and(eq(runEvents.runKey, runKey), inForce(runEvents.key)))
-        .orderBy(asc(runEvents.sequence))
-        .all()
-        .map((row) => ({ key: row.key, event: eventFromRow(row) })),
+    events: (runId: number): { key: string; event: RunEvent }[] =>
+      log.all({ runId }).map(({ event: row, key, at }) => ({
+        key,
+        event: { ...eventFromRow(row), at: instant(at) } as RunEvent,
+      })),
 
-    /** Also finds an event that was taken back: its key is still taken. */
-    findEvent: (key: string): { runKey: string; event: RunEvent } | undefined => {
-      const row = db.select().from(runEvents).where(eq(runEvents.key, key)).get();
-      return row && { runKey: row.runKey, event: eventFromRow(row) };
-    },
-
-    /** What the cloth showed after each play of an instrument, oldest first, since a moment. */
-    lastPasses: (instrumentId: string, since: string): LastPassFact[] =>
-      passTaps.all({ instrumentId, since }).flatMap(({ count, answer, ...tap }) => {
-        const found = LAST_PASSES.find((one) => one === answer);
-        return found && count !== null ? [{ ...tap, count, found }] : [];
-      }),
-
-    addEvent: (runKey: string, key: string, event: RunEvent): void => {
-      db.insert(runEvents)
-        .values(rowFromEvent(runKey, key, event))
-        .run();
-    },
+    lastPasses: createLastPasses(db),
   };
 }
+export type PackupRepository = ReturnType<typeof createPackupRepository>;

@@ -1,16 +1,20 @@
-import { Router } from 'express';
-import { packupPaths, runEventRequest, startRunRequest, type RunEventRequest } from '#contract/packup.ts';
-import { addRunEvent, findRun, startRun } from '#server/features/packup/packup.use-cases.ts';
-import { bodyOf, param, sendLogged, sendOutcome } from '#server/http/respond.ts';
-import type { Services } from '#server/repositories.ts';
+import { Router, type Request } from 'express';
+import { packupPaths, runEventRequest, type RunEventRequest } from '#contract/packup.ts';
+import { findRun } from '#server/features/packup/packup.views.ts';
+import { runEventFact } from '#server/features/packup/run-event.fact.ts';
+import { param, sendLogged, sendOutcome, type Serving } from '#server/http/respond.ts';
+import { logFact } from '#server/record/log-fact.ts';
 
-export function packupRoutes(services: Services): Router {
+/** Which fields belong to an event follows from its kind. @throws ValidationError naming every field at fault */
+const eventOf = (req: Request): RunEventRequest =>
+  runEventRequest.validateSync(req.body ?? {}, { abortEarly: false, strict: true }) as RunEventRequest;
+
+export function packupRoutes(services: Serving): Router {
   const router = Router();
-  router.post(packupPaths.start, (req, res) => sendLogged(res, startRun(services, bodyOf(startRunRequest, req))));
-  router.get(packupPaths.one(':key'), (req, res) => sendOutcome(res, findRun(services, param(req, 'key'))));
+  router.get(packupPaths.one(':key'), (req, res) => sendOutcome(res, findRun(services(req), param(req, 'key'))));
   router.post(packupPaths.events(':key'), (req, res) => {
-    const request = runEventRequest.validateSync(req.body, { abortEarly: false, strict: true }) as RunEventRequest;
-    sendLogged(res, addRunEvent(services, param(req, 'key'), request));
+    const request = eventOf(req);
+    sendLogged(res, logFact(services(req), runEventFact, { ...request, runKey: param(req, 'key') }));
   });
   return router;
 }

@@ -4,12 +4,14 @@ import { RUN_EVENT_KINDS, RUN_KINDS, SKIP_REASONS } from '#core/packup/run-log.t
 import { oneOf } from '#server/db/one-of.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { players } from '#server/features/players/players.table.ts';
-import { plays } from '#server/features/plays/plays.table.ts';
+import { facts } from '#server/record/record.table.ts';
 
 export const runs = sqliteTable(
   'runs',
   {
-    key: text().primaryKey(),
+    factId: integer('fact_id')
+      .primaryKey()
+      .references(() => facts.id),
     playerId: text('player_id')
       .notNull()
       .references(() => players.id),
@@ -18,60 +20,71 @@ export const runs = sqliteTable(
     minutesAtHand: real('minutes_at_hand'),
     /** JSON of the plan as it was shown: steps in order, counts, minutes, what was left out, reasons. */
     plan: text().notNull(),
-    startedOn: text('started_on').notNull(),
-    startedAtMinute: integer('started_at_minute').notNull(),
-    startedAt: text('started_at').notNull(),
+    /** Follows from the events: an end that counts. Kept so that an open run is found without going through them all. */
+    finished: integer({ mode: 'boolean' }).notNull().default(false),
   },
-  (table) => [check('runs_kind', oneOf(sql`${table.kind}`, RUN_KINDS)), index('runs_by_start').on(table.startedAt)],
+  (table) => [
+    check('runs_kind', oneOf(sql`${table.kind}`, RUN_KINDS)),
+    index('open_runs')
+      .on(table.factId)
+      .where(sql`finished = 0`),
+  ],
 );
 export type RunRow = typeof runs.$inferSelect;
 
 /** The instruments of a run, in the order they were named. */
-export const runInstruments = sqliteTable(
-  'run_instruments',
+export const runShares = sqliteTable(
+  'run_shares',
   {
-    runKey: text('run_key')
+    runId: integer('run_id')
       .notNull()
-      .references(() => runs.key),
+      .references(() => facts.id),
     position: integer().notNull(),
     instrumentId: text('instrument_id')
       .notNull()
       .references(() => instruments.id),
-    playKey: text('play_key').references(() => plays.key),
-    playedMinutes: integer('played_minutes').notNull(),
-    /** The room it was played in; before anybody could say, 20 °C. */
+    /** The play it follows on: its minutes and its room are that play's, as it stands. */
+    playKey: text('play_key'),
+    /** Minutes an earlier version wrote beside the play, or without one; null since they are the play's. */
+    playedMinutes: integer('played_minutes'),
+    /** The room where the play does not say; before anybody could, 20 °C. */
     roomCelsius: real('room_celsius').notNull().default(20),
     /** Thirst of the cloth in use; before cloths were told apart, that of silk. */
     thirst: real().notNull().default(1),
+    /** JSON of what was asked for: the play named and the items; null where an earlier version did not keep it. */
+    asked: text(),
   },
   (table) => [
-    primaryKey({ columns: [table.runKey, table.instrumentId] }),
-    index('runs_of_instrument').on(table.instrumentId, table.runKey),
+    primaryKey({ columns: [table.runId, table.instrumentId] }),
+    index('runs_of_instrument').on(table.instrumentId, table.runId),
     index('runs_of_play').on(table.playKey),
   ],
 );
-export type RunInstrumentRow = typeof runInstruments.$inferSelect;
+export type RunShareRow = typeof runShares.$inferSelect;
 
+/** What happened in a run, in the order of the spine. */
 export const runEvents = sqliteTable(
   'run_events',
   {
-    /** Order of arrival. */
-    sequence: integer().primaryKey({ autoIncrement: true }),
-    key: text().notNull().unique(),
-    runKey: text('run_key')
+    factId: integer('fact_id')
+      .primaryKey()
+      .references(() => facts.id),
+    runId: integer('run_id')
       .notNull()
-      .references(() => runs.key),
+      .references(() => facts.id),
     kind: text({ enum: RUN_EVENT_KINDS }).notNull(),
     stepKey: text('step_key'),
     reason: text({ enum: SKIP_REASONS }),
     count: integer(),
     /** What a look found, or what the cloth showed on the last pass. */
     answer: text(),
-    at: text().notNull(),
   },
   (table) => [
     check('run_events_kind', oneOf(sql`${table.kind}`, RUN_EVENT_KINDS)),
-    index('events_of_run').on(table.runKey, table.sequence),
+    index('events_of_run').on(table.runId, table.factId),
+    index('last_passes')
+      .on(table.runId)
+      .where(sql`kind = 'last-pass'`),
   ],
 );
 export type RunEventRow = typeof runEvents.$inferSelect;

@@ -1,11 +1,11 @@
-import { bookItem, itemIn } from '#core/care/practice-book.ts';
-import type { CareItemId } from '#core/care/care-ids.ts';
-import type { Step } from '#core/care/step.ts';
+import { bookItem, type Book } from '#core/book/book.ts';
+import { itemIn } from '#core/book/practice.ts';
+import type { Step } from '#core/book/step.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
 import { countFor } from '#core/packup/count-for.ts';
 import { counted } from '#core/explain/format.ts';
-import { schoolsOfStep } from '#core/schools/chosen-school.ts';
-import { wayWords } from '#core/schools/school-words.ts';
+import { methodsOfStep } from '#core/methods/chosen-method.ts';
+import { wayWords } from '#core/methods/method-words.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
 import { isCalledFor, stepState, waitsUntilMs, type StepState } from '#core/packup/run-log.ts';
 import { handsFor } from '#core/players/player.ts';
@@ -13,7 +13,11 @@ import { instantOfMs } from '#core/time/instant.ts';
 import { condensate } from '#core/water/condensation.ts';
 import { passReasonWords } from '#core/water/passes.ts';
 import type { LeftOutView, RunStepView, RunView } from '#contract/packup.ts';
-import type { PlannedRunStep, RunInstrument, RunParts } from '#server/features/packup/run-parts.ts';
+import { partsOf, type PlannedRunStep, type RunInstrument, type RunParts } from '#server/features/packup/run-parts.ts';
+import { notFound, type Failure } from '#server/failure.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import type { Run } from '#server/features/packup/packup.repository.ts';
+import type { Services } from '#server/services.ts';
 import { stripView } from '#server/views/strip.ts';
 
 /** What the book says of a step; what it leaves unsaid is null on the wire. */
@@ -87,7 +91,7 @@ function stepView(one: PlannedRunStep, parts: RunParts): RunStepView[] {
       activeMinutes: planned.activeMinutes,
       startsAtMinute: planned.startsAtMinute,
       repeats: repeatsView(one, mine),
-      way: schoolsOfStep(step, mine.schools).map(wayWords),
+      way: methodsOfStep(step, mine.methods).map(wayWords),
       called: isCalledFor(steps, state, one),
       ...stateOfStep(at),
       byWater: step.repeats?.kind === 'passes-by-water',
@@ -117,11 +121,11 @@ function leftOutView(left: RunParts['leftOut'][number], parts: RunParts): LeftOu
 }
 
 /** Names of the items of this run that are done, and of those that are not. */
-function doneAndWaiting(parts: RunParts, done: readonly { instrumentId: string; itemId: string }[]) {
+function doneAndWaiting(book: Book, parts: RunParts, done: readonly { instrumentId: string; itemId: string }[]) {
   const several = parts.instruments.length > 1;
   const name = (instrumentId: string, itemId: string): string => {
     const mine = parts.instruments.find(({ instrument }) => instrument.id === instrumentId);
-    const words = (bookItem(itemId as CareItemId)?.name ?? itemId).toLowerCase();
+    const words = (bookItem(book, itemId)?.name ?? itemId).toLowerCase();
     return several && mine ? `${words} (${mine.instrument.name})` : words;
   };
   const isDone = (instrumentId: string, itemId: string) =>
@@ -135,7 +139,7 @@ function doneAndWaiting(parts: RunParts, done: readonly { instrumentId: string; 
 }
 
 /** A run as the screen shows it: the stored plan, the book's words and the state its log adds up to. */
-export function runView(parts: RunParts, done: readonly { instrumentId: string; itemId: string }[]): RunView {
+function runView(book: Book, parts: RunParts, done: readonly { instrumentId: string; itemId: string }[]): RunView {
   const { run, events, state, steps, leftOut, instruments } = parts;
   return {
     key: run.key,
@@ -155,7 +159,7 @@ export function runView(parts: RunParts, done: readonly { instrumentId: string; 
     startedOn: run.startedOn,
     finishedAt: state.finishedAt,
     finishKey: events.find(({ event }) => event.kind === 'finished')?.key ?? null,
-    ...doneAndWaiting(parts, done),
+    ...doneAndWaiting(book, parts, done),
     steps: steps.flatMap((one) => stepView(one, parts)),
     leftOut: leftOut.flatMap((one) => leftOutView(one, parts)),
     activeMinutes: run.plan.activeMinutes,
@@ -163,4 +167,25 @@ export function runView(parts: RunParts, done: readonly { instrumentId: string; 
     supplies: [...new Set(steps.flatMap(({ step }) => step.supplies ?? []))],
     because: run.plan.because.map(planReasonWords),
   };
+}
+
+function shown(services: Services, run: Run): RunView {
+  const { record, care, book } = services;
+  const parts = partsOf(services, run);
+  const finishKey = parts.events.find(({ event }) => event.kind === 'finished')?.key;
+  const source = finishKey === undefined ? undefined : record.find(finishKey)?.id;
+  return runView(book, parts, source === undefined ? [] : care.doneBy(source));
+}
+
+/** A run that has not been taken back. */
+export function findRun(services: Services, key: string): Outcome<RunView, Failure> {
+  const run = services.packup.find(key);
+  return run ? succeed(shown(services, run)) : fail(notFound('key', 'No such run in the record.'));
+}
+
+/** A run that is known to be there. @throws Error when it is not */
+export function viewOf(services: Services, key: string): RunView {
+  const run = services.packup.find(key);
+  if (!run) throw new Error(`no run ${key}`);
+  return shown(services, run);
 }

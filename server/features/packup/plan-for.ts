@@ -1,8 +1,8 @@
 import type { ClockReason } from '#core/care/care-clock.ts';
-import type { CareItemId, StepId } from '#core/care/care-ids.ts';
-import type { CareItem } from '#core/care/care-item.ts';
-import { itemIn, type Practice } from '#core/care/practice-book.ts';
-import type { Situation } from '#core/care/situation.ts';
+import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { CareItem } from '#core/book/care-item.ts';
+import { itemIn, type Practice } from '#core/book/practice.ts';
+import type { Situation } from '#core/situation/situation.ts';
 import type { Marked } from '#core/explain/explained.ts';
 import type { Instrument, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
@@ -11,22 +11,29 @@ import { planRun } from '#core/packup/plan-run.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
 import type { RunEvent, RunKind } from '#core/packup/run-log.ts';
 import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts';
-import type { WallClock } from '#core/plays/play.ts';
-import { instantOfMs, msOfInstant } from '#core/time/instant.ts';
+import type { Play, WallClock } from '#core/plays/play.ts';
+import { msOfInstant } from '#core/time/instant.ts';
 import type { StartRunRequest } from '#contract/packup.ts';
 import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
+import type { RunBody } from '#server/features/packup/packup.mapper.ts';
 import { storedPlan, type Run } from '#server/features/packup/packup.repository.ts';
-import { wetnessIn } from '#server/wetness.ts';
-import { situationIn } from '#server/situations.ts';
-import type { Services } from '#server/repositories.ts';
+import type { Reading } from '#server/readings.ts';
+import type { ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
 
 type Share = StartRunRequest['parts'][number];
+/** A share of a run with what it follows on and what was asked for. */
+type Planned = { readonly part: RunPart; readonly playKey: string | null; readonly asked: Omit<Share, 'instrumentId'> };
 
 const belongsToEvery = (kind: RunKind) => (item: CareItem) =>
   item.trigger.kind === 'every-play' && item.trigger.moment === kind;
 
 /** Is it the bench's, or does something stuck keep it waiting for the bench? */
-function barredAtHome({ practice, clocks }: Situation, item: CareItem, player: PlayerAbilities): string | null {
+function barredAtHome(
+  { methods: { practice }, care: { clocks } }: Situation,
+  item: CareItem,
+  player: PlayerAbilities,
+): string | null {
   if (item.place === 'bench' || handsFor(item.skill, player) === 'bench')
     return `${item.name} is the bench’s; it is not a step at home.`;
   const waits = clocks.some((clock) => clock.item.id === item.id && clock.state === 'waiting');
@@ -44,17 +51,17 @@ function itemsOf(
   { kind, share, field }: { kind: RunKind; share: Share; field: string },
   player: PlayerAbilities,
 ): Outcome<CareItemId[], Failure> {
-  const { practice } = situation;
+  const { practice } = situation.methods;
   const asked: CareItem[] = [];
   for (const [index, id] of share.itemIds.entries()) {
-    const item = itemIn(practice, id as CareItemId);
+    const item = itemIn(practice, id);
     if (!item) return fail(notFound(`${field}.itemIds[${index}]`, 'This instrument has no such care.'));
     const barred = barredAtHome(situation, item, player);
     if (barred !== null) return fail(invalid(`${field}.itemIds[${index}]`, barred));
     asked.push(item);
   }
   // A new cork is greased at each joining for its first weeks.
-  const forNow = situation.clocks
+  const forNow = situation.care.clocks
     .filter(({ state, because }) => kind === 'before' && state === 'due' && because.some(isEachJoining))
     .map(({ item }) => item);
   const items = [...practice.items.filter(belongsToEvery(kind)), ...forNow, ...asked].map(({ id }) => id);
@@ -62,18 +69,17 @@ function itemsOf(
   return succeed([...new Set(items)]);
 }
 
-type Played = { readonly minutes: number; readonly roomCelsius: number };
-
-/** What a share follows on: the play named, else the last one if it has not been packed up; 0 min for other runs. */
-function playedBefore(services: Services, kind: RunKind, share: Share, situation: Situation): Outcome<Played, Failure> {
-  if (share.playKey !== null) {
-    const play = services.plays.find(share.playKey);
-    if (!play || play.instrumentId !== share.instrumentId || services.record.withdrawalOf(play.key))
-      return fail(notFound('playKey', 'No such play of this instrument in the record.'));
-    return succeed({ minutes: play.minutes, roomCelsius: play.roomCelsius ?? situation.roomCelsius });
-  }
-  const last = kind === 'after' && situation.awaitsPackUp ? services.plays.last(share.instrumentId) : undefined;
-  return succeed({ minutes: last?.minutes ?? 0, roomCelsius: last?.roomCelsius ?? situation.roomCelsius });
+/** What a share follows on: the play named, else the last one if it has not been packed up; none for other runs. */
+function playedBefore(
+  services: Services,
+  { kind, share, reading }: { kind: RunKind; share: Share; reading: Reading },
+  { care }: Situation,
+): Outcome<Play | null, Failure> {
+  if (share.playKey === null) return succeed(kind === 'after' && care.awaitsPackUp ? reading.facts.lastPlay : null);
+  const play = services.plays.standing(share.playKey);
+  return play?.instrumentId === share.instrumentId
+    ? succeed(play)
+    : fail(notFound('playKey', 'No such play of this instrument in the record.'));
 }
 
 /** A share with its instrument's situation: what the planner plans from. */
@@ -81,26 +87,29 @@ function partOf(
   services: Services,
   { kind, share, field, now }: { kind: RunKind; share: Share; field: string; now: WallClock },
   player: PlayerAbilities,
-): Outcome<RunPart, Failure> {
-  const instrument = services.instruments.find(share.instrumentId);
-  if (!instrument) return fail(notFound(`${field}.instrumentId`, 'No such instrument in the record.'));
+): Outcome<Planned, Failure> {
+  const reading = services.readings.of(share.instrumentId);
+  if (!reading) return fail(notFound(`${field}.instrumentId`, 'No such instrument in the record.'));
+  const { instrument } = reading;
   if (instrument.leftOn !== null)
     return fail(conflict(`${field}.instrumentId`, 'It is no longer on the shelf. Put it back first.'));
-  const situation = situationIn(services, instrument, now.on);
+  const situation = reading.situation(now.on);
   const items = itemsOf(situation, { kind, share, field }, player);
   if (!items.ok) return items;
-  const played = playedBefore(services, kind, share, situation);
+  const played = playedBefore(services, { kind, share, reading }, situation);
   if (!played.ok) return played;
-  return succeed({
+  const play = played.value;
+  const part: RunPart = {
     instrumentId: instrument.id,
     kind: situation.kind,
-    practice: situation.practice,
+    practice: situation.methods.practice,
     items: items.value,
-    playedMinutes: played.value.minutes,
-    roomCelsius: played.value.roomCelsius,
-    wetness: wetnessIn(services, instrument.id, situation),
-    loads: new Map(situation.clocks.map(({ item, load }) => [item.id, load])),
-  });
+    playedMinutes: play?.minutes ?? 0,
+    roomCelsius: play?.roomCelsius ?? situation.conditions.roomCelsius,
+    wetness: reading.wetness(),
+    loads: new Map(situation.care.clocks.map(({ item, load }) => [item.id, load])),
+  };
+  return succeed({ part, playKey: play?.key ?? null, asked: { playKey: share.playKey, itemIds: share.itemIds } });
 }
 
 const RUNS_LEARNED_FROM = 15;
@@ -131,7 +140,7 @@ function learnedMinutes(
     const ticked = runs.map((run) =>
       tickedRun(
         run,
-        packup.events(run.key).map(({ event }) => event),
+        packup.events(run.id).map(({ event }) => event),
         instrumentId,
       ),
     );
@@ -153,37 +162,31 @@ export function plannedRun(
   services: Services,
   request: StartRunRequest,
   { player, now }: Starter,
-): Outcome<Run, Failure> {
-  const parts: RunPart[] = [];
+): Outcome<ToWrite<RunBody>, Failure> {
+  const planned: Planned[] = [];
   for (const [index, share] of request.parts.entries()) {
     const field = `parts[${index}]`;
-    if (parts.some(({ instrumentId }) => instrumentId === share.instrumentId))
+    if (planned.some(({ part }) => part.instrumentId === share.instrumentId))
       return fail(invalid(`${field}.instrumentId`, 'An instrument is in a run once.'));
     const part = partOf(services, { kind: request.kind, share, field, now }, player);
     if (!part.ok) return part;
-    parts.push(part.value);
+    planned.push(part.value);
   }
+  const parts = planned.map(({ part }) => part);
   const plan = planRun({
     parts,
     player,
     minutesAtHand: request.minutesAtHand,
     learned: learnedMinutes(services, parts, player),
   });
-  return succeed({
-    key: request.key,
-    shares: parts.map(({ instrumentId, playedMinutes, roomCelsius, practice }, index) => ({
-      instrumentId,
-      playKey: request.parts[index]?.playKey ?? null,
-      playedMinutes,
-      roomCelsius,
-      thirst: practice.thirst,
-    })),
-    playerId: player.id,
-    kind: request.kind,
-    minutesAtHand: request.minutesAtHand,
-    plan: storedPlan(plan),
-    startedOn: now.on,
-    startedAtMinute: now.atMinute,
-    startedAt: instantOfMs(services.nowMs()),
-  });
+  const shares = planned.map(({ part: { instrumentId, roomCelsius, practice }, playKey, asked }) => ({
+    instrumentId,
+    playKey,
+    playedMinutes: null,
+    roomCelsius,
+    thirst: practice.thirst,
+    asked,
+  }));
+  const { kind, minutesAtHand } = request;
+  return succeed({ body: { shares, playerId: player.id, kind, minutesAtHand, plan: storedPlan(plan) }, ...now });
 }

@@ -1,24 +1,21 @@
-import type { StepId } from '#core/care/care-ids.ts';
-import { stepIn, type Practice } from '#core/care/practice-book.ts';
+import type { StepId } from '#core/book/care-ids.ts';
+import { stepIn, type Practice } from '#core/book/practice.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
-import { runState, type RunState } from '#core/packup/run-log.ts';
+import { runState, type RunEvent, type RunState } from '#core/packup/run-log.ts';
 import { runStep, type RunStep } from '#core/packup/run-step.ts';
-import type { SchoolSetting } from '#core/schools/school.ts';
+import type { MethodSetting } from '#core/book/method-setting.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 import type { Run, StoredStep } from '#server/features/packup/packup.repository.ts';
-import { localDate } from '#core/time/local-date.ts';
-import { situationIn } from '#server/situations.ts';
-import { wetnessIn } from '#server/wetness.ts';
 import type { Wetness } from '#core/water/wetness.ts';
-import type { Services } from '#server/repositories.ts';
+import type { Services } from '#server/services.ts';
 
 /** An instrument in a run with everything the book says of it. */
 export type RunInstrument = {
   readonly instrument: Instrument;
   readonly kind: InstrumentKind;
   readonly practice: Practice;
-  readonly schools: SchoolSetting;
+  readonly methods: MethodSetting;
   readonly playedMinutes: number;
   /** The room it was played in, °C. */
   readonly roomCelsius: number;
@@ -30,7 +27,7 @@ export type PlannedRunStep = RunStep & { readonly planned: StoredStep };
 /** A run put together from what is stored and what its log adds up to. */
 export type RunParts = {
   readonly run: Run;
-  readonly events: ReturnType<Services['packup']['events']>;
+  readonly events: readonly { readonly key: string; readonly event: RunEvent }[];
   readonly state: RunState;
   readonly instruments: readonly RunInstrument[];
   readonly player: PlayerAbilities;
@@ -68,21 +65,20 @@ export function partsOf(services: Services, run: Run): RunParts {
   const player = services.players.find(run.playerId);
   if (!player) throw new Error(`run ${run.key} has no player`);
   const instruments = run.shares.map(({ instrumentId, playedMinutes, roomCelsius }): RunInstrument => {
-    const instrument = services.instruments.find(instrumentId);
-    if (!instrument) throw new Error(`run ${run.key} has no instrument ${instrumentId}`);
-    const situation = situationIn(services, instrument, localDate(run.startedOn));
-    const { kind, practice } = situation;
+    const reading = services.readings.of(instrumentId);
+    if (!reading) throw new Error(`run ${run.key} has no instrument ${instrumentId}`);
+    const { kind, methods } = reading.situation(run.startedOn);
     return {
-      instrument,
+      instrument: reading.instrument,
       kind,
-      practice,
-      schools: situation,
+      practice: methods.practice,
+      methods,
       playedMinutes,
       roomCelsius,
-      wetness: wetnessIn(services, instrumentId, { kind }),
+      wetness: reading.wetness(),
     };
   });
-  const events = services.packup.events(run.key);
+  const events = services.packup.events(run.id);
   const state = runState(events.map(({ event }) => event));
   const left = run.plan.leftOut.map((one) => ({ ...one, steps: plannedSteps(instruments, one.steps) }));
   const isPulled = ({ steps }: { readonly steps: readonly PlannedRunStep[] }) =>

@@ -1,25 +1,42 @@
-import { asc, eq } from 'drizzle-orm';
+import { and, asc, eq, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { Skill } from '#core/players/player.ts';
+import type { Player } from '#core/players/profile.ts';
 import type { Db } from '#server/db/connection.ts';
-import { playerFromRow, rowFromPlayer, type Player } from '#server/features/players/players.mapper.ts';
-import { players } from '#server/features/players/players.table.ts';
+import { players, profiles } from '#server/features/players/players.table.ts';
+import { facts } from '#server/record/record.table.ts';
 
-export type { Player };
+const added = alias(facts, 'added');
 
-export const createPlayersRepository = (db: Db) => ({
-  all: (): Player[] =>
-    db.select().from(players).orderBy(asc(players.addedAt), asc(players.id)).all().map(playerFromRow),
+export function createPlayersRepository(db: Db) {
+  // Players in the order they were added, the profiles of each in the order they were said.
+  const told = () =>
+    db
+      .select({ id: players.id, name: profiles.name, standing: profiles.standing, does: profiles.does })
+      .from(players)
+      .innerJoin(added, and(eq(added.id, players.factId), eq(added.counts, true)))
+      .innerJoin(profiles, eq(profiles.playerId, players.id))
+      .innerJoin(facts, and(eq(facts.id, profiles.factId), eq(facts.counts, true)))
+      .orderBy(asc(players.factId), asc(facts.id));
+  const all = told().prepare();
+  const one = told()
+    .where(eq(players.id, sql.placeholder('id')))
+    .prepare();
+  type Row = ReturnType<typeof all.all>[number];
+  const player = ({ id, does, ...row }: Row): Player => ({
+    ...row,
+    id: id as PlayerId,
+    does: JSON.parse(does) as Skill[],
+  });
+  return {
+    /** Everybody, each as the latest profile has them. */
+    all: (): Player[] => [...new Map(all.all().map((row) => [row.id, player(row)])).values()],
 
-  find: (id: string): Player | undefined => {
-    const row = db.select().from(players).where(eq(players.id, id)).get();
-    return row && playerFromRow(row);
-  },
-
-  add: (player: Player, addedAt: string): void => {
-    db.insert(players).values(rowFromPlayer(player, addedAt)).run();
-  },
-
-  revise: (player: Player): void => {
-    const { name, standing, does } = rowFromPlayer(player, '');
-    db.update(players).set({ name, standing, does }).where(eq(players.id, player.id)).run();
-  },
-});
+    find: (id: string): Player | undefined => {
+      const row = one.all({ id }).at(-1);
+      return row && player(row);
+    },
+  };
+}
+export type PlayersRepository = ReturnType<typeof createPlayersRepository>;

@@ -1,18 +1,34 @@
 import { sql } from 'drizzle-orm';
-import { check, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { STANDINGS } from '#core/players/player.ts';
 import { oneOf } from '#server/db/one-of.ts';
+import { facts } from '#server/record/record.table.ts';
 
-export const players = sqliteTable(
-  'players',
+/** That somebody is in the record; who they are and what they do is a profile, the latest counts. */
+export const players = sqliteTable('players', {
+  id: text().primaryKey(),
+  factId: integer('fact_id')
+    .notNull()
+    .unique()
+    .references(() => facts.id),
+});
+
+export const profiles = sqliteTable(
+  'profiles',
   {
-    id: text().primaryKey(),
+    factId: integer('fact_id')
+      .primaryKey()
+      .references(() => facts.id),
+    playerId: text('player_id')
+      .notNull()
+      .references(() => players.id),
     name: text().notNull(),
     standing: text({ enum: STANDINGS }).notNull(),
     /** JSON array of skills. */
     does: text().notNull(),
-    addedAt: text('added_at').notNull(),
   },
-  (table) => [check('players_standing', oneOf(sql`${table.standing}`, STANDINGS))],
+  (table) => [
+    check('profiles_standing', oneOf(sql`${table.standing}`, STANDINGS)),
+    index('profiles_of_player').on(table.playerId),
+  ],
 );
-export type PlayerRow = typeof players.$inferSelect;

@@ -60,7 +60,7 @@ describe('logging a play', () => {
     ['roomCelsius', { roomCelsius: 80 }],
     ['roomCelsius', { roomCelsius: '20' }],
     ['roomCelsius', { roomCelsius: undefined }],
-    ['', { surprise: true }],
+    ['surprise', { surprise: true }],
   ])('bad %s is refused by name and nothing is written: %j', async (field, over) => {
     const answer = await post(playBody(over));
     expect(answer.status).toBe(400);

@@ -1,94 +1,88 @@
-import { and, asc, between, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, between, desc, eq, or, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
 import type { PlayColumns } from '#core/plays/play-columns.ts';
+import { wallMinute, type Play } from '#core/plays/play.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
-import { columnsFromRows, playFromRow, type Play } from '#server/features/plays/plays.mapper.ts';
+import { columnsFromRows, playFromRow } from '#server/features/plays/plays.mapper.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
-import { inForce, withdrawals } from '#server/features/record/record.table.ts';
+import { facts } from '#server/record/record.table.ts';
 
-export type { Play };
-
-const ofInstrument = eq(plays.instrumentId, sql.placeholder('instrumentId'));
+const counting = and(eq(plays.instrumentId, sql.placeholder('instrumentId')), eq(plays.counts, true));
 const NOTHING_PLAYED = { at: '[]', minutes: '[]' } as const;
-const playedAt = { at: plays.wallMinute, minutes: plays.minutes };
+const original = alias(facts, 'original');
 
 /**
  * All plays in the order of the index that holds just these columns: the rows themselves are not touched. SQLite
- * gathers them into one row; ten years of rows handed over one by one take more than twice as long. It takes them in the order of the inner query;
- * `playColumns` refuses any other.
+ * gathers them into one row; ten years of rows handed over one by one take more than twice as long. It takes them in
+ * the order of the inner query; `playColumns` refuses any other.
  */
 function everyPlay(db: Db) {
-  const rows = db.select(playedAt).from(plays).where(ofInstrument).orderBy(asc(plays.wallMinute)).as('rows');
+  const rows = db
+    .select({ at: plays.wallMinute, minutes: plays.minutes })
+    .from(plays)
+    .where(counting)
+    .orderBy(asc(plays.wallMinute))
+    .as('rows');
   const gathered = {
     at: sql<string>`json_group_array(${rows.at})`,
     minutes: sql<string>`json_group_array(${rows.minutes})`,
   };
   return db.select(gathered).from(rows).prepare();
 }
-const takenBack = (db: Db) =>
-  db
-    .select(playedAt)
-    .from(withdrawals)
-    .innerJoin(plays, eq(plays.key, withdrawals.targetKey))
-    .where(ofInstrument)
-    .prepare();
 
 export function createPlaysRepository(db: Db) {
-  const [every, back] = [everyPlay(db), takenBack(db)];
+  const every = everyPlay(db);
+  const keyed = () =>
+    db
+      .select({ play: plays, key: sql<string>`coalesce(${original.key}, ${facts.key})` })
+      .from(plays)
+      .innerJoin(facts, eq(facts.id, plays.factId))
+      .leftJoin(original, eq(original.id, facts.corrects));
+  const last = keyed().where(counting).orderBy(desc(plays.wallMinute)).limit(1).prepare();
+  const near = keyed()
+    .where(and(counting, between(plays.wallMinute, sql.placeholder('from'), sql.placeholder('to'))))
+    .prepare();
+  const newest = keyed().where(counting).orderBy(desc(plays.wallMinute)).limit(sql.placeholder('limit')).prepare();
+  const root = db
+    .select({ id: sql`coalesce(${facts.corrects}, ${facts.id})` })
+    .from(facts)
+    .where(eq(facts.key, sql.placeholder('key')));
+  const standing = keyed()
+    .where(and(eq(plays.counts, true), or(eq(facts.id, root), eq(facts.corrects, root))))
+    .prepare();
+  type Row = ReturnType<typeof newest.all>[number];
+  const play = ({ play: row, key }: Row): Play => playFromRow(row, key);
   return {
-    /** Every play of an instrument that has not been taken back, as columns. */
-    columns: (instrumentId: string): PlayColumns =>
-      columnsFromRows(
-        every.get({ instrumentId }) ?? NOTHING_PLAYED,
-        back.values({ instrumentId }) as [number, number][],
-      ),
+    /** Every play of an instrument that counts, as columns. */
+    columns: (instrumentId: string): PlayColumns => columnsFromRows(every.get({ instrumentId }) ?? NOTHING_PLAYED),
 
-    /** Also finds a play that was taken back: its key is still taken. */
-    find: (key: string): Play | undefined => {
-      const row = db.select().from(plays).where(eq(plays.key, key)).get();
-      return row && playFromRow(row);
+    /** A play as it stands: as last corrected. Undefined when it was taken back. */
+    standing: (key: string): Play | undefined => {
+      const row = standing.get({ key });
+      return row && play(row);
     },
 
     last: (instrumentId: string): Play | undefined => {
-      const row = db
-        .select()
-        .from(plays)
-        .where(and(eq(plays.instrumentId, instrumentId), inForce(plays.key)))
-        .orderBy(desc(plays.wallMinute))
-        .limit(1)
-        .get();
-      return row && playFromRow(row);
+      const row = last.get({ instrumentId });
+      return row && play(row);
     },
 
     /** Plays on the day before, on and after `on`: all that a play ending then can meet. */
     near: (instrumentId: string, on: LocalDate): Play[] =>
-      db
-        .select()
-        .from(plays)
-        .where(
-          and(
-            eq(plays.instrumentId, instrumentId),
-            between(plays.endedOn, addDays(on, -1), addDays(on, 1)),
-            inForce(plays.key),
-          ),
-        )
-        .all()
-        .map(playFromRow),
+      near.all({ instrumentId, from: wallMinute(addDays(on, -1), 0), to: wallMinute(addDays(on, 2), 0) - 1 }).map(play),
 
-    newest: (instrumentId: string, limit: number): Play[] =>
-      db
-        .select()
-        .from(plays)
-        .where(and(eq(plays.instrumentId, instrumentId), inForce(plays.key)))
-        .orderBy(desc(plays.wallMinute))
-        .limit(limit)
-        .all()
-        .map(playFromRow),
-
-    add: (play: Play, loggedAt: string): void => {
-      db.insert(plays)
-        .values({ ...play, loggedAt })
-        .run();
-    },
+    newest: (instrumentId: string, limit: number): Play[] => newest.all({ instrumentId, limit }).map(play),
   };
 }
+export type PlaysRepository = ReturnType<typeof createPlaysRepository>;
+
+/** Plays whose day and minute are not those of their fact. */
+export const misrepeatedPlays = (db: Db): string[] =>
+  db
+    .select({ key: facts.key })
+    .from(plays)
+    .innerJoin(facts, eq(facts.id, plays.factId))
+    .where(sql`${facts.on} <> ${plays.endedOn} or ${facts.atMinute} is not ${plays.endedAtMinute}`)
+    .all()
+    .map(({ key }) => key);

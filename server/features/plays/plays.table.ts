@@ -2,17 +2,21 @@ import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { players } from '#server/features/players/players.table.ts';
+import { facts } from '#server/record/record.table.ts';
 
 export const plays = sqliteTable(
   'plays',
   {
-    key: text().primaryKey(),
+    factId: integer('fact_id')
+      .primaryKey()
+      .references(() => facts.id),
     instrumentId: text('instrument_id')
       .notNull()
       .references(() => instruments.id),
     playerId: text('player_id')
       .notNull()
       .references(() => players.id),
+    /** Repeats the spine, for the index. */
     endedOn: text('ended_on').notNull(),
     endedAtMinute: integer('ended_at_minute'),
     minutes: integer().notNull(),
@@ -22,12 +26,13 @@ export const plays = sqliteTable(
     wallMinute: integer('wall_minute')
       .notNull()
       .generatedAlwaysAs(sql`(unixepoch(ended_on) / 60 + coalesce(ended_at_minute, 0))`, { mode: 'stored' }),
-    loggedAt: text('logged_at').notNull(),
+    /** Repeats the spine, for the index: ten years of plays are read from it alone. */
+    counts: integer({ mode: 'boolean' }).notNull().default(true),
   },
   (table) => [
     check('plays_minutes', sql`${table.minutes} between 1 and 1440`),
     check('plays_minute_of_day', sql`${table.endedAtMinute} between 0 and 1439`),
-    index('plays_of_instrument').on(table.instrumentId, table.wallMinute, table.minutes),
+    index('plays_of_instrument').on(table.instrumentId, table.counts, table.wallMinute, table.minutes),
   ],
 );
 export type PlayRow = typeof plays.$inferSelect;

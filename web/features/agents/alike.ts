@@ -6,7 +6,7 @@ export type Part = VerdictsView['parts'][number];
 export type Alike = Pick<Part, 'verdict' | 'why' | 'mark'> & { readonly parts: readonly Part[] };
 
 /** What is refused first, what nobody knows last. */
-const ORDER: readonly Part['verdict'][] = ['no', 'care', 'by-school', 'yes', 'not-known'];
+const ORDER: readonly Part['verdict'][] = ['no', 'care', 'by-method', 'yes', 'not-known'];
 
 /** One answer for all the parts it holds for: the first part of each keeps its place. */
 export function alike(parts: readonly Part[]): Alike[] {

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
+import type { RecordEntryView } from '#contract/record.ts';
 import { fullDate } from '#web/clock/format.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
 import { newKey } from '#web/api/new-key.ts';
@@ -19,6 +20,7 @@ import { StandingConditions } from '#web/features/conditions/parts/StandingCondi
 import { BuildForm } from '#web/features/instruments/parts/BuildForm.tsx';
 import { instrumentQueries, useReviseBuild, useSetDeparture } from '#web/features/instruments/instruments.queries.ts';
 import { RecordList } from '#web/features/record/parts/RecordList.tsx';
+import { CorrectPlay } from '#web/features/care/CorrectPlay.tsx';
 import { recordQueries, useWithdraw } from '#web/features/record/record.queries.ts';
 import { duration } from '#core/explain/format.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -73,13 +75,16 @@ function RecordOf({ instrumentId }: { readonly instrumentId: string }) {
   const query = useQuery(recordQueries.of(instrumentId, RECORD_LINES));
   const withdraw = useWithdraw();
   const notice = useNotice();
+  const [wrong, setWrong] = useState<RecordEntryView | null>(null);
   return (
     <Compartment title="Record">
+      {wrong?.kind === 'play' && <CorrectPlay entry={wrong} onClose={() => setWrong(null)} />}
       <QueryView query={query}>
         {({ entries }) => (
           <RecordList
             entries={entries}
             busy={withdraw.isPending}
+            onCorrect={setWrong}
             onTakeBack={({ key, words }) =>
               withdraw.mutate(key, {
                 onSuccess: () => notice({ text: `Taken back: ${words}.` }),
@@ -98,19 +103,16 @@ function EditBuild({ instrument }: { readonly instrument: InstrumentPage['instru
   const [open, setOpen] = useState(false);
   const kinds = useQuery({ ...instrumentQueries.kinds(), enabled: open });
   const revise = useReviseBuild();
+  const withdraw = useWithdraw();
   const notice = useNotice();
-  const today = useToday();
   const kind = kinds.data?.find(({ id }) => id === instrument.kind);
-  const save = (build: Record<string, string>, undoable: boolean) =>
-    revise.mutate(
-      { id: instrument.id, build, today },
+  const save = (build: Record<string, string>) =>
+    revise.log(
+      { instrumentId: instrument.id, build },
       {
-        onSuccess: () => {
+        onSuccess: (key) => {
           setOpen(false);
-          notice({
-            text: 'The build is kept; its care follows.',
-            ...(undoable ? { undo: () => save(instrument.build, false) } : {}),
-          });
+          notice({ text: 'The build is kept; its care follows.', undo: () => withdraw.mutate(key) });
         },
         onError: (error) => notice({ text: error.message, tone: 'failed' }),
       },
@@ -120,27 +122,25 @@ function EditBuild({ instrument }: { readonly instrument: InstrumentPage['instru
       <Button color="inherit" aria-expanded={open} onClick={() => setOpen(!open)}>
         {open ? 'Leave it as it is' : 'Change how it is built'}
       </Button>
-      {open && kind && (
-        <BuildForm kind={kind} build={instrument.build} busy={revise.isPending} onSave={(build) => save(build, true)} />
-      )}
+      {open && kind && <BuildForm kind={kind} build={instrument.build} busy={revise.busy} onSave={save} />}
     </>
   );
 }
 
 function About({ page: { instrument } }: { readonly page: InstrumentPage }) {
   const departure = useSetDeparture();
+  const withdraw = useWithdraw();
   const notice = useNotice();
   const today = useToday();
   const set = (leftOn: string | null) =>
-    departure.mutate(
-      { id: instrument.id, leftOn, today },
+    departure.log(
+      { instrumentId: instrument.id, leftOn },
       {
-        onSuccess: () =>
-          notice(
-            leftOn === null
-              ? { text: `${instrument.name} is back on the shelf.` }
-              : { text: `${instrument.name} has left the shelf.`, undo: () => set(null) },
-          ),
+        onSuccess: (key) =>
+          notice({
+            text: `${instrument.name} ${leftOn === null ? 'is back on' : 'has left'} the shelf.`,
+            undo: () => withdraw.mutate(key),
+          }),
         onError: (error) => notice({ text: error.message, tone: 'failed' }),
       },
     );
@@ -153,11 +153,11 @@ function About({ page: { instrument } }: { readonly page: InstrumentPage }) {
       </Typography>
       <EditBuild instrument={instrument} />
       {instrument.leftOn === null ? (
-        <Button color="inherit" disabled={departure.isPending} onClick={() => set(today)}>
+        <Button color="inherit" disabled={departure.busy} onClick={() => set(today)}>
           Take it off the shelf
         </Button>
       ) : (
-        <Button variant="outlined" color="inherit" disabled={departure.isPending} onClick={() => set(null)}>
+        <Button variant="outlined" color="inherit" disabled={departure.busy} onClick={() => set(null)}>
           Put it back on the shelf
         </Button>
       )}

@@ -4,12 +4,12 @@ import {
   careOverview,
   carePaths,
   instrumentPage,
-  loggedKey,
   type LogCareRequest,
   type LogDecisionRequest,
   type LogSignRequest,
   type ResetWetnessRequest,
 } from '#contract/care.ts';
+import { loggedKey } from '#contract/scalars.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { request } from '#web/api/http.ts';
 import { recordChanged } from '#web/api/record-changes.ts';

@@ -1,5 +1,5 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { loggedKey } from '#contract/care.ts';
+import { loggedKey } from '#contract/scalars.ts';
 import {
   conditionPaths,
   conditionsPage,

@@ -1,16 +1,9 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import {
-  instrumentPaths,
-  kindList,
-  shelfPlace,
-  shelfView,
-  type AddInstrumentRequest,
-  type DepartureRequest,
-  type ReviseBuildRequest,
-} from '#contract/instruments.ts';
+import { instrumentPaths, kindList, shelfPlace, shelfView, type AddInstrumentRequest } from '#contract/instruments.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { request } from '#web/api/http.ts';
 import { recordChanged } from '#web/api/record-changes.ts';
+import { useLog } from '#web/features/record/log.queries.ts';
 
 export const instrumentQueries = {
   all: () => ['instruments'] as const,
@@ -34,20 +27,10 @@ export function useAddInstrument() {
   });
 }
 
-export function useReviseBuild() {
-  const cache = useQueryClient();
-  return useMutation({
-    mutationFn: ({ id, ...body }: ReviseBuildRequest & { id: string }) =>
-      request(shelfPlace, instrumentPaths.build(id), { method: 'PUT', body }),
-    onSuccess: () => recordChanged(cache),
-  });
-}
+/** How an instrument is built from now on. */
+export const useReviseBuild = () =>
+  useLog<{ readonly instrumentId: string; readonly build: Readonly<Record<string, string>> }>(instrumentPaths.builds);
 
-export function useSetDeparture() {
-  const cache = useQueryClient();
-  return useMutation({
-    mutationFn: ({ id, ...body }: DepartureRequest & { id: string }) =>
-      request(shelfPlace, instrumentPaths.departure(id), { method: 'PUT', body }),
-    onSuccess: () => recordChanged(cache),
-  });
-}
+/** The day an instrument left the shelf; null where it came back. */
+export const useSetDeparture = () =>
+  useLog<{ readonly instrumentId: string; readonly leftOn: string | null }>(instrumentPaths.departures);

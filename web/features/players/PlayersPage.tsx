@@ -4,7 +4,8 @@ import { useState } from 'react';
 import type { PlayerView } from '#contract/players.ts';
 import { newKey } from '#web/api/new-key.ts';
 import { PlayerForm } from '#web/features/players/parts/PlayerForm.tsx';
-import { playerQueries, useAddPlayer, useRevisePlayer } from '#web/features/players/players.queries.ts';
+import { playerQueries, useAddPlayer, useLogProfile } from '#web/features/players/players.queries.ts';
+import { useWithdraw } from '#web/features/record/record.queries.ts';
 import { choosePlayer } from '#web/session/current-player.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { useNotice } from '#web/ui/Notice.tsx';
@@ -12,15 +13,16 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 
 function Person({ player }: { readonly player: PlayerView }) {
   const [open, setOpen] = useState(false);
-  const revise = useRevisePlayer();
+  const profile = useLogProfile();
+  const withdraw = useWithdraw();
   const notice = useNotice();
   const keep = (entry: Omit<PlayerView, 'id'>) =>
-    revise.mutate(
-      { id: player.id, ...entry },
+    profile.log(
+      { playerId: player.id, ...entry },
       {
-        onSuccess: () => {
+        onSuccess: (key) => {
           setOpen(false);
-          notice({ text: `${entry.name} is kept.`, undo: () => revise.mutate(player) });
+          notice({ text: `${entry.name} is kept.`, undo: () => withdraw.mutate(key) });
         },
       },
     );
@@ -40,9 +42,7 @@ function Person({ player }: { readonly player: PlayerView }) {
           {open ? 'Leave it' : 'Change'}
         </Button>
       </Box>
-      {open && (
-        <PlayerForm known={player} busy={revise.isPending} problem={revise.error?.message ?? null} onSave={keep} />
-      )}
+      {open && <PlayerForm known={player} busy={profile.busy} problem={profile.problem} onSave={keep} />}
     </Box>
   );
 }

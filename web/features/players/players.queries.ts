@@ -1,13 +1,8 @@
 import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import {
-  playerList,
-  playerPaths,
-  playerView,
-  type AddPlayerRequest,
-  type RevisePlayerRequest,
-} from '#contract/players.ts';
+import { playerList, playerPaths, playerView, type AddPlayerRequest, type PlayerView } from '#contract/players.ts';
 import { request } from '#web/api/http.ts';
 import { recordChanged } from '#web/api/record-changes.ts';
+import { useLog } from '#web/features/record/log.queries.ts';
 
 export const playerQueries = {
   all: () => ['players'] as const,
@@ -26,11 +21,5 @@ export function useAddPlayer() {
   });
 }
 
-export function useRevisePlayer() {
-  const cache = useQueryClient();
-  return useMutation({
-    mutationFn: ({ id, ...body }: RevisePlayerRequest & { readonly id: string }) =>
-      request(playerView, playerPaths.one(id), { method: 'PUT', body }),
-    onSuccess: () => recordChanged(cache),
-  });
-}
+/** What somebody is and does themselves from now on. */
+export const useLogProfile = () => useLog<{ readonly playerId: string } & Omit<PlayerView, 'id'>>(playerPaths.profiles);

@@ -10,7 +10,7 @@ import { alike, type Alike, type Part } from '#web/features/agents/alike.ts';
 const VERDICT_WORDS = {
   no: { words: 'No', icon: mdiCloseThick },
   care: { words: 'With care', icon: mdiAlert },
-  'by-school': { words: 'Practice differs', icon: mdiScaleBalance },
+  'by-method': { words: 'Practice differs', icon: mdiScaleBalance },
   yes: { words: 'Yes', icon: mdiCheckBold },
   'not-known': { words: 'Not known', icon: mdiHelp },
 } as const satisfies Record<Part['verdict'], { words: string; icon: string }>;

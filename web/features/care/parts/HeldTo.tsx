@@ -45,7 +45,7 @@ export function YourWay({ page: { habits, instrument } }: { readonly page: Instr
       </Box>
       {habits.length === 0 && (
         <Typography variant="body2" color="text.secondary">
-          Schools differ; choose yours and see what each choice costs in a year.
+          Methods differ; choose yours and see what each choice costs in a year.
         </Typography>
       )}
     </Compartment>

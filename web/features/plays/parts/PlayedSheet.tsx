@@ -1,10 +1,10 @@
 import { Alert, Box, Button, Dialog, DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
-import { ROOMS_FELT } from '#core/air/room.ts';
 import { duration, listed } from '#core/explain/format.ts';
 import { clockTime } from '#core/plays/play-words.ts';
-import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES } from '#core/plays/play.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
+import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choice.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
@@ -29,83 +29,13 @@ type PlayedSheetProps = {
   readonly onClose: () => void;
 };
 
-const STEPS = [-15, -5, 5, 15] as const;
-const clamp = (minutes: number): number => Math.min(MOST_PLAY_MINUTES, Math.max(LEAST_PLAY_MINUTES, minutes));
 type When = 'now' | 'today' | 'day';
 const WHEN: readonly { readonly value: When; readonly words: string }[] = [
   { value: 'now', words: 'Just now' },
   { value: 'today', words: 'Earlier today' },
   { value: 'day', words: 'Another day' },
 ];
-type Room = 'usual' | keyof typeof ROOMS_FELT;
-const ROOMS: readonly { readonly value: Room; readonly words: string }[] = [
-  { value: 'cold', words: `Cold, ${ROOMS_FELT.cold} °C` },
-  { value: 'usual', words: 'As usual' },
-  { value: 'hot', words: `Hot, ${ROOMS_FELT.hot} °C` },
-];
 const HALF_HOUR = 30;
-
-/** Minutes to the next round step: from 7, "+5" is 10. */
-const stepped = (minutes: number, by: number): number =>
-  clamp(by > 0 ? Math.floor((minutes + by) / 5) * 5 : Math.ceil((minutes + by) / 5) * 5);
-
-function Minutes({
-  minutes,
-  setMinutes,
-}: {
-  readonly minutes: number;
-  readonly setMinutes: (minutes: number) => void;
-}) {
-  return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: 'repeat(4, 1fr)', sm: '1fr 1fr auto 1fr 1fr' },
-        alignItems: 'center',
-        gap: 1,
-      }}
-    >
-      {STEPS.slice(0, 2).map((by) => (
-        <Button
-          key={by}
-          variant="outlined"
-          color="inherit"
-          onClick={() => setMinutes(stepped(minutes, by))}
-          aria-label={`−${-by} minutes`}
-          sx={{ minHeight: 64, minWidth: 0, fontSize: '1.125rem' }}
-        >
-          −{-by}
-        </Button>
-      ))}
-      <Typography
-        component="output"
-        aria-live="polite"
-        sx={{
-          typography: 'h1',
-          minWidth: 116,
-          textAlign: 'center',
-          // On a phone the figure stands above its buttons, so that each is as wide as a thumb.
-          gridColumn: { xs: '1 / -1', sm: 'auto' },
-          order: { xs: -1, sm: 0 },
-        }}
-      >
-        {duration(minutes)}
-      </Typography>
-      {STEPS.slice(2).map((by) => (
-        <Button
-          key={by}
-          variant="outlined"
-          color="inherit"
-          onClick={() => setMinutes(stepped(minutes, by))}
-          aria-label={`+${by} minutes`}
-          sx={{ minHeight: 64, minWidth: 0, fontSize: '1.125rem' }}
-        >
-          +{by}
-        </Button>
-      ))}
-    </Box>
-  );
-}
 
 /** "I have just played": minutes and when, in big steps, nothing to type. */
 export function PlayedSheet({
@@ -129,7 +59,7 @@ export function PlayedSheet({
     minutes,
     endedOn: when === 'day' ? day : now.on,
     endedAtMinute: when === 'day' ? null : when === 'now' ? now.atMinute : earlier,
-    roomCelsius: room === 'usual' ? null : ROOMS_FELT[room],
+    roomCelsius: celsiusOf(room),
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="played-title">
@@ -138,7 +68,7 @@ export function PlayedSheet({
       </DialogTitle>
       <DialogContent>
         <Stack spacing={2.5} sx={{ pt: 1 }}>
-          <Minutes minutes={minutes} setMinutes={setMinutes} />
+          <PlayMinutes minutes={minutes} setMinutes={setMinutes} />
           <ChooseOne label="When it ended" labelHidden options={WHEN} value={when} onChange={setWhen} />
           {when === 'today' && (
             <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 2 }}>

@@ -6,11 +6,13 @@ import { weekdayDate } from '#web/clock/format.ts';
 type RecordListProps = {
   readonly entries: readonly RecordEntryView[];
   readonly busy: boolean;
+  /** Puts a wrong entry right, where its kind can be. */
+  readonly onCorrect: (entry: RecordEntryView) => void;
   readonly onTakeBack: (entry: RecordEntryView) => void;
 };
 
 /** What stands in the record, newest first; every line can be taken back. */
-export function RecordList({ entries, busy, onTakeBack }: RecordListProps) {
+export function RecordList({ entries, busy, onCorrect, onTakeBack }: RecordListProps) {
   if (entries.length === 0) return <Typography>Nothing yet. The first play you log stands here.</Typography>;
   return (
     <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
@@ -20,7 +22,7 @@ export function RecordList({ entries, busy, onTakeBack }: RecordListProps) {
           key={entry.key}
           sx={{
             display: 'grid',
-            gridTemplateColumns: '1fr auto',
+            gridTemplateColumns: '1fr auto auto',
             alignItems: 'center',
             gap: 1,
             borderTop: '1px solid',
@@ -28,13 +30,25 @@ export function RecordList({ entries, busy, onTakeBack }: RecordListProps) {
             '&:first-of-type': { borderTop: 'none' },
           }}
         >
-          <Typography variant="body2">
+          <Typography variant="body2" sx={{ gridColumn: entry.correctable ? 'auto' : '1 / span 2' }}>
             <Box component="span" sx={{ color: 'text.secondary' }}>
               {weekdayDate(entry.on)}
               {entry.atMinute === null ? '' : ` ${clockTime(entry.atMinute)}`}
             </Box>{' '}
             {entry.words}
+            {entry.corrected ? ' (corrected)' : ''}
           </Typography>
+          {entry.correctable && (
+            <Button
+              size="small"
+              color="inherit"
+              disabled={busy}
+              onClick={() => onCorrect(entry)}
+              aria-label={`Correct: ${entry.words}, ${weekdayDate(entry.on)}`}
+            >
+              Correct
+            </Button>
+          )}
           <Button
             size="small"
             color="inherit"

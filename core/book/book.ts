@@ -1,0 +1,44 @@
+import type { Agent, SurfaceId } from '#core/book/agent.ts';
+import type { ConditionId } from '#core/book/condition-ids.ts';
+import type { ConditionKind } from '#core/book/condition.ts';
+import type { CareItemRow, PageUse } from '#core/book/page.ts';
+import type { MethodId } from '#core/book/method-ids.ts';
+import type { Method } from '#core/book/method.ts';
+import type { Surface, SurfaceUse } from '#core/book/surface.ts';
+import type { InstrumentKind, KindId } from '#core/instruments/kind.ts';
+
+/**
+ * The practice book as data. `core/tables/` writes it; whoever computes is handed it. Nothing in the core but the
+ * tables themselves reaches a table.
+ */
+export type Book = {
+  readonly kinds: Readonly<Record<KindId, InstrumentKind>>;
+  /** Which pages each kind is made of, common pages first. */
+  readonly pagesOf: Readonly<Record<KindId, readonly PageUse[]>>;
+  /** Every question on which practice differs. */
+  readonly methods: Readonly<Record<MethodId, Method>>;
+  readonly conditions: Readonly<Record<ConditionId, ConditionKind>>;
+  readonly agents: readonly Agent[];
+  readonly surfaces: Readonly<Record<SurfaceId, Surface>>;
+  /** The surfaces of each kind, from the mouth on. */
+  readonly surfacesOf: Readonly<Record<KindId, readonly SurfaceUse[]>>;
+};
+
+const itemsOf = new WeakMap<Book, ReadonlyMap<string, CareItemRow>>();
+
+/** The item as the book has it, whatever the build: histories name items their instrument no longer has. */
+export function bookItem(book: Book, id: string): CareItemRow | undefined {
+  const known =
+    itemsOf.get(book) ??
+    new Map(
+      Object.values<readonly PageUse[]>(book.pagesOf).flatMap((uses) =>
+        uses.flatMap(({ page }) => page.items.map((item) => [item.id, item] as const)),
+      ),
+    );
+  itemsOf.set(book, known);
+  return known.get(id);
+}
+
+/** The agent with this id, or undefined where the book does not name it. */
+export const agentWith = ({ agents }: Pick<Book, 'agents'>, id: string): Agent | undefined =>
+  agents.find((agent) => agent.id === id);

@@ -1,0 +1,34 @@
+/** The pages of the practice book. A kind's practice is the sum of its pages, common ones first. */
+export const PAGE_IDS = [
+  'wind',
+  'swab',
+  'keyed',
+  'tenons',
+  'wooden-bore',
+  'single-reed',
+  'double-reed',
+  'clarinet',
+  'bass-clarinet',
+  'saxophone',
+  'oboe',
+  'cor-anglais',
+  'bassoon',
+  'flute',
+  'piccolo',
+  'bamboo-flute',
+  'highland-pipes',
+  'brass',
+  'piston-brass',
+  'low-brass',
+  'tuba',
+  'rotary-brass',
+  'rotary-tuba',
+  'sousaphone',
+  'horn',
+  'trombone',
+] as const;
+export type PageId = (typeof PAGE_IDS)[number];
+
+/** `page/words`. Ids stand in players' histories: once shipped they are never renamed or reused. */
+export type CareItemId = `${PageId}/${string}`;
+export type StepId = `${PageId}/${string}`;

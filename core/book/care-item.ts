@@ -1,0 +1,72 @@
+import type { ConditionId } from '#core/book/condition-ids.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { Mark, Marked } from '#core/explain/explained.ts';
+import type { BuildCondition } from '#core/instruments/build.ts';
+import type { PartId } from '#core/instruments/kind.ts';
+import type { Skill } from '#core/players/player.ts';
+import type { MethodId } from '#core/book/method-ids.ts';
+
+/** A clock's limbs: whichever runs out first makes the item due. Each limb is optional, at least one is there. */
+export type Limbs = {
+  readonly days?: Marked;
+  readonly minutes?: Marked;
+  readonly plays?: Marked;
+};
+
+/** What makes an item due. */
+export type Trigger =
+  | { readonly kind: 'every-play'; readonly moment: 'before' | 'after' }
+  | { readonly kind: 'clock'; readonly limbs: Limbs; readonly words: string }
+  | {
+      readonly kind: 'clock-by-method';
+      readonly method: MethodId;
+      readonly limbs: Readonly<Record<string, Limbs | 'off' | 'when-seen'>>;
+      /** For the choice `when-seen`. */
+      readonly sign?: string;
+      readonly seenOn?: SeenOn;
+    }
+  | { readonly kind: 'when-noticed'; readonly sign: string; readonly seenOn: SeenOn }
+  /** No clock of its own: a condition calls for it while it lasts (a new cork, an illness). */
+  | { readonly kind: 'while'; readonly condition: ConditionId; readonly words: string };
+
+/** Where a sign can be seen: only on the item's own part (lime in the mouthpiece), or on any part (a stiff joint). */
+export type SeenOn = 'its-part' | 'any-part';
+
+/**
+ * What neglect costs, for ranking (estimates): a person's health, damage that cannot be undone, function, looks.
+ * Engine weights 3, 3, 2, 1.
+ */
+export type Severity = 'person' | 'lasting' | 'function' | 'looks';
+export const SEVERITY_WEIGHT: Readonly<Record<Severity, Marked>> = {
+  person: { value: 3, mark: 'estimate' },
+  lasting: { value: 3, mark: 'estimate' },
+  function: { value: 2, mark: 'estimate' },
+  looks: { value: 1, mark: 'estimate' },
+};
+
+/** One thing to be looked after, with its clock; the steps that do it point back at it. */
+export type CareItem = {
+  readonly id: CareItemId;
+  readonly name: string;
+  readonly part: PartId;
+  readonly trigger: Trigger;
+  readonly severity: Severity;
+  /** Why it is done, in the trade's words. */
+  readonly why: string;
+  readonly mark: Mark;
+  readonly when?: BuildCondition;
+  /** Bench items are logged when they come back; they are never a step at home. */
+  readonly place?: 'bench';
+  /** Done by a player only if they have said they do it themselves. */
+  readonly skill?: Skill;
+  /** Short enough to be done while packing up when it is due. */
+  readonly withPackUp?: true;
+  /** Items whose steps come along when this one is done (the thorough clean holds several). */
+  readonly includes?: readonly CareItemId[];
+  /** An item that, noticed and not yet put right, keeps this one waiting for the bench (a stuck slide, the bath). */
+  readonly blockedBy?: CareItemId;
+};
+
+/** The sign an item is called for by; undefined where none calls for it. */
+export const signOf = ({ trigger }: Pick<CareItem, 'trigger'>): string | undefined =>
+  trigger.kind === 'when-noticed' || trigger.kind === 'clock-by-method' ? trigger.sign : undefined;

@@ -1,0 +1,26 @@
+import type { CareItemId, PageId, StepId } from '#core/book/care-ids.ts';
+import type { CareItem } from '#core/book/care-item.ts';
+import type { Step } from '#core/book/step.ts';
+import type { BuildCondition } from '#core/instruments/build.ts';
+import type { NeverDo, PartId, PartRole } from '#core/instruments/kind.ts';
+
+/** On a shared page a row may name the role a part plays; each kind finds its own part for it. */
+type OnSharedPart<Row extends { readonly part: PartId }> = Omit<Row, 'part'> & { readonly part: PartId | PartRole };
+export type CareItemRow = OnSharedPart<CareItem>;
+export type StepRow = OnSharedPart<Step>;
+
+/** A page of the practice book as data: what a family or one kind adds to the pages below it. */
+export type Page = {
+  readonly id: PageId;
+  readonly items: readonly CareItemRow[];
+  /** In the book's own order, which breaks ties where the precedence leaves a choice. */
+  readonly steps: readonly StepRow[];
+  readonly neverDos: readonly NeverDo[];
+};
+
+/** A page as a kind uses it: for every build or only for some, and without the rows that are not true of this kind. */
+export type PageUse = {
+  readonly page: Page;
+  readonly when?: BuildCondition;
+  readonly without?: readonly (CareItemId | StepId)[];
+};

@@ -1,0 +1,85 @@
+import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { Milestone } from '#core/book/milestone.ts';
+import type { MethodId } from '#core/book/method-ids.ts';
+import type { Mark, Marked } from '#core/explain/explained.ts';
+import type { BuildCondition } from '#core/instruments/build.ts';
+import type { SurfaceId } from '#core/book/agent.ts';
+import type { PartId } from '#core/instruments/kind.ts';
+
+/** An agent a step calls for, where it goes, and the step that rinses it off, where one does. */
+export type AgentUse = { readonly agent: string; readonly on: SurfaceId; readonly rinsedBy?: StepId };
+
+/** How often a step is repeated, and where the number comes from. */
+export type Repeats =
+  /** Swab passes by the water model, never under `least` nor over `most`. */
+  | {
+      readonly kind: 'passes-by-water';
+      readonly least: Marked;
+      readonly most: Marked;
+      /** Another ceiling after a play longer than this. */
+      readonly mostBeyond?: { readonly minutes: number; readonly most: Marked };
+      readonly usual: string;
+      readonly mark: Mark;
+    }
+  /** A fixed number of pulls, pistons or slides. */
+  | { readonly kind: 'fixed'; readonly count: Marked; readonly noun: string };
+
+/** What a look may find. `notice` is the sign it puts in the record; `endsItem` stops the rest of the item. */
+export type LookAnswer = {
+  readonly id: string;
+  readonly words: string;
+  readonly notice?: CareItemId;
+  readonly endsItem?: true;
+};
+
+/** A look that decides what comes after it. */
+export type Look = { readonly question: string; readonly answers: readonly LookAnswer[] };
+
+/** Something done with the hands, once, on one part. Order is in `after`; the book's own order breaks ties. */
+export type Step = {
+  readonly id: StepId;
+  readonly item: CareItemId;
+  readonly part: PartId;
+  readonly action: string;
+  readonly how?: string;
+  /** Handwork in minutes at a practised pace, for one repeat. Estimates, all of them. */
+  readonly minutes: number;
+  readonly repeats?: Repeats;
+  /** A passive time that starts when the handwork ends; only the steps named in `until` wait for it. */
+  readonly wait?: { readonly minutes: Marked; readonly why: string; readonly until: readonly StepId[] };
+  /** Steps that must come first, where they are part of the run. */
+  readonly after: readonly StepId[];
+  /** Comes after every step of the run that leads up to these. */
+  readonly needs?: readonly Milestone[];
+  /** What this step leads up to. */
+  readonly reaches?: readonly Milestone[];
+  /** Comes after every step that is not closing: casing and what follows it. */
+  readonly closing?: true;
+  /** Done once however many instruments are in the run: hands are washed once. */
+  readonly oncePerRun?: true;
+  /** Left out only with a reason, and the harm is said. */
+  readonly must?: true;
+  /** Done only if a look says so; the words are the question. */
+  readonly onlyIf?: string;
+  /** A look whose answer decides which later steps are called for. */
+  readonly look?: Look;
+  /** Called for only by one of these answers to that look. */
+  readonly calledBy?: { readonly look: StepId; readonly answers: readonly string[] };
+  readonly why?: string;
+  /** What goes wrong when it is left out, done too early or forced. */
+  readonly harm?: string;
+  readonly cautions?: readonly string[];
+  readonly supplies?: readonly string[];
+  readonly when?: BuildCondition;
+  /** Belongs to these choices of a method; without it the step is common to all. */
+  readonly method?: { readonly id: MethodId; readonly choices: readonly string[] };
+  /** Comes after these by the method in force, where both are in the run; it could be done without them. */
+  readonly laterThan?: readonly StepId[];
+  /** What it brings to which surface; judged against the build before the step is ever offered. */
+  readonly uses?: readonly AgentUse[];
+  /** The way of the cloth: the part it goes in at and the part it comes out of; the same part for to and fro. */
+  readonly thread?: { readonly in: PartId; readonly out: PartId };
+  /** Other items this step settles as well: the bath's grease is also the monthly grease. */
+  readonly alsoDoes?: readonly CareItemId[];
+  readonly mark: Mark;
+};

@@ -1,0 +1,24 @@
+import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
+import type { ConditionId } from '#core/book/condition-ids.ts';
+import type { Condition } from '#core/book/condition.ts';
+import { concerns, conditionKind, idsInForce, roomRead } from '#core/conditions/in-force.ts';
+import { contextOf, type MethodsOf } from '#core/methods/methods-standing.ts';
+
+/** The conditions an instrument and its player are in. */
+export type ConditionsStanding = {
+  /** Those the instrument, as it is built now, can be in; begun or still to come. */
+  readonly standing: readonly Condition[];
+  /** Those in force today. */
+  readonly ids: readonly ConditionId[];
+  /** The room it is played in: as read off while a condition holds, else the usual one, °C. */
+  readonly roomCelsius: number;
+};
+
+/** @param entered every condition of the instrument and of its player that has not been taken back */
+export function conditionsStanding(of: MethodsOf, entered: readonly Condition[]): ConditionsStanding {
+  const { book, instrument, today, choices } = of;
+  const standing = entered.filter(({ id }) => concerns(conditionKind(book, id), instrument.kind, instrument.build));
+  const ids = idsInForce(standing, today, { choices, context: contextOf(of, []) });
+  const room = roomRead(standing, today, { choices, context: contextOf(of, ids) });
+  return { standing, ids, roomCelsius: room ?? USUAL_ROOM_CELSIUS };
+}

@@ -1,0 +1,85 @@
+import type { Agent } from '#core/book/agent.ts';
+import { agentWith, type Book } from '#core/book/book.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { Practice } from '#core/book/practice.ts';
+import type { Step } from '#core/book/step.ts';
+import { buildMeets, type Build, type BuildCondition } from '#core/instruments/build.ts';
+import { PART_ROLES, type InstrumentKind, type KindId, type PartId, type PartRole } from '#core/instruments/kind.ts';
+
+const agentsOf = (book: Book, steps: readonly Step[]): ReadonlyMap<string, Agent> =>
+  new Map(
+    steps
+      .flatMap(({ uses = [] }) => uses)
+      .flatMap(({ agent }) => {
+        const found = agentWith(book, agent);
+        return found ? [[agent, found] as const] : [];
+      }),
+  );
+
+const isRole = (part: PartId | PartRole): part is PartRole => (PART_ROLES as readonly string[]).includes(part);
+
+/** The row on the kind's own part. @throws Error when the kind does not say which part it means */
+function placed<Row extends { readonly id: string; readonly part: PartId | PartRole }>(
+  kind: InstrumentKind,
+  row: Row,
+): Row & { readonly part: PartId } {
+  const { part } = row;
+  const own = isRole(part) ? kind.standsFor[part] : part;
+  if (own === undefined) throw new Error(`${row.id}: ${kind.id} does not say which part is ${part}`);
+  return { ...row, part: own };
+}
+
+const made = new WeakMap<Book, Map<string, Practice>>();
+/** The same build object is asked for again and again; naming it is the dearest part of finding its practice. */
+const ofBuild = new WeakMap<Build, { readonly book: Book; readonly kindId: KindId; readonly practice: Practice }>();
+
+/**
+ * The practice for a kind and build. Made once for each and shared, so treat it as read-only.
+ *
+ * @throws Error when a shared page speaks of a part the kind does not name: a fault of the book, found at start-up
+ */
+export function practiceFor(book: Book, kindId: KindId, build: Build): Practice {
+  const before = ofBuild.get(build);
+  if (before?.book === book && before.kindId === kindId) return before.practice;
+  const practice = madeFor(book, kindId, build);
+  ofBuild.set(build, { book, kindId, practice });
+  return practice;
+}
+
+function madeFor(book: Book, kindId: KindId, build: Build): Practice {
+  const key = `${kindId} ${JSON.stringify(Object.entries(build).sort())}`;
+  const ofBook = made.get(book) ?? new Map<string, Practice>();
+  const known = ofBook.get(key);
+  if (known) return known;
+  const kind = book.kinds[kindId];
+  const pages = book.pagesOf[kindId]
+    .filter(({ when }) => buildMeets(build, when))
+    .map(({ page, without = [] }) => {
+      const applies = ({ id, when }: { readonly id: string; readonly when?: BuildCondition }) =>
+        buildMeets(build, when) && !(without as readonly string[]).includes(id);
+      return {
+        items: page.items.filter(applies),
+        steps: page.steps.filter(applies),
+        neverDos: page.neverDos.filter(applies),
+      };
+    });
+  const items = pages.flatMap((page) => page.items).map((item) => placed(kind, item));
+  const itemIds = new Set<CareItemId>(items.map(({ id }) => id));
+  const steps = pages
+    .flatMap((page) => page.steps)
+    .filter(({ item }) => itemIds.has(item))
+    .map((step) => placed(kind, step));
+  const practice: Practice = {
+    kind,
+    items,
+    steps,
+    chain: steps,
+    book: steps,
+    off: new Map(),
+    thirst: 1,
+    neverDos: pages.flatMap((page) => page.neverDos),
+    agents: agentsOf(book, steps),
+  };
+  made.set(book, ofBook.set(key, practice));
+  return practice;
+}

@@ -1,0 +1,51 @@
+import type { Book } from '#core/book/book.ts';
+import type { Condition } from '#core/book/condition.ts';
+import type { MethodChoices } from '#core/book/method-setting.ts';
+import { careStanding, type CareHistory, type CareStanding } from '#core/care/care-standing.ts';
+import { conditionsStanding, type ConditionsStanding } from '#core/conditions/conditions-standing.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
+import type { InstrumentKind } from '#core/instruments/kind.ts';
+import { methodsStanding, type MethodsStanding } from '#core/methods/methods-standing.ts';
+import type { PlayColumns } from '#core/plays/play-columns.ts';
+import { playsStanding, type PlaysStanding } from '#core/plays/plays-standing.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+
+/** What the record says of an instrument, as far as its situation is worked out from it. */
+export type InstrumentFacts = {
+  readonly plays: PlayColumns;
+  readonly care: CareHistory;
+  readonly choices: MethodChoices;
+  readonly conditions: readonly Condition[];
+};
+
+/**
+ * How one instrument stands on a day: what each room makes of the facts, joined here and nowhere else. A new room adds
+ * its own standing under its own name.
+ */
+export type Situation = {
+  readonly instrument: Instrument;
+  readonly today: LocalDate;
+  readonly kind: InstrumentKind;
+  readonly plays: PlaysStanding;
+  readonly conditions: ConditionsStanding;
+  readonly methods: MethodsStanding;
+  readonly care: CareStanding;
+};
+
+/** Works out an instrument's situation from the facts; nothing is stored. */
+export function situationOf(book: Book, instrument: Instrument, facts: InstrumentFacts, today: LocalDate): Situation {
+  const kind = book.kinds[instrument.kind];
+  const plays = playsStanding(facts.plays, today);
+  const setting = { book, instrument, today, choices: facts.choices, week: plays.forecast.week };
+  const conditions = conditionsStanding(setting, facts.conditions);
+  const methods = methodsStanding(setting, conditions.ids);
+  const care = careStanding(kind, methods, {
+    instrument,
+    today,
+    plays: facts.plays,
+    forecast: plays.forecast,
+    history: facts.care,
+    conditions: conditions.standing,
+  });
+  return { instrument, today, kind, plays, conditions, methods, care };
+}

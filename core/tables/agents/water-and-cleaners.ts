@@ -1,0 +1,303 @@
+import { SURFACE_IDS, type Agent } from '#core/book/agent.ts';
+import { BRASS_WIND, WOODWINDS } from '#core/tables/agents/among.ts';
+import { ALL_BUT_MOUTHPIECES, CORKS, METAL_PARTS, WOODWIND_BODY } from '#core/tables/agents/surface-groups.ts';
+
+/** Water, soap and everything that cleans by chemistry. */
+export const WATER_AND_CLEANERS: readonly Agent[] = [
+  {
+    id: 'cool-water',
+    name: 'Water, cold to lukewarm',
+    group: 'Water and soap',
+    rows: [
+      {
+        on: ['tube', 'hand-slide', 'tuning-slides'],
+        verdict: 'yes',
+        why: 'piston valves out, rotors stay in, low pressure',
+      },
+      { on: ['finish'], among: BRASS_WIND, verdict: 'yes', why: 'then dried against spots' },
+      { on: ['brass-mouthpiece'], verdict: 'yes', why: 'hand-warm, with a brush' },
+      {
+        on: ['rotors'],
+        verdict: 'by-method',
+        why: 'with water through the rotors they need oil again, anew each time',
+        byMethod: {
+          method: 'rotors-and-water',
+          allowedBy: ['flush-rotors-in'],
+          then: 'rotors stay in, low pressure, rotor oil afterwards',
+        },
+      },
+      {
+        on: ['pistons', 'valve-ports', 'valve-felts'],
+        verdict: 'no',
+        why: 'kept out of the bath: felts spoil when wet; wiped, ports with a bud',
+      },
+      { on: ['mouthpiece'], verdict: 'yes', why: 'with the cork kept dry' },
+      { on: ['bocal'], verdict: 'yes', why: 'lukewarm, with a bocal brush, monthly', mark: 'general' },
+      { on: ['blowpipe'], verdict: 'care', why: 'mouthpiece and valve under the tap; the pipe itself is brushed' },
+      { on: ['reed', 'double-reed'], verdict: 'yes', why: 'it is wetted and rinsed in it' },
+      { on: ['blowing-edge'], verdict: 'care', why: 'a wet fingertip on the rim is all' },
+      {
+        on: ['lip-plate'],
+        verdict: 'care',
+        why: 'a barely damp cloth, dried after; never under the tap',
+        mark: 'general',
+      },
+      {
+        on: ['body'],
+        of: ['plastic'],
+        verdict: 'care',
+        why: 'a barely damp cloth outside, pads kept dry; never under the tap',
+        mark: 'general',
+      },
+      { on: WOODWIND_BODY, of: ['bamboo'], verdict: 'no', why: 'a wet fingertip on the rim is all' },
+      { on: CORKS, verdict: 'no', why: 'corks are kept dry' },
+      { on: ['tenons'], of: ['cork'], verdict: 'no', why: 'corks are kept dry' },
+      { on: WOODWIND_BODY, of: ['wood'], verdict: 'no', why: 'wood moves, and it runs on into the pads' },
+      { on: WOODWIND_BODY, verdict: 'no', why: 'it runs into the pads and ruins them' },
+      { on: ['finish'], among: WOODWINDS, verdict: 'no', why: 'it runs into the pads and ruins them' },
+    ],
+  },
+  {
+    id: 'hot-water',
+    name: 'Hot water',
+    group: 'Water and soap',
+    rows: [
+      { on: ['finish'], of: ['lacquer'], verdict: 'no', why: 'it lifts lacquer and cleans no better' },
+      {
+        on: ['tube', 'finish', 'hand-slide', 'tuning-slides'],
+        among: BRASS_WIND,
+        verdict: 'no',
+        why: 'it cleans no better than cold, and lifts lacquer',
+      },
+      { on: ['mouthpiece'], of: ['hard-rubber'], verdict: 'no', why: 'it discolours; boiling warps' },
+      { on: ['mouthpiece'], of: ['plastic'], verdict: 'no', why: 'it warps' },
+      { on: WOODWIND_BODY, verdict: 'no', why: 'no water runs there, hot or cold', mark: 'general' },
+      { on: ['finish'], among: WOODWINDS, verdict: 'no', why: 'no water runs there, hot or cold', mark: 'general' },
+    ],
+  },
+  {
+    id: 'dish-soap',
+    name: 'Mild dish soap',
+    group: 'Water and soap',
+    rows: [
+      {
+        on: ['tube', 'hand-slide', 'tuning-slides', 'brass-mouthpiece', 'mouthpiece'],
+        verdict: 'yes',
+        why: 'a little, rinsed off',
+      },
+      { on: ['finish'], among: BRASS_WIND, verdict: 'yes', why: 'a little, rinsed off' },
+      { on: ['valve-felts'], verdict: 'no', why: 'keep them out of it' },
+      { on: ['pads'], of: ['leather', 'skin'], verdict: 'no', why: 'it ruins them' },
+      { on: WOODWIND_BODY, verdict: 'no', why: 'it needs water, and none runs there', mark: 'general' },
+      { on: ['finish'], among: WOODWINDS, verdict: 'no', why: 'it needs water, and none runs there', mark: 'general' },
+    ],
+  },
+  {
+    id: 'dishwasher',
+    name: 'Dishwasher',
+    group: 'Water and soap',
+    rows: [
+      {
+        on: ['brass-mouthpiece'],
+        of: ['stainless'],
+        verdict: 'yes',
+        why: 'solid stainless stands it; it does not sterilise either',
+      },
+      {
+        on: ['brass-mouthpiece'],
+        of: ['plated', 'bare-brass'],
+        verdict: 'by-method',
+        why: 'alkali and heat dull plate and stain brass, and it is not sterile either',
+        byMethod: { method: 'brass-mouthpiece-wash', allowedBy: ['dishwasher'], then: 'it dulls plate all the same' },
+      },
+      { on: ['mouthpiece'], of: ['hard-rubber', 'plastic'], verdict: 'no', why: 'heat warps and discolours' },
+      {
+        on: ALL_BUT_MOUTHPIECES,
+        verdict: 'no',
+        why: 'no instrument goes into a dishwasher',
+      },
+    ],
+  },
+  {
+    id: 'vinegar',
+    name: 'Vinegar or lemon',
+    group: 'Cleaners',
+    rows: [
+      {
+        on: ['mouthpiece'],
+        of: ['hard-rubber'],
+        verdict: 'care',
+        why: 'cool, below the cork, rinsed at once; old hard rubber discolours',
+      },
+      { on: ['mouthpiece'], of: ['plastic', 'glass'], verdict: 'care', why: 'cool, below the cork, rinsed at once' },
+      { on: ['brass-mouthpiece'], of: ['plated'], verdict: 'care', why: 'silver plate only: briefly, rinsed at once' },
+      { on: ['finish'], of: ['silver'], verdict: 'care', why: 'briefly, rinsed at once, off pads and corks' },
+      { on: SURFACE_IDS, of: ['wood'], verdict: 'no', why: 'it attacks wood' },
+      { on: SURFACE_IDS, of: ['bamboo'], verdict: 'no', why: 'as wood', mark: 'general' },
+      { on: ['tenons'], of: ['cork'], verdict: 'no', why: 'it attacks cork' },
+      { on: [...CORKS, 'pads'], verdict: 'no', why: 'it attacks cork and pads' },
+    ],
+    hazards: ['acid'],
+  },
+  {
+    id: 'mouthwash',
+    name: 'Mouthwash without alcohol',
+    group: 'Cleaners',
+    rows: [
+      {
+        on: ['mouthpiece'],
+        verdict: 'care',
+        why: 'cool, below the cork, rinsed at once when lifted out',
+      },
+      { on: ['brass-mouthpiece', 'blowpipe'], verdict: 'care', why: 'cool, rinsed at once when lifted out' },
+    ],
+  },
+  {
+    id: 'mouthwash-alcohol',
+    name: 'Mouthwash with alcohol',
+    group: 'Cleaners',
+    rows: [
+      { on: ['mouthpiece'], verdict: 'no', why: 'it dries hard rubber' },
+      { on: SURFACE_IDS, of: ['wood', 'bamboo'], verdict: 'no', why: 'alcohol dries wood', mark: 'general' },
+    ],
+    hazards: ['alcohol'],
+  },
+  {
+    id: 'rubbing-alcohol',
+    name: 'Rubbing alcohol or an alcohol wipe',
+    group: 'Cleaners',
+    rows: [
+      { on: ['lip-plate'], of: ['metal'], verdict: 'yes', why: 'a pad, or a bud with a little; metal head only' },
+      {
+        on: ['mouthpiece'],
+        of: ['hard-rubber'],
+        verdict: 'by-method',
+        why: 'it dries the mouthpiece over time; by wipe, only briefly',
+        byMethod: { method: 'mouthpiece-alcohol', allowedBy: ['wipe'], then: 'a quick wipe, then rinsed' },
+      },
+      { on: ['mouthpiece', 'brass-mouthpiece'], verdict: 'care', why: 'by wipe, short' },
+      {
+        on: ['keys'],
+        verdict: 'by-method',
+        why: 'said to take thin plating and to dry wood beside it',
+        byMethod: { method: 'alcohol-on-keys', allowedBy: ['lightly'], then: 'lightly, on a cloth, never over pads' },
+      },
+      {
+        on: ['body'],
+        of: ['plastic'],
+        verdict: 'by-method',
+        why: 'some plastics craze',
+        byMethod: {
+          method: 'alcohol-on-plastic-body',
+          allowedBy: ['wipe-outside'],
+          then: 'a wipe, outside only; tried first where it does not show',
+        },
+      },
+      { on: ['lip-plate'], of: ['plastic'], verdict: 'no', why: 'metal heads only; some plastics craze' },
+      { on: ['finish'], of: ['lacquer'], verdict: 'no', why: 'it attacks lacquer' },
+      { on: ['pads'], of: ['skin', 'leather'], verdict: 'no', why: 'it ruins them' },
+      { on: SURFACE_IDS, of: ['wood', 'bamboo'], verdict: 'no', why: 'it dries wood' },
+      { on: ['reed', 'double-reed'], verdict: 'no', why: 'it dries cane' },
+    ],
+    hazards: ['alcohol'],
+    cautions: ['Flammable: no flame, no cigarette, open window.', 'Children only with a grown-up.'],
+  },
+  {
+    id: 'sanitiser',
+    name: 'Hand sanitiser',
+    group: 'Cleaners',
+    rows: [
+      {
+        on: SURFACE_IDS,
+        verdict: 'no',
+        why: 'for hands only, rubbed dry before anything is touched',
+      },
+    ],
+    hazards: ['alcohol'],
+    cautions: ['Flammable until dry.'],
+  },
+  {
+    id: 'peroxide',
+    name: 'Hydrogen peroxide, weak (3 %)',
+    group: 'Cleaners',
+    rows: [
+      { on: ['reed'], verdict: 'yes', why: '30 s, then rinsed', mark: 'one-voice' },
+      { on: ['double-reed'], verdict: 'yes', why: '30 s, then rinsed; not near cork or thread', mark: 'one-voice' },
+      { on: ['blowpipe'], verdict: 'care', why: 'the valve only, then rinsed' },
+      { on: ['tube-cork'], verdict: 'no', why: 'not near the cork or thread of a reed' },
+      { on: METAL_PARTS, verdict: 'no', why: 'it attacks metal finishes' },
+      { on: ['bore', 'body', 'lip-plate'], of: ['metal'], verdict: 'no', why: 'it attacks metal finishes' },
+      { on: ['tenons'], of: ['metal'], verdict: 'no', why: 'it attacks metal finishes' },
+    ],
+    hazards: ['peroxide'],
+    cautions: ['Follow the label; gloves and eye protection when stronger than household strength.'],
+  },
+  {
+    id: 'bleach',
+    name: 'Bleach',
+    group: 'Cleaners',
+    rows: [
+      {
+        on: SURFACE_IDS,
+        verdict: 'no',
+        why: 'on anything: it ruins every material here',
+      },
+    ],
+    hazards: ['bleach'],
+    cautions: ['Never together with acid, ammonia or alcohol: toxic gas.'],
+  },
+  { id: 'ammonia-cleaner', name: 'Cleaner with ammonia', group: 'Cleaners', rows: [], hazards: ['ammonia'] },
+  {
+    id: 'mouthpiece-spray',
+    name: 'Spray sold for mouthpieces',
+    group: 'Cleaners',
+    rows: [
+      { on: ['mouthpiece', 'brass-mouthpiece', 'blowpipe', 'reed', 'double-reed'], verdict: 'yes', why: 'as labelled' },
+    ],
+  },
+  {
+    id: 'contact-cleaner',
+    name: 'Electronics contact cleaner, fast drying',
+    group: 'Cleaners',
+    rows: [
+      { on: ['pad-seats', 'body', 'bore', 'tone-holes'], of: ['plastic'], verdict: 'no', why: 'some plastics craze' },
+      { on: ['pad-seats'], of: ['wood', 'hard-rubber'], verdict: 'no', why: 'metal bodies only' },
+      { on: ['pad-seats'], verdict: 'care', why: 'on a bud, metal body, pad kept clear' },
+      { on: ['pads'], of: ['skin'], verdict: 'no', why: 'it ruins skin' },
+      { on: [...CORKS, 'valve-felts'], verdict: 'no', why: 'it attacks cork and felt' },
+      { on: ['tenons'], of: ['cork'], verdict: 'no', why: 'it attacks cork' },
+    ],
+    cautions: [
+      'Flammable vapour: adult, open window, no flame; cloths aired.',
+      'Solvent cloths dry flat outdoors before they are binned.',
+    ],
+  },
+  {
+    id: 'lighter-fluid',
+    name: 'Lighter fluid',
+    group: 'Cleaners',
+    rows: [
+      {
+        on: ['pad-seats'],
+        of: ['plastic', 'wood', 'hard-rubber'],
+        verdict: 'no',
+        why: 'it burns; and on wood, plastic and rubber nobody answers for it',
+        mark: 'general',
+      },
+      {
+        on: ['pad-seats'],
+        verdict: 'by-method',
+        why: 'it burns',
+        byMethod: {
+          method: 'sticky-pad',
+          allowedBy: ['lighter-fluid'],
+          then: 'on a bud, by an adult, away from any flame, pad kept clear',
+        },
+      },
+    ],
+    cautions: [
+      'Flammable: adult, open window, no flame or cigarette; cloths aired.',
+      'Solvent cloths dry flat outdoors before they are binned.',
+    ],
+  },
+];

@@ -1,0 +1,18 @@
+import type { Book } from '#core/book/book.ts';
+import { AGENTS } from '#core/tables/agents/agents.ts';
+import { SURFACES, SURFACES_OF } from '#core/tables/agents/surfaces.ts';
+import { PAGES_OF } from '#core/tables/care/pages.ts';
+import { CONDITIONS } from '#core/tables/conditions/conditions.ts';
+import { KINDS } from '#core/tables/instruments/kinds.ts';
+import { METHODS } from '#core/tables/methods/methods.ts';
+
+/** The practice book this program ships with: the one door to the tables. */
+export const BOOK: Book = {
+  kinds: KINDS,
+  pagesOf: PAGES_OF,
+  methods: METHODS,
+  conditions: CONDITIONS,
+  agents: AGENTS,
+  surfaces: SURFACES,
+  surfacesOf: SURFACES_OF,
+};

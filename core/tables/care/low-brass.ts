@@ -1,0 +1,60 @@
+import type { Page } from '#core/book/page.ts';
+
+/** Baritone, euphonium, tuba: weight, and lower slides. Minutes per step are estimates. */
+export const lowBrass: Page = {
+  id: 'low-brass',
+  items: [
+    {
+      id: 'low-brass/lift',
+      name: 'Lift it out',
+      part: 'valve-block',
+      trigger: { kind: 'every-play', moment: 'before' },
+      severity: 'lasting',
+      why: 'Soft tube: slides bend, valves lock, the horn falls out of the hand.',
+      mark: 'practice',
+    },
+    {
+      id: 'low-brass/lower-slides',
+      name: 'Empty the lower slides',
+      part: 'valve-slides',
+      trigger: { kind: 'every-play', moment: 'after' },
+      severity: 'function',
+      why: 'On low brass water stands in the lower slides as well.',
+      mark: 'practice',
+    },
+  ],
+  steps: [
+    {
+      id: 'low-brass/lift-out',
+      item: 'low-brass/lift',
+      part: 'valve-block',
+      action: 'Lift it out round the valve block, the second hand under the bottom bow',
+      minutes: 0.3,
+      after: [],
+      needs: ['hands-ready', 'case-open'],
+      reaches: ['lifted'],
+      why: 'Slides are not handles.',
+      harm: 'a locked valve, a dent',
+      mark: 'general',
+    },
+    {
+      id: 'low-brass/lower-water',
+      item: 'low-brass/lower-slides',
+      part: 'valve-slides',
+      action: 'Water out of the lower slides too, turning the horn',
+      minutes: 0.5,
+      after: [],
+      needs: ['water-out'],
+      harm: 'water in the valves',
+      mark: 'practice',
+    },
+  ],
+  neverDos: [
+    {
+      id: 'low-brass/thin-lift',
+      text: 'Lift it by slides or valve slides.',
+      why: 'Main tubing, both arms; a baritone or euphonium round the valves with a second hand under the bottom bow.',
+      mark: 'practice',
+    },
+  ],
+};

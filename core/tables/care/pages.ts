@@ -1,0 +1,86 @@
+import type { PageUse, Page } from '#core/book/page.ts';
+import { bambooFlute } from '#core/tables/care/bamboo-flute.ts';
+import { bassClarinet } from '#core/tables/care/bass-clarinet.ts';
+import { bassoon } from '#core/tables/care/bassoon.ts';
+import { brass } from '#core/tables/care/brass.ts';
+import { clarinet } from '#core/tables/care/clarinet.ts';
+import { corAnglais } from '#core/tables/care/cor-anglais.ts';
+import { doubleReed } from '#core/tables/care/double-reed.ts';
+import { flute } from '#core/tables/care/flute.ts';
+import { highlandPipes } from '#core/tables/care/highland-pipes.ts';
+import { horn } from '#core/tables/care/horn.ts';
+import { keyed } from '#core/tables/care/keyed.ts';
+import { lowBrass } from '#core/tables/care/low-brass.ts';
+import { oboe } from '#core/tables/care/oboe.ts';
+import { piccolo } from '#core/tables/care/piccolo.ts';
+import { pistonBrass } from '#core/tables/care/piston-brass.ts';
+import { rotaryBrass } from '#core/tables/care/rotary-brass.ts';
+import { rotaryTuba } from '#core/tables/care/rotary-tuba.ts';
+import { saxophone } from '#core/tables/care/saxophone.ts';
+import { singleReed } from '#core/tables/care/single-reed.ts';
+import { sousaphone } from '#core/tables/care/sousaphone.ts';
+import { swab } from '#core/tables/care/swab.ts';
+import { tenons } from '#core/tables/care/tenons.ts';
+import { trombone } from '#core/tables/care/trombone.ts';
+import { tuba } from '#core/tables/care/tuba.ts';
+import { wind } from '#core/tables/care/wind.ts';
+import { woodenBore } from '#core/tables/care/wooden-bore.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+
+const pages = (...made: readonly (Page | PageUse)[]): readonly PageUse[] =>
+  made.map((one) => ('page' in one ? one : { page: one }));
+
+const inWood: PageUse = { page: woodenBore, when: { body: ['wood'] } };
+const withPistons: PageUse = {
+  page: pistonBrass,
+  when: { valves: ['piston'] },
+  without: ['piston-brass/lift-by-block'],
+};
+/** On the cor anglais the reed goes onto the bocal, not into a well. */
+const oboeJoints: PageUse = { page: oboe, without: ['oboe/reed-in', 'oboe/light-check'] };
+/** Bamboo and pipes have no pads and no mechanism: the book has no yearly bench service for them. */
+const windUnserviced: PageUse = { page: wind, without: ['wind/bench-service'] };
+/** At home the pipes are laid out to dry, not cased. */
+const windUncased: PageUse = { page: wind, without: ['wind/bench-service', 'wind/case-away'] };
+const sax = pages(wind, swab, keyed, singleReed, saxophone);
+/** Only the small ones are lifted round the valve block with one hand. */
+const lowPistonBrass: PageUse = { page: pistonBrass, without: ['piston-brass/lift-by-block'] };
+const lowByTubing: PageUse = { page: lowBrass, without: ['low-brass/lift'] };
+/** A horn is emptied by turning it and pulling slides. */
+const brassTurned: PageUse = { page: brass, without: ['brass/empty-water', 'brass/water-keys'] };
+const pistons = pages(wind, brass, pistonBrass);
+const lowPistons = pages(wind, brass, lowPistonBrass, lowBrass);
+
+/** Which pages of the book each kind is made of, common pages first. A kind without pages does not compile. */
+export const PAGES_OF = {
+  clarinet: pages(wind, swab, keyed, tenons, inWood, singleReed, clarinet),
+  'bass-clarinet': pages(wind, swab, keyed, tenons, inWood, singleReed, bassClarinet),
+  'soprano-saxophone': sax,
+  'alto-saxophone': sax,
+  'tenor-saxophone': sax,
+  'baritone-saxophone': sax,
+  oboe: pages(wind, swab, keyed, tenons, inWood, doubleReed, oboe),
+  'cor-anglais': pages(wind, swab, keyed, tenons, inWood, doubleReed, oboeJoints, corAnglais),
+  bassoon: pages(wind, swab, keyed, tenons, doubleReed, bassoon),
+  flute: pages(wind, swab, keyed, flute),
+  piccolo: pages(wind, swab, keyed, inWood, flute, piccolo),
+  'bamboo-flute': pages(windUnserviced, swab, bambooFlute),
+  'highland-pipes': pages(windUncased, highlandPipes),
+  trumpet: pistons,
+  cornet: pistons,
+  flugelhorn: pistons,
+  horn: pages(wind, brassTurned, rotaryBrass, horn),
+  trombone: pages(wind, brass, trombone, { page: rotaryBrass, when: { rotor: ['one'] } }),
+  baritone: lowPistons,
+  euphonium: lowPistons,
+  tuba: pages(
+    wind,
+    brass,
+    lowByTubing,
+    tuba,
+    withPistons,
+    { page: rotaryBrass, when: { valves: ['rotary'] } },
+    { page: rotaryTuba, when: { valves: ['rotary'] } },
+  ),
+  sousaphone: pages(wind, brass, lowPistonBrass, lowByTubing, tuba, sousaphone),
+} as const satisfies Record<KindId, readonly PageUse[]>;

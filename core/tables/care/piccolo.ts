@@ -1,0 +1,48 @@
+import type { Page } from '#core/book/page.ts';
+
+/** What the piccolo adds to the flute. Minutes per step are estimates. */
+export const piccolo: Page = {
+  id: 'piccolo',
+  items: [
+    {
+      id: 'piccolo/warm',
+      name: 'Warm hands, warm room',
+      part: 'body',
+      trigger: { kind: 'every-play', moment: 'before' },
+      severity: 'lasting',
+      why: 'A wooden piccolo may crack, and that may be the end of it: slow changes of temperature.',
+      mark: 'practice',
+      when: { body: ['wood'] },
+    },
+  ],
+  steps: [
+    {
+      id: 'piccolo/warm-up',
+      item: 'piccolo/warm',
+      part: 'body',
+      action: 'Hands and room warm before playing',
+      minutes: 1,
+      after: [],
+      needs: ['hands-ready'],
+      reaches: ['warmed'],
+      harm: 'a crack',
+      mark: 'general',
+    },
+  ],
+  neverDos: [
+    {
+      id: 'piccolo/no-bore-oil',
+      text: 'Bore oil.',
+      why: 'It does nothing for this body and gums the pads.',
+      mark: 'practice',
+      when: { body: ['metal', 'plastic'] },
+    },
+    {
+      id: 'piccolo/alcohol-wood',
+      text: 'Alcohol on a wooden head or body.',
+      why: 'It dries it.',
+      mark: 'practice',
+      when: { body: ['wood'] },
+    },
+  ],
+};

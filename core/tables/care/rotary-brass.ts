@@ -1,0 +1,62 @@
+import type { Page } from '#core/book/page.ts';
+import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
+
+/** Rotary valves: horn, rotary tuba, the trombone’s attachment. Minutes per step are estimates. */
+export const rotaryBrass: Page = {
+  id: 'rotary-brass',
+  items: [
+    {
+      id: 'rotary-brass/rotor-oil',
+      name: 'Oil the rotors',
+      part: 'the-slides',
+      trigger: { kind: 'clock', limbs: { days: oneVoice(7) }, words: 'weekly' },
+      severity: 'lasting',
+      why: 'Dry bearings wear and corrode, played or not; a rotor that sets is the bench’s.',
+      mark: 'one-voice',
+    },
+    {
+      id: 'rotary-brass/rotors-bench',
+      name: 'Rotors out and chemical clean',
+      part: 'the-slides',
+      trigger: { kind: 'clock', limbs: { days: practice(365) }, words: 'yearly' },
+      severity: 'function',
+      why: 'Rotors never come out at home; the bench takes them out once a year.',
+      mark: 'practice',
+      place: 'bench',
+    },
+  ],
+  steps: [
+    {
+      id: 'rotary-brass/oil-bearings',
+      item: 'rotary-brass/rotor-oil',
+      part: 'the-slides',
+      action:
+        'Rotor oil at each bearing: lower at the stop arm; upper under the cap, on the centre; where a screw bears an oil mark, the hole under it',
+      how: '2–3 drops each. Caps and screws back.',
+      minutes: 1,
+      repeats: { kind: 'fixed', count: estimate(3), noun: 'rotor' },
+      after: [],
+      reaches: ['wiped'],
+      needs: ['water-out', 'washed', 'bore-dry'],
+      harm: 'noisy, worn bearings',
+      cautions: ['Rotors stay in.'],
+      supplies: ['rotor oil'],
+      uses: [{ agent: 'rotor-oil', on: 'rotors' }],
+      mark: 'one-voice',
+    },
+  ],
+  neverDos: [
+    {
+      id: 'rotary-brass/rotors-out',
+      text: 'Take rotors out at home.',
+      why: 'It is the bench’s, once a year.',
+      mark: 'practice',
+    },
+    {
+      id: 'rotary-brass/pressure',
+      text: 'High pressure through the valves.',
+      why: 'Low pressure, rotors in place, and oil afterwards.',
+      mark: 'practice',
+    },
+  ],
+};

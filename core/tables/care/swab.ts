@@ -1,0 +1,65 @@
+import type { Page } from '#core/book/page.ts';
+import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
+
+/** What every cloth needs that has been through a bore. Minutes per step are estimates. */
+export const swab: Page = {
+  id: 'swab',
+  items: [
+    {
+      id: 'swab/air',
+      name: 'Swab out to dry',
+      part: 'swab',
+      trigger: { kind: 'every-play', moment: 'after' },
+      severity: 'person',
+      why: 'A wet cloth in a closed case grows mould in days.',
+      mark: 'practice',
+    },
+    {
+      id: 'swab/wash',
+      name: 'Wash the swab',
+      part: 'swab',
+      trigger: {
+        kind: 'clock-by-method',
+        method: 'swab-wash',
+        limbs: {
+          weekly: { days: oneVoice(7) },
+          fortnightly: { days: oneVoice(14) },
+          monthly: { days: practice(30) },
+          replace: { days: estimate(90) },
+        },
+      },
+      severity: 'person',
+      why: 'What it has wiped out of the bore stays in the cloth.',
+      mark: 'one-voice',
+    },
+  ],
+  steps: [
+    {
+      id: 'swab/hang',
+      item: 'swab/air',
+      part: 'swab',
+      action: 'Swab hung open, or stowed loose outside the case',
+      minutes: 0.15,
+      after: [],
+      needs: ['swab-used', 'bore-dry', 'sockets-dry'],
+      must: true,
+      why: 'A swab is never shut wet in the case.',
+      harm: 'mould in days',
+      mark: 'practice',
+    },
+    {
+      id: 'swab/wash-cloth',
+      item: 'swab/wash',
+      part: 'swab',
+      action: 'Swab washed, hung to dry fully',
+      how: 'Replace it when it has grown thin.',
+      minutes: 2,
+      after: ['swab/hang'],
+      needs: ['swab-used'],
+      harm: 'last week’s dirt goes back into the bore',
+      supplies: ['dish soap'],
+      mark: 'practice',
+    },
+  ],
+  neverDos: [],
+};

@@ -1,0 +1,468 @@
+import { estimate } from '#core/explain/explained.ts';
+import type { Method } from '#core/book/method.ts';
+import { KEYED, SAXOPHONES, SINGLE_REEDS, SWABBED } from '#core/tables/instruments/kind-groups.ts';
+import { all, always, tougherPads } from '#core/tables/methods/asked-of.ts';
+
+/** Solvents on a pad seat are for metal bodies; a piccolo may be of wood or plastic. */
+const METAL_BODIES = [...SAXOPHONES, 'flute'] as const;
+const CAPPED = 'the reed dries in a wave and breeds germs, and the mouthpiece behind it stays wet';
+
+/** What is done at once when the playing is over. */
+export const AFTER_PLAYING = {
+  'clarinet-swab-path': {
+    question: 'How is the clarinet swabbed?',
+    moment: 'After playing',
+    askedOf: all('clarinet'),
+    choices: {
+      whole: {
+        words: 'in one pull from the bell out at the mouthpiece',
+        mark: 'practice',
+        cost: 'sockets keep a ring of water, and the cloth runs past the mouthpiece tip',
+      },
+      'body-only': { words: 'mouthpiece off, body whole, bell to barrel', mark: 'practice' },
+      'by-joint': { words: 'taken apart, each piece alone', mark: 'practice' },
+    },
+    usual: always('by-joint', 'it spares the mouthpiece tip and reaches the sockets'),
+  },
+  'sax-swab-path': {
+    question: 'Is the neck off when the body is swabbed?',
+    moment: 'After playing',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      apart: {
+        words: 'neck off, three pieces',
+        mark: 'practice',
+        order: [['saxophone/neck-off', 'saxophone/mouthpiece-off']],
+      },
+      'neck-left-on': {
+        words: 'mouthpiece off, silk from the bell out through the neck in one',
+        mark: 'practice',
+        without: ['saxophone/swab-neck', 'saxophone/swab-body-pass', 'saxophone/swab-body-down'],
+        order: [
+          ['saxophone/mouthpiece-off', 'saxophone/pull-through-neck'],
+          ['saxophone/pull-through-neck', 'saxophone/neck-off'],
+          ['saxophone/pull-through-neck', 'saxophone/unhook'],
+        ],
+        notWith: { method: 'swab-cloth', choices: ['cored'], why: 'a cored swab never goes through the neck' },
+        cost: 'the neck gets no cloth of its own',
+      },
+    },
+    usual: always('apart', 'the neck gets its own cloth; left on when minutes are short'),
+  },
+  'sax-drying-order': {
+    question: 'Which piece is dried first?',
+    moment: 'After playing',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      'mouthpiece-neck-body': {
+        words: 'mouthpiece, neck, body',
+        mark: 'practice',
+        order: [
+          ['saxophone/swab-mouthpiece', 'saxophone/swab-neck'],
+          ['saxophone/swab-mouthpiece', 'saxophone/pull-through-neck'],
+          ['saxophone/swab-neck', 'saxophone/swab-body-pass'],
+          ['saxophone/swab-neck', 'saxophone/swab-body-down'],
+          ['saxophone/swab-mouthpiece', 'saxophone/swab-body-pass'],
+          ['saxophone/swab-mouthpiece', 'saxophone/swab-body-down'],
+        ],
+      },
+      'body-then-reed-and-neck': {
+        words: 'body, then mouthpiece and neck; the reed is moved first all the same',
+        mark: 'practice',
+        order: [
+          ['saxophone/swab-body-pass', 'saxophone/swab-mouthpiece'],
+          ['saxophone/swab-body-down', 'saxophone/swab-mouthpiece'],
+          ['saxophone/pull-through-neck', 'saxophone/swab-mouthpiece'],
+          ['saxophone/swab-body-pass', 'saxophone/swab-neck'],
+          ['saxophone/swab-body-down', 'saxophone/swab-neck'],
+        ],
+        cost: 'the wettest pieces wait longest',
+      },
+      'neck-and-mouthpiece-together-then-body': {
+        words: 'neck and mouthpiece together, then the body',
+        mark: 'practice',
+        order: [
+          ['saxophone/swab-neck', 'saxophone/swab-body-pass'],
+          ['saxophone/swab-neck', 'saxophone/swab-body-down'],
+          ['saxophone/swab-mouthpiece', 'saxophone/swab-body-pass'],
+          ['saxophone/swab-mouthpiece', 'saxophone/swab-body-down'],
+          ['saxophone/swab-mouthpiece', 'saxophone/pull-through-neck'],
+        ],
+      },
+    },
+    usual: always('mouthpiece-neck-body', 'wettest first, the reed off at once'),
+  },
+  'sax-swab-direction': {
+    question: 'Which way does the cloth go through the body?',
+    moment: 'After playing',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      'bell-to-top': { words: 'in at the bell, out at the top', mark: 'practice' },
+      'top-to-bell': {
+        words: 'in at the top, out at the bell',
+        mark: 'practice',
+        notWith: {
+          method: 'sax-swab-path',
+          choices: ['neck-left-on'],
+          why: 'with the neck left on the cloth goes from the bell out at the neck',
+        },
+      },
+    },
+    usual: always('bell-to-top', 'water stays away from the upper stack; either is better than none'),
+  },
+  'sax-body-swab': {
+    question: 'How often is the body swabbed?',
+    moment: 'After playing',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      'every-play': { words: 'after every play', mark: 'practice' },
+      seldom: {
+        words: 'seldom: left to air',
+        mark: 'practice',
+        without: ['saxophone/swab-body-pass', 'saxophone/swab-body-down'],
+        says: {
+          'saxophone/swab-mouthpiece': { how: 'Paper towel serves as well.' },
+        },
+        notWith: {
+          method: 'sax-swab-path',
+          choices: ['neck-left-on'],
+          why: 'there the one pull through body and neck is all the drying there is',
+        },
+        cost: 'palm-key and G-sharp pads stay wet longer and stick sooner',
+      },
+    },
+    usual: always('every-play', 'mouthpiece and neck matter most'),
+  },
+  'sax-mouthpiece-swab': {
+    question: 'How often is the mouthpiece swabbed?',
+    moment: 'After playing',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      'every-play': { words: 'after every play', mark: 'practice' },
+      'now-and-then': {
+        words: 'when it looks dirty',
+        mark: 'practice',
+        off: ['saxophone/dry-mouthpiece'],
+        cost: 'film and germs nearest the mouth',
+      },
+    },
+    usual: always('every-play', 'it is nearest the mouth'),
+  },
+  'sax-mouthpiece-stowed': {
+    question: 'Where does the mouthpiece travel?',
+    moment: 'After playing',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      'off-capped': { words: 'on its own, capped', mark: 'practice' },
+      'on-neck-in-sleeve': {
+        words: 'back on the neck, in a pouch',
+        mark: 'practice',
+        says: { 'saxophone/cap-mouthpiece': { action: 'Mouthpiece back on the dry neck, ligature, then cap, slowly' } },
+        order: [
+          ['saxophone/swab-neck', 'saxophone/cap-mouthpiece'],
+          ['saxophone/pull-through-neck', 'saxophone/cap-mouthpiece'],
+          ['saxophone/cap-mouthpiece', 'saxophone/neck-stowed'],
+        ],
+        cost: 'the cork stays pressed and the fit loosens sooner',
+      },
+    },
+    usual: always('off-capped', 'the cork recovers, the tip is guarded'),
+  },
+  'sax-neck-storage': {
+    question: 'Where does the neck travel?',
+    moment: 'After playing',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      slot: {
+        words: 'in its own place in the case',
+        mark: 'practice',
+        says: { 'saxophone/neck-stowed': { action: 'Neck into its own slot, where it cannot move' } },
+      },
+      'sleeve-in-bell': {
+        words: 'in a soft sleeve, laid in the bell',
+        mark: 'practice',
+        says: { 'saxophone/neck-stowed': { action: 'Neck in its soft sleeve, laid in the bell, not pushed' } },
+      },
+    },
+    usual: always('slot', 'as long as the shake test is silent; a neck that can roll spoils the octave key'),
+  },
+  'swab-cloth': {
+    question: 'What is the swab made of?',
+    moment: 'After playing',
+    askedOf: all(...SWABBED),
+    choices: {
+      silk: { words: 'silk: does not stick', mark: 'practice', thirst: estimate(1) },
+      cotton: { words: 'cotton: thirstier', mark: 'practice', thirst: estimate(1.3) },
+      microfibre: { words: 'microfibre: fast', mark: 'practice', thirst: estimate(1.2) },
+      cored: {
+        words: 'cored, for a saxophone body only',
+        kinds: SAXOPHONES,
+        mark: 'practice',
+        thirst: estimate(1.3),
+        notWith: {
+          method: 'sax-swab-path',
+          choices: ['neck-left-on'],
+          why: 'a cored swab never goes through the neck',
+        },
+        cost: 'never through mouthpiece or neck: it sticks, and getting it out is the bench’s',
+      },
+    },
+    usual: {
+      cases: [
+        {
+          of: { kinds: [...SAXOPHONES, 'bassoon'] },
+          choice: 'microfibre',
+          why: 'wide bores',
+          mark: 'practice',
+        },
+      ],
+      otherwise: 'silk',
+      why: 'narrow bores: it does not stick',
+    },
+  },
+  'fluffy-stick': {
+    question: 'Does a fluffy stick stay in the bore?',
+    moment: 'After playing',
+    askedOf: all('clarinet', 'bass-clarinet', ...SAXOPHONES),
+    choices: {
+      yes: {
+        words: 'yes',
+        mark: 'practice',
+        cost: 'it holds the water against the pads, and it sheds',
+        advice: 'The fluffy stick goes in after the swab, never instead of it.',
+      },
+      no: { words: 'no', mark: 'practice' },
+    },
+    usual: always('no', 'it keeps the water at the pads, and sheds'),
+  },
+  'reed-after-playing': {
+    question: 'What becomes of the reed?',
+    moment: 'After playing',
+    askedOf: all(...SINGLE_REEDS),
+    choices: {
+      off: { words: 'always off', mark: 'practice' },
+      capped: {
+        words: 'left on, under the cap',
+        mark: 'practice',
+        without: [
+          'clarinet/ligature-off',
+          'clarinet/swab-mouthpiece',
+          'clarinet/wipe-mouthpiece-alone',
+          'bass-clarinet/ligature-off',
+          'bass-clarinet/swab-mouthpiece',
+          'saxophone/swab-mouthpiece',
+        ],
+        off: ['clarinet/dry-mouthpiece', 'bass-clarinet/dry-mouthpiece', 'saxophone/dry-mouthpiece'],
+        notWith: {
+          method: 'clarinet-swab-path',
+          choices: ['whole'],
+          why: 'the pull out at the mouthpiece needs the reed off first',
+        },
+        says: {
+          'clarinet/cap-with-mouthpiece': { action: 'Capped mouthpiece into its place' },
+          'saxophone/cap-mouthpiece': { action: 'Capped mouthpiece into its place' },
+        },
+        cost: CAPPED,
+      },
+    },
+    usual: always('off', 'flatness and hygiene outweigh the minute saved; capped is for a beginner’s first weeks'),
+  },
+  'bocal-cleaning': {
+    question: 'How is the bocal cleaned after playing?',
+    moment: 'After playing',
+    askedOf: all('bassoon', 'cor-anglais'),
+    choices: {
+      swab: { words: 'with a small swab', mark: 'practice' },
+      brush: {
+        words: 'with a bocal brush, gently',
+        mark: 'practice',
+        says: {
+          'bassoon/swab-bocal': { action: 'Bocal brush, gently, from the corked end; then blown through' },
+          'cor-anglais/swab-bocal': { action: 'Bocal blown out and brushed gently from its corked end' },
+        },
+      },
+    },
+    usual: always('swab', 'daily the swab; the brush at the monthly rinse'),
+  },
+  'pads-after-playing': {
+    question: 'What is done for the pads?',
+    moment: 'After playing',
+    askedOf: all(...KEYED),
+    choices: {
+      'blot-when-wet': { words: 'wet ones blotted', mark: 'practice' },
+      'blot-after-hard-evenings': {
+        words: 'blotted after hard evenings only',
+        mark: 'practice',
+        says: { 'keyed/blot-wet-pads': { how: 'After a long, wet evening only.' } },
+        cost: 'a wet pad is left to dry by itself on ordinary days',
+      },
+      'blot-always': { words: 'all closed ones blotted every time', mark: 'practice' },
+      'prop-open': {
+        words: 'wet ones blotted, the closed ones left ajar to dry',
+        mark: 'practice',
+      },
+      nothing: {
+        words: 'nothing',
+        mark: 'practice',
+        off: ['keyed/blot-pads', 'oboe/vents'],
+        cost: 'wet pads soften, cling and come away',
+      },
+    },
+    usual: {
+      cases: [
+        {
+          of: { kinds: [...SAXOPHONES] },
+          choice: 'prop-open',
+          why: 'a saxophone’s closed pads dry ajar, nearest the neck first',
+          mark: 'practice',
+        },
+      ],
+      otherwise: 'blot-when-wet',
+      why: 'paper where a pad is wet, nothing where it is not',
+    },
+  },
+  'paper-use-wet': {
+    question: 'How does paper dry a wet pad?',
+    moment: 'After playing',
+    askedOf: tougherPads,
+    choices: {
+      'press-release': {
+        words: 'laid in, pressed, lifted',
+        mark: 'practice',
+        says: {
+          'keyed/blot-wet-pads': { how: 'Press shut, release, lift; not drawn: damp paper tears and drags the skin.' },
+          'keyed/blot-every-pad': { how: 'Press shut, release, lift; not drawn: damp paper tears and drags the skin.' },
+        },
+      },
+      'draw-out': {
+        words: 'held a few seconds, drawn out under slight pressure',
+        mark: 'practice',
+        says: {
+          'keyed/blot-wet-pads': { how: 'Held a few seconds, drawn out under slight pressure.' },
+          'keyed/blot-every-pad': { how: 'Held a few seconds, drawn out under slight pressure.' },
+        },
+        cost: 'damp paper tears and drags the pad',
+      },
+      'slide-through': {
+        words: 'slid in and out',
+        mark: 'practice',
+        when: { pads: ['leather'] },
+        says: {
+          'keyed/blot-wet-pads': { how: 'Slid in and out under the pad.' },
+          'keyed/blot-every-pad': { how: 'Slid in and out under the pad.' },
+        },
+      },
+      wipe: {
+        words: 'light strokes under the pad',
+        mark: 'practice',
+        when: { pads: ['leather'] },
+        says: {
+          'keyed/blot-wet-pads': { how: 'Light strokes under the pad.' },
+          'keyed/blot-every-pad': { how: 'Light strokes under the pad.' },
+        },
+      },
+    },
+    usual: always('press-release', 'damp paper tears and drags'),
+  },
+  'paper-use-sticky': {
+    question: 'How does paper clean a sticky pad?',
+    moment: 'After playing',
+    askedOf: tougherPads,
+    choices: {
+      'press-release': {
+        words: 'laid in, pressed, lifted',
+        mark: 'practice',
+        advice: 'A sticky pad: plain paper laid in, the pad pressed shut, paper lifted.',
+        cost: 'the dirt may stay on the pad',
+      },
+      'draw-out': {
+        words: 'held a few seconds, drawn out under slight pressure',
+        mark: 'practice',
+        advice: 'A sticky pad: shut on plain paper a few seconds, drawn out slowly, stopped before it tears.',
+      },
+      'slide-through': {
+        words: 'slid in and out',
+        mark: 'practice',
+        when: { pads: ['leather'] },
+        advice: 'A sticky pad: plain paper slid in and out under it.',
+      },
+      wipe: {
+        words: 'light strokes under the pad',
+        mark: 'practice',
+        when: { pads: ['leather'] },
+        advice: 'A sticky pad: light strokes of plain paper under it.',
+      },
+    },
+    usual: always('draw-out', 'the dirt has to leave with the paper'),
+  },
+  'sticky-pad': {
+    question: 'What may a sticky pad be cleaned with?',
+    moment: 'After playing',
+    askedOf: all(...KEYED),
+    choices: {
+      'plain-paper': { words: 'plain paper', mark: 'practice' },
+      'cigarette-paper': {
+        words: 'cigarette paper',
+        mark: 'practice',
+        advice: 'A sticky pad: cigarette paper, never its gummed edge.',
+      },
+      'coated-paper': { words: 'coated paper', mark: 'practice', cost: 'it leaves residue' },
+      'contact-cleaner': {
+        words: 'contact cleaner on a bud',
+        kinds: METAL_BODIES,
+        mark: 'practice',
+        cost: 'flammable vapour: an adult, an open window, no flame; metal bodies only',
+      },
+      'lighter-fluid': {
+        words: 'lighter fluid on a bud',
+        kinds: METAL_BODIES,
+        mark: 'practice',
+        cost: 'it burns: an adult, an open window, no flame or cigarette, cloths aired',
+      },
+    },
+    usual: always('plain-paper', 'then contact cleaner, aired, by an adult, on a metal body only'),
+  },
+  'hide-bag': {
+    question: 'Is the hide bag left open or shut?',
+    moment: 'After playing',
+    askedOf: [{ kinds: ['highland-pipes'], build: { bag: ['hide'] } }],
+    choices: {
+      closed: { words: 'zip shut', mark: 'practice' },
+      'opened-to-dry': { words: 'opened to dry', mark: 'practice', cost: 'hide that dries out cracks' },
+    },
+    usual: always('closed', 'unless you blow wet or it smells; mould is looked for monthly (an estimate)'),
+  },
+  'pipes-brush-or-swab': {
+    question: 'Brush, or pull-through?',
+    moment: 'After playing',
+    askedOf: all('highland-pipes'),
+    choices: {
+      brush: { words: 'brushes', mark: 'practice' },
+      'pull-through': {
+        words: 'a pull-through',
+        mark: 'practice',
+        says: {
+          'highland-pipes/brush-blowpipe': { action: 'Blowpipe: pull-through, never forced' },
+          'highland-pipes/brush-blowpipe-flap': {
+            action: 'Blowpipe: pull-through from the mouth end, eased past the flap',
+          },
+          'highland-pipes/brush-blowpipe-stock': { action: 'Blowpipe stock: pull-through; its top wiped' },
+          'highland-pipes/brush-chanter-stock': { action: 'Chanter stock: pull-through, wiped' },
+          'highland-pipes/brush-stocks': { action: 'All stocks pulled through, each drone reed looked at' },
+        },
+        cost: 'pull-throughs stick in narrow bores',
+      },
+    },
+    usual: always('brush', 'pull-throughs stick in narrow bores'),
+  },
+  'pipes-valve-rinse': {
+    question: 'How often is the in-line valve rinsed?',
+    moment: 'After playing',
+    askedOf: [{ kinds: ['highland-pipes'], build: { blowpipeValve: ['in-line'] } }],
+    choices: {
+      'every-play': { words: 'after every play', mark: 'general' },
+      weekly: { words: 'weekly', mark: 'general', cost: 'a valve that fouls needs a peroxide soak' },
+    },
+    usual: always('every-play', 'it takes a minute and spares the peroxide soak'),
+  },
+} as const satisfies Readonly<Record<string, Method>>;

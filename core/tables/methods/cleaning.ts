@@ -1,0 +1,357 @@
+import type { Method } from '#core/book/method.ts';
+import {
+  ALWAYS_PISTONS,
+  BRASS,
+  KEYED,
+  SAXOPHONES,
+  SINGLE_REEDS,
+  SWABBED,
+} from '#core/tables/instruments/kind-groups.ts';
+import { all, always, pistons } from '#core/tables/methods/asked-of.ts';
+
+const BATHED = [...pistons, { kinds: ['trombone'] as const }];
+
+/** Washing, wiping and the bath. */
+export const CLEANING = {
+  'mouthpiece-wash-interval': {
+    question: 'How often is the mouthpiece washed?',
+    moment: 'Cleaning',
+    askedOf: all(...SINGLE_REEDS),
+    choices: {
+      weekly: { words: 'weekly', mark: 'practice' },
+      monthly: { words: 'monthly', mark: 'practice' },
+    },
+    usual: always('weekly', 'it is nearest the mouth'),
+  },
+  'mouthpiece-wash-with': {
+    question: 'What is the mouthpiece washed with?',
+    moment: 'Cleaning',
+    askedOf: all(...SINGLE_REEDS),
+    choices: {
+      soap: {
+        words: 'lukewarm water and a little soap',
+        mark: 'practice',
+        says: { 'single-reed/brush-mouthpiece': { how: 'Lukewarm water, a little mild soap, rinsed.' } },
+      },
+      'plain-water': {
+        words: 'lukewarm water alone',
+        mark: 'practice',
+        says: { 'single-reed/brush-mouthpiece': { how: 'Lukewarm water alone.' } },
+        cost: 'film comes off less well',
+      },
+    },
+    usual: always('soap', 'film comes off'),
+  },
+  'mouthpiece-wash-tool': {
+    question: 'With a brush, or without?',
+    moment: 'Cleaning',
+    askedOf: all(...SINGLE_REEDS),
+    choices: {
+      'soft-brush': {
+        words: 'a soft brush with bristles at its top',
+        mark: 'practice',
+        says: { 'single-reed/brush-mouthpiece': { how: 'A soft brush with bristles at its top; wire never touches.' } },
+      },
+      'no-brush': {
+        words: 'cloth or cotton bud',
+        mark: 'practice',
+        says: { 'single-reed/brush-mouthpiece': { how: 'A cloth or a cotton bud, no brush.' } },
+      },
+    },
+    usual: always('soft-brush', 'its bristles reach the end; wire never touches'),
+  },
+  'mouthpiece-soak': {
+    question: 'When is the mouthpiece soaked in mild acid?',
+    moment: 'Cleaning',
+    askedOf: [{ kinds: SINGLE_REEDS, build: { mouthpiece: ['hard-rubber', 'plastic', 'glass'] } }],
+    choices: {
+      'against-lime': { words: 'when lime is seen', mark: 'practice' },
+      monthly: { words: 'monthly', mark: 'practice', cost: 'acid where there may be no lime' },
+      never: { words: 'never', mark: 'practice', cost: 'lime stays' },
+    },
+    usual: always('against-lime', 'acid is for lime, not for habit'),
+  },
+  'cork-in-the-wash': {
+    question: 'How is the cork kept from the water?',
+    moment: 'Cleaning',
+    askedOf: [{ kinds: ['clarinet', 'bass-clarinet'] }],
+    choices: {
+      'keep-dry': {
+        words: 'kept dry',
+        mark: 'practice',
+        says: { 'single-reed/brush-mouthpiece': { how: 'The cork stays dry.' } },
+      },
+      'grease-thick-then-rinse': {
+        words: 'cork greased thickly, quick rinse, never submerged',
+        mark: 'one-voice',
+        says: {
+          'single-reed/brush-mouthpiece': { how: 'Cork coated thickly with grease; a quick rinse, never under.' },
+        },
+      },
+    },
+    usual: always('keep-dry', 'the coat of grease is for when it must be rinsed'),
+  },
+  'mouthpiece-alcohol': {
+    question: 'Alcohol on the mouthpiece?',
+    moment: 'Cleaning',
+    askedOf: all(...SINGLE_REEDS),
+    choices: {
+      wipe: { words: 'a quick wipe, rinsed', mark: 'practice', cost: 'it dries the mouthpiece over time' },
+      no: { words: 'no: water and soap', mark: 'practice' },
+    },
+    usual: {
+      cases: [
+        { of: { conditions: ['ill'] }, choice: 'wipe', why: 'while you are ill: short, then rinsed', mark: 'practice' },
+      ],
+      otherwise: 'no',
+      why: 'it dries the mouthpiece over time; water and soap do it',
+    },
+  },
+  'reed-hygiene': {
+    question: 'How are the reeds cleaned?',
+    moment: 'Cleaning',
+    askedOf: all(...SINGLE_REEDS),
+    choices: {
+      rinse: { words: 'rinsed in water', mark: 'practice' },
+      spray: { words: 'a spray sold for it, as labelled', mark: 'practice' },
+      peroxide: { words: 'about 30 s in weak peroxide, rinsed', mark: 'one-voice' },
+    },
+    usual: always('rinse', 'the others weekly (an estimate) or when ill'),
+  },
+  'swab-wash': {
+    question: 'How often is the swab washed?',
+    moment: 'Cleaning',
+    askedOf: all(...SWABBED),
+    choices: {
+      weekly: { words: 'weekly', mark: 'one-voice' },
+      fortnightly: { words: 'every two weeks', mark: 'one-voice' },
+      monthly: { words: 'monthly at the least', mark: 'practice' },
+      replace: {
+        words: 'replaced instead of washed, about every 3 months',
+        mark: 'estimate',
+        says: { 'swab/wash-cloth': { action: 'A new swab in place of the worn one' } },
+        cost: 'a new swab each time, and what was wiped up stays in the cloth until then',
+      },
+    },
+    usual: {
+      cases: [
+        {
+          of: { kinds: ['bassoon', 'flute', 'piccolo'] },
+          choice: 'fortnightly',
+          why: 'the body swab of a bassoon and the cloth of a flute',
+          mark: 'one-voice',
+        },
+      ],
+      otherwise: 'weekly',
+      why: 'a wet cloth in a closed case grows mould in days',
+    },
+  },
+  'neck-tenon-cleaning': {
+    question: 'How is the neck tenon cleaned?',
+    moment: 'Cleaning',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      'dry-cloth': { words: 'with a dry cloth', mark: 'practice' },
+      'brass-cloth': {
+        words: 'rarely with an impregnated brass cloth',
+        mark: 'practice',
+        says: { 'saxophone/clean-neck-tenon': { how: 'Where dry is not enough: the impregnated cloth, wiped off.' } },
+        cost: 'it takes a little metal each time',
+      },
+      'polish-cloth': {
+        words: 'with a trace of furniture polish',
+        mark: 'practice',
+        says: {
+          'saxophone/clean-neck-tenon': { how: 'A trace of polish on the cloth, wiped off; never on the cork.' },
+        },
+        cost: 'it leaves a film; the cork takes grease only',
+      },
+    },
+    usual: always('dry-cloth', 'nothing that cuts metal or leaves a film'),
+  },
+  'sax-outside': {
+    question: 'How is the lacquer cleaned?',
+    moment: 'Cleaning',
+    askedOf: [{ kinds: SAXOPHONES, build: { finish: ['lacquer'] } }],
+    choices: {
+      'dry-cloth': { words: 'with a dry cloth', mark: 'practice' },
+      'polish-on-cloth': {
+        words: 'with a trace of furniture polish on the cloth, no silicone',
+        mark: 'practice',
+        says: {
+          'saxophone/clean-outside': {
+            how: 'A trace of furniture polish on the cloth, no silicone, off pads, felts and rods.',
+          },
+        },
+        cost: 'silicone fouls pads and hinders later lacquer work',
+      },
+    },
+    usual: always('dry-cloth', 'nothing that gets under pads or hinders later work'),
+  },
+  'alcohol-on-keys': {
+    question: 'Alcohol on the keys?',
+    moment: 'Cleaning',
+    askedOf: all(...KEYED),
+    choices: {
+      lightly: {
+        words: 'lightly, on a cloth',
+        mark: 'practice',
+        cost: 'said to take thin plating and to dry wood beside it',
+      },
+      no: { words: 'no: a soft cloth', mark: 'practice' },
+    },
+    usual: always('no', 'said to take thin plating and to dry wood beside it; never over pads'),
+  },
+  'alcohol-on-plastic-body': {
+    question: 'Alcohol on the plastic body?',
+    moment: 'Cleaning',
+    askedOf: [{ kinds: KEYED, build: { body: ['plastic'] } }],
+    choices: {
+      'wipe-outside': { words: 'a wipe, outside', mark: 'one-voice', cost: 'some plastics craze' },
+      no: { words: 'no: a barely damp cloth, pads kept dry', mark: 'general' },
+    },
+    usual: always('no', 'some plastics craze'),
+  },
+  'ill-cleaning': {
+    question: 'How often is it cleaned while you are ill?',
+    moment: 'Cleaning',
+    askedOf: all(...SWABBED, ...BRASS, 'highland-pipes'),
+    choices: {
+      both: { words: 'on day 4 and day 7, then weekly', mark: 'one-voice' },
+      'day-4-and-7': { words: 'on day 4 and day 7', mark: 'one-voice' },
+      weekly: { words: 'weekly', mark: 'one-voice' },
+    },
+    usual: always('both', 'day 4, day 7, then weekly while it lasts'),
+  },
+  'mouthpipe-brushing': {
+    question: 'How often is the mouthpipe brushed?',
+    moment: 'Cleaning',
+    askedOf: BATHED,
+    choices: {
+      weekly: { words: 'weekly', mark: 'practice' },
+      'with-the-bath': { words: 'with the bath', mark: 'practice' },
+    },
+    usual: always('weekly', 'red rot begins in the mouthpipe'),
+  },
+  'brass-bath-interval': {
+    question: 'How often does it have a bath?',
+    moment: 'Cleaning',
+    askedOf: BATHED,
+    choices: {
+      monthly: { words: 'monthly', mark: 'practice' },
+      '2-months': { words: 'every 2 months', mark: 'practice' },
+      '3-months': { words: 'every 3 months', mark: 'practice' },
+    },
+    usual: always('2-months', 'between the monthly and the three-monthly bath of practice'),
+  },
+  'bath-temperature': {
+    question: 'How warm is the water?',
+    moment: 'Cleaning',
+    askedOf: all(...BRASS),
+    choices: {
+      cold: {
+        words: 'cold',
+        mark: 'one-voice',
+        says: {
+          'piston-brass/bath-fill': { how: 'Cold water.' },
+          'trombone/bath-tub': { how: 'Cold water.' },
+          'horn/hose': { how: 'Cold water.' },
+          'rotary-tuba/rinse': { how: 'Cold water.' },
+        },
+      },
+      lukewarm: {
+        words: 'lukewarm',
+        mark: 'practice',
+        says: {
+          'piston-brass/bath-fill': { how: 'Lukewarm, never hot.' },
+          'trombone/bath-tub': { how: 'Lukewarm, never hot.' },
+          'horn/hose': { how: 'Lukewarm at most.' },
+          'rotary-tuba/rinse': { how: 'Lukewarm at most.' },
+        },
+      },
+    },
+    usual: {
+      cases: [{ of: { kinds: ['horn'] }, choice: 'cold', why: 'cold through the horn', mark: 'one-voice' }],
+      otherwise: 'lukewarm',
+      why: 'hot is not offered: it lifts lacquer and cleans no better',
+    },
+  },
+  'horn-monthly-order': {
+    question: 'Monthly slides: rinse first, or grease first?',
+    moment: 'Cleaning',
+    askedOf: all('horn'),
+    choices: {
+      'rinse-then-grease': {
+        words: 'all slides out, brushed, rinsed, dried, greased',
+        mark: 'practice',
+        order: [['horn/empty', 'horn/grease-legs']],
+      },
+      'grease-then-rinse': {
+        words: 'each slide brushed, greased and back in, then the closed horn rinsed',
+        mark: 'one-voice',
+        order: [
+          ['horn/brush-slides', 'horn/grease-legs'],
+          ['horn/grease-legs', 'horn/rinse-again'],
+        ],
+        says: {
+          'horn/slides-out': {
+            action: 'Slides one after the other, their valve pressed: out, and back before the next',
+          },
+          'horn/grease-legs': { how: 'Each slide back in before the next, so that none is exchanged.' },
+        },
+        cost: 'grease meets metal that has not been rinsed yet',
+      },
+    },
+    usual: always('rinse-then-grease', 'grease holds on dry metal, and loosened dirt leaves first'),
+  },
+  'rotors-and-water': {
+    question: 'Does water go through with the rotors in?',
+    moment: 'Cleaning',
+    askedOf: [
+      { kinds: ['horn'] },
+      { kinds: ['tuba'], build: { valves: ['rotary'] } },
+      { kinds: ['trombone'], build: { rotor: ['one'] } },
+    ],
+    choices: {
+      'flush-rotors-in': { words: 'yes, at low pressure, oil afterwards', mark: 'practice' },
+      'no-home-water': {
+        words: 'no: mouthpipe and slides only, flushed at the bench',
+        mark: 'general',
+        without: [
+          'horn/hose',
+          'horn/rinse-again',
+          'horn/empty',
+          'rotary-tuba/rinse',
+          'rotary-tuba/rinse-again',
+          'rotary-tuba/drain',
+        ],
+        says: {
+          'horn/brush-mouthpipe': { how: 'The brush barely damp: nothing runs on into the rotors.' },
+          'horn/dry-outside': { action: 'Dry outside against spots' },
+          'rotary-tuba/brush': { how: 'The brush barely damp: nothing runs on into the rotors.' },
+          'trombone/bath-tub': { how: 'The bell section with its rotor stays out of the water.' },
+        },
+        cost: 'what breath leaves behind the rotors stays until the bench',
+      },
+    },
+    usual: always('flush-rotors-in', 'without water at home is for owners who will not oil bearings'),
+  },
+  'brass-mouthpiece-wash': {
+    question: 'How is the mouthpiece washed?',
+    moment: 'Cleaning',
+    askedOf: all(...ALWAYS_PISTONS, 'tuba', 'horn', 'trombone'),
+    choices: {
+      brush: { words: 'brushed by hand', mark: 'practice' },
+      dishwasher: {
+        words: 'in the dishwasher',
+        mark: 'one-voice',
+        says: {
+          'brass/brush-mouthpiece': { action: 'Mouthpiece into the dishwasher, upright, then dried' },
+          'brass/brush-steel-mouthpiece': { action: 'Mouthpiece into the dishwasher, upright, then dried' },
+        },
+        when: { brassMouthpiece: ['stainless'] },
+      },
+    },
+    usual: always('brush', 'safe for every plating; the machine does not sterilise either'),
+  },
+} as const satisfies Readonly<Record<string, Method>>;

@@ -1,0 +1,347 @@
+import { KIND_IDS } from '#core/instruments/kind.ts';
+import type { Method } from '#core/book/method.ts';
+import { DOUBLE_REEDS, SAXOPHONES, SINGLE_REEDS } from '#core/tables/instruments/kind-groups.ts';
+import { all, always } from '#core/tables/methods/asked-of.ts';
+
+/** Putting together and handling. */
+export const JOINING = {
+  'clarinet-join-order': {
+    question: 'In which order does the clarinet go together?',
+    moment: 'Putting together',
+    askedOf: all('clarinet'),
+    choices: {
+      'from-the-mouth': {
+        words: 'mouthpiece, barrel, upper, lower, bell',
+        mark: 'practice',
+        order: [
+          ['clarinet/mouthpiece-to-barrel', 'clarinet/barrel-to-upper'],
+          ['clarinet/barrel-to-upper', 'clarinet/upper-to-lower'],
+          ['clarinet/upper-to-lower', 'clarinet/bell-on'],
+        ],
+      },
+      'from-the-bell': {
+        words: 'bell, lower, upper, barrel, mouthpiece',
+        mark: 'general',
+        order: [
+          ['clarinet/bell-on', 'clarinet/upper-to-lower'],
+          ['clarinet/upper-to-lower', 'clarinet/barrel-to-upper'],
+          ['clarinet/barrel-to-upper', 'clarinet/mouthpiece-to-barrel'],
+        ],
+      },
+    },
+    usual: always('from-the-mouth', 'both end with the reed'),
+  },
+  'reed-or-ligature-first': {
+    question: 'Reed first, or ligature first?',
+    moment: 'Putting together',
+    askedOf: all(...SINGLE_REEDS),
+    choices: {
+      'reed-first': {
+        words: 'reed laid on, ligature over it',
+        mark: 'practice',
+        order: [
+          ['clarinet/reed-on', 'clarinet/ligature-on'],
+          ['bass-clarinet/reed-on', 'bass-clarinet/ligature-on'],
+          ['saxophone/reed-on', 'saxophone/ligature-on'],
+        ],
+      },
+      'ligature-first': {
+        words: 'loose ligature on, reed slid in behind',
+        mark: 'general',
+        order: [
+          ['clarinet/ligature-on', 'clarinet/reed-on'],
+          ['bass-clarinet/ligature-on', 'bass-clarinet/reed-on'],
+          ['saxophone/ligature-on', 'saxophone/reed-on'],
+        ],
+        says: {
+          'clarinet/ligature-on': { action: 'Loose ligature on, screws on the right' },
+          'clarinet/reed-on': { how: 'Slid in behind the loose ligature; then its screws, only until they resist.' },
+          'bass-clarinet/ligature-on': { action: 'Loose ligature on, screws on the right' },
+          'bass-clarinet/reed-on': {
+            how: 'Slid in behind the loose ligature; then its screws, only until they resist.',
+          },
+          'saxophone/ligature-on': { action: 'Loose ligature on, screws on the right' },
+          'saxophone/reed-on': { how: 'Slid in behind the loose ligature; then its screws, only until they resist.' },
+        },
+      },
+    },
+    usual: always('reed-first', 'ligature first is for whoever chips tips: the ring never travels over a bare tip'),
+  },
+  'reed-tip-level': {
+    question: 'Where does the tip of the reed lie?',
+    moment: 'Putting together',
+    askedOf: all(...SINGLE_REEDS),
+    choices: {
+      level: {
+        words: 'level with the mouthpiece tip',
+        mark: 'practice',
+        says: {
+          'clarinet/reed-on': { how: 'Tip level with the mouthpiece tip.' },
+          'bass-clarinet/reed-on': { how: 'Tip level with the mouthpiece tip.' },
+          'saxophone/reed-on': { how: 'Tip level with the mouthpiece tip.' },
+        },
+      },
+      'hair-of-black': {
+        words: 'a hair of the mouthpiece shows above it',
+        mark: 'practice',
+        says: {
+          'clarinet/reed-on': { how: 'A hair of black shows above the tip.' },
+          'bass-clarinet/reed-on': { how: 'A hair of black shows above the tip.' },
+          'saxophone/reed-on': { how: 'A hair of black shows above the tip.' },
+        },
+      },
+    },
+    usual: always('level', 'the hair is the softer-blowing end of the same adjustment'),
+  },
+  'ligature-height': {
+    question: 'How high does the ligature sit?',
+    moment: 'Putting together',
+    askedOf: all(...SINGLE_REEDS),
+    choices: {
+      'below-line': {
+        words: 'below the scribed line',
+        mark: 'practice',
+        says: {
+          'clarinet/ligature-on': { how: 'Below the scribed line.' },
+          'bass-clarinet/ligature-on': { how: 'Below the scribed line.' },
+          'saxophone/ligature-on': { how: 'Below the scribed line.' },
+        },
+      },
+      'end-of-slope': {
+        words: 'where the cut of the mouthpiece levels out',
+        mark: 'practice',
+        says: {
+          'clarinet/ligature-on': { how: 'Where the cut of the mouthpiece levels out.' },
+          'bass-clarinet/ligature-on': { how: 'Where the cut of the mouthpiece levels out.' },
+          'saxophone/ligature-on': { how: 'Where the cut of the mouthpiece levels out.' },
+        },
+      },
+    },
+    usual: always('below-line', 'a mouthpiece without a line: where its cut levels out'),
+  },
+  'leaving-the-chair': {
+    question: 'Where does it stay when you leave the chair?',
+    moment: 'Putting together',
+    askedOf: all(...KIND_IDS),
+    choices: {
+      'stand-or-case': {
+        words: 'on its stand or in its case',
+        mark: 'practice',
+        advice: 'Leaving the chair: onto its stand or into its shut case, cap on.',
+      },
+      'halves-on-chair': {
+        words: 'parted at the centre, both halves flat on your own chair',
+        mark: 'practice',
+        cost: 'chairs are where instruments are sat on',
+        kinds: ['clarinet', 'oboe', 'cor-anglais'],
+        advice:
+          'Leaving the chair: parted at the centre joint, both pieces flat on your own chair, cap on, for minutes and only where nobody will sit.',
+      },
+      'never-on-a-chair': {
+        words: 'never on a chair',
+        mark: 'practice',
+        advice: 'Leaving the chair: it comes with you or goes into its shut case; never onto a chair.',
+      },
+    },
+    usual: always('stand-or-case', 'chairs are where instruments are sat on'),
+  },
+  'sax-reed-on': {
+    question: 'Reed on before or after the mouthpiece is on the neck?',
+    moment: 'Putting together',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      'after-neck': {
+        words: 'mouthpiece onto the neck first, then reed and ligature',
+        mark: 'practice',
+        order: [
+          ['saxophone/mouthpiece-on', 'saxophone/reed-on'],
+          ['saxophone/mouthpiece-on', 'saxophone/ligature-on'],
+        ],
+      },
+      'bare-mouthpiece': {
+        words: 'reed and ligature first, then onto the neck',
+        mark: 'practice',
+        order: [
+          ['saxophone/reed-on', 'saxophone/mouthpiece-on'],
+          ['saxophone/ligature-on', 'saxophone/mouthpiece-on'],
+        ],
+        cost: 'the mouthpiece is turned beside a mounted reed',
+      },
+    },
+    usual: always('after-neck', 'no twisting beside a mounted reed; the other suits first lessons on the mouthpiece'),
+  },
+  'sax-strap': {
+    question: 'When is the strap hooked?',
+    moment: 'Putting together',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      'hooked-first': {
+        words: 'before the neck goes in, unhooked last',
+        mark: 'practice',
+        order: [
+          ['saxophone/hook-strap', 'saxophone/neck-in'],
+          ['saxophone/neck-off', 'saxophone/unhook'],
+        ],
+      },
+      'hooked-last': {
+        words: 'neck first, then the strap; off first when taking apart',
+        mark: 'practice',
+        order: [
+          ['saxophone/neck-in', 'saxophone/hook-strap'],
+          ['saxophone/unhook', 'saxophone/neck-off'],
+        ],
+        says: {
+          'saxophone/neck-off': {
+            action: 'Neck screw slackened, neck off by its plain tube, the body held by its bell',
+          },
+        },
+      },
+    },
+    usual: always('hooked-first', 'both hands are free, the weight is held while the small part goes in'),
+  },
+  'sax-neck-line': {
+    question: 'How does the neck point?',
+    moment: 'Putting together',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      'in-line': {
+        words: 'over the axis of the bell',
+        mark: 'practice',
+        says: { 'saxophone/neck-in': { how: 'In line with the bell. Head straight, octave lever over its pin.' } },
+      },
+      side: {
+        words: 'turned a little, for playing beside the leg',
+        mark: 'practice',
+        says: {
+          'saxophone/neck-in': { how: 'Turned for playing beside the leg. Head straight, octave lever over its pin.' },
+        },
+      },
+    },
+    usual: always('in-line', 'to the side for small players; either way the head stays straight'),
+  },
+  'sax-mouthpiece-depth': {
+    question: 'How far does the mouthpiece go on, to begin with?',
+    moment: 'Putting together',
+    askedOf: all(...SAXOPHONES),
+    choices: {
+      'forty-percent': {
+        words: '40 % of the cork covered',
+        mark: 'one-voice',
+        says: { 'saxophone/mouthpiece-on': { how: 'About 40 % of the cork covered.' } },
+      },
+      'one-centimetre-left': {
+        words: 'about 1 cm of cork left bare',
+        mark: 'one-voice',
+        says: { 'saxophone/mouthpiece-on': { how: 'About 1 cm of cork left bare; two thirds covered on an alto.' } },
+      },
+    },
+    usual: {
+      cases: [
+        {
+          of: { kinds: ['alto-saxophone'] },
+          choice: 'one-centimetre-left',
+          why: 'on an alto; a starting point only, the tuner decides',
+          mark: 'one-voice',
+        },
+      ],
+      otherwise: 'forty-percent',
+      why: 'a starting point only: the tuner decides, the mark is then kept',
+    },
+  },
+  'oboe-join-order': {
+    question: 'Bell last, or bell first?',
+    moment: 'Putting together',
+    askedOf: all('oboe', 'cor-anglais'),
+    choices: {
+      'upper-lower-bell': {
+        words: 'upper, lower, bell',
+        mark: 'one-voice',
+        order: [['oboe/upper-to-lower', 'oboe/bell-on']],
+      },
+      'bell-lower-upper': {
+        words: 'bell onto the short lower joint first',
+        mark: 'general',
+        order: [['oboe/bell-on', 'oboe/upper-to-lower']],
+      },
+    },
+    usual: always('upper-lower-bell', 'the reed is last in both'),
+  },
+  'bassoon-join-order': {
+    question: 'In which order does the bassoon go together?',
+    moment: 'Putting together',
+    askedOf: all('bassoon'),
+    choices: {
+      'wing-long-bell': {
+        words: 'wing, long joint, bell',
+        mark: 'general',
+        order: [
+          ['bassoon/wing-in', 'bassoon/long-in'],
+          ['bassoon/long-in', 'bassoon/bell-on'],
+        ],
+      },
+      'wing-and-long-together': {
+        words: 'wing and long joint together, then the bell',
+        mark: 'general',
+        order: [['bassoon/wing-and-long-in', 'bassoon/bell-on']],
+      },
+      'bell-on-long-first': {
+        words: 'bell onto the long joint, then both in',
+        mark: 'general',
+        order: [
+          ['bassoon/wing-in', 'bassoon/long-in'],
+          ['bassoon/bell-on', 'bassoon/long-in'],
+        ],
+      },
+    },
+    usual: always('wing-long-bell', 'bell first for short arms'),
+  },
+  'flute-join-order': {
+    question: 'Head first, or foot first?',
+    moment: 'Putting together',
+    askedOf: all('flute'),
+    choices: {
+      'head-first': { words: 'head, then foot', mark: 'general', order: [['flute/head-in', 'flute/foot-on']] },
+      'foot-first': { words: 'foot, then head', mark: 'general', order: [['flute/foot-on', 'flute/head-in']] },
+    },
+    usual: always('head-first', 'the foot’s short tenon then meets a body that can be held well'),
+  },
+  'flute-head-line': {
+    question: 'Where does the blow hole point?',
+    moment: 'Putting together',
+    askedOf: all('flute', 'piccolo'),
+    choices: {
+      centred: {
+        words: 'over the row of keys',
+        mark: 'general',
+        says: { 'flute/head-in': { how: 'Blow hole in line with the keys. Mark it once found.' } },
+      },
+      'turned-in': {
+        words: 'a little towards you',
+        mark: 'general',
+        says: { 'flute/head-in': { how: 'Blow hole a little towards you. Mark it once found.' } },
+      },
+    },
+    usual: always('centred', 'for beginners; mark it once found'),
+  },
+  'wetting-single-reeds': {
+    question: 'How is the reed wetted?',
+    moment: 'Putting together',
+    askedOf: all(...SINGLE_REEDS),
+    choices: {
+      mouth: { words: 'in the mouth, about 10 s', mark: 'one-voice' },
+      water: { words: 'in a cup of water, about 1 min', mark: 'estimate' },
+    },
+    usual: always('water', 'the mouth serves when in haste'),
+  },
+  'wetting-double-reeds': {
+    question: 'How is the reed soaked?',
+    moment: 'Putting together',
+    askedOf: all(...DOUBLE_REEDS),
+    choices: {
+      'room-water': { words: 'in water of the room, 5–10 min', mark: 'one-voice' },
+      mouth: { words: 'in the mouth', mark: 'practice' },
+      'warm-water': { words: 'in warm water', mark: 'practice' },
+    },
+    usual: always('room-water', 'warmth opens the reed, cold closes it'),
+  },
+} as const satisfies Readonly<Record<string, Method>>;

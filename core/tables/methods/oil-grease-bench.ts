@@ -1,0 +1,193 @@
+import type { Method } from '#core/book/method.ts';
+import { BRASS, DOUBLE_REEDS, IN_WOOD, KEYED, SWABBED } from '#core/tables/instruments/kind-groups.ts';
+import { all, always, corked, pistons } from '#core/tables/methods/asked-of.ts';
+
+const SERVICED = [...KEYED, ...BRASS] as const;
+const CLOCKWISE = 'If the guide has to be felt for, turn gently clockwise seen from the top and stop at the click.';
+const BY_EYE = 'Guide set over its slot by eye, lowered, never turned.';
+
+/** Oil, grease, and when the bench has it. */
+export const OIL_GREASE_BENCH = {
+  'tenon-grease': {
+    question: 'When are the tenon corks greased?',
+    moment: 'Oil, grease and bench',
+    askedOf: [{ kinds: SWABBED, build: { tenons: ['cork'] } }],
+    choices: {
+      'most-plays': { words: 'before most plays', mark: 'practice' },
+      monthly: { words: 'monthly', mark: 'one-voice' },
+      'when-stiff': { words: 'when a joint goes on stiffly', mark: 'practice' },
+    },
+    usual: {
+      cases: [
+        {
+          of: { kinds: [...DOUBLE_REEDS] },
+          choice: 'monthly',
+          why: 'body tenons of double reeds, a single light smear',
+          mark: 'one-voice',
+        },
+      ],
+      otherwise: 'when-stiff',
+      why: 'most days while the cork is new, then only when stiff',
+    },
+  },
+  'new-cork-grease': {
+    question: 'How long is a new cork greased at each joining?',
+    moment: 'Oil, grease and bench',
+    askedOf: corked,
+    choices: {
+      'one-week': { words: 'one week', mark: 'one-voice' },
+      'two-weeks': { words: 'two weeks', mark: 'one-voice' },
+    },
+    usual: always('two-weeks', 'until it goes on smoothly'),
+  },
+  'key-oil': {
+    question: 'How often are the keys oiled?',
+    moment: 'Oil, grease and bench',
+    askedOf: all(...KEYED),
+    choices: {
+      '6-months': { words: 'every 6 months', mark: 'one-voice' },
+      '12-months': { words: 'yearly', mark: 'practice' },
+      'bench-only': { words: 'only at the bench', mark: 'practice' },
+    },
+    usual: always('12-months', 'by the player if grown-up, else at the bench'),
+  },
+  'bore-oil-interval': {
+    question: 'How often is the wooden bore oiled?',
+    moment: 'Oil, grease and bench',
+    askedOf: [{ kinds: IN_WOOD, build: { body: ['wood'] } }],
+    choices: {
+      '3-months': { words: 'every 3 months', mark: 'one-voice' },
+      '6-months': { words: 'every 6 months', mark: 'general' },
+      '12-months': { words: 'yearly', mark: 'one-voice' },
+      none: { words: 'not at all, the maker has treated it', mark: 'general' },
+    },
+    usual: {
+      cases: [
+        {
+          of: { newerThanDays: 730 },
+          choice: '3-months',
+          why: 'new wood takes oil more often for its first two years',
+          mark: 'practice',
+        },
+        {
+          of: { conditions: ['dry-air'] },
+          choice: '3-months',
+          why: 'the air is dry',
+          mark: 'practice',
+        },
+      ],
+      otherwise: '6-months',
+      why: 'thin, and with the pads shielded, the usual harm (oily pads) is avoided',
+    },
+  },
+  'bore-oil-passes': {
+    question: 'How many passes of oil?',
+    moment: 'Oil, grease and bench',
+    askedOf: [{ kinds: IN_WOOD, build: { body: ['wood'] } }],
+    choices: {
+      one: { words: 'one', mark: 'one-voice' },
+      two: { words: 'two', mark: 'one-voice' },
+    },
+    usual: always('one', 'on silk: a film, not a coat'),
+  },
+  'bamboo-oil': {
+    question: 'Oil on the outside of the bamboo?',
+    moment: 'Oil, grease and bench',
+    askedOf: [{ kinds: ['bamboo-flute'], build: { body: ['bamboo'] } }],
+    choices: {
+      yes: { words: 'yes, outside', mark: 'practice', cost: 'slippery; most makers advise against it' },
+      no: { words: 'no', mark: 'practice' },
+    },
+    usual: always('no', 'slippery, most makers advise against it'),
+  },
+  'case-humidifier': {
+    question: 'A humidifier in the case when the air is dry?',
+    moment: 'Oil, grease and bench',
+    askedOf: [{ kinds: IN_WOOD, build: { body: ['wood'] } }],
+    choices: {
+      'below-40': {
+        words: 'yes, below about 40 %',
+        mark: 'general',
+        advice: 'In dry air, below about 40 %: a humidifier in the case.',
+      },
+      none: { words: 'no', mark: 'practice', cost: 'wood dries faster between plays' },
+    },
+    usual: always('below-40', 'wood dries in heated air'),
+  },
+  'service-interval': {
+    question: 'How often does it go to the bench?',
+    moment: 'Oil, grease and bench',
+    askedOf: all(...SERVICED),
+    choices: {
+      '6-months': { words: 'every 6 months', mark: 'one-voice' },
+      '12-months': { words: 'yearly', mark: 'practice' },
+    },
+    usual: {
+      cases: [
+        {
+          of: { weeklyMinutesAbove: 600 },
+          choice: '6-months',
+          why: 'it is played more than about 10 h a week',
+          mark: 'estimate',
+        },
+      ],
+      otherwise: '12-months',
+      why: 'yearly, even when nothing is wrong',
+    },
+  },
+  'valve-oil-method': {
+    question: 'How are the valves oiled?',
+    moment: 'Oil, grease and bench',
+    askedOf: pistons,
+    choices: {
+      'half-out': { words: 'lifted half-way', mark: 'practice' },
+      'all-the-way-out': { words: 'taken out and wiped', mark: 'practice' },
+    },
+    usual: always('half-out', 'nothing to drop or swap on ordinary days; through the bottom misses the piston'),
+  },
+  'piston-turning': {
+    question: 'How does a piston find its guide?',
+    moment: 'Oil, grease and bench',
+    askedOf: pistons,
+    choices: {
+      'clockwise-to-the-click': {
+        words: 'turned gently clockwise to the click',
+        mark: 'practice',
+        says: {
+          'piston-brass/oil-half-out': { how: CLOCKWISE },
+          'piston-brass/oil-all-out': { how: CLOCKWISE },
+          'piston-brass/bath-oil': { how: CLOCKWISE },
+        },
+      },
+      'by-eye': {
+        words: 'set by eye, lowered, never turned',
+        mark: 'general',
+        says: {
+          'piston-brass/oil-half-out': { how: BY_EYE },
+          'piston-brass/oil-all-out': { how: BY_EYE },
+          'piston-brass/bath-oil': { how: BY_EYE },
+        },
+      },
+    },
+    usual: always('clockwise-to-the-click', 'turning that way tightens the stem, and the click proves the seat'),
+  },
+  'slide-grease-where': {
+    question: 'Where does slide grease go?',
+    moment: 'Oil, grease and bench',
+    askedOf: all(...BRASS),
+    choices: {
+      'inner-legs': { words: 'on the inner legs, thin', mark: 'practice' },
+      'both-halves': {
+        words: 'on the receiving half as well',
+        mark: 'one-voice',
+        says: {
+          'brass/grease-slides': { how: 'A little on the receiving half as well.' },
+          'piston-brass/bath-grease': { how: 'A little on the receiving half as well.' },
+          'horn/grease-legs': { how: 'A little on the receiving half as well.' },
+          'trombone/bath-grease': { how: 'A little on the receiving half as well.' },
+        },
+      },
+    },
+    usual: always('inner-legs', 'thin: the slide spreads it'),
+  },
+} as const satisfies Readonly<Record<string, Method>>;

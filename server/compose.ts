@@ -1,0 +1,68 @@
+import type { Book } from '#core/book/book.ts';
+import type { Format } from '#core/explain/format.ts';
+import type { OpenDatabase } from '#server/db/connection.ts';
+import { FACTS } from '#server/facts.ts';
+import { createCareRepository } from '#server/features/care/care.repository.ts';
+import { createConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
+import { createInstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
+import { createMethodsRepository } from '#server/features/methods/methods.repository.ts';
+import { createPackupRepository } from '#server/features/packup/packup.repository.ts';
+import { createPlayersRepository } from '#server/features/players/players.repository.ts';
+import { createPlaysRepository } from '#server/features/plays/plays.repository.ts';
+import { createReadings } from '#server/readings.ts';
+import type { AnyFact } from '#server/record/define-fact.ts';
+import { createRecord } from '#server/record/record.repository.ts';
+import { AT_THIS_MACHINE, type Caller, type Services } from '#server/services.ts';
+
+/** How the program itself writes a date where no reader is known. */
+export const ISO_DATES: Format = { date: (date) => date };
+
+type Composing = {
+  readonly book: Book;
+  readonly nowMs: () => number;
+  /** The kinds of fact the record knows. */
+  readonly kinds?: readonly AnyFact<Services>[];
+};
+
+/**
+ * Plugs the server together on one open database.
+ *
+ * @returns the services of a request, by who asks and how they write dates
+ */
+export function compose(
+  { db, watch }: Pick<OpenDatabase, 'db' | 'watch'>,
+  { book, nowMs, kinds = FACTS }: Composing,
+): (caller?: Caller, format?: Format) => Services {
+  const record = createRecord<Services>(db, kinds);
+  const repositories = {
+    players: createPlayersRepository(db),
+    instruments: createInstrumentsRepository(db, book),
+    plays: createPlaysRepository(db),
+    care: createCareRepository(db),
+    packup: createPackupRepository(db),
+    methods: createMethodsRepository(db),
+    conditions: createConditionsRepository(db),
+  };
+  const readings = createReadings(book, record, repositories);
+  const atOnce = <Result>(work: () => Result): Result => {
+    watch.beforeWriting();
+    try {
+      return db.transaction(() => work(), { behavior: 'immediate' });
+    } catch (error) {
+      watch.noticed(error);
+      // What was read in between stands under revisions that were never written.
+      readings.forget();
+      throw error;
+    }
+  };
+  return (caller = AT_THIS_MACHINE, format = ISO_DATES) => ({
+    ...repositories,
+    book,
+    caller,
+    format,
+    nowMs,
+    atOnce,
+    record,
+    readings,
+  });
+}

@@ -1,0 +1,38 @@
+import { careFact } from '#server/features/care/care-done.fact.ts';
+import { decisionFact } from '#server/features/care/decision.fact.ts';
+import { signFact } from '#server/features/care/sign.fact.ts';
+import { wetnessResetFact } from '#server/features/care/wetness-reset.fact.ts';
+import { conditionEndFact } from '#server/features/conditions/condition-end.fact.ts';
+import { conditionFact } from '#server/features/conditions/condition.fact.ts';
+import { buildFact } from '#server/features/instruments/build.fact.ts';
+import { departureFact } from '#server/features/instruments/departure.fact.ts';
+import { instrumentFact } from '#server/features/instruments/instrument.fact.ts';
+import { methodChoiceFact } from '#server/features/methods/method-choice.fact.ts';
+import { methodSetFact } from '#server/features/methods/method-set.fact.ts';
+import { runEventFact } from '#server/features/packup/run-event.fact.ts';
+import { runFact } from '#server/features/packup/run.fact.ts';
+import { playerFact } from '#server/features/players/player.fact.ts';
+import { profileFact } from '#server/features/players/profile.fact.ts';
+import { playFact } from '#server/features/plays/play.fact.ts';
+import type { AnyFact } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+/** Every kind of fact the record knows. A new kind is its definition and its line here. */
+export const FACTS = [
+  playerFact,
+  profileFact,
+  instrumentFact,
+  buildFact,
+  departureFact,
+  playFact,
+  runFact,
+  runEventFact,
+  careFact,
+  signFact,
+  decisionFact,
+  wetnessResetFact,
+  methodChoiceFact,
+  methodSetFact,
+  conditionFact,
+  conditionEndFact,
+] as readonly AnyFact<Services>[];

@@ -1,0 +1,87 @@
+import type { Book } from '#core/book/book.ts';
+import { bookItem } from '#core/book/book.ts';
+import type { CareItem } from '#core/book/care-item.ts';
+import { itemIn } from '#core/book/practice.ts';
+import type { DoneBy } from '#core/care/done-by.ts';
+import { doneWords } from '#core/care/record-words.ts';
+import type { Instrument, InstrumentId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { practiceFor } from '#core/methods/practice-for.ts';
+import { wallMinute } from '#core/plays/play.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import { localDate } from '#core/time/local-date.ts';
+import { carePaths, logCareRequest, type LogCareRequest } from '#contract/care.ts';
+import { invalid, notFound, type Failure } from '#server/failure.ts';
+import { misrepeatedCare } from '#server/features/care/care.repository.ts';
+import { careDone } from '#server/features/care/care.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+const LAST_MINUTE_OF_DAY = 1439;
+
+export type CareDoneBody = {
+  readonly instrumentId: InstrumentId;
+  readonly itemId: string;
+  readonly by: DoneBy;
+  /** Day and minute as one number, as clocks count. */
+  readonly wallMinute: number;
+};
+
+/** What an entry about an item is about, or what in it is not known. */
+export function itemOf(
+  { instruments, book }: { readonly instruments: Services['instruments']; readonly book: Book },
+  { instrumentId, itemId }: { readonly instrumentId: string; readonly itemId: string },
+): Outcome<{ readonly instrument: Instrument; readonly item: CareItem }, Failure> {
+  const instrument = instruments.find(instrumentId);
+  if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  const item = itemIn(practiceFor(book, instrument.kind, instrument.build), itemId);
+  if (!item) return fail(notFound('itemId', 'This instrument has no such care.'));
+  return succeed({ instrument, item });
+}
+
+function decide(
+  request: LogCareRequest,
+  { now }: Deciding,
+  services: Services,
+): Outcome<ToWrite<CareDoneBody>, Failure> {
+  const about = itemOf(services, request);
+  if (!about.ok) return about;
+  const { instrument } = about.value;
+  const doneOn = localDate(request.doneOn);
+  if (doneOn > now.on) return fail(invalid('doneOn', 'That has not happened yet.'));
+  if (doneOn < instrument.acquiredOn && instrument.cameNew)
+    return fail(invalid('doneOn', 'It was new when it came; nothing was done to it before.'));
+  // On an earlier day it was done some time that day, after the plays of that day as far as anybody knows.
+  const atMinute = doneOn === now.on ? now.atMinute : LAST_MINUTE_OF_DAY;
+  const { itemId, by } = request;
+  return succeed({
+    body: { instrumentId: instrument.id, itemId, by, wallMinute: wallMinute(doneOn, atMinute) },
+    on: doneOn,
+    atMinute: null,
+  });
+}
+
+/** Something was done: by a run that was finished, or outside one, at the bench, elsewhere, before Ulu was asked. */
+export const careFact = defineFact<Services>()<CareDoneBody, LogCareRequest>({
+  kind: 'care',
+  store: bodyTable(careDone, {
+    misrepeated: misrepeatedCare,
+    toRow: (done) => done,
+    fromRow: ({ instrumentId, itemId, by, wallMinute: at }) => ({
+      instrumentId: instrumentId as InstrumentId,
+      itemId,
+      by,
+      wallMinute: at,
+    }),
+  }),
+  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
+  words: ({ body }, { book }) => doneWords(bookItem(book, body.itemId), body.itemId, body.by),
+  logged: {
+    path: carePaths.log,
+    request: logCareRequest,
+    decide,
+    sent: ({ on, body }) => ({ ...body, doneOn: on }),
+    answer: ({ key, on, body: { instrumentId, itemId, by } }) => ({ key, instrumentId, itemId, doneOn: on, by }),
+  },
+});

@@ -1,0 +1,59 @@
+import { bookItem } from '#core/book/book.ts';
+import type { DecisionKind } from '#core/care/care-decision.ts';
+import { decisionWords } from '#core/care/record-words.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
+import { carePaths, logDecisionRequest, type LogDecisionRequest } from '#contract/care.ts';
+import { invalid, type Failure } from '#server/failure.ts';
+import { itemOf } from '#server/features/care/care-done.fact.ts';
+import { careDecisions } from '#server/features/care/care.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+const LATEST_POSTPONEMENT_DAYS = 365;
+
+export type DecisionBody = {
+  readonly instrumentId: InstrumentId;
+  readonly itemId: string;
+  readonly kind: DecisionKind;
+  readonly until: LocalDate | null;
+};
+
+function decide(
+  request: LogDecisionRequest,
+  { now }: Deciding,
+  services: Services,
+): Outcome<ToWrite<DecisionBody>, Failure> {
+  const about = itemOf(services, request);
+  if (!about.ok) return about;
+  const { instrument, item } = about.value;
+  const { kind, itemId } = request;
+  const until = request.until === null ? null : localDate(request.until);
+  if (item.trigger.kind === 'every-play')
+    return fail(invalid('itemId', `${item.name} belongs to every play; leave it out in the run, with a reason.`));
+  if ((kind === 'postponed') !== (until !== null))
+    return fail(invalid('until', 'A day goes with letting wait, and with nothing else.'));
+  if (until !== null && (until <= now.on || until > addDays(now.on, LATEST_POSTPONEMENT_DAYS)))
+    return fail(invalid('until', 'Let it wait until a day after today, within a year.'));
+  return succeed({ body: { instrumentId: instrument.id, itemId, kind, until }, on: now.on, atMinute: null });
+}
+
+/** A decision about an item: let it wait, do not do it, take it up again. The latest counts. */
+export const decisionFact = defineFact<Services>()<DecisionBody, LogDecisionRequest>({
+  kind: 'decision',
+  store: bodyTable(careDecisions, {
+    toRow: (decision) => decision,
+    fromRow: ({ instrumentId, itemId, kind, until }) => ({
+      instrumentId: instrumentId as InstrumentId,
+      itemId,
+      kind,
+      until: until === null ? null : localDate(until),
+    }),
+  }),
+  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
+  words: ({ body }, { book, format }) => decisionWords(bookItem(book, body.itemId), body, format),
+  logged: { path: carePaths.decisions, request: logDecisionRequest, decide },
+});

@@ -1,0 +1,41 @@
+import { bookItem } from '#core/book/book.ts';
+import { signOf } from '#core/book/care-item.ts';
+import { signWords } from '#core/care/record-words.ts';
+import { signParts } from '#core/care/sign-parts.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { PartId } from '#core/instruments/kind.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import { carePaths, logSignRequest, type LogSignRequest } from '#contract/care.ts';
+import { invalid, type Failure } from '#server/failure.ts';
+import { itemOf } from '#server/features/care/care-done.fact.ts';
+import { signsNoticed } from '#server/features/care/care.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+export type SignBody = { readonly instrumentId: InstrumentId; readonly itemId: string; readonly part: PartId };
+
+function decide(request: LogSignRequest, { now }: Deciding, services: Services): Outcome<ToWrite<SignBody>, Failure> {
+  const about = itemOf(services, request);
+  if (!about.ok) return about;
+  const { instrument, item } = about.value;
+  const seen = signOf(item);
+  if (seen === undefined) return fail(invalid('itemId', `${item.name} goes by its clock, not by a sign.`));
+  if (!signParts(item, services.book.kinds[instrument.kind], instrument.build).includes(request.part))
+    return fail(invalid('part', `This instrument has no such part for "${seen}".`));
+  const { itemId, part } = request;
+  return succeed({ body: { instrumentId: instrument.id, itemId, part }, ...now });
+}
+
+/** A sign was noticed, by somebody who tapped it or by the look of a run: what it calls for is due from then on. */
+export const signFact = defineFact<Services>()<SignBody, LogSignRequest>({
+  kind: 'sign',
+  store: bodyTable(signsNoticed, {
+    toRow: (sign) => sign,
+    fromRow: ({ instrumentId, itemId, part }) => ({ instrumentId: instrumentId as InstrumentId, itemId, part }),
+  }),
+  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
+  words: ({ body }, { book }) => signWords(bookItem(book, body.itemId), body.itemId),
+  logged: { path: carePaths.signs, request: logSignRequest, decide },
+});

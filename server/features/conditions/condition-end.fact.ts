@@ -1,0 +1,37 @@
+import { conditionKind } from '#core/conditions/in-force.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { localDate, type LocalDate } from '#core/time/local-date.ts';
+import { conditionPaths, endConditionRequest, type EndConditionRequest } from '#contract/conditions.ts';
+import { invalid, notFound, type Failure } from '#server/failure.ts';
+import { conditionFact } from '#server/features/conditions/condition.fact.ts';
+import { conditionEnds } from '#server/features/conditions/conditions.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+export type ConditionEndBody = { readonly conditionKey: string; readonly endsOn: LocalDate };
+
+function decide(
+  { conditionKey, endsOn: text }: EndConditionRequest,
+  { now }: Deciding,
+  { record, conditions, book }: Services,
+): Outcome<ToWrite<ConditionEndBody>, Failure> {
+  const condition = record.standing(conditionKey)?.kind === conditionFact.kind && conditions.find(conditionKey);
+  if (!condition) return fail(notFound('conditionKey', 'No such condition in the record.'));
+  const endsOn = localDate(text);
+  if (endsOn < condition.beginsOn) return fail(invalid('endsOn', 'It cannot end before it begins.'));
+  if (endsOn > now.on && !conditionKind(book, condition.id).mayBeginLater)
+    return fail(invalid('endsOn', 'Say so when it is over: today at the latest.'));
+  return succeed({ body: { conditionKey, endsOn }, ...now, belongsTo: conditionKey });
+}
+
+/** The last day of a condition, said later. The last one said counts. */
+export const conditionEndFact = defineFact<Services>()<ConditionEndBody, EndConditionRequest>({
+  kind: 'condition-end',
+  store: bodyTable(conditionEnds, {
+    toRow: (end) => end,
+    fromRow: ({ conditionKey, endsOn }) => ({ conditionKey, endsOn: localDate(endsOn) }),
+  }),
+  about: () => [],
+  logged: { path: conditionPaths.end, request: endConditionRequest, decide },
+});

@@ -1,0 +1,100 @@
+import { checkCondition } from '#core/conditions/check-condition.ts';
+import { conditionWords } from '#core/conditions/condition-words.ts';
+import { conditionKind } from '#core/conditions/in-force.ts';
+import type { Condition } from '#core/book/condition.ts';
+import { boreStrip } from '#core/instruments/bore-strip.ts';
+import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
+import { localDate, type LocalDate } from '#core/time/local-date.ts';
+import { beginConditionRequest, conditionPaths, type BeginConditionRequest } from '#contract/conditions.ts';
+import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
+import { conditions } from '#server/features/conditions/conditions.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+/** Of an instrument or of its player: one of the two is null. */
+export type ConditionBody = {
+  readonly condition: Condition['id'];
+  readonly instrumentId: InstrumentId | null;
+  readonly playerId: PlayerId | null;
+  /** The instrument on whose page it was said; undefined where nobody kept it. */
+  readonly saidOn: InstrumentId | undefined;
+  readonly beginsOn: LocalDate;
+  readonly endsOn: LocalDate | null;
+  readonly part: Condition['part'];
+  readonly air: Condition['air'];
+};
+
+/** The condition that is asked for, if it may be written down of this instrument. */
+function checkedCondition(
+  { key, condition: id, beginsOn, endsOn, part, air }: BeginConditionRequest,
+  instrument: Instrument,
+  today: LocalDate,
+  { book }: Services,
+): Outcome<Condition, Failure> {
+  const last = endsOn === null ? null : localDate(endsOn);
+  const condition: Condition = { key, id, beginsOn: localDate(beginsOn), endsOn: last, part, air };
+  const checked = checkCondition({ book, condition }, instrument, today);
+  if (!checked.ok) {
+    const { code, field, text } = checked.failure;
+    return fail(code === 'after-it-left' ? conflict(field, text) : invalid(field, text));
+  }
+  const strip = boreStrip(book.kinds[instrument.kind], instrument.build, 0);
+  if (part !== null && !strip.some((one) => one.id === part))
+    return fail(invalid('part', 'This instrument has no such part.'));
+  return succeed(condition);
+}
+
+function decide(
+  request: BeginConditionRequest,
+  { now }: Deciding,
+  services: Services,
+): Outcome<ToWrite<ConditionBody>, Failure> {
+  const instrument = services.instruments.find(request.instrumentId);
+  if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  const checked = checkedCondition(request, instrument, now.on, services);
+  if (!checked.ok) return checked;
+  const { id, beginsOn, endsOn, part, air } = checked.value;
+  const ofWhom =
+    conditionKind(services.book, id).of === 'player'
+      ? { instrumentId: null, playerId: instrument.playerId }
+      : { instrumentId: instrument.id, playerId: null };
+  const body = { condition: id, ...ofWhom, saidOn: instrument.id, beginsOn, endsOn, part, air };
+  return succeed({ body, on: beginsOn, atMinute: null });
+}
+
+/** A condition has begun, for one instrument or, where it is the player's, for all they play. */
+export const conditionFact = defineFact<Services>()<ConditionBody, BeginConditionRequest>({
+  kind: 'condition',
+  store: bodyTable(conditions, {
+    toRow: ({ air, saidOn, ...condition }) => ({
+      ...condition,
+      saidOn: saidOn ?? null,
+      celsius: air?.celsius ?? null,
+      humidityPercent: air?.humidityPercent ?? null,
+    }),
+    fromRow: ({ condition, instrumentId, playerId, saidOn, beginsOn, endsOn, part, celsius, humidityPercent }) => ({
+      condition,
+      instrumentId: instrumentId as InstrumentId | null,
+      playerId: playerId as PlayerId | null,
+      saidOn: (saidOn ?? undefined) as InstrumentId | undefined,
+      beginsOn: localDate(beginsOn),
+      endsOn: endsOn === null ? null : localDate(endsOn),
+      part,
+      air: celsius === null || humidityPercent === null ? null : { celsius, humidityPercent },
+    }),
+  }),
+  about: ({ instrumentId, playerId }) => [
+    ...(instrumentId === null ? [] : [ofInstrument(instrumentId)]),
+    ...(playerId === null ? [] : [ofPlayer(playerId)]),
+  ],
+  words: ({ body }, { book }) => conditionWords(book, body.condition, body.playerId !== null),
+  logged: {
+    path: conditionPaths.begin,
+    request: beginConditionRequest,
+    decide,
+    sent: ({ body }) => ({ ...body, instrumentId: body.instrumentId ?? body.saidOn }),
+  },
+});

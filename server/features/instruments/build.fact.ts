@@ -1,0 +1,59 @@
+import type { Build } from '#core/instruments/build.ts';
+import { buildWords } from '#core/instruments/build-words.ts';
+import { checkBuild } from '#core/instruments/check-build.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { builtWords } from '#core/instruments/instrument-words.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import type { Book } from '#core/book/book.ts';
+import { instrumentPaths, reviseBuildRequest, type ReviseBuildRequest } from '#contract/instruments.ts';
+import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
+import { builds } from '#server/features/instruments/instruments.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+export type Built = { readonly instrumentId: InstrumentId; readonly build: Build };
+
+/** The build somebody filled in, if the kind can be built so. */
+export function buildOf(
+  { kinds }: Book,
+  kind: KindId,
+  given: Readonly<Record<string, string>>,
+): Outcome<Build, Failure> {
+  const checked = checkBuild(kinds[kind], given);
+  if (checked.ok) return checked;
+  const { field, allowed } = checked.failure;
+  return fail(invalid(`build.${field}`, `A ${kind} takes here: ${allowed.join(', ')}.`));
+}
+
+/** How an instrument is built from now on. Its history stays; what no longer applies is shown as closed. */
+export const buildFact = defineFact<Services>()<Built, ReviseBuildRequest>({
+  kind: 'build',
+  store: bodyTable(builds, {
+    toRow: ({ instrumentId, build }) => ({ instrumentId, build: JSON.stringify(build) }),
+    fromRow: ({ instrumentId, build }) => ({
+      instrumentId: instrumentId as InstrumentId,
+      build: JSON.parse(build) as Build,
+    }),
+  }),
+  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
+  words: ({ body }, { instruments, book }) => {
+    const kind = instruments.find(body.instrumentId)?.kind;
+    return builtWords(kind === undefined ? [] : buildWords(book.kinds[kind], body.build));
+  },
+  keeps: ({ belongsTo }) =>
+    belongsTo === null ? null : conflict('targetKey', 'It came built like this. Say how it is built now instead.'),
+  logged: {
+    path: instrumentPaths.builds,
+    request: reviseBuildRequest,
+    decide: ({ instrumentId, build }, { now }, { instruments, book }) => {
+      const instrument = instruments.find(instrumentId);
+      if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+      const checked = buildOf(book, instrument.kind, build);
+      if (!checked.ok) return checked;
+      return succeed({ body: { instrumentId: instrument.id, build: checked.value }, on: now.on, atMinute: null });
+    },
+  },
+});

@@ -1,0 +1,56 @@
+import type { InstrumentId, Instrument } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { barredChoice, isAsked } from '#core/methods/chosen-method.ts';
+import { choiceWords } from '#core/methods/method-words.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import { chooseMethodRequest, methodPaths, type ChooseMethodRequest } from '#contract/methods.ts';
+import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
+import { methodChoices } from '#server/features/methods/methods.table.ts';
+import type { Reading } from '#server/readings.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+export type MethodChoiceBody = {
+  readonly instrumentId: InstrumentId;
+  readonly method: string;
+  /** Null: back to the default. */
+  readonly choice: string | null;
+};
+
+/** The instrument a choice is made on: one that is still on the shelf. */
+export function onShelf({ readings }: Services, instrumentId: string): Outcome<Reading, Failure> {
+  const reading = readings.of(instrumentId);
+  if (!reading) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  const { leftOn }: Instrument = reading.instrument;
+  if (leftOn !== null) return fail(conflict('instrumentId', 'It is no longer on the shelf. Put it back first.'));
+  return succeed(reading);
+}
+
+function decide(
+  { instrumentId, method, choice }: ChooseMethodRequest,
+  { now }: Deciding,
+  services: Services,
+): Outcome<ToWrite<MethodChoiceBody>, Failure> {
+  const found = onShelf(services, instrumentId);
+  if (!found.ok) return found;
+  const { instrument, situation } = found.value;
+  if (!isAsked(services.book, method, instrument.kind, instrument.build))
+    return fail(invalid('method', 'This question is not asked about an instrument of this kind and build.'));
+  const { choices, context } = situation(now.on).methods;
+  const barred = choice === null ? null : barredChoice(method, choice, choices, context);
+  if (barred !== null) return fail(invalid('choice', `It cannot be had here: ${barred}.`));
+  return succeed({ body: { instrumentId: instrument.id, method, choice }, on: now.on, atMinute: null });
+}
+
+/** How somebody does it where practice differs, from now on; null goes back to the default. */
+export const methodChoiceFact = defineFact<Services>()<MethodChoiceBody, ChooseMethodRequest>({
+  kind: 'method',
+  store: bodyTable(methodChoices, {
+    toRow: (choice) => choice,
+    fromRow: ({ instrumentId, method, choice }) => ({ instrumentId: instrumentId as InstrumentId, method, choice }),
+  }),
+  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
+  words: ({ body }, { book }) => choiceWords(book, body.method, body.choice),
+  logged: { path: methodPaths.choices, request: chooseMethodRequest, decide },
+});

@@ -1,0 +1,65 @@
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import type { MethodSet } from '#core/methods/method-set-format.ts';
+import { readSet } from '#core/methods/method-set.ts';
+import { setWords } from '#core/methods/method-words.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import { methodPaths, takeSetRequest, type TakeSetRequest } from '#contract/methods.ts';
+import { conflict, type Failure } from '#server/failure.ts';
+import { methodChoiceFact, onShelf } from '#server/features/methods/method-choice.fact.ts';
+import { methodSets } from '#server/features/methods/methods.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+export type MethodSetBody = {
+  readonly instrumentId: InstrumentId;
+  readonly name: string;
+  /** As it was sent; undefined where nobody kept it. */
+  readonly set: MethodSet | undefined;
+};
+
+function decide(
+  { key, instrumentId, set }: TakeSetRequest,
+  { now }: Deciding,
+  services: Services,
+): Outcome<ToWrite<MethodSetBody>, Failure> {
+  const found = onShelf(services, instrumentId);
+  if (!found.ok) return found;
+  const { instrument, situation } = found.value;
+  const lines = readSet(set, situation(now.on).methods).filter(({ verdict }) => verdict === 'new');
+  if (lines.length === 0) return fail(conflict('set', 'Nothing in this set would change this instrument.'));
+  return succeed({
+    body: { instrumentId: instrument.id, name: set.name, set },
+    on: now.on,
+    atMinute: null,
+    with: lines.map(({ method, choice }) => ({
+      kind: methodChoiceFact.kind,
+      key: `${key}/${method}`,
+      body: { instrumentId: instrument.id, method, choice },
+      on: now.on,
+      atMinute: null,
+    })),
+  });
+}
+
+/** What of a set is for this instrument was taken, all of it; taking the set back takes its choices back. */
+export const methodSetFact = defineFact<Services>()<MethodSetBody, TakeSetRequest>({
+  kind: 'method-set',
+  store: bodyTable(methodSets, {
+    toRow: ({ set, ...body }) => ({ ...body, set: set === undefined ? null : JSON.stringify(set) }),
+    fromRow: ({ instrumentId, name, set }) => ({
+      instrumentId: instrumentId as InstrumentId,
+      name,
+      set: set === null ? undefined : (JSON.parse(set) as MethodSet),
+    }),
+  }),
+  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
+  words: ({ body }) => setWords(body.name),
+  logged: {
+    path: methodPaths.takeSet,
+    request: takeSetRequest as never,
+    decide,
+    answer: ({ key }, { methods }) => ({ key, taken: methods.takenWith(key) }),
+  },
+});

@@ -1,0 +1,76 @@
+import { asc, eq, sql } from 'drizzle-orm';
+import type { Db } from '#server/db/connection.ts';
+import {
+  eventFromRow,
+  rowFromEvent,
+  rowsFromRun,
+  runFromRows,
+  type RunBody,
+  type RunEventBody,
+} from '#server/features/packup/packup.mapper.ts';
+import { runEvents, runs, runShares } from '#server/features/packup/packup.table.ts';
+import type { BodyStore } from '#server/record/define-fact.ts';
+import { facts } from '#server/record/record.table.ts';
+
+/** The body of a run: its plan, and a row for each of its instruments. */
+export const runStore: BodyStore<RunBody> = {
+  table: runs,
+  insert: (db, factId, body) => {
+    const { row, shareRows } = rowsFromRun(factId, body);
+    db.insert(runs).values(row).run();
+    db.insert(runShares).values(shareRows).run();
+  },
+  read: (db, factId) => {
+    const row = db.select().from(runs).where(eq(runs.factId, factId)).get();
+    if (row === undefined) throw new Error(`runs has no body of fact ${factId}`);
+    const shares = db
+      .select()
+      .from(runShares)
+      .where(eq(runShares.runId, factId))
+      .orderBy(asc(runShares.position))
+      .all();
+    return runFromRows(row, shares);
+  },
+  recount: () => undefined,
+  misrepeated: (db) =>
+    db
+      .select({ key: facts.key })
+      .from(runs)
+      .innerJoin(facts, eq(facts.id, runs.factId))
+      .where(
+        sql`${runs.finished} <> exists (select 1 from ${runEvents} e join ${facts} ended on ended.id = e.fact_id where e.run_id = ${runs.factId} and e.kind = 'finished' and ended.counts = 1)`,
+      )
+      .all()
+      .map(({ key }) => key),
+};
+
+const setFinished = (db: Db, runId: number, finished: boolean): void => {
+  db.update(runs).set({ finished }).where(eq(runs.factId, runId)).run();
+};
+
+/** The body of a run event; an end closes its run for as long as it counts. */
+export const runEventStore: BodyStore<RunEventBody> = {
+  table: runEvents,
+  insert: (db, factId, { runKey, event }) => {
+    const run = db.select({ id: facts.id }).from(facts).where(eq(facts.key, runKey)).get();
+    if (run === undefined) throw new Error(`no run has the key ${runKey}`);
+    db.insert(runEvents)
+      .values(rowFromEvent(factId, run.id, event))
+      .run();
+    if (event.kind === 'finished') setFinished(db, run.id, true);
+  },
+  read: (db, factId) => {
+    const found = db
+      .select({ event: runEvents, runKey: facts.key })
+      .from(runEvents)
+      .innerJoin(facts, eq(facts.id, runEvents.runId))
+      .where(eq(runEvents.factId, factId))
+      .get();
+    if (found === undefined) throw new Error(`run_events has no body of fact ${factId}`);
+    return { runKey: found.runKey, event: eventFromRow(found.event) };
+  },
+  recount: (db, factId, counts) => {
+    const row = db.select().from(runEvents).where(eq(runEvents.factId, factId)).get();
+    if (row?.kind === 'finished') setFinished(db, row.runId, counts);
+  },
+};

@@ -1,0 +1,43 @@
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed } from '#core/kernel/outcome.ts';
+import type { Skill, Standing } from '#core/players/player.ts';
+import { ofPlayer } from '#core/record/fact.ts';
+import { playerPaths, profileRequest, type ProfileRequest } from '#contract/players.ts';
+import { conflict, notFound } from '#server/failure.ts';
+import { profiles } from '#server/features/players/players.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+export type Profile = {
+  readonly playerId: PlayerId;
+  readonly name: string;
+  readonly standing: Standing;
+  readonly does: readonly Skill[];
+};
+
+/** What somebody is and does themselves, from now on. Runs planned before keep the plan they were begun with. */
+export const profileFact = defineFact<Services>()<Profile, ProfileRequest>({
+  kind: 'profile',
+  store: bodyTable(profiles, {
+    toRow: ({ does, ...profile }) => ({ ...profile, does: JSON.stringify(does) }),
+    fromRow: ({ playerId, name, standing, does }) => ({
+      playerId: playerId as PlayerId,
+      name,
+      standing,
+      does: JSON.parse(does) as Skill[],
+    }),
+  }),
+  about: ({ playerId }) => [ofPlayer(playerId)],
+  keeps: ({ belongsTo }) =>
+    belongsTo === null ? null : conflict('targetKey', 'It is what they were added with. Say what has changed instead.'),
+  logged: {
+    path: playerPaths.profiles,
+    request: profileRequest,
+    decide: ({ playerId, name, standing, does }, { now }, { players }) => {
+      const player = players.find(playerId);
+      if (!player) return fail(notFound('playerId', 'No such player in the record.'));
+      return succeed({ body: { playerId: player.id, name, standing, does }, ...now });
+    },
+  },
+});

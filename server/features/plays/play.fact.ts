@@ -1,0 +1,70 @@
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { playFaultWords, playWords } from '#core/plays/play-words.ts';
+import { checkPlay, type Play } from '#core/plays/play.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import { localDate } from '#core/time/local-date.ts';
+import { logPlayRequest, playPaths, type LogPlayRequest } from '#contract/plays.ts';
+import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
+import { misrepeatedPlays } from '#server/features/plays/plays.repository.ts';
+import { plays } from '#server/features/plays/plays.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+export type PlayBody = Omit<Play, 'key'>;
+
+/** A play may be written down where it fits the plays there are; a correction, where it fits all but the one it corrects. */
+function decide(
+  request: LogPlayRequest,
+  { now, corrects }: Deciding,
+  { instruments, players, plays: played, format }: Services,
+): Outcome<ToWrite<PlayBody>, Failure> {
+  const instrument = instruments.find(request.instrumentId);
+  if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  const player = players.find(request.playerId);
+  if (!player) return fail(notFound('playerId', 'No such player in the record.'));
+  const { endedAtMinute, minutes, roomCelsius } = request;
+  const body = {
+    instrumentId: instrument.id,
+    playerId: player.id,
+    endedOn: localDate(request.endedOn),
+    endedAtMinute,
+    minutes,
+    roomCelsius,
+  };
+  if (corrects !== null && played.standing(corrects)?.instrumentId !== instrument.id)
+    return fail(conflict('instrumentId', 'It was played on another instrument. Take it back and log it there.'));
+  const near = played.near(instrument.id, body.endedOn).filter(({ key }) => key !== corrects);
+  const checked = checkPlay(body, now, instrument, near);
+  if (checked.ok) return succeed({ body, on: body.endedOn, atMinute: endedAtMinute });
+  const { code, field } = checked.failure;
+  const text = playFaultWords(checked.failure, format);
+  return fail(code === 'overlaps' || code === 'day-is-full' ? conflict(field, text) : invalid(field, text));
+}
+
+/** One spell of playing. */
+export const playFact = defineFact<Services>()<PlayBody, LogPlayRequest>({
+  kind: 'play',
+  store: bodyTable(plays, {
+    misrepeated: misrepeatedPlays,
+    toRow: (play) => play,
+    fromRow: ({ instrumentId, playerId, endedOn, endedAtMinute, minutes, roomCelsius }) => ({
+      instrumentId: instrumentId as InstrumentId,
+      playerId: playerId as PlayerId,
+      endedOn: localDate(endedOn),
+      endedAtMinute,
+      minutes,
+      roomCelsius,
+    }),
+  }),
+  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
+  words: ({ body }) => playWords(body.minutes, body.roomCelsius),
+  logged: {
+    path: playPaths.log,
+    request: logPlayRequest,
+    correctable: true,
+    decide,
+    answer: ({ key, body }) => ({ key, ...body }),
+  },
+});

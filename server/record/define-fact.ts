@@ -1,0 +1,87 @@
+import type { SQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
+import type { AnyObject, Schema } from 'yup';
+import type { Outcome } from '#core/kernel/outcome.ts';
+import type { WallClock } from '#core/plays/play.ts';
+import type { Fact, Subject } from '#core/record/fact.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import type { Failure } from '#server/failure.ts';
+import type { Db } from '#server/db/connection.ts';
+
+/** Where the bodies of a kind are kept: one row each in a table of its own that refers to the spine. */
+export type BodyStore<Body> = {
+  insert(db: Db, factId: number, body: Body): void;
+  /** The body of one fact. @throws Error when the spine has a fact whose body is missing */
+  read(db: Db, factId: number): Body;
+  /** Repeats whether the fact counts, where the table does so for a covering index. */
+  recount(db: Db, factId: number, counts: boolean): void;
+  readonly table: BodyTable;
+  /** Keys of facts whose body repeats something of the spine, or of what follows from it, and repeats it wrongly. */
+  misrepeated?(db: Db): string[];
+};
+
+export type BodyTable = SQLiteTable & { readonly factId: SQLiteColumn; readonly counts?: SQLiteColumn };
+
+/** What every request to log something carries. */
+export type Sent = {
+  readonly key: string;
+  readonly corrects?: string | null | undefined;
+  readonly now?: { readonly on: string; readonly atMinute: number } | undefined;
+};
+
+/** What a request becomes once it may be written down. */
+export type ToWrite<Body> = {
+  readonly body: Body;
+  readonly on: LocalDate;
+  readonly atMinute: number | null;
+  /** The key of the fact it came with and stands or falls with. */
+  readonly belongsTo?: string;
+  /** Facts that come with it, written in the same moment and taken back with it. */
+  readonly with?: readonly Accompanying[];
+};
+export type Accompanying = { readonly kind: string; readonly key: string } & Omit<
+  ToWrite<unknown>,
+  'with' | 'belongsTo'
+>;
+
+/** For what a request is judged: where the player's clock stands, and which fact it takes the place of. */
+export type Deciding = { readonly now: WallClock; readonly corrects: string | null };
+
+/**
+ * A kind of fact: everything the record must know to store it, answer it again, take it back, correct it, list it and
+ * give it out. `Told` is what words and rules are handed: the record itself knows no feature.
+ */
+export type FactDefinition<Body, Request extends Sent, Told> = {
+  readonly kind: string;
+  readonly store: BodyStore<Body>;
+  /** What it is about; none for a fact about another fact. */
+  about(body: Body): readonly Subject[];
+  /** How it reads in the record of its subjects; a kind without words is told under another. */
+  words?(fact: Fact<Body>, told: Told, about: Subject): string;
+  /** What a client can log; a kind without it is only ever written along with another. */
+  readonly logged?: {
+    /** Where it is posted; without it a feature's own route takes it in. */
+    readonly path?: string;
+    readonly request?: Schema<Request, AnyObject>;
+    /** May another of its kind take its place? */
+    readonly correctable?: boolean;
+    /** The rules: they bind new facts, never old ones. */
+    decide(request: Request, deciding: Deciding, told: Told): Outcome<ToWrite<Body>, Failure>;
+    /** What of the request the stored fact says, where its body names it otherwise. */
+    sent?(fact: Fact<Body>): Readonly<Record<string, unknown>>;
+    /** What is answered; the key alone where nothing else is said. */
+    answer?(fact: Fact<Body>, told: Told): object;
+    /** The fact that is there already and means the same, though it was sent under another key (a second tab's start). */
+    sameAs?(request: Request, told: Told): string | undefined;
+  };
+  /** Why it cannot be taken back; null where it can. Without it everything of the kind can. */
+  keeps?(fact: Fact<Body>, told: Told): Failure | null;
+};
+
+/** Any kind of fact, whatever its body. */
+export type AnyFact<Told> = FactDefinition<unknown, Sent, Told>;
+
+/** Declares a kind of fact; the type parameters follow from what is given. */
+export const defineFact =
+  <Told>() =>
+  <Body, Request extends Sent>(definition: FactDefinition<Body, Request, Told>): FactDefinition<Body, Request, Told> =>
+    definition;

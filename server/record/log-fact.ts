@@ -1,0 +1,135 @@
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { differences } from '#core/record/fact.ts';
+import { instantOfMs } from '#core/time/instant.ts';
+import { conflict, invalid, notFound, type Failure, type Logged } from '#server/failure.ts';
+import type { AnyFact, FactDefinition, Sent } from '#server/record/define-fact.ts';
+import type { NewFact } from '#server/record/record-writer.repository.ts';
+import type { RecordOf } from '#server/record/record.repository.ts';
+import type { Recorded } from '#server/record/spine.repository.ts';
+import { playersClock, stampNow } from '#server/wall-clock.ts';
+
+/** What the record needs of whoever tells it something. */
+export type Telling<Told> = {
+  readonly record: RecordOf<Told>;
+  readonly atOnce: <Result>(work: () => Result) => Result;
+  readonly nowMs: () => number;
+};
+
+type Kind<Body, Request extends Sent, Told> = FactDefinition<Body, Request, Told>;
+
+const takenBack = (): Failure => conflict('key', 'This entry was taken back. Log it anew.');
+const otherEntry = (fields: readonly string[]): Failure =>
+  conflict('key', `Another entry has this key: ${fields.join(', ')} ${fields.length === 1 ? 'differs' : 'differ'}.`);
+
+/** What a request says, without its key and the moment it was sent. */
+function contentOf({ key: _key, now: _now, corrects, ...content }: Sent): Record<string, unknown> {
+  return { ...content, corrects: corrects ?? null };
+}
+
+/** What a request says, with the original named where it corrects a correction. */
+function resolved<Told>({ record }: Telling<Told>, request: Sent): Record<string, unknown> {
+  const { corrects } = request;
+  const original = corrects ? (record.findOriginal(corrects)?.key ?? corrects) : null;
+  return { ...contentOf(request), corrects: original };
+}
+
+/** An entry under a key the record knows already: the same again, another one, or one taken back. */
+function known<Body, Request extends Sent, Told>(
+  telling: Telling<Told>,
+  { kind, logged }: Kind<Body, Request, Told>,
+  request: Request,
+): Outcome<Recorded<Body> | null, Failure> {
+  const { record } = telling;
+  const other = record.findOtherKey(request.key);
+  const found = (other?.fact ?? record.find(request.key)) as Recorded<Body> | undefined;
+  if (found === undefined) return succeed(null);
+  if (found.kind !== kind) return fail(otherEntry(['kind']));
+  const stored = other
+    ? (other.sent as Record<string, unknown>)
+    : { ...(logged?.sent?.(found) ?? found.body), corrects: found.corrects };
+  const differing = differences(resolved(telling, request), stored);
+  if (differing.length > 0) return fail(otherEntry(differing));
+  return record.standing(found.key) === undefined ? fail(takenBack()) : succeed(found);
+}
+
+/** The original a request wants to take the place of; null where it corrects nothing. */
+function corrected<Body, Request extends Sent, Told>(
+  { record }: Telling<Told>,
+  { kind, logged }: Kind<Body, Request, Told>,
+  request: Request,
+): Outcome<string | null, Failure> {
+  const { corrects } = request;
+  if (corrects === null || corrects === undefined) return succeed(null);
+  const found = record.findOriginal(corrects);
+  if (found === undefined || found.kind !== kind)
+    return fail(notFound('corrects', 'No such entry of this kind in the record.'));
+  if (logged?.correctable !== true)
+    return fail(invalid('corrects', 'An entry of this kind is taken back and logged anew.'));
+  if (record.standing(found.key) === undefined)
+    return fail(conflict('corrects', 'What it would correct was taken back. Log it anew.'));
+  return succeed(found.key);
+}
+
+type Written = { readonly key: string; readonly created: boolean };
+
+function write<Body, Request extends Sent, Told>(
+  telling: Telling<Told> & Told,
+  definition: Kind<Body, Request, Told>,
+  request: Request,
+): Outcome<Written, Failure> {
+  const { record, nowMs } = telling;
+  const before = known(telling, definition, request);
+  if (!before.ok) return before;
+  if (before.value) return succeed({ key: before.value.key, created: false });
+  const stamp = stampNow(nowMs());
+  const clock = request.now ? playersClock(request.now, nowMs()) : succeed({ on: stamp.on, atMinute: 0 });
+  if (!clock.ok) return clock;
+  const { logged } = definition;
+  if (logged === undefined) throw new Error(`${definition.kind} is never logged by itself`);
+  const twin = logged.sameAs?.(request, telling);
+  if (twin !== undefined) {
+    record.alsoKnownAs(twin, request.key, contentOf(request));
+    return succeed({ key: twin, created: false });
+  }
+  const original = corrected(telling, definition, request);
+  if (!original.ok) return original;
+  const decided = logged.decide(request, { now: clock.value, corrects: original.value }, telling);
+  if (!decided.ok) return decided;
+  const { body, on, atMinute, belongsTo = null, with: others = [] } = decided.value;
+  const { key } = request;
+  const loggedAt = instantOfMs(nowMs());
+  const own: NewFact = {
+    key,
+    kind: definition.kind,
+    on,
+    atMinute,
+    loggedAt,
+    corrects: original.value,
+    belongsTo,
+    body,
+  };
+  record.append([own, ...others.map((other) => ({ ...other, loggedAt, corrects: null, belongsTo: key }))]);
+  return succeed({ key, created: true });
+}
+
+/**
+ * Writes something down once, however often it is sent: looked up, judged and written in one transaction. The same key
+ * with the same content is answered as before; with any other content it is refused, and the answer says what differs.
+ */
+export function logFact<Body, Request extends Sent, Told>(
+  telling: Telling<Told> & Told,
+  definition: Kind<Body, Request, Told>,
+  request: Request,
+): Outcome<Logged<object>, Failure> {
+  const written = telling.atOnce(() => write(telling, definition, request));
+  if (!written.ok) return written;
+  const { key, created } = written.value;
+  const fact = telling.record.find(key) as Recorded<Body> | undefined;
+  if (fact === undefined) throw new Error(`${definition.kind} ${key} was written and is not there`);
+  const view = definition.logged?.answer?.(fact, telling) ?? { key };
+  return succeed({ view, created });
+}
+
+/** Any definition, as the routes hold them. */
+export const logAny = <Told>(telling: Telling<Told> & Told, definition: AnyFact<Told>, request: Sent) =>
+  logFact(telling, definition, request);

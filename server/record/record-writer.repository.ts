@@ -1,0 +1,121 @@
+import { and, eq, inArray, sql } from 'drizzle-orm';
+import { MINUTES_PER_DAY } from '#core/plays/play.ts';
+import type { Fact, Subject } from '#core/record/fact.ts';
+import { dayNumber } from '#core/time/local-date.ts';
+import type { Db } from '#server/db/connection.ts';
+import { facts, factSubjects, otherKeys, subjects } from '#server/record/record.table.ts';
+import type { Spine, SpineRow } from '#server/record/spine.repository.ts';
+import { WITHDRAWAL, type Withdrawal } from '#server/record/withdrawal.fact.ts';
+
+/** A fact to be written. */
+export type NewFact = Fact;
+
+/** Which facts count, kept beside them: worked out anew wherever a fact takes another back or its place. */
+function createCounting<Told>(db: Db, spine: Spine<Told>) {
+  const setCounts = (row: SpineRow, counts: boolean): void => {
+    if (row.counts === counts) return;
+    db.update(facts).set({ counts }).where(eq(facts.id, row.id)).run();
+    spine.definitionOf(row.kind).store.recount(db, row.id, counts);
+  };
+  /** Does the fact this one belongs to count, in any of its versions? */
+  const ownerCounts = ({ belongsTo }: SpineRow): boolean =>
+    belongsTo === null || spine.countingOf(belongsTo) !== undefined;
+  const isTaken = ({ key }: SpineRow): boolean => spine.withdrawalOf(key) !== undefined;
+
+  /** Works out anew which version of a fact counts, and what belongs to it. Follows `whatCounts` of the core. */
+  const recount = (original: number): void => {
+    const versions = spine.versionsOf(original);
+    const [root] = versions;
+    if (root === undefined) return;
+    const stands = !isTaken(root) && ownerCounts(root);
+    const counting = stands ? versions.findLast((one) => one === root || !isTaken(one)) : undefined;
+    for (const version of versions) setCounts(version, version === counting);
+    const dependents = db.select({ id: facts.id }).from(facts).where(eq(facts.belongsTo, root.id)).all();
+    for (const { id } of dependents) recount(id);
+  };
+
+  return {
+    recount,
+    /** What a new fact changes: the place it takes, or whether it counts at all. */
+    settle: (row: SpineRow): void => {
+      if (row.corrects !== null) recount(row.corrects);
+      else if (!ownerCounts(row)) setCounts(row, false);
+    },
+  };
+}
+
+/** The writing half of the record. */
+export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
+  const { recount, settle } = createCounting(db, spine);
+  const subjectRow = db
+    .select({ id: subjects.id })
+    .from(subjects)
+    .where(and(eq(subjects.kind, sql.placeholder('kind')), eq(subjects.name, sql.placeholder('name'))))
+    .prepare();
+  const subjectsOf = db
+    .select({ id: factSubjects.subjectId })
+    .from(factSubjects)
+    .where(eq(factSubjects.factId, sql.placeholder('id')))
+    .prepare();
+
+  const subjectId = ({ kind, id: name }: Subject): number =>
+    subjectRow.get({ kind, name })?.id ?? Number(db.insert(subjects).values({ kind, name }).run().lastInsertRowid);
+
+  /** The subjects of a fact, and of every fact it belongs to or corrects. */
+  const touchedBy = (row: SpineRow): number[] => {
+    const further = [row.corrects, row.belongsTo].flatMap((id) => (id === null ? [] : (spine.withId(id) ?? [])));
+    return [...subjectsOf.all({ id: row.id }).map(({ id }) => id), ...further.flatMap(touchedBy)];
+  };
+
+  const insertSpine = (fact: NewFact): SpineRow => {
+    const refer = (key: string | null): number | null => {
+      const row = key === null ? null : spine.withKey(key);
+      if (row === undefined) throw new Error(`${fact.kind} ${fact.key} refers to ${key}, which is not in the record`);
+      return row === null ? null : row.id;
+    };
+    const { key, kind, on, atMinute, loggedAt } = fact;
+    const [corrects, belongsTo] = [refer(fact.corrects), refer(fact.belongsTo)];
+    return db.insert(facts).values({ key, kind, on, atMinute, loggedAt, corrects, belongsTo }).returning().get();
+  };
+
+  const insertFact = (fact: NewFact): number[] => {
+    const row = insertSpine(fact);
+    const definition = spine.definitionOf(fact.kind);
+    definition.store.insert(db, row.id, fact.body);
+    if (fact.kind === WITHDRAWAL) {
+      const target = spine.withKey((fact.body as Withdrawal).targetKey);
+      if (target) recount(target.corrects ?? target.id);
+      return target ? touchedBy(target) : [];
+    }
+    const isListed = definition.words !== undefined && fact.belongsTo === null;
+    const listedAt = isListed ? dayNumber(fact.on) * MINUTES_PER_DAY + (fact.atMinute ?? 0) : null;
+    for (const id of new Set(definition.about(fact.body).map(subjectId)))
+      db.insert(factSubjects).values({ factId: row.id, subjectId: id, listedAt }).run();
+    settle(row);
+    return touchedBy(row);
+  };
+
+  return {
+    /**
+     * Writes facts down, all of them or none, and makes the revision of every subject they touch one higher. The only
+     * writer of the record. Call it inside `atOnce`, together with what was looked up to decide.
+     */
+    append: (all: readonly NewFact[]): void => {
+      const touched = new Set(all.flatMap(insertFact));
+      if (touched.size > 0)
+        db.update(subjects)
+          .set({ revision: sql`${subjects.revision} + 1` })
+          .where(inArray(subjects.id, [...touched]))
+          .run();
+    },
+
+    /** Lets a key stand for a fact that is there already. */
+    alsoKnownAs: (fact: string, key: string, sent: unknown): void => {
+      const row = spine.withKey(fact);
+      if (row === undefined) throw new Error(`no fact has the key ${fact}`);
+      db.insert(otherKeys)
+        .values({ key, factId: row.id, sent: JSON.stringify(sent) })
+        .run();
+    },
+  };
+}

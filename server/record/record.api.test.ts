@@ -1,0 +1,382 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import type { RecordView } from '#contract/record.ts';
+import type { RunView } from '#contract/packup.ts';
+import { FACTS } from '#server/facts.ts';
+import {
+  aKey,
+  furnish,
+  NOW,
+  playBody,
+  runBody,
+  share,
+  testServer,
+  TODAY,
+  WOODEN,
+  type TestServer,
+} from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer();
+  await furnish(server);
+  // A second of each, so that every field can be said otherwise.
+  const other = { id: 'other', name: 'Other', kind: 'clarinet', build: WOODEN, playerId: 'ada', cameNew: false };
+  await post('/api/instruments', { ...other, acquiredOn: '2024-01-10', today: TODAY });
+});
+afterEach(() => {
+  // Whatever was done to it, the record holds together.
+  expect(server.faults()).toEqual([]);
+  server.stop();
+});
+
+type Body = Record<string, unknown>;
+const post = (path: string, body: object) => server.api().post(path).send(body);
+const takeBack = (targetKey: string) => post('/api/withdrawals', { key: aKey(), targetKey });
+const begun = async (over: object = {}): Promise<RunView> => (await post('/api/runs', runBody(over)).expect(201)).body;
+
+/** One entry of each kind that can be logged, and for each of its fields something else it might have said. */
+type Example = { readonly path: string; readonly body: Body; readonly otherwise: Body };
+const note = { instrumentId: 'clarinet', now: NOW };
+const dayBefore = '2026-11-23';
+const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
+  play: () => ({
+    path: '/api/plays',
+    body: { ...playBody(), key: undefined },
+    otherwise: {
+      instrumentId: 'other',
+      playerId: 'kit',
+      endedOn: dayBefore,
+      endedAtMinute: 1100,
+      minutes: 46,
+      roomCelsius: 10,
+    },
+  }),
+  run: async () => {
+    const play = playBody();
+    await post('/api/plays', play).expect(201);
+    const otherPlay = playBody({ endedAtMinute: 900 });
+    await post('/api/plays', otherPlay).expect(201);
+    return {
+      path: '/api/runs',
+      body: { ...runBody({ parts: [share({ playKey: play.key, itemIds: ['swab/wash'] })] }), key: undefined },
+      otherwise: {
+        playerId: 'kit',
+        kind: 'care',
+        minutesAtHand: 7,
+        parts: [share({ playKey: otherPlay.key, itemIds: ['swab/wash'] })],
+      },
+    };
+  },
+  'run-event': async () => {
+    const run = await begun();
+    const [first, second] = run.steps;
+    return {
+      path: `/api/runs/${run.key}/events`,
+      body: { kind: 'skipped', stepKey: first?.key, reason: 'no-time' },
+      otherwise: { stepKey: second?.key, reason: 'not-needed' },
+    };
+  },
+  care: () => ({
+    path: '/api/care',
+    body: { ...note, itemId: 'swab/wash', doneOn: dayBefore, by: 'player' },
+    otherwise: { instrumentId: 'other', itemId: 'keyed/key-oil', doneOn: '2026-11-20', by: 'bench' },
+  }),
+  sign: () => ({
+    path: '/api/care/signs',
+    body: { ...note, itemId: 'keyed/rod-dust', part: 'lower-joint' },
+    otherwise: { instrumentId: 'other', itemId: 'swab/wash', part: 'upper-joint' },
+  }),
+  decision: () => ({
+    path: '/api/care/decisions',
+    body: { ...note, itemId: 'swab/wash', kind: 'postponed', until: '2026-12-01' },
+    otherwise: { instrumentId: 'other', itemId: 'keyed/key-oil', until: '2026-12-02' },
+  }),
+  'wetness-reset': () => ({
+    path: '/api/care/wetness-resets',
+    body: { ...note },
+    otherwise: { instrumentId: 'other' },
+  }),
+  method: () => ({
+    path: '/api/methods/choices',
+    body: { ...note, method: 'swab-wash', choice: 'monthly' },
+    otherwise: { instrumentId: 'other', method: 'key-oil', choice: 'weekly' },
+  }),
+  'method-set': () => {
+    const set = {
+      format: 'ulu-method-set',
+      version: 2,
+      name: 'Odile’s way',
+      kind: 'clarinet',
+      choices: { 'swab-wash': 'monthly' },
+    };
+    return {
+      path: '/api/methods/sets',
+      body: { ...note, set },
+      otherwise: { instrumentId: 'other', set: { ...set, choices: { 'swab-wash': 'weekly' } } },
+    };
+  },
+  condition: () => ({
+    path: '/api/conditions',
+    body: { ...note, condition: 'new-cork', beginsOn: dayBefore, endsOn: null, part: 'barrel', air: null },
+    otherwise: {
+      instrumentId: 'other',
+      condition: 'ill',
+      beginsOn: TODAY,
+      endsOn: TODAY,
+      part: 'upper-joint',
+      air: { celsius: 20, humidityPercent: 30 },
+    },
+  }),
+  'condition-end': async () => {
+    const body = { key: aKey(), ...note, condition: 'ill', beginsOn: dayBefore, endsOn: null, part: null, air: null };
+    const again = { ...body, key: aKey() };
+    await post('/api/conditions', body).expect(201);
+    await post('/api/conditions', again).expect(201);
+    return {
+      path: '/api/conditions/ends',
+      body: { conditionKey: body.key, endsOn: dayBefore, now: NOW },
+      otherwise: { conditionKey: again.key, endsOn: TODAY },
+    };
+  },
+  build: () => ({
+    path: '/api/builds',
+    body: { ...note, build: { ...WOODEN, pads: 'leather' } },
+    otherwise: { instrumentId: 'other', build: WOODEN },
+  }),
+  departure: () => ({
+    path: '/api/departures',
+    body: { ...note, leftOn: TODAY },
+    otherwise: { instrumentId: 'other', leftOn: dayBefore },
+  }),
+  profile: () => ({
+    path: '/api/profiles',
+    body: { playerId: 'kit', name: 'Kit', standing: 'pupil', does: [], now: NOW },
+    otherwise: { playerId: 'ada', name: 'Kitty', standing: 'child', does: ['screws'] },
+  }),
+};
+
+const logged = FACTS.filter((kind) => kind.logged !== undefined).map(({ kind }) => kind);
+const exampleOf = async (kind: string): Promise<Example> => {
+  const make = EXAMPLES[kind];
+  if (make === undefined) throw new Error(`no example of ${kind}`);
+  return make();
+};
+const rowsOf = (key: string): number =>
+  server.client().prepare('select count(*) from facts where key = ?').pluck().get(key) as number;
+const revision = () => server.client().prepare('select sum(revision) from subjects').pluck().get() as number;
+/** Run events are taken back only where they end a run, or say what the cloth showed. */
+const CAN_BE_TAKEN_BACK = logged.filter((kind) => kind !== 'run-event');
+
+test('every kind that can be logged has an example here', () => {
+  expect(Object.keys(EXAMPLES).toSorted()).toEqual(logged.toSorted());
+});
+
+describe.each(logged)('a %s', (kind) => {
+  test('sent again is answered as before, and recorded once; whoever looks next sees it', async () => {
+    const { path, body } = await exampleOf(kind);
+    const [key, before] = [aKey(), revision()];
+    const first = await post(path, { ...body, key });
+    expect([kind, first.status, first.body.errors]).toEqual([kind, 201, undefined]);
+    expect(revision()).toBeGreaterThan(before);
+    const after = revision();
+    const later = { on: TODAY, atMinute: 1210 };
+    const again = await post(path, { ...body, key, ...(body.now === undefined ? {} : { now: later }) }).expect(200);
+    expect(again.body).toEqual(first.body);
+    expect([rowsOf(key), revision()]).toEqual([1, after]);
+  });
+
+  test('sent five times at once is recorded once', async () => {
+    const { path, body } = await exampleOf(kind);
+    const key = aKey();
+    const answers = await Promise.all([1, 2, 3, 4, 5].map(() => post(path, { ...body, key })));
+    expect(answers.map(({ status }) => status).toSorted()).toEqual([200, 200, 200, 200, 201]);
+    expect(rowsOf(key)).toBe(1);
+  });
+
+  test('under the same key with any one field said otherwise is refused, and the answer names it', async () => {
+    const { path, body, otherwise } = await exampleOf(kind);
+    const key = aKey();
+    await post(path, { ...body, key }).expect(201);
+    for (const [field, value] of Object.entries(otherwise)) {
+      const answer = await post(path, { ...body, key, [field]: value });
+      expect([kind, field, answer.status, answer.body.errors?.[0]?.message]).toEqual([
+        kind,
+        field,
+        409,
+        expect.stringContaining(field),
+      ]);
+    }
+    expect(rowsOf(key)).toBe(1);
+  });
+
+  test('under a key that another kind has used is refused', async () => {
+    const { path, body } = await exampleOf(kind);
+    const key = aKey();
+    const used = kind === 'wetness-reset' ? '/api/care/decisions' : '/api/care/wetness-resets';
+    const decision = { itemId: 'swab/wash', kind: 'declined', until: null };
+    await post(used, { ...note, key, ...(kind === 'wetness-reset' ? decision : {}) }).expect(201);
+    const answer = await post(path, { ...body, key });
+    expect([kind, answer.status, answer.body.errors[0].message]).toEqual([kind, 409, expect.stringContaining('kind')]);
+    expect(rowsOf(key)).toBe(1);
+  });
+});
+
+describe.each(CAN_BE_TAKEN_BACK)('a %s taken back', (kind) => {
+  test('counts no longer, once and for all: twice is once, and neither it nor the withdrawal comes back', async () => {
+    const { path, body } = await exampleOf(kind);
+    const key = aKey();
+    await post(path, { ...body, key }).expect(201);
+    const before = revision();
+    const first = await takeBack(key).expect(201);
+    expect(revision()).toBeGreaterThan(before);
+    expect((await takeBack(key).expect(200)).body).toEqual(first.body);
+    await takeBack(first.body.key).expect(409);
+    expect((await post(path, { ...body, key })).status).toBe(409);
+    const { body: record } = await server.api().get('/api/record/clarinet?limit=50').expect(200);
+    expect((record as RecordView).entries.map((entry) => entry.key)).not.toContain(key);
+    expect(server.client().prepare('select counts from facts where key = ?').pluck().get(key)).toBe(0);
+  });
+});
+
+describe('a correction', () => {
+  const entries = async () =>
+    ((await server.api().get('/api/record/clarinet?limit=50').expect(200)).body as RecordView).entries;
+  const lastPlay = async () => (await server.api().get(`/api/care/clarinet?today=${TODAY}`)).body.lastPlay;
+
+  test('takes the place of a play under its key; taken back, the former one is there again', async () => {
+    const play = playBody({ minutes: 45 });
+    await post('/api/plays', play).expect(201);
+    const [one, two] = [aKey(), aKey()];
+    await post('/api/plays', { ...play, key: one, corrects: play.key, minutes: 60, roomCelsius: 10 }).expect(201);
+    expect(await lastPlay()).toMatchObject({ key: play.key, minutes: 60 });
+    // A correction of a correction is one of the original.
+    const second = { ...play, key: two, corrects: one, minutes: 75, endedAtMinute: 1100 };
+    await post('/api/plays', second).expect(201);
+    await post('/api/plays', second).expect(200);
+    expect(await lastPlay()).toMatchObject({ key: play.key, minutes: 75, endedAtMinute: 1100 });
+    expect(await entries()).toMatchObject([{ key: play.key, corrected: true, words: 'Played 1 h 15 min' }]);
+    await takeBack(two).expect(201);
+    expect(await lastPlay()).toMatchObject({ key: play.key, minutes: 60 });
+    await takeBack(one).expect(201);
+    expect(await lastPlay()).toMatchObject({ key: play.key, minutes: 45 });
+    expect(await entries()).toMatchObject([{ key: play.key, corrected: false }]);
+  });
+
+  test('of what was taken back, of nothing, or of another kind is refused', async () => {
+    const play = playBody();
+    await post('/api/plays', play).expect(201);
+    const correction = { ...play, corrects: play.key, minutes: 60 };
+    await post('/api/plays', { ...correction, key: aKey() }).expect(201);
+    await takeBack(play.key).expect(201);
+    expect(await lastPlay()).toBeNull();
+    const fields = async (corrects: string) => {
+      const answer = await post('/api/plays', { ...correction, key: aKey(), corrects });
+      return [answer.status, answer.body.errors[0].field];
+    };
+    expect(await fields(play.key)).toEqual([409, 'corrects']);
+    expect(await fields(aKey())).toEqual([404, 'corrects']);
+    const reset = aKey();
+    await post('/api/care/wetness-resets', { ...note, key: reset }).expect(201);
+    expect(await fields(reset)).toEqual([404, 'corrects']);
+    const again = await post('/api/care/wetness-resets', { ...note, key: aKey(), corrects: reset });
+    expect([again.status, again.body.errors[0].field]).toEqual([400, 'corrects']);
+  });
+
+  test('is judged like a new play, but not against the one it corrects', async () => {
+    const play = playBody({ minutes: 60, endedAtMinute: 700 });
+    await post('/api/plays', play).expect(201);
+    await post('/api/plays', playBody({ minutes: 30, endedAtMinute: 600 })).expect(201);
+    const correct = (over: object) => post('/api/plays', { ...play, key: aKey(), corrects: play.key, ...over });
+    await correct({ minutes: 90, endedAtMinute: 720 }).expect(201);
+    expect((await correct({ minutes: 200, endedAtMinute: 720 })).status).toBe(409);
+    expect((await correct({ endedOn: '2026-11-26' })).status).toBe(400);
+    expect((await correct({ instrumentId: 'other' })).status).toBe(409);
+  });
+
+  test('moves the run that follows the play: its minutes and its water are the play’s', async () => {
+    const play = playBody({ minutes: 45 });
+    await post('/api/plays', play).expect(201);
+    const run = await begun({ parts: [share({ playKey: play.key })] });
+    const gramsOf = ({ parts }: RunView) => parts[0]?.strip.reduce((sum, { waterGrams }) => sum + waterGrams, 0) ?? 0;
+    const seen = async (): Promise<RunView> => (await server.api().get(`/api/runs/${run.key}`).expect(200)).body;
+    const before = gramsOf(await seen());
+    const key = aKey();
+    await post('/api/plays', { ...play, key, corrects: play.key, minutes: 90 }).expect(201);
+    expect((await seen()).parts[0]?.playedMinutes).toBe(90);
+    expect(gramsOf(await seen())).toBeCloseTo(2 * before, 6);
+    await takeBack(key).expect(201);
+    expect(gramsOf(await seen())).toBeCloseTo(before, 6);
+    const { body: page } = await server.api().get(`/api/care/clarinet?today=${TODAY}`);
+    expect(page.openRunKey).toBe(run.key);
+  });
+});
+
+describe('the last pass', () => {
+  test('answered, answered again, and that taken back: run and learning both show the first answer', async () => {
+    const play = playBody();
+    await post('/api/plays', play).expect(201);
+    const run = await begun({ parts: [share({ playKey: play.key })] });
+    const stepKey = run.steps.find(({ byWater }) => byWater)?.key;
+    const answer = (key: string, found: string) =>
+      post(`/api/runs/${run.key}/events`, { key, kind: 'last-pass', stepKey, count: 3, found }).expect(201);
+    const [first, second] = [aKey(), aKey()];
+    const wetness = async () => (await server.api().get(`/api/care/clarinet?today=${TODAY}`)).body.wetness;
+    await answer(first, 'wet');
+    const wet = await wetness();
+    await answer(second, 'dry');
+    expect((await wetness()).factor).toBeLessThan(wet.factor);
+    await takeBack(second).expect(201);
+    expect(await wetness()).toEqual(wet);
+    const { body: seen } = await server.api().get(`/api/runs/${run.key}`).expect(200);
+    expect((seen as RunView).steps.find(({ key }) => key === stepKey)?.lastPass).toBe('wet');
+  });
+});
+
+describe('a start answered with the run of another tab', () => {
+  test('keeps its own key: the same again is the same run, anything else under it is refused', async () => {
+    const run = await begun();
+    const [key, body] = [aKey(), runBody()];
+    const second = await post('/api/runs', { ...body, key }).expect(200);
+    expect(second.body.key).toBe(run.key);
+    expect((await post('/api/runs', { ...body, key }).expect(200)).body.key).toBe(run.key);
+    const other = await post('/api/runs', { ...body, key, minutesAtHand: 3 });
+    expect([other.status, other.body.errors[0].message]).toEqual([409, expect.stringContaining('minutesAtHand')]);
+    expect((await post('/api/plays', playBody({ key }))).status).toBe(409);
+    expect((await takeBack(key)).status).toBe(404);
+  });
+});
+
+describe('a clock set back', () => {
+  test('does not change what came last: the order of arrival decides', async () => {
+    const decide = (body: object) =>
+      post('/api/care/decisions', { ...note, key: aKey(), itemId: 'swab/wash', until: null, ...body }).expect(201);
+    await decide({ kind: 'declined' });
+    server.clock.ms -= 3 * 3_600_000;
+    await decide({ kind: 'resumed' });
+    const { body: page } = await server.api().get(`/api/care/clarinet?today=${TODAY}`);
+    const clock = page.clocks.find(({ itemId }: { itemId: string }) => itemId === 'swab/wash');
+    expect(clock.declined).toBe(false);
+  });
+});
+
+describe('what is not taken back', () => {
+  test('a tick is unticked, an instrument leaves the shelf: neither is undone here', async () => {
+    const run = await begun();
+    const key = aKey();
+    await post(`/api/runs/${run.key}/events`, { key, kind: 'ticked', stepKey: run.steps[0]?.key }).expect(201);
+    await takeBack(key).expect(404);
+    await post('/api/plays', playBody()).expect(201);
+    await takeBack('instrument/clarinet').expect(409);
+    await takeBack('player/ada').expect(409);
+    await takeBack('build/clarinet').expect(409);
+    await takeBack('profile/ada').expect(409);
+  });
+
+  test('an instrument added by mistake, with nothing in its record, may be taken back', async () => {
+    await takeBack('instrument/other').expect(201);
+    await server.api().get(`/api/care/other?today=${TODAY}`).expect(404);
+    await post('/api/plays', playBody({ instrumentId: 'other' })).expect(404);
+    const { body: shelf } = await server.api().get(`/api/instruments?today=${TODAY}`).expect(200);
+    expect(shelf.map(({ id }: { id: string }) => id)).not.toContain('other');
+  });
+});

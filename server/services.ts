@@ -1,0 +1,35 @@
+import type { Book } from '#core/book/book.ts';
+import type { Format } from '#core/explain/format.ts';
+import type { CareRepository } from '#server/features/care/care.repository.ts';
+import type { ConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
+import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
+import type { MethodsRepository } from '#server/features/methods/methods.repository.ts';
+import type { PackupRepository } from '#server/features/packup/packup.repository.ts';
+import type { PlayersRepository } from '#server/features/players/players.repository.ts';
+import type { PlaysRepository } from '#server/features/plays/plays.repository.ts';
+import type { Readings } from '#server/readings.ts';
+import type { RecordOf } from '#server/record/record.repository.ts';
+
+/** Who asks. Today always whoever sits at this machine; with accounts, one of them. */
+export type Caller = { readonly kind: 'person-at-this-machine' };
+export const AT_THIS_MACHINE: Caller = { kind: 'person-at-this-machine' };
+
+/** What use-cases work with, made for each request: the record and what is read from it, the book, the caller, the time. */
+export type Services = {
+  readonly book: Book;
+  readonly caller: Caller;
+  /** How dates are written for the caller. */
+  readonly format: Format;
+  readonly nowMs: () => number;
+  /** One use-case, one transaction: either everything in `work` lands or nothing does, and nobody writes in between. */
+  readonly atOnce: <Result>(work: () => Result) => Result;
+  readonly record: RecordOf<Services>;
+  readonly readings: Readings;
+  readonly players: PlayersRepository;
+  readonly instruments: InstrumentsRepository;
+  readonly plays: PlaysRepository;
+  readonly care: CareRepository;
+  readonly packup: PackupRepository;
+  readonly methods: MethodsRepository;
+  readonly conditions: ConditionsRepository;
+};

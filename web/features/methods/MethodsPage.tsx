@@ -1,0 +1,149 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { counted, duration, roughly } from '#core/explain/format.ts';
+import { METHOD_MOMENTS } from '#core/book/method-ids.ts';
+import type { MethodsPage as MethodsPageView, MethodView } from '#contract/methods.ts';
+import { newKey } from '#web/api/new-key.ts';
+import { useToday, wallNow } from '#web/clock/today.ts';
+import { useWithdraw } from '#web/features/record/record.queries.ts';
+import { GiveSet } from '#web/features/methods/parts/GiveSet.tsx';
+import { QuestionLine } from '#web/features/methods/parts/QuestionLine.tsx';
+import { TakeSet } from '#web/features/methods/parts/TakeSet.tsx';
+import { useGivingSet, useTakingSet } from '#web/features/methods/method-sets.queries.ts';
+import { methodQueries, useChooseMethod } from '#web/features/methods/methods.queries.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { useNotice } from '#web/ui/Notice.tsx';
+import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
+import { QueryView } from '#web/ui/QueryView.tsx';
+
+/** What a year asks for, as things stand: every choice below is measured against it. */
+function Year({ page: { year } }: { readonly page: MethodsPageView }) {
+  const passes = year.passes > 0 ? `, ${year.passes === 1 ? 'one pass' : `${year.passes} passes`}` : '';
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1, alignItems: 'baseline' }}>
+      <Box>
+        <Typography component="span" sx={{ fontSize: '1.75rem', fontWeight: 650 }}>
+          about {roughly(year.minutes)}
+        </Typography>{' '}
+        <Typography component="span" color="text.secondary">
+          of care in a year
+        </Typography>
+      </Box>
+      <Typography color="text.secondary">
+        {counted(Math.round(year.plays), 'play')} at your usual weeks · {duration(year.beforeMinutes)} to make ready ·{' '}
+        {duration(year.afterMinutes)} to pack up{passes}
+      </Typography>
+    </Box>
+  );
+}
+
+type Choosing = {
+  readonly busy: boolean;
+  readonly choose: (method: MethodView, choice: string | null) => void;
+};
+
+function useChoosing(instrumentId: string): Choosing {
+  const choose = useChooseMethod();
+  const withdraw = useWithdraw();
+  const notice = useNotice();
+  const failed = (error: Error) => notice({ text: error.message, tone: 'failed' });
+  return {
+    busy: choose.isPending,
+    choose: ({ method, question, choices }, choice) => {
+      const key = newKey();
+      const words = choice === null ? 'back to the default' : choices.find((one) => one.choice === choice)?.words;
+      choose.mutate(
+        { key, instrumentId, method, choice, now: wallNow() },
+        {
+          onSuccess: () =>
+            notice({
+              text: `${question} ${words ?? ''}.`,
+              undo: () => withdraw.mutate(key, { onError: failed }),
+            }),
+          onError: failed,
+        },
+      );
+    },
+  };
+}
+
+type DialogProps = { readonly instrumentId: string; readonly onClose: () => void };
+
+function Giving({ instrumentId, chosen, onClose }: DialogProps & { readonly chosen: number }) {
+  const { busy, problem, save } = useGivingSet(instrumentId, onClose);
+  return <GiveSet chosen={chosen} busy={busy} problem={problem} onSave={save} onClose={onClose} />;
+}
+
+function Taking({ instrumentId, onClose }: DialogProps) {
+  return <TakeSet taking={useTakingSet(instrumentId, onClose)} onClose={onClose} />;
+}
+
+function Loaded({ page }: { readonly page: MethodsPageView }) {
+  const [open, setOpen] = useState<string | null>(null);
+  const [dialog, setDialog] = useState<'give' | 'take' | null>(null);
+  const { busy, choose } = useChoosing(page.instrumentId);
+  const own = page.methods.filter(({ byPlayer }) => byPlayer).length;
+  const groups = METHOD_MOMENTS.map((moment) => ({
+    moment,
+    methods: page.methods.filter((one) => one.moment === moment),
+  })).filter(({ methods }) => methods.length > 0);
+  return (
+    <Box sx={{ display: 'grid', gap: 2 }}>
+      <Compartment>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'baseline', mb: 1 }}>
+          <Typography variant="h1">Your way with {page.name}</Typography>
+          <Typography color="text.secondary">
+            {counted(page.methods.length, 'question')} on which practice differs ·{' '}
+            {own === 0 ? 'all at their defaults' : `${own} answered by you`}
+          </Typography>
+        </Box>
+        <Year page={page} />
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
+          <Button variant="outlined" color="inherit" onClick={() => setDialog('give')}>
+            Give your way to others
+          </Button>
+          <Button variant="outlined" color="inherit" onClick={() => setDialog('take')}>
+            Take choices from a file
+          </Button>
+          <Button {...{ component: Link, to: `/care/${page.instrumentId}` }} color="inherit">
+            Back to its care
+          </Button>
+        </Box>
+      </Compartment>
+      {groups.map(({ moment, methods }) => (
+        <Compartment key={moment} title={moment}>
+          <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+            {methods.map((method) => (
+              <QuestionLine
+                key={method.method}
+                method={method}
+                open={open === method.method}
+                busy={busy}
+                onToggle={() => setOpen(open === method.method ? null : method.method)}
+                onChoose={(choice) => choose(method, choice)}
+              />
+            ))}
+          </Box>
+        </Compartment>
+      ))}
+      <Typography variant="body2" color="text.secondary">
+        The maker’s leaflet overrules every choice.
+      </Typography>
+      {dialog === 'give' && <Giving instrumentId={page.instrumentId} chosen={own} onClose={() => setDialog(null)} />}
+      {dialog === 'take' && <Taking instrumentId={page.instrumentId} onClose={() => setDialog(null)} />}
+    </Box>
+  );
+}
+
+/** How one instrument is looked after where practice differs, and what each other way would cost. */
+export function MethodsPage() {
+  const { instrumentId = '' } = useParams();
+  const query = useQuery(methodQueries.page(instrumentId, useToday()));
+  return (
+    <QueryView query={query} height={560} missing={NOT_ON_THIS_SHELF}>
+      {(page) => <Loaded page={page} />}
+    </QueryView>
+  );
+}

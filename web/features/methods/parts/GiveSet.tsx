@@ -1,0 +1,53 @@
+import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from '@mui/material';
+import { useState } from 'react';
+import { LONGEST_NAME } from '#core/methods/method-set-format.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+
+type GiveSetProps = {
+  /** How many choices are the player's own. */
+  readonly chosen: number;
+  readonly busy: boolean;
+  readonly problem: string | null;
+  readonly onSave: (name: string) => void;
+  readonly onClose: () => void;
+};
+
+/** A teacher's choices as a file for pupils. */
+export function GiveSet({ chosen, busy, problem, onSave, onClose }: GiveSetProps) {
+  const [name, setName] = useState('');
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="give-title">
+      <DialogTitle id="give-title" variant="h2">
+        Give your way to others
+      </DialogTitle>
+      <DialogContent>
+        <Typography sx={{ mb: 2 }}>
+          {chosen === 0
+            ? 'Nothing is your own choice yet: choose something first, defaults follow by themselves.'
+            : `The file holds what you have chosen (${chosen}). What follows a default is left to be worked out for whoever takes it.`}
+        </Typography>
+        <TextField
+          fullWidth
+          autoFocus
+          label="Whose way is it?"
+          value={name}
+          onChange={({ target }) => setName(target.value)}
+          slotProps={{ htmlInput: { maxLength: LONGEST_NAME } }}
+        />
+        {problem && (
+          <Alert severity="error" sx={{ mt: 2 }}>
+            {problem}
+          </Alert>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Close
+        </Button>
+        <BrassButton disabled={busy || chosen === 0 || name.trim() === ''} onClick={() => onSave(name.trim())}>
+          Save the file
+        </BrassButton>
+      </DialogActions>
+    </Dialog>
+  );
+}

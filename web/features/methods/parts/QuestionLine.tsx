@@ -1,0 +1,85 @@
+import { mdiChevronDown } from '@mdi/js';
+import { Box, Button, ButtonBase, Collapse, SvgIcon, Typography } from '@mui/material';
+import { useId } from 'react';
+import type { MethodView } from '#contract/methods.ts';
+import { ChoiceWell } from '#web/features/methods/parts/ChoiceWell.tsx';
+
+type QuestionLineProps = {
+  readonly method: MethodView;
+  readonly open: boolean;
+  readonly busy: boolean;
+  readonly onToggle: () => void;
+  readonly onChoose: (choice: string | null) => void;
+};
+
+/** A question with its answer on one line; opened, every way of doing it with what it would change. */
+export function QuestionLine({ method, open, busy, onToggle, onChoose }: QuestionLineProps) {
+  const { question, choices, byPlayer, defaultWhy } = method;
+  const id = useId();
+  const answer = choices.find(({ inForce }) => inForce)?.words ?? '';
+  return (
+    <Box
+      component="li"
+      sx={{ borderTop: '1px solid', borderColor: 'divider', '&:first-of-type': { borderTop: 'none' } }}
+    >
+      <ButtonBase
+        onClick={onToggle}
+        aria-expanded={open}
+        aria-controls={id}
+        sx={{
+          width: '100%',
+          minHeight: 48,
+          py: 0.75,
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr 24px', sm: 'minmax(0, 5fr) minmax(0, 6fr) 24px' },
+          columnGap: 1.5,
+          textAlign: 'left',
+          alignItems: 'center',
+        }}
+      >
+        <Typography component="span" color="text.secondary" sx={{ gridColumn: 1 }}>
+          {question}
+        </Typography>
+        <Typography component="span" sx={{ fontWeight: 650, gridColumn: { xs: 1, sm: 2 } }}>
+          {answer}
+          <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary', fontSize: '0.9375rem' }}>
+            {' '}
+            · {byPlayer ? 'yours' : 'default'}
+          </Box>
+        </Typography>
+        <SvgIcon
+          aria-hidden
+          sx={{
+            gridColumn: { xs: 2, sm: 3 },
+            gridRow: 1,
+            alignSelf: 'center',
+            transform: open ? 'rotate(180deg)' : 'none',
+          }}
+        >
+          <path d={mdiChevronDown} />
+        </SvgIcon>
+      </ButtonBase>
+      <Collapse in={open} id={id} unmountOnExit>
+        <Box component="ul" sx={{ m: 0, p: 0, pb: 1, listStyle: 'none', display: 'grid', gap: 1 }}>
+          {choices.map((choice) => (
+            <ChoiceWell
+              key={choice.choice}
+              choice={choice}
+              question={question}
+              busy={busy}
+              onChoose={() => onChoose(choice.choice)}
+            />
+          ))}
+        </Box>
+        <Typography variant="body2" color="text.secondary" sx={{ pb: 1.5 }}>
+          The default, and why: {defaultWhy}.
+          {byPlayer && (
+            <Button color="inherit" size="small" disabled={busy} onClick={() => onChoose(null)} sx={{ ml: 1 }}>
+              Back to the default
+            </Button>
+          )}
+        </Typography>
+      </Collapse>
+    </Box>
+  );
+}

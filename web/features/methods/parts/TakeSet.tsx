@@ -1,0 +1,86 @@
+import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
+import { useRef } from 'react';
+import { counted } from '#core/explain/format.ts';
+import type { SetReading } from '#contract/methods.ts';
+import type { TakingSet } from '#web/features/methods/method-sets.queries.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+
+type TakeSetProps = { readonly taking: TakingSet; readonly onClose: () => void };
+type Line = SetReading['lines'][number];
+
+const HEADINGS = [
+  { verdicts: ['new'], title: 'Would be done this way from now on' },
+  { verdicts: ['same'], title: 'Is so already' },
+  { verdicts: ['not-asked', 'barred', 'unknown'], title: 'Left out' },
+] as const;
+
+function Lines({ lines }: { readonly lines: readonly Line[] }) {
+  return (
+    <>
+      {HEADINGS.map(({ verdicts, title }) => {
+        const here = lines.filter(({ verdict }) => (verdicts as readonly string[]).includes(verdict));
+        if (here.length === 0) return null;
+        return (
+          <Box key={title} sx={{ mt: 1.5 }}>
+            <Typography variant="h3">{title}</Typography>
+            <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+              {here.map(({ method, choice, question, words, why }) => (
+                <Typography component="li" variant="body2" key={method}>
+                  {question ?? method} <strong>{words ?? choice}</strong>
+                  {why && ` — ${why}`}
+                </Typography>
+              ))}
+            </Box>
+          </Box>
+        );
+      })}
+    </>
+  );
+}
+
+/** Reads a file of choices, says what each would do here, and takes what is for this instrument. */
+export function TakeSet({ taking, onClose }: TakeSetProps) {
+  const { open, accept, chosen, busy, reading, problem } = taking;
+  const picker = useRef<HTMLInputElement>(null);
+  const news = reading?.lines.filter(({ verdict }) => verdict === 'new').length ?? 0;
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="take-title">
+      <DialogTitle id="take-title" variant="h2">
+        Take choices from a file
+      </DialogTitle>
+      <DialogContent>
+        <Button variant="outlined" color="inherit" onClick={() => picker.current?.click()} sx={{ minHeight: 52 }}>
+          {chosen ? 'Choose another file' : 'Choose the file'}
+        </Button>
+        <input
+          ref={picker}
+          type="file"
+          hidden
+          accept="application/json,.json"
+          onChange={({ target }) => void open(target.files?.[0])}
+        />
+        {problem && (
+          <Alert severity="error" sx={{ mt: 2 }}>
+            {problem}
+          </Alert>
+        )}
+        {reading && !problem && (
+          <Box sx={{ mt: 2 }}>
+            <Typography>
+              “{reading.name}”{reading.otherKind && ', made on another kind of instrument'}.
+            </Typography>
+            <Lines lines={reading.lines} />
+          </Box>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Close
+        </Button>
+        <BrassButton disabled={news === 0 || busy || problem !== null} onClick={accept}>
+          {news === 0 ? 'Nothing to take' : `Take ${counted(news, 'choice')}`}
+        </BrassButton>
+      </DialogActions>
+    </Dialog>
+  );
+}

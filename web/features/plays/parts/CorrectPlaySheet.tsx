@@ -1,0 +1,86 @@
+import { Alert, Box, Button, Dialog, DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
+import { useState } from 'react';
+import { figure } from '#core/explain/format.ts';
+import { clockTime } from '#core/plays/play-words.ts';
+import type { PlayView } from '#contract/plays.ts';
+import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
+import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choice.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { ChooseOne } from '#web/ui/ChooseOne.tsx';
+
+export type CorrectedPlay = Pick<PlayView, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius'>;
+
+type CorrectPlaySheetProps = {
+  readonly play: CorrectedPlay;
+  readonly today: string;
+  readonly problem: string | null;
+  readonly busy: boolean;
+  readonly onKeep: (play: CorrectedPlay) => void;
+  readonly onClose: () => void;
+};
+
+const QUARTER = 15;
+const LAST_MINUTE = 1439;
+
+/** What was said of the room stays one of the choices until another is taken. */
+type RoomSaid = Room | 'as-said';
+
+/** A play that was logged wrongly: its minutes, its end and its room, each put right in taps. */
+export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }: CorrectPlaySheetProps) {
+  const [minutes, setMinutes] = useState(play.minutes);
+  const [endedOn, setEndedOn] = useState(play.endedOn);
+  const [endedAtMinute, setEndedAtMinute] = useState(play.endedAtMinute);
+  const said = ROOMS.find(({ value }) => celsiusOf(value) === play.roomCelsius)?.value;
+  const [room, setRoom] = useState<RoomSaid>(said ?? 'as-said');
+  const rooms: readonly { readonly value: RoomSaid; readonly words: string }[] =
+    said === undefined
+      ? [...ROOMS, { value: 'as-said', words: `As said, ${figure(play.roomCelsius ?? 0)} °C` }]
+      : ROOMS;
+  const move = (by: number) => setEndedAtMinute(Math.min(LAST_MINUTE, Math.max(0, (endedAtMinute ?? 0) + by)));
+  const roomCelsius = room === 'as-said' ? play.roomCelsius : celsiusOf(room);
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="correct-title">
+      <DialogTitle id="correct-title" variant="h1">
+        Correct this play
+      </DialogTitle>
+      <DialogContent>
+        <Stack spacing={2.5} sx={{ pt: 1 }}>
+          <PlayMinutes minutes={minutes} setMinutes={setMinutes} />
+          <TextField
+            type="date"
+            label="Which day"
+            value={endedOn}
+            onChange={({ target }) => setEndedOn(target.value)}
+            slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+          />
+          {endedAtMinute !== null && (
+            <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2 }}>
+              <Button variant="outlined" color="inherit" onClick={() => move(-QUARTER)}>
+                Earlier
+              </Button>
+              <Typography component="output" aria-live="polite" variant="h2">
+                ended at {clockTime(endedAtMinute)}
+              </Typography>
+              <Button variant="outlined" color="inherit" onClick={() => move(QUARTER)}>
+                Later
+              </Button>
+            </Box>
+          )}
+          <ChooseOne label="How was the room, about?" options={rooms} value={room} onChange={setRoom} />
+          {problem && <Alert severity="error">{problem}</Alert>}
+          <Stack spacing={1}>
+            <BrassButton
+              disabled={busy || endedOn === ''}
+              onClick={() => onKeep({ minutes, endedOn, endedAtMinute, roomCelsius })}
+            >
+              Save the correction
+            </BrassButton>
+            <Button color="inherit" onClick={onClose}>
+              Cancel
+            </Button>
+          </Stack>
+        </Stack>
+      </DialogContent>
+    </Dialog>
+  );
+}
