@@ -108,7 +108,8 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
   // First, so that a refusal carries them as well.
   app.use(securityHeaders);
   app.use(guardHost(boundHost));
-  app.use(compression());
+  // Of a page of JSON the first level saves nearly as much as the sixth, in a third of the time.
+  app.use(compression({ level: 1 }));
   app.use('/api', (_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
     next();

@@ -17,7 +17,8 @@ import type { PlaysRepository } from '#server/features/plays/plays.repository.ts
 
 /** Everything the record says of one instrument. */
 export type ReadFacts = InstrumentFacts & {
-  readonly lastPlay: Play | null;
+  /** The last play with its key and room; looked up only when a page asks. */
+  readonly lastPlay: () => Play | null;
   readonly openRunKey: string | null;
   /** What the cloth showed after each play since the last reset, oldest first. */
   readonly lastPasses: readonly LastPassFact[];
@@ -65,7 +66,7 @@ function readFacts({ plays, care, packup, methods, conditions }: Sources, { id, 
     choices: methods.choices(id),
     conditions: entered.map(({ condition }) => condition),
     entered,
-    lastPlay: plays.last(id) ?? null,
+    lastPlay: once(() => plays.last(id) ?? null),
     openRunKey: packup.openKey(id) ?? null,
     lastPasses: packup.lastPasses(id, care.lastResetId(id)),
   };

@@ -1,3 +1,6 @@
+import { MINUTES_PER_DAY } from '#core/plays/play.ts';
+import { dateOfDay, type LocalDate } from '#core/time/local-date.ts';
+
 /**
  * The plays of one instrument as columns, oldest first: what the clocks read. Ten years of daily playing are some
  * 3,600 rows; a clock then costs two binary searches.
@@ -35,6 +38,12 @@ function firstAfter(endedAt: Int32Array, wallMinute: number): number {
     else low = middle + 1;
   }
   return low;
+}
+
+/** The day of the last play; null where nothing was played. */
+export function lastPlayedOn({ endedAt }: PlayColumns): LocalDate | null {
+  const last = endedAt.at(-1);
+  return last === undefined ? null : dateOfDay(Math.floor(last / MINUTES_PER_DAY));
 }
 
 export type Played = { readonly plays: number; readonly minutes: number };

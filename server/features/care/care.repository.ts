@@ -16,16 +16,21 @@ const counting = eq(facts.counts, true);
  * one to the next, so that ten years of entries are not read through.
  */
 const lastOfEach = (db: Db) =>
-  db.$client.prepare<[string, string, string, string], { item: string; at: number | null; by: DoneBy | null }>(`
+  db.$client.prepare<[string, string, string], { item: string; last: string | null }>(`
     with recursive items(item) as (
       select min(item_id) from care_done where instrument_id = ?
       union all
       select (select min(item_id) from care_done where instrument_id = ? and item_id > item) from items where item is not null
     )
     select item,
-      (select wall_minute from care_done where instrument_id = ? and item_id = item and counts = 1 order by wall_minute desc limit 1) as at,
-      (select by from care_done where instrument_id = ? and item_id = item and counts = 1 order by wall_minute desc limit 1) as by
+      (select wall_minute || ' ' || by from care_done where instrument_id = ? and item_id = item and counts = 1 order by wall_minute desc limit 1) as last
     from items where item is not null`);
+
+/** "29743800 player": the wall minute and who did it, as they stand side by side in the index. */
+function lastDoneFrom(said: string): LastDone {
+  const [at = '', by = ''] = said.split(' ');
+  return { atWallMinute: Number(at), by: by as DoneBy };
+}
 
 /** In the order they were seen, so that the last one of an item wins in a map. */
 const standingSigns = (db: Db) =>
@@ -77,9 +82,9 @@ export function createCareRepository(db: Db) {
     lastDone: (id: string): ReadonlyMap<CareItemId, LastDone> =>
       new Map(
         last
-          .all(id, id, id, id)
-          .flatMap(({ item, at, by }) =>
-            at === null || by === null ? [] : [[item as CareItemId, { atWallMinute: at, by }] as const],
+          .all(id, id, id)
+          .flatMap(({ item, last: said }) =>
+            said === null ? [] : [[item as CareItemId, lastDoneFrom(said)] as const],
           ),
       ),
 

@@ -35,7 +35,7 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
   const { instrument, player, facts } = reading;
   const situation = reading.situation(today);
   const { kind, care, methods, plays } = situation;
-  const { lastPlay } = facts;
+  const lastPlay = facts.lastPlay();
   const water = waterView(situation, care.awaitsPackUp ? lastPlay : null, reading.wetness());
   const reader = { player, today, format: services.format };
   return succeed({

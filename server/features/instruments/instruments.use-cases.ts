@@ -1,6 +1,7 @@
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { KIND_IDS, kindName } from '#core/instruments/kind.ts';
 import { standingWords } from '#core/care/care-words.ts';
+import { lastPlayedOn } from '#core/plays/play-columns.ts';
 import { worstClock } from '#core/care/what-matters.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { differences } from '#core/record/fact.ts';
@@ -46,7 +47,7 @@ function shelfPlace(reading: Reading, today: LocalDate): ShelfPlace {
     calling: care.calling.length,
     awaitsPackUp: care.awaitsPackUp,
     openRunKey: facts.openRunKey,
-    lastPlayedOn: facts.lastPlay?.endedOn ?? null,
+    lastPlayedOn: lastPlayedOn(facts.plays),
   };
 }
 

@@ -75,7 +75,7 @@ function playedBefore(
   { kind, share, reading }: { kind: RunKind; share: Share; reading: Reading },
   { care }: Situation,
 ): Outcome<Play | null, Failure> {
-  if (share.playKey === null) return succeed(kind === 'after' && care.awaitsPackUp ? reading.facts.lastPlay : null);
+  if (share.playKey === null) return succeed(kind === 'after' && care.awaitsPackUp ? reading.facts.lastPlay() : null);
   const play = services.plays.standing(share.playKey);
   return play?.instrumentId === share.instrumentId
     ? succeed(play)
