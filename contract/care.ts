@@ -116,8 +116,6 @@ export const instrumentPage = object({
   week: object({
     meanMinutes: array(amount().required()).length(7).required(),
     daysSeen: amount().integer().required(),
-    /** What the week stands on. */
-    because: whyLines,
     usualPlayMinutes: amount().integer().required(),
   })
     .exact()

@@ -52,8 +52,8 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'your-way',
-    path: '/care/marit-clarinet/your-way',
+    name: 'methods',
+    path: '/care/marit-clarinet/methods',
     then: async (page) => {
       await press(page, 'How is the clarinet swabbed?');
       await page
@@ -67,6 +67,15 @@ const SHOTS: readonly Shot[] = [
   { name: 'history', path: '/add/lucan-tuba/history' },
   { name: 'add', path: '/add', then: (page) => press(page, 'Bassoon') },
   { name: 'played', path: '/now/lucan-trumpet', then: (page) => press(page, 'I have just played') },
+  {
+    name: 'correct-play',
+    path: '/care/asha-horn',
+    then: async (page) => {
+      await as('asha')(page);
+      await page.locator('button[aria-label^="Correct: Played"]').click();
+      await page.waitForSelector('::-p-text(Correct this play)');
+    },
+  },
   { name: 'pack-up-all', path: '/pack-up' },
   {
     name: 'pack-up-doubler',

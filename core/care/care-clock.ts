@@ -10,7 +10,7 @@ import type { Condition } from '#core/book/condition.ts';
 import type { ChosenMethod, MethodChoices, MethodContext } from '#core/book/method-setting.ts';
 import type { Marked } from '#core/explain/explained.ts';
 import { playedSince, type PlayColumns, type Played } from '#core/plays/play-columns.ts';
-import type { Forecast } from '#core/plays/forecast.ts';
+import { isNewWeek, type Forecast, type UsualWeek } from '#core/plays/forecast.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
@@ -43,6 +43,8 @@ export type ClockReason =
   | { readonly rule: 'condition'; readonly call: ConditionCall }
   | { readonly rule: 'why'; readonly item: CareItem }
   | { readonly rule: 'projected'; readonly due: DueRange }
+  /** The week the date is foreseen from is not well known yet. */
+  | { readonly rule: 'new-week'; readonly week: UsualWeek }
   | { readonly rule: 'noticed'; readonly on: LocalDate; readonly sign: string; readonly item: CareItem }
   | { readonly rule: 'blocked'; readonly by: CareItem; readonly since: LocalDate }
   | { readonly rule: 'declined'; readonly on: LocalDate }
@@ -138,6 +140,12 @@ export const standing = (item: CareItem, state: CareState, because: readonly Clo
   because,
 });
 
+/** The date foreseen; and, where playing decides it and the player's week is hardly known, that it is. */
+function projectedReasons(due: DueRange, limbs: Limbs, { week }: Forecast): ClockReason[] {
+  const isByPlaying = limbs.minutes !== undefined || limbs.plays !== undefined;
+  return [{ rule: 'projected', due }, ...(isByPlaying && isNewWeek(week) ? [{ rule: 'new-week', week } as const] : [])];
+}
+
 /**
  * The clock of one item with limbs: load = max(days since ÷ D, minutes since ÷ M, plays since ÷ N); fresh below 0.75,
  * soon below 1, due below 1.5, else overdue. Calendar days are local dates; a play counts from the minute it ended.
@@ -169,7 +177,7 @@ function limbClock(
       ...readings.map((reading) => ({ rule: 'limb', reading, leading: reading.load === load && load > 0 }) as const),
       interval,
       { rule: 'why', item },
-      ...(due === null ? [] : [{ rule: 'projected', due } as const]),
+      ...(due === null ? [] : projectedReasons(due, limbs, setting.forecast)),
     ],
   };
 }

@@ -5,6 +5,7 @@ import type { DueRange } from '#core/care/project-due.ts';
 import { conditionCallWords } from '#core/conditions/condition-words.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration, figure, type Format } from '#core/explain/format.ts';
+import { newWeekWords } from '#core/plays/forecast-words.ts';
 import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 const percent = (load: number): string => `${Math.round(load * 100)} %`;
@@ -70,6 +71,8 @@ export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
       return { rule, text: reason.item.why, mark: reason.item.mark };
     case 'projected':
       return { rule, text: projectedWords(reason.due, format), mark: 'yours' };
+    case 'new-week':
+      return newWeekWords(reason.week);
     case 'noticed':
       return { rule, text: `Noticed on ${format.date(reason.on)}: ${reason.sign}.`, mark: 'yours' };
     case 'blocked':

@@ -1,11 +1,8 @@
 import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration } from '#core/explain/format.ts';
-import { SHRINK_WEEKS, type DayReason, type UsualWeek } from '#core/plays/forecast.ts';
+import { WELL_KNOWN_WEEKS, type DayReason, type UsualWeek } from '#core/plays/forecast.ts';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
-/** From so many weeks on a weekday speaks for itself. */
-const SPEAKS_FOR_ITSELF = 4 * SHRINK_WEEKS;
-
 /** Why a day is foreseen as it is, in words. */
 export function dayReasonWords(reason: DayReason): WhyLine {
   const { rule, minutes } = reason;
@@ -18,7 +15,7 @@ export function dayReasonWords(reason: DayReason): WhyLine {
       mark: 'estimate',
     };
   const own = `${day}: about ${duration(minutes)}, from ${counted(reason.seen, 'week')}`;
-  return reason.seen >= SPEAKS_FOR_ITSELF
+  return reason.seen >= WELL_KNOWN_WEEKS
     ? { rule, text: `${own}.`, mark: 'yours' }
     : {
         rule,
@@ -27,10 +24,9 @@ export function dayReasonWords(reason: DayReason): WhyLine {
       };
 }
 
-/** What the usual week stands on, in words. */
-export const weekWords = ({ daysSeen, meanMinutes, seen, anyDay }: UsualWeek): WhyLine[] =>
-  daysSeen === 0
-    ? [{ rule: 'no-days', text: 'Nothing has been played yet, so nothing is foreseen.', mark: 'yours' }]
-    : meanMinutes.map((minutes, weekday) =>
-        dayReasonWords({ rule: 'weekday', weekday, minutes, seen: seen[weekday] ?? 0, anyDayMinutes: anyDay.minutes }),
-      );
+/** What a date stands on that is foreseen from a week not well known yet. */
+export const newWeekWords = ({ daysSeen, anyDay }: UsualWeek): WhyLine => ({
+  rule: 'new-week',
+  text: `Foreseen from ${counted(daysSeen, 'day')} so far: a weekday hardly seen yet counts as any of your days, about ${duration(anyDay.minutes)}.`,
+  mark: 'estimate',
+});

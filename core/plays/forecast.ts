@@ -114,6 +114,13 @@ export function usualWeek(columns: PlayColumns, today: number, halfLifeWeeks = H
   };
 }
 
+/** From so many weeks on a weekday speaks for itself. */
+export const WELL_KNOWN_WEEKS = 4 * SHRINK_WEEKS;
+
+/** Is something played, and yet a weekday not seen often enough to speak for itself? */
+export const isNewWeek = ({ seen, daysSeen }: UsualWeek): boolean =>
+  daysSeen > 0 && Math.min(...seen) < WELL_KNOWN_WEEKS;
+
 /** A day of which more is known than its weekday: a concert, a rehearsal, a holiday, a stay at the bench. */
 export type PlannedDay = {
   readonly minutes: number;

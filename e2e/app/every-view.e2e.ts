@@ -59,8 +59,8 @@ const VIEWS: readonly View[] = [
     },
   },
   {
-    name: 'your way',
-    path: '/care/marit-alto/your-way',
+    name: 'methods',
+    path: '/care/marit-alto/methods',
     then: async (page) => {
       await press(page, 'Which piece is dried first?');
       await press(page, 'What changes');
@@ -68,9 +68,9 @@ const VIEWS: readonly View[] = [
   },
   { name: 'something has changed', path: '/care/ife-clarinet', then: (page) => tap(page, 'Something has changed') },
   {
-    name: 'choices from a file',
-    path: '/care/asha-horn/your-way',
-    then: (page) => tap(page, 'Take choices from a file'),
+    name: 'methods from a file',
+    path: '/care/asha-horn/methods',
+    then: (page) => tap(page, 'Import methods'),
   },
   { name: 'what was last done', path: '/add/lucan-tuba/history' },
   { name: 'somebody new', path: '/players' },

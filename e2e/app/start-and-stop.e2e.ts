@@ -63,7 +63,48 @@ describe('the server', () => {
     expect(noFolder.stderr).toContain('cannot be written');
     expect(run('--port', 'seven').stderr).toContain('--port takes a number');
     expect(run('--sideways').stderr).toContain('--sideways');
-  }, 60_000);
+    const noHost = run('--host', '', '--port', '0', '--data', path.join(folder, 'no-host'));
+    expect([noHost.status, noHost.stderr]).toEqual([1, expect.stringContaining('--host needs an address')]);
+    const strange = run('--host', '203.0.113.7', '--port', '0', '--data', path.join(folder, 'no-host'));
+    expect([strange.status, strange.stderr]).toEqual([1, expect.stringContaining('no address of this machine')]);
+  }, 90_000);
+
+  test('a second server on the same folder is told in one line, and the first goes on', async () => {
+    const second = run('--port', '0', '--data', server.dataFolder);
+    expect([second.status, second.stderr.trim().split('\n')]).toEqual([
+      1,
+      [expect.stringContaining('Another Ulu looks after')],
+    ]);
+    // What the first one closed meanwhile is noticed before it is asked again.
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    expect((await fetch(`${server.url}/api/health`)).status).toBe(200);
+  }, 30_000);
+
+  test('what is missing is missing: a file is no page, and a page nobody knows is the app', async () => {
+    const status = async (where: string) => (await fetch(`${server.url}${where}`)).status;
+    expect(await status('/assets/nothing-here.js')).toBe(404);
+    expect(await status('/favicon.ico')).toBe(404);
+    expect(await status('/now/anything')).toBe(200);
+  });
+
+  test('on every network of the machine it listens only with a plain word about it', async () => {
+    const child = spawn(
+      process.execPath,
+      ['--import', 'tsx', 'server/main.ts', '--host', '0.0.0.0', '--port', '0', '--data', path.join(folder, 'wide')],
+      { stdio: ['ignore', 'pipe', 'ignore'] },
+    );
+    const said = await new Promise<string>((resolve) => {
+      let text = '';
+      child.stdout.on('data', (chunk: Buffer) => {
+        text += chunk.toString();
+        if (text.includes('every network')) resolve(text);
+      });
+    });
+    expect(said).toContain('http://127.0.0.1:');
+    expect(said).toContain('no passwords yet');
+    child.kill('SIGTERM');
+    await new Promise((resolve) => child.once('exit', resolve));
+  }, 30_000);
 
   test('killed in the middle of writing, the record opens again with all that was answered', async () => {
     const data = path.join(folder, 'killed');
@@ -110,7 +151,7 @@ describe('the server', () => {
     await second.stop();
     expect(existsSync(path.join(data, 'ulu.db-wal'))).toBe(false);
     const database = new Database(path.join(data, 'ulu.db'), { readonly: true });
-    expect(database.prepare('select name from players').pluck().all()).toEqual(['Ada']);
+    expect(database.prepare('select name from profiles').pluck().all()).toEqual(['Ada']);
     database.close();
   }, 60_000);
 

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { scene } from '#e2e/scene.ts';
 import { press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
 
-const { url, browser, stateOf } = scene();
+const { url, browser, stateOf, careOf } = scene();
 let page: Walker;
 beforeEach(async () => {
   page = await walk(browser(), url('/care/wren-flute'));
@@ -31,6 +31,21 @@ describe('care', () => {
     await press(page, 'Do it again from now on');
     await page.waitForFunction(() => !document.body.innerText.includes('Not done here'));
     expect(await stateOf('wren-flute', 'wind/case-check')).not.toBe('off');
+  }, 60_000);
+
+  test('a play logged wrongly is put right where it stands, and the correction undone', async () => {
+    await page.goto(url('/care/wren-flute'), { waitUntil: 'networkidle0' });
+    const minutes = async () => (await careOf('wren-flute')).lastPlay?.minutes ?? 0;
+    const before = await minutes();
+    await page.locator('button[aria-label^="Correct: Played"]').click();
+    await sees(page, 'Correct this play');
+    await tap(page, '+15 minutes');
+    await tap(page, 'Save the correction');
+    await sees(page, '(corrected)');
+    expect(await minutes()).toBeGreaterThan(before);
+    await tap(page, 'Undo');
+    await page.waitForFunction(() => !document.body.innerText.includes('(corrected)'));
+    expect(await minutes()).toBe(before);
   }, 60_000);
 
   test('a sign is tapped where it was seen; an edited build closes what it no longer has', async () => {

@@ -11,7 +11,7 @@ let page: Walker;
 let folder: string;
 beforeEach(async () => {
   folder = mkdtempSync(path.join(tmpdir(), 'ulu-sets-'));
-  page = await walk(browser(), url('/care/asha-horn/your-way'));
+  page = await walk(browser(), url('/care/asha-horn/methods'));
 }, 30_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
@@ -45,8 +45,8 @@ describe('where practice differs', () => {
   }, 60_000);
 
   test('the choice reaches the care it is about at once, in this tab and in another', async () => {
-    const other = await walk(browser(), url('/care/asha-horn/your-way'));
-    await page.goto(url('/care/petra-bassoon/your-way'), { waitUntil: 'networkidle0' });
+    const other = await walk(browser(), url('/care/asha-horn/methods'));
+    await page.goto(url('/care/petra-bassoon/methods'), { waitUntil: 'networkidle0' });
     await choose('How often are the keys oiled?', 'only at the bench');
     const { clocks } = await careOf('petra-bassoon');
     expect(clocks.find(({ itemId }) => itemId === 'keyed/key-oil')?.gauge.state).toBe('off');
@@ -62,19 +62,19 @@ describe('where practice differs', () => {
       downloadPath: folder,
       browserContextId: page.browserContext().id ?? '',
     });
-    await page.goto(url('/care/marit-clarinet/your-way'), { waitUntil: 'networkidle0' });
+    await page.goto(url('/care/marit-clarinet/methods'), { waitUntil: 'networkidle0' });
     await choose('How often is the swab washed?', 'monthly at the least');
-    await tap(page, 'Give your way to others');
-    await page.locator('::-p-aria([name="Whose way is it?"])').fill('Marit’s way');
+    await tap(page, 'Share your methods');
+    await page.locator('::-p-aria([name="Whose methods are they?"])').fill('Marit’s way');
     await tap(page, 'Save the file');
     const file = path.join(folder, 'marit-s-way.json');
     for (let tries = 0; tries < 50 && !existsSync(file); tries++) await new Promise((wake) => setTimeout(wake, 100));
     expect(readdirSync(folder)).toContain('marit-s-way.json');
     const set = readFileSync(file, 'utf8');
-    expect(JSON.parse(set)).toMatchObject({ format: 'ulu-method-set', version: 1, kind: 'clarinet' });
+    expect(JSON.parse(set)).toMatchObject({ format: 'ulu-method-set', version: 2, kind: 'clarinet' });
 
-    await page.goto(url('/care/ife-clarinet/your-way'), { waitUntil: 'networkidle0' });
-    await tap(page, 'Take choices from a file');
+    await page.goto(url('/care/ife-clarinet/methods'), { waitUntil: 'networkidle0' });
+    await tap(page, 'Import methods');
     await openFile(set);
     await sees(page, 'Would be done this way from now on');
     await tap(page, 'Take 2 choices');
@@ -88,7 +88,7 @@ describe('where practice differs', () => {
     ['no JSON at all', 'hello there', 'is no JSON file'],
     [
       'another version',
-      '{"format":"ulu-method-set","version":2,"name":"x","kind":"horn","choices":{}}',
+      '{"format":"ulu-method-set","version":3,"name":"x","kind":"horn","choices":{}}',
       'another version',
     ],
     ['something else altogether', '{"reeds":[]}', 'no method set'],
@@ -96,7 +96,7 @@ describe('where practice differs', () => {
   ])(
     'a file with %s is refused in words, and nothing changes',
     async (_what, content, words) => {
-      await tap(page, 'Take choices from a file');
+      await tap(page, 'Import methods');
       await openFile(content);
       await sees(page, words);
       await tap(page, 'Close');

@@ -73,6 +73,8 @@ export type FactDefinition<Body, Request extends Sent, Told> = {
     /** The fact that is there already and means the same, though it was sent under another key (a second tab's start). */
     sameAs?(request: Request, told: Told): string | undefined;
   };
+  /** Facts of the kind that break a rule of today, a line each: rules bind new facts, old ones stay as they are. */
+  breaking?(told: Told): string[];
   /** Why it cannot be taken back; null where it can. Without it everything of the kind can. */
   keeps?(fact: Fact<Body>, told: Told): Failure | null;
 };

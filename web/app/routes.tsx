@@ -59,9 +59,11 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('#web/features/care/CarePage.tsx')).CarePage }),
       },
       {
-        path: '/care/:instrumentId/your-way',
+        path: '/care/:instrumentId/methods',
         lazy: async () => ({ Component: (await import('#web/features/methods/MethodsPage.tsx')).MethodsPage }),
       },
+      // Its address of before: somebody may have kept it.
+      { path: '/care/:instrumentId/your-way', element: <Navigate to="../methods" relative="path" replace /> },
       {
         path: '/add',
         lazy: async () => ({

@@ -2,7 +2,6 @@ import { bookItem } from '#core/book/book.ts';
 import { itemIn } from '#core/book/practice.ts';
 import { succeed, fail, type Outcome } from '#core/kernel/outcome.ts';
 import { methodsInForce } from '#core/methods/chosen-method.ts';
-import { weekWords } from '#core/plays/forecast-words.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { CareOverview, InstrumentPage } from '#contract/care.ts';
 import { clockView, instrumentView, waterView, wetnessView } from '#server/features/care/care.views.ts';
@@ -55,7 +54,6 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
     week: {
       meanMinutes: [...plays.forecast.week.meanMinutes],
       daysSeen: plays.forecast.week.daysSeen,
-      because: weekWords(plays.forecast.week),
       usualPlayMinutes: plays.usualMinutes,
     },
     closed: closedItems(services, reading, today),

@@ -1,4 +1,5 @@
 import type { PlayerId } from '#core/instruments/instrument.ts';
+import { hasVisibleText } from '#core/kernel/visible-text.ts';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import type { Skill, Standing } from '#core/players/player.ts';
 import { ofPlayer } from '#core/record/fact.ts';
@@ -31,6 +32,10 @@ export const profileFact = defineFact<Services>()<Profile, ProfileRequest>({
   about: ({ playerId }) => [ofPlayer(playerId)],
   keeps: ({ belongsTo }) =>
     belongsTo === null ? null : conflict('targetKey', 'It is what they were added with. Say what has changed instead.'),
+  breaking: ({ players }) =>
+    players
+      .all()
+      .flatMap(({ id, name }) => (hasVisibleText(name) ? [] : [`player ${id} has a name that cannot be seen`])),
   logged: {
     path: playerPaths.profiles,
     request: profileRequest,

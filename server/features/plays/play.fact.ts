@@ -1,6 +1,7 @@
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { playFaultWords, playWords } from '#core/plays/play-words.ts';
+import { oddPlays } from '#core/plays/odd-plays.ts';
 import { checkPlay, type Play } from '#core/plays/play.ts';
 import { ofInstrument } from '#core/record/fact.ts';
 import { localDate } from '#core/time/local-date.ts';
@@ -11,6 +12,9 @@ import { plays } from '#server/features/plays/plays.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
+
+/** More plays than anybody has. */
+const EVERY = 1_000_000;
 
 export type PlayBody = Omit<Play, 'key'>;
 
@@ -60,6 +64,12 @@ export const playFact = defineFact<Services>()<PlayBody, LogPlayRequest>({
   }),
   about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }) => playWords(body.minutes, body.roomCelsius),
+  breaking: ({ instruments, plays: played }) =>
+    instruments.all().flatMap(({ id }) => {
+      const instrument = instruments.find(id);
+      const odd = instrument ? oddPlays(played.newest(id, EVERY).toReversed(), instrument) : [];
+      return odd.map(({ play, why }) => `play ${play.key} of ${id} on ${play.endedOn}: ${why}`);
+    }),
   logged: {
     path: playPaths.log,
     request: logPlayRequest,

@@ -11,7 +11,7 @@ import { useCareActions } from '#web/features/care/care-actions.queries.ts';
 import { careQueries, useResetWetness } from '#web/features/care/care.queries.ts';
 import { WetnessBelief } from '#web/features/care/parts/WetnessBelief.tsx';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
-import { Closed, NeverDos, YourWay } from '#web/features/care/parts/HeldTo.tsx';
+import { Closed, Methods, NeverDos } from '#web/features/care/parts/HeldTo.tsx';
 import { StripWithSigns } from '#web/features/care/parts/StripWithSigns.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
 import { useConditionActions } from '#web/features/conditions/condition-actions.queries.ts';
@@ -222,7 +222,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
       </Box>
       <Box sx={{ display: 'grid', gap: 2, minWidth: 0, order: { xs: 2, sm: 0 } }}>
         <ForAWhile instrumentId={instrument.id} />
-        <YourWay page={page} />
+        <Methods page={page} />
         <RecordOf instrumentId={instrument.id} />
         <Wetness page={page} />
         <NeverDos page={page} />

@@ -93,7 +93,7 @@ function Loaded({ page }: { readonly page: MethodsPageView }) {
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Compartment>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'baseline', mb: 1 }}>
-          <Typography variant="h1">Your way with {page.name}</Typography>
+          <Typography variant="h1">Methods for {page.name}</Typography>
           <Typography color="text.secondary">
             {counted(page.methods.length, 'question')} on which practice differs ·{' '}
             {own === 0 ? 'all at their defaults' : `${own} answered by you`}
@@ -102,10 +102,10 @@ function Loaded({ page }: { readonly page: MethodsPageView }) {
         <Year page={page} />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
           <Button variant="outlined" color="inherit" onClick={() => setDialog('give')}>
-            Give your way to others
+            Share your methods
           </Button>
           <Button variant="outlined" color="inherit" onClick={() => setDialog('take')}>
-            Take choices from a file
+            Import methods
           </Button>
           <Button {...{ component: Link, to: `/care/${page.instrumentId}` }} color="inherit">
             Back to its care

@@ -107,8 +107,8 @@ export function Verdicts({ view }: { readonly view: VerdictsView }) {
         ))}
       </Box>
       {view.instrumentId !== null && (
-        <Button {...{ component: Link, to: `/care/${view.instrumentId}/your-way` }} color="inherit" sx={{ mt: 1 }}>
-          Where practice differs: your way
+        <Button {...{ component: Link, to: `/care/${view.instrumentId}/methods` }} color="inherit" sx={{ mt: 1 }}>
+          Where practice differs: your methods
         </Button>
       )}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5 }}>

@@ -26,12 +26,12 @@ export function NeverDos({ page: { neverDos, instrument } }: { readonly page: In
 }
 
 /** What its player holds to where practice differs, and the way to all the questions. */
-export function YourWay({ page: { habits, instrument } }: { readonly page: InstrumentPage }) {
+export function Methods({ page: { habits, instrument } }: { readonly page: InstrumentPage }) {
   return (
     <Compartment
-      title="Your way"
+      title="Methods"
       aside={
-        <Button {...{ component: Link, to: `/care/${instrument.id}/your-way` }} variant="outlined" color="inherit">
+        <Button {...{ component: Link, to: `/care/${instrument.id}/methods` }} variant="outlined" color="inherit">
           Where practice differs
         </Button>
       }

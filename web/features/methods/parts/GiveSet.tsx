@@ -18,7 +18,7 @@ export function GiveSet({ chosen, busy, problem, onSave, onClose }: GiveSetProps
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="give-title">
       <DialogTitle id="give-title" variant="h2">
-        Give your way to others
+        Share your methods
       </DialogTitle>
       <DialogContent>
         <Typography sx={{ mb: 2 }}>
@@ -29,7 +29,7 @@ export function GiveSet({ chosen, busy, problem, onSave, onClose }: GiveSetProps
         <TextField
           fullWidth
           autoFocus
-          label="Whose way is it?"
+          label="Whose methods are they?"
           value={name}
           onChange={({ target }) => setName(target.value)}
           slotProps={{ htmlInput: { maxLength: LONGEST_NAME } }}

@@ -46,7 +46,7 @@ export function TakeSet({ taking, onClose }: TakeSetProps) {
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="take-title">
       <DialogTitle id="take-title" variant="h2">
-        Take choices from a file
+        Import methods
       </DialogTitle>
       <DialogContent>
         <Button variant="outlined" color="inherit" onClick={() => picker.current?.click()} sx={{ minHeight: 52 }}>

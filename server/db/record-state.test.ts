@@ -1,0 +1,83 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import Database from 'better-sqlite3';
+import { renameSync } from 'node:fs';
+import path from 'node:path';
+import { healthView } from '#contract/health.ts';
+import { problem } from '#contract/problem.ts';
+import { DATABASE_FILE } from '#server/db/connection.ts';
+import { recordFault } from '#server/db/record-fault.ts';
+import { watchFile } from '#server/db/watch-file.ts';
+import { furnish, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer();
+  await furnish(server);
+});
+afterEach(() => server.stop());
+
+const log = (body: object) => server.api().post('/api/plays').send(body);
+const file = () => path.join(server.folder, DATABASE_FILE);
+
+describe('another program holds the record', () => {
+  test('a request is told so soon, nothing is lost, and the same request goes through afterwards', async () => {
+    const other = new Database(file());
+    other.exec('begin immediate');
+    const play = playBody();
+    const answer = await log(play);
+    // What a request waits at most, ms: it holds up every other one meanwhile.
+    expect(server.client().pragma('busy_timeout', { simple: true })).toBeLessThanOrEqual(200);
+    expect([answer.status, answer.headers['retry-after']]).toEqual([503, '1']);
+    expect(problem.validateSync(answer.body, { strict: true })).toMatchObject({
+      code: 'busy',
+      detail: expect.stringContaining('Nothing was lost'),
+    });
+    await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200);
+    other.exec('rollback');
+    other.close();
+    await log(play).expect(201);
+  });
+});
+
+describe('the file of the record has gone', () => {
+  test('nothing more is written, it is said why, and health tells the truth', async () => {
+    await log(playBody()).expect(201);
+    renameSync(file(), `${file()}.moved`);
+    const answer = await log(playBody({ endedAtMinute: 600 }));
+    expect([answer.status, answer.body.code]).toEqual([503, 'unusable']);
+    expect(answer.body.detail).toContain('no longer in its folder');
+    const health = await server.api().get('/api/health').expect(503);
+    expect(healthView.validateSync(health.body, { strict: true }).database).toBe('gone');
+    renameSync(`${file()}.moved`, file());
+    await log(playBody({ endedAtMinute: 600 })).expect(201);
+    expect((await server.api().get('/api/health').expect(200)).body.database).toBe('ok');
+  });
+});
+
+describe('pages of the file are damaged', () => {
+  test('from the first error that says so nothing more is written, until a restart', () => {
+    const watch = watchFile(file());
+    watch.noticed(Object.assign(new Error('malformed'), { code: 'SQLITE_BUSY' }));
+    expect(watch.state()).toBe('ok');
+    watch.noticed(new Error('query failed', { cause: Object.assign(new Error('x'), { code: 'SQLITE_CORRUPT' }) }));
+    expect(watch.state()).toBe('damaged');
+    expect(() => watch.beforeWriting()).toThrow(/damaged, so nothing more is written/);
+  });
+});
+
+describe('what an error says of the record', () => {
+  test.each([
+    ['SQLITE_BUSY', 'busy'],
+    ['SQLITE_BUSY_SNAPSHOT', 'busy'],
+    ['SQLITE_CORRUPT_VTAB', 'damaged'],
+    ['SQLITE_NOTADB', 'damaged'],
+    ['SQLITE_FULL', 'full'],
+    ['SQLITE_IOERR_READ', 'gone'],
+    ['SQLITE_CONSTRAINT_UNIQUE', undefined],
+    [undefined, undefined],
+  ])('%s: %s, also where another error wraps it', (code, state) => {
+    const error = Object.assign(new Error('x'), { code });
+    expect(recordFault(error)?.state).toBe(state);
+    expect(recordFault(new Error('wrapped', { cause: error }))?.state).toBe(state);
+  });
+});

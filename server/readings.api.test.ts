@@ -1,0 +1,65 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { instant } from '#core/time/instant.ts';
+import { localDate } from '#core/time/local-date.ts';
+import { aKey, furnish, NOW, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer();
+  await furnish(server);
+});
+afterEach(() => server.stop());
+
+const post = (path: string, body: object) => server.api().post(path).send(body);
+
+describe('the facts of an instrument', () => {
+  test('are read once, until a fact touches it or its player; another instrument’s facts do not', async () => {
+    const { readings } = server.services();
+    const today = localDate(TODAY);
+    const first = readings.of('clarinet');
+    expect(readings.of('clarinet')).toBe(first);
+    expect(readings.onShelf()[0]?.()).toBe(first);
+    expect(first?.situation(today)).toBe(first?.situation(today));
+    await post('/api/care/wetness-resets', { key: aKey(), instrumentId: 'trumpet', now: NOW }).expect(201);
+    expect(readings.of('clarinet')).toBe(first);
+    await post('/api/plays', playBody()).expect(201);
+    const second = readings.of('clarinet');
+    expect(second).not.toBe(first);
+    expect(second?.facts.plays.minutes).toHaveLength(1);
+    const ill = { key: aKey(), instrumentId: 'trumpet', condition: 'ill', beginsOn: TODAY, endsOn: null };
+    await post('/api/conditions', { ...ill, part: null, air: null, now: NOW }).expect(201);
+    expect(readings.of('clarinet')?.facts.conditions.map(({ id }) => id)).toEqual(['ill']);
+  });
+
+  test('are not kept from a change that was never written', () => {
+    const services = server.services();
+    const fail = () =>
+      services.atOnce(() => {
+        const common = { on: localDate(TODAY), atMinute: null, corrects: null, belongsTo: null };
+        const departure = { instrumentId: 'clarinet', leftOn: TODAY };
+        const loggedAt = instant('2026-11-24T20:00:00.000Z');
+        services.record.append([{ ...common, loggedAt, key: aKey(), kind: 'departure', body: departure }]);
+        expect(services.readings.of('clarinet')?.instrument.leftOn).toBe(TODAY);
+        throw new Error('thought better of it');
+      });
+    expect(fail).toThrow('thought better');
+    expect(services.readings.of('clarinet')?.instrument.leftOn).toBeNull();
+  });
+});
+
+describe('a request over many instruments', () => {
+  test('lets others have their turn', async () => {
+    const order: string[] = [];
+    const { inTurns } = await import('#server/turns.ts');
+    const slow = (what: string) => {
+      const until = performance.now() + 20;
+      while (performance.now() < until);
+      order.push(what);
+      return [what];
+    };
+    const all = inTurns(['one', 'two', 'three'], slow);
+    setImmediate(() => order.push('somebody else'));
+    expect(await all).toEqual(['one', 'two', 'three']);
+    expect(order.indexOf('somebody else')).toBeLessThan(order.indexOf('three'));
+  });
+});

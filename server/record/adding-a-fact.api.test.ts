@@ -1,0 +1,110 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { InferType } from 'yup';
+import { fail, succeed } from '#core/kernel/outcome.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import { amount, factRequest, recordId } from '#contract/scalars.ts';
+import { invalid, notFound } from '#server/failure.ts';
+import { FACTS } from '#server/facts.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type AnyFact } from '#server/record/define-fact.ts';
+import { facts } from '#server/record/record.table.ts';
+import type { Services } from '#server/services.ts';
+import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+
+// The worked example of docs/adding-a-fact.md: what a hygrometer shows, of an instrument's case or of a room.
+
+/** 1. The schema: what is sent. */
+const airReadingRequest = factRequest({
+  instrumentId: recordId().nullable().defined(),
+  celsius: amount().required(),
+  humidityPercent: amount().required(),
+});
+
+/** 2. The table: a row for each, that refers to the spine. */
+const airReadings = sqliteTable('air_readings', {
+  factId: integer('fact_id')
+    .primaryKey()
+    .references(() => facts.id),
+  instrumentId: text('instrument_id'),
+  celsius: real().notNull(),
+  humidityPercent: real('humidity_percent').notNull(),
+});
+const MIGRATION =
+  'create table air_readings (fact_id integer primary key references facts (id), instrument_id text references instruments (id), celsius real not null, humidity_percent real not null)';
+
+type AirReading = { readonly instrumentId: string | null; readonly celsius: number; readonly humidityPercent: number };
+
+/** 3. The definition: all the record must know. */
+const airReadingFact = defineFact<Services>()<AirReading, InferType<typeof airReadingRequest>>({
+  kind: 'air-reading',
+  store: bodyTable(airReadings, {
+    toRow: (reading) => reading,
+    fromRow: ({ instrumentId, celsius, humidityPercent }) => ({ instrumentId, celsius, humidityPercent }),
+  }),
+  about: ({ instrumentId }) => (instrumentId === null ? [] : [ofInstrument(instrumentId)]),
+  words: ({ body }) => `Air: ${body.celsius} °C, ${body.humidityPercent} %`,
+  logged: {
+    path: '/api/air/readings',
+    request: airReadingRequest,
+    correctable: true,
+    decide: ({ instrumentId, celsius, humidityPercent }, { now }, { instruments }) => {
+      if (instrumentId !== null && !instruments.find(instrumentId))
+        return fail(notFound('instrumentId', 'No such instrument in the record.'));
+      if (humidityPercent < 0 || humidityPercent > 100)
+        return fail(invalid('humidityPercent', 'Relative humidity lies between 0 and 100 %.'));
+      return succeed({ body: { instrumentId, celsius, humidityPercent }, ...now });
+    },
+  },
+});
+
+let server: TestServer;
+beforeAll(async () => {
+  server = testServer([...FACTS, airReadingFact as AnyFact<Services>]);
+  server.client().exec(MIGRATION);
+  await furnish(server);
+});
+afterAll(() => {
+  expect(server.faults()).toEqual([]);
+  server.stop();
+});
+
+const send = (over: object = {}) =>
+  server
+    .api()
+    .post('/api/air/readings')
+    .send({ key: aKey(), instrumentId: 'clarinet', celsius: 21.5, humidityPercent: 38, now: NOW, ...over });
+const listed = async (): Promise<{ key: string; words: string; corrected: boolean }[]> =>
+  (await server.api().get('/api/record/clarinet?limit=20').expect(200)).body.entries;
+
+describe('a kind of fact nobody had thought of, by a table, a schema and a definition', () => {
+  test('is logged once, listed, corrected and undone', async () => {
+    const key = aKey();
+    await send({ key }).expect(201);
+    await send({ key }).expect(200);
+    expect((await send({ key, celsius: 3 })).body.errors[0].message).toContain('celsius');
+    expect(await listed()).toMatchObject([{ key, words: 'Air: 21.5 °C, 38 %', corrected: false }]);
+    const better = aKey();
+    await send({ key: better, corrects: key, humidityPercent: 41 }).expect(201);
+    expect(await listed()).toMatchObject([{ key, words: 'Air: 21.5 °C, 41 %', corrected: true }]);
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: better }).expect(201);
+    expect(await listed()).toMatchObject([{ key, words: 'Air: 21.5 °C, 38 %', corrected: false }]);
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    expect(await listed()).toEqual([]);
+  });
+
+  test('may be about nothing in the record: the air of a room', async () => {
+    await send({ instrumentId: null }).expect(201);
+    expect(await listed()).toEqual([]);
+  });
+
+  test('is judged by its own rules, and survives a restart', async () => {
+    expect((await send({ humidityPercent: 130 })).body.errors[0].field).toBe('humidityPercent');
+    expect((await send({ instrumentId: 'nobody' })).status).toBe(404);
+    const key = aKey();
+    await send({ key }).expect(201);
+    server.restart();
+    await send({ key }).expect(200);
+    await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200);
+  });
+});

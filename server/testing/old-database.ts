@@ -1,0 +1,125 @@
+import Database from 'better-sqlite3';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { migrationsFolder, readJournal } from '#server/db/migrate.ts';
+
+/** Rows and children in every table, written in plain SQL as the version of a migration knew them. */
+export const ROWS_AFTER: Record<string, string> = {
+  '0000_first': `
+    insert into players values ('ada', 'Ada', 'grown-up', '["key-oil"]', '2026-01-01T00:00:00.000Z');
+    insert into instruments values ('cl', 'Clarinet', 'clarinet', '{"body":"wood","tenons":"cork","pads":"skin","mouthpiece":"hard-rubber"}', 'ada', '2024-01-01', 1, null, '2026-01-01T00:00:00.000Z');
+    insert into instruments values ('gone', 'Old one', 'trumpet', '{"finish":"lacquer","brassMouthpiece":"plated"}', 'ada', '2024-01-01', 0, '2026-01-20', '2026-01-01T00:00:00.001Z');
+    insert into plays (key, instrument_id, player_id, ended_on, ended_at_minute, minutes, logged_at) values ('p1', 'cl', 'ada', '2026-01-02', 600, 30, '2026-01-02T00:00:00.000Z'), ('p2', 'cl', 'ada', '2026-01-03', null, 45, '2026-01-03T00:00:00.000Z');
+    insert into runs values ('r1', 'ada', 'after', null, 20, '{"steps":[],"leftOut":[],"activeMinutes":0,"elapsedMinutes":0,"because":[]}', '2026-01-02', 600, '2026-01-02T10:00:00.000Z');
+    insert into runs values ('r2', 'ada', 'after', 4, 20, '{"steps":[],"leftOut":[],"activeMinutes":0,"elapsedMinutes":0,"because":[]}', '2026-01-03', 610, '2026-01-03T10:00:00.000Z');
+    insert into run_instruments values ('r1', 0, 'cl', 'p1', 30), ('r2', 0, 'cl', null, 45), ('r2', 1, 'gone', null, 20);
+    insert into signs_noticed values ('s1', 'cl', 'keyed/rod-dust', 'lower-joint', '2026-01-02', 605, null, '2026-01-02T10:05:00.000Z');
+    insert into wetness_resets values ('x1', 'cl', '2026-01-02T10:05:00.000Z');
+    insert into care_decisions values ('d1', 'cl', 'keyed/rod-dust', 'declined', '2026-01-02', null, '2026-01-02T10:05:00.000Z');
+    insert into run_events (key, run_key, kind, at) values ('e1', 'r1', 'finished', '2026-01-02T10:05:00.000Z');
+    insert into run_events (key, run_key, kind, step_key, count, answer, at) values ('e2', 'r1', 'last-pass', 'cl:clarinet/swab-upper', 3, 'dry', '2026-01-02T10:06:00.000Z');
+    insert into run_events (key, run_key, kind, at) values ('e3', 'r2', 'finished', '2026-01-03T10:05:00.000Z');
+    insert into care_done values ('c1', 'cl', 'clarinet/swab-bore', '2026-01-02', 605, 'player', 'e1', '2026-01-02T10:05:00.000Z'), ('c2', 'cl', 'clarinet/swab-bore', '2026-01-03', 615, 'player', 'e3', '2026-01-03T10:05:00.000Z'), ('c3', 'cl', 'wind/bench-service', '2026-01-01', 1439, 'bench', null, '2026-01-03T10:06:00.000Z');
+    insert into withdrawals values ('w1', 'p1', '2026-01-03T00:00:00.000Z'), ('w2', 'e3', '2026-01-04T00:00:00.000Z');`,
+  '0001_judgement': `
+    insert into school_sets values ('t1', 'cl', 'My way', '2026-01-02', '2026-01-02T10:05:00.000Z');
+    insert into school_choices values ('h1', 'cl', 'swab-wash', 'monthly', '2026-01-02', null, '2026-01-02T10:05:00.000Z'), ('t1/key-oil', 'cl', 'key-oil', '6-months', '2026-01-02', 't1', '2026-01-02T10:05:00.000Z');
+    insert into conditions values ('n1', 'ill', null, 'ada', '2026-01-02', null, null, null, null, '2026-01-02T10:05:00.000Z');
+    insert into condition_ends values ('m1', 'n1', '2026-01-05', '2026-01-05T10:05:00.000Z');`,
+  // Columns only: the rows above have them now.
+  '0002_room_and_cloth': '',
+  '0003_one_record': '',
+};
+
+export const statementsOf = (tag: string): string[] =>
+  readFileSync(path.join(migrationsFolder, `${tag}.sql`), 'utf8').split('--> statement-breakpoint');
+
+/** A database as it was after the first `count` migrations, with rows written as each of them knew them. */
+export function databaseAfter(count: number, file: string): Database.Database {
+  const client = new Database(file);
+  client.pragma('foreign_keys = ON');
+  client.exec('create table __drizzle_migrations (id integer primary key, hash text not null, created_at numeric)');
+  for (const { tag, when } of readJournal().slice(0, count)) {
+    for (const statement of statementsOf(tag)) client.exec(statement);
+    client.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)').run(tag, when);
+    // At once, so that every later migration is tried on them.
+    client.exec(ROWS_AFTER[tag] ?? '');
+  }
+  return client;
+}
+
+/** What a database of before says, each row as one line; beside it where the same stands since. */
+const SAME: Readonly<Record<string, readonly [before: string, since: string]>> = {
+  players: [
+    'select id, name, standing, does, added_at from players',
+    'select p.id, r.name, r.standing, r.does, f.logged_at from players p join profiles r on r.player_id = p.id join facts f on f.id = p.fact_id',
+  ],
+  instruments: [
+    'select id, name, kind, build, player_id, acquired_on, came_new, left_on, added_at from instruments',
+    'select i.id, i.name, i.kind, b.build, i.player_id, i.acquired_on, i.came_new, d.left_on, f.logged_at from instruments i join builds b on b.instrument_id = i.id left join departures d on d.instrument_id = i.id join facts f on f.id = i.fact_id',
+  ],
+  plays: [
+    'select key, instrument_id, player_id, ended_on, ended_at_minute, minutes, room_celsius, wall_minute, logged_at, not exists (select 1 from withdrawals w where w.target_key = plays.key) from plays',
+    'select f.key, instrument_id, player_id, ended_on, ended_at_minute, minutes, room_celsius, wall_minute, f.logged_at, p.counts from plays p join facts f on f.id = p.fact_id and f."on" = p.ended_on and f.counts = p.counts',
+  ],
+  runs: [
+    "select key, player_id, kind, minutes_at_hand, plan, started_on, started_at_minute, started_at, exists (select 1 from run_events e where e.run_key = runs.key and e.kind = 'finished' and not exists (select 1 from withdrawals w where w.target_key = e.key)) from runs",
+    'select f.key, player_id, r.kind, minutes_at_hand, plan, f."on", f.at_minute, f.logged_at, r.finished from runs r join facts f on f.id = r.fact_id',
+  ],
+  shares: [
+    'select run_key, position, instrument_id, play_key, played_minutes, room_celsius, thirst from run_instruments',
+    'select f.key, position, instrument_id, play_key, played_minutes, room_celsius, thirst from run_shares s join facts f on f.id = s.run_id',
+  ],
+  events: [
+    'select key, run_key, kind, step_key, reason, count, answer, at from run_events',
+    'select f.key, r.key, e.kind, step_key, reason, count, answer, f.logged_at from run_events e join facts f on f.id = e.fact_id join facts r on r.id = e.run_id and r.id = f.belongs_to',
+  ],
+  care: [
+    'select key, instrument_id, item_id, unixepoch(done_on) / 60 + done_at_minute, done_on, by, source_key, logged_at, not exists (select 1 from withdrawals w where w.target_key in (care_done.key, care_done.source_key)) from care_done',
+    'select f.key, instrument_id, item_id, wall_minute, f."on", by, o.key, f.logged_at, c.counts from care_done c join facts f on f.id = c.fact_id and f.counts = c.counts left join facts o on o.id = f.belongs_to',
+  ],
+  signs: [
+    'select key, instrument_id, item_id, part, noticed_on, noticed_at_minute, source_key, logged_at from signs_noticed',
+    'select f.key, instrument_id, item_id, part, f."on", f.at_minute, o.key, f.logged_at from signs_noticed s join facts f on f.id = s.fact_id left join facts o on o.id = f.belongs_to',
+  ],
+  decisions: [
+    'select key, instrument_id, item_id, kind, until, decided_on, logged_at from care_decisions',
+    'select f.key, instrument_id, item_id, d.kind, until, f."on", f.logged_at from care_decisions d join facts f on f.id = d.fact_id',
+  ],
+  resets: [
+    'select key, instrument_id, at from wetness_resets',
+    'select f.key, instrument_id, f.logged_at from wetness_resets r join facts f on f.id = r.fact_id',
+  ],
+  sets: [
+    'select key, instrument_id, name, taken_on, logged_at from school_sets',
+    'select f.key, instrument_id, name, f."on", f.logged_at from method_sets s join facts f on f.id = s.fact_id',
+  ],
+  choices: [
+    'select key, instrument_id, school, choice, source_key, chosen_on, logged_at from school_choices',
+    'select f.key, instrument_id, method, choice, o.key, f."on", f.logged_at from method_choices c join facts f on f.id = c.fact_id left join facts o on o.id = f.belongs_to',
+  ],
+  conditions: [
+    'select key, condition, instrument_id, player_id, begins_on, ends_on, part, celsius, humidity_percent, logged_at from conditions',
+    'select f.key, condition, instrument_id, player_id, begins_on, ends_on, part, celsius, humidity_percent, f.logged_at from conditions c join facts f on f.id = c.fact_id',
+  ],
+  ends: [
+    'select key, condition_key, ends_on, logged_at from condition_ends',
+    'select f.key, condition_key, e.ends_on, f.logged_at from condition_ends e join facts f on f.id = e.fact_id join facts o on o.id = f.belongs_to and o.key = e.condition_key',
+  ],
+  withdrawals: [
+    'select key, target_key, at from withdrawals',
+    'select f.key, target_key, f.logged_at from withdrawals w join facts f on f.id = w.fact_id',
+  ],
+};
+export const linesOf = (client: Database.Database, which: 0 | 1): Record<string, string[]> =>
+  Object.fromEntries(
+    Object.entries(SAME).map(([what, queries]) => [
+      what,
+      client
+        .prepare(queries[which])
+        .raw()
+        .all()
+        .map((row) => JSON.stringify(row))
+        .toSorted(),
+    ]),
+  );

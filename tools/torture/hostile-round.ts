@@ -1,0 +1,152 @@
+import { connect } from 'node:net';
+import { randomUUID } from 'node:crypto';
+import { agentPaths } from '#contract/agents.ts';
+import { carePaths } from '#contract/care.ts';
+import { conditionPaths } from '#contract/conditions.ts';
+import { healthPath } from '#contract/health.ts';
+import { instrumentPaths } from '#contract/instruments.ts';
+import { methodPaths } from '#contract/methods.ts';
+import { packupPaths } from '#contract/packup.ts';
+import { playerPaths } from '#contract/players.ts';
+import { recordPaths } from '#contract/record.ts';
+import { FACTS } from '#server/facts.ts';
+import { count, type Counts } from '#tools/torture/counts.ts';
+import { ask, post, startVictim, type Victim } from '#tools/torture/victim.ts';
+
+const nested = (open: string, close: string, depth: number) => `${open.repeat(depth)}1${close.repeat(depth)}`;
+const LONG = 'x'.repeat(90_000);
+const PROTO = '{"__proto__":{"admin":true},"constructor":{"prototype":{}},"key":"x"}';
+
+/** Bodies nobody of ours would send. */
+const BODIES: readonly unknown[] = [
+  '',
+  'null',
+  '[]',
+  '0',
+  '"text"',
+  '{"a":',
+  nested('[', ']', 45_000),
+  '['.repeat(99_000),
+  nested('{"a":', '}', 15_000),
+  nested('[', ']', 11),
+  PROTO,
+  { key: [[[[{ a: LONG.slice(0, 40_000) }]]]] },
+  { key: randomUUID(), instrumentId: LONG },
+  { key: randomUUID(), instrumentId: { $ne: null }, now: { on: '9999-99-99', atMinute: -1 } },
+  {
+    key: randomUUID(),
+    now: { on: '2026-02-31', atMinute: 1e308 },
+    minutes: -1,
+    parts: Array.from({ length: 9000 }, () => 1),
+  },
+  { key: randomUUID(), set: { format: 'ulu-method-set', version: 2, choices: { __proto__: null, 'a-b': { c: 1 } } } },
+  Object.fromEntries(Array.from({ length: 6000 }, (_, index) => [`p${index}`, index])),
+  { key: "'; drop table facts; --", name: '\u0000\u202e\uffff', does: ['\ud800'] },
+];
+const NAMES: readonly string[] = [
+  'none',
+  '..%2f..%2fetc',
+  '%00',
+  '%e2%80%8b',
+  'x'.repeat(2000),
+  '__proto__',
+  "' or 1=1 --",
+];
+const DAYS: readonly string[] = ['2026-11-24', '2026-02-31', '', '9999-12-31', 'x'.repeat(500), '1900-01-01', '%00'];
+
+/** Every address that is read, each with names and days nobody has. */
+const reads = (name: string, day: string): string[] => [
+  healthPath,
+  playerPaths.list,
+  instrumentPaths.kinds,
+  instrumentPaths.shelf(day),
+  carePaths.overview(day),
+  carePaths.page(name, day),
+  conditionPaths.page(name, day),
+  methodPaths.page(name, day),
+  methodPaths.set(name, name, day),
+  methodPaths.setSchema,
+  packupPaths.one(name),
+  recordPaths.of(name, Number(day.slice(0, 2)) || 0),
+  agentPaths.list,
+  `/api/agents/${name}/verdicts`,
+  `/api/agents/${name}/verdicts/${name}?today=${day}`,
+  agentPaths.mixing(name, name),
+  `/api/${name}`,
+  `/${name}`,
+  `/assets/${name}`,
+];
+
+/** Every address that is written to. */
+const WRITES: readonly string[] = [
+  ...FACTS.flatMap(({ logged }) => logged?.path ?? []),
+  playerPaths.list,
+  instrumentPaths.add,
+  recordPaths.withdraw,
+  methodPaths.readSet,
+  packupPaths.events(randomUUID()),
+  packupPaths.events('none'),
+  '/api/nothing',
+  '/nothing',
+];
+
+const LONGEST_REFUSAL = 20_000;
+const HALF_OPEN = 20;
+const LET_GO_WITHIN_MS = 15_000;
+
+/** Sockets that begin a request and never end it are let go, and meanwhile hold up nobody. */
+async function halfOpen(counts: Counts, victim: Victim): Promise<void> {
+  const { port, hostname } = new URL(victim.url);
+  const sockets = Array.from({ length: HALF_OPEN }, () => {
+    const socket = connect(Number(port), hostname);
+    socket.on('error', () => undefined);
+    socket.resume();
+    socket.write(
+      'POST /api/plays HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 50\r\nContent-Type: application/json\r\n',
+    );
+    return socket;
+  });
+  await ask(counts, victim, healthPath);
+  const closed = Promise.all(
+    sockets.map((socket) => new Promise<void>((resolve) => socket.once('close', () => resolve()))),
+  );
+  const inTime = await Promise.race([
+    closed.then(() => true),
+    new Promise<boolean>((resolve) => setTimeout(() => resolve(false), LET_GO_WITHIN_MS).unref()),
+  ]);
+  if (!inTime) counts.faults.push('half-open sockets were not let go');
+  for (const socket of sockets) socket.destroy();
+  count(counts, 'half-open sockets', HALF_OPEN);
+}
+
+/** Every body to every address that is written to: each is refused, and shortly. */
+async function hostileBodies(counts: Counts, victim: Victim): Promise<void> {
+  for (const path of WRITES)
+    for (const body of BODIES) {
+      const answer = await post(counts, victim, path, body);
+      count(counts, 'hostile bodies');
+      if (answer === null) continue;
+      if (answer.status < 400) counts.faults.push(`${path} took ${JSON.stringify(body).slice(0, 120)}`);
+      if (answer.body.length > LONGEST_REFUSAL) counts.faults.push(`${path}: ${answer.body.length} bytes of refusal`);
+    }
+}
+
+/** Names and days nobody has, and ways of asking nobody uses. */
+async function hostileQuestions(counts: Counts, victim: Victim): Promise<void> {
+  for (const path of NAMES.flatMap((name) => DAYS.flatMap((day) => reads(name, day)))) await ask(counts, victim, path);
+  for (const method of ['PUT', 'PATCH', 'DELETE', 'OPTIONS', 'TRACE_'])
+    for (const path of WRITES) await ask(counts, victim, path, { method, body: method === 'OPTIONS' ? null : '{}' });
+}
+
+/** Sends what nobody should send to every route: each is refused shortly, none with a 5xx, and the server stays up. */
+export async function hostileRound(counts: Counts, dataFolder: string): Promise<void> {
+  const victim = await startVictim(dataFolder);
+  if (!victim) return void counts.faults.push('the server did not start for the hostile requests');
+  await hostileBodies(counts, victim);
+  await hostileQuestions(counts, victim);
+  await halfOpen(counts, victim);
+  const health = await ask(counts, victim, healthPath);
+  if (health?.status !== 200)
+    counts.faults.push(`after the hostile requests the server says ${health?.status ?? 'nothing'}`);
+  await victim.stop();
+}
