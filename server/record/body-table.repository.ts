@@ -1,5 +1,6 @@
 import { eq, getTableName, type InferInsertModel, type InferSelectModel } from 'drizzle-orm';
 import type { Db } from '#server/db/connection.ts';
+import { insertRow } from '#server/db/prepared-insert.ts';
 import type { BodyStore, BodyTable } from '#server/record/define-fact.ts';
 
 /** The body of a kind as one row of one table. `toRow` leaves out the reference to the spine. */
@@ -17,10 +18,8 @@ export const bodyTable = <Table extends BodyTable, Body>(
 ): BodyStore<Body> => ({
   table,
   ...(misrepeated ? { misrepeated } : {}),
-  insert: (db, factId, body) => {
-    db.insert(table)
-      .values({ ...toRow(body), factId } as InferInsertModel<Table>)
-      .run();
+  insert: (db, { factId }, body) => {
+    insertRow(db, table, { ...toRow(body), factId });
   },
   read: (db: Db, factId) => {
     const row = db.select().from(table).where(eq(table.factId, factId)).get();

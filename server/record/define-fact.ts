@@ -7,9 +7,12 @@ import type { LocalDate } from '#core/time/local-date.ts';
 import type { Failure } from '#server/failure.ts';
 import type { Db } from '#server/db/connection.ts';
 
+/** A fact's number in the spine, and that of the fact it belongs to. */
+export type Place = { readonly factId: number; readonly belongsTo: number | null };
+
 /** Where the bodies of a kind are kept: one row each in a table of its own that refers to the spine. */
 export type BodyStore<Body> = {
-  insert(db: Db, factId: number, body: Body): void;
+  insert(db: Db, place: Place, body: Body): void;
   /** The body of one fact. @throws Error when the spine has a fact whose body is missing */
   read(db: Db, factId: number): Body;
   /** Repeats whether the fact counts, where the table does so for a covering index. */

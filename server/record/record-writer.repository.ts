@@ -3,6 +3,7 @@ import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import type { Fact, Subject } from '#core/record/fact.ts';
 import { dayNumber } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
+import { insertRow } from '#server/db/prepared-insert.ts';
 import { facts, factSubjects, otherKeys, subjects } from '#server/record/record.table.ts';
 import type { Spine, SpineRow } from '#server/record/spine.repository.ts';
 import { WITHDRAWAL, type Withdrawal } from '#server/record/withdrawal.fact.ts';
@@ -59,7 +60,7 @@ export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
     .prepare();
 
   const subjectId = ({ kind, id: name }: Subject): number =>
-    subjectRow.get({ kind, name })?.id ?? Number(db.insert(subjects).values({ kind, name }).run().lastInsertRowid);
+    subjectRow.get({ kind, name })?.id ?? insertRow(db, subjects, { kind, name });
 
   /** The subjects of a fact, and of every fact it belongs to or corrects. */
   const touchedBy = (row: SpineRow): number[] => {
@@ -75,13 +76,14 @@ export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
     };
     const { key, kind, on, atMinute, loggedAt } = fact;
     const [corrects, belongsTo] = [refer(fact.corrects), refer(fact.belongsTo)];
-    return db.insert(facts).values({ key, kind, on, atMinute, loggedAt, corrects, belongsTo }).returning().get();
+    const id = insertRow(db, facts, { key, kind, on, atMinute, loggedAt, corrects, belongsTo, counts: true });
+    return { id, key, kind, on, atMinute, loggedAt, corrects, belongsTo, counts: true };
   };
 
   const insertFact = (fact: NewFact): number[] => {
     const row = insertSpine(fact);
     const definition = spine.definitionOf(fact.kind);
-    definition.store.insert(db, row.id, fact.body);
+    definition.store.insert(db, { factId: row.id, belongsTo: row.belongsTo }, fact.body);
     if (fact.kind === WITHDRAWAL) {
       const target = spine.withKey((fact.body as Withdrawal).targetKey);
       if (target) recount(target.corrects ?? target.id);
@@ -90,7 +92,7 @@ export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
     const isListed = definition.words !== undefined && fact.belongsTo === null;
     const listedAt = isListed ? dayNumber(fact.on) * MINUTES_PER_DAY + (fact.atMinute ?? 0) : null;
     for (const id of new Set(definition.about(fact.body).map(subjectId)))
-      db.insert(factSubjects).values({ factId: row.id, subjectId: id, listedAt }).run();
+      insertRow(db, factSubjects, { factId: row.id, subjectId: id, listedAt });
     settle(row);
     return touchedBy(row);
   };
@@ -113,9 +115,7 @@ export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
     alsoKnownAs: (fact: string, key: string, sent: unknown): void => {
       const row = spine.withKey(fact);
       if (row === undefined) throw new Error(`no fact has the key ${fact}`);
-      db.insert(otherKeys)
-        .values({ key, factId: row.id, sent: JSON.stringify(sent) })
-        .run();
+      insertRow(db, otherKeys, { key, factId: row.id, sent: JSON.stringify(sent) });
     },
   };
 }

@@ -9,16 +9,17 @@ import {
   type RunEventBody,
 } from '#server/features/packup/packup.mapper.ts';
 import { runEvents, runs, runShares } from '#server/features/packup/packup.table.ts';
+import { insertRow } from '#server/db/prepared-insert.ts';
 import type { BodyStore } from '#server/record/define-fact.ts';
 import { facts } from '#server/record/record.table.ts';
 
 /** The body of a run: its plan, and a row for each of its instruments. */
 export const runStore: BodyStore<RunBody> = {
   table: runs,
-  insert: (db, factId, body) => {
+  insert: (db, { factId }, body) => {
     const { row, shareRows } = rowsFromRun(factId, body);
-    db.insert(runs).values(row).run();
-    db.insert(runShares).values(shareRows).run();
+    insertRow(db, runs, row);
+    for (const share of shareRows) insertRow(db, runShares, share);
   },
   read: (db, factId) => {
     const row = db.select().from(runs).where(eq(runs.factId, factId)).get();
@@ -51,13 +52,11 @@ const setFinished = (db: Db, runId: number, finished: boolean): void => {
 /** The body of a run event; an end closes its run for as long as it counts. */
 export const runEventStore: BodyStore<RunEventBody> = {
   table: runEvents,
-  insert: (db, factId, { runKey, event }) => {
-    const run = db.select({ id: facts.id }).from(facts).where(eq(facts.key, runKey)).get();
-    if (run === undefined) throw new Error(`no run has the key ${runKey}`);
-    db.insert(runEvents)
-      .values(rowFromEvent(factId, run.id, event))
-      .run();
-    if (event.kind === 'finished') setFinished(db, run.id, true);
+  insert: (db, { factId, belongsTo }, { runKey, event }) => {
+    // An event belongs to its run.
+    if (belongsTo === null) throw new Error(`no run has the key ${runKey}`);
+    insertRow(db, runEvents, rowFromEvent(factId, belongsTo, event));
+    if (event.kind === 'finished') setFinished(db, belongsTo, true);
   },
   read: (db, factId) => {
     const found = db
