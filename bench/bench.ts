@@ -9,6 +9,7 @@ import process from 'node:process';
 import { fillBigRecord, INSTRUMENTS, YEARS } from '#bench/big-record.ts';
 import { firstViewScript } from '#bench/first-view.ts';
 import { at, median, ms, print, times, type Row } from '#bench/measure.ts';
+import { runOfMany } from '#bench/run-of-many.ts';
 import { plannerRows } from '#bench/planner.ts';
 import { situationOf } from '#core/situation/situation.ts';
 import { BOOK } from '#core/tables/book.ts';
@@ -205,6 +206,7 @@ try {
     await clocks(),
     await page(),
     await methodChange(),
+    await runOfMany(services, today),
     await durability(),
     ...(await plannerRows()),
     script(),

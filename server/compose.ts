@@ -47,7 +47,9 @@ export function compose(
   const atOnce = <Result>(work: () => Result): Result => {
     watch.beforeWriting();
     try {
-      return db.transaction(() => work(), { behavior: 'immediate' });
+      const result = db.transaction(() => work(), { behavior: 'immediate' });
+      watch.written();
+      return result;
     } catch (error) {
       watch.noticed(error);
       // What was read in between stands under revisions that were never written.

@@ -20,6 +20,8 @@ export type ReadFacts = InstrumentFacts & {
   /** The last play with its key and room; looked up only when a page asks. */
   readonly lastPlay: () => Play | null;
   readonly openRunKey: string | null;
+  /** Every care item that was ever logged, also what this build does not have any more. */
+  readonly itemsLogged: readonly string[];
   /** What the cloth showed after each play since the last reset, oldest first. */
   readonly lastPasses: readonly LastPassFact[];
   readonly entered: readonly StandingCondition[];
@@ -60,9 +62,11 @@ function forDay(make: (today: LocalDate) => Situation): (today: LocalDate) => Si
 
 function readFacts({ plays, care, packup, methods, conditions }: Sources, { id, playerId }: Instrument): ReadFacts {
   const entered = conditions.standing(id, playerId);
+  const { lastDone, itemsLogged } = care.history(id);
   return {
     plays: plays.columns(id),
-    care: { lastDone: care.lastDone(id), signs: care.signs(id), decisions: care.decisions(id) },
+    itemsLogged,
+    care: { lastDone, signs: care.signs(id), decisions: care.decisions(id) },
     choices: methods.choices(id),
     conditions: entered.map(({ condition }) => condition),
     entered,

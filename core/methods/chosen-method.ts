@@ -117,14 +117,24 @@ export function chosenMethod(id: MethodId, choices: MethodChoices, context: Meth
 /** A method in force with everything the choice changes. */
 export type MethodInForce = ChosenMethod & { readonly effects: MethodChoice };
 
-/** Every method in force on an instrument. */
-export const methodsInForce = (choices: MethodChoices, context: MethodContext): MethodInForce[] =>
-  methodsFor(context.book, context.kind, context.build).map((id) => {
+const inForce = new WeakMap<
+  MethodContext,
+  { readonly choices: MethodChoices; readonly methods: readonly MethodInForce[] }
+>();
+
+/** Every method in force on an instrument. Asked for once a step of a run, so the last answer is kept. */
+export function methodsInForce(choices: MethodChoices, context: MethodContext): readonly MethodInForce[] {
+  const known = inForce.get(context);
+  if (known?.choices === choices) return known.methods;
+  const methods = methodsFor(context.book, context.kind, context.build).map((id) => {
     const chosen = chosenMethod(id, choices, context);
     const effects = choiceOf(context, id, chosen.choice);
     if (effects === undefined) throw new Error(`method ${id} has no choice ${chosen.choice}`);
     return { ...chosen, effects };
   });
+  inForce.set(context, { choices, methods });
+  return methods;
+}
 
 /** The methods that put a step where it is, or have it said as it is. */
 export const methodsOfStep = (

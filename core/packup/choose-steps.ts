@@ -1,4 +1,4 @@
-import { orderSteps, type Job } from '#core/packup/order-steps.ts';
+import { fitsWithin, orderSteps, type Job } from '#core/packup/order-steps.ts';
 
 /** Work that is done whole or not at all: jobs by index, and what doing it protects. */
 export type Unit = { readonly jobs: readonly number[]; readonly value: number };
@@ -84,9 +84,9 @@ class Search {
   private fits(jobs: ReadonlySet<number>): boolean {
     if (this.activeSeconds(jobs) > this.input.limitSeconds) return false;
     this.tries++;
-    const { seconds, proved } = shortestSeconds(this.input.jobs, ascending(jobs));
-    if (seconds > this.input.limitSeconds && !proved) this.unproved = true;
-    return seconds <= this.input.limitSeconds;
+    const { fits, proved } = fitsWithin(subset(this.input.jobs, ascending(jobs)), this.input.limitSeconds);
+    if (!proved) this.unproved = true;
+    return fits;
   }
 
   /** No completion is worth more: the best of the rest by its own handwork, cut where the time is up. */

@@ -54,6 +54,28 @@ describe('the file of the record has gone', () => {
   });
 });
 
+describe('the disk is full', () => {
+  test('it is said so, nothing recorded is lost, and with room again the same request goes through', async () => {
+    const play = playBody();
+    server.client().exec('vacuum');
+    const pages = server.client().pragma('page_count', { simple: true }) as number;
+    server.client().pragma(`max_page_count = ${pages}`);
+    let refused: { status: number; body: { code: string; detail: string } } | undefined;
+    // The free room within the pages is used up first.
+    for (let minute = 0; minute < 200 && refused === undefined; minute++) {
+      const answer = await log(playBody({ minutes: 1, endedAtMinute: null, endedOn: '2026-11-20' }));
+      if (answer.status !== 201) refused = answer;
+    }
+    expect([refused?.status, refused?.body.code]).toEqual([503, 'unusable']);
+    expect(refused?.body.detail).toContain('The disk is full');
+    expect((await server.api().get('/api/health').expect(503)).body.database).toBe('full');
+    expect(server.faults()).toEqual([]);
+    server.client().pragma('max_page_count = 1000000');
+    await log(play).expect(201);
+    await server.api().get('/api/health').expect(200);
+  });
+});
+
 describe('pages of the file are damaged', () => {
   test('from the first error that says so nothing more is written, until a restart', () => {
     const watch = watchFile(file());

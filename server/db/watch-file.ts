@@ -9,6 +9,8 @@ export type RecordWatch = {
   readonly beforeWriting: () => void;
   /** Remembers what an error says of the file. */
   readonly noticed: (error: unknown) => void;
+  /** Something was written: there is room again. */
+  readonly written: () => void;
 };
 
 const inodeOf = (file: string): number | null => {
@@ -27,18 +29,26 @@ const inodeOf = (file: string): number | null => {
 export function watchFile(file: string): RecordWatch {
   const inode = inodeOf(file);
   let damaged = false;
+  let full = false;
   const state = (): DatabaseState => {
     if (damaged) return 'damaged';
-    return inodeOf(file) === inode ? 'ok' : 'gone';
+    if (inodeOf(file) !== inode) return 'gone';
+    return full ? 'full' : 'ok';
   };
   return {
     state,
     beforeWriting: () => {
       const now = state();
-      if (now !== 'ok') throw new RecordUnusable(now);
+      // On a disk that was full there may be room again: only a try can tell.
+      if (now !== 'ok' && now !== 'full') throw new RecordUnusable(now);
     },
     noticed: (error) => {
-      damaged ||= recordFault(error)?.state === 'damaged';
+      const found = recordFault(error)?.state;
+      damaged ||= found === 'damaged';
+      full ||= found === 'full';
+    },
+    written: () => {
+      full = false;
     },
   };
 }

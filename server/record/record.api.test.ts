@@ -346,6 +346,24 @@ describe('a start answered with the run of another tab', () => {
   });
 });
 
+describe('a back-dated entry', () => {
+  test('stands in its place in the record, and moves every clock', async () => {
+    const due = async () => {
+      const { body: page } = await server.api().get(`/api/care/clarinet?today=${TODAY}`);
+      return page.clocks.find(({ itemId }: { itemId: string }) => itemId === 'swab/wash').lastDone?.on ?? null;
+    };
+    await post('/api/plays', playBody()).expect(201);
+    const care = { ...note, itemId: 'swab/wash', by: 'player' };
+    await post('/api/care', { ...care, key: aKey(), doneOn: '2026-11-10' }).expect(201);
+    await post('/api/care', { ...care, key: aKey(), doneOn: '2026-10-01' }).expect(201);
+    await post('/api/plays', playBody({ endedOn: '2026-10-20', endedAtMinute: null })).expect(201);
+    expect(await due()).toBe('2026-11-10');
+    const { body: record } = await server.api().get('/api/record/clarinet?limit=50').expect(200);
+    const days = (record as RecordView).entries.map(({ on }) => on);
+    expect(days).toEqual([TODAY, '2026-11-10', '2026-10-20', '2026-10-01']);
+  });
+});
+
 describe('a clock set back', () => {
   test('does not change what came last: the order of arrival decides', async () => {
     const decide = (body: object) =>

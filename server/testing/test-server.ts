@@ -16,9 +16,13 @@ export const TODAY = '2026-11-24';
 export const NOW = { on: TODAY, atMinute: 1200 };
 
 /** The real app on a real database file in a folder of its own. */
-/** @param kinds other kinds of fact than the program's own */
-export function testServer(kinds?: readonly AnyFact<Services>[]) {
+/**
+ * @param kinds other kinds of fact than the program's own
+ * @param prepare puts something into the data folder before it is opened
+ */
+export function testServer(kinds?: readonly AnyFact<Services>[], prepare?: (folder: string) => void) {
   const folder = mkdtempSync(path.join(tmpdir(), 'ulu-api-'));
+  prepare?.(folder);
   const clock = { ms: Date.parse(`${TODAY}T20:00:00.000Z`) };
   const composing = { book: BOOK, nowMs: () => clock.ms, ...(kinds ? { kinds } : {}) };
   let database = openDatabase(folder);

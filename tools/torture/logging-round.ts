@@ -13,7 +13,7 @@ import { count, type Counts } from '#tools/torture/counts.ts';
 import { ask, post, startVictim, type Victim } from '#tools/torture/victim.ts';
 
 const TABS = 3;
-const LONGEST_LIFE_MS = 900;
+const LONGEST_LIFE_MS = 1500;
 
 /** What was sent, and whether the server has confirmed it. */
 type Sent = { readonly path: string; readonly body: { readonly key: string }; confirmed: boolean };

@@ -12,7 +12,7 @@ import { startVictim } from '#tools/torture/victim.ts';
 const BEFORE = 3;
 const MORE_PLAYS = 40_000;
 /** About as long as a start with this migration takes. */
-const LONGEST_LIFE_MS = 2500;
+const LONGEST_LIFE_MS = 6000;
 
 /** An old record, large enough that there is something to interrupt. */
 export function oldRecord(file: string): void {

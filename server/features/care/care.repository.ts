@@ -78,15 +78,18 @@ export function createCareRepository(db: Db) {
     .orderBy(asc(facts.id))
     .prepare();
   return {
-    /** When each item was last done; an item with a history of which nothing counts is not in it. */
-    lastDone: (id: string): ReadonlyMap<CareItemId, LastDone> =>
-      new Map(
-        last
-          .all(id, id, id)
-          .flatMap(({ item, last: said }) =>
+    /** When each item was last done, as far as that counts; and every item that was ever logged. */
+    history: (id: string): { lastDone: ReadonlyMap<CareItemId, LastDone>; itemsLogged: readonly string[] } => {
+      const rows = last.all(id, id, id);
+      return {
+        lastDone: new Map(
+          rows.flatMap(({ item, last: said }) =>
             said === null ? [] : [[item as CareItemId, lastDoneFrom(said)] as const],
           ),
-      ),
+        ),
+        itemsLogged: rows.map(({ item }) => item),
+      };
+    },
 
     /** The latest sign of each item that counts. */
     signs: (instrumentId: string): ReadonlyMap<CareItemId, SignNoticed> =>
@@ -105,15 +108,6 @@ export function createCareRepository(db: Db) {
 
     /** The place in the order of arrival of the last reset that counts; 0 where there is none. */
     lastResetId: (instrumentId: string): number => newestReset.get({ instrumentId })?.id ?? 0,
-
-    /** Every item that has ever been logged for an instrument. */
-    itemsLogged: (instrumentId: string): string[] =>
-      db
-        .selectDistinct({ itemId: careDone.itemId })
-        .from(careDone)
-        .where(eq(careDone.instrumentId, instrumentId))
-        .all()
-        .map(({ itemId }) => itemId),
 
     /** What the end of one run has recorded. */
     doneBy: (source: number): { instrumentId: string; itemId: string }[] => ofSource.all({ source }),

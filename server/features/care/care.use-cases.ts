@@ -12,9 +12,9 @@ import { inTurns } from '#server/turns.ts';
 import { stripView } from '#server/views/strip.ts';
 
 /** Items with a history that this build does not have any more: an edited build closes them, the history stays. */
-function closedItems({ care, book }: Services, { instrument, situation }: Reading, today: LocalDate) {
+function closedItems({ book }: Services, { facts, situation }: Reading, today: LocalDate) {
   const { methods, kind } = situation(today);
-  return care.itemsLogged(instrument.id).flatMap((itemId): InstrumentPage['closed'] => {
+  return facts.itemsLogged.flatMap((itemId): InstrumentPage['closed'] => {
     if (itemIn(methods.practice, itemId)) return [];
     const name = bookItem(book, itemId)?.name ?? itemId;
     return [
