@@ -1,4 +1,4 @@
-import { array, boolean, object, type InferType } from 'yup';
+import { array, boolean, object, type InferType, type ObjectSchema } from 'yup';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import { METHOD_IDS, METHOD_MOMENTS } from '#core/book/method-ids.ts';
 import {
@@ -152,8 +152,10 @@ export const setReading = object({
 export type SetReading = Omit<InferType<typeof setReading>, 'kind'> & { kind: KindId };
 
 /** `POST /api/methods/sets`: takes what of a set is for this instrument; one key takes all of it back. */
-export const takeSetRequest = factRequest({ instrumentId: recordId().required(), set: methodSetFile });
-export type TakeSetRequest = Omit<InferType<typeof takeSetRequest>, 'set'> & { set: MethodSet };
+const taking = factRequest({ instrumentId: recordId().required(), set: methodSetFile });
+export type TakeSetRequest = Omit<InferType<typeof taking>, 'set'> & { set: MethodSet };
+/** Its choices are checked one by one above; Yup only knows them as an object. */
+export const takeSetRequest = taking as unknown as ObjectSchema<TakeSetRequest>;
 
 export const setQuery = object({
   name: visibleText(LONGEST_NAME).required(),

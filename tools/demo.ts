@@ -3,7 +3,8 @@ import { existsSync, readFileSync, renameSync, rmSync, writeFileSync, mkdirSync 
 import path from 'node:path';
 import process from 'node:process';
 import { localMomentOf, instantOfMs } from '#core/time/instant.ts';
-import { openDatabase } from '#server/db/connection.ts';
+import { DataFolderFault, openDatabase } from '#server/db/connection.ts';
+import { MigrationFault } from '#server/db/migration-order.ts';
 import { OptionFault, readOptions } from '#server/options.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { compose } from '#server/compose.ts';
@@ -41,7 +42,8 @@ try {
   makeDemo(options.dataFolder);
   await serveUntilStopped({ ...options, quiet: true }, (url) => `The Ulu demo is at ${url}\nStop with Ctrl+C.`);
 } catch (error) {
-  if (!(error instanceof OptionFault)) throw error;
-  console.error(error.message);
+  const isSaidPlainly = [OptionFault, DataFolderFault, MigrationFault].some((Fault) => error instanceof Fault);
+  if (!isSaidPlainly) throw error;
+  console.error((error as Error).message);
   process.exitCode = 1;
 }

@@ -174,25 +174,41 @@ class Partial {
 
 type Found = ReturnType<Partial['copy']>;
 
+type Rank = (job: number) => number;
+
+/** By rank, and where that is the same, as they were given. */
+const isBefore = (rank: Rank, one: number, other: number): boolean =>
+  rank(one) < rank(other) || (rank(one) === rank(other) && one < other);
+
+/** Of the jobs that may come next, the one that can start soonest; of several, the first by rank. */
+function soonestOf(
+  ready: ReadonlySet<number>,
+  startOf: (job: number) => number,
+  rank: Rank,
+): [job: number, start: number] {
+  let [next, soonest] = [-1, Infinity];
+  for (const job of ready) {
+    const start = startOf(job);
+    if (start < soonest || (start === soonest && isBefore(rank, job, next))) [next, soonest] = [job, start];
+  }
+  return [next, soonest];
+}
+
 /** Never idles while something can be done; among what can be done now, the smallest `rank` first. */
-function listSchedule({ jobs, followers }: Search, rank: (job: number) => number): Found {
-  const missing = jobs.map(({ after }) => after.length);
-  const earliest = jobs.map(() => 0);
+function listSchedule({ jobs, followers }: Search, rank: Rank): Found {
+  const missing = Int32Array.from(jobs, ({ after }) => after.length);
+  const earliest = new Float64Array(jobs.length);
   const starts = jobs.map(() => -1);
-  const ready = new Set(missing.flatMap((count, job) => (count === 0 ? [job] : [])));
   const order: number[] = [];
+  const ready = new Set<number>();
+  missing.forEach((count, job) => count === 0 && ready.add(job));
   let now = 0;
   while (ready.size > 0) {
-    let [next, soonest] = [-1, Infinity];
-    for (const job of ready) {
-      const start = Math.max(now, earliest[job] ?? 0);
-      const isFirst = start < soonest || (start === soonest && isBefore(rank, job, next));
-      if (isFirst) [next, soonest] = [job, start];
-    }
+    const [next, start] = soonestOf(ready, (job) => Math.max(now, earliest[job] ?? 0), rank);
     ready.delete(next);
     order.push(next);
-    starts[next] = soonest;
-    now = soonest + (jobs[next]?.workSeconds ?? 0);
+    starts[next] = start;
+    now = start + (jobs[next]?.workSeconds ?? 0);
     for (const { job, waitSeconds } of followers[next] ?? []) {
       earliest[job] = Math.max(earliest[job] ?? 0, now + waitSeconds);
       missing[job] = (missing[job] ?? 0) - 1;
@@ -201,10 +217,6 @@ function listSchedule({ jobs, followers }: Search, rank: (job: number) => number
   }
   return { order, starts, elapsedSeconds: now };
 }
-
-/** By rank, and where that is the same, as they were given. */
-const isBefore = (rank: (job: number) => number, one: number, other: number): boolean =>
-  rank(one) < rank(other) || (rank(one) === rank(other) && one < other);
 
 /** Depth-first branch and bound over active schedules; returns the best found and whether all was seen. */
 function branchAndBound(search: Search, first: Found): { best: Found; complete: boolean } {
@@ -247,7 +259,7 @@ export function orderSteps(jobs: readonly Job[]): Schedule {
   const search = prepare(jobs);
   const start = new Partial(search);
   const bound = Math.max(start.bound(start.available()), start.sharperBound());
-  const ranks: readonly ((job: number) => number)[] = [
+  const ranks: readonly Rank[] = [
     (job) => (search.leadsToWait[job] ? job - jobs.length : job),
     (job) => -(search.tails[job] ?? 0),
   ];

@@ -72,7 +72,8 @@ export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
     const refer = (key: string | null): number | null => {
       const row = key === null ? null : spine.withKey(key);
       if (row === undefined) throw new Error(`${fact.kind} ${fact.key} refers to ${key}, which is not in the record`);
-      return row === null ? null : row.id;
+      // Another fact is always meant as the whole of it: the original, not one of its corrections.
+      return row === null ? null : (row.corrects ?? row.id);
     };
     const { key, kind, on, atMinute, loggedAt } = fact;
     const [corrects, belongsTo] = [refer(fact.corrects), refer(fact.belongsTo)];

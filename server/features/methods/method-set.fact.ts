@@ -58,7 +58,7 @@ export const methodSetFact = defineFact<Services>()<MethodSetBody, TakeSetReques
   words: ({ body }) => setWords(body.name),
   logged: {
     path: methodPaths.takeSet,
-    request: takeSetRequest as never,
+    request: takeSetRequest,
     decide,
     answer: ({ key }, { methods }) => ({ key, taken: methods.takenWith(key) }),
   },
