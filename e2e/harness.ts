@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
@@ -64,9 +64,11 @@ const temporary = (): { folder: string; remove: () => void } => {
   return { folder: path.join(parent, 'data'), remove: () => rmSync(parent, { recursive: true, force: true }) };
 };
 
-/** The real program on a fresh copy of the demo world, on a free port. */
+/** The real program on a fresh copy of the demo world, on a free port. Copied, where the tests have made one already. */
 export function startDemo(): Promise<RunningServer> {
   const { folder, remove } = temporary();
+  const prepared = process.env.ULU_PREPARED_DEMO;
+  if (prepared !== undefined && existsSync(prepared)) cpSync(prepared, folder, { recursive: true });
   return start('tools/demo.ts', folder, remove);
 }
 

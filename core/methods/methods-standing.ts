@@ -5,7 +5,7 @@ import type { Practice } from '#core/book/practice.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
 import { practiceUnder } from '#core/methods/practice-under.ts';
-import { weeklyMinutes, type UsualWeek } from '#core/plays/forecast.ts';
+import { weeklyMinutes, type UsualWeek } from '#core/plays/usual-week.ts';
 import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 /** Whose methods, in which book, and what has been chosen. */

@@ -1,6 +1,7 @@
 import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration } from '#core/explain/format.ts';
-import { WELL_KNOWN_WEEKS, type DayReason, type UsualWeek } from '#core/plays/forecast.ts';
+import type { DayReason } from '#core/plays/forecast.ts';
+import { WELL_KNOWN_WEEKS, type UsualWeek } from '#core/plays/usual-week.ts';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 /** Why a day is foreseen as it is, in words. */

@@ -1,4 +1,5 @@
-import { forecastDays, usualWeek, type Forecast } from '#core/plays/forecast.ts';
+import { forecastDays, type Forecast } from '#core/plays/forecast.ts';
+import { usualWeek } from '#core/plays/usual-week.ts';
 import type { PlayColumns } from '#core/plays/play-columns.ts';
 import { usualPlayMinutes } from '#core/plays/usual-play.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { alphaOfHalfLife, forecastDays, shrunk, smoothed, usualWeek, weeklyMinutes } from '#core/plays/forecast.ts';
+import { forecastDays } from '#core/plays/forecast.ts';
+import { alphaOfHalfLife, shrunk, smoothed, usualWeek, weeklyMinutes } from '#core/plays/usual-week.ts';
 import { dayReasonWords } from '#core/plays/forecast-words.ts';
 import { playColumns, playedSince } from '#core/plays/play-columns.ts';
 import { checkPlay, playsOverlap, wallMinute, type PlaySpan } from '#core/plays/play.ts';
