@@ -9,6 +9,9 @@ const original = alias(facts, 'original');
 const owner = alias(facts, 'owner');
 const ofSubject = and(eq(subjects.kind, sql.placeholder('kind')), eq(subjects.name, sql.placeholder('name')));
 
+/** A corrected fact keeps the place of its original in the record. */
+const originalId = ({ id, corrects }: { readonly id: number; readonly corrects: number | null }) => corrects ?? id;
+
 /** Facts about subjects: which are the newest, and whether there are any more. */
 function createListing(db: Db) {
   const about = () =>
@@ -22,7 +25,7 @@ function createListing(db: Db) {
   return {
     newest: about()
       .where(and(ofSubject, sql`${factSubjects.listedAt} is not null`))
-      .orderBy(desc(factSubjects.listedAt), desc(facts.id))
+      .orderBy(desc(factSubjects.listedAt), desc(sql`coalesce(${facts.corrects}, ${facts.id})`))
       .limit(sql.placeholder('limit'))
       .prepare(),
     others: about()
@@ -99,7 +102,7 @@ export function createRecordReader<Told>(db: Db, spine: Spine<Told>) {
     newest: (about: readonly Subject[], limit: number): Recorded[] => {
       const rows = about.flatMap(({ kind, id: name }) => listing.newest.all({ kind, name, limit }));
       return [...new Map(rows.map((row) => [row.fact.id, row])).values()]
-        .toSorted((a, b) => (b.listedAt ?? 0) - (a.listedAt ?? 0) || b.fact.id - a.fact.id)
+        .toSorted((a, b) => (b.listedAt ?? 0) - (a.listedAt ?? 0) || originalId(b.fact) - originalId(a.fact))
         .slice(0, limit)
         .map(({ fact, originalKey }) => ({ ...recorded(fact), key: originalKey ?? fact.key }));
     },

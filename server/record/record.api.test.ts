@@ -262,6 +262,17 @@ describe('a correction', () => {
     expect(await entries()).toMatchObject([{ key: play.key, corrected: false }]);
   });
 
+  test('leaves the play where it stood beside what came in the same minute', async () => {
+    const play = playBody({ endedOn: NOW.on, endedAtMinute: NOW.atMinute });
+    await post('/api/plays', play).expect(201);
+    const sign = aKey();
+    await post('/api/care/signs', { ...note, key: sign, itemId: 'keyed/rod-dust', part: 'lower-joint' }).expect(201);
+    const keys = async () => (await entries()).map(({ key }) => key);
+    expect(await keys()).toEqual([sign, play.key]);
+    await post('/api/plays', { ...play, key: aKey(), corrects: play.key, minutes: 30 }).expect(201);
+    expect(await keys()).toEqual([sign, play.key]);
+  });
+
   test('of what was taken back, of nothing, or of another kind is refused', async () => {
     const play = playBody();
     await post('/api/plays', play).expect(201);

@@ -58,7 +58,7 @@ export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }
               <Button variant="outlined" color="inherit" onClick={() => move(-QUARTER)}>
                 Earlier
               </Button>
-              <Typography component="output" aria-live="polite" variant="h2">
+              <Typography component="output" aria-live="polite" variant="h2" align="center">
                 ended at {clockTime(endedAtMinute)}
               </Typography>
               <Button variant="outlined" color="inherit" onClick={() => move(QUARTER)}>

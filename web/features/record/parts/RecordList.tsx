@@ -25,6 +25,7 @@ export function RecordList({ entries, busy, onCorrect, onTakeBack }: RecordListP
             gridTemplateColumns: '1fr auto auto',
             alignItems: 'center',
             gap: 1,
+            py: 0.5,
             borderTop: '1px solid',
             borderColor: 'divider',
             '&:first-of-type': { borderTop: 'none' },
