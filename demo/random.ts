@@ -9,6 +9,9 @@ export type Random = {
   readonly key: () => string;
 };
 
+/** Seeds close to each other begin alike: where several generators are wanted, one draws the seeds of the others. */
+export const LARGEST_SEED = 2_147_483_647;
+
 const MILLION = 1_000_000;
 
 export function seeded(seed: number): Random {

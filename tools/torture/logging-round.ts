@@ -2,7 +2,7 @@ import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
-import { seeded, type Random } from '#demo/random.ts';
+import { LARGEST_SEED, seeded, type Random } from '#demo/random.ts';
 import type { RunView } from '#contract/packup.ts';
 import { instantOfMs, localMomentOf } from '#core/time/instant.ts';
 import { addDays } from '#core/time/local-date.ts';
@@ -150,14 +150,13 @@ function checkFile(counts: Counts, dataFolder: string, sent: readonly Sent[]): v
 }
 
 /** Logs from several tabs, kills the server in the middle, and looks whether anything that was confirmed is lost. */
-export async function loggingRound(counts: Counts, dataFolder: string, seed: number): Promise<void> {
-  const random = seeded(seed);
+export async function loggingRound(counts: Counts, dataFolder: string, random: Random): Promise<void> {
   const victim = await startVictim(dataFolder);
   if (!victim) return void counts.faults.push('the server did not start after a kill');
   await furnish(counts, victim);
   await twoTabs(counts, victim);
   const sent: Sent[] = [];
-  const tabs = Array.from({ length: TABS }, (_, index) => tab(counts, victim, sent, seeded(seed * 31 + index)));
+  const tabs = Array.from({ length: TABS }, () => tab(counts, victim, sent, seeded(random.whole(0, LARGEST_SEED))));
   await new Promise((resolve) => setTimeout(resolve, random.whole(20, LONGEST_LIFE_MS)));
   await victim.kill();
   await Promise.all(tabs);

@@ -1,9 +1,9 @@
 import Database from 'better-sqlite3';
-import { copyFileSync, mkdirSync, readdirSync } from 'node:fs';
+import { copyFileSync, mkdirSync, readdirSync, watch } from 'node:fs';
 import path from 'node:path';
-import { seeded } from '#demo/random.ts';
+import type { Random } from '#demo/random.ts';
 import { DATABASE_FILE } from '#server/db/connection.ts';
-import { appliedMigrations, readJournal } from '#server/db/migrate.ts';
+import { appliedMigrations, COPY_IN_THE_MAKING, readJournal } from '#server/db/migrate.ts';
 import { databaseAfter, linesOf } from '#server/testing/old-database.ts';
 import { count, type Counts } from '#tools/torture/counts.ts';
 import { startVictim } from '#tools/torture/victim.ts';
@@ -11,8 +11,6 @@ import { startVictim } from '#tools/torture/victim.ts';
 /** The last version of before the record became one. */
 const BEFORE = 3;
 const MORE_PLAYS = 40_000;
-/** About as long as a start with this migration takes. */
-const LONGEST_LIFE_MS = 6000;
 
 /** An old record, large enough that there is something to interrupt. */
 export function oldRecord(file: string): void {
@@ -36,14 +34,53 @@ const said = (file: string, which: 0 | 1): string => {
   }
 };
 
-/** Kills the server while it carries an old record over: the file is then the old one or the new one, whole. */
-export async function migrationRound(counts: Counts, old: string, dataFolder: string, seed: number): Promise<void> {
+function furnishOld(old: string, dataFolder: string): string {
   mkdirSync(dataFolder, { recursive: true });
   const file = path.join(dataFolder, DATABASE_FILE);
   copyFileSync(old, file);
+  return file;
+}
+
+/** Calls once when the copy before a migration is begun, which is when the carrying over starts. */
+function onMigrating(dataFolder: string, then: () => void): void {
+  const watcher = watch(dataFolder, { persistent: false }, (_, name) => {
+    if (!name?.includes(COPY_IN_THE_MAKING)) return;
+    watcher.close();
+    then();
+  });
+}
+
+/** How long this machine takes to carry the old record over, copy included, when nobody interrupts it, in ms. */
+export async function migrationLength(old: string, dataFolder: string): Promise<number> {
+  furnishOld(old, dataFolder);
+  let began = 0;
+  onMigrating(dataFolder, () => (began = performance.now()));
+  const server = await startVictim(dataFolder);
+  const length = performance.now() - began;
+  await server?.stop();
+  if (!server || began === 0) throw new Error('An old record was not carried over, though nobody interrupted it.');
+  return length;
+}
+
+type MigrationRound = {
+  readonly old: string;
+  readonly dataFolder: string;
+  /** The kill falls somewhere within this time, as {@link migrationLength} measured it. */
+  readonly lengthMs: number;
+  readonly random: Random;
+};
+
+/** Kills the server while it carries an old record over: the file is then the old one or the new one, whole. */
+export async function migrationRound(
+  counts: Counts,
+  { old, dataFolder, lengthMs, random }: MigrationRound,
+): Promise<void> {
+  const file = furnishOld(old, dataFolder);
   const before = said(old, 0);
-  const lifeMs = seeded(seed).whole(200, LONGEST_LIFE_MS);
-  const victim = await startVictim(dataFolder, (child) => setTimeout(() => child.kill('SIGKILL'), lifeMs).unref());
+  const lifeMs = random.whole(0, Math.ceil(lengthMs));
+  const victim = await startVictim(dataFolder, (child) =>
+    onMigrating(dataFolder, () => setTimeout(() => child.kill('SIGKILL'), lifeMs)),
+  );
   await victim?.kill();
   count(counts, 'kills while migrating');
   const client = new Database(file);

@@ -1,10 +1,11 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { seeded } from '#demo/random.ts';
 import { noCounts, type Counts } from '#tools/torture/counts.ts';
 import { hostileRound } from '#tools/torture/hostile-round.ts';
 import { loggingRound } from '#tools/torture/logging-round.ts';
-import { migrationRound, oldRecord } from '#tools/torture/migration-round.ts';
+import { migrationLength, migrationRound, oldRecord } from '#tools/torture/migration-round.ts';
 
 /**
  * Kills servers in the middle of logging and of migrating, sends every route what nobody should send, and looks whether
@@ -15,14 +16,17 @@ import { migrationRound, oldRecord } from '#tools/torture/migration-round.ts';
 export async function torture({ cycles, seed }: { readonly cycles: number; readonly seed: number }): Promise<Counts> {
   const folder = mkdtempSync(path.join(tmpdir(), 'ulu-torture-'));
   const counts = noCounts();
+  const random = seeded(seed);
   try {
     const record = path.join(folder, 'record');
     const old = path.join(folder, 'old.db');
     oldRecord(old);
+    const lengthMs = await migrationLength(old, path.join(folder, 'uninterrupted'));
     for (let cycle = 0; cycle < cycles; cycle++) {
-      await loggingRound(counts, record, seed + cycle);
-      await migrationRound(counts, old, path.join(folder, `old-${cycle}`), seed + cycle);
-      rmSync(path.join(folder, `old-${cycle}`), { recursive: true, force: true });
+      await loggingRound(counts, record, random);
+      const dataFolder = path.join(folder, `old-${cycle}`);
+      await migrationRound(counts, { old, dataFolder, lengthMs, random });
+      rmSync(dataFolder, { recursive: true, force: true });
     }
     await hostileRound(counts, record);
     return counts;
