@@ -11,7 +11,8 @@ import { careDoneBy, runState, type RunEvent, type RunKind, type CareDone } from
 import { usualWetness } from '#core/water/wetness.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
-import { DEMO_GAPS, DEMO_INSTRUMENTS, DEMO_PLAYERS, type DemoInstrument, type DemoPlayer } from '#demo/habits.demo.ts';
+import { DEMO_GAPS, DEMO_INSTRUMENTS, type DemoInstrument } from '#demo/habits.demo.ts';
+import { DEMO_PLAYERS, type DemoPlayer } from '#demo/players.demo.ts';
 import { seeded, type Random } from '#demo/random.ts';
 
 const DAYS_TOLD = 730;

@@ -12,7 +12,7 @@ export function dayReasonWords(reason: DayReason): WhyLine {
   if (reason.seen === 0)
     return {
       rule,
-      text: `${day}: none in the record yet; taken as any of your days, about ${duration(minutes)}.`,
+      text: `${day}: none in the record yet; taken as an average day of yours, about ${duration(minutes)}.`,
       mark: 'estimate',
     };
   const own = `${day}: about ${duration(minutes)}, from ${counted(reason.seen, 'week')}`;
@@ -20,7 +20,7 @@ export function dayReasonWords(reason: DayReason): WhyLine {
     ? { rule, text: `${own}.`, mark: 'yours' }
     : {
         rule,
-        text: `${own} and from what any of your days holds, ${duration(reason.anyDayMinutes)}.`,
+        text: `${own} and from your average day, ${duration(reason.anyDayMinutes)}.`,
         mark: 'estimate',
       };
 }
@@ -28,6 +28,6 @@ export function dayReasonWords(reason: DayReason): WhyLine {
 /** What a date stands on that is foreseen from a week not well known yet. */
 export const newWeekWords = ({ daysSeen, anyDay }: UsualWeek): WhyLine => ({
   rule: 'new-week',
-  text: `Foreseen from ${counted(daysSeen, 'day')} so far: a weekday hardly seen yet counts as any of your days, about ${duration(anyDay.minutes)}.`,
+  text: `Foreseen from ${counted(daysSeen, 'day')} so far. A weekday with few records leans on your average day, about ${duration(anyDay.minutes)}.`,
   mark: 'estimate',
 });

@@ -170,7 +170,7 @@ describe('the forecast of an ordinary week', () => {
       expect(shrunk(own, 4, 30)).toBeCloseTo(value, 5);
   });
 
-  test('days a newcomer has not played yet count as any of their days, not as nothing', () => {
+  test('days a newcomer has not played yet count as an average day, not as nothing', () => {
     const monday = dayNumber(localDate('2026-11-23'));
     const columns = playColumns(
       Int32Array.from([0, 1, 2], (day) => (monday + day) * 1440 + 600),

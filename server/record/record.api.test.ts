@@ -343,6 +343,23 @@ describe('the last pass', () => {
   });
 });
 
+describe('a withdrawal', () => {
+  test('has a key of its own: sent again it is answered as before, and under that key nothing else is taken back', async () => {
+    const [one, two] = [playBody({ endedAtMinute: 700 }), playBody({ endedAtMinute: 900 })];
+    for (const play of [one, two]) await post('/api/plays', play).expect(201);
+    const key = aKey();
+    const withKey = (targetKey: string) => post('/api/withdrawals', { key, targetKey });
+    await withKey(one.key).expect(201);
+    await withKey(one.key).expect(200);
+    expect((await withKey(two.key)).status).toBe(409);
+    await takeBack(two.key).expect(201);
+    const other = await withKey(two.key);
+    expect([other.status, other.body.errors[0].message]).toEqual([409, expect.stringContaining('targetKey')]);
+    // What something else is known by is no key for taking back, even where that was done before.
+    expect((await post('/api/withdrawals', { key: two.key, targetKey: one.key })).status).toBe(409);
+  });
+});
+
 describe('a start answered with the run of another tab', () => {
   test('keeps its own key: the same again is the same run, anything else under it is refused', async () => {
     const run = await begun();
