@@ -7,14 +7,19 @@ import { stampNow } from '#server/wall-clock.ts';
 
 type WithdrawalView = { readonly key: string; readonly targetKey: string; readonly at: string };
 
+/** What an entry already under this key says otherwise than this withdrawal; null where it is the same, or none is. */
+function differingUnder<Told>({ record }: Telling<Told>, { key, targetKey }: WithdrawRequest): string | null {
+  const entry = record.find(key) ?? record.findOtherKey(key)?.fact;
+  if (entry === undefined) return null;
+  if (entry.kind !== WITHDRAWAL) return 'kind';
+  return (entry.body as Withdrawal).targetKey === targetKey ? null : 'targetKey';
+}
+
 function write<Told>(telling: Telling<Told> & Told, request: WithdrawRequest): Outcome<boolean, Failure> {
   const { record, nowMs } = telling;
   const { key, targetKey } = request;
-  const sameKey = record.find(key) ?? record.findOtherKey(key)?.fact;
-  if (sameKey && !(sameKey.kind === WITHDRAWAL && (sameKey.body as Withdrawal).targetKey === targetKey))
-    return fail(
-      conflict('key', `Another entry has this key: ${sameKey.kind === WITHDRAWAL ? 'targetKey' : 'kind'} differs.`),
-    );
+  const differs = differingUnder(telling, request);
+  if (differs !== null) return fail(conflict('key', `Another entry has this key: ${differs} differs.`));
   if (record.withdrawalOf(targetKey)) return succeed(false);
   const target = record.find(targetKey);
   if (target?.kind === WITHDRAWAL) return fail(conflict('targetKey', 'What was taken back stays so. Log it anew.'));
