@@ -29,6 +29,7 @@ const CORE_ROOMS = [
   'packup',
   'situation',
   'year',
+  'failure',
 ];
 const roomOrder = CORE_ROOMS.map((room, index) =>
   only(
@@ -108,7 +109,7 @@ module.exports = {
       'presentational-pieces-do-not-fetch',
       { path: ['^web/ui/', '^web/features/[^/]+/parts/'] },
       {
-        path: ['\\.queries\\.ts$', '^web/api/', 'node_modules/@tanstack/react-query/'],
+        path: ['\\.(queries|actions)\\.ts$', '^web/api/', 'node_modules/@tanstack/react-query/'],
         dependencyTypesNot: ['type-only'],
       },
     ),
@@ -119,9 +120,12 @@ module.exports = {
       { path: '^web/app/' },
     ),
     never(
-      'web-features-meet-at-queries-and-parts',
+      'web-features-meet-at-queries-actions-and-parts',
       { path: '^web/features/([^/]+)/' },
-      { path: '^web/features/', pathNot: ['^web/features/$1/', '\\.queries\\.ts$', '^web/features/[^/]+/parts/'] },
+      {
+        path: '^web/features/',
+        pathNot: ['^web/features/$1/', '\\.(queries|actions)\\.ts$', '^web/features/[^/]+/parts/'],
+      },
     ),
     never('production-code-imports-no-tests', { pathNot: '\\.(test|e2e)\\.tsx?$' }, { path: '\\.(test|e2e)\\.tsx?$' }),
   ],

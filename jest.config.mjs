@@ -27,6 +27,7 @@ export default {
     {
       ...common,
       displayName: 'unit',
+      setupFiles: ['<rootDir>/web/testing/browser-globals.ts'],
       testMatch: ['<rootDir>/{core,contract,demo,web,tools}/**/*.test.{ts,tsx}'],
     },
     { ...common, displayName: 'api', testMatch: ['<rootDir>/server/**/*.test.ts'] },

@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import { SKILLS } from '#core/players/player.ts';
 import { BOOK } from '#core/tables/book.ts';
-import type { LocalDate } from '#core/time/local-date.ts';
+import { localDate, type LocalDate } from '#core/time/local-date.ts';
 import { MOST_INSTRUMENTS_AT_ONCE } from '#contract/packup.ts';
 import { addInstrument } from '#server/features/instruments/instruments.use-cases.ts';
 import { runFact } from '#server/features/packup/run.fact.ts';
@@ -19,22 +20,23 @@ const MINUTES_AT_HAND = [null, 20, 60] as const;
 /** The longest turn a request for packing up can ask for: as many instruments as there can be in one run. */
 export async function runOfMany(services: Services, today: LocalDate): Promise<Row> {
   const now = { on: today, atMinute: 1 };
-  addPlayer(services, { id: 'many', name: 'Many', standing: 'grown-up', does: [...SKILLS] });
-  const ids = Array.from({ length: MOST_INSTRUMENTS_AT_ONCE }, (_, index) => `many-${index}`);
+  const playerId = 'many' as PlayerId;
+  addPlayer(services, { id: playerId, name: 'Many', standing: 'grown-up', does: [...SKILLS] });
+  const ids = Array.from({ length: MOST_INSTRUMENTS_AT_ONCE }, (_, index) => `many-${index}` as InstrumentId);
   for (const [index, id] of ids.entries()) {
     const kind = KIND_IDS[(index * 2) % KIND_IDS.length] ?? 'clarinet';
     const build = usualBuild(BOOK.kinds[kind]) as Record<string, string>;
-    const shelved = { id, name: id, kind, build, playerId: 'many', acquiredOn: '2020-01-01', cameNew: true, today };
+    const shelved = { id, name: id, kind, build, playerId, acquiredOn: localDate('2020-01-01'), cameNew: true, today };
     addInstrument(services, shelved);
-    const play = { instrumentId: id, playerId: 'many', endedOn: today, endedAtMinute: null, minutes: 60 };
+    const play = { instrumentId: id, playerId, endedOn: today, endedAtMinute: null, minutes: 60 };
     logFact(services, playFact, { key: randomUUID(), ...play, roomCelsius: null, now });
   }
   const parts = ids.map((instrumentId) => ({ instrumentId, playKey: null, itemIds: [] }));
   const start = (run: number) => {
     const key = randomUUID();
     const minutesAtHand = MINUTES_AT_HAND[run % MINUTES_AT_HAND.length] ?? null;
-    const begun = logFact(services, runFact, { key, playerId: 'many', kind: 'after', parts, minutesAtHand, now });
-    if (!begun.ok) throw new Error(begun.failure.message);
+    const begun = logFact(services, runFact, { key, playerId, kind: 'after', parts, minutesAtHand, now });
+    if (!begun.ok) throw new Error(begun.failure.fault.code);
     return key;
   };
   const longest: number[] = [];

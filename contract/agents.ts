@@ -1,7 +1,7 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { SURFACE_IDS, VERDICTS } from '#core/book/agent.ts';
 import { MARKS } from '#core/explain/explained.ts';
-import { recordId, text, word } from '#contract/scalars.ts';
+import { instrumentId, text, word } from '#contract/scalars.ts';
 
 export const agentPaths = {
   list: '/api/agents',
@@ -22,7 +22,7 @@ export const verdictsView = object({
   agentId: text().required(),
   agentName: text().required(),
   /** Null: on anything, whatever it is made of. */
-  instrumentId: recordId().nullable().defined(),
+  instrumentId: instrumentId().nullable().defined(),
   cautions: array(text().required()).required(),
   parts: array(
     object({

@@ -6,29 +6,35 @@ import { HANDS } from '#core/players/player.ts';
 import { gaugeView, instrumentView, lastPlayView, stripSegment } from '#contract/instruments.ts';
 import {
   amount,
+  careItemId,
   clientKey,
   dueRange,
   factRequest,
+  instrumentId,
   localDateText,
-  recordId,
+  playerId,
   text,
   whyLines,
   word,
 } from '#contract/scalars.ts';
+
+/** More than any instrument has. */
+const MOST_ITEMS = 60;
 
 export const carePaths = {
   log: '/api/care',
   overview: (today: string) => `/api/care?today=${today}`,
   signs: '/api/care/signs',
   decisions: '/api/care/decisions',
+  lastDone: '/api/care/last-done',
   wetnessResets: '/api/care/wetness-resets',
   page: (instrumentId: string, today: string) => `/api/care/${instrumentId}?today=${today}`,
 } as const;
 
 /** `POST /api/care`: something was done outside a run: at the bench, elsewhere, or before Ulu was asked. */
 export const logCareRequest = factRequest({
-  instrumentId: recordId().required(),
-  itemId: text().max(80).required(),
+  instrumentId: instrumentId().required(),
+  itemId: careItemId().required(),
   doneOn: localDateText().required(),
   by: word(DONE_BY).required(),
 });
@@ -36,8 +42,8 @@ export type LogCareRequest = InferType<typeof logCareRequest>;
 
 export const careEntryView = object({
   key: clientKey().required(),
-  instrumentId: recordId().required(),
-  itemId: text().required(),
+  instrumentId: instrumentId().required(),
+  itemId: careItemId().required(),
   doneOn: localDateText().required(),
   by: word(DONE_BY).required(),
 })
@@ -46,30 +52,44 @@ export const careEntryView = object({
 
 /** `POST /api/care/signs`: something was noticed, tapped where it was seen. */
 export const logSignRequest = factRequest({
-  instrumentId: recordId().required(),
-  itemId: text().max(80).required(),
+  instrumentId: instrumentId().required(),
+  itemId: careItemId().required(),
   part: word(PART_IDS).required(),
 });
 export type LogSignRequest = InferType<typeof logSignRequest>;
 
 /** `POST /api/care/decisions`: let it wait until a day, do not do it, or take it up again. */
 export const logDecisionRequest = factRequest({
-  instrumentId: recordId().required(),
-  itemId: text().max(80).required(),
+  instrumentId: instrumentId().required(),
+  itemId: careItemId().required(),
   kind: word(DECISION_KINDS).required(),
   until: localDateText().nullable().defined(),
 });
 export type LogDecisionRequest = InferType<typeof logDecisionRequest>;
 
+/** `POST /api/care/last-done`: what is remembered of many items at once; it lands whole or not at all. */
+export const lastDoneRequest = factRequest({
+  instrumentId: instrumentId().required(),
+  items: array(
+    object({ itemId: careItemId().required(), doneOn: localDateText().required(), by: word(DONE_BY).required() })
+      .exact()
+      .required(),
+  )
+    .min(1)
+    .max(MOST_ITEMS)
+    .required(),
+});
+export type LastDoneRequest = InferType<typeof lastDoneRequest>;
+
 /** `POST /api/care/wetness-resets`: what was learned of how wet its player blows it counts no longer. */
 export const resetWetnessRequest = factRequest({
-  instrumentId: recordId().required(),
+  instrumentId: instrumentId().required(),
 });
 export type ResetWetnessRequest = InferType<typeof resetWetnessRequest>;
 
 /** How one care item of an instrument stands. */
 export const careClockView = object({
-  itemId: text().required(),
+  itemId: careItemId().required(),
   name: text().required(),
   part: word(PART_IDS).required(),
   partName: text().required(),
@@ -109,7 +129,9 @@ export const instrumentPage = object({
   calling: array(text().required()).required(),
   awaitsPackUp: boolean().strict().required(),
   /** Packed up in a hurry: what of every play was left. */
-  leftForLater: array(object({ itemId: text().required(), name: text().required() }).exact().required()).required(),
+  leftForLater: array(
+    object({ itemId: careItemId().required(), name: text().required() }).exact().required(),
+  ).required(),
   openRunKey: text().nullable().defined(),
   lastPlay: lastPlayView,
   /** Minutes of an ordinary week at the player's forecast, Monday first. */
@@ -122,7 +144,7 @@ export const instrumentPage = object({
     .required(),
   /** Items with a history that this build does not have any more, with the reason. */
   closed: array(
-    object({ itemId: text().required(), name: text().required(), why: text().required() }).exact().required(),
+    object({ itemId: careItemId().required(), name: text().required(), why: text().required() }).exact().required(),
   ).required(),
   water: object({
     grams: amount().min(0).required(),
@@ -160,11 +182,11 @@ export type InstrumentPage = InferType<typeof instrumentPage>;
 /** `GET /api/care?today=`: what calls for attention on every instrument of the shelf. */
 export const careOverview = array(
   object({
-    instrumentId: recordId().required(),
+    instrumentId: instrumentId().required(),
     name: text().required(),
     kindName: text().required(),
     kind: word(KIND_IDS).required(),
-    playerId: recordId().required(),
+    playerId: playerId().required(),
     calling: array(careClockView).required(),
   })
     .exact()

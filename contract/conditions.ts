@@ -2,7 +2,16 @@ import { array, boolean, object, type InferType } from 'yup';
 import { CONDITION_IDS } from '#core/book/condition-ids.ts';
 import { MARKS } from '#core/explain/explained.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
-import { amount, clientKey, factRequest, localDateText, recordId, text, word } from '#contract/scalars.ts';
+import {
+  amount,
+  careItemId,
+  clientKey,
+  factRequest,
+  instrumentId,
+  localDateText,
+  text,
+  word,
+} from '#contract/scalars.ts';
 
 export const conditionPaths = {
   page: (instrumentId: string, today: string) => `/api/conditions/${instrumentId}?today=${today}`,
@@ -14,7 +23,7 @@ const airReading = object({ celsius: amount().required(), humidityPercent: amoun
 
 /** `POST /api/conditions`: an illness, a new cork, dry air …; a player's own holds for all their instruments. */
 export const beginConditionRequest = factRequest({
-  instrumentId: recordId().required(),
+  instrumentId: instrumentId().required(),
   condition: word(CONDITION_IDS).required(),
   beginsOn: localDateText().required(),
   endsOn: localDateText().nullable().defined(),
@@ -52,7 +61,7 @@ export const conditionView = object({
   /** What it asks of each item it touches, with the day. */
   calls: array(
     object({
-      itemId: text().required(),
+      itemId: careItemId().required(),
       name: text().required(),
       on: localDateText().nullable().defined(),
       words: text().required(),
@@ -89,7 +98,7 @@ export type ConditionOffer = InferType<typeof conditionOffer>;
 
 /** `GET /api/conditions/:instrumentId?today=` */
 export const conditionsPage = object({
-  instrumentId: recordId().required(),
+  instrumentId: instrumentId().required(),
   playerName: text().required(),
   standing: array(conditionView).required(),
   offers: array(conditionOffer).required(),

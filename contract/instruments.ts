@@ -4,9 +4,10 @@ import { CARE_STATES } from '#core/care/care-state.ts';
 import {
   amount,
   factRequest,
+  instrumentId,
   localDateText,
   minuteOfDay,
-  recordId,
+  playerId,
   text,
   visibleText,
   word,
@@ -53,11 +54,11 @@ const buildRecord = () =>
 
 /** `POST /api/instruments` */
 export const addInstrumentRequest = object({
-  id: recordId().required(),
+  id: instrumentId().required(),
   name: visibleText(60).required(),
   kind: word(KIND_IDS).required(),
   build: buildRecord(),
-  playerId: recordId().required(),
+  playerId: playerId().required(),
   acquiredOn: localDateText().required(),
   cameNew: boolean().strict().required(),
   today: localDateText().required(),
@@ -70,13 +71,13 @@ export type AddInstrumentRequest = Omit<InferType<typeof addInstrumentRequest>, 
 
 /** `POST /api/departures`: the day it left the shelf, or null where it came back. */
 export const departureRequest = factRequest({
-  instrumentId: recordId().required(),
+  instrumentId: instrumentId().required(),
   leftOn: localDateText().nullable().defined(),
 });
 export type DepartureRequest = InferType<typeof departureRequest>;
 
 /** `POST /api/builds`: how it is built from now on. Its history stays. */
-export const reviseBuildRequest = factRequest({ instrumentId: recordId().required(), build: buildRecord() });
+export const reviseBuildRequest = factRequest({ instrumentId: instrumentId().required(), build: buildRecord() });
 export type ReviseBuildRequest = Omit<InferType<typeof reviseBuildRequest>, 'build'> & {
   build: Record<string, string>;
 };
@@ -93,11 +94,11 @@ export type GaugeView = InferType<typeof gaugeView>;
 
 /** One place on the shelf. */
 export const shelfPlace = object({
-  id: recordId().required(),
+  id: instrumentId().required(),
   name: text().required(),
   kind: word(KIND_IDS).required(),
   kindName: text().required(),
-  playerId: recordId().required(),
+  playerId: playerId().required(),
   /** The most pressing clock, and what it is for; null when nothing runs. */
   gauge: object({ ...gaugeFields, itemName: text().required() })
     .exact()
@@ -130,13 +131,13 @@ export const stripSegment = object({
 export type StripSegment = InferType<typeof stripSegment>;
 
 export const instrumentView = object({
-  id: recordId().required(),
+  id: instrumentId().required(),
   name: text().required(),
   kind: word(KIND_IDS).required(),
   kindName: text().required(),
   build: buildRecord(),
   buildWords: array(text().required()).required(),
-  playerId: recordId().required(),
+  playerId: playerId().required(),
   acquiredOn: localDateText().required(),
   cameNew: boolean().strict().required(),
   leftOn: localDateText().nullable().defined(),

@@ -11,7 +11,16 @@ import {
   type MethodSet,
 } from '#core/methods/method-set-format.ts';
 import { MARKS } from '#core/explain/explained.ts';
-import { amount, factRequest, localDateText, recordId, text, visibleText, whyLines, word } from '#contract/scalars.ts';
+import {
+  amount,
+  factRequest,
+  instrumentId,
+  localDateText,
+  text,
+  visibleText,
+  whyLines,
+  word,
+} from '#contract/scalars.ts';
 
 export const methodPaths = {
   page: (instrumentId: string, today: string) => `/api/methods/${instrumentId}?today=${today}`,
@@ -57,7 +66,7 @@ export type MethodView = InferType<typeof methodView>;
 
 /** `GET /api/methods/:instrumentId?today=` */
 export const methodsPage = object({
-  instrumentId: recordId().required(),
+  instrumentId: instrumentId().required(),
   name: text().required(),
   kindName: text().required(),
   /** At the player's usual weeks: plays a year, minutes a play, hours a year. */
@@ -78,7 +87,7 @@ export type MethodsPage = InferType<typeof methodsPage>;
 
 /** `POST /api/methods/choices`: this way from now on; null goes back to the default. */
 export const chooseMethodRequest = factRequest({
-  instrumentId: recordId().required(),
+  instrumentId: instrumentId().required(),
   method: word(METHOD_IDS).required(),
   choice: text().max(LONGEST_ID).nullable().defined(),
 });
@@ -118,14 +127,16 @@ export const methodSetFile = object({
   .required();
 
 /** `POST /api/methods/sets/read`: what a set would do to an instrument; nothing is changed. */
-export const readSetRequest = object({
-  instrumentId: recordId().required(),
+const reading = object({
+  instrumentId: instrumentId().required(),
   set: methodSetFile,
   today: localDateText().required(),
 })
   .exact()
   .required();
-export type ReadSetRequest = { instrumentId: string; set: MethodSet; today: string };
+export type ReadSetRequest = Omit<InferType<typeof reading>, 'set'> & { set: MethodSet };
+/** Its choices are checked one by one above; Yup only knows them as an object. */
+export const readSetRequest = reading as unknown as ObjectSchema<ReadSetRequest>;
 
 export const SET_VERDICTS = ['new', 'same', 'not-asked', 'barred', 'unknown'] as const;
 
@@ -152,9 +163,8 @@ export const setReading = object({
 export type SetReading = Omit<InferType<typeof setReading>, 'kind'> & { kind: KindId };
 
 /** `POST /api/methods/sets`: takes what of a set is for this instrument; one key takes all of it back. */
-const taking = factRequest({ instrumentId: recordId().required(), set: methodSetFile });
+const taking = factRequest({ instrumentId: instrumentId().required(), set: methodSetFile });
 export type TakeSetRequest = Omit<InferType<typeof taking>, 'set'> & { set: MethodSet };
-/** Its choices are checked one by one above; Yup only knows them as an object. */
 export const takeSetRequest = taking as unknown as ObjectSchema<TakeSetRequest>;
 
 export const setQuery = object({

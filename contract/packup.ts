@@ -1,15 +1,42 @@
-import { array, boolean, lazy, object, type InferType, type ObjectSchema } from 'yup';
+import {
+  array,
+  boolean,
+  lazy,
+  object,
+  type AnyObject,
+  type InferType,
+  type ObjectSchema,
+  type ObjectShape,
+  type Schema,
+} from 'yup';
+import type { WhyLine } from '#core/explain/explained.ts';
 import { PART_IDS, KIND_IDS } from '#core/instruments/kind.ts';
-import { RUN_EVENT_KINDS, RUN_KINDS, SKIP_REASONS } from '#core/packup/run-log.ts';
+import {
+  MOST_REPEATS,
+  RUN_EVENT_KINDS,
+  RUN_EVENTS,
+  SKIP_REASONS,
+  type RunEvent,
+  type RunEventFields,
+  type RunEventKind,
+  type RunEventSaid,
+} from '#core/packup/run-event.ts';
+import type { KeptPlan } from '#core/packup/kept-plan.ts';
+import { RUN_KINDS } from '#core/packup/run-log.ts';
 import { HANDS } from '#core/players/player.ts';
+import type { WallClock } from '#core/plays/play.ts';
 import { LAST_PASSES } from '#core/water/wetness.ts';
 import { stripSegment } from '#contract/instruments.ts';
+import { keptPlan } from '#contract/run-plan.ts';
 import {
   amount,
+  careItemId,
   clientKey,
   instantText,
+  instrumentId,
   localDateText,
-  recordId,
+  playerId,
+  runStepKey,
   text,
   wallClock,
   whyLines,
@@ -26,9 +53,9 @@ export const MOST_INSTRUMENTS_AT_ONCE = 12;
 export const MOST_MINUTES_AT_HAND = 300;
 
 const runShareRequest = object({
-  instrumentId: recordId().required(),
+  instrumentId: instrumentId().required(),
   playKey: clientKey().nullable().defined(),
-  itemIds: array(text().max(80).required()).max(60).required(),
+  itemIds: array(careItemId().required()).max(60).required(),
 })
   .exact()
   .required();
@@ -39,7 +66,7 @@ const runShareRequest = object({
  */
 export const startRunRequest = object({
   key: clientKey().required(),
-  playerId: recordId().required(),
+  playerId: playerId().required(),
   kind: word(RUN_KINDS).required(),
   parts: array(runShareRequest).min(1).max(MOST_INSTRUMENTS_AT_ONCE).required(),
   minutesAtHand: amount().min(0).max(MOST_MINUTES_AT_HAND).nullable().defined(),
@@ -49,110 +76,86 @@ export const startRunRequest = object({
   .required();
 export type StartRunRequest = InferType<typeof startRunRequest>;
 
-const stepEvent = <K extends (typeof RUN_EVENT_KINDS)[number]>(kind: K) => ({
-  key: clientKey().required(),
-  kind: word([kind]).required(),
-  stepKey: text().max(160).required(),
-});
-const runEventMembers = {
-  ticked: object(stepEvent('ticked')).exact().required(),
-  unticked: object(stepEvent('unticked')).exact().required(),
-  skipped: object({ ...stepEvent('skipped'), reason: word(SKIP_REASONS).required() })
-    .exact()
-    .required(),
-  counted: object({ ...stepEvent('counted'), count: amount().integer().min(0).max(99).required() })
-    .exact()
-    .required(),
-  answered: object({ ...stepEvent('answered'), answer: text().max(40).required() })
-    .exact()
-    .required(),
-  'pulled-in': object(stepEvent('pulled-in')).exact().required(),
-  'last-pass': object({
-    ...stepEvent('last-pass'),
-    count: amount().integer().min(1).max(99).required(),
-    found: word(LAST_PASSES).required(),
-  })
-    .exact()
-    .required(),
-  finished: object({ key: clientKey().required(), kind: word(['finished']).required(), now: wallClock.required() })
-    .exact()
-    .required(),
+/** What an event may say, by field; which fields belong to which kind is declared in the core. */
+const FIELDS = {
+  stepKey: runStepKey().required(),
+  reason: word(SKIP_REASONS).required(),
+  count: amount().integer().min(0).max(MOST_REPEATS).required(),
+  answer: text().max(40).required(),
+  found: word(LAST_PASSES).required(),
+} satisfies { [Field in keyof RunEventFields]: Schema<RunEventFields[Field]> };
+
+const LONGEST_UNSENT_MS = 31 * 86_400_000;
+
+/** What every event is sent with. */
+type Sent = {
+  readonly key: string;
+  /** How long ago it happened, ms, where it could not be sent at once: the clocks of two devices need not agree. */
+  readonly msAgo?: number | undefined;
+  /** The wall clock when the run was ended. */
+  readonly now?: WallClock | undefined;
 };
-export type RunEventRequest = {
-  [K in keyof typeof runEventMembers]: InferType<(typeof runEventMembers)[K]>;
-}[keyof typeof runEventMembers];
+export type RunEventRequest = RunEventSaid & Sent;
+
+type OfKind = { readonly kind?: unknown } | null | undefined;
+const ANY_KIND = object({ kind: word(RUN_EVENT_KINDS).required() }).required();
+
+/** One object for each kind of event: what it says, and whatever else is given with it. */
+function byKind<Event>(besides: (kind: RunEventKind) => ObjectShape) {
+  const members: ReadonlyMap<unknown, ObjectSchema<AnyObject>> = new Map(
+    RUN_EVENT_KINDS.map((kind) => {
+      const fields = Object.fromEntries(RUN_EVENTS[kind].fields.map((field) => [field, FIELDS[field]]));
+      const member = object({ kind: word([kind]).required(), ...fields, ...besides(kind) });
+      return [kind, member.exact().required()];
+    }),
+  );
+  // The members are built from what the core declares, which is more than their types can say.
+  return lazy((value: OfKind) => (members.get(value?.kind) ?? ANY_KIND) as unknown as Schema<Event>);
+}
 
 /** `POST /api/runs/:key/events`: one thing that happened in a run. Which fields belong to it follows from `kind`. */
-export const runEventRequest = lazy((value: unknown): ObjectSchema<RunEventRequest> => {
-  const kind = (value as { kind?: unknown } | null | undefined)?.kind;
-  if (typeof kind === 'string' && Object.hasOwn(runEventMembers, kind))
-    return runEventMembers[kind as keyof typeof runEventMembers] as unknown as ObjectSchema<RunEventRequest>;
-  return object({ kind: word(RUN_EVENT_KINDS).required() }).required() as unknown as ObjectSchema<RunEventRequest>;
-});
+export const runEventRequest = byKind<RunEventRequest>((kind) => ({
+  key: clientKey().required(),
+  msAgo: amount().integer().min(0).max(LONGEST_UNSENT_MS).optional(),
+  ...(kind === 'finished' ? { now: wallClock.required() } : {}),
+}));
 
-export const runStepView = object({
-  key: text().required(),
-  stepId: text().required(),
-  instrumentId: recordId().required(),
+/** What is answered to an event, and what a log is made of. */
+export const loggedRunEvent = object({
+  key: clientKey().required(),
+  event: byKind<RunEvent>(() => ({ at: instantText().required() })),
+})
+  .exact()
+  .required();
+
+/** What the book says of a step of a run, for whoever does it. */
+export const stepWords = object({
+  key: runStepKey().required(),
   instrumentName: text().required(),
-  itemId: text().required(),
   itemName: text().required(),
-  part: word(PART_IDS).required(),
   partName: text().required(),
-  action: text().required(),
   how: text().nullable().defined(),
   why: text().nullable().defined(),
   harm: text().nullable().defined(),
   cautions: array(text().required()).required(),
   supplies: array(text().required()).required(),
   hands: word(HANDS).required(),
-  must: boolean().strict().required(),
   onlyIf: text().nullable().defined(),
-  activeMinutes: amount().min(0).required(),
-  startsAtMinute: amount().min(0).nullable().defined(),
-  /** Passes come from the water model, and can be tuned by a tap. */
-  byWater: boolean().strict().required(),
-  repeats: object({ count: amount().integer().required(), noun: text().required(), because: whyLines })
-    .exact()
-    .nullable()
-    .defined(),
+  repeats: object({ noun: text().required(), because: whyLines }).exact().nullable().defined(),
   /** The answers to questions of practice that have it done this way. */
   way: whyLines,
-  wait: object({ minutes: amount().positive().required(), why: text().required() }).exact().nullable().defined(),
   /** The way of the cloth through the bore, where the book fixes it. */
   thread: object({ in: word(PART_IDS).required(), out: word(PART_IDS).required() })
     .exact()
     .nullable()
     .defined(),
-  /** The look's question and what it may find; null for a step that is simply done. */
-  look: object({
-    question: text().required(),
-    answers: array(
-      object({ id: text().required(), words: text().required(), stops: boolean().strict().required() })
-        .exact()
-        .required(),
-    ).required(),
-  })
-    .exact()
-    .nullable()
-    .defined(),
-  answer: text().nullable().defined(),
-  /** `undecided` waits for a look; `no` is not called for by what the look found. */
-  called: word(['yes', 'no', 'undecided']).required(),
-  state: word(['open', 'ticked', 'skipped']).required(),
-  skipReason: word(SKIP_REASONS).nullable().defined(),
-  counted: amount().integer().min(0).required(),
-  /** What the cloth showed on the last pass, once said; null before, and for steps without passes. */
-  lastPass: word(LAST_PASSES).nullable().defined(),
-  /** When a wait this step depends on ends; null when none is running. */
-  waitsUntil: instantText().nullable().defined(),
 })
   .exact()
   .required();
-export type RunStepView = InferType<typeof runStepView>;
+export type StepWords = InferType<typeof stepWords>;
 
 export const runShareView = object({
-  instrumentId: recordId().required(),
+  instrumentId: instrumentId().required(),
   name: text().required(),
   kind: word(KIND_IDS).required(),
   playedMinutes: amount().min(0).required(),
@@ -161,39 +164,38 @@ export const runShareView = object({
   .exact()
   .required();
 
-/** What did not fit the minutes at hand: it waits, and can be pulled in. */
-export const leftOutView = object({
-  stepKeys: array(text().required()).min(1).required(),
+/** An item of care a run is about, with its name. */
+const namedItem = object({
+  instrumentId: instrumentId().required(),
+  itemId: careItemId().required(),
   name: text().required(),
-  instrumentName: text().required(),
-  moreMinutes: amount().min(0).required(),
-  value: amount().min(0).required(),
-  /** What it costs to let it wait. */
-  cost: text().nullable().defined(),
+  /** It belongs to every play: what is left of it is named by its step. */
+  everyPlay: boolean().strict().required(),
 })
   .exact()
   .required();
-export type LeftOutView = InferType<typeof leftOutView>;
 
+/** A run is its plan and its log; whoever shows it folds the two with `foldRun`. */
 export const runView = object({
   key: clientKey().required(),
   kind: word(RUN_KINDS).required(),
   parts: array(runShareView).min(1).required(),
   minutesAtHand: amount().nullable().defined(),
   startedOn: localDateText().required(),
-  finishedAt: instantText().nullable().defined(),
-  finishKey: clientKey().nullable().defined(),
-  /** What this run recorded as done, once finished, by name. */
-  doneNames: array(text().required()).required(),
-  /** What its steps were for and is not done. */
-  waitingNames: array(text().required()).required(),
-  steps: array(runStepView).required(),
-  leftOut: array(leftOutView).required(),
-  activeMinutes: amount().min(0).required(),
-  elapsedMinutes: amount().min(0).required(),
-  supplies: array(text().required()).required(),
-  because: whyLines,
+  plan: object({ ...keptPlan, because: whyLines })
+    .exact()
+    .required(),
+  log: array(loggedRunEvent).required(),
+  words: array(stepWords).required(),
+  items: array(namedItem).required(),
+  /** What this run put in the record as done; null until it is finished. */
+  done: array(object({ instrumentId: instrumentId().required(), itemId: careItemId().required() }).exact().required())
+    .nullable()
+    .defined(),
 })
   .exact()
   .required();
-export type RunView = InferType<typeof runView>;
+/** The plan is the core's own, with its reasons in words. */
+export type RunView = Omit<InferType<typeof runView>, 'plan'> & {
+  readonly plan: Omit<KeptPlan, 'because'> & { readonly because: readonly WhyLine[] };
+};

@@ -1,6 +1,7 @@
-import { array, object, type InferType } from 'yup';
+import { array, object, type InferType, type Schema } from 'yup';
 import { SKILLS, STANDINGS } from '#core/players/player.ts';
-import { factRequest, recordId, visibleText, word } from '#contract/scalars.ts';
+import type { Player } from '#core/players/profile.ts';
+import { factRequest, playerId, visibleText, word } from '#contract/scalars.ts';
 
 export const playerPaths = { list: '/api/players', profiles: '/api/profiles' } as const;
 
@@ -8,7 +9,7 @@ const name = () => visibleText(60);
 
 /** `POST /api/players` */
 export const addPlayerRequest = object({
-  id: recordId().required(),
+  id: playerId().required(),
   name: name().required(),
   standing: word(STANDINGS).required(),
   does: array(word(SKILLS).required()).required(),
@@ -19,21 +20,21 @@ export type AddPlayerRequest = InferType<typeof addPlayerRequest>;
 
 /** `POST /api/profiles`: what somebody is and does themselves from now on; who a step is for follows. */
 export const profileRequest = factRequest({
-  playerId: recordId().required(),
+  playerId: playerId().required(),
   name: name().required(),
   standing: word(STANDINGS).required(),
   does: array(word(SKILLS).required()).required(),
 });
 export type ProfileRequest = InferType<typeof profileRequest>;
 
+/** A player, as the core has them. */
 export const playerView = object({
-  id: recordId().required(),
+  id: playerId().required(),
   name: name().required(),
   standing: word(STANDINGS).required(),
   does: array(word(SKILLS).required()).required(),
 })
   .exact()
-  .required();
-export type PlayerView = InferType<typeof playerView>;
+  .required() satisfies Schema<Player>;
 
 export const playerList = array(playerView).required();

@@ -1,14 +1,22 @@
-import { object, type InferType } from 'yup';
+import { object, type InferType, type Schema } from 'yup';
 import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
-import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES } from '#core/plays/play.ts';
-import { amount, clientKey, factRequest, localDateText, minuteOfDay, recordId } from '#contract/scalars.ts';
+import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES, type Play } from '#core/plays/play.ts';
+import {
+  amount,
+  clientKey,
+  factRequest,
+  instrumentId,
+  localDateText,
+  minuteOfDay,
+  playerId,
+} from '#contract/scalars.ts';
 
 export const playPaths = { log: '/api/plays' } as const;
 
 /** `POST /api/plays`: one spell of playing, ended by packing up. `now` is the player's wall clock. */
 export const logPlayRequest = factRequest({
-  instrumentId: recordId().required(),
-  playerId: recordId().required(),
+  instrumentId: instrumentId().required(),
+  playerId: playerId().required(),
   endedOn: localDateText().required(),
   /** null when only the day is known. */
   endedAtMinute: minuteOfDay().nullable().defined(),
@@ -18,15 +26,15 @@ export const logPlayRequest = factRequest({
 });
 export type LogPlayRequest = InferType<typeof logPlayRequest>;
 
+/** A play, as the core has it. */
 export const playView = object({
   key: clientKey().required(),
-  instrumentId: recordId().required(),
-  playerId: recordId().required(),
+  instrumentId: instrumentId().required(),
+  playerId: playerId().required(),
   endedOn: localDateText().required(),
   endedAtMinute: minuteOfDay().nullable().defined(),
   minutes: amount().integer().required(),
   roomCelsius: amount().nullable().defined(),
 })
   .exact()
-  .required();
-export type PlayView = InferType<typeof playView>;
+  .required() satisfies Schema<Play>;

@@ -21,7 +21,9 @@ export const problem = object({
   status: amount().integer().required(),
   code: word(PROBLEM_CODES).required(),
   detail: text().required(),
-  errors: array(object({ field: text().defined(), message: text().required() }).exact().required()).required(),
+  errors: array(
+    object({ field: text().defined(), code: text().required(), message: text().required() }).exact().required(),
+  ).required(),
 })
   .exact()
   .required();

@@ -1,5 +1,5 @@
 import { array, boolean, object, type InferType } from 'yup';
-import { clientKey, factKey, instantText, localDateText, minuteOfDay, recordId, text } from '#contract/scalars.ts';
+import { clientKey, factKey, instantText, instrumentId, localDateText, minuteOfDay, text } from '#contract/scalars.ts';
 
 export const recordPaths = {
   of: (instrumentId: string, limit: number) => `/api/record/${instrumentId}?limit=${limit}`,
@@ -38,7 +38,10 @@ export const recordEntryView = object({
   .required();
 export type RecordEntryView = InferType<typeof recordEntryView>;
 
-export const recordView = object({ instrumentId: recordId().required(), entries: array(recordEntryView).required() })
+export const recordView = object({
+  instrumentId: instrumentId().required(),
+  entries: array(recordEntryView).required(),
+})
   .exact()
   .required();
 export type RecordView = InferType<typeof recordView>;

@@ -1,9 +1,12 @@
 import '#contract/short-messages.ts';
 import { array, number, object, string, type ObjectShape } from 'yup';
+import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { hasVisibleText } from '#core/kernel/visible-text.ts';
 import { MARKS } from '#core/explain/explained.ts';
-import { parseInstant } from '#core/time/instant.ts';
-import { parseLocalDate } from '#core/time/local-date.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+import { parseInstant, type Instant } from '#core/time/instant.ts';
+import { parseLocalDate, type LocalDate } from '#core/time/local-date.ts';
 
 // House rules for Yup: strict scalars, exact objects, never date() or mixed(); see eslint.config.mjs.
 
@@ -25,15 +28,19 @@ export const word = <W extends string>(words: readonly W[]) => string<W>().stric
 
 /** `YYYY-MM-DD`, a real calendar day. */
 export const localDateText = () =>
-  text().test('local-date', '${path} must be a calendar day like 2026-11-24', (value) =>
-    value === undefined || value === null ? true : parseLocalDate(value) !== undefined,
-  );
+  string<LocalDate>()
+    .strict()
+    .test('local-date', '${path} must be a calendar day like 2026-11-24', (value) =>
+      value === undefined || value === null ? true : parseLocalDate(value) !== undefined,
+    );
 
 /** An ISO instant in UTC with milliseconds. */
 export const instantText = () =>
-  text().test('instant', '${path} must be an instant like 2026-11-24T19:05:00.000Z', (value) =>
-    value === undefined || value === null ? true : parseInstant(value) !== undefined,
-  );
+  string<Instant>()
+    .strict()
+    .test('instant', '${path} must be an instant like 2026-11-24T19:05:00.000Z', (value) =>
+      value === undefined || value === null ? true : parseInstant(value) !== undefined,
+    );
 
 /** A key the client made for something it logs: the same key is the same entry, however often it is sent. */
 export const clientKey = () =>
@@ -45,8 +52,22 @@ export const clientKey = () =>
 /** The key of any fact: a client's, or one made from another's. */
 export const factKey = () => text().matches(/^[a-z0-9][a-z0-9/.-]{0,255}$/, '${path} must be the key of a fact');
 
-/** An id of the record. */
-export const recordId = () => text().matches(/^[a-z0-9][a-z0-9-]{0,63}$/, '${path} must be an id');
+const anId = [/^[a-z0-9][a-z0-9-]{0,63}$/, '${path} must be an id'] as const;
+export const instrumentId = () =>
+  string<InstrumentId>()
+    .strict()
+    .matches(...anId);
+export const playerId = () =>
+  string<PlayerId>()
+    .strict()
+    .matches(...anId);
+
+/** The key of a step within its run. */
+export const runStepKey = () => string<RunStepKey>().strict().max(160);
+
+/** An id of the practice book: `page/words`. What the book does not know is refused by whoever looks it up. */
+export const careItemId = () => string<CareItemId>().strict().max(80);
+export const stepId = () => string<StepId>().strict().max(80);
 
 /** The minute of the day on the player's wall clock. */
 export const minuteOfDay = () => amount().integer().min(0).max(1439);

@@ -7,42 +7,31 @@ import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instr
 import type { PartId } from '#core/instruments/kind.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import type { RunPlan } from '#core/packup/run-plan.ts';
-import { careDoneBy, runState, type RunEvent, type RunKind, type CareDone } from '#core/packup/run-log.ts';
+import { keepPlan, type KeptPlan } from '#core/packup/kept-plan.ts';
+import type { LoggedRunEvent, RunEvent } from '#core/packup/run-event.ts';
+import { careDoneBy, foldRun, type RunKind, type CareDone } from '#core/packup/run-log.ts';
+import type { Run, RunShare } from '#core/packup/run.ts';
+import type { Player } from '#core/players/profile.ts';
+import type { Play } from '#core/plays/play.ts';
 import { usualWetness } from '#core/water/wetness.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import { DEMO_GAPS, DEMO_INSTRUMENTS, type DemoInstrument } from '#demo/habits.demo.ts';
-import { DEMO_PLAYERS, type DemoPlayer } from '#demo/players.demo.ts';
+import { DEMO_PLAYERS } from '#demo/players.demo.ts';
 import { seeded, type Random } from '#demo/random.ts';
 
 const DAYS_TOLD = 730;
 const MS_PER_MINUTE = 60_000;
 
-export type DemoPlay = {
-  readonly key: string;
-  readonly instrumentId: InstrumentId;
-  readonly playerId: PlayerId;
-  readonly endedOn: LocalDate;
-  readonly endedAtMinute: number;
-  readonly roomCelsius: number | null;
-  readonly minutes: number;
-};
-export type DemoRun = {
-  readonly key: string;
-  readonly instrumentId: InstrumentId;
-  readonly playerId: PlayerId;
-  readonly kind: RunKind;
-  readonly playKey: string | null;
-  readonly playedMinutes: number;
-  /** Thirst of the cloth in use. */
-  readonly thirst: number;
-  readonly plan: RunPlan;
-  readonly startedOn: LocalDate;
-  readonly startedAtMinute: number;
-  readonly minutesAtHand: number | null;
-  readonly events: readonly { readonly key: string; readonly event: RunEvent }[];
-  readonly done: readonly CareDone[];
-};
+/** Of a demo play the minute it ended is always known. */
+export type DemoPlay = Play & { readonly endedAtMinute: number };
+/** A run of one instrument, with all that happened in it. */
+export type DemoRun = Run &
+  RunShare & {
+    readonly plan: KeptPlan;
+    readonly log: readonly LoggedRunEvent[];
+    readonly done: readonly CareDone[];
+  };
 export type DemoCare = {
   readonly key: string;
   readonly instrumentId: InstrumentId;
@@ -64,7 +53,7 @@ export type DemoCondition = (typeof DEMO_CONDITIONS)[number] & { readonly key: s
 
 /** Everything the demo record holds, as facts. */
 export type DemoWorld = {
-  readonly players: readonly DemoPlayer[];
+  readonly players: readonly Player[];
   readonly instruments: readonly Instrument[];
   readonly plays: readonly DemoPlay[];
   readonly runs: readonly DemoRun[];
@@ -77,7 +66,7 @@ export type DemoWorld = {
 type Story = {
   readonly told: DemoInstrument;
   readonly instrument: Instrument;
-  readonly player: DemoPlayer;
+  readonly player: Player;
   readonly random: Random;
 };
 
@@ -87,7 +76,7 @@ const usualAnswer = (plan: RunPlan, look: StepId): string =>
   plan.steps.find(({ step }) => step.id === look)?.step.look?.answers[0]?.id ?? '';
 
 /** The log of one run: everything ticked in order. */
-function eventsOf(plan: RunPlan, startsAt: { on: LocalDate; minute: number }, random: Random): DemoRun['events'] {
+function eventsOf(plan: RunPlan, startsAt: { on: LocalDate; minute: number }, random: Random): DemoRun['log'] {
   const at = (minute: number) => instantAt(startsAt.on, startsAt.minute + minute);
   const pace = random.whole(80, 130) / 100;
   const events = plan.steps.flatMap(({ key: stepKey, step, startsAtMinute, activeMinutes }): RunEvent[] => {
@@ -135,8 +124,9 @@ function runOf(story: Story, { kind, items, on, minute, play, minutesAtHand }: R
     minutesAtHand,
     learned: new Map(),
   });
-  const events = eventsOf(plan, { on, minute }, random);
-  const state = runState(events.map(({ event }) => event));
+  const log = eventsOf(plan, { on, minute }, random);
+  const kept = keepPlan(plan);
+  const events = log.map(({ event }) => event);
   return {
     key: random.key(),
     instrumentId: instrument.id,
@@ -144,17 +134,15 @@ function runOf(story: Story, { kind, items, on, minute, play, minutesAtHand }: R
     kind,
     playKey: play?.key ?? null,
     playedMinutes: play?.minutes ?? 0,
+    roomCelsius: USUAL_ROOM_CELSIUS,
     thirst: practice.thirst,
-    plan,
+    plan: kept,
     startedOn: on,
     startedAtMinute: minute,
+    startedAt: instantAt(on, minute),
     minutesAtHand,
-    events,
-    done: careDoneBy(
-      plan.steps,
-      state,
-      plan.leftOut.flatMap(({ steps }) => steps),
-    ),
+    log,
+    done: careDoneBy(foldRun(kept, events)),
   };
 }
 

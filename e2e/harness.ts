@@ -20,12 +20,22 @@ export function chromiumPath(): string {
   return found;
 }
 
-export type RunningServer = { readonly url: string; readonly dataFolder: string; readonly stop: () => Promise<void> };
+export type RunningServer = {
+  readonly url: string;
+  readonly dataFolder: string;
+  readonly stop: () => Promise<void>;
+  /** Stops the server and leaves its record, as a crash or a shut lid does. */
+  readonly pause: () => Promise<void>;
+  /** Starts it again on the same record, at the same address. */
+  readonly resume: () => Promise<void>;
+};
 
-async function start(script: string, dataFolder: string, onStop: () => void): Promise<RunningServer> {
+type Started = { readonly url: string; readonly end: () => Promise<void> };
+
+async function run(script: string, dataFolder: string, port: string): Promise<Started> {
   const child: ChildProcess = spawn(
     process.execPath,
-    ['--import', 'tsx', script, '--port', '0', '--data', dataFolder],
+    ['--import', 'tsx', script, '--port', port, '--data', dataFolder],
     {
       cwd: root,
       env: { ...process.env, NODE_OPTIONS: '' },
@@ -48,15 +58,29 @@ async function start(script: string, dataFolder: string, onStop: () => void): Pr
     });
     child.once('exit', (code) => reject(new Error(`${script} ended with ${code}: ${said}`)));
   });
-  const stop = () =>
+  const end = () =>
     new Promise<void>((resolve) => {
-      child.once('exit', () => {
-        onStop();
-        resolve();
-      });
+      child.once('exit', () => resolve());
       child.kill('SIGTERM');
     });
-  return { url, dataFolder, stop };
+  return { url, end };
+}
+
+async function start(script: string, dataFolder: string, onStop: () => void): Promise<RunningServer> {
+  let started = await run(script, dataFolder, '0');
+  const { url } = started;
+  return {
+    url,
+    dataFolder,
+    stop: async () => {
+      await started.end();
+      onStop();
+    },
+    pause: () => started.end(),
+    resume: async () => {
+      started = await run('server/main.ts', dataFolder, new URL(url).port);
+    },
+  };
 }
 
 const temporary = (): { folder: string; remove: () => void } => {
@@ -78,14 +102,26 @@ export function startEmpty(dataFolder?: string): Promise<RunningServer> {
   return start('server/main.ts', dataFolder ?? folder, dataFolder === undefined ? remove : () => undefined);
 }
 
-/** A headless browser with a profile of its own. */
+const defaultViewport = { width: 1280, height: 800 };
+
+/**
+ * The browser the tests share where there is one, else a headless one with a profile of its own. Files that run side by
+ * side have one each: of two pages in one browser only the one in front is drawn.
+ */
 export async function launch(): Promise<{ browser: Browser; close: () => Promise<void> }> {
+  const shared = (process.env.ULU_BROWSERS ?? '').split(' ')[Number(process.env.JEST_WORKER_ID ?? 1) - 1];
+  if (!shared) return launchOwn();
+  const browser = await puppeteer.connect({ browserWSEndpoint: shared, defaultViewport });
+  return { browser, close: () => browser.disconnect() };
+}
+
+async function launchOwn(): Promise<{ browser: Browser; profile: string; close: () => Promise<void> }> {
   const profile = mkdtempSync(path.join(tmpdir(), 'ulu-profile-'));
   const browser = await puppeteer.launch({
     executablePath: chromiumPath(),
     headless: true,
     userDataDir: profile,
-    defaultViewport: { width: 1280, height: 800 },
+    defaultViewport,
     args: [
       '--no-sandbox',
       '--disable-gpu',
@@ -99,7 +135,26 @@ export async function launch(): Promise<{ browser: Browser; close: () => Promise
   });
   return {
     browser,
+    profile,
     close: async () => {
+      await browser.close();
+      rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
+    },
+  };
+}
+
+/**
+ * A browser for others to share: whoever started it lets go of it, for a page waits until everybody who holds its browser
+ * has looked at it.
+ */
+export async function launchShared(): Promise<{ endpoint: string; close: () => Promise<void> }> {
+  const { browser: started, profile } = await launchOwn();
+  const endpoint = started.wsEndpoint();
+  await started.disconnect();
+  return {
+    endpoint,
+    close: async () => {
+      const browser = await puppeteer.connect({ browserWSEndpoint: endpoint });
       await browser.close();
       rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
     },

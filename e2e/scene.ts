@@ -20,6 +20,7 @@ export function scene() {
   const careOf = async (id: string): Promise<InstrumentPage> =>
     (await fetch(`${demo.url}/api/care/${id}?today=${today()}`)).json() as never;
   return {
+    server: () => demo,
     url: (path: string) => `${demo.url}${path}`,
     browser: () => browser,
     careOf,

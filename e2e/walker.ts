@@ -50,7 +50,16 @@ export async function progress(page: Page): Promise<{ closed: number; total: num
 
 /** Waits until that many steps are closed. */
 export const closedSteps = (page: Page, closed: number): Promise<unknown> =>
-  page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: WAIT_MS }, `${closed} of `);
+  page.waitForFunction(
+    // "2 of about 4 passes" is no step.
+    (wanted) => /(\d+) of \d+ steps/.exec(document.body.innerText)?.[1] === wanted,
+    { timeout: WAIT_MS },
+    String(closed),
+  );
+
+/** Waits until everything that happened in runs has been sent and confirmed. */
+export const allSent = (page: Page): Promise<unknown> =>
+  page.waitForFunction(() => (localStorage.getItem('ulu.unsent') ?? '[]') === '[]', { timeout: WAIT_MS });
 
 export const heading = (page: Page, level: 1 | 2 = 1): Promise<string> =>
   page.$eval(`h${level}`, (element) => (element as HTMLElement).innerText);

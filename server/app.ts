@@ -16,8 +16,10 @@ import { packupRoutes } from '#server/features/packup/packup.routes.ts';
 import { playersRoutes } from '#server/features/players/players.routes.ts';
 import { guardHost } from '#server/http/guard.ts';
 import { refuseDeepNesting } from '#server/http/nesting.ts';
+import { waitingLine } from '#server/http/waiting-line.ts';
 import { errorHandler, notFoundHandler } from '#server/http/problem.ts';
-import { formatOf, type Serving } from '#server/http/respond.ts';
+import { formatOf } from '#server/http/format-of.ts';
+import type { Serving } from '#server/http/respond.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import { recordRoutes, type ToldOf } from '#server/record/record.routes.ts';
 import { AT_THIS_MACHINE, type Caller, type Services } from '#server/services.ts';
@@ -114,11 +116,14 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
     res.setHeader('Cache-Control', 'no-store');
     next();
   });
-  app.use(express.json({ limit: '100kb', verify: (_req, _res, bytes) => refuseDeepNesting(bytes) }));
   app.get(healthPath, (_req, res) => {
     const now = health();
     res.status(now.database === 'ok' ? 200 : 503).json(now);
   });
+  const line = waitingLine();
+  app.use('/api', line.atTheDoor);
+  app.use(express.json({ limit: '100kb', verify: (_req, _res, bytes) => refuseDeepNesting(bytes) }));
+  app.use('/api', line.inLine);
   const services: Serving = (req) => serve(callerOf(req), formatOf(req));
   for (const routes of [
     playersRoutes,

@@ -1,5 +1,5 @@
 import type { Book } from '#core/book/book.ts';
-import type { Format } from '#core/explain/format.ts';
+import { PLAIN_FORMAT, type Format } from '#core/explain/format.ts';
 import type { OpenDatabase } from '#server/db/connection.ts';
 import { FACTS } from '#server/facts.ts';
 import { createCareRepository } from '#server/features/care/care.repository.ts';
@@ -13,9 +13,6 @@ import { createReadings } from '#server/readings.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import { createRecord } from '#server/record/record.repository.ts';
 import { AT_THIS_MACHINE, type Caller, type Services } from '#server/services.ts';
-
-/** How the program itself writes a date where no reader is known. */
-export const ISO_DATES: Format = { date: (date) => date };
 
 type Composing = {
   readonly book: Book;
@@ -57,7 +54,7 @@ export function compose(
       throw error;
     }
   };
-  return (caller = AT_THIS_MACHINE, format = ISO_DATES) => ({
+  return (caller = AT_THIS_MACHINE, format = PLAIN_FORMAT) => ({
     ...repositories,
     book,
     caller,

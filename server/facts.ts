@@ -1,5 +1,6 @@
 import { careFact } from '#server/features/care/care-done.fact.ts';
 import { decisionFact } from '#server/features/care/decision.fact.ts';
+import { lastDoneFact } from '#server/features/care/last-done.fact.ts';
 import { signFact } from '#server/features/care/sign.fact.ts';
 import { wetnessResetFact } from '#server/features/care/wetness-reset.fact.ts';
 import { conditionEndFact } from '#server/features/conditions/condition-end.fact.ts';
@@ -28,6 +29,7 @@ export const FACTS = [
   runFact,
   runEventFact,
   careFact,
+  lastDoneFact,
   signFact,
   decisionFact,
   wetnessResetFact,

@@ -1,11 +1,18 @@
+import type { Fault } from '#core/failure/fault.ts';
 import type { ProblemCode } from '#contract/problem.ts';
 
 /** What a use-case answers when it cannot do what was asked: which field, and what was wrong with it. */
-export type Failure = { readonly code: ProblemCode; readonly field: string; readonly message: string };
+export type Failure = { readonly code: ProblemCode; readonly field: string; readonly fault: Fault };
 
-export const notFound = (field: string, message: string): Failure => ({ code: 'not-found', field, message });
-export const conflict = (field: string, message: string): Failure => ({ code: 'conflict', field, message });
-export const invalid = (field: string, message: string): Failure => ({ code: 'invalid-request', field, message });
+const failing =
+  (code: ProblemCode) =>
+  (field: string, fault: Fault): Failure => ({ code, field, fault });
+export const notFound = failing('not-found');
+export const conflict = failing('conflict');
+export const invalid = failing('invalid-request');
+
+/** There is no such instrument: asked for so often that it has a name. */
+export const noInstrument = (field = 'instrumentId'): Failure => notFound(field, { code: 'no-such-instrument' });
 
 /** A log entry that was new, or had been recorded before under the same key. */
 export type Logged<View> = { readonly view: View; readonly created: boolean };

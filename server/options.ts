@@ -1,5 +1,6 @@
 import path from 'node:path';
 import { parseArgs } from 'node:util';
+import { asError } from '#core/kernel/as-error.ts';
 import type { ServeOptions } from '#server/serve.ts';
 
 /** An option on the command line is wrong; the message says which. */
@@ -23,7 +24,7 @@ export function readOptions(args: readonly string[], usual: { port: number; data
       },
     }));
   } catch (error) {
-    throw new OptionFault((error as Error).message);
+    throw new OptionFault(asError(error).message);
   }
   const port = values.port === undefined ? usual.port : Number(values.port);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)

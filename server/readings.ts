@@ -1,3 +1,4 @@
+import type { CareItemId } from '#core/book/care-ids.ts';
 import type { Book } from '#core/book/book.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { Player } from '#core/players/profile.ts';
@@ -21,7 +22,7 @@ export type ReadFacts = InstrumentFacts & {
   readonly lastPlay: () => Play | null;
   readonly openRunKey: string | null;
   /** Every care item that was ever logged, also what this build does not have any more. */
-  readonly itemsLogged: readonly string[];
+  readonly itemsLogged: readonly CareItemId[];
   /** What the cloth showed after each play since the last reset, oldest first. */
   readonly lastPasses: readonly LastPassFact[];
   readonly entered: readonly StandingCondition[];
@@ -83,7 +84,7 @@ function readFacts({ plays, care, packup, methods, conditions }: Sources, { id, 
 export function createReadings(book: Book, { revision, revisions }: Revisions, sources: Sources) {
   const kept = new Map<string, { readonly at: string; readonly reading: Reading }>();
 
-  const read = (id: InstrumentId): Reading | undefined => {
+  const read = (id: string): Reading | undefined => {
     const instrument = sources.instruments.find(id);
     const player = instrument && sources.players.find(instrument.playerId);
     if (!instrument || !player) return undefined;
@@ -97,7 +98,7 @@ export function createReadings(book: Book, { revision, revisions }: Revisions, s
     };
   };
 
-  const readAt = (id: InstrumentId, at: string): Reading | undefined => {
+  const readAt = (id: string, at: string): Reading | undefined => {
     const known = kept.get(id);
     if (known?.at === at) return known.reading;
     const reading = read(id);
@@ -109,7 +110,7 @@ export function createReadings(book: Book, { revision, revisions }: Revisions, s
   const of = (id: string): Reading | undefined => {
     const owner = sources.instruments.playerOf(id);
     if (owner === undefined) return undefined;
-    return readAt(id as InstrumentId, `${revision(ofInstrument(id))} ${revision(ofPlayer(owner))}`);
+    return readAt(id, `${revision(ofInstrument(id))} ${revision(ofPlayer(owner))}`);
   };
 
   return {

@@ -3,7 +3,9 @@ import { createServer, type Server } from 'node:http';
 import path from 'node:path';
 import process from 'node:process';
 import pino from 'pino';
+import { asError } from '#core/kernel/as-error.ts';
 import { checkBook } from '#core/check/check-book.ts';
+import { fieldOf } from '#core/record/fact.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { createApp } from '#server/app.ts';
 import { compose } from '#server/compose.ts';
@@ -23,15 +25,19 @@ export type ServeOptions = {
 export class StartFault extends Error {}
 
 const root = path.resolve(import.meta.dirname, '..');
-const { version } = JSON.parse(readFileSync(path.join(root, 'package.json'), 'utf8')) as { version: string };
+const version = String(fieldOf(JSON.parse(readFileSync(path.join(root, 'package.json'), 'utf8')), 'version'));
 
 /** A request that does not come to its end is let go: nobody needs longer for so little. */
 const PATIENCE = {
   headersTimeout: 5000,
   requestTimeout: 10_000,
-  keepAliveTimeout: 5000,
+  // Longer than a player takes from one tick to the next: a new connection costs more than an idle one.
+  keepAliveTimeout: 65_000,
   connectionsCheckingInterval: 1000,
 } as const;
+
+/** Connections that may wait to be taken in: who is not even that waits for seconds before anybody hears of them. */
+const BACKLOG = 4096;
 
 const NO_ADDRESS: readonly string[] = ['EADDRNOTAVAIL', 'ENOTFOUND', 'EAI_AGAIN'];
 /** Addresses that stand for every network the machine is in. */
@@ -59,7 +65,7 @@ function open(dataFolder: string): ReturnType<typeof openDatabase> {
 const listen = (server: Server, options: ServeOptions): Promise<void> =>
   new Promise((resolve, reject) => {
     server.once('error', (error: NodeJS.ErrnoException) => reject(new StartFault(listenFault(options, error.code))));
-    server.listen(options.port, options.host, () => resolve());
+    server.listen({ port: options.port, host: options.host, backlog: BACKLOG }, () => resolve());
   });
 
 /** Folds the write-ahead log into the file, so that what is left behind is one whole database. @throws StartFault */
@@ -67,7 +73,7 @@ function closeRecord({ client, close }: ReturnType<typeof openDatabase>): void {
   try {
     client.pragma('wal_checkpoint(TRUNCATE)');
   } catch (error) {
-    const why = recordFault(error)?.message ?? (error as Error).message;
+    const why = recordFault(error)?.message ?? asError(error).message;
     throw new StartFault(`Stopped, but the record could not be tidied up: ${why}`);
   } finally {
     close();
@@ -118,7 +124,7 @@ export async function serve(options: ServeOptions): Promise<Served> {
             closeRecord(database);
             resolve();
           } catch (error) {
-            reject(error as Error);
+            reject(asError(error));
           }
         });
         server.closeAllConnections();
@@ -129,7 +135,7 @@ export async function serve(options: ServeOptions): Promise<Served> {
 /** One line for a person, whatever went wrong; never a stack. */
 function say(error: unknown): void {
   const known = error instanceof StartFault;
-  console.error(known ? error.message : `Ulu could not go on: ${(error as Error).message}`);
+  console.error(known ? error.message : `Ulu could not go on: ${asError(error).message}`);
   process.exitCode = 1;
 }
 

@@ -13,7 +13,7 @@ const MS_PER_DAY = 86_400_000;
 export function playersClock(now: { on: string; atMinute: number }, nowMs: number): Outcome<WallClock, Failure> {
   const on = localDate(now.on);
   if (Math.abs(dayNumber(on) - Math.floor(nowMs / MS_PER_DAY)) > 1)
-    return fail(invalid('now.on', 'This is not today anywhere. Check the clock of this device.'));
+    return fail(invalid('now.on', { code: 'not-today' }));
   return succeed({ on, atMinute: now.atMinute });
 }
 

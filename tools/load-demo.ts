@@ -1,9 +1,8 @@
-import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { instantOfMs, type Instant } from '#core/time/instant.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import { demoWorld, type DemoRun, type DemoWorld } from '#demo/world.demo.ts';
-import { storedPlan } from '#server/features/packup/packup.repository.ts';
+import { writtenPlan } from '#server/features/packup/stored-plan.ts';
 import type { NewFact } from '#server/record/record-writer.repository.ts';
 import type { Services } from '#server/services.ts';
 
@@ -19,17 +18,16 @@ const startOf = (on: LocalDate, minute: number): Instant =>
   instantOfMs(dayNumber(on) * MS_PER_DAY + minute * MS_PER_MINUTE);
 
 function runFacts(run: DemoRun): NewFact[] {
-  const { key, events, done, instrumentId, playKey, thirst, playerId, kind, minutesAtHand, startedOn: on } = run;
-  const loggedAt = startOf(on, run.startedAtMinute);
+  const { key, log, done, instrumentId, playKey, thirst, playerId, kind, minutesAtHand, startedOn: on } = run;
   const asked = { playKey, itemIds: [] };
-  const share = { instrumentId, playKey, playedMinutes: null, roomCelsius: USUAL_ROOM_CELSIUS, thirst, asked };
-  const body = { playerId, kind, minutesAtHand, plan: storedPlan(run.plan), shares: [share] };
-  const finish = events.at(-1);
+  const share = { instrumentId, playKey, playedMinutes: null, roomCelsius: run.roomCelsius, thirst, asked };
+  const body = { playerId, kind, minutesAtHand, plan: writtenPlan(run.plan), shares: [share] };
+  const finish = log.at(-1);
   const endsAt = Math.min(LAST_MINUTE, run.startedAtMinute + Math.ceil(run.plan.elapsedMinutes));
   return [
-    told({ key, kind: 'run', on, atMinute: run.startedAtMinute, loggedAt, body }),
-    ...events.map(({ key: eventKey, event: { at, ...event } }) =>
-      told({ key: eventKey, kind: 'run-event', on, loggedAt: at, belongsTo: key, body: { runKey: key, event } }),
+    told({ key, kind: 'run', on, atMinute: run.startedAtMinute, loggedAt: run.startedAt, body }),
+    ...log.map(({ key: eventKey, event }) =>
+      told({ key: eventKey, kind: 'run-event', on, loggedAt: event.at, belongsTo: key, body: { runKey: key, event } }),
     ),
     ...(finish === undefined ? [] : done).map(({ instrumentId: of, itemId }) =>
       told({
@@ -37,7 +35,7 @@ function runFacts(run: DemoRun): NewFact[] {
         kind: 'care',
         on,
         atMinute: endsAt,
-        loggedAt,
+        loggedAt: run.startedAt,
         belongsTo: finish?.key ?? null,
         body: { instrumentId: of, itemId, by: 'player', wallMinute: wallMinute(on, endsAt) },
       }),

@@ -118,7 +118,11 @@ try {
     await page.setViewport(
       shot.phone ? { width: 390, height: 844, isMobile: true, hasTouch: true } : { width: 1280, height: 800 },
     );
-    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: shot.dark ? 'dark' : 'light' }]);
+    await page.emulateMediaFeatures([
+      { name: 'prefers-color-scheme', value: shot.dark ? 'dark' : 'light' },
+      // Nothing is half way there when the picture is taken.
+      { name: 'prefers-reduced-motion', value: 'reduce' },
+    ]);
     await page.goto(`${demo.url}${shot.path}`, { waitUntil: 'networkidle0' });
     await shot.then?.(page);
     await settled(page);

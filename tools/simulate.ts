@@ -5,7 +5,7 @@
 import { BOOK } from '#core/tables/book.ts';
 import { parseArgs } from 'node:util';
 import { isKindId } from '#core/instruments/kind.ts';
-import { figure } from '#core/explain/format.ts';
+import { PLAIN_FORMAT } from '#core/explain/format.ts';
 import { simulateTaps } from '#core/water/simulate-taps.ts';
 
 const { values } = parseArgs({
@@ -28,6 +28,6 @@ for (const [who, w] of [
 ] as const) {
   const { own, taps, advised } = simulateTaps(BOOK.kinds[values.kind].water, { w, minutes, roomCelsius, evenings: 10 });
   const told = taps.map(({ passes, found }) => `${passes} ${found}`).join(', ');
-  console.log(`${who} (${figure(Math.exp(w))} × the usual water) needs ${own}: ${told}`);
-  console.log(`  believed in the end: ${figure(taps.at(-1)?.factor ?? 1)} × · advised: ${advised}\n`);
+  console.log(`${who} (${PLAIN_FORMAT.number(Math.exp(w))} × the usual water) needs ${own}: ${told}`);
+  console.log(`  believed in the end: ${PLAIN_FORMAT.number(taps.at(-1)?.factor ?? 1)} × · advised: ${advised}\n`);
 }

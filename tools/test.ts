@@ -7,6 +7,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
+import { launchShared } from '#e2e/harness.ts';
 import { makeDemo } from '#tools/make-demo.ts';
 
 type Report = {
@@ -16,6 +17,8 @@ type Report = {
 };
 type Part = { readonly name: string; readonly args: readonly string[]; readonly zone?: string };
 
+/** Browser tests that run side by side. */
+const AT_A_TIME = 2;
 const DAY_TESTS = ['core/time', 'core/plays', 'core/care/care-clock'];
 const ZONES = ['America/Los_Angeles', 'Europe/Berlin', 'Pacific/Auckland'];
 const given = process.argv.slice(2);
@@ -29,7 +32,7 @@ const parts: readonly Part[] =
           args: ['--selectProjects', 'unit', '--', ...DAY_TESTS],
           zone,
         })),
-        { name: 'browser', args: ['--runInBand', '--selectProjects', 'e2e'] },
+        { name: 'browser', args: [`--maxWorkers=${AT_A_TIME}`, '--selectProjects', 'e2e'] },
       ];
 
 const folder = mkdtempSync(path.join(tmpdir(), 'ulu-test-'));
@@ -38,9 +41,8 @@ const folder = mkdtempSync(path.join(tmpdir(), 'ulu-test-'));
 const preparedDemo = path.join(folder, 'demo');
 
 /** Runs one part; a part that leaves no report, or finds no test, counts as a failure. */
-function runPart({ name, args, zone }: Part, index: number): { passed: number; failed: number } {
+function runPart({ name, args, zone }: Part, index: number, env: object = {}): { passed: number; failed: number } {
   console.log(`\n== ${name}`);
-  if (name === 'browser') makeDemo(preparedDemo);
   const report = path.join(folder, `${index}.json`);
   const flags = ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning'];
   const { status } = spawnSync(
@@ -48,7 +50,7 @@ function runPart({ name, args, zone }: Part, index: number): { passed: number; f
     [...flags, 'node_modules/jest/bin/jest.js', '--json', `--outputFile=${report}`, ...args],
     {
       stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, TZ: zone ?? process.env.TZ ?? 'UTC', ULU_PREPARED_DEMO: preparedDemo },
+      env: { ...process.env, TZ: zone ?? process.env.TZ ?? 'UTC', ...env },
     },
   );
   try {
@@ -61,7 +63,21 @@ function runPart({ name, args, zone }: Part, index: number): { passed: number; f
   }
 }
 
-const results = parts.map(runPart);
+/** The browser tests share a browser for each file that runs at a time, and one demo to start from. */
+async function runBrowserPart(part: Part, index: number): Promise<{ passed: number; failed: number }> {
+  makeDemo(preparedDemo);
+  const browsers = await Promise.all(Array.from({ length: AT_A_TIME }, launchShared));
+  const endpoints = browsers.map(({ endpoint }) => endpoint).join(' ');
+  try {
+    return runPart(part, index, { ULU_PREPARED_DEMO: preparedDemo, ULU_BROWSERS: endpoints });
+  } finally {
+    await Promise.all(browsers.map(({ close }) => close()));
+  }
+}
+
+const results: { passed: number; failed: number }[] = [];
+for (const [index, part] of parts.entries())
+  results.push(part.name === 'browser' ? await runBrowserPart(part, index) : runPart(part, index));
 rmSync(folder, { recursive: true, force: true });
 const passed = results.reduce((sum, one) => sum + one.passed, 0);
 const failed = results.reduce((sum, one) => sum + one.failed, 0);

@@ -32,3 +32,6 @@ export type PageId = (typeof PAGE_IDS)[number];
 /** `page/words`. Ids stand in players' histories: once shipped they are never renamed or reused. */
 export type CareItemId = `${PageId}/${string}`;
 export type StepId = `${PageId}/${string}`;
+
+/** Has it the shape of a step's id? Whether the book knows it, the book says. */
+export const isStepId = (text: string): text is StepId => /^[a-z-]+\/.+$/.test(text);

@@ -1,4 +1,5 @@
 import { BOOK } from '#core/tables/book.ts';
+import { PLAIN_FORMAT } from '#core/explain/format.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { careClock, type CareFacts, type ItemClock, type LastDone } from '#core/care/care-clock.ts';
@@ -101,7 +102,7 @@ describe('a care clock', () => {
 
   test('reasons carry the figures and every reason has words', () => {
     const clock = clockOf(item, facts({ lastDone: lastDone(daysAgo(6)), plays: playsOn([3, 2]) }));
-    const lines = clock.because.map((reason) => clockReasonWords(reason, { date: String }));
+    const lines = clock.because.map((reason) => clockReasonWords(reason, PLAIN_FORMAT));
     expect(lines.map(({ text }) => text)).toEqual(
       expect.arrayContaining([
         'Last done on 2026-11-18.',

@@ -4,13 +4,13 @@ import type { CareState } from '#core/care/care-state.ts';
 import type { DueRange } from '#core/care/project-due.ts';
 import { conditionCallWords } from '#core/conditions/condition-words.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
-import { counted, duration, figure, type Format } from '#core/explain/format.ts';
+import { counted, duration, type Format } from '#core/explain/format.ts';
 import { newWeekWords } from '#core/plays/forecast-words.ts';
 import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 const percent = (load: number): string => `${Math.round(load * 100)} %`;
 
-function limbWords({ limb, since, interval, load }: LimbReading): string {
+function limbWords({ limb, since, interval, load }: LimbReading, format: Format): string {
   const about = interval.mark === 'estimate' ? 'about ' : '';
   const run = `that is ${percent(load)}`;
   switch (limb) {
@@ -19,7 +19,7 @@ function limbWords({ limb, since, interval, load }: LimbReading): string {
     case 'minutes':
       return `${duration(since)} played of ${about}${duration(interval.value)}: ${run}.`;
     case 'plays':
-      return `${counted(since, 'play')} of ${about}${figure(interval.value)}: ${run}.`;
+      return `${counted(since, 'play')} of ${about}${format.number(interval.value)}: ${run}.`;
   }
 }
 
@@ -50,7 +50,7 @@ export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
     case 'no-history':
       return { rule, text: 'Nothing in the record says when this was last done.', mark: 'yours' };
     case 'limb': {
-      const text = limbWords(reason.reading);
+      const text = limbWords(reason.reading, format);
       return { rule, text: reason.leading ? `${text} This runs out first.` : text, mark: markOf(reason.reading) };
     }
     case 'method': {

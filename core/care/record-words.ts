@@ -1,6 +1,6 @@
 import { signOf, type CareItem } from '#core/book/care-item.ts';
 import type { DecisionKind } from '#core/care/care-decision.ts';
-import type { Format } from '#core/explain/format.ts';
+import { listed, type Format } from '#core/explain/format.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
 /** As the book has it, whatever the build: a history may name what its instrument no longer has. */
@@ -8,6 +8,10 @@ type Named = Pick<CareItem, 'name' | 'trigger'>;
 
 export const doneWords = (item: Named | undefined, itemId: string, by: 'player' | 'bench'): string =>
   `${item?.name ?? itemId}${by === 'bench' ? ', by the bench' : ''}`;
+
+/** What somebody remembered of an instrument that came with a history. */
+export const lastDoneWords = (names: readonly string[]): string =>
+  `Last done, as remembered: ${listed(names.map((name) => name.toLowerCase()))}`;
 
 export const signWords = (item: Named | undefined, itemId: string): string =>
   `Noticed: ${(item && signOf(item)) ?? item?.name ?? itemId}`;

@@ -1,27 +1,28 @@
-import { SEVERITY_WEIGHT } from '#core/book/care-item.ts';
+import { SEVERITY_WEIGHT, type CareItem } from '#core/book/care-item.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import type { Practice } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
 import { NEARNESS_WEIGHT, type InstrumentKind, type PartId } from '#core/instruments/kind.ts';
 
-const LOAD_CAP = 2;
+/** However long overdue, or however wet: nothing counts for more than twice what is just due (estimate). */
+const EXPOSURE_CAP = 2;
 
 /** Weight of a part by near-mouth-first; a part the kind does not list counts as "the rest". */
-export function nearnessWeight(kind: InstrumentKind, part: PartId): number {
+function nearnessWeight(kind: InstrumentKind, part: PartId): number {
   const found = [...kind.tube, ...kind.loose].find(({ id }) => id === part);
   return NEARNESS_WEIGHT[found?.nearness ?? 'the-rest'].value;
 }
 
-/**
- * Value of doing an item now = near-mouth weight × severity × exposure, exposure being the clock's load capped at 2.
- * An unknown clock counts as just due: it asks, but does not shout. All weights are estimates.
- */
-export function valueNow(kind: InstrumentKind, clock: ItemClock): number {
-  const exposure = clock.load ?? (clock.state === 'unknown' ? 1 : 0);
-  return (
-    nearnessWeight(kind, clock.item.part) * SEVERITY_WEIGHT[clock.item.severity].value * Math.min(exposure, LOAD_CAP)
-  );
-}
+/** What care of a part protects = near-mouth weight × severity × exposure, which is capped. All weights are estimates. */
+export const protects = (
+  kind: InstrumentKind,
+  { part, severity }: Pick<CareItem, 'part' | 'severity'>,
+  exposure: number,
+): number => nearnessWeight(kind, part) * SEVERITY_WEIGHT[severity].value * Math.min(exposure, EXPOSURE_CAP);
+
+/** What doing an item now protects; its clock's load is the exposure. An unknown clock asks as one that is just due. */
+const valueNow = (kind: InstrumentKind, { item, load, state }: ItemClock): number =>
+  protects(kind, item, load ?? (state === 'unknown' ? 1 : 0));
 
 const isCalling = ({ state, postponedUntil }: ItemClock): boolean =>
   postponedUntil === null && ['due', 'overdue', 'soon', 'unknown', 'waiting'].includes(state);

@@ -1,7 +1,9 @@
 import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
 import type { Book } from '#core/book/book.ts';
 import type { Condition } from '#core/book/condition.ts';
+import type { CONDITION_FAULTS } from '#core/conditions/condition-fault-words.ts';
 import { concerns, conditionKind } from '#core/conditions/in-force.ts';
+import type { FaultOf } from '#core/explain/fault.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
@@ -12,71 +14,45 @@ export const DRY_BELOW_PERCENT = 40;
 const LONGEST_DAYS = 1100;
 const LATEST_BEGIN_DAYS = 366;
 
-export type ConditionFault = {
-  readonly code:
-    | 'not-for-this'
-    | 'begins-later'
-    | 'before-it-came'
-    | 'after-it-left'
-    | 'ends-before'
-    | 'too-long'
-    | 'part'
-    | 'no-air'
-    | 'no-room'
-    | 'not-dry';
+type ConditionTrouble = FaultOf<typeof CONDITION_FAULTS>;
+export type ConditionFault = ConditionTrouble & {
   readonly field: 'condition' | 'beginsOn' | 'endsOn' | 'part' | 'air.celsius' | 'air.humidityPercent' | 'instrumentId';
-  readonly text: string;
 };
 
-const refuse = (code: ConditionFault['code'], field: ConditionFault['field'], text: string) =>
-  fail<ConditionFault>({ code, field, text });
+const refuse = (field: ConditionFault['field'], fault: ConditionTrouble) => fail<ConditionFault>({ ...fault, field });
 
 type InBook = { readonly book: Pick<Book, 'conditions'>; readonly condition: Condition };
 type Checked = Outcome<Condition, ConditionFault>;
 
 function checkAir(condition: Condition): Checked {
   const { air } = condition;
-  if (air === null) return refuse('no-air', 'air.humidityPercent', 'Dry air needs what the hygrometer shows.');
+  if (air === null) return refuse('air.humidityPercent', { code: 'no-air' });
   const { celsius, humidityPercent } = air;
-  if (!(celsius >= COLDEST_ROOM && celsius <= WARMEST_ROOM)) {
-    const asFahrenheit = Math.round(((celsius - 32) * 5) / 9);
-    const hint = celsius > WARMEST_ROOM && celsius <= 122 ? ` ${celsius} °F are ${asFahrenheit} °C.` : '';
-    return refuse('no-room', 'air.celsius', `A room lies between −${-COLDEST_ROOM} and ${WARMEST_ROOM} °C.${hint}`);
-  }
-  if (!(humidityPercent >= 0 && humidityPercent <= 100))
-    return refuse('no-room', 'air.humidityPercent', 'Relative humidity lies between 0 and 100 %.');
+  if (!(celsius >= COLDEST_ROOM && celsius <= WARMEST_ROOM)) return refuse('air.celsius', { code: 'no-room', celsius });
+  if (!(humidityPercent >= 0 && humidityPercent <= 100)) return refuse('air.humidityPercent', { code: 'no-humidity' });
   if (humidityPercent >= DRY_BELOW_PERCENT)
-    return refuse(
-      'not-dry',
-      'air.humidityPercent',
-      `${humidityPercent} % is not dry for wood: below ${DRY_BELOW_PERCENT} % it is.`,
-    );
+    return refuse('air.humidityPercent', { code: 'not-dry', humidityPercent, below: DRY_BELOW_PERCENT });
   return succeed(condition);
 }
 
 function checkDays({ book, condition }: InBook, today: LocalDate): Checked {
   const { beginsOn, endsOn } = condition;
   const { mayBeginLater, name } = conditionKind(book, condition.id);
-  if (beginsOn > today && !mayBeginLater)
-    return refuse('begins-later', 'beginsOn', `${name}: it begins today at the latest.`);
-  if (beginsOn > addDays(today, LATEST_BEGIN_DAYS))
-    return refuse('begins-later', 'beginsOn', 'It begins within a year.');
-  if (endsOn !== null && endsOn < beginsOn) return refuse('ends-before', 'endsOn', 'It cannot end before it begins.');
-  if (endsOn !== null && endsOn > addDays(beginsOn, LONGEST_DAYS))
-    return refuse('too-long', 'endsOn', 'It ends within three years.');
+  if (beginsOn > today && !mayBeginLater) return refuse('beginsOn', { code: 'begins-later', name });
+  if (beginsOn > addDays(today, LATEST_BEGIN_DAYS)) return refuse('beginsOn', { code: 'begins-much-later' });
+  if (endsOn !== null && endsOn < beginsOn) return refuse('endsOn', { code: 'ends-before' });
+  if (endsOn !== null && endsOn > addDays(beginsOn, LONGEST_DAYS)) return refuse('endsOn', { code: 'too-long' });
   return succeed(condition);
 }
 
 function checkInstrument({ book, condition }: InBook, instrument: Instrument): Checked {
   const kind = conditionKind(book, condition.id);
   const { beginsOn } = condition;
-  if (instrument.leftOn !== null)
-    return refuse('after-it-left', 'instrumentId', `It left on ${instrument.leftOn}; nothing is scheduled for it.`);
+  if (instrument.leftOn !== null) return refuse('instrumentId', { code: 'has-left', leftOn: instrument.leftOn });
   if (!concerns(kind, instrument.kind, instrument.build))
-    return refuse('not-for-this', 'condition', `${kind.name}: this instrument, as it is built, cannot be in it.`);
+    return refuse('condition', { code: 'not-for-this', name: kind.name });
   // A player may have fallen ill before this instrument came; only what is the instrument's own begins with it.
-  if (kind.of === 'instrument' && beginsOn < instrument.acquiredOn)
-    return refuse('before-it-came', 'beginsOn', 'The instrument had not come yet.');
+  if (kind.of === 'instrument' && beginsOn < instrument.acquiredOn) return refuse('beginsOn', { code: 'not-come-yet' });
   return succeed(condition);
 }
 
@@ -92,6 +68,6 @@ export function checkCondition({ book, condition }: InBook, instrument: Instrume
   if (!days.ok) return days;
   const placed = instrument === null ? days : checkInstrument({ book, condition }, instrument);
   if (!placed.ok) return placed;
-  if (kind.asks === 'part' && condition.part === null) return refuse('part', 'part', 'Which part is it on?');
+  if (kind.asks === 'part' && condition.part === null) return refuse('part', { code: 'which-part' });
   return kind.asks === 'air' ? checkAir(condition) : succeed(condition);
 }

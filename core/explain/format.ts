@@ -1,7 +1,61 @@
-import type { LocalDate } from '#core/time/local-date.ts';
+import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
-/** How words functions print what depends on the reader: handed in, so that core needs no locale of its own. */
-export type Format = { readonly date: (date: LocalDate) => string };
+/**
+ * How numbers, days, temperatures and weights are written for one reader: handed to every function that makes words, so
+ * that the core has no locale of its own. Values come in SI units and °C; the unit they are shown in is the reader's.
+ */
+export type Format = {
+  /** "24 November 2026". */
+  readonly date: (date: LocalDate) => string;
+  /** "24 Nov". */
+  readonly shortDate: (date: LocalDate) => string;
+  /** "Tue, 24 Nov". */
+  readonly weekdayDate: (date: LocalDate) => string;
+  /** At most one decimal, no trailing zero: 0.6, 3, 12. */
+  readonly number: (value: number) => string;
+  /** A room: "20 °C". */
+  readonly celsius: (value: number) => string;
+  /** Water: "3 g", "0.4 g", "0.03 g". */
+  readonly grams: (value: number) => string;
+};
+
+const UTC = { timeZone: 'UTC' } as const;
+const MS_PER_DAY = 86_400_000;
+const FALLBACK = 'en-GB';
+/** Less water than this needs a second decimal to be more than nothing, g. */
+const LITTLE_GRAMS = 0.1;
+
+/** The format of a language (BCP 47); without one that of the machine. A language nobody knows is written as English. */
+export function createFormat(language?: string): Format {
+  const known = (): string | undefined => {
+    try {
+      return language === undefined ? undefined : Intl.getCanonicalLocales(language)[0];
+    } catch {
+      return FALLBACK;
+    }
+  };
+  const locale = known();
+  const days = (options: Intl.DateTimeFormatOptions) => {
+    const format = new Intl.DateTimeFormat(locale, { ...UTC, ...options });
+    return (date: LocalDate): string => format.format(dayNumber(date) * MS_PER_DAY);
+  };
+  const numbers = (maximumFractionDigits: number) => {
+    const format = new Intl.NumberFormat(locale, { maximumFractionDigits, signDisplay: 'negative' });
+    return (value: number): string => format.format(value);
+  };
+  const [coarse, fine] = [numbers(1), numbers(2)];
+  return {
+    date: days({ day: 'numeric', month: 'long', year: 'numeric' }),
+    shortDate: days({ day: 'numeric', month: 'short' }),
+    weekdayDate: days({ weekday: 'short', day: 'numeric', month: 'short' }),
+    number: coarse,
+    celsius: (value) => `${coarse(value)} °C`,
+    grams: (value) => `${Math.abs(value) < LITTLE_GRAMS ? fine(value) : coarse(value)} g`,
+  };
+}
+
+/** As the program writes for nobody in particular: days as they are stored. */
+export const PLAIN_FORMAT: Format = { ...createFormat(FALLBACK), date: (date) => date };
 
 /** "1 day", "12 days", "4 passes"; the noun is given in the singular. */
 export const counted = (count: number, noun: string): string =>
@@ -22,9 +76,6 @@ export function roughly(minutes: number): string {
   if (minutes < 60) return duration(minutes);
   return minutes < 600 ? duration(Math.round(minutes / 10) * 10) : `${Math.round(minutes / 60)} h`;
 }
-
-/** At most one decimal, no trailing zero: 0.6, 3, 12. */
-export const figure = (value: number): string => String(Math.round(value * 10) / 10);
 
 /** "cork grease, a cloth and paper". */
 export function listed(words: readonly string[]): string {

@@ -1,4 +1,5 @@
-import { fitsWithin, orderSteps, type Job } from '#core/packup/order-steps.ts';
+import { type Job, jobsAmong } from '#core/packup/job.ts';
+import { fitsWithin, orderSteps } from '#core/packup/order-steps.ts';
 
 /** Work that is done whole or not at all: jobs by index, and what doing it protects. */
 export type Unit = { readonly jobs: readonly number[]; readonly value: number };
@@ -28,23 +29,11 @@ export type Choice = {
 
 const TRIES = 4000;
 
-/** The jobs of a subset as a problem of their own; `after` is transitive, so nothing is lost between them. */
-function subset(jobs: readonly Job[], chosen: readonly number[]): Job[] {
-  const at = new Map(chosen.map((job, index) => [job, index]));
-  return chosen.map((job) => ({
-    workSeconds: jobs[job]?.workSeconds ?? 0,
-    after: (jobs[job]?.after ?? []).flatMap(({ job: before, waitSeconds }) => {
-      const index = at.get(before);
-      return index === undefined ? [] : [{ job: index, waitSeconds }];
-    }),
-  }));
-}
-
 const ascending = (jobs: Iterable<number>): number[] => [...jobs].toSorted((a, b) => a - b);
 
 /** Seconds the jobs take in their shortest order, and whether it is proved to be that. */
 export function shortestSeconds(jobs: readonly Job[], chosen: readonly number[]): { seconds: number; proved: boolean } {
-  const { elapsedSeconds, proved } = orderSteps(subset(jobs, chosen));
+  const { elapsedSeconds, proved } = orderSteps(jobsAmong(jobs, chosen));
   return { seconds: elapsedSeconds, proved };
 }
 
@@ -84,7 +73,7 @@ class Search {
   private fits(jobs: ReadonlySet<number>): boolean {
     if (this.activeSeconds(jobs) > this.input.limitSeconds) return false;
     this.tries++;
-    const { fits, proved } = fitsWithin(subset(this.input.jobs, ascending(jobs)), this.input.limitSeconds);
+    const { fits, proved } = fitsWithin(jobsAmong(this.input.jobs, ascending(jobs)), this.input.limitSeconds);
     if (!proved) this.unproved = true;
     return fits;
   }

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import highs from 'highs';
 import { asMilp, chains, LAG_INSTANCES } from '#core/testing/lag-instances.ts';
-import { orderSteps, preemptiveBound, type Job, type Schedule } from '#core/packup/order-steps.ts';
+import type { Job } from '#core/packup/job.ts';
+import { orderSteps, preemptiveBound, type Schedule } from '#core/packup/order-steps.ts';
 
 /** A tail is a wait with nothing but an empty job behind it; a head is a wait behind an empty job. */
 function headsAndTails(heads: readonly number[], works: readonly number[], tails: readonly number[]): Job[] {

@@ -1,9 +1,4 @@
-/** A piece of handwork for one pair of hands. Times are whole seconds, so that equal lengths compare equal. */
-export type Job = {
-  readonly workSeconds: number;
-  /** Jobs (by index) that must be finished before this one starts, and the passive wait each leaves this one with. */
-  readonly after: readonly { readonly job: number; readonly waitSeconds: number }[];
-};
+import type { Job } from '#core/packup/job.ts';
 
 export type Schedule = {
   /** Job indices in the order they are done. */

@@ -1,6 +1,6 @@
 import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration } from '#core/explain/format.ts';
-import type { PlanReason } from '#core/packup/run-plan.ts';
+import type { PlanReason } from '#core/packup/plan-reason.ts';
 
 function minutesWords({ pace, learned }: { pace: number; learned: number }): WhyLine {
   const beginner = pace > 1 ? ` At a beginner’s pace, about ${pace} times the practised time.` : '';

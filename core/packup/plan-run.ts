@@ -1,21 +1,21 @@
 import { isHazardous } from '#core/agents/guard.ts';
 import type { CareItem } from '#core/book/care-item.ts';
-import { SEVERITY_WEIGHT } from '#core/book/care-item.ts';
 import { itemIn } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
-import { nearnessWeight } from '#core/care/what-matters.ts';
+import { protects } from '#core/care/what-matters.ts';
 import { chooseSteps, shortestSeconds, type Unit } from '#core/packup/choose-steps.ts';
 import { enabling, precedence, stepsFor } from '#core/packup/collect-steps.ts';
 import { countFor } from '#core/packup/count-for.ts';
 import { keepApart, type KeptApart } from '#core/packup/mixing-guard.ts';
-import { orderSteps, type Job } from '#core/packup/order-steps.ts';
-import type { LeftOut, PlannedStep, PlanReason, RunPart, RunPlan, RunRequest } from '#core/packup/run-plan.ts';
+import { jobsAmong, type Job } from '#core/packup/job.ts';
+import { orderSteps } from '#core/packup/order-steps.ts';
+import type { PlanReason } from '#core/packup/plan-reason.ts';
+import type { LeftOut, PlannedStep, RunPart, RunPlan, RunRequest } from '#core/packup/run-plan.ts';
 import { runStep, runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 import { handsFor, paceOf } from '#core/players/player.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
 
 const SECONDS = 60;
-const EXPOSURE_CAP = 2;
 /** What belongs to every play is exposed at least this much, however dry the player (estimate). */
 const LEAST_EXPOSURE = 0.5;
 
@@ -127,20 +127,16 @@ function jobsOf(candidates: readonly Candidate[], before: Before): Job[] {
 const isEveryPlay = (item: CareItem | undefined): boolean => item?.trigger.kind === 'every-play';
 
 /**
- * Value (estimate) = near-mouth weight × severity × exposure; exposure is the water present against the dry threshold
- * for what belongs to every play, else the clock's load, each capped at 2.
+ * What a step protects: of what belongs to every play the exposure is the water present against the dry threshold, of
+ * anything else how far its clock has run.
  */
 function valueOf({ part, step }: Candidate): number {
   const item = itemIn(part.practice, step.item);
   if (item === undefined) return 0;
+  if (!isEveryPlay(item)) return protects(part.kind, item, part.loads.get(item.id) ?? 1);
   const { water } = part.kind;
   const wet = condensate(water, part.playedMinutes, part.roomCelsius) / dryThreshold(water);
-  const exposure = isEveryPlay(item) ? Math.max(LEAST_EXPOSURE, wet) : (part.loads.get(item.id) ?? 1);
-  return (
-    nearnessWeight(part.kind, isEveryPlay(item) ? step.part : item.part) *
-    SEVERITY_WEIGHT[item.severity].value *
-    Math.min(exposure, EXPOSURE_CAP)
-  );
+  return protects(part.kind, { part: step.part, severity: item.severity }, Math.max(LEAST_EXPOSURE, wet));
 }
 
 /** What is opened is closed: a periodic item is done whole; of every play each step that is no must stands alone. */
@@ -235,16 +231,8 @@ export function planRun(request: RunRequest): RunPlan {
   const { candidates, before, because: guarded } = gather(request);
   const jobs = jobsOf(candidates, before);
   const { chosen, leftOut, because } = choose(candidates, jobs, request);
-  const at = new Map(chosen.map((job, index) => [job, index]));
-  const schedule = orderSteps(
-    chosen.map((job) => ({
-      workSeconds: jobs[job]?.workSeconds ?? 0,
-      after: (jobs[job]?.after ?? []).flatMap(({ job: before, waitSeconds }) => {
-        const index = at.get(before);
-        return index === undefined ? [] : [{ job: index, waitSeconds }];
-      }),
-    })),
-  );
+  const isChosen = new Set(chosen);
+  const schedule = orderSteps(jobsAmong(jobs, chosen));
   const { order, starts, elapsedSeconds, boundSeconds, proved } = schedule;
   const steps = order.flatMap((index) => planned(candidates[chosen[index] ?? -1], (starts[index] ?? 0) / SECONDS));
   const workSeconds = chosen.reduce((sum, job) => sum + (jobs[job]?.workSeconds ?? 0), 0);
@@ -268,7 +256,7 @@ export function planRun(request: RunRequest): RunPlan {
       ...(waitMinutes > 0
         ? [{ rule: 'waits-overlapped', waitMinutes, idleMinutes: elapsedMinutes - activeMinutes } as const]
         : []),
-      ...usualLooks(candidates.filter((_, index) => minutesAtHand === null || at.has(index))),
+      ...usualLooks(candidates.filter((_, index) => minutesAtHand === null || isChosen.has(index))),
     ],
   };
 }

@@ -10,25 +10,20 @@ import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { learnMinutes } from '#core/packup/learn-minutes.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
 import { planRun } from '#core/packup/plan-run.ts';
-import {
-  careDoneBy,
-  checkRunEvent,
-  isCalledFor,
-  runState,
-  signsSeenBy,
-  stepState,
-  waitsUntilMs,
-  type RunEvent,
-} from '#core/packup/run-log.ts';
-import { runStep, runStepKey, type RunStep } from '#core/packup/run-step.ts';
+import { keptOf, type KeptPlan, type KeptStep } from '#core/packup/kept-plan.ts';
+import type { RunEvent } from '#core/packup/run-event.ts';
+import { careDoneBy, checkRunEvent, foldRun, signsSeenBy, type StepNow } from '#core/packup/run-log.ts';
+import { runStepKey } from '#core/packup/run-step.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 
 const at = instantOfMs(Date.UTC(2026, 10, 24, 19));
 const later = (minutes: number) => instantOfMs(Date.UTC(2026, 10, 24, 19) + minutes * 60_000);
 const horn = 'horn' as InstrumentId;
 const key = (id: string) => runStepKey(horn, `wind/${id}`);
-const step = (id: string, over: Partial<Step> = {}): RunStep =>
-  runStep(horn, {
+const step = (id: string, over: Partial<Step> = {}, instrumentId = horn): KeptStep => ({
+  key: runStepKey(instrumentId, `wind/${id}`),
+  instrumentId,
+  ...keptOf({
     id: `wind/${id}`,
     item: 'wind/case-check',
     part: 'case',
@@ -37,7 +32,15 @@ const step = (id: string, over: Partial<Step> = {}): RunStep =>
     after: [],
     mark: 'practice',
     ...over,
-  });
+  }),
+  count: null,
+  activeMinutes: 1,
+  startsAtMinute: 0,
+});
+const planOf = (of: readonly KeptStep[], left: readonly KeptStep[] = []): Pick<KeptPlan, 'steps' | 'leftOut'> => ({
+  steps: of,
+  leftOut: left.length === 0 ? [] : [{ steps: left, value: 1, moreMinutes: 1 }],
+});
 const steps = [
   step('a', { must: true }),
   step('b', { item: 'wind/case-away' }),
@@ -51,38 +54,46 @@ const skip = (id: string, reason: 'no-time' | 'not-needed'): RunEvent => ({
   at,
 });
 
+const fold = (log: readonly RunEvent[], of: readonly KeptStep[] = steps, left: readonly KeptStep[] = []) =>
+  foldRun(planOf(of, left), log);
+const where = ({ steps: all }: { readonly steps: readonly StepNow[] }, id: string): StepNow => {
+  const found = all.find((one) => one.key === key(id));
+  if (!found) throw new Error(`no step ${id}`);
+  return found;
+};
+
 describe('the log of a run', () => {
   test('adds up: ticked, taken back, counted, skipped', () => {
-    const state = runState([
+    const now = fold([
       tick('a'),
       { kind: 'unticked', stepKey: key('a'), at },
       { kind: 'counted', stepKey: key('b'), count: 3, at },
       skip('c', 'no-time'),
     ]);
-    expect(stepState(state, key('a')).kind).toBe('open');
-    expect(stepState(state, key('b'))).toEqual({ kind: 'open', count: 3 });
-    expect(stepState(state, key('c'))).toMatchObject({ kind: 'skipped', reason: 'no-time' });
+    expect(where(now, 'a').state).toBe('open');
+    expect(where(now, 'b')).toMatchObject({ state: 'open', counted: 3 });
+    expect(where(now, 'c')).toMatchObject({ state: 'skipped', skipReason: 'no-time' });
   });
 
   test('a second tick from another tab changes nothing', () => {
-    expect(runState([tick('a'), { kind: 'ticked', stepKey: key('a'), at: later(9) }])).toEqual(runState([tick('a')]));
+    expect(fold([tick('a'), { kind: 'ticked', stepKey: key('a'), at: later(9) }])).toEqual(fold([tick('a')]));
   });
 
   test('is finished once, and never with a must-step neither done nor skipped', () => {
     const finish: RunEvent = { kind: 'finished', at };
-    expect(checkRunEvent(steps, runState([]), finish)).toMatchObject({
+    expect(checkRunEvent(fold([]), finish)).toMatchObject({
       ok: false,
       failure: { code: 'must-steps-open', actions: ['a'] },
     });
-    expect(checkRunEvent(steps, runState([skip('a', 'no-time')]), finish).ok).toBe(true);
-    expect(checkRunEvent(steps, runState([tick('a'), finish]), finish)).toMatchObject({
+    expect(checkRunEvent(fold([skip('a', 'no-time')]), finish).ok).toBe(true);
+    expect(checkRunEvent(fold([tick('a'), finish]), finish)).toMatchObject({
       failure: { code: 'already-finished' },
     });
-    expect(checkRunEvent(steps, runState([]), tick('zzz'))).toMatchObject({ failure: { code: 'no-such-step' } });
+    expect(checkRunEvent(fold([]), tick('zzz'))).toMatchObject({ failure: { code: 'no-such-step' } });
   });
 
-  const done = (log: readonly RunEvent[], of: readonly RunStep[] = steps) =>
-    careDoneBy(of, runState(log)).map(({ itemId }) => itemId);
+  const done = (log: readonly RunEvent[], of: readonly KeptStep[] = steps) =>
+    careDoneBy(fold(log, of)).map(({ itemId }) => itemId);
 
   test('records exactly what was done', () => {
     expect(done([tick('a'), tick('b')])).toEqual(['wind/case-check']);
@@ -90,12 +101,12 @@ describe('the log of a run', () => {
     expect(done([tick('b'), skip('c', 'not-needed')])).toEqual(['wind/case-away']);
     expect(done([tick('b'), skip('c', 'no-time')])).toEqual([]);
     // What was left out for want of time keeps its item open.
-    expect(careDoneBy([steps[1]!], runState([tick('b')]), [steps[2]!])).toEqual([]);
+    expect(careDoneBy(fold([tick('b')], [steps[1]!], [steps[2]!]))).toEqual([]);
   });
 
   test('keeps two instruments apart', () => {
-    const other = runStep('cornet' as InstrumentId, steps[0]!.step);
-    expect(careDoneBy([steps[0]!, other], runState([tick('a')]))).toEqual([
+    const other = step('a', { must: true }, 'cornet' as InstrumentId);
+    expect(careDoneBy(fold([tick('a')], [steps[0]!, other]))).toEqual([
       { instrumentId: 'horn', itemId: 'wind/case-check' },
     ]);
   });
@@ -129,34 +140,65 @@ describe('the log of a run', () => {
     const answer = (found: string): RunEvent => ({ kind: 'answered', stepKey: key('look'), answer: found, at });
 
     test('calls for the steps its answer names, and settles the others', () => {
-      expect(isCalledFor(branched, runState([]), mop)).toBe('undecided');
-      expect(isCalledFor(branched, runState([answer('wet')]), mop)).toBe('yes');
-      expect(isCalledFor(branched, runState([answer('dry')]), mop)).toBe('no');
+      expect(where(fold([], branched), 'mop').called).toBe('undecided');
+      expect(where(fold([answer('wet')], branched), 'mop').called).toBe('yes');
+      expect(where(fold([answer('dry')], branched), 'mop').called).toBe('no');
       expect(done([answer('dry'), tick('rinse')], branched)).toEqual(['wind/case-check']);
       expect(done([answer('wet'), tick('rinse')], branched)).toEqual([]);
       const finish: RunEvent = { kind: 'finished', at };
-      expect(checkRunEvent(branched, runState([answer('dry'), tick('rinse')]), finish).ok).toBe(true);
-      expect(checkRunEvent(branched, runState([answer('wet'), tick('rinse')]), finish).ok).toBe(false);
+      expect(checkRunEvent(fold([answer('dry'), tick('rinse')], branched), finish).ok).toBe(true);
+      expect(checkRunEvent(fold([answer('wet'), tick('rinse')], branched), finish).ok).toBe(false);
     });
 
     test('that finds something stuck ends its item, which is not done, and puts the sign in the record', () => {
-      const state = runState([answer('stuck')]);
-      expect(isCalledFor(branched, state, rinse)).toBe('no');
-      expect(checkRunEvent(branched, state, { kind: 'finished', at }).ok).toBe(true);
-      expect(careDoneBy(branched, state)).toEqual([]);
-      expect(signsSeenBy(branched, state)).toEqual([{ instrumentId: 'horn', itemId: 'brass/stuck', part: 'case' }]);
+      const run = fold([answer('stuck')], branched);
+      expect(where(run, 'rinse').called).toBe('no');
+      expect(checkRunEvent(run, { kind: 'finished' }).ok).toBe(true);
+      expect(careDoneBy(run)).toEqual([]);
+      expect(signsSeenBy(run)).toEqual([{ instrumentId: 'horn', itemId: 'brass/stuck', part: 'case' }]);
     });
 
     test('is answered, not ticked, and only with what it may find; skipped, it calls for everything', () => {
-      expect(checkRunEvent(branched, runState([]), tick('look'))).toMatchObject({ failure: { code: 'answer-wanted' } });
-      expect(checkRunEvent(branched, runState([]), answer('blue'))).toMatchObject({
+      expect(checkRunEvent(fold([], branched), tick('look'))).toMatchObject({ failure: { code: 'answer-wanted' } });
+      expect(checkRunEvent(fold([], branched), answer('blue'))).toMatchObject({
         failure: { code: 'no-such-answer', allowed: ['dry', 'wet', 'stuck'] },
       });
-      expect(isCalledFor(branched, runState([skip('look', 'no-time')]), mop)).toBe('yes');
-      expect(
-        isCalledFor(branched, runState([answer('wet'), { kind: 'unticked', stepKey: key('look'), at }]), mop),
-      ).toBe('undecided');
+      expect(where(fold([skip('look', 'no-time')], branched), 'mop').called).toBe('yes');
+      expect(where(fold([answer('wet'), { kind: 'unticked', stepKey: key('look'), at }], branched), 'mop').called).toBe(
+        'undecided',
+      );
     });
+  });
+
+  test('what is pulled in comes before the casing, and is no longer left out; taken from elsewhere it is refused', () => {
+    const shut = step('shut', { closing: true });
+    const [wash, dry] = [step('wash', { item: 'wind/case-away' }), step('dry', { item: 'wind/case-away' })];
+    const pull = (id: string): RunEvent => ({ kind: 'pulled-in', stepKey: key(id), at });
+    const run = fold([pull('dry')], [steps[0]!, shut], [wash, dry]);
+    expect(run.steps.map(({ key: of }) => of)).toEqual(['a', 'wash', 'dry', 'shut'].map(key));
+    expect(run.leftOut).toEqual([]);
+    expect(checkRunEvent(run, pull('dry'))).toMatchObject({ failure: { code: 'no-such-step' } });
+  });
+
+  test('in whatever order and however often events come, the run is one that can go on or has ended', () => {
+    const event: fc.Arbitrary<RunEvent> = fc.oneof(
+      fc.constantFrom('a', 'b', 'c', 'nowhere').map(tick),
+      fc.constantFrom('a', 'b').map((id) => skip(id, 'no-time')),
+      fc.constantFrom('a', 'c').map((id): RunEvent => ({ kind: 'unticked', stepKey: key(id), at })),
+      fc.constant<RunEvent>({ kind: 'finished', at }),
+    );
+    // What is refused never enters the log: a log grown by the rules finishes once, with every must-step settled.
+    fc.assert(
+      fc.property(fc.array(event, { maxLength: 25 }), (sent) => {
+        const log: RunEvent[] = [];
+        for (const one of sent) if (checkRunEvent(fold(log), one).ok) log.push(one);
+        const run = fold(log);
+        expect(log.filter(({ kind }) => kind === 'finished').length).toBeLessThanOrEqual(1);
+        if (run.finishedAt !== null) expect(where(run, 'a').state).not.toBe('open');
+        expect(fold([...log])).toEqual(run);
+      }),
+      { seed: 9 },
+    );
   });
 
   test('a wait runs from the tick and holds only the step it is for', () => {
@@ -165,10 +207,10 @@ describe('the log of a run', () => {
       step('rinse'),
       step('other'),
     ];
-    const state = runState([tick('soak')]);
-    expect(waitsUntilMs(waiting, state, waiting[1]!)).toBe(Date.parse(at) + 600_000);
-    expect(waitsUntilMs(waiting, state, waiting[2]!)).toBeNull();
-    expect(waitsUntilMs(waiting, runState([]), waiting[1]!)).toBeNull();
+    const run = fold([tick('soak')], waiting);
+    expect(where(run, 'rinse').waitsUntilMs).toBe(Date.parse(at) + 600_000);
+    expect(where(run, 'other').waitsUntilMs).toBeNull();
+    expect(where(fold([], waiting), 'rinse').waitsUntilMs).toBeNull();
   });
 });
 

@@ -1,9 +1,10 @@
 import type { CareItemId } from '#core/book/care-ids.ts';
-import type { Step } from '#core/book/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { runStepKey, type RunStep, type RunStepKey } from '#core/packup/run-step.ts';
+import type { KeptLeftOut, KeptLook, KeptPlan, KeptStep } from '#core/packup/kept-plan.ts';
+import { RUN_EVENTS, SKIP_SETTLES, type RunEvent, type RunEventSaid, type SkipReason } from '#core/packup/run-event.ts';
+import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 import { msOfInstant, type Instant } from '#core/time/instant.ts';
 import type { LastPass } from '#core/water/wetness.ts';
 
@@ -11,129 +12,137 @@ import type { LastPass } from '#core/water/wetness.ts';
 export const RUN_KINDS = ['before', 'after', 'care'] as const;
 export type RunKind = (typeof RUN_KINDS)[number];
 
-/** Why a step was left out, and whether what it is for counts as looked after all the same. */
-export const SKIP_REASONS = [
-  'no-time',
-  'not-needed',
-  'done-already',
-  'no-supplies',
-  'my-own-way',
-  'not-today',
-] as const;
-export type SkipReason = (typeof SKIP_REASONS)[number];
-export const SKIP_SETTLES: Readonly<Record<SkipReason, boolean>> = {
-  'no-time': false,
-  'not-needed': true,
-  'done-already': true,
-  'no-supplies': false,
-  'my-own-way': true,
-  'not-today': false,
+/** `no`: a look has found that it is not needed, or has ended its item; `undecided`: the look is still to come. */
+export const CALLED = ['yes', 'no', 'undecided'] as const;
+export type Called = (typeof CALLED)[number];
+
+type Closed = { readonly answer: string | null; readonly skipReason: SkipReason | null };
+/** How far a step has come by the log alone. */
+type Progress = Closed & {
+  readonly state: 'open' | 'ticked' | 'skipped';
+  /** Repeats done by now. */
+  readonly counted: number;
+  /** When it was ticked or answered. */
+  readonly tickedAt: Instant | null;
 };
 
-type AboutStep<Kind extends string> = { readonly kind: Kind; readonly stepKey: RunStepKey; readonly at: Instant };
+/** A step of a run and where it stands. */
+export type StepNow = KeptStep &
+  Progress & {
+    readonly called: Called;
+    /** When the last wait it depends on ends, ms since 1970; null when none is running. */
+    readonly waitsUntilMs: number | null;
+    /** What the cloth showed on the last pass; the latest answer counts. */
+    readonly lastPass: LastPass | null;
+  };
 
-/** One entry of a run's log. Nothing is ever changed: a tick taken back is an `unticked`. */
-export type RunEvent =
-  | AboutStep<'ticked'>
-  | AboutStep<'unticked'>
-  | (AboutStep<'skipped'> & { readonly reason: SkipReason })
-  /** `count` repeats are done by now. */
-  | (AboutStep<'counted'> & { readonly count: number })
-  /** The look is done and found this. */
-  | (AboutStep<'answered'> & { readonly answer: string })
-  /** After a swabbing step: was the last of `count` passes dry? May come after the end of the run. */
-  | (AboutStep<'last-pass'> & { readonly count: number; readonly found: LastPass })
-  /** A step that was left out for want of time is done after all. */
-  | AboutStep<'pulled-in'>
-  | { readonly kind: 'finished'; readonly at: Instant };
-export const RUN_EVENT_KINDS = [
-  'ticked',
-  'unticked',
-  'skipped',
-  'counted',
-  'answered',
-  'pulled-in',
-  'last-pass',
-  'finished',
-] as const satisfies RunEvent['kind'][];
-
-export type StepState =
-  | { readonly kind: 'open'; readonly count: number }
-  | { readonly kind: 'ticked'; readonly count: number; readonly at: Instant; readonly answer: string | null }
-  | { readonly kind: 'skipped'; readonly count: number; readonly reason: SkipReason };
-
-export type RunState = {
-  readonly steps: ReadonlyMap<RunStepKey, StepState>;
-  readonly pulledIn: ReadonlySet<RunStepKey>;
-  /** What the cloth showed, by swabbing step; the latest answer counts. */
-  readonly lastPass: ReadonlyMap<RunStepKey, { readonly count: number; readonly found: LastPass }>;
+/** A run as it stands: its plan with everything its log says. */
+export type RunNow = {
+  /** In their order, pulled-in ones among them. */
+  readonly steps: readonly StepNow[];
+  /** What was left out for want of time and has not been pulled in. */
+  readonly leftOut: readonly KeptLeftOut[];
   readonly finishedAt: Instant | null;
 };
 
-const OPEN: StepState = { kind: 'open', count: 0 };
-
-/** Where a step stands in a run. */
-export const stepState = (state: RunState, key: RunStepKey): StepState => state.steps.get(key) ?? OPEN;
+const OPEN: Progress = { state: 'open', counted: 0, tickedAt: null, answer: null, skipReason: null };
 
 type StepEvent = Exclude<RunEvent, { kind: 'finished' | 'pulled-in' | 'last-pass' }>;
 
-function nextStepState(before: StepState, event: StepEvent): StepState {
+function after(before: Progress, event: StepEvent): Progress {
+  const { counted } = before;
   switch (event.kind) {
     case 'ticked':
       // Ticked in a second tab as well: the first tick stays, so that a wait does not start anew.
-      return before.kind === 'ticked' ? before : { kind: 'ticked', count: before.count, at: event.at, answer: null };
+      return before.state === 'ticked' ? before : { ...OPEN, state: 'ticked', counted, tickedAt: event.at };
     case 'answered':
-      return { kind: 'ticked', count: before.count, at: event.at, answer: event.answer };
+      return { ...OPEN, state: 'ticked', counted, tickedAt: event.at, answer: event.answer };
     case 'unticked':
-      return { kind: 'open', count: 0 };
+      return OPEN;
     case 'skipped':
-      return { kind: 'skipped', count: before.count, reason: event.reason };
+      return { ...OPEN, state: 'skipped', counted, skipReason: event.reason };
     case 'counted':
-      return before.kind === 'open' ? { kind: 'open', count: event.count } : { ...before, count: event.count };
+      return { ...before, counted: event.count };
   }
 }
 
-/** The state a log adds up to. Events are taken in the order given. */
-export function runState(events: readonly RunEvent[]): RunState {
-  const steps = new Map<RunStepKey, StepState>();
+/** What the events of a log add up to, each step by itself. Events are taken in the order given. */
+function addUp(events: readonly RunEvent[]) {
+  const progress = new Map<RunStepKey, Progress>();
   const pulledIn = new Set<RunStepKey>();
-  const lastPass = new Map<RunStepKey, { count: number; found: LastPass }>();
+  const lastPass = new Map<RunStepKey, LastPass>();
   let finishedAt: Instant | null = null;
   for (const event of events) {
     if (event.kind === 'finished') finishedAt ??= event.at;
     else if (event.kind === 'pulled-in') pulledIn.add(event.stepKey);
-    else if (event.kind === 'last-pass') lastPass.set(event.stepKey, { count: event.count, found: event.found });
-    else steps.set(event.stepKey, nextStepState(steps.get(event.stepKey) ?? OPEN, event));
+    else if (event.kind === 'last-pass') lastPass.set(event.stepKey, event.found);
+    else progress.set(event.stepKey, after(progress.get(event.stepKey) ?? OPEN, event));
   }
-  return { steps, pulledIn, lastPass, finishedAt };
+  return { progress, pulledIn, lastPass, finishedAt };
 }
 
-const answerTo = (state: RunState, key: RunStepKey): string | null => {
-  const at = stepState(state, key);
-  return at.kind === 'ticked' ? at.answer : null;
-};
+/** Pulled-in steps come before the casing of their instrument; among themselves they keep their order. */
+function withPulledIn(steps: readonly KeptStep[], pulled: readonly KeptStep[]): KeptStep[] {
+  const order = [...steps];
+  for (const one of pulled) {
+    const closing = order.findIndex((other) => other.instrumentId === one.instrumentId && other.closing);
+    order.splice(closing === -1 ? order.length : closing, 0, one);
+  }
+  return order;
+}
 
-/**
- * Is a step called for? `no`: a look has found that it is not, or has ended its item (something is stuck); `undecided`:
- * the look it depends on is still to come.
- */
-export function isCalledFor(
-  steps: readonly RunStep[],
-  state: RunState,
-  { instrumentId, step }: RunStep,
-): 'yes' | 'no' | 'undecided' {
-  const ended = steps.some((other) => {
-    if (other.instrumentId !== instrumentId || other.step.item !== step.item || other.step.id === step.id) return false;
-    const answer = answerTo(state, other.key);
-    return other.step.look?.answers.some(({ id, endsItem }) => endsItem === true && id === answer) === true;
-  });
+/** Does this answer end the item of its look? */
+const endsItem = (look: KeptLook | null, answer: string | null): boolean =>
+  look?.answers.some((one) => one.endsItem && one.id === answer) === true;
+
+const sameItem = (one: KeptStep, other: KeptStep): boolean =>
+  one.instrumentId === other.instrumentId && one.item === other.item;
+
+type ProgressOf = (key: RunStepKey) => Progress;
+
+function calledFor(steps: readonly KeptStep[], of: ProgressOf, step: KeptStep): Called {
+  const ended = steps.some(
+    (other) => other.key !== step.key && sameItem(other, step) && endsItem(other.look, of(other.key).answer),
+  );
   if (ended) return 'no';
-  if (step.calledBy === undefined) return 'yes';
-  const look = runStepKey(instrumentId, step.calledBy.look);
+  if (step.calledBy === null) return 'yes';
+  const look = runStepKey(step.instrumentId, step.calledBy.look);
   if (!steps.some(({ key }) => key === look)) return 'yes';
-  const answer = answerTo(state, look);
-  if (answer === null) return stepState(state, look).kind === 'skipped' ? 'yes' : 'undecided';
+  const { answer, state } = of(look);
+  if (answer === null) return state === 'skipped' ? 'yes' : 'undecided';
   return step.calledBy.answers.includes(answer) ? 'yes' : 'no';
+}
+
+const MS_PER_MINUTE = 60_000;
+
+/** The latest end of a wait an open step depends on; null when none has begun. */
+function waitEnds(steps: readonly KeptStep[], of: ProgressOf, step: KeptStep): number | null {
+  const ends = steps.flatMap(({ key, instrumentId, wait }) => {
+    const { tickedAt } = of(key);
+    if (instrumentId !== step.instrumentId || !wait?.until.includes(step.id) || tickedAt === null) return [];
+    return [msOfInstant(tickedAt) + wait.minutes * MS_PER_MINUTE];
+  });
+  return ends.length === 0 ? null : Math.max(...ends);
+}
+
+/** A run is its plan and its log: the same on the server, on every screen, and while what was ticked is still unsent. */
+export function foldRun(plan: Pick<KeptPlan, 'steps' | 'leftOut'>, events: readonly RunEvent[]): RunNow {
+  const { progress, pulledIn, lastPass, finishedAt } = addUp(events);
+  const of: ProgressOf = (key) => progress.get(key) ?? OPEN;
+  const isPulled = ({ steps }: KeptLeftOut) => steps.some(({ key }) => pulledIn.has(key));
+  const pulled = plan.leftOut.filter(isPulled).flatMap(({ steps }) => steps);
+  const steps = withPulledIn(plan.steps, pulled);
+  return {
+    steps: steps.map((step) => ({
+      ...step,
+      ...of(step.key),
+      called: calledFor(steps, of, step),
+      waitsUntilMs: of(step.key).state === 'open' ? waitEnds(steps, of, step) : null,
+      lastPass: lastPass.get(step.key) ?? null,
+    })),
+    leftOut: plan.leftOut.filter((one) => !isPulled(one) && one.steps.length > 0),
+    finishedAt,
+  };
 }
 
 export type RunEventFault =
@@ -144,92 +153,81 @@ export type RunEventFault =
   | { readonly code: 'no-passes'; readonly stepKey: string }
   | { readonly code: 'must-steps-open'; readonly actions: readonly string[] };
 
-/** May this event be added to the run? A run is finished once, and never with a must-step neither done nor skipped. */
-export function checkRunEvent(
-  steps: readonly RunStep[],
-  state: RunState,
-  event: RunEvent,
-): Outcome<RunEvent, RunEventFault> {
+/** Steps that keep a run from being finished: neither done nor skipped, and never left out without a reason. */
+export const mustBeSettled = ({ steps }: RunNow): StepNow[] =>
+  steps.filter(({ must, state, called }) => must && state === 'open' && called === 'yes');
+
+/** May this be said of the run? It is finished once, and never with a must-step neither done nor skipped. */
+export function checkRunEvent(run: RunNow, said: RunEventSaid): Outcome<RunEventSaid, RunEventFault> {
   // What the cloth showed is often said only once the case is shut.
-  if (state.finishedAt !== null && event.kind !== 'last-pass') return fail({ code: 'already-finished' });
-  if (event.kind === 'finished') {
-    const open = steps.filter(
-      (one) =>
-        one.step.must === true && stepState(state, one.key).kind === 'open' && isCalledFor(steps, state, one) === 'yes',
-    );
+  if (run.finishedAt !== null && said.kind !== 'last-pass') return fail({ code: 'already-finished' });
+  if (said.kind === 'finished') {
+    const open = mustBeSettled(run);
     return open.length > 0
-      ? fail({ code: 'must-steps-open', actions: open.map(({ step }) => step.action) })
-      : succeed(event);
+      ? fail({ code: 'must-steps-open', actions: open.map(({ action }) => action) })
+      : succeed(said);
   }
-  const found = steps.find(({ key }) => key === event.stepKey);
-  if (!found) return fail({ code: 'no-such-step', stepKey: event.stepKey });
-  const fault = faultOnStep(found.step, event);
-  return fault === null ? succeed(event) : fail(fault);
+  const { stepKey } = said;
+  const here = said.kind === 'pulled-in' ? run.leftOut.flatMap(({ steps }) => steps) : run.steps;
+  const found = here.find(({ key }) => key === stepKey);
+  const fault = found === undefined ? ({ code: 'no-such-step', stepKey } as const) : faultOnStep(found, said);
+  return fault === null ? succeed(said) : fail(fault);
 }
 
 /** What this step cannot take: passes it has not, a tick where an answer is wanted, an answer it does not know. */
-function faultOnStep({ look, repeats }: Step, event: Exclude<RunEvent, { kind: 'finished' }>): RunEventFault | null {
-  if (event.kind === 'last-pass' && repeats?.kind !== 'passes-by-water')
-    return { code: 'no-passes', stepKey: event.stepKey };
-  if (event.kind === 'ticked' && look) return { code: 'answer-wanted', question: look.question };
-  if (event.kind !== 'answered') return null;
+function faultOnStep({ look, passes }: KeptStep, said: RunEventSaid): RunEventFault | null {
+  if (said.kind === 'last-pass' && (!passes || said.count < 1)) return { code: 'no-passes', stepKey: said.stepKey };
+  if (said.kind === 'ticked' && look) return { code: 'answer-wanted', question: look.question };
+  if (said.kind !== 'answered') return null;
   const allowed = look?.answers.map(({ id }) => id) ?? [];
-  return allowed.includes(event.answer) ? null : { code: 'no-such-answer', allowed };
+  return allowed.includes(said.answer) ? null : { code: 'no-such-answer', allowed };
 }
 
-const settled = (state: StepState): boolean =>
-  state.kind === 'ticked' || (state.kind === 'skipped' && SKIP_SETTLES[state.reason]);
+/** Is it taken back by a withdrawal, because more than the run knows of it? */
+export const isKnownBeyond = ({ kind }: Pick<RunEventSaid, 'kind'>): boolean => RUN_EVENTS[kind].known;
+
+const settled = ({ state, skipReason, called }: StepNow): boolean =>
+  state === 'ticked' || called === 'no' || (skipReason !== null && SKIP_SETTLES[skipReason]);
 
 export type CareDone = { readonly instrumentId: InstrumentId; readonly itemId: CareItemId };
 
 /**
  * The care items a run has done: those all of whose steps in the run are ticked, or skipped with a reason that settles
- * them, or not called for by a look; and those a ticked step does on the side. An item a look has ended is not done.
- *
- * @param leftOut steps planned but left out for want of time: their items are not done
+ * them, or not called for by a look; and those a ticked step does on the side. An item a look has ended is not done, nor
+ * one with steps left out for want of time.
  */
-export function careDoneBy(steps: readonly RunStep[], state: RunState, leftOut: readonly RunStep[] = []): CareDone[] {
+export function careDoneBy({ steps, leftOut }: Pick<RunNow, 'steps' | 'leftOut'>): CareDone[] {
   const done = new Map<string, CareDone>();
   const add = (instrumentId: InstrumentId, itemId: CareItemId) =>
     done.set(`${instrumentId}:${itemId}`, { instrumentId, itemId });
-  for (const { instrumentId, step } of steps) {
-    const mine = steps.filter((one) => one.instrumentId === instrumentId && one.step.item === step.item);
-    const waiting = leftOut.some((one) => one.instrumentId === instrumentId && one.step.item === step.item);
-    const ended = mine.some((one) =>
-      one.step.look?.answers.some(({ id, endsItem }) => endsItem && id === answerTo(state, one.key)),
-    );
-    const all = mine.every((one) => settled(stepState(state, one.key)) || isCalledFor(steps, state, one) === 'no');
-    if (all && !ended && !waiting) add(instrumentId, step.item);
+  const waiting = leftOut.flatMap((one) => one.steps);
+  for (const step of steps) {
+    const mine = steps.filter((one) => sameItem(one, step));
+    const ended = mine.some(({ look, answer }) => endsItem(look, answer));
+    if (mine.every(settled) && !ended && !waiting.some((one) => sameItem(one, step))) add(step.instrumentId, step.item);
   }
-  for (const { instrumentId, key, step } of steps)
-    if (stepState(state, key).kind === 'ticked') for (const aside of step.alsoDoes ?? []) add(instrumentId, aside);
+  for (const { instrumentId, state, alsoDoes } of steps)
+    if (state === 'ticked') for (const aside of alsoDoes) add(instrumentId, aside);
   return [...done.values()];
+}
+
+/** What the steps of a run were for and is not among what was done, each once. */
+export function careWaiting({ steps, leftOut }: RunNow, done: readonly CareDone[]): CareDone[] {
+  const isDone = (one: KeptStep) =>
+    done.some(({ instrumentId, itemId }) => instrumentId === one.instrumentId && itemId === one.item);
+  const open = [...steps, ...leftOut.flatMap((one) => one.steps)].filter((one) => !isDone(one));
+  const byName = open.map(({ instrumentId, item: itemId }): [string, CareDone] => [
+    `${instrumentId}:${itemId}`,
+    { instrumentId, itemId },
+  ]);
+  return [...new Map(byName).values()];
 }
 
 export type SignSeen = { readonly instrumentId: InstrumentId; readonly itemId: CareItemId; readonly part: PartId };
 
 /** Signs the looks of a run have put in the record. */
-export const signsSeenBy = (steps: readonly RunStep[], state: RunState): SignSeen[] =>
-  steps.flatMap(({ instrumentId, key, step }) => {
-    const answer = answerTo(state, key);
-    const notice = step.look?.answers.find(({ id }) => id === answer)?.notice;
-    return notice === undefined ? [] : [{ instrumentId, itemId: notice, part: step.part }];
+export const signsSeenBy = ({ steps }: Pick<RunNow, 'steps'>): SignSeen[] =>
+  steps.flatMap(({ instrumentId, look, answer, part }) => {
+    const itemId = look?.answers.find(({ id }) => id === answer)?.notice ?? null;
+    return itemId === null ? [] : [{ instrumentId, itemId, part }];
   });
-
-/**
- * When a step may start because of waits: the latest end of a wait it depends on, or null when none is running or all
- * waits it depends on have not begun.
- */
-export function waitsUntilMs(
-  steps: readonly RunStep[],
-  state: RunState,
-  { instrumentId, step }: RunStep,
-): number | null {
-  const ends = steps.flatMap((earlier) => {
-    const at = stepState(state, earlier.key);
-    const { wait } = earlier.step;
-    if (earlier.instrumentId !== instrumentId || !wait?.until.includes(step.id) || at.kind !== 'ticked') return [];
-    return [msOfInstant(at.at) + wait.minutes.value * 60_000];
-  });
-  return ends.length === 0 ? null : Math.max(...ends);
-}

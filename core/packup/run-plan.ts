@@ -4,6 +4,7 @@ import type { Marked } from '#core/explain/explained.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import type { Count } from '#core/packup/count-for.ts';
+import type { PlanReason } from '#core/packup/plan-reason.ts';
 import type { RunStep } from '#core/packup/run-step.ts';
 import type { Hands, PlayerAbilities } from '#core/players/player.ts';
 import type { Wetness } from '#core/water/wetness.ts';
@@ -19,16 +20,6 @@ export type PlannedStep = RunStep & {
 
 /** What does not fit the minutes at hand, whole, with what it would protect and how long it would take besides. */
 export type LeftOut = { readonly steps: readonly PlannedStep[]; readonly value: number; readonly moreMinutes: number };
-
-export type PlanReason =
-  | { readonly rule: 'minutes-are-estimates'; readonly pace: number; readonly learned: number }
-  | { readonly rule: 'order'; readonly proved: boolean; readonly gapMinutes: number }
-  | { readonly rule: 'waits-overlapped'; readonly waitMinutes: number; readonly idleMinutes: number }
-  | { readonly rule: 'usual-look'; readonly question: string; readonly answer: string }
-  | { readonly rule: 'time-at-hand'; readonly minutes: number; readonly mustMinutes: number; readonly proved: boolean }
-  | { readonly rule: 'kept-apart'; readonly first: string; readonly second: string }
-  | { readonly rule: 'not-together'; readonly left: string; readonly meets: string; readonly gas: string }
-  | { readonly rule: 'must-exceeds'; readonly minutes: number; readonly mustMinutes: number };
 
 export type RunPlan = {
   readonly steps: readonly PlannedStep[];

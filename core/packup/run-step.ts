@@ -6,8 +6,9 @@ import type { Branded } from '#core/kernel/brand.ts';
 /** A step of a run: a run may hold several instruments, so a step is named together with its instrument. */
 export type RunStepKey = Branded<string, 'RunStepKey'>;
 
+export const stepKeyText = (instrumentId: string, stepId: string): string => `${instrumentId}:${stepId}`;
 export const runStepKey = (instrumentId: InstrumentId, stepId: StepId): RunStepKey =>
-  `${instrumentId}:${stepId}` as RunStepKey;
+  stepKeyText(instrumentId, stepId) as RunStepKey;
 
 export type RunStep = { readonly key: RunStepKey; readonly instrumentId: InstrumentId; readonly step: Step };
 

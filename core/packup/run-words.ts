@@ -19,3 +19,7 @@ export function runWords(
   const more = beyond.length > named.length ? [`${counted(beyond.length - named.length, 'other')}`] : [];
   return `${RUN_WORDS[kind]}: ${listed([...named, ...more])}`;
 }
+
+/** Said while the server does not answer and a run goes on all the same. */
+export const unsentWords = (count: number): string =>
+  `Ulu’s server does not answer. Go on: ${count === 1 ? 'one entry is' : `${count} entries are`} kept on this device and sent as soon as it does.`;

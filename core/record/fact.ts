@@ -28,6 +28,10 @@ export type Fact<Body = unknown> = {
   readonly body: Body;
 };
 
+/** A field of something nobody knows the shape of; undefined where it has none. */
+export const fieldOf = (value: unknown, name: string): unknown =>
+  typeof value === 'object' && value !== null && Object.hasOwn(value, name) ? Reflect.get(value, name) : undefined;
+
 const plain = (value: unknown): unknown =>
   value !== null && typeof value === 'object' && !Array.isArray(value)
     ? Object.fromEntries(
@@ -47,8 +51,8 @@ export const saysTheSame = (a: unknown, b: unknown): boolean => JSON.stringify(p
  * The fields in which what was sent differs from what is stored, by name. A field that the stored fact does not know
  * (`undefined`: it was logged by a version that did not keep it) differs in nothing.
  */
-export const differences = (
-  sent: Readonly<Record<string, unknown>>,
-  stored: Readonly<Record<string, unknown>>,
-): string[] =>
-  Object.keys(sent).filter((field) => stored[field] !== undefined && !saysTheSame(sent[field], stored[field]));
+export const differences = (sent: Readonly<Record<string, unknown>>, stored: unknown): string[] =>
+  Object.keys(sent).filter((field) => {
+    const kept = fieldOf(stored, field);
+    return kept !== undefined && !saysTheSame(sent[field], kept);
+  });

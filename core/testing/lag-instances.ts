@@ -1,4 +1,4 @@
-import type { Job } from '#core/packup/order-steps.ts';
+import type { Job } from '#core/packup/job.ts';
 
 /**
  * Instances of one pair of hands with minimum waits, made for this program: a task is [work, wait, work, …], minutes.

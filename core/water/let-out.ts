@@ -1,5 +1,4 @@
-import type { Explained, WhyLine } from '#core/explain/explained.ts';
-import { counted, figure } from '#core/explain/format.ts';
+import type { Explained } from '#core/explain/explained.ts';
 import type { WaterRow } from '#core/instruments/kind.ts';
 import { condensationRate } from '#core/water/condensation.ts';
 import { usualWetness, wetnessMoments, type Wetness } from '#core/water/wetness.ts';
@@ -32,22 +31,4 @@ export function letOutAfter(
       ...(wetness.taps > 0 ? [{ rule: 'your-wetness', taps: wetness.taps, factor } as const] : []),
     ],
   };
-}
-
-/** A reason in words. */
-export function letOutWords(reason: LetOutReason): WhyLine {
-  const { rule } = reason;
-  switch (rule) {
-    case 'rate': {
-      const { gramsPerMinute, roomCelsius } = reason;
-      const text = `At about ${figure(roomCelsius)} °C about ${gramsPerMinute.toFixed(2)} g of water gather in a minute of the session.`;
-      return { rule, text, mark: 'estimate' };
-    }
-    case 'pool':
-      return { rule, text: `About ${figure(reason.poolGrams)} g gurgle and are worth letting out.`, mark: 'estimate' };
-    case 'your-wetness': {
-      const text = `By ${counted(reason.taps, 'tap')} of yours you leave about ${figure(reason.factor)} times the usual water.`;
-      return { rule, text, mark: 'yours' };
-    }
-  }
 }

@@ -1,5 +1,4 @@
-import type { Explained, Marked, WhyLine } from '#core/explain/explained.ts';
-import { counted, duration, figure } from '#core/explain/format.ts';
+import type { Explained, Marked } from '#core/explain/explained.ts';
 import type { WaterRow } from '#core/instruments/kind.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
 import {
@@ -85,39 +84,4 @@ export function passesFor(input: PassInput): Explained<number, PassReason> {
       ...bound,
     ],
   };
-}
-
-/** A pass reason in words. */
-export function passReasonWords(reason: PassReason): WhyLine {
-  const { rule } = reason;
-  switch (rule) {
-    case 'water-blown-in': {
-      const { minutes, roomCelsius, grams } = reason;
-      return {
-        rule,
-        text: `${duration(minutes)} played at about ${figure(roomCelsius)} °C leave about ${figure(grams)} g of water.`,
-        mark: 'estimate',
-      };
-    }
-    case 'dries-per-pass': {
-      const share = Math.round(reason.takenPerPass * 100);
-      const text = `Each pass takes about ${share} % of what is left; below about ${reason.dryGrams.toFixed(2)} g it feels dry, after ${reason.wanted}.`;
-      return { rule, text, mark: 'estimate' };
-    }
-    case 'cloth':
-      return {
-        rule,
-        text: `Your cloth counts as about ${figure(reason.thirst)} times as thirsty as the usual one.`,
-        mark: 'estimate',
-      };
-    case 'your-wetness': {
-      const { taps, factor, chance } = reason;
-      const text = `By ${counted(taps, 'tap')} of yours you leave about ${figure(factor)} times the usual water; dry after this many with a chance of about ${Math.round(chance * 100)} %.`;
-      return { rule, text, mark: 'yours' };
-    }
-    case 'floor':
-      return { rule, text: `Never fewer than ${reason.bound.value}, however short the play.`, mark: reason.bound.mark };
-    case 'ceiling':
-      return { rule, text: `Never more than ${reason.bound.value}; let the rest air.`, mark: reason.bound.mark };
-  }
 }

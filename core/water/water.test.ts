@@ -1,3 +1,5 @@
+import { PLAIN_FORMAT } from '#core/explain/format.ts';
+import { letOutWords, passReasonWords } from '#core/water/water-words.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
@@ -7,9 +9,9 @@ import { estimate, practice } from '#core/explain/explained.ts';
 import type { WaterRow } from '#core/instruments/kind.ts';
 import { condensate, condensationRate } from '#core/water/condensation.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
-import { letOutAfter, letOutWords } from '#core/water/let-out.ts';
+import { letOutAfter } from '#core/water/let-out.ts';
 import { dryingPerPass, learnWetness } from '#core/water/wetness.ts';
-import { passesFor, passReasonWords } from '#core/water/passes.ts';
+import { passesFor } from '#core/water/passes.ts';
 
 psychrolib.SetUnitSystem(psychrolib.SI);
 const clarinet = BOOK.kinds['clarinet'].water;
@@ -93,7 +95,7 @@ describe('letting water out of brass', () => {
     for (const kind of KIND_IDS.filter((id) => BOOK.kinds[id].family === 'Brass')) {
       const found = letOutAfter(BOOK.kinds[kind].water, 20);
       expect([kind, (found?.value ?? 0) > 5, (found?.value ?? 99) < 60]).toEqual([kind, true, true]);
-      expect(found?.because.map((reason) => letOutWords(reason).mark)).toContain('estimate');
+      expect(found?.because.map((reason) => letOutWords(reason, PLAIN_FORMAT).mark)).toContain('estimate');
     }
   });
 });
@@ -187,7 +189,7 @@ describe('swab passes', () => {
       { seed: 5 },
     );
     const named = given(1.3).because.filter(({ rule }) => rule === 'cloth');
-    expect(named.map((reason) => passReasonWords(reason).text)).toEqual([
+    expect(named.map((reason) => passReasonWords(reason, PLAIN_FORMAT).text)).toEqual([
       'Your cloth counts as about 1.3 times as thirsty as the usual one.',
     ]);
     expect(given(1).because.some(({ rule }) => rule === 'cloth')).toBe(false);

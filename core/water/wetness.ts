@@ -80,3 +80,17 @@ export function wetnessMoments({ weights }: Wetness): { mean: number; spread: nu
   const variance = weights.reduce((sum, weight, index) => sum + weight * ((WETNESS_GRID[index] ?? 0) - mean) ** 2, 0);
   return { mean, spread: Math.sqrt(variance) };
 }
+
+/** Four fifths of a normal distribution lie within ±1.2816 standard deviations. */
+const Z_80_PERCENT = 1.2816;
+
+/** A belief as factors of the usual water: its middle, the range four fifths of it lie in, and every value of the grid. */
+export function wetnessFactors(wetness: Wetness) {
+  const { mean, spread } = wetnessMoments(wetness);
+  return {
+    factor: Math.exp(mean),
+    low: Math.exp(mean - Z_80_PERCENT * spread),
+    high: Math.exp(mean + Z_80_PERCENT * spread),
+    factors: WETNESS_GRID.map((w) => Math.exp(w)),
+  };
+}

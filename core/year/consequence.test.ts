@@ -1,4 +1,5 @@
 import { BOOK } from '#core/tables/book.ts';
+import { PLAIN_FORMAT } from '#core/explain/format.ts';
 import { describe, expect, test } from '@jest/globals';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { LastDone } from '#core/care/care-clock.ts';
@@ -19,7 +20,7 @@ import { addDays, dayNumber, localDate, type LocalDate } from '#core/time/local-
 import { usualWetness } from '#core/water/wetness.ts';
 
 const TODAY = localDate('2026-11-24');
-const format = { date: (date: LocalDate) => date };
+const format = PLAIN_FORMAT;
 
 /** Played 40 minutes every day for twelve weeks up to yesterday; each item last done so many days ago. */
 function situation(

@@ -1,21 +1,11 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import type { Browser, Page } from 'puppeteer-core';
-import { launch, startDemo, type RunningServer } from '#e2e/harness.ts';
+import type { Page } from 'puppeteer-core';
+import { scene } from '#e2e/scene.ts';
 import { press, sees, tap, textOf, walk } from '#e2e/walker.ts';
 
-let demo: RunningServer;
-let browser: Browser;
-let close: () => Promise<void>;
-beforeAll(async () => {
-  demo = await startDemo();
-  ({ browser, close } = await launch());
-}, 90_000);
-afterAll(async () => {
-  await close();
-  await demo.stop();
-}, 30_000);
+const { url, browser } = scene();
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
@@ -95,7 +85,7 @@ describe('in the light theme and in the dark', () => {
   test.each(VIEWS)(
     '$name: no accessibility violation, no complaint in the console',
     async ({ path, then }) => {
-      const page = await walk(browser, `${demo.url}${path}`, 'light');
+      const page = await walk(browser(), url(path), 'light');
       await then?.(page);
       await settled();
       const paper = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
@@ -118,7 +108,7 @@ describe('in the light theme and in the dark', () => {
 });
 
 test('axe finds what is wrong when something is', async () => {
-  const page = await walk(browser, `${demo.url}/now`);
+  const page = await walk(browser(), url('/now'));
   await page.evaluate(() => {
     document.body.insertAdjacentHTML('beforeend', '<img src="/mark.svg"><button></button>');
   });
@@ -127,13 +117,13 @@ test('axe finds what is wrong when something is', async () => {
 }, 40_000);
 
 test('a phone: nothing sticks out sideways and pack-up targets are at least 44 px', async () => {
-  const page = await walk(browser, `${demo.url}/now/marit-clarinet`);
+  const page = await walk(browser(), url('/now/marit-clarinet'));
   await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
   for (const path of ['/now/marit-clarinet', '/care/marit-clarinet', '/pack-up/marit-clarinet', '/add', '/now']) {
-    await page.goto(`${demo.url}${path}`, { waitUntil: 'networkidle0' });
+    await page.goto(url(path), { waitUntil: 'networkidle0' });
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   }
-  await page.goto(`${demo.url}/now/lucan-trumpet`, { waitUntil: 'networkidle0' });
+  await page.goto(url('/now/lucan-trumpet'), { waitUntil: 'networkidle0' });
   await tap(page, 'I have just played');
   await press(page, 'and pack up');
   await sees(page, 'steps, about');
@@ -148,7 +138,7 @@ test('a phone: nothing sticks out sideways and pack-up targets are at least 44 p
 }, 60_000);
 
 test('a dead server is said plainly and nothing typed is lost', async () => {
-  const page = await walk(browser, `${demo.url}/now/ife-clarinet`);
+  const page = await walk(browser(), url('/now/ife-clarinet'));
   await tap(page, 'I have just played');
   await tap(page, '+15 minutes');
   const minutes = await page.$eval('output', (output) => (output as HTMLElement).innerText);

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { scene } from '#e2e/scene.ts';
-import { closedSteps, press, progress, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import { allSent, closedSteps, press, progress, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
 
 const { url, browser, careOf, stateOf } = scene();
 let page: Walker;
@@ -32,6 +32,7 @@ describe('by mouse', () => {
     }
     await tap(page, 'Finish and record it');
     await sees(page, 'Packed up.');
+    await allSent(page);
     expect(await stateOf('ife-clarinet', 'clarinet/swab-bore')).toBe('fresh');
     expect((await careOf('ife-clarinet')).awaitsPackUp).toBe(false);
 
@@ -40,9 +41,11 @@ describe('by mouse', () => {
     expect(await stateOf('ife-clarinet', 'clarinet/swab-bore')).toBe('due');
     await tap(page, 'Finish and record it');
     await sees(page, 'Packed up.');
+    await allSent(page);
     expect((await careOf('ife-clarinet')).wetness?.taps).toBe(0);
     await tap(page, 'Still wet');
     await page.locator('button[aria-pressed="true"]').wait();
+    await allSent(page);
     const learned = await careOf('ife-clarinet');
     expect(learned.wetness?.taps).toBe(1);
     expect(learned.wetness?.factor).toBeGreaterThan(1);
@@ -93,7 +96,9 @@ describe('by mouse', () => {
     const other = await walk(browser(), page.url());
     await tap(other, 'Done');
     await closedSteps(other, closed + 1);
+    await allSent(other);
     await tap(page, 'Done');
+    await allSent(page);
     await page.reload({ waitUntil: 'networkidle0' });
     expect((await progress(page)).closed).toBe(closed + 1);
     expect(other.complaints).toEqual([]);

@@ -2,6 +2,7 @@ import Database from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { accessSync, constants, existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { asError } from '#core/kernel/as-error.ts';
 import { claimFolder, FolderTaken } from '#server/db/claim.ts';
 import { COPY_IN_THE_MAKING, migrateDatabase } from '#server/db/migrate.ts';
 import { MigrationFault } from '#server/db/migration-order.ts';
@@ -38,7 +39,7 @@ function writableFolder(folder: string): void {
     accessSync(folder, constants.W_OK);
   } catch (error) {
     throw new DataFolderFault(
-      `The data folder ${folder} cannot be written (${(error as Error).message}). Choose another with --data FOLDER.`,
+      `The data folder ${folder} cannot be written (${asError(error).message}). Choose another with --data FOLDER.`,
     );
   }
 }
@@ -70,7 +71,7 @@ function refuseDamaged(client: Database.Database, file: string): void {
 /** What a fault of SQLite while the file is opened means to a person. */
 function openingFault(error: unknown, file: string): Error {
   if (error instanceof DataFolderFault || error instanceof MigrationFault) return error;
-  const message = (error as Error).message;
+  const message = asError(error).message;
   const state = recordFault(error)?.state;
   switch (state) {
     case 'busy':
@@ -92,8 +93,14 @@ function openingFault(error: unknown, file: string): Error {
   }
 }
 
-function openFile(file: string): { client: Database.Database; db: Db } {
-  const client = new Database(file, { timeout: WAIT_AT_START_MS });
+/** Told of every statement that is run: what counts them in tests. */
+export type Watching = { readonly statement?: (sql: string) => void };
+
+function openFile(file: string, { statement }: Watching): { client: Database.Database; db: Db } {
+  const client = new Database(file, {
+    timeout: WAIT_AT_START_MS,
+    ...(statement ? { verbose: (message: unknown) => statement(String(message)) } : {}),
+  });
   try {
     refuseForeign(client, file);
     client.pragma('journal_mode = WAL');
@@ -117,14 +124,14 @@ function openFile(file: string): { client: Database.Database; db: Db } {
  * @throws DataFolderFault when the folder or the file cannot be used, or another Ulu has it
  * @throws MigrationFault when the file is from another version that this one cannot take over from
  */
-export function openDatabase(folder: string): OpenDatabase {
+export function openDatabase(folder: string, watching: Watching = {}): OpenDatabase {
   writableFolder(folder);
   const file = path.join(folder, DATABASE_FILE);
   let release: () => void = () => undefined;
   try {
     release = claimFolder(folder);
     clearLeftovers(folder);
-    const { client, db } = openFile(file);
+    const { client, db } = openFile(file, watching);
     const close = () => {
       client.close();
       release();

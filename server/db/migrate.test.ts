@@ -83,13 +83,15 @@ describe('migrations', () => {
 
   test('keys, runs and undo of before go on working', async () => {
     const [play, answered] = ['6f9619ff-8b86-4d01-b42d-00cf4fc964ff', '6f9619ff-8b86-4d01-b42d-00cf4fc964f0'];
-    const server = testServer(undefined, (home) => {
-      const old = databaseAfter(3, path.join(home, DATABASE_FILE));
-      old.exec(
-        `insert into plays (key, instrument_id, player_id, ended_on, ended_at_minute, minutes, logged_at) values ('${play}', 'cl', 'ada', '2026-02-02', 600, 30, '2026-02-02T11:00:00.000Z');
-         insert into wetness_resets values ('${answered}', 'cl', '2026-02-02T11:00:00.000Z');`,
-      );
-      old.close();
+    const server = testServer({
+      prepare: (home) => {
+        const old = databaseAfter(3, path.join(home, DATABASE_FILE));
+        old.exec(
+          `insert into plays (key, instrument_id, player_id, ended_on, ended_at_minute, minutes, logged_at) values ('${play}', 'cl', 'ada', '2026-02-02', 600, 30, '2026-02-02T11:00:00.000Z');
+           insert into wetness_resets values ('${answered}', 'cl', '2026-02-02T11:00:00.000Z');`,
+        );
+        old.close();
+      },
     });
     const sent = { key: play, instrumentId: 'cl', playerId: 'ada', endedOn: '2026-02-02', endedAtMinute: 600 };
     const post = (where: string, body: object) => server.api().post(where).send(body);
@@ -102,7 +104,7 @@ describe('migrations', () => {
     await post('/api/withdrawals', { key: aKey(), targetKey: play }).expect(201);
     // What was taken back before stays so; a run of before opens, goes on and ends.
     await post('/api/withdrawals', { key: aKey(), targetKey: 'p1' }).expect(200);
-    expect((await server.api().get('/api/runs/r2').expect(200)).body).toMatchObject({ key: 'r2', finishedAt: null });
+    expect((await server.api().get('/api/runs/r2').expect(200)).body).toMatchObject({ key: 'r2', log: [], done: null });
     await post('/api/runs/r2/events', { key: aKey(), kind: 'finished', now: NOW }).expect(201);
     expect((await server.api().get('/api/runs/r1').expect(200)).body.parts[0].playedMinutes).toBe(30);
     expect(server.faults()).toEqual([]);

@@ -26,7 +26,11 @@ export function appliedMigrations(client: Database.Database): number[] {
 
 /** @throws MigrationFault when rows point at nothing */
 function refuseOrphans(client: Database.Database, when: 'before' | 'after'): void {
-  const [first, ...more] = client.pragma('foreign_key_check') as { readonly table: string; readonly parent: string }[];
+  const [first, ...more] = client
+    .prepare<[], { readonly table: string; readonly parent: string }>(
+      'select "table", parent from pragma_foreign_key_check',
+    )
+    .all();
   if (first === undefined) return;
   const rows = `${more.length + 1} ${more.length === 0 ? 'row points' : 'rows point'} at nothing (${first.table} at ${first.parent})`;
   throw new MigrationFault(

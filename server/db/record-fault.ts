@@ -1,3 +1,5 @@
+import { fieldOf } from '#core/record/fact.ts';
+import { RECORD_FAULTS } from '#core/record/record-fault-words.ts';
 import type { DatabaseState } from '#contract/health.ts';
 
 export type RecordFault = { readonly state: 'busy' | Exclude<DatabaseState, 'ok'>; readonly message: string };
@@ -5,18 +7,9 @@ export type RecordFault = { readonly state: 'busy' | Exclude<DatabaseState, 'ok'
 /** The record takes nothing in any more; `state` says why. */
 export class RecordUnusable extends Error {
   constructor(readonly state: Exclude<DatabaseState, 'ok'>) {
-    super(UNUSABLE_WORDS[state]);
+    super(RECORD_FAULTS[state]());
   }
 }
-
-/** What a person is told, in one line: what is wrong, what was kept, what to do. */
-export const UNUSABLE_WORDS: Readonly<Record<Exclude<DatabaseState, 'ok'>, string>> = {
-  damaged:
-    'The file of your record is damaged, so nothing more is written into it. Stop Ulu and put a copy of the file in its place.',
-  gone: 'The file of your record is no longer in its folder, so nothing more is written down. Put it back and start Ulu again.',
-  full: 'The disk is full, so nothing more can be written down. Nothing that was recorded is lost. Make room and try again.',
-};
-const BUSY_WORDS = 'Another program holds your record just now. Nothing was lost; try again in a moment.';
 
 /** By SQLite's own result codes (sqlite.org/rescode.html); a longer code names a finer case of a shorter one. */
 const STATE_OF: readonly (readonly [prefix: string, RecordFault['state']])[] = [
@@ -33,8 +26,8 @@ const STATE_OF: readonly (readonly [prefix: string, RecordFault['state']])[] = [
 /** What an error says of the record; null where it says nothing of it. Looks at causes as well: Drizzle wraps. */
 export function recordFault(error: unknown): RecordFault | null {
   if (error instanceof RecordUnusable) return { state: error.state, message: error.message };
-  const { code, cause } = (error ?? {}) as { readonly code?: unknown; readonly cause?: unknown };
+  const [code, cause] = [fieldOf(error, 'code'), fieldOf(error, 'cause')];
   const state = typeof code === 'string' ? STATE_OF.find(([prefix]) => code.startsWith(prefix))?.[1] : undefined;
-  if (state !== undefined) return { state, message: state === 'busy' ? BUSY_WORDS : UNUSABLE_WORDS[state] };
+  if (state !== undefined) return { state, message: RECORD_FAULTS[state]() };
   return cause === undefined || cause === error ? null : recordFault(cause);
 }

@@ -1,6 +1,6 @@
 import type { ProblemCode } from '#contract/problem.ts';
 
-/** Total: a new code in the contract does not compile until it has a status and a title. */
+/** Total: a new code in the contract does not compile until it has a status. */
 export const STATUS_BY_CODE = {
   'invalid-request': 400,
   forbidden: 403,
@@ -11,14 +11,3 @@ export const STATUS_BY_CODE = {
   unusable: 503,
   internal: 500,
 } as const satisfies Record<ProblemCode, number>;
-
-export const TITLE_BY_CODE = {
-  'invalid-request': 'Something in the request is not right',
-  forbidden: 'Not allowed from there',
-  'not-found': 'Not found',
-  conflict: 'This does not fit the record',
-  'too-large': 'Too large',
-  busy: 'The record is busy',
-  unusable: 'The record cannot be used',
-  internal: 'Something went wrong here',
-} as const satisfies Record<ProblemCode, string>;

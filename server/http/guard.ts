@@ -1,5 +1,5 @@
 import type { RequestHandler } from 'express';
-import { sendProblem } from '#server/http/problem.ts';
+import { sendFailure } from '#server/http/problem.ts';
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
 
@@ -17,10 +17,10 @@ export function guardHost(boundHost: string): RequestHandler {
   return (req, res, next) => {
     const host = req.headers.host ?? '';
     if (!allowed.has(hostName(host)))
-      return sendProblem(res, 'forbidden', [{ field: 'Host', message: 'Ulu answers only under its own address.' }]);
+      return sendFailure(res, { code: 'forbidden', field: 'Host', fault: { code: 'other-host' } });
     const { origin } = req.headers;
     if (origin !== undefined && origin !== `http://${host}`)
-      return sendProblem(res, 'forbidden', [{ field: 'Origin', message: 'Ulu answers only its own pages.' }]);
+      return sendFailure(res, { code: 'forbidden', field: 'Origin', fault: { code: 'other-site' } });
     return next();
   };
 }

@@ -1,61 +1,71 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import { ValidationError } from 'yup';
+import { faultWords, type Fault } from '#core/failure/fault.ts';
+import { fieldOf } from '#core/record/fact.ts';
+import { PROBLEM_TITLES } from '#core/failure/request-fault-words.ts';
 import type { Problem, ProblemCode } from '#contract/problem.ts';
 import { recordFault } from '#server/db/record-fault.ts';
 import type { Failure } from '#server/failure.ts';
-import { STATUS_BY_CODE, TITLE_BY_CODE } from '#server/http/error-status.ts';
+import { STATUS_BY_CODE } from '#server/http/error-status.ts';
+import { formatOf } from '#server/http/format-of.ts';
 import { DEEPEST, TooDeep } from '#server/http/nesting.ts';
 
 /** Nobody reads more faults than this at once, and a hostile body has thousands. */
 const MOST_FAULTS = 20;
 const LONGEST_FIELD = 120;
-const RETRY_SECONDS = 1;
+/** Whoever is told to come back does so after one of these: all at once they would only meet again. */
+const RETRY_SECONDS = [1, 3, 5, 7, 2, 4, 6, 8] as const;
+let comers = 0;
 
 /** Answers with an RFC 9457 problem document that names each field at fault. */
 export function sendProblem(res: Response, code: ProblemCode, errors: Problem['errors'], detail?: string): void {
   const status = STATUS_BY_CODE[code];
   const told = errors.slice(0, MOST_FAULTS);
+  const title = PROBLEM_TITLES[code];
   const body: Problem = {
     type: `urn:ulu:problem:${code}`,
-    title: TITLE_BY_CODE[code],
+    title,
     status,
     code,
-    detail: detail ?? (told.map(({ message }) => message).join(' ') || TITLE_BY_CODE[code]),
+    detail: detail ?? (told.map(({ message }) => message).join(' ') || title),
     errors: told,
   };
-  if (code === 'busy') res.setHeader('Retry-After', String(RETRY_SECONDS));
+  if (code === 'busy') res.setHeader('Retry-After', String(RETRY_SECONDS[comers++ % RETRY_SECONDS.length]));
   res.status(status).type('application/problem+json').send(JSON.stringify(body));
 }
 
-export const sendFailure = (res: Response, { code, field, message }: Failure): void =>
-  sendProblem(res, code, [{ field, message }]);
+const worded = (res: Response, field: string, fault: Fault): Problem['errors'][number] => ({
+  field,
+  code: fault.code,
+  message: faultWords(fault, formatOf(res.req)),
+});
+
+/** Answers with what was wrong, in the words of the core. */
+export const sendFailure = (res: Response, { code, field, fault }: Failure): void =>
+  sendProblem(res, code, [worded(res, field, fault)]);
 
 const short = (text: string): string => (text.length > LONGEST_FIELD ? `${text.slice(0, LONGEST_FIELD)}…` : text);
 
 /** What is wrong with one field; a property nobody asked for is named as the field at fault. */
-function faultsOf({ path = '', message, type, params }: ValidationError): Problem['errors'] {
+function faultsOf(res: Response, { path = '', message, type, params }: ValidationError): Problem['errors'] {
   const properties = type === 'exact' ? params?.properties : undefined;
-  if (typeof properties !== 'string') return [{ field: short(path), message: short(message) }];
+  if (typeof properties !== 'string') return [{ field: short(path), code: 'not-valid', message: short(message) }];
   return properties
     .split(', ')
     .slice(0, MOST_FAULTS)
-    .map((name) => {
-      const field = short(path === '' ? name : `${path}.${name}`);
-      return { field, message: `${field} is not known here.` };
-    });
+    .map((name) => short(path === '' ? name : `${path}.${name}`))
+    .map((field) => worded(res, field, { code: 'not-known-here', field }));
 }
 
-type BodyParserError = { readonly type?: unknown; readonly status?: unknown; readonly cause?: unknown };
-
 /** What is wrong with a body that could not be read; null where something else is. */
-function bodyFault(error: unknown): { readonly code: ProblemCode; readonly message: string } | null {
-  const { type, status } = (error ?? {}) as BodyParserError;
+function bodyFault(error: unknown): Omit<Failure, 'field'> | null {
+  const [type, status] = [fieldOf(error, 'type'), fieldOf(error, 'status')];
+  const invalid = (fault: Fault) => ({ code: 'invalid-request', fault }) as const;
   if (error instanceof TooDeep || type === 'entity.verify.failed')
-    return { code: 'invalid-request', message: `The body is nested deeper than ${DEEPEST}.` };
-  if (type === 'entity.parse.failed') return { code: 'invalid-request', message: 'The body is not JSON.' };
-  if (type === 'entity.too.large') return { code: 'too-large', message: 'The body is larger than 100 kB.' };
-  if (typeof status === 'number' && status >= 400 && status < 500)
-    return { code: 'invalid-request', message: 'The request could not be read.' };
+    return invalid({ code: 'too-deep', deepest: DEEPEST });
+  if (type === 'entity.parse.failed') return invalid({ code: 'not-json' });
+  if (type === 'entity.too.large') return { code: 'too-large', fault: { code: 'body-too-large' } };
+  if (typeof status === 'number' && status >= 400 && status < 500) return invalid({ code: 'not-readable' });
   return null;
 }
 
@@ -63,18 +73,28 @@ function bodyFault(error: unknown): { readonly code: ProblemCode; readonly messa
 export const errorHandler: ErrorRequestHandler = (error: unknown, req, res, _next) => {
   if (error instanceof ValidationError) {
     const inner = error.inner.length > 0 ? error.inner : [error];
-    return sendProblem(res, 'invalid-request', inner.slice(0, MOST_FAULTS).flatMap(faultsOf));
+    return sendProblem(
+      res,
+      'invalid-request',
+      inner.slice(0, MOST_FAULTS).flatMap((one) => faultsOf(res, one)),
+    );
   }
   const ofBody = bodyFault(error);
-  if (ofBody) return sendProblem(res, ofBody.code, [{ field: '', message: ofBody.message }]);
+  if (ofBody) return sendFailure(res, { ...ofBody, field: '' });
   const fault = recordFault(error);
   if (fault) {
     req.log?.error({ err: error }, fault.state);
-    return sendProblem(res, fault.state === 'busy' ? 'busy' : 'unusable', [{ field: '', message: fault.message }]);
+    return sendProblem(res, fault.state === 'busy' ? 'busy' : 'unusable', [
+      { field: '', code: fault.state, message: fault.message },
+    ]);
   }
   req.log?.error({ err: error }, 'unexpected');
   return sendProblem(res, 'internal', []);
 };
 
 export const notFoundHandler: RequestHandler = (req, res) =>
-  sendProblem(res, 'not-found', [{ field: 'path', message: `Nothing lives at ${req.method} ${short(req.path)}.` }]);
+  sendFailure(res, {
+    code: 'not-found',
+    field: 'path',
+    fault: { code: 'no-such-address', method: req.method, path: short(req.path) },
+  });

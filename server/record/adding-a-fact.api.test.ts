@@ -3,8 +3,8 @@ import { integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { InferType } from 'yup';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import { ofInstrument } from '#core/record/fact.ts';
-import { amount, factRequest, recordId } from '#contract/scalars.ts';
-import { invalid, notFound } from '#server/failure.ts';
+import { amount, factRequest, instrumentId } from '#contract/scalars.ts';
+import { invalid, noInstrument } from '#server/failure.ts';
 import { FACTS } from '#server/facts.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type AnyFact } from '#server/record/define-fact.ts';
@@ -16,7 +16,7 @@ import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/
 
 /** 1. The schema: what is sent. */
 const airReadingRequest = factRequest({
-  instrumentId: recordId().nullable().defined(),
+  instrumentId: instrumentId().nullable().defined(),
   celsius: amount().required(),
   humidityPercent: amount().required(),
 });
@@ -49,10 +49,9 @@ const airReadingFact = defineFact<Services>()<AirReading, InferType<typeof airRe
     request: airReadingRequest,
     correctable: true,
     decide: ({ instrumentId, celsius, humidityPercent }, { now }, { instruments }) => {
-      if (instrumentId !== null && !instruments.find(instrumentId))
-        return fail(notFound('instrumentId', 'No such instrument in the record.'));
+      if (instrumentId !== null && !instruments.find(instrumentId)) return fail(noInstrument());
       if (humidityPercent < 0 || humidityPercent > 100)
-        return fail(invalid('humidityPercent', 'Relative humidity lies between 0 and 100 %.'));
+        return fail(invalid('humidityPercent', { code: 'no-humidity' }));
       return succeed({ body: { instrumentId, celsius, humidityPercent }, ...now });
     },
   },
@@ -60,7 +59,7 @@ const airReadingFact = defineFact<Services>()<AirReading, InferType<typeof airRe
 
 let server: TestServer;
 beforeAll(async () => {
-  server = testServer([...FACTS, airReadingFact as AnyFact<Services>]);
+  server = testServer({ kinds: [...FACTS, airReadingFact as AnyFact<Services>] });
   server.client().exec(MIGRATION);
   await furnish(server);
 });

@@ -28,7 +28,9 @@ export type BodyTable = SQLiteTable & { readonly factId: SQLiteColumn; readonly 
 export type Sent = {
   readonly key: string;
   readonly corrects?: string | null | undefined;
-  readonly now?: { readonly on: string; readonly atMinute: number } | undefined;
+  readonly now?: WallClock | undefined;
+  /** How long ago it happened, ms, where it could not be sent at once. */
+  readonly msAgo?: number | undefined;
 };
 
 /** What a request becomes once it may be written down. */
@@ -46,8 +48,8 @@ export type Accompanying = { readonly kind: string; readonly key: string } & Omi
   'with' | 'belongsTo'
 >;
 
-/** For what a request is judged: where the player's clock stands, and which fact it takes the place of. */
-export type Deciding = { readonly now: WallClock; readonly corrects: string | null };
+/** For what a request is judged: where the player's clock stood, when that was, and which fact it takes the place of. */
+export type Deciding = { readonly now: WallClock; readonly atMs: number; readonly corrects: string | null };
 
 /**
  * A kind of fact: everything the record must know to store it, answer it again, take it back, correct it, list it and
@@ -58,6 +60,8 @@ export type FactDefinition<Body, Request extends Sent, Told> = {
   readonly store: BodyStore<Body>;
   /** What it is about; none for a fact about another fact. */
   about(body: Body): readonly Subject[];
+  /** Does it change what is known of its subjects, or of those of the fact it belongs to? Without it everything does. */
+  changesSubjects?(body: Body): boolean;
   /** How it reads in the record of its subjects; a kind without words is told under another. */
   words?(fact: Fact<Body>, told: Told, about: Subject): string;
   /** What a client can log; a kind without it is only ever written along with another. */

@@ -21,7 +21,7 @@ export function listRecord<Told>(
       words: words?.(fact, telling, about) ?? fact.kind,
       correctable,
       corrected: fact.corrects !== null,
-      body: correctable ? { ...(fact.body as object) } : null,
+      body: correctable && typeof fact.body === 'object' ? { ...fact.body } : null,
     };
   });
 }

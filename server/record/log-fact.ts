@@ -1,9 +1,8 @@
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { differences } from '#core/record/fact.ts';
+import { differences, type Fact } from '#core/record/fact.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { conflict, invalid, notFound, type Failure, type Logged } from '#server/failure.ts';
-import type { AnyFact, FactDefinition, Sent } from '#server/record/define-fact.ts';
-import type { NewFact } from '#server/record/record-writer.repository.ts';
+import type { AnyFact, Deciding, FactDefinition, Sent } from '#server/record/define-fact.ts';
 import type { RecordOf } from '#server/record/record.repository.ts';
 import type { Recorded } from '#server/record/spine.repository.ts';
 import { playersClock, stampNow } from '#server/wall-clock.ts';
@@ -17,12 +16,11 @@ export type Telling<Told> = {
 
 type Kind<Body, Request extends Sent, Told> = FactDefinition<Body, Request, Told>;
 
-const takenBack = (): Failure => conflict('key', 'This entry was taken back. Log it anew.');
-const otherEntry = (fields: readonly string[]): Failure =>
-  conflict('key', `Another entry has this key: ${fields.join(', ')} ${fields.length === 1 ? 'differs' : 'differ'}.`);
+const takenBack = (): Failure => conflict('key', { code: 'taken-back' });
+const otherEntry = (fields: readonly string[]): Failure => conflict('key', { code: 'another-under-this-key', fields });
 
 /** What a request says, without its key and the moment it was sent. */
-function contentOf({ key: _key, now: _now, corrects, ...content }: Sent): Record<string, unknown> {
+function contentOf({ key: _key, now: _now, msAgo: _ago, corrects, ...content }: Sent): Record<string, unknown> {
   return { ...content, corrects: corrects ?? null };
 }
 
@@ -33,6 +31,9 @@ function resolved<Told>({ record }: Telling<Told>, request: Sent): Record<string
   return { ...contentOf(request), corrects: original };
 }
 
+/** A fact by the type of its kind's bodies: what is stored under a kind was written by its definition. */
+const ofKind = <Body>(fact: Recorded): Recorded<Body> => fact as Recorded<Body>;
+
 /** An entry under a key the record knows already: the same again, another one, or one taken back. */
 function known<Body, Request extends Sent, Told>(
   telling: Telling<Told>,
@@ -40,16 +41,16 @@ function known<Body, Request extends Sent, Told>(
   request: Request,
 ): Outcome<Recorded<Body> | null, Failure> {
   const { record } = telling;
+  if (!record.knowsKey(request.key)) return succeed(null);
   const other = record.findOtherKey(request.key);
-  const found = (other?.fact ?? record.find(request.key)) as Recorded<Body> | undefined;
+  const found = other?.fact ?? record.find(request.key);
   if (found === undefined) return succeed(null);
   if (found.kind !== kind) return fail(otherEntry(['kind']));
-  const stored = other
-    ? (other.sent as Record<string, unknown>)
-    : { ...(logged?.sent?.(found) ?? found.body), corrects: found.corrects };
+  const ours = ofKind<Body>(found);
+  const stored = other ? other.sent : { ...(logged?.sent?.(ours) ?? ours.body), corrects: found.corrects };
   const differing = differences(resolved(telling, request), stored);
   if (differing.length > 0) return fail(otherEntry(differing));
-  return record.standing(found.key) === undefined ? fail(takenBack()) : succeed(found);
+  return record.standing(found.key) === undefined ? fail(takenBack()) : succeed(ours);
 }
 
 /** The original a request wants to take the place of; null where it corrects nothing. */
@@ -61,44 +62,55 @@ function corrected<Body, Request extends Sent, Told>(
   const { corrects } = request;
   if (corrects === null || corrects === undefined) return succeed(null);
   const found = record.findOriginal(corrects);
-  if (found === undefined || found.kind !== kind)
-    return fail(notFound('corrects', 'No such entry of this kind in the record.'));
-  if (logged?.correctable !== true)
-    return fail(invalid('corrects', 'An entry of this kind is taken back and logged anew.'));
+  if (found === undefined || found.kind !== kind) return fail(notFound('corrects', { code: 'nothing-to-correct' }));
+  if (logged?.correctable !== true) return fail(invalid('corrects', { code: 'not-correctable' }));
   if (record.standing(found.key) === undefined)
-    return fail(conflict('corrects', 'What it would correct was taken back. Log it anew.'));
+    return fail(conflict('corrects', { code: 'correcting-what-was-taken-back' }));
   return succeed(found.key);
 }
 
-type Written = { readonly key: string; readonly created: boolean };
+type Written<Body> = { readonly fact: Fact<Body>; readonly created: boolean };
+
+/** A fact that is known to be there. @throws Error when it is not */
+function factUnder<Body, Told>({ record }: Telling<Told>, key: string): Fact<Body> {
+  const fact = record.find(key);
+  if (fact === undefined) throw new Error(`no fact has the key ${key}`);
+  return ofKind(fact);
+}
+
+/** When it happened, and where the player's clock stood then; the server's UTC day where they do not say. */
+function clockOf({ now, msAgo = 0 }: Sent, nowMs: number): Outcome<Pick<Deciding, 'now' | 'atMs'>, Failure> {
+  const atMs = nowMs - msAgo;
+  const clock = now ? playersClock(now, atMs) : succeed({ on: stampNow(atMs).on, atMinute: 0 });
+  return clock.ok ? succeed({ now: clock.value, atMs }) : clock;
+}
 
 function write<Body, Request extends Sent, Told>(
   telling: Telling<Told> & Told,
   definition: Kind<Body, Request, Told>,
   request: Request,
-): Outcome<Written, Failure> {
+): Outcome<Written<Body>, Failure> {
   const { record, nowMs } = telling;
   const before = known(telling, definition, request);
   if (!before.ok) return before;
-  if (before.value) return succeed({ key: before.value.key, created: false });
-  const stamp = stampNow(nowMs());
-  const clock = request.now ? playersClock(request.now, nowMs()) : succeed({ on: stamp.on, atMinute: 0 });
+  if (before.value) return succeed({ fact: before.value, created: false });
+  const clock = clockOf(request, nowMs());
   if (!clock.ok) return clock;
   const { logged } = definition;
   if (logged === undefined) throw new Error(`${definition.kind} is never logged by itself`);
   const twin = logged.sameAs?.(request, telling);
   if (twin !== undefined) {
     record.alsoKnownAs(twin, request.key, contentOf(request));
-    return succeed({ key: twin, created: false });
+    return succeed({ fact: factUnder<Body, Told>(telling, twin), created: false });
   }
   const original = corrected(telling, definition, request);
   if (!original.ok) return original;
-  const decided = logged.decide(request, { now: clock.value, corrects: original.value }, telling);
+  const decided = logged.decide(request, { ...clock.value, corrects: original.value }, telling);
   if (!decided.ok) return decided;
   const { body, on, atMinute, belongsTo = null, with: others = [] } = decided.value;
   const { key } = request;
   const loggedAt = instantOfMs(nowMs());
-  const own: NewFact = {
+  const own: Fact<Body> = {
     key,
     kind: definition.kind,
     on,
@@ -109,7 +121,7 @@ function write<Body, Request extends Sent, Told>(
     body,
   };
   record.append([own, ...others.map((other) => ({ ...other, loggedAt, corrects: null, belongsTo: key }))]);
-  return succeed({ key, created: true });
+  return succeed({ fact: own, created: true });
 }
 
 /**
@@ -123,10 +135,8 @@ export function logFact<Body, Request extends Sent, Told>(
 ): Outcome<Logged<object>, Failure> {
   const written = telling.atOnce(() => write(telling, definition, request));
   if (!written.ok) return written;
-  const { key, created } = written.value;
-  const fact = telling.record.find(key) as Recorded<Body> | undefined;
-  if (fact === undefined) throw new Error(`${definition.kind} ${key} was written and is not there`);
-  const view = definition.logged?.answer?.(fact, telling) ?? { key };
+  const { fact, created } = written.value;
+  const view = definition.logged?.answer?.(fact, telling) ?? { key: fact.key };
   return succeed({ view, created });
 }
 

@@ -56,10 +56,24 @@ export function createRecordReader<Told>(db: Db, spine: Spine<Told>) {
     .where(eq(subjects.kind, sql.placeholder('kind')))
     .prepare();
   const revisionOfOne = db.select({ revision: subjects.revision }).from(subjects).where(ofSubject).prepare();
+  const entry = db
+    .select({ key: facts.key })
+    .from(facts)
+    .where(eq(facts.key, sql.placeholder('key')))
+    .unionAll(
+      db
+        .select({ key: otherKeys.key })
+        .from(otherKeys)
+        .where(eq(otherKeys.key, sql.placeholder('key'))),
+    )
+    .prepare();
   const found = (row: SpineRow | undefined): Recorded | undefined => row && recorded(row);
   return {
     definitions: spine.definitions,
     definitionOf: spine.definitionOf,
+
+    /** Does anything in the record have this key, its own or another? */
+    knowsKey: (key: string): boolean => entry.get({ key }) !== undefined,
 
     find: (key: string): Recorded | undefined => found(withKey(key)),
 
@@ -79,7 +93,9 @@ export function createRecordReader<Told>(db: Db, spine: Spine<Told>) {
     findOtherKey: (key: string): { readonly fact: Recorded; readonly sent: unknown } | undefined => {
       const other = otherKey.get({ key });
       const fact = other && found(withId(other.factId));
-      return other && fact && { fact, sent: JSON.parse(other.sent) as unknown };
+      if (other === undefined || fact === undefined) return undefined;
+      const sent: unknown = JSON.parse(other.sent);
+      return { fact, sent };
     },
 
     /** Who took a fact back, and when. */

@@ -1,12 +1,12 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
-import type { Fact, Subject } from '#core/record/fact.ts';
+import { fieldOf, type Fact, type Subject } from '#core/record/fact.ts';
 import { dayNumber } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
 import { insertRow } from '#server/db/prepared-insert.ts';
 import { facts, factSubjects, otherKeys, subjects } from '#server/record/record.table.ts';
 import type { Spine, SpineRow } from '#server/record/spine.repository.ts';
-import { WITHDRAWAL, type Withdrawal } from '#server/record/withdrawal.fact.ts';
+import { WITHDRAWAL } from '#server/record/withdrawal.fact.ts';
 
 /** A fact to be written. */
 export type NewFact = Fact;
@@ -38,9 +38,9 @@ function createCounting<Told>(db: Db, spine: Spine<Told>) {
   return {
     recount,
     /** What a new fact changes: the place it takes, or whether it counts at all. */
-    settle: (row: SpineRow): void => {
+    settle: (row: SpineRow, owner: SpineRow | null): void => {
       if (row.corrects !== null) recount(row.corrects);
-      else if (!ownerCounts(row)) setCounts(row, false);
+      else if (owner?.counts !== true && !ownerCounts(row)) setCounts(row, false);
     },
   };
 }
@@ -68,25 +68,29 @@ export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
     return [...subjectsOf.all({ id: row.id }).map(({ id }) => id), ...further.flatMap(touchedBy)];
   };
 
-  const insertSpine = (fact: NewFact): SpineRow => {
-    const refer = (key: string | null): number | null => {
+  /** Another fact is always meant as the whole of it: the original, not one of its corrections. */
+  const wholeOf = (row: SpineRow | null): number | null => row && (row.corrects ?? row.id);
+
+  /** Writes the row of a fact. `owner`: the row it belongs to, as it was named. */
+  const insertSpine = (fact: NewFact): { row: SpineRow; owner: SpineRow | null } => {
+    const refer = (key: string | null): SpineRow | null => {
       const row = key === null ? null : spine.withKey(key);
       if (row === undefined) throw new Error(`${fact.kind} ${fact.key} refers to ${key}, which is not in the record`);
-      // Another fact is always meant as the whole of it: the original, not one of its corrections.
-      return row === null ? null : (row.corrects ?? row.id);
+      return row;
     };
     const { key, kind, on, atMinute, loggedAt } = fact;
-    const [corrects, belongsTo] = [refer(fact.corrects), refer(fact.belongsTo)];
+    const owner = refer(fact.belongsTo);
+    const [corrects, belongsTo] = [wholeOf(refer(fact.corrects)), wholeOf(owner)];
     const id = insertRow(db, facts, { key, kind, on, atMinute, loggedAt, corrects, belongsTo, counts: true });
-    return { id, key, kind, on, atMinute, loggedAt, corrects, belongsTo, counts: true };
+    return { row: { id, key, kind, on, atMinute, loggedAt, corrects, belongsTo, counts: true }, owner };
   };
 
   const insertFact = (fact: NewFact): number[] => {
-    const row = insertSpine(fact);
+    const { row, owner } = insertSpine(fact);
     const definition = spine.definitionOf(fact.kind);
     definition.store.insert(db, { factId: row.id, belongsTo: row.belongsTo }, fact.body);
     if (fact.kind === WITHDRAWAL) {
-      const target = spine.withKey((fact.body as Withdrawal).targetKey);
+      const target = spine.withKey(String(fieldOf(fact.body, 'targetKey')));
       if (target) recount(target.corrects ?? target.id);
       return target ? touchedBy(target) : [];
     }
@@ -94,8 +98,8 @@ export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
     const listedAt = isListed ? dayNumber(fact.on) * MINUTES_PER_DAY + (fact.atMinute ?? 0) : null;
     for (const id of new Set(definition.about(fact.body).map(subjectId)))
       insertRow(db, factSubjects, { factId: row.id, subjectId: id, listedAt });
-    settle(row);
-    return touchedBy(row);
+    settle(row, owner);
+    return definition.changesSubjects?.(fact.body) === false ? [] : touchedBy(row);
   };
 
   return {

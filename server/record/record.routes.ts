@@ -3,7 +3,7 @@ import { object, string } from 'yup';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import type { Subject } from '#core/record/fact.ts';
 import { recordPaths, withdrawRequest } from '#contract/record.ts';
-import { notFound } from '#server/failure.ts';
+import { noInstrument } from '#server/failure.ts';
 import { bodyOf, param, queryOf, sendLogged, sendOutcome, type Serving } from '#server/http/respond.ts';
 import { listRecord } from '#server/record/list-record.ts';
 import { logAny } from '#server/record/log-fact.ts';
@@ -34,7 +34,7 @@ export function recordRoutes(services: Serving, definitions: readonly AnyFact<Se
     sendOutcome(
       res,
       subjects === undefined
-        ? fail(notFound('instrumentId', 'No such instrument in the record.'))
+        ? fail(noInstrument())
         : succeed({ instrumentId, entries: listRecord(asked, subjects, Number(limit)) }),
     );
   });

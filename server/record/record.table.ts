@@ -8,6 +8,8 @@ import {
   uniqueIndex,
   type AnySQLiteColumn,
 } from 'drizzle-orm/sqlite-core';
+import type { Instant } from '#core/time/instant.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 
 /** The spine of the record: one row for each fact of whatever kind. Nothing is ever changed in it but `counts`. */
 export const facts = sqliteTable(
@@ -19,9 +21,9 @@ export const facts = sqliteTable(
     key: text().notNull().unique(),
     /** Kinds are data: no CHECK lists them, so that a new kind needs no migration of the spine. */
     kind: text().notNull(),
-    on: text().notNull(),
+    on: text().$type<LocalDate>().notNull(),
     atMinute: integer('at_minute'),
-    loggedAt: text('logged_at').notNull(),
+    loggedAt: text('logged_at').$type<Instant>().notNull(),
     /** The original this fact takes the place of. */
     corrects: integer().references((): AnySQLiteColumn => facts.id),
     /** The fact this one came with; it counts only while that one does. */

@@ -1,8 +1,9 @@
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { fieldOf } from '#core/record/fact.ts';
 import type { WithdrawRequest } from '#contract/record.ts';
 import { conflict, notFound, type Failure, type Logged } from '#server/failure.ts';
 import type { Telling } from '#server/record/log-fact.ts';
-import { WITHDRAWAL, type Withdrawal } from '#server/record/withdrawal.fact.ts';
+import { WITHDRAWAL } from '#server/record/withdrawal.fact.ts';
 import { stampNow } from '#server/wall-clock.ts';
 
 type WithdrawalView = { readonly key: string; readonly targetKey: string; readonly at: string };
@@ -12,18 +13,18 @@ function differingUnder<Told>({ record }: Telling<Told>, { key, targetKey }: Wit
   const entry = record.find(key) ?? record.findOtherKey(key)?.fact;
   if (entry === undefined) return null;
   if (entry.kind !== WITHDRAWAL) return 'kind';
-  return (entry.body as Withdrawal).targetKey === targetKey ? null : 'targetKey';
+  return fieldOf(entry.body, 'targetKey') === targetKey ? null : 'targetKey';
 }
 
 function write<Told>(telling: Telling<Told> & Told, request: WithdrawRequest): Outcome<boolean, Failure> {
   const { record, nowMs } = telling;
   const { key, targetKey } = request;
   const differs = differingUnder(telling, request);
-  if (differs !== null) return fail(conflict('key', `Another entry has this key: ${differs} differs.`));
+  if (differs !== null) return fail(conflict('key', { code: 'another-under-this-key', fields: [differs] }));
   if (record.withdrawalOf(targetKey)) return succeed(false);
   const target = record.find(targetKey);
-  if (target?.kind === WITHDRAWAL) return fail(conflict('targetKey', 'What was taken back stays so. Log it anew.'));
-  if (target === undefined) return fail(notFound('targetKey', 'Nothing in the record has this key.'));
+  if (target?.kind === WITHDRAWAL) return fail(conflict('targetKey', { code: 'withdrawal-stays' }));
+  if (target === undefined) return fail(notFound('targetKey', { code: 'nothing-under-this-key' }));
   const kept = record.definitionOf(target.kind).keeps?.(target, telling) ?? null;
   if (kept !== null) return fail(kept);
   const stamp = stampNow(nowMs());

@@ -29,6 +29,7 @@ export const ROWS_AFTER: Record<string, string> = {
   // Columns only: the rows above have them now.
   '0002_room_and_cloth': '',
   '0003_one_record': '',
+  '0004_plan_and_log': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

@@ -15,17 +15,24 @@ import type { Services } from '#server/services.ts';
 export const TODAY = '2026-11-24';
 export const NOW = { on: TODAY, atMinute: 1200 };
 
+type Setting = {
+  /** Other kinds of fact than the program's own. */
+  readonly kinds?: readonly AnyFact<Services>[];
+  /** Puts something into the data folder before it is opened. */
+  readonly prepare?: (folder: string) => void;
+  /** Statements can be counted; it makes each of them slower. */
+  readonly counting?: true;
+};
+
 /** The real app on a real database file in a folder of its own. */
-/**
- * @param kinds other kinds of fact than the program's own
- * @param prepare puts something into the data folder before it is opened
- */
-export function testServer(kinds?: readonly AnyFact<Services>[], prepare?: (folder: string) => void) {
+export function testServer({ kinds, prepare, counting }: Setting = {}) {
   const folder = mkdtempSync(path.join(tmpdir(), 'ulu-api-'));
   prepare?.(folder);
   const clock = { ms: Date.parse(`${TODAY}T20:00:00.000Z`) };
   const composing = { book: BOOK, nowMs: () => clock.ms, ...(kinds ? { kinds } : {}) };
-  let database = openDatabase(folder);
+  const statements: string[] = [];
+  const open = () => openDatabase(folder, counting ? { statement: (sql) => void statements.push(sql) } : {});
+  let database = open();
   const make = () =>
     createApp({
       ...(kinds ? { kinds } : {}),
@@ -40,13 +47,19 @@ export function testServer(kinds?: readonly AnyFact<Services>[], prepare?: (fold
     clock,
     api: () => supertest(app),
     client: () => database.client,
+    /** Statements the record runs while something is done. */
+    statementsOf: async (work: () => Promise<unknown>): Promise<readonly string[]> => {
+      statements.length = 0;
+      await work();
+      return [...statements];
+    },
     /** What in the record does not hold together. */
     faults: () => recordFaults(database.db, kinds ?? FACTS),
     services: () => compose(database, composing)(),
     /** Closes and opens the file again, as a restart does. */
     restart: () => {
       database.close();
-      database = openDatabase(folder);
+      database = open();
       app = make();
     },
     stop: () => {

@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import { LARGEST_SEED, seeded, type Random } from '#demo/random.ts';
 import type { RunView } from '#contract/packup.ts';
+import { shownRun } from '#contract/shown-run.ts';
 import { instantOfMs, localMomentOf } from '#core/time/instant.ts';
 import { addDays } from '#core/time/local-date.ts';
 import { DATABASE_FILE } from '#server/db/connection.ts';
@@ -110,14 +111,16 @@ async function twoTabs(counts: Counts, victim: Victim): Promise<void> {
   const [one, other] = starts.map((answer) => (answer ? (JSON.parse(answer.body) as RunView) : null));
   if (!one || !other) return;
   if (one.key !== other.key) counts.faults.push('two tabs began two runs');
-  const steps = one.steps.filter(({ look }) => look === null).slice(0, 8);
+  const steps = one.plan.steps.filter(({ look }) => look === null).slice(0, 8);
   const tick = (stepKey: string) =>
     post(counts, victim, `/api/runs/${one.key}/events`, { key: randomUUID(), kind: 'ticked', stepKey });
   const ticks = await Promise.all(steps.flatMap(({ key }) => [tick(key), tick(key)]));
   const after = await ask(counts, victim, `/api/runs/${one.key}`);
   if (!after || ticks.includes(null)) return;
   const ticked = new Set(
-    (JSON.parse(after.body) as RunView).steps.filter(({ state }) => state === 'ticked').map(({ key }) => key),
+    shownRun(JSON.parse(after.body) as RunView)
+      .steps.filter(({ state }) => state === 'ticked')
+      .map(({ key }) => key),
   );
   for (const { key } of steps)
     if (!ticked.has(key)) counts.faults.push(`the tick of ${key} was confirmed and is not there`);

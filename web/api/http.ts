@@ -1,26 +1,38 @@
 import type { InferType, Schema } from 'yup';
+import { REQUEST_FAULTS } from '#core/failure/request-fault-words.ts';
 import { problem, type Problem } from '#contract/problem.ts';
 
 /** The server said no, and why; or could not be reached. `fields` names what was wrong. */
 export class RequestProblem extends Error {
   readonly code: Problem['code'] | 'unreachable';
-  readonly fields: readonly { readonly field: string; readonly message: string }[];
+  readonly fields: Problem['errors'];
+  /** How long to wait before another try, where the server says so. */
+  readonly retryAfterMs: number | null;
 
-  constructor(code: RequestProblem['code'], message: string, fields: RequestProblem['fields'] = []) {
+  constructor(
+    code: RequestProblem['code'],
+    message: string,
+    fields: RequestProblem['fields'] = [],
+    retryAfterMs: number | null = null,
+  ) {
     super(message);
     this.code = code;
     this.fields = fields;
+    this.retryAfterMs = retryAfterMs;
   }
 }
 
 type RequestOptions = { readonly method?: 'POST' | 'PUT'; readonly body?: unknown; readonly signal?: AbortSignal };
 
+const LONGEST_MS = 20_000;
+
 async function problemOf(response: Response): Promise<RequestProblem> {
   try {
     const { code, detail, errors } = problem.validateSync(await response.json());
-    return new RequestProblem(code, detail, errors);
+    const seconds = Number(response.headers.get('Retry-After') ?? Number.NaN);
+    return new RequestProblem(code, detail, errors, Number.isNaN(seconds) ? null : 1000 * seconds);
   } catch {
-    return new RequestProblem('internal', `The server answered ${response.status} without saying why.`);
+    return new RequestProblem('internal', REQUEST_FAULTS['without-reason']({ status: response.status }));
   }
 }
 
@@ -38,14 +50,16 @@ export async function request<S extends Schema>(
   const { method = 'GET', body, signal } = options;
   let response: Response;
   try {
+    // A server that has gone to sleep with its connections open is one that does not answer.
+    const patience = AbortSignal.timeout(LONGEST_MS);
     response = await fetch(path, {
       method,
-      ...(signal ? { signal } : {}),
+      signal: signal ? AbortSignal.any([signal, patience]) : patience,
       ...(body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
     });
   } catch (error) {
     if ((error as Error).name === 'AbortError') throw error;
-    throw new RequestProblem('unreachable', 'Ulu’s server does not answer. What you entered is still here; try again.');
+    throw new RequestProblem('unreachable', REQUEST_FAULTS.unreachable());
   }
   if (!response.ok) throw await problemOf(response);
   return schema.validateSync(await response.json(), { strict: true }) as InferType<S>;

@@ -1,19 +1,25 @@
 import type { QueryClient } from '@tanstack/react-query';
+import { mustLookAgain, type Touched } from '#web/api/about.ts';
 
-/** Every query that is computed from the record; one new fact can change them all. */
-const FROM_THE_RECORD = ['instruments', 'care', 'packup', 'record', 'players', 'methods', 'conditions', 'agents'];
-const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('ulu-record');
+/** Only a page has other tabs. */
+const channel =
+  typeof document === 'undefined' || typeof BroadcastChannel === 'undefined'
+    ? undefined
+    : new BroadcastChannel('ulu-record');
 
-const invalidate = (cache: QueryClient): Promise<unknown> =>
-  Promise.all(FROM_THE_RECORD.map((feature) => cache.invalidateQueries({ queryKey: [feature] })));
+const lookAgain = (cache: QueryClient, touched: Touched): Promise<unknown> =>
+  cache.invalidateQueries({ predicate: ({ meta }) => mustLookAgain(meta?.about, touched) });
 
-/** After something was logged: this tab and every other tab look again. */
-export function recordChanged(cache: QueryClient): Promise<unknown> {
-  channel?.postMessage('changed');
-  return invalidate(cache);
+/** Something was written that this tab knows already. */
+export const tellOtherTabs = (touched: Touched): void => channel?.postMessage(touched);
+
+/** After something was written: whatever is about it looks again, in this tab and in every other. */
+export function recordChanged(cache: QueryClient, touched: Touched): Promise<unknown> {
+  tellOtherTabs(touched);
+  return lookAgain(cache, touched);
 }
 
 /** Lets other tabs' changes reach this one. */
 export const followOtherTabs = (cache: QueryClient): void => {
-  channel?.addEventListener('message', () => void invalidate(cache));
+  channel?.addEventListener('message', ({ data }: MessageEvent<Touched>) => void lookAgain(cache, data));
 };

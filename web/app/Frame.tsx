@@ -5,7 +5,16 @@ import { MOMENTS, placeOf } from '#web/app/moments.ts';
 import { Rail } from '#web/app/Rail.tsx';
 import { Shelf } from '#web/app/Shelf.tsx';
 import { ShortcutKeys } from '#web/app/ShortcutKeys.tsx';
+import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { remember, REMEMBERED } from '#web/session/stored.ts';
+
+/** Comes after the first view. Where it cannot come, what is unsent stays on the device until it can. */
+const [SendingRuns] = lazyPart(() =>
+  import('#web/features/packup/SendingRuns.tsx').then(
+    (room) => room.SendingRuns,
+    () => () => null,
+  ),
+);
 
 /** The open case: the shelf along the top (which instrument), the rail at the side (which moment), the lining between. */
 export function Frame() {
@@ -58,6 +67,7 @@ export function Frame() {
         }}
       >
         <Box sx={{ maxWidth: 1240, mx: 'auto' }}>
+          <SendingRuns />
           <Outlet />
         </Box>
       </Box>

@@ -1,13 +1,14 @@
 import { mdiAccountMusicOutline, mdiMenuDown } from '@mdi/js';
-import { Button, Divider, ListSubheader, Menu, MenuItem, SvgIcon, useColorScheme } from '@mui/material';
+import { Button, Divider, ListSubheader, Menu, MenuItem, useColorScheme } from '@mui/material';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { PlayerView } from '#contract/players.ts';
+import type { Player } from '#core/players/profile.ts';
 import { choosePlayer } from '#web/session/current-player.ts';
+import { Icon } from '#web/ui/Icon.tsx';
 
 type PlayerMenuProps = {
-  readonly player: PlayerView;
-  readonly players: readonly PlayerView[];
+  readonly player: Player;
+  readonly players: readonly Player[];
   readonly onShowKeys: () => void;
 };
 
@@ -34,16 +35,8 @@ export function PlayerMenu({ player, players, onShowKeys }: PlayerMenuProps) {
         onClick={(event) => setAnchor(event.currentTarget)}
         aria-haspopup="menu"
         aria-label={`Player: ${player.name}`}
-        startIcon={
-          <SvgIcon aria-hidden>
-            <path d={mdiAccountMusicOutline} />
-          </SvgIcon>
-        }
-        endIcon={
-          <SvgIcon aria-hidden>
-            <path d={mdiMenuDown} />
-          </SvgIcon>
-        }
+        startIcon={<Icon path={mdiAccountMusicOutline} />}
+        endIcon={<Icon path={mdiMenuDown} />}
         sx={{ color: 'frame.text', flexShrink: 0, px: { xs: 1, sm: 1.5 } }}
       >
         {player.name.split(' ')[0]}

@@ -1,6 +1,7 @@
-import { Box, ButtonBase, SvgIcon } from '@mui/material';
+import { Box, ButtonBase } from '@mui/material';
 import { Link } from 'react-router';
 import { MOMENTS, type MomentPath } from '#web/app/moments.ts';
+import { Icon } from '#web/ui/Icon.tsx';
 
 type RailProps = { readonly moment: MomentPath; readonly instrumentId: string | null };
 
@@ -45,9 +46,7 @@ export function Rail({ moment, instrumentId }: RailProps) {
               '&:hover': { bgcolor: 'frame.raised' },
             }}
           >
-            <SvgIcon aria-hidden>
-              <path d={icon} />
-            </SvgIcon>
+            <Icon path={icon} />
             {name}
           </ButtonBase>
         );

@@ -1,5 +1,5 @@
 import { mdiPlus } from '@mdi/js';
-import { Box, ButtonBase, SvgIcon, Typography } from '@mui/material';
+import { Box, ButtonBase, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { ShelfPlace } from '#contract/instruments.ts';
@@ -11,6 +11,7 @@ import { playerQueries } from '#web/features/players/players.queries.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { Silhouette } from '#web/ui/Silhouette.tsx';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
+import { Icon } from '#web/ui/Icon.tsx';
 
 type ShelfProps = {
   readonly moment: MomentPath;
@@ -89,9 +90,7 @@ export function Shelf({ moment, instrumentId, onShowKeys }: ShelfProps) {
           aria-label="Add an instrument"
           sx={{ ...place(false), px: 2, borderStyle: 'dashed' }}
         >
-          <SvgIcon aria-hidden>
-            <path d={mdiPlus} />
-          </SvgIcon>
+          <Icon path={mdiPlus} />
         </ButtonBase>
       </Box>
       {player && players.data && <PlayerMenu player={player} players={players.data} onShowKeys={onShowKeys} />}

@@ -33,5 +33,10 @@ export function remember(key: string, value: string): void {
 /** One word kept on this device, or null. */
 export const useRemembered = (key: string): string | null => useSyncExternalStore(subscribe, () => read(key));
 
-export const REMEMBERED = { player: 'ulu.player', instrument: 'ulu.instrument', shortcuts: 'ulu.shortcuts' } as const;
+export const REMEMBERED = {
+  player: 'ulu.player',
+  instrument: 'ulu.instrument',
+  shortcuts: 'ulu.shortcuts',
+  unsent: 'ulu.unsent',
+} as const;
 export const remembered = read;

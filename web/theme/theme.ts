@@ -113,6 +113,42 @@ export const theme = createTheme({
     MuiButton: {
       defaultProps: { disableElevation: true, disableRipple: true },
       styleOverrides: { root: { minHeight: 44, borderRadius: 10 } },
+      variants: [
+        {
+          // The next action of a screen: brass yellow with an ink outline, and a rim that gives way under the finger.
+          props: { variant: 'brass' },
+          style: {
+            backgroundColor: 'var(--ulu-palette-brass-main)',
+            color: 'var(--ulu-palette-brass-ink)',
+            border: '2px solid var(--ulu-palette-brass-ink)',
+            padding: '6px 24px',
+            minHeight: 56,
+            fontSize: '1.125rem',
+            boxShadow: '0 3px 0 var(--ulu-palette-brass-ink)',
+            '&:hover': { backgroundColor: 'var(--ulu-palette-brass-main)', filter: 'brightness(1.06)' },
+            '&:active': { transform: 'translateY(2px)', boxShadow: '0 1px 0 var(--ulu-palette-brass-ink)' },
+            '&.Mui-disabled': {
+              backgroundColor: 'var(--ulu-palette-well-deep)',
+              color: 'var(--ulu-palette-text-secondary)',
+              borderColor: 'var(--ulu-palette-divider)',
+              boxShadow: 'none',
+            },
+          },
+        },
+      ],
+    },
+    // At the finger's size, wherever they stand.
+    MuiMenuItem: { styleOverrides: { root: { minHeight: 44 } } },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          minHeight: 48,
+          padding: '6px 8px',
+          textTransform: 'none',
+          fontSize: '1rem',
+          color: 'var(--ulu-palette-text-primary)',
+        },
+      },
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiIconButton: { styleOverrides: { root: { minWidth: 44, minHeight: 44 } } },

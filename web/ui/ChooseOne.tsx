@@ -34,11 +34,7 @@ export function ChooseOne<Value extends string>({
         {...(labelHidden === true ? { 'aria-label': label } : { 'aria-labelledby': id })}
       >
         {options.map((option) => (
-          <ToggleButton
-            key={option.value}
-            value={option.value}
-            sx={{ minHeight: 48, textTransform: 'none', fontSize: '1rem', color: 'text.primary', px: 1 }}
-          >
+          <ToggleButton key={option.value} value={option.value}>
             {option.words}
           </ToggleButton>
         ))}

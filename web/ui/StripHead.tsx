@@ -3,6 +3,7 @@ import type { StripSegment } from '#contract/instruments.ts';
 import { BoreStrip, type StripThread } from '#web/ui/BoreStrip.tsx';
 import type { OnPart, StripPin } from '#web/ui/bore-strip-marks.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { FORMAT } from '#web/clock/format.ts';
 
 type StripHeadProps = {
   readonly title: string;
@@ -20,7 +21,7 @@ type StripHeadProps = {
 export function StripHead({ title, subtitle, segments, hint, ...strip }: StripHeadProps) {
   const upright = useMediaQuery(useTheme().breakpoints.down('sm'));
   const grams = segments.reduce((sum, { waterGrams }) => sum + waterGrams, 0);
-  const water = grams > 0 ? `, about ${grams.toFixed(1)} g of water in it` : '';
+  const water = grams > 0 ? `, about ${FORMAT.grams(grams)} of water in it` : '';
   return (
     <Compartment>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap', mb: 0.5 }}>

@@ -1,4 +1,5 @@
 import { Box } from '@mui/material';
+import { SOON_AT } from '#core/care/care-state.ts';
 import type { GaugeView } from '#contract/instruments.ts';
 
 type TubeGaugeProps = {
@@ -10,7 +11,6 @@ type TubeGaugeProps = {
 const WIDTH = 16;
 const TUBE = { left: 3, right: 13, top: 5, bottom: 34 };
 const DEPTH = TUBE.bottom - TUBE.top;
-const SOON_AT = 0.75;
 const LEAST_SHOWN = 0.16;
 
 const outline = `M${TUBE.left} ${TUBE.top}V${TUBE.bottom - 5}a5 5 0 0 0 10 0V${TUBE.top}`;

@@ -2,6 +2,7 @@ import { Box, Button, Collapse, Typography } from '@mui/material';
 import { useId, useState, type ReactNode } from 'react';
 import type { Mark } from '#core/explain/explained.ts';
 import { MARK_WORDS } from '#core/explain/mark-words.ts';
+import { PlainList } from '#web/ui/PlainList.tsx';
 
 export type WhyLineView = { readonly rule: string; readonly text: string; readonly mark: Mark };
 type WhyFoldProps = {
@@ -41,7 +42,7 @@ export function WhyFold({ lines, about, label = 'Why', children }: WhyFoldProps)
         {label}
       </Button>
       <Collapse in={open} id={id} unmountOnExit>
-        <Box component="ul" sx={{ m: 0, mt: 0.5, mb: 1, pl: 0, listStyle: 'none', display: 'grid', gap: 0.75 }}>
+        <PlainList gap={0.75} sx={{ mt: 0.5, mb: 1 }}>
           {lines.map(({ rule, text, mark }, index) => (
             <Typography
               component="li"
@@ -55,7 +56,7 @@ export function WhyFold({ lines, about, label = 'Why', children }: WhyFoldProps)
               </Box>
             </Typography>
           ))}
-        </Box>
+        </PlainList>
       </Collapse>
     </Box>
   );

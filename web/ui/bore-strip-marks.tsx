@@ -2,6 +2,7 @@ import { Box } from '@mui/material';
 import type { KeyboardEvent, MouseEvent } from 'react';
 import type { GaugeView, StripSegment } from '#contract/instruments.ts';
 import type { PlacedSegment } from '#web/ui/bore-strip-geometry.ts';
+import { FORMAT } from '#web/clock/format.ts';
 
 export type StripPin = { readonly part: string; readonly state: GaugeView['state']; readonly count: number };
 export type OnPart = (part: StripSegment['part'], at: Element) => void;
@@ -77,7 +78,7 @@ export function PartName({ segment, widest, sideTubes, upright }: PartNameProps)
   const side = segment.lift !== 0;
   const x = segment.x + segment.width * (upright && side ? 0.92 : 0.5);
   const y = side ? segment.lift + 4 : widest + 20;
-  const grams = segment.waterGrams >= GRAMS_SHOWN ? ` ${segment.waterGrams.toFixed(1)} g` : '';
+  const grams = segment.waterGrams >= GRAMS_SHOWN ? ` ${FORMAT.grams(segment.waterGrams)}` : '';
   const common = {
     fontSize: upright ? LETTERS.upright : LETTERS.lying,
     style: { fill: 'var(--ulu-palette-text-secondary)' },

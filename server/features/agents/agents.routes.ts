@@ -1,7 +1,6 @@
 import { Router } from 'express';
 import { agentPaths } from '#contract/agents.ts';
 import { listAgents, mixingOf, verdictsAnywhere, verdictsFor } from '#server/features/agents/agents.use-cases.ts';
-import { localDate } from '#core/time/local-date.ts';
 import { todayQuery } from '#contract/scalars.ts';
 import { param, queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
 
@@ -10,7 +9,7 @@ export function agentsRoutes(services: Serving): Router {
   router.get(agentPaths.list, (req, res) => void res.json(listAgents(services(req))));
   router.get('/api/agents/:agentId/verdicts/:instrumentId', (req, res) => {
     const { today } = queryOf(todayQuery, req);
-    sendOutcome(res, verdictsFor(services(req), param(req, 'agentId'), param(req, 'instrumentId'), localDate(today)));
+    sendOutcome(res, verdictsFor(services(req), param(req, 'agentId'), param(req, 'instrumentId'), today));
   });
   router.get('/api/agents/:agentId/verdicts', (req, res) =>
     sendOutcome(res, verdictsAnywhere(services(req), param(req, 'agentId'))),

@@ -5,7 +5,7 @@ import { mayIUseAnywhere } from '#core/agents/anywhere.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { AgentList, MixingView, VerdictsView } from '#contract/agents.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { notFound, type Failure } from '#server/failure.ts';
+import { noInstrument, notFound, type Failure } from '#server/failure.ts';
 import type { Services } from '#server/services.ts';
 
 export const listAgents = ({ book }: Services): AgentList =>
@@ -19,14 +19,14 @@ export function verdictsFor(
   today: LocalDate,
 ): Outcome<VerdictsView, Failure> {
   const agent = agentWith(book, agentId);
-  if (!agent) return fail(notFound('agentId', 'Not in the book: ask the maker or the bench.'));
+  if (!agent) return fail(notFound('agentId', { code: 'not-in-the-book' }));
   const reading = readings.of(instrumentId);
-  if (!reading) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  if (!reading) return fail(noInstrument());
   const { methods } = reading.situation(today);
   return succeed({
     agentId,
     agentName: agent.name,
-    instrumentId,
+    instrumentId: reading.instrument.id,
     cautions: [...(agent.cautions ?? [])],
     parts: mayIUse(agent, methods.context, methods).map(({ surface, verdict, why, mark }) => ({
       surface: surface.id,
@@ -42,7 +42,7 @@ export function verdictsFor(
 /** What the book says of an agent on anything; where practice differs it says so, for no instrument decides. */
 export function verdictsAnywhere({ book }: { readonly book: Book }, agentId: string): Outcome<VerdictsView, Failure> {
   const agent = agentWith(book, agentId);
-  if (!agent) return fail(notFound('agentId', 'Not in the book: ask the maker or the bench.'));
+  if (!agent) return fail(notFound('agentId', { code: 'not-in-the-book' }));
   return succeed({
     agentId,
     agentName: agent.name,

@@ -1,3 +1,4 @@
+import type { CareItemId } from '#core/book/care-ids.ts';
 import type { Book } from '#core/book/book.ts';
 import { bookItem } from '#core/book/book.ts';
 import type { CareItem } from '#core/book/care-item.ts';
@@ -7,22 +8,21 @@ import { doneWords } from '#core/care/record-words.ts';
 import type { Instrument, InstrumentId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
-import { wallMinute } from '#core/plays/play.ts';
+import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { ofInstrument } from '#core/record/fact.ts';
-import { localDate } from '#core/time/local-date.ts';
 import { carePaths, logCareRequest, type LogCareRequest } from '#contract/care.ts';
-import { invalid, notFound, type Failure } from '#server/failure.ts';
+import { invalid, noInstrument, notFound, type Failure } from '#server/failure.ts';
 import { misrepeatedCare } from '#server/features/care/care.repository.ts';
 import { careDone } from '#server/features/care/care.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
-import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import { defineFact, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 
 const LAST_MINUTE_OF_DAY = 1439;
 
 export type CareDoneBody = {
   readonly instrumentId: InstrumentId;
-  readonly itemId: string;
+  readonly itemId: CareItemId;
   readonly by: DoneBy;
   /** Day and minute as one number, as clocks count. */
   readonly wallMinute: number;
@@ -34,24 +34,22 @@ export function itemOf(
   { instrumentId, itemId }: { readonly instrumentId: string; readonly itemId: string },
 ): Outcome<{ readonly instrument: Instrument; readonly item: CareItem }, Failure> {
   const instrument = instruments.find(instrumentId);
-  if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  if (!instrument) return fail(noInstrument());
   const item = itemIn(practiceFor(book, instrument.kind, instrument.build), itemId);
-  if (!item) return fail(notFound('itemId', 'This instrument has no such care.'));
+  if (!item) return fail(notFound('itemId', { code: 'no-such-care' }));
   return succeed({ instrument, item });
 }
 
-function decide(
-  request: LogCareRequest,
-  { now }: Deciding,
-  services: Services,
-): Outcome<ToWrite<CareDoneBody>, Failure> {
+type Done = Pick<LogCareRequest, 'instrumentId' | 'itemId' | 'doneOn' | 'by'>;
+
+/** Care of an instrument that was done by now, as it is written down. */
+export function doneBefore(services: Services, request: Done, now: WallClock): Outcome<ToWrite<CareDoneBody>, Failure> {
   const about = itemOf(services, request);
   if (!about.ok) return about;
   const { instrument } = about.value;
-  const doneOn = localDate(request.doneOn);
-  if (doneOn > now.on) return fail(invalid('doneOn', 'That has not happened yet.'));
-  if (doneOn < instrument.acquiredOn && instrument.cameNew)
-    return fail(invalid('doneOn', 'It was new when it came; nothing was done to it before.'));
+  const doneOn = request.doneOn;
+  if (doneOn > now.on) return fail(invalid('doneOn', { code: 'not-done-yet' }));
+  if (doneOn < instrument.acquiredOn && instrument.cameNew) return fail(invalid('doneOn', { code: 'was-new' }));
   // On an earlier day it was done some time that day, after the plays of that day as far as anybody knows.
   const atMinute = doneOn === now.on ? now.atMinute : LAST_MINUTE_OF_DAY;
   const { itemId, by } = request;
@@ -69,7 +67,7 @@ export const careFact = defineFact<Services>()<CareDoneBody, LogCareRequest>({
     misrepeated: misrepeatedCare,
     toRow: (done) => done,
     fromRow: ({ instrumentId, itemId, by, wallMinute: at }) => ({
-      instrumentId: instrumentId as InstrumentId,
+      instrumentId: instrumentId,
       itemId,
       by,
       wallMinute: at,
@@ -80,7 +78,7 @@ export const careFact = defineFact<Services>()<CareDoneBody, LogCareRequest>({
   logged: {
     path: carePaths.log,
     request: logCareRequest,
-    decide,
+    decide: (request, { now }, services) => doneBefore(services, request, now),
     sent: ({ on, body }) => ({ ...body, doneOn: on }),
     answer: ({ key, on, body: { instrumentId, itemId, by } }) => ({ key, instrumentId, itemId, doneOn: on, by }),
   },

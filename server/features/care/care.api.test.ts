@@ -161,7 +161,7 @@ describe('an edited build', () => {
       .send({ key: aKey(), instrumentId: 'clarinet', build: { ...WOODEN, body: 'plastic' }, now: NOW })
       .expect(201);
     const { body: later } = await server.api().get(`/api/runs/${run.key}`).expect(200);
-    expect(later.steps.map(({ itemId }: { itemId: string }) => itemId)).toEqual(['swab/wash']);
+    expect(later.plan.steps.map(({ item }: { item: string }) => item)).toEqual(['swab/wash']);
   });
 });
 
@@ -188,8 +188,41 @@ describe('every kind', () => {
         .post('/api/runs')
         .send({ ...start, parts: [{ instrumentId: id, playKey: null, itemIds: [] }] })
         .expect(201);
-      expect([kind, run.steps.length > 2]).toEqual([kind, true]);
+      expect([kind, run.plan.steps.length > 2]).toEqual([kind, true]);
       expect((await page(id)).strip.reduce((sum, { waterShare }) => sum + waterShare, 0)).toBeGreaterThan(0.5);
     }
   }, 60_000);
+});
+
+describe('when each was last done, as remembered', () => {
+  const items = [
+    { itemId: 'swab/wash', doneOn: '2026-11-01', by: 'player' },
+    { itemId: 'wind/bench-service', doneOn: '2026-05-01', by: 'bench' },
+  ];
+  const body = (over: object = {}) => ({ key: aKey(), instrumentId: 'clarinet', items, now: NOW, ...over });
+
+  test('lands whole, is one line of the record, and is taken back whole', async () => {
+    const sent = body();
+    await post('last-done', sent).expect(201);
+    await post('last-done', sent).expect(200);
+    expect((await clock('swab/wash'))?.lastDone).toEqual({ on: '2026-11-01', by: 'player' });
+    expect((await clock('wind/bench-service'))?.lastDone).toEqual({ on: '2026-05-01', by: 'bench' });
+    const entries = async () => (await server.api().get('/api/record/clarinet?limit=9').expect(200)).body.entries;
+    expect(await entries()).toMatchObject([{ words: 'Last done, as remembered: wash the swab and bench service' }]);
+    await takeBack(sent.key);
+    expect((await clock('swab/wash'))?.lastDone).toBeNull();
+    expect((await clock('wind/bench-service'))?.lastDone).toBeNull();
+    expect(await entries()).toEqual([]);
+  });
+
+  test.each([
+    ['an item it does not have', { itemId: 'piston-brass/bath' }, 404, 'items[1].itemId'],
+    ['a day to come', { doneOn: '2026-12-24' }, 400, 'items[1].doneOn'],
+    ['the same item twice', { itemId: 'swab/wash' }, 400, 'items[1].itemId'],
+  ])('with %s lands not at all', async (_what, over, status, field) => {
+    const answer = await post('last-done', body({ items: [items[0], { ...items[1], ...over }] }));
+    expect([answer.status, answer.body.errors[0].field]).toEqual([status, field]);
+    expect((await clock('swab/wash'))?.lastDone).toBeNull();
+    expect((await post('last-done', body({ items: [] }))).status).toBe(400);
+  });
 });

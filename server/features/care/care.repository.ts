@@ -1,8 +1,9 @@
+import type { CareDone } from '#core/packup/run-log.ts';
 import { and, asc, eq, max, sql } from 'drizzle-orm';
 import type { LastDone, SignNoticed } from '#core/care/care-clock.ts';
 import type { CareDecision } from '#core/care/care-decision.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
-import type { DoneBy } from '#core/care/done-by.ts';
+import { DONE_BY } from '#core/care/done-by.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { localDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
@@ -16,7 +17,7 @@ const counting = eq(facts.counts, true);
  * one to the next, so that ten years of entries are not read through.
  */
 const lastOfEach = (db: Db) =>
-  db.$client.prepare<[string, string, string], { item: string; last: string | null }>(`
+  db.$client.prepare<[string, string, string], { item: CareItemId; last: string | null }>(`
     with recursive items(item) as (
       select min(item_id) from care_done where instrument_id = ?
       union all
@@ -29,7 +30,9 @@ const lastOfEach = (db: Db) =>
 /** "29743800 player": the wall minute and who did it, as they stand side by side in the index. */
 function lastDoneFrom(said: string): LastDone {
   const [at = '', by = ''] = said.split(' ');
-  return { atWallMinute: Number(at), by: by as DoneBy };
+  const who = DONE_BY.find((one) => one === by);
+  if (who === undefined) throw new Error(`care_done says it was done by ${by}`);
+  return { atWallMinute: Number(at), by: who };
 }
 
 /** In the order they were seen, so that the last one of an item wins in a map. */
@@ -59,7 +62,7 @@ function decisionFromRow({ kind, on: text, until, itemId }: DecisionRow): CareDe
   const on = localDate(text);
   if (kind !== 'postponed') return { kind, on };
   if (until === null) throw new Error(`a postponement of ${itemId} has no day`);
-  return { kind, on, until: localDate(until) };
+  return { kind, on, until: until };
 }
 
 export function createCareRepository(db: Db) {
@@ -79,13 +82,11 @@ export function createCareRepository(db: Db) {
     .prepare();
   return {
     /** When each item was last done, as far as that counts; and every item that was ever logged. */
-    history: (id: string): { lastDone: ReadonlyMap<CareItemId, LastDone>; itemsLogged: readonly string[] } => {
+    history: (id: string): { lastDone: ReadonlyMap<CareItemId, LastDone>; itemsLogged: readonly CareItemId[] } => {
       const rows = last.all(id, id, id);
       return {
         lastDone: new Map(
-          rows.flatMap(({ item, last: said }) =>
-            said === null ? [] : [[item as CareItemId, lastDoneFrom(said)] as const],
-          ),
+          rows.flatMap(({ item, last: said }) => (said === null ? [] : [[item, lastDoneFrom(said)] as const])),
         ),
         itemsLogged: rows.map(({ item }) => item),
       };
@@ -96,21 +97,18 @@ export function createCareRepository(db: Db) {
       new Map(
         signs
           .all({ instrumentId })
-          .map(({ itemId, part, on, atMinute }) => [
-            itemId as CareItemId,
-            { atWallMinute: wallMinute(localDate(on), atMinute ?? 0), part },
-          ]),
+          .map(({ itemId, part, on, atMinute }) => [itemId, { atWallMinute: wallMinute(on, atMinute ?? 0), part }]),
       ),
 
     /** The latest decision about each item that counts. */
     decisions: (instrumentId: string): ReadonlyMap<CareItemId, CareDecision> =>
-      new Map(decisions.all({ instrumentId }).map((row) => [row.itemId as CareItemId, decisionFromRow(row)])),
+      new Map(decisions.all({ instrumentId }).map((row) => [row.itemId, decisionFromRow(row)])),
 
     /** The place in the order of arrival of the last reset that counts; 0 where there is none. */
     lastResetId: (instrumentId: string): number => newestReset.get({ instrumentId })?.id ?? 0,
 
     /** What the end of one run has recorded. */
-    doneBy: (source: number): { instrumentId: string; itemId: string }[] => ofSource.all({ source }),
+    doneBy: (source: number): CareDone[] => ofSource.all({ source }),
   };
 }
 export type CareRepository = ReturnType<typeof createCareRepository>;

@@ -1,5 +1,4 @@
 import { Router } from 'express';
-import { localDate } from '#core/time/local-date.ts';
 import { carePaths } from '#contract/care.ts';
 import { todayQuery } from '#contract/scalars.ts';
 import { careOverviewOf, instrumentPageOf } from '#server/features/care/care.use-cases.ts';
@@ -9,11 +8,11 @@ export function careRoutes(services: Serving): Router {
   const router = Router();
   router.get(carePaths.log, async (req, res) => {
     const { today } = queryOf(todayQuery, req);
-    res.json(await careOverviewOf(services(req), localDate(today)));
+    res.json(await careOverviewOf(services(req), today));
   });
   router.get(`${carePaths.log}/:instrumentId`, (req, res) => {
     const { today } = queryOf(todayQuery, req);
-    sendOutcome(res, instrumentPageOf(services(req), param(req, 'instrumentId'), localDate(today)));
+    sendOutcome(res, instrumentPageOf(services(req), param(req, 'instrumentId'), today));
   });
   return router;
 }

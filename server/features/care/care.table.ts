@@ -1,26 +1,19 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { LastDoneRequest } from '#contract/care.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import { DECISION_KINDS } from '#core/care/care-decision.ts';
 import { DONE_BY } from '#core/care/done-by.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
 import { oneOf } from '#server/db/one-of.ts';
-import { instruments } from '#server/features/instruments/instruments.table.ts';
-import { facts } from '#server/record/record.table.ts';
-
-const ofInstrument = () => ({
-  factId: integer('fact_id')
-    .primaryKey()
-    .references(() => facts.id),
-  instrumentId: text('instrument_id')
-    .notNull()
-    .references(() => instruments.id),
-});
+import { ofInstrument } from '#server/features/instruments/instruments.table.ts';
 
 export const careDone = sqliteTable(
   'care_done',
   {
     ...ofInstrument(),
-    itemId: text('item_id').notNull(),
+    itemId: text('item_id').$type<CareItemId>().notNull(),
     by: text({ enum: DONE_BY }).notNull(),
     /** Day and minute of the spine as one number, and whether it counts: the last time of each item is one seek. */
     wallMinute: integer('wall_minute').notNull(),
@@ -35,7 +28,11 @@ export const careDone = sqliteTable(
 /** Signs somebody has seen: a stiff joint, lime, something stuck. */
 export const signsNoticed = sqliteTable(
   'signs_noticed',
-  { ...ofInstrument(), itemId: text('item_id').notNull(), part: text({ enum: PART_IDS }).notNull() },
+  {
+    ...ofInstrument(),
+    itemId: text('item_id').$type<CareItemId>().notNull(),
+    part: text({ enum: PART_IDS }).notNull(),
+  },
   (table) => [index('signs_of_instrument').on(table.instrumentId)],
 );
 
@@ -44,9 +41,9 @@ export const careDecisions = sqliteTable(
   'care_decisions',
   {
     ...ofInstrument(),
-    itemId: text('item_id').notNull(),
+    itemId: text('item_id').$type<CareItemId>().notNull(),
     kind: text({ enum: DECISION_KINDS }).notNull(),
-    until: text(),
+    until: text().$type<LocalDate>(),
   },
   (table) => [
     check('care_decisions_kind', oneOf(sql`${table.kind}`, DECISION_KINDS)),
@@ -59,3 +56,14 @@ export const careDecisions = sqliteTable(
 export const wetnessResets = sqliteTable('wetness_resets', ofInstrument(), (table) => [
   index('resets_of_instrument').on(table.instrumentId),
 ]);
+
+/** What somebody remembers of an instrument that came with a history: one entry, with a fact of care for each item. */
+export const lastDone = sqliteTable(
+  'last_done',
+  {
+    ...ofInstrument(),
+    /** JSON of what was sent: each item, its day and who did it. */
+    items: text({ mode: 'json' }).$type<LastDoneRequest['items']>().notNull(),
+  },
+  (table) => [index('last_done_of_instrument').on(table.instrumentId)],
+);

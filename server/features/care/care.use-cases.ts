@@ -5,7 +5,7 @@ import { methodsInForce } from '#core/methods/chosen-method.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { CareOverview, InstrumentPage } from '#contract/care.ts';
 import { clockView, instrumentView, waterView, wetnessView } from '#server/features/care/care.views.ts';
-import { notFound, type Failure } from '#server/failure.ts';
+import { noInstrument, type Failure } from '#server/failure.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 import { inTurns } from '#server/turns.ts';
@@ -30,12 +30,12 @@ function closedItems({ book }: Services, { facts, situation }: Reading, today: L
 /** Everything the page of one instrument shows, computed from its facts. */
 export function instrumentPageOf(services: Services, id: string, today: LocalDate): Outcome<InstrumentPage, Failure> {
   const reading = services.readings.of(id);
-  if (!reading) return fail(notFound('id', 'No such instrument in the record.'));
+  if (!reading) return fail(noInstrument('id'));
   const { instrument, player, facts } = reading;
   const situation = reading.situation(today);
   const { kind, care, methods, plays } = situation;
   const lastPlay = facts.lastPlay();
-  const water = waterView(situation, care.awaitsPackUp ? lastPlay : null, reading.wetness());
+  const water = waterView(situation, care.awaitsPackUp ? lastPlay : null, reading.wetness(), services.format);
   const reader = { player, today, format: services.format };
   return succeed({
     instrument: instrumentView(instrument, kind),

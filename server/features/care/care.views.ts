@@ -15,9 +15,9 @@ import { kindName } from '#core/instruments/kind.ts';
 import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { condensate } from '#core/water/condensation.ts';
-import { letOutAfter, letOutWords } from '#core/water/let-out.ts';
-import { passReasonWords } from '#core/water/passes.ts';
-import { usualWetness, WETNESS_GRID, wetnessMoments, type Wetness } from '#core/water/wetness.ts';
+import { letOutAfter } from '#core/water/let-out.ts';
+import { letOutWords, passReasonWords } from '#core/water/water-words.ts';
+import { wetnessFactors, usualWetness, type Wetness } from '#core/water/wetness.ts';
 import type { CareClockView, InstrumentPage } from '#contract/care.ts';
 import type { InstrumentView } from '#contract/instruments.ts';
 
@@ -93,34 +93,29 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
 export type LeavesWater = { readonly minutes: number; readonly roomCelsius: number | null };
 
 /** Water left by the last play, with its reasons; none once the instrument is packed up. */
-export function waterView(situation: Situation, play: LeavesWater | null, wetness: Wetness): InstrumentPage['water'] {
+export function waterView(
+  situation: Situation,
+  play: LeavesWater | null,
+  wetness: Wetness,
+  format: Format,
+): InstrumentPage['water'] {
   const { water } = situation.kind;
   const minutes = play?.minutes ?? 0;
   const roomCelsius = play?.roomCelsius ?? situation.conditions.roomCelsius;
   const grams = condensate(water, minutes, roomCelsius);
-  const because = grams > 0 ? [passReasonWords({ rule: 'water-blown-in', minutes, roomCelsius, grams })] : [];
+  const because = grams > 0 ? [passReasonWords({ rule: 'water-blown-in', minutes, roomCelsius, grams }, format)] : [];
   const letOut = letOutAfter(water, roomCelsius, wetness);
   return {
     grams,
     minutes,
     because,
-    letOut: letOut && { minutes: letOut.value, because: letOut.because.map(letOutWords) },
+    letOut: letOut && { minutes: letOut.value, because: letOut.because.map((reason) => letOutWords(reason, format)) },
   };
 }
-
-/** Four fifths of a normal distribution lie within ±1.2816 standard deviations. */
-const Z_80_PERCENT = 1.2816;
 
 /** The belief about how wet a player blows, as factors of the usual water; null where nothing is swabbed by it. */
 export function wetnessView({ practice }: MethodsStanding, wetness: Wetness): InstrumentPage['wetness'] {
   if (!practice.steps.some(({ repeats }) => repeats?.kind === 'passes-by-water')) return null;
-  const { mean, spread } = wetnessMoments(wetness);
-  return {
-    taps: wetness.taps,
-    factor: Math.exp(mean),
-    low: Math.exp(mean - Z_80_PERCENT * spread),
-    high: Math.exp(mean + Z_80_PERCENT * spread),
-    factors: WETNESS_GRID.map((w) => Math.exp(w)),
-    weights: [...wetness.weights],
-  };
+  const { factor, low, high, factors } = wetnessFactors(wetness);
+  return { taps: wetness.taps, factor, low, high, factors: [...factors], weights: [...wetness.weights] };
 }

@@ -1,10 +1,11 @@
+import type { CareItemId } from '#core/book/care-ids.ts';
 import { bookItem } from '#core/book/book.ts';
 import type { DecisionKind } from '#core/care/care-decision.ts';
 import { decisionWords } from '#core/care/record-words.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { ofInstrument } from '#core/record/fact.ts';
-import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import { carePaths, logDecisionRequest, type LogDecisionRequest } from '#contract/care.ts';
 import { invalid, type Failure } from '#server/failure.ts';
 import { itemOf } from '#server/features/care/care-done.fact.ts';
@@ -17,7 +18,7 @@ const LATEST_POSTPONEMENT_DAYS = 365;
 
 export type DecisionBody = {
   readonly instrumentId: InstrumentId;
-  readonly itemId: string;
+  readonly itemId: CareItemId;
   readonly kind: DecisionKind;
   readonly until: LocalDate | null;
 };
@@ -31,13 +32,12 @@ function decide(
   if (!about.ok) return about;
   const { instrument, item } = about.value;
   const { kind, itemId } = request;
-  const until = request.until === null ? null : localDate(request.until);
+  const until = request.until;
   if (item.trigger.kind === 'every-play')
-    return fail(invalid('itemId', `${item.name} belongs to every play; leave it out in the run, with a reason.`));
-  if ((kind === 'postponed') !== (until !== null))
-    return fail(invalid('until', 'A day goes with letting wait, and with nothing else.'));
+    return fail(invalid('itemId', { code: 'belongs-to-every-play', item: item.name }));
+  if ((kind === 'postponed') !== (until !== null)) return fail(invalid('until', { code: 'day-and-waiting' }));
   if (until !== null && (until <= now.on || until > addDays(now.on, LATEST_POSTPONEMENT_DAYS)))
-    return fail(invalid('until', 'Let it wait until a day after today, within a year.'));
+    return fail(invalid('until', { code: 'waits-too-long' }));
   return succeed({ body: { instrumentId: instrument.id, itemId, kind, until }, on: now.on, atMinute: null });
 }
 
@@ -47,10 +47,10 @@ export const decisionFact = defineFact<Services>()<DecisionBody, LogDecisionRequ
   store: bodyTable(careDecisions, {
     toRow: (decision) => decision,
     fromRow: ({ instrumentId, itemId, kind, until }) => ({
-      instrumentId: instrumentId as InstrumentId,
+      instrumentId: instrumentId,
       itemId,
       kind,
-      until: until === null ? null : localDate(until),
+      until,
     }),
   }),
   about: ({ instrumentId }) => [ofInstrument(instrumentId)],

@@ -2,6 +2,7 @@ import { bookItem } from '#core/book/book.ts';
 import { signOf } from '#core/book/care-item.ts';
 import { signWords } from '#core/care/record-words.ts';
 import { signParts } from '#core/care/sign-parts.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
@@ -14,16 +15,16 @@ import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 
-export type SignBody = { readonly instrumentId: InstrumentId; readonly itemId: string; readonly part: PartId };
+export type SignBody = { readonly instrumentId: InstrumentId; readonly itemId: CareItemId; readonly part: PartId };
 
 function decide(request: LogSignRequest, { now }: Deciding, services: Services): Outcome<ToWrite<SignBody>, Failure> {
   const about = itemOf(services, request);
   if (!about.ok) return about;
   const { instrument, item } = about.value;
   const seen = signOf(item);
-  if (seen === undefined) return fail(invalid('itemId', `${item.name} goes by its clock, not by a sign.`));
+  if (seen === undefined) return fail(invalid('itemId', { code: 'goes-by-its-clock', item: item.name }));
   if (!signParts(item, services.book.kinds[instrument.kind], instrument.build).includes(request.part))
-    return fail(invalid('part', `This instrument has no such part for "${seen}".`));
+    return fail(invalid('part', { code: 'not-seen-there', seen }));
   const { itemId, part } = request;
   return succeed({ body: { instrumentId: instrument.id, itemId, part }, ...now });
 }
@@ -33,7 +34,7 @@ export const signFact = defineFact<Services>()<SignBody, LogSignRequest>({
   kind: 'sign',
   store: bodyTable(signsNoticed, {
     toRow: (sign) => sign,
-    fromRow: ({ instrumentId, itemId, part }) => ({ instrumentId: instrumentId as InstrumentId, itemId, part }),
+    fromRow: ({ instrumentId, itemId, part }) => ({ instrumentId: instrumentId, itemId, part }),
   }),
   about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }, { book }) => signWords(bookItem(book, body.itemId), body.itemId),

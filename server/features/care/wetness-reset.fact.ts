@@ -2,7 +2,7 @@ import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import { ofInstrument } from '#core/record/fact.ts';
 import { carePaths, resetWetnessRequest, type ResetWetnessRequest } from '#contract/care.ts';
-import { notFound } from '#server/failure.ts';
+import { noInstrument } from '#server/failure.ts';
 import { wetnessResets } from '#server/features/care/care.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact } from '#server/record/define-fact.ts';
@@ -13,7 +13,7 @@ export const wetnessResetFact = defineFact<Services>()<{ readonly instrumentId: 
   kind: 'wetness-reset',
   store: bodyTable(wetnessResets, {
     toRow: (reset) => reset,
-    fromRow: ({ instrumentId }) => ({ instrumentId: instrumentId as InstrumentId }),
+    fromRow: ({ instrumentId }) => ({ instrumentId: instrumentId }),
   }),
   about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   logged: {
@@ -21,7 +21,7 @@ export const wetnessResetFact = defineFact<Services>()<{ readonly instrumentId: 
     request: resetWetnessRequest,
     decide: ({ instrumentId }, { now }, { instruments }) => {
       const instrument = instruments.find(instrumentId);
-      if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+      if (!instrument) return fail(noInstrument());
       return succeed({ body: { instrumentId: instrument.id }, ...now });
     },
   },

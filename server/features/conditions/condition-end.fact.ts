@@ -17,11 +17,11 @@ function decide(
   { record, conditions, book }: Services,
 ): Outcome<ToWrite<ConditionEndBody>, Failure> {
   const condition = record.standing(conditionKey)?.kind === conditionFact.kind && conditions.find(conditionKey);
-  if (!condition) return fail(notFound('conditionKey', 'No such condition in the record.'));
+  if (!condition) return fail(notFound('conditionKey', { code: 'no-such-condition' }));
   const endsOn = localDate(text);
-  if (endsOn < condition.beginsOn) return fail(invalid('endsOn', 'It cannot end before it begins.'));
+  if (endsOn < condition.beginsOn) return fail(invalid('endsOn', { code: 'ends-before' }));
   if (endsOn > now.on && !conditionKind(book, condition.id).mayBeginLater)
-    return fail(invalid('endsOn', 'Say so when it is over: today at the latest.'));
+    return fail(invalid('endsOn', { code: 'ends-later' }));
   return succeed({ body: { conditionKey, endsOn }, ...now, belongsTo: conditionKey });
 }
 
@@ -30,7 +30,7 @@ export const conditionEndFact = defineFact<Services>()<ConditionEndBody, EndCond
   kind: 'condition-end',
   store: bodyTable(conditionEnds, {
     toRow: (end) => end,
-    fromRow: ({ conditionKey, endsOn }) => ({ conditionKey, endsOn: localDate(endsOn) }),
+    fromRow: ({ conditionKey, endsOn }) => ({ conditionKey, endsOn: endsOn }),
   }),
   about: () => [],
   logged: { path: conditionPaths.end, request: endConditionRequest, decide },

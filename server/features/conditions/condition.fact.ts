@@ -6,9 +6,9 @@ import { boreStrip } from '#core/instruments/bore-strip.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
-import { localDate, type LocalDate } from '#core/time/local-date.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import { beginConditionRequest, conditionPaths, type BeginConditionRequest } from '#contract/conditions.ts';
-import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
+import { conflict, invalid, noInstrument, type Failure } from '#server/failure.ts';
 import { conditions } from '#server/features/conditions/conditions.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
@@ -34,16 +34,15 @@ function checkedCondition(
   today: LocalDate,
   { book }: Services,
 ): Outcome<Condition, Failure> {
-  const last = endsOn === null ? null : localDate(endsOn);
-  const condition: Condition = { key, id, beginsOn: localDate(beginsOn), endsOn: last, part, air };
+  const last = endsOn;
+  const condition: Condition = { key, id, beginsOn, endsOn: last, part, air };
   const checked = checkCondition({ book, condition }, instrument, today);
   if (!checked.ok) {
-    const { code, field, text } = checked.failure;
-    return fail(code === 'after-it-left' ? conflict(field, text) : invalid(field, text));
+    const { field, ...fault } = checked.failure;
+    return fail(fault.code === 'has-left' ? conflict(field, fault) : invalid(field, fault));
   }
   const strip = boreStrip(book.kinds[instrument.kind], instrument.build, 0);
-  if (part !== null && !strip.some((one) => one.id === part))
-    return fail(invalid('part', 'This instrument has no such part.'));
+  if (part !== null && !strip.some((one) => one.id === part)) return fail(invalid('part', { code: 'no-such-part' }));
   return succeed(condition);
 }
 
@@ -53,7 +52,7 @@ function decide(
   services: Services,
 ): Outcome<ToWrite<ConditionBody>, Failure> {
   const instrument = services.instruments.find(request.instrumentId);
-  if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  if (!instrument) return fail(noInstrument());
   const checked = checkedCondition(request, instrument, now.on, services);
   if (!checked.ok) return checked;
   const { id, beginsOn, endsOn, part, air } = checked.value;
@@ -77,11 +76,11 @@ export const conditionFact = defineFact<Services>()<ConditionBody, BeginConditio
     }),
     fromRow: ({ condition, instrumentId, playerId, saidOn, beginsOn, endsOn, part, celsius, humidityPercent }) => ({
       condition,
-      instrumentId: instrumentId as InstrumentId | null,
-      playerId: playerId as PlayerId | null,
-      saidOn: (saidOn ?? undefined) as InstrumentId | undefined,
-      beginsOn: localDate(beginsOn),
-      endsOn: endsOn === null ? null : localDate(endsOn),
+      instrumentId: instrumentId,
+      playerId: playerId,
+      saidOn: saidOn ?? undefined,
+      beginsOn,
+      endsOn,
       part,
       air: celsius === null || humidityPercent === null ? null : { celsius, humidityPercent },
     }),

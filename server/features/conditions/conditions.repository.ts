@@ -1,7 +1,6 @@
 import { and, asc, eq, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { Condition } from '#core/book/condition.ts';
-import { localDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
 import { conditionEnds, conditions } from '#server/features/conditions/conditions.table.ts';
 import { facts } from '#server/record/record.table.ts';
@@ -35,8 +34,8 @@ function standingFromRow({ key, condition: row, end, endKey }: Row): StandingCon
     condition: {
       key,
       id,
-      beginsOn: localDate(beginsOn),
-      endsOn: last === null ? null : localDate(last),
+      beginsOn,
+      endsOn: last,
       part,
       air: celsius === null || humidityPercent === null ? null : { celsius, humidityPercent },
     },

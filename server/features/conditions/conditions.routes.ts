@@ -1,5 +1,4 @@
 import { Router } from 'express';
-import { localDate } from '#core/time/local-date.ts';
 import { conditionPaths } from '#contract/conditions.ts';
 import { todayQuery } from '#contract/scalars.ts';
 import { conditionsPageOf } from '#server/features/conditions/conditions.views.ts';
@@ -9,7 +8,7 @@ export function conditionsRoutes(services: Serving): Router {
   const router = Router();
   router.get(`${conditionPaths.begin}/:instrumentId`, (req, res) => {
     const { today } = queryOf(todayQuery, req);
-    sendOutcome(res, conditionsPageOf(services(req), param(req, 'instrumentId'), localDate(today)));
+    sendOutcome(res, conditionsPageOf(services(req), param(req, 'instrumentId'), today));
   });
   return router;
 }

@@ -1,5 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import { CONDITION_IDS } from '#core/book/condition-ids.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
@@ -17,12 +19,18 @@ export const conditions = sqliteTable(
       .primaryKey()
       .references(() => facts.id),
     condition: text({ enum: CONDITION_IDS }).notNull(),
-    instrumentId: text('instrument_id').references(() => instruments.id),
-    playerId: text('player_id').references(() => players.id),
+    instrumentId: text('instrument_id')
+      .$type<InstrumentId>()
+      .references(() => instruments.id),
+    playerId: text('player_id')
+      .$type<PlayerId>()
+      .references(() => players.id),
     /** The instrument on whose page it was said; null where an earlier version did not keep it. */
-    saidOn: text('said_on').references(() => instruments.id),
-    beginsOn: text('begins_on').notNull(),
-    endsOn: text('ends_on'),
+    saidOn: text('said_on')
+      .$type<InstrumentId>()
+      .references(() => instruments.id),
+    beginsOn: text('begins_on').$type<LocalDate>().notNull(),
+    endsOn: text('ends_on').$type<LocalDate>(),
     part: text({ enum: PART_IDS }),
     celsius: real(),
     humidityPercent: real('humidity_percent'),
@@ -43,7 +51,7 @@ export const conditionEnds = sqliteTable(
       .primaryKey()
       .references(() => facts.id),
     conditionKey: text('condition_key').notNull(),
-    endsOn: text('ends_on').notNull(),
+    endsOn: text('ends_on').$type<LocalDate>().notNull(),
   },
   (table) => [index('ends_of_condition').on(table.conditionKey)],
 );

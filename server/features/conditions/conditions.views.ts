@@ -7,7 +7,7 @@ import { boreStrip, partName } from '#core/instruments/bore-strip.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { ConditionOffer, ConditionsPage, ConditionView } from '#contract/conditions.ts';
-import { notFound, type Failure } from '#server/failure.ts';
+import { noInstrument, type Failure } from '#server/failure.ts';
 import type { StandingCondition } from '#server/features/conditions/conditions.repository.ts';
 import type { Services } from '#server/services.ts';
 
@@ -76,7 +76,7 @@ export function conditionsPageOf(
   today: LocalDate,
 ): Outcome<ConditionsPage, Failure> {
   const reading = services.readings.of(instrumentId);
-  if (!reading) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  if (!reading) return fail(noInstrument());
   const { instrument, player, facts } = reading;
   const { kind, build } = instrument;
   const situation = reading.situation(today);
@@ -89,7 +89,7 @@ export function conditionsPageOf(
       return last === null || last >= addDays(today, -SHOWN_AFTER_DAYS);
     });
   return succeed({
-    instrumentId,
+    instrumentId: instrument.id,
     playerName: player.name,
     standing: standing.map((one) => conditionView(one, shown)),
     offers: instrument.leftOn === null ? CONDITION_IDS.filter(canBe).map((id) => offerOf(id, situation)) : [],

@@ -8,7 +8,7 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { ofInstrument } from '#core/record/fact.ts';
 import type { Book } from '#core/book/book.ts';
 import { instrumentPaths, reviseBuildRequest, type ReviseBuildRequest } from '#contract/instruments.ts';
-import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
+import { conflict, invalid, noInstrument, type Failure } from '#server/failure.ts';
 import { builds } from '#server/features/instruments/instruments.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact } from '#server/record/define-fact.ts';
@@ -25,32 +25,28 @@ export function buildOf(
   const checked = checkBuild(kinds[kind], given);
   if (checked.ok) return checked;
   const { field, allowed } = checked.failure;
-  return fail(invalid(`build.${field}`, `A ${kind} takes here: ${allowed.join(', ')}.`));
+  return fail(invalid(`build.${field}`, { code: 'built-otherwise', kind, allowed }));
 }
 
 /** How an instrument is built from now on. Its history stays; what no longer applies is shown as closed. */
 export const buildFact = defineFact<Services>()<Built, ReviseBuildRequest>({
   kind: 'build',
   store: bodyTable(builds, {
-    toRow: ({ instrumentId, build }) => ({ instrumentId, build: JSON.stringify(build) }),
-    fromRow: ({ instrumentId, build }) => ({
-      instrumentId: instrumentId as InstrumentId,
-      build: JSON.parse(build) as Build,
-    }),
+    toRow: (built) => built,
+    fromRow: ({ instrumentId, build }) => ({ instrumentId, build }),
   }),
   about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }, { instruments, book }) => {
     const kind = instruments.find(body.instrumentId)?.kind;
     return builtWords(kind === undefined ? [] : buildWords(book.kinds[kind], body.build));
   },
-  keeps: ({ belongsTo }) =>
-    belongsTo === null ? null : conflict('targetKey', 'It came built like this. Say how it is built now instead.'),
+  keeps: ({ belongsTo }) => (belongsTo === null ? null : conflict('targetKey', { code: 'came-built-like-this' })),
   logged: {
     path: instrumentPaths.builds,
     request: reviseBuildRequest,
     decide: ({ instrumentId, build }, { now }, { instruments, book }) => {
       const instrument = instruments.find(instrumentId);
-      if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+      if (!instrument) return fail(noInstrument());
       const checked = buildOf(book, instrument.kind, build);
       if (!checked.ok) return checked;
       return succeed({ body: { instrumentId: instrument.id, build: checked.value }, on: now.on, atMinute: null });

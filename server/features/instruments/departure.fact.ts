@@ -2,9 +2,9 @@ import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { departureWords } from '#core/instruments/instrument-words.ts';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import { ofInstrument } from '#core/record/fact.ts';
-import { localDate, type LocalDate } from '#core/time/local-date.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import { departureRequest, instrumentPaths, type DepartureRequest } from '#contract/instruments.ts';
-import { conflict, invalid, notFound } from '#server/failure.ts';
+import { conflict, invalid, noInstrument } from '#server/failure.ts';
 import { departures } from '#server/features/instruments/instruments.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact } from '#server/record/define-fact.ts';
@@ -18,8 +18,8 @@ export const departureFact = defineFact<Services>()<Departure, DepartureRequest>
   store: bodyTable(departures, {
     toRow: (departure) => departure,
     fromRow: ({ instrumentId, leftOn }) => ({
-      instrumentId: instrumentId as InstrumentId,
-      leftOn: leftOn === null ? null : localDate(leftOn),
+      instrumentId: instrumentId,
+      leftOn,
     }),
   }),
   about: ({ instrumentId }) => [ofInstrument(instrumentId)],
@@ -27,15 +27,15 @@ export const departureFact = defineFact<Services>()<Departure, DepartureRequest>
   logged: {
     path: instrumentPaths.departures,
     request: departureRequest,
-    decide: (request, { now }, { instruments, plays, format }) => {
+    decide: (request, { now }, { instruments, plays }) => {
       const instrument = instruments.find(request.instrumentId);
-      if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
-      const leftOn = request.leftOn === null ? null : localDate(request.leftOn);
+      if (!instrument) return fail(noInstrument());
+      const leftOn = request.leftOn;
       if (leftOn !== null && (leftOn > now.on || leftOn < instrument.acquiredOn))
-        return fail(invalid('leftOn', 'It left between the day it came and today.'));
+        return fail(invalid('leftOn', { code: 'left-outside-its-time' }));
       const last = plays.last(instrument.id);
       if (leftOn !== null && last && last.endedOn > leftOn)
-        return fail(conflict('leftOn', `It was played after that, last on ${format.date(last.endedOn)}.`));
+        return fail(conflict('leftOn', { code: 'played-after-it-left', on: last.endedOn }));
       return succeed({ body: { instrumentId: instrument.id, leftOn }, on: now.on, atMinute: null });
     },
   },

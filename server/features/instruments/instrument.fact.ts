@@ -1,6 +1,5 @@
-import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
 import { ofInstrument } from '#core/record/fact.ts';
-import { localDate } from '#core/time/local-date.ts';
 import { conflict } from '#server/failure.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
@@ -15,17 +14,15 @@ export const instrumentFact = defineFact<Services>()<Arrival, Sent>({
   store: bodyTable(instruments, {
     toRow: (arrival) => arrival,
     fromRow: ({ id, name, kind, playerId, acquiredOn, cameNew }) => ({
-      id: id as InstrumentId,
+      id: id,
       name,
       kind,
-      playerId: playerId as PlayerId,
-      acquiredOn: localDate(acquiredOn),
+      playerId: playerId,
+      acquiredOn,
       cameNew,
     }),
   }),
   about: ({ id }) => [ofInstrument(id)],
   keeps: ({ key, body }, { record }) =>
-    record.saysMoreOf(ofInstrument(body.id), key)
-      ? conflict('targetKey', 'It has a record of its own. Let it leave the shelf instead.')
-      : null,
+    record.saysMoreOf(ofInstrument(body.id), key) ? conflict('targetKey', { code: 'has-a-record' }) : null,
 });

@@ -4,9 +4,9 @@ import { checkBuild } from '#core/instruments/check-build.ts';
 import { isKindId, type KindId } from '#core/instruments/kind.ts';
 
 /** A build that no longer fits its kind is a bug of a migration, not something to limp on with. */
-export function storedBuild({ kinds }: Book, id: string, kind: KindId, build: string): Build {
+export function storedBuild({ kinds }: Book, id: string, kind: KindId, build: Build): Build {
   if (!isKindId(kind)) throw new Error(`instruments.kind of ${id} is no kind of this version`);
-  const checked = checkBuild(kinds[kind], JSON.parse(build) as Record<string, string>);
+  const checked = checkBuild(kinds[kind], build);
   if (!checked.ok) throw new Error(`build of ${id}: ${checked.failure.code} ${checked.failure.field}`);
   return checked.value;
 }

@@ -1,7 +1,8 @@
-import { and, asc, eq, sql, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, sql, type SQL } from 'drizzle-orm';
 import type { Book } from '#core/book/book.ts';
+import type { Build } from '#core/instruments/build.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import { localDate } from '#core/time/local-date.ts';
+import type { KindId } from '#core/instruments/kind.ts';
 import type { Db } from '#server/db/connection.ts';
 import { storedBuild } from '#server/features/instruments/instruments.mapper.ts';
 import { builds, departures, instruments } from '#server/features/instruments/instruments.table.ts';
@@ -44,13 +45,29 @@ export function createInstrumentsRepository(db: Db, book: Book) {
     .innerJoin(facts, counting(sql`${instruments.factId}`))
     .where(mine)
     .prepare();
+  /** The newest build that counts, beside what it is a build of. */
+  const newestBuild = db
+    .select({ kind: instruments.kind, build: builds.build })
+    .from(builds)
+    .innerJoin(facts, counting(sql`${builds.factId}`))
+    .innerJoin(instruments, eq(instruments.id, builds.instrumentId))
+    .where(eq(builds.instrumentId, sql.placeholder('id')))
+    .orderBy(desc(builds.factId))
+    .limit(1)
+    .prepare();
   return {
+    /** What an instrument is and how it is built now; undefined where there is none. */
+    builtAs: (id: string): { readonly kind: KindId; readonly build: Build } | undefined => {
+      const row = newestBuild.get({ id });
+      return row && { kind: row.kind, build: storedBuild(book, id, row.kind, row.build) };
+    },
+
     /** Whose an instrument is; undefined where there is none. */
     playerOf: (id: string): string | undefined => owner.get({ id })?.playerId,
 
     /** Every instrument that ever came, in the order they were added, with whose it is. */
     all: (): { readonly id: InstrumentId; readonly playerId: PlayerId }[] =>
-      shelf.all().map(({ id, playerId }) => ({ id: id as InstrumentId, playerId: playerId as PlayerId })),
+      shelf.all().map(({ id, playerId }) => ({ id: id, playerId: playerId })),
 
     find: (id: string): Instrument | undefined => {
       const row = arrival.get({ id })?.instruments;
@@ -58,14 +75,14 @@ export function createInstrumentsRepository(db: Db, book: Book) {
       if (row === undefined || build === undefined) return undefined;
       const leftOn = left.all({ id }).at(-1)?.leftOn ?? null;
       return {
-        id: row.id as InstrumentId,
+        id: row.id,
         kind: row.kind,
         name: row.name,
         build: storedBuild(book, row.id, row.kind, build),
-        playerId: row.playerId as PlayerId,
-        acquiredOn: localDate(row.acquiredOn),
+        playerId: row.playerId,
+        acquiredOn: row.acquiredOn,
         cameNew: row.cameNew,
-        leftOn: leftOn === null ? null : localDate(leftOn),
+        leftOn,
       };
     },
   };

@@ -1,6 +1,5 @@
 import { Router } from 'express';
-import { localDate } from '#core/time/local-date.ts';
-import { addInstrumentRequest, instrumentPaths, type AddInstrumentRequest } from '#contract/instruments.ts';
+import { addInstrumentRequest, instrumentPaths } from '#contract/instruments.ts';
 import { todayQuery } from '#contract/scalars.ts';
 import { addInstrument, listKinds, listShelf } from '#server/features/instruments/instruments.use-cases.ts';
 import { bodyOf, queryOf, sendLogged, type Serving } from '#server/http/respond.ts';
@@ -10,10 +9,10 @@ export function instrumentsRoutes(services: Serving): Router {
   router.get(instrumentPaths.kinds, (req, res) => void res.json(listKinds(services(req))));
   router.get(instrumentPaths.add, async (req, res) => {
     const { today } = queryOf(todayQuery, req);
-    res.json(await listShelf(services(req), localDate(today)));
+    res.json(await listShelf(services(req), today));
   });
   router.post(instrumentPaths.add, (req, res) =>
-    sendLogged(res, addInstrument(services(req), bodyOf(addInstrumentRequest, req) as AddInstrumentRequest)),
+    sendLogged(res, addInstrument(services(req), bodyOf(addInstrumentRequest, req))),
   );
   return router;
 }

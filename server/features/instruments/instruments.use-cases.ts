@@ -1,4 +1,3 @@
-import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { KIND_IDS, kindName } from '#core/instruments/kind.ts';
 import { standingWords } from '#core/care/care-words.ts';
 import { lastPlayedOn } from '#core/plays/play-columns.ts';
@@ -6,9 +5,9 @@ import { worstClock } from '#core/care/what-matters.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { differences } from '#core/record/fact.ts';
 import { instantOfMs } from '#core/time/instant.ts';
-import { localDate, type LocalDate } from '#core/time/local-date.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import type { AddInstrumentRequest, KindView, ShelfPlace } from '#contract/instruments.ts';
-import { conflict, invalid, notFound, type Failure, type Logged } from '#server/failure.ts';
+import { conflict, invalid, noInstrument, notFound, type Failure, type Logged } from '#server/failure.ts';
 import { buildFact, buildOf } from '#server/features/instruments/build.fact.ts';
 import { instrumentFact } from '#server/features/instruments/instrument.fact.ts';
 import type { Reading } from '#server/readings.ts';
@@ -64,12 +63,10 @@ type Added = Omit<AddInstrumentRequest, 'today'>;
 function knownInstrument({ record, instruments }: Services, { id, build, ...arrival }: Added): Outcome<null, Failure> {
   const known = record.find(`instrument/${id}`);
   const first = record.find(`build/${id}`);
-  const stored = { ...(known?.body as object), build: (first?.body as { build?: unknown } | undefined)?.build };
-  const differing = differences({ ...arrival, build }, stored as Record<string, unknown>);
-  if (instruments.find(id) === undefined)
-    return fail(conflict('id', 'This instrument was taken back. Add it under another id.'));
+  const differing = [...differences(arrival, known?.body), ...differences({ build }, first?.body)];
+  if (instruments.find(id) === undefined) return fail(conflict('id', { code: 'instrument-taken-back' }));
   return differing.length > 0
-    ? fail(conflict('id', `This id belongs to another instrument: ${differing.join(', ')} differ.`))
+    ? fail(conflict('id', { code: 'id-of-another-instrument', fields: differing }))
     : succeed(null);
 }
 
@@ -82,16 +79,16 @@ function writeInstrument(services: Services, request: AddInstrumentRequest): Out
     return known.ok ? succeed({ created: false }) : known;
   }
   const clock = playersClock({ on: todayText, atMinute: 0 }, nowMs());
-  if (!clock.ok) return fail(invalid('today', clock.failure.message));
+  if (!clock.ok) return fail(invalid('today', clock.failure.fault));
   const { on } = clock.value;
   const build = buildOf(book, request.kind, request.build);
   if (!build.ok) return build;
-  if (!players.find(request.playerId)) return fail(notFound('playerId', 'No such player in the record.'));
-  const acquiredOn = localDate(request.acquiredOn);
-  if (acquiredOn > on) return fail(invalid('acquiredOn', 'It cannot have come to you later than today.'));
-  const id = request.id as InstrumentId;
+  if (!players.find(request.playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
+  const acquiredOn = request.acquiredOn;
+  if (acquiredOn > on) return fail(invalid('acquiredOn', { code: 'comes-later' }));
+  const id = request.id;
   const { kind, name, cameNew } = request;
-  const arrival = { id, kind, name, playerId: request.playerId as PlayerId, acquiredOn, cameNew };
+  const arrival = { id, kind, name, playerId: request.playerId, acquiredOn, cameNew };
   const common = { on, atMinute: null, loggedAt: instantOfMs(nowMs()), corrects: null };
   const key = `instrument/${id}`;
   record.append([
@@ -112,6 +109,6 @@ export function addInstrument(services: Services, request: AddInstrumentRequest)
   const written = services.atOnce(() => writeInstrument(services, request));
   if (!written.ok) return written;
   const reading = services.readings.of(request.id);
-  if (!reading) return fail(notFound('id', 'No such instrument in the record.'));
-  return succeed({ view: shelfPlace(reading, localDate(request.today)), created: written.value.created });
+  if (!reading) return fail(noInstrument('id'));
+  return succeed({ view: shelfPlace(reading, request.today), created: written.value.created });
 }

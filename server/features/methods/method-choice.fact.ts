@@ -4,7 +4,7 @@ import { barredChoice, isAsked } from '#core/methods/chosen-method.ts';
 import { choiceWords } from '#core/methods/method-words.ts';
 import { ofInstrument } from '#core/record/fact.ts';
 import { chooseMethodRequest, methodPaths, type ChooseMethodRequest } from '#contract/methods.ts';
-import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
+import { conflict, invalid, noInstrument, type Failure } from '#server/failure.ts';
 import { methodChoices } from '#server/features/methods/methods.table.ts';
 import type { Reading } from '#server/readings.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
@@ -21,9 +21,9 @@ export type MethodChoiceBody = {
 /** The instrument a choice is made on: one that is still on the shelf. */
 export function onShelf({ readings }: Services, instrumentId: string): Outcome<Reading, Failure> {
   const reading = readings.of(instrumentId);
-  if (!reading) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  if (!reading) return fail(noInstrument());
   const { leftOn }: Instrument = reading.instrument;
-  if (leftOn !== null) return fail(conflict('instrumentId', 'It is no longer on the shelf. Put it back first.'));
+  if (leftOn !== null) return fail(conflict('instrumentId', { code: 'not-on-shelf' }));
   return succeed(reading);
 }
 
@@ -36,10 +36,10 @@ function decide(
   if (!found.ok) return found;
   const { instrument, situation } = found.value;
   if (!isAsked(services.book, method, instrument.kind, instrument.build))
-    return fail(invalid('method', 'This question is not asked about an instrument of this kind and build.'));
+    return fail(invalid('method', { code: 'not-asked' }));
   const { choices, context } = situation(now.on).methods;
   const barred = choice === null ? null : barredChoice(method, choice, choices, context);
-  if (barred !== null) return fail(invalid('choice', `It cannot be had here: ${barred}.`));
+  if (barred !== null) return fail(invalid('choice', { code: 'cannot-be-had', why: barred }));
   return succeed({ body: { instrumentId: instrument.id, method, choice }, on: now.on, atMinute: null });
 }
 
@@ -48,7 +48,7 @@ export const methodChoiceFact = defineFact<Services>()<MethodChoiceBody, ChooseM
   kind: 'method',
   store: bodyTable(methodChoices, {
     toRow: (choice) => choice,
-    fromRow: ({ instrumentId, method, choice }) => ({ instrumentId: instrumentId as InstrumentId, method, choice }),
+    fromRow: ({ instrumentId, method, choice }) => ({ instrumentId: instrumentId, method, choice }),
   }),
   about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }, { book }) => choiceWords(book, body.method, body.choice),

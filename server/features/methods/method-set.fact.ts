@@ -28,7 +28,7 @@ function decide(
   if (!found.ok) return found;
   const { instrument, situation } = found.value;
   const lines = readSet(set, situation(now.on).methods).filter(({ verdict }) => verdict === 'new');
-  if (lines.length === 0) return fail(conflict('set', 'Nothing in this set would change this instrument.'));
+  if (lines.length === 0) return fail(conflict('set', { code: 'changes-nothing' }));
   return succeed({
     body: { instrumentId: instrument.id, name: set.name, set },
     on: now.on,
@@ -47,11 +47,11 @@ function decide(
 export const methodSetFact = defineFact<Services>()<MethodSetBody, TakeSetRequest>({
   kind: 'method-set',
   store: bodyTable(methodSets, {
-    toRow: ({ set, ...body }) => ({ ...body, set: set === undefined ? null : JSON.stringify(set) }),
+    toRow: ({ set, ...body }) => ({ ...body, set: set ?? null }),
     fromRow: ({ instrumentId, name, set }) => ({
-      instrumentId: instrumentId as InstrumentId,
+      instrumentId: instrumentId,
       name,
-      set: set === null ? undefined : (JSON.parse(set) as MethodSet),
+      set: set ?? undefined,
     }),
   }),
   about: ({ instrumentId }) => [ofInstrument(instrumentId)],

@@ -100,7 +100,7 @@ describe('a choice', () => {
         .post('/api/runs')
         .send(runBody({ parts: [share()] }));
       await takeBack(run.key);
-      return run.steps.map(({ stepId }: { stepId: string }) => stepId);
+      return run.plan.steps.map(({ id }: { id: string }) => id);
     };
     expect(await steps()).toContain('clarinet/swab-upper');
     await server.api().post(methodPaths.choices).send(body).expect(201);
@@ -110,7 +110,7 @@ describe('a choice', () => {
       .api()
       .post('/api/runs')
       .send(runBody({ parts: [share()] }));
-    const pull = run.steps.find(({ stepId }: { stepId: string }) => stepId === 'clarinet/pull-through-whole');
+    const pull = run.words.find(({ key }: { key: string }) => key === 'clarinet:clarinet/pull-through-whole');
     expect(pull.way).toEqual([
       {
         rule: 'clarinet-swab-path',
@@ -160,8 +160,8 @@ describe('a choice', () => {
     const { body: run } = await server.api().post('/api/runs').send(runBody()).expect(201);
     await choose('clarinet-swab-path', 'whole').expect(201);
     const { body: later } = await server.api().get(`/api/runs/${run.key}`).expect(200);
-    expect(later.steps.map(({ key }: { key: string }) => key)).toEqual(
-      run.steps.map(({ key }: { key: string }) => key),
+    expect(later.plan.steps.map(({ key }: { key: string }) => key)).toEqual(
+      run.plan.steps.map(({ key }: { key: string }) => key),
     );
   });
 
@@ -174,7 +174,7 @@ describe('a choice', () => {
         .api()
         .post(`/api/runs/${run.key}/events`)
         .send({ key: aKey(), ...body });
-    for (const { key } of run.steps) await event({ kind: 'ticked', stepKey: key });
+    for (const { key } of run.plan.steps) await event({ kind: 'ticked', stepKey: key });
     await event({ kind: 'finished', now: NOW });
     const { body } = await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200);
     expect(body.awaitsPackUp).toBe(false);

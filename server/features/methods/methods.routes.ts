@@ -1,7 +1,6 @@
 import { Router } from 'express';
 import { methodSetSchema } from '#core/methods/method-set-schema.ts';
-import { localDate } from '#core/time/local-date.ts';
-import { methodPaths, readSetRequest, setQuery, type ReadSetRequest } from '#contract/methods.ts';
+import { methodPaths, readSetRequest, setQuery } from '#contract/methods.ts';
 import { todayQuery } from '#contract/scalars.ts';
 import { methodSetFor, readSetFor } from '#server/features/methods/methods.use-cases.ts';
 import { methodsPageOf } from '#server/features/methods/methods.views.ts';
@@ -14,14 +13,14 @@ export function methodsRoutes(services: Serving): Router {
   });
   router.get('/api/methods/:instrumentId', async (req, res) => {
     const { today } = queryOf(todayQuery, req);
-    sendOutcome(res, await methodsPageOf(services(req), param(req, 'instrumentId'), localDate(today)));
+    sendOutcome(res, await methodsPageOf(services(req), param(req, 'instrumentId'), today));
   });
   router.get('/api/methods/:instrumentId/set', (req, res) => {
     const { name, today } = queryOf(setQuery, req);
-    sendOutcome(res, methodSetFor(services(req), param(req, 'instrumentId'), name, localDate(today)));
+    sendOutcome(res, methodSetFor(services(req), param(req, 'instrumentId'), name, today));
   });
   router.post(methodPaths.readSet, (req, res) =>
-    sendOutcome(res, readSetFor(services(req), bodyOf(readSetRequest, req) as ReadSetRequest)),
+    sendOutcome(res, readSetFor(services(req), bodyOf(readSetRequest, req))),
   );
   return router;
 }

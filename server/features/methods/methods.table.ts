@@ -1,16 +1,7 @@
 import { sql } from 'drizzle-orm';
-import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { instruments } from '#server/features/instruments/instruments.table.ts';
-import { facts } from '#server/record/record.table.ts';
-
-const ofInstrument = () => ({
-  factId: integer('fact_id')
-    .primaryKey()
-    .references(() => facts.id),
-  instrumentId: text('instrument_id')
-    .notNull()
-    .references(() => instruments.id),
-});
+import { check, index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { MethodSet } from '#core/methods/method-set-format.ts';
+import { ofInstrument } from '#server/features/instruments/instruments.table.ts';
 
 /** What somebody has chosen where practice differs. Methods are data of the book: no CHECK lists them. */
 export const methodChoices = sqliteTable(
@@ -31,7 +22,7 @@ export const methodSets = sqliteTable(
     ...ofInstrument(),
     name: text().notNull(),
     /** JSON of the set as it was sent; null where an earlier version did not keep it. */
-    set: text(),
+    set: text({ mode: 'json' }).$type<MethodSet>(),
   },
   (table) => [check('method_sets_name', sql`length(${table.name}) between 1 and 120`)],
 );

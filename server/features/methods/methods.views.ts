@@ -15,7 +15,7 @@ import { changeWords, yearWords } from '#core/year/year-words.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { MethodChoiceView, MethodsPage, MethodView } from '#contract/methods.ts';
-import { notFound, type Failure } from '#server/failure.ts';
+import { noInstrument, type Failure } from '#server/failure.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 import { inTurns } from '#server/turns.ts';
@@ -74,7 +74,7 @@ export async function methodsPageOf(
 ): Promise<Outcome<MethodsPage, Failure>> {
   const { book, readings } = services;
   const reading = readings.of(instrumentId);
-  if (!reading) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  if (!reading) return fail(noInstrument());
   const { instrument, player } = reading;
   const situation = reading.situation(today);
   const year = { instrumentId: instrument.id, player, wetness: reading.wetness(), today };
@@ -101,7 +101,7 @@ export async function methodsPageOf(
   });
   const { plays, before, after, minutes } = compare.now.year;
   return succeed({
-    instrumentId,
+    instrumentId: instrument.id,
     name: instrument.name,
     kindName: kindName(situation.kind, instrument.build),
     year: {

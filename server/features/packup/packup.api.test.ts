@@ -4,7 +4,8 @@ import { condensate, dryThreshold } from '#core/water/condensation.ts';
 import { dryingPerPass, learnWetness, wetnessMoments } from '#core/water/wetness.ts';
 import { conditionPaths } from '#contract/conditions.ts';
 import { methodPaths } from '#contract/methods.ts';
-import { runView, type RunStepView, type RunView } from '#contract/packup.ts';
+import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
+import { runsOf } from '#server/testing/runs.ts';
 import {
   aKey,
   furnish,
@@ -24,20 +25,22 @@ beforeEach(async () => {
 });
 afterEach(() => server.stop());
 
-const start = (over: object = {}) => server.api().post('/api/runs').send(runBody(over));
-const send = (runKey: string, body: object) =>
-  server
-    .api()
-    .post(`/api/runs/${runKey}/events`)
-    .send({ key: aKey(), ...body });
+const { start, begin, look, send } = runsOf(() => server);
+const stepIn = (run: ShownRun, id: string): ShownStep => {
+  const found = run.steps.find((step) => step.id === id);
+  if (!found) throw new Error(`no step ${id}`);
+  return found;
+};
 const finish = (runKey: string) => send(runKey, { kind: 'finished', now: NOW });
 const page = async (id = 'clarinet') => (await server.api().get(`/api/care/${id}?today=${TODAY}`).expect(200)).body;
-const tickAll = async (run: RunView, but: readonly string[] = []) => {
-  for (const { key, stepId, look } of run.steps)
-    if (!but.includes(stepId))
+const tickAll = async (run: ShownRun, but: readonly string[] = []) => {
+  for (const { key, id, look: question } of run.steps)
+    if (!but.includes(id))
       await send(
         run.key,
-        look ? { kind: 'answered', stepKey: key, answer: look.answers[0]?.id } : { kind: 'ticked', stepKey: key },
+        question
+          ? { kind: 'answered', stepKey: key, answer: question.answers[0]?.id }
+          : { kind: 'ticked', stepKey: key },
       ).expect(201);
 };
 
@@ -46,9 +49,9 @@ describe('a pack-up run', () => {
     const upper = async (roomCelsius: number | null, endedAtMinute: number) => {
       const play = playBody({ roomCelsius, minutes: 30, endedAtMinute });
       await server.api().post('/api/plays').send(play).expect(201);
-      const run: RunView = (await start({ parts: [share({ playKey: play.key })] }).expect(201)).body;
-      const swab = run.steps.find(({ stepId }) => stepId === 'clarinet/swab-upper');
-      return { count: swab?.repeats?.count ?? 0, why: swab?.repeats?.because[0]?.text, water: run.parts[0]?.strip };
+      const run = await begin({ parts: [share({ playKey: play.key })] });
+      const { count, repeats } = stepIn(run, 'clarinet/swab-upper');
+      return { count: count ?? 0, why: repeats?.because[0]?.text, water: run.parts[0]?.strip };
     };
     const cold = await upper(10, 600);
     const hot = await upper(28, 700);
@@ -69,17 +72,17 @@ describe('a pack-up run', () => {
   test('goes from play to record: clocks move, the record holds exactly what was done', async () => {
     const play = playBody();
     await server.api().post('/api/plays').send(play).expect(201);
-    const answer = await start({ parts: [share({ playKey: play.key })] }).expect(201);
-    const run = runView.validateSync(answer.body, { strict: true });
+    const run = await begin({ parts: [share({ playKey: play.key })] });
     expect(run.parts[0]?.playedMinutes).toBe(45);
-    const passes = run.steps.find(({ stepId }: RunStepView) => stepId === 'clarinet/swab-upper')?.repeats;
-    expect(passes).toMatchObject({ count: 5, noun: 'pass' });
-    expect(passes?.because[0]?.text).toContain('at about 20 °C');
+    const swab = stepIn(run, 'clarinet/swab-upper');
+    expect(swab).toMatchObject({ count: 5, repeats: { noun: 'pass' } });
+    expect(swab.repeats?.because[0]?.text).toContain('at about 20 °C');
     await tickAll(run, ['keyed/wipe-finger-marks']);
-    const done = await finish(run.key).expect(201);
-    expect(done.body.doneNames).toContain('swab the bore');
-    expect(done.body.doneNames).not.toContain('wipe keys and body');
-    expect(done.body.waitingNames).toEqual(['wipe keys and body']);
+    await finish(run.key).expect(201);
+    const done = await look(run.key);
+    expect(done.doneNames).toContain('swab the bore');
+    expect(done.doneNames).not.toContain('wipe keys and body');
+    expect(done.waitingNames).toEqual(['wipe keys and body']);
     const after = await page();
     expect(after.openRunKey).toBeNull();
     expect(after.awaitsPackUp).toBe(false);
@@ -89,21 +92,21 @@ describe('a pack-up run', () => {
       after.clocks.find((clock: { itemId: string }) => clock.itemId === itemId).gauge.state;
     expect(gauge('clarinet/swab-bore')).toBe('fresh');
     expect(gauge('keyed/wipe-keys')).toBe('due');
-    const rest = (await start({ kind: 'care', parts: [share({ itemIds: ['keyed/wipe-keys'] })] }).expect(201)).body;
-    expect(rest.steps.map(({ itemId }: RunStepView) => itemId)).toEqual(['keyed/wipe-keys']);
+    const rest = await begin({ kind: 'care', parts: [share({ itemIds: ['keyed/wipe-keys'] })] });
+    expect(rest.steps.map(({ item }) => item)).toEqual(['keyed/wipe-keys']);
     await tickAll(rest);
     await finish(rest.key).expect(201);
     expect((await page()).leftForLater).toEqual([]);
   });
 
   test('a reload in the middle loses nothing, nor does a restart of the server', async () => {
-    const { body: run } = await start();
-    await send(run.key, { kind: 'ticked', stepKey: run.steps[0].key }).expect(201);
+    const run = await begin();
+    await send(run.key, { kind: 'ticked', stepKey: run.steps[0]?.key }).expect(201);
     await send(run.key, { kind: 'counted', stepKey: 'clarinet:clarinet/swab-upper', count: 3 }).expect(201);
     server.restart();
-    const again = await server.api().get(`/api/runs/${run.key}`).expect(200);
-    expect(again.body.steps[0].state).toBe('ticked');
-    expect(again.body.steps.find(({ stepId }: RunStepView) => stepId === 'clarinet/swab-upper').counted).toBe(3);
+    const again = await look(run.key);
+    expect(again.steps[0]?.state).toBe('ticked');
+    expect(stepIn(again, 'clarinet/swab-upper').counted).toBe(3);
     expect((await page()).openRunKey).toBe(run.key);
   });
 
@@ -116,7 +119,7 @@ describe('a pack-up run', () => {
   });
 
   test('is finished once, and not before its must-steps are settled', async () => {
-    const { body: run } = await start();
+    const run = await begin();
     const early = await finish(run.key);
     expect([early.status, early.body.errors[0].field]).toEqual([409, 'kind']);
     expect(early.body.detail).toContain('Reed off first');
@@ -126,18 +129,18 @@ describe('a pack-up run', () => {
     await send(run.key, { key, kind: 'finished', now: NOW }).expect(201);
     await send(run.key, { key, kind: 'finished', now: NOW }).expect(200);
     expect((await finish(run.key)).status).toBe(409);
-    expect((await send(run.key, { kind: 'ticked', stepKey: run.steps[0].key })).status).toBe(409);
+    expect((await send(run.key, { kind: 'ticked', stepKey: run.steps[0]?.key })).status).toBe(409);
     expect(server.client().prepare('select count(*) from care_done').pluck().get()).toBe(0);
   });
 
   test('undoing the end opens it again and takes the care back; undoing the run takes all of it back', async () => {
     const play = playBody();
     await server.api().post('/api/plays').send(play);
-    const { body: run } = await start({ parts: [share({ playKey: play.key })] });
+    const run = await begin({ parts: [share({ playKey: play.key })] });
     await tickAll(run);
-    const { body: done } = await finish(run.key);
+    const done = (await finish(run.key)).body;
     expect((await page()).awaitsPackUp).toBe(false);
-    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: done.finishKey }).expect(201);
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: done.key }).expect(201);
     expect(await page()).toMatchObject({ awaitsPackUp: true, openRunKey: run.key });
     await finish(run.key).expect(201);
     await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: run.key }).expect(201);
@@ -146,28 +149,23 @@ describe('a pack-up run', () => {
   });
 
   test('a wait runs from the tick, holds its follower and survives a restart', async () => {
-    const { body: run } = await start({ kind: 'care', parts: [share({ itemIds: ['keyed/key-oil'] })] });
+    const run = await begin({ kind: 'care', parts: [share({ itemIds: ['keyed/key-oil'] })] });
     await send(run.key, { kind: 'ticked', stepKey: 'clarinet:keyed/oil-rods' }).expect(201);
     server.clock.ms += 60_000;
     server.restart();
-    const { body: later } = await server.api().get(`/api/runs/${run.key}`);
-    const follower = later.steps.find(({ stepId }: RunStepView) => stepId === 'keyed/work-keys');
-    expect(follower.waitsUntil).toBe('2026-11-24T20:05:00.000Z');
+    const follower = stepIn(await look(run.key), 'keyed/work-keys');
+    expect(follower.waitsUntilMs).toBe(Date.parse('2026-11-24T20:05:00.000Z'));
   });
 
   test('due work comes along when asked for, and bench work never does', async () => {
-    const { body: run } = await start({ parts: [share({ itemIds: ['single-reed/mouthpiece-wash'] })] });
-    expect(run.steps.map(({ itemId }: RunStepView) => itemId)).toContain('single-reed/mouthpiece-wash');
+    const run = await begin({ parts: [share({ itemIds: ['single-reed/mouthpiece-wash'] })] });
+    expect(run.steps.map(({ item }) => item)).toContain('single-reed/mouthpiece-wash');
     const bench = await start({ kind: 'care', parts: [share({ itemIds: ['wind/bench-service'] })] });
     expect([bench.status, bench.body.errors[0].field]).toEqual([400, 'parts[0].itemIds[0]']);
     // Ada has not said that she oils bores: for her that is the bench's.
     expect((await start({ kind: 'care', parts: [share({ itemIds: ['wooden-bore/oil'] })] })).status).toBe(400);
-    const child = await start({
-      kind: 'care',
-      playerId: 'kit',
-      parts: [share({ itemIds: ['wooden-bore/oil'] })],
-    }).expect(201);
-    expect(new Set(child.body.steps.map(({ hands }: RunStepView) => hands))).toEqual(new Set(['with-a-grown-up']));
+    const child = await begin({ kind: 'care', playerId: 'kit', parts: [share({ itemIds: ['wooden-bore/oil'] })] });
+    expect(new Set(child.steps.map(({ hands }) => hands))).toEqual(new Set(['with-a-grown-up']));
   });
 
   test.each([
@@ -202,7 +200,7 @@ describe('a pack-up run', () => {
     [{ kind: 'answered', stepKey: 'clarinet:single-reed/reed-off', answer: 'blue' }, 400, 'answer'],
     [{ kind: 'pulled-in', stepKey: 'clarinet:single-reed/reed-off' }, 404, 'stepKey'],
   ])('a bad event is refused by name: %j', async (event, status, field) => {
-    const { body: run } = await start();
+    const run = await begin();
     const answer = await send(run.key, event);
     expect(answer.status).toBe(status);
     expect(answer.body.errors.map((error: { field: string }) => error.field.split('.')[0])).toContain(field);
@@ -211,9 +209,7 @@ describe('a pack-up run', () => {
   test('the record lists plays, runs and care, newest first', async () => {
     const play = playBody();
     await server.api().post('/api/plays').send(play);
-    const { body: run } = await start({
-      parts: [share({ playKey: play.key, itemIds: ['single-reed/mouthpiece-wash'] })],
-    });
+    const run = await begin({ parts: [share({ playKey: play.key, itemIds: ['single-reed/mouthpiece-wash'] })] });
     await tickAll(run);
     await finish(run.key);
     await server
@@ -239,30 +235,30 @@ describe('a pack-up run', () => {
   });
 
   test('in two minutes it leaves out what may wait, says what that costs, and lets it be pulled back in', async () => {
-    const { body: full } = await start({ kind: 'after' });
+    const full = await begin({ kind: 'after' });
     await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: full.key }).expect(201);
-    const { body: run } = await start({ minutesAtHand: 3.5 }).expect(201);
-    const short = runView.validateSync(run, { strict: true });
+    const short = await begin({ minutesAtHand: 3.5 });
     expect(short.leftOut.length).toBeGreaterThan(0);
     expect(short.steps.length).toBeLessThan(full.steps.length);
     expect(short.because[0]?.rule).toBe('time-at-hand');
     const [left] = short.leftOut;
     expect(left?.cost).toEqual(expect.any(String));
-    const { body: pulled } = await send(short.key, { kind: 'pulled-in', stepKey: left?.stepKeys[0] }).expect(201);
-    expect(pulled.steps.map(({ key }: RunStepView) => key)).toEqual(
-      expect.arrayContaining([...(left?.stepKeys ?? [])]),
-    );
+    const leftKeys = left?.steps.map(({ key }) => key) ?? [];
+    await send(short.key, { kind: 'pulled-in', stepKey: leftKeys[0] }).expect(201);
+    const pulled = await look(short.key);
+    expect(pulled.steps.map(({ key }) => key)).toEqual(expect.arrayContaining(leftKeys));
     expect(pulled.leftOut).toHaveLength(short.leftOut.length - 1);
-    expect(pulled.steps.at(-1).stepId).toBe('wind/latch-lid');
+    expect(pulled.steps.at(-1)?.id).toBe('wind/latch-lid');
     // What stays left out is not recorded as done.
     await tickAll(pulled);
-    const { body: done } = await finish(short.key).expect(201);
+    await finish(short.key).expect(201);
+    const done = await look(short.key);
     for (const { name } of pulled.leftOut) expect(done.doneNames).not.toContain(name.toLowerCase());
   });
 
   test('two instruments go in one run, and each keeps its own record', async () => {
-    const { body: run } = await start({ parts: [share(), share({ instrumentId: 'trumpet' })] }).expect(201);
-    expect(runView.validateSync(run, { strict: true }).parts.map(({ name }) => name)).toEqual(['Clarinet', 'Trumpet']);
+    const run = await begin({ parts: [share(), share({ instrumentId: 'trumpet' })] });
+    expect(run.parts.map(({ name }) => name)).toEqual(['Clarinet', 'Trumpet']);
     expect((await page('trumpet')).openRunKey).toBe(run.key);
     await tickAll(run);
     await finish(run.key).expect(201);
@@ -275,12 +271,13 @@ describe('a pack-up run', () => {
 
   test('a stuck slide stops the bath, sends it to the bench, and waits until the bench has freed it', async () => {
     const trumpet = (itemIds: string[]) => ({ kind: 'care', parts: [share({ instrumentId: 'trumpet', itemIds })] });
-    const { body: run } = await start(trumpet(['piston-brass/bath'])).expect(201);
-    const [look] = run.steps;
-    expect(look.look.answers.map(({ id }: { id: string }) => id)).toEqual(['move', 'stuck']);
-    expect((await send(run.key, { kind: 'ticked', stepKey: look.key })).status).toBe(400);
-    const { body: stopped } = await send(run.key, { kind: 'answered', stepKey: look.key, answer: 'stuck' }).expect(201);
-    expect(stopped.steps.slice(1).every(({ called }: RunStepView) => called === 'no')).toBe(true);
+    const run = await begin(trumpet(['piston-brass/bath']));
+    const [first] = run.steps;
+    expect(first?.look?.answers.map(({ id }) => id)).toEqual(['move', 'stuck']);
+    expect((await send(run.key, { kind: 'ticked', stepKey: first?.key })).status).toBe(400);
+    await send(run.key, { kind: 'answered', stepKey: first?.key, answer: 'stuck' }).expect(201);
+    const stopped = await look(run.key);
+    expect(stopped.steps.slice(1).every(({ called }) => called === 'no')).toBe(true);
     await finish(run.key).expect(201);
     const state = async (id: string) =>
       (await page('trumpet')).clocks.find(({ itemId }: { itemId: string }) => itemId === id).gauge.state;
@@ -316,18 +313,18 @@ describe('a pack-up run', () => {
         })
         .expect(201);
     const parts = ids.map((instrumentId) => share({ instrumentId }));
-    const { body: none } = await start({ parts, minutesAtHand: 0 }).expect(201);
+    const none = await begin({ parts, minutesAtHand: 0 });
     expect(none.parts).toHaveLength(12);
-    expect(none.because[0].rule).toBe('must-exceeds');
-    expect(none.steps.filter(({ must }: RunStepView) => must).length).toBeGreaterThanOrEqual(12 * 4);
+    expect(none.because[0]?.rule).toBe('must-exceeds');
+    expect(none.steps.filter(({ must }) => must).length).toBeGreaterThanOrEqual(12 * 4);
     await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: none.key }).expect(201);
-    const { body: ample } = await start({ parts, minutesAtHand: 300 }).expect(201);
+    const ample = await begin({ parts, minutesAtHand: 300 });
     expect(ample.leftOut).toEqual([]);
   });
 
   test('may be left open for days, beside another run, and is finished on the day it is finished', async () => {
-    const { body: run } = await start();
-    const { body: care } = await start({ kind: 'care', parts: [share({ itemIds: ['swab/wash'] })] }).expect(201);
+    const run = await begin();
+    const care = await begin({ kind: 'care', parts: [share({ itemIds: ['swab/wash'] })] });
     expect(care.key).not.toBe(run.key);
     server.clock.ms += 3 * 86_400_000;
     const now = { on: '2026-11-27', atMinute: 600 };
@@ -341,9 +338,9 @@ describe('a pack-up run', () => {
 
   test('a new cork is greased at each making-ready for two weeks, and not after', async () => {
     const cork = { key: aKey(), instrumentId: 'clarinet', condition: 'new-cork', beginsOn: TODAY, endsOn: null };
-    const before = () => start({ kind: 'before' });
-    const has = (run: RunView) => run.steps.some(({ stepId }) => stepId === 'tenons/grease-new-cork');
-    const { body: without } = await before();
+    const before = () => begin({ kind: 'before' });
+    const has = (run: ShownRun) => run.steps.some(({ id }) => id === 'tenons/grease-new-cork');
+    const without = await before();
     expect(has(without)).toBe(false);
     await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: without.key });
     await server
@@ -351,11 +348,11 @@ describe('a pack-up run', () => {
       .post('/api/conditions')
       .send({ ...cork, part: 'barrel', air: null, now: NOW })
       .expect(201);
-    const { body: withIt } = await before();
+    const withIt = await before();
     expect(has(withIt)).toBe(true);
     await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: withIt.key });
     server.clock.ms += 14 * 86_400_000;
-    const { body: later } = await start({ kind: 'before', now: { on: '2026-12-08', atMinute: 600 } });
+    const later = await begin({ kind: 'before', now: { on: '2026-12-08', atMinute: 600 } });
     expect(has(later)).toBe(false);
   });
 
@@ -364,16 +361,16 @@ describe('a pack-up run', () => {
     const packedUp = async (minuteOfDay: number, found: string, count = 5) => {
       const play = playBody({ minutes: 40, endedAtMinute: minuteOfDay });
       await server.api().post('/api/plays').send(play).expect(201);
-      const { body: run } = await start({ parts: [share({ playKey: play.key })] });
+      const run = await begin({ parts: [share({ playKey: play.key })] });
       await tickAll(run);
       await finish(run.key).expect(201);
       const stepKey = 'clarinet:clarinet/swab-upper';
       await send(run.key, { kind: 'last-pass', stepKey, count, found }).expect(201);
-      return run.key as string;
+      return run.key;
     };
     const passes = async () => {
-      const { body: run } = await start({ kind: 'care', parts: [share({ itemIds: ['clarinet/swab-bore'] })] });
-      return run.steps.find(({ stepId }: RunStepView) => stepId === 'clarinet/swab-upper').repeats;
+      const run = await begin({ kind: 'care', parts: [share({ itemIds: ['clarinet/swab-bore'] })] });
+      return stepIn(run, 'clarinet/swab-upper');
     };
 
     test('one tap tunes the passes, even once the run is finished, and is shown with its count', async () => {
@@ -385,10 +382,10 @@ describe('a pack-up run', () => {
       expect(Math.log(wetness.factor)).toBeCloseTo(0.51297, 4);
       const play = playBody({ minutes: 40, endedAtMinute: 700 });
       await server.api().post('/api/plays').send(play).expect(201);
-      const { body: run } = await start({ parts: [share({ playKey: play.key })] });
-      const { repeats } = run.steps.find(({ stepId }: RunStepView) => stepId === 'clarinet/swab-upper');
-      expect(repeats.count).toBe(6);
-      expect(repeats.because.map(({ rule }: { rule: string }) => rule)).toContain('your-wetness');
+      const run = await begin({ parts: [share({ playKey: play.key })] });
+      const { count, repeats } = stepIn(run, 'clarinet/swab-upper');
+      expect(count).toBe(6);
+      expect(repeats?.because.map(({ rule }) => rule)).toContain('your-wetness');
     });
 
     test('a tap is read with the cloth it was made with: another swab later leaves the belief where it was', async () => {
@@ -444,7 +441,7 @@ describe('a pack-up run', () => {
     });
 
     test('a step without passes is not tuned, and a run without a play tells nothing', async () => {
-      const { body: run } = await start();
+      const run = await begin();
       const answer = { kind: 'last-pass', count: 3, found: 'dry' };
       expect((await send(run.key, { ...answer, stepKey: 'clarinet:single-reed/reed-off' })).status).toBe(400);
       await send(run.key, { ...answer, stepKey: 'clarinet:clarinet/swab-upper' }).expect(201);

@@ -1,34 +1,10 @@
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import type { PlannedStep, PlanReason, RunPlan } from '#core/packup/run-plan.ts';
-import type { RunEvent, RunKind } from '#core/packup/run-log.ts';
-import type { RunStepKey } from '#core/packup/run-step.ts';
-import type { StepId } from '#core/book/care-ids.ts';
+import { RUN_EVENTS, type RunEvent, type RunEventFields } from '#core/packup/run-event.ts';
+import type { RunKind } from '#core/packup/run-log.ts';
+import type { Run } from '#core/packup/run.ts';
+import { fieldOf } from '#core/record/fact.ts';
 import type { Instant } from '#core/time/instant.ts';
-import type { LocalDate } from '#core/time/local-date.ts';
-import { LAST_PASSES } from '#core/water/wetness.ts';
-import type { RunEventRow, RunRow, RunShareRow } from '#server/features/packup/packup.table.ts';
-
-export type StoredStep = {
-  readonly key: RunStepKey;
-  readonly instrumentId: InstrumentId;
-  readonly id: StepId;
-  readonly count: number | null;
-  readonly activeMinutes: number;
-  readonly startsAtMinute: number | null;
-};
-
-/** The plan as it was shown when the run began: later versions of the book do not change it. */
-export type StoredPlan = {
-  readonly steps: readonly StoredStep[];
-  readonly leftOut: readonly {
-    readonly steps: readonly StoredStep[];
-    readonly value: number;
-    readonly moreMinutes: number;
-  }[];
-  readonly activeMinutes: number;
-  readonly elapsedMinutes: number;
-  readonly because: readonly PlanReason[];
-};
+import type { Asked, RunEventRow, RunRow, RunShareRow } from '#server/features/packup/packup.table.ts';
 
 /** One instrument's part in a run, as it is written down. */
 export type RunShareBody = {
@@ -42,7 +18,7 @@ export type RunShareBody = {
   /** Thirst of the cloth in use beside silk. */
   readonly thirst: number;
   /** What was asked for; undefined where nobody kept it. */
-  readonly asked: { readonly playKey: string | null; readonly itemIds: readonly string[] } | undefined;
+  readonly asked: Asked | undefined;
 };
 
 export type RunBody = {
@@ -50,122 +26,67 @@ export type RunBody = {
   readonly playerId: PlayerId;
   readonly kind: RunKind;
   readonly minutesAtHand: number | null;
-  readonly plan: StoredPlan;
+  /** As it is written down, see stored-plan.ts. */
+  readonly plan: string;
 };
 
-/** One instrument's part in a run, with what was played before it as that stands now. */
-export type RunShare = {
-  readonly instrumentId: InstrumentId;
-  readonly playKey: string | null;
-  readonly playedMinutes: number;
-  /** The room it was played in, °C. */
-  readonly roomCelsius: number;
-  readonly thirst: number;
-};
-
-/** A run as the record has it. `id`: its place in the order of arrival. */
-export type Run = Omit<RunBody, 'shares'> & {
-  readonly id: number;
-  readonly key: string;
-  readonly shares: readonly RunShare[];
-  readonly startedOn: LocalDate;
-  readonly startedAtMinute: number;
-  readonly startedAt: Instant;
-};
-
-const storedStep = ({ key, instrumentId, step, repeats, activeMinutes, startsAtMinute }: PlannedStep): StoredStep => ({
-  key,
-  instrumentId,
-  id: step.id,
-  count: repeats?.count ?? null,
-  activeMinutes,
-  startsAtMinute,
-});
-
-export const storedPlan = ({ steps, leftOut, activeMinutes, elapsedMinutes, because }: RunPlan): StoredPlan => ({
-  steps: steps.map(storedStep),
-  leftOut: leftOut.map((one) => ({ ...one, steps: one.steps.map(storedStep) })),
-  activeMinutes,
-  elapsedMinutes,
-  because,
-});
+/** A run as the record has it. `id`: its place in the order of arrival; `plan`: as it is written down. */
+export type RecordedRun = Run & { readonly id: number; readonly plan: string };
 
 /** The only place where rows become the body of a run. */
 export const runFromRows = (
   { playerId, kind, minutesAtHand, plan }: RunRow,
   shares: readonly RunShareRow[],
 ): RunBody => ({
-  playerId: playerId as PlayerId,
+  playerId,
   kind,
   minutesAtHand,
-  plan: JSON.parse(plan) as StoredPlan,
-  shares: shares.map(({ instrumentId, playKey, playedMinutes, roomCelsius, thirst, asked }) => ({
-    instrumentId: instrumentId as InstrumentId,
-    playKey,
-    playedMinutes,
-    roomCelsius,
-    thirst,
-    asked: asked === null ? undefined : (JSON.parse(asked) as NonNullable<RunShareBody['asked']>),
+  plan,
+  shares: shares.map(({ runId: _run, position: _position, asked, ...share }) => ({
+    ...share,
+    asked: asked ?? undefined,
   })),
 });
 
 export const rowsFromRun = (
   runId: number,
-  { shares, plan, ...run }: RunBody,
+  { shares, ...run }: RunBody,
 ): { row: Omit<RunRow, 'finished'>; shareRows: RunShareRow[] } => ({
-  row: { ...run, factId: runId, plan: JSON.stringify(plan) },
+  row: { ...run, factId: runId },
   shareRows: shares.map(({ asked, ...share }, position) => ({
     ...share,
     runId,
     position,
-    asked: asked === undefined ? null : JSON.stringify(asked),
+    asked: asked ?? null,
   })),
 });
 
-type Without<Event, Field extends PropertyKey> = Event extends unknown ? Omit<Event, Field> : never;
-/** A run event without its moment, which is the fact's. */
-export type RunEventBody = { readonly runKey: string; readonly event: Without<RunEvent, 'at'> };
+export type RunEventBody = { readonly runKey: string; readonly event: RunEvent };
 
-function present<Column extends keyof RunEventRow>(row: RunEventRow, column: Column): NonNullable<RunEventRow[Column]> {
-  const value = row[column];
-  if (value === null) throw new Error(`run_events ${row.factId} of kind ${row.kind} has no ${column}`);
-  return value as NonNullable<RunEventRow[Column]>;
+/** Where each field of an event is kept. */
+const COLUMN_OF = {
+  stepKey: 'stepKey',
+  reason: 'reason',
+  count: 'count',
+  answer: 'answer',
+  found: 'answer',
+} as const satisfies Record<keyof RunEventFields, keyof RunEventRow>;
+
+/** The only place where a row becomes an event. @throws Error when it lacks what its kind says */
+export function eventFromRow(row: RunEventRow, loggedAt: Instant): RunEvent {
+  const { kind } = row;
+  const fields = RUN_EVENTS[kind].fields.map((field) => {
+    const value = row[COLUMN_OF[field]];
+    if (value === null) throw new Error(`run_events ${row.factId} of kind ${kind} has no ${field}`);
+    return [field, value];
+  });
+  // What a kind says is declared in the core, and was checked when it was written.
+  return { kind, ...Object.fromEntries(fields), at: row.at ?? loggedAt } as RunEvent;
 }
 
-/** The only place where a row becomes an event; a row that lacks what its kind needs throws. */
-export function eventFromRow(row: RunEventRow): RunEventBody['event'] {
-  if (row.kind === 'finished') return { kind: 'finished' };
-  const stepKey = present(row, 'stepKey') as RunStepKey;
-  switch (row.kind) {
-    case 'ticked':
-    case 'unticked':
-    case 'pulled-in':
-      return { kind: row.kind, stepKey };
-    case 'skipped':
-      return { kind: 'skipped', stepKey, reason: present(row, 'reason') };
-    case 'counted':
-      return { kind: 'counted', stepKey, count: present(row, 'count') };
-    case 'answered':
-      return { kind: 'answered', stepKey, answer: present(row, 'answer') };
-    case 'last-pass': {
-      const found = LAST_PASSES.find((one) => one === row.answer);
-      if (found === undefined) throw new Error(`run_events ${row.factId} does not say what the cloth showed`);
-      return { kind: 'last-pass', stepKey, count: present(row, 'count'), found };
-    }
-  }
+export function rowFromEvent(factId: number, runId: number, event: RunEvent): RunEventRow {
+  const { kind, at } = event;
+  const nothing = { stepKey: null, reason: null, count: null, answer: null };
+  const columns = RUN_EVENTS[kind].fields.map((field) => [COLUMN_OF[field], fieldOf(event, field)]);
+  return { factId, runId, kind, at, ...nothing, ...Object.fromEntries(columns) };
 }
-
-function answerIn(event: RunEventBody['event']): string | null {
-  if (event.kind === 'last-pass') return event.found;
-  return event.kind === 'answered' ? event.answer : null;
-}
-
-export const rowFromEvent = (factId: number, runId: number, event: RunEventBody['event']): RunEventRow => ({
-  factId,
-  runId,
-  kind: event.kind,
-  stepKey: event.kind === 'finished' ? null : event.stepKey,
-  reason: event.kind === 'skipped' ? event.reason : null,
-  count: event.kind === 'counted' || event.kind === 'last-pass' ? event.count : null,
-  answer: answerIn(event),
-});

@@ -1,15 +1,9 @@
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
-import type { RunEvent } from '#core/packup/run-log.ts';
+import type { LoggedRunEvent } from '#core/packup/run-event.ts';
+import type { RunShare } from '#core/packup/run.ts';
 import { instant } from '#core/time/instant.ts';
-import { localDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
-import {
-  eventFromRow,
-  runFromRows,
-  storedPlan,
-  type Run,
-  type StoredStep,
-} from '#server/features/packup/packup.mapper.ts';
+import { eventFromRow, type RecordedRun } from '#server/features/packup/packup.mapper.ts';
 import {
   createLastPasses,
   namedPlay,
@@ -20,9 +14,6 @@ import {
 import { runEvents, runs, runShares } from '#server/features/packup/packup.table.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
 import { facts } from '#server/record/record.table.ts';
-
-export type { Run, StoredStep };
-export { storedPlan };
 
 export function createPackupRepository(db: Db) {
   /** The shares of a run, each with its play as that stands. */
@@ -40,36 +31,25 @@ export function createPackupRepository(db: Db) {
     .where(and(eq(facts.key, sql.placeholder('key')), eq(facts.counts, true)))
     .prepare();
   type Row = ReturnType<typeof byKey.all>[number];
-  const runOf = ({ fact, run }: Row): Run => {
-    const rows = sharesOf.all({ runId: fact.id });
-    const body = runFromRows(
-      run,
-      rows.map(({ share }) => share),
-    );
-    return {
-      ...body,
-      id: fact.id,
-      key: fact.key,
-      startedOn: localDate(fact.on),
-      startedAtMinute: fact.atMinute ?? 0,
-      startedAt: instant(fact.loggedAt),
-      shares: body.shares.map((share, index) => {
-        const row = rows[index];
-        const play = row?.minutes == null ? null : { minutes: row.minutes, roomCelsius: row.roomCelsius };
-        const { instrumentId, playKey, thirst } = share;
-        return {
-          instrumentId,
-          playKey,
-          thirst,
-          playedMinutes: playedBefore(share, play),
-          roomCelsius: play?.roomCelsius ?? share.roomCelsius,
-        };
-      }),
-    };
-  };
+  const runOf = ({ fact, run: { playerId, kind, minutesAtHand, plan } }: Row): RecordedRun => ({
+    id: fact.id,
+    key: fact.key,
+    playerId,
+    kind,
+    minutesAtHand,
+    plan,
+    startedOn: fact.on,
+    startedAtMinute: fact.atMinute ?? 0,
+    startedAt: instant(fact.loggedAt),
+  });
   const mine = eq(runShares.instrumentId, sql.placeholder('instrumentId'));
+  /** Is this the only instrument of the run? */
+  const alone = sql<number>`(select count(*) from ${runShares} beside where beside.run_id = ${runs.factId}) = 1`;
   const ofInstrument = (finished: boolean) =>
-    told()
+    db
+      .select({ fact: facts, run: runs, alone })
+      .from(runs)
+      .innerJoin(facts, eq(facts.id, runs.factId))
       .innerJoin(runShares, eq(runShares.runId, runs.factId))
       .where(and(mine, eq(facts.counts, true), eq(runs.finished, finished)))
       .orderBy(desc(runs.factId))
@@ -93,9 +73,15 @@ export function createPackupRepository(db: Db) {
     .where(and(eq(runEvents.runId, sql.placeholder('runId')), eq(facts.counts, true)))
     .orderBy(asc(runEvents.factId))
     .prepare();
+  const keys = db
+    .select({ key: facts.key })
+    .from(runs)
+    .innerJoin(facts, and(eq(facts.id, runs.factId), eq(facts.counts, true)))
+    .orderBy(asc(runs.factId))
+    .prepare();
   return {
     /** A run that has not been taken back. */
-    find: (key: string): Run | undefined => {
+    find: (key: string): RecordedRun | undefined => {
       const row = byKey.get({ key });
       return row && runOf(row);
     },
@@ -103,21 +89,40 @@ export function createPackupRepository(db: Db) {
     /** The newest run an instrument is in that is neither finished nor taken back. */
     openKey: (instrumentId: string): string | undefined => openOnes.get({ instrumentId })?.key,
 
-    open: (instrumentId: string): Run | undefined => {
+    open: (instrumentId: string): RecordedRun | undefined => {
       const row = openRuns.get({ instrumentId, limit: 1 });
       return row && runOf(row);
     },
 
     /** The newest finished runs an instrument is in: what its player's pace is learned from. */
-    newestFinished: (instrumentId: string, limit: number): Run[] =>
-      finishedRuns.all({ instrumentId, limit }).map(runOf),
+    newestFinished: (instrumentId: string, limit: number): (RecordedRun & { readonly alone: boolean })[] =>
+      finishedRuns.all({ instrumentId, limit }).map((row) => ({ ...runOf(row), alone: row.alone === 1 })),
+
+    /** The instruments of a run, each with its play as that stands. */
+    shares: (runId: number): RunShare[] =>
+      sharesOf.all({ runId }).map(({ share, minutes, roomCelsius }) => {
+        const play = minutes === null ? null : { minutes, roomCelsius };
+        const { instrumentId, playKey, thirst } = share;
+        return {
+          instrumentId,
+          playKey,
+          thirst,
+          playedMinutes: playedBefore(share, play),
+          roomCelsius: play?.roomCelsius ?? share.roomCelsius,
+        };
+      }),
 
     /** The log of a run in order of arrival; events taken back are left out. */
-    events: (runId: number): { key: string; event: RunEvent }[] =>
-      log.all({ runId }).map(({ event: row, key, at }) => ({
-        key,
-        event: { ...eventFromRow(row), at: instant(at) } as RunEvent,
-      })),
+    log: (runId: number): LoggedRunEvent[] =>
+      log.all({ runId }).map(({ event, key, at }) => ({ key, event: eventFromRow(event, instant(at)) })),
+
+    /** Every run that counts, one after another: for a check, not for a page. */
+    every: function* (): Generator<RecordedRun> {
+      for (const { key } of keys.all()) {
+        const row = byKey.get({ key });
+        if (row) yield runOf(row);
+      }
+    },
 
     lastPasses: createLastPasses(db),
   };

@@ -1,6 +1,10 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { RUN_EVENT_KINDS, RUN_KINDS, SKIP_REASONS } from '#core/packup/run-log.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { RUN_EVENT_KINDS, SKIP_REASONS } from '#core/packup/run-event.ts';
+import { RUN_KINDS } from '#core/packup/run-log.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+import type { Instant } from '#core/time/instant.ts';
 import { oneOf } from '#server/db/one-of.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { players } from '#server/features/players/players.table.ts';
@@ -13,12 +17,13 @@ export const runs = sqliteTable(
       .primaryKey()
       .references(() => facts.id),
     playerId: text('player_id')
+      .$type<PlayerId>()
       .notNull()
       .references(() => players.id),
     kind: text({ enum: RUN_KINDS }).notNull(),
     /** Null: all the time it takes. */
     minutesAtHand: real('minutes_at_hand'),
-    /** JSON of the plan as it was shown: steps in order, counts, minutes, what was left out, reasons. */
+    /** JSON of the plan as it was shown, with its version; see stored-plan.ts. */
     plan: text().notNull(),
     /** Follows from the events: an end that counts. Kept so that an open run is found without going through them all. */
     finished: integer({ mode: 'boolean' }).notNull().default(false),
@@ -32,6 +37,9 @@ export const runs = sqliteTable(
 );
 export type RunRow = typeof runs.$inferSelect;
 
+/** What was asked for of one instrument: the play named, and the items. */
+export type Asked = { readonly playKey: string | null; readonly itemIds: readonly string[] };
+
 /** The instruments of a run, in the order they were named. */
 export const runShares = sqliteTable(
   'run_shares',
@@ -41,6 +49,7 @@ export const runShares = sqliteTable(
       .references(() => facts.id),
     position: integer().notNull(),
     instrumentId: text('instrument_id')
+      .$type<InstrumentId>()
       .notNull()
       .references(() => instruments.id),
     /** The play it follows on: its minutes and its room are that play's, as it stands. */
@@ -52,7 +61,7 @@ export const runShares = sqliteTable(
     /** Thirst of the cloth in use; before cloths were told apart, that of silk. */
     thirst: real().notNull().default(1),
     /** JSON of what was asked for: the play named and the items; null where an earlier version did not keep it. */
-    asked: text(),
+    asked: text({ mode: 'json' }).$type<Asked>(),
   },
   (table) => [
     primaryKey({ columns: [table.runId, table.instrumentId] }),
@@ -73,11 +82,13 @@ export const runEvents = sqliteTable(
       .notNull()
       .references(() => facts.id),
     kind: text({ enum: RUN_EVENT_KINDS }).notNull(),
-    stepKey: text('step_key'),
+    stepKey: text('step_key').$type<RunStepKey>(),
     reason: text({ enum: SKIP_REASONS }),
     count: integer(),
     /** What a look found, or what the cloth showed on the last pass. */
     answer: text(),
+    /** When it happened; null where an earlier version took the moment it arrived. */
+    at: text().$type<Instant>(),
   },
   (table) => [
     check('run_events_kind', oneOf(sql`${table.kind}`, RUN_EVENT_KINDS)),

@@ -1,47 +1,41 @@
-import { bookItem, type Book } from '#core/book/book.ts';
+import { bookItem } from '#core/book/book.ts';
 import { itemIn } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
-import { partName } from '#core/instruments/bore-strip.ts';
-import { countFor } from '#core/packup/count-for.ts';
+import type { WhyLine } from '#core/explain/explained.ts';
 import { counted } from '#core/explain/format.ts';
+import { partName } from '#core/instruments/bore-strip.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { methodsOfStep } from '#core/methods/chosen-method.ts';
 import { wayWords } from '#core/methods/method-words.ts';
+import { countFor } from '#core/packup/count-for.ts';
+import type { KeptPlan, KeptStep } from '#core/packup/kept-plan.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
-import { isCalledFor, stepState, waitsUntilMs, type StepState } from '#core/packup/run-log.ts';
-import { handsFor } from '#core/players/player.ts';
-import { instantOfMs } from '#core/time/instant.ts';
+import { stepFor } from '#core/packup/plan-for-build.ts';
+import type { RunShare } from '#core/packup/run.ts';
+import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
 import { condensate } from '#core/water/condensation.ts';
-import { passReasonWords } from '#core/water/passes.ts';
-import type { LeftOutView, RunStepView, RunView } from '#contract/packup.ts';
-import { partsOf, type PlannedRunStep, type RunInstrument, type RunParts } from '#server/features/packup/run-parts.ts';
+import { passReasonWords } from '#core/water/water-words.ts';
+import type { RunView, StepWords } from '#contract/packup.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import type { Run } from '#server/features/packup/packup.repository.ts';
+import type { RecordedRun } from '#server/features/packup/packup.mapper.ts';
+import { planOf } from '#server/features/packup/plan-of-run.ts';
+import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 import { stripView } from '#server/views/strip.ts';
 
-/** What the book says of a step; what it leaves unsaid is null on the wire. */
-const bookView = (step: Step, itemWhy: string | undefined) => ({
-  action: step.action,
-  how: step.how ?? null,
-  why: step.why ?? itemWhy ?? null,
-  harm: step.harm ?? null,
-  cautions: [...(step.cautions ?? [])],
-  supplies: [...(step.supplies ?? [])],
-  must: step.must === true,
-  onlyIf: step.onlyIf ?? null,
-  wait: step.wait ? { minutes: step.wait.minutes.value, why: step.wait.why } : null,
-  thread: step.thread ?? null,
-  look: step.look
-    ? {
-        question: step.look.question,
-        answers: step.look.answers.map(({ id, words, endsItem }) => ({ id, words, stops: endsItem === true })),
-      }
-    : null,
-});
+/** An instrument of a run with everything the book says of it. */
+type RunInstrument = RunShare & { readonly reading: Reading; readonly situation: ReturnType<Reading['situation']> };
+
+/** @throws Error when a run points at an instrument that is not there: foreign keys forbid it */
+const instrumentsOf = ({ packup, readings }: Services, run: RecordedRun): RunInstrument[] =>
+  packup.shares(run.id).map((share) => {
+    const reading = readings.of(share.instrumentId);
+    if (!reading) throw new Error(`run ${run.key} has no instrument ${share.instrumentId}`);
+    return { ...share, reading, situation: reading.situation(run.startedOn) };
+  });
 
 /** What practice says of the number, beside the model's figures. */
-function practiceOfRepeats({ repeats }: Step): { rule: string; text: string; mark: Step['mark'] }[] {
+function practiceOfRepeats({ repeats }: Step): WhyLine[] {
   if (repeats === undefined) return [];
   if (repeats.kind === 'fixed') {
     const { count, noun } = repeats;
@@ -51,141 +45,109 @@ function practiceOfRepeats({ repeats }: Step): { rule: string; text: string; mar
   return [{ rule: 'practice-says', text, mark: repeats.mark }];
 }
 
-function repeatsView({ step, planned }: PlannedRunStep, mine: RunInstrument): RunStepView['repeats'] {
-  const repeats = countFor(step.repeats, mine);
-  if (repeats === null) return null;
-  const because = [...repeats.because.map(passReasonWords), ...practiceOfRepeats(step)];
-  return { count: planned.count ?? repeats.count, noun: repeats.noun, because };
+function repeatsWords({ format }: Services, step: Step, mine: RunInstrument): StepWords['repeats'] {
+  const { kind, methods } = mine.situation;
+  const setting = { ...mine, kind, practice: methods.practice, wetness: mine.reading.wetness() };
+  const repeats = countFor(step.repeats, setting);
+  return (
+    repeats && {
+      noun: repeats.noun,
+      because: [...repeats.because.map((reason) => passReasonWords(reason, format)), ...practiceOfRepeats(step)],
+    }
+  );
 }
 
-const ownerOf = (parts: RunParts, { instrumentId }: PlannedRunStep): RunInstrument | undefined =>
-  parts.instruments.find(({ instrument }) => instrument.id === instrumentId);
+/** What the book says of a step; nothing of one it has given up since. */
+function bookWords(step: Partial<Step>, itemWhy: string | undefined) {
+  const { how = null, why = itemWhy ?? null, harm = null, onlyIf = null, thread = null } = step;
+  const { cautions = [], supplies = [] } = step;
+  return { how, why, harm, onlyIf, thread, cautions: [...cautions], supplies: [...supplies] };
+}
 
-const stateOfStep = (at: StepState): Pick<RunStepView, 'state' | 'answer' | 'skipReason' | 'counted'> => ({
-  state: at.kind,
-  answer: at.kind === 'ticked' ? at.answer : null,
-  skipReason: at.kind === 'skipped' ? at.reason : null,
-  counted: at.count,
+function wordsOf(services: Services, one: KeptStep, mine: RunInstrument, player: PlayerAbilities): StepWords {
+  const { instrument } = mine.reading;
+  const { kind, methods } = mine.situation;
+  // As this player does it today; a step their way leaves out by now is worded as the book has it.
+  const step = methods.practice.steps.find(({ id }) => id === one.id) ?? stepFor(services.book, instrument, one.id);
+  const item = itemIn(methods.practice, one.item) ?? bookItem(services.book, one.item);
+  return {
+    key: one.key,
+    instrumentName: instrument.name,
+    itemName: item?.name ?? '',
+    partName: partName(kind, one.part),
+    ...bookWords(step ?? {}, item?.why),
+    hands: handsFor(item?.skill, player),
+    repeats: step ? repeatsWords(services, step, mine) : null,
+    way: step ? methodsOfStep(step, methods).map(wayWords) : [],
+  };
+}
+
+/** The care a run is about, by name: what its steps are for, and what they do on the side. */
+function itemsOf({ book }: Services, steps: readonly KeptStep[]): RunView['items'] {
+  const all = steps.flatMap(({ instrumentId, item, alsoDoes }) =>
+    [item, ...alsoDoes].map((itemId) => ({ instrumentId, itemId })),
+  );
+  const unique = new Map(all.map((one) => [`${one.instrumentId}:${one.itemId}`, one]));
+  return [...unique.values()].map((one) => {
+    const item = bookItem(book, one.itemId);
+    return { ...one, name: item?.name ?? one.itemId, everyPlay: item?.trigger.kind === 'every-play' };
+  });
+}
+
+const shareView = (run: RecordedRun, { reading: { instrument }, situation: { kind }, ...share }: RunInstrument) => ({
+  instrumentId: instrument.id,
+  name: instrument.name,
+  kind: instrument.kind,
+  playedMinutes: share.playedMinutes,
+  strip: stripView(
+    kind,
+    instrument.build,
+    run.kind === 'after' ? condensate(kind.water, share.playedMinutes, share.roomCelsius) : 0,
+  ),
 });
 
-function stepView(one: PlannedRunStep, parts: RunParts): RunStepView[] {
-  const { state, steps, player } = parts;
-  const mine = ownerOf(parts, one);
-  if (!mine) return [];
-  const { step, key, planned, instrumentId } = one;
-  const item = itemIn(mine.practice, step.item);
-  const at = stepState(state, key);
-  const waitEnd = at.kind === 'open' ? waitsUntilMs(steps, state, one) : null;
-  return [
-    {
-      key,
-      stepId: step.id,
-      instrumentId,
-      instrumentName: mine.instrument.name,
-      itemId: step.item,
-      itemName: item?.name ?? '',
-      part: step.part,
-      partName: partName(mine.kind, step.part),
-      ...bookView(step, item?.why),
-      hands: handsFor(item?.skill, player),
-      activeMinutes: planned.activeMinutes,
-      startsAtMinute: planned.startsAtMinute,
-      repeats: repeatsView(one, mine),
-      way: methodsOfStep(step, mine.methods).map(wayWords),
-      called: isCalledFor(steps, state, one),
-      ...stateOfStep(at),
-      byWater: step.repeats?.kind === 'passes-by-water',
-      lastPass: state.lastPass.get(key)?.found ?? null,
-      waitsUntil: waitEnd === null ? null : instantOfMs(waitEnd),
-    },
-  ];
+/** What the end of a run put in the record; null while it is open. */
+function doneBy({ record, care }: Services, log: RunView['log']): RunView['done'] {
+  const end = log.find(({ event }) => event.kind === 'finished');
+  const source = end && record.find(end.key)?.id;
+  return source === undefined ? null : care.doneBy(source);
 }
 
-/** What waits, named by its item where it is whole, by its action where it is one step of every play. */
-function leftOutView(left: RunParts['leftOut'][number], parts: RunParts): LeftOutView[] {
-  const [first] = left.steps;
-  const mine = first && ownerOf(parts, first);
-  if (!first || !mine) return [];
-  const item = itemIn(mine.practice, first.step.item);
-  const single = item?.trigger.kind === 'every-play';
-  return [
-    {
-      stepKeys: left.steps.map(({ key }) => key),
-      name: single ? first.step.action : (item?.name ?? first.step.action),
-      instrumentName: mine.instrument.name,
-      moreMinutes: left.moreMinutes,
-      value: left.value,
-      cost: first.step.harm ?? item?.why ?? null,
-    },
-  ];
-}
-
-/** Names of the items of this run that are done, and of those that are not. */
-function doneAndWaiting(book: Book, parts: RunParts, done: readonly { instrumentId: string; itemId: string }[]) {
-  const several = parts.instruments.length > 1;
-  const name = (instrumentId: string, itemId: string): string => {
-    const mine = parts.instruments.find(({ instrument }) => instrument.id === instrumentId);
-    const words = (bookItem(book, itemId)?.name ?? itemId).toLowerCase();
-    return several && mine ? `${words} (${mine.instrument.name})` : words;
-  };
-  const isDone = (instrumentId: string, itemId: string) =>
-    done.some((one) => one.instrumentId === instrumentId && one.itemId === itemId);
-  const all = [...parts.steps, ...parts.leftOut.flatMap(({ steps }) => steps)];
-  const waiting = all.filter(({ instrumentId, step }) => !isDone(instrumentId, step.item));
-  return {
-    doneNames: [...new Set(done.map(({ instrumentId, itemId }) => name(instrumentId, itemId)))],
-    waitingNames: [...new Set(waiting.map(({ instrumentId, step }) => name(instrumentId, step.item)))],
-  };
-}
-
-/** A run as the screen shows it: the stored plan, the book's words and the state its log adds up to. */
-function runView(book: Book, parts: RunParts, done: readonly { instrumentId: string; itemId: string }[]): RunView {
-  const { run, events, state, steps, leftOut, instruments } = parts;
+function view(services: Services, run: RecordedRun, { because, ...plan }: KeptPlan): RunView {
+  const player = services.players.find(run.playerId);
+  if (!player) throw new Error(`run ${run.key} has no player`);
+  const instruments = instrumentsOf(services, run);
+  const log = services.packup.log(run.id);
+  const steps = [...plan.steps, ...plan.leftOut.flatMap((one) => one.steps)];
+  const words = steps.flatMap((one) => {
+    const mine = instruments.find(({ instrumentId }) => instrumentId === one.instrumentId);
+    return mine ? [wordsOf(services, one, mine, player)] : [];
+  });
   return {
     key: run.key,
     kind: run.kind,
-    parts: instruments.map(({ instrument, kind, playedMinutes, roomCelsius }) => ({
-      instrumentId: instrument.id,
-      name: instrument.name,
-      kind: instrument.kind,
-      playedMinutes,
-      strip: stripView(
-        kind,
-        instrument.build,
-        run.kind === 'after' ? condensate(kind.water, playedMinutes, roomCelsius) : 0,
-      ),
-    })),
+    parts: instruments.map((one) => shareView(run, one)),
     minutesAtHand: run.minutesAtHand,
     startedOn: run.startedOn,
-    finishedAt: state.finishedAt,
-    finishKey: events.find(({ event }) => event.kind === 'finished')?.key ?? null,
-    ...doneAndWaiting(book, parts, done),
-    steps: steps.flatMap((one) => stepView(one, parts)),
-    leftOut: leftOut.flatMap((one) => leftOutView(one, parts)),
-    activeMinutes: run.plan.activeMinutes,
-    elapsedMinutes: run.plan.elapsedMinutes,
-    supplies: [...new Set(steps.flatMap(({ step }) => step.supplies ?? []))],
-    because: run.plan.because.map(planReasonWords),
+    plan: { ...plan, because: because.map(planReasonWords) },
+    log,
+    words,
+    items: itemsOf(services, steps),
+    done: doneBy(services, log),
   };
-}
-
-function shown(services: Services, run: Run): RunView {
-  const { record, care, book } = services;
-  const parts = partsOf(services, run);
-  const finishKey = parts.events.find(({ event }) => event.kind === 'finished')?.key;
-  const source = finishKey === undefined ? undefined : record.find(finishKey)?.id;
-  return runView(book, parts, source === undefined ? [] : care.doneBy(source));
 }
 
 /** A run that has not been taken back. */
 export function findRun(services: Services, key: string): Outcome<RunView, Failure> {
   const run = services.packup.find(key);
-  return run ? succeed(shown(services, run)) : fail(notFound('key', 'No such run in the record.'));
+  if (!run) return fail(notFound('key', { code: 'no-such-run' }));
+  const plan = planOf(services, run);
+  return plan.ok ? succeed(view(services, run, plan.value)) : plan;
 }
 
-/** A run that is known to be there. @throws Error when it is not */
+/** A run that is known to be there, and was written by this version. @throws Error when it is not */
 export function viewOf(services: Services, key: string): RunView {
-  const run = services.packup.find(key);
-  if (!run) throw new Error(`no run ${key}`);
-  return shown(services, run);
+  const found = findRun(services, key);
+  if (!found.ok) throw new Error(`run ${key}: ${found.failure.fault.code}`);
+  return found.value;
 }

@@ -4,19 +4,22 @@ import type { CareItem } from '#core/book/care-item.ts';
 import { itemIn, type Practice } from '#core/book/practice.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import type { Marked } from '#core/explain/explained.ts';
-import type { Instrument, PlayerId } from '#core/instruments/instrument.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { Fault } from '#core/failure/fault.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { learnMinutes, type TickedRun } from '#core/packup/learn-minutes.ts';
+import { keepPlan } from '#core/packup/kept-plan.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
-import type { RunEvent, RunKind } from '#core/packup/run-log.ts';
+import type { LoggedRunEvent } from '#core/packup/run-event.ts';
+import type { RunKind } from '#core/packup/run-log.ts';
 import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts';
 import type { Play, WallClock } from '#core/plays/play.ts';
 import { msOfInstant } from '#core/time/instant.ts';
 import type { StartRunRequest } from '#contract/packup.ts';
-import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
-import type { RunBody } from '#server/features/packup/packup.mapper.ts';
-import { storedPlan, type Run } from '#server/features/packup/packup.repository.ts';
+import { conflict, invalid, noInstrument, notFound, type Failure } from '#server/failure.ts';
+import type { RecordedRun, RunBody } from '#server/features/packup/packup.mapper.ts';
+import { countsIn, writtenPlan } from '#server/features/packup/stored-plan.ts';
 import type { Reading } from '#server/readings.ts';
 import type { ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
@@ -33,12 +36,12 @@ function barredAtHome(
   { methods: { practice }, care: { clocks } }: Situation,
   item: CareItem,
   player: PlayerAbilities,
-): string | null {
+): Fault | null {
   if (item.place === 'bench' || handsFor(item.skill, player) === 'bench')
-    return `${item.name} is the bench’s; it is not a step at home.`;
+    return { code: 'is-the-benchs', item: item.name };
   const waits = clocks.some((clock) => clock.item.id === item.id && clock.state === 'waiting');
   const blocker = waits ? itemIn(practice, item.blockedBy ?? item.id) : undefined;
-  return blocker ? `${item.name} waits for the bench: ${blocker.name.toLowerCase()}.` : null;
+  return blocker ? { code: 'waits-for-the-bench', item: item.name, blocker: blocker.name.toLowerCase() } : null;
 }
 
 /** A condition that belongs to every making-ready while it lasts. */
@@ -55,7 +58,7 @@ function itemsOf(
   const asked: CareItem[] = [];
   for (const [index, id] of share.itemIds.entries()) {
     const item = itemIn(practice, id);
-    if (!item) return fail(notFound(`${field}.itemIds[${index}]`, 'This instrument has no such care.'));
+    if (!item) return fail(notFound(`${field}.itemIds[${index}]`, { code: 'no-such-care' }));
     const barred = barredAtHome(situation, item, player);
     if (barred !== null) return fail(invalid(`${field}.itemIds[${index}]`, barred));
     asked.push(item);
@@ -65,7 +68,7 @@ function itemsOf(
     .filter(({ state, because }) => kind === 'before' && state === 'due' && because.some(isEachJoining))
     .map(({ item }) => item);
   const items = [...practice.items.filter(belongsToEvery(kind)), ...forNow, ...asked].map(({ id }) => id);
-  if (items.length === 0) return fail(invalid(`${field}.itemIds`, 'Name at least one thing to be done.'));
+  if (items.length === 0) return fail(invalid(`${field}.itemIds`, { code: 'nothing-to-do' }));
   return succeed([...new Set(items)]);
 }
 
@@ -79,7 +82,7 @@ function playedBefore(
   const play = services.plays.standing(share.playKey);
   return play?.instrumentId === share.instrumentId
     ? succeed(play)
-    : fail(notFound('playKey', 'No such play of this instrument in the record.'));
+    : fail(notFound('playKey', { code: 'no-such-play' }));
 }
 
 /** A share with its instrument's situation: what the planner plans from. */
@@ -89,10 +92,9 @@ function partOf(
   player: PlayerAbilities,
 ): Outcome<Planned, Failure> {
   const reading = services.readings.of(share.instrumentId);
-  if (!reading) return fail(notFound(`${field}.instrumentId`, 'No such instrument in the record.'));
+  if (!reading) return fail(noInstrument(`${field}.instrumentId`));
   const { instrument } = reading;
-  if (instrument.leftOn !== null)
-    return fail(conflict(`${field}.instrumentId`, 'It is no longer on the shelf. Put it back first.'));
+  if (instrument.leftOn !== null) return fail(conflict(`${field}.instrumentId`, { code: 'not-on-shelf' }));
   const situation = reading.situation(now.on);
   const items = itemsOf(situation, { kind, share, field }, player);
   if (!items.ok) return items;
@@ -114,14 +116,13 @@ function partOf(
 
 const RUNS_LEARNED_FROM = 15;
 
-function tickedRun(run: Run, events: readonly RunEvent[], instrument: Instrument['id']): TickedRun {
-  const planned = new Map(run.plan.steps.map((step) => [step.key, step]));
-  const ticks = events.flatMap((event) => {
+/** What was ticked in a run, and when. Only a run of this instrument alone tells how long a step takes. */
+function tickedRun(run: RecordedRun, log: readonly LoggedRunEvent[]): TickedRun {
+  const planned = countsIn(run.plan);
+  const ticks = log.flatMap(({ event }) => {
     if (event.kind !== 'ticked' && event.kind !== 'answered') return [];
     const step = planned.get(event.stepKey);
-    return step && step.instrumentId === instrument
-      ? [{ stepId: step.id, atMs: msOfInstant(event.at), repeats: step.count ?? 1 }]
-      : [];
+    return step ? [{ stepId: step.id, atMs: msOfInstant(event.at), repeats: step.count }] : [];
   });
   return { startedAtMs: msOfInstant(run.startedAt), ticks };
 }
@@ -136,14 +137,8 @@ function learnedMinutes(
   const own = parts.flatMap(({ instrumentId, practice }) => {
     const runs = packup
       .newestFinished(instrumentId, RUNS_LEARNED_FROM)
-      .filter(({ playerId, shares }) => playerId === player.id && shares.length === 1);
-    const ticked = runs.map((run) =>
-      tickedRun(
-        run,
-        packup.events(run.id).map(({ event }) => event),
-        instrumentId,
-      ),
-    );
+      .filter(({ playerId, alone }) => playerId === player.id && alone);
+    const ticked = runs.map((run) => tickedRun(run, packup.log(run.id)));
     return [...learnMinutes(ticked, stepEstimates(practice, pace))];
   });
   return new Map(own);
@@ -167,7 +162,7 @@ export function plannedRun(
   for (const [index, share] of request.parts.entries()) {
     const field = `parts[${index}]`;
     if (planned.some(({ part }) => part.instrumentId === share.instrumentId))
-      return fail(invalid(`${field}.instrumentId`, 'An instrument is in a run once.'));
+      return fail(invalid(`${field}.instrumentId`, { code: 'twice-in-the-run' }));
     const part = partOf(services, { kind: request.kind, share, field, now }, player);
     if (!part.ok) return part;
     planned.push(part.value);
@@ -188,5 +183,8 @@ export function plannedRun(
     asked,
   }));
   const { kind, minutesAtHand } = request;
-  return succeed({ body: { shares, playerId: player.id, kind, minutesAtHand, plan: storedPlan(plan) }, ...now });
+  return succeed({
+    body: { shares, playerId: player.id, kind, minutesAtHand, plan: writtenPlan(keepPlan(plan)) },
+    ...now,
+  });
 }

@@ -1,4 +1,6 @@
 import { asc, eq, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
+import { instant } from '#core/time/instant.ts';
 import type { Db } from '#server/db/connection.ts';
 import {
   eventFromRow,
@@ -12,6 +14,8 @@ import { runEvents, runs, runShares } from '#server/features/packup/packup.table
 import { insertRow } from '#server/db/prepared-insert.ts';
 import type { BodyStore } from '#server/record/define-fact.ts';
 import { facts } from '#server/record/record.table.ts';
+
+const run = alias(facts, 'run');
 
 /** The body of a run: its plan, and a row for each of its instruments. */
 export const runStore: BodyStore<RunBody> = {
@@ -60,13 +64,14 @@ export const runEventStore: BodyStore<RunEventBody> = {
   },
   read: (db, factId) => {
     const found = db
-      .select({ event: runEvents, runKey: facts.key })
+      .select({ event: runEvents, runKey: run.key, loggedAt: facts.loggedAt })
       .from(runEvents)
-      .innerJoin(facts, eq(facts.id, runEvents.runId))
+      .innerJoin(facts, eq(facts.id, runEvents.factId))
+      .innerJoin(run, eq(run.id, runEvents.runId))
       .where(eq(runEvents.factId, factId))
       .get();
     if (found === undefined) throw new Error(`run_events has no body of fact ${factId}`);
-    return { runKey: found.runKey, event: eventFromRow(found.event) };
+    return { runKey: found.runKey, event: eventFromRow(found.event, instant(found.loggedAt)) };
   },
   recount: (db, factId, counts) => {
     const row = db.select().from(runEvents).where(eq(runEvents.factId, factId)).get();

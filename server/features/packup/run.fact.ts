@@ -6,6 +6,7 @@ import { packupPaths, startRunRequest, type StartRunRequest } from '#contract/pa
 import { notFound, type Failure } from '#server/failure.ts';
 import type { RunBody } from '#server/features/packup/packup.mapper.ts';
 import { viewOf } from '#server/features/packup/packup.views.ts';
+import { planOf } from '#server/features/packup/plan-of-run.ts';
 import { plannedRun } from '#server/features/packup/plan-for.ts';
 import { runStore } from '#server/features/packup/run-store.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
@@ -13,7 +14,7 @@ import type { Services } from '#server/services.ts';
 
 function decide(request: StartRunRequest, { now }: Deciding, services: Services): Outcome<ToWrite<RunBody>, Failure> {
   const player = services.players.find(request.playerId);
-  if (!player) return fail(notFound('playerId', 'No such player in the record.'));
+  if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
   return plannedRun(services, request, { player, now });
 }
 
@@ -21,10 +22,12 @@ function decide(request: StartRunRequest, { now }: Deciding, services: Services)
 function sameAs(request: StartRunRequest, { packup }: Services): string | undefined {
   const [first] = request.parts;
   const open = request.kind === 'care' || !first ? undefined : packup.open(first.instrumentId);
+  if (open === undefined) return undefined;
+  const shares = packup.shares(open.id);
   const isSame =
-    open?.kind === request.kind &&
-    open.shares.length === request.parts.length &&
-    open.shares.every(({ instrumentId, playKey }, index) => {
+    open.kind === request.kind &&
+    shares.length === request.parts.length &&
+    shares.every(({ instrumentId, playKey }, index) => {
       const part = request.parts[index];
       // A start that names no play means the one that waits, which the run has been given.
       return instrumentId === part?.instrumentId && (part.playKey === null || playKey === part.playKey);
@@ -39,7 +42,7 @@ export const runFact = defineFact<Services>()<RunBody, StartRunRequest>({
   about: ({ shares }) => shares.map(({ instrumentId }) => ofInstrument(instrumentId)),
   words: ({ key, body }, { packup, care, record, book }, { id }) => {
     const run = packup.find(key);
-    const end = run && packup.events(run.id).find(({ event }) => event.kind === 'finished');
+    const end = run && packup.log(run.id).find(({ event }) => event.kind === 'finished');
     const source = end && record.find(end.key)?.id;
     const done = source === undefined ? [] : care.doneBy(source).filter(({ instrumentId }) => instrumentId === id);
     return runWords(
@@ -48,6 +51,10 @@ export const runFact = defineFact<Services>()<RunBody, StartRunRequest>({
       end !== undefined,
     );
   },
+  breaking: (services) =>
+    [...services.packup.every()].flatMap((run) =>
+      planOf(services, run).ok ? [] : [`run ${run.key} of ${run.startedOn}: its plan cannot be read`],
+    ),
   logged: {
     path: packupPaths.start,
     request: startRunRequest,

@@ -9,10 +9,10 @@ import type { Services } from '#server/services.ts';
 /** Somebody is in the record from now on. */
 export const playerFact = defineFact<Services>()<{ readonly id: PlayerId }, Sent>({
   kind: 'player',
-  store: bodyTable(players, { toRow: ({ id }) => ({ id }), fromRow: ({ id }) => ({ id: id as PlayerId }) }),
+  store: bodyTable(players, { toRow: ({ id }) => ({ id }), fromRow: ({ id }) => ({ id: id }) }),
   about: ({ id }) => [ofPlayer(id)],
   keeps: ({ key, body }, { record, instruments }) =>
     record.saysMoreOf(ofPlayer(body.id), key) || instruments.all().some(({ playerId }) => playerId === body.id)
-      ? conflict('targetKey', 'There is more about them in the record, so they stay in it.')
+      ? conflict('targetKey', { code: 'player-has-a-record' })
       : null,
 });

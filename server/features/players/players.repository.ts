@@ -1,7 +1,5 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
-import type { PlayerId } from '#core/instruments/instrument.ts';
-import type { Skill } from '#core/players/player.ts';
 import type { Player } from '#core/players/profile.ts';
 import type { Db } from '#server/db/connection.ts';
 import { players, profiles } from '#server/features/players/players.table.ts';
@@ -26,8 +24,8 @@ export function createPlayersRepository(db: Db) {
   type Row = ReturnType<typeof all.all>[number];
   const player = ({ id, does, ...row }: Row): Player => ({
     ...row,
-    id: id as PlayerId,
-    does: JSON.parse(does) as Skill[],
+    id: id,
+    does,
   });
   return {
     /** Everybody, each as the latest profile has them. */

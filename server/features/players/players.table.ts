@@ -1,12 +1,13 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { STANDINGS } from '#core/players/player.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { STANDINGS, type Skill } from '#core/players/player.ts';
 import { oneOf } from '#server/db/one-of.ts';
 import { facts } from '#server/record/record.table.ts';
 
 /** That somebody is in the record; who they are and what they do is a profile, the latest counts. */
 export const players = sqliteTable('players', {
-  id: text().primaryKey(),
+  id: text().$type<PlayerId>().primaryKey(),
   factId: integer('fact_id')
     .notNull()
     .unique()
@@ -20,12 +21,13 @@ export const profiles = sqliteTable(
       .primaryKey()
       .references(() => facts.id),
     playerId: text('player_id')
+      .$type<PlayerId>()
       .notNull()
       .references(() => players.id),
     name: text().notNull(),
     standing: text({ enum: STANDINGS }).notNull(),
     /** JSON array of skills. */
-    does: text().notNull(),
+    does: text({ mode: 'json' }).$type<readonly Skill[]>().notNull(),
   },
   (table) => [
     check('profiles_standing', oneOf(sql`${table.standing}`, STANDINGS)),

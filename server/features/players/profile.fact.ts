@@ -21,17 +21,16 @@ export type Profile = {
 export const profileFact = defineFact<Services>()<Profile, ProfileRequest>({
   kind: 'profile',
   store: bodyTable(profiles, {
-    toRow: ({ does, ...profile }) => ({ ...profile, does: JSON.stringify(does) }),
+    toRow: (profile) => profile,
     fromRow: ({ playerId, name, standing, does }) => ({
-      playerId: playerId as PlayerId,
+      playerId: playerId,
       name,
       standing,
-      does: JSON.parse(does) as Skill[],
+      does,
     }),
   }),
   about: ({ playerId }) => [ofPlayer(playerId)],
-  keeps: ({ belongsTo }) =>
-    belongsTo === null ? null : conflict('targetKey', 'It is what they were added with. Say what has changed instead.'),
+  keeps: ({ belongsTo }) => (belongsTo === null ? null : conflict('targetKey', { code: 'added-like-this' })),
   breaking: ({ players }) =>
     players
       .all()
@@ -41,7 +40,7 @@ export const profileFact = defineFact<Services>()<Profile, ProfileRequest>({
     request: profileRequest,
     decide: ({ playerId, name, standing, does }, { now }, { players }) => {
       const player = players.find(playerId);
-      if (!player) return fail(notFound('playerId', 'No such player in the record.'));
+      if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
       return succeed({ body: { playerId: player.id, name, standing, does }, ...now });
     },
   },

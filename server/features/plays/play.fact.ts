@@ -1,12 +1,11 @@
-import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { playFaultWords, playWords } from '#core/plays/play-words.ts';
+import { playWords } from '#core/plays/play-words.ts';
 import { oddPlays } from '#core/plays/odd-plays.ts';
 import { checkPlay, type Play } from '#core/plays/play.ts';
 import { ofInstrument } from '#core/record/fact.ts';
-import { localDate } from '#core/time/local-date.ts';
 import { logPlayRequest, playPaths, type LogPlayRequest } from '#contract/plays.ts';
-import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
+import { conflict, invalid, noInstrument, notFound, type Failure } from '#server/failure.ts';
+import { playFromRow } from '#server/features/plays/plays.mapper.ts';
 import { misrepeatedPlays } from '#server/features/plays/plays.repository.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
@@ -22,29 +21,30 @@ export type PlayBody = Omit<Play, 'key'>;
 function decide(
   request: LogPlayRequest,
   { now, corrects }: Deciding,
-  { instruments, players, plays: played, format }: Services,
+  { instruments, players, plays: played }: Services,
 ): Outcome<ToWrite<PlayBody>, Failure> {
   const instrument = instruments.find(request.instrumentId);
-  if (!instrument) return fail(notFound('instrumentId', 'No such instrument in the record.'));
+  if (!instrument) return fail(noInstrument());
   const player = players.find(request.playerId);
-  if (!player) return fail(notFound('playerId', 'No such player in the record.'));
+  if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
   const { endedAtMinute, minutes, roomCelsius } = request;
   const body = {
     instrumentId: instrument.id,
     playerId: player.id,
-    endedOn: localDate(request.endedOn),
+    endedOn: request.endedOn,
     endedAtMinute,
     minutes,
     roomCelsius,
   };
   if (corrects !== null && played.standing(corrects)?.instrumentId !== instrument.id)
-    return fail(conflict('instrumentId', 'It was played on another instrument. Take it back and log it there.'));
+    return fail(conflict('instrumentId', { code: 'played-on-another' }));
   const near = played.near(instrument.id, body.endedOn).filter(({ key }) => key !== corrects);
   const checked = checkPlay(body, now, instrument, near);
   if (checked.ok) return succeed({ body, on: body.endedOn, atMinute: endedAtMinute });
-  const { code, field } = checked.failure;
-  const text = playFaultWords(checked.failure, format);
-  return fail(code === 'overlaps' || code === 'day-is-full' ? conflict(field, text) : invalid(field, text));
+  const { field, ...fault } = checked.failure;
+  return fail(
+    fault.code === 'overlaps' || fault.code === 'day-is-full' ? conflict(field, fault) : invalid(field, fault),
+  );
 }
 
 /** One spell of playing. */
@@ -53,17 +53,10 @@ export const playFact = defineFact<Services>()<PlayBody, LogPlayRequest>({
   store: bodyTable(plays, {
     misrepeated: misrepeatedPlays,
     toRow: (play) => play,
-    fromRow: ({ instrumentId, playerId, endedOn, endedAtMinute, minutes, roomCelsius }) => ({
-      instrumentId: instrumentId as InstrumentId,
-      playerId: playerId as PlayerId,
-      endedOn: localDate(endedOn),
-      endedAtMinute,
-      minutes,
-      roomCelsius,
-    }),
+    fromRow: playFromRow,
   }),
   about: ({ instrumentId }) => [ofInstrument(instrumentId)],
-  words: ({ body }) => playWords(body.minutes, body.roomCelsius),
+  words: ({ body }, { format }) => playWords(body.minutes, body.roomCelsius, format),
   breaking: ({ instruments, plays: played }) =>
     instruments.all().flatMap(({ id }) => {
       const instrument = instruments.find(id);

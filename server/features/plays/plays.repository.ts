@@ -52,7 +52,7 @@ export function createPlaysRepository(db: Db) {
     .where(and(eq(plays.counts, true), or(eq(facts.id, root), eq(facts.corrects, root))))
     .prepare();
   type Row = ReturnType<typeof newest.all>[number];
-  const play = ({ play: row, key }: Row): Play => playFromRow(row, key);
+  const play = ({ play: row, key }: Row): Play => ({ key, ...playFromRow(row) });
   return {
     /** Every play of an instrument that counts, as columns. */
     columns: (instrumentId: string): PlayColumns => columnsFromRows(every.get({ instrumentId }) ?? NOTHING_PLAYED),

@@ -1,5 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { players } from '#server/features/players/players.table.ts';
 import { facts } from '#server/record/record.table.ts';
@@ -11,13 +13,15 @@ export const plays = sqliteTable(
       .primaryKey()
       .references(() => facts.id),
     instrumentId: text('instrument_id')
+      .$type<InstrumentId>()
       .notNull()
       .references(() => instruments.id),
     playerId: text('player_id')
+      .$type<PlayerId>()
       .notNull()
       .references(() => players.id),
     /** Repeats the spine, for the index. */
-    endedOn: text('ended_on').notNull(),
+    endedOn: text('ended_on').$type<LocalDate>().notNull(),
     endedAtMinute: integer('ended_at_minute'),
     minutes: integer().notNull(),
     /** Null: nobody said. */

@@ -1,4 +1,5 @@
-import { Alert, Autocomplete, Box, TextField, Typography } from '@mui/material';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { Autocomplete, Box, TextField, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -10,6 +11,7 @@ import { Verdicts } from '#web/features/agents/parts/Verdicts.tsx';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
+import { Caution } from '#web/ui/Caution.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 
@@ -40,14 +42,9 @@ function AgentChoice({
 }
 
 /** The verdicts for one instrument, once both are chosen. */
-function Answer({ agent, instrumentId }: { readonly agent: Named; readonly instrumentId: string | null }) {
+function Answer({ agent, instrumentId }: { readonly agent: Named; readonly instrumentId: InstrumentId | null }) {
   const today = useToday();
-  const here = useQuery({
-    ...agentQueries.verdicts(agent.id, instrumentId ?? '', today),
-    enabled: instrumentId !== null,
-  });
-  const anywhere = useQuery({ ...agentQueries.anywhere(agent.id), enabled: instrumentId === null });
-  const query = instrumentId === null ? anywhere : here;
+  const query = useQuery(agentQueries.verdicts(agent.id, instrumentId, today));
   return (
     <Compartment title={agent.name}>
       <QueryView query={query} height={200}>
@@ -62,21 +59,9 @@ function Together({ one, other }: { readonly one: Named; readonly other: Named }
   return (
     <QueryView query={query} height={60}>
       {({ danger, text }) => (
-        <Alert
-          severity={danger ? 'error' : 'info'}
-          icon={false}
-          role={danger ? 'alert' : 'status'}
-          sx={{
-            mt: 1.5,
-            fontWeight: 600,
-            color: 'text.primary',
-            bgcolor: 'transparent',
-            border: '2px solid',
-            borderColor: danger ? 'stop.main' : 'divider',
-          }}
-        >
+        <Caution danger={danger} role={danger ? 'alert' : 'status'} sx={{ mt: 1.5 }}>
           {text}
-        </Alert>
+        </Caution>
       )}
     </QueryView>
   );

@@ -14,6 +14,7 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 import { Silhouette } from '#web/ui/Silhouette.tsx';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 
 type Row = { readonly place: CareOverview[number]; readonly clock: CareOverview[number]['calling'][number] };
 
@@ -28,17 +29,13 @@ function CallingRow({ place, clock }: Row) {
   const { name, gauge, hands, because, partName, atBench } = clock;
   const handsWords = atBench ? null : HANDS_WORDS[hands];
   return (
-    <Box
-      component="li"
+    <PlainRow
       sx={{
         display: 'grid',
         gridTemplateColumns: 'auto auto 1fr auto',
         columnGap: 1.5,
         alignItems: 'center',
         py: 0.75,
-        borderTop: '1px solid',
-        borderColor: 'divider',
-        '&:first-of-type': { borderTop: 'none' },
       }}
     >
       <TubeGauge gauge={gauge} atBench={hands === 'bench' || gauge.state === 'waiting'} />
@@ -68,7 +65,7 @@ function CallingRow({ place, clock }: Row) {
       >
         Open
       </Button>
-    </Box>
+    </PlainRow>
   );
 }
 
@@ -116,11 +113,11 @@ function Loaded({ overview }: { readonly overview: CareOverview }) {
         return (
           here.length > 0 && (
             <Compartment key={title} title={title}>
-              <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+              <PlainList>
                 {here.map(({ place, clock }) => (
                   <CallingRow key={`${place.instrumentId}-${clock.itemId}`} place={place} clock={clock} />
                 ))}
-              </Box>
+              </PlainList>
             </Compartment>
           )
         );

@@ -1,38 +1,44 @@
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useParams } from 'react-router';
+
 import type { InstrumentPage } from '#contract/care.ts';
 import type { RecordEntryView } from '#contract/record.ts';
-import { fullDate } from '#web/clock/format.ts';
-import { useToday, wallNow } from '#web/clock/today.ts';
-import { newKey } from '#web/api/new-key.ts';
-import { useCareActions } from '#web/features/care/care-actions.queries.ts';
-import { careQueries, useResetWetness } from '#web/features/care/care.queries.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import { useToday } from '#web/clock/today.ts';
+import { useInstrumentId } from '#web/session/instrument-id.ts';
+import { useCareActions, useForgetWetness } from '#web/features/care/care.actions.ts';
+import { careQueries } from '#web/features/care/care.queries.ts';
 import { WetnessBelief } from '#web/features/care/parts/WetnessBelief.tsx';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { Closed, Methods, NeverDos } from '#web/features/care/parts/HeldTo.tsx';
 import { StripWithSigns } from '#web/features/care/parts/StripWithSigns.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
-import { useConditionActions } from '#web/features/conditions/condition-actions.queries.ts';
+import { useConditionActions } from '#web/features/conditions/conditions.actions.ts';
 import { conditionQueries } from '#web/features/conditions/conditions.queries.ts';
 import { StandingConditions } from '#web/features/conditions/parts/StandingConditions.tsx';
 import { BuildForm } from '#web/features/instruments/parts/BuildForm.tsx';
-import { instrumentQueries, useReviseBuild, useSetDeparture } from '#web/features/instruments/instruments.queries.ts';
+import { useReviseBuild, useSetDeparture } from '#web/features/instruments/instruments.actions.ts';
+import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { RecordList } from '#web/features/record/parts/RecordList.tsx';
 import { CorrectPlay } from '#web/features/care/CorrectPlay.tsx';
-import { recordQueries, useWithdraw } from '#web/features/record/record.queries.ts';
+import { recordQueries } from '#web/features/record/record.queries.ts';
+import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
 import { duration } from '#core/explain/format.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { useNotice } from '#web/ui/Notice.tsx';
 import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
+import { PlainList } from '#web/ui/PlainList.tsx';
+import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 
 const RECORD_LINES = 20;
 
 /** Illness, a new cork, dry air …: what changes what is due for a while. */
-function ForAWhile({ instrumentId }: { readonly instrumentId: string }) {
+function ForAWhile({ instrumentId }: { readonly instrumentId: InstrumentId }) {
   const today = useToday();
   const query = useQuery(conditionQueries.page(instrumentId, today));
   const actions = useConditionActions(instrumentId);
@@ -45,35 +51,18 @@ function ForAWhile({ instrumentId }: { readonly instrumentId: string }) {
 
 /** How wet its player blows it, learned from "was the last pass dry?". */
 function Wetness({ page: { instrument, wetness } }: { readonly page: InstrumentPage }) {
-  const reset = useResetWetness();
-  const withdraw = useWithdraw();
-  const notice = useNotice();
+  const { forget, busy } = useForgetWetness(instrument.id);
   if (wetness === null) return null;
-  const failed = (error: Error) => notice({ text: error.message, tone: 'failed' });
-  const forget = () => {
-    const key = newKey();
-    reset.mutate(
-      { key, instrumentId: instrument.id, now: wallNow() },
-      {
-        onSuccess: () =>
-          notice({
-            text: 'Forgotten; the rule of thumb again.',
-            undo: () => withdraw.mutate(key, { onError: failed }),
-          }),
-        onError: failed,
-      },
-    );
-  };
   return (
     <Compartment title="How wet you blow it">
-      <WetnessBelief wetness={wetness} busy={reset.isPending} onReset={forget} />
+      <WetnessBelief wetness={wetness} busy={busy} onReset={forget} />
     </Compartment>
   );
 }
 
-function RecordOf({ instrumentId }: { readonly instrumentId: string }) {
+function RecordOf({ instrumentId }: { readonly instrumentId: InstrumentId }) {
   const query = useQuery(recordQueries.of(instrumentId, RECORD_LINES));
-  const withdraw = useWithdraw();
+  const { withdraw, busy } = useWithdraw();
   const notice = useNotice();
   const [wrong, setWrong] = useState<RecordEntryView | null>(null);
   return (
@@ -83,13 +72,10 @@ function RecordOf({ instrumentId }: { readonly instrumentId: string }) {
         {({ entries }) => (
           <RecordList
             entries={entries}
-            busy={withdraw.isPending}
+            busy={busy}
             onCorrect={setWrong}
             onTakeBack={({ key, words }) =>
-              withdraw.mutate(key, {
-                onSuccess: () => notice({ text: `Taken back: ${words}.` }),
-                onError: (error) => notice({ text: error.message, tone: 'failed' }),
-              })
+              withdraw(key, 'everything', () => notice({ text: `Taken back: ${words}.` }))
             }
           />
         )}
@@ -103,19 +89,11 @@ function EditBuild({ instrument }: { readonly instrument: InstrumentPage['instru
   const [open, setOpen] = useState(false);
   const kinds = useQuery({ ...instrumentQueries.kinds(), enabled: open });
   const revise = useReviseBuild();
-  const withdraw = useWithdraw();
-  const notice = useNotice();
   const kind = kinds.data?.find(({ id }) => id === instrument.kind);
   const save = (build: Record<string, string>) =>
     revise.log(
       { instrumentId: instrument.id, build },
-      {
-        onSuccess: (key) => {
-          setOpen(false);
-          notice({ text: 'The build is kept; its care follows.', undo: () => withdraw.mutate(key) });
-        },
-        onError: (error) => notice({ text: error.message, tone: 'failed' }),
-      },
+      { said: 'The build is kept; its care follows.', onLogged: () => setOpen(false) },
     );
   return (
     <>
@@ -129,27 +107,18 @@ function EditBuild({ instrument }: { readonly instrument: InstrumentPage['instru
 
 function About({ page: { instrument } }: { readonly page: InstrumentPage }) {
   const departure = useSetDeparture();
-  const withdraw = useWithdraw();
-  const notice = useNotice();
   const today = useToday();
-  const set = (leftOn: string | null) =>
+  const set = (leftOn: LocalDate | null) =>
     departure.log(
       { instrumentId: instrument.id, leftOn },
-      {
-        onSuccess: (key) =>
-          notice({
-            text: `${instrument.name} ${leftOn === null ? 'is back on' : 'has left'} the shelf.`,
-            undo: () => withdraw.mutate(key),
-          }),
-        onError: (error) => notice({ text: error.message, tone: 'failed' }),
-      },
+      { said: `${instrument.name} ${leftOn === null ? 'is back on' : 'has left'} the shelf.` },
     );
   return (
     <Compartment title="This instrument">
       <Typography>{[instrument.kindName, ...instrument.buildWords.slice(1)].join(' · ')}</Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-        Came {instrument.cameNew ? 'new' : 'used'} on {fullDate(instrument.acquiredOn)}
-        {instrument.leftOn && `, left the shelf on ${fullDate(instrument.leftOn)}`}.
+        Came {instrument.cameNew ? 'new' : 'used'} on {FORMAT.date(instrument.acquiredOn)}
+        {instrument.leftOn && `, left the shelf on ${FORMAT.date(instrument.leftOn)}`}.
       </Typography>
       <EditBuild instrument={instrument} />
       {instrument.leftOn === null ? (
@@ -182,25 +151,18 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
   );
   const dueMinutes = dueAtHome.reduce((sum, { minutes }) => sum + minutes, 0);
   const list = (rows: typeof clocks) => (
-    <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+    <PlainList>
       {rows.map((clock) => (
         <CareRow key={clock.itemId} clock={clock} today={today} actions={care} />
       ))}
-    </Box>
+    </PlainList>
   );
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 2,
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 7fr) minmax(0, 5fr)' },
-        alignItems: 'start',
-      }}
-    >
+    <TwoColumns wide="left">
       <Box sx={{ gridColumn: '1 / -1', order: { xs: 1, sm: 0 } }}>
         <StripWithSigns page={page} actions={care} />
       </Box>
-      <Box sx={{ display: 'grid', gap: 2, minWidth: 0 }}>
+      <Column>
         <Compartment
           title="What is due, and when"
           aside={
@@ -219,8 +181,8 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         </Compartment>
         {asSeen.length > 0 && <Compartment title="When you see it">{list(asSeen)}</Compartment>}
         {off.length > 0 && <Compartment title="Not done here">{list(off)}</Compartment>}
-      </Box>
-      <Box sx={{ display: 'grid', gap: 2, minWidth: 0, order: { xs: 2, sm: 0 } }}>
+      </Column>
+      <Column last>
         <ForAWhile instrumentId={instrument.id} />
         <Methods page={page} />
         <RecordOf instrumentId={instrument.id} />
@@ -228,7 +190,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         <NeverDos page={page} />
         <About page={page} />
         <Closed page={page} />
-      </Box>
+      </Column>
       {care.asked && (
         <DoneDialog
           clock={care.asked}
@@ -240,13 +202,13 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           onClose={() => care.ask(null)}
         />
       )}
-    </Box>
+    </TwoColumns>
   );
 }
 
 /** Everything about one instrument's care: what is due and why, its record, and what is never done to it. */
 export function CarePage() {
-  const { instrumentId = '' } = useParams();
+  const instrumentId = useInstrumentId();
   const query = useQuery(careQueries.page(instrumentId, useToday()));
   return (
     <QueryView query={query} height={560} missing={NOT_ON_THIS_SHELF}>

@@ -1,16 +1,17 @@
-import { Box, Button, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { Alert, Box, Button, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { addDays } from '#core/time/local-date.ts';
 import type { InstrumentPage } from '#contract/care.ts';
-import { newKey } from '#web/api/new-key.ts';
-import { useToday, wallNow } from '#web/clock/today.ts';
-import { careQueries, useLogCare } from '#web/features/care/care.queries.ts';
+import { useToday } from '#web/clock/today.ts';
+import { useInstrumentId } from '#web/session/instrument-id.ts';
+import { useLogLastDone } from '#web/features/care/care.actions.ts';
+import { careQueries } from '#web/features/care/care.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
-import { useNotice } from '#web/ui/Notice.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
+import { PlainList } from '#web/ui/PlainList.tsx';
 
 /** About how long ago; nobody remembers the day. */
 const AGO = [
@@ -25,25 +26,20 @@ const AGO = [
 function Loaded({ page }: { readonly page: InstrumentPage }) {
   const today = useToday();
   const navigate = useNavigate();
-  const logCare = useLogCare();
-  const notice = useNotice();
+  const history = useLogLastDone();
   const [answers, setAnswers] = useState<Readonly<Record<string, number>>>({});
   const { instrument, clocks } = page;
   const [unknown] = useState(() => clocks.filter(({ gauge }) => gauge.state === 'unknown'));
   const toNow = () => void navigate(`/now/${instrument.id}`);
-  const save = async () => {
-    try {
-      for (const { itemId, atBench } of unknown) {
-        const days = answers[itemId];
-        if (days === undefined) continue;
-        const by = atBench ? 'bench' : 'player';
-        const doneOn = addDays(today, -days);
-        await logCare.mutateAsync({ key: newKey(), instrumentId: instrument.id, itemId, doneOn, by, now: wallNow() });
-      }
-      toNow();
-    } catch (error) {
-      notice({ text: (error as Error).message, tone: 'failed' });
-    }
+  const save = () => {
+    const items = unknown.flatMap(({ itemId, atBench }) => {
+      const days = answers[itemId];
+      if (days === undefined) return [];
+      return [{ itemId, doneOn: addDays(today, -days), by: atBench ? ('bench' as const) : ('player' as const) }];
+    });
+    if (items.length === 0) return toNow();
+    history.log({ instrumentId: instrument.id, items }, { said: 'Noted, as far as you remember.', onLogged: toNow });
+    return undefined;
   };
   return (
     <Box sx={{ maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
@@ -52,7 +48,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         <Typography sx={{ mb: 1.5 }}>
           About is good enough. What nobody knows stays “not known” and asks again; it is never taken for fresh.
         </Typography>
-        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1.5 }}>
+        <PlainList gap={1.5}>
           {unknown.map(({ itemId, name }) => (
             <Box component="li" key={itemId}>
               <Typography id={`ago-${itemId}`} sx={{ fontWeight: 650, mb: 0.5 }}>
@@ -69,20 +65,21 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
                 sx={{ flexWrap: 'wrap' }}
               >
                 {AGO.map(({ days, words }) => (
-                  <ToggleButton
-                    key={words}
-                    value={days ?? 'none'}
-                    sx={{ minHeight: 44, textTransform: 'none', color: 'text.primary', px: 1.25 }}
-                  >
+                  <ToggleButton key={words} value={days ?? 'none'}>
                     {words}
                   </ToggleButton>
                 ))}
               </ToggleButtonGroup>
             </Box>
           ))}
-        </Box>
+        </PlainList>
+        {history.problem && (
+          <Alert severity="error" sx={{ mt: 2 }}>
+            {history.problem}
+          </Alert>
+        )}
         <Box sx={{ display: 'flex', gap: 1.5, mt: 2.5, flexWrap: 'wrap' }}>
-          <BrassButton disabled={logCare.isPending} onClick={() => void save()}>
+          <BrassButton disabled={history.busy} onClick={save}>
             That is all I know
           </BrassButton>
           <Button color="inherit" onClick={toNow}>
@@ -96,7 +93,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
 
 /** Asked once when a used instrument comes: what was last done and when, or "don't know". */
 export function HistoryPage() {
-  const { instrumentId = '' } = useParams();
+  const instrumentId = useInstrumentId();
   const query = useQuery(careQueries.page(instrumentId, useToday()));
   return (
     <QueryView query={query} height={400}>

@@ -3,13 +3,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { KindView } from '#contract/instruments.ts';
-import { newKey } from '#web/api/new-key.ts';
 import { useToday } from '#web/clock/today.ts';
-import { instrumentQueries, useAddInstrument } from '#web/features/instruments/instruments.queries.ts';
+import { useAddInstrument } from '#web/features/instruments/instruments.actions.ts';
+import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { InstrumentForm, type InstrumentEntry } from '#web/features/instruments/parts/InstrumentForm.tsx';
 import { KindChoice } from '#web/features/instruments/parts/KindChoice.tsx';
 import { PlayerForm } from '#web/features/players/parts/PlayerForm.tsx';
-import { playerQueries, useAddPlayer } from '#web/features/players/players.queries.ts';
+import { useAddPlayer } from '#web/features/players/players.actions.ts';
+import { playerQueries } from '#web/features/players/players.queries.ts';
 import { choosePlayer, useCurrentPlayer } from '#web/session/current-player.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
@@ -27,9 +28,9 @@ export function AddInstrumentPage() {
 
   const save = (entry: InstrumentEntry) => {
     if (!kind) return;
-    addInstrument.mutate(
-      { ...entry, id: newKey(), kind: kind.id, today },
-      { onSuccess: ({ id }) => void navigate(entry.cameNew ? `/now/${id}` : `/add/${id}/history`) },
+    addInstrument.log(
+      { ...entry, kind: kind.id, today },
+      { onLogged: ({ id }) => void navigate(entry.cameNew ? `/now/${id}` : `/add/${id}/history`) },
     );
   };
 
@@ -41,12 +42,9 @@ export function AddInstrumentPage() {
           {people.length === 0 ? (
             <Compartment title="Who plays?">
               <PlayerForm
-                busy={addPlayer.isPending}
-                problem={addPlayer.error?.message ?? null}
-                onSave={(entry) => {
-                  const id = newKey();
-                  addPlayer.mutate({ ...entry, id }, { onSuccess: () => choosePlayer(id) });
-                }}
+                busy={addPlayer.busy}
+                problem={addPlayer.problem}
+                onSave={(entry) => addPlayer.log(entry, { onLogged: ({ id }) => choosePlayer(id) })}
               />
             </Compartment>
           ) : (
@@ -56,16 +54,16 @@ export function AddInstrumentPage() {
                   {(list) => <KindChoice kinds={list} chosen={kind?.id ?? null} onChoose={setKind} />}
                 </QueryView>
               </Compartment>
-              {kind && (
+              {kind && current && (
                 <Compartment title="How is it built?">
                   <InstrumentForm
                     key={kind.id}
                     kind={kind}
                     people={people}
-                    playerId={current?.id ?? ''}
+                    playerId={current.id}
                     today={today}
-                    busy={addInstrument.isPending}
-                    problem={addInstrument.error?.message ?? null}
+                    busy={addInstrument.busy}
+                    problem={addInstrument.problem}
                     onSave={save}
                   />
                 </Compartment>

@@ -1,22 +1,23 @@
+import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link } from 'react-router';
 import { counted, duration, roughly } from '#core/explain/format.ts';
 import { METHOD_MOMENTS } from '#core/book/method-ids.ts';
-import type { MethodsPage as MethodsPageView, MethodView } from '#contract/methods.ts';
-import { newKey } from '#web/api/new-key.ts';
-import { useToday, wallNow } from '#web/clock/today.ts';
-import { useWithdraw } from '#web/features/record/record.queries.ts';
+import type { MethodsPage as MethodsPageView } from '#contract/methods.ts';
+import { useToday } from '#web/clock/today.ts';
+import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { GiveSet } from '#web/features/methods/parts/GiveSet.tsx';
 import { QuestionLine } from '#web/features/methods/parts/QuestionLine.tsx';
 import { TakeSet } from '#web/features/methods/parts/TakeSet.tsx';
-import { useGivingSet, useTakingSet } from '#web/features/methods/method-sets.queries.ts';
-import { methodQueries, useChooseMethod } from '#web/features/methods/methods.queries.ts';
+import { useGivingSet, useTakingSet } from '#web/features/methods/method-sets.actions.ts';
+import { useChooseMethod } from '#web/features/methods/methods.actions.ts';
+import { methodQueries } from '#web/features/methods/methods.queries.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
-import { useNotice } from '#web/ui/Notice.tsx';
 import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
+import { PlainList } from '#web/ui/PlainList.tsx';
 
 /** What a year asks for, as things stand: every choice below is measured against it. */
 function Year({ page: { year } }: { readonly page: MethodsPageView }) {
@@ -39,37 +40,7 @@ function Year({ page: { year } }: { readonly page: MethodsPageView }) {
   );
 }
 
-type Choosing = {
-  readonly busy: boolean;
-  readonly choose: (method: MethodView, choice: string | null) => void;
-};
-
-function useChoosing(instrumentId: string): Choosing {
-  const choose = useChooseMethod();
-  const withdraw = useWithdraw();
-  const notice = useNotice();
-  const failed = (error: Error) => notice({ text: error.message, tone: 'failed' });
-  return {
-    busy: choose.isPending,
-    choose: ({ method, question, choices }, choice) => {
-      const key = newKey();
-      const words = choice === null ? 'back to the default' : choices.find((one) => one.choice === choice)?.words;
-      choose.mutate(
-        { key, instrumentId, method, choice, now: wallNow() },
-        {
-          onSuccess: () =>
-            notice({
-              text: `${question} ${words ?? ''}.`,
-              undo: () => withdraw.mutate(key, { onError: failed }),
-            }),
-          onError: failed,
-        },
-      );
-    },
-  };
-}
-
-type DialogProps = { readonly instrumentId: string; readonly onClose: () => void };
+type DialogProps = { readonly instrumentId: InstrumentId; readonly onClose: () => void };
 
 function Giving({ instrumentId, chosen, onClose }: DialogProps & { readonly chosen: number }) {
   const { busy, problem, save } = useGivingSet(instrumentId, onClose);
@@ -83,7 +54,7 @@ function Taking({ instrumentId, onClose }: DialogProps) {
 function Loaded({ page }: { readonly page: MethodsPageView }) {
   const [open, setOpen] = useState<string | null>(null);
   const [dialog, setDialog] = useState<'give' | 'take' | null>(null);
-  const { busy, choose } = useChoosing(page.instrumentId);
+  const { busy, choose } = useChooseMethod(page.instrumentId);
   const own = page.methods.filter(({ byPlayer }) => byPlayer).length;
   const groups = METHOD_MOMENTS.map((moment) => ({
     moment,
@@ -114,7 +85,7 @@ function Loaded({ page }: { readonly page: MethodsPageView }) {
       </Compartment>
       {groups.map(({ moment, methods }) => (
         <Compartment key={moment} title={moment}>
-          <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          <PlainList>
             {methods.map((method) => (
               <QuestionLine
                 key={method.method}
@@ -125,7 +96,7 @@ function Loaded({ page }: { readonly page: MethodsPageView }) {
                 onChoose={(choice) => choose(method, choice)}
               />
             ))}
-          </Box>
+          </PlainList>
         </Compartment>
       ))}
       <Typography variant="body2" color="text.secondary">
@@ -139,7 +110,7 @@ function Loaded({ page }: { readonly page: MethodsPageView }) {
 
 /** How one instrument is looked after where practice differs, and what each other way would cost. */
 export function MethodsPage() {
-  const { instrumentId = '' } = useParams();
+  const instrumentId = useInstrumentId();
   const query = useQuery(methodQueries.page(instrumentId, useToday()));
   return (
     <QueryView query={query} height={560} missing={NOT_ON_THIS_SHELF}>

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { ShelfPlace } from '#contract/instruments.ts';
 import { counted } from '#core/explain/format.ts';
-import { weekdayDate } from '#web/clock/format.ts';
+import { FORMAT } from '#web/clock/format.ts';
 import { useToday } from '#web/clock/today.ts';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
@@ -35,7 +35,7 @@ function Place({ place, owner }: { readonly place: ShelfPlace; readonly owner: s
       </Box>
       <Typography sx={{ mt: 1.5, fontWeight: 650 }}>{headline(place)}</Typography>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
-        {place.lastPlayedOn ? `Last played ${weekdayDate(place.lastPlayedOn)}` : 'Not played yet'} ·{' '}
+        {place.lastPlayedOn ? `Last played ${FORMAT.weekdayDate(place.lastPlayedOn)}` : 'Not played yet'} ·{' '}
         {place.calling === 0 ? 'nothing calls' : `${counted(place.calling, 'thing')} to look at`}
       </Typography>
       <Button

@@ -1,20 +1,21 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentPage } from '#contract/care.ts';
 import { duration, listed } from '#core/explain/format.ts';
-import { weekdayDate } from '#web/clock/format.ts';
+import { FORMAT } from '#web/clock/format.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
-import { useCareActions } from '#web/features/care/care-actions.queries.ts';
+import { useInstrumentId } from '#web/session/instrument-id.ts';
+import { useCareActions } from '#web/features/care/care.actions.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
-import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
 import { conditionQueries } from '#web/features/conditions/conditions.queries.ts';
-import { ConditionsNow } from '#web/features/conditions/parts/StandingConditions.tsx';
-import { useJustPlayed } from '#web/features/now/just-played.queries.ts';
-import { PlayedSheet } from '#web/features/plays/parts/PlayedSheet.tsx';
+import { ConditionsNow } from '#web/features/conditions/parts/ConditionsNow.tsx';
+import { useJustPlayed } from '#web/features/now/just-played.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { NOT_ON_THIS_SHELF, Problem } from '#web/ui/Problem.tsx';
@@ -22,6 +23,15 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 import { StripHead } from '#web/ui/StripHead.tsx';
 import { pinsOf } from '#web/ui/strip-pins.ts';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { PlainList } from '#web/ui/PlainList.tsx';
+import { TwoColumns } from '#web/ui/TwoColumns.tsx';
+
+const [DoneDialog, fetchDone] = lazyPart(
+  async () => (await import('#web/features/care/parts/DoneDialog.tsx')).DoneDialog,
+);
+const [PlayedSheet, fetchPlayed] = lazyPart(
+  async () => (await import('#web/features/plays/parts/PlayedSheet.tsx')).PlayedSheet,
+);
 
 const SHOWN = 4;
 
@@ -37,14 +47,14 @@ function NextAction({
   readonly page: InstrumentPage;
   readonly onPlayed: () => void;
   readonly onPackUp: (minutesAtHand: number | null) => void;
-  readonly onFinishLeft: (itemIds: readonly string[]) => void;
+  readonly onFinishLeft: (itemIds: readonly CareItemId[]) => void;
   readonly onMakeReady: () => void;
   readonly busy: boolean;
 }) {
   const { instrument, openRunKey, awaitsPackUp, leftForLater, lastPlay, water } = page;
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const played = lastPlay
-    ? `Last played ${weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
+    ? `Last played ${FORMAT.weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
     : 'Nothing played in this record yet.';
   if (openRunKey !== null)
     return (
@@ -66,7 +76,7 @@ function NextAction({
         {water.grams > 0 && (
           <Box sx={{ mb: 1.5 }}>
             <Typography sx={{ color: 'water.ink', fontWeight: 650 }}>
-              About {water.grams.toFixed(1)} g of water stand in it.
+              About {FORMAT.grams(water.grams)} of water stand in it.
             </Typography>
             <WhyFold lines={water.because} about="the water in it" />
           </Box>
@@ -121,6 +131,10 @@ function NextAction({
 function Loaded({ page }: { readonly page: InstrumentPage }) {
   const today = useToday();
   const [sheet, setSheet] = useState(false);
+  useEffect(() => {
+    // Both are a tap away: they are there before the finger is.
+    void Promise.allSettled([fetchDone(), fetchPlayed()]);
+  }, []);
   const { instrument, clocks, calling } = page;
   const played = useJustPlayed(instrument.id, instrument.playerId);
   const care = useCareActions(instrument.id, instrument.playerId);
@@ -132,18 +146,11 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
   );
   const alongItems = along.map(({ itemId }) => itemId);
   const openSheet = () => {
-    played.reset();
+    played.open();
     setSheet(true);
   };
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 2,
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 5fr) minmax(0, 7fr)' },
-        alignItems: 'start',
-      }}
-    >
+    <TwoColumns wide="right">
       <Box sx={{ gridColumn: '1 / -1', order: { xs: 3, sm: 0 } }}>
         <StripHead title={instrument.name} subtitle={instrument.kindName} segments={page.strip} pins={pinsOf(clocks)} />
       </Box>
@@ -167,11 +174,11 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         }
       >
         {pressing.length === 0 && <Typography>Nothing is due. Everything periodic is fresh.</Typography>}
-        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        <PlainList>
           {pressing.slice(0, SHOWN).map((clock) => (
             <CareRow key={clock.itemId} clock={clock} today={today} actions={care} />
           ))}
-        </Box>
+        </PlainList>
         {pressing.length > SHOWN && (
           <Typography variant="body2" color="text.secondary">
             and {pressing.length - SHOWN} more under Care
@@ -201,13 +208,13 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           onClose={() => care.ask(null)}
         />
       )}
-    </Box>
+    </TwoColumns>
   );
 }
 
 /** Now, for one instrument: the next action, and what calls for attention. */
 export function NowPage() {
-  const { instrumentId = '' } = useParams();
+  const instrumentId = useInstrumentId();
   const query = useQuery(careQueries.page(instrumentId, useToday()));
   return (
     <QueryView query={query} height={560} missing={NOT_ON_THIS_SHELF}>
@@ -217,7 +224,7 @@ export function NowPage() {
         ) : (
           <Problem
             title={`${page.instrument.name} has left the shelf`}
-            text={`It left on ${weekdayDate(page.instrument.leftOn)}. Its record is kept, and it can be put back.`}
+            text={`It left on ${FORMAT.weekdayDate(page.instrument.leftOn)}. Its record is kept, and it can be put back.`}
             to={`/care/${page.instrument.id}`}
             action="See its record"
           />

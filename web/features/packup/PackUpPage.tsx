@@ -1,12 +1,13 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, Navigate, useParams } from 'react-router';
+import { Link, Navigate } from 'react-router';
 import { duration } from '#core/explain/format.ts';
-import { weekdayDate } from '#web/clock/format.ts';
+import { FORMAT } from '#web/clock/format.ts';
 import { useToday } from '#web/clock/today.ts';
+import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
-import { useBeginRun } from '#web/features/packup/begin-run.queries.ts';
+import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
@@ -16,7 +17,7 @@ import { StripHead } from '#web/ui/StripHead.tsx';
 
 /** Packing up one instrument: begins the run, or goes on with the one that is open. */
 export function PackUpPage() {
-  const { instrumentId = '' } = useParams();
+  const instrumentId = useInstrumentId();
   const query = useQuery(careQueries.page(instrumentId, useToday()));
   const { begin, busy } = useBeginRun();
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
@@ -37,7 +38,7 @@ export function PackUpPage() {
               </Typography>
               <Typography sx={{ mb: 2 }}>
                 {lastPlay
-                  ? `Last played ${weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
+                  ? `Last played ${FORMAT.weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
                   : 'Nothing played in this record yet.'}
               </Typography>
               {awaitsPackUp && (

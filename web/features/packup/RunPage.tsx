@@ -3,55 +3,31 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { duration } from '#core/explain/format.ts';
-import type { LastPass } from '#core/water/wetness.ts';
-import type { SkipReason } from '#core/packup/run-log.ts';
-import type { RunEventRequest, RunStepView, RunView } from '#contract/packup.ts';
-import { newKey } from '#web/api/new-key.ts';
-import { useNowMs, wallNow } from '#web/clock/today.ts';
-import { packupQueries, useRunEvent } from '#web/features/packup/packup.queries.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+import { mustBeSettled } from '#core/packup/run-log.ts';
+import { isWaiting, progressOf, stepAtHand } from '#core/packup/run-progress.ts';
+import type { RunView } from '#contract/packup.ts';
+import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
+import { useNowMs } from '#web/clock/today.ts';
+import { packupQueries } from '#web/features/packup/packup.queries.ts';
 import { LeftOut } from '#web/features/packup/parts/LeftOut.tsx';
 import { RunEnd } from '#web/features/packup/parts/RunEnd.tsx';
 import { SkipDialog } from '#web/features/packup/parts/SkipDialog.tsx';
 import { StepAtHand } from '#web/features/packup/parts/StepAtHand.tsx';
 import { StepList } from '#web/features/packup/parts/StepList.tsx';
-import { isWaiting, progressOf, stepAtHand } from '#web/features/packup/run-progress.ts';
+import { useRunLog, useShownRun, type RunLog } from '#web/features/packup/run.actions.ts';
 import { useRunKeys } from '#web/features/packup/use-run-keys.ts';
-import { useWithdraw } from '#web/features/record/record.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
-import { useNotice } from '#web/ui/Notice.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { StripHead } from '#web/ui/StripHead.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { TwoColumns } from '#web/ui/TwoColumns.tsx';
 
-type EventBody = RunEventRequest extends infer E ? (E extends { key: string } ? Omit<E, 'key'> : never) : never;
+type Part = ShownRun['parts'][number];
 
-/** Sends what happens in a run, and says so when it could not be kept. */
-function useRunLog(run: RunView) {
-  const event = useRunEvent(run.key);
-  const withdraw = useWithdraw();
-  const notice = useNotice();
-  const failed = (error: Error) => notice({ text: error.message, tone: 'failed' });
-  const send = (body: EventBody) => event.mutate({ ...body, key: newKey() } as RunEventRequest, { onError: failed });
-  return {
-    tick: (stepKey: string) => send({ kind: 'ticked', stepKey }),
-    takeBack: (stepKey: string) => send({ kind: 'unticked', stepKey }),
-    skip: (stepKey: string, reason: SkipReason) => send({ kind: 'skipped', stepKey, reason }),
-    answer: (stepKey: string, answer: string) => send({ kind: 'answered', stepKey, answer }),
-    lastPass: (stepKey: string, found: LastPass, count: number) => send({ kind: 'last-pass', stepKey, found, count }),
-    pullIn: (stepKey: string) => send({ kind: 'pulled-in', stepKey }),
-    count: (stepKey: string, count: number) =>
-      send({ kind: 'counted', stepKey, count: Math.min(99, Math.max(0, count)) }),
-    finish: () => send({ kind: 'finished', now: wallNow() }),
-    undoFinish: () => run.finishKey !== null && withdraw.mutate(run.finishKey, { onError: failed }),
-    busy: event.isPending || withdraw.isPending,
-  };
-}
-
-type Part = RunView['parts'][number];
-
-function subtitleOf(run: RunView, part: Part | undefined): string {
+function subtitleOf(run: ShownRun, part: Part | undefined): string {
   const others = run.parts.length - 1;
   const along = others > 0 ? `with ${others} more in one go` : '';
   const after = part && part.playedMinutes > 0 ? `after ${duration(part.playedMinutes)} of playing` : '';
@@ -65,11 +41,12 @@ function Finish({
   onFinish,
   busy,
 }: {
-  readonly run: RunView;
+  readonly run: ShownRun;
   readonly onFinish: () => void;
   readonly busy: boolean;
 }) {
-  const { closed, total, minutesLeft, mustOpen } = progressOf(run);
+  const { closed, total, minutesLeft } = progressOf(run);
+  const mustOpen = mustBeSettled(run);
   const allClosed = closed === total;
   return (
     <Box sx={{ mt: 1.5 }}>
@@ -87,10 +64,8 @@ function Finish({
   );
 }
 
-type RunLog = ReturnType<typeof useRunLog>;
-
 /** The instrument of the step at hand; the first one before there is any and when all is done. */
-function RunHead({ run, current }: { readonly run: RunView; readonly current: RunStepView | null }) {
+function RunHead({ run, current }: { readonly run: ShownRun; readonly current: ShownStep | null }) {
   const [first] = run.parts;
   const part = run.parts.find(({ instrumentId }) => instrumentId === current?.instrumentId) ?? first;
   return (
@@ -107,8 +82,8 @@ function RunHead({ run, current }: { readonly run: RunView; readonly current: Ru
 }
 
 type AllStepsProps = {
-  readonly run: RunView;
-  readonly current: RunStepView | null;
+  readonly run: ShownRun;
+  readonly current: ShownStep | null;
   readonly nowMs: number;
   readonly log: RunLog;
 };
@@ -145,28 +120,22 @@ function AllSteps({ run, current, nowMs, log }: AllStepsProps) {
   );
 }
 
-function Loaded({ run }: { readonly run: RunView }) {
-  const [skipping, setSkipping] = useState<string | null>(null);
+function Loaded({ view }: { readonly view: RunView }) {
+  const run = useShownRun(view);
+  const [skipping, setSkipping] = useState<RunStepKey | null>(null);
   const finished = run.finishedAt !== null;
-  const nowMs = useNowMs(!finished && run.steps.some(({ waitsUntil }) => waitsUntil !== null));
+  const nowMs = useNowMs(!finished && run.steps.some(({ waitsUntilMs }) => waitsUntilMs !== null));
   const log = useRunLog(run);
-  const current = finished ? null : stepAtHand(run, nowMs);
+  const current = finished ? null : stepAtHand(run.steps, nowMs);
   const toSkip = run.steps.find(({ key }) => key === skipping);
   const tick = () => current && !current.look && !isWaiting(current, nowMs) && log.tick(current.key);
   useRunKeys(!finished && skipping === null, {
     tick: () => (current ? tick() : log.finish()),
-    onePass: () => current?.repeats && log.count(current.key, current.counted + 1),
+    onePass: () => current?.count != null && log.count(current.key, current.counted + 1),
     skip: () => current && setSkipping(current.key),
   });
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 2,
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 7fr) minmax(0, 5fr)' },
-        alignItems: 'start',
-      }}
-    >
+    <TwoColumns wide="left">
       <RunHead run={run} current={current} />
       {finished && <RunEnd run={run} onUndo={log.undoFinish} onLastPass={log.lastPass} busy={log.busy} />}
       {current && (
@@ -203,7 +172,7 @@ function Loaded({ run }: { readonly run: RunView }) {
           }}
         />
       )}
-    </Box>
+    </TwoColumns>
   );
 }
 
@@ -216,13 +185,13 @@ const NO_SUCH_RUN = (
   />
 );
 
-/** A run, step by step. Everything that happens is sent at once, so a reload loses nothing. */
+/** A run, step by step. What happens shows at once, is kept on the device and sent behind: a reload loses nothing. */
 export function RunPage() {
   const { runKey = '' } = useParams();
   const query = useQuery(packupQueries.run(runKey));
   return (
     <QueryView query={query} height={560} missing={NO_SUCH_RUN}>
-      {(run) => <Loaded run={run} />}
+      {(view) => <Loaded view={view} />}
     </QueryView>
   );
 }

@@ -1,4 +1,4 @@
-import type { SkipReason } from '#core/packup/run-log.ts';
+import type { SkipReason } from '#core/packup/run-event.ts';
 
 /** Why a step is left out, as its button says it. */
 export const SKIP_WORDS: Readonly<Record<SkipReason, string>> = {

@@ -1,36 +1,23 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { PlayerView } from '#contract/players.ts';
-import { newKey } from '#web/api/new-key.ts';
-import { PlayerForm } from '#web/features/players/parts/PlayerForm.tsx';
-import { playerQueries, useAddPlayer, useLogProfile } from '#web/features/players/players.queries.ts';
-import { useWithdraw } from '#web/features/record/record.queries.ts';
+import type { Player } from '#core/players/profile.ts';
+import { PlayerForm, type PlayerEntry } from '#web/features/players/parts/PlayerForm.tsx';
+import { useAddPlayer, useLogProfile } from '#web/features/players/players.actions.ts';
+import { playerQueries } from '#web/features/players/players.queries.ts';
 import { choosePlayer } from '#web/session/current-player.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { useNotice } from '#web/ui/Notice.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
+import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 
-function Person({ player }: { readonly player: PlayerView }) {
+function Person({ player }: { readonly player: Player }) {
   const [open, setOpen] = useState(false);
   const profile = useLogProfile();
-  const withdraw = useWithdraw();
-  const notice = useNotice();
-  const keep = (entry: Omit<PlayerView, 'id'>) =>
-    profile.log(
-      { playerId: player.id, ...entry },
-      {
-        onSuccess: (key) => {
-          setOpen(false);
-          notice({ text: `${entry.name} is kept.`, undo: () => withdraw.mutate(key) });
-        },
-      },
-    );
+  const keep = (entry: PlayerEntry) =>
+    profile.log({ playerId: player.id, ...entry }, { said: `${entry.name} is kept.`, onLogged: () => setOpen(false) });
   return (
-    <Box
-      component="li"
-      sx={{ borderTop: '1px solid', borderColor: 'divider', py: 1, '&:first-of-type': { borderTop: 'none' } }}
-    >
+    <PlainRow sx={{ py: 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2 }}>
         <Typography sx={{ fontWeight: 650 }}>{player.name}</Typography>
         <Button
@@ -43,7 +30,7 @@ function Person({ player }: { readonly player: PlayerView }) {
         </Button>
       </Box>
       {open && <PlayerForm known={player} busy={profile.busy} problem={profile.problem} onSave={keep} />}
-    </Box>
+    </PlainRow>
   );
 }
 
@@ -60,31 +47,27 @@ export function PlayersPage() {
           <Typography variant="h1">Who plays</Typography>
           {people.length > 0 && (
             <Compartment>
-              <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+              <PlainList>
                 {people.map((player) => (
                   <Person key={player.id} player={player} />
                 ))}
-              </Box>
+              </PlainList>
             </Compartment>
           )}
           <Compartment title="Somebody new">
             <PlayerForm
               key={count}
-              busy={add.isPending}
-              problem={add.error?.message ?? null}
-              onSave={(entry) => {
-                const id = newKey();
-                add.mutate(
-                  { ...entry, id },
-                  {
-                    onSuccess: () => {
-                      choosePlayer(id);
-                      setCount(count + 1);
-                      notice({ text: `${entry.name} is in the record.` });
-                    },
+              busy={add.busy}
+              problem={add.problem}
+              onSave={(entry) =>
+                add.log(entry, {
+                  onLogged: ({ id }) => {
+                    choosePlayer(id);
+                    setCount(count + 1);
+                    notice({ text: `${entry.name} is in the record.` });
                   },
-                );
-              }}
+                })
+              }
             />
           </Compartment>
         </Box>

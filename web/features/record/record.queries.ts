@@ -1,24 +1,15 @@
-import { queryOptions, useMutation, useQueryClient } from '@tanstack/react-query';
-import { recordPaths, recordView, withdrawalView } from '#contract/record.ts';
+import { queryOptions } from '@tanstack/react-query';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { recordPaths, recordView } from '#contract/record.ts';
+import { aboutInstrument } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
-import { newKey } from '#web/api/new-key.ts';
-import { recordChanged } from '#web/api/record-changes.ts';
 
 export const recordQueries = {
   all: () => ['record'] as const,
-  of: (instrumentId: string, limit: number) =>
+  of: (instrumentId: InstrumentId, limit: number) =>
     queryOptions({
+      meta: aboutInstrument(instrumentId),
       queryKey: [...recordQueries.all(), instrumentId, limit],
       queryFn: ({ signal }) => request(recordView, recordPaths.of(instrumentId, limit), { signal }),
     }),
 };
-
-/** Takes a log entry back. */
-export function useWithdraw() {
-  const cache = useQueryClient();
-  return useMutation({
-    mutationFn: (targetKey: string) =>
-      request(withdrawalView, recordPaths.withdraw, { method: 'POST', body: { key: newKey(), targetKey } }),
-    onSuccess: () => recordChanged(cache),
-  });
-}

@@ -1,10 +1,12 @@
 import { mdiAlert, mdiCheckBold, mdiCloseThick, mdiHelp, mdiScaleBalance } from '@mdi/js';
-import { Alert, Box, Button, MenuItem, SvgIcon, TextField, Typography } from '@mui/material';
+import { Alert, Box, Button, MenuItem, TextField, Typography } from '@mui/material';
 import { Fragment, useState } from 'react';
 import { Link } from 'react-router';
 import { MARK_WORDS } from '#core/explain/mark-words.ts';
 import type { VerdictsView } from '#contract/agents.ts';
 import { alike, type Alike, type Part } from '#web/features/agents/alike.ts';
+import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Icon } from '#web/ui/Icon.tsx';
 
 /** Shape and word, never colour alone. */
 const VERDICT_WORDS = {
@@ -18,26 +20,20 @@ const VERDICT_WORDS = {
 function AlikeRow({ of: { parts, verdict, why, mark } }: { readonly of: Alike }) {
   const { words, icon } = VERDICT_WORDS[verdict];
   return (
-    <Box
-      component="li"
+    <PlainRow
       sx={{
         display: 'grid',
         gridTemplateColumns: { xs: '28px 1fr', sm: '28px 132px 1fr' },
         columnGap: 1,
         alignItems: 'baseline',
         py: 0.75,
-        borderTop: '1px solid',
-        borderColor: 'divider',
-        '&:first-of-type': { borderTop: 'none' },
       }}
     >
-      <SvgIcon
-        aria-hidden
+      <Icon
+        path={icon}
         fontSize="small"
         sx={{ color: verdict === 'no' ? 'stop.main' : 'text.primary', alignSelf: 'start', mt: 0.25 }}
-      >
-        <path d={icon} />
-      </SvgIcon>
+      />
       <Typography sx={{ fontWeight: 650, color: verdict === 'no' ? 'stop.ink' : 'text.primary' }}>{words}</Typography>
       <Box sx={{ gridColumn: { xs: 2, sm: 3 } }}>
         <Typography sx={{ fontWeight: 600 }}>
@@ -59,7 +55,7 @@ function AlikeRow({ of: { parts, verdict, why, mark } }: { readonly of: Alike })
           {verdict !== 'not-known' && ` — ${MARK_WORDS[mark]}`}
         </Typography>
       </Box>
-    </Box>
+    </PlainRow>
   );
 }
 
@@ -101,11 +97,11 @@ export function Verdicts({ view }: { readonly view: VerdictsView }) {
           ))}
         </TextField>
       )}
-      <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      <PlainList>
         {answers.map((answer) => (
           <AlikeRow key={`${answer.verdict} ${answer.why}`} of={answer} />
         ))}
-      </Box>
+      </PlainList>
       {view.instrumentId !== null && (
         <Button {...{ component: Link, to: `/care/${view.instrumentId}/methods` }} color="inherit" sx={{ mt: 1 }}>
           Where practice differs: your methods

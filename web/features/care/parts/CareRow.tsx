@@ -1,20 +1,22 @@
 import { mdiDotsVertical } from '@mdi/js';
-import { Box, Button, IconButton, Menu, MenuItem, SvgIcon, Typography } from '@mui/material';
+import { Box, Button, IconButton, Menu, MenuItem, Typography } from '@mui/material';
 import { useState } from 'react';
 import { duration } from '#core/explain/format.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { CareClockView } from '#contract/care.ts';
-import { weekdayDate } from '#web/clock/format.ts';
+import { FORMAT } from '#web/clock/format.ts';
 import { HANDS_WORDS } from '#web/ui/hands-words.ts';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { PlainRow } from '#web/ui/PlainList.tsx';
+import { Icon } from '#web/ui/Icon.tsx';
 
 /** What a row can set going; the page hands it in. */
 export type RowActions = {
-  readonly doNow: (itemIds: readonly string[]) => void;
+  readonly doNow: (itemIds: readonly CareClockView['itemId'][]) => void;
   readonly ask: (clock: CareClockView) => void;
   readonly seen: (clock: CareClockView) => void;
-  readonly decide: (clock: CareClockView, kind: 'postponed' | 'declined' | 'resumed', until?: string | null) => void;
+  readonly decide: (clock: CareClockView, kind: 'postponed' | 'declined' | 'resumed', until?: LocalDate | null) => void;
   readonly busy: boolean;
 };
 type CareRowProps = { readonly clock: CareClockView; readonly today: LocalDate; readonly actions: RowActions };
@@ -34,7 +36,7 @@ function MoreMenu({ clock, today, actions }: CareRowProps) {
         ...LATER_DAYS.map((days) => {
           const until = addDays(today, days);
           return {
-            words: `Let it wait until ${weekdayDate(until)}`,
+            words: `Let it wait until ${FORMAT.weekdayDate(until)}`,
             act: () => actions.decide(clock, 'postponed', until),
           };
         }),
@@ -49,13 +51,11 @@ function MoreMenu({ clock, today, actions }: CareRowProps) {
         disabled={actions.busy}
         onClick={(event) => setAnchor(event.currentTarget)}
       >
-        <SvgIcon aria-hidden>
-          <path d={mdiDotsVertical} />
-        </SvgIcon>
+        <Icon path={mdiDotsVertical} />
       </IconButton>
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
         {entries.map(({ words, act }) => (
-          <MenuItem key={words} onClick={choose(act)} sx={{ minHeight: 44 }}>
+          <MenuItem key={words} onClick={choose(act)}>
             {words}
           </MenuItem>
         ))}
@@ -112,19 +112,15 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
   const { name, gauge, hands, atBench, because, partName, postponedUntil, sign } = clock;
   const stoppered = hands === 'bench' || gauge.state === 'waiting';
   const handsWords = atBench ? null : HANDS_WORDS[hands];
-  const standing = postponedUntil ? `waits until ${weekdayDate(postponedUntil)}` : gauge.words;
+  const standing = postponedUntil ? `waits until ${FORMAT.weekdayDate(postponedUntil)}` : gauge.words;
   return (
-    <Box
-      component="li"
+    <PlainRow
       sx={{
         display: 'grid',
         gridTemplateColumns: { xs: 'auto 1fr 44px', sm: 'auto 1fr auto 44px' },
         columnGap: 1.5,
         alignItems: 'center',
         py: 0.75,
-        borderTop: '1px solid',
-        borderColor: 'divider',
-        '&:first-of-type': { borderTop: 'none' },
       }}
     >
       <TubeGauge gauge={gauge} atBench={stoppered} />
@@ -155,6 +151,6 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
       <Box sx={{ gridColumn: { xs: '3', sm: '4' }, gridRow: 1 }}>
         {!(sign !== null && gauge.state === 'as-seen') && <MoreMenu clock={clock} today={today} actions={actions} />}
       </Box>
-    </Box>
+    </PlainRow>
   );
 }

@@ -1,40 +1,31 @@
-import {
-  Alert,
-  Button,
-  Dialog,
-  DialogActions,
-  DialogContent,
-  DialogTitle,
-  Stack,
-  TextField,
-  Typography,
-} from '@mui/material';
+import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { CareClockView } from '#contract/care.ts';
-import { fullDate } from '#web/clock/format.ts';
+import { DateField } from '#web/ui/DateField.tsx';
+import { FORMAT } from '#web/clock/format.ts';
 
 type DoneDialogProps = {
   readonly clock: CareClockView;
   readonly today: LocalDate;
-  readonly acquiredOn: string;
+  readonly acquiredOn: LocalDate;
   readonly problem: string | null;
   readonly busy: boolean;
-  readonly onDone: (doneOn: string, by: 'player' | 'bench') => void;
+  readonly onDone: (doneOn: LocalDate, by: 'player' | 'bench') => void;
   readonly onClose: () => void;
 };
 
 /** When was it done? Three taps that answer most cases, and a day for the rest. */
 export function DoneDialog({ clock, today, acquiredOn, problem, busy, onDone, onClose }: DoneDialogProps) {
-  const [day, setDay] = useState('');
+  const [day, setDay] = useState<LocalDate | null>(null);
   const atBench = clock.hands === 'bench';
   const by = atBench ? 'bench' : 'player';
   const yesterday = addDays(today, -1);
   const quick = [
-    { on: today as string, words: 'Today' },
+    { on: today, words: 'Today' },
     { on: yesterday, words: 'Yesterday' },
     ...(clock.gauge.state === 'unknown'
-      ? [{ on: acquiredOn, words: `Count from the day it came, ${fullDate(acquiredOn)}` }]
+      ? [{ on: acquiredOn, words: `Count from the day it came, ${FORMAT.date(acquiredOn)}` }]
       : []),
   ];
   return (
@@ -57,20 +48,18 @@ export function DoneDialog({ clock, today, acquiredOn, problem, busy, onDone, on
             </Button>
           ))}
           <Stack direction="row" spacing={1}>
-            <TextField
-              fullWidth
-              type="date"
-              label="Another day"
-              value={day}
-              onChange={({ target }) => setDay(target.value)}
-              slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
-            />
-            <Button variant="outlined" color="inherit" disabled={busy || day === ''} onClick={() => onDone(day, by)}>
+            <DateField fullWidth label="Another day" value={day} onChange={setDay} latest={today} />
+            <Button
+              variant="outlined"
+              color="inherit"
+              disabled={busy || day === null}
+              onClick={() => day && onDone(day, by)}
+            >
               Then
             </Button>
           </Stack>
           {!atBench && (
-            <Button color="inherit" disabled={busy} onClick={() => onDone(day || today, 'bench')}>
+            <Button color="inherit" disabled={busy} onClick={() => onDone(day ?? today, 'bench')}>
               The bench did it {day ? 'that day' : 'today'}
             </Button>
           )}

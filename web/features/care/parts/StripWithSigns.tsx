@@ -1,7 +1,7 @@
 import { ListSubheader, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
 import type { CareClockView, InstrumentPage } from '#contract/care.ts';
-import type { CareActions } from '#web/features/care/care-actions.queries.ts';
+import type { CareActions } from '#web/features/care/care.actions.ts';
 import { StripHead } from '#web/ui/StripHead.tsx';
 import { pinsOf } from '#web/ui/strip-pins.ts';
 

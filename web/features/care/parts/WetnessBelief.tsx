@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
-import { counted, figure } from '#core/explain/format.ts';
+import { counted } from '#core/explain/format.ts';
 import type { InstrumentPage } from '#contract/care.ts';
+import { FORMAT } from '#web/clock/format.ts';
 
 type WetnessBeliefProps = {
   readonly wetness: NonNullable<InstrumentPage['wetness']>;
@@ -20,18 +21,18 @@ export function WetnessBelief({
   const most = Math.max(...weights);
   const step = WIDTH / weights.length;
   const usual = factors.findIndex((one) => one >= 1);
-  const range = `${figure(low)}–${figure(high)}`;
+  const range = `${FORMAT.number(low)}–${FORMAT.number(high)}`;
   return (
     <>
       <Typography>
         {taps === 0
           ? 'Nothing is known of you yet: the passes are the rule of thumb.'
-          : `You leave about ${figure(factor)} times the usual water (${range}), by ${counted(taps, 'tap')}.`}
+          : `You leave about ${FORMAT.number(factor)} times the usual water (${range}), by ${counted(taps, 'tap')}.`}
       </Typography>
       <Box
         component="svg"
         role="img"
-        aria-label={`Belief about your water: about ${figure(factor)} times the usual, most likely ${range}`}
+        aria-label={`Belief about your water: about ${FORMAT.number(factor)} times the usual, most likely ${range}`}
         viewBox={`0 0 ${WIDTH} ${HEIGHT + 18}`}
         sx={{ width: '100%', maxWidth: 420, display: 'block', mt: 1 }}
       >
@@ -59,7 +60,7 @@ export function WetnessBelief({
             textAnchor={(['start', 'middle', 'end'] as const)[at] ?? 'middle'}
             style={{ fill: 'var(--ulu-palette-text-secondary)' }}
           >
-            {index === usual ? 'usual' : `× ${figure(factors[index] ?? 1)}`}
+            {index === usual ? 'usual' : `× ${FORMAT.number(factors[index] ?? 1)}`}
           </text>
         ))}
       </Box>

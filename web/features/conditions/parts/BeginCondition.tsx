@@ -13,7 +13,8 @@ import {
 import { useState } from 'react';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { ConditionOffer, ConditionsPage } from '#contract/conditions.ts';
-import type { ConditionActions } from '#web/features/conditions/condition-actions.queries.ts';
+import type { ConditionActions } from '#web/features/conditions/conditions.actions.ts';
+import { DateField } from '#web/ui/DateField.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 
 type BeginConditionProps = {
@@ -24,14 +25,12 @@ type BeginConditionProps = {
 };
 
 type Entry = {
-  readonly beginsOn: string;
-  readonly endsOn: string;
+  readonly beginsOn: LocalDate | null;
+  readonly endsOn: LocalDate | null;
   readonly part: string;
   readonly celsius: string;
   readonly humidity: string;
 };
-
-const dated = { inputLabel: { shrink: true } } as const;
 
 /** What the condition chosen needs to know, and no more. */
 function Fields({
@@ -45,7 +44,7 @@ function Fields({
   readonly problem: (field: string) => { error: boolean; helperText?: string };
   readonly onChange: (entry: Entry) => void;
 }) {
-  const field = (name: keyof Entry) => ({
+  const field = (name: 'part' | 'celsius' | 'humidity') => ({
     value: entry[name],
     onChange: ({ target }: { target: { value: string } }) => onChange({ ...entry, [name]: target.value }),
     // What stands there is a guess: the first key replaces it.
@@ -53,7 +52,12 @@ function Fields({
   });
   return (
     <Stack spacing={2}>
-      <TextField type="date" label={offer.begins} {...field('beginsOn')} {...problem('beginsOn')} slotProps={dated} />
+      <DateField
+        label={offer.begins}
+        value={entry.beginsOn}
+        onChange={(beginsOn) => onChange({ ...entry, beginsOn })}
+        {...problem('beginsOn')}
+      />
       {offer.asks === 'part' && (
         <TextField select label="On which part" {...field('part')} {...problem('part')}>
           {offer.parts.map(({ part, name }) => (
@@ -81,13 +85,12 @@ function Fields({
           />
         </Stack>
       )}
-      <TextField
-        type="date"
+      <DateField
         label="Last day, if you know it"
-        {...field('endsOn')}
+        value={entry.endsOn}
+        onChange={(endsOn) => onChange({ ...entry, endsOn })}
         error={problem('endsOn').error}
         helperText={problem('endsOn').helperText ?? `Else it ends ${offer.endWords}.`}
-        slotProps={dated}
       />
     </Stack>
   );
@@ -99,7 +102,7 @@ const typed = (text: string): number => (text.trim() === '' ? Number.NaN : Numbe
 /** Something has changed for a while: one tap says what, the day is today unless it says otherwise. */
 export function BeginCondition({ page, today, actions, onClose }: BeginConditionProps) {
   const [offer, setOffer] = useState<ConditionOffer | null>(null);
-  const [entry, setEntry] = useState<Entry>({ beginsOn: today, endsOn: '', part: '', celsius: '20', humidity: '' });
+  const [entry, setEntry] = useState<Entry>({ beginsOn: today, endsOn: null, part: '', celsius: '20', humidity: '' });
   const [unread, setUnread] = useState(false);
   const { fields } = actions;
   const problem = (name: string) => {
@@ -113,11 +116,12 @@ export function BeginCondition({ page, today, actions, onClose }: BeginCondition
     setUnread(isUnread);
     if (isUnread) return;
     const { condition, name, parts } = offer;
+    if (entry.beginsOn === null) return;
     actions.begin(
       {
         condition,
         beginsOn: entry.beginsOn,
-        endsOn: entry.endsOn === '' ? null : entry.endsOn,
+        endsOn: entry.endsOn,
         part: parts.find(({ part }) => part === entry.part)?.part ?? null,
         air: offer.asks === 'air' ? air : null,
       },
@@ -168,7 +172,7 @@ export function BeginCondition({ page, today, actions, onClose }: BeginCondition
           {offer === null ? 'Close' : 'Back'}
         </Button>
         {offer !== null && (
-          <BrassButton disabled={actions.busy} onClick={save}>
+          <BrassButton disabled={actions.busy || entry.beginsOn === null} onClick={save}>
             Note it
           </BrassButton>
         )}

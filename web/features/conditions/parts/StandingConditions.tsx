@@ -2,17 +2,18 @@ import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { ConditionsPage, ConditionView } from '#contract/conditions.ts';
-import { weekdayDate } from '#web/clock/format.ts';
-import type { ConditionActions } from '#web/features/conditions/condition-actions.queries.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import type { ConditionActions } from '#web/features/conditions/conditions.actions.ts';
 import { BeginCondition } from '#web/features/conditions/parts/BeginCondition.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 
 /** "since Mon, 3 Nov · until you are well". */
 function spanWords({ beginsOn, lastDay, endWords, inForce }: ConditionView, today: string): string {
-  const begin = beginsOn > today ? `from ${weekdayDate(beginsOn)}` : `since ${weekdayDate(beginsOn)}`;
+  const begin = beginsOn > today ? `from ${FORMAT.weekdayDate(beginsOn)}` : `since ${FORMAT.weekdayDate(beginsOn)}`;
   if (lastDay === null) return `${begin} · ends ${endWords}`;
-  return `${begin} · ${!inForce && lastDay < today ? 'ended' : 'up to'} ${weekdayDate(lastDay)}`;
+  return `${begin} · ${!inForce && lastDay < today ? 'ended' : 'up to'} ${FORMAT.weekdayDate(lastDay)}`;
 }
 
 function One({
@@ -27,14 +28,11 @@ function One({
   const { name, partName, calls, effects, inForce, endKey } = condition;
   const asks = calls.map(({ name: item, on, words, mark }) => ({
     rule: item,
-    text: `${item}: ${words}${on === null ? '' : ` (${weekdayDate(on)})`}.`,
+    text: `${item}: ${words}${on === null ? '' : ` (${FORMAT.weekdayDate(on)})`}.`,
     mark,
   }));
   return (
-    <Box
-      component="li"
-      sx={{ py: 1, borderTop: '1px solid', borderColor: 'divider', '&:first-of-type': { borderTop: 'none' } }}
-    >
+    <PlainRow sx={{ py: 1 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', justifyContent: 'space-between' }}>
         <Typography sx={{ fontWeight: 650 }}>
           {name}
@@ -70,7 +68,7 @@ function One({
           )}
         </>
       )}
-    </Box>
+    </PlainRow>
   );
 }
 
@@ -84,7 +82,7 @@ type StandingConditionsProps = {
 export function StandingConditions({ page, today, actions }: StandingConditionsProps) {
   const [asking, setAsking] = useState(false);
   const ask = (open: boolean) => {
-    actions.forget();
+    actions.open();
     setAsking(open);
   };
   return (
@@ -104,28 +102,13 @@ export function StandingConditions({ page, today, actions }: StandingConditionsP
           last.
         </Typography>
       ) : (
-        <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        <PlainList>
           {page.standing.map((condition) => (
             <One key={condition.key} condition={condition} today={today} actions={actions} />
           ))}
-        </Box>
+        </PlainList>
       )}
       {asking && <BeginCondition page={page} today={today} actions={actions} onClose={() => ask(false)} />}
     </Compartment>
-  );
-}
-
-/** What is in force, in a few words, where the next action is chosen. */
-export function ConditionsNow({ page }: { readonly page: ConditionsPage }) {
-  const standing = page.standing.filter(({ inForce }) => inForce);
-  if (standing.length === 0) return null;
-  return (
-    <Box component="ul" sx={{ m: 0, mb: 1.5, p: 0, listStyle: 'none', display: 'grid', gap: 0.5 }}>
-      {standing.map(({ key, name, effects, calls }) => (
-        <Typography component="li" key={key} sx={{ borderLeft: '4px solid', borderColor: 'text.primary', pl: 1.25 }}>
-          <strong>{name}.</strong> {effects[0]?.text ?? calls.map((call) => `${call.name}, ${call.words}.`)[0]}
-        </Typography>
-      ))}
-    </Box>
   );
 }

@@ -1,9 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { renderToStaticMarkup } from 'react-dom/server';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { ConditionsPage, ConditionView } from '#contract/conditions.ts';
 import { localDate } from '#core/time/local-date.ts';
-import type { ConditionActions } from '#web/features/conditions/condition-actions.queries.ts';
-import { ConditionsNow, StandingConditions } from '#web/features/conditions/parts/StandingConditions.tsx';
+import type { ConditionActions } from '#web/features/conditions/conditions.actions.ts';
+import { ConditionsNow } from '#web/features/conditions/parts/ConditionsNow.tsx';
+import { StandingConditions } from '#web/features/conditions/parts/StandingConditions.tsx';
 
 const TODAY = localDate('2026-11-24');
 const nothing = () => undefined;
@@ -11,7 +13,7 @@ const actions = {
   busy: false,
   fields: [],
   problem: null,
-  forget: nothing,
+  open: nothing,
   begin: nothing,
   end: nothing,
   goOn: nothing,
@@ -21,20 +23,26 @@ const ill = (over: Partial<ConditionView> = {}): ConditionView => ({
   condition: 'ill',
   name: 'Ill',
   ofPlayer: true,
-  beginsOn: '2026-11-20',
+  beginsOn: localDate('2026-11-20'),
   lastDay: null,
   endWords: 'when you are well',
   partName: null,
   inForce: true,
   endKey: null,
   calls: [
-    { itemId: 'swab/wash', name: 'Wash the swab', on: '2026-11-24', words: 'on day 4 and day 7', mark: 'one-voice' },
+    {
+      itemId: 'swab/wash',
+      name: 'Wash the swab',
+      on: localDate('2026-11-24'),
+      words: 'on day 4 and day 7',
+      mark: 'one-voice',
+    },
   ],
   effects: [{ text: 'No sharing: nobody else plays it.', mark: 'practice' }],
   ...over,
 });
 const page = (...standing: ConditionView[]): ConditionsPage => ({
-  instrumentId: 'oboe',
+  instrumentId: 'oboe' as InstrumentId,
   playerName: 'Teodor',
   standing,
   offers: [],
@@ -61,7 +69,7 @@ describe('what changes for a while', () => {
   });
 
   test('ended: until when, and that it may go on after all; it asks for nothing more', () => {
-    const text = standing(ill({ inForce: false, lastDay: '2026-11-22', endKey: 'e' }));
+    const text = standing(ill({ inForce: false, lastDay: localDate('2026-11-22'), endKey: 'e' }));
     expect(text).toContain('ended');
     expect(text).toContain('It goes on');
     expect(text).not.toContain('It is over');
@@ -69,7 +77,7 @@ describe('what changes for a while', () => {
   });
 
   test('still to come: from when, and already what it will ask for', () => {
-    const text = standing(ill({ name: 'A long rest ahead', inForce: false, beginsOn: '2026-12-01' }));
+    const text = standing(ill({ name: 'A long rest ahead', inForce: false, beginsOn: localDate('2026-12-01') }));
     expect(text).toContain('from');
     expect(text).toContain('What it asks for');
     expect(text).not.toContain('It is over');

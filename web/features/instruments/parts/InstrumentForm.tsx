@@ -3,23 +3,24 @@ import { Alert, Box, FormControlLabel, MenuItem, Radio, RadioGroup, Stack, TextF
 import { Controller, useForm } from 'react-hook-form';
 import { object } from 'yup';
 import type { KindView } from '#contract/instruments.ts';
-import type { PlayerView } from '#contract/players.ts';
-import { localDateText, text, word } from '#contract/scalars.ts';
+import type { Player } from '#core/players/profile.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { localDateText, playerId as anyPlayer, text, word } from '#contract/scalars.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 
 export type InstrumentEntry = {
   readonly name: string;
   readonly build: Record<string, string>;
-  readonly playerId: string;
-  readonly acquiredOn: string;
+  readonly playerId: PlayerId;
+  readonly acquiredOn: LocalDate;
   readonly cameNew: boolean;
 };
 
 type InstrumentFormProps = {
   readonly kind: KindView;
-  readonly people: readonly PlayerView[];
-  readonly playerId: string;
+  readonly people: readonly Player[];
+  readonly playerId: PlayerId;
   readonly today: LocalDate;
   readonly busy: boolean;
   readonly problem: string | null;
@@ -31,7 +32,7 @@ const CAME = ['new', 'used'] as const;
 const fields = (today: LocalDate) =>
   object({
     name: text().trim().required('Give it a name you would call it by.').max(60, 'At most 60 characters.'),
-    playerId: text().required('Who plays it?'),
+    playerId: anyPlayer().required('Who plays it?'),
     acquiredOn: localDateText()
       .required('A day is needed; about is good enough.')
       .test('not-later', 'It cannot have come later than today.', (value) => !value || value <= today),
@@ -46,7 +47,7 @@ export function InstrumentForm({ kind, people, playerId, today, busy, problem, o
     defaultValues: {
       name: kind.name,
       playerId,
-      acquiredOn: today as string,
+      acquiredOn: today,
       came: 'used' as (typeof CAME)[number],
       build: Object.fromEntries(kind.fields.map(({ field, usual }) => [field, usual])),
     },

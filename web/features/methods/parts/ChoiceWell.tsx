@@ -1,8 +1,9 @@
 import { mdiCheckBold } from '@mdi/js';
-import { Box, Button, SvgIcon, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { MARK_WORDS } from '#core/explain/mark-words.ts';
 import type { MethodChoiceView } from '#contract/methods.ts';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Icon } from '#web/ui/Icon.tsx';
 
 type ChoiceWellProps = {
   readonly choice: MethodChoiceView;
@@ -67,9 +68,7 @@ export function ChoiceWell({ choice, question, busy, onChoose }: ChoiceWellProps
       </Box>
       {inForce ? (
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75, minHeight: 44, fontWeight: 650 }}>
-          <SvgIcon aria-hidden fontSize="small">
-            <path d={mdiCheckBold} />
-          </SvgIcon>
+          <Icon path={mdiCheckBold} fontSize="small" />
           In force
         </Box>
       ) : (

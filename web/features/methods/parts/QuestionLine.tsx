@@ -1,8 +1,10 @@
 import { mdiChevronDown } from '@mdi/js';
-import { Box, Button, ButtonBase, Collapse, SvgIcon, Typography } from '@mui/material';
+import { Box, Button, ButtonBase, Collapse, Typography } from '@mui/material';
 import { useId } from 'react';
 import type { MethodView } from '#contract/methods.ts';
 import { ChoiceWell } from '#web/features/methods/parts/ChoiceWell.tsx';
+import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Icon } from '#web/ui/Icon.tsx';
 
 type QuestionLineProps = {
   readonly method: MethodView;
@@ -18,10 +20,7 @@ export function QuestionLine({ method, open, busy, onToggle, onChoose }: Questio
   const id = useId();
   const answer = choices.find(({ inForce }) => inForce)?.words ?? '';
   return (
-    <Box
-      component="li"
-      sx={{ borderTop: '1px solid', borderColor: 'divider', '&:first-of-type': { borderTop: 'none' } }}
-    >
+    <PlainRow>
       <ButtonBase
         onClick={onToggle}
         aria-expanded={open}
@@ -47,20 +46,18 @@ export function QuestionLine({ method, open, busy, onToggle, onChoose }: Questio
             · {byPlayer ? 'yours' : 'default'}
           </Box>
         </Typography>
-        <SvgIcon
-          aria-hidden
+        <Icon
+          path={mdiChevronDown}
           sx={{
             gridColumn: { xs: 2, sm: 3 },
             gridRow: 1,
             alignSelf: 'center',
             transform: open ? 'rotate(180deg)' : 'none',
           }}
-        >
-          <path d={mdiChevronDown} />
-        </SvgIcon>
+        />
       </ButtonBase>
       <Collapse in={open} id={id} unmountOnExit>
-        <Box component="ul" sx={{ m: 0, p: 0, pb: 1, listStyle: 'none', display: 'grid', gap: 1 }}>
+        <PlainList gap={1} sx={{ pb: 1 }}>
           {choices.map((choice) => (
             <ChoiceWell
               key={choice.choice}
@@ -70,7 +67,7 @@ export function QuestionLine({ method, open, busy, onToggle, onChoose }: Questio
               onChoose={() => onChoose(choice.choice)}
             />
           ))}
-        </Box>
+        </PlainList>
         <Typography variant="body2" color="text.secondary" sx={{ pb: 1.5 }}>
           The default, and why: {defaultWhy}.
           {byPlayer && (
@@ -80,6 +77,6 @@ export function QuestionLine({ method, open, busy, onToggle, onChoose }: Questio
           )}
         </Typography>
       </Collapse>
-    </Box>
+    </PlainRow>
   );
 }

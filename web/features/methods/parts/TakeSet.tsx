@@ -2,7 +2,7 @@ import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, 
 import { useRef } from 'react';
 import { counted } from '#core/explain/format.ts';
 import type { SetReading } from '#contract/methods.ts';
-import type { TakingSet } from '#web/features/methods/method-sets.queries.ts';
+import type { TakingSet } from '#web/features/methods/method-sets.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 
 type TakeSetProps = { readonly taking: TakingSet; readonly onClose: () => void };

@@ -1,11 +1,10 @@
 import { useId } from 'react';
 import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
-import type { RunStepView } from '#contract/packup.ts';
-
-type Found = NonNullable<RunStepView['lastPass']>;
+import type { LastPass as Found } from '#core/water/wetness.ts';
+import type { ShownStep } from '#contract/shown-run.ts';
 
 type LastPassProps = {
-  readonly step: RunStepView;
+  readonly step: ShownStep;
   readonly several: boolean;
   readonly busy: boolean;
   readonly onFound: (found: Found, count: number) => void;
@@ -20,7 +19,7 @@ const ANSWERS = [
 /** One tap that tunes the passes to this player and instrument. */
 export function LastPass({ step, several, busy, onFound }: LastPassProps) {
   const id = useId();
-  const made = step.counted > 0 ? step.counted : (step.repeats?.count ?? 1);
+  const made = step.counted > 0 ? step.counted : (step.count ?? 1);
   return (
     <Box sx={{ mt: 2 }}>
       <Typography id={id} sx={{ fontWeight: 650 }}>
@@ -39,11 +38,7 @@ export function LastPass({ step, several, busy, onFound }: LastPassProps) {
         onChange={(_, found: Found | null) => found && onFound(found, made)}
       >
         {ANSWERS.map(({ found, words }) => (
-          <ToggleButton
-            key={found}
-            value={found}
-            sx={{ minHeight: 52, textTransform: 'none', fontSize: '1rem', color: 'text.primary', px: 1 }}
-          >
+          <ToggleButton key={found} value={found}>
             {words}
           </ToggleButton>
         ))}

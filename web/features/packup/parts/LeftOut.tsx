@@ -1,12 +1,15 @@
 import { Box, Button, Typography } from '@mui/material';
-import { duration, figure } from '#core/explain/format.ts';
-import type { LeftOutView } from '#contract/packup.ts';
+import { duration } from '#core/explain/format.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+import type { ShownLeftOut } from '#contract/shown-run.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import { PlainList } from '#web/ui/PlainList.tsx';
 
 type LeftOutProps = {
-  readonly leftOut: readonly LeftOutView[];
+  readonly leftOut: readonly ShownLeftOut[];
   readonly several: boolean;
   readonly busy: boolean;
-  readonly onPullIn: (stepKey: string) => void;
+  readonly onPullIn: (stepKey: RunStepKey) => void;
 };
 
 /** What does not fit the minutes at hand: what it costs to let it wait, and how much longer it would take. */
@@ -16,11 +19,11 @@ export function LeftOut({ leftOut, several, busy, onPullIn }: LeftOutProps) {
       <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
         Waits, for want of time
       </Typography>
-      <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {leftOut.map(({ stepKeys, name, instrumentName, moreMinutes, value, cost }) => (
+      <PlainList>
+        {leftOut.map(({ steps: [first], name, instrumentName, moreMinutes, value, cost }) => (
           <Box
             component="li"
-            key={stepKeys.join()}
+            key={first?.key}
             sx={{
               display: 'grid',
               gridTemplateColumns: '1fr auto',
@@ -37,21 +40,21 @@ export function LeftOut({ leftOut, several, busy, onPullIn }: LeftOutProps) {
               {cost && (
                 <Box component="span" sx={{ color: 'text.secondary' }}>
                   {' '}
-                  — if it waits: {cost} (weighs about {figure(value)})
+                  — if it waits: {cost} (weighs about {FORMAT.number(value)})
                 </Box>
               )}
             </Typography>
             <Button
               color="inherit"
               disabled={busy}
-              onClick={() => onPullIn(stepKeys[0] ?? '')}
+              onClick={() => first && onPullIn(first.key)}
               aria-label={`Pull in · ${duration(Math.max(1, Math.ceil(moreMinutes)))} more: ${name}`}
             >
               Pull in · {duration(Math.max(1, Math.ceil(moreMinutes)))} more
             </Button>
           </Box>
         ))}
-      </Box>
+      </PlainList>
     </Box>
   );
 }

@@ -1,16 +1,18 @@
 import { Box, Button, Typography } from '@mui/material';
 import { counted as inWords } from '#core/explain/format.ts';
-import type { RunStepView } from '#contract/packup.ts';
+import type { ShownStep } from '#contract/shown-run.ts';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 
 type PassCounterProps = {
-  readonly repeats: NonNullable<RunStepView['repeats']>;
+  readonly count: number;
+  readonly repeats: NonNullable<ShownStep['repeats']>;
   readonly made: number;
   readonly onCount: (count: number) => void;
 };
 
-/** How many passes, how many made: one large button a pass. */
-export function PassCounter({ repeats: { count, noun, because }, made, onCount }: PassCounterProps) {
+/** How many passes, how many made: one large button a pass. What is done once is not counted. */
+export function PassCounter({ count, repeats: { noun, because }, made, onCount }: PassCounterProps) {
+  if (count + made <= 1) return null;
   const about = because.length > 0 ? 'about ' : '';
   return (
     <Box sx={{ my: 1.5 }}>

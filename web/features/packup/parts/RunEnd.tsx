@@ -1,24 +1,26 @@
 import { Box, Button, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import { listed } from '#core/explain/format.ts';
-import type { RunView } from '#contract/packup.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+import type { LastPass as Found } from '#core/water/wetness.ts';
+import type { ShownRun } from '#contract/shown-run.ts';
 import { LastPass } from '#web/features/packup/parts/LastPass.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 
 type RunEndProps = {
-  readonly run: RunView;
+  readonly run: ShownRun;
   readonly onUndo: () => void;
-  readonly onLastPass: (stepKey: string, found: 'dry' | 'wet' | 'first-dry', count: number) => void;
+  readonly onLastPass: (stepKey: RunStepKey, found: Found, count: number) => void;
   readonly busy: boolean;
 };
 
 /** The wettest swabbed part of each instrument: the first one that was swabbed. */
-const swabbed = ({ parts, steps }: RunView) =>
+const swabbed = ({ parts, steps }: ShownRun) =>
   parts.flatMap(
     ({ instrumentId, playedMinutes }) =>
       steps.find(
-        (step) => step.instrumentId === instrumentId && step.byWater && step.state === 'ticked' && playedMinutes > 0,
+        (step) => step.instrumentId === instrumentId && step.passes && step.state === 'ticked' && playedMinutes > 0,
       ) ?? [],
   );
 

@@ -1,10 +1,10 @@
 import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, Stack } from '@mui/material';
-import { SKIP_REASONS, SKIP_SETTLES, type SkipReason } from '#core/packup/run-log.ts';
-import type { RunStepView } from '#contract/packup.ts';
+import { SKIP_REASONS, SKIP_SETTLES, type SkipReason } from '#core/packup/run-event.ts';
+import type { ShownStep } from '#contract/shown-run.ts';
 import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
 
 type SkipDialogProps = {
-  readonly step: RunStepView;
+  readonly step: ShownStep;
   readonly onSkip: (reason: SkipReason) => void;
   readonly onClose: () => void;
 };

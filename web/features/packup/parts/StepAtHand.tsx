@@ -1,15 +1,16 @@
-import { Alert, Box, Button, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { duration } from '#core/explain/format.ts';
-import type { RunStepView } from '#contract/packup.ts';
-import { countdown, isWaiting } from '#web/features/packup/run-progress.ts';
+import { countdown, isWaiting } from '#core/packup/run-progress.ts';
+import type { ShownStep } from '#contract/shown-run.ts';
 import { PassCounter } from '#web/features/packup/parts/PassCounter.tsx';
+import { Caution } from '#web/ui/Caution.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { HANDS_WORDS } from '#web/ui/hands-words.ts';
 
 type StepAtHandProps = {
-  readonly step: RunStepView;
+  readonly step: ShownStep;
   /** The run holds several instruments, so the step says whose it is. */
   readonly several: boolean;
   readonly nowMs: number;
@@ -25,19 +26,19 @@ function LookAnswers({
   look,
   onAnswer,
 }: {
-  readonly look: NonNullable<RunStepView['look']>;
+  readonly look: NonNullable<ShownStep['look']>;
   readonly onAnswer: (answer: string) => void;
 }) {
-  return look.answers.map(({ id, words, stops }) => (
+  return look.answers.map(({ id, words, endsItem }) => (
     <Button
       key={id}
       variant="outlined"
       color="inherit"
       onClick={() => onAnswer(id)}
-      sx={{ minHeight: 64, px: 3, borderWidth: 2, color: stops ? 'stop.ink' : 'text.primary' }}
+      sx={{ minHeight: 64, px: 3, borderWidth: 2, color: endsItem ? 'stop.ink' : 'text.primary' }}
     >
       {words}
-      {stops && ': to the bench'}
+      {endsItem && ': to the bench'}
     </Button>
   ));
 }
@@ -57,7 +58,8 @@ export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, 
     repeats,
     way,
     wait,
-    waitsUntil,
+    waitsUntilMs,
+    count,
     partName,
     counted,
     activeMinutes,
@@ -88,24 +90,11 @@ export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, 
       </Typography>
       {how && <Typography sx={{ mt: 1, maxWidth: '62ch' }}>{how}</Typography>}
       {cautions.map((caution) => (
-        <Alert
-          key={caution}
-          severity="warning"
-          icon={false}
-          sx={{
-            mt: 1,
-            py: 0.25,
-            bgcolor: 'transparent',
-            color: 'text.primary',
-            border: '2px solid',
-            borderColor: 'text.primary',
-            fontWeight: 600,
-          }}
-        >
+        <Caution key={caution} sx={{ mt: 1 }}>
           {caution}
-        </Alert>
+        </Caution>
       ))}
-      {repeats && repeats.count + counted > 1 && <PassCounter repeats={repeats} made={counted} onCount={onCount} />}
+      {repeats && <PassCounter count={count ?? 1} repeats={repeats} made={counted} onCount={onCount} />}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         {why}
         {harm && ` Left out: ${harm}.`}
@@ -125,7 +114,7 @@ export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, 
             disabled={waiting}
             sx={{ minWidth: 180, minHeight: 64, flexGrow: { xs: 1, sm: 0 } }}
           >
-            {waiting && waitsUntil ? `Waits ${countdown(waitsUntil, nowMs)}` : 'Done'}
+            {waiting ? `Waits ${countdown(waitsUntilMs ?? nowMs, nowMs)}` : 'Done'}
           </BrassButton>
         )}
         {onlyIf && (

@@ -1,34 +1,37 @@
 import { mdiCheck, mdiDebugStepOver } from '@mdi/js';
-import { Box, Button, SvgIcon, Typography } from '@mui/material';
-import type { RunStepView } from '#contract/packup.ts';
-import { countdown, isWaiting } from '#web/features/packup/run-progress.ts';
+import { Box, Button, Typography } from '@mui/material';
+import { countdown, isWaiting } from '#core/packup/run-progress.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+import type { ShownStep } from '#contract/shown-run.ts';
 import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
+import { PlainList } from '#web/ui/PlainList.tsx';
+import { Icon } from '#web/ui/Icon.tsx';
 
 type StepListProps = {
-  readonly steps: readonly RunStepView[];
+  readonly steps: readonly ShownStep[];
   readonly atHandKey: string | null;
   readonly several: boolean;
   readonly nowMs: number;
   readonly readOnly: boolean;
-  readonly onTick: (key: string) => void;
-  readonly onTakeBack: (key: string) => void;
+  readonly onTick: (key: RunStepKey) => void;
+  readonly onTakeBack: (key: RunStepKey) => void;
 };
 
-const stateWords = (step: RunStepView, nowMs: number): string | null => {
+const stateWords = (step: ShownStep, nowMs: number): string | null => {
   if (step.called === 'no') return 'not called for';
   if (step.called === 'undecided') return 'if the look says so';
   if (step.look && step.answer !== null) return step.look.answers.find(({ id }) => id === step.answer)?.words ?? null;
   if (step.state === 'skipped')
     return step.skipReason ? `left out: ${SKIP_WORDS[step.skipReason].toLowerCase()}` : 'left out';
-  if (isWaiting(step, nowMs) && step.waitsUntil) return `waits ${countdown(step.waitsUntil, nowMs)}`;
+  if (isWaiting(step, nowMs) && step.waitsUntilMs !== null) return `waits ${countdown(step.waitsUntilMs, nowMs)}`;
   return null;
 };
 
-type RowWordsProps = Pick<StepListProps, 'several' | 'nowMs'> & { readonly step: RunStepView; readonly here: boolean };
+type RowWordsProps = Pick<StepListProps, 'several' | 'nowMs'> & { readonly step: ShownStep; readonly here: boolean };
 
 function RowWords({ step, here, several, nowMs }: RowWordsProps) {
-  const { state, action, must, repeats, called, instrumentName } = step;
-  const count = repeats && repeats.count > 1 ? ` × ${repeats.count}` : '';
+  const { state, action, must, count: planned, called, instrumentName } = step;
+  const count = planned !== null && planned > 1 ? ` × ${planned}` : '';
   const words = stateWords(step, nowMs);
   return (
     <Typography
@@ -63,7 +66,7 @@ function Row({
   number,
   ...list
 }: Omit<StepListProps, 'steps' | 'atHandKey'> & {
-  readonly step: RunStepView;
+  readonly step: ShownStep;
   readonly here: boolean;
   readonly number: number;
 }) {
@@ -90,13 +93,7 @@ function Row({
       }}
     >
       <Box aria-hidden sx={{ color: 'text.secondary', display: 'grid', placeItems: 'center' }}>
-        {open ? (
-          number
-        ) : (
-          <SvgIcon fontSize="small">
-            <path d={state === 'ticked' ? mdiCheck : mdiDebugStepOver} />
-          </SvgIcon>
-        )}
+        {open ? number : <Icon path={state === 'ticked' ? mdiCheck : mdiDebugStepOver} fontSize="small" />}
       </Box>
       <RowWords step={step} here={here} several={list.several} nowMs={list.nowMs} />
       {!list.readOnly && !here && called === 'yes' && !(open && look) && (
@@ -117,10 +114,10 @@ function Row({
 /** The whole run in its order; any step can be ticked or taken back. */
 export function StepList({ steps, atHandKey, ...list }: StepListProps) {
   return (
-    <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 0.25 }}>
+    <PlainList ordered gap={0.25}>
       {steps.map((step, index) => (
         <Row key={step.key} step={step} number={index + 1} here={step.key === atHandKey} {...list} />
       ))}
-    </Box>
+    </PlainList>
   );
 }

@@ -14,11 +14,12 @@ import {
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { object } from 'yup';
+import type { Player } from '#core/players/profile.ts';
 import { SKILLS, STANDINGS, type Skill, type Standing } from '#core/players/player.ts';
 import { text, word } from '#contract/scalars.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 
-export type PlayerEntry = { readonly name: string; readonly standing: Standing; readonly does: Skill[] };
+export type PlayerEntry = Omit<Player, 'id'>;
 type PlayerFormProps = {
   readonly busy: boolean;
   readonly problem: string | null;

@@ -1,18 +1,20 @@
-import { Alert, Box, Button, Dialog, DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
+import { Alert, Box, Button, Dialog, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
-import { figure } from '#core/explain/format.ts';
 import { clockTime } from '#core/plays/play-words.ts';
-import type { PlayView } from '#contract/plays.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import type { Play } from '#core/plays/play.ts';
 import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
 import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choice.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { DateField } from '#web/ui/DateField.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
+import { FORMAT } from '#web/clock/format.ts';
 
-export type CorrectedPlay = Pick<PlayView, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius'>;
+export type CorrectedPlay = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius'>;
 
 type CorrectPlaySheetProps = {
   readonly play: CorrectedPlay;
-  readonly today: string;
+  readonly today: LocalDate;
   readonly problem: string | null;
   readonly busy: boolean;
   readonly onKeep: (play: CorrectedPlay) => void;
@@ -28,13 +30,13 @@ type RoomSaid = Room | 'as-said';
 /** A play that was logged wrongly: its minutes, its end and its room, each put right in taps. */
 export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }: CorrectPlaySheetProps) {
   const [minutes, setMinutes] = useState(play.minutes);
-  const [endedOn, setEndedOn] = useState(play.endedOn);
+  const [endedOn, setEndedOn] = useState<LocalDate | null>(play.endedOn);
   const [endedAtMinute, setEndedAtMinute] = useState(play.endedAtMinute);
   const said = ROOMS.find(({ value }) => celsiusOf(value) === play.roomCelsius)?.value;
   const [room, setRoom] = useState<RoomSaid>(said ?? 'as-said');
   const rooms: readonly { readonly value: RoomSaid; readonly words: string }[] =
     said === undefined
-      ? [...ROOMS, { value: 'as-said', words: `As said, ${figure(play.roomCelsius ?? 0)} °C` }]
+      ? [...ROOMS, { value: 'as-said', words: `As said, ${FORMAT.celsius(play.roomCelsius ?? 0)}` }]
       : ROOMS;
   const move = (by: number) => setEndedAtMinute(Math.min(LAST_MINUTE, Math.max(0, (endedAtMinute ?? 0) + by)));
   const roomCelsius = room === 'as-said' ? play.roomCelsius : celsiusOf(room);
@@ -46,13 +48,7 @@ export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }
       <DialogContent>
         <Stack spacing={2.5} sx={{ pt: 1 }}>
           <PlayMinutes minutes={minutes} setMinutes={setMinutes} />
-          <TextField
-            type="date"
-            label="Which day"
-            value={endedOn}
-            onChange={({ target }) => setEndedOn(target.value)}
-            slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
-          />
+          <DateField label="Which day" value={endedOn} onChange={setEndedOn} latest={today} />
           {endedAtMinute !== null && (
             <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2 }}>
               <Button variant="outlined" color="inherit" onClick={() => move(-QUARTER)}>
@@ -70,8 +66,8 @@ export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }
           {problem && <Alert severity="error">{problem}</Alert>}
           <Stack spacing={1}>
             <BrassButton
-              disabled={busy || endedOn === ''}
-              onClick={() => onKeep({ minutes, endedOn, endedAtMinute, roomCelsius })}
+              disabled={busy || endedOn === null}
+              onClick={() => endedOn && onKeep({ minutes, endedOn, endedAtMinute, roomCelsius })}
             >
               Save the correction
             </BrassButton>

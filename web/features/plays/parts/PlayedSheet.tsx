@@ -1,20 +1,17 @@
-import { Alert, Box, Button, Dialog, DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
+import { Alert, Box, Button, Dialog, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { duration, listed } from '#core/explain/format.ts';
 import { clockTime } from '#core/plays/play-words.ts';
+import type { Play } from '#core/plays/play.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
 import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choice.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { DateField } from '#web/ui/DateField.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 
-export type PlayedEntry = {
-  readonly minutes: number;
-  readonly endedOn: string;
-  readonly endedAtMinute: number | null;
-  readonly roomCelsius: number | null;
-};
+export type PlayedEntry = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius'>;
 
 type PlayedSheetProps = {
   readonly instrumentName: string;
@@ -53,11 +50,11 @@ export function PlayedSheet({
   const [backMinutes, setBackMinutes] = useState(60);
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const [room, setRoom] = useState<Room>('usual');
-  const [day, setDay] = useState<string>(addDays(now.on, -1));
+  const [day, setDay] = useState<LocalDate | null>(addDays(now.on, -1));
   const earlier = Math.max(0, now.atMinute - backMinutes);
   const entry: PlayedEntry = {
     minutes,
-    endedOn: when === 'day' ? day : now.on,
+    endedOn: (when === 'day' ? day : null) ?? now.on,
     endedAtMinute: when === 'day' ? null : when === 'now' ? now.atMinute : earlier,
     roomCelsius: celsiusOf(room),
   };
@@ -91,15 +88,7 @@ export function PlayedSheet({
               </Button>
             </Box>
           )}
-          {when === 'day' && (
-            <TextField
-              type="date"
-              label="Which day"
-              value={day}
-              onChange={({ target }) => setDay(target.value)}
-              slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: now.on } }}
-            />
-          )}
+          {when === 'day' && <DateField label="Which day" value={day} onChange={setDay} latest={now.on} />}
           <ChooseOne label="How was the room, about?" options={ROOMS} value={room} onChange={setRoom} />
           {along.length > 0 && (
             <Typography color="text.secondary">
@@ -109,11 +98,11 @@ export function PlayedSheet({
           <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
           {problem && <Alert severity="error">{problem}</Alert>}
           <Stack spacing={1}>
-            <BrassButton autoFocus disabled={busy || day === ''} onClick={() => onLog(entry, { minutesAtHand })}>
+            <BrassButton autoFocus disabled={busy || day === null} onClick={() => onLog(entry, { minutesAtHand })}>
               Log {duration(minutes)} and pack up
             </BrassButton>
             <Box sx={{ display: 'flex', gap: 1 }}>
-              <Button fullWidth color="inherit" disabled={busy || day === ''} onClick={() => onLog(entry, null)}>
+              <Button fullWidth color="inherit" disabled={busy || day === null} onClick={() => onLog(entry, null)}>
                 Only log it
               </Button>
               <Button fullWidth color="inherit" onClick={onClose}>

@@ -1,7 +1,8 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { RecordEntryView } from '#contract/record.ts';
 import { clockTime } from '#core/plays/play-words.ts';
-import { weekdayDate } from '#web/clock/format.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 
 type RecordListProps = {
   readonly entries: readonly RecordEntryView[];
@@ -15,25 +16,15 @@ type RecordListProps = {
 export function RecordList({ entries, busy, onCorrect, onTakeBack }: RecordListProps) {
   if (entries.length === 0) return <Typography>Nothing yet. The first play you log stands here.</Typography>;
   return (
-    <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+    <PlainList>
       {entries.map((entry) => (
-        <Box
-          component="li"
+        <PlainRow
           key={entry.key}
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: '1fr auto auto',
-            alignItems: 'center',
-            gap: 1,
-            py: 0.5,
-            borderTop: '1px solid',
-            borderColor: 'divider',
-            '&:first-of-type': { borderTop: 'none' },
-          }}
+          sx={{ display: 'grid', gridTemplateColumns: '1fr auto auto', alignItems: 'center', gap: 1, py: 0.5 }}
         >
           <Typography variant="body2" sx={{ gridColumn: entry.correctable ? 'auto' : '1 / span 2' }}>
             <Box component="span" sx={{ color: 'text.secondary' }}>
-              {weekdayDate(entry.on)}
+              {FORMAT.weekdayDate(entry.on)}
               {entry.atMinute === null ? '' : ` ${clockTime(entry.atMinute)}`}
             </Box>{' '}
             {entry.words}
@@ -45,7 +36,7 @@ export function RecordList({ entries, busy, onCorrect, onTakeBack }: RecordListP
               color="inherit"
               disabled={busy}
               onClick={() => onCorrect(entry)}
-              aria-label={`Correct: ${entry.words}, ${weekdayDate(entry.on)}`}
+              aria-label={`Correct: ${entry.words}, ${FORMAT.weekdayDate(entry.on)}`}
             >
               Correct
             </Button>
@@ -55,12 +46,12 @@ export function RecordList({ entries, busy, onCorrect, onTakeBack }: RecordListP
             color="inherit"
             disabled={busy}
             onClick={() => onTakeBack(entry)}
-            aria-label={`Take back: ${entry.words}, ${weekdayDate(entry.on)}`}
+            aria-label={`Take back: ${entry.words}, ${FORMAT.weekdayDate(entry.on)}`}
           >
             Take back
           </Button>
-        </Box>
+        </PlainRow>
       ))}
-    </Box>
+    </PlainList>
   );
 }

@@ -1,0 +1,101 @@
+import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { Step } from '#core/book/step.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { PartId } from '#core/instruments/kind.ts';
+import type { PlanReason } from '#core/packup/plan-reason.ts';
+import type { PlannedStep, RunPlan } from '#core/packup/run-plan.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+
+/** A look as a run keeps it. */
+export type KeptLook = {
+  readonly question: string;
+  readonly answers: readonly {
+    readonly id: string;
+    readonly words: string;
+    /** The sign it puts in the record. */
+    readonly notice: CareItemId | null;
+    /** Nothing more of its item is done. */
+    readonly endsItem: boolean;
+  }[];
+};
+
+/** A step as its run keeps it: all that its log must know of it, whatever a later version of the book says. */
+export type KeptStep = {
+  readonly key: RunStepKey;
+  readonly instrumentId: InstrumentId;
+  readonly id: StepId;
+  readonly item: CareItemId;
+  readonly part: PartId;
+  readonly action: string;
+  readonly must: boolean;
+  readonly closing: boolean;
+  readonly look: KeptLook | null;
+  /** Called for only by one of these answers to that look. */
+  readonly calledBy: { readonly look: StepId; readonly answers: readonly string[] } | null;
+  /** Minutes that must pass before the steps named may begin. */
+  readonly wait: { readonly minutes: number; readonly why: string; readonly until: readonly StepId[] } | null;
+  readonly alsoDoes: readonly CareItemId[];
+  /** Its count is the water model's, and can be tuned by a tap. */
+  readonly passes: boolean;
+  /** Repeats planned; null where it is simply done. */
+  readonly count: number | null;
+  /** Handwork of all repeats, minutes. */
+  readonly activeMinutes: number;
+  /** Minutes from the start of the run; null for what was left out. */
+  readonly startsAtMinute: number | null;
+};
+
+/** What did not fit the minutes at hand, whole, with what it would protect and how much longer it would take, minutes. */
+export type KeptLeftOut = { readonly steps: readonly KeptStep[]; readonly value: number; readonly moreMinutes: number };
+
+/** The plan of a run as it was shown when the run began. */
+export type KeptPlan = {
+  readonly steps: readonly KeptStep[];
+  readonly leftOut: readonly KeptLeftOut[];
+  readonly activeMinutes: number;
+  readonly elapsedMinutes: number;
+  readonly because: readonly PlanReason[];
+};
+
+/** What a run keeps of a step of the book. */
+export const keptOf = ({ id, item, part, action, ...step }: Step) => ({
+  id,
+  item,
+  part,
+  action,
+  must: step.must === true,
+  closing: step.closing === true,
+  look: step.look
+    ? {
+        question: step.look.question,
+        answers: step.look.answers.map(({ notice, endsItem, ...answer }) => ({
+          id: answer.id,
+          words: answer.words,
+          notice: notice ?? null,
+          endsItem: endsItem === true,
+        })),
+      }
+    : null,
+  calledBy: step.calledBy ?? null,
+  wait: step.wait ? { minutes: step.wait.minutes.value, why: step.wait.why, until: step.wait.until } : null,
+  alsoDoes: step.alsoDoes ?? [],
+  passes: step.repeats?.kind === 'passes-by-water',
+});
+
+const keptStep = ({ key, instrumentId, step, repeats, activeMinutes, startsAtMinute }: PlannedStep): KeptStep => ({
+  key,
+  instrumentId,
+  ...keptOf(step),
+  count: repeats?.count ?? null,
+  activeMinutes,
+  startsAtMinute,
+});
+
+/** A plan as it is kept. */
+export const keepPlan = ({ steps, leftOut, activeMinutes, elapsedMinutes, because }: RunPlan): KeptPlan => ({
+  steps: steps.map(keptStep),
+  leftOut: leftOut.map(({ steps: left, value, moreMinutes }) => ({ steps: left.map(keptStep), value, moreMinutes })),
+  activeMinutes,
+  elapsedMinutes,
+  because,
+});

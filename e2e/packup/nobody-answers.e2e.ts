@@ -1,0 +1,94 @@
+import { expect, test } from '@jest/globals';
+import { runView, type RunView } from '#contract/packup.ts';
+import { shownRun, type ShownRun } from '#contract/shown-run.ts';
+import { scene } from '#e2e/scene.ts';
+import { allSent, closedSteps, press, progress, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+
+const { server, url, browser } = scene();
+
+const shownAt = async (page: Walker): Promise<ShownRun> => {
+  const key = page.url().split('/').at(-1);
+  const answer = await fetch(url(`/api/runs/${key}`));
+  return shownRun(runView.validateSync(await answer.json(), { strict: true }) as unknown as RunView);
+};
+const ticked = (run: ShownRun) => run.steps.filter(({ state }) => state !== 'open').map(({ key }) => key);
+
+/** Ticks the step at hand, whatever it asks. */
+const goOn = async (page: Walker): Promise<void> => {
+  const { closed } = await progress(page);
+  await tap(page, (await textOf(page)).includes('No, not needed') ? 'No, not needed' : 'Done');
+  await closedSteps(page, closed + 1).catch(() => undefined);
+};
+
+test('a run is ticked through while the server stands still, and every tick arrives once it is back', async () => {
+  const page = await walk(browser(), url('/now/ife-clarinet'));
+  await tap(page, 'I have just played');
+  await press(page, 'and pack up');
+  await sees(page, 'Reed off first');
+  const { total } = await progress(page);
+  await goOn(page);
+  await allSent(page);
+  await server().pause();
+  for (let closed = 1; closed < total; closed++) await goOn(page);
+  await tap(page, 'Finish and record it');
+  await sees(page, 'Packed up.');
+  await sees(page, 'kept on this device');
+  await server().resume();
+  await tap(page, 'Try now');
+  await allSent(page);
+  await page.waitForFunction(() => !document.body.innerText.includes('kept on this device'));
+  const run = await shownAt(page);
+  expect([ticked(run).length, run.finishedAt !== null]).toEqual([total, true]);
+  expect(run.doneNames).toContain('swab the bore');
+  // In the order they were made, each at its own moment.
+  const moments = (await (await fetch(url(`/api/runs/${run.key}`))).json()).log.map(
+    ({ event }: { event: { at: string } }) => event.at,
+  );
+  expect(moments).toEqual([...moments].sort());
+  expect(new Set(moments).size).toBeGreaterThan(total / 2);
+  await page.browserContext().close();
+}, 120_000);
+
+test('closed while nobody answers, the page sends what it kept when it is opened again', async () => {
+  const page = await walk(browser(), url('/now/lucan-trumpet'));
+  await tap(page, 'I have just played');
+  await press(page, 'and pack up');
+  await sees(page, 'Water out through every water key');
+  const before = ticked(await shownAt(page)).length;
+  await server().pause();
+  await goOn(page);
+  await goOn(page);
+  await sees(page, 'kept on this device');
+  await server().resume();
+  await page.goto(page.url(), { waitUntil: 'networkidle0' });
+  await allSent(page);
+  expect(ticked(await shownAt(page)).length).toBe(before + 2);
+  expect((await progress(page)).closed).toBe(before + 2);
+  await page.browserContext().close();
+}, 120_000);
+
+test('what is refused is rolled back with its reason: the run was ended on another device', async () => {
+  const page = await walk(browser(), url('/now/wren-flute'));
+  await tap(page, 'Make ready to play');
+  await sees(page, 'steps, about');
+  const run = await shownAt(page);
+  const send = (body: object) =>
+    fetch(url(`/api/runs/${run.key}/events`), {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ key: crypto.randomUUID(), ...body }),
+    });
+  for (const { key: stepKey, look } of run.steps)
+    await send(look ? { kind: 'answered', stepKey, answer: look.answers[0]?.id } : { kind: 'ticked', stepKey });
+  const now = new Date();
+  const on = now.toLocaleDateString('sv');
+  expect((await send({ kind: 'finished', now: { on, atMinute: now.getHours() * 60 + now.getMinutes() } })).status).toBe(
+    201,
+  );
+  await tap(page, 'Done');
+  await sees(page, 'Not kept: ');
+  await sees(page, 'This run is finished.');
+  await allSent(page);
+  await sees(page, 'Done.');
+  await page.browserContext().close();
+}, 90_000);

@@ -1,0 +1,93 @@
+import { describe, expect, test } from '@jest/globals';
+import express from 'express';
+import supertest from 'supertest';
+import { problem } from '#contract/problem.ts';
+import { createLine, waitingLine } from '#server/http/waiting-line.ts';
+
+/** A line on a clock of its own: a request takes so long, the loop turns when it is told to. */
+function line() {
+  const clock = { ms: 0 };
+  const turns: (() => void)[] = [];
+  const answered: string[] = [];
+  const { enter, isTooLong } = createLine(
+    () => clock.ms,
+    (work) => void turns.push(work),
+  );
+  return {
+    clock,
+    answered,
+    turns,
+    /** Whether it was let in. */
+    come: (name: string, tookMs = 1): boolean => {
+      if (isTooLong()) return false;
+      enter(() => {
+        clock.ms += tookMs;
+        answered.push(name);
+      });
+      return true;
+    },
+    turn: () => turns.shift()?.(),
+  };
+}
+
+describe('the waiting line', () => {
+  test('lets requests in in the order they came, as many as fit one turn', () => {
+    const one = line();
+    for (const name of ['a', 'b', 'c', 'd']) one.come(name, 3);
+    one.turn();
+    expect(one.answered).toEqual(['a', 'b']);
+    one.turn();
+    expect(one.answered).toEqual(['a', 'b', 'c', 'd']);
+    expect(one.turns).toEqual([]);
+  });
+
+  test('a long one is alone in its turn, and the line goes on behind it', () => {
+    const one = line();
+    one.come('long', 400);
+    one.come('short');
+    one.turn();
+    expect(one.answered).toEqual(['long']);
+    one.turn();
+    expect(one.answered).toEqual(['long', 'short']);
+  });
+
+  test('turns away who comes while many have waited too long, and nobody once it moves again', () => {
+    const one = line();
+    for (let index = 0; index < 30; index++) expect(one.come(`early ${index}`)).toBe(true);
+    one.clock.ms = 240;
+    expect(one.come('in time')).toBe(true);
+    one.clock.ms = 260;
+    expect(one.come('too late')).toBe(false);
+    while (one.turns.length > 0) one.turn();
+    expect(one.answered).toHaveLength(31);
+    expect(one.come('later')).toBe(true);
+  });
+
+  test('a few are never too many, however long the machine was away', () => {
+    const one = line();
+    one.come('before it slept');
+    one.clock.ms = 3_600_000;
+    expect(one.come('after it woke')).toBe(true);
+  });
+
+  test('who is turned away is told when to come back, not always at the same time', async () => {
+    const app = express();
+    const { atTheDoor, inLine } = waitingLine();
+    app.use(atTheDoor, inLine);
+    app.get('/', (_req, res) => {
+      const until = performance.now() + 40;
+      while (performance.now() < until);
+      res.json('done');
+    });
+    const server = app.listen(0);
+    const answers = await Promise.all(Array.from({ length: 45 }, () => supertest(server).get('/')));
+    server.close();
+    const turnedAway = answers.filter(({ status }) => status === 503);
+    expect(answers.filter(({ status }) => status === 200).length).toBeGreaterThan(1);
+    for (const { text, headers } of turnedAway) {
+      const said = problem.validateSync(JSON.parse(text), { strict: true });
+      expect([said.code, said.errors[0]?.code]).toEqual(['busy', 'too-much-at-once']);
+      expect(Number(headers['retry-after'])).toBeGreaterThan(0);
+    }
+  });
+});

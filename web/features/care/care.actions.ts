@@ -1,0 +1,89 @@
+import { useState } from 'react';
+import type { DecisionKind } from '#core/care/care-decision.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import {
+  careEntryView,
+  carePaths,
+  type CareClockView,
+  type LastDoneRequest,
+  type LogCareRequest,
+  type LogDecisionRequest,
+  type LogSignRequest,
+} from '#contract/care.ts';
+import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
+import { useLog } from '#web/features/record/log.actions.ts';
+
+type ItemId = CareClockView['itemId'];
+
+/** What was decided, and for what is left undone what that costs. */
+const decidedWords = ({ name, caution }: Pick<CareClockView, 'name' | 'caution'>, kind: DecisionKind): string =>
+  ({ postponed: `${name} waits.`, declined: `${name}: not done here. ${caution}`, resumed: `${name} is back.` })[kind];
+
+type Of<Request, Fields extends keyof Request> = Pick<Request, Fields | ('instrumentId' & keyof Request)>;
+const aboutIt = ({ instrumentId }: { readonly instrumentId: InstrumentId }) => [instrumentId];
+
+/** What can be done about a care item of one instrument: do it, say it is done, notice it, let it wait, leave it. */
+export function useCareActions(instrumentId: InstrumentId, playerId: PlayerId) {
+  const [asked, setAsked] = useState<CareClockView | null>(null);
+  const logCare = useLog({
+    path: carePaths.log,
+    answer: careEntryView,
+    about: (content: Of<LogCareRequest, 'itemId' | 'doneOn' | 'by'>) => aboutIt(content),
+    form: true,
+  });
+  const logSign = useLog({
+    path: carePaths.signs,
+    about: (content: Of<LogSignRequest, 'itemId' | 'part'>) => aboutIt(content),
+  });
+  const logDecision = useLog({
+    path: carePaths.decisions,
+    about: (content: Of<LogDecisionRequest, 'itemId' | 'kind' | 'until'>) => aboutIt(content),
+  });
+  const { begin, busy } = useBeginRun();
+
+  const doNow = (itemIds: readonly ItemId[]) =>
+    begin({ kind: 'care', playerId, parts: [{ instrumentId, itemIds: [...itemIds] }] });
+
+  const done = (doneOn: LocalDate, by: 'player' | 'bench') => {
+    if (!asked) return;
+    const { itemId, name } = asked;
+    logCare.log({ instrumentId, itemId, doneOn, by }, { said: `${name}: noted.`, onLogged: () => setAsked(null) });
+  };
+
+  const seen = ({ itemId, part, name }: CareClockView, seenAt = part) =>
+    logSign.log({ instrumentId, itemId, part: seenAt }, { said: `Noticed: ${name.toLowerCase()}.` });
+
+  const decide = ({ itemId, name, caution }: CareClockView, kind: DecisionKind, until: LocalDate | null = null) =>
+    logDecision.log({ instrumentId, itemId, kind, until }, { said: decidedWords({ name, caution }, kind) });
+
+  const ask = (clock: CareClockView | null) => {
+    logCare.open();
+    setAsked(clock);
+  };
+  return {
+    asked,
+    ask,
+    done,
+    doNow,
+    seen,
+    decide,
+    busy: busy || logCare.busy || logSign.busy || logDecision.busy,
+    problem: logCare.problem,
+  };
+}
+export type CareActions = ReturnType<typeof useCareActions>;
+
+/** From here on nothing is known any more of how wet its player blows it. */
+export function useForgetWetness(instrumentId: InstrumentId) {
+  const { log, busy } = useLog({ path: carePaths.wetnessResets, about: aboutIt });
+  return { busy, forget: () => log({ instrumentId }, { said: 'Forgotten; the rule of thumb again.' }) };
+}
+
+/** When each item was last done, as far as anybody remembers: all of it in one entry, or nothing. */
+export const useLogLastDone = () =>
+  useLog({
+    path: carePaths.lastDone,
+    about: (content: Of<LastDoneRequest, 'items'>) => aboutIt(content),
+    form: true,
+  });

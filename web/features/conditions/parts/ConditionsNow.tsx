@@ -1,0 +1,18 @@
+import { Typography } from '@mui/material';
+import type { ConditionsPage } from '#contract/conditions.ts';
+import { PlainList } from '#web/ui/PlainList.tsx';
+
+/** What is in force, in a few words, where the next action is chosen. */
+export function ConditionsNow({ page }: { readonly page: ConditionsPage }) {
+  const standing = page.standing.filter(({ inForce }) => inForce);
+  if (standing.length === 0) return null;
+  return (
+    <PlainList gap={0.5} sx={{ mb: 1.5 }}>
+      {standing.map(({ key, name, effects, calls }) => (
+        <Typography component="li" key={key} sx={{ borderLeft: '4px solid', borderColor: 'text.primary', pl: 1.25 }}>
+          <strong>{name}.</strong> {effects[0]?.text ?? calls.map((call) => `${call.name}, ${call.words}.`)[0]}
+        </Typography>
+      ))}
+    </PlainList>
+  );
+}

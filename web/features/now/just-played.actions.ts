@@ -1,0 +1,41 @@
+import { duration } from '#core/explain/format.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
+import type { PlayedEntry } from '#web/features/plays/parts/PlayedSheet.tsx';
+import { useLogPlay } from '#web/features/plays/plays.actions.ts';
+
+/** Logs a play, and goes on to packing up if asked. The play's Undo stays at hand either way. */
+export function useJustPlayed(instrumentId: InstrumentId, playerId: PlayerId) {
+  const play = useLogPlay();
+  const { begin, busy } = useBeginRun();
+
+  const packUp = (playKey: string | null, itemIds: readonly CareItemId[], minutesAtHand: number | null) =>
+    begin({ kind: 'after', playerId, parts: [{ instrumentId, playKey, itemIds: [...itemIds] }], minutesAtHand });
+  const finishLeft = (itemIds: readonly CareItemId[]) =>
+    begin({ kind: 'care', playerId, parts: [{ instrumentId, itemIds: [...itemIds] }] });
+  const makeReady = () => begin({ kind: 'before', playerId, parts: [{ instrumentId }] });
+
+  type After = { readonly minutesAtHand: number | null } | null;
+  const log = (entry: PlayedEntry, after: After, itemIds: readonly CareItemId[], onLogged: () => void) =>
+    play.log(
+      { instrumentId, playerId, ...entry },
+      {
+        said: `${duration(entry.minutes)} logged.`,
+        onLogged: (_answer, key) => {
+          onLogged();
+          if (after) packUp(key, itemIds, after.minutesAtHand);
+        },
+      },
+    );
+
+  return {
+    log,
+    packUp,
+    finishLeft,
+    makeReady,
+    open: play.open,
+    busy: play.busy || busy,
+    problem: play.problem,
+  };
+}

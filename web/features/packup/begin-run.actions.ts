@@ -1,0 +1,40 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { packupPaths, runView, type RunView, type StartRunRequest } from '#contract/packup.ts';
+import { packupQueries } from '#web/features/packup/packup.queries.ts';
+import { useLog } from '#web/features/record/log.actions.ts';
+
+type Share = StartRunRequest['parts'][number];
+type Beginning = Pick<StartRunRequest, 'kind' | 'playerId' | 'parts' | 'minutesAtHand'>;
+export type RunToBegin = Pick<Beginning, 'kind' | 'playerId'> & {
+  readonly parts: readonly (Pick<Share, 'instrumentId'> & Partial<Share>)[];
+  /** Null: all the time it takes. */
+  readonly minutesAtHand?: number | null;
+};
+
+/** Begins a run over one or several instruments and opens it. */
+export function useBeginRun() {
+  const cache = useQueryClient();
+  const navigate = useNavigate();
+  const { log, busy } = useLog<Beginning, RunView>({
+    path: packupPaths.start,
+    answer: runView,
+    about: ({ parts }) => parts.map(({ instrumentId }) => instrumentId),
+  });
+  const begin = ({ kind, playerId, parts, minutesAtHand = null }: RunToBegin) =>
+    log(
+      {
+        playerId,
+        kind,
+        parts: parts.map(({ instrumentId, playKey = null, itemIds = [] }) => ({ instrumentId, playKey, itemIds })),
+        minutesAtHand,
+      },
+      {
+        onLogged: (run) => {
+          cache.setQueryData(packupQueries.run(run.key).queryKey, run);
+          void navigate(`/pack-up/${run.parts[0]?.instrumentId}/${run.key}`);
+        },
+      },
+    );
+  return { begin, busy };
+}

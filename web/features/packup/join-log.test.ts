@@ -1,0 +1,46 @@
+import { afterEach, expect, test } from '@jest/globals';
+import { QueryClient, QueryObserver } from '@tanstack/react-query';
+import type { LoggedRunEvent } from '#core/packup/run-event.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+import { instantOfMs } from '#core/time/instant.ts';
+import type { RunView } from '#contract/packup.ts';
+import { joinLog } from '#web/features/packup/join-log.ts';
+import { packupQueries } from '#web/features/packup/packup.queries.ts';
+
+const entry = (key: string): LoggedRunEvent => ({
+  key,
+  event: { kind: 'ticked', stepKey: `horn:${key}` as RunStepKey, at: instantOfMs(0) },
+});
+const viewWith = (...log: LoggedRunEvent[]) => ({ key: 'run', log, parts: [] }) as unknown as RunView;
+const { queryKey } = packupQueries.run('run');
+const cache = new QueryClient();
+afterEach(() => cache.clear());
+
+test('a confirmed entry stays, though the run was being fetched as it stood before', async () => {
+  const answers: ((view: RunView) => void)[] = [];
+  cache.setQueryData(queryKey, viewWith());
+  const observer = new QueryObserver<RunView>(cache, {
+    queryKey,
+    queryFn: () => new Promise<RunView>((resolve) => answers.push(resolve)),
+    staleTime: Infinity,
+  });
+  const stop = observer.subscribe(() => undefined);
+  void cache.invalidateQueries({ queryKey });
+  expect(answers).toHaveLength(1);
+  const one = { ...entry('a'), runKey: 'run' };
+  joinLog(cache, one, entry('a'));
+  answers[0]?.(viewWith());
+  await Promise.resolve();
+  expect(cache.getQueryData<RunView>(queryKey)?.log.map(({ key }) => key)).toEqual(['a']);
+  // What else may have happened is asked for anew.
+  expect(answers).toHaveLength(2);
+  answers[1]?.(viewWith(entry('elsewhere'), entry('a')));
+  await new Promise((resolve) => setTimeout(resolve, 5));
+  expect(cache.getQueryData<RunView>(queryKey)?.log.map(({ key }) => key)).toEqual(['elsewhere', 'a']);
+  stop();
+});
+
+test('an entry of a run nobody looks at is kept by the server alone', () => {
+  joinLog(cache, { ...entry('a'), runKey: 'run' }, entry('a'));
+  expect(cache.getQueryData(queryKey)).toBeUndefined();
+});

@@ -1,0 +1,24 @@
+import type { QueryClient } from '@tanstack/react-query';
+import type { LoggedRunEvent } from '#core/packup/run-event.ts';
+import { isKnownBeyond } from '#core/packup/run-log.ts';
+import { recordChanged, tellOtherTabs } from '#web/api/record-changes.ts';
+import { packupQueries } from '#web/features/packup/packup.queries.ts';
+import type { Unsent } from '#web/features/packup/run-outbox.ts';
+
+/**
+ * A confirmed entry joins the log on the screen; what more than its run knows of is looked at again. A run that is being
+ * fetched just then may have been read before the entry was written: it is not taken, but asked for once more.
+ */
+export function joinLog(cache: QueryClient, { runKey }: Unsent, logged: LoggedRunEvent): void {
+  const { queryKey } = packupQueries.run(runKey);
+  const isBeingFetched = cache.isFetching({ queryKey }) > 0;
+  const view = cache.getQueryData(queryKey);
+  if (view !== undefined) cache.setQueryData(queryKey, { ...view, log: [...view.log, logged] });
+  if (isKnownBeyond(logged.event))
+    void recordChanged(cache, view?.parts.map(({ instrumentId }) => instrumentId) ?? 'everything');
+  else {
+    tellOtherTabs({ run: runKey });
+    // It also calls off what is under way.
+    if (isBeingFetched) void cache.invalidateQueries({ queryKey });
+  }
+}

@@ -1,0 +1,113 @@
+import { useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { faultWords } from '#core/failure/fault.ts';
+import type { RunEventSaid, SkipReason } from '#core/packup/run-event.ts';
+import { MOST_REPEATS } from '#core/packup/run-event.ts';
+import { checkRunEvent } from '#core/packup/run-log.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+import { instantOfMs } from '#core/time/instant.ts';
+import type { LastPass } from '#core/water/wetness.ts';
+import type { RunView } from '#contract/packup.ts';
+import { shownRun, type ShownRun } from '#contract/shown-run.ts';
+import { newKey } from '#web/api/new-key.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import { wallNow } from '#web/clock/today.ts';
+import { packupQueries } from '#web/features/packup/packup.queries.ts';
+import type { Unsent } from '#web/features/packup/run-outbox.ts';
+import { joinLog } from '#web/features/packup/join-log.ts';
+import { runOutbox, runSender } from '#web/features/packup/run-sending.ts';
+import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
+import { useNotice } from '#web/ui/Notice.tsx';
+
+const useUnsent = (): readonly Unsent[] => useSyncExternalStore(runOutbox.subscribe, runOutbox.all);
+
+/** A run as it stands on this device: what the server has of it, and what happened since. */
+export function useShownRun(view: RunView): ShownRun {
+  const unsent = useUnsent();
+  return useMemo(
+    () =>
+      shownRun(
+        view,
+        unsent.filter(({ runKey }) => runKey === view.key),
+      ),
+    [view, unsent],
+  );
+}
+
+/** How much is kept on this device because nobody answers; 0 while all goes through. */
+export function useHeldUp(): number {
+  const unsent = useUnsent();
+  const heldUp = useSyncExternalStore(runSender.subscribe, runSender.isHeldUp);
+  return heldUp ? unsent.length : 0;
+}
+
+/** Says what happens in a run: it shows at once and is sent behind. What cannot be is not said at all. */
+export function useRunLog(run: ShownRun) {
+  const notice = useNotice();
+  const { withdraw, busy } = useWithdraw();
+  const say = (said: RunEventSaid): void => {
+    const checked = checkRunEvent(run, said);
+    if (!checked.ok) return notice({ text: faultWords(checked.failure, FORMAT), tone: 'failed' });
+    const event = { ...said, at: instantOfMs(Date.now()) };
+    runOutbox.add({ key: newKey(), runKey: run.key, event, ...(said.kind === 'finished' ? { now: wallNow() } : {}) });
+    void runSender.flush();
+    return undefined;
+  };
+  const undoFinish = (): void => {
+    const { finishKey } = run;
+    if (finishKey === null) return;
+    const unsent = runOutbox.all().some(({ key }) => key === finishKey) && !runSender.isSending(finishKey);
+    if (unsent) runOutbox.remove(finishKey);
+    else
+      withdraw(
+        finishKey,
+        run.parts.map(({ instrumentId }) => instrumentId),
+      );
+  };
+  return {
+    tick: (stepKey: RunStepKey) => say({ kind: 'ticked', stepKey }),
+    takeBack: (stepKey: RunStepKey) => say({ kind: 'unticked', stepKey }),
+    skip: (stepKey: RunStepKey, reason: SkipReason) => say({ kind: 'skipped', stepKey, reason }),
+    answer: (stepKey: RunStepKey, answer: string) => say({ kind: 'answered', stepKey, answer }),
+    lastPass: (stepKey: RunStepKey, found: LastPass, count: number) =>
+      say({ kind: 'last-pass', stepKey, found, count }),
+    pullIn: (stepKey: RunStepKey) => say({ kind: 'pulled-in', stepKey }),
+    count: (stepKey: RunStepKey, count: number) =>
+      say({ kind: 'counted', stepKey, count: Math.min(MOST_REPEATS, Math.max(0, count)) }),
+    finish: () => say({ kind: 'finished' }),
+    undoFinish,
+    busy,
+  };
+}
+export type RunLog = ReturnType<typeof useRunLog>;
+
+/** What an entry was about, to say which one was refused. */
+function actionOf(cache: QueryClient, { runKey, event }: Unsent): string | null {
+  const plan = cache.getQueryData(packupQueries.run(runKey).queryKey)?.plan;
+  if (plan === undefined || event.kind === 'finished') return null;
+  const steps = [...plan.steps, ...plan.leftOut.flatMap((one) => one.steps)];
+  return steps.find(({ key }) => key === event.stepKey)?.action ?? null;
+}
+
+/** Sends what is unsent for as long as the app is open: at once, when the device wakes up, when the network is back. */
+export function useSendingRuns(): void {
+  const cache = useQueryClient();
+  const notice = useNotice();
+  useEffect(() => {
+    runSender.start({
+      confirmed: (one, logged) => joinLog(cache, one, logged),
+      refused: (one, problem) => {
+        const action = actionOf(cache, one);
+        notice({ text: `${action === null ? '' : `Not kept: ${action}. `}${problem.message}`, tone: 'failed' });
+        void cache.invalidateQueries({ queryKey: packupQueries.run(one.runKey).queryKey });
+      },
+    });
+    const again = () => void runSender.flush();
+    window.addEventListener('online', again);
+    document.addEventListener('visibilitychange', again);
+    return () => {
+      window.removeEventListener('online', again);
+      document.removeEventListener('visibilitychange', again);
+    };
+  }, [cache, notice]);
+}
