@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 import { areShortcutsOn, isTyping } from '#web/session/shortcuts.ts';
 
 type RunKeys = { readonly tick: () => void; readonly onePass: () => void; readonly skip: () => void };
@@ -8,7 +8,8 @@ const isForTheRun = ({ repeat, ctrlKey, metaKey, altKey, target }: KeyboardEvent
 
 /** Enter or Space ticks, N counts a pass, S skips; a focused button keeps its own Enter and Space. */
 export function useRunKeys(active: boolean, { tick, onePass, skip }: RunKeys): void {
-  useEffect(() => {
+  // Before the picture is painted: a key pressed at what is seen must not still act on what was there before.
+  useLayoutEffect(() => {
     if (!active) return undefined;
     const onKey = (event: KeyboardEvent) => {
       const { target, key } = event;
