@@ -23,7 +23,8 @@ const at = (...parts) => path.join(root, ...parts);
 const thenAt = process.argv.indexOf('--then');
 const flags = new Set(process.argv.slice(2, thenAt === -1 ? undefined : thenAt));
 const [thenFile, ...thenArgs] = thenAt === -1 ? [] : process.argv.slice(thenAt + 1);
-const say = (text) => console.log(`[setup] ${text}`);
+// On standard error: what a command itself prints is the only thing on standard output.
+const say = (text) => console.error(`[setup] ${text}`);
 const die = (text) => {
   console.error(`[setup] ${text}`);
   process.exit(1);
