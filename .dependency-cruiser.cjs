@@ -26,6 +26,7 @@ const CORE_ROOMS = [
   'conditions',
   'agents',
   'care',
+  'handling',
   'packup',
   'situation',
   'year',

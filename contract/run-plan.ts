@@ -10,6 +10,7 @@ const keptLook = object({
       words: text().required(),
       notice: careItemId().nullable().defined(),
       endsItem: boolean().strict().required(),
+      alsoEnds: array(careItemId().required()).required(),
     })
       .exact()
       .required(),
@@ -31,6 +32,8 @@ export const keptStep = object({
     .exact()
     .nullable()
     .defined(),
+  unless: array(stepId().required()).required(),
+  standsOn: array(stepId().required()).required(),
   wait: object({
     minutes: amount().min(0).required(),
     why: text().required(),

@@ -43,7 +43,9 @@ const pairs = (said: readonly string[]): [string, string][] =>
 
 function numberOf(name: string, text: string): number {
   const value = Number(text);
-  return Number.isFinite(value) && value >= 0 && value <= 1440 ? value : stop(`--${name} is 0 to 1440 minutes, not ${text}`);
+  return Number.isFinite(value) && value >= 0 && value <= 1440
+    ? value
+    : stop(`--${name} is 0 to 1440 minutes, not ${text}`);
 }
 
 /** What was said of the build, as far as this kind has such a field. */
@@ -71,7 +73,9 @@ function instrumentsSaid(): AnyInstrument[] {
     .flatMap((one) => one.split(','))
     .map((one) => (isConditionId(one) ? one : stop(`no such condition: ${one}`)));
   const methods = methodsSaid();
-  const kinds = named.map((kind) => (isKindId(kind) ? kind : stop(`no such kind: ${kind}. Known: ${Object.keys(BOOK.kinds).join(', ')}`)));
+  const kinds = named.map((kind) =>
+    isKindId(kind) ? kind : stop(`no such kind: ${kind}. Known: ${Object.keys(BOOK.kinds).join(', ')}`),
+  );
   for (const [name] of pairs(values.build))
     if (!kinds.some((kind) => BOOK.kinds[kind].fields.some(({ field }) => field === name)))
       stop(`--build ${name}: ${kinds.flatMap((kind) => BOOK.kinds[kind].fields.map(({ field }) => field)).join(', ')}`);
@@ -114,7 +118,11 @@ function print(one: DoneStep, index: number): void {
   const say = (label: string, text: string | undefined) => text && console.log(`     ${label}${text}`);
   say('', step.how);
   say('Only if: ', step.onlyIf);
-  if (step.look) say('', `${step.look.question} ${step.look.answers.map(({ id, words }) => `${id}: ${words}`).join(' / ')} → ${one.answer}`);
+  if (step.look)
+    say(
+      '',
+      `${step.look.question} ${step.look.answers.map(({ id, words }) => `${id}: ${words}`).join(' / ')} → ${one.answer}`,
+    );
   say('Why: ', step.why);
   say('Harm: ', step.harm);
   for (const caution of step.cautions ?? []) say('! ', caution);
@@ -140,7 +148,8 @@ if (values.json) {
   steps.forEach(print);
   const left = plan.leftOut.flatMap((one) => one.steps);
   if (left.length > 0) console.log('\nLeft out for want of time:');
-  for (const { step, instrumentId } of left) console.log(`   – ${instruments.length > 1 ? `[${nameOf(instrumentId)}] ` : ''}${step.action}`);
+  for (const { step, instrumentId } of left)
+    console.log(`   – ${instruments.length > 1 ? `[${nameOf(instrumentId)}] ` : ''}${step.action}`);
   console.log('');
   for (const reason of plan.because) console.log(`   ${planReasonWords(reason).text}`);
 }

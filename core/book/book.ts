@@ -1,7 +1,9 @@
 import type { Agent, SurfaceId } from '#core/book/agent.ts';
+import type { Anatomy } from '#core/book/anatomy.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { ConditionKind } from '#core/book/condition.ts';
 import type { CareItemRow, PageUse } from '#core/book/page.ts';
+import type { Exception } from '#core/book/handling-exception.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
 import type { Method } from '#core/book/method.ts';
 import type { Surface, SurfaceUse } from '#core/book/surface.ts';
@@ -19,6 +21,9 @@ export type Book = {
   readonly methods: Readonly<Record<MethodId, Method>>;
   readonly conditions: Readonly<Record<ConditionId, ConditionKind>>;
   readonly agents: readonly Agent[];
+  readonly anatomy: Readonly<Record<KindId, Anatomy>>;
+  /** Rules of handling the trade breaks on purpose. */
+  readonly exceptions: readonly Exception[];
   readonly surfaces: Readonly<Record<SurfaceId, Surface>>;
   /** The surfaces of each kind, from the mouth on. */
   readonly surfacesOf: Readonly<Record<KindId, readonly SurfaceUse[]>>;

@@ -9,6 +9,8 @@ import type { MethodId } from '#core/book/method-ids.ts';
 /** A clock's limbs: whichever runs out first makes the item due. Each limb is optional, at least one is there. */
 export type Limbs = {
   readonly days?: Marked;
+  /** Calendar months: from 14 February three months end on 14 May, from 31 January one on the last of February. */
+  readonly months?: Marked;
   readonly minutes?: Marked;
   readonly plays?: Marked;
 };

@@ -1,4 +1,5 @@
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { Deed } from '#core/book/deed.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
@@ -29,8 +30,8 @@ export type MethodDefault = {
   readonly why: string;
 };
 
-/** How a step is said under a choice: another action, or something added to how it is done. */
-export type StepWords = { readonly action?: string; readonly how?: string };
+/** How a step is said under a choice: another action, something added to how it is done, or other deeds. */
+export type StepWords = { readonly action?: string; readonly how?: string; readonly does?: readonly Deed[] };
 
 /** One way of doing it, with everything it changes besides the steps and intervals that name it themselves. */
 export type MethodChoice = {

@@ -22,6 +22,11 @@ export const MILESTONES = [
   'swab-used',
   'keys-clean',
   'wiped',
+  'slides-tried',
+  'mouthpipe-brushed',
+  'slides-greased',
+  'keys-oiled',
+  'bore-oiled',
   'washed',
 ] as const;
 export type Milestone = (typeof MILESTONES)[number];

@@ -1,8 +1,10 @@
 import type { Agent } from '#core/book/agent.ts';
+import type { Anatomy } from '#core/book/anatomy.ts';
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import type { ChosenMethod } from '#core/book/method-setting.ts';
 import type { Step } from '#core/book/step.ts';
+import type { Build } from '#core/instruments/build.ts';
 import type { InstrumentKind, NeverDo } from '#core/instruments/kind.ts';
 
 /**
@@ -11,6 +13,11 @@ import type { InstrumentKind, NeverDo } from '#core/instruments/kind.ts';
  */
 export type Practice = {
   readonly kind: InstrumentKind;
+  readonly build: Build;
+  /** What comes apart on this kind. */
+  readonly anatomy: Anatomy;
+  /** The choice in force of each question asked; none before methods are chosen. */
+  readonly chosen: ReadonlyMap<string, string>;
   readonly items: readonly CareItem[];
   /** The steps there are to do; before any method is chosen, those of every method. */
   readonly steps: readonly Step[];

@@ -1,4 +1,5 @@
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { Deed } from '#core/book/deed.ts';
 import type { Milestone } from '#core/book/milestone.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
@@ -30,6 +31,8 @@ export type LookAnswer = {
   readonly words: string;
   readonly notice?: CareItemId;
   readonly endsItem?: true;
+  /** Other items it stops as well: a stuck slide holds the mouthpipe brush. */
+  readonly alsoEnds?: readonly CareItemId[];
 };
 
 /** A look that decides what comes after it. */
@@ -79,6 +82,8 @@ export type Step = {
   readonly uses?: readonly AgentUse[];
   /** The way of the cloth: the part it goes in at and the part it comes out of; the same part for to and fro. */
   readonly thread?: { readonly in: PartId; readonly out: PartId };
+  /** What it does to things, in this order; what each verb needs and leaves is in `core/handling`. */
+  readonly does: readonly Deed[];
   /** Other items this step settles as well: the bath's grease is also the monthly grease. */
   readonly alsoDoes?: readonly CareItemId[];
   readonly mark: Mark;

@@ -45,10 +45,10 @@ const facts = (over: Partial<CareFacts> = {}): CareFacts => ({
   cameNew: false,
   ...over,
 });
-const clockOf = (of: CareItem, given: CareFacts): ItemClock => {
-  const forecast = forecastDays(usualWeek(given.plays, Math.floor(wallMinute(today, 0) / 1440)));
+const clockOf = (of: CareItem, given: CareFacts, on: LocalDate = today): ItemClock => {
+  const forecast = forecastDays(usualWeek(given.plays, Math.floor(wallMinute(on, 0) / 1440)));
   const clock = careClock(of, given, {
-    today,
+    today: on,
     forecast,
     choices: {},
     context: plainContext(BOOK, 'clarinet', {}),
@@ -138,6 +138,26 @@ describe('the projected due date', () => {
     const yearly: CareItem = { ...item, trigger: { kind: 'clock', limbs: { days: marked(365) }, words: 'yearly' } };
     const on = addDays(daysAgo(300), 365);
     expect(clockOf(yearly, facts({ lastDone: lastDone(daysAgo(300)) })).due).toEqual({ on, earliest: on, latest: on });
+  });
+
+  test('months are calendar months: the same day of a later month, or its last', () => {
+    // Calendar arithmetic as in common date libraries (java.time, Temporal, date-fns): worked by hand.
+    for (const [done, months, due] of [
+      ['2026-02-14', 3, '2026-05-14'],
+      ['2025-11-20', 6, '2026-05-20'],
+      ['2026-01-31', 1, '2026-02-28'],
+      ['2024-01-31', 1, '2024-02-29'],
+      ['2024-02-29', 12, '2025-02-28'],
+      ['2026-10-31', 4, '2027-02-28'],
+    ] as const) {
+      const clock: CareItem = { ...item, trigger: { kind: 'clock', limbs: { months: marked(months) }, words: '' } };
+      const on = localDate(done);
+      const given = facts({ lastDone: lastDone(on) });
+      expect([done, clockOf(clock, given, on).due?.on]).toEqual([done, due]);
+      const dayBefore = clockOf(clock, given, addDays(localDate(due), -1));
+      const onTheDay = clockOf(clock, given, localDate(due));
+      expect([dayBefore.state, onTheDay.state]).toEqual(['soon', 'due']);
+    }
   });
 
   test('by playing follows the record: 60 min every day, 200 min to go is due on the fourth day', () => {

@@ -14,7 +14,7 @@ import type { Forecast } from '#core/plays/forecast.ts';
 import { isNewWeek, type UsualWeek } from '#core/plays/usual-week.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
-import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import { addMonths, dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
 export const LIMB_NAMES = ['days', 'minutes', 'plays'] as const;
 export type LimbName = (typeof LIMB_NAMES)[number];
@@ -91,6 +91,16 @@ export type CareSetting = {
   readonly conditions: readonly Condition[];
 };
 
+/**
+ * Limbs with their months as the days they are, counted from this day: the end of the month before the end of the
+ * interval where both limbs are there.
+ */
+export function inDays({ months, ...limbs }: Limbs, from: number): Limbs {
+  if (months === undefined) return limbs;
+  const days = dayNumber(addMonths(dateOfDay(from), months.value)) - from;
+  return { ...limbs, days: { value: Math.min(days, limbs.days?.value ?? Infinity), mark: months.mark } };
+}
+
 function readLimbs(limbs: Limbs, days: number, played: Played): LimbReading[] {
   const since: Record<LimbName, number> = { days, minutes: played.minutes, plays: played.plays };
   return LIMB_NAMES.flatMap((limb) => {
@@ -153,12 +163,13 @@ function projectedReasons(due: DueRange, limbs: Limbs, { week }: Forecast): Cloc
  */
 function limbClock(
   item: CareItem,
-  { limbs, interval }: { readonly limbs: Limbs; readonly interval: ClockReason },
+  { limbs: given, interval }: { readonly limbs: Limbs; readonly interval: ClockReason },
   facts: CareFacts,
   setting: CareSetting,
 ): ItemClock {
   const from = baselineOf(item, facts);
   if (from === null) return standing(item, 'unknown', [{ rule: 'no-history' }, interval, { rule: 'why', item }]);
+  const limbs = inDays(given, dayNumber(from.baseline.on));
   const today = dayNumber(setting.today);
   const days = Math.max(0, today - dayNumber(from.baseline.on));
   const played = playedSince(facts.plays, from.atWallMinute);

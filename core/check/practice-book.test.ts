@@ -288,7 +288,9 @@ describe.each(KIND_IDS)('for every pair of build options, method choices and con
         const count = stepsFor(practice, [item.id]).length;
         const isSettledBy = practice.steps.some(({ alsoDoes }) => alsoDoes?.includes(item.id));
         if (item.place === 'bench' || practice.off.has(item.id)) expect([item.id, count]).toEqual([item.id, 0]);
-        else expect([item.id, methods.choices, count > 0 || isSettledBy]).toEqual([item.id, methods.choices, true]);
+        // Slips come out only where somebody leaves them in.
+        else if (item.id !== 'keyed/slips-out')
+          expect([item.id, methods.choices, count > 0 || isSettledBy]).toEqual([item.id, methods.choices, true]);
       }
   });
 

@@ -71,6 +71,9 @@ function madeFor(book: Book, kindId: KindId, build: Build): Practice {
     .map((step) => placed(kind, step));
   const practice: Practice = {
     kind,
+    build,
+    anatomy: book.anatomy[kindId],
+    chosen: new Map(),
     items,
     steps,
     chain: steps,

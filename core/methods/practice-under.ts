@@ -20,14 +20,14 @@ import type { MethodChoices, MethodContext, MethodSetting } from '#core/book/met
 const variants = new WeakMap<Step, Map<string, Step>>();
 
 /** One object for each way a step is said and placed, so that what is worked out from a step can be kept with it. */
-function variantOf(step: Step, action: string, how: string, later: readonly StepId[]): Step {
-  const key = [action, how, ...later].join('|');
+function variantOf(step: Step, said: Pick<Step, 'action' | 'does'>, how: string, later: readonly StepId[]): Step {
+  const key = [said.action, JSON.stringify(said.does), how, ...later].join('|');
   const mine = variants.get(step) ?? new Map<string, Step>();
   const known = mine.get(key);
   if (known) return known;
   const made: Step = {
     ...step,
-    action,
+    ...said,
     ...(how === '' ? {} : { how }),
     ...(later.length === 0 ? {} : { laterThan: later }),
   };
@@ -49,7 +49,8 @@ function said(step: Step, words: readonly StepWords[], later: readonly StepId[])
   if (words.length === 0 && later.length === 0) return step;
   const action = words.findLast((one) => one.action !== undefined)?.action ?? step.action;
   const how = [step.how, ...words.map((one) => one.how)].filter((one) => one !== undefined).join(' ');
-  return variantOf(step, action, how, later);
+  const does = words.findLast((one) => one.does !== undefined)?.does ?? step.does;
+  return variantOf(step, { action, does }, how, later);
 }
 
 /** Which steps a method puts before each step. */
@@ -98,6 +99,7 @@ export function practiceUnder(practice: Practice, { choices, context }: MethodSe
   const chain = book.filter((step) => belongsTo(step, chosen));
   const under: Practice = {
     ...practice,
+    chosen,
     book,
     chain,
     steps: chain.filter(({ id, item }) => !left.has(id) && !off.has(item)),

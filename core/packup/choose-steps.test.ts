@@ -7,7 +7,12 @@ function bruteForce({ jobs, must, units, requires, limitSeconds }: ChoiceInput):
   let best = 0;
   for (let mask = 0; mask < 2 ** units.length; mask++) {
     const chosen = new Set<number>();
-    const add = (job: number) => [job, ...(requires[job] ?? [])].forEach((one) => chosen.add(one));
+    // A job somebody needs brings the rest of its unit along: what is opened is closed.
+    const add = (job: number): void => {
+      if (chosen.has(job)) return;
+      chosen.add(job);
+      [...(requires[job] ?? []), ...(units.find(({ jobs: own }) => own.includes(job))?.jobs ?? [])].forEach(add);
+    };
     must.forEach(add);
     let value = 0;
     units.forEach((unit, index) => {

@@ -1,5 +1,5 @@
 import { type Job, jobsAmong } from '#core/packup/job.ts';
-import { fitsWithin, orderSteps } from '#core/packup/order-steps.ts';
+import { fitsWithin, orderSteps, type Budget } from '#core/packup/order-steps.ts';
 
 /** Work that is done whole or not at all: jobs by index, and what doing it protects. */
 export type Unit = { readonly jobs: readonly number[]; readonly value: number };
@@ -27,7 +27,9 @@ export type Choice = {
   readonly proved: boolean;
 };
 
-const TRIES = 4000;
+/** Subsets timed, and nodes looked at for all of them together. */
+const TRIES = 2000;
+const NODES = 6000;
 
 const ascending = (jobs: Iterable<number>): number[] => [...jobs].toSorted((a, b) => a - b);
 
@@ -41,10 +43,14 @@ class Search {
   tries = 0;
   best: { chosen: Set<number>; taken: Set<number>; value: number } | null = null;
   unproved = false;
+  private readonly budget: Budget = { nodes: NODES };
   private readonly order: readonly number[];
+  /** The unit a job belongs to, by job. */
+  private readonly unitOf: (readonly number[])[] = [];
 
   constructor(private readonly input: ChoiceInput) {
     const { units } = input;
+    for (const { jobs } of units) for (const job of jobs) this.unitOf[job] = jobs;
     const density = (unit: Unit | undefined) =>
       (unit?.value ?? 0) / Math.max(1, unit?.jobs.reduce((sum, job) => sum + this.work(job), 0) ?? 1);
     this.order = units.map((_, index) => index).toSorted((a, b) => density(units[b]) - density(units[a]) || a - b);
@@ -57,9 +63,12 @@ class Search {
   /** A set of jobs with everything it cannot do without. */
   closed(base: ReadonlySet<number>, jobs: readonly number[]): Set<number> {
     const all = new Set(base);
-    for (const job of jobs) {
+    const queue = [...jobs];
+    for (let job = queue.pop(); job !== undefined; job = queue.pop()) {
+      if (all.has(job)) continue;
       all.add(job);
-      for (const needed of this.input.requires[job] ?? []) all.add(needed);
+      // What is opened is closed: a job somebody needs brings the rest of its own unit along.
+      queue.push(...(this.input.requires[job] ?? []), ...(this.unitOf[job] ?? []));
     }
     return all;
   }
@@ -73,7 +82,11 @@ class Search {
   private fits(jobs: ReadonlySet<number>): boolean {
     if (this.activeSeconds(jobs) > this.input.limitSeconds) return false;
     this.tries++;
-    const { fits, proved } = fitsWithin(jobsAmong(this.input.jobs, ascending(jobs)), this.input.limitSeconds);
+    const { fits, proved } = fitsWithin(
+      jobsAmong(this.input.jobs, ascending(jobs)),
+      this.input.limitSeconds,
+      this.budget,
+    );
     if (!proved) this.unproved = true;
     return fits;
   }

@@ -70,22 +70,38 @@ export function enabling(practice: Practice): Closure {
   return made;
 }
 
+/** The same order with every step after those it waits for to see whether they do it too. */
+function withStandIns(before: Closure, standIns: Closure): Closure {
+  const after = [...standIns].filter(([, ids]) => ids.size > 0);
+  if (after.length === 0) return before;
+  const direct = new Map([...before].map(([id, ids]) => [id, [...ids]]));
+  for (const [id, ids] of after) for (const one of ids) if (!before.get(one)?.has(id)) direct.get(id)?.push(one);
+  return closureOf(direct);
+}
+
 const beforeOf = new WeakMap<Practice, Closure>();
 
 /**
  * What must come before each of `steps`, among `steps`: by name, and by the milestones it needs. A precedence that runs
  * through a step that is not in the run holds all the same: dry sockets come after swabbing even when nothing is
  * parted in between. Closing steps come after every step that is not closing.
+ *
+ * @param standIns steps that come after others because those may do them as well
  */
-export function precedence(practice: Practice, steps: readonly Step[]): ReadonlyMap<StepId, ReadonlySet<StepId>> {
+export function precedence(
+  practice: Practice,
+  steps: readonly Step[],
+  standIns: Closure = new Map(),
+): ReadonlyMap<StepId, ReadonlySet<StepId>> {
   const reached = beforeOf.get(practice) ?? everythingBefore(practice);
   beforeOf.set(practice, reached);
   const here = new Set(steps.map(({ id }) => id));
   const opening = steps.filter(({ closing }) => !closing).map(({ id }) => id);
-  return new Map(
+  const before = new Map(
     steps.map((step) => {
       const mine = [...(reached.get(step.id) ?? [])].filter((id) => here.has(id));
-      return [step.id, new Set(step.closing ? [...opening, ...mine] : mine)];
+      return [step.id, new Set(step.closing ? [...opening, ...mine] : mine)] as const;
     }),
   );
+  return withStandIns(before, standIns);
 }

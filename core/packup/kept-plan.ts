@@ -16,6 +16,8 @@ export type KeptLook = {
     readonly notice: CareItemId | null;
     /** Nothing more of its item is done. */
     readonly endsItem: boolean;
+    /** Other items of which nothing more is done. */
+    readonly alsoEnds: readonly CareItemId[];
   }[];
 };
 
@@ -32,6 +34,10 @@ export type KeptStep = {
   readonly look: KeptLook | null;
   /** Called for only by one of these answers to that look. */
   readonly calledBy: { readonly look: StepId; readonly answers: readonly string[] } | null;
+  /** Done only where none of these has been: they do the same and more. */
+  readonly unless: readonly StepId[];
+  /** Cannot be done where one of these was left undone: what has not been taken off is not put back. */
+  readonly standsOn: readonly StepId[];
   /** Minutes that must pass before the steps named may begin. */
   readonly wait: { readonly minutes: number; readonly why: string; readonly until: readonly StepId[] } | null;
   readonly alsoDoes: readonly CareItemId[];
@@ -68,24 +74,38 @@ export const keptOf = ({ id, item, part, action, ...step }: Step) => ({
   look: step.look
     ? {
         question: step.look.question,
-        answers: step.look.answers.map(({ notice, endsItem, ...answer }) => ({
+        answers: step.look.answers.map(({ notice, endsItem, alsoEnds, ...answer }) => ({
           id: answer.id,
           words: answer.words,
           notice: notice ?? null,
           endsItem: endsItem === true,
+          alsoEnds: alsoEnds ?? [],
         })),
       }
     : null,
   calledBy: step.calledBy ?? null,
   wait: step.wait ? { minutes: step.wait.minutes.value, why: step.wait.why, until: step.wait.until } : null,
   alsoDoes: step.alsoDoes ?? [],
+  // What the plan says of it beside the book.
+  unless: [] as readonly StepId[],
+  standsOn: [] as readonly StepId[],
   passes: step.repeats?.kind === 'passes-by-water',
 });
 
-const keptStep = ({ key, instrumentId, step, repeats, activeMinutes, startsAtMinute }: PlannedStep): KeptStep => ({
+const keptStep = ({
+  key,
+  instrumentId,
+  step,
+  repeats,
+  activeMinutes,
+  startsAtMinute,
+  ...one
+}: PlannedStep): KeptStep => ({
   key,
   instrumentId,
   ...keptOf(step),
+  unless: one.unless,
+  standsOn: one.standsOn,
   count: repeats?.count ?? null,
   activeMinutes,
   startsAtMinute,

@@ -12,7 +12,10 @@ export type Schedule = {
   readonly proved: boolean;
 };
 
-const NODE_LIMIT = 200_000;
+/** Nodes looked at for one order, and for one question whether something fits. */
+const NODE_LIMIT = 8_000;
+const FITS_LIMIT = 1_000;
+const SEEN_LIMIT = 50_000;
 
 type Search = {
   readonly jobs: readonly Job[];
@@ -22,6 +25,8 @@ type Search = {
   readonly topological: readonly number[];
   /** The jobs that wait for each one, and how long after its end. */
   readonly followers: readonly (readonly { readonly job: number; readonly waitSeconds: number }[])[];
+  /** Every wait, from the job that begins it to the job that waits. */
+  readonly waits: readonly { readonly before: number; readonly job: number; readonly waitSeconds: number }[];
 };
 
 /**
@@ -68,7 +73,16 @@ function topological(jobs: readonly Job[]): number[] {
   return order;
 }
 
+/** @throws RangeError for times that are no whole seconds from 0 on: sums of others never compare equal */
+function checkTimes(jobs: readonly Job[]): void {
+  const isTime = (seconds: number) => Number.isSafeInteger(seconds) && seconds >= 0;
+  for (const { workSeconds, after } of jobs)
+    if (!isTime(workSeconds) || !after.every(({ waitSeconds }) => isTime(waitSeconds)))
+      throw new RangeError('the times of jobs are whole seconds from 0 on');
+}
+
 function prepare(jobs: readonly Job[]): Search {
+  checkTimes(jobs);
   const tails = jobs.map(({ workSeconds }) => workSeconds);
   const leadsToWait = jobs.map(() => false);
   const order = topological(jobs);
@@ -82,7 +96,10 @@ function prepare(jobs: readonly Job[]): Search {
   jobs.forEach(({ after }, job) => {
     for (const { job: before, waitSeconds } of after) followers[before]?.push({ job, waitSeconds });
   });
-  return { jobs, tails, leadsToWait, topological: order, followers };
+  const waits = jobs.flatMap(({ after }, job) =>
+    after.flatMap(({ job: before, waitSeconds }) => (waitSeconds > 0 ? [{ before, job, waitSeconds }] : [])),
+  );
+  return { jobs, tails, leadsToWait, topological: order, followers, waits };
 }
 
 /** A partial schedule that grows by one job at a time and can be stepped back. */
@@ -162,6 +179,34 @@ class Partial {
     return Math.max(this.now, preemptiveBound(left));
   }
 
+  /** When a job that has not been done could begin by what it waits for, whatever the hands do. */
+  earliest(job: number): number {
+    let start = 0;
+    for (const { job: before, waitSeconds } of this.search.jobs[job]?.after ?? [])
+      start = Math.max(start, (this.ends[before] ?? -1) + waitSeconds);
+    return start;
+  }
+
+  /** Which jobs are done, as a word. */
+  key(): string {
+    let word = '';
+    for (let at = 0; at < this.starts.length; at += 16) {
+      let bits = 0;
+      for (let bit = 0; bit < 16; bit++) if ((this.starts[at + bit] ?? -1) >= 0) bits |= 1 << bit;
+      word += String.fromCharCode(bits);
+    }
+    return word;
+  }
+
+  /** The time, and when each job whose wait has begun could start: all that the rest depends on. */
+  state(): number[] {
+    const state = [this.now];
+    for (const { before, job, waitSeconds } of this.search.waits)
+      if ((this.ends[before] ?? -1) >= 0 && (this.starts[job] ?? -1) < 0)
+        state.push(Math.max(this.now, (this.ends[before] ?? 0) + waitSeconds));
+    return state;
+  }
+
   copy(): { order: number[]; starts: number[]; elapsedSeconds: number } {
     return { order: [...this.order], starts: [...this.starts], elapsedSeconds: this.now };
   }
@@ -213,30 +258,96 @@ function listSchedule({ jobs, followers }: Search, rank: Rank): Found {
   return { order, starts, elapsedSeconds: now };
 }
 
-/** Depth-first branch and bound over active schedules; returns the best found and whether all was seen. */
-function branchAndBound(search: Search, first: Found): { best: Found; complete: boolean } {
-  const partial = new Partial(search);
-  let best = first;
-  let nodes = 0;
-  const explore = (): void => {
-    if (nodes++ >= NODE_LIMIT) return;
+/** States seen with the same jobs done: none better is reached from one that is later in every respect. */
+class Seen {
+  private readonly states = new Map<string, number[][]>();
+  private count = 0;
+
+  /** Has a state at least as good been here? If not, this one is remembered. */
+  isDominated(key: string, state: number[]): boolean {
+    const before = this.states.get(key);
+    if (before?.some((other) => other.every((time, index) => time <= (state[index] ?? Infinity)))) return true;
+    if (this.count++ < SEEN_LIMIT) this.states.set(key, [...(before ?? []), state]);
+    return false;
+  }
+}
+
+/** Nodes that may still be looked at; shared by the questions of one choice. */
+export type Budget = { nodes: number };
+
+/**
+ * Depth-first branch and bound over active schedules. A branch is cut where its bound is no better than the best found,
+ * where a state with the same jobs done was no later in any respect, and where two jobs nothing waits for stand next to
+ * each other the wrong way round.
+ *
+ * @param enough stop as soon as an order this short is found
+ */
+class BranchAndBound {
+  private readonly partial: Partial;
+  private readonly seen = new Seen();
+  private readonly rankOf: readonly number[];
+  isComplete = true;
+
+  constructor(
+    private readonly search: Search,
+    public best: Found,
+    private readonly enough: number,
+    private readonly budget: Budget,
+  ) {
+    this.partial = new Partial(search);
+    const byRank = search.jobs
+      .map((_, job) => job)
+      .toSorted(
+        (a, b) =>
+          Number(search.leadsToWait[b]) - Number(search.leadsToWait[a]) ||
+          (search.tails[b] ?? 0) - (search.tails[a] ?? 0) ||
+          a - b,
+      );
+    const rankOf: number[] = [];
+    byRank.forEach((job, rank) => (rankOf[job] = rank));
+    this.rankOf = rankOf;
+  }
+
+  /** The same two jobs the other way round lead to the same state: only one of the two is looked at. */
+  private isMirrored(job: number, start: number): boolean {
+    const last = this.partial.order.at(-1);
+    if (last === undefined || this.search.leadsToWait[last] || this.search.leadsToWait[job]) return false;
+    const lastStart = this.partial.starts[last] ?? 0;
+    const couldGoFirst = this.partial.earliest(job) <= lastStart && start === this.partial.now;
+    return couldGoFirst && (this.rankOf[job] ?? 0) < (this.rankOf[last] ?? 0);
+  }
+
+  explore(): void {
+    if (this.best.elapsedSeconds <= this.enough) return;
+    if (this.budget.nodes-- <= 0) {
+      this.isComplete = false;
+      return;
+    }
+    const { partial, search } = this;
     if (partial.order.length === search.jobs.length) {
-      if (partial.now < best.elapsedSeconds) best = partial.copy();
+      if (partial.now < this.best.elapsedSeconds) this.best = partial.copy();
       return;
     }
     const ready = partial.available();
-    if (partial.bound(ready) >= best.elapsedSeconds || partial.sharperBound() >= best.elapsedSeconds) return;
+    const { elapsedSeconds } = this.best;
+    if (partial.bound(ready) >= elapsedSeconds || partial.sharperBound() >= elapsedSeconds) return;
+    if (this.seen.isDominated(partial.key(), partial.state())) return;
     // A job that could start only after another would already be finished is never worth starting first.
     const soonestEnd = Math.min(...ready.map(({ job, start }) => start + (search.jobs[job]?.workSeconds ?? 0)));
-    for (const { job, start } of ready) {
+    const inOrder = ready.toSorted(
+      (a, b) => a.start - b.start || (this.rankOf[a.job] ?? 0) - (this.rankOf[b.job] ?? 0),
+    );
+    // While no wait runs, nothing is gained by what leads to none: the same work fits a wait later as well as now.
+    const isIdle = partial.state().length === 1 && ready.some(({ job }) => search.leadsToWait[job]);
+    for (const { job, start } of inOrder) {
+      if (isIdle && !search.leadsToWait[job]) continue;
       if (start >= soonestEnd && start + (search.jobs[job]?.workSeconds ?? 0) > soonestEnd) continue;
+      if (this.isMirrored(job, start)) continue;
       const before = partial.push(job, start);
-      explore();
+      this.explore();
       partial.pop(before);
     }
-  };
-  explore();
-  return { best, complete: nodes < NODE_LIMIT };
+  }
 }
 
 /**
@@ -248,8 +359,13 @@ function branchAndBound(search: Search, first: Found): { best: Found; complete: 
  * Sources of the problem and of the check instances: see the test.
  *
  * @throws Error when the precedence runs in a circle
+ * @throws RangeError for times that are no whole seconds
  */
 export function orderSteps(jobs: readonly Job[]): Schedule {
+  return order(jobs, 0, { nodes: NODE_LIMIT });
+}
+
+function order(jobs: readonly Job[], enough: number, budget: Budget): Schedule {
   if (jobs.length === 0) return { order: [], starts: [], elapsedSeconds: 0, boundSeconds: 0, proved: true };
   const search = prepare(jobs);
   const start = new Partial(search);
@@ -261,28 +377,42 @@ export function orderSteps(jobs: readonly Job[]): Schedule {
   let best = listSchedule(search, (job) => job);
   for (const rank of ranks) {
     // Nothing is shorter than the bound: as they were given is mostly as short as can be.
-    if (best.elapsedSeconds === bound) break;
+    if (best.elapsedSeconds <= Math.max(bound, enough)) break;
     const found = listSchedule(search, rank);
     if (found.elapsedSeconds < best.elapsedSeconds) best = found;
   }
   if (best.elapsedSeconds === bound) return { ...best, boundSeconds: bound, proved: true };
-  const searched = branchAndBound(search, best);
+  // Asked only whether it fits, nothing is looked for where it cannot.
+  if (enough > 0 && (best.elapsedSeconds <= enough || bound > enough))
+    return { ...best, boundSeconds: bound, proved: bound > enough };
+  const searched = new BranchAndBound(search, best, Math.max(bound, enough), budget);
+  searched.explore();
+  const isProved = searched.isComplete && searched.best.elapsedSeconds > enough;
   return {
     ...searched.best,
-    boundSeconds: searched.complete ? searched.best.elapsedSeconds : bound,
-    proved: searched.complete || searched.best.elapsedSeconds === bound,
+    boundSeconds: isProved ? searched.best.elapsedSeconds : bound,
+    proved: isProved || searched.best.elapsedSeconds === bound,
   };
 }
 
 /**
- * Can the jobs be done in so many seconds? Any order that can says so; only where the plain one is too long is the
- * shortest looked for.
+ * Can the jobs be done in so many seconds? Any order that can says so; only where the plain one is too long is a
+ * shorter one looked for.
  *
+ * @param budget what may be looked at in this and further questions; what this one takes is taken from it
  * @returns `proved` false where no order was found that fits and none is proved not to exist
  * @throws Error when the precedence runs in a circle
+ * @throws RangeError for times that are no whole seconds
  */
-export function fitsWithin(jobs: readonly Job[], limitSeconds: number): { fits: boolean; proved: boolean } {
-  if (listSchedule(prepare(jobs), (job) => job).elapsedSeconds <= limitSeconds) return { fits: true, proved: true };
-  const { elapsedSeconds, proved } = orderSteps(jobs);
-  return { fits: elapsedSeconds <= limitSeconds, proved: proved || elapsedSeconds <= limitSeconds };
+export function fitsWithin(
+  jobs: readonly Job[],
+  limitSeconds: number,
+  budget: Budget = { nodes: FITS_LIMIT },
+): { fits: boolean; proved: boolean } {
+  const mine = { nodes: Math.min(budget.nodes, FITS_LIMIT) };
+  const given = mine.nodes;
+  const { elapsedSeconds, proved } = order(jobs, Math.max(1, limitSeconds), mine);
+  budget.nodes -= given - Math.max(0, mine.nodes);
+  const fits = elapsedSeconds <= limitSeconds;
+  return { fits, proved: fits || proved };
 }

@@ -9,8 +9,10 @@ import { countFor } from '#core/packup/count-for.ts';
 import { keepApart, type KeptApart } from '#core/packup/mixing-guard.ts';
 import { jobsAmong, type Job } from '#core/packup/job.ts';
 import { orderSteps } from '#core/packup/order-steps.ts';
+import type { StepId } from '#core/book/care-ids.ts';
 import type { PlanReason } from '#core/packup/plan-reason.ts';
 import type { LeftOut, PlannedStep, RunPart, RunPlan, RunRequest } from '#core/packup/run-plan.ts';
+import { standsOn } from '#core/handling/stands-on.ts';
 import { runStep, runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 import { handsFor, paceOf } from '#core/players/player.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
@@ -20,7 +22,10 @@ const SECONDS = 60;
 const LEAST_EXPOSURE = 0.5;
 
 /** A step with all the planner needs to know of it. */
-type Candidate = Omit<PlannedStep, 'startsAtMinute'> & { readonly part: RunPart; readonly workSeconds: number };
+type Candidate = Omit<PlannedStep, 'startsAtMinute' | 'standsOn'> & {
+  readonly part: RunPart;
+  readonly workSeconds: number;
+};
 
 /** A look's steps that only an unusual answer calls for take no time in the plan: the first answer is the usual one. */
 function isUsual(step: Step, steps: readonly Step[]): boolean {
@@ -34,20 +39,35 @@ function candidatesOf(part: RunPart, request: RunRequest, isFirst: boolean): Can
   const { player, learned } = request;
   const pace = paceOf(player.standing);
   // Hands are washed once, however many cases are opened.
-  const steps = stepsFor(part.practice, part.items).filter(({ oncePerRun }) => isFirst || !oncePerRun);
+  const steps = stepsFor(part.practice, part.items).filter(
+    ({ id, oncePerRun }) => (isFirst || !oncePerRun) && !request.without?.has(runStepKey(part.instrumentId, id)),
+  );
+  const standIns = standInsIn(steps);
   return steps.map((step) => {
+    const unless = standIns.get(step.id) ?? [];
     const repeats = countFor(step.repeats, part);
     const own = learned.get(step.id);
     const minutes = (own?.value ?? step.minutes * pace) * (repeats?.count ?? 1);
     return {
       ...runStep(part.instrumentId, step),
       part,
+      unless,
       hands: handsFor(itemIn(part.practice, step.item)?.skill, player),
       repeats,
       activeMinutes: Math.round(minutes * SECONDS) / SECONDS,
-      workSeconds: isUsual(step, steps) ? Math.round(minutes * SECONDS) : 0,
+      workSeconds: isUsual(step, steps) && unless.length === 0 ? Math.round(minutes * SECONDS) : 0,
     };
   });
+}
+
+/**
+ * Steps that are done only where others of the run are not, because those do the same on the side: the bath greases the
+ * slides, so the monthly grease waits to see whether the bath is done.
+ */
+function standInsIn(steps: readonly Step[]): ReadonlyMap<StepId, readonly StepId[]> {
+  const doing = (item: CareItem['id']) =>
+    steps.filter((step) => step.item !== item && step.alsoDoes?.includes(item)).map(({ id }) => id);
+  return new Map(steps.map(({ id, item }) => [id, doing(item)]));
 }
 
 /** What cannot wait leads: reeds off and water out of every instrument, then one instrument after the other. */
@@ -60,8 +80,10 @@ type Before = ReadonlyMap<RunStepKey, readonly RunStepKey[]>;
 function beforeOf(candidates: readonly Candidate[], parts: readonly RunPart[]): Map<RunStepKey, RunStepKey[]> {
   const before = new Map<RunStepKey, RunStepKey[]>();
   for (const part of parts) {
-    const mine = candidates.filter(({ instrumentId }) => instrumentId === part.instrumentId).map(({ step }) => step);
-    for (const [id, earlier] of precedence(part.practice, mine))
+    const mine = candidates.filter(({ instrumentId }) => instrumentId === part.instrumentId);
+    const steps = mine.map(({ step }) => step);
+    const standIns = new Map(mine.map(({ step, unless }) => [step.id, new Set(unless)] as const));
+    for (const [id, earlier] of precedence(part.practice, steps, standIns))
       before.set(
         runStepKey(part.instrumentId, id),
         [...earlier].map((one) => runStepKey(part.instrumentId, one)),
@@ -126,6 +148,10 @@ function jobsOf(candidates: readonly Candidate[], before: Before): Job[] {
 
 const isEveryPlay = (item: CareItem | undefined): boolean => item?.trigger.kind === 'every-play';
 
+/** An instrument half put together is not played: making ready is done whole, but for what is done only if needed. */
+const belongsToJoining = (item: CareItem | undefined, { onlyIf }: Step): boolean =>
+  item?.trigger.kind === 'every-play' && item.trigger.moment === 'before' && onlyIf === undefined;
+
 /**
  * What a step protects: of what belongs to every play the exposure is the water present against the dry threshold, of
  * anything else how far its clock has run.
@@ -145,8 +171,10 @@ function unitsOf(candidates: readonly Candidate[]): { must: number[]; units: Uni
   const groups = new Map<string, { jobs: number[]; value: number }>();
   candidates.forEach((candidate, index) => {
     const { step, part, key, instrumentId } = candidate;
-    const everyPlay = isEveryPlay(itemIn(part.practice, step.item));
-    if (everyPlay && (step.must || step.closing)) return void must.push(index);
+    const item = itemIn(part.practice, step.item);
+    const everyPlay = isEveryPlay(item);
+    const isMust = step.must === true || step.closing === true || belongsToJoining(item, step);
+    if (everyPlay && isMust) return void must.push(index);
     const group = everyPlay ? key : `${instrumentId}:${step.item}`;
     const known = groups.get(group);
     if (known) known.jobs.push(index);
@@ -159,11 +187,18 @@ function unitsOf(candidates: readonly Candidate[]): { must: number[]; units: Uni
 function requiresOf(candidates: readonly Candidate[], parts: readonly RunPart[]): number[][] {
   const indexOf = new Map<RunStepKey, number>(candidates.map(({ key }, index) => [key, index]));
   const needed = new Map(parts.map((part) => [part.instrumentId, enabling(part.practice)]));
-  return candidates.map(({ instrumentId, step }) =>
-    [...(needed.get(instrumentId)?.get(step.id) ?? [])].flatMap(
+  const included = (part: RunPart, step: Step): number[] => {
+    const ids = itemIn(part.practice, step.item)?.includes ?? [];
+    return candidates.flatMap((one, index) =>
+      one.instrumentId === part.instrumentId && ids.includes(one.step.item) ? [index] : [],
+    );
+  };
+  return candidates.map(({ instrumentId, step, part }) => [
+    ...[...(needed.get(instrumentId)?.get(step.id) ?? [])].flatMap(
       (id) => indexOf.get(runStepKey(instrumentId, id)) ?? [],
     ),
-  );
+    ...included(part, step),
+  ]);
 }
 
 type Chosen = {
@@ -209,7 +244,25 @@ function choose(candidates: readonly Candidate[], jobs: readonly Job[], request:
 function planned(candidate: Candidate | undefined, startsAtMinute: number | null): PlannedStep[] {
   if (candidate === undefined) return [];
   const { part: _part, workSeconds: _work, ...step } = candidate;
-  return [{ ...step, startsAtMinute }];
+  return [{ ...step, standsOn: [], startsAtMinute }];
+}
+
+/** The steps with what each cannot be done without, by the model of handling. */
+function withWhatTheyStandOn(steps: readonly PlannedStep[], parts: readonly RunPart[]): PlannedStep[] {
+  const found = new Map(
+    parts.map(({ instrumentId, practice, items }) => {
+      const mine = steps.filter((one) => one.instrumentId === instrumentId && one.unless.length === 0);
+      const handled = { instrument: instrumentId, practice, items };
+      return [
+        instrumentId,
+        standsOn(
+          handled,
+          mine.map(({ step }) => step),
+        ),
+      ] as const;
+    }),
+  );
+  return steps.map((one) => ({ ...one, standsOn: found.get(one.instrumentId)?.get(one.step.id) ?? [] }));
 }
 
 const usualLooks = (candidates: readonly Candidate[]): PlanReason[] =>
@@ -221,12 +274,27 @@ const usualLooks = (candidates: readonly Candidate[]): PlanReason[] =>
       : [];
   });
 
+/** What stood in for steps of others, and was left out for want of time: those steps are then done after all. */
+function standInsLeftOut({ steps, leftOut }: RunPlan): LeftOut[] {
+  const wanted = new Set(steps.flatMap(({ instrumentId, unless }) => unless.map((id) => runStepKey(instrumentId, id))));
+  return leftOut.filter((one) => one.steps.some(({ key }) => wanted.has(key)));
+}
+
 /**
  * Plans a run over one or several instruments: the steps that do the items of each on its build under the methods in
  * force, in the shortest order that keeps every precedence of the book, with waits overlapped; in the minutes at hand,
  * the must-steps always and of the rest what protects most. Deterministic; minutes are estimates or learned.
  */
 export function planRun(request: RunRequest): RunPlan {
+  const plan = planOnce(request);
+  const given = standInsLeftOut(plan);
+  if (given.length === 0) return plan;
+  const without = new Set(given.flatMap(({ steps }) => steps.map(({ key }) => key)));
+  const again = planRun({ ...request, without: new Set([...(request.without ?? []), ...without]) });
+  return { ...again, leftOut: [...again.leftOut, ...given].toSorted((a, b) => b.value - a.value) };
+}
+
+function planOnce(request: RunRequest): RunPlan {
   const { player, minutesAtHand, learned } = request;
   const { candidates, before, because: guarded } = gather(request);
   const jobs = jobsOf(candidates, before);
@@ -234,7 +302,8 @@ export function planRun(request: RunRequest): RunPlan {
   const isChosen = new Set(chosen);
   const schedule = orderSteps(jobsAmong(jobs, chosen));
   const { order, starts, elapsedSeconds, boundSeconds, proved } = schedule;
-  const steps = order.flatMap((index) => planned(candidates[chosen[index] ?? -1], (starts[index] ?? 0) / SECONDS));
+  const ordered = order.flatMap((index) => planned(candidates[chosen[index] ?? -1], (starts[index] ?? 0) / SECONDS));
+  const steps = withWhatTheyStandOn(ordered, request.parts);
   const workSeconds = chosen.reduce((sum, job) => sum + (jobs[job]?.workSeconds ?? 0), 0);
   const waitMinutes = steps.reduce((sum, { step }) => sum + (step.wait?.minutes.value ?? 0), 0);
   const elapsedMinutes = elapsedSeconds / SECONDS;

@@ -30,6 +30,7 @@ const step = (id: string, over: Partial<Step> = {}, instrumentId = horn): KeptSt
     action: id,
     minutes: 1,
     after: [],
+    does: [],
     mark: 'practice',
     ...over,
   }),
@@ -158,12 +159,13 @@ describe('the log of a run', () => {
       expect(signsSeenBy(run)).toEqual([{ instrumentId: 'horn', itemId: 'brass/stuck', part: 'case' }]);
     });
 
-    test('is answered, not ticked, and only with what it may find; skipped, it calls for everything', () => {
+    test('is answered, not ticked, and only with what it may find; skipped, it counts as usual', () => {
       expect(checkRunEvent(fold([], branched), tick('look'))).toMatchObject({ failure: { code: 'answer-wanted' } });
       expect(checkRunEvent(fold([], branched), answer('blue'))).toMatchObject({
         failure: { code: 'no-such-answer', allowed: ['dry', 'wet', 'stuck'] },
       });
-      expect(where(fold([skip('look', 'no-time')], branched), 'mop').called).toBe('yes');
+      // Nobody looked: it goes on as it usually does.
+      expect(where(fold([skip('look', 'no-time')], branched), 'mop').called).toBe('no');
       expect(where(fold([answer('wet'), { kind: 'unticked', stepKey: key('look'), at }], branched), 'mop').called).toBe(
         'undecided',
       );

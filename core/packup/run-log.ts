@@ -12,8 +12,11 @@ import type { LastPass } from '#core/water/wetness.ts';
 export const RUN_KINDS = ['before', 'after', 'care'] as const;
 export type RunKind = (typeof RUN_KINDS)[number];
 
-/** `no`: a look has found that it is not needed, or has ended its item; `undecided`: the look is still to come. */
-export const CALLED = ['yes', 'no', 'undecided'] as const;
+/**
+ * `no`: a look has found that it is not needed, or has ended its item, or another step has done it; `undecided`: that is
+ * still to come; `cannot`: what it stands on was left undone.
+ */
+export const CALLED = ['yes', 'no', 'undecided', 'cannot'] as const;
 export type Called = (typeof CALLED)[number];
 
 type Closed = { readonly answer: string | null; readonly skipReason: SkipReason | null };
@@ -98,19 +101,65 @@ const endsItem = (look: KeptLook | null, answer: string | null): boolean =>
 const sameItem = (one: KeptStep, other: KeptStep): boolean =>
   one.instrumentId === other.instrumentId && one.item === other.item;
 
+/** Has this answer to a look of `other` ended what `step` is for? */
+const isEndedBy = (other: KeptStep, answer: string | null, step: KeptStep): boolean =>
+  (sameItem(other, step) && endsItem(other.look, answer)) ||
+  (other.instrumentId === step.instrumentId &&
+    other.look?.answers.some(({ id, alsoEnds }) => id === answer && alsoEnds.includes(step.item)) === true);
+
+/** Left out with a reason that leaves things as they were. */
+const isUndone = ({ state, skipReason }: Progress): boolean =>
+  state === 'skipped' && skipReason !== null && !SKIP_SETTLES[skipReason];
+
 type ProgressOf = (key: RunStepKey) => Progress;
 
-function calledFor(steps: readonly KeptStep[], of: ProgressOf, step: KeptStep): Called {
-  const ended = steps.some(
-    (other) => other.key !== step.key && sameItem(other, step) && endsItem(other.look, of(other.key).answer),
-  );
-  if (ended) return 'no';
-  if (step.calledBy === null) return 'yes';
-  const look = runStepKey(step.instrumentId, step.calledBy.look);
-  if (!steps.some(({ key }) => key === look)) return 'yes';
-  const { answer, state } = of(look);
-  if (answer === null) return state === 'skipped' ? 'yes' : 'undecided';
-  return step.calledBy.answers.includes(answer) ? 'yes' : 'no';
+/** What has been found of the steps before one: a step looks back only, so that each is looked at once. */
+type Fold = { readonly steps: readonly KeptStep[]; readonly of: ProgressOf; readonly called: Map<RunStepKey, Called> };
+
+/** Was something this step stands on left undone, or could not be done itself? */
+const isBarred = ({ of, called }: Fold, others: readonly KeptStep[]): boolean =>
+  others.some(({ key }) => called.has(key) && (isUndone(of(key)) || called.get(key) === 'cannot'));
+
+/** What the steps that stand in for this one have come to; null where they leave it to be done. */
+function byStandIns({ steps, of, called }: Fold, standIns: readonly KeptStep[]): Called | null {
+  if (standIns.some(({ key }) => of(key).state === 'ticked')) return 'no';
+  const isToCome = ({ key }: KeptStep) =>
+    of(key).state === 'open' && ['yes', 'undecided'].includes(called.get(key) ?? 'yes');
+  if (standIns.some(isToCome)) return 'undecided';
+  // Begun and not brought to its end: the slides lie in the tub, and are not greased one by one.
+  const isBegun = (standIn: KeptStep) =>
+    steps.some((one) => sameItem(one, standIn) && one.look === null && of(one.key).state === 'ticked');
+  return standIns.some(isBegun) ? 'cannot' : null;
+}
+
+/** What the look that may call for this step has found. */
+function byLook({ steps, of }: Fold, { instrumentId, calledBy }: KeptStep): Called {
+  if (calledBy === null) return 'yes';
+  const look = steps.find(({ key }) => key === runStepKey(instrumentId, calledBy.look));
+  if (look === undefined) return 'yes';
+  const { answer, state } = of(look.key);
+  // Nobody looked: it goes on as it usually does.
+  const found = answer ?? (state === 'skipped' ? look.look?.answers[0]?.id : undefined);
+  if (found === undefined) return 'undecided';
+  return calledBy.answers.includes(found) ? 'yes' : 'no';
+}
+
+function calledFor(fold: Fold, step: KeptStep): Called {
+  const { steps, of } = fold;
+  if (steps.some((other) => other.key !== step.key && isEndedBy(other, of(other.key).answer, step))) return 'no';
+  const others = (ids: readonly string[]) =>
+    ids.length === 0
+      ? []
+      : steps.filter(({ instrumentId, id }) => instrumentId === step.instrumentId && ids.includes(id));
+  if (isBarred(fold, others(step.standsOn))) return 'cannot';
+  return byStandIns(fold, others(step.unless)) ?? byLook(fold, step);
+}
+
+/** For each step whether it is called for, as far as the log says by now. */
+function calledIn(steps: readonly KeptStep[], of: ProgressOf): ReadonlyMap<RunStepKey, Called> {
+  const called = new Map<RunStepKey, Called>();
+  for (const step of steps) called.set(step.key, calledFor({ steps, of, called }, step));
+  return called;
 }
 
 const MS_PER_MINUTE = 60_000;
@@ -132,11 +181,12 @@ export function foldRun(plan: Pick<KeptPlan, 'steps' | 'leftOut'>, events: reado
   const isPulled = ({ steps }: KeptLeftOut) => steps.some(({ key }) => pulledIn.has(key));
   const pulled = plan.leftOut.filter(isPulled).flatMap(({ steps }) => steps);
   const steps = withPulledIn(plan.steps, pulled);
+  const called = calledIn(steps, of);
   return {
     steps: steps.map((step) => ({
       ...step,
       ...of(step.key),
-      called: calledFor(steps, of, step),
+      called: called.get(step.key) ?? 'yes',
       waitsUntilMs: of(step.key).state === 'open' ? waitEnds(steps, of, step) : null,
       lastPass: lastPass.get(step.key) ?? null,
     })),
@@ -203,7 +253,7 @@ export function careDoneBy({ steps, leftOut }: Pick<RunNow, 'steps' | 'leftOut'>
   const waiting = leftOut.flatMap((one) => one.steps);
   for (const step of steps) {
     const mine = steps.filter((one) => sameItem(one, step));
-    const ended = mine.some(({ look, answer }) => endsItem(look, answer));
+    const ended = steps.some((other) => isEndedBy(other, other.answer, step));
     if (mine.every(settled) && !ended && !waiting.some((one) => sameItem(one, step))) add(step.instrumentId, step.item);
   }
   for (const { instrumentId, state, alsoDoes } of steps)

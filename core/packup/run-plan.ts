@@ -5,11 +5,15 @@ import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import type { Count } from '#core/packup/count-for.ts';
 import type { PlanReason } from '#core/packup/plan-reason.ts';
-import type { RunStep } from '#core/packup/run-step.ts';
+import type { RunStep, RunStepKey } from '#core/packup/run-step.ts';
 import type { Hands, PlayerAbilities } from '#core/players/player.ts';
 import type { Wetness } from '#core/water/wetness.ts';
 
 export type PlannedStep = RunStep & {
+  /** Done only where none of these of its instrument has been: they do the same and more. */
+  readonly unless: readonly StepId[];
+  /** Cannot be done where one of these of its instrument was left undone. */
+  readonly standsOn: readonly StepId[];
   readonly hands: Hands;
   readonly repeats: Count | null;
   /** Handwork of all repeats at this player's pace, minutes (estimate, or learned from ticks). */
@@ -50,6 +54,8 @@ export type RunRequest = {
   readonly player: PlayerAbilities;
   /** Null: all the time it takes. */
   readonly minutesAtHand: number | null;
+  /** Steps that are not to be in it, whatever their items. */
+  readonly without?: ReadonlySet<RunStepKey>;
   /** Minutes of one repeat of a step, learned from the player's own ticks. */
   readonly learned: ReadonlyMap<StepId, Marked>;
 };

@@ -4,9 +4,9 @@ import type { RunNow, StepNow } from '#core/packup/run-log.ts';
 export const isWaiting = ({ waitsUntilMs }: Pick<StepNow, 'waitsUntilMs'>, nowMs: number): boolean =>
   waitsUntilMs !== null && waitsUntilMs > nowMs;
 
-/** Steps that count: what a look has found not to be called for does not. */
+/** Steps that count: not what a look has found needless, what cannot be done, or what another step is about to do. */
 const calledFor = <Step extends StepNow>(steps: readonly Step[]): Step[] =>
-  steps.filter(({ called }) => called !== 'no');
+  steps.filter(({ called, unless }) => called === 'yes' || (called === 'undecided' && unless.length === 0));
 
 /** The step at hand: the first open one whose wait is over, else the first open one. */
 export function stepAtHand<Step extends StepNow>(steps: readonly Step[], nowMs: number): Step | null {

@@ -3,6 +3,8 @@ import { AGENTS } from '#core/tables/agents/agents.ts';
 import { SURFACES, SURFACES_OF } from '#core/tables/agents/surfaces.ts';
 import { PAGES_OF } from '#core/tables/care/pages.ts';
 import { CONDITIONS } from '#core/tables/conditions/conditions.ts';
+import { ANATOMY } from '#core/tables/handling/anatomy.ts';
+import { EXCEPTIONS } from '#core/tables/handling/exceptions.ts';
 import { KINDS } from '#core/tables/instruments/kinds.ts';
 import { METHODS } from '#core/tables/methods/methods.ts';
 
@@ -13,6 +15,8 @@ export const BOOK: Book = {
   methods: METHODS,
   conditions: CONDITIONS,
   agents: AGENTS,
+  anatomy: ANATOMY,
+  exceptions: EXCEPTIONS,
   surfaces: SURFACES,
   surfacesOf: SURFACES_OF,
 };

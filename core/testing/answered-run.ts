@@ -28,7 +28,7 @@ export function doneIn(
   for (const planned of plan.steps) {
     const { key, step } = planned;
     const now = foldRun(kept, events).steps.find((one) => one.key === key);
-    if (now?.called === 'no') continue;
+    if (now?.called !== 'yes') continue;
     if (skipped.has(step.id)) events.push({ kind: 'skipped', stepKey: key, reason: 'no-time', at: AT });
     else if (step.look) {
       const answer = answers.get(step.id) ?? step.look.answers[0]?.id ?? '';

@@ -39,9 +39,16 @@ const moment =
   ({ trigger }: CareItem): boolean =>
     trigger.kind === 'every-play' && trigger.moment === when;
 
-/** Care that is done at home and not with every play. */
-export const homeCare = ({ items, off }: Practice): CareItem[] =>
-  items.filter((item) => item.trigger.kind !== 'every-play' && item.place !== 'bench' && !off.has(item.id));
+/** Care that is done at home and not with every play; what only a condition calls for belongs to that condition. */
+export const homeCare = ({ items, off, chosen }: Practice): CareItem[] =>
+  items.filter(
+    (item) =>
+      item.trigger.kind !== 'every-play' &&
+      item.trigger.kind !== 'while' &&
+      item.place !== 'bench' &&
+      !off.has(item.id) &&
+      !(item.trigger.kind === 'clock-by-method' && item.trigger.limbs[chosen.get(item.trigger.method) ?? ''] === 'off'),
+  );
 
 /** The items that `due` means on this instrument; ids it does not know are left out. */
 export function itemsDue(practice: Practice, due: readonly Due[]): CareItemId[] {

@@ -43,5 +43,15 @@ export const daysBetween = (from: LocalDate, to: LocalDate): number => dayNumber
 
 export const addDays = (date: LocalDate, days: number): LocalDate => dateOfDay(dayNumber(date) + days);
 
+/**
+ * The same day so many calendar months later; where that month has no such day, its last. 31 January + 1 month is the
+ * last of February (iCalendar and ISO 8601 leave the choice open; this is the usual one of date libraries).
+ */
+export function addMonths(date: LocalDate, months: number): LocalDate {
+  const [year = 0, month = 1, day = 1] = date.split('-').map(Number);
+  const lastOfMonth = new Date(Date.UTC(year, month + months, 0)).getUTCDate();
+  return dateOfDay(Date.UTC(year, month - 1 + months, Math.min(day, lastOfMonth)) / MS_PER_UTC_DAY);
+}
+
 /** 0 = Monday … 6 = Sunday, of a day number. 1970-01-01 was a Thursday. */
 export const weekdayOfDay = (day: number): number => (((day + 3) % 7) + 7) % 7;

@@ -6,10 +6,12 @@ import { condensate, dryThreshold } from '#core/water/condensation.ts';
 import { passesFor } from '#core/water/passes.ts';
 import { simulateTaps } from '#core/water/simulate-taps.ts';
 import {
+  afterTap,
   chanceDry,
   dryingPerPass,
   learnWetness,
   usualWetness,
+  WETNESS_GRID,
   wetnessMoments,
   type PassTap,
   type Wetness,
@@ -72,6 +74,30 @@ describe('how wet somebody blows', () => {
     expect(mean(dryWith(1.3))).toBeGreaterThan(mean(dryWith(1)));
     expect(mean(dryWith(1), dryWith(1.3))).toBeCloseTo(mean(dryWith(1.3), dryWith(1)), 9);
     expect(mean(dryWith(1), dryWith(1.3))).not.toBeCloseTo(mean(dryWith(1.3), dryWith(1.3)), 3);
+  });
+
+  test('however many passes were counted, the belief stays a distribution and agrees with the plain formula', () => {
+    // The plain formula, as long as the chances can be told from 0 and 1 (to some 15 passes here).
+    const plain = (found: 'wet' | 'first-dry', n: number, w: number) => {
+      const dry = (passes: number) => 1 / (1 + Math.exp(-3 * (passes * 0.4 - 1.5 - w)));
+      return found === 'wet' ? 1 - dry(n) : dry(n) - dry(n - 1);
+    };
+    for (const found of ['wet', 'first-dry'] as const)
+      for (const passes of [2, 5, 9, 15, 24, 25, 32, 60, 99]) {
+        const tap = { logWaterOverDry: 1.5, passes, lambda: 0.4, found };
+        const belief = afterTap(usualWetness, tap);
+        expect(belief.weights.reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 12);
+        if (passes > 15) {
+          // Still wet after so many: ever wetter, up to what the grid holds.
+          expect(wetnessMoments(belief).mean).toBeGreaterThanOrEqual(
+            wetnessMoments(afterTap(usualWetness, { ...tap, passes: 9 })).mean,
+          );
+          continue;
+        }
+        const direct = WETNESS_GRID.map((w, index) => (usualWetness.weights[index] ?? 0) * plain(found, passes, w));
+        const total = direct.reduce((sum, weight) => sum + weight, 0);
+        belief.weights.forEach((weight, index) => expect(weight).toBeCloseTo((direct[index] ?? 0) / total, 9));
+      }
   });
 
   test('somebody nobody has asked gets the rule of thumb', () => {

@@ -51,15 +51,24 @@ const chanceDryAt = (passes: number, lambda: number, mu: number, w: number): num
 export const chanceDry = ({ weights }: Wetness, passes: number, lambda: number, mu: number): number =>
   weights.reduce((sum, weight, index) => sum + weight * chanceDryAt(passes, lambda, mu, WETNESS_GRID[index] ?? 0), 0);
 
-function likelihood({ passes, found, lambda, logWaterOverDry: mu }: PassTap, w: number): number {
-  const dry = chanceDryAt(passes, lambda, mu, w);
+/** ln of the logistic function, exact where the function itself is 0 or 1 to the last digit. */
+const logLogistic = (z: number): number => (z < 0 ? z - Math.log1p(Math.exp(z)) : -Math.log1p(Math.exp(-z)));
+
+/**
+ * ln P(tap | w). In logarithms, for after some 25 passes the chances themselves are 0 or 1 to the last digit. With
+ * z(n) = κ(nλ − μ − w) and the logistic function s: ln P(wet) = ln s(−z), and s(a) − s(b) = s(a) s(−b) (1 − e^(b − a)).
+ */
+function logLikelihood({ passes, found, lambda, logWaterOverDry: mu }: PassTap, w: number): number {
+  const z = (n: number) => SHARPNESS * (n * lambda - mu - w);
   switch (found) {
     case 'dry':
-      return dry;
+      return logLogistic(z(passes));
     case 'wet':
-      return 1 - dry;
+      return logLogistic(-z(passes));
     case 'first-dry':
-      return passes > 1 ? dry - chanceDryAt(passes - 1, lambda, mu, w) : dry;
+      return passes > 1
+        ? logLogistic(z(passes)) + logLogistic(-z(passes - 1)) + Math.log(-Math.expm1(-SHARPNESS * lambda))
+        : logLogistic(z(passes));
   }
 }
 
@@ -68,8 +77,10 @@ function likelihood({ passes, found, lambda, logWaterOverDry: mu }: PassTap, w: 
  * "This pass was the first dry one" carries the interval likelihood P(dry|n) − P(dry|n−1).
  */
 export function afterTap(belief: Wetness, tap: PassTap): Wetness {
-  const weights = belief.weights.map((weight, index) => weight * likelihood(tap, WETNESS_GRID[index] ?? 0));
-  return { weights: normalised(weights), taps: belief.taps + 1 };
+  const logs = belief.weights.map((weight, index) => Math.log(weight) + logLikelihood(tap, WETNESS_GRID[index] ?? 0));
+  // The likeliest value keeps weight 1: however unlikely the tap was, something is left to normalise.
+  const most = Math.max(...logs);
+  return { weights: normalised(logs.map((log) => Math.exp(log - most))), taps: belief.taps + 1 };
 }
 
 export const learnWetness = (taps: readonly PassTap[]): Wetness => taps.reduce(afterTap, usualWetness);

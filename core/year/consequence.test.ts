@@ -128,7 +128,8 @@ function methodDays(id: MethodId): number | undefined {
   for (const { trigger } of of.methods.practice.items)
     if (trigger.kind === 'clock-by-method' && trigger.method === id) {
       const limbs = trigger.limbs[methodOf(BOOK, id).usual.otherwise];
-      return typeof limbs === 'object' ? limbs.days?.value : undefined;
+      // A month is 365.25 ÷ 12 days on average.
+      return typeof limbs === 'object' ? (limbs.days?.value ?? (limbs.months?.value ?? NaN) * 30.4375) : undefined;
     }
   return undefined;
 }

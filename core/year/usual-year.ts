@@ -1,4 +1,4 @@
-import { limbsOf, type ItemClock } from '#core/care/care-clock.ts';
+import { inDays, limbsOf, type ItemClock } from '#core/care/care-clock.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CareItem, Limbs } from '#core/book/care-item.ts';
 import { projectDue } from '#core/care/project-due.ts';
@@ -112,7 +112,7 @@ function datesOf(
   /** An interval of less than a day still leaves one day between two times. */
   const after = (day: number): LocalDate | undefined => {
     const due = projectDue({
-      limbs,
+      limbs: inDays(limbs, day),
       from: day,
       played: NOTHING_PLAYED,
       today: day,

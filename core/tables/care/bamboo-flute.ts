@@ -1,3 +1,4 @@
+import { brush, draw, free, grease, join, look, part, stow, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice } from '#core/explain/explained.ts';
 
@@ -65,7 +66,7 @@ export const bambooFlute: Page = {
       id: 'bamboo-flute/hole-dust',
       name: 'Dust out of the finger holes',
       part: 'lower-half',
-      trigger: { kind: 'clock', limbs: { days: estimate(91) }, words: 'now and then, an estimate' },
+      trigger: { kind: 'clock', limbs: { months: estimate(3) }, words: 'now and then, an estimate' },
       severity: 'looks',
       why: 'Dust in a hole makes its note fuzzy.',
       mark: 'practice',
@@ -113,6 +114,7 @@ export const bambooFlute: Page = {
       needs: ['hands-ready', 'case-open'],
       why: 'Old joints are oval.',
       harm: 'turned in the seat: split',
+      does: [look('top-half')],
       mark: 'practice',
     },
     {
@@ -124,6 +126,7 @@ export const bambooFlute: Page = {
       after: ['bamboo-flute/marks'],
       harm: 'split by a slanting push',
       cautions: ['No force: a tight joint breaks.'],
+      does: [join('lower-half', 'top-half')],
       mark: 'practice',
     },
     {
@@ -135,6 +138,7 @@ export const bambooFlute: Page = {
       after: ['bamboo-flute/push'],
       needs: ['hands-ready', 'case-open'],
       harm: 'a chipped edge',
+      does: [part('cap', 'top-half')],
       mark: 'general',
     },
     {
@@ -145,6 +149,7 @@ export const bambooFlute: Page = {
       minutes: 0.15,
       after: [],
       harm: 'a grain of grit chips the edge',
+      does: [look('swab')],
       mark: 'practice',
     },
     {
@@ -162,6 +167,7 @@ export const bambooFlute: Page = {
       cautions: ['Only a smooth, rounded weight.'],
       supplies: ['cloth on its cord'],
       thread: { in: 'top-half', out: 'lower-half' },
+      does: [draw('top-half', 'lower-half')],
       mark: 'one-voice',
     },
     {
@@ -173,6 +179,7 @@ export const bambooFlute: Page = {
       after: ['bamboo-flute/draw-cloth'],
       must: true,
       harm: 'a chipped edge',
+      does: [join('cap', 'top-half')],
       mark: 'practice',
     },
     {
@@ -186,6 +193,8 @@ export const bambooFlute: Page = {
       why: 'The taps free it.',
       harm: 'cracked joint',
       cautions: ['A tight joint is neither twisted nor simply pulled.'],
+      does: [part('lower-half', 'top-half')],
+      must: true,
       mark: 'practice',
     },
     {
@@ -196,6 +205,8 @@ export const bambooFlute: Page = {
       minutes: 0.2,
       after: ['bamboo-flute/tap-apart'],
       harm: 'the cap no longer pads the joint beside it',
+      does: [stow('top-half')],
+      must: true,
       mark: 'practice',
     },
     {
@@ -206,16 +217,20 @@ export const bambooFlute: Page = {
       minutes: 0.3,
       after: ['bamboo-flute/top-in-bag'],
       harm: 'one half dropped on the other; slides out when carried',
+      does: [stow('lower-half')],
+      must: true,
       mark: 'practice',
     },
     {
       id: 'bamboo-flute/moist-rim',
       item: 'bamboo-flute/rim-smell',
       part: 'top-half',
-      action: 'Fingertip moistened, once round the rim, dried with a fresh cloth',
+      action: 'Fingertip moistened, once round the rim, dried with a fresh cloth; then the cap on',
       minutes: 0.5,
-      after: ['bamboo-flute/draw-cloth', 'bamboo-flute/cap-on'],
+      after: ['bamboo-flute/draw-cloth'],
       uses: [{ agent: 'cool-water', on: 'blowing-edge' }],
+      does: [free('cap'), wipe('rim'), join('cap', 'top-half')],
+      alsoDoes: ['bamboo-flute/cap'],
       mark: 'practice',
     },
     {
@@ -229,6 +244,7 @@ export const bambooFlute: Page = {
       cautions: ['Nothing pointed.'],
       supplies: ['cotton buds'],
       uses: [{ agent: 'cotton-bud', on: 'tone-holes' }],
+      does: [brush('tone-holes')],
       mark: 'practice',
     },
     {
@@ -241,6 +257,7 @@ export const bambooFlute: Page = {
       needs: ['bore-dry', 'parted'],
       supplies: ['clear tape'],
       uses: [{ agent: 'clear-tape', on: 'bamboo-joint' }],
+      does: [],
       mark: 'practice',
     },
     {
@@ -254,6 +271,7 @@ export const bambooFlute: Page = {
       cautions: ['Only a trace.'],
       supplies: ['light grease'],
       uses: [{ agent: 'hair-wax', on: 'bamboo-joint' }],
+      does: [grease('tenons')],
       mark: 'practice',
     },
   ],

@@ -1,3 +1,4 @@
+import { brush, cover, drain, draw, free, join, liftOut, open, part, shut, toAndFro, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
@@ -63,7 +64,7 @@ export const bassClarinet: Page = {
       id: 'bass-clarinet/thorough-clean',
       name: 'Thorough clean',
       part: 'lower-joint',
-      trigger: { kind: 'clock', limbs: { days: practice(30) }, words: 'monthly' },
+      trigger: { kind: 'clock', limbs: { months: practice(1) }, words: 'monthly' },
       severity: 'function',
       why: 'Holes, rods and keys collect what the daily swab does not reach.',
       mark: 'practice',
@@ -77,21 +78,23 @@ export const bassClarinet: Page = {
       part: 'lower-joint',
       action: 'Spike set on the lower joint or bell; it carries the weight',
       minutes: 0.3,
-      after: [],
+      after: ['bass-clarinet/bell-on'],
       needs: ['hands-ready', 'case-open', 'corks-ready'],
       harm: 'the horn held by its keys',
+      does: [open('spike')],
       mark: 'general',
     },
     {
       id: 'bass-clarinet/upper-to-lower',
       item: 'bass-clarinet/join',
       part: 'lower-joint',
-      action: 'Upper to lower joint, ring keys down so that the links lift; small turns',
+      action: 'Upper to lower joint, the covered keys down so that the links lift; small turns',
       minutes: 0.4,
       after: [],
       needs: ['hands-ready', 'case-open', 'corks-ready', 'reed-wetting'],
       harm: 'a bent link',
       cautions: ['Never a full turn: it drives keys under their neighbours.'],
+      does: [join('upper-joint', 'lower-joint')],
       mark: 'general',
     },
     {
@@ -102,6 +105,7 @@ export const bassClarinet: Page = {
       minutes: 0.3,
       after: ['bass-clarinet/upper-to-lower'],
       harm: 'a bent bell key',
+      does: [join('bell', 'lower-joint')],
       mark: 'general',
     },
     {
@@ -112,6 +116,7 @@ export const bassClarinet: Page = {
       minutes: 0.2,
       after: ['bass-clarinet/upper-to-lower', 'bass-clarinet/bell-on', 'bass-clarinet/spike-out'],
       harm: 'a bent register key',
+      does: [join('neck', 'upper-joint')],
       mark: 'general',
     },
     {
@@ -122,6 +127,8 @@ export const bassClarinet: Page = {
       minutes: 0.2,
       after: ['bass-clarinet/neck-on'],
       harm: 'a crooked hold',
+      does: [free('ligature'), free('cap'), join('mouthpiece', 'neck')],
+      how: 'Cap and ligature come off it first.',
       mark: 'general',
     },
     {
@@ -134,6 +141,7 @@ export const bassClarinet: Page = {
       needs: ['reed-wetting'],
       why: 'The thinnest part comes last.',
       harm: 'tip chipped during joining',
+      does: [liftOut('reed'), join('reed', 'mouthpiece')],
       mark: 'practice',
     },
     {
@@ -145,6 +153,18 @@ export const bassClarinet: Page = {
       after: ['bass-clarinet/mouthpiece-on'],
       why: 'The upper reed must swing free.',
       harm: 'choked tone, stripped screws, tip caught by the ring',
+      does: [join('ligature', 'mouthpiece')],
+      mark: 'practice',
+    },
+    {
+      id: 'bass-clarinet/cap-on',
+      item: 'bass-clarinet/join',
+      part: 'mouthpiece',
+      action: 'Cap on until the first note',
+      minutes: 0.1,
+      after: ['bass-clarinet/reed-on', 'bass-clarinet/ligature-on'],
+      harm: 'tip brushed by a sleeve',
+      does: [join('cap', 'mouthpiece')],
       mark: 'practice',
     },
     {
@@ -156,6 +176,7 @@ export const bassClarinet: Page = {
       after: [],
       needs: ['reed-off'],
       harm: 'a lost ligature',
+      does: [part('ligature', 'mouthpiece')],
       mark: 'practice',
     },
     {
@@ -168,6 +189,7 @@ export const bassClarinet: Page = {
       reaches: ['mouthpiece-off'],
       must: true,
       harm: 'a chipped tip',
+      does: [part('mouthpiece', 'neck')],
       mark: 'general',
     },
     {
@@ -179,6 +201,7 @@ export const bassClarinet: Page = {
       after: ['bass-clarinet/mouthpiece-off'],
       must: true,
       harm: 'a bent register key',
+      does: [part('neck', 'upper-joint')],
       mark: 'general',
     },
     {
@@ -194,6 +217,7 @@ export const bassClarinet: Page = {
       cautions: ['Never yank: a swinging weight chips the tip, and a chipped tip ends the mouthpiece.'],
       supplies: ['swab'],
       thread: { in: 'mouthpiece', out: 'mouthpiece' },
+      does: [toAndFro('mouthpiece')],
       mark: 'practice',
     },
     {
@@ -208,6 +232,7 @@ export const bassClarinet: Page = {
       harm: 'a wet register pad',
       supplies: ['swab'],
       thread: { in: 'neck', out: 'neck' },
+      does: [drain('neck'), draw('neck')],
       mark: 'general',
     },
     {
@@ -220,6 +245,8 @@ export const bassClarinet: Page = {
       reaches: ['parted'],
       harm: 'a bent link',
       cautions: ['Laid down keys up: whatever is set on its keys bends them.'],
+      does: [part('bell', 'lower-joint'), part('upper-joint', 'lower-joint')],
+      must: true,
       mark: 'general',
     },
     {
@@ -242,6 +269,7 @@ export const bassClarinet: Page = {
       cautions: ['If it binds, stop and ease it back the way it came; still stuck: the bench.'],
       supplies: ['swab'],
       thread: { in: 'upper-joint', out: 'upper-joint' },
+      does: [draw('upper-joint')],
       mark: 'one-voice',
     },
     {
@@ -263,6 +291,7 @@ export const bassClarinet: Page = {
       harm: 'wet wood and pads in a closed case',
       cautions: ['If it binds, stop and ease it back the way it came; still stuck: the bench.'],
       supplies: ['swab'],
+      does: [draw('lower-joint')],
       mark: 'one-voice',
     },
     {
@@ -276,17 +305,20 @@ export const bassClarinet: Page = {
       harm: 'damp at the tenons',
       cautions: ['Cloth and damp stay off the tenon cork.'],
       supplies: ['swab'],
+      does: [wipe('sockets')],
       mark: 'practice',
     },
     {
       id: 'bass-clarinet/cap-with-mouthpiece',
       item: 'bass-clarinet/take-apart',
       part: 'mouthpiece',
-      action: 'Cap and ligature with the mouthpiece; spike in its place',
+      action: 'Ligature and cap back on the mouthpiece; spike in its place',
       minutes: 0.2,
       after: ['bass-clarinet/swab-mouthpiece'],
       must: true,
       harm: 'a rolling mouthpiece, a chipped tip',
+      does: [cover('mouthpiece'), shut('spike')],
+      needs: ['washed'],
       mark: 'practice',
     },
     {
@@ -300,6 +332,8 @@ export const bassClarinet: Page = {
       reaches: ['keys-clean', 'wiped'],
       supplies: ['cotton buds', 'polishing cloth'],
       uses: [{ agent: 'cotton-bud', on: 'tone-holes' }],
+      does: [brush('tone-holes'), wipe('keys')],
+      alsoDoes: ['keyed/wipe-keys'],
       mark: 'practice',
     },
   ],
@@ -316,6 +350,18 @@ export const bassClarinet: Page = {
       why: 'It does nothing for this body and gums the pads.',
       mark: 'practice',
       when: { body: ['plastic'] },
+    },
+    {
+      id: 'bass-clarinet/cold-car',
+      text: 'Leave it in a car, cold or hot.',
+      why: 'Cold, dry air shrinks the wood from outside; heat melts pad glue.',
+      mark: 'practice',
+    },
+    {
+      id: 'bass-clarinet/bare-weight',
+      text: 'A swab with a bare metal weight.',
+      why: 'It scratches the bore.',
+      mark: 'practice',
     },
   ],
 };

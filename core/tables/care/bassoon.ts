@@ -1,3 +1,19 @@
+import {
+  brush,
+  drain,
+  draw,
+  dry,
+  hang,
+  hold,
+  join,
+  lay,
+  part,
+  rinse,
+  stow,
+  take,
+  unhook,
+  wipe,
+} from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, general, oneVoice } from '#core/explain/explained.ts';
 
@@ -63,7 +79,7 @@ export const bassoon: Page = {
       id: 'bassoon/bocal-rinse',
       name: 'Rinse the bocal',
       part: 'bocal',
-      trigger: { kind: 'clock', limbs: { days: general(30) }, words: 'monthly' },
+      trigger: { kind: 'clock', limbs: { months: general(1) }, words: 'monthly' },
       severity: 'function',
       why: 'Scale narrows the bocal and stops the vent.',
       mark: 'general',
@@ -80,6 +96,7 @@ export const bassoon: Page = {
       needs: ['hands-ready'],
       why: 'It carries the weight from the moment of sitting.',
       harm: 'boot dropped on its cap',
+      does: [take('strap')],
       mark: 'general',
     },
     {
@@ -91,6 +108,7 @@ export const bassoon: Page = {
       after: [],
       needs: ['hands-ready', 'case-open', 'corks-ready', 'reed-wetting'],
       harm: 'keys of the boot crushed',
+      does: [hold('boot')],
       mark: 'general',
     },
     {
@@ -104,6 +122,7 @@ export const bassoon: Page = {
       harm: 'whisper link bent',
       cautions: ['Never a full turn: it drives keys under their neighbours.'],
       method: { id: 'bassoon-join-order', choices: ['wing-long-bell', 'bell-on-long-first'] },
+      does: [join('wing-joint', 'boot')],
       mark: 'general',
     },
     {
@@ -119,6 +138,7 @@ export const bassoon: Page = {
       harm: 'whisper link bent',
       cautions: ['Never a full turn: it drives keys under their neighbours.'],
       method: { id: 'bassoon-join-order', choices: ['wing-and-long-together'] },
+      does: [join('wing-joint', 'boot'), join('long-joint', 'boot')],
       mark: 'general',
     },
     {
@@ -131,6 +151,7 @@ export const bassoon: Page = {
       why: 'The two joints stiffen each other.',
       harm: 'joints twist in the hand',
       method: { id: 'bassoon-join-order', choices: ['wing-long-bell', 'bell-on-long-first'] },
+      does: [join('long-joint', 'boot')],
       mark: 'general',
     },
     {
@@ -142,6 +163,7 @@ export const bassoon: Page = {
       after: [],
       needs: ['hands-ready', 'case-open', 'corks-ready'],
       harm: 'link bent',
+      does: [join('bell', 'long-joint')],
       mark: 'general',
     },
     {
@@ -153,6 +175,7 @@ export const bassoon: Page = {
       after: ['bassoon/strap', 'bassoon/wing-in', 'bassoon/long-in', 'bassoon/wing-and-long-in', 'bassoon/bell-on'],
       why: 'The boot carries, thin joints do not.',
       harm: 'tenon broken',
+      does: [hang('boot')],
       mark: 'one-voice',
     },
     {
@@ -164,6 +187,7 @@ export const bassoon: Page = {
       after: ['bassoon/raise'],
       why: 'After everything heavy: the thinnest metal, and the pad is cut by the vent pip.',
       harm: 'bocal bent or cracked, pad torn',
+      does: [join('bocal', 'wing-joint')],
       mark: 'general',
     },
     {
@@ -176,6 +200,7 @@ export const bassoon: Page = {
       onlyIf: 'Do you use a hand rest?',
       why: 'Its screw scratches while joints turn.',
       harm: 'a scratched joint',
+      does: [],
       mark: 'general',
     },
     {
@@ -186,6 +211,7 @@ export const bassoon: Page = {
       minutes: 0.2,
       after: ['bassoon/bocal-in', 'bassoon/hand-rest', 'double-reed/lamp'],
       harm: 'a split reed, a jabbed lip',
+      does: [join('reed', 'bocal')],
       mark: 'practice',
     },
     {
@@ -198,6 +224,7 @@ export const bassoon: Page = {
       needs: ['reed-off'],
       must: true,
       harm: 'bocal bent by a sleeve',
+      does: [part('bocal', 'wing-joint')],
       mark: 'practice',
     },
     {
@@ -213,6 +240,7 @@ export const bassoon: Page = {
       harm: 'scale in the bocal, a stopped vent',
       supplies: ['bocal swab'],
       thread: { in: 'bocal', out: 'bocal' },
+      does: [draw('bocal')],
       mark: 'practice',
     },
     {
@@ -223,6 +251,8 @@ export const bassoon: Page = {
       minutes: 0.2,
       after: ['bassoon/bocal-off'],
       harm: 'boot dropped',
+      does: [unhook('boot'), hold('boot')],
+      must: true,
       mark: 'general',
     },
     {
@@ -235,6 +265,8 @@ export const bassoon: Page = {
       reaches: ['parted'],
       harm: 'links bent',
       cautions: ['Laid down keys up: whatever is set on its keys bends them.'],
+      does: [part('bell', 'long-joint'), part('long-joint', 'boot'), part('wing-joint', 'boot'), lay('boot')],
+      must: true,
       mark: 'general',
     },
     {
@@ -246,6 +278,7 @@ export const bassoon: Page = {
       after: ['bassoon/joints-off'],
       must: true,
       harm: 'water on unlined wood, rot',
+      does: [drain('boot')],
       mark: 'general',
     },
     {
@@ -272,6 +305,7 @@ export const bassoon: Page = {
       ],
       supplies: ['wide silk swab'],
       thread: { in: 'boot', out: 'boot' },
+      does: [draw('boot')],
       mark: 'practice',
     },
     {
@@ -294,6 +328,7 @@ export const bassoon: Page = {
       cautions: ['If it binds, stop and ease it back the way it came; still stuck: the bench.'],
       supplies: ['wide silk swab'],
       thread: { in: 'wing-joint', out: 'wing-joint' },
+      does: [draw('wing-joint')],
       mark: 'practice',
     },
     {
@@ -306,6 +341,7 @@ export const bassoon: Page = {
       onlyIf: 'Are they damp?',
       reaches: ['bore-dry', 'swab-used'],
       supplies: ['wide silk swab'],
+      does: [draw('long-joint'), draw('bell')],
       mark: 'general',
     },
     {
@@ -319,6 +355,7 @@ export const bassoon: Page = {
       harm: 'damp at the tenons',
       supplies: ['silver cloth'],
       uses: [{ agent: 'silver-cloth', on: 'keys' }],
+      does: [wipe('keys'), wipe('sockets')],
       mark: 'practice',
     },
     {
@@ -330,6 +367,8 @@ export const bassoon: Page = {
       after: ['bassoon/swab-bocal'],
       must: true,
       harm: 'bocal crushed by a joint',
+      does: [stow('bocal')],
+      needs: ['washed'],
       mark: 'general',
     },
     {
@@ -347,6 +386,7 @@ export const bassoon: Page = {
         { agent: 'cool-water', on: 'bocal' },
         { agent: 'flexible-brush', on: 'bocal' },
       ],
+      does: [rinse('bocal'), brush('bocal'), dry('bocal')],
       mark: 'general',
     },
   ],

@@ -1,3 +1,4 @@
+import { drain, dry, greaseInTurn, join, part, pull, shutEmpty, take, wash, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { practice } from '#core/explain/explained.ts';
 
@@ -55,7 +56,7 @@ export const brass: Page = {
       id: 'brass/slide-grease',
       name: 'Grease the slides',
       part: 'the-slides',
-      trigger: { kind: 'clock', limbs: { days: practice(30) }, words: 'when dry, at least monthly' },
+      trigger: { kind: 'clock', limbs: { months: practice(1) }, words: 'when dry, at least monthly' },
       severity: 'function',
       why: 'Grease keeps slides free and keeps corrosion off, played or not. A slide that sets is a bench job.',
       mark: 'practice',
@@ -86,11 +87,12 @@ export const brass: Page = {
       id: 'brass/shut-case',
       item: 'brass/make-ready',
       part: 'case',
-      action: 'Empty case shut and latched',
+      action: 'Mouthpiece out and within reach; empty case shut and latched',
       minutes: 0.1,
       after: [],
       needs: ['lifted'],
       harm: 'the lid trodden on',
+      does: [take('mouthpiece'), shutEmpty('case')],
       mark: 'general',
     },
     {
@@ -104,6 +106,7 @@ export const brass: Page = {
       reaches: ['joined'],
       why: 'The tuner starts from a known place.',
       harm: 'a dry slide sets',
+      does: [pull('main-slide')],
       mark: 'general',
     },
     {
@@ -117,6 +120,7 @@ export const brass: Page = {
       why: 'It sticks out and is knocked.',
       harm: 'a stuck mouthpiece',
       cautions: ['Never tapped in.'],
+      does: [join('mouthpiece', 'the-bore')],
       mark: 'one-voice',
     },
     {
@@ -129,13 +133,15 @@ export const brass: Page = {
       reaches: ['water-out'],
       must: true,
       harm: 'sluggish valves',
+      does: [drain('the-water')],
+      needs: ['slides-tried'],
       mark: 'practice',
     },
     {
       id: 'brass/mouthpiece-off',
       item: 'brass/mouthpiece-out',
       part: 'mouthpiece',
-      action: 'Mouthpiece out with the opposite turn, into its holder',
+      action: 'Mouthpiece out with the opposite turn, laid where it cannot roll',
       minutes: 0.15,
       after: ['brass/water-keys'],
       needs: ['water-out'],
@@ -143,6 +149,7 @@ export const brass: Page = {
       must: true,
       harm: 'a stuck mouthpiece; a rolling one dents the bell',
       cautions: ['Stuck: never pull by force. It goes to the bench.'],
+      does: [part('mouthpiece', 'the-bore')],
       mark: 'practice',
     },
     {
@@ -155,6 +162,7 @@ export const brass: Page = {
       reaches: ['wiped'],
       harm: 'the finish is eaten',
       supplies: ['lint-free cloth'],
+      does: [wipe('outside')],
       mark: 'practice',
     },
     {
@@ -169,6 +177,7 @@ export const brass: Page = {
       supplies: ['dish soap', 'mouthpiece brush'],
       when: { brassMouthpiece: ['plated', 'bare-brass'] },
       uses: [{ agent: 'dish-soap', on: 'brass-mouthpiece' }],
+      does: [wash('mouthpiece'), dry('mouthpiece')],
       mark: 'practice',
     },
     {
@@ -183,6 +192,7 @@ export const brass: Page = {
       supplies: ['dish soap', 'mouthpiece brush'],
       when: { brassMouthpiece: ['stainless'] },
       uses: [{ agent: 'dish-soap', on: 'brass-mouthpiece' }],
+      does: [wash('mouthpiece'), dry('mouthpiece')],
       mark: 'practice',
     },
     {
@@ -193,12 +203,15 @@ export const brass: Page = {
         'Each slide: press its valve down if it has one, pull, wipe both legs, thin grease on the inner legs, work it, back to its mark',
       minutes: 1.2,
       repeats: { kind: 'fixed', count: practice(4), noun: 'slide' },
-      after: ['brass/water-keys', 'brass/mouthpiece-off'],
+      after: [],
       why: 'The valve pressed down lets air in: no vacuum.',
       harm: 'a slide that sets',
       cautions: ['A slide that will not move goes to the bench; never force it.'],
       supplies: ['slide grease', 'lint-free cloth'],
       uses: [{ agent: 'slide-grease', on: 'tuning-slides' }],
+      does: [greaseInTurn('every-slide')],
+      needs: ['water-out', 'mouthpiece-off', 'mouthpipe-brushed', 'washed'],
+      reaches: ['slides-greased'],
       mark: 'practice',
     },
   ],

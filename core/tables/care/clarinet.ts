@@ -1,3 +1,4 @@
+import { brush, cover, draw, free, join, liftOut, part, toAndFro, turn, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
@@ -58,7 +59,7 @@ export const clarinet: Page = {
       id: 'clarinet/thorough-clean',
       name: 'Thorough clean',
       part: 'lower-joint',
-      trigger: { kind: 'clock', limbs: { days: practice(30) }, words: 'monthly' },
+      trigger: { kind: 'clock', limbs: { months: practice(1) }, words: 'monthly' },
       severity: 'function',
       why: 'Holes, rods and keys collect what the daily swab does not reach.',
       mark: 'practice',
@@ -68,7 +69,7 @@ export const clarinet: Page = {
       id: 'clarinet/tone-holes',
       name: 'Clean finger and tone holes',
       part: 'upper-joint',
-      trigger: { kind: 'clock', limbs: { days: practice(91) }, words: 'monthly to every 3 months' },
+      trigger: { kind: 'clock', limbs: { months: practice(3) }, words: 'monthly to every 3 months' },
       severity: 'function',
       why: 'Dirt or spittle in a hole makes its note fuzzy or out of tune.',
       mark: 'practice',
@@ -81,11 +82,12 @@ export const clarinet: Page = {
       item: 'clarinet/join',
       part: 'mouthpiece',
       action: 'Mouthpiece and barrel together',
-      how: 'The barrel has no front: any way round.',
+      how: 'Cap and ligature come off it first. The barrel has no front: any way round.',
       minutes: 0.2,
       after: [],
       needs: ['hands-ready', 'case-open', 'reed-wetting', 'corks-ready'],
       harm: 'searching for a mark that is not there',
+      does: [free('ligature'), free('cap'), join('mouthpiece', 'barrel')],
       mark: 'practice',
     },
     {
@@ -98,6 +100,7 @@ export const clarinet: Page = {
       after: [],
       needs: ['hands-ready', 'case-open', 'reed-wetting', 'corks-ready'],
       harm: 'keys squeezed at the top',
+      does: [join('barrel', 'upper-joint')],
       mark: 'practice',
     },
     {
@@ -108,6 +111,7 @@ export const clarinet: Page = {
       minutes: 0.1,
       after: ['clarinet/mouthpiece-to-barrel', 'clarinet/barrel-to-upper'],
       harm: 'a crooked hold',
+      does: [turn('mouthpiece', 'barrel')],
       mark: 'practice',
     },
     {
@@ -122,6 +126,7 @@ export const clarinet: Page = {
       why: 'The upper lever rides over the lower; the long side keys pass close to the other joint.',
       harm: 'link bent or its cork rubbed off, side keys struck; the low register fails',
       cautions: ['Never a full turn: it drives keys under their neighbours.'],
+      does: [join('upper-joint', 'lower-joint')],
       mark: 'practice',
     },
     {
@@ -133,6 +138,7 @@ export const clarinet: Page = {
       after: [],
       needs: ['hands-ready', 'case-open', 'reed-wetting', 'corks-ready'],
       harm: 'lower keys squeezed',
+      does: [join('bell', 'lower-joint')],
       mark: 'practice',
     },
     {
@@ -145,6 +151,7 @@ export const clarinet: Page = {
       after: ['clarinet/line-up-mouthpiece', 'clarinet/upper-to-lower', 'clarinet/bell-on'],
       why: 'The thinnest part comes last.',
       harm: 'tip chipped during joining',
+      does: [liftOut('reed'), join('reed', 'mouthpiece')],
       mark: 'practice',
     },
     {
@@ -156,6 +163,7 @@ export const clarinet: Page = {
       after: ['clarinet/line-up-mouthpiece', 'clarinet/upper-to-lower', 'clarinet/bell-on'],
       why: 'The upper reed must swing free.',
       harm: 'choked tone, stripped screws, tip caught by the ring',
+      does: [join('ligature', 'mouthpiece')],
       mark: 'practice',
     },
     {
@@ -166,6 +174,7 @@ export const clarinet: Page = {
       minutes: 0.1,
       after: ['clarinet/reed-on', 'clarinet/ligature-on'],
       harm: 'tip brushed by a sleeve',
+      does: [join('cap', 'mouthpiece')],
       mark: 'practice',
     },
 
@@ -180,6 +189,7 @@ export const clarinet: Page = {
       needs: ['reed-off'],
       why: 'It would ride against the swab hand.',
       harm: 'a lost ligature',
+      does: [part('ligature', 'mouthpiece')],
       mark: 'practice',
     },
     {
@@ -198,6 +208,7 @@ export const clarinet: Page = {
       method: { id: 'clarinet-swab-path', choices: ['whole'] },
       thread: { in: 'bell', out: 'mouthpiece' },
       alsoDoes: ['clarinet/dry-mouthpiece'],
+      does: [draw('bell', 'lower-joint', 'upper-joint', 'barrel', 'mouthpiece')],
       mark: 'practice',
     },
     {
@@ -210,6 +221,7 @@ export const clarinet: Page = {
       after: ['clarinet/ligature-off'],
       harm: 'a chipped tip',
       method: { id: 'clarinet-swab-path', choices: ['body-only'] },
+      does: [part('mouthpiece', 'barrel')],
       mark: 'practice',
     },
     {
@@ -218,12 +230,12 @@ export const clarinet: Page = {
       part: 'barrel',
       action: 'Barrel with mouthpiece off: turned, not rocked',
       minutes: 0.15,
-      reaches: ['mouthpiece-off'],
       after: ['clarinet/ligature-off'],
       why: 'The mouthpiece gets its own care.',
       harm: 'a chipped tip',
       cautions: [NOT_ON_KEYS],
       method: { id: 'clarinet-swab-path', choices: ['by-joint'] },
+      does: [part('barrel', 'upper-joint')],
       mark: 'practice',
     },
     {
@@ -242,6 +254,7 @@ export const clarinet: Page = {
       supplies: ['swab'],
       method: { id: 'clarinet-swab-path', choices: ['by-joint'] },
       thread: { in: 'barrel', out: 'barrel' },
+      does: [toAndFro('barrel', 'mouthpiece')],
       mark: 'practice',
     },
     {
@@ -257,6 +270,7 @@ export const clarinet: Page = {
       cautions: [GENTLE_PULL],
       supplies: ['swab'],
       method: { id: 'clarinet-swab-path', choices: ['body-only'] },
+      does: [toAndFro('mouthpiece')],
       mark: 'practice',
     },
     {
@@ -274,6 +288,7 @@ export const clarinet: Page = {
       supplies: ['swab'],
       method: { id: 'clarinet-swab-path', choices: ['body-only'] },
       thread: { in: 'bell', out: 'barrel' },
+      does: [draw('bell', 'lower-joint', 'upper-joint', 'barrel')],
       mark: 'practice',
     },
     {
@@ -287,6 +302,7 @@ export const clarinet: Page = {
       harm: 'a bent link',
       cautions: [NOT_ON_KEYS],
       method: { id: 'clarinet-swab-path', choices: ['by-joint'] },
+      does: [part('upper-joint', 'lower-joint')],
       mark: 'practice',
     },
     {
@@ -297,20 +313,40 @@ export const clarinet: Page = {
       minutes: 0.1,
       after: ['clarinet/ligature-off', 'clarinet/pull-through-whole', 'clarinet/pull-through-body'],
       harm: 'a ring of water left in its socket',
+      does: [part('bell', 'lower-joint')],
+      must: true,
       mark: 'practice',
     },
     {
       id: 'clarinet/part-after-pull',
       item: 'clarinet/take-apart',
       part: 'lower-joint',
-      action: 'Lower joint off, upper joint off, then the barrel: link lifted, small turns',
+      action: 'Lower joint off, then the upper joint off the barrel: link lifted, small turns',
       minutes: 0.4,
-      reaches: ['mouthpiece-off', 'parted'],
+      reaches: ['parted'],
       after: ['clarinet/bell-off'],
       why: 'The levers overlap.',
       harm: 'a bent link',
       cautions: [NOT_ON_KEYS],
       method: { id: 'clarinet-swab-path', choices: ['whole', 'body-only'] },
+      does: [part('lower-joint', 'upper-joint'), part('barrel', 'upper-joint')],
+      must: true,
+      mark: 'practice',
+    },
+    {
+      id: 'clarinet/mouthpiece-from-barrel',
+      item: 'clarinet/take-apart',
+      part: 'mouthpiece',
+      action: 'Mouthpiece off the barrel, turned, not rocked',
+      minutes: 0.1,
+      after: ['clarinet/barrel-off', 'clarinet/part-after-pull'],
+      needs: ['mouthpiece-dry'],
+      reaches: ['mouthpiece-off'],
+      must: true,
+      why: 'Each has its own place in the case, and the barrel’s socket is dried.',
+      harm: 'a ring of water left between them',
+      method: { id: 'clarinet-swab-path', choices: ['whole', 'by-joint'] },
+      does: [part('mouthpiece', 'barrel')],
       mark: 'practice',
     },
     {
@@ -333,6 +369,7 @@ export const clarinet: Page = {
       cautions: [STOP_IF_STUCK],
       supplies: ['swab'],
       method: { id: 'clarinet-swab-path', choices: ['by-joint'] },
+      does: [draw('upper-joint')],
       mark: 'one-voice',
     },
     {
@@ -355,6 +392,7 @@ export const clarinet: Page = {
       cautions: [STOP_IF_STUCK],
       supplies: ['swab'],
       method: { id: 'clarinet-swab-path', choices: ['by-joint'] },
+      does: [draw('lower-joint')],
       mark: 'one-voice',
     },
     {
@@ -367,6 +405,7 @@ export const clarinet: Page = {
       after: ['clarinet/bell-off'],
       supplies: ['swab'],
       method: { id: 'clarinet-swab-path', choices: ['by-joint'] },
+      does: [draw('bell')],
       mark: 'estimate',
     },
     {
@@ -382,23 +421,26 @@ export const clarinet: Page = {
         'clarinet/swab-bell',
         'clarinet/swab-mouthpiece',
         'clarinet/part-after-pull',
+        'clarinet/mouthpiece-from-barrel',
       ],
       why: 'They keep a ring of water the swab does not reach.',
       harm: 'damp at the tenons',
       cautions: ['Cloth and damp stay off the tenon cork: it frays, swells and comes loose.'],
       supplies: ['swab'],
+      does: [wipe('sockets')],
       mark: 'practice',
     },
     {
       id: 'clarinet/cap-with-mouthpiece',
       item: 'clarinet/take-apart',
       part: 'mouthpiece',
-      action: 'Cap and ligature with the mouthpiece',
+      action: 'Ligature and cap back on the mouthpiece',
       minutes: 0.15,
-      after: ['clarinet/swab-mouthpiece', 'clarinet/wipe-mouthpiece-alone', 'clarinet/part-after-pull'],
+      after: ['clarinet/swab-mouthpiece', 'clarinet/wipe-mouthpiece-alone', 'clarinet/mouthpiece-from-barrel'],
       needs: ['washed'],
       must: true,
       harm: 'a rolling mouthpiece, a chipped tip',
+      does: [cover('mouthpiece')],
       mark: 'practice',
     },
 
@@ -419,6 +461,7 @@ export const clarinet: Page = {
         { agent: 'cotton-bud', on: 'tone-holes' },
         { agent: 'pipe-cleaner', on: 'tone-holes' },
       ],
+      does: [brush('tone-holes')],
       mark: 'practice',
     },
     {
@@ -431,6 +474,8 @@ export const clarinet: Page = {
       after: ['clarinet/bud-holes'],
       needs: ['keys-clean'],
       supplies: ['polishing cloth'],
+      does: [wipe('keys')],
+      alsoDoes: ['keyed/wipe-keys'],
       mark: 'practice',
     },
   ],

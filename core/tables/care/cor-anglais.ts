@@ -1,4 +1,6 @@
+import { brush, draw, dry, grease, join, part, rinse, take } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
+import { general } from '#core/explain/explained.ts';
 
 /** What the cor anglais adds to the oboe: a bocal between reed and top joint. Minutes per step are estimates. */
 export const corAnglais: Page = {
@@ -22,18 +24,43 @@ export const corAnglais: Page = {
       why: 'Much water gathers there, and it is the thinnest metal.',
       mark: 'general',
     },
+    {
+      id: 'cor-anglais/bocal-rinse',
+      name: 'Rinse the bocal',
+      part: 'bocal',
+      trigger: { kind: 'clock', limbs: { months: general(1) }, words: 'monthly' },
+      severity: 'function',
+      why: 'Scale narrows the bocal.',
+      mark: 'general',
+    },
   ],
   steps: [
     {
       id: 'cor-anglais/strap',
       item: 'cor-anglais/bocal',
       part: 'upper-joint',
-      action: 'Strap or peg, if used',
+      action: 'Strap or peg on, if you use one',
       minutes: 0.2,
       after: ['oboe/look-at-links'],
       onlyIf: 'Do you use a strap or a peg?',
       why: 'Before anything thin stands out at the top.',
       harm: 'bocal knocked off',
+      does: [take('strap')],
+      mark: 'general',
+    },
+    {
+      id: 'cor-anglais/grease-bocal-cork',
+      item: 'cor-anglais/bocal',
+      part: 'bocal',
+      action: 'Bocal cork greased if it is dry',
+      minutes: 0.2,
+      after: [],
+      needs: ['hands-ready', 'case-open'],
+      onlyIf: 'Is the cork of the bocal dry?',
+      harm: 'a forced, bent bocal',
+      supplies: ['cork grease'],
+      uses: [{ agent: 'cork-grease', on: 'tenons' }],
+      does: [grease('reed-cork')],
       mark: 'general',
     },
     {
@@ -42,8 +69,9 @@ export const corAnglais: Page = {
       part: 'bocal',
       action: 'Bocal in, small turns, gripped at its corked end, never at the bend',
       minutes: 0.3,
-      after: ['oboe/look-at-links', 'cor-anglais/strap'],
+      after: ['oboe/look-at-links', 'cor-anglais/strap', 'cor-anglais/grease-bocal-cork'],
       harm: 'bocal bent',
+      does: [join('bocal', 'upper-joint')],
       mark: 'general',
     },
     {
@@ -54,6 +82,7 @@ export const corAnglais: Page = {
       minutes: 0.2,
       after: ['cor-anglais/bocal-in', 'double-reed/lamp'],
       harm: 'a split reed',
+      does: [join('reed', 'bocal')],
       mark: 'general',
     },
     {
@@ -67,6 +96,7 @@ export const corAnglais: Page = {
       reaches: ['bocal-off'],
       must: true,
       harm: 'bocal used as a lever',
+      does: [part('bocal', 'upper-joint')],
       mark: 'general',
     },
     {
@@ -80,6 +110,35 @@ export const corAnglais: Page = {
       must: true,
       harm: 'scale in the bocal',
       supplies: ['small swab'],
+      does: [draw('bocal')],
+      mark: 'general',
+    },
+    {
+      id: 'cor-anglais/strap-off',
+      item: 'cor-anglais/bocal-off',
+      part: 'upper-joint',
+      action: 'Strap or peg off, if you use one',
+      minutes: 0.1,
+      after: ['cor-anglais/bocal-out'],
+      reaches: ['bocal-off'],
+      harm: 'the body hangs askew while its joints are turned',
+      does: [],
+      mark: 'general',
+    },
+    {
+      id: 'cor-anglais/rinse-bocal',
+      item: 'cor-anglais/bocal-rinse',
+      part: 'bocal',
+      action: 'Bocal rinsed with lukewarm water and a bocal brush, dried',
+      minutes: 2,
+      after: ['cor-anglais/bocal-out', 'cor-anglais/swab-bocal'],
+      reaches: ['washed'],
+      supplies: ['bocal brush'],
+      uses: [
+        { agent: 'cool-water', on: 'bocal' },
+        { agent: 'flexible-brush', on: 'bocal' },
+      ],
+      does: [rinse('bocal'), brush('bocal'), dry('bocal')],
       mark: 'general',
     },
   ],

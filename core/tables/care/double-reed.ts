@@ -1,3 +1,4 @@
+import { dry, free, liftOut, look, rinse, soak, stow, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice } from '#core/explain/explained.ts';
 
@@ -62,6 +63,7 @@ export const doubleReed: Page = {
       cautions: ['Never squeeze, twist or clip a dry reed: it cracks at once.'],
       method: { id: 'wetting-double-reeds', choices: ['room-water'] },
       uses: [{ agent: 'cool-water', on: 'double-reed' }],
+      does: [soak('reed', 'cup')],
       mark: 'one-voice',
     },
     {
@@ -77,6 +79,7 @@ export const doubleReed: Page = {
       harm: 'a dry reed; standing about',
       cautions: ['Never squeeze, twist or clip a dry reed: it cracks at once.'],
       method: { id: 'wetting-double-reeds', choices: ['mouth'] },
+      does: [soak('reed', 'mouth')],
       mark: 'practice',
     },
     {
@@ -94,6 +97,7 @@ export const doubleReed: Page = {
       cautions: ['Never squeeze, twist or clip a dry reed: it cracks at once.'],
       method: { id: 'wetting-double-reeds', choices: ['warm-water'] },
       uses: [{ agent: 'cool-water', on: 'double-reed' }],
+      does: [soak('reed', 'cup')],
       mark: 'practice',
     },
     {
@@ -105,6 +109,7 @@ export const doubleReed: Page = {
       after: ['double-reed/into-cup', 'double-reed/into-mouth', 'double-reed/into-warm-cup'],
       why: 'One blade shades the other’s crack.',
       harm: 'a split reed blamed on the instrument',
+      does: [liftOut('reed'), look('reed')],
       mark: 'practice',
     },
     {
@@ -119,6 +124,7 @@ export const doubleReed: Page = {
       why: 'Blades are not a handle.',
       harm: 'split blades, a tube left in the well',
       supplies: ['vented reed case'],
+      does: [free('reed'), wipe('reed'), stow('reed')],
       mark: 'practice',
     },
     {
@@ -131,6 +137,7 @@ export const doubleReed: Page = {
       after: [],
       needs: ['reed-off'],
       uses: [{ agent: 'cool-water', on: 'double-reed' }],
+      does: [rinse('reeds'), dry('reeds')],
       mark: 'practice',
     },
   ],

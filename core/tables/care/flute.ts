@@ -1,3 +1,4 @@
+import { draw, hold, join, part, toAndFro, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
@@ -54,6 +55,7 @@ export const flute: Page = {
       when: { finish: ['silver', 'nickel-silver'] },
       harm: 'a scored tenon',
       cautions: ['No grease on metal tenons: it holds grit.'],
+      does: [wipe('tenons')],
       mark: 'general',
     },
     {
@@ -66,6 +68,7 @@ export const flute: Page = {
       needs: ['hands-ready', 'case-open'],
       when: { body: ['wood', 'metal', 'plastic'] },
       harm: 'a scored tenon',
+      does: [wipe('tenons')],
       mark: 'general',
     },
     {
@@ -77,6 +80,7 @@ export const flute: Page = {
       after: [],
       needs: ['hands-ready', 'case-open'],
       harm: 'bent rods: the usual first repair',
+      does: [hold('body')],
       mark: 'general',
     },
     {
@@ -90,6 +94,7 @@ export const flute: Page = {
       why: 'A tilted tenon cuts its socket; plate and riser are soldered on.',
       harm: 'a worn, leaking head joint, a loosened riser',
       cautions: ['Never by the lip plate.'],
+      does: [join('head-joint', 'body')],
       mark: 'general',
     },
     {
@@ -103,6 +108,7 @@ export const flute: Page = {
       when: { finish: ['silver', 'nickel-silver'] },
       why: 'Its tenon is the shortest.',
       harm: 'foot keys bent, a leak',
+      does: [join('foot-joint', 'body')],
       mark: 'general',
     },
     {
@@ -115,6 +121,8 @@ export const flute: Page = {
       reaches: ['parted'],
       when: { finish: ['silver', 'nickel-silver'] },
       harm: 'bent foot rods',
+      does: [part('foot-joint', 'body')],
+      must: true,
       mark: 'general',
     },
     {
@@ -126,6 +134,8 @@ export const flute: Page = {
       after: [],
       reaches: ['parted', 'mouthpiece-off'],
       harm: 'a loosened riser',
+      does: [part('head-joint', 'body')],
+      must: true,
       mark: 'general',
     },
     {
@@ -149,6 +159,7 @@ export const flute: Page = {
       cautions: ['The rod’s end stays covered: bare, it scratches.'],
       supplies: ['silk cloth on its rod'],
       thread: { in: 'head-joint', out: 'head-joint' },
+      does: [toAndFro('head-joint')],
       mark: 'practice',
     },
     {
@@ -172,6 +183,7 @@ export const flute: Page = {
       cautions: ['Wood must not stay wet.'],
       supplies: ['silk cloth on its rod'],
       thread: { in: 'body', out: 'body' },
+      does: [draw('body')],
       mark: 'practice',
     },
     {
@@ -184,6 +196,7 @@ export const flute: Page = {
       reaches: ['bore-dry', 'swab-used'],
       when: { finish: ['silver', 'nickel-silver'] },
       supplies: ['silk cloth on its rod'],
+      does: [draw('foot-joint')],
       mark: 'practice',
     },
     {
@@ -195,6 +208,7 @@ export const flute: Page = {
       after: ['flute/swab-head', 'flute/swab-body', 'flute/swab-foot'],
       reaches: ['sockets-dry', 'swab-used'],
       harm: 'pads sit in damp',
+      does: [wipe('tenons')],
       mark: 'practice',
     },
     {
@@ -209,6 +223,7 @@ export const flute: Page = {
       cautions: ['Flammable: no flame, open window.', 'Metal head only; never over pads.'],
       supplies: ['alcohol pad'],
       uses: [{ agent: 'rubbing-alcohol', on: 'lip-plate' }],
+      does: [wipe('lip-plate')],
       mark: 'practice',
     },
     {
@@ -222,6 +237,7 @@ export const flute: Page = {
       harm: 'film where the lips go',
       cautions: ['No alcohol on wood or plastic.'],
       uses: [{ agent: 'cool-water', on: 'lip-plate' }],
+      does: [wipe('lip-plate')],
       mark: 'practice',
     },
   ],

@@ -1,3 +1,4 @@
+import { brush, drain, dry, free, join, lay, look, part, rinse, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, general, practice } from '#core/explain/explained.ts';
 
@@ -81,7 +82,7 @@ export const highlandPipes: Page = {
       id: 'highland-pipes/mould',
       name: 'Look and smell for mould',
       part: 'bag',
-      trigger: { kind: 'clock', limbs: { days: estimate(30) }, words: 'monthly, an estimate' },
+      trigger: { kind: 'clock', limbs: { months: estimate(1) }, words: 'monthly, an estimate' },
       severity: 'person',
       why: 'Mould in the bag is breathed in.',
       mark: 'estimate',
@@ -90,7 +91,7 @@ export const highlandPipes: Page = {
       id: 'highland-pipes/seasoning',
       name: 'Season the hide bag by its leaflet',
       part: 'bag',
-      trigger: { kind: 'clock', limbs: { days: general(120) }, words: 'every 3–6 months' },
+      trigger: { kind: 'clock', limbs: { months: general(4) }, words: 'every 3–6 months' },
       severity: 'lasting',
       why: 'Seasoning keeps hide airtight and supple; the maker’s leaflet says how.',
       mark: 'general',
@@ -140,6 +141,7 @@ export const highlandPipes: Page = {
       after: [],
       needs: ['hands-ready', 'case-open'],
       harm: 'drones drift, bag leaks',
+      does: [look('tenor-drones')],
       mark: 'general',
     },
     {
@@ -151,6 +153,7 @@ export const highlandPipes: Page = {
       after: [],
       needs: ['hands-ready', 'case-open'],
       harm: 'blowing against a leak',
+      does: [look('blowpipe')],
       mark: 'general',
     },
     {
@@ -162,6 +165,7 @@ export const highlandPipes: Page = {
       minutes: 1,
       after: ['highland-pipes/feel-hemp'],
       harm: 'a reed dropped into the bag',
+      does: [join('tenor-drones', 'bag'), join('bass-drone', 'bag')],
       mark: 'general',
     },
     {
@@ -172,6 +176,7 @@ export const highlandPipes: Page = {
       minutes: 0.2,
       after: ['highland-pipes/try-valve'],
       harm: 'mouthpiece twisted off line',
+      does: [join('blowpipe', 'blowpipe-stock')],
       mark: 'general',
     },
     {
@@ -183,6 +188,7 @@ export const highlandPipes: Page = {
       after: ['highland-pipes/drones-in', 'highland-pipes/blowpipe-in'],
       why: 'The reed is bare only for seconds.',
       harm: 'crushed chanter reed',
+      does: [part('cap', 'chanter'), join('chanter', 'chanter-stock')],
       mark: 'general',
     },
     {
@@ -195,6 +201,7 @@ export const highlandPipes: Page = {
       after: ['highland-pipes/chanter-in'],
       why: 'Warm reeds rise; the chanter is the fixed point.',
       harm: 'chasing drones on a cold chanter',
+      does: [],
       mark: 'estimate',
     },
     {
@@ -208,6 +215,7 @@ export const highlandPipes: Page = {
       reaches: ['water-out'],
       must: true,
       harm: 'water runs to the reeds',
+      does: [drain('blowpipe')],
       mark: 'practice',
     },
     {
@@ -221,6 +229,7 @@ export const highlandPipes: Page = {
       reaches: ['water-out'],
       must: true,
       harm: 'water runs to the reeds',
+      does: [drain('blowpipe')],
       mark: 'practice',
     },
     {
@@ -241,6 +250,7 @@ export const highlandPipes: Page = {
       },
       why: 'Its seat tells how wet the rest is.',
       harm: 'drones opened for nothing',
+      does: [part('chanter', 'chanter-stock'), wipe('chanter'), look('chanter')],
       mark: 'practice',
     },
     {
@@ -252,6 +262,7 @@ export const highlandPipes: Page = {
       after: ['highland-pipes/chanter-out'],
       must: true,
       harm: 'crushed reed',
+      does: [join('cap', 'chanter')],
       mark: 'practice',
     },
     {
@@ -262,6 +273,7 @@ export const highlandPipes: Page = {
       minutes: 0.4,
       after: ['highland-pipes/cap-chanter'],
       supplies: ['brushes'],
+      does: [brush('chanter-stock')],
       mark: 'practice',
     },
     {
@@ -276,6 +288,7 @@ export const highlandPipes: Page = {
       harm: 'a fouled valve',
       method: { id: 'pipes-valve-rinse', choices: ['every-play'] },
       uses: [{ agent: 'cool-water', on: 'blowpipe' }],
+      does: [part('blowpipe', 'blowpipe-stock'), part('blowpipe-valve', 'blowpipe-stock'), rinse('blowpipe-valve')],
       mark: 'practice',
     },
     {
@@ -288,6 +301,7 @@ export const highlandPipes: Page = {
       when: { blowpipeValve: ['in-line'] },
       harm: 'a fouled valve',
       method: { id: 'pipes-valve-rinse', choices: ['weekly'] },
+      does: [part('blowpipe', 'blowpipe-stock'), part('blowpipe-valve', 'blowpipe-stock'), wipe('blowpipe-valve')],
       mark: 'general',
     },
     {
@@ -300,6 +314,7 @@ export const highlandPipes: Page = {
       when: { blowpipeValve: ['in-line'] },
       harm: 'a valve that fouls needs a peroxide soak',
       uses: [{ agent: 'cool-water', on: 'blowpipe' }],
+      does: [rinse('blowpipe-valve'), dry('blowpipe-valve')],
       mark: 'general',
     },
     {
@@ -314,6 +329,7 @@ export const highlandPipes: Page = {
       harm: 'germs where the lips go',
       supplies: ['brushes'],
       when: { blowpipeValve: ['in-line'] },
+      does: [brush('blowpipe')],
       mark: 'practice',
     },
     {
@@ -329,6 +345,7 @@ export const highlandPipes: Page = {
       cautions: ['Never bend the flap.'],
       supplies: ['brushes'],
       when: { blowpipeValve: ['flap'] },
+      does: [part('blowpipe', 'blowpipe-stock'), brush('blowpipe')],
       mark: 'practice',
     },
     {
@@ -340,6 +357,7 @@ export const highlandPipes: Page = {
       after: ['highland-pipes/brush-blowpipe', 'highland-pipes/brush-blowpipe-flap'],
       reaches: ['bore-dry', 'swab-used'],
       supplies: ['brushes'],
+      does: [brush('blowpipe-stock')],
       mark: 'practice',
     },
     {
@@ -351,6 +369,7 @@ export const highlandPipes: Page = {
       after: ['highland-pipes/chanter-out', 'highland-pipes/cap-chanter'],
       calledBy: { look: 'highland-pipes/chanter-out', answers: ['dry'] },
       reaches: ['bore-dry', 'swab-used'],
+      does: [free('tenor-drones'), look('tenor-drones'), brush('tenor-drones')],
       mark: 'practice',
     },
     {
@@ -363,6 +382,7 @@ export const highlandPipes: Page = {
       calledBy: { look: 'highland-pipes/chanter-out', answers: ['mist'] },
       reaches: ['bore-dry', 'swab-used'],
       supplies: ['brushes'],
+      does: [free('tenor-drones'), free('bass-drone'), brush('bag')],
       mark: 'practice',
     },
     {
@@ -379,6 +399,7 @@ export const highlandPipes: Page = {
       harm: 'a wet drone reed shuts',
       cautions: ['Mind a drone valve.', 'Small and larger brush: pull-through swabs stick in narrow bores.'],
       supplies: ['brushes'],
+      does: [free('tenor-drones'), free('bass-drone'), brush('tenor-drones'), brush('bass-drone')],
       mark: 'practice',
     },
     {
@@ -391,6 +412,7 @@ export const highlandPipes: Page = {
       needs: ['bore-dry'],
       when: { bag: ['synthetic'] },
       harm: 'mould',
+      does: [],
       mark: 'practice',
     },
     {
@@ -405,6 +427,7 @@ export const highlandPipes: Page = {
       when: { bag: ['hide'] },
       harm: 'hide dries out and cracks',
       method: { id: 'hide-bag', choices: ['closed'] },
+      does: [],
       mark: 'practice',
     },
     {
@@ -418,6 +441,7 @@ export const highlandPipes: Page = {
       when: { bag: ['hide'] },
       harm: 'hide that dries out cracks',
       method: { id: 'hide-bag', choices: ['opened-to-dry'] },
+      does: [],
       mark: 'practice',
     },
     {
@@ -431,6 +455,7 @@ export const highlandPipes: Page = {
       closing: true,
       must: true,
       harm: 'scratched mounts',
+      does: [lay('bag')],
       mark: 'practice',
     },
     {
@@ -441,6 +466,7 @@ export const highlandPipes: Page = {
       minutes: 2,
       after: [],
       harm: 'an hour lost on a leak',
+      does: [look('bag')],
       mark: 'general',
     },
     {
@@ -458,6 +484,7 @@ export const highlandPipes: Page = {
           { id: 'mouldy', words: 'Smells or mould' },
         ],
       },
+      does: [look('bag')],
       mark: 'estimate',
     },
     {
@@ -469,6 +496,7 @@ export const highlandPipes: Page = {
       after: ['highland-pipes/smell'],
       calledBy: { look: 'highland-pipes/smell', answers: ['mouldy'] },
       cautions: ['Do not play it until it is clean: mould is breathed in.'],
+      does: [dry('bag')],
       mark: 'practice',
     },
     {
@@ -480,6 +508,7 @@ export const highlandPipes: Page = {
       after: [],
       cautions: ['Follow the leaflet of the bag and of the seasoning.'],
       supplies: ['seasoning for the bag'],
+      does: [],
       mark: 'general',
     },
     {
@@ -491,6 +520,7 @@ export const highlandPipes: Page = {
       after: [],
       supplies: ['hemp', 'wax'],
       uses: [{ agent: 'tenon-wax', on: 'hemp-joints' }],
+      does: [],
       mark: 'practice',
     },
     {
@@ -506,6 +536,7 @@ export const highlandPipes: Page = {
       ],
       supplies: ['mouthpiece spray'],
       uses: [{ agent: 'mouthpiece-spray', on: 'blowpipe' }],
+      does: [],
       mark: 'practice',
     },
   ],

@@ -1,3 +1,4 @@
+import { drain, hold } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 
 /** Baritone, euphonium, tuba: weight, and lower slides. Minutes per step are estimates. */
@@ -35,6 +36,7 @@ export const lowBrass: Page = {
       reaches: ['lifted'],
       why: 'Slides are not handles.',
       harm: 'a locked valve, a dent',
+      does: [hold('valve-block')],
       mark: 'general',
     },
     {
@@ -43,9 +45,11 @@ export const lowBrass: Page = {
       part: 'valve-slides',
       action: 'Water out of the lower slides too, turning the horn',
       minutes: 0.5,
-      after: [],
-      needs: ['water-out'],
+      after: ['brass/water-keys'],
+      needs: ['slides-tried'],
       harm: 'water in the valves',
+      does: [drain('valve-slides')],
+      reaches: ['water-out'],
       mark: 'practice',
     },
   ],

@@ -1,3 +1,4 @@
+import { blot, draw, grease, join, look, part, toAndFro, wipe, work } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
@@ -62,6 +63,7 @@ export const oboe: Page = {
       needs: ['hands-ready', 'case-open', 'corks-ready', 'reed-wetting'],
       harm: 'bridge cork rubbed off; the key then lies badly and is thought bent',
       cautions: ['Never a full turn: it drives keys under their neighbours.', 'Hands on wood, never a full turn.'],
+      does: [join('upper-joint', 'lower-joint')],
       mark: 'practice',
     },
     {
@@ -73,6 +75,7 @@ export const oboe: Page = {
       after: [],
       needs: ['hands-ready', 'case-open', 'corks-ready', 'reed-wetting'],
       harm: 'link pushed under and bent',
+      does: [join('bell', 'lower-joint')],
       mark: 'practice',
     },
     {
@@ -83,6 +86,7 @@ export const oboe: Page = {
       minutes: 0.2,
       after: ['oboe/upper-to-lower', 'oboe/bell-on'],
       harm: 'a leak hunted in the reed',
+      does: [look('links'), work('keys')],
       mark: 'general',
     },
     {
@@ -96,6 +100,7 @@ export const oboe: Page = {
       harm: 'tube torn from the reed',
       supplies: ['cork grease'],
       uses: [{ agent: 'cork-grease', on: 'tube-cork' }],
+      does: [grease('reed-cork')],
       mark: 'practice',
     },
     {
@@ -109,6 +114,7 @@ export const oboe: Page = {
       why: 'The tip ends at one knock on tooth or sleeve.',
       harm: 'the reed lost',
       cautions: ['Never by the blades.'],
+      does: [join('reed', 'upper-joint')],
       mark: 'practice',
     },
     {
@@ -121,6 +127,8 @@ export const oboe: Page = {
       needs: ['reed-off', 'bocal-off'],
       reaches: ['parted'],
       harm: 'a bent link',
+      does: [part('bell', 'lower-joint')],
+      must: true,
       mark: 'practice',
     },
     {
@@ -134,6 +142,8 @@ export const oboe: Page = {
       reaches: ['parted'],
       harm: 'bridge cork rubbed off',
       cautions: ['Laid down keys up: whatever is set on its keys bends them.'],
+      does: [part('upper-joint', 'lower-joint')],
+      must: true,
       mark: 'practice',
     },
     {
@@ -157,6 +167,7 @@ export const oboe: Page = {
       cautions: ['Never force: the tail cord draws it back.'],
       supplies: ['swab'],
       thread: { in: 'lower-joint', out: 'lower-joint' },
+      does: [draw('lower-joint')],
       mark: 'practice',
     },
     {
@@ -181,6 +192,7 @@ export const oboe: Page = {
       cautions: ['The top bore is narrow: never force. A stuck swab is the bench’s.'],
       supplies: ['swab'],
       thread: { in: 'upper-joint', out: 'upper-joint' },
+      does: [draw('upper-joint')],
       mark: 'practice',
     },
     {
@@ -196,6 +208,7 @@ export const oboe: Page = {
       why: 'Without a tail cord a pull-through is not started on the upper joint: stuck, it cannot be drawn back.',
       harm: 'wet wood and pads in a closed case',
       supplies: ['oboe feather'],
+      does: [toAndFro('upper-joint')],
       mark: 'general',
     },
     {
@@ -211,6 +224,7 @@ export const oboe: Page = {
       cautions: ['Skin pads: press and release only.'],
       supplies: ['plain absorbent paper'],
       uses: [{ agent: 'plain-paper', on: 'pads' }],
+      does: [blot('pads')],
       mark: 'practice',
     },
     {
@@ -224,6 +238,7 @@ export const oboe: Page = {
       harm: 'damp at the tenons',
       cautions: ['Cloth and damp stay off the tenon cork.'],
       supplies: ['swab'],
+      does: [wipe('sockets')],
       mark: 'practice',
     },
   ],

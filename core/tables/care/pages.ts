@@ -42,10 +42,15 @@ const oboeJoints: PageUse = { page: oboe, without: ['oboe/reed-in', 'oboe/light-
 const windUnserviced: PageUse = { page: wind, without: ['wind/bench-service'] };
 /** At home the pipes are laid out to dry, not cased. */
 const windUncased: PageUse = { page: wind, without: ['wind/bench-service', 'wind/case-away'] };
-const sax = pages(wind, swab, keyed, singleReed, saxophone);
+const keyedSaxophone: PageUse = { page: keyed, without: ['keyed/prop-open'] };
+const sax = pages(wind, swab, keyedSaxophone, singleReed, saxophone);
 /** Only the small ones are lifted round the valve block with one hand. */
 const lowPistonBrass: PageUse = { page: pistonBrass, without: ['piston-brass/lift-by-block'] };
 const lowByTubing: PageUse = { page: lowBrass, without: ['low-brass/lift'] };
+/** Its one slide with a mark is set as it is lifted out. */
+const brassOneMark: PageUse = { page: brass, without: ['brass/slides-to-marks'] };
+/** The bassoon wipes its keys with its metal, a saxophone names the keys it leaves ajar. */
+const keyedBassoon: PageUse = { page: keyed, without: ['keyed/wipe-keys'] };
 /** A horn is emptied by turning it and pulling slides. */
 const brassTurned: PageUse = { page: brass, without: ['brass/empty-water', 'brass/water-keys'] };
 const pistons = pages(wind, brass, pistonBrass);
@@ -61,7 +66,7 @@ export const PAGES_OF = {
   'baritone-saxophone': sax,
   oboe: pages(wind, swab, keyed, tenons, inWood, doubleReed, oboe),
   'cor-anglais': pages(wind, swab, keyed, tenons, inWood, doubleReed, oboeJoints, corAnglais),
-  bassoon: pages(wind, swab, keyed, tenons, doubleReed, bassoon),
+  bassoon: pages(wind, swab, keyedBassoon, tenons, doubleReed, bassoon),
   flute: pages(wind, swab, keyed, flute),
   piccolo: pages(wind, swab, keyed, inWood, flute, piccolo),
   'bamboo-flute': pages(windUnserviced, swab, bambooFlute),
@@ -75,12 +80,12 @@ export const PAGES_OF = {
   euphonium: lowPistons,
   tuba: pages(
     wind,
-    brass,
+    brassOneMark,
     lowByTubing,
     tuba,
     withPistons,
     { page: rotaryBrass, when: { valves: ['rotary'] } },
     { page: rotaryTuba, when: { valves: ['rotary'] } },
   ),
-  sousaphone: pages(wind, brass, lowPistonBrass, lowByTubing, tuba, sousaphone),
+  sousaphone: pages(wind, brassOneMark, lowPistonBrass, lowByTubing, tuba, sousaphone),
 } as const satisfies Record<KindId, readonly PageUse[]>;

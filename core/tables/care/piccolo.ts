@@ -26,6 +26,7 @@ export const piccolo: Page = {
       needs: ['hands-ready'],
       reaches: ['warmed'],
       harm: 'a crack',
+      does: [],
       mark: 'general',
     },
   ],

@@ -1,3 +1,20 @@
+import {
+  brush,
+  dry,
+  grease,
+  hold,
+  join,
+  liftOut,
+  oil,
+  oilInTurn,
+  part,
+  push,
+  rinse,
+  soak,
+  wipe,
+  wipeOff,
+  work,
+} from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
@@ -41,6 +58,7 @@ export const pistonBrass: Page = {
       },
       severity: 'lasting',
       why: 'Film in the mouthpipe narrows the bore, and red rot begins there.',
+      blockedBy: 'brass/stuck',
       mark: 'practice',
     },
     {
@@ -51,9 +69,9 @@ export const pistonBrass: Page = {
         kind: 'clock-by-method',
         method: 'brass-bath-interval',
         limbs: {
-          monthly: { days: practice(30) },
-          '2-months': { days: practice(61) },
-          '3-months': { days: practice(91) },
+          monthly: { months: practice(1) },
+          '2-months': { months: practice(2) },
+          '3-months': { months: practice(3) },
         },
       },
       severity: 'lasting',
@@ -75,6 +93,7 @@ export const pistonBrass: Page = {
       reaches: ['lifted'],
       why: 'Slides are not handles.',
       harm: 'a locked valve, a dent',
+      does: [hold('valve-block')],
       mark: 'general',
     },
     {
@@ -85,6 +104,9 @@ export const pistonBrass: Page = {
       minutes: 0.2,
       after: ['brass/water-keys'],
       harm: 'a bent slide',
+      does: [push('main-slide')],
+      needs: ['slides-greased', 'washed'],
+      must: true,
       mark: 'practice',
     },
 
@@ -97,12 +119,14 @@ export const pistonBrass: Page = {
         'One valve at a time: unscrew, lift half-way, oil the flat wall near the top, lower, find the guide, snug the cap',
       minutes: 0.4,
       repeats: { kind: 'fixed', count: practice(3), noun: 'valve' },
-      after: ['brass/water-keys', 'brass/wipe-outside', 'piston-brass/push-slides-in'],
+      after: [],
       harm: 'slow or sticking valves',
       cautions: ['Never spin a valve by its stem: it unscrews.', 'Valve oil only; no slide grease on pistons.'],
       supplies: ['valve oil'],
       method: { id: 'valve-oil-method', choices: ['half-out'] },
       uses: [{ agent: 'piston-oil', on: 'pistons' }],
+      does: [oilInTurn('pistons')],
+      needs: ['water-out', 'wiped', 'slides-greased', 'washed', 'mouthpipe-brushed'],
       mark: 'practice',
     },
     {
@@ -113,7 +137,7 @@ export const pistonBrass: Page = {
         'One valve at a time: out, wipe it and its casing, oil all round, back into its own casing, guide lined up, cap snug',
       minutes: 0.9,
       repeats: { kind: 'fixed', count: practice(3), noun: 'valve' },
-      after: ['brass/water-keys', 'brass/wipe-outside', 'piston-brass/push-slides-in'],
+      after: [],
       harm: 'slow or sticking valves',
       cautions: [
         'One at a time, so that none is exchanged.',
@@ -123,6 +147,8 @@ export const pistonBrass: Page = {
       supplies: ['valve oil', 'lint-free cloth'],
       method: { id: 'valve-oil-method', choices: ['all-the-way-out'] },
       uses: [{ agent: 'piston-oil', on: 'pistons' }],
+      does: [oilInTurn('pistons')],
+      needs: ['water-out', 'wiped', 'slides-greased', 'washed', 'mouthpipe-brushed'],
       mark: 'practice',
     },
 
@@ -133,7 +159,7 @@ export const pistonBrass: Page = {
       part: 'mouthpipe',
       action: 'Main slide out; mouthpipe brushed under running lukewarm water; slide wiped, back to its mark',
       minutes: 2.5,
-      after: ['brass/mouthpiece-off', 'brass/water-keys'],
+      after: [],
       harm: 'stuffy tone, red rot',
       cautions: ['Lukewarm, never hot.', 'Slide stuck: no bath and no pulling. It goes to the bench.'],
       supplies: ['flexible brush'],
@@ -141,6 +167,16 @@ export const pistonBrass: Page = {
         { agent: 'cool-water', on: 'tube' },
         { agent: 'flexible-brush', on: 'tube' },
       ],
+      does: [
+        part('main-slide', 'valve-block'),
+        rinse('mouthpipe'),
+        brush('mouthpipe'),
+        wipeOff('main-slide'),
+        dry('mouthpipe'),
+        join('main-slide', 'valve-block'),
+      ],
+      reaches: ['mouthpipe-brushed'],
+      needs: ['water-out', 'mouthpiece-off'],
       mark: 'practice',
     },
 
@@ -154,7 +190,13 @@ export const pistonBrass: Page = {
         question: 'Does everything move?',
         answers: [
           { id: 'move', words: 'All move' },
-          { id: 'stuck', words: 'One is stuck', notice: 'brass/stuck', endsItem: true },
+          {
+            id: 'stuck',
+            words: 'One is stuck',
+            notice: 'brass/stuck',
+            endsItem: true,
+            alsoEnds: ['piston-brass/mouthpipe-brush'],
+          },
         ],
       },
       minutes: 1,
@@ -162,6 +204,8 @@ export const pistonBrass: Page = {
       must: true,
       why: 'Water and soap would be shut in behind it.',
       harm: 'water shut in',
+      does: [work('slides')],
+      reaches: ['slides-tried'],
       mark: 'practice',
     },
     {
@@ -178,6 +222,7 @@ export const pistonBrass: Page = {
         { agent: 'cool-water', on: 'tube' },
         { agent: 'dish-soap', on: 'tube' },
       ],
+      does: [],
       mark: 'practice',
     },
     {
@@ -191,6 +236,8 @@ export const pistonBrass: Page = {
       why: 'Felts spoil when wet.',
       harm: 'felts spoil when wet; a vacuum pulls at the slide',
       cautions: ['Valves stay out of the bath.', 'Keep them in their order: each goes back into its own casing.'],
+      does: [part('every-slide', 'valve-block'), part('pistons', 'valve-block')],
+      needs: ['water-out', 'mouthpiece-off', 'parted'],
       mark: 'practice',
     },
     {
@@ -201,6 +248,7 @@ export const pistonBrass: Page = {
       minutes: 0.5,
       wait: { minutes: estimate(15), why: 'the soak loosens scale', until: ['piston-brass/bath-brush'] },
       after: ['piston-brass/bath-fill', 'piston-brass/bath-slides-out'],
+      does: [soak('valve-block', 'water'), soak('every-slide', 'water')],
       mark: 'practice',
     },
     {
@@ -215,6 +263,7 @@ export const pistonBrass: Page = {
       cautions: ['Felts stay dry.'],
       supplies: ['cotton buds', 'lint-free cloth'],
       uses: [{ agent: 'cotton-bud', on: 'valve-ports' }],
+      does: [wipe('pistons')],
       mark: 'practice',
     },
     {
@@ -231,6 +280,7 @@ export const pistonBrass: Page = {
       supplies: ['flexible brush', 'lint-free cloth'],
       alsoDoes: ['piston-brass/mouthpipe-brush'],
       uses: [{ agent: 'flexible-brush', on: 'tube' }],
+      does: [brush('mouthpipe'), brush('every-slide')],
       mark: 'practice',
     },
     {
@@ -244,6 +294,7 @@ export const pistonBrass: Page = {
       why: 'It takes out what the brush loosened.',
       harm: 'soap and scale dry in the tube',
       uses: [{ agent: 'cool-water', on: 'tube' }],
+      does: [liftOut('valve-block'), liftOut('every-slide'), rinse('valve-block'), rinse('every-slide')],
       mark: 'practice',
     },
     {
@@ -257,6 +308,9 @@ export const pistonBrass: Page = {
       why: 'Grease does not hold on wet metal.',
       harm: 'spots',
       supplies: ['a towel'],
+      does: [dry('valve-block'), dry('every-slide'), wipe('outside')],
+      alsoDoes: ['brass/wipe'],
+      reaches: ['wiped'],
       mark: 'practice',
     },
     {
@@ -272,6 +326,8 @@ export const pistonBrass: Page = {
       supplies: ['slide grease'],
       alsoDoes: ['brass/slide-grease'],
       uses: [{ agent: 'slide-grease', on: 'tuning-slides' }],
+      does: [grease('every-slide'), join('every-slide', 'valve-block')],
+      reaches: ['slides-greased', 'washed'],
       mark: 'practice',
     },
     {
@@ -293,6 +349,7 @@ export const pistonBrass: Page = {
       supplies: ['valve oil'],
       alsoDoes: ['piston-brass/valve-oil'],
       uses: [{ agent: 'piston-oil', on: 'pistons' }],
+      does: [oil('pistons'), join('pistons', 'valve-block')],
       mark: 'practice',
     },
     {
@@ -302,6 +359,7 @@ export const pistonBrass: Page = {
       action: 'Try each valve; clean the tub',
       minutes: 1.5,
       after: ['piston-brass/bath-grease', 'piston-brass/bath-oil'],
+      does: [work('valves')],
       mark: 'practice',
     },
   ],

@@ -1,3 +1,4 @@
+import { oil } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
 
@@ -18,7 +19,7 @@ export const rotaryBrass: Page = {
       id: 'rotary-brass/rotors-bench',
       name: 'Rotors out and chemical clean',
       part: 'the-slides',
-      trigger: { kind: 'clock', limbs: { days: practice(365) }, words: 'yearly' },
+      trigger: { kind: 'clock', limbs: { months: practice(12) }, words: 'yearly' },
       severity: 'function',
       why: 'Rotors never come out at home; the bench takes them out once a year.',
       mark: 'practice',
@@ -37,11 +38,12 @@ export const rotaryBrass: Page = {
       repeats: { kind: 'fixed', count: estimate(3), noun: 'rotor' },
       after: [],
       reaches: ['wiped'],
-      needs: ['water-out', 'washed', 'bore-dry'],
+      needs: ['water-out', 'washed', 'bore-dry', 'slides-greased'],
       harm: 'noisy, worn bearings',
       cautions: ['Rotors stay in.'],
       supplies: ['rotor oil'],
       uses: [{ agent: 'rotor-oil', on: 'rotors' }],
+      does: [oil('rotors')],
       mark: 'one-voice',
     },
   ],

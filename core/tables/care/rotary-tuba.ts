@@ -1,3 +1,4 @@
+import { brush, dry, rinse, wipe, work } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate } from '#core/explain/explained.ts';
 
@@ -9,7 +10,7 @@ export const rotaryTuba: Page = {
       id: 'rotary-tuba/flush',
       name: 'Flush with the rotors in',
       part: 'mouthpipe',
-      trigger: { kind: 'clock', limbs: { days: estimate(30) }, words: 'monthly, an estimate; the horn’s is weekly' },
+      trigger: { kind: 'clock', limbs: { months: estimate(1) }, words: 'monthly, an estimate; the horn’s is weekly' },
       severity: 'lasting',
       why: 'Water carries off acids and loosens scale.',
       mark: 'estimate',
@@ -34,6 +35,8 @@ export const rotaryTuba: Page = {
         ],
       },
       harm: 'water shut in',
+      does: [work('slides')],
+      reaches: ['slides-tried'],
       mark: 'practice',
     },
     {
@@ -47,6 +50,8 @@ export const rotaryTuba: Page = {
       harm: 'scale stays',
       cautions: ['Rotors stay in, low pressure.', 'Never hot.'],
       uses: [{ agent: 'cool-water', on: 'tube' }],
+      does: [rinse('valve-block')],
+      needs: ['water-out', 'mouthpiece-off'],
       mark: 'practice',
     },
     {
@@ -59,6 +64,8 @@ export const rotaryTuba: Page = {
       cautions: ['Hold the tube being brushed.'],
       supplies: ['flexible brush'],
       uses: [{ agent: 'flexible-brush', on: 'tube' }],
+      does: [brush('mouthpipe')],
+      needs: ['water-out', 'mouthpiece-off'],
       mark: 'practice',
     },
     {
@@ -72,6 +79,7 @@ export const rotaryTuba: Page = {
       must: true,
       harm: 'loosened dirt stays',
       uses: [{ agent: 'cool-water', on: 'tube' }],
+      does: [rinse('valve-block')],
       mark: 'practice',
     },
     {
@@ -84,6 +92,7 @@ export const rotaryTuba: Page = {
       reaches: ['washed', 'bore-dry'],
       must: true,
       harm: 'water in the bends dilutes oil',
+      does: [dry('valve-block')],
       mark: 'practice',
     },
     {
@@ -93,6 +102,9 @@ export const rotaryTuba: Page = {
       action: 'Dry outside against spots',
       minutes: 2,
       after: ['rotary-tuba/drain'],
+      does: [wipe('outside')],
+      alsoDoes: ['brass/wipe'],
+      reaches: ['wiped'],
       mark: 'practice',
     },
   ],

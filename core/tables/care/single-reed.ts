@@ -1,3 +1,4 @@
+import { dry, free, join, liftOut, look, rinse, soak, stow, wash, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
@@ -32,7 +33,7 @@ export const singleReed: Page = {
       trigger: {
         kind: 'clock-by-method',
         method: 'mouthpiece-wash-interval',
-        limbs: { weekly: { days: practice(7) }, monthly: { days: practice(30) } },
+        limbs: { weekly: { days: practice(7) }, monthly: { months: practice(1) } },
       },
       severity: 'person',
       why: 'Film and crumbs settle nearest the mouth and go back to the lips.',
@@ -46,7 +47,7 @@ export const singleReed: Page = {
       trigger: {
         kind: 'clock-by-method',
         method: 'mouthpiece-soak',
-        limbs: { 'against-lime': 'when-seen', monthly: { days: practice(30) }, never: 'off' },
+        limbs: { 'against-lime': 'when-seen', monthly: { months: practice(1) }, never: 'off' },
         sign: 'lime in the mouthpiece',
         seenOn: 'its-part',
       },
@@ -83,6 +84,7 @@ export const singleReed: Page = {
       harm: 'a dry reed at the first note',
       method: { id: 'wetting-single-reeds', choices: ['water'] },
       uses: [{ agent: 'cool-water', on: 'reed' }],
+      does: [soak('reed', 'cup')],
       mark: 'practice',
     },
     {
@@ -96,6 +98,7 @@ export const singleReed: Page = {
       reaches: ['reed-wetting'],
       harm: 'a dry reed at the first note',
       method: { id: 'wetting-single-reeds', choices: ['mouth'] },
+      does: [soak('reed', 'mouth')],
       mark: 'one-voice',
     },
     {
@@ -111,6 +114,7 @@ export const singleReed: Page = {
       harm: 'a warped, split reed',
       supplies: ['reed case'],
       method: { id: 'reed-after-playing', choices: ['off'] },
+      does: [free('reed'), wipe('reed'), stow('reed')],
       mark: 'practice',
     },
     {
@@ -121,11 +125,12 @@ export const singleReed: Page = {
       how: 'Its tip neither touched nor pressed.',
       minutes: 0.1,
       after: [],
-      needs: ['washed'],
       must: true,
       harm: 'a bare tip knocked in the case',
       cautions: ['It dries in a wave and breeds germs: for a beginner’s first weeks only.'],
       method: { id: 'reed-after-playing', choices: ['capped'] },
+      does: [join('cap', 'mouthpiece')],
+      reaches: ['reed-off'],
       mark: 'practice',
     },
     {
@@ -139,6 +144,8 @@ export const singleReed: Page = {
       must: true,
       harm: 'a reed chipped in the sink',
       method: { id: 'reed-after-playing', choices: ['capped'] },
+      does: [free('ligature'), free('reed'), wipe('reed'), stow('reed')],
+      alsoDoes: ['single-reed/after-playing'],
       mark: 'general',
     },
     {
@@ -165,6 +172,7 @@ export const singleReed: Page = {
         { agent: 'dish-soap', on: 'mouthpiece' },
         { agent: 'cool-water', on: 'mouthpiece' },
       ],
+      does: [wash('mouthpiece'), dry('mouthpiece'), look('mouthpiece')],
       mark: 'practice',
     },
     {
@@ -184,6 +192,7 @@ export const singleReed: Page = {
       cautions: ['Never together with bleach or peroxide.', 'Keep the cork dry.'],
       supplies: ['vinegar or lemon', 'a cup'],
       uses: [{ agent: 'vinegar', on: 'mouthpiece', rinsedBy: 'single-reed/rinse-soaked' }],
+      does: [soak('mouthpiece', 'acid')],
       mark: 'practice',
     },
     {
@@ -197,6 +206,7 @@ export const singleReed: Page = {
       must: true,
       harm: 'acid left standing discolours the rubber',
       uses: [{ agent: 'cool-water', on: 'mouthpiece' }],
+      does: [liftOut('mouthpiece'), rinse('mouthpiece'), dry('mouthpiece')],
       mark: 'practice',
     },
     {
@@ -209,6 +219,7 @@ export const singleReed: Page = {
       needs: ['reed-off'],
       method: { id: 'reed-hygiene', choices: ['rinse'] },
       uses: [{ agent: 'cool-water', on: 'reed' }],
+      does: [rinse('reeds'), dry('reeds')],
       mark: 'practice',
     },
     {
@@ -223,6 +234,7 @@ export const singleReed: Page = {
       supplies: ['mouthpiece spray'],
       method: { id: 'reed-hygiene', choices: ['spray'] },
       uses: [{ agent: 'mouthpiece-spray', on: 'reed' }],
+      does: [rinse('reeds'), dry('reeds')],
       mark: 'practice',
     },
     {
@@ -241,6 +253,7 @@ export const singleReed: Page = {
       supplies: ['hydrogen peroxide 3 %', 'a cup'],
       method: { id: 'reed-hygiene', choices: ['peroxide'] },
       uses: [{ agent: 'peroxide', on: 'reed', rinsedBy: 'single-reed/rinse-peroxide' }],
+      does: [soak('reeds', 'acid')],
       mark: 'one-voice',
     },
     {
@@ -254,6 +267,7 @@ export const singleReed: Page = {
       harm: 'peroxide left in the cane goes to the lips',
       method: { id: 'reed-hygiene', choices: ['peroxide'] },
       uses: [{ agent: 'cool-water', on: 'reed' }],
+      does: [liftOut('reeds'), rinse('reeds'), dry('reeds')],
       mark: 'one-voice',
     },
   ],

@@ -1,3 +1,4 @@
+import { hang, join, lay, part } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 
 /** The sousaphone: shouldered first. Minutes per step are estimates. */
@@ -13,6 +14,15 @@ export const sousaphone: Page = {
       why: 'Bell put on first, the horn topples.',
       mark: 'general',
     },
+    {
+      id: 'sousaphone/down',
+      name: 'Bell and neck off, set down',
+      part: 'bell',
+      trigger: { kind: 'every-play', moment: 'after' },
+      severity: 'lasting',
+      why: 'With the bell on, the horn topples as soon as it leaves the shoulder.',
+      mark: 'general',
+    },
   ],
   steps: [
     {
@@ -21,9 +31,9 @@ export const sousaphone: Page = {
       part: 'valve-block',
       action: 'Body shouldered from a stand or kneeling',
       minutes: 0.6,
-      after: [],
-      needs: ['lifted'],
+      after: ['tuba/lift-out'],
       harm: 'toppled horn',
+      does: [hang('valve-block')],
       mark: 'general',
     },
     {
@@ -34,6 +44,8 @@ export const sousaphone: Page = {
       minutes: 0.3,
       after: ['sousaphone/shoulder-body'],
       harm: 'a crooked neck leaks',
+      does: [join('mouthpipe', 'valve-block')],
+      reaches: ['lifted'],
       mark: 'general',
     },
     {
@@ -43,8 +55,35 @@ export const sousaphone: Page = {
       action: 'Bell on, its screws a little at a time, none forced',
       minutes: 0.6,
       after: ['sousaphone/neck-bits'],
-      reaches: ['joined'],
+      reaches: ['joined', 'lifted'],
       harm: 'stripped screws, horn toppled',
+      does: [join('bell', 'valve-block')],
+      mark: 'general',
+    },
+    {
+      id: 'sousaphone/bell-down',
+      item: 'sousaphone/down',
+      part: 'bell',
+      action: 'Bell off while the shoulder still carries the body, its screws a little at a time',
+      minutes: 0.5,
+      after: [],
+      needs: ['mouthpiece-off'],
+      must: true,
+      harm: 'the horn topples',
+      does: [part('bell', 'valve-block')],
+      mark: 'general',
+    },
+    {
+      id: 'sousaphone/body-down',
+      item: 'sousaphone/down',
+      part: 'valve-block',
+      action: 'Neck and bits off; body down onto its stand or laid down, valves up',
+      minutes: 0.5,
+      after: ['sousaphone/bell-down'],
+      reaches: ['parted'],
+      must: true,
+      harm: 'a dented casing',
+      does: [part('mouthpipe', 'valve-block'), lay('valve-block')],
       mark: 'general',
     },
   ],

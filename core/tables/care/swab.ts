@@ -1,3 +1,4 @@
+import { hangUp, wash } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
 
@@ -24,8 +25,8 @@ export const swab: Page = {
         limbs: {
           weekly: { days: oneVoice(7) },
           fortnightly: { days: oneVoice(14) },
-          monthly: { days: practice(30) },
-          replace: { days: estimate(90) },
+          monthly: { months: practice(1) },
+          replace: { months: estimate(3) },
         },
       },
       severity: 'person',
@@ -45,6 +46,7 @@ export const swab: Page = {
       must: true,
       why: 'A swab is never shut wet in the case.',
       harm: 'mould in days',
+      does: [hangUp('swab')],
       mark: 'practice',
     },
     {
@@ -52,12 +54,14 @@ export const swab: Page = {
       item: 'swab/wash',
       part: 'swab',
       action: 'Swab washed, hung to dry fully',
-      how: 'Replace it when it has grown thin.',
+      how: 'Chain or weight off first. Replace it when it has grown thin.',
       minutes: 2,
-      after: ['swab/hang'],
-      needs: ['swab-used'],
+      after: [],
+      needs: ['swab-used', 'bore-dry', 'sockets-dry'],
       harm: 'last week’s dirt goes back into the bore',
       supplies: ['dish soap'],
+      does: [wash('swab'), hangUp('swab')],
+      alsoDoes: ['swab/air'],
       mark: 'practice',
     },
   ],

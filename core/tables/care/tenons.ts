@@ -1,3 +1,4 @@
+import { grease } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { oneVoice, practice } from '#core/explain/explained.ts';
 
@@ -32,7 +33,7 @@ export const tenons: Page = {
       trigger: {
         kind: 'clock-by-method',
         method: 'tenon-grease',
-        limbs: { 'most-plays': { plays: practice(2) }, monthly: { days: oneVoice(30) }, 'when-stiff': 'off' },
+        limbs: { 'most-plays': { plays: practice(2) }, monthly: { months: oneVoice(1) }, 'when-stiff': 'off' },
       },
       severity: 'lasting',
       why: 'A joint that goes on stiffly is forced, and forcing bends keys and splits sockets.',
@@ -66,6 +67,7 @@ export const tenons: Page = {
       harm: 'a forced joint, bent keys',
       supplies: ['cork grease'],
       uses: [{ agent: 'cork-grease', on: 'tenons' }],
+      does: [grease('corks')],
       mark: 'practice',
     },
     {
@@ -81,6 +83,8 @@ export const tenons: Page = {
       harm: 'a forced joint, bent keys',
       supplies: ['cork grease'],
       uses: [{ agent: 'cork-grease', on: 'tenons' }],
+      does: [grease('corks')],
+      alsoDoes: ['tenons/grease-stiff', 'tenons/grease'],
       mark: 'one-voice',
     },
     {
@@ -94,6 +98,7 @@ export const tenons: Page = {
       harm: 'a forced joint, bent keys',
       supplies: ['cork grease'],
       uses: [{ agent: 'cork-grease', on: 'tenons' }],
+      does: [grease('corks')],
       mark: 'practice',
     },
     {
@@ -106,6 +111,7 @@ export const tenons: Page = {
       needs: ['bore-dry', 'sockets-dry'],
       supplies: ['tenon wax'],
       uses: [{ agent: 'tenon-wax', on: 'tenons' }],
+      does: [grease('corks')],
       mark: 'practice',
     },
   ],

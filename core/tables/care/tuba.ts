@@ -1,3 +1,4 @@
+import { hold, lay, pull } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 
 /** Tuba and sousaphone: lifted by the main tubing. Minutes per step are estimates. */
@@ -25,6 +26,7 @@ export const tuba: Page = {
       needs: ['hands-ready', 'case-open'],
       reaches: ['lifted'],
       harm: 'a bent slide, the horn on the floor',
+      does: [hold('valve-block'), lay('valve-block')],
       mark: 'practice',
     },
     {
@@ -37,6 +39,7 @@ export const tuba: Page = {
       reaches: ['joined'],
       why: 'The tuner starts from a known place.',
       harm: 'a dry slide sets',
+      does: [pull('main-slide')],
       mark: 'one-voice',
     },
   ],

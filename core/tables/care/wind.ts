@@ -1,3 +1,4 @@
+import { look, open, shut, stow } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
 
@@ -36,7 +37,7 @@ export const wind: Page = {
       id: 'wind/case-check',
       name: 'Shake test of the case',
       part: 'case',
-      trigger: { kind: 'clock', limbs: { days: estimate(91) }, words: 'every few months' },
+      trigger: { kind: 'clock', limbs: { months: estimate(3) }, words: 'every few months' },
       severity: 'lasting',
       why: 'Where padding has worked loose the joints move, and arms, springs and pillars suffer.',
       mark: 'practice',
@@ -48,10 +49,20 @@ export const wind: Page = {
       trigger: {
         kind: 'clock-by-method',
         method: 'service-interval',
-        limbs: { '6-months': { days: oneVoice(182) }, '12-months': { days: practice(365) } },
+        limbs: { '6-months': { months: oneVoice(6) }, '12-months': { months: practice(12) } },
       },
       severity: 'function',
       why: 'The bench cleans, oils and adjusts, and replaces what is worn, even when nothing is wrong.',
+      place: 'bench',
+      mark: 'practice',
+    },
+    {
+      id: 'wind/case-moves',
+      name: 'Case padding renewed, or another case',
+      part: 'case',
+      trigger: { kind: 'when-noticed', sign: 'something moves in the shut case', seenOn: 'its-part' },
+      severity: 'lasting',
+      why: 'Where padding has worked loose the joints move: bent arms, lost springs, slack pillars.',
       place: 'bench',
       mark: 'practice',
     },
@@ -68,6 +79,7 @@ export const wind: Page = {
       reaches: ['hands-ready'],
       oncePerRun: true,
       harm: 'sticky pads, slow valves',
+      does: [],
       mark: 'practice',
     },
     {
@@ -82,6 +94,7 @@ export const wind: Page = {
       oncePerRun: true,
       why: 'Sugar dries into glue and scale.',
       harm: 'sticky pads, slow valves',
+      does: [],
       mark: 'practice',
     },
     {
@@ -95,6 +108,7 @@ export const wind: Page = {
       reaches: ['case-open'],
       why: 'The instrument lies in the lower half.',
       harm: 'everything spills on opening',
+      does: [open('case')],
       mark: 'general',
     },
     {
@@ -109,6 +123,7 @@ export const wind: Page = {
       must: true,
       why: 'Loose things hammer.',
       harm: 'bent keys, dents',
+      does: [stow('everything')],
       mark: 'practice',
     },
     {
@@ -121,16 +136,26 @@ export const wind: Page = {
       closing: true,
       must: true,
       harm: 'the instrument on the floor',
+      does: [shut('case')],
       mark: 'practice',
     },
     {
       id: 'wind/shake-case',
       item: 'wind/case-check',
       part: 'case',
-      action: 'Hold the closed case and shake it gently: nothing moves',
+      action: 'Case shut: hold it and shake it gently. Does anything move?',
       minutes: 0.5,
-      after: [],
+      after: ['wind/latch-lid'],
       harm: 'bent arms, lost springs',
+      does: [look('case')],
+      closing: true,
+      look: {
+        question: 'Shut and shaken gently: does anything move in it?',
+        answers: [
+          { id: 'quiet', words: 'Nothing moves' },
+          { id: 'moves', words: 'Something moves', notice: 'wind/case-moves' },
+        ],
+      },
       mark: 'practice',
     },
     {
@@ -141,6 +166,7 @@ export const wind: Page = {
       how: 'Lining glued, latches close, hinges firm, name tag on.',
       minutes: 1,
       after: [],
+      does: [look('case')],
       mark: 'practice',
     },
   ],

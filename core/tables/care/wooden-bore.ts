@@ -1,3 +1,4 @@
+import { blot, oil, shield, unshield } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { general, oneVoice } from '#core/explain/explained.ts';
 
@@ -13,9 +14,9 @@ export const woodenBore: Page = {
         kind: 'clock-by-method',
         method: 'bore-oil-interval',
         limbs: {
-          '3-months': { days: oneVoice(91) },
-          '6-months': { days: general(182) },
-          '12-months': { days: oneVoice(365) },
+          '3-months': { months: oneVoice(3) },
+          '6-months': { months: general(6) },
+          '12-months': { months: oneVoice(12) },
           none: 'off',
         },
       },
@@ -33,11 +34,12 @@ export const woodenBore: Page = {
       action: 'Paper slips under the closed pads',
       minutes: 2,
       after: [],
-      needs: ['bore-dry', 'sockets-dry', 'pads-dry'],
+      needs: ['bore-dry', 'sockets-dry', 'pads-dry', 'keys-oiled'],
       must: true,
       harm: 'oil ruins pads',
       supplies: ['plain absorbent paper'],
       uses: [{ agent: 'plain-paper', on: 'pads' }],
+      does: [shield('pads')],
       mark: 'practice',
     },
     {
@@ -53,6 +55,7 @@ export const woodenBore: Page = {
       supplies: ['bore oil', 'a separate silk swab'],
       method: { id: 'bore-oil-passes', choices: ['one'] },
       uses: [{ agent: 'bore-oil', on: 'bore' }],
+      does: [oil('every-bore')],
       mark: 'one-voice',
     },
     {
@@ -68,6 +71,7 @@ export const woodenBore: Page = {
       supplies: ['bore oil', 'a separate silk swab'],
       method: { id: 'bore-oil-passes', choices: ['two'] },
       uses: [{ agent: 'bore-oil', on: 'bore' }],
+      does: [oil('every-bore')],
       mark: 'one-voice',
     },
     {
@@ -81,6 +85,8 @@ export const woodenBore: Page = {
       harm: 'oil runs to the pads',
       cautions: ['Oily cloths dry flat outdoors before they are binned.'],
       supplies: ['swab'],
+      does: [blot('every-bore'), unshield('pads')],
+      reaches: ['bore-oiled'],
       mark: 'practice',
     },
   ],

@@ -1,3 +1,4 @@
+import { cover, join, part } from '#core/book/deed.ts';
 import { estimate } from '#core/explain/explained.ts';
 import type { Method } from '#core/book/method.ts';
 import { KEYED, SAXOPHONES, SINGLE_REEDS, SWABBED } from '#core/tables/instruments/kind-groups.ts';
@@ -40,9 +41,13 @@ export const AFTER_PLAYING = {
         without: ['saxophone/swab-neck', 'saxophone/swab-body-pass', 'saxophone/swab-body-down'],
         order: [
           ['saxophone/mouthpiece-off', 'saxophone/pull-through-neck'],
+          ['saxophone/unhook', 'saxophone/pull-through-neck'],
           ['saxophone/pull-through-neck', 'saxophone/neck-off'],
-          ['saxophone/pull-through-neck', 'saxophone/unhook'],
         ],
+        says: {
+          'saxophone/unhook': { how: 'Before it is tipped: the strap would pull it over.' },
+          'saxophone/neck-off': { action: 'Neck screw slackened, neck off by its plain tube, the body laid down' },
+        },
         notWith: { method: 'swab-cloth', choices: ['cored'], why: 'a cored swab never goes through the neck' },
         cost: 'the neck gets no cloth of its own',
       },
@@ -157,7 +162,12 @@ export const AFTER_PLAYING = {
       'on-neck-in-sleeve': {
         words: 'back on the neck, in a pouch',
         mark: 'practice',
-        says: { 'saxophone/cap-mouthpiece': { action: 'Mouthpiece back on the dry neck, ligature, then cap, slowly' } },
+        says: {
+          'saxophone/cap-mouthpiece': {
+            action: 'Mouthpiece back on the dry neck, ligature, then cap, slowly',
+            does: [join('mouthpiece', 'neck'), cover('mouthpiece')],
+          },
+        },
         order: [
           ['saxophone/swab-neck', 'saxophone/cap-mouthpiece'],
           ['saxophone/pull-through-neck', 'saxophone/cap-mouthpiece'],
@@ -245,6 +255,17 @@ export const AFTER_PLAYING = {
         words: 'left on, under the cap',
         mark: 'practice',
         without: [
+          'single-reed/wet-in-water',
+          'single-reed/wet-in-mouth',
+          'clarinet/reed-on',
+          'clarinet/ligature-on',
+          'clarinet/cap-on',
+          'bass-clarinet/reed-on',
+          'bass-clarinet/ligature-on',
+          'bass-clarinet/cap-on',
+          'saxophone/reed-on',
+          'saxophone/ligature-on',
+          'saxophone/cap-on',
           'clarinet/ligature-off',
           'clarinet/swab-mouthpiece',
           'clarinet/wipe-mouthpiece-alone',
@@ -259,8 +280,25 @@ export const AFTER_PLAYING = {
           why: 'the pull out at the mouthpiece needs the reed off first',
         },
         says: {
-          'clarinet/cap-with-mouthpiece': { action: 'Capped mouthpiece into its place' },
-          'saxophone/cap-mouthpiece': { action: 'Capped mouthpiece into its place' },
+          'clarinet/cap-with-mouthpiece': { action: 'Cap on the mouthpiece, and it into its place' },
+          'bass-clarinet/cap-with-mouthpiece': { action: 'Cap on the mouthpiece, and it into its place; spike in' },
+          'saxophone/cap-mouthpiece': { action: 'Cap on the mouthpiece, and it into its place' },
+          'saxophone/mouthpiece-off': {
+            action: 'Mouthpiece, capped, off the neck, small turns',
+            does: [part('mouthpiece', 'neck')],
+          },
+          'clarinet/mouthpiece-to-barrel': {
+            action: 'Mouthpiece, reed on and capped, and barrel together',
+            does: [join('mouthpiece', 'barrel')],
+          },
+          'bass-clarinet/mouthpiece-on': {
+            action: 'Mouthpiece, reed on and capped, onto the neck, flat side down',
+            does: [join('mouthpiece', 'neck')],
+          },
+          'saxophone/mouthpiece-on': {
+            action: 'Mouthpiece, reed on and capped, turned on to its starting depth',
+            does: [join('mouthpiece', 'neck')],
+          },
         },
         cost: CAPPED,
       },

@@ -1,3 +1,4 @@
+import { brush, liftOut, part, rinse, soak } from '#core/book/deed.ts';
 import type { Method } from '#core/book/method.ts';
 import {
   ALWAYS_PISTONS,
@@ -299,6 +300,7 @@ export const CLEANING = {
           },
           'horn/grease-legs': { how: 'Each slide back in before the next, so that none is exchanged.' },
         },
+        without: ['horn/rinse-slides'],
         cost: 'grease meets metal that has not been rinsed yet',
       },
     },
@@ -324,12 +326,41 @@ export const CLEANING = {
           'rotary-tuba/rinse',
           'rotary-tuba/rinse-again',
           'rotary-tuba/drain',
+          'trombone/bath-rotor-oil',
         ],
         says: {
           'horn/brush-mouthpipe': { how: 'The brush barely damp: nothing runs on into the rotors.' },
           'horn/dry-outside': { action: 'Dry outside against spots' },
           'rotary-tuba/brush': { how: 'The brush barely damp: nothing runs on into the rotors.' },
-          'trombone/bath-tub': { how: 'The bell section with its rotor stays out of the water.' },
+          'trombone/bath-tub': {
+            action:
+              'Tub with a little dish soap; in turn in go tuning slide, mouthpiece and the hand slide taken apart; the bell section stays out',
+            does: [
+              part('tuning-slide', 'bell'),
+              part('outer-slide', 'hand-slide'),
+              soak('tuning-slide', 'water'),
+              soak('mouthpiece', 'water'),
+              soak('hand-slide', 'water'),
+              soak('outer-slide', 'water'),
+            ],
+          },
+          'trombone/bath-brush': {
+            action: 'Brush: mouthpiece; each inner leg; each outer leg; tuning slide',
+            does: [brush('mouthpiece'), brush('hand-slide'), brush('outer-slide'), brush('tuning-slide')],
+          },
+          'trombone/bath-rinse': {
+            how: 'The slides only: no water into the bell section with its rotor.',
+            does: [
+              liftOut('tuning-slide'),
+              liftOut('mouthpiece'),
+              liftOut('hand-slide'),
+              liftOut('outer-slide'),
+              rinse('tuning-slide'),
+              rinse('mouthpiece'),
+              rinse('hand-slide'),
+              rinse('outer-slide'),
+            ],
+          },
         },
         cost: 'what breath leaves behind the rotors stays until the bench',
       },

@@ -164,7 +164,9 @@ export const JOINING = {
         order: [
           ['saxophone/reed-on', 'saxophone/mouthpiece-on'],
           ['saxophone/ligature-on', 'saxophone/mouthpiece-on'],
+          ['saxophone/cap-on', 'saxophone/mouthpiece-on'],
         ],
+        says: { 'saxophone/cap-on': { action: 'Cap on before the mouthpiece is turned onto the neck' } },
         cost: 'the mouthpiece is turned beside a mounted reed',
       },
     },
@@ -288,9 +290,11 @@ export const JOINING = {
         words: 'bell onto the long joint, then both in',
         mark: 'general',
         order: [
+          ['bassoon/bell-on', 'bassoon/boot-up'],
           ['bassoon/wing-in', 'bassoon/long-in'],
           ['bassoon/bell-on', 'bassoon/long-in'],
         ],
+        says: { 'bassoon/bell-on': { how: 'Both laid down together until boot and wing stand.' } },
       },
     },
     usual: always('wing-long-bell', 'bell first for short arms'),

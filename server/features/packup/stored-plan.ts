@@ -9,7 +9,7 @@ import { keptPlan } from '#contract/run-plan.ts';
 import { amount, instrumentId, stepId } from '#contract/scalars.ts';
 
 /** The version that is written. Whoever changes the shape of a plan adds a reader, and a fixture for its test. */
-export const PLAN_VERSION = 2;
+export const PLAN_VERSION = 3;
 
 type StepOfBook = ReturnType<typeof keptOf>;
 /** What the book says of a step today; undefined where it has none of that id for an instrument built like this. */
@@ -21,6 +21,8 @@ const PLAIN = {
   closing: false,
   look: null,
   calledBy: null,
+  unless: [],
+  standsOn: [],
   wait: null,
   alsoDoes: [],
   passes: false,
@@ -62,7 +64,7 @@ const planSchema = object({ ...keptPlan, version: number().oneOf([PLAN_VERSION])
   .exact()
   .required();
 
-function readSecond(raw: Raw): Omit<KeptPlan, 'because'> {
+function readThird(raw: Raw): Omit<KeptPlan, 'because'> {
   const filled = eachStep(raw, (step) => ({
     ...PLAIN,
     key: stepKeyText(String(step['instrumentId']), String(step['id'])),
@@ -70,6 +72,21 @@ function readSecond(raw: Raw): Omit<KeptPlan, 'because'> {
   }));
   const { version: _version, ...plan } = planSchema.validateSync(filled, { strict: true });
   return plan;
+}
+
+/** The second version knew no steps that stand in for others, and looks that end their own item only. */
+const readSecond = (raw: Raw): Omit<KeptPlan, 'because'> =>
+  readThird({
+    ...eachStep(raw, (step) => ({ ...step, look: withoutAlsoEnds(step['look']) })),
+    version: PLAN_VERSION,
+  });
+
+function withoutAlsoEnds(look: unknown): unknown {
+  if (!isRaw(look) || !Array.isArray(look['answers'])) return look ?? null;
+  return {
+    ...look,
+    answers: look['answers'].map((one: unknown) => (isRaw(one) ? { ...one, alsoEnds: [] } : one)),
+  };
 }
 
 /** The first version kept ids and figures only: what each step is, the book says. */
@@ -112,7 +129,8 @@ function readFirst(raw: Raw, stepOf: StepOf): Omit<KeptPlan, 'because'> {
 
 const READERS: ReadonlyMap<unknown, (raw: Raw, stepOf: StepOf) => Omit<KeptPlan, 'because'>> = new Map([
   [undefined, readFirst],
-  [PLAN_VERSION, readSecond],
+  [2, readSecond],
+  [PLAN_VERSION, readThird],
 ]);
 
 /** Reasons that are no longer told are left out: a plan does not become unreadable by them. */

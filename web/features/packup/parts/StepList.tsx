@@ -19,7 +19,8 @@ type StepListProps = {
 
 const stateWords = (step: ShownStep, nowMs: number): string | null => {
   if (step.called === 'no') return 'not called for';
-  if (step.called === 'undecided') return 'if the look says so';
+  if (step.called === 'cannot') return 'cannot be done: a step before it was left out';
+  if (step.called === 'undecided') return step.unless.length > 0 ? 'another step does it too' : 'if the look says so';
   if (step.look && step.answer !== null) return step.look.answers.find(({ id }) => id === step.answer)?.words ?? null;
   if (step.state === 'skipped')
     return step.skipReason ? `left out: ${SKIP_WORDS[step.skipReason].toLowerCase()}` : 'left out';

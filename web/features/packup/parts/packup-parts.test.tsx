@@ -27,6 +27,8 @@ const step = (id: string, over: Partial<ShownStep> = {}): ShownStep => ({
   closing: false,
   look: null,
   calledBy: null,
+  unless: [],
+  standsOn: [],
   wait: null,
   alsoDoes: [],
   passes: false,
@@ -59,8 +61,8 @@ const step = (id: string, over: Partial<ShownStep> = {}): ShownStep => ({
 const look = {
   question: 'Do all slides move?',
   answers: [
-    { id: 'move', words: 'They move', notice: null, endsItem: false },
-    { id: 'stuck', words: 'One is stuck', notice: null, endsItem: true },
+    { id: 'move', words: 'They move', notice: null, endsItem: false, alsoEnds: [] },
+    { id: 'stuck', words: 'One is stuck', notice: null, endsItem: true, alsoEnds: [] },
   ],
 };
 const tap = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));

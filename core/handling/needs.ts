@@ -1,0 +1,189 @@
+import type { Deed, Thing } from '#core/book/deed.ts';
+import type { StepId } from '#core/book/care-ids.ts';
+import { buildMeets } from '#core/instruments/build.ts';
+import { thingOf, type World } from '#core/handling/world.ts';
+
+/** What a deed broke, by which thing; `by` is the step before it that is to blame, where one is. */
+export type Broke = { readonly thing: Thing; readonly other?: Thing | undefined; readonly by?: StepId };
+
+/** What must be true of the world before a deed: null when it is. */
+type Need = (world: World, deed: Deed, step: StepId) => Broke | null;
+
+const BATHS: readonly string[] = ['cup', 'mouth', 'water', 'acid'];
+
+const named = (world: World, deed: Deed): Thing[] => {
+  const said = deed.do === 'draw' || deed.do === 'to-and-fro' ? deed.through : [deed.thing];
+  const both = 'with' in deed ? [...said, deed.with] : said;
+  return both.flatMap((thing) => world.things(thing));
+};
+
+const firstOf = (things: readonly Thing[], is: (thing: Thing) => boolean): Broke | null => {
+  const thing = things.find(is);
+  return thing === undefined ? null : { thing };
+};
+
+/** Two hands, each free or holding one thing; what hangs needs none. */
+const HANDS = 2;
+const handsFor = (world: World, deed: Deed): number => {
+  const things = named(world, deed);
+  const busy = new Set(
+    things.flatMap((thing) => (world.hangs(thing) || world.isHeld(thing) ? [] : [...world.whole(thing)].slice(0, 1))),
+  );
+  if (deed.do === 'join' || deed.do === 'part') {
+    const supported = things.some((thing) => world.hangs(thing) || world.isHeld(thing));
+    return supported ? 1 : HANDS;
+  }
+  return deed.do === 'draw' || deed.do === 'to-and-fro' ? HANDS : Math.min(1, busy.size);
+};
+
+const FINE: readonly Thing[] = ['reed', 'ligature'];
+
+const outOf = (path: readonly Thing[], world: World, thing: Thing): Thing | undefined =>
+  [...world.with(thing)].find((next) => !path.includes(next) && next !== 'ligature');
+
+/** Everything a verb may ask for, by name. The words are in `handling-words.ts`. */
+const TABLE = {
+  'not-in-the-case': (world, deed) =>
+    world.open.has('case') ? null : firstOf(named(world, deed), (thing) => world.placeOf(thing) === 'case'),
+  'not-put-away': (world, deed) =>
+    firstOf(named(world, deed), (thing) => world.placeOf(thing) === 'stowed' && thing !== 'reed'),
+  'not-in-a-bath': (world, deed) => firstOf(named(world, deed), (thing) => BATHS.includes(world.placeOf(thing))),
+  'in-a-bath': (world, deed) => firstOf(named(world, deed), (thing) => !BATHS.includes(world.placeOf(thing))),
+  together: (world, deed) => {
+    if (!('with' in deed)) return null;
+    const [one, other] = [world.one(deed.thing), world.one(deed.with)];
+    return world.with(one).has(other) ? null : { thing: one, other };
+  },
+  apart: (world, deed) => {
+    if (!('with' in deed)) return null;
+    const [one, other] = [world.one(deed.thing), world.one(deed.with)];
+    return world.with(one).has(other) ? { thing: one, other } : null;
+  },
+  'tip-covered': (world, deed) => {
+    if (!world.knows('reed') || !world.knows('cap') || !('with' in deed)) return null;
+    const [one, other] = [world.one(deed.thing), world.one(deed.with)];
+    const onMouthpiece = [one, other].some((thing) => ['reed', 'ligature', 'cap'].includes(thing));
+    const isBare = world.with('mouthpiece').has('reed') && !world.with('mouthpiece').has('cap');
+    return !onMouthpiece && isBare && world.whole(one).has('reed') ? { thing: 'reed' } : null;
+  },
+  'hands-free': (world, deed) => {
+    const others = [...world.hands.held].filter(
+      (key) => !named(world, deed).some((thing) => [...world.whole(thing)].some((one) => world.key(one) === key)),
+    );
+    const [held] = others;
+    if (held === undefined || others.length + handsFor(world, deed) <= HANDS) return null;
+    return { thing: world.one(thingOf(deed)), other: (held.split(':').at(-1) ?? held) as Thing };
+  },
+  'nothing-heavy-meanwhile': (world, deed) => {
+    if (!('with' in deed) || !FINE.includes(world.one(deed.thing))) return null;
+    const mine = [...world.whole(world.one(deed.with))].map((thing) => world.key(thing));
+    const heavy = [...world.hands.held, ...world.hands.hanging].find((key) => !mine.includes(key));
+    return heavy === undefined
+      ? null
+      : { thing: world.one(deed.thing), other: (heavy.split(':').at(-1) ?? heavy) as Thing };
+  },
+  'ends-free': (world, deed) => {
+    if (deed.do !== 'draw' && deed.do !== 'to-and-fro') return null;
+    const path = deed.through.flatMap((thing) => world.things(thing));
+    const [first] = path;
+    for (const thing of deed.do === 'draw' ? path : path.slice(0, 1)) {
+      const other = outOf(path, world, thing);
+      if (other !== undefined) return { thing, other };
+    }
+    // A cloth goes from piece to piece only where they are joined.
+    const broken = first === undefined ? undefined : path.find((thing) => !world.whole(first).has(thing));
+    return broken === undefined ? null : { thing: broken, other: first };
+  },
+  'can-be-drawn-back': (world, deed) => {
+    const { neverDrawn } = world.practice.anatomy;
+    if (neverDrawn === undefined || !buildMeets(world.practice.build, neverDrawn.when)) return null;
+    const things = deed.do === 'draw' || deed.do === 'oil' || deed.do === 'blot' ? named(world, deed) : [];
+    return firstOf(things, (thing) => (neverDrawn.pieces as readonly Thing[]).includes(thing));
+  },
+  'taken-apart': (world, deed) =>
+    firstOf(named(world, deed), (thing) =>
+      [...world.with(thing)].some((other) => !['ligature', 'cap'].includes(other)),
+    ),
+  uncoated: (world, deed) => {
+    for (const thing of named(world, deed))
+      for (const one of world.whole(thing)) {
+        const by = world.coated.get(one);
+        if (by !== undefined) return { thing, other: one, by };
+      }
+    return null;
+  },
+  'dry-things-off': (world, deed) => {
+    const dry: readonly Thing[] = world.practice.anatomy.staysDry ?? [];
+    for (const thing of named(world, deed))
+      for (const one of deed.do === 'soak' ? world.whole(thing) : [thing])
+        if (dry.includes(one)) return { thing, other: one };
+    return null;
+  },
+  'dry-things-unattached': (world, deed) => {
+    const dry: readonly Thing[] = world.practice.anatomy.staysDry ?? [];
+    for (const thing of named(world, deed))
+      for (const one of world.whole(thing)) if (one !== thing && dry.includes(one)) return { thing, other: one };
+    return null;
+  },
+  'not-wet': (world, deed) => firstOf(named(world, deed), (thing) => world.wet.has(thing)),
+  'not-sour': (world, deed) => firstOf(named(world, deed), (thing) => world.sour.has(thing)),
+  'pads-shielded': (world, deed) =>
+    thingOf(deed) === 'every-bore' && world.practice.anatomy.pads && !world.shielded.has('pads')
+      ? { thing: 'pads' }
+      : null,
+  'no-slips': (world) => (world.shielded.has('pads') ? { thing: 'pads' } : null),
+  'no-fresh-oil': (world) => firstOf([...world.freshOil], () => true),
+  'was-open': (world, deed) => firstOf(named(world, deed), (thing) => !world.open.has(thing)),
+  'was-shut': (world, deed) => firstOf(named(world, deed), (thing) => world.open.has(thing)),
+  'was-out': (world, deed) => firstOf(named(world, deed), (thing) => !world.pulledOut.has(thing)),
+  shielded: (world) => (world.shielded.has('pads') ? null : { thing: 'pads' }),
+  'locked-slide': (world, deed) =>
+    named(world, deed).includes('hand-slide') &&
+    world.open.has('slide-lock') &&
+    !named(world, deed).includes('mouthpiece')
+      ? { thing: 'hand-slide' }
+      : null,
+  'rim-bare': (world, deed) =>
+    thingOf(deed) === 'rim' && world.with('cap').size > 0 ? { thing: 'rim', other: 'cap' } : null,
+  'not-greased-yet': (world, deed) => {
+    if (deed.do !== 'wipe' && deed.do !== 'brush' && deed.do !== 'wipe-off') return null;
+    for (const thing of named(world, deed)) {
+      const by = world.coated.get(thing);
+      if (by !== undefined) return { thing, by };
+    }
+    return null;
+  },
+  once: (world, deed, step) => {
+    for (const thing of named(world, deed)) {
+      const by = world.did.get(`${deed.do} ${thing}`);
+      if (by !== undefined && by !== step) return { thing, by };
+    }
+    return null;
+  },
+  'in-place': (world, deed) => firstOf(named(world, deed), (thing) => world.with(thing).size === 0),
+  'empty-case': (world) =>
+    firstOf(world.pieces(), (thing) => world.placeOf(thing) === 'case' && thing !== 'cap' && thing !== 'plug'),
+  'fits-its-place': (world, deed) => {
+    const mine = thingOf(deed) === 'everything' ? world.pieces() : named(world, deed);
+    for (const { of, cased } of world.couplings()) {
+      if (!of.some((thing) => mine.includes(thing))) continue;
+      const [one, other] = of;
+      const together = world.with(one).has(other);
+      if (together && cased === false) return { thing: one, other };
+    }
+    return null;
+  },
+  'guarded-and-dry': (world, deed) => {
+    if (thingOf(deed) !== 'everything') return null;
+    for (const { of, cased } of world.couplings())
+      if (cased === true && !world.with(of[0]).has(of[1])) return { thing: of[0], other: of[1] };
+    return firstOf(world.pieces(), (thing) => world.wet.has(thing));
+  },
+  'everything-in': (world) => {
+    const left = firstOf(world.pieces(), (thing) => world.placeOf(thing) !== 'stowed');
+    const swabIn = world.placeOf('swab') === 'out' && world.loose.has('swab') ? { thing: 'swab' as const } : null;
+    return left ?? firstOf([...world.pulledOut], () => true) ?? swabIn;
+  },
+} as const satisfies Record<string, Need>;
+export type NeedId = keyof typeof TABLE;
+export const NEEDS: Readonly<Record<NeedId, Need>> = TABLE;

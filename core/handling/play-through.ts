@@ -1,0 +1,131 @@
+import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { Exception } from '#core/book/handling-exception.ts';
+import type { Practice } from '#core/book/practice.ts';
+import type { Deed, Thing } from '#core/book/deed.ts';
+import type { Step } from '#core/book/step.ts';
+import { NEEDS, type NeedId } from '#core/handling/needs.ts';
+import { VERBS } from '#core/handling/verbs.ts';
+import { emptyHands, World, type Hands, type Start } from '#core/handling/world.ts';
+
+/** What may be left at the end of a run. */
+export const LEFT = [
+  'left-open',
+  'left-shielded',
+  'left-in-a-bath',
+  'left-wet',
+  'left-oily',
+  'left-apart',
+  'left-dry',
+] as const;
+export type RuleId = NeedId | (typeof LEFT)[number];
+
+/** A rule of handling that a run broke: by which step, on which thing, and the step before it that is to blame. */
+export type Broken = {
+  readonly rule: RuleId;
+  readonly instrument: string;
+  /** Null at the end of the run. */
+  readonly step: StepId | null;
+  readonly thing: Thing;
+  readonly other: Thing | null;
+  readonly by: StepId | null;
+};
+
+/** One instrument of a run as hands find it. */
+export type Handled = {
+  readonly instrument: string;
+  readonly practice: Practice;
+  readonly items: readonly CareItemId[];
+};
+export type HandledStep = { readonly instrument: string; readonly step: Step };
+
+/** Does a run begin with the case shut, with the instrument as it was played, or with it lying ready? */
+export function startOf({ practice, items }: Pick<Handled, 'practice' | 'items'>): Start {
+  const moments = items.flatMap((id) => {
+    const trigger = practice.items.find((item) => item.id === id)?.trigger;
+    return trigger?.kind === 'every-play' ? [trigger.moment] : [];
+  });
+  return moments.includes('after') ? 'after' : moments.includes('before') ? 'before' : 'care';
+}
+
+/** The case shuts only on what is in it; everything else at a shut is the verb's own. */
+const needsOf = (deed: Deed): readonly NeedId[] =>
+  deed.do === 'shut' && deed.thing === 'case' ? [...VERBS.shut.needs, 'everything-in'] : VERBS[deed.do].needs;
+
+function leftAtTheEnd(world: World): Omit<Broken, 'instrument' | 'step' | 'by'>[] {
+  const found: Omit<Broken, 'instrument' | 'step' | 'by'>[] = [];
+  const add = (rule: RuleId, thing: Thing | undefined, other: Thing | null = null) =>
+    thing !== undefined && found.push({ rule, thing, other });
+  const BATHS = ['water', 'acid', 'cup', 'mouth'];
+  add('left-in-a-bath', [...world.place].find(([, place]) => BATHS.includes(place))?.[0]);
+  add('left-shielded', [...world.shielded][0]);
+  add('left-oily', [...world.freshOil][0]);
+  add(
+    'left-wet',
+    [...world.wet].find((thing) => world.placeOf(thing) !== 'hung-up'),
+  );
+  add('left-dry', [...world.washedOut][0]);
+  if (world.start !== 'before')
+    add(
+      'left-open',
+      [...world.open].find((thing) => thing !== 'case' && thing !== 'neck-screw'),
+    );
+  // What is together in the case was together before the run, and is so after it.
+  if (world.start === 'care')
+    for (const { of, cased } of world.couplings())
+      if (cased === true && !world.with(of[0]).has(of[1])) add('left-apart', of[0], of[1]);
+  return found;
+}
+
+const isExcepted = (exceptions: readonly Exception[], { rule, step, by, thing }: Broken): Exception | undefined =>
+  exceptions.find(
+    (one) =>
+      one.rule === rule &&
+      (one.step === undefined || one.step === step) &&
+      (one.by === undefined || one.by === by) &&
+      (one.thing === undefined || one.thing === thing),
+  );
+
+export type PlayedThrough = { readonly broken: readonly Broken[]; readonly excepted: readonly Exception[] };
+
+/** The instrument as hands find it. */
+export const worldOf = (one: Handled, hands: Hands): World =>
+  new World(one.practice, one.instrument, startOf(one), hands);
+
+/** Does a step, deed by deed, and says what each deed found untrue. */
+export function doStep(world: World, step: Step): Broken[] {
+  return step.does.flatMap((deed) => {
+    const broken = needsOf(deed).flatMap((rule): Broken[] => {
+      const found = NEEDS[rule](world, deed, step.id);
+      const { thing, other = null, by = null } = found ?? {};
+      return thing === undefined ? [] : [{ rule, instrument: world.name, step: step.id, thing, other, by }];
+    });
+    VERBS[deed.do].leaves(world, deed, step.id);
+    return broken;
+  });
+}
+
+/**
+ * Plays the steps of a run through, deed by deed, and says every rule of handling it breaks. A broken rule does not
+ * stop the run: the deed is done all the same, as hands would.
+ *
+ * @param exceptions what the trade does all the same, with its reason
+ */
+export function playThrough(
+  handled: readonly Handled[],
+  steps: readonly HandledStep[],
+  exceptions: readonly Exception[],
+): PlayedThrough {
+  const hands = emptyHands();
+  const worlds = new Map(handled.map((one) => [one.instrument, worldOf(one, hands)] as const));
+  const all = steps.flatMap(({ instrument, step }) => {
+    const world = worlds.get(instrument);
+    return world ? doStep(world, step) : [];
+  });
+  for (const [instrument, world] of worlds)
+    for (const one of leftAtTheEnd(world)) all.push({ ...one, instrument, step: null, by: null });
+  const excepted = all.map((one) => isExcepted(exceptions, one));
+  return {
+    broken: all.filter((_, index) => excepted[index] === undefined),
+    excepted: excepted.filter((one) => one !== undefined),
+  };
+}

@@ -1,0 +1,181 @@
+import type { Anatomy, Coupling, Piece } from '#core/book/anatomy.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+
+/** Together while it is played, apart in the case. */
+const played = (...of: readonly [Piece, Piece]): Coupling => ({ of, played: true, cased: false });
+/** Together in the case only: a cap, an end plug. */
+const cased = (...of: readonly [Piece, Piece]): Coupling => ({ of, played: false, cased: true });
+/** Together while it is played and in the case: comes apart for cleaning. */
+const kept = (...of: readonly [Piece, Piece]): Coupling => ({ of, played: true, cased: true });
+
+/** A reed under its ligature; where it is left on, it stays there in the case. */
+const SINGLE_REED: readonly Coupling[] = [
+  { ...played('reed', 'mouthpiece'), method: { id: 'reed-after-playing', choices: ['off'] } },
+  { ...played('reed', 'mouthpiece'), cased: 'usually', method: { id: 'reed-after-playing', choices: ['capped'] } },
+  kept('ligature', 'mouthpiece'),
+  cased('cap', 'mouthpiece'),
+];
+
+const saxophone: Anatomy = {
+  couplings: [
+    ...SINGLE_REED,
+    { ...played('mouthpiece', 'neck'), cased: 'either' },
+    played('neck', 'body'),
+    cased('plug', 'body'),
+  ],
+  staysDry: ['body', 'neck'],
+  hangsPlayed: 'body',
+  pads: true,
+};
+
+const oboe: Anatomy = {
+  couplings: [played('reed', 'upper-joint'), played('upper-joint', 'lower-joint'), played('lower-joint', 'bell')],
+  bores: ['upper-joint', 'lower-joint'],
+  staysDry: ['upper-joint', 'lower-joint', 'bell'],
+  neverDrawn: { pieces: ['upper-joint'], when: { swabTail: ['no-tail'] } },
+  pads: true,
+};
+
+const VALVED: readonly Coupling[] = [
+  played('mouthpiece', 'mouthpipe'),
+  kept('mouthpipe', 'valve-block'),
+  kept('main-slide', 'valve-block'),
+  kept('valve-slides', 'valve-block'),
+];
+
+const pistonBrass: Anatomy = {
+  couplings: [...VALVED, kept('pistons', 'valve-block')],
+  slides: ['main-slide', 'valve-slides'],
+  staysDry: ['pistons'],
+  pulled: ['main-slide'],
+};
+
+/**
+ * What comes apart on each kind (the practice book's order of joining and taking apart). Fixed joints are not named: a
+ * saxophone's bow and bell go where its body goes.
+ */
+export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
+  clarinet: {
+    couplings: [
+      ...SINGLE_REED,
+      played('mouthpiece', 'barrel'),
+      played('barrel', 'upper-joint'),
+      played('upper-joint', 'lower-joint'),
+      played('lower-joint', 'bell'),
+    ],
+    bores: ['upper-joint', 'lower-joint'],
+    staysDry: ['barrel', 'upper-joint', 'lower-joint', 'bell'],
+    pads: true,
+  },
+  'bass-clarinet': {
+    couplings: [
+      ...SINGLE_REED,
+      played('mouthpiece', 'neck'),
+      played('neck', 'upper-joint'),
+      played('upper-joint', 'lower-joint'),
+      played('lower-joint', 'bell'),
+    ],
+    bores: ['upper-joint', 'lower-joint'],
+    staysDry: ['upper-joint', 'lower-joint'],
+    openPlayed: ['spike'],
+    pads: true,
+  },
+  'soprano-saxophone': saxophone,
+  'alto-saxophone': saxophone,
+  'tenor-saxophone': saxophone,
+  'baritone-saxophone': saxophone,
+  oboe,
+  'cor-anglais': {
+    ...oboe,
+    couplings: [
+      played('reed', 'bocal'),
+      played('bocal', 'upper-joint'),
+      played('upper-joint', 'lower-joint'),
+      played('lower-joint', 'bell'),
+    ],
+  },
+  bassoon: {
+    couplings: [
+      played('reed', 'bocal'),
+      played('bocal', 'wing-joint'),
+      played('wing-joint', 'boot'),
+      played('boot', 'long-joint'),
+      played('long-joint', 'bell'),
+    ],
+    staysDry: ['wing-joint', 'boot', 'long-joint', 'bell'],
+    hangsPlayed: 'boot',
+    pads: true,
+  },
+  flute: {
+    couplings: [played('head-joint', 'body'), played('body', 'foot-joint')],
+    staysDry: ['head-joint', 'body', 'foot-joint'],
+    pads: true,
+  },
+  piccolo: {
+    couplings: [played('head-joint', 'body')],
+    bores: ['head-joint', 'body'],
+    staysDry: ['head-joint', 'body'],
+    pads: true,
+  },
+  'bamboo-flute': {
+    couplings: [
+      cased('cap', 'top-half'),
+      { ...played('top-half', 'lower-half'), when: { pieces: ['two-piece'] } },
+      { ...kept('top-half', 'lower-half'), when: { pieces: ['one-piece'] } },
+    ],
+    staysDry: ['top-half', 'lower-half'],
+  },
+  'highland-pipes': {
+    couplings: [
+      { ...played('blowpipe', 'blowpipe-stock'), cased: 'either' },
+      { ...kept('blowpipe-valve', 'blowpipe-stock'), cased: 'either', when: { blowpipeValve: ['in-line'] } },
+      played('chanter', 'chanter-stock'),
+      cased('cap', 'chanter'),
+      { ...played('tenor-drones', 'bag'), cased: 'either' },
+      { ...played('bass-drone', 'bag'), cased: 'either' },
+    ],
+    staysDry: ['chanter'],
+  },
+  trumpet: pistonBrass,
+  cornet: pistonBrass,
+  flugelhorn: pistonBrass,
+  horn: {
+    couplings: [
+      played('mouthpiece', 'mouthpipe'),
+      kept('mouthpipe', 'rotors'),
+      kept('main-slide', 'rotors'),
+      kept('valve-slides', 'rotors'),
+      { ...played('bell', 'rotors'), when: { bell: ['screw'] } },
+      { ...kept('bell', 'rotors'), when: { bell: ['fixed'] } },
+    ],
+    slides: ['main-slide', 'valve-slides'],
+    rotors: { in: 'rotors' },
+  },
+  trombone: {
+    couplings: [
+      played('mouthpiece', 'hand-slide'),
+      played('hand-slide', 'bell'),
+      kept('outer-slide', 'hand-slide'),
+      kept('tuning-slide', 'bell'),
+    ],
+    slides: ['tuning-slide'],
+    openPlayed: ['slide-lock'],
+    rotors: { in: 'bell', when: { rotor: ['one'] } },
+  },
+  baritone: pistonBrass,
+  euphonium: pistonBrass,
+  tuba: {
+    ...pistonBrass,
+    couplings: [...VALVED, { ...kept('pistons', 'valve-block'), when: { valves: ['piston'] } }],
+    rotors: { in: 'valve-block', when: { valves: ['rotary'] } },
+  },
+  sousaphone: {
+    ...pistonBrass,
+    couplings: [
+      ...pistonBrass.couplings.filter(({ of }) => of[0] !== 'mouthpipe'),
+      played('mouthpipe', 'valve-block'),
+      played('bell', 'valve-block'),
+    ],
+    hangsPlayed: 'valve-block',
+  },
+};

@@ -1,0 +1,12 @@
+import type { Exception } from '#core/book/handling-exception.ts';
+
+/** What the trade does against a rule of handling, and why it may. */
+export const EXCEPTIONS: readonly Exception[] = [
+  {
+    rule: 'dry-things-unattached',
+    step: 'piston-brass/brush-mouthpipe',
+    thing: 'mouthpipe',
+    why: 'At the tap the water runs through the mouthpipe and out at the open main slide; the valves are held clear of it.',
+    mark: 'practice',
+  },
+];

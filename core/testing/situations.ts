@@ -1,0 +1,85 @@
+import type { StepId } from '#core/book/care-ids.ts';
+import type { Book } from '#core/book/book.ts';
+import { KIND_IDS } from '#core/instruments/kind.ts';
+import { homeCare, planOf, practiceOf, type AnyInstrument, type AnyRun, type Due } from '#core/testing/any-run.ts';
+import { casesOf } from '#core/testing/cases.ts';
+
+/** A run to be played through: what is planned, what its looks find and what is skipped. */
+export type Situation = {
+  readonly run: AnyRun;
+  readonly answers?: ReadonlyMap<StepId, string>;
+  readonly skip?: StepId;
+};
+
+const SHORT = [0, 3, 4, 6, 10, 25] as const;
+
+/** Every answer of every look of a run but the usual one, each alone. */
+function* otherAnswers(book: Book, run: AnyRun): Generator<Situation> {
+  for (const { step } of planOf(book, run).steps)
+    for (const { id } of step.look?.answers.slice(1) ?? []) yield { run, answers: new Map([[step.id, id]]) };
+}
+
+/** Every step of a run skipped, each alone. */
+function* skipped(book: Book, run: AnyRun): Generator<Situation> {
+  for (const { step } of planOf(book, run).steps) yield { run, skip: step.id };
+}
+
+function* pairsOf(items: readonly Due[]): Generator<Due[]> {
+  for (let one = 0; one < items.length; one++)
+    for (let other = one + 1; other < items.length; other++) {
+      const pair = [items[one], items[other]].filter((due) => due !== undefined);
+      yield pair;
+      yield ['after', ...pair];
+    }
+}
+
+/** All that may be asked of one instrument. */
+export function* situationsOf(book: Book, instrument: AnyInstrument): Generator<Situation> {
+  const instruments = [instrument];
+  const care: Due[] = homeCare(practiceOf(book, instrument)).map(({ id }) => id);
+  const whole: AnyRun[] = [['before'], ['after'], ['all'], care].flatMap((due) =>
+    due.length === 0 ? [] : [{ instruments, due: due as Due[] }],
+  );
+  for (const run of whole) {
+    yield { run };
+    yield* otherAnswers(book, run);
+    yield* skipped(book, run);
+    yield { run: { ...run, standing: 'child' } };
+    yield { run: { ...run, playedMinutes: 200 } };
+    for (const minutesAtHand of SHORT) yield { run: { ...run, minutesAtHand } };
+  }
+  for (const due of care) {
+    const run: AnyRun = { instruments, due: [due] };
+    yield { run };
+    yield* otherAnswers(book, run);
+    yield* skipped(book, run);
+    for (const minutesAtHand of [0, 6]) yield { run: { instruments, due: ['after', due], minutesAtHand } };
+  }
+  for (const due of pairsOf(care)) {
+    const run: AnyRun = { instruments, due };
+    yield { run };
+    yield* otherAnswers(book, run);
+  }
+}
+
+/** Two and three instruments in one run: every kind with each other, and with a third. */
+export function* severalInstruments(): Generator<Situation> {
+  for (const [at, kind] of KIND_IDS.entries())
+    for (const other of KIND_IDS.slice(at)) {
+      const third = KIND_IDS[(at + KIND_IDS.indexOf(other) + 1) % KIND_IDS.length] ?? kind;
+      for (const due of ['before', 'after', 'all'] as const)
+        for (const kinds of [
+          [kind, other],
+          [kind, other, third],
+        ])
+          yield { run: { instruments: kinds.map((one) => ({ kind: one })), due: [due] } };
+      for (const minutesAtHand of [3, 6, 10])
+        yield { run: { instruments: [{ kind }, { kind: other }], due: ['all'], minutesAtHand } };
+    }
+}
+
+/** Everything that is proved, kind by kind. */
+export function* allSituations(book: Book): Generator<Situation> {
+  for (const kind of KIND_IDS) for (const instrument of casesOf(book, kind)) yield* situationsOf(book, instrument);
+  yield* severalInstruments();
+}
