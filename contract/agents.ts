@@ -13,7 +13,14 @@ export const agentPaths = {
 
 /** What may be asked about: liquids, greases, cloths and tools, under their headings. */
 export const agentList = array(
-  object({ id: text().required(), name: text().required(), group: text().required() }).exact().required(),
+  object({
+    id: text().required(),
+    name: text().required(),
+    group: text().required(),
+    alsoCalled: array(text().required()).required(),
+  })
+    .exact()
+    .required(),
 ).required();
 export type AgentList = InferType<typeof agentList>;
 
@@ -41,5 +48,11 @@ export const verdictsView = object({
   .required();
 export type VerdictsView = InferType<typeof verdictsView>;
 
-export const mixingView = object({ danger: boolean().strict().required(), text: text().required() }).exact().required();
+export const mixingView = object({
+  danger: boolean().strict().required(),
+  care: boolean().strict().required(),
+  text: text().required(),
+})
+  .exact()
+  .required();
 export type MixingView = InferType<typeof mixingView>;

@@ -1,42 +1,96 @@
-/** `npm run prove`: plays every run of every situation through the model of handling; any rule broken is printed. */
+/**
+ * `npm run prove`: plays every run of every situation through the model of handling, one process for each core; every
+ * rule broken is printed, and every exception the trade makes. `-- --kind horn,tuba` proves these only.
+ */
+import { spawn } from 'node:child_process';
+import { availableParallelism } from 'node:os';
 import { parseArgs } from 'node:util';
-import { BOOK } from '#core/tables/book.ts';
-import { KIND_IDS, isKindId } from '#core/instruments/kind.ts';
 import { brokenWords } from '#core/handling/handling-words.ts';
+import { KIND_IDS, isKindId, type KindId } from '#core/instruments/kind.ts';
+import { BOOK } from '#core/tables/book.ts';
 import { casesOf } from '#core/testing/cases.ts';
 import { proveRun } from '#core/testing/prove-run.ts';
 import { severalInstruments, situationsOf, type Situation } from '#core/testing/situations.ts';
 
-const { values } = parseArgs({ options: { kind: { type: 'string' }, cases: { type: 'string' } } });
-const kinds = values.kind === undefined ? KIND_IDS : values.kind.split(',').filter(isKindId);
-const excepted = new Map<string, number>();
-const faults = new Map<string, { count: number; first: string }>();
-let plans = 0;
+const { values } = parseArgs({
+  options: { kind: { type: 'string' }, share: { type: 'string' }, of: { type: 'string' } },
+});
 
-function prove(situation: Situation): void {
-  plans++;
+type Tally = {
+  plans: number;
+  readonly counts: Record<string, number>;
+  readonly excepted: Record<string, number>;
+  readonly faults: Record<string, { count: number; first: string }>;
+};
+const SEVERAL = 'two and three instruments';
+
+function prove(tally: Tally, what: string, situation: Situation): void {
+  tally.plans++;
+  tally.counts[what] = (tally.counts[what] ?? 0) + 1;
   const found = proveRun(BOOK, situation);
-  for (const { why } of found.excepted) excepted.set(why, (excepted.get(why) ?? 0) + 1);
+  for (const { why } of found.excepted) tally.excepted[why] = (tally.excepted[why] ?? 0) + 1;
   for (const one of found.broken) {
     const { run, answers, skip } = situation;
     const text = `${one.instrument.replace(/^\d+-/, '')}: ${brokenWords(one)}`;
     const first = JSON.stringify({ ...run, answers: answers && [...answers], skip });
-    faults.set(text, { count: (faults.get(text)?.count ?? 0) + 1, first: faults.get(text)?.first ?? first });
+    tally.faults[text] = { count: (tally.faults[text]?.count ?? 0) + 1, first: tally.faults[text]?.first ?? first };
   }
 }
 
-for (const kind of kinds) {
-  const before = plans;
-  for (const instrument of casesOf(BOOK, kind).slice(0, Number(values.cases ?? Infinity)))
-    for (const situation of situationsOf(BOOK, instrument)) prove(situation);
-  console.log(`${BOOK.kinds[kind].name}: ${plans - before} runs`);
+/** Everything to be proved of these kinds, what it is counted under first. */
+function* everything(kinds: readonly KindId[]): Generator<[what: string, situation: Situation]> {
+  for (const kind of kinds)
+    for (const [row, instrument] of casesOf(BOOK, kind).entries())
+      for (const situation of situationsOf(BOOK, instrument, row)) yield [kind, situation];
+  if (kinds.length === KIND_IDS.length) for (const situation of severalInstruments()) yield [SEVERAL, situation];
 }
-if (values.kind === undefined) {
-  const before = plans;
-  for (const situation of severalInstruments()) prove(situation);
-  console.log(`Two and three instruments: ${plans - before} runs`);
+
+/** Each process takes blocks in turn: a block is about one case of a kind, so that plans shared within it are made once. */
+const BLOCK = 200;
+
+function proveShare(kinds: readonly KindId[], share: number, of: number): Tally {
+  const tally: Tally = { plans: 0, counts: {}, excepted: {}, faults: {} };
+  let at = 0;
+  for (const [what, situation] of everything(kinds))
+    if (Math.floor(at++ / BLOCK) % of === share) prove(tally, what, situation);
+  return tally;
 }
-console.log(`\n${plans} runs played through.`);
-for (const [why, count] of excepted) console.log(`Excepted ${count} times: ${why}`);
-for (const [text, { count, first }] of faults) console.error(`BROKEN ${count} times: ${text}\n    ${first}`);
-if (faults.size > 0) process.exitCode = 1;
+
+function inAnotherProcess(share: number, of: number): Promise<Tally> {
+  const args = ['--import', 'tsx', 'tools/prove.ts', '--share', String(share), '--of', String(of)];
+  const child = spawn(process.execPath, values.kind === undefined ? args : [...args, '--kind', values.kind], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  let said = '';
+  child.stdout.on('data', (part: Buffer) => (said += part.toString()));
+  return new Promise((resolve, reject) => {
+    child.once('error', reject);
+    child.once('close', (code) =>
+      code === 0 ? resolve(JSON.parse(said) as Tally) : reject(new Error(`ended with ${code}`)),
+    );
+  });
+}
+
+const sum = (tallies: readonly Tally[], of: (tally: Tally) => Record<string, number>): [string, number][] => {
+  const all = new Map<string, number>();
+  for (const tally of tallies)
+    for (const [name, count] of Object.entries(of(tally))) all.set(name, (all.get(name) ?? 0) + count);
+  return [...all];
+};
+
+function report(tallies: readonly Tally[]): void {
+  for (const [what, count] of sum(tallies, ({ counts }) => counts))
+    console.log(`${String(count).padStart(7)} runs: ${what}`);
+  console.log(`\n${tallies.reduce((all, { plans }) => all + plans, 0)} runs played through.`);
+  for (const [why, count] of sum(tallies, ({ excepted }) => excepted)) console.log(`Excepted ${count} times: ${why}`);
+  const faults = tallies.flatMap((tally) => Object.entries(tally.faults));
+  for (const [text, { count, first }] of faults) console.error(`BROKEN ${count} times: ${text}\n    ${first}`);
+  if (faults.length > 0) process.exitCode = 1;
+}
+
+const kinds = values.kind === undefined ? KIND_IDS : values.kind.split(',').filter(isKindId);
+if (values.share !== undefined) console.log(JSON.stringify(proveShare(kinds, Number(values.share), Number(values.of))));
+else {
+  const processes = Math.max(1, availableParallelism());
+  report(await Promise.all(Array.from({ length: processes }, (_, share) => inAnotherProcess(share, processes))));
+}

@@ -39,7 +39,7 @@ describe('may I use', () => {
   // The book's verdicts, one of each clause, common practice without a published source.
   test.each([
     ['cork-grease', 'clarinet', 'tenons', {}, 'yes'],
-    ['cork-grease', 'clarinet', 'tenons', { tenons: 'thread' }, 'care'],
+    ['cork-grease', 'clarinet', 'tenons', { tenons: 'thread' }, 'no'],
     ['cork-grease', 'alto-saxophone', 'neck-tenon', {}, 'no'],
     ['cork-grease', 'flute', 'metal-tenons', {}, 'no'],
     ['tenon-wax', 'bassoon', 'tenons', {}, 'yes'],
@@ -448,13 +448,22 @@ describe('dilution', () => {
     expect(made.value.cautions.some((one) => one.includes('12 %'))).toBe(stockPercent > 12);
   });
 
-  test('shows no false decimals', () => {
-    expect([measured(41.66667), measured(208.333), measured(100), measured(0.12345)]).toEqual([
-      '41.7 mL',
-      '208 mL',
-      '100 mL',
-      '0.123 mL',
-    ]);
+  test('shows what a cup can measure, and the water as the rest', () => {
+    const inCup = (stockPercent: number, targetPercent: number, finalMl: number) => {
+      const made = dilute({ stockPercent, targetPercent, finalMl });
+      return made.ok ? measured(made.value, finalMl) : null;
+    };
+    // Worked by hand: 6 % to 1 % in 250 mL is 41.67 mL of stock; the water is what is left of the cup.
+    expect(inCup(6, 1, 250)).toEqual({ stock: '42 mL', water: '208 mL' });
+    expect(inCup(12, 3, 600)).toEqual({ stock: '150 mL', water: '450 mL' });
+    expect(inCup(3, 0.1, 20)).toEqual({ stock: '0.5 mL', water: '19.5 mL' });
+    // The same strength needs no water, not even −4 · 10⁻¹⁵ mL of it.
+    for (const [percent, ml] of [
+      [3, 0.3],
+      [0.7, 33.3],
+      [2.1, 77.7],
+    ] as const)
+      expect(inCup(percent, percent, ml)?.water).toBe('0 mL');
   });
 
   test.each([

@@ -29,7 +29,8 @@ export type SaidAnywhere = {
 };
 
 /** Is a line about a surface whatever it is made of, on whatever instrument? */
-const isPlain = ({ of, among }: VerdictRow): boolean => of === undefined && among === undefined;
+const isPlain = ({ of, among, when }: VerdictRow): boolean =>
+  of === undefined && among === undefined && when === undefined;
 
 /** Of what a line is meant on a surface; null where it is about nothing that surface is ever made of. */
 function meantOn(book: Book, { on, of }: VerdictRow, surface: SurfaceId): readonly Material[] | null {
@@ -39,6 +40,10 @@ function meantOn(book: Book, { on, of }: VerdictRow, surface: SurfaceId): readon
   return made.length === 0 ? null : made;
 }
 
+/** How the instruments a line is confined to are built. */
+const builtWords = ({ when = {} }: VerdictRow): string[] =>
+  Object.entries(when).map(([field, options]) => `with ${options.join(' or ')} ${field}`);
+
 /** What the book says of an agent wherever it may be: every surface it names, of whatever that can be made of. */
 export function mayIUseAnywhere(book: Book, { rows }: Agent): SaidAnywhere[] {
   return rows.flatMap((row, index) =>
@@ -47,7 +52,7 @@ export function mayIUseAnywhere(book: Book, { rows }: Agent): SaidAnywhere[] {
       const before = rows.slice(0, index).filter((one) => meantOn(book, one, surface) !== null);
       if (made === null || before.some(isPlain)) return [];
       const isRest = isPlain(row) && before.length > 0;
-      const of = [made, row.among?.words ?? [], isRest ? 'anything else' : []].flat().join(', ');
+      const of = [made, row.among?.words ?? [], builtWords(row), isRest ? 'anything else' : []].flat().join(', ');
       const { verdict, why, mark = 'practice' } = row;
       return [{ on: surface, name: book.surfaces[surface].name, of: of || null, verdict, why, mark }];
     }),

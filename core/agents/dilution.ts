@@ -22,11 +22,12 @@ export type DilutionFault = {
 const MOST_ML = 10_000;
 /** Above this peroxide burns skin and eyes, and is regulated for the public in some places (recalled). */
 const STRONG_PERCENT = 12;
-const BURNS_PERCENT = 8;
+/** Above what the chemist usually sells it is handled with gloves and eye protection (practice book). */
+const HOUSEHOLD_PERCENT = 3;
 
 const CAUTIONS = {
   always: 'Follow the label; label the bottle with what is in it, how strong, and the day.',
-  burns: 'Gloves and eye protection: at this strength it burns skin and eyes.',
+  burns: 'Gloves and eye protection, for the bottle and for what you make of it: above 3 % it burns skin and eyes.',
   strong:
     'This stock is stronger than 12 %: it burns, and in some places it is not for the public. Better buy the strength you need.',
   weight: 'If the label says per cent by weight, it is stronger by volume than it looks.',
@@ -53,14 +54,24 @@ export function dilute(input: DilutionInput): Outcome<Dilution, DilutionFault> {
   const stockMl = (targetPercent * finalMl) / stockPercent;
   const cautions = [
     ...(stockPercent > STRONG_PERCENT ? [CAUTIONS.strong, CAUTIONS.weight] : []),
-    ...(stockPercent > BURNS_PERCENT ? [CAUTIONS.burns] : []),
+    ...(stockPercent > HOUSEHOLD_PERCENT ? [CAUTIONS.burns] : []),
     CAUTIONS.always,
   ];
-  return succeed({ stockMl, waterMl: finalMl - stockMl, cautions });
+  return succeed({ stockMl, waterMl: Math.max(0, finalMl - stockMl), cautions });
 }
 
-/** As a measuring cup shows it: three significant figures, no false decimals. */
-export const measured = (ml: number): string => `${Number(ml.toPrecision(3))} mL`;
+/** What can be measured: drops of half a millilitre from a syringe, whole ones in a small cup, fives in a large one. */
+const stepFor = (ml: number): number => (ml < 10 ? 0.5 : ml < 100 ? 1 : 5);
+
+/** The two amounts as they can be measured: the stock to the nearest mark of its cup, the water what is left. */
+export function measured({ stockMl }: Dilution, finalMl: number): { readonly stock: string; readonly water: string } {
+  const step = stepFor(stockMl);
+  // Asked for as strong as it is, nothing is thinned.
+  const isWhole = Math.abs(finalMl - stockMl) < 1e-9;
+  const stock = isWhole ? finalMl : Math.min(finalMl, Math.max(step, Math.round(stockMl / step) * step));
+  const words = (ml: number): string => `${Number(ml.toFixed(1))} mL`;
+  return { stock: words(stock), water: words(Math.max(0, finalMl - stock)) };
+}
 
 export function dilutionFaultWords({ code, field }: DilutionFault): string {
   const name = {

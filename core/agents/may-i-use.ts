@@ -14,18 +14,18 @@ export type SurfaceHere = {
   readonly id: SurfaceId;
   readonly name: string;
   readonly material: Material | null;
+  readonly build: Build;
 };
 
 /** The surfaces of one instrument as it is built, from the mouth on. */
 export function surfacesOf(book: Surfaces, kind: KindId, build: Build): SurfaceHere[] {
   return book.surfacesOf[kind].flatMap((one): SurfaceHere[] => {
-    const { id, when } = typeof one === 'string' ? { id: one, when: undefined } : one;
+    const { id, when, ...own } = typeof one === 'string' ? { id: one, when: undefined } : one;
     if (!buildMeets(build, when)) return [];
-    const surface = book.surfaces[id];
-    if (typeof surface.material === 'string') return [{ kind, id, name: surface.name, material: surface.material }];
-    const { field, otherwise } = surface.material;
-    const given = build[field] as Material | undefined;
-    return [{ kind, id, name: surface.name, material: given ?? otherwise ?? null }];
+    const { name, material } = { ...book.surfaces[id], ...own };
+    if (typeof material === 'string') return [{ kind, id, name, material, build }];
+    const given = build[material.field] as Material | undefined;
+    return [{ kind, id, name, material: given ?? material.otherwise ?? null, build }];
   });
 }
 
@@ -39,16 +39,21 @@ export type Judged = {
 const NOT_KNOWN = 'not known: ask the maker or the bench';
 
 /** Is a line of the book about this surface, of what it is made and on which kind it is? */
-export const isAbout = ({ on, of, among }: VerdictRow, { id, material, kind }: SurfaceHere): boolean =>
+export const isAbout = ({ on, of, among, when }: VerdictRow, { id, material, kind, build }: SurfaceHere): boolean =>
   on.includes(id) &&
+  buildMeets(build, when) &&
   (of === undefined || (material !== null && of.includes(material))) &&
   (among === undefined || among.kinds.includes(kind));
 
-/** Where practice differs, the question decides as it is answered on this instrument. */
+/**
+ * Where practice differs, the question decides as it is answered on this instrument; where it is not asked there, it
+ * stays undone.
+ */
 function byMethod(row: VerdictRow, surface: SurfaceHere, methods: MethodSetting): Judged | null {
   const { byMethod: differs, why } = row;
   const { book, kind, build } = methods.context;
-  if (differs === undefined || !isAsked(book, differs.method, kind, build)) return null;
+  if (differs === undefined) return null;
+  if (!isAsked(book, differs.method, kind, build)) return { surface, verdict: 'no', why, mark: row.mark ?? 'practice' };
   const chosen = chosenMethod(differs.method, methods.choices, methods.context);
   const answer = `${chosen.question} ${chosen.byPlayer ? 'Your choice' : 'By default'}: “${chosen.words}”`;
   return differs.allowedBy.includes(chosen.choice)

@@ -1,3 +1,4 @@
+import type { BuildCondition } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
 import type { Mark } from '#core/explain/explained.ts';
@@ -72,6 +73,8 @@ export type VerdictRow = {
   readonly on: readonly SurfaceId[];
   /** Only on these instruments. */
   readonly among?: Among;
+  /** Only on instruments built so: a seat is as delicate as the pad that lies on it. */
+  readonly when?: BuildCondition;
   /** Only where the surface is of one of these; without it, of whatever it is. */
   readonly of?: readonly Material[];
   readonly verdict: Exclude<Verdict, 'not-known'>;
@@ -83,7 +86,7 @@ export type VerdictRow = {
 };
 
 /** What must never meet in one vessel or one routine without a rinse between. */
-export const HAZARDS = ['bleach', 'acid', 'ammonia', 'alcohol', 'peroxide'] as const;
+export const HAZARDS = ['bleach', 'acid', 'ammonia', 'alcohol', 'peroxide', 'soda'] as const;
 export type Hazard = (typeof HAZARDS)[number];
 
 export type AgentGroup = 'Grease and oil' | 'Water and soap' | 'Cleaners' | 'Polish' | 'Cloth, paper, brush' | 'Tools';
@@ -92,6 +95,8 @@ export type Agent = {
   readonly id: string;
   readonly name: string;
   readonly group: AgentGroup;
+  /** Other words people type for it. */
+  readonly alsoCalled?: readonly string[];
   readonly rows: readonly VerdictRow[];
   readonly hazards?: readonly Hazard[];
   /** Cautions that hold wherever it is used. */

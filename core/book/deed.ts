@@ -71,6 +71,7 @@ export const PLAIN_VERBS = [
   'shut-empty',
   'stow',
   'take',
+  'uncover',
   'unhook',
   'unshield',
   'wash',
@@ -132,6 +133,8 @@ export const push = plain('push');
 export const rinse = plain('rinse');
 /** Slips of paper under the closed pads, and out again. */
 export const shield = plain('shield');
+/** Cap and ligature off a mouthpiece on which no reed sits. */
+export const uncover = plain('uncover');
 export const unshield = plain('unshield');
 export const shut = plain('shut');
 /** A case that has nothing in it. */

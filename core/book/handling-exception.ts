@@ -1,5 +1,6 @@
 import type { StepId } from '#core/book/care-ids.ts';
 import type { Thing } from '#core/book/deed.ts';
+import type { MethodId } from '#core/book/method-ids.ts';
 import type { Mark } from '#core/explain/explained.ts';
 
 /** A rule of handling the trade breaks on purpose: by which step, after which, on which thing, and why. */
@@ -9,6 +10,8 @@ export type Exception = {
   readonly step?: StepId;
   readonly by?: StepId;
   readonly thing?: Thing;
+  /** Only under these choices. */
+  readonly method?: { readonly id: MethodId; readonly choices: readonly string[] };
   readonly why: string;
   readonly mark: Mark;
 };

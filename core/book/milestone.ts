@@ -27,6 +27,8 @@ export const MILESTONES = [
   'slides-greased',
   'keys-oiled',
   'bore-oiled',
+  'blowpipe-off',
+  'bag-held',
   'washed',
 ] as const;
 export type Milestone = (typeof MILESTONES)[number];

@@ -23,4 +23,6 @@ export type PageUse = {
   readonly page: Page;
   readonly when?: BuildCondition;
   readonly without?: readonly (CareItemId | StepId)[];
+  /** What is said otherwise of its steps here: a saxophone’s mouthpiece has no cork to keep dry. */
+  readonly says?: { readonly [Id in StepId]?: Partial<Pick<Step, 'action' | 'how' | 'cautions' | 'does'>> };
 };

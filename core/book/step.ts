@@ -5,6 +5,7 @@ import type { MethodId } from '#core/book/method-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
 import type { SurfaceId } from '#core/book/agent.ts';
+import type { Skill } from '#core/players/player.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 
 /** An agent a step calls for, where it goes, and the step that rinses it off, where one does. */
@@ -60,6 +61,8 @@ export type Step = {
   readonly closing?: true;
   /** Done once however many instruments are in the run: hands are washed once. */
   readonly oncePerRun?: true;
+  /** Done by a child or a pupil only with somebody beside them, whatever the rest of its item asks for. */
+  readonly skill?: Skill;
   /** Left out only with a reason, and the harm is said. */
   readonly must?: true;
   /** Done only if a look says so; the words are the question. */

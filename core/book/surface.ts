@@ -8,5 +8,5 @@ export type Surface = {
   readonly material: Material | { readonly field: BuildField; readonly otherwise?: Material };
 };
 
-/** A surface as a kind has it: always, or only when it is built so. */
-export type SurfaceUse = SurfaceId | { readonly id: SurfaceId; readonly when: BuildCondition };
+/** A surface as a kind has it: always, or only when it is built so; under another name or of another material there. */
+export type SurfaceUse = SurfaceId | ({ readonly id: SurfaceId; readonly when?: BuildCondition } & Partial<Surface>);

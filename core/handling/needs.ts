@@ -1,5 +1,7 @@
 import type { Deed, Thing } from '#core/book/deed.ts';
 import type { StepId } from '#core/book/care-ids.ts';
+import { SPOTS } from '#core/book/deed.ts';
+import type { Step } from '#core/book/step.ts';
 import { buildMeets } from '#core/instruments/build.ts';
 import { thingOf, type World } from '#core/handling/world.ts';
 
@@ -7,7 +9,7 @@ import { thingOf, type World } from '#core/handling/world.ts';
 export type Broke = { readonly thing: Thing; readonly other?: Thing | undefined; readonly by?: StepId };
 
 /** What must be true of the world before a deed: null when it is. */
-type Need = (world: World, deed: Deed, step: StepId) => Broke | null;
+type Need = (world: World, deed: Deed, step: Step) => Broke | null;
 
 const BATHS: readonly string[] = ['cup', 'mouth', 'water', 'acid'];
 
@@ -16,6 +18,12 @@ const named = (world: World, deed: Deed): Thing[] => {
   const both = 'with' in deed ? [...said, deed.with] : said;
   return both.flatMap((thing) => world.things(thing));
 };
+
+/** A spot is where its part is: a tenon lies in the case when its joint does. */
+const places = (world: World, deed: Deed, { part }: Step): Thing[] =>
+  named(world, deed).flatMap((thing) =>
+    (SPOTS as readonly Thing[]).includes(thing) ? (world.knows(part) ? [part] : []) : [thing],
+  );
 
 const firstOf = (things: readonly Thing[], is: (thing: Thing) => boolean): Broke | null => {
   const thing = things.find(is);
@@ -36,18 +44,26 @@ const handsFor = (world: World, deed: Deed): number => {
   return deed.do === 'draw' || deed.do === 'to-and-fro' ? HANDS : Math.min(1, busy.size);
 };
 
+/** What may stay on a piece while its joint is worked on. */
+const GUARDS: readonly Thing[] = ['ligature', 'cap', 'plug'];
 const FINE: readonly Thing[] = ['reed', 'ligature'];
 
 const outOf = (path: readonly Thing[], world: World, thing: Thing): Thing | undefined =>
   [...world.with(thing)].find((next) => !path.includes(next) && next !== 'ligature');
 
+/** Oil that goes through a bore: keys and pads lie beside it. */
+export const isBoreOil = (world: World, deed: Deed): boolean =>
+  deed.do === 'oil' &&
+  named(world, deed).some((thing) => (world.practice.anatomy.bores ?? []).some((one) => one === thing));
+
 /** Everything a verb may ask for, by name. The words are in `handling-words.ts`. */
 const TABLE = {
-  'not-in-the-case': (world, deed) =>
-    world.open.has('case') ? null : firstOf(named(world, deed), (thing) => world.placeOf(thing) === 'case'),
-  'not-put-away': (world, deed) =>
-    firstOf(named(world, deed), (thing) => world.placeOf(thing) === 'stowed' && thing !== 'reed'),
-  'not-in-a-bath': (world, deed) => firstOf(named(world, deed), (thing) => BATHS.includes(world.placeOf(thing))),
+  'not-in-the-case': (world, deed, step) =>
+    world.open.has('case') ? null : firstOf(places(world, deed, step), (thing) => world.placeOf(thing) === 'case'),
+  'not-put-away': (world, deed, step) =>
+    firstOf(places(world, deed, step), (thing) => world.placeOf(thing) === 'stowed' && thing !== 'reed'),
+  'not-in-a-bath': (world, deed, step) =>
+    firstOf(places(world, deed, step), (thing) => BATHS.includes(world.placeOf(thing))),
   'in-a-bath': (world, deed) => firstOf(named(world, deed), (thing) => !BATHS.includes(world.placeOf(thing))),
   together: (world, deed) => {
     if (!('with' in deed)) return null;
@@ -97,13 +113,16 @@ const TABLE = {
   'can-be-drawn-back': (world, deed) => {
     const { neverDrawn } = world.practice.anatomy;
     if (neverDrawn === undefined || !buildMeets(world.practice.build, neverDrawn.when)) return null;
-    const things = deed.do === 'draw' || deed.do === 'oil' || deed.do === 'blot' ? named(world, deed) : [];
+    // Oil and the dry swab after it are drawn through "every bore"; a feather is named with its joint.
+    const isDrawn = deed.do === 'draw' || thingOf(deed) === 'every-bore';
+    const things = isDrawn ? named(world, deed) : [];
     return firstOf(things, (thing) => (neverDrawn.pieces as readonly Thing[]).includes(thing));
   },
-  'taken-apart': (world, deed) =>
-    firstOf(named(world, deed), (thing) =>
-      [...world.with(thing)].some((other) => !['ligature', 'cap'].includes(other)),
-    ),
+  'taken-apart': (world, deed, { part }) => {
+    if (thingOf(deed) !== 'corks' && thingOf(deed) !== 'tenons') return null;
+    const other = [...world.with(part)].find((one) => !GUARDS.includes(one));
+    return other === undefined ? null : { thing: part, other };
+  },
   uncoated: (world, deed) => {
     for (const thing of named(world, deed))
       for (const one of world.whole(thing)) {
@@ -128,9 +147,7 @@ const TABLE = {
   'not-wet': (world, deed) => firstOf(named(world, deed), (thing) => world.wet.has(thing)),
   'not-sour': (world, deed) => firstOf(named(world, deed), (thing) => world.sour.has(thing)),
   'pads-shielded': (world, deed) =>
-    thingOf(deed) === 'every-bore' && world.practice.anatomy.pads && !world.shielded.has('pads')
-      ? { thing: 'pads' }
-      : null,
+    isBoreOil(world, deed) && world.practice.anatomy.pads && !world.shielded.has('pads') ? { thing: 'pads' } : null,
   'no-slips': (world) => (world.shielded.has('pads') ? { thing: 'pads' } : null),
   'no-fresh-oil': (world) => firstOf([...world.freshOil], () => true),
   'was-open': (world, deed) => firstOf(named(world, deed), (thing) => !world.open.has(thing)),
@@ -155,8 +172,10 @@ const TABLE = {
   },
   once: (world, deed, step) => {
     for (const thing of named(world, deed)) {
-      const by = world.did.get(`${deed.do} ${thing}`);
-      if (by !== undefined && by !== step) return { thing, by };
+      // A mouthpiece is washed with a brush, whichever the step calls it.
+      const verbs = thing === 'mouthpiece' && ['wash', 'brush'].includes(deed.do) ? ['wash', 'brush'] : [deed.do];
+      const by = verbs.map((verb) => world.did.get(`${verb} ${thing}`)).find((one) => one !== undefined);
+      if (by !== undefined && by !== step.id) return { thing, by };
     }
     return null;
   },

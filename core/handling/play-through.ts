@@ -76,10 +76,15 @@ function leftAtTheEnd(world: World): Omit<Broken, 'instrument' | 'step' | 'by'>[
   return found;
 }
 
-const isExcepted = (exceptions: readonly Exception[], { rule, step, by, thing }: Broken): Exception | undefined =>
+const isExcepted = (
+  exceptions: readonly Exception[],
+  { rule, step, by, thing }: Broken,
+  chosen: ReadonlyMap<string, string> | undefined,
+): Exception | undefined =>
   exceptions.find(
     (one) =>
       one.rule === rule &&
+      (one.method === undefined || one.method.choices.includes(chosen?.get(one.method.id) ?? '')) &&
       (one.step === undefined || one.step === step) &&
       (one.by === undefined || one.by === by) &&
       (one.thing === undefined || one.thing === thing),
@@ -95,11 +100,11 @@ export const worldOf = (one: Handled, hands: Hands): World =>
 export function doStep(world: World, step: Step): Broken[] {
   return step.does.flatMap((deed) => {
     const broken = needsOf(deed).flatMap((rule): Broken[] => {
-      const found = NEEDS[rule](world, deed, step.id);
+      const found = NEEDS[rule](world, deed, step);
       const { thing, other = null, by = null } = found ?? {};
       return thing === undefined ? [] : [{ rule, instrument: world.name, step: step.id, thing, other, by }];
     });
-    VERBS[deed.do].leaves(world, deed, step.id);
+    VERBS[deed.do].leaves(world, deed, step);
     return broken;
   });
 }
@@ -117,13 +122,18 @@ export function playThrough(
 ): PlayedThrough {
   const hands = emptyHands();
   const worlds = new Map(handled.map((one) => [one.instrument, worldOf(one, hands)] as const));
-  const all = steps.flatMap(({ instrument, step }) => {
+  const last = new Map(steps.map(({ instrument }, index) => [instrument, index]));
+  const all = steps.flatMap(({ instrument, step }, index) => {
     const world = worlds.get(instrument);
-    return world ? doStep(world, step) : [];
+    const broken = world ? doStep(world, step) : [];
+    // Made ready, an instrument goes on its stand before the hands turn to the next.
+    if (world && last.get(instrument) === index) for (const piece of world.pieces()) world.letGo(piece);
+    return broken;
   });
   for (const [instrument, world] of worlds)
     for (const one of leftAtTheEnd(world)) all.push({ ...one, instrument, step: null, by: null });
-  const excepted = all.map((one) => isExcepted(exceptions, one));
+  const chosenOn = (instrument: string) => worlds.get(instrument)?.practice.chosen;
+  const excepted = all.map((one) => isExcepted(exceptions, one, chosenOn(one.instrument)));
   return {
     broken: all.filter((_, index) => excepted[index] === undefined),
     excepted: excepted.filter((one) => one !== undefined),

@@ -2,7 +2,8 @@ import type { StepId } from '#core/book/care-ids.ts';
 import type { Step } from '#core/book/step.ts';
 import type { NeedId } from '#core/handling/needs.ts';
 import { doStep, startOf, worldOf, type Broken, type Handled } from '#core/handling/play-through.ts';
-import { emptyHands } from '#core/handling/world.ts';
+import { emptyHands, type World } from '#core/handling/world.ts';
+import type { Verb } from '#core/book/deed.ts';
 import type { Practice } from '#core/book/practice.ts';
 
 /** Needs without which a deed cannot be done, or must not be; without the others it is done less well. */
@@ -15,6 +16,8 @@ const BARS: ReadonlySet<string> = new Set<NeedId>([
   'apart',
   'tip-covered',
   'ends-free',
+  'taken-apart',
+  'in-place',
   'uncoated',
   'dry-things-off',
   'dry-things-unattached',
@@ -34,18 +37,29 @@ const BARS: ReadonlySet<string> = new Set<NeedId>([
 const namesOf = (step: Step, broken: readonly Broken[]): string[] =>
   broken.filter(({ rule }) => BARS.has(rule)).map(({ rule, thing }) => `${step.id} ${rule} ${thing}`);
 
-/** What bars steps when one of them is left out; a barred step is left out, too, and bars others in turn. */
-function barredWithout(handled: Handled, steps: readonly Step[], left: Step, usual: ReadonlySet<string>) {
-  let world = worldOf(handled, emptyHands());
-  const barred = new Map<StepId, string[]>();
-  for (const step of steps) {
-    if (step === left) continue;
+/** Verbs after which nothing is where it was not before: leaving them out bars nobody. */
+const CHANGES_NOTHING: ReadonlySet<Verb> = new Set<Verb>([
+  'blot',
+  'brush',
+  'drain',
+  'dry',
+  'look',
+  'prop',
+  'to-and-fro',
+  'turn',
+  'wipe',
+  'work',
+]);
+
+/** The steps that can no longer be done when one before them is left out; a barred one is left out, too, and bars others in turn. */
+function barredAfter(before: World, rest: readonly Step[], usual: ReadonlySet<string>): StepId[] {
+  let world = before;
+  return rest.flatMap((step) => {
     const tried = world.copy();
-    const bars = namesOf(step, doStep(tried, step)).filter((name) => !usual.has(name));
-    if (bars.length > 0) barred.set(step.id, bars);
-    else world = tried;
-  }
-  return barred;
+    if (namesOf(step, doStep(tried, step)).some((name) => !usual.has(name))) return [step.id];
+    world = tried;
+    return [];
+  });
 }
 
 const made = new WeakMap<Practice, Map<string, ReadonlyMap<StepId, readonly StepId[]>>>();
@@ -61,14 +75,19 @@ export function standsOn(handled: Handled, steps: readonly Step[]): ReadonlyMap<
   const known = mine.get(key);
   if (known) return known;
   const found = new Map<StepId, StepId[]>();
-  // What the run breaks as it is, nobody's leaving out is to blame for.
   const world = worldOf(handled, emptyHands());
-  const usual = new Set(steps.flatMap((step) => namesOf(step, doStep(world, step))));
-  for (const left of steps) {
-    if (left.does.length === 0) continue;
-    for (const id of barredWithout(handled, steps, left, usual).keys())
-      found.set(id, [...(found.get(id) ?? []), left.id]);
+  const befores: World[] = [];
+  // What the run breaks as it is, nobody's leaving out is to blame for.
+  const usual = new Set<string>();
+  for (const step of steps) {
+    befores.push(world.copy());
+    for (const name of namesOf(step, doStep(world, step))) usual.add(name);
   }
+  steps.forEach(({ id: left, does }, at) => {
+    const before = befores[at];
+    if (before === undefined || does.every((deed) => CHANGES_NOTHING.has(deed.do))) return;
+    for (const id of barredAfter(before, steps.slice(at + 1), usual)) found.set(id, [...(found.get(id) ?? []), left]);
+  });
   mine.set(key, found);
   return found;
 }

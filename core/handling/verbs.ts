@@ -1,10 +1,10 @@
-import type { StepId } from '#core/book/care-ids.ts';
 import type { Deed, Thing, Verb } from '#core/book/deed.ts';
-import type { NeedId } from '#core/handling/needs.ts';
+import type { Step } from '#core/book/step.ts';
+import { isBoreOil, type NeedId } from '#core/handling/needs.ts';
 import { thingOf, type World } from '#core/handling/world.ts';
 
 /** What is true of the world after a deed. */
-type Leave = (world: World, deed: Deed, step: StepId) => void;
+type Leave = (world: World, deed: Deed, step: Step) => void;
 type Rule = { readonly needs: readonly NeedId[]; readonly leaves: Leave };
 
 const each = (world: World, deed: Deed, act: (thing: Thing) => void): void => {
@@ -20,7 +20,7 @@ const takeUp = (world: World, thing: Thing): void => {
 };
 
 const nothing: Leave = () => undefined;
-const done: Leave = (world, deed, step) => each(world, deed, (thing) => world.did.set(`${deed.do} ${thing}`, step));
+const done: Leave = (world, deed, step) => each(world, deed, (thing) => world.did.set(`${deed.do} ${thing}`, step.id));
 
 const IN_REACH: readonly NeedId[] = ['not-in-the-case', 'not-put-away', 'not-in-a-bath'];
 const BY_HAND: readonly NeedId[] = [...IN_REACH, 'hands-free'];
@@ -91,6 +91,14 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
         for (const guard of ['ligature', 'cap'] as const) if (!world.with(thing).has(guard)) world.join(guard, thing);
       }),
   },
+  uncover: {
+    needs: IN_REACH,
+    leaves: (world, deed) =>
+      each(world, deed, (thing) => {
+        takeUp(world, thing);
+        if (!world.with(thing).has('reed')) for (const guard of ['ligature', 'cap'] as const) world.part(guard, thing);
+      }),
+  },
   turn: { needs: [...BY_HAND, 'together', 'tip-covered'], leaves: nothing },
   free: {
     needs: ['not-in-the-case', 'not-in-a-bath', 'hands-free'],
@@ -141,7 +149,10 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   },
   'to-and-fro': { needs: [...BY_HAND, 'ends-free', 'no-slips'], leaves: (world) => void world.loose.add('swab') },
   wipe: { needs: [...IN_REACH, 'rim-bare', 'not-greased-yet', 'once'], leaves: done },
-  'wipe-off': { needs: IN_REACH, leaves: nothing },
+  'wipe-off': {
+    needs: IN_REACH,
+    leaves: (world, deed) => each(world, deed, (thing) => world.freshOil.delete(thing)),
+  },
   brush: { needs: ['not-in-the-case', 'not-put-away', 'not-greased-yet', 'once'], leaves: done },
   blot: {
     needs: [...IN_REACH, 'can-be-drawn-back'],
@@ -155,17 +166,17 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     needs: [...IN_REACH, 'can-be-drawn-back', 'not-wet', 'pads-shielded', 'once'],
     leaves: (world, deed, step) => {
       each(world, deed, (thing) => {
-        world.coated.set(thing, step);
+        world.coated.set(thing, step.id);
         if (thing === 'rotors') world.washedOut.clear();
-        if (thingOf(deed) === 'every-bore') world.freshOil.add(thing);
+        if (isBoreOil(world, deed)) world.freshOil.add(thing);
       });
       done(world, deed, step);
     },
   },
   grease: {
-    needs: [...IN_REACH, 'not-wet', 'once'],
+    needs: [...IN_REACH, 'taken-apart', 'not-wet', 'once'],
     leaves: (world, deed, step) => {
-      each(world, deed, (thing) => world.coated.set(thing, step));
+      each(world, deed, (thing) => world.coated.set(thing, step.id));
       done(world, deed, step);
     },
   },
@@ -173,8 +184,8 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     needs: [...BY_HAND, 'in-place', 'not-wet', 'once'],
     leaves: (world, deed, step) => {
       each(world, deed, (thing) => {
-        world.coated.set(thing, step);
-        world.did.set(`grease ${thing}`, step);
+        world.coated.set(thing, step.id);
+        world.did.set(`grease ${thing}`, step.id);
       });
       done(world, deed, step);
     },
@@ -183,8 +194,8 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     needs: [...BY_HAND, 'in-place', 'not-wet', 'once'],
     leaves: (world, deed, step) => {
       each(world, deed, (thing) => {
-        world.coated.set(thing, step);
-        world.did.set(`oil ${thing}`, step);
+        world.coated.set(thing, step.id);
+        world.did.set(`oil ${thing}`, step.id);
       });
       done(world, deed, step);
     },

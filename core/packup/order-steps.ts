@@ -13,7 +13,7 @@ export type Schedule = {
 };
 
 /** Nodes looked at for one order, and for one question whether something fits. */
-const NODE_LIMIT = 8_000;
+const NODE_LIMIT = 25_000;
 const FITS_LIMIT = 1_000;
 const SEEN_LIMIT = 50_000;
 
@@ -41,9 +41,12 @@ export function preemptiveBound(jobs: readonly { head: number; work: number; tai
   let [now, next, bound] = [0, 0, 0];
   while (next < byHead.length || ready.length > 0) {
     if (ready.length === 0) now = Math.max(now, byHead[next]?.head ?? now);
-    for (let one = byHead[next]; one !== undefined && one.head <= now; one = byHead[++next])
-      ready.push({ left: one.work, tail: one.tail });
-    ready.sort((a, b) => a.tail - b.tail);
+    for (let one = byHead[next]; one !== undefined && one.head <= now; one = byHead[++next]) {
+      // Kept in the order of their tails; the longest is last.
+      let at = ready.length;
+      while (at > 0 && (ready[at - 1]?.tail ?? 0) > one.tail) at--;
+      ready.splice(at, 0, { left: one.work, tail: one.tail });
+    }
     const longest = ready.at(-1);
     if (longest === undefined) continue;
     const until = Math.min(now + longest.left, byHead[next]?.head ?? Infinity);
@@ -81,8 +84,21 @@ function checkTimes(jobs: readonly Job[]): void {
       throw new RangeError('the times of jobs are whole seconds from 0 on');
 }
 
-function prepare(jobs: readonly Job[]): Search {
-  checkTimes(jobs);
+/** The same problem without what follows from the rest: a job that comes before another's forerunner need not be named. */
+function reduced(jobs: readonly Job[]): Job[] {
+  const all = jobs.map(({ after }) => new Set(after.map(({ job }) => job)));
+  return jobs.map(({ workSeconds, after }) => ({
+    workSeconds,
+    after: after.filter(
+      ({ job, waitSeconds }) => waitSeconds > 0 || !after.some((other) => all[other.job]?.has(job) === true),
+    ),
+  }));
+}
+
+function prepare(given: readonly Job[]): Search {
+  checkTimes(given);
+  topological(given);
+  const jobs = reduced(given);
   const tails = jobs.map(({ workSeconds }) => workSeconds);
   const leadsToWait = jobs.map(() => false);
   const order = topological(jobs);

@@ -14,7 +14,7 @@ import type { PlanReason } from '#core/packup/plan-reason.ts';
 import type { LeftOut, PlannedStep, RunPart, RunPlan, RunRequest } from '#core/packup/run-plan.ts';
 import { standsOn } from '#core/handling/stands-on.ts';
 import { runStep, runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
-import { handsFor, paceOf } from '#core/players/player.ts';
+import { handsForStep, paceOf } from '#core/players/player.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
 
 const SECONDS = 60;
@@ -52,7 +52,7 @@ function candidatesOf(part: RunPart, request: RunRequest, isFirst: boolean): Can
       ...runStep(part.instrumentId, step),
       part,
       unless,
-      hands: handsFor(itemIn(part.practice, step.item)?.skill, player),
+      hands: handsForStep(step.skill, itemIn(part.practice, step.item)?.skill, player),
       repeats,
       activeMinutes: Math.round(minutes * SECONDS) / SECONDS,
       workSeconds: isUsual(step, steps) && unless.length === 0 ? Math.round(minutes * SECONDS) : 0,
@@ -92,6 +92,28 @@ function beforeOf(candidates: readonly Candidate[], parts: readonly RunPart[]): 
   return before;
 }
 
+/** Is an instrument of this run lifted, or does it hang from a strap? */
+const isHeavy = ({ step }: Candidate): boolean => step.does.some((deed) => deed.do === 'hold' || deed.do === 'hang');
+
+/**
+ * What a hand or a strap carries is one block of work: one instrument is made ready to its end before the next is
+ * begun. Only what begins a wait, a reed laid to soak, and what cannot wait comes first on all of them.
+ */
+function keepBlocks(candidates: readonly Candidate[], before: Map<RunStepKey, RunStepKey[]>): void {
+  const blocks = [...new Set(candidates.map(({ instrumentId }) => instrumentId))].map((id) =>
+    candidates.filter(({ instrumentId }) => instrumentId === id),
+  );
+  blocks.forEach((block, at) => {
+    const begins = block.filter((one) => one.step.wait !== undefined || isUrgent(one)).map(({ key }) => key);
+    const early = new Set([...begins, ...begins.flatMap((key) => before.get(key) ?? [])]);
+    for (const earlier of blocks.slice(0, at)) {
+      if (!earlier.some(isHeavy) && !block.some(isHeavy)) continue;
+      const keys = earlier.map(({ key }) => key);
+      for (const { key } of block) if (!early.has(key)) before.set(key, [...(before.get(key) ?? []), ...keys]);
+    }
+  });
+}
+
 type Gathered = {
   readonly candidates: readonly Candidate[];
   readonly before: Before;
@@ -104,6 +126,7 @@ function gather(request: RunRequest): Gathered {
   const all = parts.flatMap((part, index) => candidatesOf(part, request, index === 0));
   const gathered = parts.length > 1 ? [...all.filter(isUrgent), ...all.filter((one) => !isUrgent(one))] : all;
   const before = beforeOf(gathered, parts);
+  if (parts.length > 1) keepBlocks(gathered, before);
   const agents = new Map(parts.flatMap(({ practice }) => [...practice.agents]));
   // Two of them are needed for anything to react; hardly a run has one.
   const { order, dropped }: KeptApart =

@@ -5,7 +5,16 @@ import { countdown, isWaiting, progressOf, stepAtHand } from '#core/packup/run-p
 const NOW = Date.parse('2026-11-24T20:00:00.000Z');
 const later = (seconds: number) => NOW + seconds * 1000;
 const step = (key: string, over: Partial<StepNow> = {}) =>
-  ({ key, state: 'open', called: 'yes', waitsUntilMs: null, activeMinutes: 1, must: false, ...over }) as StepNow;
+  ({
+    key,
+    state: 'open',
+    called: 'yes',
+    waitsUntilMs: null,
+    activeMinutes: 1,
+    must: false,
+    unless: [],
+    ...over,
+  }) as StepNow;
 const run = (...steps: StepNow[]): Pick<RunNow, 'steps'> => ({ steps });
 
 describe('the step at hand', () => {
@@ -24,6 +33,12 @@ describe('the step at hand', () => {
     expect(stepAtHand([step('a', { called: 'no' }), step('b', { called: 'undecided' }), step('c')], NOW)?.key).toBe(
       'c',
     );
+  });
+
+  test('nor one that another step is about to do as well, and it does not count either', () => {
+    const steps = [step('bath'), step('grease', { called: 'undecided', unless: ['piston-brass/bath-grease'] })];
+    expect(stepAtHand(steps.slice(1), NOW)).toBeNull();
+    expect(progressOf(run(...steps))).toEqual({ closed: 0, total: 1, minutesLeft: 1 });
   });
 });
 

@@ -26,5 +26,11 @@ export function handsFor(skill: Skill | undefined, player: PlayerAbilities): Han
   return player.does.includes(skill) ? 'player' : 'bench';
 }
 
+/** Who does a step: as its item asks; solvents in a single step only keep children and pupils from doing it alone. */
+export const handsForStep = (step: Skill | undefined, item: Skill | undefined, player: PlayerAbilities): Hands => {
+  const hands = handsFor(item, player);
+  return hands === 'player' && player.standing !== 'grown-up' ? handsFor(step, player) : hands;
+};
+
 /** Beginners take about twice the practised time (practice book, `beginner-pace`, an estimate). */
 export const paceOf = (standing: Standing): number => (standing === 'grown-up' ? 1 : 2);

@@ -11,7 +11,8 @@ export const GREASE_AND_OIL: readonly Agent[] = [
     rows: [
       { on: CORKS, verdict: 'yes', why: 'what corks are greased with' },
       { on: ['tenons'], of: ['cork'], verdict: 'yes', why: 'what corks are greased with' },
-      { on: ['tenons', 'hemp-joints'], of: ['thread'], verdict: 'care', why: 'tenon wax is proper for thread' },
+      { on: ['tenons'], of: ['thread'], verdict: 'no', why: 'grease is not proper for thread: tenon wax is' },
+      { on: ['hemp-joints'], of: ['thread'], verdict: 'care', why: 'tenon wax is proper for thread' },
       { on: ['tenons'], of: ['metal'], verdict: 'no', why: 'grit collects in it and scores the tenon' },
       { on: ['metal-tenons', 'neck-tenon'], verdict: 'no', why: 'grit collects in it and scores the tenon' },
     ],

@@ -13,7 +13,7 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
         on: ['finish'],
         of: ['lacquer'],
         verdict: 'by-method',
-        why: 'a trace on the cloth, never sprayed at the horn; no silicone; off pads, felts and rods',
+        why: 'a dry cloth does it; polish leaves a film, and silicone fouls pads and hinders later lacquer work',
         byMethod: {
           method: 'sax-outside',
           allowedBy: ['polish-on-cloth'],
@@ -31,6 +31,10 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
       { on: CORKS, verdict: 'no', why: 'dry cloth and cork grease do it' },
       { on: ['finish'], of: ['silver', 'bare-brass'], verdict: 'no', why: 'it is for lacquer, if for anything' },
     ],
+    cautions: [
+      'Never with bleach: polishes may hold ammonia, dips an acid.',
+      'Cloths dry flat outdoors before they are binned.',
+    ],
   },
   {
     id: 'silver-polish',
@@ -43,9 +47,13 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
         verdict: 'care',
         why: 'yearly at most on brass-wind; on woodwind keywork cloth only: paste clogs pads and rods',
       },
-      { on: ['finish'], of: ['lacquer'], verdict: 'no', why: 'it takes the lacquer off' },
+      { on: ['finish', 'keys'], of: ['lacquer'], verdict: 'no', why: 'it takes the lacquer off' },
       { on: ['keys'], verdict: 'care', why: 'cloth only: paste clogs pads and rods' },
       { on: ['pads', 'rods'], verdict: 'no', why: 'paste clogs pads and rods' },
+    ],
+    cautions: [
+      'Never with bleach: polishes may hold ammonia, dips an acid.',
+      'Cloths dry flat outdoors before they are binned.',
     ],
   },
   {
@@ -63,8 +71,12 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     name: 'Brass polish or abrasive paste',
     group: 'Polish',
     rows: [
-      { on: ['finish'], of: ['lacquer'], verdict: 'no', why: 'it takes the lacquer off' },
+      { on: ['finish', 'keys'], of: ['lacquer'], verdict: 'no', why: 'it takes the lacquer off' },
       { on: ['neck-tenon'], verdict: 'no', why: 'it removes metal, the fit loosens; a loose fit is the bench’s' },
+    ],
+    cautions: [
+      'Never with bleach: polishes may hold ammonia, dips an acid.',
+      'Cloths dry flat outdoors before they are binned.',
     ],
   },
   {
@@ -73,13 +85,18 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     group: 'Polish',
     rows: [
       { on: ['neck-tenon'], verdict: 'care', why: 'after a dry cloth was not enough, then wiped off' },
-      { on: ['finish'], of: ['lacquer'], verdict: 'no', why: 'it dulls lacquer' },
+      { on: ['finish', 'keys'], of: ['lacquer'], verdict: 'no', why: 'it dulls lacquer' },
+    ],
+    cautions: [
+      'Never with bleach: polishes may hold ammonia, dips an acid.',
+      'Cloths dry flat outdoors before they are binned.',
     ],
   },
   {
     id: 'plain-paper',
     name: 'Plain absorbent or cigarette paper',
     group: 'Cloth, paper, brush',
+    alsoCalled: ['blotting paper', 'cigarette paper', 'kitchen paper'],
     rows: [
       { on: ['pads'], of: ['skin'], verdict: 'yes', why: 'press and release only', mark: 'general' },
       {
@@ -111,9 +128,12 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     id: 'cotton-bud',
     name: 'Cotton bud',
     group: 'Cloth, paper, brush',
+    alsoCalled: ['ear bud', 'cotton swab'],
     rows: [
       { on: ['tone-holes'], verdict: 'yes', why: 'dry, pads untouched' },
       { on: ['lip-plate'], verdict: 'yes', why: 'inside the blow hole' },
+      { on: ['pad-seats'], verdict: 'care', why: 'dry and light on the seat, the pad kept clear', mark: 'general' },
+      { on: ['pads'], verdict: 'no', why: 'it catches and tears them: paper for pads', mark: 'general' },
       { on: ['valve-ports', 'mouthpiece', 'brass-mouthpiece'], verdict: 'yes', why: 'inside' },
     ],
   },
@@ -200,6 +220,7 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     id: 'tailless-swab',
     name: 'Swab without a tail cord',
     group: 'Cloth, paper, brush',
+    alsoCalled: ['pull-through'],
     rows: [
       {
         on: ['bore'],
@@ -214,6 +235,7 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     id: 'cored-swab',
     name: 'Swab with a thick core',
     group: 'Cloth, paper, brush',
+    alsoCalled: ['thick swab'],
     rows: [
       { on: ['mouthpiece'], verdict: 'no', why: 'it sticks' },
       { on: ['neck-cork', 'neck-tenon'], verdict: 'no', why: 'never in the neck: it sticks' },

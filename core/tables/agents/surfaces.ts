@@ -50,8 +50,9 @@ const clarinet = [
   'keys',
   'rods',
 ] as const;
+/** No cork on its mouthpiece, and keys finished as its body is. */
 const saxophone = [
-  'mouthpiece',
+  { id: 'mouthpiece', name: 'Mouthpiece' },
   'reed',
   'neck-cork',
   'neck-tenon',
@@ -60,9 +61,9 @@ const saxophone = [
   'tone-holes',
   'pads',
   'pad-seats',
-  'keys',
+  { id: 'keys', material: { field: 'finish' } },
   'rods',
-] as const;
+] as const satisfies readonly SurfaceUse[];
 const doubleReed: readonly SurfaceId[] = ['tenons', 'bore', 'body', 'tone-holes', 'pads', 'pad-seats', 'keys', 'rods'];
 const oboe: readonly SurfaceId[] = ['double-reed', 'tube-cork', ...doubleReed];
 const crooked: readonly SurfaceId[] = ['double-reed', 'bocal', ...doubleReed];

@@ -8,6 +8,7 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     id: 'cool-water',
     name: 'Water, cold to lukewarm',
     group: 'Water and soap',
+    alsoCalled: ['sink', 'tap', 'cold water', 'bath'],
     rows: [
       {
         on: ['tube', 'hand-slide', 'tuning-slides'],
@@ -61,6 +62,7 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     id: 'hot-water',
     name: 'Hot water',
     group: 'Water and soap',
+    alsoCalled: ['boiling water', 'kettle'],
     rows: [
       { on: ['finish'], of: ['lacquer'], verdict: 'no', why: 'it lifts lacquer and cleans no better' },
       {
@@ -71,6 +73,13 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       },
       { on: ['mouthpiece'], of: ['hard-rubber'], verdict: 'no', why: 'it discolours; boiling warps' },
       { on: ['mouthpiece'], of: ['plastic'], verdict: 'no', why: 'it warps' },
+      {
+        on: ['pistons', 'valve-ports', 'valve-felts'],
+        verdict: 'no',
+        why: 'kept out of every bath: felts spoil when wet',
+      },
+      { on: ['rotors'], verdict: 'no', why: 'cold at most, and oil afterwards', mark: 'general' },
+      { on: ['brass-mouthpiece'], verdict: 'no', why: 'hand-warm cleans as well', mark: 'general' },
       { on: WOODWIND_BODY, verdict: 'no', why: 'no water runs there, hot or cold', mark: 'general' },
       { on: ['finish'], among: WOODWINDS, verdict: 'no', why: 'no water runs there, hot or cold', mark: 'general' },
     ],
@@ -79,6 +88,7 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     id: 'dish-soap',
     name: 'Mild dish soap',
     group: 'Water and soap',
+    alsoCalled: ['washing-up liquid', 'detergent'],
     rows: [
       {
         on: ['tube', 'hand-slide', 'tuning-slides', 'brass-mouthpiece', 'mouthpiece'],
@@ -122,6 +132,7 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     id: 'vinegar',
     name: 'Vinegar or lemon',
     group: 'Cleaners',
+    alsoCalled: ['cider vinegar', 'white vinegar', 'citric acid', 'lemon juice'],
     rows: [
       {
         on: ['mouthpiece'],
@@ -131,6 +142,12 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       },
       { on: ['mouthpiece'], of: ['plastic', 'glass'], verdict: 'care', why: 'cool, below the cork, rinsed at once' },
       { on: ['brass-mouthpiece'], of: ['plated'], verdict: 'care', why: 'silver plate only: briefly, rinsed at once' },
+      {
+        on: ['finish', 'keys'],
+        among: WOODWINDS,
+        verdict: 'no',
+        why: 'it cannot be rinsed off there: water runs into the pads',
+      },
       { on: ['finish'], of: ['silver'], verdict: 'care', why: 'briefly, rinsed at once, off pads and corks' },
       { on: SURFACE_IDS, of: ['wood'], verdict: 'no', why: 'it attacks wood' },
       { on: SURFACE_IDS, of: ['bamboo'], verdict: 'no', why: 'as wood', mark: 'general' },
@@ -138,6 +155,7 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       { on: [...CORKS, 'pads'], verdict: 'no', why: 'it attacks cork and pads' },
     ],
     hazards: ['acid'],
+    cautions: ['Never with bleach or peroxide. With soda it foams: never in a closed bottle.'],
   },
   {
     id: 'mouthwash',
@@ -161,21 +179,42 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       { on: SURFACE_IDS, of: ['wood', 'bamboo'], verdict: 'no', why: 'alcohol dries wood', mark: 'general' },
     ],
     hazards: ['alcohol'],
+    cautions: ['Never with bleach.', 'It burns: no flame beside it.'],
   },
   {
     id: 'rubbing-alcohol',
     name: 'Rubbing alcohol or an alcohol wipe',
     group: 'Cleaners',
+    alsoCalled: [
+      'meths',
+      'methylated spirit',
+      'isopropanol',
+      'IPA',
+      'alcohol pad',
+      'surgical spirit',
+      'disinfectant wipe',
+    ],
     rows: [
       { on: ['lip-plate'], of: ['metal'], verdict: 'yes', why: 'a pad, or a bud with a little; metal head only' },
       {
         on: ['mouthpiece'],
-        of: ['hard-rubber'],
+        of: ['plastic'],
+        verdict: 'by-method',
+        why: 'some plastics craze',
+        byMethod: {
+          method: 'mouthpiece-alcohol',
+          allowedBy: ['wipe'],
+          then: 'a quick wipe, then rinsed; some plastics craze, so not where you do not know yours',
+        },
+      },
+      {
+        on: ['mouthpiece'],
         verdict: 'by-method',
         why: 'it dries the mouthpiece over time; by wipe, only briefly',
         byMethod: { method: 'mouthpiece-alcohol', allowedBy: ['wipe'], then: 'a quick wipe, then rinsed' },
       },
-      { on: ['mouthpiece', 'brass-mouthpiece'], verdict: 'care', why: 'by wipe, short' },
+      { on: ['brass-mouthpiece'], verdict: 'care', why: 'by wipe, short' },
+      { on: ['keys'], of: ['lacquer'], verdict: 'no', why: 'they are lacquered as the body is: it attacks lacquer' },
       {
         on: ['keys'],
         verdict: 'by-method',
@@ -200,12 +239,18 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       { on: ['reed', 'double-reed'], verdict: 'no', why: 'it dries cane' },
     ],
     hazards: ['alcohol'],
-    cautions: ['Flammable: no flame, no cigarette, open window.', 'Children only with a grown-up.'],
+    cautions: [
+      'Flammable: no flame, no cigarette, open window.',
+      'Children only with a grown-up.',
+      'Never with bleach.',
+      'Cloths dry flat outdoors before they are binned.',
+    ],
   },
   {
     id: 'sanitiser',
     name: 'Hand sanitiser',
     group: 'Cleaners',
+    alsoCalled: ['hand gel'],
     rows: [
       {
         on: SURFACE_IDS,
@@ -214,12 +259,13 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       },
     ],
     hazards: ['alcohol'],
-    cautions: ['Flammable until dry.'],
+    cautions: ['Flammable until dry.', 'Never with bleach.'],
   },
   {
     id: 'peroxide',
     name: 'Hydrogen peroxide, weak (3 %)',
     group: 'Cleaners',
+    alsoCalled: ['H2O2'],
     rows: [
       { on: ['reed'], verdict: 'yes', why: '30 s, then rinsed', mark: 'one-voice' },
       { on: ['double-reed'], verdict: 'yes', why: '30 s, then rinsed; not near cork or thread', mark: 'one-voice' },
@@ -230,12 +276,16 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       { on: ['tenons'], of: ['metal'], verdict: 'no', why: 'it attacks metal finishes' },
     ],
     hazards: ['peroxide'],
-    cautions: ['Follow the label; gloves and eye protection when stronger than household strength.'],
+    cautions: [
+      'Follow the label; gloves and eye protection when stronger than household strength.',
+      'Never with vinegar or another acid, and never with bleach.',
+    ],
   },
   {
     id: 'bleach',
     name: 'Bleach',
     group: 'Cleaners',
+    alsoCalled: ['chlorine'],
     rows: [
       {
         on: SURFACE_IDS,
@@ -244,23 +294,52 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       },
     ],
     hazards: ['bleach'],
-    cautions: ['Never together with acid, ammonia or alcohol: toxic gas.'],
+    cautions: [
+      'Never together with acid, ammonia or alcohol: toxic gas.',
+      'Never with peroxide or anything else either. If it has happened: leave the room, air it, ask the poison service.',
+    ],
   },
-  { id: 'ammonia-cleaner', name: 'Cleaner with ammonia', group: 'Cleaners', rows: [], hazards: ['ammonia'] },
+  {
+    id: 'ammonia-cleaner',
+    name: 'Cleaner with ammonia',
+    group: 'Cleaners',
+    alsoCalled: ['window cleaner', 'glass cleaner'],
+    rows: [],
+    hazards: ['ammonia'],
+    cautions: ['Never with bleach: chloramine vapours.', 'Open window, gloves.'],
+  },
+  {
+    id: 'baking-soda',
+    name: 'Soda (baking or washing soda)',
+    group: 'Cleaners',
+    alsoCalled: ['bicarbonate', 'bicarb'],
+    rows: [],
+    hazards: ['soda'],
+    cautions: ['With vinegar or another acid it foams: never in a closed bottle.'],
+  },
   {
     id: 'mouthpiece-spray',
     name: 'Spray sold for mouthpieces',
     group: 'Cleaners',
+    alsoCalled: ['disinfectant spray'],
     rows: [
       { on: ['mouthpiece', 'brass-mouthpiece', 'blowpipe', 'reed', 'double-reed'], verdict: 'yes', why: 'as labelled' },
     ],
+    cautions: ['Follow the label. Many hold alcohol: air the room, no flame, never with bleach.'],
   },
   {
     id: 'contact-cleaner',
     name: 'Electronics contact cleaner, fast drying',
     group: 'Cleaners',
+    alsoCalled: ['switch cleaner', 'electronics spray'],
     rows: [
       { on: ['pad-seats', 'body', 'bore', 'tone-holes'], of: ['plastic'], verdict: 'no', why: 'some plastics craze' },
+      {
+        on: ['pad-seats'],
+        when: { pads: ['skin'] },
+        verdict: 'no',
+        why: 'the pad that lies on it is of skin, and solvent ruins skin',
+      },
       { on: ['pad-seats'], of: ['wood', 'hard-rubber'], verdict: 'no', why: 'metal bodies only' },
       { on: ['pad-seats'], verdict: 'care', why: 'on a bud, metal body, pad kept clear' },
       { on: ['pads'], of: ['skin'], verdict: 'no', why: 'it ruins skin' },
@@ -276,7 +355,14 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     id: 'lighter-fluid',
     name: 'Lighter fluid',
     group: 'Cleaners',
+    alsoCalled: ['naphtha', 'petrol', 'benzine'],
     rows: [
+      {
+        on: ['pad-seats'],
+        when: { pads: ['skin'] },
+        verdict: 'no',
+        why: 'the pad that lies on it is of skin, and solvent ruins skin',
+      },
       {
         on: ['pad-seats'],
         of: ['plastic', 'wood', 'hard-rubber'],

@@ -180,6 +180,7 @@ export const bambooFlute: Page = {
       must: true,
       harm: 'a chipped edge',
       does: [join('cap', 'top-half')],
+      needs: ['keys-clean'],
       mark: 'practice',
     },
     {
@@ -207,6 +208,7 @@ export const bambooFlute: Page = {
       harm: 'the cap no longer pads the joint beside it',
       does: [stow('top-half')],
       must: true,
+      needs: ['washed', 'keys-clean'],
       mark: 'practice',
     },
     {
@@ -245,6 +247,7 @@ export const bambooFlute: Page = {
       supplies: ['cotton buds'],
       uses: [{ agent: 'cotton-bud', on: 'tone-holes' }],
       does: [brush('tone-holes')],
+      reaches: ['keys-clean'],
       mark: 'practice',
     },
     {
@@ -258,6 +261,7 @@ export const bambooFlute: Page = {
       supplies: ['clear tape'],
       uses: [{ agent: 'clear-tape', on: 'bamboo-joint' }],
       does: [],
+      reaches: ['washed'],
       mark: 'practice',
     },
     {
@@ -272,6 +276,7 @@ export const bambooFlute: Page = {
       supplies: ['light grease'],
       uses: [{ agent: 'hair-wax', on: 'bamboo-joint' }],
       does: [grease('tenons')],
+      reaches: ['washed'],
       mark: 'practice',
     },
   ],

@@ -1,4 +1,17 @@
-import { brush, cover, drain, draw, free, join, liftOut, open, part, shut, toAndFro, wipe } from '#core/book/deed.ts';
+import {
+  brush,
+  cover,
+  drain,
+  draw,
+  join,
+  liftOut,
+  open,
+  part,
+  shut,
+  toAndFro,
+  uncover,
+  wipe,
+} from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
@@ -127,7 +140,7 @@ export const bassClarinet: Page = {
       minutes: 0.2,
       after: ['bass-clarinet/neck-on'],
       harm: 'a crooked hold',
-      does: [free('ligature'), free('cap'), join('mouthpiece', 'neck')],
+      does: [uncover('mouthpiece'), join('mouthpiece', 'neck')],
       how: 'Cap and ligature come off it first.',
       mark: 'general',
     },
@@ -141,7 +154,7 @@ export const bassClarinet: Page = {
       needs: ['reed-wetting'],
       why: 'The thinnest part comes last.',
       harm: 'tip chipped during joining',
-      does: [liftOut('reed'), join('reed', 'mouthpiece')],
+      does: [uncover('mouthpiece'), liftOut('reed'), join('reed', 'mouthpiece')],
       mark: 'practice',
     },
     {

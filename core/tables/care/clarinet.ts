@@ -1,4 +1,4 @@
-import { brush, cover, draw, free, join, liftOut, part, toAndFro, turn, wipe } from '#core/book/deed.ts';
+import { brush, cover, draw, join, liftOut, part, toAndFro, turn, uncover, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
@@ -87,7 +87,7 @@ export const clarinet: Page = {
       after: [],
       needs: ['hands-ready', 'case-open', 'reed-wetting', 'corks-ready'],
       harm: 'searching for a mark that is not there',
-      does: [free('ligature'), free('cap'), join('mouthpiece', 'barrel')],
+      does: [uncover('mouthpiece'), join('mouthpiece', 'barrel')],
       mark: 'practice',
     },
     {
@@ -151,7 +151,7 @@ export const clarinet: Page = {
       after: ['clarinet/line-up-mouthpiece', 'clarinet/upper-to-lower', 'clarinet/bell-on'],
       why: 'The thinnest part comes last.',
       harm: 'tip chipped during joining',
-      does: [liftOut('reed'), join('reed', 'mouthpiece')],
+      does: [uncover('mouthpiece'), liftOut('reed'), join('reed', 'mouthpiece')],
       mark: 'practice',
     },
     {
@@ -437,7 +437,7 @@ export const clarinet: Page = {
       action: 'Ligature and cap back on the mouthpiece',
       minutes: 0.15,
       after: ['clarinet/swab-mouthpiece', 'clarinet/wipe-mouthpiece-alone', 'clarinet/mouthpiece-from-barrel'],
-      needs: ['washed'],
+      needs: ['washed', 'wiped'],
       must: true,
       harm: 'a rolling mouthpiece, a chipped tip',
       does: [cover('mouthpiece')],

@@ -49,7 +49,6 @@ export const doubleReed: Page = {
       item: 'double-reed/soak',
       part: 'reed',
       action: 'Reeds into a cup of room-temperature water, before anything else',
-      how: 'Bassoon reeds wet right through, thread and back included.',
       minutes: 0.3,
       wait: {
         minutes: oneVoice(5),

@@ -78,7 +78,7 @@ export const flute: Page = {
       action: 'Body held by the plain barrel at its top end, never round the keys',
       minutes: 0.1,
       after: [],
-      needs: ['hands-ready', 'case-open'],
+      needs: ['hands-ready', 'case-open', 'warmed'],
       harm: 'bent rods: the usual first repair',
       does: [hold('body')],
       mark: 'general',
@@ -224,6 +224,7 @@ export const flute: Page = {
       supplies: ['alcohol pad'],
       uses: [{ agent: 'rubbing-alcohol', on: 'lip-plate' }],
       does: [wipe('lip-plate')],
+      skill: 'solvents',
       mark: 'practice',
     },
     {

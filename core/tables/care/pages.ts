@@ -1,3 +1,4 @@
+import { blot, oil, unshield, wipeOff } from '#core/book/deed.ts';
 import type { PageUse, Page } from '#core/book/page.ts';
 import { bambooFlute } from '#core/tables/care/bamboo-flute.ts';
 import { bassClarinet } from '#core/tables/care/bass-clarinet.ts';
@@ -30,7 +31,26 @@ import type { KindId } from '#core/instruments/kind.ts';
 const pages = (...made: readonly (Page | PageUse)[]): readonly PageUse[] =>
   made.map((one) => ('page' in one ? one : { page: one }));
 
+const BY_FEATHER = {
+  action:
+    'About 3 drops rubbed into a separate silk swab and blotted, drawn through the lower joint; the upper joint with an oiled, blotted feather',
+  does: [oil('lower-joint'), oil('upper-joint')],
+} as const;
 const inWood: PageUse = { page: woodenBore, when: { body: ['wood'] } };
+/** Where the swab has no tail cord nothing is drawn through the upper joint, the oil neither: a feather carries it. */
+const inWoodByFeather: PageUse = {
+  page: woodenBore,
+  when: { body: ['wood'], swabTail: ['no-tail'] },
+  says: {
+    'wooden-bore/oil-once': BY_FEATHER,
+    'wooden-bore/oil-twice': BY_FEATHER,
+    'wooden-bore/dry-oiled': {
+      action: 'A dry swab through the lower joint, a dry feather in the upper; then the paper slips out',
+      does: [blot('lower-joint'), wipeOff('upper-joint'), unshield('pads')],
+    },
+  },
+};
+const inWoodDrawn: PageUse = { page: woodenBore, when: { body: ['wood'], swabTail: ['two-cords'] } };
 const withPistons: PageUse = {
   page: pistonBrass,
   when: { valves: ['piston'] },
@@ -41,9 +61,23 @@ const oboeJoints: PageUse = { page: oboe, without: ['oboe/reed-in', 'oboe/light-
 /** Bamboo and pipes have no pads and no mechanism: the book has no yearly bench service for them. */
 const windUnserviced: PageUse = { page: wind, without: ['wind/bench-service'] };
 /** At home the pipes are laid out to dry, not cased. */
-const windUncased: PageUse = { page: wind, without: ['wind/bench-service', 'wind/case-away'] };
+const windUncased: PageUse = { page: wind, without: ['wind/bench-service', 'wind/case-away', 'wind/shake-case'] };
 const keyedSaxophone: PageUse = { page: keyed, without: ['keyed/prop-open'] };
-const sax = pages(wind, swab, keyedSaxophone, singleReed, saxophone);
+const doubleReedBassoon: PageUse = {
+  page: doubleReed,
+  says: { 'double-reed/into-cup': { how: 'Wet right through, thread and back included.' } },
+};
+/** A saxophone’s mouthpiece has no cork: that is on the neck. */
+const singleReedUncorked: PageUse = {
+  page: singleReed,
+  says: {
+    'single-reed/soak-mouthpiece': {
+      action: 'Mouthpiece into a cup of mild acid or alcohol-free mouthwash, cool',
+      cautions: ['Never together with bleach or peroxide.'],
+    },
+  },
+};
+const sax = pages(wind, swab, keyedSaxophone, singleReedUncorked, saxophone);
 /** Only the small ones are lifted round the valve block with one hand. */
 const lowPistonBrass: PageUse = { page: pistonBrass, without: ['piston-brass/lift-by-block'] };
 const lowByTubing: PageUse = { page: lowBrass, without: ['low-brass/lift'] };
@@ -64,9 +98,9 @@ export const PAGES_OF = {
   'alto-saxophone': sax,
   'tenor-saxophone': sax,
   'baritone-saxophone': sax,
-  oboe: pages(wind, swab, keyed, tenons, inWood, doubleReed, oboe),
-  'cor-anglais': pages(wind, swab, keyed, tenons, inWood, doubleReed, oboeJoints, corAnglais),
-  bassoon: pages(wind, swab, keyedBassoon, tenons, doubleReed, bassoon),
+  oboe: pages(wind, swab, keyed, tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboe),
+  'cor-anglais': pages(wind, swab, keyed, tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboeJoints, corAnglais),
+  bassoon: pages(wind, swab, keyedBassoon, tenons, doubleReedBassoon, bassoon),
   flute: pages(wind, swab, keyed, flute),
   piccolo: pages(wind, swab, keyed, inWood, flute, piccolo),
   'bamboo-flute': pages(windUnserviced, swab, bambooFlute),

@@ -223,6 +223,7 @@ export const pistonBrass: Page = {
         { agent: 'dish-soap', on: 'tube' },
       ],
       does: [],
+      needs: ['water-out', 'mouthpiece-off', 'parted'],
       mark: 'practice',
     },
     {

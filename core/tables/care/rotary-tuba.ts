@@ -1,4 +1,4 @@
-import { brush, dry, rinse, wipe, work } from '#core/book/deed.ts';
+import { brush, dry, push, rinse, wipe, work } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate } from '#core/explain/explained.ts';
 
@@ -16,6 +16,15 @@ export const rotaryTuba: Page = {
       mark: 'estimate',
       blockedBy: 'brass/stuck',
       includes: ['rotary-brass/rotor-oil'],
+    },
+    {
+      id: 'rotary-tuba/slides-in',
+      name: 'Slides in',
+      part: 'main-slide',
+      trigger: { kind: 'every-play', moment: 'after' },
+      severity: 'function',
+      why: 'Pushed in, the legs stay clean and the lid closes.',
+      mark: 'practice',
     },
   ],
   steps: [
@@ -105,6 +114,19 @@ export const rotaryTuba: Page = {
       does: [wipe('outside')],
       alsoDoes: ['brass/wipe'],
       reaches: ['wiped'],
+      mark: 'practice',
+    },
+    {
+      id: 'rotary-tuba/push-slides-in',
+      item: 'rotary-tuba/slides-in',
+      part: 'main-slide',
+      action: 'Slides pushed in for the case',
+      minutes: 0.2,
+      after: ['brass/water-keys'],
+      needs: ['slides-greased', 'washed'],
+      must: true,
+      harm: 'a bent slide',
+      does: [push('main-slide')],
       mark: 'practice',
     },
   ],

@@ -1,4 +1,4 @@
-import { dry, free, join, liftOut, look, rinse, soak, stow, wash, wipe } from '#core/book/deed.ts';
+import { cover, dry, free, join, liftOut, look, rinse, soak, stow, wash, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
@@ -166,7 +166,7 @@ export const singleReed: Page = {
       needs: ['reed-off', 'mouthpiece-off', 'mouthpiece-dry'],
       reaches: ['washed'],
       harm: 'film where the lips go',
-      cautions: [NEVER_HOT, 'Keep the cork dry.'],
+      cautions: [NEVER_HOT],
       supplies: ['dish soap', 'mouthpiece brush'],
       uses: [
         { agent: 'dish-soap', on: 'mouthpiece' },
@@ -208,6 +208,21 @@ export const singleReed: Page = {
       uses: [{ agent: 'cool-water', on: 'mouthpiece' }],
       does: [liftOut('mouthpiece'), rinse('mouthpiece'), dry('mouthpiece')],
       mark: 'practice',
+    },
+    {
+      id: 'single-reed/cover-again',
+      item: 'single-reed/mouthpiece-wash',
+      part: 'mouthpiece',
+      action: 'Ligature and cap back on the dry mouthpiece; today the reed stays in its case',
+      minutes: 0.2,
+      after: ['single-reed/brush-mouthpiece'],
+      needs: ['washed'],
+      reaches: ['wiped'],
+      must: true,
+      harm: 'a rolling mouthpiece, a chipped tip',
+      method: { id: 'reed-after-playing', choices: ['capped'] },
+      does: [cover('mouthpiece')],
+      mark: 'general',
     },
     {
       id: 'single-reed/rinse-reeds',
@@ -254,6 +269,7 @@ export const singleReed: Page = {
       method: { id: 'reed-hygiene', choices: ['peroxide'] },
       uses: [{ agent: 'peroxide', on: 'reed', rinsedBy: 'single-reed/rinse-peroxide' }],
       does: [soak('reeds', 'acid')],
+      skill: 'solvents',
       mark: 'one-voice',
     },
     {

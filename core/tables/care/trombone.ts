@@ -297,7 +297,7 @@ export const trombone: Page = {
       harm: 'scale stays',
       cautions: ['Hold the leg being brushed; never squeeze the two legs, nor use one as a handle.'],
       supplies: ['flexible brush'],
-      alsoDoes: ['trombone/mouthpipe-brush'],
+      alsoDoes: ['trombone/mouthpipe-brush', 'brass/mouthpiece-wash'],
       uses: [
         { agent: 'flexible-brush', on: 'tube' },
         { agent: 'flexible-brush', on: 'hand-slide' },
@@ -314,6 +314,8 @@ export const trombone: Page = {
       after: ['trombone/bath-brush'],
       supplies: ['lint-free cloth'],
       does: [],
+      alsoDoes: ['trombone/slide-wipe'],
+      reaches: ['wiped'],
       mark: 'practice',
     },
     {

@@ -167,6 +167,7 @@ export const wind: Page = {
       minutes: 1,
       after: [],
       does: [look('case')],
+      needs: ['slides-tried'],
       mark: 'practice',
     },
   ],

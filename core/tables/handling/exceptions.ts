@@ -9,4 +9,12 @@ export const EXCEPTIONS: readonly Exception[] = [
     why: 'At the tap the water runs through the mouthpipe and out at the open main slide; the valves are held clear of it.',
     mark: 'practice',
   },
+  {
+    rule: 'uncoated',
+    step: 'horn/rinse-again',
+    by: 'horn/grease-legs',
+    method: { id: 'horn-monthly-order', choices: ['grease-then-rinse'] },
+    why: 'One school greases each slide and closes the horn before the flush, so that none is exchanged; the slides stay in.',
+    mark: 'one-voice',
+  },
 ];

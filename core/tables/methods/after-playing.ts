@@ -38,16 +38,12 @@ export const AFTER_PLAYING = {
       'neck-left-on': {
         words: 'mouthpiece off, silk from the bell out through the neck in one',
         mark: 'practice',
-        without: ['saxophone/swab-neck', 'saxophone/swab-body-pass', 'saxophone/swab-body-down'],
+        without: ['saxophone/neck-off', 'saxophone/swab-neck', 'saxophone/swab-body-pass', 'saxophone/swab-body-down'],
         order: [
           ['saxophone/mouthpiece-off', 'saxophone/pull-through-neck'],
           ['saxophone/unhook', 'saxophone/pull-through-neck'],
-          ['saxophone/pull-through-neck', 'saxophone/neck-off'],
         ],
-        says: {
-          'saxophone/unhook': { how: 'Before it is tipped: the strap would pull it over.' },
-          'saxophone/neck-off': { action: 'Neck screw slackened, neck off by its plain tube, the body laid down' },
-        },
+        says: { 'saxophone/unhook': { how: 'Before it is tipped: the strap would pull it over.' } },
         notWith: { method: 'swab-cloth', choices: ['cored'], why: 'a cored swab never goes through the neck' },
         cost: 'the neck gets no cloth of its own',
       },
@@ -255,8 +251,6 @@ export const AFTER_PLAYING = {
         words: 'left on, under the cap',
         mark: 'practice',
         without: [
-          'single-reed/wet-in-water',
-          'single-reed/wet-in-mouth',
           'clarinet/reed-on',
           'clarinet/ligature-on',
           'clarinet/cap-on',
@@ -273,16 +267,16 @@ export const AFTER_PLAYING = {
           'bass-clarinet/swab-mouthpiece',
           'saxophone/swab-mouthpiece',
         ],
-        off: ['clarinet/dry-mouthpiece', 'bass-clarinet/dry-mouthpiece', 'saxophone/dry-mouthpiece'],
+        off: ['single-reed/wet', 'clarinet/dry-mouthpiece', 'bass-clarinet/dry-mouthpiece', 'saxophone/dry-mouthpiece'],
         notWith: {
           method: 'clarinet-swab-path',
           choices: ['whole'],
           why: 'the pull out at the mouthpiece needs the reed off first',
         },
         says: {
-          'clarinet/cap-with-mouthpiece': { action: 'Cap on the mouthpiece, and it into its place' },
-          'bass-clarinet/cap-with-mouthpiece': { action: 'Cap on the mouthpiece, and it into its place; spike in' },
-          'saxophone/cap-mouthpiece': { action: 'Cap on the mouthpiece, and it into its place' },
+          'clarinet/cap-with-mouthpiece': { action: 'Mouthpiece, capped, into its place' },
+          'bass-clarinet/cap-with-mouthpiece': { action: 'Mouthpiece, capped, into its place; spike in' },
+          'saxophone/cap-mouthpiece': { action: 'Mouthpiece, capped, into its place' },
           'saxophone/mouthpiece-off': {
             action: 'Mouthpiece, capped, off the neck, small turns',
             does: [part('mouthpiece', 'neck')],
@@ -331,7 +325,10 @@ export const AFTER_PLAYING = {
       'blot-after-hard-evenings': {
         words: 'blotted after hard evenings only',
         mark: 'practice',
-        says: { 'keyed/blot-wet-pads': { how: 'After a long, wet evening only.' } },
+        says: {
+          'keyed/blot-wet-pads': { how: 'After a long, wet evening only.' },
+          'keyed/blot-wet-skin-pads': { how: 'After a long, wet evening only.' },
+        },
         cost: 'a wet pad is left to dry by itself on ordinary days',
       },
       'blot-always': { words: 'all closed ones blotted every time', mark: 'practice' },
@@ -368,8 +365,12 @@ export const AFTER_PLAYING = {
         words: 'laid in, pressed, lifted',
         mark: 'practice',
         says: {
-          'keyed/blot-wet-pads': { how: 'Press shut, release, lift; not drawn: damp paper tears and drags the skin.' },
-          'keyed/blot-every-pad': { how: 'Press shut, release, lift; not drawn: damp paper tears and drags the skin.' },
+          'keyed/blot-wet-pads': {
+            how: 'Press the pad shut, release, lift the paper: drawn out damp, it tears and leaves shreds on the pad.',
+          },
+          'keyed/blot-every-pad': {
+            how: 'Press the pad shut, release, lift the paper: drawn out damp, it tears and leaves shreds on the pad.',
+          },
         },
       },
       'draw-out': {
@@ -448,12 +449,14 @@ export const AFTER_PLAYING = {
       'contact-cleaner': {
         words: 'contact cleaner on a bud',
         kinds: METAL_BODIES,
+        when: { pads: ['leather', 'cork', 'synthetic'] },
         mark: 'practice',
         cost: 'flammable vapour: an adult, an open window, no flame; metal bodies only',
       },
       'lighter-fluid': {
         words: 'lighter fluid on a bud',
         kinds: METAL_BODIES,
+        when: { pads: ['leather', 'cork', 'synthetic'] },
         mark: 'practice',
         cost: 'it burns: an adult, an open window, no flame or cigarette, cloths aired',
       },

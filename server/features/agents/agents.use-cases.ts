@@ -9,7 +9,7 @@ import { noInstrument, notFound, type Failure } from '#server/failure.ts';
 import type { Services } from '#server/services.ts';
 
 export const listAgents = ({ book }: Services): AgentList =>
-  book.agents.map(({ id, name, group }) => ({ id, name, group }));
+  book.agents.map(({ id, name, group, alsoCalled = [] }) => ({ id, name, group, alsoCalled: [...alsoCalled] }));
 
 /** The verdict for every part of one instrument; where practice differs, as it is done on it. */
 export function verdictsFor(
@@ -54,6 +54,6 @@ export function verdictsAnywhere({ book }: { readonly book: Book }, agentId: str
 
 /** What two agents make together; one that is not in the book is a stranger, and never goes with bleach. */
 export function mixingOf({ book }: { readonly book: Book }, one: string, other: string): MixingView {
-  const { danger, text } = mixing(agentWith(book, one), agentWith(book, other));
-  return { danger, text };
+  const made = mixing(agentWith(book, one), agentWith(book, other));
+  return { danger: made.danger, care: !made.danger && made.care, text: made.text };
 }

@@ -12,7 +12,7 @@ import type { KeptPlan, KeptStep } from '#core/packup/kept-plan.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
 import { stepFor } from '#core/packup/plan-for-build.ts';
 import type { RunShare } from '#core/packup/run.ts';
-import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
+import { handsForStep, type PlayerAbilities } from '#core/players/player.ts';
 import { condensate } from '#core/water/condensation.ts';
 import { passReasonWords } from '#core/water/water-words.ts';
 import type { RunView, StepWords } from '#contract/packup.ts';
@@ -76,7 +76,7 @@ function wordsOf(services: Services, one: KeptStep, mine: RunInstrument, player:
     itemName: item?.name ?? '',
     partName: partName(kind, one.part),
     ...bookWords(step ?? {}, item?.why),
-    hands: handsFor(item?.skill, player),
+    hands: handsForStep(step?.skill, item?.skill, player),
     repeats: step ? repeatsWords(services, step, mine) : null,
     way: step ? methodsOfStep(step, methods).map(wayWords) : [],
   };

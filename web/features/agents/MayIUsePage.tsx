@@ -1,5 +1,5 @@
 import type { InstrumentId } from '#core/instruments/instrument.ts';
-import { Autocomplete, Box, TextField, Typography } from '@mui/material';
+import { Autocomplete, Box, createFilterOptions, TextField, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -17,6 +17,9 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 
 type Named = AgentList[number];
 
+/** By its name, and by what else people call it. */
+const findAgents = createFilterOptions<Named>({ stringify: ({ name, alsoCalled }) => [name, ...alsoCalled].join(' ') });
+
 function AgentChoice({
   agents,
   label,
@@ -33,6 +36,7 @@ function AgentChoice({
       options={[...agents]}
       groupBy={({ group }) => group}
       getOptionLabel={({ name }) => name}
+      filterOptions={findAgents}
       isOptionEqualToValue={(a, b) => a.id === b.id}
       value={value}
       onChange={(_event, next) => onChange(next)}
@@ -58,9 +62,9 @@ function Together({ one, other }: { readonly one: Named; readonly other: Named }
   const query = useQuery(agentQueries.mixing(one.id, other.id));
   return (
     <QueryView query={query} height={60}>
-      {({ danger, text }) => (
+      {({ danger, care, text }) => (
         <Caution danger={danger} role={danger ? 'alert' : 'status'} sx={{ mt: 1.5 }}>
-          {text}
+          {care ? `Care: ${text}` : text}
         </Caution>
       )}
     </QueryView>
@@ -116,7 +120,7 @@ export function MayIUsePage() {
             <AgentChoice agents={list} label="And with what?" value={other} onChange={setOther} />
             {agent && other && <Together one={agent} other={other} />}
           </Compartment>
-          <Compartment title="Make it weaker">
+          <Compartment title="Make hydrogen peroxide weaker">
             <Dilution />
           </Compartment>
         </Box>

@@ -25,6 +25,7 @@ export function Dilution() {
     finalMl: typed(given.finalMl),
   });
   const fault = made.ok ? null : made.failure;
+  const cup = made.ok ? measured(made.value, typed(given.finalMl)) : null;
   return (
     <Box>
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' } }}>
@@ -42,7 +43,7 @@ export function Dilution() {
       <Box role="status" sx={{ mt: 1.5 }}>
         {made.ok ? (
           <Typography variant="h2" component="p">
-            {measured(made.value.stockMl)} from the bottle, {measured(made.value.waterMl)} water
+            {cup?.stock} from the bottle, {cup?.water} water
           </Typography>
         ) : (
           <Alert severity="error">{dilutionFaultWords(made.failure)}</Alert>
