@@ -10,6 +10,7 @@ export const PAGE_IDS = [
   'clarinet',
   'bass-clarinet',
   'saxophone',
+  'baritone-saxophone',
   'oboe',
   'cor-anglais',
   'bassoon',

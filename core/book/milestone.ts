@@ -29,6 +29,7 @@ export const MILESTONES = [
   'bore-oiled',
   'blowpipe-off',
   'bag-held',
+  'valve-looked-at',
   'washed',
 ] as const;
 export type Milestone = (typeof MILESTONES)[number];

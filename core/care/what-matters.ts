@@ -28,14 +28,22 @@ const isCalling = ({ state, postponedUntil }: ItemClock): boolean =>
   postponedUntil === null && ['due', 'overdue', 'soon', 'unknown', 'waiting'].includes(state);
 const RANK = { overdue: 0, due: 1, waiting: 2, unknown: 3, soon: 4, fresh: 5, 'as-seen': 6, off: 7 } as const;
 
+/** Has somebody seen or heard what this item is for? */
+const isNoticed = ({ because }: ItemClock): boolean => because.some(({ rule }) => rule === 'noticed');
+
 /**
- * The periodic items that call for attention, most pressing first: overdue before due before unknown before soon,
+ * The periodic items that call for attention, most pressing first: what was noticed before all routine, then overdue before due before unknown before soon,
  * and within each the higher value first. What belongs to every play is the pack-up's business and left out.
  */
 export function whatMatters(kind: InstrumentKind, clocks: readonly ItemClock[]): ItemClock[] {
   return clocks
     .filter((clock) => clock.item.trigger.kind !== 'every-play' && isCalling(clock))
-    .toSorted((a, b) => RANK[a.state] - RANK[b.state] || valueNow(kind, b) - valueNow(kind, a));
+    .toSorted(
+      (a, b) =>
+        Number(isNoticed(b)) - Number(isNoticed(a)) ||
+        RANK[a.state] - RANK[b.state] ||
+        valueNow(kind, b) - valueNow(kind, a),
+    );
 }
 
 export type PackedUp = {

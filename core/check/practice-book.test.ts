@@ -91,6 +91,21 @@ const planFor = (kind: KindId, practice: Practice, items: readonly CareItemId[])
 
 /** Pinned: wording and intervals may change, ids may not. */
 const SHIPPED_ITEMS: CareItemId[] = [
+  'baritone-saxophone/water',
+  'brass/dent',
+  'brass/red-rot',
+  'clarinet/fuzzy-note',
+  'cor-anglais/bocal-rinse',
+  'keyed/low-register',
+  'keyed/slips-out',
+  'keyed/sticky-pad',
+  'oboe/case-age',
+  'piston-brass/silent-valve',
+  'rotary-tuba/slides-in',
+  'saxophone/octave-key',
+  'sousaphone/down',
+  'wind/case-moves',
+  'wind/crack',
   'bamboo-flute/join',
   'bamboo-flute/edge-bare',
   'bamboo-flute/wipe',

@@ -66,7 +66,12 @@ const saxophone = [
 ] as const satisfies readonly SurfaceUse[];
 const doubleReed: readonly SurfaceId[] = ['tenons', 'bore', 'body', 'tone-holes', 'pads', 'pad-seats', 'keys', 'rods'];
 const oboe: readonly SurfaceId[] = ['double-reed', 'tube-cork', ...doubleReed];
-const crooked: readonly SurfaceId[] = ['double-reed', 'bocal', ...doubleReed];
+const crooked: readonly SurfaceUse[] = [
+  'double-reed',
+  'bocal',
+  { id: 'tube-cork', name: 'Cork of the bocal' },
+  ...doubleReed,
+];
 const PISTONS = ['pistons', 'valve-ports', 'valve-felts'] as const;
 const piston = ['brass-mouthpiece', 'tube', 'tuning-slides', ...PISTONS, 'finish'] as const;
 

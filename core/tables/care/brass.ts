@@ -81,6 +81,26 @@ export const brass: Page = {
       place: 'bench',
       mark: 'practice',
     },
+    {
+      id: 'brass/red-rot',
+      name: 'Pinkish spots or pinholes: to the bench',
+      part: 'the-bore',
+      trigger: { kind: 'when-noticed', sign: 'pinkish spots or pinholes at the mouthpipe', seenOn: 'any-part' },
+      severity: 'lasting',
+      why: 'Red rot eats the tube from within; polish and water do not stop it.',
+      place: 'bench',
+      mark: 'practice',
+    },
+    {
+      id: 'brass/dent',
+      name: 'A dent: to the bench',
+      part: 'the-bore',
+      trigger: { kind: 'when-noticed', sign: 'a dent', seenOn: 'any-part' },
+      severity: 'function',
+      why: 'It changes pitch and air; on a slide or a valve casing it goes at once.',
+      place: 'bench',
+      mark: 'practice',
+    },
   ],
   steps: [
     {
@@ -107,6 +127,7 @@ export const brass: Page = {
       why: 'The tuner starts from a known place.',
       harm: 'a dry slide sets',
       does: [pull('main-slide')],
+      how: 'A valve slide with its own valve pressed, out and in.',
       mark: 'general',
     },
     {

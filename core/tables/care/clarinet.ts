@@ -1,6 +1,6 @@
 import { brush, cover, draw, join, liftOut, part, toAndFro, turn, uncover, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
-import { estimate, practice } from '#core/explain/explained.ts';
+import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
 
 const GENTLE_PULL = 'Never yank: a swinging weight chips the tip, and a chipped tip ends the mouthpiece.';
 const STOP_IF_STUCK = 'If it binds, stop and ease it back the way it came; still stuck: the bench.';
@@ -72,6 +72,15 @@ export const clarinet: Page = {
       trigger: { kind: 'clock', limbs: { months: practice(3) }, words: 'monthly to every 3 months' },
       severity: 'function',
       why: 'Dirt or spittle in a hole makes its note fuzzy or out of tune.',
+      mark: 'practice',
+    },
+    {
+      id: 'clarinet/fuzzy-note',
+      name: 'Clean the hole of a fuzzy note',
+      part: 'upper-joint',
+      trigger: { kind: 'when-noticed', sign: 'one note fuzzy or out of tune', seenOn: 'any-part' },
+      severity: 'function',
+      why: 'Dirt or spittle in a finger hole makes its note fuzzy.',
       mark: 'practice',
     },
   ],
@@ -278,9 +287,15 @@ export const clarinet: Page = {
       item: 'clarinet/swab-bore',
       part: 'upper-joint',
       action: 'Draw the cloth through the joined body, bell to barrel, slowly',
-      how: '2–3 after a long play (about).',
       minutes: 0.4,
-      repeats: { kind: 'fixed', count: practice(1), noun: 'pull' },
+      repeats: {
+        kind: 'passes-by-water',
+        least: practice(1),
+        most: practice(1),
+        mostBeyond: { minutes: 90, most: estimate(3) },
+        usual: 'one slow pull; 2–3 after a long play',
+        mark: 'practice',
+      },
       reaches: ['bore-dry', 'swab-used'],
       after: ['clarinet/mouthpiece-off'],
       must: true,
@@ -358,7 +373,8 @@ export const clarinet: Page = {
       repeats: {
         kind: 'passes-by-water',
         least: practice(1),
-        most: estimate(9),
+        most: oneVoice(5),
+        mostBeyond: { minutes: 120, most: estimate(9) },
         usual: '4–5 through each joint, a few more when it lasted over two hours',
         mark: 'one-voice',
       },
@@ -381,7 +397,8 @@ export const clarinet: Page = {
       repeats: {
         kind: 'passes-by-water',
         least: practice(1),
-        most: estimate(9),
+        most: oneVoice(5),
+        mostBeyond: { minutes: 120, most: estimate(9) },
         usual: '4–5 through each joint, a few more when it lasted over two hours',
         mark: 'one-voice',
       },
@@ -461,6 +478,22 @@ export const clarinet: Page = {
         { agent: 'cotton-bud', on: 'tone-holes' },
         { agent: 'pipe-cleaner', on: 'tone-holes' },
       ],
+      does: [brush('tone-holes')],
+      alsoDoes: ['clarinet/fuzzy-note'],
+      mark: 'practice',
+    },
+    {
+      id: 'clarinet/bud-fuzzy-hole',
+      item: 'clarinet/fuzzy-note',
+      part: 'upper-joint',
+      action: 'Dry cotton bud round every finger hole, the one under the F key too',
+      minutes: 2,
+      after: ['clarinet/swab-upper', 'clarinet/swab-lower'],
+      reaches: ['keys-clean'],
+      harm: 'C, D or E stay fuzzy or out of tune',
+      cautions: ['Nothing pointed. Pads untouched.'],
+      supplies: ['cotton buds'],
+      uses: [{ agent: 'cotton-bud', on: 'tone-holes' }],
       does: [brush('tone-holes')],
       mark: 'practice',
     },

@@ -59,7 +59,7 @@ export const corAnglais: Page = {
       onlyIf: 'Is the cork of the bocal dry?',
       harm: 'a forced, bent bocal',
       supplies: ['cork grease'],
-      uses: [{ agent: 'cork-grease', on: 'tenons' }],
+      uses: [{ agent: 'cork-grease', on: 'tube-cork' }],
       does: [grease('reed-cork')],
       mark: 'general',
     },

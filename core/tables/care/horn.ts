@@ -282,6 +282,7 @@ export const horn: Page = {
       alsoDoes: ['brass/slide-grease'],
       uses: [{ agent: 'slide-grease', on: 'tuning-slides' }],
       does: [dry('every-slide'), grease('every-slide'), join('every-slide', 'rotors')],
+      how: 'Each valve slide with its own valve pressed.',
       mark: 'one-voice',
     },
     {

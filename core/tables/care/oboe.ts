@@ -1,6 +1,6 @@
 import { blot, draw, grease, join, look, part, toAndFro, wipe, work } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
-import { estimate, practice } from '#core/explain/explained.ts';
+import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
 
 /** The oboe; the cor anglais takes its joints from here. Minutes per step are estimates. */
 export const oboe: Page = {
@@ -50,6 +50,16 @@ export const oboe: Page = {
       severity: 'lasting',
       why: 'Sockets keep a ring of water the swab does not reach.',
       mark: 'practice',
+    },
+    {
+      id: 'oboe/case-age',
+      name: 'Look at the age of the case',
+      part: 'case',
+      trigger: { kind: 'clock', limbs: { months: oneVoice(66) }, words: 'every 5–6 years of daily carrying' },
+      severity: 'lasting',
+      why: 'Padding works loose, joints move, arms and springs suffer: expect to replace the case during the oboe’s life.',
+      place: 'bench',
+      mark: 'one-voice',
     },
   ],
   steps: [

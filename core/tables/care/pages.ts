@@ -1,6 +1,7 @@
 import { blot, oil, unshield, wipeOff } from '#core/book/deed.ts';
 import type { PageUse, Page } from '#core/book/page.ts';
 import { bambooFlute } from '#core/tables/care/bamboo-flute.ts';
+import { baritoneSaxophone } from '#core/tables/care/baritone-saxophone.ts';
 import { bassClarinet } from '#core/tables/care/bass-clarinet.ts';
 import { bassoon } from '#core/tables/care/bassoon.ts';
 import { brass } from '#core/tables/care/brass.ts';
@@ -97,7 +98,7 @@ export const PAGES_OF = {
   'soprano-saxophone': sax,
   'alto-saxophone': sax,
   'tenor-saxophone': sax,
-  'baritone-saxophone': sax,
+  'baritone-saxophone': [...sax, ...pages(baritoneSaxophone)],
   oboe: pages(wind, swab, keyed, tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboe),
   'cor-anglais': pages(wind, swab, keyed, tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboeJoints, corAnglais),
   bassoon: pages(wind, swab, keyedBassoon, tenons, doubleReedBassoon, bassoon),

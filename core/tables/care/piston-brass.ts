@@ -5,6 +5,7 @@ import {
   hold,
   join,
   liftOut,
+  look,
   oil,
   oilInTurn,
   part,
@@ -79,6 +80,20 @@ export const pistonBrass: Page = {
       mark: 'practice',
       blockedBy: 'brass/stuck',
     },
+    {
+      id: 'piston-brass/silent-valve',
+      name: 'A valve silent, odd or grating: look at it',
+      part: 'valve-block',
+      trigger: {
+        kind: 'when-noticed',
+        sign: 'a valve without sound, with an odd pitch, or one that grates',
+        seenOn: 'any-part',
+      },
+      severity: 'function',
+      why: 'Mostly the piston stands in the wrong casing or its guide is not in its slot. Still so when clean: the bench.',
+      mark: 'practice',
+      includes: ['piston-brass/valve-oil'],
+    },
   ],
   steps: [
     {
@@ -107,6 +122,23 @@ export const pistonBrass: Page = {
       does: [push('main-slide')],
       needs: ['slides-greased', 'washed'],
       must: true,
+      how: 'A valve slide with its valve pressed, in as well as out.',
+      mark: 'practice',
+    },
+    {
+      id: 'piston-brass/look-at-valve',
+      item: 'piston-brass/silent-valve',
+      part: 'valve-block',
+      action: 'That valve out: its number fits its casing; wipe both; lower it, guide in its slot',
+      how: 'Then the oil. Still silent or grating when it is clean and oiled: the bench.',
+      minutes: 1.5,
+      after: [],
+      needs: ['water-out', 'wiped', 'slides-greased', 'washed', 'mouthpipe-brushed'],
+      reaches: ['valve-looked-at'],
+      harm: 'a bent guide when it is forced',
+      cautions: ['Never force it and never spin it by its stem.'],
+      supplies: ['lint-free cloth'],
+      does: [look('pistons')],
       mark: 'practice',
     },
 
@@ -126,7 +158,7 @@ export const pistonBrass: Page = {
       method: { id: 'valve-oil-method', choices: ['half-out'] },
       uses: [{ agent: 'piston-oil', on: 'pistons' }],
       does: [oilInTurn('pistons')],
-      needs: ['water-out', 'wiped', 'slides-greased', 'washed', 'mouthpipe-brushed'],
+      needs: ['water-out', 'wiped', 'slides-greased', 'washed', 'mouthpipe-brushed', 'valve-looked-at'],
       mark: 'practice',
     },
     {
@@ -148,7 +180,7 @@ export const pistonBrass: Page = {
       method: { id: 'valve-oil-method', choices: ['all-the-way-out'] },
       uses: [{ agent: 'piston-oil', on: 'pistons' }],
       does: [oilInTurn('pistons')],
-      needs: ['water-out', 'wiped', 'slides-greased', 'washed', 'mouthpipe-brushed'],
+      needs: ['water-out', 'wiped', 'slides-greased', 'washed', 'mouthpipe-brushed', 'valve-looked-at'],
       mark: 'practice',
     },
 
@@ -216,7 +248,10 @@ export const pistonBrass: Page = {
       minutes: 3,
       after: ['piston-brass/bath-try-slides'],
       harm: 'lacquer lifts, dents',
-      cautions: ['Cold to lukewarm. Hot lifts lacquer and cleans no better.'],
+      cautions: [
+        'Cold to lukewarm. Hot lifts lacquer and cleans no better.',
+        'A bath cleans, it does not disinfect: for that ask the shop.',
+      ],
       supplies: ['mild dish soap', 'a towel'],
       uses: [
         { agent: 'cool-water', on: 'tube' },
@@ -329,6 +364,7 @@ export const pistonBrass: Page = {
       uses: [{ agent: 'slide-grease', on: 'tuning-slides' }],
       does: [grease('every-slide'), join('every-slide', 'valve-block')],
       reaches: ['slides-greased', 'washed'],
+      how: 'The valves are still out: nothing has to be pressed, the air gets out by itself.',
       mark: 'practice',
     },
     {

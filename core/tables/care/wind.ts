@@ -66,6 +66,21 @@ export const wind: Page = {
       place: 'bench',
       mark: 'practice',
     },
+    {
+      id: 'wind/crack',
+      name: 'A crack: stop playing it, to the bench',
+      part: 'case',
+      trigger: {
+        kind: 'when-noticed',
+        sign: 'a line or crack in the wood, or a sharp pop in the cold',
+        seenOn: 'any-part',
+      },
+      severity: 'lasting',
+      why: 'STOP: played on, it opens. Keep it in an even room, cased; never glue it and never oil it. The bench decides.',
+      when: { body: ['wood'] },
+      place: 'bench',
+      mark: 'practice',
+    },
   ],
   steps: [
     {

@@ -120,7 +120,7 @@ export const AFTER_PLAYING = {
       seldom: {
         words: 'seldom: left to air',
         mark: 'practice',
-        without: ['saxophone/swab-body-pass', 'saxophone/swab-body-down'],
+        off: ['saxophone/swab-body'],
         says: {
           'saxophone/swab-mouthpiece': { how: 'Paper towel serves as well.' },
         },

@@ -117,7 +117,18 @@ export const CLEANING = {
       spray: { words: 'a spray sold for it, as labelled', mark: 'practice' },
       peroxide: { words: 'about 30 s in weak peroxide, rinsed', mark: 'one-voice' },
     },
-    usual: always('rinse', 'the others weekly (an estimate) or when ill'),
+    usual: {
+      cases: [
+        {
+          of: { conditions: ['ill'] },
+          choice: 'spray',
+          why: 'while you are ill: a product labelled for it, used as labelled',
+          mark: 'practice',
+        },
+      ],
+      otherwise: 'rinse',
+      why: 'the others weekly (an estimate) or when ill',
+    },
   },
   'swab-wash': {
     question: 'How often is the swab washed?',

@@ -15,7 +15,7 @@ describe('may I use', () => {
   test('lists what may be asked about, without the book’s rows', async () => {
     const list = agentList.validateSync((await get('').expect(200)).body, { strict: true });
     expect(list.length).toBeGreaterThan(40);
-    expect(Object.keys(list[0] ?? {})).toEqual(['id', 'name', 'group']);
+    expect(Object.keys(list[0] ?? {})).toEqual(['id', 'name', 'group', 'alsoCalled']);
   });
 
   test('judges every part of an instrument as it is built', async () => {

@@ -96,6 +96,45 @@ const SECOND = JSON.stringify({
   leftOut: [],
 });
 
+const SECOND_WITH_LOOK = SECOND.replace(
+  '"must":true',
+  '"must":true,"look":{"question":"Stuck?","answers":[{"id":"stuck","words":"Stuck","notice":"brass/stuck","endsItem":true}]}',
+);
+
+/** As the third version writes it. */
+const THIRD = JSON.stringify({
+  version: 3,
+  activeMinutes: 1,
+  elapsedMinutes: 1,
+  because: [],
+  steps: [
+    {
+      instrumentId: 'my-trumpet',
+      id: 'brass/grease-slides',
+      item: 'brass/slide-grease',
+      part: 'valve-slides',
+      action: 'Grease them',
+      unless: ['piston-brass/bath-grease'],
+      standsOn: ['brass/water-keys'],
+      look: {
+        question: 'Stuck?',
+        answers: [
+          {
+            id: 'stuck',
+            words: 'Stuck',
+            notice: 'brass/stuck',
+            endsItem: true,
+            alsoEnds: ['piston-brass/mouthpipe-brush'],
+          },
+        ],
+      },
+      activeMinutes: 1,
+      startsAtMinute: 0,
+    },
+  ],
+  leftOut: [],
+});
+
 describe('a stored plan', () => {
   test('is read as it was written', () => {
     // The bath waits for a longer evening: both halves of a plan are there to be read.
@@ -129,6 +168,8 @@ describe('a stored plan', () => {
       closing: false,
       look: null,
       calledBy: null,
+      unless: [],
+      standsOn: [],
       wait: null,
       alsoDoes: [],
       passes: false,
@@ -137,6 +178,19 @@ describe('a stored plan', () => {
       startsAtMinute: 11,
     });
     expect(read && planForBuild(BOOK, read, () => built).steps).toHaveLength(2);
+    // Its looks end their own item only.
+    expect(readPlan(SECOND_WITH_LOOK, () => undefined)?.steps[1]?.look?.answers).toEqual([
+      { id: 'stuck', words: 'Stuck', notice: 'brass/stuck', endsItem: true, alsoEnds: [] },
+    ]);
+  });
+
+  test('of the third version keeps what a step stands in for, and what it stands on', () => {
+    const read = readPlan(THIRD, () => undefined);
+    expect(read?.steps[0]).toMatchObject({ unless: ['piston-brass/bath-grease'], standsOn: ['brass/water-keys'] });
+    expect(read?.steps[0]?.look?.answers[0]?.alsoEnds).toEqual(['piston-brass/mouthpipe-brush']);
+    expect(
+      readPlan(THIRD.replace('"standsOn":["brass/water-keys"]', '"standsOn":"water"'), () => undefined),
+    ).toBeUndefined();
   });
 
   test.each([

@@ -1,0 +1,34 @@
+import { drain } from '#core/book/deed.ts';
+import type { Page } from '#core/book/page.ts';
+
+/** The baritone’s upper loop holds water of its own. Minutes are estimates. */
+export const baritoneSaxophone: Page = {
+  id: 'baritone-saxophone',
+  items: [
+    {
+      id: 'baritone-saxophone/water',
+      name: 'Water out of the upper loop',
+      part: 'body',
+      trigger: { kind: 'every-play', moment: 'after' },
+      severity: 'function',
+      why: 'It gathers in the loop, where no cloth reaches it.',
+      mark: 'general',
+    },
+  ],
+  steps: [
+    {
+      id: 'baritone-saxophone/water-key',
+      item: 'baritone-saxophone/water',
+      part: 'body',
+      action: 'Water out through the water key of the upper loop',
+      minutes: 0.2,
+      after: [],
+      reaches: ['water-out'],
+      must: true,
+      harm: 'a gurgle, and wet pads below the loop',
+      does: [drain('body')],
+      mark: 'general',
+    },
+  ],
+  neverDos: [],
+};
