@@ -103,6 +103,8 @@ export const careClockView = object({
     .exact()
     .nullable()
     .defined(),
+  /** Somebody has seen or heard what it is for. */
+  noticed: boolean().strict().required(),
   declined: boolean().strict().required(),
   postponedUntil: localDateText().nullable().defined(),
   /** What it costs not to do it. */

@@ -18,8 +18,8 @@ export type Repeats =
       readonly kind: 'passes-by-water';
       readonly least: Marked;
       readonly most: Marked;
-      /** Another ceiling after a play longer than this. */
-      readonly mostBeyond?: { readonly minutes: number; readonly most: Marked };
+      /** Another ceiling after a play longer than this; `orOwn`: also for a player whose own cloth has answered. */
+      readonly mostBeyond?: { readonly minutes: number; readonly most: Marked; readonly orOwn?: true };
       readonly usual: string;
       readonly mark: Mark;
     }

@@ -29,7 +29,8 @@ const isCalling = ({ state, postponedUntil }: ItemClock): boolean =>
 const RANK = { overdue: 0, due: 1, waiting: 2, unknown: 3, soon: 4, fresh: 5, 'as-seen': 6, off: 7 } as const;
 
 /** Has somebody seen or heard what this item is for? */
-const isNoticed = ({ because }: ItemClock): boolean => because.some(({ rule }) => rule === 'noticed');
+export const isNoticed = ({ because }: Pick<ItemClock, 'because'>): boolean =>
+  because.some(({ rule }) => rule === 'noticed');
 
 /**
  * The periodic items that call for attention, most pressing first: what was noticed before all routine, then overdue before due before unknown before soon,

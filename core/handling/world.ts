@@ -31,6 +31,9 @@ function couplingsOf(practice: Practice): readonly Coupling[] {
   return found;
 }
 
+const isTogetherPlayed = ({ played }: Coupling): boolean => played;
+const isTogetherCased = ({ cased }: Coupling): boolean => cased === true || cased === 'usually';
+
 /**
  * One instrument with all that belongs to it, as hands leave it after each deed. What may be done to it is not judged
  * here (`verbs.ts`).
@@ -63,22 +66,25 @@ export class World {
     readonly start: Start,
     readonly hands: Hands,
   ) {
-    const { anatomy } = practice;
-    for (const { of, played, cased } of this.couplings()) {
-      const [one, other] = of;
-      for (const thing of of) this.place.set(thing, start === 'before' ? 'case' : 'out');
-      if (start === 'after' ? played : cased === true || cased === 'usually') this.join(one, other);
+    const together = start === 'after' ? isTogetherPlayed : isTogetherCased;
+    for (const coupling of this.couplings()) {
+      const [one, other] = coupling.of;
+      for (const thing of coupling.of) this.place.set(thing, start === 'before' ? 'case' : 'out');
+      if (together(coupling)) this.join(one, other);
     }
-    for (const thing of anatomy.openPlayed ?? []) if (start === 'after') this.open.add(thing);
-    for (const thing of anatomy.pulled ?? []) if (start === 'after') this.pulledOut.add(thing);
-    if (start === 'after') {
-      this.open.add('case');
-      if (anatomy.hangsPlayed) this.hands.hanging.add(this.key(anatomy.hangsPlayed));
-    }
+    if (start === 'after') this.asPlayed();
     // The reed travels in its own case, and lies there except while it is played or left on.
-    if (start !== 'after' && !this.joined.get('reed')?.size) this.place.set('reed', 'stowed');
-    if (start === 'before' && practice.steps.some(({ does }) => does.some((deed) => deed.do === 'prop')))
-      this.shielded.add('pads');
+    else if (!this.joined.get('reed')?.size) this.place.set('reed', 'stowed');
+    const isPropped = practice.steps.some(({ does }) => does.some((deed) => deed.do === 'prop'));
+    if (start === 'before' && isPropped) this.shielded.add('pads');
+  }
+
+  /** The case stands open, locks are open, slides at their marks, and a strap carries what is heavy. */
+  private asPlayed(): void {
+    const { openPlayed = [], pulled = [], hangsPlayed } = this.practice.anatomy;
+    for (const thing of ['case', ...openPlayed] as const) this.open.add(thing);
+    for (const thing of pulled) this.pulledOut.add(thing);
+    if (hangsPlayed) this.hands.hanging.add(this.key(hangsPlayed));
   }
 
   /** The same world, to try something on. */

@@ -1,5 +1,6 @@
 import { type Job, jobsAmong } from '#core/packup/job.ts';
-import { fitsWithin, orderSteps, type Budget } from '#core/packup/order-steps.ts';
+import type { Budget } from '#core/packup/branch-and-bound.ts';
+import { fitsWithin, orderSteps } from '#core/packup/order-steps.ts';
 
 /** Work that is done whole or not at all: jobs by index, and what doing it protects. */
 export type Unit = { readonly jobs: readonly number[]; readonly value: number };

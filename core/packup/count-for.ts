@@ -23,7 +23,8 @@ export function countFor(
   if (repeats === undefined) return null;
   if (repeats.kind === 'fixed') return { count: repeats.count.value, noun: repeats.noun, because: [] };
   const { least, most, mostBeyond } = repeats;
-  const isBeyond = mostBeyond !== undefined && playedMinutes > mostBeyond.minutes;
+  const isOwn = mostBeyond?.orOwn === true && wetness.taps > 0;
+  const isBeyond = mostBeyond !== undefined && (playedMinutes > mostBeyond.minutes || isOwn);
   const { value, because } = passesFor({
     water: kind.water,
     minutes: playedMinutes,

@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import highs from 'highs';
 import { asMilp, chains, LAG_INSTANCES } from '#core/testing/lag-instances.ts';
 import type { Job } from '#core/packup/job.ts';
-import { orderSteps, preemptiveBound, type Schedule } from '#core/packup/order-steps.ts';
+import { fitsWithin, orderSteps, type Schedule } from '#core/packup/order-steps.ts';
+import { preemptiveBound } from '#core/packup/preemptive-bound.ts';
 
 /** A tail is a wait with nothing but an empty job behind it; a head is a wait behind an empty job. */
 function headsAndTails(heads: readonly number[], works: readonly number[], tails: readonly number[]): Job[] {
@@ -154,6 +155,18 @@ describe('one pair of hands with passive waits', () => {
       }),
       { seed: 2 },
     );
+  });
+
+  test('refuses times that are no whole seconds: sums of others never compare equal', () => {
+    for (const workSeconds of [0.1, -1, NaN, Infinity]) {
+      expect(() => orderSteps([{ workSeconds, after: [] }])).toThrow(RangeError);
+      expect(() => fitsWithin([{ workSeconds, after: [] }], 10)).toThrow(RangeError);
+    }
+    const half = [
+      { workSeconds: 1, after: [] },
+      { workSeconds: 1, after: [{ job: 0, waitSeconds: 0.5 }] },
+    ];
+    expect(() => orderSteps(half)).toThrow('whole seconds');
   });
 
   test('refuses a precedence that runs in a circle', () => {

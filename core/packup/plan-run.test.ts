@@ -8,6 +8,7 @@ import { countFor } from '#core/packup/count-for.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
+import { homeCare, planOf, practiceOf } from '#core/testing/any-run.ts';
 import { usualWetness } from '#core/water/wetness.ts';
 import { practice } from '#core/explain/explained.ts';
 
@@ -136,4 +137,46 @@ describe('how often', () => {
       }),
     ).toBeNull();
   });
+});
+
+describe('everything due at home', () => {
+  test.each(KIND_IDS)('%s: the shortest order is proved, with all the time and with 30 minutes', (kind) => {
+    for (const minutesAtHand of [null, 30]) {
+      const { because, elapsedMinutes } = planOf(BOOK, { instruments: [{ kind }], due: ['all'], minutesAtHand });
+      expect(because).toContainEqual({ rule: 'order', proved: true, gapMinutes: 0 });
+      if (minutesAtHand !== null) expect(elapsedMinutes).toBeLessThanOrEqual(minutesAtHand);
+    }
+  });
+
+  test('a hundred runs by lot: up to three instruments, half of all care, some in a hurry: the order is proved', () => {
+    let seed = 5;
+    const lot = (below: number) => {
+      seed = (seed * 1_103_515_245 + 12_345) & 0x7fffffff;
+      return seed % below;
+    };
+    for (let run = 0; run < 100; run++) {
+      const kinds = Array.from({ length: 1 + lot(3) }, () => KIND_IDS[lot(KIND_IDS.length)] ?? 'clarinet');
+      const care = new Set(kinds.flatMap((kind) => homeCare(practiceOf(BOOK, { kind })).map(({ id }) => id)));
+      const due = ['after' as const, ...[...care].filter(() => lot(2) === 0)];
+      const minutesAtHand = lot(2) === 0 ? null : lot(60);
+      const { because } = planOf(BOOK, { instruments: kinds.map((kind) => ({ kind })), due, minutesAtHand });
+      expect([kinds, due, because.find(({ rule }) => rule === 'order')]).toEqual([
+        kinds,
+        due,
+        { rule: 'order', proved: true, gapMinutes: 0 },
+      ]);
+    }
+  });
+});
+
+test('what is opened is closed: a step another unit needs brings the rest of its own along', () => {
+  // The monthly slides come after the weekly flush; in any number of minutes no flush is left half done.
+  for (let minutesAtHand = 0; minutesAtHand <= 40; minutesAtHand++) {
+    const { steps } = planOf(BOOK, { instruments: [{ kind: 'horn' }], due: ['all'], minutesAtHand });
+    const flush = steps.filter(({ step }) => step.item === 'horn/weekly-flush').length;
+    expect([
+      0,
+      BOOK.pagesOf['horn'].flatMap(({ page }) => page.steps).filter(({ item }) => item === 'horn/weekly-flush').length,
+    ]).toContain(flush);
+  }
 });

@@ -210,6 +210,12 @@ export const AFTER_PLAYING = {
           choices: ['neck-left-on'],
           why: 'a cored swab never goes through the neck',
         },
+        says: {
+          'saxophone/swab-mouthpiece': { how: 'A thin cloth here, not the cored swab.' },
+          'saxophone/swab-neck': { how: 'A thin cloth here, not the cored swab.' },
+          'saxophone/swab-body-pass': { how: 'The cored swab goes through the body only.' },
+          'saxophone/swab-body-down': { how: 'The cored swab goes through the body only.' },
+        },
         cost: 'never through mouthpiece or neck: it sticks, and getting it out is the bench’s',
       },
     },
@@ -451,6 +457,11 @@ export const AFTER_PLAYING = {
         kinds: METAL_BODIES,
         when: { pads: ['leather', 'cork', 'synthetic'] },
         mark: 'practice',
+        says: {
+          'keyed/paper-sticky-pad': {
+            how: 'Still sticking: a drop of contact cleaner on a bud at the rim, by an adult, at an open window, no flame.',
+          },
+        },
         cost: 'flammable vapour: an adult, an open window, no flame; metal bodies only',
       },
       'lighter-fluid': {

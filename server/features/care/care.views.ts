@@ -1,3 +1,4 @@
+import { isNoticed } from '#core/care/what-matters.ts';
 import { signOf } from '#core/book/care-item.ts';
 import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
@@ -79,6 +80,7 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
       sign === undefined
         ? null
         : { words: sign, parts: [...signParts(item, situation.kind, situation.instrument.build)] },
+    noticed: isNoticed(clock),
     declined: clock.because.some(({ rule }) => rule === 'declined'),
     postponedUntil: clock.postponedUntil,
     caution: item.why,

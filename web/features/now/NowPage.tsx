@@ -140,6 +140,8 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
   const care = useCareActions(instrument.id, instrument.playerId);
   const conditions = useQuery(conditionQueries.page(instrument.id, today));
   const pressing = calling.flatMap((id) => clocks.find(({ itemId }) => itemId === id) ?? []);
+  // What somebody has noticed never falls off the page.
+  const shown = Math.max(SHOWN, pressing.filter(({ noticed }) => noticed).length);
   const along = pressing.filter(
     ({ withPackUp, gauge: { state }, hands }) =>
       withPackUp && (state === 'due' || state === 'overdue') && hands !== 'bench',
@@ -175,13 +177,13 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
       >
         {pressing.length === 0 && <Typography>Nothing is due. Everything periodic is fresh.</Typography>}
         <PlainList>
-          {pressing.slice(0, SHOWN).map((clock) => (
+          {pressing.slice(0, shown).map((clock) => (
             <CareRow key={clock.itemId} clock={clock} today={today} actions={care} />
           ))}
         </PlainList>
-        {pressing.length > SHOWN && (
+        {pressing.length > shown && (
           <Typography variant="body2" color="text.secondary">
-            and {pressing.length - SHOWN} more under Care
+            and {pressing.length - shown} more under Care
           </Typography>
         )}
       </Compartment>
