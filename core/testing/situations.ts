@@ -18,18 +18,24 @@ function* otherAnswers(book: Book, run: AnyRun): Generator<Situation> {
     for (const { id } of step.look?.answers.slice(1) ?? []) yield { run, answers: new Map([[step.id, id]]) };
 }
 
-/** Every step of a run skipped, each alone. */
-function* skipped(book: Book, run: AnyRun): Generator<Situation> {
-  for (const { step } of planOf(book, run).steps) yield { run, skip: step.id };
-}
+/**
+ * The usual case of a kind is asked everything. Of its other cases each is asked a share of what there is most of, steps
+ * skipped and pairs of items, another share from case to case: so many of them ask it all, many times over.
+ */
+const SKIPS_SHARED = 4;
+const PAIRS_SHARED = 12;
+const isMine = (index: number, row: number, shared: number): boolean => row === 0 || (index + row) % shared === 0;
 
-/** Every pair of items in the usual case; of the others each takes a quarter, so that four of them take them all. */
-const QUARTERS = 4;
+/** Steps of a run skipped, each alone. */
+function* skipped(book: Book, run: AnyRun, row: number): Generator<Situation> {
+  for (const [index, { step }] of planOf(book, run).steps.entries())
+    if (isMine(index, row, SKIPS_SHARED)) yield { run, skip: step.id };
+}
 
 function* pairsOf(items: readonly Due[], row: number): Generator<Due[]> {
   for (let one = 0; one < items.length; one++)
     for (let other = one + 1; other < items.length; other++) {
-      if (row > 0 && (one + other + row) % QUARTERS !== 0) continue;
+      if (!isMine(one * items.length + other, row, PAIRS_SHARED)) continue;
       const pair = [items[one], items[other]].filter((due) => due !== undefined);
       yield pair;
       yield ['after', ...pair];
@@ -46,16 +52,17 @@ export function* situationsOf(book: Book, instrument: AnyInstrument, row = 0): G
   for (const run of whole) {
     yield { run };
     yield* otherAnswers(book, run);
-    yield* skipped(book, run);
+    yield* skipped(book, run, row);
     yield { run: { ...run, standing: 'child' } };
     yield { run: { ...run, playedMinutes: 200 } };
     for (const minutesAtHand of SHORT) yield { run: { ...run, minutesAtHand } };
   }
-  for (const due of care) {
+  for (const [index, due] of care.entries()) {
     const run: AnyRun = { instruments, due: [due] };
     yield { run };
+    if (!isMine(index, row, SKIPS_SHARED)) continue;
     yield* otherAnswers(book, run);
-    yield* skipped(book, run);
+    yield* skipped(book, run, row);
     for (const minutesAtHand of [0, 6]) yield { run: { instruments, due: ['after', due], minutesAtHand } };
   }
   for (const due of pairsOf(care, row)) {
