@@ -2,16 +2,12 @@ import { BOOK } from '#core/tables/book.ts';
 import { usualWetness } from '#core/water/wetness.ts';
 import { describe, expect, test } from '@jest/globals';
 import { forbiddenUses } from '#core/agents/guard.ts';
-import { CONDITION_IDS } from '#core/book/condition-ids.ts';
-import { methodOf } from '#core/methods/chosen-method.ts';
-import { practiceUnder, usualPractice } from '#core/methods/practice-under.ts';
+import { usualPractice } from '#core/methods/practice-under.ts';
 import { METHODS } from '#core/tables/methods/methods.ts';
 import { PAGES_OF } from '#core/tables/care/pages.ts';
 import type { Practice } from '#core/book/practice.ts';
-import { practiceFor } from '#core/methods/practice-for.ts';
 import type { PageUse, Page } from '#core/book/page.ts';
 import { MILESTONES } from '#core/book/milestone.ts';
-import { METHOD_IDS } from '#core/book/method-ids.ts';
 import type { MethodSetting } from '#core/book/method-setting.ts';
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
@@ -21,47 +17,23 @@ import { precedence, stepsFor } from '#core/packup/collect-steps.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import { SKILLS } from '#core/players/player.ts';
 import { clashesIn } from '#core/testing/clashes-in.ts';
+import { practiceOf } from '#core/testing/any-run.ts';
+import { buildDials, casesOf as casesIn } from '#core/testing/cases.ts';
 import { pairwise } from '#core/testing/pairwise.ts';
+import { plainContext } from '#core/methods/practice-under.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
 
 /** Builds in which every pair of options of every two questions occurs. */
-const buildDials = (kind: KindId) =>
-  Object.fromEntries(
-    BOOK.kinds[kind].fields.map(({ field, options }) => [field, options.map(({ id }) => id as string)]),
-  );
-const buildsOf = (kind: KindId): Build[] => pairwise(buildDials(kind)) as Build[];
-
-const NONE = 'none';
-const ALL_CONDITIONS = 'all';
+const buildsOf = (kind: KindId): Build[] => pairwise(buildDials(BOOK, kind)) as Build[];
 
 /** A kind as somebody might have it: a build, a choice for every question asked of it, and what is in force. */
 type Case = { readonly build: Build; readonly methods: MethodSetting; readonly practice: Practice };
-
-/**
- * Cases in which every pair of options of every two dials occurs: the build's fields, every question the kind may be
- * asked, and the condition in force. A question the build is not asked, or a choice it cannot have, falls back to the
- * default, as in the program.
- */
-function casesOf(kind: KindId): Case[] {
-  const asked = METHOD_IDS.filter((id) => methodOf(BOOK, id).askedOf.some(({ kinds }) => kinds.includes(kind)));
-  const dials = {
-    ...buildDials(kind),
-    ...Object.fromEntries(asked.map((id) => [id, Object.keys(methodOf(BOOK, id).choices)])),
-    condition: [NONE, ...CONDITION_IDS, ALL_CONDITIONS],
-  };
-  const usual = Object.fromEntries(BOOK.kinds[kind].fields.map(({ field, usual: option }) => [field, option]));
-  return [{ ...usual, condition: NONE }, ...pairwise(dials)].map((row) => {
-    const pick = (names: readonly string[]) =>
-      Object.fromEntries(names.flatMap((name) => (row[name] === undefined ? [] : [[name, row[name]]])));
-    const build = pick(Object.keys(buildDials(kind))) as Build;
-    const conditions =
-      row.condition === ALL_CONDITIONS ? CONDITION_IDS : CONDITION_IDS.filter((id) => id === row.condition);
-    const methods: MethodSetting = {
-      choices: pick(asked),
-      context: { book: BOOK, kind, build, ageDays: null, weeklyMinutes: 0, conditions },
-    };
-    return { build, methods, practice: practiceUnder(practiceFor(BOOK, kind, build), methods) };
+const casesOf = (kind: KindId): Case[] =>
+  casesIn(BOOK, kind).map((one) => {
+    const build = { ...usualBuild(BOOK.kinds[kind]), ...one.build };
+    const context = { ...plainContext(BOOK, kind, build), conditions: one.conditions ?? [] };
+    return { build, methods: { choices: one.methods ?? {}, context }, practice: practiceOf(BOOK, one) };
   });
-}
 const grownUp = { standing: 'grown-up', does: [...SKILLS] } as const;
 
 const pages: readonly Page[] = [

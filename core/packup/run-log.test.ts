@@ -366,3 +366,59 @@ describe('a plan', () => {
     expect(learnMinutes([late], estimates).has(plan.steps[5]!.step.id)).toBe(false);
   });
 });
+
+describe('steps that hang on others', () => {
+  const bathStep = (id: string, over: Partial<KeptStep> = {}): KeptStep => ({
+    ...step(id),
+    item: 'piston-brass/bath',
+    ...over,
+  });
+  const look = bathStep('try', {
+    look: {
+      question: 'Does it move?',
+      answers: [
+        { id: 'move', words: 'It moves', notice: null, endsItem: false, alsoEnds: [] },
+        { id: 'stuck', words: 'Stuck', notice: null, endsItem: true, alsoEnds: ['piston-brass/mouthpipe-brush'] },
+      ],
+    },
+  });
+  const run = [
+    look,
+    bathStep('soak'),
+    bathStep('grease-in-bath', { standsOn: ['wind/soak'], alsoDoes: ['brass/slide-grease'] }),
+    { ...step('grease'), item: 'brass/slide-grease' as const, unless: ['wind/grease-in-bath' as const] },
+    { ...step('brush'), item: 'piston-brass/mouthpipe-brush' as const },
+  ];
+  const called = (...events: RunEvent[]) => {
+    const now = foldRun(planOf(run), events);
+    return Object.fromEntries(now.steps.map((one) => [one.id.replace('wind/', ''), one.called]));
+  };
+  const moves: RunEvent = { kind: 'answered', stepKey: key('try'), answer: 'move', at };
+  const stuck: RunEvent = { kind: 'answered', stepKey: key('try'), answer: 'stuck', at };
+
+  test('what another step does on the side waits to see whether it does', () => {
+    expect(called()).toMatchObject({ 'grease-in-bath': 'yes', grease: 'undecided' });
+    expect(called(moves, tick('soak'), tick('grease-in-bath'))).toMatchObject({ grease: 'no' });
+    // Not begun at all: the slides are greased by themselves.
+    expect(called(moves, skip('soak', 'no-time'))).toMatchObject({ 'grease-in-bath': 'cannot', grease: 'yes' });
+    // Begun and not brought to its end: the slides lie in the tub.
+    expect(called(moves, tick('soak'), skip('grease-in-bath', 'no-time'))).toMatchObject({ grease: 'cannot' });
+  });
+
+  test('a look may end other items as well; those are not done', () => {
+    expect(called(stuck)).toMatchObject({ soak: 'no', 'grease-in-bath': 'no', grease: 'yes', brush: 'no' });
+    const now = foldRun(planOf(run), [stuck]);
+    expect(careDoneBy(now).map(({ itemId }) => itemId)).toEqual([]);
+  });
+
+  test('what cannot be done is not done, and keeps nobody from ending the run', () => {
+    const now = foldRun(planOf(run.map((one) => ({ ...one, must: true }))), [
+      moves,
+      skip('soak', 'no-time'),
+      tick('grease'),
+      tick('brush'),
+    ]);
+    expect(checkRunEvent(now, { kind: 'finished' })).toMatchObject({ ok: true });
+    expect(careDoneBy(now).map(({ itemId }) => itemId)).toEqual(['brass/slide-grease', 'piston-brass/mouthpipe-brush']);
+  });
+});

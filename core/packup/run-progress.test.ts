@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { RunNow, StepNow } from '#core/packup/run-log.ts';
-import { countdown, isWaiting, progressOf, stepAtHand } from '#core/packup/run-progress.ts';
+import { countdown, isWaiting, progressOf, standingOn, stepAtHand } from '#core/packup/run-progress.ts';
 
 const NOW = Date.parse('2026-11-24T20:00:00.000Z');
 const later = (seconds: number) => NOW + seconds * 1000;
@@ -62,4 +62,15 @@ describe('progress', () => {
     expect(isWaiting(step('a', { waitsUntilMs: later(1) }), NOW)).toBe(true);
     expect(isWaiting(step('a'), NOW)).toBe(false);
   });
+});
+
+test('what cannot be done without a step: what is open, called for and stands on it', () => {
+  const on = (key: string, over: Partial<StepNow> = {}) => step(key, { standsOn: ['clarinet/part-joints'], ...over });
+  const steps = [
+    on('swab'),
+    on('ticked', { state: 'ticked' }),
+    on('no', { called: 'no' }),
+    step('free', { standsOn: [] }),
+  ];
+  expect(standingOn(steps, step('part', { id: 'clarinet/part-joints' })).map(({ key }) => key)).toEqual(['swab']);
 });

@@ -14,6 +14,12 @@ export function stepAtHand<Step extends StepNow>(steps: readonly Step[], nowMs: 
   return open.find((step) => !isWaiting(step, nowMs)) ?? open[0] ?? null;
 }
 
+/** The open steps that cannot be done without this one. */
+export const standingOn = <Step extends StepNow>(steps: readonly Step[], { id, instrumentId }: StepNow): Step[] =>
+  calledFor(steps).filter(
+    (one) => one.instrumentId === instrumentId && one.state === 'open' && one.standsOn.includes(id),
+  );
+
 export type RunProgress = { readonly closed: number; readonly total: number; readonly minutesLeft: number };
 
 /** How many of the steps that count are ticked or left out, and the handwork of the rest, minutes. */

@@ -20,6 +20,13 @@ export function runWords(
   return `${RUN_WORDS[kind]}: ${listed([...named, ...more])}`;
 }
 
+/** What can no longer be done when a step is left out, said before it is. */
+export function cannotThenWords(actions: readonly string[]): string {
+  const named = actions.slice(0, LISTED_AT_MOST).map((action) => `“${action}”`);
+  const more = actions.length > named.length ? [`${counted(actions.length - named.length, 'other')}`] : [];
+  return `Then ${listed([...named, ...more])} cannot be done either.`;
+}
+
 /** Said while the server does not answer and a run goes on all the same. */
 export const unsentWords = (count: number): string =>
   `Ulu’s server does not answer. Go on: ${count === 1 ? 'one entry is' : `${count} entries are`} kept on this device and sent as soon as it does.`;

@@ -1,21 +1,15 @@
 import type { Book } from '#core/book/book.ts';
 import type { Exception } from '#core/book/handling-exception.ts';
-import { playThrough, type Broken, type RuleId } from '#core/handling/play-through.ts';
+import { LEFT, playThrough, type Broken, type RuleId } from '#core/handling/play-through.ts';
 import { doneIn } from '#core/testing/answered-run.ts';
 import { partsOf, planOf } from '#core/testing/any-run.ts';
 import type { Situation } from '#core/testing/situations.ts';
 
 /** What a skipped step may leave behind: the run says so when it is skipped. */
 const LEFT_BY_A_SKIP: ReadonlySet<RuleId> = new Set<RuleId>([
+  ...LEFT,
   'guarded-and-dry',
   'everything-in',
-  'left-open',
-  'left-shielded',
-  'left-in-a-bath',
-  'left-wet',
-  'left-oily',
-  'left-apart',
-  'left-dry',
   'hands-free',
   'nothing-heavy-meanwhile',
   'not-wet',

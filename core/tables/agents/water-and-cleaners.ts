@@ -210,7 +210,7 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       {
         on: ['mouthpiece'],
         verdict: 'by-method',
-        why: 'it dries the mouthpiece over time; by wipe, only briefly',
+        why: 'it dries the mouthpiece over time; water and soap do it',
         byMethod: { method: 'mouthpiece-alcohol', allowedBy: ['wipe'], then: 'a quick wipe, then rinsed' },
       },
       { on: ['brass-mouthpiece'], verdict: 'care', why: 'by wipe, short' },

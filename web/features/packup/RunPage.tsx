@@ -5,7 +5,7 @@ import { useParams } from 'react-router';
 import { duration } from '#core/explain/format.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
 import { mustBeSettled } from '#core/packup/run-log.ts';
-import { isWaiting, progressOf, stepAtHand } from '#core/packup/run-progress.ts';
+import { isWaiting, progressOf, stepAtHand, standingOn } from '#core/packup/run-progress.ts';
 import type { RunView } from '#contract/packup.ts';
 import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
 import { useNowMs } from '#web/clock/today.ts';
@@ -164,6 +164,7 @@ function Loaded({ view }: { readonly view: RunView }) {
       <AllSteps run={run} current={current} nowMs={nowMs} log={log} />
       {toSkip && (
         <SkipDialog
+          barred={standingOn(run.steps, toSkip).map(({ action }) => action)}
           step={toSkip}
           onClose={() => setSkipping(null)}
           onSkip={(reason) => {

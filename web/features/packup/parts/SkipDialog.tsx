@@ -1,16 +1,19 @@
-import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, Stack } from '@mui/material';
+import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { SKIP_REASONS, SKIP_SETTLES, type SkipReason } from '#core/packup/run-event.ts';
+import { cannotThenWords } from '#core/packup/run-words.ts';
 import type { ShownStep } from '#contract/shown-run.ts';
 import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
 
 type SkipDialogProps = {
   readonly step: ShownStep;
+  /** What cannot be done without it, by what it says. */
+  readonly barred: readonly string[];
   readonly onSkip: (reason: SkipReason) => void;
   readonly onClose: () => void;
 };
 
 /** Leaving a step out takes one tap: the reason. What it costs is said first. */
-export function SkipDialog({ step, onSkip, onClose }: SkipDialogProps) {
+export function SkipDialog({ step, barred, onSkip, onClose }: SkipDialogProps) {
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="skip-title">
       <DialogTitle id="skip-title" variant="h2">
@@ -27,6 +30,7 @@ export function SkipDialog({ step, onSkip, onClose }: SkipDialogProps) {
               What it costs: {step.harm}.
             </Alert>
           )}
+          {barred.length > 0 && <Typography variant="body2">{cannotThenWords(barred)}</Typography>}
           {SKIP_REASONS.map((reason) => (
             <Button
               key={reason}

@@ -119,7 +119,10 @@ describe('the step at hand', () => {
 describe('leaving a step out', () => {
   test('takes one tap on the reason, after what it costs has been said', () => {
     const onSkip = jest.fn();
-    render(<SkipDialog step={step('swab')} onSkip={onSkip} onClose={() => undefined} />);
+    render(
+      <SkipDialog step={step('swab')} barred={['Lower joint', 'Bell']} onSkip={onSkip} onClose={() => undefined} />,
+    );
+    expect(screen.getByText('Then “Lower joint” and “Bell” cannot be done either.')).toBeTruthy();
     expect(screen.getByText(/Wood swells and cracks/)).toBeTruthy();
     tap(/^No time now/);
     expect(onSkip.mock.calls).toEqual([['no-time']]);
