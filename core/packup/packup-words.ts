@@ -12,6 +12,10 @@ function minutesWords({ pace, learned }: { pace: number; learned: number }): Why
   };
 }
 
+/** How long the must-steps take; "3 min, but about 3 min" would help nobody. */
+const mustWords = ({ minutes, mustMinutes }: { minutes: number; mustMinutes: number }): string =>
+  duration(minutes) === duration(mustMinutes) ? 'a little longer' : `about ${duration(mustMinutes)}`;
+
 /** A plan's reason in words. */
 export function planReasonWords(reason: PlanReason): WhyLine {
   const { rule } = reason;
@@ -59,7 +63,7 @@ export function planReasonWords(reason: PlanReason): WhyLine {
     case 'must-exceeds':
       return {
         rule,
-        text: `You have ${duration(reason.minutes)}, but what must be done takes about ${duration(reason.mustMinutes)}. Do these; the rest waits until you are at home.`,
+        text: `You have ${duration(reason.minutes)}, but what must be done takes ${mustWords(reason)}. Do these; the rest waits until you are at home.`,
         mark: 'estimate',
       };
   }

@@ -1,6 +1,13 @@
-import { SURFACE_IDS, type Agent } from '#core/book/agent.ts';
+import { SURFACE_IDS, type Agent, type VerdictRow } from '#core/book/agent.ts';
 import { BRASS_WIND, WOODWINDS } from '#core/tables/agents/among.ts';
 import { ALL_BUT_MOUTHPIECES, CORKS, METAL_PARTS, WOODWIND_BODY } from '#core/tables/agents/surface-groups.ts';
+
+/** Instruments whose water runs through rotors. */
+const WITH_ROTORS: readonly Pick<VerdictRow, 'among' | 'when'>[] = [
+  { among: { words: 'horn', kinds: ['horn'] } },
+  { when: { rotor: ['one'] } },
+  { when: { valves: ['rotary'] } },
+];
 
 /** Water, soap and everything that cleans by chemistry. */
 export const WATER_AND_CLEANERS: readonly Agent[] = [
@@ -10,6 +17,17 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     group: 'Water and soap',
     alsoCalled: ['sink', 'tap', 'cold water', 'bath'],
     rows: [
+      ...WITH_ROTORS.map((where): VerdictRow => ({
+        on: ['tube'],
+        ...where,
+        verdict: 'by-method',
+        why: 'no water past the rotors at home; slides may be rinsed off the horn',
+        byMethod: {
+          method: 'rotors-and-water',
+          allowedBy: ['flush-rotors-in'],
+          then: 'rotors stay in, low pressure, rotor oil afterwards',
+        },
+      })),
       {
         on: ['tube', 'hand-slide', 'tuning-slides'],
         verdict: 'yes',

@@ -214,7 +214,7 @@ export const trombone: Page = {
       supplies: ['flexible brush'],
       uses: [
         { agent: 'flexible-brush', on: 'hand-slide' },
-        { agent: 'cool-water', on: 'tube' },
+        { agent: 'cool-water', on: 'hand-slide' },
       ],
       alsoDoes: ['trombone/slide-oil'],
       does: [
@@ -260,8 +260,8 @@ export const trombone: Page = {
       cautions: ['Lukewarm, never hot.', 'A bath is cleaning, not disinfection.'],
       supplies: ['mild dish soap', 'a towel'],
       uses: [
-        { agent: 'cool-water', on: 'tube' },
-        { agent: 'dish-soap', on: 'tube' },
+        { agent: 'cool-water', on: 'hand-slide' },
+        { agent: 'dish-soap', on: 'hand-slide' },
       ],
       does: [
         part('tuning-slide', 'bell'),
@@ -328,7 +328,7 @@ export const trombone: Page = {
       must: true,
       harm: 'soap residue drags',
       uses: [
-        { agent: 'cool-water', on: 'tube' },
+        { agent: 'cool-water', on: 'hand-slide' },
         { agent: 'cool-water', on: 'hand-slide' },
       ],
       does: [
