@@ -1,6 +1,7 @@
 /**
  * `npm run prove`: plays every run of every situation through the model of handling, one process for each core; every
- * rule broken is printed, and every exception the trade makes. `-- --kind horn,tuba` proves these only.
+ * rule broken is printed, and every exception the trade makes. `-- --kind horn,tuba` proves these only,
+ * `-- --every 10` a tenth.
  */
 import { spawn } from 'node:child_process';
 import { availableParallelism } from 'node:os';
@@ -13,7 +14,13 @@ import { proveRun } from '#core/testing/prove-run.ts';
 import { severalInstruments, situationsOf, type Situation } from '#core/testing/situations.ts';
 
 const { values } = parseArgs({
-  options: { kind: { type: 'string' }, share: { type: 'string' }, of: { type: 'string' } },
+  options: {
+    kind: { type: 'string' },
+    /** Plays only every so-manieth situation. */
+    every: { type: 'string', default: '1' },
+    share: { type: 'string' },
+    of: { type: 'string' },
+  },
 });
 
 type Tally = {
@@ -48,16 +55,28 @@ function* everything(kinds: readonly KindId[]): Generator<[what: string, situati
 /** Each process takes blocks in turn: a block is about one case of a kind, so that plans shared within it are made once. */
 const BLOCK = 200;
 
+const every = Math.max(1, Number(values.every));
+
 function proveShare(kinds: readonly KindId[], share: number, of: number): Tally {
   const tally: Tally = { plans: 0, counts: {}, excepted: {}, faults: {} };
   let at = 0;
   for (const [what, situation] of everything(kinds))
-    if (Math.floor(at++ / BLOCK) % of === share) prove(tally, what, situation);
+    if (Math.floor(at++ / BLOCK) % of === share && at % every === 0) prove(tally, what, situation);
   return tally;
 }
 
 function inAnotherProcess(share: number, of: number): Promise<Tally> {
-  const args = ['--import', 'tsx', 'tools/prove.ts', '--share', String(share), '--of', String(of)];
+  const args = [
+    '--import',
+    'tsx',
+    'tools/prove.ts',
+    '--share',
+    String(share),
+    '--of',
+    String(of),
+    '--every',
+    values.every,
+  ];
   const child = spawn(process.execPath, values.kind === undefined ? args : [...args, '--kind', values.kind], {
     stdio: ['ignore', 'pipe', 'inherit'],
   });

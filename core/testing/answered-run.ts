@@ -23,21 +23,22 @@ export function doneIn(
   skipped: ReadonlySet<StepId> = new Set(),
 ): DoneStep[] {
   const kept = keepPlan(plan);
+  const standIns = new Set(plan.steps.flatMap(({ unless }) => unless));
+  const itemsOfStandIns = new Set(plan.steps.flatMap(({ step }) => (standIns.has(step.id) ? [step.item] : [])));
   const events: RunEvent[] = [];
   const done: DoneStep[] = [];
-  for (const planned of plan.steps) {
+  let now = foldRun(kept, events);
+  plan.steps.forEach((planned, index) => {
     const { key, step } = planned;
-    const now = foldRun(kept, events).steps.find((one) => one.key === key);
-    if (now?.called !== 'yes') continue;
-    if (skipped.has(step.id)) events.push({ kind: 'skipped', stepKey: key, reason: 'no-time', at: AT });
-    else if (step.look) {
-      const answer = answers.get(step.id) ?? step.look.answers[0]?.id ?? '';
-      events.push({ kind: 'answered', stepKey: key, answer, at: AT });
-      done.push({ ...planned, answer });
-    } else {
-      events.push({ kind: 'ticked', stepKey: key, at: AT });
-      done.push({ ...planned, answer: null });
-    }
-  }
+    if (now.steps[index]?.called !== 'yes') return;
+    const answer = step.look ? (answers.get(step.id) ?? step.look.answers[0]?.id ?? '') : null;
+    const isSkipped = skipped.has(step.id);
+    if (isSkipped) events.push({ kind: 'skipped', stepKey: key, reason: 'no-time', at: AT });
+    else if (answer !== null) events.push({ kind: 'answered', stepKey: key, answer, at: AT });
+    else events.push({ kind: 'ticked', stepKey: key, at: AT });
+    if (!isSkipped) done.push({ ...planned, answer });
+    // A plain tick that nothing hangs on changes nothing for the others.
+    if (isSkipped || answer !== null || itemsOfStandIns.has(step.item)) now = foldRun(kept, events);
+  });
   return done;
 }
