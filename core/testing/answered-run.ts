@@ -1,3 +1,4 @@
+import type { Look } from '#core/book/step.ts';
 import type { StepId } from '#core/book/care-ids.ts';
 import { keepPlan } from '#core/packup/kept-plan.ts';
 import type { RunEvent } from '#core/packup/run-event.ts';
@@ -10,6 +11,13 @@ export type DoneStep = PlannedStep & { readonly answer: string | null };
 
 /** When a made-up run happens; its log needs a moment, and any will do. */
 const AT = '2026-01-15T18:00:00Z' as Instant;
+
+const TICKED = { kind: 'ticked' } as const;
+const SKIPPED = { kind: 'skipped', reason: 'no-time' } as const;
+
+/** What is answered to a look: what is given, else the usual answer; null where there is no look. */
+const answerTo = (look: Look | undefined, given: string | undefined): string | null =>
+  look === undefined ? null : (given ?? look.answers[0]?.id ?? '');
 
 /**
  * What is done of a plan from its first step to its last when the looks get these answers, the usual one (the first)
@@ -31,14 +39,12 @@ export function doneIn(
   plan.steps.forEach((planned, index) => {
     const { key, step } = planned;
     if (now.steps[index]?.called !== 'yes') return;
-    const answer = step.look ? (answers.get(step.id) ?? step.look.answers[0]?.id ?? '') : null;
-    const isSkipped = skipped.has(step.id);
-    if (isSkipped) events.push({ kind: 'skipped', stepKey: key, reason: 'no-time', at: AT });
-    else if (answer !== null) events.push({ kind: 'answered', stepKey: key, answer, at: AT });
-    else events.push({ kind: 'ticked', stepKey: key, at: AT });
-    if (!isSkipped) done.push({ ...planned, answer });
+    const answer = answerTo(step.look, answers.get(step.id));
+    const event = skipped.has(step.id) ? SKIPPED : answer === null ? TICKED : ({ kind: 'answered', answer } as const);
+    events.push({ ...event, stepKey: key, at: AT });
+    if (event !== SKIPPED) done.push({ ...planned, answer });
     // A plain tick that nothing hangs on changes nothing for the others.
-    if (isSkipped || answer !== null || itemsOfStandIns.has(step.item)) now = foldRun(kept, events);
+    if (event !== TICKED || itemsOfStandIns.has(step.item)) now = foldRun(kept, events);
   });
   return done;
 }
