@@ -138,7 +138,7 @@ async function launchOwn(): Promise<{ browser: Browser; profile: string; close: 
     profile,
     close: async () => {
       await browser.close();
-      rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
+      rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
     },
   };
 }
@@ -156,7 +156,7 @@ export async function launchShared(): Promise<{ endpoint: string; close: () => P
     close: async () => {
       const browser = await puppeteer.connect({ browserWSEndpoint: endpoint });
       await browser.close();
-      rmSync(profile, { recursive: true, force: true, maxRetries: 5 });
+      rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
     },
   };
 }

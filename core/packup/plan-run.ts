@@ -12,7 +12,6 @@ import { orderSteps } from '#core/packup/order-steps.ts';
 import type { StepId } from '#core/book/care-ids.ts';
 import type { PlanReason } from '#core/packup/plan-reason.ts';
 import type { LeftOut, PlannedStep, RunPart, RunPlan, RunRequest } from '#core/packup/run-plan.ts';
-import { standsOn } from '#core/handling/stands-on.ts';
 import { runStep, runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 import { handsForStep, paceOf } from '#core/players/player.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
@@ -270,24 +269,6 @@ function planned(candidate: Candidate | undefined, startsAtMinute: number | null
   return [{ ...step, standsOn: [], startsAtMinute }];
 }
 
-/** The steps with what each cannot be done without, by the model of handling. */
-function withWhatTheyStandOn(steps: readonly PlannedStep[], parts: readonly RunPart[]): PlannedStep[] {
-  const found = new Map(
-    parts.map(({ instrumentId, practice, items }) => {
-      const mine = steps.filter((one) => one.instrumentId === instrumentId && one.unless.length === 0);
-      const handled = { instrument: instrumentId, practice, items };
-      return [
-        instrumentId,
-        standsOn(
-          handled,
-          mine.map(({ step }) => step),
-        ),
-      ] as const;
-    }),
-  );
-  return steps.map((one) => ({ ...one, standsOn: found.get(one.instrumentId)?.get(one.step.id) ?? [] }));
-}
-
 const usualLooks = (candidates: readonly Candidate[]): PlanReason[] =>
   candidates.flatMap(({ step, part }): PlanReason[] => {
     const [usual] = step.look?.answers ?? [];
@@ -306,7 +287,8 @@ function standInsLeftOut({ steps, leftOut }: RunPlan): LeftOut[] {
 /**
  * Plans a run over one or several instruments: the steps that do the items of each on its build under the methods in
  * force, in the shortest order that keeps every precedence of the book, with waits overlapped; in the minutes at hand,
- * the must-steps always and of the rest what protects most. Deterministic; minutes are estimates or learned.
+ * the must-steps always and of the rest what protects most. Deterministic; minutes are estimates or learned. What each
+ * step stands on is found for a run that is kept, see `with-stands-on.ts`.
  */
 export function planRun(request: RunRequest): RunPlan {
   const plan = planOnce(request);
@@ -325,8 +307,7 @@ function planOnce(request: RunRequest): RunPlan {
   const isChosen = new Set(chosen);
   const schedule = orderSteps(jobsAmong(jobs, chosen));
   const { order, starts, elapsedSeconds, boundSeconds, proved } = schedule;
-  const ordered = order.flatMap((index) => planned(candidates[chosen[index] ?? -1], (starts[index] ?? 0) / SECONDS));
-  const steps = withWhatTheyStandOn(ordered, request.parts);
+  const steps = order.flatMap((index) => planned(candidates[chosen[index] ?? -1], (starts[index] ?? 0) / SECONDS));
   const workSeconds = chosen.reduce((sum, job) => sum + (jobs[job]?.workSeconds ?? 0), 0);
   const waitMinutes = steps.reduce((sum, { step }) => sum + (step.wait?.minutes.value ?? 0), 0);
   const elapsedMinutes = elapsedSeconds / SECONDS;

@@ -11,6 +11,7 @@ import { usualBuild } from '#core/instruments/usual-build.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
 import { plainContext, practiceUnder } from '#core/methods/practice-under.ts';
 import { planRun } from '#core/packup/plan-run.ts';
+import { withStandsOn } from '#core/packup/with-stands-on.ts';
 import type { RunPart, RunPlan } from '#core/packup/run-plan.ts';
 import { SKILLS, type PlayerAbilities, type Standing } from '#core/players/player.ts';
 import { usualWetness } from '#core/water/wetness.ts';
@@ -98,13 +99,16 @@ export function partsOf(book: Book, { instruments, due, playedMinutes = 45 }: An
 export const playerOf = (standing: Standing = 'grown-up'): PlayerAbilities => ({ standing, does: [...SKILLS] });
 
 /** The plan of a run that is made up, as the program would make it. */
-export const planOf = (book: Book, run: AnyRun): RunPlan =>
-  planRun({
-    parts: partsOf(book, run),
+export function planOf(book: Book, run: AnyRun): RunPlan {
+  const parts = partsOf(book, run);
+  const plan = planRun({
+    parts,
     player: playerOf(run.standing),
     minutesAtHand: run.minutesAtHand ?? null,
     learned: new Map(),
   });
+  return withStandsOn(plan, parts);
+}
 
 export const isConditionId = (text: string): text is ConditionId => (CONDITION_IDS as readonly string[]).includes(text);
 

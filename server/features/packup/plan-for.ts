@@ -10,6 +10,7 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { learnMinutes, type TickedRun } from '#core/packup/learn-minutes.ts';
 import { keepPlan } from '#core/packup/kept-plan.ts';
 import { planRun } from '#core/packup/plan-run.ts';
+import { withStandsOn } from '#core/packup/with-stands-on.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
 import type { LoggedRunEvent } from '#core/packup/run-event.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
@@ -184,7 +185,7 @@ export function plannedRun(
   }));
   const { kind, minutesAtHand } = request;
   return succeed({
-    body: { shares, playerId: player.id, kind, minutesAtHand, plan: writtenPlan(keepPlan(plan)) },
+    body: { shares, playerId: player.id, kind, minutesAtHand, plan: writtenPlan(keepPlan(withStandsOn(plan, parts))) },
     ...now,
   });
 }
