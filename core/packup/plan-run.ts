@@ -4,7 +4,8 @@ import { itemIn } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
 import { protects } from '#core/care/what-matters.ts';
 import { chooseSteps, shortestSeconds, type Unit } from '#core/packup/choose-steps.ts';
-import { enabling, precedence, stepsFor } from '#core/packup/collect-steps.ts';
+import { enabling, stepsFor } from '#core/packup/collect-steps.ts';
+import { beforeOf, isUrgent, keepBlocks, type Before, type Candidate } from '#core/packup/run-precedence.ts';
 import { countFor } from '#core/packup/count-for.ts';
 import { keepApart, type KeptApart } from '#core/packup/mixing-guard.ts';
 import { jobsAmong, type Job } from '#core/packup/job.ts';
@@ -19,12 +20,6 @@ import { condensate, dryThreshold } from '#core/water/condensation.ts';
 const SECONDS = 60;
 /** What belongs to every play is exposed at least this much, however dry the player (estimate). */
 const LEAST_EXPOSURE = 0.5;
-
-/** A step with all the planner needs to know of it. */
-type Candidate = Omit<PlannedStep, 'startsAtMinute' | 'standsOn'> & {
-  readonly part: RunPart;
-  readonly workSeconds: number;
-};
 
 /** A look's steps that only an unusual answer calls for take no time in the plan: the first answer is the usual one. */
 function isUsual(step: Step, steps: readonly Step[]): boolean {
@@ -67,50 +62,6 @@ function standInsIn(steps: readonly Step[]): ReadonlyMap<StepId, readonly StepId
   const doing = (item: CareItem['id']) =>
     steps.filter((step) => step.item !== item && step.alsoDoes?.includes(item)).map(({ id }) => id);
   return new Map(steps.map(({ id, item }) => [id, doing(item)]));
-}
-
-/** What cannot wait leads: reeds off and water out of every instrument, then one instrument after the other. */
-const isUrgent = ({ step }: Candidate): boolean =>
-  step.reaches?.some((milestone) => milestone === 'reed-off' || milestone === 'water-out') === true;
-
-type Before = ReadonlyMap<RunStepKey, readonly RunStepKey[]>;
-
-/** What must come before each step, by the book and the methods of its instrument. */
-function beforeOf(candidates: readonly Candidate[], parts: readonly RunPart[]): Map<RunStepKey, RunStepKey[]> {
-  const before = new Map<RunStepKey, RunStepKey[]>();
-  for (const part of parts) {
-    const mine = candidates.filter(({ instrumentId }) => instrumentId === part.instrumentId);
-    const steps = mine.map(({ step }) => step);
-    const standIns = new Map(mine.map(({ step, unless }) => [step.id, new Set(unless)] as const));
-    for (const [id, earlier] of precedence(part.practice, steps, standIns))
-      before.set(
-        runStepKey(part.instrumentId, id),
-        [...earlier].map((one) => runStepKey(part.instrumentId, one)),
-      );
-  }
-  return before;
-}
-
-/** Is an instrument of this run lifted, or does it hang from a strap? */
-const isHeavy = ({ step }: Candidate): boolean => step.does.some((deed) => deed.do === 'hold' || deed.do === 'hang');
-
-/**
- * What a hand or a strap carries is one block of work: one instrument is made ready to its end before the next is
- * begun. Only what begins a wait, a reed laid to soak, and what cannot wait comes first on all of them.
- */
-function keepBlocks(candidates: readonly Candidate[], before: Map<RunStepKey, RunStepKey[]>): void {
-  const blocks = [...new Set(candidates.map(({ instrumentId }) => instrumentId))].map((id) =>
-    candidates.filter(({ instrumentId }) => instrumentId === id),
-  );
-  blocks.forEach((block, at) => {
-    const begins = block.filter((one) => one.step.wait !== undefined || isUrgent(one)).map(({ key }) => key);
-    const early = new Set([...begins, ...begins.flatMap((key) => before.get(key) ?? [])]);
-    for (const earlier of blocks.slice(0, at)) {
-      if (!earlier.some(isHeavy) && !block.some(isHeavy)) continue;
-      const keys = earlier.map(({ key }) => key);
-      for (const { key } of block) if (!early.has(key)) before.set(key, [...(before.get(key) ?? []), ...keys]);
-    }
-  });
 }
 
 type Gathered = {

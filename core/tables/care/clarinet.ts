@@ -91,7 +91,7 @@ export const clarinet: Page = {
       item: 'clarinet/join',
       part: 'mouthpiece',
       action: 'Mouthpiece and barrel together',
-      how: 'Cap and ligature come off it first. The barrel has no front: any way round.',
+      how: 'Cap and ligature come off the mouthpiece first. The barrel has no front: any way round.',
       minutes: 0.2,
       after: [],
       needs: ['hands-ready', 'case-open', 'reed-wetting', 'corks-ready'],

@@ -1,0 +1,53 @@
+import { precedence } from '#core/packup/collect-steps.ts';
+import type { PlannedStep, RunPart } from '#core/packup/run-plan.ts';
+import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
+
+/** A step with all the planner needs to know of it. */
+export type Candidate = Omit<PlannedStep, 'startsAtMinute' | 'standsOn'> & {
+  readonly part: RunPart;
+  readonly workSeconds: number;
+};
+
+/** What cannot wait leads: reeds off and water out of every instrument, then one instrument after the other. */
+export const isUrgent = ({ step }: Candidate): boolean =>
+  step.reaches?.some((milestone) => milestone === 'reed-off' || milestone === 'water-out') === true;
+
+export type Before = ReadonlyMap<RunStepKey, readonly RunStepKey[]>;
+
+/** What must come before each step, by the book and the methods of its instrument. */
+export function beforeOf(candidates: readonly Candidate[], parts: readonly RunPart[]): Map<RunStepKey, RunStepKey[]> {
+  const before = new Map<RunStepKey, RunStepKey[]>();
+  for (const part of parts) {
+    const mine = candidates.filter(({ instrumentId }) => instrumentId === part.instrumentId);
+    const steps = mine.map(({ step }) => step);
+    const standIns = new Map(mine.map(({ step, unless }) => [step.id, new Set(unless)] as const));
+    for (const [id, earlier] of precedence(part.practice, steps, standIns))
+      before.set(
+        runStepKey(part.instrumentId, id),
+        [...earlier].map((one) => runStepKey(part.instrumentId, one)),
+      );
+  }
+  return before;
+}
+
+/** Is an instrument of this run lifted, or does it hang from a strap? */
+const isHeavy = ({ step }: Candidate): boolean => step.does.some((deed) => deed.do === 'hold' || deed.do === 'hang');
+
+/**
+ * What a hand or a strap carries is one block of work: one instrument is made ready to its end before the next is
+ * begun. Only what begins a wait, a reed laid to soak, and what cannot wait comes first on all of them.
+ */
+export function keepBlocks(candidates: readonly Candidate[], before: Map<RunStepKey, RunStepKey[]>): void {
+  const blocks = [...new Set(candidates.map(({ instrumentId }) => instrumentId))].map((id) =>
+    candidates.filter(({ instrumentId }) => instrumentId === id),
+  );
+  blocks.forEach((block, at) => {
+    const begins = block.filter((one) => one.step.wait !== undefined || isUrgent(one)).map(({ key }) => key);
+    const early = new Set([...begins, ...begins.flatMap((key) => before.get(key) ?? [])]);
+    for (const earlier of blocks.slice(0, at)) {
+      if (!earlier.some(isHeavy) && !block.some(isHeavy)) continue;
+      const keys = earlier.map(({ key }) => key);
+      for (const { key } of block) if (!early.has(key)) before.set(key, [...(before.get(key) ?? []), ...keys]);
+    }
+  });
+}
