@@ -3,6 +3,7 @@ import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
+import { setTimeout as pause } from 'node:timers/promises';
 import puppeteer, { type Browser } from 'puppeteer-core';
 
 const root = path.resolve(import.meta.dirname, '..');
@@ -115,6 +116,23 @@ export async function launch(): Promise<{ browser: Browser; close: () => Promise
   return { browser, close: () => browser.disconnect() };
 }
 
+const REMOVE_TRIES = 50;
+const REMOVE_AGAIN_MS = 100;
+
+/**
+ * Removes the profile of a browser that is ending: its helpers write for a moment after it has gone, and a file that
+ * appears while a folder is being emptied is seen by a new try only.
+ */
+async function removeProfile(profile: string): Promise<void> {
+  for (let left = REMOVE_TRIES; ; left -= 1)
+    try {
+      return rmSync(profile, { recursive: true, force: true });
+    } catch (failure) {
+      if (left === 0) throw failure;
+      await pause(REMOVE_AGAIN_MS);
+    }
+}
+
 async function launchOwn(): Promise<{ browser: Browser; profile: string; close: () => Promise<void> }> {
   const profile = mkdtempSync(path.join(tmpdir(), 'ulu-profile-'));
   const browser = await puppeteer.launch({
@@ -138,7 +156,7 @@ async function launchOwn(): Promise<{ browser: Browser; profile: string; close: 
     profile,
     close: async () => {
       await browser.close();
-      rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
+      await removeProfile(profile);
     },
   };
 }
@@ -150,13 +168,16 @@ async function launchOwn(): Promise<{ browser: Browser; profile: string; close: 
 export async function launchShared(): Promise<{ endpoint: string; close: () => Promise<void> }> {
   const { browser: started, profile } = await launchOwn();
   const endpoint = started.wsEndpoint();
+  const child = started.process();
+  const gone = child === null ? Promise.resolve() : new Promise((resolve) => child.once('exit', resolve));
   await started.disconnect();
   return {
     endpoint,
     close: async () => {
       const browser = await puppeteer.connect({ browserWSEndpoint: endpoint });
       await browser.close();
-      rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
+      await gone;
+      await removeProfile(profile);
     },
   };
 }
