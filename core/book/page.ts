@@ -18,11 +18,18 @@ export type Page = {
   readonly neverDos: readonly NeverDo[];
 };
 
+/** What may be said otherwise of a step where its page is used; `after`: its other place among the others; `method`: only then. */
+export type StepSaid = Partial<
+  Pick<Step, 'action' | 'how' | 'why' | 'harm' | 'cautions' | 'does' | 'after' | 'thread' | 'method'>
+>;
+
 /** A page as a kind uses it: for every build or only for some, and without the rows that are not true of this kind. */
 export type PageUse = {
   readonly page: Page;
   readonly when?: BuildCondition;
-  readonly without?: readonly (CareItemId | StepId)[];
+  readonly without?: readonly (CareItemId | StepId | NeverDo['id'])[];
   /** What is said otherwise of its steps here: a saxophone’s mouthpiece has no cork to keep dry. */
-  readonly says?: { readonly [Id in StepId]?: Partial<Pick<Step, 'action' | 'how' | 'cautions' | 'does'>> };
+  readonly says?: { readonly [Id in StepId]?: StepSaid };
+  /** What its items are called here: a soprano in one piece gets no end plug. */
+  readonly calls?: { readonly [Id in CareItemId]?: Partial<Pick<CareItem, 'name' | 'why'>> };
 };

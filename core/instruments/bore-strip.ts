@@ -11,7 +11,11 @@ export type StripSegment = TubePart & { readonly waterGrams: number };
 export function boreStrip(kind: InstrumentKind, build: Build, grams: number): StripSegment[] {
   const parts = kind.tube.filter(({ when }) => buildMeets(build, when));
   const shares = parts.reduce((sum, { waterShare }) => sum + waterShare, 0);
-  return parts.map((part) => ({ ...part, waterGrams: (grams * part.waterShare) / shares }));
+  return parts.map((part) => ({
+    ...part,
+    ...(part.fixedWhen && buildMeets(build, part.fixedWhen) && { joint: 'fixed' as const }),
+    waterGrams: (grams * part.waterShare) / shares,
+  }));
 }
 
 /** The name of a part of this kind, for words on screen. */

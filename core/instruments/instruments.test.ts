@@ -1,3 +1,5 @@
+import { boreStrip } from '#core/instruments/bore-strip.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
@@ -58,4 +60,11 @@ describe.each(KIND_IDS)('the kind %s', (id) => {
 
 test('every kind is a woodwind or a brass instrument, and stands in one group once', () => {
   expect([...WOODWIND, ...BRASS].toSorted()).toEqual([...KIND_IDS].toSorted());
+});
+
+test.each(['soprano-saxophone', 'bamboo-flute'] as const)('a %s in one piece has one joint less to draw', (id) => {
+  const kind = BOOK.kinds[id];
+  const joints = (pieces: 'one-piece' | 'two-piece') =>
+    boreStrip(kind, { ...usualBuild(kind), pieces }, 1).filter(({ joint }) => joint === 'tenon').length;
+  expect(joints('one-piece')).toBe(joints('two-piece') - 1);
 });

@@ -93,6 +93,8 @@ export type TubePart = {
   readonly waterShare: number;
   /** What joins it to the next part. */
   readonly joint?: 'tenon' | 'slide' | 'fixed';
+  /** On such a build they are one piece. */
+  readonly fixedWhen?: BuildCondition;
   /** A tube that turns back on itself, a sack, or one that stands off the main line (a drone). */
   readonly form?: 'u-turn' | 'sack' | 'side';
   readonly when?: BuildCondition;

@@ -54,11 +54,11 @@ function madeFor(book: Book, kindId: KindId, build: Build): Practice {
   const kind = book.kinds[kindId];
   const pages = book.pagesOf[kindId]
     .filter(({ when }) => buildMeets(build, when))
-    .map(({ page, without = [], says = {} }) => {
+    .map(({ page, without = [], says = {}, calls = {} }) => {
       const applies = ({ id, when }: { readonly id: string; readonly when?: BuildCondition }) =>
         buildMeets(build, when) && !(without as readonly string[]).includes(id);
       return {
-        items: page.items.filter(applies),
+        items: page.items.filter(applies).map((item) => ({ ...item, ...calls[item.id] })),
         steps: page.steps.filter(applies).map((step) => ({ ...step, ...says[step.id] })),
         neverDos: page.neverDos.filter(applies),
       };

@@ -1,5 +1,5 @@
 import type { Agent } from '#core/book/agent.ts';
-import { BASSOON, OBOES, SAXES } from '#core/tables/agents/among.ts';
+import { BASSOON, OBOES, WIDE_SAXES } from '#core/tables/agents/among.ts';
 import { CORKS } from '#core/tables/agents/surface-groups.ts';
 
 /** Polish, cloth, paper, brush and swab. */
@@ -239,8 +239,8 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     rows: [
       { on: ['mouthpiece'], verdict: 'no', why: 'it sticks' },
       { on: ['neck-cork', 'neck-tenon'], verdict: 'no', why: 'never in the neck: it sticks' },
-      { on: ['bore'], among: SAXES, verdict: 'yes', why: 'a saxophone’s body only, never its neck' },
-      { on: ['bore'], verdict: 'no', why: 'it is for a saxophone’s body only: it sticks' },
+      { on: ['bore'], among: WIDE_SAXES, verdict: 'yes', why: 'a saxophone’s body only, never its neck' },
+      { on: ['bore'], verdict: 'no', why: 'it is for the body of an alto, tenor or baritone only: it sticks' },
     ],
   },
 ];

@@ -82,7 +82,9 @@ const builtWith = (when: BuildCondition, ...ids: SurfaceId[]): SurfaceUse[] => i
 export const SURFACES_OF: Readonly<Record<KindId, readonly SurfaceUse[]>> = {
   clarinet,
   'bass-clarinet': clarinet,
-  'soprano-saxophone': saxophone,
+  'soprano-saxophone': saxophone.map((use) =>
+    use === 'neck-tenon' ? { id: use, when: { pieces: ['two-piece'] } } : use,
+  ),
   'alto-saxophone': saxophone,
   'tenor-saxophone': saxophone,
   'baritone-saxophone': saxophone,

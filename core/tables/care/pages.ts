@@ -18,6 +18,7 @@ import { piccolo } from '#core/tables/care/piccolo.ts';
 import { pistonBrass } from '#core/tables/care/piston-brass.ts';
 import { rotaryBrass } from '#core/tables/care/rotary-brass.ts';
 import { rotaryTuba } from '#core/tables/care/rotary-tuba.ts';
+import { saxophoneInOne } from '#core/tables/care/saxophone-in-one.ts';
 import { saxophone } from '#core/tables/care/saxophone.ts';
 import { singleReed } from '#core/tables/care/single-reed.ts';
 import { sousaphone } from '#core/tables/care/sousaphone.ts';
@@ -78,7 +79,8 @@ const singleReedUncorked: PageUse = {
     },
   },
 };
-const sax = pages(wind, swab, keyedSaxophone, singleReedUncorked, saxophone);
+const saxSwabbed = pages(wind, swab, keyedSaxophone, singleReedUncorked);
+const sax = [...saxSwabbed, ...pages(saxophone)];
 /** Only the small ones are lifted round the valve block with one hand. */
 const lowPistonBrass: PageUse = { page: pistonBrass, without: ['piston-brass/lift-by-block'] };
 const lowByTubing: PageUse = { page: lowBrass, without: ['low-brass/lift'] };
@@ -95,7 +97,7 @@ const lowPistons = pages(wind, brass, lowPistonBrass, lowBrass);
 export const PAGES_OF = {
   clarinet: pages(wind, swab, keyed, tenons, inWood, singleReed, clarinet),
   'bass-clarinet': pages(wind, swab, keyed, tenons, inWood, singleReed, bassClarinet),
-  'soprano-saxophone': sax,
+  'soprano-saxophone': [...saxSwabbed, { page: saxophone, when: { pieces: ['two-piece'] } }, saxophoneInOne],
   'alto-saxophone': sax,
   'tenor-saxophone': sax,
   'baritone-saxophone': [...sax, ...pages(baritoneSaxophone)],

@@ -80,7 +80,16 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
     openPlayed: ['spike'],
     pads: true,
   },
-  'soprano-saxophone': saxophone,
+  'soprano-saxophone': {
+    ...saxophone,
+    couplings: [
+      ...SINGLE_REED,
+      { ...played('mouthpiece', 'neck'), cased: 'either' },
+      { ...played('neck', 'body'), when: { pieces: ['two-piece'] } },
+      { ...kept('neck', 'body'), when: { pieces: ['one-piece'] } },
+      { ...cased('plug', 'body'), when: { pieces: ['two-piece'] } },
+    ],
+  },
   'alto-saxophone': saxophone,
   'tenor-saxophone': saxophone,
   'baritone-saxophone': saxophone,

@@ -22,6 +22,7 @@ export const bambooFlute = {
       nearness: 'at-the-mouth',
       waterShare: 0.6,
       joint: 'tenon',
+      fixedWhen: { pieces: ['one-piece'] },
     },
     {
       id: 'lower-half',

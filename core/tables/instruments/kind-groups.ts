@@ -1,6 +1,8 @@
 /** Kinds together, by the names the trade uses for them. */
 export const CLARINETS = ['clarinet', 'bass-clarinet'] as const;
 export const SAXOPHONES = ['soprano-saxophone', 'alto-saxophone', 'tenor-saxophone', 'baritone-saxophone'] as const;
+/** Saxophones big enough for a swab with a core through their body. */
+export const WIDE_SAXOPHONES = ['alto-saxophone', 'tenor-saxophone', 'baritone-saxophone'] as const;
 export const SINGLE_REEDS = [...CLARINETS, ...SAXOPHONES] as const;
 export const DOUBLE_REEDS = ['oboe', 'cor-anglais', 'bassoon'] as const;
 export const KEYED = [...SINGLE_REEDS, ...DOUBLE_REEDS, 'flute', 'piccolo'] as const;

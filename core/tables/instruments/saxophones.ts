@@ -69,7 +69,14 @@ const saxophone = (name: string, scale: number) => {
   } as const satisfies Omit<InstrumentKind, 'id'>;
 };
 
-export const sopranoSaxophone: InstrumentKind = { id: 'soprano-saxophone', ...saxophone('Soprano saxophone', 0.6) };
+const soprano = saxophone('Soprano saxophone', 0.6);
+/** Straight as a rule; its neck comes off on some. */
+export const sopranoSaxophone: InstrumentKind = {
+  id: 'soprano-saxophone',
+  ...soprano,
+  tube: soprano.tube.map((part) => (part.id === 'neck' ? { ...part, fixedWhen: { pieces: ['one-piece'] } } : part)),
+  fields: [ask('pieces', ['one-piece', 'two-piece'], 'two-piece'), ...soprano.fields],
+};
 export const altoSaxophone: InstrumentKind = { id: 'alto-saxophone', ...saxophone('Alto saxophone', 1) };
 export const tenorSaxophone: InstrumentKind = { id: 'tenor-saxophone', ...saxophone('Tenor saxophone', 1.35) };
 export const baritoneSaxophone: InstrumentKind = { id: 'baritone-saxophone', ...saxophone('Baritone saxophone', 2.1) };

@@ -1,8 +1,8 @@
 import { cover, join, part } from '#core/book/deed.ts';
 import { estimate } from '#core/explain/explained.ts';
 import type { Method } from '#core/book/method.ts';
-import { KEYED, SAXOPHONES, SINGLE_REEDS, SWABBED } from '#core/tables/instruments/kind-groups.ts';
-import { all, always, tougherPads } from '#core/tables/methods/asked-of.ts';
+import { KEYED, SAXOPHONES, SINGLE_REEDS, SWABBED, WIDE_SAXOPHONES } from '#core/tables/instruments/kind-groups.ts';
+import { all, always, neckComesOff, tougherPads } from '#core/tables/methods/asked-of.ts';
 
 /** Solvents on a pad seat are for metal bodies; a piccolo may be of wood or plastic. */
 const METAL_BODIES = [...SAXOPHONES, 'flute'] as const;
@@ -28,7 +28,7 @@ export const AFTER_PLAYING = {
   'sax-swab-path': {
     question: 'Is the neck off when the body is swabbed?',
     moment: 'After playing',
-    askedOf: all(...SAXOPHONES),
+    askedOf: neckComesOff,
     choices: {
       apart: {
         words: 'neck off, three pieces',
@@ -53,7 +53,7 @@ export const AFTER_PLAYING = {
   'sax-drying-order': {
     question: 'Which piece is dried first?',
     moment: 'After playing',
-    askedOf: all(...SAXOPHONES),
+    askedOf: neckComesOff,
     choices: {
       'mouthpiece-neck-body': {
         words: 'mouthpiece, neck, body',
@@ -152,7 +152,7 @@ export const AFTER_PLAYING = {
   'sax-mouthpiece-stowed': {
     question: 'Where does the mouthpiece travel?',
     moment: 'After playing',
-    askedOf: all(...SAXOPHONES),
+    askedOf: neckComesOff,
     choices: {
       'off-capped': { words: 'on its own, capped', mark: 'practice' },
       'on-neck-in-sleeve': {
@@ -177,7 +177,7 @@ export const AFTER_PLAYING = {
   'sax-neck-storage': {
     question: 'Where does the neck travel?',
     moment: 'After playing',
-    askedOf: all(...SAXOPHONES),
+    askedOf: neckComesOff,
     choices: {
       slot: {
         words: 'in its own place in the case',
@@ -202,7 +202,7 @@ export const AFTER_PLAYING = {
       microfibre: { words: 'microfibre: fast', mark: 'practice', thirst: estimate(1.2) },
       cored: {
         words: 'cored, for a saxophone body only',
-        kinds: SAXOPHONES,
+        kinds: WIDE_SAXOPHONES,
         mark: 'practice',
         thirst: estimate(1.3),
         notWith: {

@@ -1,5 +1,5 @@
 import type { Method } from '#core/book/method.ts';
-import { ALWAYS_PISTONS, KEYED, SAXOPHONES } from '#core/tables/instruments/kind-groups.ts';
+import { ALWAYS_PISTONS, KEYED, SAXOPHONES, WIDE_SAXOPHONES } from '#core/tables/instruments/kind-groups.ts';
 
 type AskedOf = Method['askedOf'];
 
@@ -8,6 +8,12 @@ export const pistons: AskedOf = [{ kinds: ALWAYS_PISTONS }, { kinds: ['tuba'], b
 /** The other pads than skin: on skin paper is only ever pressed and released. */
 export const tougherPads: AskedOf = [{ kinds: KEYED, build: { pads: ['leather', 'cork', 'synthetic'] } }];
 export const corked: AskedOf = [{ kinds: KEYED, build: { tenons: ['cork'] } }, { kinds: SAXOPHONES }];
+
+/** A soprano in one piece has no neck to take off. */
+export const neckComesOff: AskedOf = [
+  { kinds: WIDE_SAXOPHONES },
+  { kinds: ['soprano-saxophone'], build: { pieces: ['two-piece'] } },
+];
 
 /** A default that depends on nothing. */
 export const always = (choice: string, why: string): Method['usual'] => ({ cases: [], otherwise: choice, why });

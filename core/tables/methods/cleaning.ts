@@ -8,7 +8,7 @@ import {
   SINGLE_REEDS,
   SWABBED,
 } from '#core/tables/instruments/kind-groups.ts';
-import { all, always, pistons } from '#core/tables/methods/asked-of.ts';
+import { all, always, neckComesOff, pistons } from '#core/tables/methods/asked-of.ts';
 
 const BATHED = [...pistons, { kinds: ['trombone'] as const }];
 
@@ -161,7 +161,7 @@ export const CLEANING = {
   'neck-tenon-cleaning': {
     question: 'How is the neck tenon cleaned?',
     moment: 'Cleaning',
-    askedOf: all(...SAXOPHONES),
+    askedOf: neckComesOff,
     choices: {
       'dry-cloth': { words: 'with a dry cloth', mark: 'practice' },
       'brass-cloth': {

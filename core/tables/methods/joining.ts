@@ -1,7 +1,7 @@
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import type { Method } from '#core/book/method.ts';
 import { DOUBLE_REEDS, SAXOPHONES, SINGLE_REEDS } from '#core/tables/instruments/kind-groups.ts';
-import { all, always } from '#core/tables/methods/asked-of.ts';
+import { all, always, neckComesOff } from '#core/tables/methods/asked-of.ts';
 
 /** Putting together and handling. */
 export const JOINING = {
@@ -175,7 +175,7 @@ export const JOINING = {
   'sax-strap': {
     question: 'When is the strap hooked?',
     moment: 'Putting together',
-    askedOf: all(...SAXOPHONES),
+    askedOf: neckComesOff,
     choices: {
       'hooked-first': {
         words: 'before the neck goes in, unhooked last',
@@ -204,7 +204,7 @@ export const JOINING = {
   'sax-neck-line': {
     question: 'How does the neck point?',
     moment: 'Putting together',
-    askedOf: all(...SAXOPHONES),
+    askedOf: neckComesOff,
     choices: {
       'in-line': {
         words: 'over the axis of the bell',
