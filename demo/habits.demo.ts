@@ -274,7 +274,7 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     playerId: 'wren',
     name: 'Pipes',
     kind: 'highland-pipes',
-    build: { bag: 'synthetic', blowpipeValve: 'in-line', waterTrap: 'yes' },
+    build: { bag: 'synthetic', blowpipe: 'plastic', blowpipeValve: 'in-line', waterTrap: 'yes' },
     acquiredDaysAgo: 1500,
     cameNew: false,
     plays: { chances: [0, 0.1, 0, 0.3, 0, 0.6, 0.4], minutes: [25, 80], endsAtMinute: [900, 1200] },

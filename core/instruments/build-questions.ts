@@ -45,6 +45,10 @@ const WORDS = {
     options: { long: 'Long scrape', short: 'Short scrape', unknown: 'Not known' },
   },
   bag: { question: 'What is the bag?', options: { hide: 'Hide', synthetic: 'Synthetic' } },
+  blowpipe: {
+    question: 'What are the mouthpiece and blowpipe made of?',
+    options: { plastic: 'Plastic', wood: 'Wood' },
+  },
   blowpipeValve: {
     question: 'Which valve has the blowpipe?',
     options: { flap: 'A flap', 'in-line': 'An in-line valve' },

@@ -16,6 +16,7 @@ export const BUILD_FIELDS = {
   swabTail: ['two-cords', 'no-tail'],
   scrape: ['long', 'short', 'unknown'],
   bag: ['hide', 'synthetic'],
+  blowpipe: ['plastic', 'wood'],
   blowpipeValve: ['flap', 'in-line'],
   waterTrap: ['yes', 'no'],
 } as const satisfies Record<string, readonly [string, ...string[]]>;

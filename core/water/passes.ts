@@ -1,4 +1,4 @@
-import type { Explained, Marked } from '#core/explain/explained.ts';
+import { estimate, type Explained, type Marked } from '#core/explain/explained.ts';
 import type { WaterRow } from '#core/instruments/kind.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
 import {
@@ -61,10 +61,10 @@ export function passesFor(input: PassInput): Explained<number, PassReason> {
   const lambda = dryingPerPass(water.pickedUpPerPass) * thirst;
   const mu = Math.log(grams / dryGrams);
   const wanted = grams > 0 ? wantedPasses(wetness, lambda, mu, confidence) : 0;
-  const floor = Math.max(least.value, water.leastPasses);
-  const value = Math.min(Math.max(wanted, floor), most.value, MOST_PASSES);
+  const floor = least.value < water.leastPasses ? estimate(water.leastPasses) : least;
+  const value = Math.min(Math.max(wanted, floor.value), most.value, MOST_PASSES);
   const bound: readonly PassReason[] =
-    value > wanted ? [{ rule: 'floor', bound: least }] : value < wanted ? [{ rule: 'ceiling', bound: most }] : [];
+    value > wanted ? [{ rule: 'floor', bound: floor }] : value < wanted ? [{ rule: 'ceiling', bound: most }] : [];
   return {
     value,
     because: [

@@ -166,6 +166,12 @@ describe('swab passes', () => {
     const floor = passesFor({ water: clarinet, minutes: 1, roomCelsius: 30, least: practice(1), most: estimate(9) });
     expect(floor.value).toBe(1);
     expect(floor.because.map(({ rule }) => rule)).toContain('floor');
+    const oboe = { ...clarinet, leastPasses: 3 };
+    const raised = passesFor({ water: oboe, minutes: 1, roomCelsius: 30, least: practice(1), most: estimate(9) });
+    expect([raised.value, raised.because.find(({ rule }) => rule === 'floor')]).toEqual([
+      3,
+      { rule: 'floor', bound: estimate(3) },
+    ]);
     const ceiling = passesFor({
       water: clarinet,
       minutes: 1440,

@@ -35,7 +35,7 @@ export const SURFACES = {
   'blowing-edge': { name: 'Blowing edge and rim', material: { field: 'body' } },
   'bamboo-joint': { name: 'Joint of the two halves', material: { field: 'body' } },
   bag: { name: 'Bag', material: { field: 'bag' } },
-  blowpipe: { name: 'Mouthpiece, blowpipe and its stock', material: 'plastic' },
+  blowpipe: { name: 'Mouthpiece, blowpipe and its stock', material: { field: 'blowpipe' } },
 } as const satisfies Record<SurfaceId, Surface>;
 
 const clarinet = [

@@ -185,6 +185,7 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
         verdict: 'care',
         why: 'cool, below the cork, rinsed at once when lifted out',
       },
+      { on: ['blowpipe'], of: ['wood'], verdict: 'no', why: 'wood is not soaked', mark: 'general' },
       { on: ['brass-mouthpiece', 'blowpipe'], verdict: 'care', why: 'cool, rinsed at once when lifted out' },
     ],
   },

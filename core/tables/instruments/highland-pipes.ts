@@ -75,6 +75,7 @@ export const highlandPipes = {
   standsFor: { 'the-bore': 'bag' },
   fields: [
     ask('bag', ['hide', 'synthetic'], 'synthetic'),
+    ask('blowpipe', ['plastic', 'wood'], 'plastic'),
     ask('blowpipeValve', ['flap', 'in-line'], 'flap'),
     ask('waterTrap', ['yes', 'no'], 'no'),
   ],

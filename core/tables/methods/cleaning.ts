@@ -137,7 +137,7 @@ export const CLEANING = {
     choices: {
       weekly: { words: 'weekly', mark: 'one-voice' },
       fortnightly: { words: 'every two weeks', mark: 'one-voice' },
-      monthly: { words: 'monthly at the least', mark: 'practice' },
+      monthly: { words: 'monthly, at the very latest', mark: 'practice' },
       replace: {
         words: 'replaced instead of washed, about every 3 months',
         mark: 'estimate',

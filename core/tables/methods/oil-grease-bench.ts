@@ -100,6 +100,23 @@ export const OIL_GREASE_BENCH = {
     },
     usual: always('no', 'slippery, most makers advise against it'),
   },
+  'bamboo-bag': {
+    question: 'Does it lie in a humid plastic bag between plays?',
+    moment: 'After playing',
+    askedOf: [{ kinds: ['bamboo-flute'], build: { body: ['bamboo', 'wood'] } }],
+    choices: {
+      'humid-bag': {
+        words: 'in a plastic bag, a little breath in, its neck closed with a rubber band',
+        mark: 'practice',
+        cost: 'it helps some homes and harms others: damp air that stays shut in grows mould',
+      },
+      open: { words: 'in its own bag, open to the air', mark: 'practice' },
+    },
+    usual: always(
+      'open',
+      'until the swing of the air in the two has been measured: the one with the smaller swing is the better home',
+    ),
+  },
   'case-humidifier': {
     question: 'A humidifier in the case when the air is dry?',
     moment: 'Oil, grease and bench',
@@ -134,6 +151,21 @@ export const OIL_GREASE_BENCH = {
       otherwise: '12-months',
       why: 'yearly, even when nothing is wrong',
     },
+  },
+  'bench-by-carriage': {
+    question: 'Is the bench near enough to bring it yourself?',
+    moment: 'Oil, grease and bench',
+    askedOf: all(...SERVICED),
+    choices: {
+      near: { words: 'yes, it is brought and fetched', mark: 'practice' },
+      far: {
+        words: 'no, it is sent',
+        mark: 'practice',
+        advice:
+          'Sent to the bench: swabbed and dry, reeds and loose things out of the case, nothing moving in it, the case in a padded box marked fragile. Tracked and insured for its worth, never over a weekend in frost or heat; ask whether your own policy covers the way. Put a little aside every month, so that service and carriage are paid when they are due.',
+      },
+    },
+    usual: always('near', 'carriage is a risk of its own'),
   },
   'valve-oil-method': {
     question: 'How are the valves oiled?',
