@@ -154,7 +154,7 @@ async function durability(): Promise<Row> {
 /** Every sentence of the practice book that is long enough to be no accident. */
 const BOOK_WORDS = Object.values(BOOK.pagesOf)
   .flatMap((pages) => pages.flatMap(({ page: { steps, neverDos } }) => [...steps, ...neverDos]))
-  .map((row) => ('action' in row ? row.action : row.text))
+  .map((row) => ('heading' in row ? row.heading : row.text))
   .filter((words) => words.length > 24);
 
 function script(): Row {

@@ -24,7 +24,7 @@ export const keptStep = object({
   id: stepId().required(),
   item: careItemId().required(),
   part: word(PART_IDS).required(),
-  action: text().required(),
+  heading: text().required(),
   must: boolean().strict().required(),
   closing: boolean().strict().required(),
   look: keptLook.nullable().defined(),

@@ -72,7 +72,7 @@ export function shownRun(view: RunView, unsent: readonly LoggedRunEvent[] = []):
     const said = (first && wordsOf.get(first.key)) ?? NO_WORDS;
     // What belongs to every play waits step by step; anything else waits whole.
     const single = items.some(({ itemId, everyPlay }) => everyPlay && itemId === first?.item);
-    const name = single || said.itemName === '' ? (first?.action ?? '') : said.itemName;
+    const name = single || said.itemName === '' ? (first?.heading ?? '') : said.itemName;
     return { ...one, name, instrumentName: said.instrumentName, cost: said.harm ?? said.why };
   });
   const care = done ?? careDoneBy(now);

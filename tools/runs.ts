@@ -114,7 +114,7 @@ function print(one: DoneStep, index: number): void {
   const several = instruments.length > 1 ? `[${nameOf(instrumentId)}] ` : '';
   const times = repeats && repeats.count > 1 ? ` × ${counted(repeats.count, repeats.noun)}` : '';
   const marks = [step.must ? 'must' : '', hands === 'player' ? '' : hands].filter(Boolean).join(', ');
-  console.log(`${String(index + 1).padStart(3)}. ${several}${step.action}${times}${marks ? `  (${marks})` : ''}`);
+  console.log(`${String(index + 1).padStart(3)}. ${several}${step.heading}${times}${marks ? `  (${marks})` : ''}`);
   const say = (label: string, text: string | undefined) => text && console.log(`     ${label}${text}`);
   say('', step.how);
   say('Only if: ', step.onlyIf);
@@ -124,7 +124,7 @@ function print(one: DoneStep, index: number): void {
       `${step.look.question} ${step.look.answers.map(({ id, words }) => `${id}: ${words}`).join(' / ')} → ${one.answer}`,
     );
   say('Why: ', step.why);
-  say('Harm: ', step.harm);
+  say('If you skip this: ', step.harm);
   for (const caution of step.cautions ?? []) say('! ', caution);
   say('With: ', step.supplies?.join(', '));
   if (step.wait) say('Then wait ', `${duration(step.wait.minutes.value)}: ${step.wait.why}`);
@@ -137,7 +137,7 @@ if (values.json) {
       step: step.id,
       item: step.item,
       part: step.part,
-      heading: step.action,
+      heading: step.heading,
       must: step.must === true,
       waitMinutes: step.wait?.minutes.value ?? 0,
     }));
@@ -147,9 +147,9 @@ if (values.json) {
   console.log(`${counted(steps.length, 'step')}, about ${PLAIN_FORMAT.number(Math.round(plan.elapsedMinutes))} min\n`);
   steps.forEach(print);
   const left = plan.leftOut.flatMap((one) => one.steps);
-  if (left.length > 0) console.log('\nLeft out for want of time:');
+  if (left.length > 0) console.log('\nWhat did not fit into the minutes:');
   for (const { step, instrumentId } of left)
-    console.log(`   – ${instruments.length > 1 ? `[${nameOf(instrumentId)}] ` : ''}${step.action}`);
+    console.log(`   – ${instruments.length > 1 ? `[${nameOf(instrumentId)}] ` : ''}${step.heading}`);
   console.log('');
   for (const reason of plan.because) console.log(`   ${planReasonWords(reason).text}`);
 }

@@ -338,9 +338,9 @@ describe('may I use', () => {
     const silent = new Set<string>();
     for (const kind of KIND_IDS)
       for (const build of buildsOf(kind))
-        for (const { id, action, supplies = [], uses = [] } of practiceFor(BOOK, kind, build).book) {
+        for (const { id, heading, supplies = [], uses = [] } of practiceFor(BOOK, kind, build).book) {
           const called = supplies.flatMap((supply) => AGENT_OF[supply] ?? []);
-          if (/\brinsed?\b|running|cup of (warm |room-temperature )?water/i.test(action)) called.push('cool-water');
+          if (/\brinsed?\b|running|cup of (warm |room-temperature )?water/i.test(heading)) called.push('cool-water');
           const missing = called.filter((one) => !uses.some((use) => use.agent === one));
           if (!ELSEWHERE.includes(id)) for (const one of missing) silent.add(`${id}: ${one}`);
         }
@@ -421,10 +421,11 @@ describe('mixing', () => {
 
   test('no step of the book calls for bleach or ammonia', () => {
     for (const kind of KIND_IDS)
-      for (const { id, uses = [], supplies = [], action } of practiceFor(BOOK, kind, usualBuild(BOOK.kinds[kind])).book)
+      for (const { id, uses = [], supplies = [], heading } of practiceFor(BOOK, kind, usualBuild(BOOK.kinds[kind]))
+        .book)
         expect([
           id,
-          /bleach|ammonia/i.test([...supplies, action, ...uses.map(({ agent: one }) => one)].join(' ')),
+          /bleach|ammonia/i.test([...supplies, heading, ...uses.map(({ agent: one }) => one)].join(' ')),
         ]).toEqual([id, false]);
   });
 });

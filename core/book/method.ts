@@ -30,8 +30,8 @@ export type MethodDefault = {
   readonly why: string;
 };
 
-/** How a step is said under a choice: another action, something added to how it is done, or other deeds. */
-export type StepWords = { readonly action?: string; readonly how?: string; readonly does?: readonly Deed[] };
+/** How a step is said under a choice: another heading, something added to how it is done, or other deeds. */
+export type StepWords = { readonly heading?: string; readonly how?: string; readonly does?: readonly Deed[] };
 
 /** One way of doing it, with everything it changes besides the steps and intervals that name it themselves. */
 export type MethodChoice = {

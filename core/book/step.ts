@@ -44,7 +44,7 @@ export type Step = {
   readonly id: StepId;
   readonly item: CareItemId;
   readonly part: PartId;
-  readonly action: string;
+  readonly heading: string;
   readonly how?: string;
   /** Handwork in minutes at a practised pace, for one repeat. Estimates, all of them. */
   readonly minutes: number;

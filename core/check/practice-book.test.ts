@@ -353,7 +353,7 @@ describe.each(KIND_IDS)('for every pair of build options, method choices and con
 });
 
 describe('what the book forbids', () => {
-  const words = (practice: Practice) => practice.steps.map(({ action }) => action).join(' ');
+  const words = (practice: Practice) => practice.steps.map(({ heading }) => heading).join(' ');
 
   test('no bore oil on plastic or hard rubber; the never-do says so', () => {
     for (const build of buildsOf('clarinet')) {
@@ -447,11 +447,11 @@ describe('what the book forbids', () => {
     for (const kind of KIND_IDS)
       for (const build of buildsOf(kind)) {
         const practice = usualPractice(BOOK, kind, build);
-        const said = practice.steps.map(({ action, how = '' }) => `${action} ${how}`).join('\n');
+        const said = practice.steps.map(({ heading, how = '' }) => `${heading} ${how}`).join('\n');
         expect(said).not.toMatch(/rotors? out|take (the )?rotor/i);
         if (kind === 'highland-pipes') {
-          expect(/zip, prop it open/.test(said)).toBe(build.bag === 'synthetic');
-          expect(/Hide bag left closed/.test(said)).toBe(build.bag === 'hide');
+          expect(/Open the zip of the bag and let it dry/.test(said)).toBe(build.bag === 'synthetic');
+          expect(/Leave the hide bag closed/.test(said)).toBe(build.bag === 'hide');
         }
         for (const { id, supplies = [], part } of practice.steps)
           if (supplies.includes('cork grease')) expect([kind, id, part]).not.toEqual([kind, id, 'body']);
@@ -464,7 +464,7 @@ describe('what the book forbids', () => {
     const forbidden = /\b(solder|dent|recork|unsolder|straighten the (rod|key)|bend the key)\b/i;
     for (const kind of KIND_IDS)
       for (const build of buildsOf(kind))
-        for (const { id, action } of usualPractice(BOOK, kind, build).steps)
-          expect([kind, id, forbidden.test(action)]).toEqual([kind, id, false]);
+        for (const { id, heading } of usualPractice(BOOK, kind, build).steps)
+          expect([kind, id, forbidden.test(heading)]).toEqual([kind, id, false]);
   });
 });

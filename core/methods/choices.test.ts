@@ -26,7 +26,7 @@ function noticed(id: MethodId, choice: string, kind: KindId, build: Build): stri
   ]);
   const method: Method = BOOK.methods[id];
   return JSON.stringify([
-    steps.map((step) => [step.id, step.action, step.how, step.supplies, step.cautions, step.laterThan]),
+    steps.map((step) => [step.id, step.heading, step.how, step.supplies, step.cautions, step.laterThan]),
     [...off.keys()],
     thirst,
     items.map(({ trigger }) =>

@@ -92,7 +92,7 @@ describe('the questions on which practice differs', () => {
       }
     const actions = METHOD_IDS.flatMap((id) => {
       const steps = choicesOf(id).flatMap(([, { says = {} }]) =>
-        Object.entries(says).flatMap(([step, words]) => (words?.action === undefined ? [] : [step])),
+        Object.entries(says).flatMap(([step, words]) => (words?.heading === undefined ? [] : [step])),
       );
       return [...new Set(steps)].map((step) => `${step} by ${id}`);
     });
@@ -163,7 +163,7 @@ describe('the practice under methods', () => {
       'mouthpiece-wash-tool': 'no-brush',
     }).steps.find(({ id }) => id === 'single-reed/brush-mouthpiece');
     expect(wash?.how).toBe(
-      'Dried with a cloth. Lukewarm water, a little mild soap, rinsed. A cloth or a cotton bud, no brush. The cork stays dry.',
+      'Use lukewarm water and a little mild soap, and rinse it well. Use a cloth or a cotton bud, and no brush. Keep the cork dry.',
     );
   });
 

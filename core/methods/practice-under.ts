@@ -20,8 +20,8 @@ import type { MethodChoices, MethodContext, MethodSetting } from '#core/book/met
 const variants = new WeakMap<Step, Map<string, Step>>();
 
 /** One object for each way a step is said and placed, so that what is worked out from a step can be kept with it. */
-function variantOf(step: Step, said: Pick<Step, 'action' | 'does'>, how: string, later: readonly StepId[]): Step {
-  const key = [said.action, JSON.stringify(said.does), how, ...later].join('|');
+function variantOf(step: Step, said: Pick<Step, 'heading' | 'does'>, how: string, later: readonly StepId[]): Step {
+  const key = [said.heading, JSON.stringify(said.does), how, ...later].join('|');
   const mine = variants.get(step) ?? new Map<string, Step>();
   const known = mine.get(key);
   if (known) return known;
@@ -44,13 +44,13 @@ function wordsOf(methods: readonly MethodInForce[]): ReadonlyMap<StepId, readonl
   return words;
 }
 
-/** The step as these methods say it: their action instead of the book's, their hows after the book's own. */
+/** The step as these methods say it: their heading instead of the book's, their hows after the book's own. */
 function said(step: Step, words: readonly StepWords[], later: readonly StepId[]): Step {
   if (words.length === 0 && later.length === 0) return step;
-  const action = words.findLast((one) => one.action !== undefined)?.action ?? step.action;
+  const heading = words.findLast((one) => one.heading !== undefined)?.heading ?? step.heading;
   const how = [step.how, ...words.map((one) => one.how)].filter((one) => one !== undefined).join(' ');
   const does = words.findLast((one) => one.does !== undefined)?.does ?? step.does;
-  return variantOf(step, { action, does }, how, later);
+  return variantOf(step, { heading, does }, how, later);
 }
 
 /** Which steps a method puts before each step. */

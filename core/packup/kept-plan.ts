@@ -28,7 +28,7 @@ export type KeptStep = {
   readonly id: StepId;
   readonly item: CareItemId;
   readonly part: PartId;
-  readonly action: string;
+  readonly heading: string;
   readonly must: boolean;
   readonly closing: boolean;
   readonly look: KeptLook | null;
@@ -64,11 +64,11 @@ export type KeptPlan = {
 };
 
 /** What a run keeps of a step of the book. */
-export const keptOf = ({ id, item, part, action, ...step }: Step) => ({
+export const keptOf = ({ id, item, part, heading, ...step }: Step) => ({
   id,
   item,
   part,
-  action,
+  heading,
   must: step.must === true,
   closing: step.closing === true,
   look: step.look

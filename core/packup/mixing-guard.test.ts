@@ -17,7 +17,7 @@ import { usualWetness } from '#core/water/wetness.ts';
 const step = (id: string, item: string, uses: readonly AgentUse[] = [], before: readonly string[] = []): Guarded => ({
   key: runStepKey('one' as InstrumentId, id as StepId),
   instrumentId: 'one' as InstrumentId,
-  step: { id: id as StepId, item: item as CareItemId, action: id, uses },
+  step: { id: id as StepId, item: item as CareItemId, heading: id, uses },
   before: new Set(before.map((one) => runStepKey('one' as InstrumentId, one as StepId))),
 });
 const AGENTS = new Map(BOOK.agents.map((agent) => [agent.id, agent]));

@@ -8,7 +8,7 @@ import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 export type Guarded = {
   readonly key: RunStepKey;
   readonly instrumentId: InstrumentId;
-  readonly step: Pick<Step, 'id' | 'item' | 'action' | 'uses'>;
+  readonly step: Pick<Step, 'id' | 'item' | 'heading' | 'uses'>;
   readonly before: ReadonlySet<RunStepKey>;
 };
 
@@ -53,7 +53,7 @@ export function keepApart(steps: readonly Guarded[], agents: Agents): KeptApart 
         dropped.push({
           instrumentId: second.instrumentId,
           item: second.step.item,
-          meets: first.step.action,
+          meets: first.step.heading,
           gas: clash.gas,
         });
     }

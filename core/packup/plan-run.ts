@@ -90,13 +90,13 @@ function gather(request: RunRequest): Gathered {
   const isDropped = ({ instrumentId, step }: Candidate) =>
     dropped.some((one) => one.instrumentId === instrumentId && one.item === step.item);
   const candidates = gathered.filter((one) => !isDropped(one));
-  const actionOf = (key: RunStepKey) => gathered.find((one) => one.key === key)?.step.action ?? key;
+  const headingOf = (key: RunStepKey) => gathered.find((one) => one.key === key)?.step.heading ?? key;
   for (const [first, second] of order) before.set(second, [...(before.get(second) ?? []), first]);
   const because = [
     ...order.map(([first, second]): PlanReason => ({
       rule: 'kept-apart',
-      first: actionOf(first),
-      second: actionOf(second),
+      first: headingOf(first),
+      second: headingOf(second),
     })),
     ...dropped.map(({ instrumentId, item, meets, gas }): PlanReason => {
       const part = parts.find((one) => one.instrumentId === instrumentId);

@@ -10,6 +10,6 @@ export const RUN_FAULTS = {
     `This look may find: ${allowed.join(', ') || 'nothing, it is no look'}.`,
   'answer-wanted': ({ question }: { question: string }) => `This step is a look: ${question}`,
   'no-passes': (_: { stepKey: string }) => 'This step has no passes to be tuned.',
-  'must-steps-open': ({ actions }: { actions: readonly string[] }) =>
-    `Still to be done or skipped with a reason: ${actions.join('; ')}.`,
+  'must-steps-open': ({ headings }: { headings: readonly string[] }) =>
+    `Still to be done or skipped with a reason: ${headings.join('; ')}.`,
 };

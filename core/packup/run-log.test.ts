@@ -27,7 +27,7 @@ const step = (id: string, over: Partial<Step> = {}, instrumentId = horn): KeptSt
     id: `wind/${id}`,
     item: 'wind/case-check',
     part: 'case',
-    action: id,
+    heading: id,
     minutes: 1,
     after: [],
     does: [],
@@ -84,7 +84,7 @@ describe('the log of a run', () => {
     const finish: RunEvent = { kind: 'finished', at };
     expect(checkRunEvent(fold([]), finish)).toMatchObject({
       ok: false,
-      failure: { code: 'must-steps-open', actions: ['a'] },
+      failure: { code: 'must-steps-open', headings: ['a'] },
     });
     expect(checkRunEvent(fold([skip('a', 'no-time')]), finish).ok).toBe(true);
     expect(checkRunEvent(fold([tick('a'), finish]), finish)).toMatchObject({

@@ -201,9 +201,9 @@ export type RunEventFault =
   | { readonly code: 'no-such-answer'; readonly allowed: readonly string[] }
   | { readonly code: 'answer-wanted'; readonly question: string }
   | { readonly code: 'no-passes'; readonly stepKey: string }
-  | { readonly code: 'must-steps-open'; readonly actions: readonly string[] };
+  | { readonly code: 'must-steps-open'; readonly headings: readonly string[] };
 
-/** Steps that keep a run from being finished: neither done nor skipped, and never left out without a reason. */
+/** Steps that keep a run from being finished: neither done nor skipped; they are skipped with a reason only. */
 export const mustBeSettled = ({ steps }: RunNow): StepNow[] =>
   steps.filter(({ must, state, called }) => must && state === 'open' && called === 'yes');
 
@@ -214,7 +214,7 @@ export function checkRunEvent(run: RunNow, said: RunEventSaid): Outcome<RunEvent
   if (said.kind === 'finished') {
     const open = mustBeSettled(run);
     return open.length > 0
-      ? fail({ code: 'must-steps-open', actions: open.map(({ action }) => action) })
+      ? fail({ code: 'must-steps-open', headings: open.map(({ heading }) => heading) })
       : succeed(said);
   }
   const { stepKey } = said;

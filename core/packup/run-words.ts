@@ -21,9 +21,9 @@ export function runWords(
 }
 
 /** What can no longer be done when a step is left out, said before it is. */
-export function cannotThenWords(actions: readonly string[]): string {
-  const named = actions.slice(0, LISTED_AT_MOST).map((action) => `“${action}”`);
-  const more = actions.length > named.length ? [`${counted(actions.length - named.length, 'other')}`] : [];
+export function cannotThenWords(headings: readonly string[]): string {
+  const named = headings.slice(0, LISTED_AT_MOST).map((heading) => `“${heading}”`);
+  const more = headings.length > named.length ? [`${counted(headings.length - named.length, 'other')}`] : [];
   return `Then ${listed([...named, ...more])} cannot be done either.`;
 }
 

@@ -150,8 +150,8 @@ describe('another choice', () => {
 
   test('another path: other steps, fewer passes, other minutes each time', () => {
     const list = changes('clarinet', 'clarinet-swab-path', 'whole');
-    expect(find(list, 'steps-added')[0]?.actions.join()).toContain('One slow pull through everything');
-    expect(find(list, 'steps-gone')[0]?.actions.length).toBeGreaterThan(3);
+    expect(find(list, 'steps-added')[0]?.headings.join()).toContain('Pull the cloth slowly through');
+    expect(find(list, 'steps-gone')[0]?.headings.length).toBeGreaterThan(3);
     expect(find(list, 'passes')[0]?.to).toBe(1);
     expect(find(list, 'minutes-each')[0]?.run).toBe('after');
   });
@@ -181,7 +181,7 @@ describe('another choice', () => {
     const noWater = changes('horn', 'rotors-and-water', 'no-home-water');
     const gone = find(noWater, 'steps-gone');
     expect(gone[0]).toMatchObject({ run: { item: 'Weekly flush' } });
-    expect(gone[0]?.actions.join()).toContain('Bare hose');
+    expect(gone[0]?.headings.join()).toContain('Run water through from the bell');
     expect(new Set(noWater.map((one) => JSON.stringify(one))).size).toBe(noWater.length);
     expect(find(changes('horn', 'horn-monthly-order', 'grease-then-rinse'), 'order')[0]?.run).toEqual({
       item: 'Monthly slides',
@@ -192,7 +192,7 @@ describe('another choice', () => {
 
   test('what no step says: a habit, and what a condition asks while it lasts', () => {
     expect(changes('clarinet', 'leaving-the-chair', 'never-on-a-chair')).toEqual([
-      { rule: 'habit', text: expect.stringContaining('never onto a chair') },
+      { rule: 'habit', text: expect.stringContaining('Never lay it on a chair') },
     ]);
     expect(changes('clarinet', 'ill-cleaning', 'weekly')).toEqual([
       { rule: 'while', condition: 'Ill', words: 'weekly' },

@@ -15,10 +15,10 @@ export type RunName = 'before' | 'after' | { readonly item: string };
 
 /** One thing another choice changes, for this instrument in the coming year. */
 export type Change =
-  | { readonly rule: 'steps-added'; readonly run: RunName; readonly actions: readonly string[] }
-  | { readonly rule: 'steps-gone'; readonly run: RunName; readonly actions: readonly string[] }
+  | { readonly rule: 'steps-added'; readonly run: RunName; readonly headings: readonly string[] }
+  | { readonly rule: 'steps-gone'; readonly run: RunName; readonly headings: readonly string[] }
   | { readonly rule: 'order'; readonly run: RunName }
-  | { readonly rule: 'said'; readonly action: string; readonly how: string | null }
+  | { readonly rule: 'said'; readonly heading: string; readonly how: string | null }
   | { readonly rule: 'minutes-each'; readonly run: RunName; readonly from: number; readonly to: number }
   | { readonly rule: 'passes'; readonly from: number; readonly to: number }
   | {
@@ -46,17 +46,17 @@ const LEAST_A_YEAR = 0.5;
 function runChanges(run: RunName, from: UsualRun, to: UsualRun): Change[] {
   const [had, has] = [from, to].map(({ steps }) => new Map(steps.map((step) => [step.id, step])));
   if (had === undefined || has === undefined) return [];
-  const added = to.steps.filter(({ id }) => !had.has(id)).map(({ action }) => action);
-  const gone = from.steps.filter(({ id }) => !has.has(id)).map(({ action }) => action);
+  const added = to.steps.filter(({ id }) => !had.has(id)).map(({ heading }) => heading);
+  const gone = from.steps.filter(({ id }) => !has.has(id)).map(({ heading }) => heading);
   const kept = (one: UsualRun) => one.steps.map(({ id }) => id).filter((id) => had.has(id) && has.has(id));
   const said = to.steps.flatMap((step): Change[] => {
     const old = had.get(step.id);
-    const isSame = old === undefined || (old.action === step.action && old.how === step.how);
-    return isSame ? [] : [{ rule: 'said', action: step.action, how: step.how ?? null }];
+    const isSame = old === undefined || (old.heading === step.heading && old.how === step.how);
+    return isSame ? [] : [{ rule: 'said', heading: step.heading, how: step.how ?? null }];
   });
   return [
-    ...(added.length > 0 ? [{ rule: 'steps-added', run, actions: added } as const] : []),
-    ...(gone.length > 0 ? [{ rule: 'steps-gone', run, actions: gone } as const] : []),
+    ...(added.length > 0 ? [{ rule: 'steps-added', run, headings: added } as const] : []),
+    ...(gone.length > 0 ? [{ rule: 'steps-gone', run, headings: gone } as const] : []),
     ...(kept(from).join() === kept(to).join() ? [] : [{ rule: 'order', run } as const]),
     ...said,
     ...(Math.abs(to.minutes - from.minutes) >= LEAST_EACH

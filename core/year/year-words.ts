@@ -7,9 +7,9 @@ const runWords = (run: RunName): string =>
   typeof run === 'object' ? run.item : { before: 'Making ready', after: 'Packing up' }[run];
 const ACTIONS_NAMED = 3;
 
-const named = (actions: readonly string[]): string => {
-  const shown = actions.slice(0, ACTIONS_NAMED).map((action) => `“${action}”`);
-  const more = actions.length > shown.length ? [counted(actions.length - shown.length, 'other')] : [];
+const named = (headings: readonly string[]): string => {
+  const shown = headings.slice(0, ACTIONS_NAMED).map((heading) => `“${heading}”`);
+  const more = headings.length > shown.length ? [counted(headings.length - shown.length, 'other')] : [];
   return listed([...shown, ...more]);
 };
 
@@ -31,13 +31,13 @@ export function changeWords(change: Change, format: Format): WhyLine {
   const { rule } = change;
   switch (rule) {
     case 'steps-added':
-      return line(rule, `${runWords(change.run)}, new: ${named(change.actions)}.`, 'practice');
+      return line(rule, `${runWords(change.run)}, new steps: ${named(change.headings)}.`, 'practice');
     case 'steps-gone':
-      return line(rule, `${runWords(change.run)}, gone: ${named(change.actions)}.`, 'practice');
+      return line(rule, `${runWords(change.run)}, no longer done: ${named(change.headings)}.`, 'practice');
     case 'order':
       return line(rule, `${runWords(change.run)}: the same steps in another order.`, 'practice');
     case 'said':
-      return line(rule, `${change.action}${change.how === null ? '' : `: ${change.how}`}`, 'practice');
+      return line(rule, `${change.heading}${change.how === null ? '' : `: ${change.how}`}`, 'practice');
     case 'minutes-each':
       return line(
         rule,

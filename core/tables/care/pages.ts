@@ -34,8 +34,8 @@ const pages = (...made: readonly (Page | PageUse)[]): readonly PageUse[] =>
   made.map((one) => ('page' in one ? one : { page: one }));
 
 const BY_FEATHER = {
-  action:
-    'About 3 drops rubbed into a separate silk swab and blotted, drawn through the lower joint; the upper joint with an oiled, blotted feather',
+  heading: 'Oil the bore thinly',
+  how: 'Rub about 3 drops into a separate silk swab, blot it and draw it through the lower joint. The upper joint gets an oiled, blotted feather.',
   does: [oil('lower-joint'), oil('upper-joint')],
 } as const;
 const inWood: PageUse = { page: woodenBore, when: { body: ['wood'] } };
@@ -47,7 +47,7 @@ const inWoodByFeather: PageUse = {
     'wooden-bore/oil-once': BY_FEATHER,
     'wooden-bore/oil-twice': BY_FEATHER,
     'wooden-bore/dry-oiled': {
-      action: 'A dry swab through the lower joint, a dry feather in the upper; then the paper slips out',
+      how: 'Draw a dry swab through the lower joint and a dry feather through the upper. Then slide the paper slips out.',
       does: [blot('lower-joint'), wipeOff('upper-joint'), unshield('pads')],
     },
   },
@@ -67,15 +67,20 @@ const windUncased: PageUse = { page: wind, without: ['wind/bench-service', 'wind
 const keyedSaxophone: PageUse = { page: keyed, without: ['keyed/prop-open'] };
 const doubleReedBassoon: PageUse = {
   page: doubleReed,
-  says: { 'double-reed/into-cup': { how: 'Wet right through, thread and back included.' } },
+  says: {
+    'double-reed/into-cup': {
+      how: 'Do this before anything else. They are wetted right through, thread and back too.',
+    },
+  },
 };
 /** A saxophone’s mouthpiece has no cork: that is on the neck. */
 const singleReedUncorked: PageUse = {
   page: singleReed,
   says: {
     'single-reed/soak-mouthpiece': {
-      action: 'Mouthpiece into a cup of mild acid or alcohol-free mouthwash, cool',
-      cautions: ['Never together with bleach or peroxide.'],
+      heading: 'Soak the mouthpiece in mild acid',
+      how: 'Use vinegar, lemon or mouthwash without alcohol, cool. On old hard rubber watch it, and stop after 3 minutes: it may discolour.',
+      cautions: ['Never use it together with bleach or peroxide.'],
     },
   },
 };

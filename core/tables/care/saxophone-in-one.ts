@@ -1,17 +1,14 @@
 import { draw, hold } from '#core/book/deed.ts';
+import { IF_IT_BINDS } from '#core/tables/care/cautions.ts';
 import type { PageUse, StepSaid } from '#core/book/page.ts';
 import { saxophone } from '#core/tables/care/saxophone.ts';
 
-const CAUTIONS = [
-  'If it binds, stop and ease it back the way it came; still stuck: the bench.',
-  'A soprano’s own thin cloth: the tube is narrow at the neck.',
-] as const;
+const CAUTIONS = [IF_IT_BINDS, 'Use a soprano’s own thin cloth. The tube is narrow at the neck.'] as const;
 /** The only way in which its mouthpiece is turned on with a reed in place. */
 const REED_FIRST = { id: 'sax-reed-on', choices: ['bare-mouthpiece'] } as const;
-const HOW = 'Cord run through the fingers before every pass. The neck is part of the tube: the cloth goes all the way.';
-const pull = (action: string, thread: NonNullable<StepSaid['thread']>): StepSaid => ({
-  action,
-  how: HOW,
+const pull = (heading: string, caught: string, thread: NonNullable<StepSaid['thread']>): StepSaid => ({
+  heading,
+  how: `Feel along the cord for knots. Tip the horn, catch the weight at the ${caught} and draw gently.`,
   cautions: CAUTIONS,
   does: [draw('body', 'neck')],
   after: ['saxophone/unhook', 'saxophone/mouthpiece-off'],
@@ -43,29 +40,34 @@ export const saxophoneInOne: PageUse = {
   },
   says: {
     'saxophone/lift-body': {
-      action: 'Horn lifted by the bell',
+      heading: 'Lift the horn by the bell',
+      how: 'Hold it where no key is.',
       does: [hold('body')],
       after: [],
     },
-    'saxophone/grease-neck-cork': { cautions: ['Cork only.'], after: ['saxophone/hook-strap'] },
-    'saxophone/grease-new-cork': { cautions: ['Cork only.'], after: ['saxophone/hook-strap'] },
-    'saxophone/hook-strap': { why: 'Both hands free for the mouthpiece.' },
+    'saxophone/grease-neck-cork': { cautions: ['Grease the cork only.'], after: ['saxophone/hook-strap'] },
+    'saxophone/grease-new-cork': { cautions: ['Grease the cork only.'], after: ['saxophone/hook-strap'] },
+    'saxophone/hook-strap': { why: 'It leaves both hands free for the mouthpiece.' },
     'saxophone/mouthpiece-on': {
       after: ['saxophone/hook-strap', 'saxophone/grease-neck-cork', 'saxophone/grease-new-cork'],
     },
     'saxophone/reed-on': { after: [] },
     'saxophone/ligature-on': { after: [] },
-    'saxophone/cap-on': { action: 'Cap on', harm: 'tip knocked while the mouthpiece is turned on', method: REED_FIRST },
-    'saxophone/cap-off': { harm: 'no sound at all', after: ['saxophone/mouthpiece-on'], method: REED_FIRST },
+    'saxophone/cap-on': {
+      heading: 'Put the cap on before you turn it',
+      harm: 'the tip is knocked while the mouthpiece is turned on',
+      method: REED_FIRST,
+    },
+    'saxophone/cap-off': { after: ['saxophone/mouthpiece-on'], method: REED_FIRST },
     'saxophone/try-octave': {
-      action: 'Octave key with A, then with G: the upper pad opens, then shuts',
+      how: 'With A the upper pad opens, with G it shuts.',
       after: ['saxophone/hook-strap'],
     },
-    'saxophone/swab-body-pass': pull('Tube: weight into the bell, tip, catch it at the neck end, draw gently', {
+    'saxophone/swab-body-pass': pull('Swab the tube, in at the bell', 'neck end', {
       in: 'bell',
       out: 'neck',
     }),
-    'saxophone/swab-body-down': pull('Tube: weight in at the neck end, tip, catch it at the bell, draw gently', {
+    'saxophone/swab-body-down': pull('Swab the tube, in at the top', 'bell', {
       in: 'neck',
       out: 'bell',
     }),

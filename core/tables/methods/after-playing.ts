@@ -43,7 +43,7 @@ export const AFTER_PLAYING = {
           ['saxophone/mouthpiece-off', 'saxophone/pull-through-neck'],
           ['saxophone/unhook', 'saxophone/pull-through-neck'],
         ],
-        says: { 'saxophone/unhook': { how: 'Before it is tipped: the strap would pull it over.' } },
+        says: { 'saxophone/unhook': { how: 'Do this before you tip it. The strap would pull it over.' } },
         notWith: { method: 'swab-cloth', choices: ['cored'], why: 'a cored swab never goes through the neck' },
         cost: 'the neck gets no cloth of its own',
       },
@@ -122,7 +122,7 @@ export const AFTER_PLAYING = {
         mark: 'practice',
         off: ['saxophone/swab-body'],
         says: {
-          'saxophone/swab-mouthpiece': { how: 'Paper towel serves as well.' },
+          'saxophone/swab-mouthpiece': { how: 'A paper towel does as well.' },
         },
         notWith: {
           method: 'sax-swab-path',
@@ -160,7 +160,7 @@ export const AFTER_PLAYING = {
         mark: 'practice',
         says: {
           'saxophone/cap-mouthpiece': {
-            action: 'Mouthpiece back on the dry neck, ligature, then cap, slowly',
+            heading: 'Put the mouthpiece back on the dry neck',
             does: [join('mouthpiece', 'neck'), cover('mouthpiece')],
           },
         },
@@ -182,12 +182,12 @@ export const AFTER_PLAYING = {
       slot: {
         words: 'in its own place in the case',
         mark: 'practice',
-        says: { 'saxophone/neck-stowed': { action: 'Neck into its own slot, where it cannot move' } },
+        says: { 'saxophone/neck-stowed': { heading: 'Stow the neck in its own slot' } },
       },
       'sleeve-in-bell': {
         words: 'in a soft sleeve, laid in the bell',
         mark: 'practice',
-        says: { 'saxophone/neck-stowed': { action: 'Neck in its soft sleeve, laid in the bell, not pushed' } },
+        says: { 'saxophone/neck-stowed': { heading: 'Lay the neck in its sleeve into the bell' } },
       },
     },
     usual: always('slot', 'as long as the shake test is silent; a neck that can roll spoils the octave key'),
@@ -211,10 +211,10 @@ export const AFTER_PLAYING = {
           why: 'a cored swab never goes through the neck',
         },
         says: {
-          'saxophone/swab-mouthpiece': { how: 'A thin cloth here, not the cored swab.' },
-          'saxophone/swab-neck': { how: 'A thin cloth here, not the cored swab.' },
-          'saxophone/swab-body-pass': { how: 'The cored swab goes through the body only.' },
-          'saxophone/swab-body-down': { how: 'The cored swab goes through the body only.' },
+          'saxophone/swab-mouthpiece': { how: 'Use a thin cloth here, and not the swab with a core.' },
+          'saxophone/swab-neck': { how: 'Use a thin cloth here, and not the swab with a core.' },
+          'saxophone/swab-body-pass': { how: 'The swab with a core goes through the body only.' },
+          'saxophone/swab-body-down': { how: 'The swab with a core goes through the body only.' },
         },
         cost: 'never through mouthpiece or neck: it sticks, and getting it out is the bench’s',
       },
@@ -241,7 +241,7 @@ export const AFTER_PLAYING = {
         words: 'yes',
         mark: 'practice',
         cost: 'it holds the water against the pads, and it sheds',
-        advice: 'The fluffy stick goes in after the swab, never instead of it.',
+        advice: 'The fluffy stick goes in after the swab, and never instead of it.',
       },
       no: { words: 'no', mark: 'practice' },
     },
@@ -280,23 +280,23 @@ export const AFTER_PLAYING = {
           why: 'the pull out at the mouthpiece needs the reed off first',
         },
         says: {
-          'clarinet/cap-with-mouthpiece': { action: 'Mouthpiece, capped, into its place' },
-          'bass-clarinet/cap-with-mouthpiece': { action: 'Mouthpiece, capped, into its place; spike in' },
-          'saxophone/cap-mouthpiece': { action: 'Mouthpiece, capped, into its place' },
+          'clarinet/cap-with-mouthpiece': { heading: 'Put the capped mouthpiece in its place' },
+          'bass-clarinet/cap-with-mouthpiece': { heading: 'Stow the capped mouthpiece and the spike' },
+          'saxophone/cap-mouthpiece': { heading: 'Put the capped mouthpiece in its place' },
           'saxophone/mouthpiece-off': {
-            action: 'Mouthpiece, capped, off the neck, small turns',
+            heading: 'Take the capped mouthpiece off the neck',
             does: [part('mouthpiece', 'neck')],
           },
           'clarinet/mouthpiece-to-barrel': {
-            action: 'Mouthpiece, reed on and capped, and barrel together',
+            heading: 'Put the capped mouthpiece on the barrel',
             does: [join('mouthpiece', 'barrel')],
           },
           'bass-clarinet/mouthpiece-on': {
-            action: 'Mouthpiece, reed on and capped, onto the neck, flat side down',
+            heading: 'Put the capped mouthpiece on the neck',
             does: [join('mouthpiece', 'neck')],
           },
           'saxophone/mouthpiece-on': {
-            action: 'Mouthpiece, reed on and capped, turned on to its starting depth',
+            heading: 'Turn the capped mouthpiece onto the neck',
             does: [join('mouthpiece', 'neck')],
           },
         },
@@ -315,8 +315,8 @@ export const AFTER_PLAYING = {
         words: 'with a bocal brush, gently',
         mark: 'practice',
         says: {
-          'bassoon/swab-bocal': { action: 'Bocal brush, gently, from the corked end; then blown through' },
-          'cor-anglais/swab-bocal': { action: 'Bocal blown out and brushed gently from its corked end' },
+          'bassoon/swab-bocal': { heading: 'Brush the bocal gently and blow it through' },
+          'cor-anglais/swab-bocal': { heading: 'Blow the bocal out and brush it gently' },
         },
       },
     },
@@ -332,8 +332,8 @@ export const AFTER_PLAYING = {
         words: 'blotted after hard evenings only',
         mark: 'practice',
         says: {
-          'keyed/blot-wet-pads': { how: 'After a long, wet evening only.' },
-          'keyed/blot-wet-skin-pads': { how: 'After a long, wet evening only.' },
+          'keyed/blot-wet-pads': { how: 'Do it only after a long, wet evening.' },
+          'keyed/blot-wet-skin-pads': { how: 'Do it only after a long, wet evening.' },
         },
         cost: 'a wet pad is left to dry by itself on ordinary days',
       },
@@ -372,10 +372,10 @@ export const AFTER_PLAYING = {
         mark: 'practice',
         says: {
           'keyed/blot-wet-pads': {
-            how: 'Press the pad shut, release, lift the paper: drawn out damp, it tears and leaves shreds on the pad.',
+            how: 'Press the pad shut, release it and lift the paper out: drawn out damp, it tears.',
           },
           'keyed/blot-every-pad': {
-            how: 'Press the pad shut, release, lift the paper: drawn out damp, it tears and leaves shreds on the pad.',
+            how: 'Press the pad shut, release it and lift the paper out: drawn out damp, it tears.',
           },
         },
       },
@@ -383,8 +383,8 @@ export const AFTER_PLAYING = {
         words: 'held a few seconds, drawn out under slight pressure',
         mark: 'practice',
         says: {
-          'keyed/blot-wet-pads': { how: 'Held a few seconds, drawn out under slight pressure.' },
-          'keyed/blot-every-pad': { how: 'Held a few seconds, drawn out under slight pressure.' },
+          'keyed/blot-wet-pads': { how: 'Hold it a few seconds and draw it out under slight pressure.' },
+          'keyed/blot-every-pad': { how: 'Hold it a few seconds and draw it out under slight pressure.' },
         },
         cost: 'damp paper tears and drags the pad',
       },
@@ -393,8 +393,8 @@ export const AFTER_PLAYING = {
         mark: 'practice',
         when: { pads: ['leather'] },
         says: {
-          'keyed/blot-wet-pads': { how: 'Slid in and out under the pad.' },
-          'keyed/blot-every-pad': { how: 'Slid in and out under the pad.' },
+          'keyed/blot-wet-pads': { how: 'Slide it in and out under the pad.' },
+          'keyed/blot-every-pad': { how: 'Slide it in and out under the pad.' },
         },
       },
       wipe: {
@@ -402,8 +402,8 @@ export const AFTER_PLAYING = {
         mark: 'practice',
         when: { pads: ['leather'] },
         says: {
-          'keyed/blot-wet-pads': { how: 'Light strokes under the pad.' },
-          'keyed/blot-every-pad': { how: 'Light strokes under the pad.' },
+          'keyed/blot-wet-pads': { how: 'Stroke lightly under the pad.' },
+          'keyed/blot-every-pad': { how: 'Stroke lightly under the pad.' },
         },
       },
     },
@@ -417,25 +417,26 @@ export const AFTER_PLAYING = {
       'press-release': {
         words: 'laid in, pressed, lifted',
         mark: 'practice',
-        advice: 'A sticky pad: plain paper laid in, the pad pressed shut, paper lifted.',
+        advice: 'For a sticky pad, lay plain paper in, press the pad shut and lift the paper out.',
         cost: 'the dirt may stay on the pad',
       },
       'draw-out': {
         words: 'held a few seconds, drawn out under slight pressure',
         mark: 'practice',
-        advice: 'A sticky pad: shut on plain paper a few seconds, drawn out slowly, stopped before it tears.',
+        advice:
+          'For a sticky pad, shut it on plain paper a few seconds, draw the paper out slowly and stop before it tears.',
       },
       'slide-through': {
         words: 'slid in and out',
         mark: 'practice',
         when: { pads: ['leather'] },
-        advice: 'A sticky pad: plain paper slid in and out under it.',
+        advice: 'For a sticky pad, slide plain paper in and out under it.',
       },
       wipe: {
         words: 'light strokes under the pad',
         mark: 'practice',
         when: { pads: ['leather'] },
-        advice: 'A sticky pad: light strokes of plain paper under it.',
+        advice: 'For a sticky pad, stroke lightly under it with plain paper.',
       },
     },
     usual: always('draw-out', 'the dirt has to leave with the paper'),
@@ -449,7 +450,7 @@ export const AFTER_PLAYING = {
       'cigarette-paper': {
         words: 'cigarette paper',
         mark: 'practice',
-        advice: 'A sticky pad: cigarette paper, never its gummed edge.',
+        advice: 'For a sticky pad, use cigarette paper, and never its gummed edge.',
       },
       'coated-paper': { words: 'coated paper', mark: 'practice', cost: 'it leaves residue' },
       'contact-cleaner': {
@@ -459,7 +460,7 @@ export const AFTER_PLAYING = {
         mark: 'practice',
         says: {
           'keyed/paper-sticky-pad': {
-            how: 'Still sticking: a drop of contact cleaner on a bud at the rim, by an adult, at an open window, no flame.',
+            how: 'If it still sticks, a grown-up uses a drop of contact cleaner by an open window, without a flame.',
           },
         },
         cost: 'flammable vapour: an adult, an open window, no flame; metal bodies only',
@@ -494,13 +495,13 @@ export const AFTER_PLAYING = {
         words: 'a pull-through',
         mark: 'practice',
         says: {
-          'highland-pipes/brush-blowpipe': { action: 'Blowpipe: pull-through, never forced' },
+          'highland-pipes/brush-blowpipe': { heading: 'Draw a pull-through through the blowpipe' },
           'highland-pipes/brush-blowpipe-flap': {
-            action: 'Blowpipe: pull-through from the mouth end, eased past the flap',
+            heading: 'Pull a cloth through, easing past the flap',
           },
-          'highland-pipes/brush-blowpipe-stock': { action: 'Blowpipe stock: pull-through; its top wiped' },
-          'highland-pipes/brush-chanter-stock': { action: 'Chanter stock: pull-through, wiped' },
-          'highland-pipes/brush-stocks': { action: 'All stocks pulled through, each drone reed looked at' },
+          'highland-pipes/brush-blowpipe-stock': { heading: 'Pull a cloth through the blowpipe stock' },
+          'highland-pipes/brush-chanter-stock': { heading: 'Pull a cloth through the chanter stock' },
+          'highland-pipes/brush-stocks': { heading: 'Pull cloth through all stocks, see each reed' },
         },
         cost: 'pull-throughs stick in narrow bores',
       },

@@ -32,12 +32,14 @@ export const CLEANING = {
       soap: {
         words: 'lukewarm water and a little soap',
         mark: 'practice',
-        says: { 'single-reed/brush-mouthpiece': { how: 'Lukewarm water, a little mild soap, rinsed.' } },
+        says: {
+          'single-reed/brush-mouthpiece': { how: 'Use lukewarm water and a little mild soap, and rinse it well.' },
+        },
       },
       'plain-water': {
         words: 'lukewarm water alone',
         mark: 'practice',
-        says: { 'single-reed/brush-mouthpiece': { how: 'Lukewarm water alone.' } },
+        says: { 'single-reed/brush-mouthpiece': { how: 'Use lukewarm water alone.' } },
         cost: 'film comes off less well',
       },
     },
@@ -51,12 +53,16 @@ export const CLEANING = {
       'soft-brush': {
         words: 'a soft brush with bristles at its top',
         mark: 'practice',
-        says: { 'single-reed/brush-mouthpiece': { how: 'A soft brush with bristles at its top; wire never touches.' } },
+        says: {
+          'single-reed/brush-mouthpiece': {
+            how: 'A soft brush with bristles at its tip reaches inside; no wire may touch.',
+          },
+        },
       },
       'no-brush': {
         words: 'cloth or cotton bud',
         mark: 'practice',
-        says: { 'single-reed/brush-mouthpiece': { how: 'A cloth or a cotton bud, no brush.' } },
+        says: { 'single-reed/brush-mouthpiece': { how: 'Use a cloth or a cotton bud, and no brush.' } },
       },
     },
     usual: always('soft-brush', 'its bristles reach the end; wire never touches'),
@@ -80,13 +86,15 @@ export const CLEANING = {
       'keep-dry': {
         words: 'kept dry',
         mark: 'practice',
-        says: { 'single-reed/brush-mouthpiece': { how: 'The cork stays dry.' } },
+        says: { 'single-reed/brush-mouthpiece': { how: 'Keep the cork dry.' } },
       },
       'grease-thick-then-rinse': {
         words: 'cork greased thickly, quick rinse, never submerged',
         mark: 'one-voice',
         says: {
-          'single-reed/brush-mouthpiece': { how: 'Cork coated thickly with grease; a quick rinse, never under.' },
+          'single-reed/brush-mouthpiece': {
+            how: 'Coat the cork thickly with grease, rinse quickly and never hold it under.',
+          },
         },
       },
     },
@@ -141,7 +149,7 @@ export const CLEANING = {
       replace: {
         words: 'replaced instead of washed, about every 3 months',
         mark: 'estimate',
-        says: { 'swab/wash-cloth': { action: 'A new swab in place of the worn one' } },
+        says: { 'swab/wash-cloth': { heading: 'Put a new swab in place of the worn one' } },
         cost: 'a new swab each time, and what was wiped up stays in the cloth until then',
       },
     },
@@ -167,14 +175,18 @@ export const CLEANING = {
       'brass-cloth': {
         words: 'rarely with an impregnated brass cloth',
         mark: 'practice',
-        says: { 'saxophone/clean-neck-tenon': { how: 'Where dry is not enough: the impregnated cloth, wiped off.' } },
+        says: {
+          'saxophone/clean-neck-tenon': { how: 'Where that is not enough, use the impregnated cloth and wipe it off.' },
+        },
         cost: 'it takes a little metal each time',
       },
       'polish-cloth': {
         words: 'with a trace of furniture polish',
         mark: 'practice',
         says: {
-          'saxophone/clean-neck-tenon': { how: 'A trace of polish on the cloth, wiped off; never on the cork.' },
+          'saxophone/clean-neck-tenon': {
+            how: 'Put a trace of polish on the cloth, wipe it off again and keep it off the cork.',
+          },
         },
         cost: 'it leaves a film; the cork takes grease only',
       },
@@ -192,7 +204,7 @@ export const CLEANING = {
         mark: 'practice',
         says: {
           'saxophone/clean-outside': {
-            how: 'A trace of furniture polish on the cloth, no silicone, off pads, felts and rods.',
+            how: 'Put a trace of furniture polish without silicone on the cloth, away from pads, felts and rods.',
           },
         },
         cost: 'silicone fouls pads and hinders later lacquer work',
@@ -265,20 +277,20 @@ export const CLEANING = {
         words: 'cold',
         mark: 'one-voice',
         says: {
-          'piston-brass/bath-fill': { how: 'Cold water.' },
-          'trombone/bath-tub': { how: 'Cold water.' },
-          'horn/hose': { how: 'Cold water.' },
-          'rotary-tuba/rinse': { how: 'Cold water.' },
+          'piston-brass/bath-fill': { how: 'Use cold water.' },
+          'trombone/bath-tub': { how: 'Use cold water.' },
+          'horn/hose': { how: 'Use cold water.' },
+          'rotary-tuba/rinse': { how: 'Use cold water.' },
         },
       },
       lukewarm: {
         words: 'lukewarm',
         mark: 'practice',
         says: {
-          'piston-brass/bath-fill': { how: 'Lukewarm, never hot.' },
-          'trombone/bath-tub': { how: 'Lukewarm, never hot.' },
-          'horn/hose': { how: 'Lukewarm at most.' },
-          'rotary-tuba/rinse': { how: 'Lukewarm at most.' },
+          'piston-brass/bath-fill': { how: 'Use lukewarm water.' },
+          'trombone/bath-tub': { how: 'Use lukewarm water.' },
+          'horn/hose': { how: 'Use lukewarm water at most.' },
+          'rotary-tuba/rinse': { how: 'Use lukewarm water at most.' },
         },
       },
     },
@@ -307,9 +319,9 @@ export const CLEANING = {
         ],
         says: {
           'horn/slides-out': {
-            action: 'Slides one after the other, their valve pressed: out, and back before the next',
+            heading: 'Pull one slide at a time and put it back',
           },
-          'horn/grease-legs': { how: 'Each slide back in before the next, so that none is exchanged.' },
+          'horn/grease-legs': { how: 'Put each back before the next, so that none is exchanged.' },
         },
         without: ['horn/rinse-slides'],
         cost: 'grease meets metal that has not been rinsed yet',
@@ -340,12 +352,12 @@ export const CLEANING = {
           'trombone/bath-rotor-oil',
         ],
         says: {
-          'horn/brush-mouthpipe': { how: 'The brush barely damp: nothing runs on into the rotors.' },
-          'horn/dry-outside': { action: 'Dry outside against spots' },
-          'rotary-tuba/brush': { how: 'The brush barely damp: nothing runs on into the rotors.' },
+          'horn/brush-mouthpipe': { how: 'The brush is barely damp: nothing may run on into the rotors.' },
+          'horn/dry-outside': { heading: 'Dry the outside' },
+          'rotary-tuba/brush': { how: 'The brush is barely damp: nothing may run on into the rotors.' },
           'trombone/bath-tub': {
-            action:
-              'Tub with a little dish soap; in turn in go tuning slide, mouthpiece and the hand slide taken apart; the bell section stays out',
+            heading: 'Lay the slides and mouthpiece in the tub',
+            how: 'The bell section stays out, because of its rotor.',
             does: [
               part('tuning-slide', 'bell'),
               part('outer-slide', 'hand-slide'),
@@ -356,11 +368,11 @@ export const CLEANING = {
             ],
           },
           'trombone/bath-brush': {
-            action: 'Brush: mouthpiece; each inner leg; each outer leg; tuning slide',
+            heading: 'Brush the mouthpiece and the slides',
             does: [brush('mouthpiece'), brush('hand-slide'), brush('outer-slide'), brush('tuning-slide')],
           },
           'trombone/bath-rinse': {
-            how: 'The slides only: no water into the bell section with its rotor.',
+            how: 'Rinse the slides only: no water goes into the bell section with its rotor.',
             does: [
               liftOut('tuning-slide'),
               liftOut('mouthpiece'),
@@ -388,8 +400,8 @@ export const CLEANING = {
         words: 'in the dishwasher',
         mark: 'one-voice',
         says: {
-          'brass/brush-mouthpiece': { action: 'Mouthpiece into the dishwasher, upright, then dried' },
-          'brass/brush-steel-mouthpiece': { action: 'Mouthpiece into the dishwasher, upright, then dried' },
+          'brass/brush-mouthpiece': { heading: 'Wash the mouthpiece in the dishwasher' },
+          'brass/brush-steel-mouthpiece': { heading: 'Wash the mouthpiece in the dishwasher' },
         },
         when: { brassMouthpiece: ['stainless'] },
       },

@@ -54,14 +54,18 @@ export const JOINING = {
           ['saxophone/ligature-on', 'saxophone/reed-on'],
         ],
         says: {
-          'clarinet/ligature-on': { action: 'Loose ligature on, screws on the right' },
-          'clarinet/reed-on': { how: 'Slid in behind the loose ligature; then its screws, only until they resist.' },
-          'bass-clarinet/ligature-on': { action: 'Loose ligature on, screws on the right' },
-          'bass-clarinet/reed-on': {
-            how: 'Slid in behind the loose ligature; then its screws, only until they resist.',
+          'clarinet/ligature-on': { heading: 'Put the loose ligature on first' },
+          'clarinet/reed-on': {
+            how: 'Slide it in behind the loose ligature, then turn the screws only until they resist.',
           },
-          'saxophone/ligature-on': { action: 'Loose ligature on, screws on the right' },
-          'saxophone/reed-on': { how: 'Slid in behind the loose ligature; then its screws, only until they resist.' },
+          'bass-clarinet/ligature-on': { heading: 'Put the loose ligature on first' },
+          'bass-clarinet/reed-on': {
+            how: 'Slide it in behind the loose ligature, then turn the screws only until they resist.',
+          },
+          'saxophone/ligature-on': { heading: 'Put the loose ligature on first' },
+          'saxophone/reed-on': {
+            how: 'Slide it in behind the loose ligature, then turn the screws only until they resist.',
+          },
         },
       },
     },
@@ -76,18 +80,18 @@ export const JOINING = {
         words: 'level with the mouthpiece tip',
         mark: 'practice',
         says: {
-          'clarinet/reed-on': { how: 'Tip level with the mouthpiece tip.' },
-          'bass-clarinet/reed-on': { how: 'Tip level with the mouthpiece tip.' },
-          'saxophone/reed-on': { how: 'Tip level with the mouthpiece tip.' },
+          'clarinet/reed-on': { how: 'Its tip is level with the tip of the mouthpiece.' },
+          'bass-clarinet/reed-on': { how: 'Its tip is level with the tip of the mouthpiece.' },
+          'saxophone/reed-on': { how: 'Its tip is level with the tip of the mouthpiece.' },
         },
       },
       'hair-of-black': {
         words: 'a hair of the mouthpiece shows above it',
         mark: 'practice',
         says: {
-          'clarinet/reed-on': { how: 'A hair of black shows above the tip.' },
-          'bass-clarinet/reed-on': { how: 'A hair of black shows above the tip.' },
-          'saxophone/reed-on': { how: 'A hair of black shows above the tip.' },
+          'clarinet/reed-on': { how: 'A hair of black shows above its tip.' },
+          'bass-clarinet/reed-on': { how: 'A hair of black shows above its tip.' },
+          'saxophone/reed-on': { how: 'A hair of black shows above its tip.' },
         },
       },
     },
@@ -102,18 +106,18 @@ export const JOINING = {
         words: 'below the scribed line',
         mark: 'practice',
         says: {
-          'clarinet/ligature-on': { how: 'Below the scribed line.' },
-          'bass-clarinet/ligature-on': { how: 'Below the scribed line.' },
-          'saxophone/ligature-on': { how: 'Below the scribed line.' },
+          'clarinet/ligature-on': { how: 'It sits below the scribed line.' },
+          'bass-clarinet/ligature-on': { how: 'It sits below the scribed line.' },
+          'saxophone/ligature-on': { how: 'It sits below the scribed line.' },
         },
       },
       'end-of-slope': {
         words: 'where the cut of the mouthpiece levels out',
         mark: 'practice',
         says: {
-          'clarinet/ligature-on': { how: 'Where the cut of the mouthpiece levels out.' },
-          'bass-clarinet/ligature-on': { how: 'Where the cut of the mouthpiece levels out.' },
-          'saxophone/ligature-on': { how: 'Where the cut of the mouthpiece levels out.' },
+          'clarinet/ligature-on': { how: 'It sits where the cut of the mouthpiece levels out.' },
+          'bass-clarinet/ligature-on': { how: 'It sits where the cut of the mouthpiece levels out.' },
+          'saxophone/ligature-on': { how: 'It sits where the cut of the mouthpiece levels out.' },
         },
       },
     },
@@ -127,7 +131,7 @@ export const JOINING = {
       'stand-or-case': {
         words: 'on its stand or in its case',
         mark: 'practice',
-        advice: 'Leaving the chair: onto its stand or into its shut case, cap on.',
+        advice: 'When you leave the chair, put it on its stand or into its closed case, with its cap on.',
       },
       'halves-on-chair': {
         words: 'parted at the centre, both halves flat on your own chair',
@@ -135,12 +139,12 @@ export const JOINING = {
         cost: 'chairs are where instruments are sat on',
         kinds: ['clarinet', 'oboe', 'cor-anglais'],
         advice:
-          'Leaving the chair: parted at the centre joint, both pieces flat on your own chair, cap on, for minutes and only where nobody will sit.',
+          'When you leave the chair, part it at the middle joint and lay both pieces flat on your own chair, cap on. Do this for minutes only, where nobody will sit.',
       },
       'never-on-a-chair': {
         words: 'never on a chair',
         mark: 'practice',
-        advice: 'Leaving the chair: it comes with you or goes into its shut case; never onto a chair.',
+        advice: 'When you leave the chair, take it with you or close it in its case. Never lay it on a chair.',
       },
     },
     usual: always('stand-or-case', 'chairs are where instruments are sat on'),
@@ -166,7 +170,7 @@ export const JOINING = {
           ['saxophone/ligature-on', 'saxophone/mouthpiece-on'],
           ['saxophone/cap-on', 'saxophone/mouthpiece-on'],
         ],
-        says: { 'saxophone/cap-on': { action: 'Cap on before the mouthpiece is turned onto the neck' } },
+        says: { 'saxophone/cap-on': { heading: 'Put the cap on before you turn it' } },
         cost: 'the mouthpiece is turned beside a mounted reed',
       },
     },
@@ -194,7 +198,7 @@ export const JOINING = {
         ],
         says: {
           'saxophone/neck-off': {
-            action: 'Neck screw slackened, neck off by its plain tube, the body held by its bell',
+            heading: 'Take the neck off, holding the bell',
           },
         },
       },
@@ -209,13 +213,19 @@ export const JOINING = {
       'in-line': {
         words: 'over the axis of the bell',
         mark: 'practice',
-        says: { 'saxophone/neck-in': { how: 'In line with the bell. Head straight, octave lever over its pin.' } },
+        says: {
+          'saxophone/neck-in': {
+            how: 'It points over the bell, so that your head stays straight. Look: the octave lever lies over its pin.',
+          },
+        },
       },
       side: {
         words: 'turned a little, for playing beside the leg',
         mark: 'practice',
         says: {
-          'saxophone/neck-in': { how: 'Turned for playing beside the leg. Head straight, octave lever over its pin.' },
+          'saxophone/neck-in': {
+            how: 'Turn it a little for playing beside the leg; your head stays straight. Look: the octave lever lies over its pin.',
+          },
         },
       },
     },
@@ -229,12 +239,14 @@ export const JOINING = {
       'forty-percent': {
         words: '40 % of the cork covered',
         mark: 'one-voice',
-        says: { 'saxophone/mouthpiece-on': { how: 'About 40 % of the cork covered.' } },
+        says: { 'saxophone/mouthpiece-on': { how: 'To begin with, about 40 % of the cork is covered.' } },
       },
       'one-centimetre-left': {
         words: 'about 1 cm of cork left bare',
         mark: 'one-voice',
-        says: { 'saxophone/mouthpiece-on': { how: 'About 1 cm of cork left bare; two thirds covered on an alto.' } },
+        says: {
+          'saxophone/mouthpiece-on': { how: 'To begin with, leave about 1 cm of cork bare, on an alto about a third.' },
+        },
       },
     },
     usual: {
@@ -294,7 +306,7 @@ export const JOINING = {
           ['bassoon/wing-in', 'bassoon/long-in'],
           ['bassoon/bell-on', 'bassoon/long-in'],
         ],
-        says: { 'bassoon/bell-on': { how: 'Both laid down together until boot and wing stand.' } },
+        says: { 'bassoon/bell-on': { how: 'Lay both down together until boot and wing stand.' } },
       },
     },
     usual: always('wing-long-bell', 'bell first for short arms'),
@@ -317,12 +329,18 @@ export const JOINING = {
       centred: {
         words: 'over the row of keys',
         mark: 'general',
-        says: { 'flute/head-in': { how: 'Blow hole in line with the keys. Mark it once found.' } },
+        says: {
+          'flute/head-in': { how: 'The blow hole is in line with the keys; mark the place once you have found it.' },
+        },
       },
       'turned-in': {
         words: 'a little towards you',
         mark: 'general',
-        says: { 'flute/head-in': { how: 'Blow hole a little towards you. Mark it once found.' } },
+        says: {
+          'flute/head-in': {
+            how: 'The blow hole is turned a little towards you; mark the place once you have found it.',
+          },
+        },
       },
     },
     usual: always('centred', 'for beginners; mark it once found'),

@@ -3,8 +3,8 @@ import { BRASS, DOUBLE_REEDS, IN_WOOD, KEYED, SWABBED } from '#core/tables/instr
 import { all, always, corked, pistons } from '#core/tables/methods/asked-of.ts';
 
 const SERVICED = [...KEYED, ...BRASS] as const;
-const CLOCKWISE = 'If the guide has to be felt for, turn gently clockwise seen from the top and stop at the click.';
-const BY_EYE = 'Guide set over its slot by eye, lowered, never turned.';
+const CLOCKWISE = 'If you have to feel for the guide, turn gently clockwise, seen from the top, and stop at the click.';
+const BY_EYE = 'Set the guide over its slot by eye and lower the valve without turning.';
 
 /** Oil, grease, and when the bench has it. */
 export const OIL_GREASE_BENCH = {
@@ -125,7 +125,7 @@ export const OIL_GREASE_BENCH = {
       'below-40': {
         words: 'yes, below about 40 %',
         mark: 'general',
-        advice: 'In dry air, below about 40 %: a humidifier in the case.',
+        advice: 'In dry air, below about 40 %, put a humidifier in the case.',
       },
       none: { words: 'no', mark: 'practice', cost: 'wood dries faster between plays' },
     },
@@ -162,7 +162,7 @@ export const OIL_GREASE_BENCH = {
         words: 'no, it is sent',
         mark: 'practice',
         advice:
-          'Sent to the bench: swabbed and dry, reeds and loose things out of the case, nothing moving in it, the case in a padded box marked fragile. Tracked and insured for its worth, never over a weekend in frost or heat; ask whether your own policy covers the way. Put a little aside every month, so that service and carriage are paid when they are due.',
+          'Pack it swabbed and dry, with reeds and loose things out of the case and nothing moving in it, in a padded box marked fragile. Send it tracked and insured for its worth, and never over a weekend in frost or heat. Put a little money aside every month, so that service and carriage are paid when they are due.',
       },
     },
     usual: always('near', 'carriage is a risk of its own'),
@@ -213,10 +213,10 @@ export const OIL_GREASE_BENCH = {
         words: 'on the receiving half as well',
         mark: 'one-voice',
         says: {
-          'brass/grease-slides': { how: 'A little on the receiving half as well.' },
-          'piston-brass/bath-grease': { how: 'A little on the receiving half as well.' },
-          'horn/grease-legs': { how: 'A little on the receiving half as well.' },
-          'trombone/bath-grease': { how: 'A little on the receiving half as well.' },
+          'brass/grease-slides': { how: 'The receiving half gets a little as well.' },
+          'piston-brass/bath-grease': { how: 'The receiving half gets a little as well.' },
+          'horn/grease-legs': { how: 'The receiving half gets a little as well.' },
+          'trombone/bath-grease': { how: 'The receiving half gets a little as well.' },
         },
       },
     },

@@ -9,7 +9,7 @@ import { keptPlan } from '#contract/run-plan.ts';
 import { amount, instrumentId, stepId } from '#contract/scalars.ts';
 
 /** The version that is written. Whoever changes the shape of a plan adds a reader, and a fixture for its test. */
-export const PLAN_VERSION = 3;
+export const PLAN_VERSION = 4;
 
 type StepOfBook = ReturnType<typeof keptOf>;
 /** What the book says of a step today; undefined where it has none of that id for an instrument built like this. */
@@ -64,7 +64,7 @@ const planSchema = object({ ...keptPlan, version: number().oneOf([PLAN_VERSION])
   .exact()
   .required();
 
-function readThird(raw: Raw): Omit<KeptPlan, 'because'> {
+function readFourth(raw: Raw): Omit<KeptPlan, 'because'> {
   const filled = eachStep(raw, (step) => ({
     ...PLAIN,
     key: stepKeyText(String(step['instrumentId']), String(step['id'])),
@@ -74,12 +74,13 @@ function readThird(raw: Raw): Omit<KeptPlan, 'because'> {
   return plan;
 }
 
+/** The third version called a heading an action. */
+const readThird = (raw: Raw): Omit<KeptPlan, 'because'> =>
+  readFourth({ ...eachStep(raw, ({ action, ...step }) => ({ ...step, heading: action })), version: PLAN_VERSION });
+
 /** The second version knew no steps that stand in for others, and looks that end their own item only. */
 const readSecond = (raw: Raw): Omit<KeptPlan, 'because'> =>
-  readThird({
-    ...eachStep(raw, (step) => ({ ...step, look: withoutAlsoEnds(step['look']) })),
-    version: PLAN_VERSION,
-  });
+  readThird(eachStep(raw, (step) => ({ ...step, look: withoutAlsoEnds(step['look']) })));
 
 function withoutAlsoEnds(look: unknown): unknown {
   if (!isRaw(look) || !Array.isArray(look['answers'])) return look ?? null;
@@ -130,7 +131,8 @@ function readFirst(raw: Raw, stepOf: StepOf): Omit<KeptPlan, 'because'> {
 const READERS: ReadonlyMap<unknown, (raw: Raw, stepOf: StepOf) => Omit<KeptPlan, 'because'>> = new Map([
   [undefined, readFirst],
   [2, readSecond],
-  [PLAN_VERSION, readThird],
+  [3, readThird],
+  [PLAN_VERSION, readFourth],
 ]);
 
 /** Reasons that are no longer told are left out: a plan does not become unreadable by them. */

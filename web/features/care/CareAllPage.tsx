@@ -80,7 +80,7 @@ function Loaded({ overview }: { readonly overview: CareOverview }) {
   return (
     <Box sx={{ maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2, flexWrap: 'wrap' }}>
-        <Typography variant="h1">What calls, and when</Typography>
+        <Typography variant="h1">Care for every instrument</Typography>
         <ToggleButtonGroup
           exclusive
           value={whose}

@@ -164,7 +164,7 @@ function Loaded({ view }: { readonly view: RunView }) {
       <AllSteps run={run} current={current} nowMs={nowMs} log={log} />
       {toSkip && (
         <SkipDialog
-          barred={standingOn(run.steps, toSkip).map(({ action }) => action)}
+          barred={standingOn(run.steps, toSkip).map(({ heading }) => heading)}
           step={toSkip}
           onClose={() => setSkipping(null)}
           onSkip={(reason) => {

@@ -82,11 +82,11 @@ export function useRunLog(run: ShownRun) {
 export type RunLog = ReturnType<typeof useRunLog>;
 
 /** What an entry was about, to say which one was refused. */
-function actionOf(cache: QueryClient, { runKey, event }: Unsent): string | null {
+function headingOf(cache: QueryClient, { runKey, event }: Unsent): string | null {
   const plan = cache.getQueryData(packupQueries.run(runKey).queryKey)?.plan;
   if (plan === undefined || event.kind === 'finished') return null;
   const steps = [...plan.steps, ...plan.leftOut.flatMap((one) => one.steps)];
-  return steps.find(({ key }) => key === event.stepKey)?.action ?? null;
+  return steps.find(({ key }) => key === event.stepKey)?.heading ?? null;
 }
 
 /** Sends what is unsent for as long as the app is open: at once, when the device wakes up, when the network is back. */
@@ -97,8 +97,8 @@ export function useSendingRuns(): void {
     runSender.start({
       confirmed: (one, logged) => joinLog(cache, one, logged),
       refused: (one, problem) => {
-        const action = actionOf(cache, one);
-        notice({ text: `${action === null ? '' : `Not kept: ${action}. `}${problem.message}`, tone: 'failed' });
+        const heading = headingOf(cache, one);
+        notice({ text: `${heading === null ? '' : `Not kept: ${heading}. `}${problem.message}`, tone: 'failed' });
         void cache.invalidateQueries({ queryKey: packupQueries.run(one.runKey).queryKey });
       },
     });

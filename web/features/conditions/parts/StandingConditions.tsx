@@ -40,7 +40,7 @@ function One({
         </Typography>
         {inForce && (
           <Button color="inherit" disabled={actions.busy} onClick={() => actions.end(condition)}>
-            It is over
+            End it
           </Button>
         )}
         {endKey !== null && !inForce && (

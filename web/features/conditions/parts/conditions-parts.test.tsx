@@ -65,14 +65,14 @@ describe('what changes for a while', () => {
     expect(text).toMatch(/since .*20.* · ends when you are well/);
     expect(text).toContain('No sharing');
     expect(text).toContain('What it asks for (1)');
-    expect(text).toContain('It is over');
+    expect(text).toContain('End it');
   });
 
   test('ended: until when, and that it may go on after all; it asks for nothing more', () => {
     const text = standing(ill({ inForce: false, lastDay: localDate('2026-11-22'), endKey: 'e' }));
     expect(text).toContain('ended');
     expect(text).toContain('It goes on');
-    expect(text).not.toContain('It is over');
+    expect(text).not.toContain('End it');
     expect(text).not.toContain('What it asks for');
   });
 
@@ -80,7 +80,7 @@ describe('what changes for a while', () => {
     const text = standing(ill({ name: 'A long rest ahead', inForce: false, beginsOn: localDate('2026-12-01') }));
     expect(text).toContain('from');
     expect(text).toContain('What it asks for');
-    expect(text).not.toContain('It is over');
+    expect(text).not.toContain('End it');
   });
 
   test('an instrument that has left offers nothing', () => {

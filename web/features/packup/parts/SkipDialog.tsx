@@ -27,7 +27,7 @@ export function SkipDialog({ step, barred, onSkip, onClose }: SkipDialogProps) {
               icon={false}
               sx={{ color: 'text.primary', bgcolor: 'well.deep' }}
             >
-              What it costs: {step.harm}.
+              If you skip this: {step.harm}.
             </Alert>
           )}
           {barred.length > 0 && <Typography variant="body2">{cannotThenWords(barred)}</Typography>}

@@ -46,7 +46,7 @@ function LookAnswers({
 /** The step to do now, large enough to read from a music stand. */
 export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, onAnswer, onCount }: StepAtHandProps) {
   const {
-    action,
+    heading,
     how,
     why,
     harm,
@@ -86,7 +86,7 @@ export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, 
         </Typography>
       )}
       <Typography variant="h1" component="h2" sx={{ mt: 0.5, fontSize: { xs: '1.375rem', sm: '1.75rem' } }}>
-        {action}
+        {heading}
       </Typography>
       {how && <Typography sx={{ mt: 1, maxWidth: '62ch' }}>{how}</Typography>}
       {cautions.map((caution) => (
@@ -100,7 +100,7 @@ export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, 
         {harm && ` Left out: ${harm}.`}
         {supplies.length > 0 && ` At hand: ${supplies.join(', ')}.`}
       </Typography>
-      {way.length > 0 && <WhyFold lines={way} about={action} label="Why this way" />}
+      {way.length > 0 && <WhyFold lines={way} about={heading} label="Why this way" />}
       {wait && (
         <Typography sx={{ mt: 1 }}>
           Then it waits about {duration(wait.minutes)} by itself: {wait.why}. Go on meanwhile.

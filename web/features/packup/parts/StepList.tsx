@@ -31,7 +31,7 @@ const stateWords = (step: ShownStep, nowMs: number): string | null => {
 type RowWordsProps = Pick<StepListProps, 'several' | 'nowMs'> & { readonly step: ShownStep; readonly here: boolean };
 
 function RowWords({ step, here, several, nowMs }: RowWordsProps) {
-  const { state, action, must, count: planned, called, instrumentName } = step;
+  const { state, heading, must, count: planned, called, instrumentName } = step;
   const count = planned !== null && planned > 1 ? ` × ${planned}` : '';
   const words = stateWords(step, nowMs);
   return (
@@ -49,7 +49,7 @@ function RowWords({ step, here, several, nowMs }: RowWordsProps) {
           {instrumentName}:{' '}
         </Box>
       )}
-      {action}
+      {heading}
       {count}
       {words && (
         <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
@@ -71,11 +71,11 @@ function Row({
   readonly here: boolean;
   readonly number: number;
 }) {
-  const { key, state, action, called, look } = step;
+  const { key, state, heading, called, look } = step;
   const open = state === 'open';
   const button = open
-    ? { text: 'Tick', name: `Tick: ${action}`, act: () => list.onTick(key) }
-    : { text: 'Take back', name: `Take back: ${action}`, act: () => list.onTakeBack(key) };
+    ? { text: 'Tick', name: `Tick: ${heading}`, act: () => list.onTick(key) }
+    : { text: 'Take back', name: `Take back: ${heading}`, act: () => list.onTakeBack(key) };
   return (
     <Box
       component="li"

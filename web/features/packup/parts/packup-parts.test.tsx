@@ -22,7 +22,7 @@ const step = (id: string, over: Partial<ShownStep> = {}): ShownStep => ({
   id: `clarinet/${id}`,
   item: 'clarinet/swab-bore',
   part: 'upper-joint',
-  action: `Do ${id}`,
+  heading: `Do ${id}`,
   must: false,
   closing: false,
   look: null,

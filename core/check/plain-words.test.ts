@@ -1,0 +1,110 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { describe, expect, test } from '@jest/globals';
+import type { Step } from '#core/book/step.ts';
+import type { Build } from '#core/instruments/build.ts';
+import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
+import { methodsFor } from '#core/methods/chosen-method.ts';
+import { practiceFor } from '#core/methods/practice-for.ts';
+import { plainContext, practiceUnder } from '#core/methods/practice-under.ts';
+import { BOOK } from '#core/tables/book.ts';
+import { buildDials } from '#core/testing/cases.ts';
+import { pairwise } from '#core/testing/pairwise.ts';
+
+const LONGEST_HEADING = 45;
+const MOST_SENTENCES = 3;
+const LONGEST_SENTENCE = 20;
+
+/** What hands and eyes do, as a teacher says it: the word a heading begins with. */
+const VERBS = new Set(
+  `Blot Blow Brush Cap Clean Close Cream Draw Dry Empty Feel Fill Freshen Grease Hang Hold Hook Join Lay Leave Let Lift
+   Line Lock Look Lower Lubricate Oil Open Part Plug Pour Press Prop Pull Push Put Raise Rinse Run Screw Season Set Shake
+   Slide Slip Soak Spray Stand Stow Swab Take Tap Tighten Try Turn Unhook Unscrew Warm Wash Wax Wet Wipe Work`.split(
+    /\s+/,
+  ),
+);
+
+/** Shorthand of a house that a reader has to learn first. */
+const SHORTHAND = [
+  'Left out:',
+  'At hand:',
+  'What calls',
+  'link lifted',
+  'It is over',
+  'Give your way',
+  'Your way with',
+  'Take choices',
+  'What it costs:',
+  'never left out without',
+];
+
+/** Every step as it can be said on a kind: the usual practice, and each single choice beside it. */
+function saidOn(kind: KindId, build: Build): Step[] {
+  const context = plainContext(BOOK, kind, build);
+  const single = methodsFor(BOOK, kind, build).flatMap((id) =>
+    Object.keys(BOOK.methods[id].choices).map((choice) => ({ [id]: choice })),
+  );
+  return [{}, ...single].flatMap((choices) => practiceUnder(practiceFor(BOOK, kind, build), { choices, context }).steps);
+}
+
+const sentences = (text: string): string[] => text.split(/(?<=[.?])\s+/);
+
+/** What is wrong with the words of a step, in words; nothing where nothing is. */
+function faultsOf({ id, heading, how = '', harm, cautions = [], supplies = [] }: Step): string[] {
+  const faults: string[] = [];
+  const fault = (what: string, text: string) => faults.push(`${id}: ${what}: “${text}”`);
+  const [first = ''] = heading.split(/[\s,]/);
+  if (heading.length > LONGEST_HEADING) fault('too long a heading', heading);
+  if (!VERBS.has(first)) fault('begins with no verb', heading);
+  if (heading.endsWith('.')) fault('a heading ends without a full stop', heading);
+  if (how === '') fault('nothing says how', heading);
+  if (how !== '' && sentences(how).length > MOST_SENTENCES) fault('too many sentences', how);
+  for (const one of how === '' ? [] : sentences(how)) {
+    if (one.split(/\s+/).length > LONGEST_SENTENCE) fault('too long a sentence', one);
+    if (!/^[A-Z0-9].*[.?]$/.test(one)) fault('no whole sentence', one);
+  }
+  for (const one of cautions.flatMap(sentences)) if (!/^[A-Z].*\.$/.test(one)) fault('no whole sentence', one);
+  if (harm !== undefined && (/[.;]$/.test(harm) || harm.split(/\s+/).length < 3 || !/^([a-z]|[A-G],? )/.test(harm)))
+    fault('does not go on from “If you skip this:”', harm);
+  for (const one of supplies) if (/[.;]/.test(one)) fault('a supply is a thing, not prose', one);
+  return faults;
+}
+
+describe.each(KIND_IDS)('the steps of the %s', (kind) => {
+  test('are said as a teacher would, under every choice', () => {
+    const builds = [usualBuild(BOOK.kinds[kind]), ...(pairwise(buildDials(BOOK, kind)) as Build[])];
+    const faults = builds.flatMap((build) => [...new Set(saidOn(kind, build))].flatMap(faultsOf));
+    expect([...new Set(faults)]).toEqual([]);
+  });
+});
+
+describe('the rule itself', () => {
+  const good = { id: 'swab/hang', heading: 'Hang the swab up', how: 'Let it dry.', harm: 'it grows mould' } as Step;
+
+  test('passes a plain step', () => expect(faultsOf(good)).toEqual([]));
+  test.each<[string, Partial<Step>]>([
+    ['a heading that names no doing', { heading: 'Mouthpiece washed' }],
+    ['a long heading', { heading: `Hang ${'the swab '.repeat(6)}` }],
+    ['a heading with a full stop', { heading: 'Hang it.' }],
+    ['bits of sentences', { how: 'Wide end first' }],
+    ['four sentences', { how: 'One. Two. Three. Four.' }],
+    ['a breathless sentence', { how: `It ${'goes on and '.repeat(8)}ends.` }],
+    ['harm that is no clause', { harm: 'Mould.' }],
+    ['a caution in shorthand', { cautions: ['cork kept dry'] }],
+  ])('finds %s', (_, bad) => expect(faultsOf({ ...good, ...bad })).not.toEqual([]));
+});
+
+test('no screen and no sentence of the program uses the house’s shorthand', () => {
+  const files = ['web', 'core'].flatMap((folder) =>
+    readdirSync(folder, { recursive: true, encoding: 'utf8' })
+      .filter((name) => /\.tsx?$/.test(name) && !name.startsWith('dist') && !name.includes('.test.'))
+      .map((name) => path.join(folder, name)),
+  );
+  const found = files.flatMap((file) => {
+    const text = readFileSync(file, 'utf8');
+    return SHORTHAND.filter((one) => text.includes(one)).map((one) => `${file}: ${one}`);
+  });
+  expect(files.length).toBeGreaterThan(200);
+  expect(found).toEqual([]);
+});
