@@ -15,6 +15,7 @@ import {
   MOST_REPEATS,
   RUN_EVENT_KINDS,
   RUN_EVENTS,
+  SAID_ALONG,
   SKIP_REASONS,
   type RunEvent,
   type RunEventFields,
@@ -80,6 +81,7 @@ export type StartRunRequest = InferType<typeof startRunRequest>;
 const FIELDS = {
   stepKey: runStepKey().required(),
   reason: word(SKIP_REASONS).required(),
+  along: word(SAID_ALONG).required(),
   count: amount().integer().min(0).max(MOST_REPEATS).required(),
   answer: text().max(40).required(),
   found: word(LAST_PASSES).required(),

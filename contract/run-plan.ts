@@ -28,6 +28,7 @@ export const keptStep = object({
   must: boolean().strict().required(),
   closing: boolean().strict().required(),
   look: keptLook.nullable().defined(),
+  onlyLooks: boolean().strict().required(),
   calledBy: object({ look: stepId().required(), answers: array(text().required()).required() })
     .exact()
     .nullable()

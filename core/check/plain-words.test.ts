@@ -45,7 +45,9 @@ function saidOn(kind: KindId, build: Build): Step[] {
   const single = methodsFor(BOOK, kind, build).flatMap((id) =>
     Object.keys(BOOK.methods[id].choices).map((choice) => ({ [id]: choice })),
   );
-  return [{}, ...single].flatMap((choices) => practiceUnder(practiceFor(BOOK, kind, build), { choices, context }).steps);
+  return [{}, ...single].flatMap(
+    (choices) => practiceUnder(practiceFor(BOOK, kind, build), { choices, context }).steps,
+  );
 }
 
 const sentences = (text: string): string[] => text.split(/(?<=[.?])\s+/);
@@ -80,7 +82,12 @@ describe.each(KIND_IDS)('the steps of the %s', (kind) => {
 });
 
 describe('the rule itself', () => {
-  const good = { id: 'swab/hang', heading: 'Hang the swab up', how: 'Let it dry.', harm: 'it grows mould' } as Step;
+  const good = {
+    id: 'swab/hang',
+    heading: 'Hang the swab up',
+    how: 'Let it dry.',
+    harm: 'it grows mould',
+  } as unknown as Step;
 
   test('passes a plain step', () => expect(faultsOf(good)).toEqual([]));
   test.each<[string, Partial<Step>]>([

@@ -32,6 +32,8 @@ export type KeptStep = {
   readonly must: boolean;
   readonly closing: boolean;
   readonly look: KeptLook | null;
+  /** Nothing but looking is done in it. */
+  readonly onlyLooks: boolean;
   /** Called for only by one of these answers to that look. */
   readonly calledBy: { readonly look: StepId; readonly answers: readonly string[] } | null;
   /** Done only where none of these has been: they do the same and more. */
@@ -83,6 +85,7 @@ export const keptOf = ({ id, item, part, heading, ...step }: Step) => ({
         })),
       }
     : null,
+  onlyLooks: step.look !== undefined && step.does.every((deed) => deed.do === 'look'),
   calledBy: step.calledBy ?? null,
   wait: step.wait ? { minutes: step.wait.minutes.value, why: step.wait.why, until: step.wait.until } : null,
   alsoDoes: step.alsoDoes ?? [],

@@ -4,7 +4,13 @@ import type { Marked } from '#core/explain/explained.ts';
 /** One finished run of a player: what was ticked and when, in order, ms since 1970. */
 export type TickedRun = {
   readonly startedAtMs: number;
-  readonly ticks: readonly { readonly stepId: StepId; readonly atMs: number; readonly repeats: number }[];
+  readonly ticks: readonly {
+    readonly stepId: StepId;
+    readonly atMs: number;
+    readonly repeats: number;
+    /** Said by itself; what was said along with others tells when the next began, and nothing of its own. */
+    readonly byItself: boolean;
+  }[];
 };
 
 /** The estimate counts as this many observations (estimate). */
@@ -35,10 +41,10 @@ export function learnMinutes(
   const seen = new Map<StepId, number[]>();
   for (const { startedAtMs, ticks } of runs) {
     let before = startedAtMs;
-    for (const { stepId, atMs, repeats } of ticks.toSorted((a, b) => a.atMs - b.atMs)) {
+    for (const { stepId, atMs, repeats, byItself } of ticks.toSorted((a, b) => a.atMs - b.atMs)) {
       const minutes = (atMs - before) / MS_PER_MINUTE;
       before = atMs;
-      if (minutes < SHORTEST_STEP_MINUTES || minutes > LONGEST_STEP_MINUTES) continue;
+      if (!byItself || minutes < SHORTEST_STEP_MINUTES || minutes > LONGEST_STEP_MINUTES) continue;
       seen.set(stepId, [...(seen.get(stepId) ?? []), minutes / Math.max(1, repeats)]);
     }
   }

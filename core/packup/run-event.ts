@@ -21,6 +21,10 @@ export const SKIP_SETTLES: Readonly<Record<SkipReason, boolean>> = {
   'not-today': false,
 };
 
+/** Said of a step along with others: by its stretch, or with all that was listed. */
+export const SAID_ALONG = ['stretch', 'list'] as const;
+export type SaidAlong = (typeof SAID_ALONG)[number];
+
 /** Repeats of a step nobody goes beyond. */
 export const MOST_REPEATS = 99;
 
@@ -28,6 +32,8 @@ export const MOST_REPEATS = 99;
 export type RunEventFields = {
   readonly stepKey: RunStepKey;
   readonly reason: SkipReason;
+  /** Along with what a step was said to be done. */
+  readonly along: SaidAlong;
   /** Repeats done by now. */
   readonly count: number;
   /** What a look found. */
@@ -51,11 +57,15 @@ type Declared = {
  */
 const DECLARED = {
   ticked: { fields: ['stepKey'], known: false },
+  /** Done, as its stretch or the whole list was said to be: nothing is learned from when it was said. */
+  'ticked-along': { fields: ['stepKey', 'along'], known: false },
   unticked: { fields: ['stepKey'], known: false },
   skipped: { fields: ['stepKey', 'reason'], known: false },
   counted: { fields: ['stepKey', 'count'], known: false },
   /** The look is done and found this. */
   answered: { fields: ['stepKey', 'answer'], known: false },
+  /** The step is over and nobody looked. */
+  'not-looked': { fields: ['stepKey'], known: false },
   /** A step that was left out for want of time is done after all. */
   'pulled-in': { fields: ['stepKey'], known: false },
   /** Said of a step with passes, often after the end of the run. */

@@ -9,6 +9,7 @@ export const RUN_FAULTS = {
   'no-such-answer': ({ allowed }: { allowed: readonly string[] }) =>
     `This look may find: ${allowed.join(', ') || 'nothing, it is no look'}.`,
   'answer-wanted': ({ question }: { question: string }) => `This step is a look: ${question}`,
+  'no-look': () => 'This step is no look: there is nothing to be seen in it.',
   'no-passes': (_: { stepKey: string }) => 'This step has no passes to be tuned.',
   'must-steps-open': ({ headings }: { headings: readonly string[] }) =>
     `Still to be done or skipped with a reason: ${headings.join('; ')}.`,

@@ -347,7 +347,7 @@ describe('a plan', () => {
       const startedAtMs = atMs;
       const ticks = plan.steps.map(({ step: { id }, activeMinutes, repeats }) => {
         atMs += activeMinutes * pace * 60_000;
-        return { stepId: id, atMs, repeats: repeats?.count ?? 1 };
+        return { stepId: id, atMs, repeats: repeats?.count ?? 1, byItself: true };
       });
       return { startedAtMs, ticks };
     });

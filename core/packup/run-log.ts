@@ -3,7 +3,14 @@ import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { KeptLeftOut, KeptLook, KeptPlan, KeptStep } from '#core/packup/kept-plan.ts';
-import { RUN_EVENTS, SKIP_SETTLES, type RunEvent, type RunEventSaid, type SkipReason } from '#core/packup/run-event.ts';
+import {
+  RUN_EVENTS,
+  SKIP_SETTLES,
+  type RunEvent,
+  type RunEventSaid,
+  type SaidAlong,
+  type SkipReason,
+} from '#core/packup/run-event.ts';
 import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 import { msOfInstant, type Instant } from '#core/time/instant.ts';
 import type { LastPass } from '#core/water/wetness.ts';
@@ -19,7 +26,12 @@ export type RunKind = (typeof RUN_KINDS)[number];
 export const CALLED = ['yes', 'no', 'undecided', 'cannot'] as const;
 export type Called = (typeof CALLED)[number];
 
-type Closed = { readonly answer: string | null; readonly skipReason: SkipReason | null };
+type Closed = {
+  readonly answer: string | null;
+  readonly skipReason: SkipReason | null;
+  /** Said along with others, by its stretch or with the whole list; null where it was said by itself. */
+  readonly along: SaidAlong | null;
+};
 /** How far a step has come by the log alone. */
 type Progress = Closed & {
   readonly state: 'open' | 'ticked' | 'skipped';
@@ -48,7 +60,7 @@ export type RunNow = {
   readonly finishedAt: Instant | null;
 };
 
-const OPEN: Progress = { state: 'open', counted: 0, tickedAt: null, answer: null, skipReason: null };
+const OPEN: Progress = { state: 'open', counted: 0, tickedAt: null, answer: null, skipReason: null, along: null };
 
 type StepEvent = Exclude<RunEvent, { kind: 'finished' | 'pulled-in' | 'last-pass' }>;
 
@@ -58,6 +70,12 @@ function after(before: Progress, event: StepEvent): Progress {
     case 'ticked':
       // Ticked in a second tab as well: the first tick stays, so that a wait does not start anew.
       return before.state === 'ticked' ? before : { ...OPEN, state: 'ticked', counted, tickedAt: event.at };
+    case 'ticked-along':
+      return before.state === 'ticked'
+        ? before
+        : { ...OPEN, state: 'ticked', counted, tickedAt: event.at, along: event.along };
+    case 'not-looked':
+      return { ...OPEN, state: 'ticked', counted, tickedAt: event.at };
     case 'answered':
       return { ...OPEN, state: 'ticked', counted, tickedAt: event.at, answer: event.answer };
     case 'unticked':
@@ -139,7 +157,7 @@ function byLook({ steps, of }: Fold, { instrumentId, calledBy }: KeptStep): Call
   if (look === undefined) return 'yes';
   const { answer, state } = of(look.key);
   // Nobody looked: it goes on as it usually does.
-  const found = answer ?? (state === 'skipped' ? look.look?.answers[0]?.id : undefined);
+  const found = answer ?? (state === 'open' ? undefined : look.look?.answers[0]?.id);
   if (found === undefined) return 'undecided';
   return calledBy.answers.includes(found) ? 'yes' : 'no';
 }
@@ -200,6 +218,7 @@ export type RunEventFault =
   | { readonly code: 'no-such-step'; readonly stepKey: string }
   | { readonly code: 'no-such-answer'; readonly allowed: readonly string[] }
   | { readonly code: 'answer-wanted'; readonly question: string }
+  | { readonly code: 'no-look' }
   | { readonly code: 'no-passes'; readonly stepKey: string }
   | { readonly code: 'must-steps-open'; readonly headings: readonly string[] };
 
@@ -227,7 +246,9 @@ export function checkRunEvent(run: RunNow, said: RunEventSaid): Outcome<RunEvent
 /** What this step cannot take: passes it has not, a tick where an answer is wanted, an answer it does not know. */
 function faultOnStep({ look, passes }: KeptStep, said: RunEventSaid): RunEventFault | null {
   if (said.kind === 'last-pass' && (!passes || said.count < 1)) return { code: 'no-passes', stepKey: said.stepKey };
-  if (said.kind === 'ticked' && look) return { code: 'answer-wanted', question: look.question };
+  const isTick = said.kind === 'ticked' || said.kind === 'ticked-along';
+  if (isTick && look) return { code: 'answer-wanted', question: look.question };
+  if (said.kind === 'not-looked' && !look) return { code: 'no-look' };
   if (said.kind !== 'answered') return null;
   const allowed = look?.answers.map(({ id }) => id) ?? [];
   return allowed.includes(said.answer) ? null : { code: 'no-such-answer', allowed };
@@ -236,14 +257,26 @@ function faultOnStep({ look, passes }: KeptStep, said: RunEventSaid): RunEventFa
 /** Is it taken back by a withdrawal, because more than the run knows of it? */
 export const isKnownBeyond = ({ kind }: Pick<RunEventSaid, 'kind'>): boolean => RUN_EVENTS[kind].known;
 
-const settled = ({ state, skipReason, called }: StepNow): boolean =>
-  state === 'ticked' || called === 'no' || (skipReason !== null && SKIP_SETTLES[skipReason]);
+const settled = (step: StepNow): boolean =>
+  (step.state === 'ticked' && !(step.onlyLooks && wasNotLooked(step))) ||
+  step.called === 'no' ||
+  (step.skipReason !== null && SKIP_SETTLES[step.skipReason]);
+
+/** Is it a look nobody made? */
+export const wasNotLooked = ({ look, state, answer }: StepNow): boolean =>
+  look !== null && state === 'ticked' && answer === null;
+
+/** What decides whether an item is done: its handwork, where it has any and a look was let go; else all of it. */
+function thatSettle(mine: readonly StepNow[]): readonly StepNow[] {
+  const hands = mine.filter((step) => !(step.onlyLooks && wasNotLooked(step)));
+  return hands.length > 0 ? hands : mine;
+}
 
 export type CareDone = { readonly instrumentId: InstrumentId; readonly itemId: CareItemId };
 
 /**
  * The care items a run has done: those all of whose steps in the run are ticked, or skipped with a reason that settles
- * them, or not called for by a look; and those a ticked step does on the side. An item a look has ended is not done, nor
+ * them, or not called for by a look (a look nobody made leaves the handwork of its item done, and is itself not); and those a ticked step does on the side. An item a look has ended is not done, nor
  * one with steps left out for want of time.
  */
 export function careDoneBy({ steps, leftOut }: Pick<RunNow, 'steps' | 'leftOut'>): CareDone[] {
@@ -252,7 +285,7 @@ export function careDoneBy({ steps, leftOut }: Pick<RunNow, 'steps' | 'leftOut'>
     done.set(`${instrumentId}:${itemId}`, { instrumentId, itemId });
   const waiting = leftOut.flatMap((one) => one.steps);
   for (const step of steps) {
-    const mine = steps.filter((one) => sameItem(one, step));
+    const mine = thatSettle(steps.filter((one) => sameItem(one, step)));
     const ended = steps.some((other) => isEndedBy(other, other.answer, step));
     if (mine.every(settled) && !ended && !waiting.some((one) => sameItem(one, step))) add(step.instrumentId, step.item);
   }

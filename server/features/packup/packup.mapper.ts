@@ -68,6 +68,7 @@ const COLUMN_OF = {
   stepKey: 'stepKey',
   reason: 'reason',
   count: 'count',
+  along: 'answer',
   answer: 'answer',
   found: 'answer',
 } as const satisfies Record<keyof RunEventFields, keyof RunEventRow>;

@@ -85,7 +85,7 @@ export const runEvents = sqliteTable(
     stepKey: text('step_key').$type<RunStepKey>(),
     reason: text({ enum: SKIP_REASONS }),
     count: integer(),
-    /** What a look found, or what the cloth showed on the last pass. */
+    /** What a look found, what the cloth showed on the last pass, or along with what a step was said to be done. */
     answer: text(),
     /** When it happened; null where an earlier version took the moment it arrived. */
     at: text().$type<Instant>(),

@@ -12,7 +12,7 @@ import { keepPlan } from '#core/packup/kept-plan.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import { withStandsOn } from '#core/packup/with-stands-on.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
-import type { LoggedRunEvent } from '#core/packup/run-event.ts';
+import type { LoggedRunEvent, RunEvent } from '#core/packup/run-event.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
 import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts';
 import type { Play, WallClock } from '#core/plays/play.ts';
@@ -117,13 +117,16 @@ function partOf(
 
 const RUNS_LEARNED_FROM = 15;
 
+const isDone = (event: RunEvent) =>
+  event.kind === 'ticked' || event.kind === 'ticked-along' || event.kind === 'answered' || event.kind === 'not-looked';
+
 /** What was ticked in a run, and when. Only a run of this instrument alone tells how long a step takes. */
 function tickedRun(run: RecordedRun, log: readonly LoggedRunEvent[]): TickedRun {
   const planned = countsIn(run.plan);
   const ticks = log.flatMap(({ event }) => {
-    if (event.kind !== 'ticked' && event.kind !== 'answered') return [];
+    if (!isDone(event)) return [];
     const step = planned.get(event.stepKey);
-    return step ? [{ stepId: step.id, atMs: msOfInstant(event.at), repeats: step.count }] : [];
+    return step ? [{ stepId: step.id, atMs: msOfInstant(event.at), repeats: step.count, byItself: event.kind !== 'ticked-along' }] : [];
   });
   return { startedAtMs: msOfInstant(run.startedAt), ticks };
 }

@@ -31,6 +31,7 @@ const FAULT_AT: Readonly<Record<RunEventFault['code'], readonly [ProblemCode, st
   'no-such-step': ['not-found', 'stepKey'],
   'no-such-answer': ['invalid-request', 'answer'],
   'answer-wanted': ['invalid-request', 'kind'],
+  'no-look': ['invalid-request', 'kind'],
   'no-passes': ['invalid-request', 'stepKey'],
   'must-steps-open': ['conflict', 'kind'],
 };

@@ -20,6 +20,7 @@ const PLAIN = {
   must: false,
   closing: false,
   look: null,
+  onlyLooks: false,
   calledBy: null,
   unless: [],
   standsOn: [],
