@@ -23,6 +23,7 @@ import {
   type RunEventSaid,
 } from '#core/packup/run-event.ts';
 import type { KeptPlan } from '#core/packup/kept-plan.ts';
+import { RUN_WAYS } from '#core/packup/run-way.ts';
 import { RUN_KINDS } from '#core/packup/run-log.ts';
 import { HANDS } from '#core/players/player.ts';
 import type { WallClock } from '#core/plays/play.ts';
@@ -181,6 +182,9 @@ const namedItem = object({
 export const runView = object({
   key: clientKey().required(),
   kind: word(RUN_KINDS).required(),
+  playerId: playerId().required(),
+  /** How its player goes through it: as they have chosen, else by how well they know it. */
+  way: word(RUN_WAYS).required(),
   parts: array(runShareView).min(1).required(),
   minutesAtHand: amount().nullable().defined(),
   startedOn: localDateText().required(),

@@ -1,9 +1,15 @@
 import { array, object, type InferType, type Schema } from 'yup';
+import { RUN_WAYS } from '#core/packup/run-way.ts';
 import { SKILLS, STANDINGS } from '#core/players/player.ts';
-import type { Player } from '#core/players/profile.ts';
+import type { ListedPlayer } from '#core/players/profile.ts';
 import { factRequest, playerId, visibleText, word } from '#contract/scalars.ts';
 
-export const playerPaths = { list: '/api/players', profiles: '/api/profiles' } as const;
+export const playerPaths = {
+  list: '/api/players',
+  profiles: '/api/profiles',
+  runWays: '/api/run-ways',
+  minders: '/api/minders',
+} as const;
 
 const name = () => visibleText(60);
 
@@ -27,14 +33,27 @@ export const profileRequest = factRequest({
 });
 export type ProfileRequest = InferType<typeof profileRequest>;
 
+/** `POST /api/run-ways`: how somebody goes through a run from now on. */
+export const runWayRequest = factRequest({ playerId: playerId().required(), way: word(RUN_WAYS).required() });
+export type RunWayRequest = InferType<typeof runWayRequest>;
+
+/** `POST /api/minders`: who looks after a child's or a pupil's instruments with them; null: nobody. */
+export const minderRequest = factRequest({
+  playerId: playerId().required(),
+  minderId: playerId().nullable().defined(),
+});
+export type MinderRequest = InferType<typeof minderRequest>;
+
 /** A player, as the core has them. */
 export const playerView = object({
   id: playerId().required(),
   name: name().required(),
   standing: word(STANDINGS).required(),
   does: array(word(SKILLS).required()).required(),
+  way: word(RUN_WAYS).nullable().defined(),
+  minderId: playerId().nullable().defined(),
 })
   .exact()
-  .required() satisfies Schema<Player>;
+  .required() satisfies Schema<ListedPlayer>;
 
 export const playerList = array(playerView).required();

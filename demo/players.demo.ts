@@ -13,3 +13,8 @@ export const DEMO_PLAYERS: readonly Player[] = (
     { id: 'wren', name: 'Wren Castellan', standing: 'grown-up', does: [] },
   ] as const
 ).map((player) => ({ ...player, id: player.id as PlayerId }));
+
+/** Who looks after a child's instruments with them. */
+export const DEMO_MINDERS: readonly { readonly playerId: PlayerId; readonly minderId: PlayerId }[] = [
+  { playerId: 'ife' as PlayerId, minderId: 'lucan' as PlayerId },
+];

@@ -13,7 +13,9 @@ import { methodSetFact } from '#server/features/methods/method-set.fact.ts';
 import { runEventFact } from '#server/features/packup/run-event.fact.ts';
 import { runFact } from '#server/features/packup/run.fact.ts';
 import { playerFact } from '#server/features/players/player.fact.ts';
+import { minderFact } from '#server/features/players/minder.fact.ts';
 import { profileFact } from '#server/features/players/profile.fact.ts';
+import { runWayFact } from '#server/features/players/run-way.fact.ts';
 import { playFact } from '#server/features/plays/play.fact.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
@@ -22,6 +24,8 @@ import type { Services } from '#server/services.ts';
 export const FACTS = [
   playerFact,
   profileFact,
+  runWayFact,
+  minderFact,
   instrumentFact,
   buildFact,
   departureFact,

@@ -1,6 +1,7 @@
 import { wallMinute } from '#core/plays/play.ts';
 import { instantOfMs, type Instant } from '#core/time/instant.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import { DEMO_MINDERS } from '#demo/players.demo.ts';
 import { demoWorld, type DemoRun, type DemoWorld } from '#demo/world.demo.ts';
 import { writtenPlan } from '#server/features/packup/stored-plan.ts';
 import type { NewFact } from '#server/record/record-writer.repository.ts';
@@ -57,6 +58,9 @@ function arrivals({ players, instruments }: DemoWorld, on: LocalDate, loggedAt: 
         body: { playerId: id, ...profile },
       }),
     ]),
+    ...DEMO_MINDERS.map((minded) =>
+      told({ key: `minder/${minded.playerId}`, kind: 'minder', on, loggedAt, body: minded }),
+    ),
     ...instruments.flatMap(({ build, leftOn: _leftOn, ...arrival }) => [
       told({ key: `instrument/${arrival.id}`, kind: 'instrument', on, loggedAt, body: arrival }),
       told({

@@ -159,6 +159,16 @@ const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
     body: { playerId: 'kit', name: 'Kit', standing: 'pupil', does: [], now: NOW },
     otherwise: { playerId: 'ada', name: 'Kitty', standing: 'child', does: ['screws'] },
   }),
+  'run-way': () => ({
+    path: '/api/run-ways',
+    body: { playerId: 'kit', way: 'stretches', now: NOW },
+    otherwise: { playerId: 'ada', way: 'guided' },
+  }),
+  minder: () => ({
+    path: '/api/minders',
+    body: { playerId: 'kit', minderId: 'ada', now: NOW },
+    otherwise: { minderId: null },
+  }),
 };
 
 const logged = FACTS.filter((kind) => kind.logged !== undefined).map(({ kind }) => kind);

@@ -150,7 +150,7 @@ describe('a choice', () => {
       .map((one: { words: string }) => one.words);
     expect(words).toEqual(
       expect.arrayContaining([
-        'How often is the swab washed? monthly at the least',
+        'How often is the swab washed? monthly, at the very latest',
         'How often is the swab washed? back to the default',
       ]),
     );

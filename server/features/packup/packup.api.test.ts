@@ -122,7 +122,7 @@ describe('a pack-up run', () => {
     const run = await begin();
     const early = await finish(run.key);
     expect([early.status, early.body.errors[0].field]).toEqual([409, 'kind']);
-    expect(early.body.detail).toContain('Reed off first');
+    expect(early.body.detail).toContain('Take the reed off');
     for (const { key, must } of run.steps)
       if (must) await send(run.key, { kind: 'skipped', stepKey: key, reason: 'no-time' });
     const key = aKey();

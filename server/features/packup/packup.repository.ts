@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, lt, sql } from 'drizzle-orm';
+import type { KindId } from '#core/instruments/kind.ts';
 import type { LoggedRunEvent } from '#core/packup/run-event.ts';
 import type { RunShare } from '#core/packup/run.ts';
 import { instant } from '#core/time/instant.ts';
@@ -11,6 +12,7 @@ import {
   standingPlay,
   versionOfPlay,
 } from '#server/features/packup/last-passes.repository.ts';
+import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { runEvents, runs, runShares } from '#server/features/packup/packup.table.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
 import { facts } from '#server/record/record.table.ts';
@@ -73,6 +75,25 @@ export function createPackupRepository(db: Db) {
     .where(and(eq(runEvents.runId, sql.placeholder('runId')), eq(facts.counts, true)))
     .orderBy(asc(runEvents.factId))
     .prepare();
+  /** Finished runs of one sort by a player on instruments of theirs of one kind, before a run; no more than asked for. */
+  const onKind = db
+    .selectDistinct({ id: runs.factId })
+    .from(instruments)
+    .innerJoin(runShares, eq(runShares.instrumentId, instruments.id))
+    .innerJoin(runs, eq(runs.factId, runShares.runId))
+    .innerJoin(facts, and(eq(facts.id, runs.factId), eq(facts.counts, true)))
+    .where(
+      and(
+        eq(instruments.kind, sql.placeholder('instrumentKind')),
+        eq(instruments.playerId, sql.placeholder('playerId')),
+        eq(runs.playerId, sql.placeholder('playerId')),
+        eq(runs.kind, sql.placeholder('runKind')),
+        eq(runs.finished, true),
+        lt(runs.factId, sql.placeholder('before')),
+      ),
+    )
+    .limit(sql.placeholder('limit'))
+    .prepare();
   const keys = db
     .select({ key: facts.key })
     .from(runs)
@@ -97,6 +118,10 @@ export function createPackupRepository(db: Db) {
     /** The newest finished runs an instrument is in: what its player's pace is learned from. */
     newestFinished: (instrumentId: string, limit: number): (RecordedRun & { readonly alone: boolean })[] =>
       finishedRuns.all({ instrumentId, limit }).map((row) => ({ ...runOf(row), alone: row.alone === 1 })),
+
+    /** How many runs like this one its player had finished on a kind of instrument before it; not counted beyond `limit`. */
+    earlierOn: ({ id, playerId, kind }: RecordedRun, instrumentKind: KindId, limit: number): number =>
+      onKind.all({ before: id, playerId, runKind: kind, instrumentKind, limit }).length,
 
     /** The instruments of a run, each with its play as that stands. */
     shares: (runId: number): RunShare[] =>

@@ -12,6 +12,7 @@ import type { KeptPlan, KeptStep } from '#core/packup/kept-plan.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
 import { stepFor } from '#core/packup/plan-for-build.ts';
 import type { RunShare } from '#core/packup/run.ts';
+import { RUNS_GUIDED, wayFor, type RunWay } from '#core/packup/run-way.ts';
 import { handsForStep, type PlayerAbilities } from '#core/players/player.ts';
 import { condensate } from '#core/water/condensation.ts';
 import { passReasonWords } from '#core/water/water-words.ts';
@@ -126,6 +127,8 @@ function view(services: Services, run: RecordedRun, { because, ...plan }: KeptPl
   return {
     key: run.key,
     kind: run.kind,
+    playerId: run.playerId,
+    way: wayOf(services, run, instruments),
     parts: instruments.map((one) => shareView(run, one)),
     minutesAtHand: run.minutesAtHand,
     startedOn: run.startedOn,
@@ -135,6 +138,14 @@ function view(services: Services, run: RecordedRun, { because, ...plan }: KeptPl
     items: itemsOf(services, steps),
     done: doneBy(services, log),
   };
+}
+
+/** The way its player goes through this run: chosen, or by the kind of instrument they have done least. */
+function wayOf({ players, packup }: Services, run: RecordedRun, instruments: readonly RunInstrument[]): RunWay {
+  const player = players.find(run.playerId);
+  const kinds = new Set(instruments.map(({ reading }) => reading.instrument.kind));
+  const earlier = [...kinds].map((kind) => packup.earlierOn(run, kind, RUNS_GUIDED));
+  return wayFor(player?.way ?? null, player?.standing ?? 'grown-up', Math.min(...earlier));
 }
 
 /** A run that has not been taken back. */

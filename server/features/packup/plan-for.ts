@@ -126,7 +126,9 @@ function tickedRun(run: RecordedRun, log: readonly LoggedRunEvent[]): TickedRun 
   const ticks = log.flatMap(({ event }) => {
     if (!isDone(event)) return [];
     const step = planned.get(event.stepKey);
-    return step ? [{ stepId: step.id, atMs: msOfInstant(event.at), repeats: step.count, byItself: event.kind !== 'ticked-along' }] : [];
+    return step
+      ? [{ stepId: step.id, atMs: msOfInstant(event.at), repeats: step.count, byItself: event.kind !== 'ticked-along' }]
+      : [];
   });
   return { startedAtMs: msOfInstant(run.startedAt), ticks };
 }

@@ -135,6 +135,12 @@ const THIRD = JSON.stringify({
   leftOut: [],
 });
 
+/** As the fourth version writes it: what was an action is a heading, and a step may be a look and nothing else. */
+const FOURTH = THIRD.replace('"version":3', '"version":4').replace(
+  '"action":"Grease them"',
+  '"heading":"Grease them","onlyLooks":true',
+);
+
 describe('a stored plan', () => {
   test('is read as it was written', () => {
     // The bath waits for a longer evening: both halves of a plan are there to be read.
@@ -163,10 +169,11 @@ describe('a stored plan', () => {
       id: 'brass/rinse-long-ago',
       item: 'piston-brass/bath',
       part: 'mouthpipe',
-      action: 'Rinse it',
+      heading: 'Rinse it',
       must: true,
       closing: false,
       look: null,
+      onlyLooks: false,
       calledBy: null,
       unless: [],
       standsOn: [],
@@ -191,6 +198,12 @@ describe('a stored plan', () => {
     expect(
       readPlan(THIRD.replace('"standsOn":["brass/water-keys"]', '"standsOn":"water"'), () => undefined),
     ).toBeUndefined();
+  });
+
+  test('of the fourth version says which steps are looks and nothing else', () => {
+    expect(readPlan(FOURTH, () => undefined)?.steps[0]).toMatchObject({ heading: 'Grease them', onlyLooks: true });
+    expect(readPlan(THIRD, () => undefined)?.steps[0]).toMatchObject({ heading: 'Grease them', onlyLooks: false });
+    expect(readPlan(FOURTH.replace('"heading"', '"action"'), () => undefined)).toBeUndefined();
   });
 
   test.each([

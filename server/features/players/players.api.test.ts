@@ -34,7 +34,7 @@ describe('players', () => {
   test('may change, and who a step is for follows', async () => {
     const key = aKey();
     await profile({ key, playerId: 'kit', ...kit }).expect(201);
-    expect((await list()).find(({ id }) => id === 'kit')).toEqual({ id: 'kit', ...kit });
+    expect((await list()).find(({ id }) => id === 'kit')).toEqual({ id: 'kit', ...kit, way: null, minderId: null });
     await profile({ playerId: 'ada', name: 'Ada', standing: 'grown-up', does: [] }).expect(201);
     const page = await server.api().get('/api/care/clarinet?today=2026-11-24').expect(200);
     const clocks = page.body.clocks as { itemId: string; hands: string }[];
@@ -55,6 +55,38 @@ describe('players', () => {
     const { body: answer } = await profile({ playerId: 'kit', ...body }).expect(400);
     expect(problem.validateSync(answer, { strict: true }).errors.map((error) => error.field)).toContain(field);
     expect(await list()).toEqual(before);
+  });
+
+  test('choose how they go through a run, and a child names who looks after them; both can be taken back', async () => {
+    const log = (path: string, body: object) =>
+      server
+        .api()
+        .post(path)
+        .send({ now: NOW, ...body });
+    const kitNow = async () => (await list()).find(({ id }) => id === 'kit');
+    await log('/api/run-ways', { key: aKey(), playerId: 'kit', way: 'stretches' }).expect(201);
+    const key = aKey();
+    await log('/api/run-ways', { key, playerId: 'kit', way: 'as-listed' }).expect(201);
+    expect(await kitNow()).toMatchObject({ way: 'as-listed', minderId: null });
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    await log('/api/minders', { key: aKey(), playerId: 'kit', minderId: 'ada' }).expect(201);
+    expect(await kitNow()).toMatchObject({ way: 'stretches', minderId: 'ada' });
+    await log('/api/minders', { key: aKey(), playerId: 'kit', minderId: null }).expect(201);
+    expect((await kitNow())?.minderId).toBeNull();
+  });
+
+  test.each([
+    ['themselves', { playerId: 'kit', minderId: 'kit' }, 400],
+    ['a grown-up', { playerId: 'ada', minderId: 'kit' }, 400],
+    ['by nobody known', { playerId: 'kit', minderId: 'nobody' }, 404],
+    ['nobody known', { playerId: 'nobody', minderId: 'ada' }, 404],
+  ])('looking after %s is refused', async (_, body, status) => {
+    await server
+      .api()
+      .post('/api/minders')
+      .send({ key: aKey(), now: NOW, ...body })
+      .expect(status);
+    expect((await list()).every(({ minderId }) => minderId === null)).toBe(true);
   });
 
   test('nobody is a 404', async () => {

@@ -1,17 +1,31 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
-import { alias } from 'drizzle-orm/sqlite-core';
-import type { Player } from '#core/players/profile.ts';
+import { alias, type SQLiteColumn } from 'drizzle-orm/sqlite-core';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { RunWay } from '#core/packup/run-way.ts';
+import type { ListedPlayer } from '#core/players/profile.ts';
 import type { Db } from '#server/db/connection.ts';
-import { players, profiles } from '#server/features/players/players.table.ts';
+import { minders, players, profiles, runWays } from '#server/features/players/players.table.ts';
 import { facts } from '#server/record/record.table.ts';
 
 const added = alias(facts, 'added');
+
+/** What the newest fact that counts says of a player; null where none does. */
+const newest = <Said>(table: typeof runWays | typeof minders, column: SQLiteColumn) =>
+  sql<Said | null>`(select ${column} from ${table} join ${facts} said on said.id = ${table.factId} and said.counts = 1
+    where ${table.playerId} = ${players.id} order by ${table.factId} desc limit 1)`;
 
 export function createPlayersRepository(db: Db) {
   // Players in the order they were added, the profiles of each in the order they were said.
   const told = () =>
     db
-      .select({ id: players.id, name: profiles.name, standing: profiles.standing, does: profiles.does })
+      .select({
+        id: players.id,
+        name: profiles.name,
+        standing: profiles.standing,
+        does: profiles.does,
+        way: newest<RunWay>(runWays, runWays.way),
+        minderId: newest<PlayerId>(minders, minders.minderId),
+      })
       .from(players)
       .innerJoin(added, and(eq(added.id, players.factId), eq(added.counts, true)))
       .innerJoin(profiles, eq(profiles.playerId, players.id))
@@ -22,16 +36,16 @@ export function createPlayersRepository(db: Db) {
     .where(eq(players.id, sql.placeholder('id')))
     .prepare();
   type Row = ReturnType<typeof all.all>[number];
-  const player = ({ id, does, ...row }: Row): Player => ({
+  const player = ({ id, does, ...row }: Row): ListedPlayer => ({
     ...row,
     id: id,
     does,
   });
   return {
     /** Everybody, each as the latest profile has them. */
-    all: (): Player[] => [...new Map(all.all().map((row) => [row.id, player(row)])).values()],
+    all: (): ListedPlayer[] => [...new Map(all.all().map((row) => [row.id, player(row)])).values()],
 
-    find: (id: string): Player | undefined => {
+    find: (id: string): ListedPlayer | undefined => {
       const row = one.all({ id }).at(-1);
       return row && player(row);
     },

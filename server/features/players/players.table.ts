@@ -3,6 +3,7 @@ import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-cor
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { STANDINGS, type Skill } from '#core/players/player.ts';
 import { oneOf } from '#server/db/one-of.ts';
+import { RUN_WAYS } from '#core/packup/run-way.ts';
 import { facts } from '#server/record/record.table.ts';
 
 /** That somebody is in the record; who they are and what they do is a profile, the latest counts. */
@@ -33,4 +34,41 @@ export const profiles = sqliteTable(
     check('profiles_standing', oneOf(sql`${table.standing}`, STANDINGS)),
     index('profiles_of_player').on(table.playerId),
   ],
+);
+
+/** How somebody goes through a run from now on; the latest counts. */
+export const runWays = sqliteTable(
+  'run_ways',
+  {
+    factId: integer('fact_id')
+      .primaryKey()
+      .references(() => facts.id),
+    playerId: text('player_id')
+      .$type<PlayerId>()
+      .notNull()
+      .references(() => players.id),
+    way: text({ enum: RUN_WAYS }).notNull(),
+  },
+  (table) => [
+    check('run_ways_way', oneOf(sql`${table.way}`, RUN_WAYS)),
+    index('run_ways_of_player').on(table.playerId),
+  ],
+);
+
+/** Who looks after somebody's instruments with them from now on: nobody where null; the latest counts. */
+export const minders = sqliteTable(
+  'minders',
+  {
+    factId: integer('fact_id')
+      .primaryKey()
+      .references(() => facts.id),
+    playerId: text('player_id')
+      .$type<PlayerId>()
+      .notNull()
+      .references(() => players.id),
+    minderId: text('minder_id')
+      .$type<PlayerId>()
+      .references(() => players.id),
+  },
+  (table) => [index('minders_of_player').on(table.playerId)],
 );

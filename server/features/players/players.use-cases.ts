@@ -1,6 +1,6 @@
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { differences } from '#core/record/fact.ts';
-import type { Player } from '#core/players/profile.ts';
+import type { ListedPlayer } from '#core/players/profile.ts';
 import type { AddPlayerRequest } from '#contract/players.ts';
 import { conflict, type Failure, type Logged } from '#server/failure.ts';
 import { playerFact } from '#server/features/players/player.fact.ts';
@@ -8,10 +8,10 @@ import { profileFact } from '#server/features/players/profile.fact.ts';
 import type { Services } from '#server/services.ts';
 import { stampNow } from '#server/wall-clock.ts';
 
-export const listPlayers = ({ players }: Services): Player[] => players.all();
+export const listPlayers = ({ players }: Services): ListedPlayer[] => players.all();
 
 /** Adds a player under the client's id; the same request again is the same player. */
-export const addPlayer = (services: Services, request: AddPlayerRequest): Outcome<Logged<Player>, Failure> =>
+export const addPlayer = (services: Services, request: AddPlayerRequest): Outcome<Logged<ListedPlayer>, Failure> =>
   services.atOnce(() => {
     const { record, nowMs } = services;
     const [key, profileKey] = [`player/${request.id}`, `profile/${request.id}`];
@@ -22,7 +22,7 @@ export const addPlayer = (services: Services, request: AddPlayerRequest): Outcom
       if (record.withdrawalOf(key)) return fail(conflict('id', { code: 'player-taken-back' }));
       return differing.length > 0
         ? fail(conflict('id', { code: 'id-of-another-player', fields: differing }))
-        : succeed({ view: request, created: false });
+        : succeed({ view: { ...request, way: null, minderId: null }, created: false });
     }
     const { id, ...profile } = request;
     const playerId = id;
@@ -31,5 +31,5 @@ export const addPlayer = (services: Services, request: AddPlayerRequest): Outcom
       { ...common, key, kind: playerFact.kind, belongsTo: null, body: { id: playerId } },
       { ...common, key: profileKey, kind: profileFact.kind, belongsTo: key, body: { playerId, ...profile } },
     ]);
-    return succeed({ view: request, created: true });
+    return succeed({ view: { ...request, way: null, minderId: null }, created: true });
   });
