@@ -48,6 +48,12 @@ export async function progress(page: Page): Promise<{ closed: number; total: num
   return { closed: Number(found[1]), total: Number(found[2]) };
 }
 
+/** One step at a time, whatever way the player usually goes through a run. */
+export async function stepByStep(page: Page): Promise<void> {
+  await tap(page, 'Step by step');
+  await sees(page, 'Skip…');
+}
+
 /** Waits until that many steps are closed. */
 export const closedSteps = (page: Page, closed: number): Promise<unknown> =>
   page.waitForFunction(

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { RunNow, StepNow } from '#core/packup/run-log.ts';
-import { countdown, isWaiting, progressOf, standingOn, stepAtHand } from '#core/packup/run-progress.ts';
+import { countdown, doneInOneGo, isWaiting, progressOf, standingOn, stepAtHand } from '#core/packup/run-progress.ts';
 
 const NOW = Date.parse('2026-11-24T20:00:00.000Z');
 const later = (seconds: number) => NOW + seconds * 1000;
@@ -38,7 +38,7 @@ describe('the step at hand', () => {
   test('nor one that another step is about to do as well, and it does not count either', () => {
     const steps = [step('bath'), step('grease', { called: 'undecided', unless: ['piston-brass/bath-grease'] })];
     expect(stepAtHand(steps.slice(1), NOW)).toBeNull();
-    expect(progressOf(run(...steps))).toEqual({ closed: 0, total: 1, minutesLeft: 1 });
+    expect(progressOf(run(...steps), NOW)).toEqual({ closed: 0, total: 1, minutesLeft: 1 });
   });
 });
 
@@ -51,8 +51,34 @@ describe('progress', () => {
         step('c'),
         step('d', { called: 'no', must: true }),
       ),
+      NOW,
     );
     expect(progress).toMatchObject({ closed: 1, total: 3, minutesLeft: 3 });
+  });
+
+  test('what is left holds the waits nothing else fills', () => {
+    const soak = step('soak', {
+      id: 'single-reed/soak-mouthpiece',
+      wait: { minutes: 10, why: 'it soaks', until: ['single-reed/rinse-soaked'] },
+    });
+    const rinse = step('rinse', { id: 'single-reed/rinse-soaked' });
+    // One minute to lay it in, ten to soak, one to rinse; other work in between costs nothing.
+    expect(progressOf(run(soak, rinse), NOW).minutesLeft).toBe(12);
+    expect(progressOf(run(soak, step('a'), step('b'), rinse), NOW).minutesLeft).toBe(12);
+    expect(progressOf(run({ ...rinse, waitsUntilMs: later(240) }), NOW).minutesLeft).toBe(5);
+    expect(progressOf(run({ ...rinse, waitsUntilMs: later(-240) }), NOW).minutesLeft).toBe(1);
+  });
+
+  test('in one go is done what is open and called for, no look, and waits for nothing', () => {
+    const steps = [
+      step('a', { look: null }),
+      step('look', { look: { question: '?', answers: [] } }),
+      step('waits', { look: null, waitsUntilMs: later(60) }),
+      step('ticked', { look: null, state: 'ticked' }),
+      step('no', { look: null, called: 'no' }),
+      step('maybe', { look: null, called: 'undecided' }),
+    ];
+    expect(doneInOneGo(steps, NOW).map(({ key }) => key)).toEqual(['a']);
   });
 
   test('a wait counts down to nothing and not beyond', () => {

@@ -20,16 +20,43 @@ export const standingOn = <Step extends StepNow>(steps: readonly Step[], { id, i
     (one) => one.instrumentId === instrumentId && one.state === 'open' && one.standsOn.includes(id),
   );
 
+/** What can be said to be done in one go: open, called for, no look, and not held up by a wait that still runs. */
+export const doneInOneGo = <Step extends StepNow>(steps: readonly Step[], nowMs: number): Step[] =>
+  steps.filter(
+    (step) => step.state === 'open' && step.called === 'yes' && step.look === null && !isWaiting(step, nowMs),
+  );
+
+const MS_PER_MINUTE = 60_000;
+
+/**
+ * How long the open steps still take in their order, minutes: their handwork, and where a step waits for another with
+ * nothing to do meanwhile, the rest of that wait.
+ */
+function minutesFor(open: readonly StepNow[], nowMs: number): number {
+  const over = new Map<string, number>();
+  let minutes = 0;
+  for (const step of open) {
+    const running = step.waitsUntilMs === null ? 0 : (step.waitsUntilMs - nowMs) / MS_PER_MINUTE;
+    const held = over.get(`${step.instrumentId}:${step.id}`) ?? 0;
+    minutes = Math.max(minutes, running, held) + step.activeMinutes;
+    for (const id of step.wait?.until ?? []) {
+      const key = `${step.instrumentId}:${id}`;
+      over.set(key, Math.max(over.get(key) ?? 0, minutes + (step.wait?.minutes ?? 0)));
+    }
+  }
+  return minutes;
+}
+
 export type RunProgress = { readonly closed: number; readonly total: number; readonly minutesLeft: number };
 
-/** How many of the steps that count are ticked or left out, and the handwork of the rest, minutes. */
-export function progressOf(run: Pick<RunNow, 'steps'>): RunProgress {
+/** How many of the steps that count are ticked or left out, and how long the rest takes with its waits, minutes. */
+export function progressOf(run: Pick<RunNow, 'steps'>, nowMs: number): RunProgress {
   const steps = calledFor(run.steps);
   const open = steps.filter(({ state }) => state === 'open');
   return {
     closed: steps.length - open.length,
     total: steps.length,
-    minutesLeft: open.reduce((sum, { activeMinutes }) => sum + activeMinutes, 0),
+    minutesLeft: minutesFor(open, nowMs),
   };
 }
 

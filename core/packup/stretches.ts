@@ -93,7 +93,7 @@ function cut<Step extends StretchStep>(steps: readonly Step[], { least, best, mo
   const fitting = Math.ceil(steps.length / STEPS_AT_LEAST);
   const cuts = new Cuts(steps, Math.min(best, fitting));
   let chosen: { readonly cost: number; readonly ends: readonly number[] } | undefined;
-  for (let count = Math.min(least, fitting); count <= steps.length; count += 1) {
+  for (let count = steps.length > least ? Math.min(least, fitting) : 1; count <= steps.length; count += 1) {
     if (count > Math.min(most, fitting) && chosen) break;
     const found = cuts.upTo(steps.length, count);
     if (found && found.cost < (chosen?.cost ?? Infinity)) chosen = found;

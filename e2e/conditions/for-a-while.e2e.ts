@@ -24,7 +24,7 @@ describe('for a while', () => {
     await page.goto(url('/now/teodor-cor'), { waitUntil: 'networkidle0' });
     expect(await textOf(page)).toContain('Ill. No sharing');
     await page.goto(url('/care/teodor-cor'), { waitUntil: 'networkidle0' });
-    await tap(page, 'It is over');
+    await tap(page, 'End it');
     await sees(page, 'today is its last day');
     await tap(page, 'Undo');
     await page.waitForFunction(() => !document.body.innerText.includes('up to'));

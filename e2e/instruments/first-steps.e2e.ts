@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import { launch, startEmpty, type RunningServer } from '#e2e/harness.ts';
-import { press, progress, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import { press, progress, sees, stepByStep, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
 
 let server: RunningServer;
 let browser: Browser;
@@ -66,7 +66,8 @@ describe('an empty record', () => {
     await page.waitForSelector('[role="dialog"]', { hidden: true });
     await tap(page, 'I have just played');
     await press(page, 'and pack up');
-    await sees(page, 'steps, about');
+    await sees(page, ' steps');
+    await stepByStep(page);
     const { total } = await progress(page);
     await tap(page, 'Done');
     for (let closed = 1; closed < total; closed++) {

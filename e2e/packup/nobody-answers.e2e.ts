@@ -2,7 +2,18 @@ import { expect, test } from '@jest/globals';
 import { runView, type RunView } from '#contract/packup.ts';
 import { shownRun, type ShownRun } from '#contract/shown-run.ts';
 import { scene } from '#e2e/scene.ts';
-import { allSent, closedSteps, press, progress, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import {
+  allSent,
+  closedSteps,
+  press,
+  progress,
+  sees,
+  stepByStep,
+  tap,
+  textOf,
+  walk,
+  type Walker,
+} from '#e2e/walker.ts';
 
 const { server, url, browser } = scene();
 
@@ -24,7 +35,8 @@ test('a run is ticked through while the server stands still, and every tick arri
   const page = await walk(browser(), url('/now/ife-clarinet'));
   await tap(page, 'I have just played');
   await press(page, 'and pack up');
-  await sees(page, 'Reed off first');
+  await sees(page, 'Take the reed off and dry it');
+  await stepByStep(page);
   const { total } = await progress(page);
   await goOn(page);
   await allSent(page);
@@ -53,7 +65,8 @@ test('closed while nobody answers, the page sends what it kept when it is opened
   const page = await walk(browser(), url('/now/lucan-trumpet'));
   await tap(page, 'I have just played');
   await press(page, 'and pack up');
-  await sees(page, 'Water out through every water key');
+  await sees(page, 'Let the water out of every water key');
+  await stepByStep(page);
   const before = ticked(await shownAt(page)).length;
   await server().pause();
   await goOn(page);
@@ -71,7 +84,8 @@ test('closed while nobody answers, the page sends what it kept when it is opened
 test('what is refused is rolled back with its reason: the run was ended on another device', async () => {
   const page = await walk(browser(), url('/now/wren-flute'));
   await tap(page, 'Make ready to play');
-  await sees(page, 'steps, about');
+  await sees(page, ' steps');
+  await stepByStep(page);
   const run = await shownAt(page);
   const send = (body: object) =>
     fetch(url(`/api/runs/${run.key}/events`), {

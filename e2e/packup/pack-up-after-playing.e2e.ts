@@ -1,6 +1,17 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { scene } from '#e2e/scene.ts';
-import { allSent, closedSteps, press, progress, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import {
+  allSent,
+  closedSteps,
+  press,
+  progress,
+  sees,
+  stepByStep,
+  tap,
+  textOf,
+  walk,
+  type Walker,
+} from '#e2e/walker.ts';
 
 const { url, browser, careOf, stateOf } = scene();
 let page: Walker;
@@ -20,7 +31,7 @@ describe('by mouse', () => {
     await tap(page, 'I have just played');
     await tap(page, '+15 minutes');
     await press(page, 'and pack up');
-    await sees(page, 'Reed off first');
+    await sees(page, 'Take the reed off and dry it');
     expect(await stateOf('ife-clarinet', 'clarinet/swab-bore')).toBe('due');
     await tap(page, 'Why: the order and the minutes');
     await sees(page, 'estimate');
@@ -72,16 +83,17 @@ describe('by mouse', () => {
     await page.goto(url('/now/lucan-trumpet'), { waitUntil: 'networkidle0' });
     await tap(page, 'I have just played');
     await press(page, 'and pack up');
-    await sees(page, 'Water out through every water key');
+    await sees(page, 'Let the water out of every water key');
+    await stepByStep(page);
     await tap(page, 'Done');
     await closedSteps(page, 1);
     await tap(page, 'Skip…');
-    await sees(page, 'What it costs');
+    await sees(page, 'If you skip this');
     await tap(page, 'No time now stays due');
     await closedSteps(page, 2);
     await page.reload({ waitUntil: 'networkidle0' });
     expect((await progress(page)).closed).toBe(2);
-    await sees(page, 'left out: no time now');
+    await sees(page, 'skipped: no time now');
     const runUrl = page.url();
     await page.goto(url('/now/lucan-trumpet'), { waitUntil: 'networkidle0' });
     await sees(page, 'A run is under way.');
@@ -92,6 +104,7 @@ describe('by mouse', () => {
 
   test('two tabs share one run', async () => {
     await page.goto(url('/pack-up/lucan-trumpet'), { waitUntil: 'networkidle0' });
+    await stepByStep(page);
     const { closed } = await progress(page);
     const other = await walk(browser(), page.url());
     await tap(other, 'Done');
@@ -113,7 +126,8 @@ describe('by keyboard', () => {
     await page.keyboard.press('Enter');
     await sees(page, 'You have played: Oboe');
     await page.keyboard.press('Enter');
-    await sees(page, 'Reed drawn straight out');
+    await sees(page, 'Draw the reed straight out');
+    await stepByStep(page);
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     const { total } = await progress(page);
     for (let closed = 0; closed < total; closed++) {

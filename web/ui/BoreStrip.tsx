@@ -11,12 +11,16 @@ type BoreStripProps = {
   readonly activePart?: string | null;
   readonly thread?: StripThread | null;
   readonly upright?: boolean;
+  /** Only these parts and what lies between them, drawn large. */
+  readonly focus?: readonly string[];
   readonly label: string;
   /** Makes every part a button. */
   readonly onPart?: OnPart | undefined;
 };
 
 const WATER = 'var(--ulu-palette-water-main)';
+/** What is seen beside the parts that are drawn large, in drawing units. */
+const FOCUS_MARGIN = 70;
 
 /** Water as a wavy layer along the lower wall, the deeper the more of it there is. */
 function Water({
@@ -120,6 +124,7 @@ export function BoreStrip({
   activePart = null,
   thread = null,
   upright = false,
+  focus = [],
   label,
   onPart,
 }: BoreStripProps) {
@@ -131,14 +136,25 @@ export function BoreStrip({
   const pinned = upright ? widest + 180 : Math.max(widest + 6, tallestPin + 40);
   const above = Math.max(pinned, sideTubes > 0 ? sideTubes + (upright ? 150 : 26) : 0);
   const below = upright ? widest + 240 : widest + 26;
-  const box = upright ? `${-below} -6 ${above + below} ${length + 12}` : `-6 ${-above} ${length + 12} ${above + below}`;
+  const near = placed.filter(({ part }) => focus.includes(part));
+  const from = Math.max(-6, Math.min(...near.map(({ x }) => x)) - FOCUS_MARGIN);
+  const to = Math.min(length + 6, Math.max(...near.map(({ x, width }) => x + width)) + FOCUS_MARGIN);
+  const whole = upright
+    ? `${-below} -6 ${above + below} ${length + 12}`
+    : `-6 ${-above} ${length + 12} ${above + below}`;
+  const box = near.length > 0 && !upright ? `${from} ${-above} ${to - from} ${above + below}` : whole;
   return (
     <Box
       component="svg"
       role={onPart ? 'group' : 'img'}
       aria-label={label}
       viewBox={box}
-      sx={{ width: '100%', maxHeight: upright ? '62vh' : 190, display: 'block', overflow: 'visible' }}
+      sx={{
+        width: '100%',
+        maxHeight: upright ? '62vh' : near.length > 0 ? 260 : 190,
+        display: 'block',
+        overflow: near.length > 0 ? 'hidden' : 'visible',
+      }}
     >
       <g transform={upright ? 'rotate(90)' : undefined}>
         {placed.map((segment) => (
@@ -156,7 +172,7 @@ export function BoreStrip({
             ),
         )}
         {thread && <Thread placed={placed} thread={thread} />}
-        {placed.map((segment) => (
+        {(near.length > 0 ? near : placed).map((segment) => (
           <PartName key={segment.part} segment={segment} widest={widest} sideTubes={sideTubes} upright={upright} />
         ))}
         {pins.map((pin) => {

@@ -2,166 +2,179 @@ import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { duration } from '#core/explain/format.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
-import { mustBeSettled } from '#core/packup/run-log.ts';
-import { isWaiting, progressOf, stepAtHand, standingOn } from '#core/packup/run-progress.ts';
+import { doneInOneGo, isWaiting, stepAtHand, standingOn } from '#core/packup/run-progress.ts';
 import type { RunView } from '#contract/packup.ts';
 import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
 import { useNowMs } from '#web/clock/today.ts';
 import { packupQueries } from '#web/features/packup/packup.queries.ts';
+import { FinishSheet } from '#web/features/packup/parts/FinishSheet.tsx';
 import { LeftOut } from '#web/features/packup/parts/LeftOut.tsx';
 import { RunEnd } from '#web/features/packup/parts/RunEnd.tsx';
+import { RunHead } from '#web/features/packup/parts/RunHead.tsx';
 import { SkipDialog } from '#web/features/packup/parts/SkipDialog.tsx';
 import { StepAtHand } from '#web/features/packup/parts/StepAtHand.tsx';
-import { StepList } from '#web/features/packup/parts/StepList.tsx';
+import { HowOf, StepDrawing } from '#web/features/packup/parts/StepDrawing.tsx';
+import { StretchList } from '#web/features/packup/parts/StretchList.tsx';
+import { shownStretches, stretchAtHand, type ShownStretch } from '#web/features/packup/run-stretches.ts';
+import { useRunWay } from '#web/features/packup/run-way.actions.ts';
 import { useRunLog, useShownRun, type RunLog } from '#web/features/packup/run.actions.ts';
 import { useRunKeys } from '#web/features/packup/use-run-keys.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
-import { StripHead } from '#web/ui/StripHead.tsx';
-import { WhyFold } from '#web/ui/WhyFold.tsx';
-import { TwoColumns } from '#web/ui/TwoColumns.tsx';
 
-type Part = ShownRun['parts'][number];
-
-function subtitleOf(run: ShownRun, part: Part | undefined): string {
-  const others = run.parts.length - 1;
-  const along = others > 0 ? `with ${others} more in one go` : '';
-  const after = part && part.playedMinutes > 0 ? `after ${duration(part.playedMinutes)} of playing` : '';
-  return [after, along].filter((words) => words !== '').join(', ');
-}
-
-const TITLES = { before: 'Make ready', after: 'Pack up', care: 'Care' } as const;
-
-function Finish({
-  run,
-  onFinish,
-  busy,
-}: {
+type Shown = {
   readonly run: ShownRun;
-  readonly onFinish: () => void;
-  readonly busy: boolean;
-}) {
-  const { closed, total, minutesLeft } = progressOf(run);
-  const mustOpen = mustBeSettled(run);
-  const allClosed = closed === total;
-  return (
-    <Box sx={{ mt: 1.5 }}>
-      <Typography variant="body2" color="text.secondary" role="status">
-        {closed} of {total} steps{allClosed ? '' : `, about ${duration(Math.max(1, minutesLeft))} left`}
-      </Typography>
-      {allClosed ? null : (
-        <Button color="inherit" disabled={busy || mustOpen.length > 0} onClick={onFinish} sx={{ mt: 0.5, px: 0 }}>
-          {mustOpen.length > 0
-            ? `Not before ${mustOpen.length} more that must be done or skipped with a reason`
-            : 'Finish here, leave the rest'}
-        </Button>
-      )}
-    </Box>
-  );
-}
-
-/** The instrument of the step at hand; the first one before there is any and when all is done. */
-function RunHead({ run, current }: { readonly run: ShownRun; readonly current: ShownStep | null }) {
-  const [first] = run.parts;
-  const part = run.parts.find(({ instrumentId }) => instrumentId === current?.instrumentId) ?? first;
-  return (
-    <Box sx={{ gridColumn: '1 / -1', display: { xs: 'none', sm: 'block' } }}>
-      <StripHead
-        title={`${TITLES[run.kind]}: ${part?.name ?? ''}`}
-        subtitle={subtitleOf(run, part)}
-        segments={part?.strip ?? []}
-        activePart={current?.part ?? null}
-        thread={current?.thread ?? null}
-      />
-    </Box>
-  );
-}
-
-type AllStepsProps = {
-  readonly run: ShownRun;
-  readonly current: ShownStep | null;
+  readonly stretches: readonly ShownStretch[];
   readonly nowMs: number;
   readonly log: RunLog;
+  readonly onSkip: (key: RunStepKey) => void;
 };
 
-/** The whole run: its time, its steps, what waits for want of time. */
-function AllSteps({ run, current, nowMs, log }: AllStepsProps) {
+const keysOf = (steps: readonly ShownStep[]): RunStepKey[] => steps.map(({ key }) => key);
+
+/** All stretches, and under them how to end: never a dead button, for what is open is asked in a sheet. */
+function AllStretches({
+  run,
+  stretches,
+  nowMs,
+  log,
+  onSkip,
+  step,
+  byStretch,
+  listed,
+  onListed,
+  onFinish,
+}: Shown & {
+  readonly step: ShownStep | null;
+  readonly byStretch: boolean;
+  /** The whole list in one tap is the next action. */
+  readonly listed: boolean;
+  readonly onListed: () => void;
+  readonly onFinish: () => void;
+}) {
   const finished = run.finishedAt !== null;
-  const several = run.parts.length > 1;
-  const time = run.because.find(({ rule }) => rule === 'time-at-hand' || rule === 'must-exceeds');
+  const allClosed = stretches.every(({ closed, total }) => closed === total);
+  const atHand = finished ? null : stretchAtHand(stretches);
   return (
-    <Compartment
-      title={`About ${duration(Math.max(1, run.elapsedMinutes))} in all`}
-      aside={<WhyFold lines={run.because} about="the order and the minutes" />}
-    >
-      {time && (
-        <Typography variant="body2" sx={{ mb: 1 }}>
-          {time.text}
-        </Typography>
+    <Compartment>
+      {listed && !allClosed && !finished && (
+        <BrassButton onClick={onListed} sx={{ mb: 1.5, width: '100%' }}>
+          All done as listed
+        </BrassButton>
       )}
-      <StepList
-        steps={run.steps}
-        atHandKey={current?.key ?? null}
-        several={several}
+      <StretchList
+        stretches={stretches}
+        atHandKey={atHand?.key ?? null}
+        stepKey={step?.key ?? null}
         nowMs={nowMs}
         readOnly={finished}
         onTick={log.tick}
-        onTakeBack={log.takeBack}
+        onUndo={log.takeBack}
+        onSkip={onSkip}
+        onAnswer={log.answer}
+        {...(byStretch
+          ? { onDone: (one: ShownStretch) => log.tickAlong(keysOf(one.toTick), 'stretch', keysOf(one.notNeeded)) }
+          : {})}
       />
       {!finished && run.leftOut.length > 0 && (
-        <LeftOut leftOut={run.leftOut} several={several} busy={log.busy} onPullIn={log.pullIn} />
+        <LeftOut leftOut={run.leftOut} several={run.parts.length > 1} busy={log.busy} onPullIn={log.pullIn} />
       )}
-      {!finished && <Finish run={run} onFinish={log.finish} busy={log.busy} />}
+      {!finished && !allClosed && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
+          {!listed && (
+            <Button variant="outlined" color="inherit" onClick={onListed} sx={{ minHeight: 48 }}>
+              All done as listed
+            </Button>
+          )}
+          <Button color="inherit" onClick={onFinish} sx={{ minHeight: 48 }}>
+            Finish here…
+          </Button>
+        </Box>
+      )}
     </Compartment>
   );
 }
 
+/** Everything is closed: one tap ends the run. */
+const AllSettled = ({ log, onFinish }: { readonly log: RunLog; readonly onFinish: () => void }) => (
+  <Compartment>
+    <Typography variant="h1" sx={{ mb: 2 }}>
+      Every step is settled.
+    </Typography>
+    <BrassButton disabled={log.busy} onClick={onFinish}>
+      Finish and record it
+    </BrassButton>
+  </Compartment>
+);
+
 function Loaded({ view }: { readonly view: RunView }) {
   const run = useShownRun(view);
   const [skipping, setSkipping] = useState<RunStepKey | null>(null);
+  const [ending, setEnding] = useState(false);
+  const { way, choose } = useRunWay(view);
   const finished = run.finishedAt !== null;
   const nowMs = useNowMs(!finished && run.steps.some(({ waitsUntilMs }) => waitsUntilMs !== null));
-  const log = useRunLog(run);
-  const current = finished ? null : stepAtHand(run.steps, nowMs);
+  const log = useRunLog(view, run);
+  const several = run.parts.length > 1;
+  const stretches = shownStretches(run.steps, several, nowMs);
+  const step = finished ? null : stepAtHand(run.steps, nowMs);
+  const stretch = stretchAtHand(stretches);
+  const guided = way === 'guided';
   const toSkip = run.steps.find(({ key }) => key === skipping);
-  const tick = () => current && !current.look && !isWaiting(current, nowMs) && log.tick(current.key);
-  useRunKeys(!finished && skipping === null, {
-    tick: () => (current ? tick() : log.finish()),
-    onePass: () => current?.count != null && log.count(current.key, current.counted + 1),
-    skip: () => current && setSkipping(current.key),
+  const sayListed = () => {
+    log.tickAlong(keysOf(doneInOneGo(run.steps, nowMs).filter(({ onlyIf }) => onlyIf === null)), 'list');
+    setEnding(true);
+  };
+  const sayStretch = () => stretch && log.tickAlong(keysOf(stretch.toTick), 'stretch', keysOf(stretch.notNeeded));
+  const tickOne = () => step && !step.look && !isWaiting(step, nowMs) && log.tick(step.key);
+  useRunKeys(!finished && skipping === null && !ending, {
+    tick: () => (step === null ? log.finish() : guided ? tickOne() : way === 'stretches' ? sayStretch() : sayListed()),
+    onePass: () => guided && step?.count != null && log.count(step.key, step.counted + 1),
+    skip: () => guided && step && setSkipping(step.key),
   });
+  const shown = { run, stretches, nowMs, log, onSkip: setSkipping };
+  const all = (
+    <AllStretches
+      {...shown}
+      step={guided ? step : null}
+      byStretch={way === 'stretches'}
+      listed={way === 'as-listed'}
+      onListed={sayListed}
+      onFinish={() => setEnding(true)}
+    />
+  );
   return (
     <TwoColumns wide="left">
-      <RunHead run={run} current={current} />
+      <RunHead run={run} nowMs={nowMs} way={way} onWay={choose} />
       {finished && <RunEnd run={run} onUndo={log.undoFinish} onLastPass={log.lastPass} busy={log.busy} />}
-      {current && (
+      {!finished && step === null && <AllSettled log={log} onFinish={log.finish} />}
+      {guided && step && (
         <StepAtHand
-          key={current.key}
-          step={current}
-          several={run.parts.length > 1}
+          key={step.key}
+          step={step}
+          several={several}
           nowMs={nowMs}
-          onTick={() => log.tick(current.key)}
-          onSkip={() => setSkipping(current.key)}
-          onNotNeeded={() => log.skip(current.key, 'not-needed')}
-          onAnswer={(answer) => log.answer(current.key, answer)}
-          onCount={(count) => log.count(current.key, count)}
+          drawing={<StepDrawing run={run} steps={[step]} />}
+          onTick={() => log.tick(step.key)}
+          onSkip={() => setSkipping(step.key)}
+          onNotNeeded={() => log.skip(step.key, 'not-needed')}
+          onAnswer={(answer) => log.answer(step.key, answer)}
+          onCount={(count) => log.count(step.key, count)}
         />
       )}
-      {!finished && !current && (
-        <Compartment>
-          <Typography variant="h1" sx={{ mb: 2 }}>
-            Every step is settled.
-          </Typography>
-          <BrassButton disabled={log.busy} onClick={log.finish}>
-            Finish and record it
-          </BrassButton>
-        </Compartment>
+      {all}
+      {!guided && step && stretch && (
+        <Column last>
+          <Compartment title={stretch.title}>
+            <StepDrawing run={run} steps={stretch.steps} />
+            <HowOf steps={stretch.steps} />
+          </Compartment>
+        </Column>
       )}
-      <AllSteps run={run} current={current} nowMs={nowMs} log={log} />
       {toSkip && (
         <SkipDialog
           barred={standingOn(run.steps, toSkip).map(({ heading }) => heading)}
@@ -173,6 +186,7 @@ function Loaded({ view }: { readonly view: RunView }) {
           }}
         />
       )}
+      {ending && !finished && <FinishSheet run={run} nowMs={nowMs} log={log} onClose={() => setEnding(false)} />}
     </TwoColumns>
   );
 }
@@ -186,7 +200,7 @@ const NO_SUCH_RUN = (
   />
 );
 
-/** A run, step by step. What happens shows at once, is kept on the device and sent behind: a reload loses nothing. */
+/** A run, step by step or stretch by stretch. What happens shows at once, is kept on the device and sent behind. */
 export function RunPage() {
   const { runKey = '' } = useParams();
   const query = useQuery(packupQueries.run(runKey));

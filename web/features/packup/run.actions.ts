@@ -1,7 +1,7 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { faultWords } from '#core/failure/fault.ts';
-import type { RunEventSaid, SkipReason } from '#core/packup/run-event.ts';
+import type { RunEventSaid, SaidAlong, SkipReason } from '#core/packup/run-event.ts';
 import { MOST_REPEATS } from '#core/packup/run-event.ts';
 import { checkRunEvent } from '#core/packup/run-log.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
@@ -42,17 +42,33 @@ export function useHeldUp(): number {
 }
 
 /** Says what happens in a run: it shows at once and is sent behind. What cannot be is not said at all. */
-export function useRunLog(run: ShownRun) {
+export function useRunLog(view: RunView, run: ShownRun) {
   const notice = useNotice();
   const { withdraw, busy } = useWithdraw();
-  const say = (said: RunEventSaid): void => {
-    const checked = checkRunEvent(run, said);
-    if (!checked.ok) return notice({ text: faultWords(checked.failure, FORMAT), tone: 'failed' });
-    const event = { ...said, at: instantOfMs(Date.now()) };
-    runOutbox.add({ key: newKey(), runKey: run.key, event, ...(said.kind === 'finished' ? { now: wallNow() } : {}) });
+  /** One after another, each judged by how the run stands after the one before; the rest is dropped where one cannot be. */
+  const sayAll = (all: readonly RunEventSaid[]): void => {
+    let now = run;
+    for (const said of all) {
+      const checked = checkRunEvent(now, said);
+      if (!checked.ok) {
+        notice({ text: faultWords(checked.failure, FORMAT), tone: 'failed' });
+        break;
+      }
+      const event = { ...said, at: instantOfMs(Date.now()) };
+      runOutbox.add({ key: newKey(), runKey: run.key, event, ...(said.kind === 'finished' ? { now: wallNow() } : {}) });
+      if (all.length > 1)
+        now = shownRun(
+          view,
+          runOutbox.all().filter(({ runKey }) => runKey === view.key),
+        );
+    }
     void runSender.flush();
-    return undefined;
   };
+  const say = (said: RunEventSaid): void => sayAll([said]);
+  const tickedAlong = (keys: readonly RunStepKey[], along: SaidAlong): RunEventSaid[] =>
+    keys.map((stepKey) => ({ kind: 'ticked-along', stepKey, along }));
+  const skipped = (keys: readonly RunStepKey[], reason: SkipReason): RunEventSaid[] =>
+    keys.map((stepKey) => ({ kind: 'skipped', stepKey, reason }));
   const undoFinish = (): void => {
     const { finishKey } = run;
     if (finishKey === null) return;
@@ -66,8 +82,13 @@ export function useRunLog(run: ShownRun) {
   };
   return {
     tick: (stepKey: RunStepKey) => say({ kind: 'ticked', stepKey }),
+    /** Steps said to be done along with each other, and those of them that were not needed. */
+    tickAlong: (keys: readonly RunStepKey[], along: SaidAlong, notNeeded: readonly RunStepKey[] = []) =>
+      sayAll([...tickedAlong(keys, along), ...skipped(notNeeded, 'not-needed')]),
     takeBack: (stepKey: RunStepKey) => say({ kind: 'unticked', stepKey }),
+    takeAllBack: (keys: readonly RunStepKey[]) => sayAll(keys.map((stepKey) => ({ kind: 'unticked', stepKey }))),
     skip: (stepKey: RunStepKey, reason: SkipReason) => say({ kind: 'skipped', stepKey, reason }),
+    skipAll: (keys: readonly RunStepKey[], reason: SkipReason) => sayAll(skipped(keys, reason)),
     answer: (stepKey: RunStepKey, answer: string) => say({ kind: 'answered', stepKey, answer }),
     lastPass: (stepKey: RunStepKey, found: LastPass, count: number) =>
       say({ kind: 'last-pass', stepKey, found, count }),
@@ -75,11 +96,27 @@ export function useRunLog(run: ShownRun) {
     count: (stepKey: RunStepKey, count: number) =>
       say({ kind: 'counted', stepKey, count: Math.min(MOST_REPEATS, Math.max(0, count)) }),
     finish: () => say({ kind: 'finished' }),
+    /** Ends the run: looks nobody made are said to be so, what was asked and not done is not needed, the rest has a reason. */
+    finishWith: ({ notLooked, notNeeded, leftOut, reason }: Ending) =>
+      sayAll([
+        ...notLooked.map((stepKey): RunEventSaid => ({ kind: 'not-looked', stepKey })),
+        ...skipped(notNeeded, 'not-needed'),
+        ...(reason === null ? [] : skipped(leftOut, reason)),
+        { kind: 'finished' },
+      ]),
     undoFinish,
     busy,
   };
 }
 export type RunLog = ReturnType<typeof useRunLog>;
+
+/** How a run ends: what of it is left open, and why. */
+export type Ending = {
+  readonly notLooked: readonly RunStepKey[];
+  readonly notNeeded: readonly RunStepKey[];
+  readonly leftOut: readonly RunStepKey[];
+  readonly reason: SkipReason | null;
+};
 
 /** What an entry was about, to say which one was refused. */
 function headingOf(cache: QueryClient, { runKey, event }: Unsent): string | null {

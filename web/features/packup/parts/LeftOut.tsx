@@ -2,7 +2,6 @@ import { Box, Button, Typography } from '@mui/material';
 import { duration } from '#core/explain/format.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
 import type { ShownLeftOut } from '#contract/shown-run.ts';
-import { FORMAT } from '#web/clock/format.ts';
 import { PlainList } from '#web/ui/PlainList.tsx';
 
 type LeftOutProps = {
@@ -17,10 +16,10 @@ export function LeftOut({ leftOut, several, busy, onPullIn }: LeftOutProps) {
   return (
     <Box sx={{ mt: 2 }}>
       <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
-        Waits, for want of time
+        What did not fit into your time
       </Typography>
       <PlainList>
-        {leftOut.map(({ steps: [first], name, instrumentName, moreMinutes, value, cost }) => (
+        {leftOut.map(({ steps: [first], name, instrumentName, moreMinutes, cost }) => (
           <Box
             component="li"
             key={first?.key}
@@ -40,7 +39,7 @@ export function LeftOut({ leftOut, several, busy, onPullIn }: LeftOutProps) {
               {cost && (
                 <Box component="span" sx={{ color: 'text.secondary' }}>
                   {' '}
-                  — if it waits: {cost} (weighs about {FORMAT.number(value)})
+                  — if it waits: {cost}
                 </Box>
               )}
             </Typography>
@@ -48,9 +47,9 @@ export function LeftOut({ leftOut, several, busy, onPullIn }: LeftOutProps) {
               color="inherit"
               disabled={busy}
               onClick={() => first && onPullIn(first.key)}
-              aria-label={`Pull in · ${duration(Math.max(1, Math.ceil(moreMinutes)))} more: ${name}`}
+              aria-label={`Do it too · ${duration(Math.max(1, Math.ceil(moreMinutes)))} more: ${name}`}
             >
-              Pull in · {duration(Math.max(1, Math.ceil(moreMinutes)))} more
+              Do it too · {duration(Math.max(1, Math.ceil(moreMinutes)))} more
             </Button>
           </Box>
         ))}

@@ -1,12 +1,13 @@
 import { Box, Button, Typography } from '@mui/material';
-import { duration } from '#core/explain/format.ts';
+import type { ReactNode } from 'react';
+import { aboutDuration } from '#core/explain/format.ts';
 import { countdown, isWaiting } from '#core/packup/run-progress.ts';
 import type { ShownStep } from '#contract/shown-run.ts';
+import { LookAnswers } from '#web/features/packup/parts/LookAnswers.tsx';
 import { PassCounter } from '#web/features/packup/parts/PassCounter.tsx';
-import { Caution } from '#web/ui/Caution.tsx';
+import { StepHow, StepReasons } from '#web/features/packup/parts/StepDetails.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
-import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { HANDS_WORDS } from '#web/ui/hands-words.ts';
 
 type StepAtHandProps = {
@@ -14,6 +15,8 @@ type StepAtHandProps = {
   /** The run holds several instruments, so the step says whose it is. */
   readonly several: boolean;
   readonly nowMs: number;
+  /** The part at hand, drawn. */
+  readonly drawing?: ReactNode;
   readonly onTick: () => void;
   readonly onSkip: () => void;
   readonly onNotNeeded: () => void;
@@ -21,100 +24,31 @@ type StepAtHandProps = {
   readonly onCount: (count: number) => void;
 };
 
-/** What the look may find, one tap each; what stops the item says so. */
-function LookAnswers({
-  look,
-  onAnswer,
-}: {
-  readonly look: NonNullable<ShownStep['look']>;
-  readonly onAnswer: (answer: string) => void;
-}) {
-  return look.answers.map(({ id, words, endsItem }) => (
-    <Button
-      key={id}
-      variant="outlined"
-      color="inherit"
-      onClick={() => onAnswer(id)}
-      sx={{ minHeight: 64, px: 3, borderWidth: 2, color: endsItem ? 'stop.ink' : 'text.primary' }}
-    >
-      {words}
-      {endsItem && ': to the bench'}
-    </Button>
-  ));
-}
+type ButtonsProps = Pick<StepAtHandProps, 'step' | 'nowMs' | 'onTick' | 'onSkip' | 'onNotNeeded' | 'onAnswer'>;
 
-/** The step to do now, large enough to read from a music stand. */
-export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, onAnswer, onCount }: StepAtHandProps) {
-  const {
-    heading,
-    how,
-    why,
-    harm,
-    cautions,
-    supplies,
-    hands,
-    must,
-    onlyIf,
-    repeats,
-    way,
-    wait,
-    waitsUntilMs,
-    count,
-    partName,
-    counted,
-    activeMinutes,
-    look,
-    instrumentName,
-  } = step;
+/** What can be said of the step, and the question it hangs on right above. */
+function Buttons({ step, nowMs, onTick, onSkip, onNotNeeded, onAnswer }: ButtonsProps) {
+  const { look, onlyIf, waitsUntilMs } = step;
   const waiting = isWaiting(step, nowMs);
-  const who = HANDS_WORDS[hands];
+  const question = look?.question ?? onlyIf;
+  const done = onlyIf ? 'Yes, and done' : 'Done';
   return (
-    <Compartment sx={{ display: 'flex', flexDirection: 'column' }}>
-      <Typography color="text.secondary">
-        {several && <strong>{instrumentName} · </strong>}
-        {partName} · about {duration(Math.max(1, activeMinutes))}
-        {who && ` · ${who}`}
-      </Typography>
-      {onlyIf && (
-        <Typography variant="h2" component="p" sx={{ mt: 1 }}>
-          {onlyIf}
+    <Box sx={{ mt: 2 }}>
+      {question && (
+        <Typography variant="h3" component="p" sx={{ mb: 1 }}>
+          {question}
         </Typography>
       )}
-      {look && (
-        <Typography variant="h2" component="p" sx={{ mt: 1 }}>
-          {look.question}
-        </Typography>
-      )}
-      <Typography variant="h1" component="h2" sx={{ mt: 0.5, fontSize: { xs: '1.375rem', sm: '1.75rem' } }}>
-        {heading}
-      </Typography>
-      {how && <Typography sx={{ mt: 1, maxWidth: '62ch' }}>{how}</Typography>}
-      {cautions.map((caution) => (
-        <Caution key={caution} sx={{ mt: 1 }}>
-          {caution}
-        </Caution>
-      ))}
-      {repeats && <PassCounter count={count ?? 1} repeats={repeats} made={counted} onCount={onCount} />}
-      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-        {why}
-        {harm && ` Left out: ${harm}.`}
-        {supplies.length > 0 && ` At hand: ${supplies.join(', ')}.`}
-      </Typography>
-      {way.length > 0 && <WhyFold lines={way} about={heading} label="Why this way" />}
-      {wait && (
-        <Typography sx={{ mt: 1 }}>
-          Then it waits about {duration(wait.minutes)} by itself: {wait.why}. Go on meanwhile.
-        </Typography>
-      )}
-      <Box sx={{ display: 'flex', gap: 1.5, mt: 2.5, flexWrap: 'wrap', alignItems: 'center' }}>
-        {look && <LookAnswers look={look} onAnswer={onAnswer} />}
-        {!look && (
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
+        {look ? (
+          <LookAnswers look={look} onAnswer={onAnswer} />
+        ) : (
           <BrassButton
             onClick={onTick}
             disabled={waiting}
             sx={{ minWidth: 180, minHeight: 64, flexGrow: { xs: 1, sm: 0 } }}
           >
-            {waiting ? `Waits ${countdown(waitsUntilMs ?? nowMs, nowMs)}` : 'Done'}
+            {waiting ? `Waits ${countdown(waitsUntilMs ?? nowMs, nowMs)}` : done}
           </BrassButton>
         )}
         {onlyIf && (
@@ -125,11 +59,33 @@ export function StepAtHand({ step, several, nowMs, onTick, onSkip, onNotNeeded, 
         <Button color="inherit" onClick={onSkip} sx={{ minHeight: 56 }}>
           Skip…
         </Button>
-        {must && (
-          <Typography variant="body2" color="text.secondary">
-            never left out without a reason
-          </Typography>
-        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** The step to do now, large enough to read from a music stand; the drawing is the hero of the card. */
+export function StepAtHand({ step, several, nowMs, drawing, onCount, ...said }: StepAtHandProps) {
+  const { heading, hands, repeats, count, partName, counted, activeMinutes, instrumentName } = step;
+  const who = HANDS_WORDS[hands];
+  return (
+    <Compartment sx={{ display: 'flex', flexDirection: 'column' }}>
+      <Typography color="text.secondary">
+        {several && <strong>{instrumentName} · </strong>}
+        {partName} · {aboutDuration(activeMinutes)}
+        {who && ` · ${who}`}
+      </Typography>
+      <Typography variant="h1" component="h2" sx={{ mt: 0.5, fontSize: { xs: '1.5rem', sm: '2rem' } }}>
+        {heading}
+      </Typography>
+      {drawing}
+      {repeats && <PassCounter count={count ?? 1} repeats={repeats} made={counted} onCount={onCount} />}
+      <Box sx={{ mt: 1 }}>
+        <StepHow step={step} large />
+      </Box>
+      <Buttons step={step} nowMs={nowMs} {...said} />
+      <Box sx={{ mt: 2 }}>
+        <StepReasons step={step} />
       </Box>
     </Compartment>
   );

@@ -8,7 +8,9 @@ import { LeftOut } from '#web/features/packup/parts/LeftOut.tsx';
 import { RunEnd } from '#web/features/packup/parts/RunEnd.tsx';
 import { SkipDialog } from '#web/features/packup/parts/SkipDialog.tsx';
 import { StepAtHand } from '#web/features/packup/parts/StepAtHand.tsx';
-import { StepList } from '#web/features/packup/parts/StepList.tsx';
+import { FinishSheet } from '#web/features/packup/parts/FinishSheet.tsx';
+import { StretchList } from '#web/features/packup/parts/StretchList.tsx';
+import { shownStretches, stretchAtHand, type ShownStretch } from '#web/features/packup/run-stretches.ts';
 import { MemoryRouter } from 'react-router';
 
 afterEach(cleanup);
@@ -113,6 +115,7 @@ describe('the step at hand', () => {
 
   test('what is done only if need be is settled by saying that it is not', () => {
     const said = show(step('oil', { onlyIf: 'Does it grate?' }));
+    expect(screen.getByText('Does it grate?')).toBeTruthy();
     tap('No, not needed');
     expect(said.onNotNeeded).toHaveBeenCalledTimes(1);
   });
@@ -131,27 +134,120 @@ describe('leaving a step out', () => {
   });
 });
 
-describe('the whole list', () => {
-  const show = (steps: readonly ShownStep[], readOnly = false) => {
-    const [onTick, onTakeBack] = [jest.fn(), jest.fn()];
-    const list = { atHandKey: keyOf('a'), several: false, nowMs: NOW, readOnly, onTick, onTakeBack };
-    render(<StepList steps={steps} {...list} />);
-    return { onTick, onTakeBack };
+const shown = (steps: readonly ShownStep[]) => shownStretches(steps, false, NOW);
+const logged = () => ({ onTick: jest.fn(), onUndo: jest.fn(), onSkip: jest.fn(), onAnswer: jest.fn() });
+
+describe('the stretches', () => {
+  const show = (steps: readonly ShownStep[], over: { readOnly?: boolean; byStretch?: boolean } = {}) => {
+    const stretches = shown(steps);
+    const [said, onDone] = [logged(), jest.fn<(one: ShownStretch) => void>()];
+    const { readOnly = false, byStretch = true } = over;
+    const list = { atHandKey: stretchAtHand(stretches)?.key ?? null, stepKey: null, nowMs: NOW, readOnly };
+    render(<StretchList stretches={stretches} {...list} {...said} {...(byStretch ? { onDone } : {})} />);
+    return { ...said, onDone };
   };
 
-  test('any open step is ticked out of order, any closed one taken back', () => {
-    const { onTick, onTakeBack } = show([step('a'), step('b'), step('c', { state: 'ticked' })]);
-    tap('Tick: Do b');
-    tap('Take back: Do c');
-    expect([onTick.mock.calls, onTakeBack.mock.calls]).toEqual([[[keyOf('b')]], [[keyOf('c')]]]);
+  test('one tap says that all of the open one is done; what is asked about and was not ticked was not needed', () => {
+    const { onDone } = show([step('a'), step('paper', { onlyIf: 'Is a pad wet?' })]);
+    tap(/^Done: /);
+    const [said] = onDone.mock.calls[0] ?? [];
+    expect(said?.toTick.map(({ key }) => key)).toEqual([keyOf('a')]);
+    expect(said?.notNeeded.map(({ key }) => key)).toEqual([keyOf('paper')]);
   });
 
-  test('a look is not ticked there, nor what nobody calls for; a finished run is only read', () => {
-    show([step('a'), step('look', { look }), step('mop', { called: 'no' })]);
-    expect(screen.queryAllByRole('button')).toEqual([]);
+  test('a step is ticked by itself, out of order, or taken back', () => {
+    const { onTick, onUndo } = show([step('a'), step('b'), step('c', { state: 'ticked' })]);
+    tap('Tick: Do b');
+    tap('Undo: Do c');
+    expect([onTick.mock.calls, onUndo.mock.calls]).toEqual([[[keyOf('b')]], [[keyOf('c')]]]);
+  });
+
+  test('a look is answered in its row and not ticked; where only looks are left no button says that it is done', () => {
+    const { onAnswer } = show([step('look', { look })]);
+    expect(screen.queryByRole('button', { name: /^Tick|^Done/ })).toBeNull();
+    tap('They move');
+    expect(onAnswer.mock.calls).toEqual([[keyOf('look'), 'move']]);
+  });
+
+  test('a heading opens into how it is done and what skipping costs', () => {
+    const { onSkip } = show([step('a', { how: 'Draw it gently.', harm: 'it stays wet' })]);
+    expect(screen.queryByText('Draw it gently.')).toBeNull();
+    tap(/^Do a/);
+    expect(screen.getByText('Draw it gently.')).toBeTruthy();
+    expect(screen.getByText(/If you skip this: it stays wet\./)).toBeTruthy();
+    tap('Skip: Do a');
+    expect(onSkip.mock.calls).toEqual([[keyOf('a')]]);
+  });
+
+  test('what waits says so and cannot be said to be done; a finished run is only read', () => {
+    show([step('a', { waitsUntilMs: NOW + 65_000 })]);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: /^Done/ }).disabled).toBe(true);
     cleanup();
-    show([step('b'), step('c', { state: 'ticked' })], true);
-    expect(screen.queryAllByRole('button')).toEqual([]);
+    show([step('b'), step('c', { state: 'ticked' })], { readOnly: true });
+    expect(screen.queryByRole('button', { name: /^Tick|^Undo|^Done/ })).toBeNull();
+  });
+
+  test('the one to go on with is the first that waits for nothing', () => {
+    const waiting = { ...step('a'), part: 'reed' as const, waitsUntilMs: NOW + 1 };
+    const stretches = shown([
+      waiting,
+      { ...waiting, key: keyOf('a2') },
+      step('b', { part: 'bell' }),
+      step('c', { part: 'bell' }),
+    ]);
+    expect(stretches.length).toBeGreaterThan(1);
+    expect(stretchAtHand(stretches)?.steps.map(({ key }) => key)).toContain(keyOf('b'));
+    expect(stretchAtHand(shown([step('a', { state: 'ticked' })]))).toBeNull();
+  });
+});
+
+describe('the finish sheet', () => {
+  const show = (steps: readonly ShownStep[]) => {
+    const log = {
+      answer: jest.fn(),
+      tick: jest.fn(),
+      skip: jest.fn(),
+      takeAllBack: jest.fn(),
+      finishWith: jest.fn(),
+      busy: false,
+    };
+    const run = { kind: 'after', parts: [{}], steps } as unknown as ShownRun;
+    render(<FinishSheet run={run} nowMs={NOW} log={log} onClose={() => undefined} />);
+    return log;
+  };
+
+  test('a look nobody made is noted as such, what was asked and not done as not needed', () => {
+    const log = show([step('look', { look, onlyLooks: true }), step('paper', { onlyIf: 'Is a pad wet?' })]);
+    tap('Finish and record it');
+    expect(log.finishWith.mock.calls).toEqual([
+      [{ notLooked: [keyOf('look')], notNeeded: [keyOf('paper')], leftOut: [], reason: null }],
+    ]);
+  });
+
+  test('what is open needs one reason, and the reason is the way to finish: there is no dead button', () => {
+    const log = show([step('a', { must: true }), step('b')]);
+    expect(screen.queryByRole('button', { name: 'Finish and record it' })).toBeNull();
+    tap(/^Not today/);
+    expect(log.finishWith.mock.calls).toEqual([
+      [{ notLooked: [], notNeeded: [], leftOut: [keyOf('a'), keyOf('b')], reason: 'not-today' }],
+    ]);
+  });
+
+  test('of what was said with the list, each can be left out after all, or all of it undone', () => {
+    const along = { state: 'ticked', along: 'list' } as const;
+    const log = show([step('a', along), step('b', along)]);
+    tap('Do b');
+    tap('Undo: tick them one by one');
+    expect(log.skip.mock.calls).toEqual([[keyOf('b'), 'no-time']]);
+    expect(log.takeAllBack.mock.calls).toEqual([[[keyOf('a'), keyOf('b')]]]);
+  });
+
+  test('a look that is handwork too can be said not to be done', () => {
+    const log = show([step('wash', { look })]);
+    tap('Not done');
+    tap('One is stuck: to the bench');
+    expect(log.skip.mock.calls).toEqual([[keyOf('wash'), 'no-time']]);
+    expect(log.answer.mock.calls).toEqual([[keyOf('wash'), 'stuck']]);
   });
 });
 
@@ -166,7 +262,7 @@ test('what waits for want of time is pulled in by its first step', () => {
     cost: 'it smells',
   };
   render(<LeftOut leftOut={[left]} several={false} busy={false} onPullIn={onPullIn} />);
-  tap('Pull in · 3 min more: Wash the swab');
+  tap('Do it too · 3 min more: Wash the swab');
   expect(onPullIn.mock.calls).toEqual([[keyOf('wash')]]);
 });
 

@@ -46,9 +46,9 @@ export function RecordList({ entries, busy, onCorrect, onTakeBack }: RecordListP
             color="inherit"
             disabled={busy}
             onClick={() => onTakeBack(entry)}
-            aria-label={`Take back: ${entry.words}, ${FORMAT.weekdayDate(entry.on)}`}
+            aria-label={`Undo: ${entry.words}, ${FORMAT.weekdayDate(entry.on)}`}
           >
-            Take back
+            Undo
           </Button>
         </PlainRow>
       ))}

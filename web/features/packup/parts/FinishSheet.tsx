@@ -1,0 +1,194 @@
+import { Box, Button, Chip, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
+import type { ReactNode } from 'react';
+import { counted } from '#core/explain/format.ts';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+import { isWaiting } from '#core/packup/run-progress.ts';
+import { SKIP_SETTLES, type SkipReason } from '#core/packup/run-event.ts';
+import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
+import { LookAnswers } from '#web/features/packup/parts/LookAnswers.tsx';
+import type { Ending, RunLog } from '#web/features/packup/run.actions.ts';
+import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+
+type FinishSheetProps = {
+  readonly run: ShownRun;
+  readonly nowMs: number;
+  readonly log: Pick<RunLog, 'answer' | 'tick' | 'skip' | 'takeAllBack' | 'finishWith' | 'busy'>;
+  readonly onClose: () => void;
+};
+
+/** Reasons that answer for whatever is still open. */
+const REASONS_TO_END = [
+  'no-time',
+  'not-today',
+  'no-supplies',
+  'done-already',
+  'my-own-way',
+] as const satisfies SkipReason[];
+
+function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <Box component="section" sx={{ mb: 2 }}>
+      <Typography variant="h3" sx={{ mb: 0.75 }}>
+        {title}
+      </Typography>
+      {children}
+    </Box>
+  );
+}
+
+const Chips = ({ children }: { readonly children: ReactNode }) => (
+  <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>{children}</Box>
+);
+
+/** What is open when somebody wants to finish, sorted by what there is to ask. */
+function openIn({ steps }: ShownRun) {
+  const open = steps.filter(({ state, called }) => state === 'open' && called === 'yes');
+  return {
+    looks: open.filter(({ look }) => look !== null),
+    asked: open.filter(({ look, onlyIf }) => look === null && onlyIf !== null),
+    rest: open.filter(({ look, onlyIf }) => look === null && onlyIf === null),
+  };
+}
+
+const keysOf = (steps: readonly ShownStep[]): RunStepKey[] => steps.map(({ key }) => key);
+
+/** A step as a chip: pressed it is one of those named above. */
+function StepChip({
+  step,
+  several,
+  pressed,
+  onPress,
+}: {
+  readonly step: ShownStep;
+  readonly several: boolean;
+  readonly pressed: boolean;
+  readonly onPress: () => void;
+}) {
+  return (
+    <Chip
+      label={`${several ? `${step.instrumentName}: ` : ''}${step.heading}`}
+      variant={pressed ? 'filled' : 'outlined'}
+      color={pressed ? 'primary' : 'default'}
+      onClick={onPress}
+      aria-pressed={pressed}
+      sx={{ height: 'auto', minHeight: 44, borderRadius: 2, '& .MuiChip-label': { whiteSpace: 'normal', py: 0.5 } }}
+    />
+  );
+}
+
+/** Ends a run: what nobody has said yet is asked here, each with a tap; nothing is counted as done that was not said. */
+export function FinishSheet({ run, nowMs, log, onClose }: FinishSheetProps) {
+  const { looks, asked, rest } = openIn(run);
+  const several = run.parts.length > 1;
+  const listed = run.steps.filter(({ along }) => along === 'list');
+  const leftOut = run.steps.filter(({ state, skipReason }) => state === 'skipped' && skipReason === 'no-time');
+  const end = (reason: SkipReason | null): Ending => ({
+    notLooked: keysOf(looks),
+    notNeeded: keysOf(asked),
+    leftOut: keysOf(rest),
+    reason,
+  });
+  const waiting = rest.filter((step) => isWaiting(step, nowMs));
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="finish-title">
+      <DialogTitle id="finish-title" variant="h2">
+        {run.kind === 'after' ? 'Finish packing up' : 'Finish'}
+      </DialogTitle>
+      <DialogContent>
+        {looks.length > 0 && (
+          <Part title="Did you look?">
+            {looks.map(({ key, instrumentName, heading, onlyLooks, look }) => (
+              <Box key={key} sx={{ mb: 1 }}>
+                <Typography variant="body2" sx={{ mb: 0.5 }}>
+                  {several && `${instrumentName}: `}
+                  {!onlyLooks && <strong>{heading}. </strong>}
+                  {look?.question}
+                </Typography>
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+                  {look && <LookAnswers look={look} onAnswer={(answer) => log.answer(key, answer)} />}
+                  {!onlyLooks && (
+                    <Button color="inherit" onClick={() => log.skip(key, 'no-time')} sx={{ minHeight: 52 }}>
+                      Not done
+                    </Button>
+                  )}
+                </Box>
+              </Box>
+            ))}
+            <Typography variant="body2" color="text.secondary">
+              Without an answer it is noted that nobody looked.
+            </Typography>
+          </Part>
+        )}
+        {asked.length > 0 && (
+          <Part title="Did you do any of these too?">
+            <Chips>
+              {asked.map((step) => (
+                <StepChip
+                  key={step.key}
+                  step={step}
+                  several={several}
+                  pressed={false}
+                  onPress={() => log.tick(step.key)}
+                />
+              ))}
+            </Chips>
+          </Part>
+        )}
+        {listed.length > 0 && (
+          <Part title="Was anything left out?">
+            <Chips>
+              {[...listed, ...leftOut].map((step) => (
+                <StepChip
+                  key={step.key}
+                  step={step}
+                  several={several}
+                  pressed={step.state === 'skipped'}
+                  onPress={() => (step.state === 'skipped' ? log.tick(step.key) : log.skip(step.key, 'no-time'))}
+                />
+              ))}
+            </Chips>
+            <Button color="inherit" onClick={() => log.takeAllBack(keysOf(listed))} sx={{ mt: 0.5, ml: -1 }}>
+              Undo: tick them one by one
+            </Button>
+          </Part>
+        )}
+        {rest.length > 0 && (
+          <Part title={`${counted(rest.length, 'step')} still open. Why?`}>
+            <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+              {rest.map(({ heading }) => heading).join(' · ')}
+              {waiting.length > 0 && ` (${counted(waiting.length, 'step')} still has to wait)`}
+            </Typography>
+            <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+              {REASONS_TO_END.map((reason) => (
+                <Button
+                  key={reason}
+                  variant="outlined"
+                  color="inherit"
+                  disabled={log.busy}
+                  onClick={() => log.finishWith(end(reason))}
+                  sx={{ minHeight: 52, justifyContent: 'space-between', textAlign: 'left' }}
+                >
+                  {SKIP_WORDS[reason]}
+                  <Box component="span" sx={{ fontWeight: 400 }}>
+                    {SKIP_SETTLES[reason] ? 'counts as done' : 'stays due'}
+                  </Box>
+                </Button>
+              ))}
+            </Box>
+          </Part>
+        )}
+      </DialogContent>
+      <DialogActions sx={{ justifyContent: 'space-between', px: 3, pb: 2 }}>
+        <Button color="inherit" onClick={onClose}>
+          Back
+        </Button>
+        {rest.length === 0 && (
+          <BrassButton disabled={log.busy} onClick={() => log.finishWith(end(null))}>
+            Finish and record it
+          </BrassButton>
+        )}
+      </DialogActions>
+    </Dialog>
+  );
+}

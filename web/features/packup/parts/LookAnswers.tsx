@@ -1,0 +1,25 @@
+import { Box, Button } from '@mui/material';
+import type { ShownStep } from '#contract/shown-run.ts';
+
+type LookAnswersProps = {
+  readonly look: NonNullable<ShownStep['look']>;
+  readonly onAnswer: (answer: string) => void;
+};
+
+/** What a look may find, one tap each; what stops the item says so. */
+export const LookAnswers = ({ look, onAnswer }: LookAnswersProps) => (
+  <Box role="group" aria-label={look.question} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+    {look.answers.map(({ id, words, endsItem }) => (
+      <Button
+        key={id}
+        variant="outlined"
+        color="inherit"
+        onClick={() => onAnswer(id)}
+        sx={{ minHeight: 52, px: 2, borderWidth: 2, color: endsItem ? 'stop.ink' : 'text.primary' }}
+      >
+        {words}
+        {endsItem && ': to the bench'}
+      </Button>
+    ))}
+  </Box>
+);

@@ -1,0 +1,47 @@
+import { Box, Typography } from '@mui/material';
+import { listed } from '#core/explain/format.ts';
+import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
+import { BoreStrip } from '#web/ui/BoreStrip.tsx';
+import { PlainList } from '#web/ui/PlainList.tsx';
+
+type StepDrawingProps = { readonly run: ShownRun; readonly steps: readonly ShownStep[] };
+
+/** How the open steps of a stretch are done, beside their list. */
+export const HowOf = ({ steps }: { readonly steps: readonly ShownStep[] }) => (
+  <PlainList gap={1}>
+    {steps
+      .filter(({ state, called }) => state === 'open' && called === 'yes')
+      .map(({ key, heading, how }) => (
+        <Typography component="li" variant="body2" key={key}>
+          <strong>{heading}.</strong> {how}
+        </Typography>
+      ))}
+  </PlainList>
+);
+
+/** The part at hand drawn large, with the way of the cloth where there is one; nothing for what has no place on the tube. */
+export function StepDrawing({ run, steps }: StepDrawingProps) {
+  const [first] = steps;
+  const part = run.parts.find(({ instrumentId }) => instrumentId === first?.instrumentId);
+  const thread = steps.find((step) => step.thread !== null)?.thread ?? null;
+  const wanted = [...steps.map((step) => step.part), ...(thread ? [thread.in, thread.out] : [])];
+  const focus = part?.strip.filter((segment) => wanted.includes(segment.part)) ?? [];
+  if (part === undefined || focus.length === 0) return null;
+  const names = focus.map(({ name }) => name.toLowerCase());
+  const way = thread
+    ? thread.in === thread.out
+      ? ', the cloth in and out the same way'
+      : ', the cloth’s way through it'
+    : '';
+  return (
+    <Box sx={{ my: 1, bgcolor: 'well.deep', borderRadius: 3, px: 1, py: 0.5 }}>
+      <BoreStrip
+        segments={part.strip}
+        activePart={first?.part ?? null}
+        thread={thread}
+        focus={focus.map((segment) => segment.part)}
+        label={`${part.name}: ${listed(names)}${way}`}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,20 @@
+import { useState } from 'react';
+import type { RunWay } from '#core/packup/run-way.ts';
+import { playerPaths, type RunWayRequest } from '#contract/players.ts';
+import type { RunView } from '#contract/packup.ts';
+import { useLog } from '#web/features/record/log.actions.ts';
+
+type Chosen = Pick<RunWayRequest, 'playerId' | 'way'>;
+
+/** How this run is gone through, and how a player says that they want another way from now on. */
+export function useRunWay({ way, playerId }: Pick<RunView, 'way' | 'playerId'>) {
+  const [chosen, setChosen] = useState<RunWay>(way);
+  const { log } = useLog<Chosen>({ path: playerPaths.runWays, about: () => 'everything' });
+  return {
+    way: chosen,
+    choose: (next: RunWay): void => {
+      setChosen(next);
+      log({ playerId, way: next });
+    },
+  };
+}
