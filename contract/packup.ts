@@ -23,7 +23,7 @@ import {
   type RunEventSaid,
 } from '#core/packup/run-event.ts';
 import type { KeptPlan } from '#core/packup/kept-plan.ts';
-import { RUN_WAYS } from '#core/packup/run-way.ts';
+import { RUN_WAYS } from '#core/players/run-way.ts';
 import { RUN_KINDS } from '#core/packup/run-log.ts';
 import { HANDS } from '#core/players/player.ts';
 import type { WallClock } from '#core/plays/play.ts';

@@ -1,5 +1,5 @@
 import { array, object, type InferType, type Schema } from 'yup';
-import { RUN_WAYS } from '#core/packup/run-way.ts';
+import { RUN_WAYS } from '#core/players/run-way.ts';
 import { SKILLS, STANDINGS } from '#core/players/player.ts';
 import type { ListedPlayer } from '#core/players/profile.ts';
 import { factRequest, playerId, visibleText, word } from '#contract/scalars.ts';

@@ -1,4 +1,4 @@
-import { object, type InferType, type Schema } from 'yup';
+import { array, object, type InferType, type Schema } from 'yup';
 import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
 import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES, type Play } from '#core/plays/play.ts';
 import {
@@ -11,7 +11,10 @@ import {
   playerId,
 } from '#contract/scalars.ts';
 
-export const playPaths = { log: '/api/plays' } as const;
+export const playPaths = { log: '/api/plays', evening: '/api/evenings' } as const;
+
+/** Instruments somebody may have played of an evening; more is a mistake. */
+export const MOST_PLAYS_AN_EVENING = 12;
 
 /** `POST /api/plays`: one spell of playing, ended by packing up. `now` is the player's wall clock. */
 export const logPlayRequest = factRequest({
@@ -25,6 +28,30 @@ export const logPlayRequest = factRequest({
   roomCelsius: amount().min(COLDEST_ROOM).max(WARMEST_ROOM).nullable().defined(),
 });
 export type LogPlayRequest = InferType<typeof logPlayRequest>;
+
+/**
+ * `POST /api/evenings`: what somebody played on several instruments, each a play of its own. All of them land or none,
+ * and taking the evening back takes them all back.
+ */
+export const logEveningRequest = factRequest({
+  playerId: playerId().required(),
+  endedOn: localDateText().required(),
+  endedAtMinute: minuteOfDay().nullable().defined(),
+  roomCelsius: amount().min(COLDEST_ROOM).max(WARMEST_ROOM).nullable().defined(),
+  plays: array(
+    object({
+      key: clientKey().required(),
+      instrumentId: instrumentId().required(),
+      minutes: amount().integer().min(LEAST_PLAY_MINUTES).max(MOST_PLAY_MINUTES).required(),
+    })
+      .exact()
+      .required(),
+  )
+    .min(1)
+    .max(MOST_PLAYS_AN_EVENING)
+    .required(),
+});
+export type LogEveningRequest = InferType<typeof logEveningRequest>;
 
 /** A play, as the core has it. */
 export const playView = object({

@@ -16,6 +16,7 @@ import { playerFact } from '#server/features/players/player.fact.ts';
 import { minderFact } from '#server/features/players/minder.fact.ts';
 import { profileFact } from '#server/features/players/profile.fact.ts';
 import { runWayFact } from '#server/features/players/run-way.fact.ts';
+import { eveningFact } from '#server/features/plays/evening.fact.ts';
 import { playFact } from '#server/features/plays/play.fact.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
@@ -30,6 +31,7 @@ export const FACTS = [
   buildFact,
   departureFact,
   playFact,
+  eveningFact,
   runFact,
   runEventFact,
   careFact,

@@ -4,7 +4,7 @@ import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { KIND_IDS, PART_IDS, type KindId } from '#core/instruments/kind.ts';
 import { keepPlan } from '#core/packup/kept-plan.ts';
 import { stretchesOf } from '#core/packup/stretches.ts';
-import { wayFor } from '#core/packup/run-way.ts';
+import { wayFor } from '#core/players/run-way.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { planOf, type Due } from '#core/testing/any-run.ts';
 

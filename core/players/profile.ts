@@ -1,4 +1,4 @@
-import type { RunWay } from '#core/packup/run-way.ts';
+import type { RunWay } from '#core/players/run-way.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 

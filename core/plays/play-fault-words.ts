@@ -17,5 +17,6 @@ export const PLAY_FAULTS = {
   'day-is-full': ({ alreadyMinutes }: { alreadyMinutes: number }) =>
     `That day already holds ${duration(alreadyMinutes)} on this instrument; a day has 24 h.`,
   'no-such-play': () => 'No such play of this instrument in the record.',
+  'played-twice-in-one': () => 'An instrument is in an evening once.',
   'played-on-another': () => 'It was played on another instrument. Take it back and log it there.',
 };

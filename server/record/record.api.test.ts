@@ -159,6 +159,20 @@ const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
     body: { playerId: 'kit', name: 'Kit', standing: 'pupil', does: [], now: NOW },
     otherwise: { playerId: 'ada', name: 'Kitty', standing: 'child', does: ['screws'] },
   }),
+  evening: () => {
+    const plays = [{ key: aKey(), instrumentId: 'other', minutes: 30 }];
+    return {
+      path: '/api/evenings',
+      body: { playerId: 'ada', endedOn: TODAY, endedAtMinute: 600, roomCelsius: null, plays, now: NOW },
+      otherwise: {
+        playerId: 'kit',
+        endedOn: dayBefore,
+        endedAtMinute: 601,
+        roomCelsius: 12,
+        plays: [{ key: aKey(), instrumentId: 'other', minutes: 31 }],
+      },
+    };
+  },
   'run-way': () => ({
     path: '/api/run-ways',
     body: { playerId: 'kit', way: 'stretches', now: NOW },

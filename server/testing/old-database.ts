@@ -30,7 +30,7 @@ export const ROWS_AFTER: Record<string, string> = {
   '0002_room_and_cloth': '',
   '0003_one_record': '',
   '0004_plan_and_log': '',
-  '0005_ways_and_minders': '',
+  '0005_ways_minders_evenings': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

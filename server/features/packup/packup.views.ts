@@ -12,7 +12,7 @@ import type { KeptPlan, KeptStep } from '#core/packup/kept-plan.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
 import { stepFor } from '#core/packup/plan-for-build.ts';
 import type { RunShare } from '#core/packup/run.ts';
-import { RUNS_GUIDED, wayFor, type RunWay } from '#core/packup/run-way.ts';
+import { RUNS_GUIDED, wayFor, type RunWay } from '#core/players/run-way.ts';
 import { handsForStep, type PlayerAbilities } from '#core/players/player.ts';
 import { condensate } from '#core/water/condensation.ts';
 import { passReasonWords } from '#core/water/water-words.ts';

@@ -1,7 +1,7 @@
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { alias, type SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import type { PlayerId } from '#core/instruments/instrument.ts';
-import type { RunWay } from '#core/packup/run-way.ts';
+import type { RunWay } from '#core/players/run-way.ts';
 import type { ListedPlayer } from '#core/players/profile.ts';
 import type { Db } from '#server/db/connection.ts';
 import { minders, players, profiles, runWays } from '#server/features/players/players.table.ts';

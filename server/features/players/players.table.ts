@@ -3,7 +3,7 @@ import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-cor
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { STANDINGS, type Skill } from '#core/players/player.ts';
 import { oneOf } from '#server/db/one-of.ts';
-import { RUN_WAYS } from '#core/packup/run-way.ts';
+import { RUN_WAYS } from '#core/players/run-way.ts';
 import { facts } from '#server/record/record.table.ts';
 
 /** That somebody is in the record; who they are and what they do is a profile, the latest counts. */

@@ -1,6 +1,6 @@
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed } from '#core/kernel/outcome.ts';
-import type { RunWay } from '#core/packup/run-way.ts';
+import type { RunWay } from '#core/players/run-way.ts';
 import { ofPlayer } from '#core/record/fact.ts';
 import { playerPaths, runWayRequest, type RunWayRequest } from '#contract/players.ts';
 import { notFound } from '#server/failure.ts';

@@ -18,8 +18,8 @@ const EVERY = 1_000_000;
 export type PlayBody = Omit<Play, 'key'>;
 
 /** A play may be written down where it fits the plays there are; a correction, where it fits all but the one it corrects. */
-function decide(
-  request: LogPlayRequest,
+export function judgedPlay(
+  request: Omit<LogPlayRequest, 'key' | 'now' | 'corrects'>,
   { now, corrects }: Deciding,
   { instruments, players, plays: played }: Services,
 ): Outcome<ToWrite<PlayBody>, Failure> {
@@ -67,7 +67,7 @@ export const playFact = defineFact<Services>()<PlayBody, LogPlayRequest>({
     path: playPaths.log,
     request: logPlayRequest,
     correctable: true,
-    decide,
+    decide: judgedPlay,
     answer: ({ key, body }) => ({ key, ...body }),
   },
 });

@@ -39,4 +39,25 @@ export const plays = sqliteTable(
     index('plays_of_instrument').on(table.instrumentId, table.counts, table.wallMinute, table.minutes),
   ],
 );
+/** What somebody played of an evening on several instruments: each is a play of its own that came with it. */
+export const evenings = sqliteTable('evenings', {
+  factId: integer('fact_id')
+    .primaryKey()
+    .references(() => facts.id),
+  playerId: text('player_id')
+    .$type<PlayerId>()
+    .notNull()
+    .references(() => players.id),
+  endedOn: text('ended_on').$type<LocalDate>().notNull(),
+  endedAtMinute: integer('ended_at_minute'),
+  roomCelsius: real('room_celsius'),
+  /** JSON array of the plays by key. */
+  plays: text({ mode: 'json' }).$type<readonly EveningPlayBody[]>().notNull(),
+});
+export type EveningPlayBody = {
+  readonly key: string;
+  readonly instrumentId: InstrumentId;
+  readonly minutes: number;
+};
+
 export type PlayRow = typeof plays.$inferSelect;

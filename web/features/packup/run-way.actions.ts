@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { RunWay } from '#core/packup/run-way.ts';
+import type { RunWay } from '#core/players/run-way.ts';
 import { playerPaths, type RunWayRequest } from '#contract/players.ts';
 import type { RunView } from '#contract/packup.ts';
 import { useLog } from '#web/features/record/log.actions.ts';

@@ -1,7 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import { aboutDuration, duration } from '#core/explain/format.ts';
 import { progressOf } from '#core/packup/run-progress.ts';
-import type { RunWay } from '#core/packup/run-way.ts';
+import type { RunWay } from '#core/players/run-way.ts';
 import type { ShownRun } from '#contract/shown-run.ts';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';

@@ -18,6 +18,17 @@ CREATE TABLE `run_ways` (
 );
 --> statement-breakpoint
 CREATE INDEX `run_ways_of_player` ON `run_ways` (`player_id`);--> statement-breakpoint
+CREATE TABLE `evenings` (
+	`fact_id` integer PRIMARY KEY NOT NULL,
+	`player_id` text NOT NULL,
+	`ended_on` text NOT NULL,
+	`ended_at_minute` integer,
+	`room_celsius` real,
+	`plays` text NOT NULL,
+	FOREIGN KEY (`fact_id`) REFERENCES `facts`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`player_id`) REFERENCES `players`(`id`) ON UPDATE no action ON DELETE no action
+);
+--> statement-breakpoint
 PRAGMA foreign_keys=OFF;--> statement-breakpoint
 CREATE TABLE `__new_run_events` (
 	`fact_id` integer PRIMARY KEY NOT NULL,

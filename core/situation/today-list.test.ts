@@ -1,0 +1,62 @@
+import { describe, expect, test } from '@jest/globals';
+import type { ItemClock } from '#core/care/care-clock.ts';
+import { PLAIN_FORMAT } from '#core/explain/format.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { todayList, type StandsToday } from '#core/situation/today-list.ts';
+import { wetWords } from '#core/situation/today-words.ts';
+
+const clock = (state: ItemClock['state'], load: number, rule = 'limb') =>
+  ({ state, load, because: [{ rule }] }) as unknown as ItemClock;
+const stands = (id: string, over: Partial<StandsToday> = {}): StandsToday => ({
+  id: id as InstrumentId,
+  openRunKey: null,
+  awaitsPackUp: false,
+  playedAt: null,
+  grams: 0,
+  leftForLater: [],
+  calling: [],
+  ...over,
+});
+const NOW = 10_000;
+const told = (...all: StandsToday[]) => todayList(all, NOW).lines.map(({ what, id }) => `${what} ${id}`);
+
+describe('today', () => {
+  test('is one list: a run, what stands wet longest, what comes first, what is furthest over', () => {
+    const wet = { awaitsPackUp: true };
+    expect(
+      told(
+        stands('due', { calling: [clock('overdue', 1.5), clock('soon', 0.9)] }),
+        stands('later', { calling: [clock('overdue', 4)] }),
+        stands('noticed', { calling: [clock('due', 1, 'noticed')], leftForLater: [clock('due', 1)] }),
+        stands('short', { ...wet, playedAt: NOW - 10 }),
+        stands('long', { ...wet, playedAt: NOW - 600 }),
+        stands('unknown', wet),
+        stands('running', { ...wet, openRunKey: 'r' }),
+      ),
+    ).toEqual([
+      'run running',
+      'wet unknown',
+      'wet long',
+      'wet short',
+      'first noticed',
+      'first noticed',
+      'due later',
+      'due due',
+    ]);
+  });
+
+  test('what has no line is fine, and nothing else is', () => {
+    const all = [stands('a', { calling: [clock('soon', 0.8)] }), stands('b', { awaitsPackUp: true })];
+    expect(todayList(all, NOW).fine).toEqual(['a']);
+    expect(todayList([], NOW)).toEqual({ lines: [], fine: [] });
+  });
+});
+
+test.each([
+  [null, 0, 'Not packed up since it was last played'],
+  [0, 1.6, 'Just played, about 1.6 g of water in it'],
+  [25, 0, 'Wet for 25 min'],
+  [130, 0, 'Wet for about 2 h'],
+  [1500, 0, 'Wet for a day'],
+  [4 * 1440, 0.4, 'Wet for 4 days, about 0.4 g of water in it'],
+])('%s minutes and %s g: %s', (minutes, grams, words) => expect(wetWords(minutes, grams, PLAIN_FORMAT)).toBe(words));

@@ -1,0 +1,62 @@
+import type { ItemClock } from '#core/care/care-clock.ts';
+import { isNoticed } from '#core/care/what-matters.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+
+/** How one instrument stands, as far as a day's list asks. */
+export type StandsToday = {
+  readonly id: InstrumentId;
+  readonly openRunKey: string | null;
+  readonly awaitsPackUp: boolean;
+  /** When the last play ended, wall minutes; null where only its day is known, or nothing was played. */
+  readonly playedAt: number | null;
+  /** Water left by it, g. */
+  readonly grams: number;
+  readonly leftForLater: readonly ItemClock[];
+  /** The periodic clocks that call, most pressing first. */
+  readonly calling: readonly ItemClock[];
+};
+
+/**
+ * A line of today's list: a run under way, an instrument that stands wet, what must happen before it is played again,
+ * what is due.
+ */
+export type TodayLine =
+  | { readonly what: 'run'; readonly id: InstrumentId; readonly runKey: string }
+  /** `wetMinutes` null: since a day whose hour nobody said. */
+  | { readonly what: 'wet'; readonly id: InstrumentId; readonly wetMinutes: number | null; readonly grams: number }
+  | { readonly what: 'first' | 'due'; readonly id: InstrumentId; readonly clock: ItemClock };
+
+export type Today = { readonly lines: readonly TodayLine[]; readonly fine: readonly InstrumentId[] };
+
+const isDue = ({ state }: ItemClock): boolean => state === 'overdue' || state === 'due' || state === 'waiting';
+const loadOf = ({ load }: ItemClock): number => load ?? 1;
+
+/**
+ * One ordered list over several instruments: runs under way, then what stands wet (the longest first), then what was
+ * noticed or left from packing up, then what is due, the furthest over first. What has no line is fine.
+ *
+ * @param now wall minute of the player's clock
+ */
+export function todayList(instruments: readonly StandsToday[], now: number): Today {
+  const runs = instruments.flatMap(({ id, openRunKey }): TodayLine[] =>
+    openRunKey === null ? [] : [{ what: 'run', id, runKey: openRunKey }],
+  );
+  const since = ({ playedAt }: StandsToday): number | null => (playedAt === null ? null : Math.max(0, now - playedAt));
+  const wet = instruments
+    .filter(({ awaitsPackUp, openRunKey }) => awaitsPackUp && openRunKey === null)
+    .toSorted((a, b) => (since(b) ?? Infinity) - (since(a) ?? Infinity) || b.grams - a.grams)
+    .map((one): TodayLine => ({ what: 'wet', id: one.id, wetMinutes: since(one), grams: one.grams }));
+  const first = instruments.flatMap(({ id, calling, leftForLater }) =>
+    [...calling.filter(isNoticed), ...leftForLater].map((clock): TodayLine => ({ what: 'first', id, clock })),
+  );
+  const due = instruments
+    .flatMap(({ id, calling }) =>
+      calling
+        .filter((clock) => isDue(clock) && !isNoticed(clock))
+        .map((clock) => ({ what: 'due' as const, id, clock })),
+    )
+    .toSorted((a, b) => loadOf(b.clock) - loadOf(a.clock));
+  const lines = [...runs, ...wet, ...first, ...due];
+  const named = new Set(lines.map(({ id }) => id));
+  return { lines, fine: instruments.map(({ id }) => id).filter((id) => !named.has(id)) };
+}

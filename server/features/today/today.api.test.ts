@@ -1,0 +1,127 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { instrumentPage } from '#contract/care.ts';
+import { todayPaths, todayView, type TodayView } from '#contract/today.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { aKey, furnish, NOW, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer();
+  await furnish(server);
+});
+afterEach(() => server.stop());
+
+const post = (path: string, body: object) =>
+  server
+    .api()
+    .post(path)
+    .send({ key: aKey(), now: NOW, ...body });
+const todayOf = async (playerId: string, atMinute = NOW.atMinute): Promise<TodayView> => {
+  const { body } = await server
+    .api()
+    .get(todayPaths.of(playerId, { on: TODAY as LocalDate, atMinute }))
+    .expect(200);
+  return todayView.validateSync(body, { strict: true });
+};
+const told = ({ lines }: TodayView) =>
+  lines.map(({ what, instrumentId, clock }) => `${what} ${instrumentId} ${clock?.itemId ?? ''}`.trim());
+const evening = (over: object = {}) => ({
+  playerId: 'ada',
+  endedOn: TODAY,
+  endedAtMinute: NOW.atMinute - 30,
+  roomCelsius: null,
+  plays: ['clarinet', 'trumpet'].map((instrumentId) => ({ key: aKey(), instrumentId, minutes: 50 })),
+  ...over,
+});
+const pageOf = async (id: string) =>
+  instrumentPage.validateSync((await server.api().get(`/api/care/${id}?today=${TODAY}`).expect(200)).body, {
+    strict: true,
+  });
+
+describe('today', () => {
+  test('an evening on two instruments lands in one go: both stand wet, first in the list, and one undo takes both', async () => {
+    const before = told(await todayOf('ada'));
+    const key = aKey();
+    await post('/api/evenings', { key, ...evening() }).expect(201);
+    const after = await todayOf('ada');
+    expect(told(after).slice(0, 2).toSorted()).toEqual(['wet clarinet', 'wet trumpet']);
+    expect(after.lines[0]?.words).toMatch(/^Wet for 30 min, about .* g of water in it$/);
+    expect(after.evening.map(({ awaitsPackUp }) => awaitsPackUp)).toEqual([true, true]);
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    expect(told(await todayOf('ada'))).toEqual(before);
+    expect((await pageOf('trumpet')).lastPlay).toBeNull();
+  });
+
+  test('each play of an evening is corrected by itself', async () => {
+    const said = evening();
+    await post('/api/evenings', said).expect(201);
+    const [play] = said.plays;
+    await post('/api/plays', {
+      ...playBody({ instrumentId: 'clarinet', minutes: 20, endedAtMinute: NOW.atMinute - 30, corrects: play?.key }),
+    }).expect(201);
+    expect((await pageOf('clarinet')).lastPlay?.minutes).toBe(20);
+    expect((await pageOf('trumpet')).lastPlay?.minutes).toBe(50);
+  });
+
+  test.each<[string, object, number]>([
+    [
+      'plays[1].instrumentId',
+      { plays: [1, 2].map(() => ({ key: aKey(), instrumentId: 'clarinet', minutes: 5 })) },
+      400,
+    ],
+    ['plays[0].instrumentId', { plays: [{ key: aKey(), instrumentId: 'kazoo', minutes: 5 }] }, 404],
+    ['plays[0].minutes', { plays: [{ key: aKey(), instrumentId: 'clarinet', minutes: 0 }] }, 400],
+    ['plays', { plays: [] }, 400],
+    ['plays[0].playerId', { playerId: 'nobody' }, 404],
+  ])('%s that cannot be refuses the whole evening', async (field, over, status) => {
+    const before = told(await todayOf('ada'));
+    const { body } = await post('/api/evenings', evening(over)).expect(status);
+    expect(body.errors.map((one: { field: string }) => one.field)).toContain(field);
+    expect(told(await todayOf('ada'))).toEqual(before);
+  });
+
+  test('a play that overlaps another keeps the other instrument’s out as well', async () => {
+    await post('/api/plays', playBody({ instrumentId: 'trumpet', endedAtMinute: NOW.atMinute - 40 })).expect(201);
+    const { body } = await post('/api/evenings', evening()).expect(409);
+    expect(body.errors[0].field).toBe('plays[1].minutes');
+    expect((await pageOf('clarinet')).lastPlay).toBeNull();
+  });
+
+  test('a child’s instruments stand on the list of whoever looks after them, under the child’s name', async () => {
+    const own = { id: 'small', name: 'Small clarinet', kind: 'clarinet', acquiredOn: '2024-01-10', today: TODAY };
+    const { build } = (await pageOf('clarinet')).instrument;
+    await server
+      .api()
+      .post('/api/instruments')
+      .send({ ...own, playerId: 'kit', build, cameNew: false })
+      .expect(201);
+    await post('/api/plays', playBody({ instrumentId: 'small', playerId: 'kit' })).expect(201);
+    expect(told(await todayOf('ada'))).not.toContain('wet small');
+    await post('/api/minders', { playerId: 'kit', minderId: 'ada' }).expect(201);
+    const line = (await todayOf('ada')).lines.find(({ instrumentId }) => instrumentId === 'small');
+    expect(line).toMatchObject({ what: 'wet', ownerName: 'Kit' });
+    const kits = await todayOf('kit');
+    expect([kits.instruments, kits.lines[0]?.ownerName]).toEqual([1, null]);
+    // What somebody has played is asked of them, not of who looks after them.
+    expect((await todayOf('ada')).evening.map(({ instrumentId }) => instrumentId)).not.toContain('small');
+  });
+
+  test('a run under way comes before everything else, and nobody is a 404', async () => {
+    await post('/api/evenings', evening()).expect(201);
+    await server
+      .api()
+      .post('/api/runs')
+      .send({
+        key: aKey(),
+        playerId: 'ada',
+        kind: 'after',
+        parts: [{ instrumentId: 'trumpet', playKey: null, itemIds: [] }],
+        minutesAtHand: null,
+        now: NOW,
+      })
+      .expect(201);
+    expect(told(await todayOf('ada')).slice(0, 2)).toEqual(['run trumpet', 'wet clarinet']);
+    await server.api().get(`/api/today?playerId=nobody&today=${TODAY}&atMinute=1`).expect(404);
+    await server.api().get(`/api/today?playerId=ada&today=${TODAY}&atMinute=1440`).expect(400);
+  });
+});

@@ -1,0 +1,106 @@
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { wallMinute, type WallClock } from '#core/plays/play.ts';
+import { usualEvening } from '#core/plays/usual-evening.ts';
+import { todayList, type StandsToday, type TodayLine } from '#core/situation/today-list.ts';
+import { wetWords } from '#core/situation/today-words.ts';
+import { condensate } from '#core/water/condensation.ts';
+import type { TodayLineView, TodayView } from '#contract/today.ts';
+import { clockView } from '#server/features/care/care.views.ts';
+import { notFound, type Failure } from '#server/failure.ts';
+import type { Reading } from '#server/readings.ts';
+import type { Services } from '#server/services.ts';
+import { inTurns } from '#server/turns.ts';
+
+type Read = { readonly reading: Reading; readonly stands: StandsToday };
+
+/** How an instrument stands by now, as far as today's list asks. */
+function standsToday({ instrument: { id }, facts, situation }: Reading, now: WallClock): StandsToday {
+  const { care, kind, conditions } = situation(now.on);
+  const lastPlay = care.awaitsPackUp ? facts.lastPlay() : null;
+  const roomCelsius = lastPlay?.roomCelsius ?? conditions.roomCelsius;
+  return {
+    id,
+    openRunKey: facts.openRunKey,
+    awaitsPackUp: care.awaitsPackUp,
+    playedAt: lastPlay?.endedAtMinute == null ? null : wallMinute(lastPlay.endedOn, lastPlay.endedAtMinute),
+    grams: lastPlay ? condensate(kind.water, lastPlay.minutes, roomCelsius) : 0,
+    leftForLater: care.leftForLater,
+    calling: care.calling,
+  };
+}
+
+function lineView(
+  { format }: Services,
+  line: TodayLine,
+  { instrument, player, situation }: Reading,
+  { on, me }: { readonly on: WallClock['on']; readonly me: PlayerId },
+): TodayLineView {
+  const { what, id: instrumentId } = line;
+  return {
+    what,
+    instrumentId,
+    name: instrument.name,
+    kind: instrument.kind,
+    playerId: player.id,
+    ownerName: player.id === me ? null : player.name,
+    words: what === 'wet' ? wetWords(line.wetMinutes, line.grams, format) : null,
+    runKey: what === 'run' ? line.runKey : null,
+    clock:
+      what === 'first' || what === 'due' ? clockView(line.clock, situation(on), { player, today: on, format }) : null,
+  };
+}
+
+/**
+ * What a player has to do today, in one order over their instruments and those of whom they look after, and what they
+ * have probably played this evening.
+ */
+export async function todayOf(
+  services: Services,
+  playerId: string,
+  now: WallClock,
+): Promise<Outcome<TodayView, Failure>> {
+  const { players, readings } = services;
+  const me = players.find(playerId);
+  if (!me) return fail(notFound('playerId', { code: 'no-such-player' }));
+  const minded = new Set(players.all().flatMap(({ id, minderId }) => (minderId === me.id ? [id] : [])));
+  const read = await inTurns(readings.onShelf(), (next): Read[] => {
+    const reading = next();
+    const owner = reading?.instrument.playerId;
+    if (reading === undefined || owner === undefined || reading.instrument.leftOn !== null) return [];
+    return owner === me.id || minded.has(owner) ? [{ reading, stands: standsToday(reading, now) }] : [];
+  });
+  const of = new Map(read.map(({ reading }) => [reading.instrument.id, reading]));
+  const { lines, fine } = todayList(
+    read.map(({ stands }) => stands),
+    wallMinute(now.on, now.atMinute),
+  );
+  const mine = read.filter(({ reading }) => reading.player.id === me.id);
+  const candidates = mine.map(({ reading: { instrument, facts, situation }, stands }) => ({
+    id: { instrument, awaitsPackUp: stands.awaitsPackUp },
+    plays: facts.plays,
+    usualMinutes: situation(now.on).plays.usualMinutes,
+  }));
+  return succeed({
+    lines: lines.flatMap((line) => {
+      const reading = of.get(line.id);
+      return reading ? [lineView(services, line, reading, { on: now.on, me: me.id })] : [];
+    }),
+    fine: fine.flatMap((id) => {
+      const reading = of.get(id);
+      if (reading === undefined) return [];
+      const { instrument, player } = reading;
+      const ownerName = player.id === me.id ? null : player.name;
+      return [{ instrumentId: id, name: instrument.name, kind: instrument.kind, playerId: player.id, ownerName }];
+    }),
+    instruments: read.length,
+    evening: usualEvening(candidates, now.on).map(({ id: { instrument, awaitsPackUp }, minutes, usual }) => ({
+      instrumentId: instrument.id,
+      name: instrument.name,
+      kind: instrument.kind,
+      minutes,
+      usual,
+      awaitsPackUp,
+    })),
+  });
+}
