@@ -243,11 +243,12 @@ export function checkRunEvent(run: RunNow, said: RunEventSaid): Outcome<RunEvent
   return fault === null ? succeed(said) : fail(fault);
 }
 
+const isTick = ({ kind }: RunEventSaid): boolean => kind === 'ticked' || kind === 'ticked-along';
+
 /** What this step cannot take: passes it has not, a tick where an answer is wanted, an answer it does not know. */
 function faultOnStep({ look, passes }: KeptStep, said: RunEventSaid): RunEventFault | null {
   if (said.kind === 'last-pass' && (!passes || said.count < 1)) return { code: 'no-passes', stepKey: said.stepKey };
-  const isTick = said.kind === 'ticked' || said.kind === 'ticked-along';
-  if (isTick && look) return { code: 'answer-wanted', question: look.question };
+  if (isTick(said) && look) return { code: 'answer-wanted', question: look.question };
   if (said.kind === 'not-looked' && !look) return { code: 'no-look' };
   if (said.kind !== 'answered') return null;
   const allowed = look?.answers.map(({ id }) => id) ?? [];

@@ -60,11 +60,11 @@ describe('care', () => {
     await page.keyboard.press('Enter');
     await tap(page, 'Dust under the rods', 'menuitem');
     await sees(page, 'noticed · lower joint');
-    await tap(page, 'Change how it is built');
+    await tap(page, 'Edit the build');
     await tap(page, 'What is the body made of?', 'combobox');
     await press(page, 'Plastic');
     await page.waitForSelector('[role="listbox"]', { hidden: true });
-    await tap(page, 'Keep it so');
+    await tap(page, 'Save');
     await sees(page, 'Closed');
     await sees(page, 'Oil the bore.');
     await tap(page, 'Undo');

@@ -60,7 +60,7 @@ describe('by mouse', () => {
     const learned = await careOf('ife-clarinet');
     expect(learned.wetness?.taps).toBe(1);
     expect(learned.wetness?.factor).toBeGreaterThan(1);
-    await tap(page, 'To Now', 'link');
+    await tap(page, 'Back to Now', 'link');
     await sees(page, 'Ready to play.');
   }, 90_000);
 

@@ -28,7 +28,7 @@ export const router = createBrowserRouter([
       { path: '/', element: <Home /> },
       {
         path: '/now',
-        lazy: async () => ({ Component: (await import('#web/features/now/NowAllPage.tsx')).NowAllPage }),
+        lazy: async () => ({ Component: (await import('#web/features/now/TodayPage.tsx')).TodayPage }),
       },
       {
         path: '/now/:instrumentId',

@@ -113,6 +113,23 @@ function Thread({ placed, thread }: { readonly placed: readonly PlacedSegment[];
   );
 }
 
+/** How high a strip may be; one drawn large is cut off at its sides. */
+const sizeOf = (upright: boolean, large: boolean) => ({
+  maxHeight: upright ? '62vh' : large ? 260 : 190,
+  overflow: large ? 'hidden' : 'visible',
+});
+
+/** The part of the strip that is drawn large, as a view box. */
+function boxAround(
+  near: readonly PlacedSegment[],
+  length: number,
+  [above, below]: readonly [above: number, below: number],
+): string {
+  const from = Math.max(-6, Math.min(...near.map(({ x }) => x)) - FOCUS_MARGIN);
+  const to = Math.min(length + 6, Math.max(...near.map(({ x, width }) => x + width)) + FOCUS_MARGIN);
+  return `${from} ${-above} ${to - from} ${above + below}`;
+}
+
 /**
  * An instrument unrolled as one long tube from the mouth end to the bell: parts in true order, water where it
  * gathers, the swab's way as a thread, due work pinned to the part it concerns. Upright, it is turned a quarter so
@@ -137,12 +154,10 @@ export function BoreStrip({
   const above = Math.max(pinned, sideTubes > 0 ? sideTubes + (upright ? 150 : 26) : 0);
   const below = upright ? widest + 240 : widest + 26;
   const near = placed.filter(({ part }) => focus.includes(part));
-  const from = Math.max(-6, Math.min(...near.map(({ x }) => x)) - FOCUS_MARGIN);
-  const to = Math.min(length + 6, Math.max(...near.map(({ x, width }) => x + width)) + FOCUS_MARGIN);
   const whole = upright
     ? `${-below} -6 ${above + below} ${length + 12}`
     : `-6 ${-above} ${length + 12} ${above + below}`;
-  const box = near.length > 0 && !upright ? `${from} ${-above} ${to - from} ${above + below}` : whole;
+  const box = near.length > 0 && !upright ? boxAround(near, length, [above, below]) : whole;
   return (
     <Box
       component="svg"
@@ -151,9 +166,8 @@ export function BoreStrip({
       viewBox={box}
       sx={{
         width: '100%',
-        maxHeight: upright ? '62vh' : near.length > 0 ? 260 : 190,
         display: 'block',
-        overflow: near.length > 0 ? 'hidden' : 'visible',
+        ...sizeOf(upright, near.length > 0),
       }}
     >
       <g transform={upright ? 'rotate(90)' : undefined}>

@@ -4,7 +4,7 @@ type MinutesAtHandProps = { readonly value: number | null; readonly onChange: (m
 
 const ALL = 'all';
 const OPTIONS = [
-  { value: ALL, words: 'All it takes' },
+  { value: ALL, words: 'No hurry' },
   ...[3, 4, 6, 10].map((minutes) => ({ value: String(minutes), words: `${minutes} min` })),
 ] as const;
 

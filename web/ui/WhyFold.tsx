@@ -13,51 +13,87 @@ type WhyFoldProps = {
   /** What the reasons are of, on the same line. */ readonly children?: ReactNode;
 };
 
-/** The reasons of a number, folded: each line says what kind of knowledge it rests on. Composes none itself. */
-export function WhyFold({ lines, about, label = 'Why', children }: WhyFoldProps) {
+type WhyButtonProps = Pick<WhyFoldProps, 'about' | 'label'> & {
+  readonly open: boolean;
+  readonly controls: string;
+  readonly onToggle: () => void;
+};
+
+const WhyButton = ({ about, label = 'Why', open, controls, onToggle }: WhyButtonProps) => (
+  <Button
+    size="small"
+    color="inherit"
+    onClick={onToggle}
+    aria-expanded={open}
+    aria-controls={controls}
+    aria-label={`${label}: ${about}`}
+    sx={{
+      px: 1,
+      py: 0,
+      minWidth: 44,
+      minHeight: 32,
+      verticalAlign: 'baseline',
+      textDecoration: 'underline',
+      textUnderlineOffset: 3,
+      fontSize: '0.9375rem',
+      color: 'text.secondary',
+    }}
+  >
+    {label}
+  </Button>
+);
+
+const WhyLines = ({ lines }: Pick<WhyFoldProps, 'lines'>) => (
+  <PlainList gap={0.75} sx={{ mt: 0.5, mb: 1 }}>
+    {lines.map(({ rule, text, mark }, index) => (
+      <Typography
+        component="li"
+        variant="body2"
+        key={`${rule}-${index}`}
+        sx={{ borderLeft: '3px solid', borderColor: 'divider', pl: 1.25 }}
+      >
+        {text}{' '}
+        <Box component="span" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>
+          — {MARK_WORDS[mark]}
+        </Box>
+      </Typography>
+    ))}
+  </PlainList>
+);
+
+/** The button of a fold and the fold itself, for a row that has a place for each: the fold lies under the whole row. */
+export function useWhyFold({ lines, about, label }: Omit<WhyFoldProps, 'children'>): {
+  readonly button: ReactNode;
+  readonly fold: ReactNode;
+} {
   const [open, setOpen] = useState(false);
   const id = useId();
+  return {
+    button: (
+      <WhyButton
+        about={about}
+        {...(label === undefined ? {} : { label })}
+        open={open}
+        controls={id}
+        onToggle={() => setOpen(!open)}
+      />
+    ),
+    fold: (
+      <Collapse in={open} id={id} unmountOnExit sx={{ gridColumn: '1 / -1' }}>
+        <WhyLines lines={lines} />
+      </Collapse>
+    ),
+  };
+}
+
+/** The reasons of a number, folded: each line says what kind of knowledge it rests on. Composes none itself. */
+export function WhyFold({ children, ...why }: WhyFoldProps) {
+  const { button, fold } = useWhyFold(why);
   return (
     <Box>
       {children}
-      <Button
-        size="small"
-        color="inherit"
-        onClick={() => setOpen(!open)}
-        aria-expanded={open}
-        aria-controls={id}
-        aria-label={`${label}: ${about}`}
-        sx={{
-          px: 1,
-          py: 0,
-          minWidth: 44,
-          minHeight: 32,
-          verticalAlign: 'baseline',
-          textDecoration: 'underline',
-          textUnderlineOffset: 3,
-          fontSize: '0.9375rem',
-          color: 'text.secondary',
-        }}
-      >
-        {label}
-      </Button>
-      <Collapse in={open} id={id} unmountOnExit>
-        <PlainList gap={0.75} sx={{ mt: 0.5, mb: 1 }}>
-          {lines.map(({ rule, text, mark }, index) => (
-            <Typography
-              component="li"
-              variant="body2"
-              key={`${rule}-${index}`}
-              sx={{ borderLeft: '3px solid', borderColor: 'divider', pl: 1.25 }}
-            >
-              {text}{' '}
-              <Box component="span" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>
-                — {MARK_WORDS[mark]}
-              </Box>
-            </Typography>
-          ))}
-        </PlainList>
-      </Collapse>
+      {button}
+      {fold}
     </Box>
   );
 }

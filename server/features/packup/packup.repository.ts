@@ -1,5 +1,4 @@
-import { and, asc, desc, eq, lt, sql } from 'drizzle-orm';
-import type { KindId } from '#core/instruments/kind.ts';
+import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { LoggedRunEvent } from '#core/packup/run-event.ts';
 import type { RunShare } from '#core/packup/run.ts';
 import { instant } from '#core/time/instant.ts';
@@ -12,7 +11,7 @@ import {
   standingPlay,
   versionOfPlay,
 } from '#server/features/packup/last-passes.repository.ts';
-import { instruments } from '#server/features/instruments/instruments.table.ts';
+import { createEarlierRuns } from '#server/features/packup/earlier-runs.repository.ts';
 import { runEvents, runs, runShares } from '#server/features/packup/packup.table.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
 import { facts } from '#server/record/record.table.ts';
@@ -75,25 +74,6 @@ export function createPackupRepository(db: Db) {
     .where(and(eq(runEvents.runId, sql.placeholder('runId')), eq(facts.counts, true)))
     .orderBy(asc(runEvents.factId))
     .prepare();
-  /** Finished runs of one sort by a player on instruments of theirs of one kind, before a run; no more than asked for. */
-  const onKind = db
-    .selectDistinct({ id: runs.factId })
-    .from(instruments)
-    .innerJoin(runShares, eq(runShares.instrumentId, instruments.id))
-    .innerJoin(runs, eq(runs.factId, runShares.runId))
-    .innerJoin(facts, and(eq(facts.id, runs.factId), eq(facts.counts, true)))
-    .where(
-      and(
-        eq(instruments.kind, sql.placeholder('instrumentKind')),
-        eq(instruments.playerId, sql.placeholder('playerId')),
-        eq(runs.playerId, sql.placeholder('playerId')),
-        eq(runs.kind, sql.placeholder('runKind')),
-        eq(runs.finished, true),
-        lt(runs.factId, sql.placeholder('before')),
-      ),
-    )
-    .limit(sql.placeholder('limit'))
-    .prepare();
   const keys = db
     .select({ key: facts.key })
     .from(runs)
@@ -119,9 +99,7 @@ export function createPackupRepository(db: Db) {
     newestFinished: (instrumentId: string, limit: number): (RecordedRun & { readonly alone: boolean })[] =>
       finishedRuns.all({ instrumentId, limit }).map((row) => ({ ...runOf(row), alone: row.alone === 1 })),
 
-    /** How many runs like this one its player had finished on a kind of instrument before it; not counted beyond `limit`. */
-    earlierOn: ({ id, playerId, kind }: RecordedRun, instrumentKind: KindId, limit: number): number =>
-      onKind.all({ before: id, playerId, runKind: kind, instrumentKind, limit }).length,
+    earlierOn: createEarlierRuns(db),
 
     /** The instruments of a run, each with its play as that stands. */
     shares: (runId: number): RunShare[] =>

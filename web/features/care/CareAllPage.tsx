@@ -13,7 +13,7 @@ import { Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { Silhouette } from '#web/ui/Silhouette.tsx';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
-import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { useWhyFold } from '#web/ui/WhyFold.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 
 type Row = { readonly place: CareOverview[number]; readonly clock: CareOverview[number]['calling'][number] };
@@ -28,6 +28,7 @@ const GROUPS = [
 function CallingRow({ place, clock }: Row) {
   const { name, gauge, hands, because, partName, atBench } = clock;
   const handsWords = atBench ? null : HANDS_WORDS[hands];
+  const why = useWhyFold({ lines: because, about: `${name} of ${place.name}, ${gauge.words}` });
   return (
     <PlainRow
       sx={{
@@ -47,24 +48,22 @@ function CallingRow({ place, clock }: Row) {
             {place.name}
           </Box>
         </Typography>
-        <WhyFold lines={because} about={`${name} of ${place.name}, ${gauge.words}`}>
-          <Typography
-            component="span"
-            variant="body2"
-            sx={{ color: gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary' }}
-          >
-            {gauge.words} · {partName.toLowerCase()}
-            {handsWords && ` · ${handsWords}`}
-          </Typography>
-        </WhyFold>
+        <Typography variant="body2" sx={{ color: gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary' }}>
+          {gauge.words} · {partName.toLowerCase()}
+          {handsWords && ` · ${handsWords}`}
+        </Typography>
       </Box>
-      <Button
-        color="inherit"
-        {...{ component: Link, to: `/care/${place.instrumentId}` }}
-        aria-label={`Open ${place.name}: ${name}`}
-      >
-        Open
-      </Button>
+      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+        {why.button}
+        <Button
+          color="inherit"
+          {...{ component: Link, to: `/care/${place.instrumentId}` }}
+          aria-label={`Open ${place.name}: ${name}`}
+        >
+          Open
+        </Button>
+      </Box>
+      {why.fold}
     </PlainRow>
   );
 }
@@ -101,7 +100,7 @@ function Loaded({ overview }: { readonly overview: CareOverview }) {
       </Box>
       {rows.length === 0 && (
         <Compartment>
-          <Typography>Nothing calls. Everything periodic is fresh.</Typography>
+          <Typography>Nothing is due. All regular care is done.</Typography>
         </Compartment>
       )}
       {GROUPS.map(({ title, states }) => {

@@ -74,9 +74,7 @@ function RecordOf({ instrumentId }: { readonly instrumentId: InstrumentId }) {
             entries={entries}
             busy={busy}
             onCorrect={setWrong}
-            onTakeBack={({ key, words }) =>
-              withdraw(key, 'everything', () => notice({ text: `Taken back: ${words}.` }))
-            }
+            onTakeBack={({ key, words }) => withdraw(key, 'everything', () => notice({ text: `Undone: ${words}.` }))}
           />
         )}
       </QueryView>
@@ -93,12 +91,12 @@ function EditBuild({ instrument }: { readonly instrument: InstrumentPage['instru
   const save = (build: Record<string, string>) =>
     revise.log(
       { instrumentId: instrument.id, build },
-      { said: 'The build is kept; its care follows.', onLogged: () => setOpen(false) },
+      { said: 'The build is saved. Its care follows it.', onLogged: () => setOpen(false) },
     );
   return (
     <>
       <Button color="inherit" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {open ? 'Leave it as it is' : 'Change how it is built'}
+        {open ? 'Close' : 'Edit the build'}
       </Button>
       {open && kind && <BuildForm kind={kind} build={instrument.build} busy={revise.busy} onSave={save} />}
     </>

@@ -77,7 +77,7 @@ export type CareActions = ReturnType<typeof useCareActions>;
 /** From here on nothing is known any more of how wet its player blows it. */
 export function useForgetWetness(instrumentId: InstrumentId) {
   const { log, busy } = useLog({ path: carePaths.wetnessResets, about: aboutIt });
-  return { busy, forget: () => log({ instrumentId }, { said: 'Forgotten; the rule of thumb again.' }) };
+  return { busy, forget: () => log({ instrumentId }, { said: 'Forgotten. The rule of thumb counts again.' }) };
 }
 
 /** When each item was last done, as far as anybody remembers: all of it in one entry, or nothing. */

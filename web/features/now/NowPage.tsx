@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import type { CareItemId } from '#core/book/care-ids.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { InstrumentPage } from '#contract/care.ts';
 import { duration, listed } from '#core/explain/format.ts';
 import { FORMAT } from '#web/clock/format.ts';
@@ -175,7 +176,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           </Button>
         }
       >
-        {pressing.length === 0 && <Typography>Nothing is due. Everything periodic is fresh.</Typography>}
+        {pressing.length === 0 && <Typography>Nothing is due. All regular care is done.</Typography>}
         <PlainList>
           {pressing.slice(0, shown).map((clock) => (
             <CareRow key={clock.itemId} clock={clock} today={today} actions={care} />
@@ -214,9 +215,11 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
   );
 }
 
+/** Now, for the instrument the address names. */
+export const NowPage = () => <NowOf instrumentId={useInstrumentId()} />;
+
 /** Now, for one instrument: the next action, and what calls for attention. */
-export function NowPage() {
-  const instrumentId = useInstrumentId();
+export function NowOf({ instrumentId }: { readonly instrumentId: InstrumentId }) {
   const query = useQuery(careQueries.page(instrumentId, useToday()));
   return (
     <QueryView query={query} height={560} missing={NOT_ON_THIS_SHELF}>

@@ -41,6 +41,11 @@ export function useHeldUp(): number {
   return heldUp ? unsent.length : 0;
 }
 
+const tickedAlong = (keys: readonly RunStepKey[], along: SaidAlong): RunEventSaid[] =>
+  keys.map((stepKey) => ({ kind: 'ticked-along', stepKey, along }));
+const skipped = (keys: readonly RunStepKey[], reason: SkipReason): RunEventSaid[] =>
+  keys.map((stepKey) => ({ kind: 'skipped', stepKey, reason }));
+
 /** Says what happens in a run: it shows at once and is sent behind. What cannot be is not said at all. */
 export function useRunLog(view: RunView, run: ShownRun) {
   const notice = useNotice();
@@ -65,10 +70,6 @@ export function useRunLog(view: RunView, run: ShownRun) {
     void runSender.flush();
   };
   const say = (said: RunEventSaid): void => sayAll([said]);
-  const tickedAlong = (keys: readonly RunStepKey[], along: SaidAlong): RunEventSaid[] =>
-    keys.map((stepKey) => ({ kind: 'ticked-along', stepKey, along }));
-  const skipped = (keys: readonly RunStepKey[], reason: SkipReason): RunEventSaid[] =>
-    keys.map((stepKey) => ({ kind: 'skipped', stepKey, reason }));
   const undoFinish = (): void => {
     const { finishKey } = run;
     if (finishKey === null) return;

@@ -3,6 +3,12 @@ import { countdown, isWaiting } from '#core/packup/run-progress.ts';
 import type { ShownStep } from '#contract/shown-run.ts';
 import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
 
+const skippedWords = ({ skipReason }: ShownStep): string =>
+  skipReason === null ? 'skipped' : `skipped: ${SKIP_WORDS[skipReason].toLowerCase()}`;
+
+const answerWords = ({ look, answer }: ShownStep): string | null =>
+  look?.answers.find(({ id }) => id === answer)?.words ?? null;
+
 /** Why a step is as it is, where that needs words: not called for, waiting, skipped, what a look has found. */
 export function stateWords(step: ShownStep, nowMs: number): string | null {
   if (step.called === 'no') return 'not needed';
@@ -10,9 +16,8 @@ export function stateWords(step: ShownStep, nowMs: number): string | null {
   if (step.called === 'undecided')
     return step.unless.length > 0 ? 'another step does it too' : 'only if the look says so';
   if (wasNotLooked(step)) return 'not looked';
-  if (step.look && step.answer !== null) return step.look.answers.find(({ id }) => id === step.answer)?.words ?? null;
-  if (step.state === 'skipped')
-    return step.skipReason ? `skipped: ${SKIP_WORDS[step.skipReason].toLowerCase()}` : 'skipped';
+  if (step.look && step.answer !== null) return answerWords(step);
+  if (step.state === 'skipped') return skippedWords(step);
   if (isWaiting(step, nowMs) && step.waitsUntilMs !== null) return `waits ${countdown(step.waitsUntilMs, nowMs)}`;
   return null;
 }

@@ -1,9 +1,10 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Player } from '#core/players/profile.ts';
+import type { ListedPlayer } from '#core/players/profile.ts';
+import { MinderChoice } from '#web/features/players/parts/MinderChoice.tsx';
 import { PlayerForm, type PlayerEntry } from '#web/features/players/parts/PlayerForm.tsx';
-import { useAddPlayer, useLogProfile } from '#web/features/players/players.actions.ts';
+import { useAddPlayer, useLogMinder, useLogProfile } from '#web/features/players/players.actions.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { choosePlayer } from '#web/session/current-player.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
@@ -11,11 +12,12 @@ import { useNotice } from '#web/ui/Notice.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 
-function Person({ player }: { readonly player: Player }) {
+function Person({ player, people }: { readonly player: ListedPlayer; readonly people: readonly ListedPlayer[] }) {
   const [open, setOpen] = useState(false);
   const profile = useLogProfile();
+  const minder = useLogMinder();
   const keep = (entry: PlayerEntry) =>
-    profile.log({ playerId: player.id, ...entry }, { said: `${entry.name} is kept.`, onLogged: () => setOpen(false) });
+    profile.log({ playerId: player.id, ...entry }, { said: `${entry.name} is saved.`, onLogged: () => setOpen(false) });
   return (
     <PlainRow sx={{ py: 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2 }}>
@@ -23,12 +25,26 @@ function Person({ player }: { readonly player: Player }) {
         <Button
           color="inherit"
           aria-expanded={open}
-          aria-label={`Change ${player.name}`}
+          aria-label={`${open ? 'Close' : 'Edit'}: ${player.name}`}
           onClick={() => setOpen(!open)}
         >
-          {open ? 'Leave it' : 'Change'}
+          {open ? 'Close' : 'Edit'}
         </Button>
       </Box>
+      {open && player.standing !== 'grown-up' && (
+        <Box sx={{ my: 1.5 }}>
+          <MinderChoice
+            player={player}
+            people={people}
+            onChoose={(minderId) =>
+              minder.log(
+                { playerId: player.id, minderId },
+                { said: `${player.name}: noted who looks after the instruments.` },
+              )
+            }
+          />
+        </Box>
+      )}
       {open && <PlayerForm known={player} busy={profile.busy} problem={profile.problem} onSave={keep} />}
     </PlainRow>
   );
@@ -49,7 +65,7 @@ export function PlayersPage() {
             <Compartment>
               <PlainList>
                 {people.map((player) => (
-                  <Person key={player.id} player={player} />
+                  <Person key={player.id} player={player} people={people} />
                 ))}
               </PlainList>
             </Compartment>

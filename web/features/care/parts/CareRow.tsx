@@ -7,7 +7,7 @@ import type { CareClockView } from '#contract/care.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { HANDS_WORDS } from '#web/ui/hands-words.ts';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
-import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { useWhyFold } from '#web/ui/WhyFold.tsx';
 import { PlainRow } from '#web/ui/PlainList.tsx';
 import { Icon } from '#web/ui/Icon.tsx';
 
@@ -113,6 +113,7 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
   const stoppered = hands === 'bench' || gauge.state === 'waiting';
   const handsWords = atBench ? null : HANDS_WORDS[hands];
   const standing = postponedUntil ? `waits until ${FORMAT.weekdayDate(postponedUntil)}` : gauge.words;
+  const why = useWhyFold({ lines: because, about: `${name}, ${standing}` });
   return (
     <PlainRow
       sx={{
@@ -126,16 +127,10 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
       <TubeGauge gauge={gauge} atBench={stoppered} />
       <Box sx={{ minWidth: 0 }}>
         <Typography sx={{ fontWeight: 650, lineHeight: 1.25 }}>{name}</Typography>
-        <WhyFold lines={because} about={`${name}, ${standing}`}>
-          <Typography
-            component="span"
-            variant="body2"
-            sx={{ color: gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary' }}
-          >
-            {standing} · {partName.toLowerCase()}
-            {handsWords && ` · ${handsWords}`}
-          </Typography>
-        </WhyFold>
+        <Typography variant="body2" sx={{ color: gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary' }}>
+          {standing} · {partName.toLowerCase()}
+          {handsWords && ` · ${handsWords}`}
+        </Typography>
       </Box>
       <Box
         sx={{
@@ -146,11 +141,13 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
           gridRow: { xs: 2, sm: 1 },
         }}
       >
+        {why.button}
         <Buttons clock={clock} actions={actions} />
       </Box>
       <Box sx={{ gridColumn: { xs: '3', sm: '4' }, gridRow: 1 }}>
         {!(sign !== null && gauge.state === 'as-seen') && <MoreMenu clock={clock} today={today} actions={actions} />}
       </Box>
+      {why.fold}
     </PlainRow>
   );
 }

@@ -1,5 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
+import { listed } from '#core/explain/format.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { ConditionsPage, ConditionView } from '#contract/conditions.ts';
 import { FORMAT } from '#web/clock/format.ts';
@@ -72,6 +73,14 @@ function One({
   );
 }
 
+/** What can change what is due for a while, by the names of what is offered. */
+function offersWords({ offers }: ConditionsPage): string {
+  const names = listed(offers.map(({ name }) => name.toLowerCase()));
+  return offers.length === 0
+    ? 'Nothing changes what is due for a while.'
+    : `What changes for a while, from its first day to its last: ${names}.`;
+}
+
 type StandingConditionsProps = {
   readonly page: ConditionsPage;
   readonly today: LocalDate;
@@ -98,8 +107,7 @@ export function StandingConditions({ page, today, actions }: StandingConditionsP
     >
       {page.standing.length === 0 ? (
         <Typography variant="body2" color="text.secondary">
-          Illness, a new cork, dry air, a wet tour or a long rest change what is due, from their first day to their
-          last.
+          {offersWords(page)}
         </Typography>
       ) : (
         <PlainList>

@@ -30,7 +30,7 @@ export function BuildForm({ kind, build, busy, onSave }: BuildFormProps) {
         </TextField>
       ))}
       <Button variant="outlined" color="inherit" disabled={busy} onClick={() => onSave(answers)}>
-        Keep it so
+        Save
       </Button>
     </Box>
   );

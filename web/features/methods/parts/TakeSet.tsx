@@ -9,9 +9,9 @@ type TakeSetProps = { readonly taking: TakingSet; readonly onClose: () => void }
 type Line = SetReading['lines'][number];
 
 const HEADINGS = [
-  { verdicts: ['new'], title: 'Would be done this way from now on' },
-  { verdicts: ['same'], title: 'Is so already' },
-  { verdicts: ['not-asked', 'barred', 'unknown'], title: 'Left out' },
+  { verdicts: ['new'], title: 'Will change' },
+  { verdicts: ['same'], title: 'Already so' },
+  { verdicts: ['not-asked', 'barred', 'unknown'], title: 'Not imported' },
 ] as const;
 
 function Lines({ lines }: { readonly lines: readonly Line[] }) {

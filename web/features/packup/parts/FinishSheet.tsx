@@ -77,6 +77,42 @@ function StepChip({
   );
 }
 
+/** Looks nobody has answered; where hands are in it too, it can be said not to be done. */
+function Looks({
+  looks,
+  several,
+  log,
+}: {
+  readonly looks: readonly ShownStep[];
+  readonly several: boolean;
+  readonly log: Pick<RunLog, 'answer' | 'skip'>;
+}) {
+  return (
+    <Part title="Did you look?">
+      {looks.map(({ key, instrumentName, heading, onlyLooks, look }) => (
+        <Box key={key} sx={{ mb: 1 }}>
+          <Typography variant="body2" sx={{ mb: 0.5 }}>
+            {several && `${instrumentName}: `}
+            {!onlyLooks && <strong>{heading}. </strong>}
+            {look?.question}
+          </Typography>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+            {look && <LookAnswers look={look} onAnswer={(answer) => log.answer(key, answer)} />}
+            {!onlyLooks && (
+              <Button color="inherit" onClick={() => log.skip(key, 'no-time')} sx={{ minHeight: 52 }}>
+                Not done
+              </Button>
+            )}
+          </Box>
+        </Box>
+      ))}
+      <Typography variant="body2" color="text.secondary">
+        Without an answer it is noted that nobody looked.
+      </Typography>
+    </Part>
+  );
+}
+
 /** Ends a run: what nobody has said yet is asked here, each with a tap; nothing is counted as done that was not said. */
 export function FinishSheet({ run, nowMs, log, onClose }: FinishSheetProps) {
   const { looks, asked, rest } = openIn(run);
@@ -96,30 +132,7 @@ export function FinishSheet({ run, nowMs, log, onClose }: FinishSheetProps) {
         {run.kind === 'after' ? 'Finish packing up' : 'Finish'}
       </DialogTitle>
       <DialogContent>
-        {looks.length > 0 && (
-          <Part title="Did you look?">
-            {looks.map(({ key, instrumentName, heading, onlyLooks, look }) => (
-              <Box key={key} sx={{ mb: 1 }}>
-                <Typography variant="body2" sx={{ mb: 0.5 }}>
-                  {several && `${instrumentName}: `}
-                  {!onlyLooks && <strong>{heading}. </strong>}
-                  {look?.question}
-                </Typography>
-                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-                  {look && <LookAnswers look={look} onAnswer={(answer) => log.answer(key, answer)} />}
-                  {!onlyLooks && (
-                    <Button color="inherit" onClick={() => log.skip(key, 'no-time')} sx={{ minHeight: 52 }}>
-                      Not done
-                    </Button>
-                  )}
-                </Box>
-              </Box>
-            ))}
-            <Typography variant="body2" color="text.secondary">
-              Without an answer it is noted that nobody looked.
-            </Typography>
-          </Part>
-        )}
+        {looks.length > 0 && <Looks looks={looks} several={several} log={log} />}
         {asked.length > 0 && (
           <Part title="Did you do any of these too?">
             <Chips>

@@ -44,7 +44,7 @@ export function RunEnd({ run, onUndo, onLastPass, busy }: RunEndProps) {
         />
       ))}
       <Box sx={{ display: 'flex', gap: 1.5, mt: 3, flexWrap: 'wrap' }}>
-        <BrassButton {...{ component: Link, to: `/now/${run.parts[0]?.instrumentId}` }}>To Now</BrassButton>
+        <BrassButton {...{ component: Link, to: `/now/${run.parts[0]?.instrumentId}` }}>Back to Now</BrassButton>
         <Button color="inherit" variant="outlined" disabled={busy} onClick={onUndo} sx={{ minHeight: 56 }}>
           Undo: go on with this run
         </Button>

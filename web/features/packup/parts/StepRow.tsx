@@ -48,15 +48,45 @@ function RowButton({ step, nowMs, onTick, onUndo }: StepRowProps) {
   );
 }
 
+/** What the step is, how often, and why it is as it is. */
+function RowWords({ step, here, several, nowMs, alive }: StepRowProps & { readonly alive: boolean }) {
+  const { heading, count, instrumentName, onlyIf } = step;
+  const words = stateWords(step, nowMs);
+  return (
+    <Typography
+      component="span"
+      sx={{ lineHeight: 1.3, color: alive ? 'text.primary' : 'text.secondary', fontWeight: here ? 650 : 500 }}
+    >
+      {several && `${instrumentName}: `}
+      {heading}
+      {count !== null && count > 1 && ` × ${count}`}
+      {words && (
+        <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
+          {' '}
+          — {words}
+        </Box>
+      )}
+      {alive && onlyIf && (
+        <Box
+          component="span"
+          sx={{ display: 'block', color: 'text.secondary', fontWeight: 400, fontSize: '0.9375rem' }}
+        >
+          {onlyIf} Tick it only if you did it.
+        </Box>
+      )}
+    </Typography>
+  );
+}
+
 /** One step of the open stretch: its heading opens into how it is done, below it and over the full width. */
 export function StepRow(props: StepRowProps) {
-  const { step, here, several, nowMs, readOnly, onSkip, onAnswer } = props;
+  const { step, here, readOnly, onSkip, onAnswer } = props;
   const [open, setOpen] = useState(false);
   const id = useId();
-  const { key, state, heading, count, called, instrumentName, onlyIf, look } = step;
-  const words = stateWords(step, nowMs);
+  const { key, state, heading, called, look } = step;
   const glyph = glyphOf(step);
   const alive = state === 'open' && called === 'yes';
+  const asks = alive && !readOnly && !here;
   return (
     <Box
       component="li"
@@ -80,28 +110,7 @@ export function StepRow(props: StepRowProps) {
           aria-controls={id}
           sx={{ minHeight: 44, justifyContent: 'flex-start', textAlign: 'left', gap: 0.5, borderRadius: 2 }}
         >
-          <Typography
-            component="span"
-            sx={{ lineHeight: 1.3, color: alive ? 'text.primary' : 'text.secondary', fontWeight: here ? 650 : 500 }}
-          >
-            {several && `${instrumentName}: `}
-            {heading}
-            {count !== null && count > 1 && ` × ${count}`}
-            {words && (
-              <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
-                {' '}
-                — {words}
-              </Box>
-            )}
-            {alive && onlyIf && (
-              <Box
-                component="span"
-                sx={{ display: 'block', color: 'text.secondary', fontWeight: 400, fontSize: '0.9375rem' }}
-              >
-                {onlyIf} Tick it only if you did it.
-              </Box>
-            )}
-          </Typography>
+          <RowWords {...props} alive={alive} />
           <Icon
             path={mdiChevronDown}
             fontSize="small"
@@ -110,7 +119,7 @@ export function StepRow(props: StepRowProps) {
         </ButtonBase>
         {!readOnly && !here && <RowButton {...props} />}
       </Box>
-      {alive && look && !readOnly && !here && (
+      {asks && look && (
         <Box sx={{ pl: 4, pb: 1 }}>
           <Typography variant="body2" sx={{ mb: 0.5 }}>
             {look.question}
@@ -122,7 +131,7 @@ export function StepRow(props: StepRowProps) {
         <Box sx={{ pl: 4, pr: 1, pb: 1.5, display: 'grid', gap: 1, justifyItems: 'start' }}>
           <StepHow step={step} />
           <StepReasons step={step} />
-          {alive && !readOnly && !here && (
+          {asks && (
             <Button color="inherit" onClick={() => onSkip(key)} aria-label={`Skip: ${heading}`} sx={{ ml: -1 }}>
               Skip…
             </Button>

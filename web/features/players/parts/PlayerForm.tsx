@@ -108,7 +108,7 @@ export function PlayerForm({ busy, problem, onSave, known }: PlayerFormProps) {
         {problem && <Alert severity="error">{problem} What you filled in is still here.</Alert>}
         <Box>
           <BrassButton type="submit" disabled={busy}>
-            {known ? 'Keep it so' : 'That is me'}
+            {known ? 'Save' : 'Add'}
           </BrassButton>
         </Box>
       </Stack>

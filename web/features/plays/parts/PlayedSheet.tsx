@@ -1,13 +1,12 @@
 import { Alert, Box, Button, Dialog, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { duration, listed } from '#core/explain/format.ts';
-import { clockTime } from '#core/plays/play-words.ts';
 import type { Play } from '#core/plays/play.ts';
-import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
+import { useWhenPlayed, WhenPlayed } from '#web/features/plays/parts/WhenPlayed.tsx';
 import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choice.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
-import { DateField } from '#web/ui/DateField.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 
@@ -26,14 +25,6 @@ type PlayedSheetProps = {
   readonly onClose: () => void;
 };
 
-type When = 'now' | 'today' | 'day';
-const WHEN: readonly { readonly value: When; readonly words: string }[] = [
-  { value: 'now', words: 'Just now' },
-  { value: 'today', words: 'Earlier today' },
-  { value: 'day', words: 'Another day' },
-];
-const HALF_HOUR = 30;
-
 /** "I have just played": minutes and when, in big steps, nothing to type. */
 export function PlayedSheet({
   instrumentName,
@@ -46,16 +37,13 @@ export function PlayedSheet({
   onClose,
 }: PlayedSheetProps) {
   const [minutes, setMinutes] = useState(usualMinutes);
-  const [when, setWhen] = useState<When>('now');
-  const [backMinutes, setBackMinutes] = useState(60);
+  const { endedOn, endedAtMinute, choice } = useWhenPlayed(now);
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const [room, setRoom] = useState<Room>('usual');
-  const [day, setDay] = useState<LocalDate | null>(addDays(now.on, -1));
-  const earlier = Math.max(0, now.atMinute - backMinutes);
   const entry: PlayedEntry = {
     minutes,
-    endedOn: (when === 'day' ? day : null) ?? now.on,
-    endedAtMinute: when === 'day' ? null : when === 'now' ? now.atMinute : earlier,
+    endedOn: endedOn ?? now.on,
+    endedAtMinute,
     roomCelsius: celsiusOf(room),
   };
   return (
@@ -66,29 +54,7 @@ export function PlayedSheet({
       <DialogContent>
         <Stack spacing={2.5} sx={{ pt: 1 }}>
           <PlayMinutes minutes={minutes} setMinutes={setMinutes} />
-          <ChooseOne label="When it ended" labelHidden options={WHEN} value={when} onChange={setWhen} />
-          {when === 'today' && (
-            <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 2 }}>
-              <Button
-                variant="outlined"
-                color="inherit"
-                onClick={() => setBackMinutes(Math.min(now.atMinute, backMinutes + HALF_HOUR))}
-              >
-                Half an hour earlier
-              </Button>
-              <Typography component="output" aria-live="polite" variant="h2">
-                ended at {clockTime(earlier)}
-              </Typography>
-              <Button
-                variant="outlined"
-                color="inherit"
-                onClick={() => setBackMinutes(Math.max(0, backMinutes - HALF_HOUR))}
-              >
-                Later
-              </Button>
-            </Box>
-          )}
-          {when === 'day' && <DateField label="Which day" value={day} onChange={setDay} latest={now.on} />}
+          <WhenPlayed choice={choice} />
           <ChooseOne label="How was the room, about?" options={ROOMS} value={room} onChange={setRoom} />
           {along.length > 0 && (
             <Typography color="text.secondary">
@@ -98,11 +64,11 @@ export function PlayedSheet({
           <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
           {problem && <Alert severity="error">{problem}</Alert>}
           <Stack spacing={1}>
-            <BrassButton autoFocus disabled={busy || day === null} onClick={() => onLog(entry, { minutesAtHand })}>
+            <BrassButton autoFocus disabled={busy || endedOn === null} onClick={() => onLog(entry, { minutesAtHand })}>
               Log {duration(minutes)} and pack up
             </BrassButton>
             <Box sx={{ display: 'flex', gap: 1 }}>
-              <Button fullWidth color="inherit" disabled={busy || day === null} onClick={() => onLog(entry, null)}>
+              <Button fullWidth color="inherit" disabled={busy || endedOn === null} onClick={() => onLog(entry, null)}>
                 Only log it
               </Button>
               <Button fullWidth color="inherit" onClick={onClose}>

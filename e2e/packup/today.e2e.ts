@@ -1,0 +1,106 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import type { TodayView } from '#contract/today.ts';
+import { scene } from '#e2e/scene.ts';
+import { allSent, press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+
+const { url, browser, careOf, stateOf } = scene();
+let page: Walker;
+let taps: number;
+beforeEach(async () => {
+  page = await walk(browser(), url('/now'));
+  await page.evaluate(() => localStorage.setItem('ulu.player', 'marit'));
+  await page.goto(url('/now'), { waitUntil: 'networkidle0' });
+  taps = 0;
+}, 30_000);
+afterEach(async () => {
+  expect(page.complaints).toEqual([]);
+  await page.browserContext().close();
+});
+
+/** One tap of a finger, counted. */
+const touch = async (words: string): Promise<void> => {
+  taps += 1;
+  await press(page, words);
+};
+const todayOf = async (playerId: string): Promise<TodayView> =>
+  (
+    await fetch(url(`/api/today?playerId=${playerId}&today=${new Date().toLocaleDateString('sv')}&atMinute=1200`))
+  ).json() as never;
+const MARITS = ['marit-clarinet', 'marit-alto', 'marit-piccolo'];
+
+describe('today', () => {
+  test('what stands wet is packed up in one run with three taps', async () => {
+    await sees(page, 'Wet for');
+    await touch('Pack up 3 instruments');
+    await sees(page, 'First, what cannot wait');
+    await touch('All done as listed');
+    await sees(page, 'Was anything left out?');
+    await touch('Finish and record it');
+    await sees(page, 'Packed up.');
+    expect(taps).toBe(3);
+    await allSent(page);
+    for (const id of MARITS) expect((await careOf(id)).awaitsPackUp).toBe(false);
+  }, 60_000);
+
+  test('from nothing logged to three instruments recorded as packed up: five taps at most', async () => {
+    const { evening } = await todayOf('marit');
+    expect(evening.map(({ awaitsPackUp }) => awaitsPackUp)).toEqual([false, false, false]);
+    await touch('I have played');
+    await sees(page, 'What have you played?');
+    // Those that are not usual on this weekday are one tap each.
+    const unset = evening.filter(({ usual }) => !usual);
+    for (const { name } of unset) await tap(page, `${name} was played`, 'checkbox');
+    await touch('Log 3 instruments and pack up');
+    await sees(page, 'First, what cannot wait');
+    await touch('All done as listed');
+    await sees(page, 'Was anything left out?');
+    await touch('Finish and record it');
+    await sees(page, 'Packed up.');
+    expect(taps).toBeLessThanOrEqual(5);
+    await allSent(page);
+    for (const id of MARITS) {
+      const care = await careOf(id);
+      expect([care.awaitsPackUp, care.lastPlay?.minutes]).toEqual([
+        false,
+        evening.find(({ instrumentId }) => instrumentId === id)?.minutes,
+      ]);
+    }
+    expect(await stateOf('marit-clarinet', 'clarinet/swab-bore')).toBe('fresh');
+  }, 60_000);
+
+  test('a run of three on a phone shows its stretches and the next one’s button, and nothing sticks out', async () => {
+    await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
+    await page.evaluate(() => localStorage.setItem('ulu.player', 'lucan'));
+    await page.goto(url('/now'), { waitUntil: 'networkidle0' });
+    await press(page, 'I have played');
+    await sees(page, 'What have you played?');
+    for (const { name, usual } of (await todayOf('lucan')).evening)
+      if (!usual) await tap(page, `${name} was played`, 'checkbox');
+    await press(page, 'Log 3 instruments and pack up');
+    await sees(page, 'First, what cannot wait');
+    await press(page, 'By stretches');
+    const done = await page.waitForSelector('::-p-aria([name="Done: First, what cannot wait"][role="button"])');
+    const box = await done?.boundingBox();
+    // Above the bottom rail, without scrolling.
+    expect((box?.y ?? 0) + (box?.height ?? 0)).toBeLessThan(770);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    await done?.click();
+    await page.reload({ waitUntil: 'networkidle0' });
+    expect(await textOf(page)).toMatch(/[1-9]\d* of \d+ steps/);
+  }, 60_000);
+
+  test('nothing jumps when the data arrives', async () => {
+    for (const path of ['/now', '/now/marit-clarinet', '/care', '/pack-up']) {
+      await page.evaluateOnNewDocument(() => {
+        (window as unknown as { shifted: number }).shifted = 0;
+        new PerformanceObserver((list) => {
+          for (const entry of list.getEntries() as unknown as { value: number; hadRecentInput: boolean }[])
+            if (!entry.hadRecentInput) (window as unknown as { shifted: number }).shifted += entry.value;
+        }).observe({ type: 'layout-shift', buffered: true });
+      });
+      await page.goto(url(path), { waitUntil: 'networkidle0' });
+      const shifted = await page.evaluate(() => (window as unknown as { shifted: number }).shifted);
+      expect([path, shifted < 0.02 || shifted]).toEqual([path, true]);
+    }
+  }, 60_000);
+});

@@ -1,0 +1,233 @@
+import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { counted, listed } from '#core/explain/format.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { ShelfPlace } from '#contract/instruments.ts';
+import type { TodayLineView, TodayView } from '#contract/today.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import { useToday, wallNow } from '#web/clock/today.ts';
+import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
+import { useEvening, type Along } from '#web/features/now/evening.actions.ts';
+import { NowOf } from '#web/features/now/NowPage.tsx';
+import { TodayRow } from '#web/features/now/parts/TodayRow.tsx';
+import { todayQueries } from '#web/features/now/today.queries.ts';
+import { playerQueries } from '#web/features/players/players.queries.ts';
+import { EveningSheet } from '#web/features/plays/parts/EveningSheet.tsx';
+import { useCurrentPlayer } from '#web/session/current-player.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { PlainList } from '#web/ui/PlainList.tsx';
+import { Problem } from '#web/ui/Problem.tsx';
+import { QueryView } from '#web/ui/QueryView.tsx';
+
+/** Due lines shown at once; the rest is a tap away under Care. */
+const DUE_SHOWN = 6;
+
+/** Work that is due and short enough to come along when an instrument is packed up. */
+const alongOf = (lines: readonly TodayLineView[]): Along => {
+  const along = new Map<InstrumentId, readonly CareItemId[]>();
+  for (const { instrumentId, clock } of lines)
+    if (clock?.withPackUp && ['due', 'overdue'].includes(clock.gauge.state) && clock.hands !== 'bench')
+      along.set(instrumentId, [...(along.get(instrumentId) ?? []), clock.itemId]);
+  return along;
+};
+
+/** The one yellow button: the run under way, what stands wet, or what was just played. */
+function NextStep({
+  lines,
+  busy,
+  onPlayed,
+  onPackUp,
+}: {
+  readonly lines: readonly TodayLineView[];
+  readonly busy: boolean;
+  readonly onPlayed: () => void;
+  readonly onPackUp: (wet: readonly TodayLineView[]) => void;
+}) {
+  const own = lines.filter(({ ownerName }) => ownerName === null);
+  const run = own.find(({ what }) => what === 'run');
+  const wet = own.filter(({ what }) => what === 'wet');
+  const played = (
+    <Button variant="outlined" color="inherit" onClick={onPlayed} sx={{ minHeight: 56 }}>
+      I have played
+    </Button>
+  );
+  if (run)
+    return (
+      <>
+        <BrassButton {...{ component: Link, to: `/pack-up/${run.instrumentId}/${run.runKey ?? ''}` }}>
+          Go on: {run.name}
+        </BrassButton>
+        {played}
+      </>
+    );
+  if (wet.length > 0)
+    return (
+      <>
+        <BrassButton disabled={busy} onClick={() => onPackUp(wet)}>
+          {wet.length === 1 ? `Pack up: ${wet[0]?.name ?? ''}` : `Pack up ${counted(wet.length, 'instrument')}`}
+        </BrassButton>
+        {played}
+      </>
+    );
+  return <BrassButton onClick={onPlayed}>I have played</BrassButton>;
+}
+
+/** Instruments of others, by name: one tap away, and out of the way. */
+function Others({ places }: { readonly places: readonly ShelfPlace[] }) {
+  const [open, setOpen] = useState(false);
+  if (places.length === 0) return null;
+  return (
+    <Box>
+      <Button color="inherit" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {open ? 'Hide' : 'Show'} the instruments of others ({places.length})
+      </Button>
+      {open && (
+        <PlainList sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+          {places.map(({ id, name, kindName }) => (
+            <li key={id}>
+              <Button variant="outlined" color="inherit" {...{ component: Link, to: `/now/${id}` }}>
+                {name}
+                {name === kindName ? '' : ` · ${kindName}`}
+              </Button>
+            </li>
+          ))}
+        </PlainList>
+      )}
+    </Box>
+  );
+}
+
+type LoadedProps = {
+  readonly view: TodayView;
+  readonly playerId: PlayerId;
+  readonly others: readonly ShelfPlace[];
+};
+
+function Loaded({ view: { lines, fine, evening }, playerId, others }: LoadedProps) {
+  const today = useToday();
+  const [sheet, setSheet] = useState(false);
+  const said = useEvening(playerId);
+  const along = alongOf(lines);
+  const due = lines.filter(({ what }) => what === 'due');
+  const shown = [...lines.filter(({ what }) => what !== 'due'), ...due.slice(0, DUE_SHOWN)];
+  const fineNames = fine.map(({ name, ownerName }) =>
+    ownerName === null ? name : `${ownerName.split(' ')[0] ?? ownerName}’s ${name}`,
+  );
+  const packUpOne = ({ instrumentId, playerId: owner }: TodayLineView) =>
+    said.begin({
+      kind: 'after',
+      playerId: owner,
+      parts: [{ instrumentId, itemIds: [...(along.get(instrumentId) ?? [])] }],
+    });
+  const doItem = ({ instrumentId, playerId: owner, clock }: TodayLineView) =>
+    clock && said.begin({ kind: 'care', playerId: owner, parts: [{ instrumentId, itemIds: [clock.itemId] }] });
+  return (
+    <Box sx={{ maxWidth: 820, mx: 'auto', display: 'grid', gap: 2 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+        <Box sx={{ flex: '1 1 200px' }}>
+          <Typography variant="h1">Today</Typography>
+          <Typography color="text.secondary">{FORMAT.weekdayDate(today)}</Typography>
+        </Box>
+        <Box sx={{ display: 'flex', gap: 1.5, flex: { xs: '1 1 100%', sm: '0 0 auto' }, '& > *': { flexGrow: 1 } }}>
+          <NextStep
+            lines={lines}
+            busy={said.busy}
+            onPlayed={() => {
+              said.open();
+              setSheet(true);
+            }}
+            onPackUp={(wet) =>
+              said.packUp(
+                wet.map(({ instrumentId }) => instrumentId),
+                along,
+              )
+            }
+          />
+        </Box>
+      </Box>
+      <Compartment>
+        {shown.length === 0 && <Typography>Nothing stands wet and nothing is due.</Typography>}
+        <PlainList>
+          {shown.map((line) => (
+            <TodayRow
+              key={`${line.what} ${line.instrumentId} ${line.clock?.itemId ?? ''}`}
+              line={line}
+              busy={said.busy}
+              onPackUp={packUpOne}
+              onDo={doItem}
+            />
+          ))}
+        </PlainList>
+        {due.length > DUE_SHOWN && (
+          <MuiLink component={Link} to="/care" color="inherit" sx={{ display: 'inline-block', py: 1.25 }}>
+            {counted(due.length - DUE_SHOWN, 'more thing')} due, under Care
+          </MuiLink>
+        )}
+        {fineNames.length > 0 && (
+          <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+            {listed(fineNames)}: nothing to do.
+          </Typography>
+        )}
+      </Compartment>
+      <Others places={others} />
+      {sheet && (
+        <EveningSheet
+          evening={evening}
+          now={wallNow()}
+          problem={said.problem}
+          busy={said.busy}
+          onClose={() => setSheet(false)}
+          onLog={(entry, after) => said.log(entry, after, along, () => setSheet(false))}
+        />
+      )}
+    </Box>
+  );
+}
+
+const EMPTY_SHELF = (
+  <Problem
+    title="An empty shelf"
+    text="Ulu tells you what to do when you have played, and when the rest is due. Put your first instrument on the shelf; it takes less than a minute."
+    to="/add"
+    action="Add an instrument"
+  />
+);
+
+function TodayOf({ playerId, places }: { readonly playerId: PlayerId; readonly places: readonly ShelfPlace[] }) {
+  useToday();
+  const query = useQuery(todayQueries.of(playerId, wallNow()));
+  return (
+    <QueryView query={query} height={520}>
+      {(view) => {
+        const listedIds = new Set([...view.lines, ...view.fine].map(({ instrumentId }) => instrumentId));
+        const others = places.filter(({ id }) => !listedIds.has(id));
+        const [only] = listedIds;
+        // With one instrument the day is that instrument's Now.
+        if (view.instruments === 1 && only !== undefined) return <NowOf instrumentId={only} />;
+        return <Loaded view={view} playerId={playerId} others={others} />;
+      }}
+    </QueryView>
+  );
+}
+
+/** Today: one list over all instruments of the player and of whom they look after, with one thing to do first. */
+export function TodayPage() {
+  const shelf = useQuery(instrumentQueries.shelf(useToday()));
+  const players = useQuery(playerQueries.list());
+  const player = useCurrentPlayer(players.data);
+  return (
+    <QueryView query={shelf} height={520}>
+      {(places) =>
+        places.length === 0 || player === undefined ? (
+          EMPTY_SHELF
+        ) : (
+          <TodayOf key={player.id} playerId={player.id} places={places} />
+        )
+      }
+    </QueryView>
+  );
+}

@@ -1,0 +1,114 @@
+import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
+import { Link } from 'react-router';
+import { duration } from '#core/explain/format.ts';
+import type { TodayLineView } from '#contract/today.ts';
+import { HANDS_WORDS } from '#web/ui/hands-words.ts';
+import { PlainRow } from '#web/ui/PlainList.tsx';
+import { Silhouette } from '#web/ui/Silhouette.tsx';
+import { TubeGauge } from '#web/ui/TubeGauge.tsx';
+import { useWhyFold } from '#web/ui/WhyFold.tsx';
+
+type TodayRowProps = {
+  readonly line: TodayLineView;
+  readonly busy: boolean;
+  readonly onPackUp: (line: TodayLineView) => void;
+  readonly onDo: (line: TodayLineView) => void;
+};
+
+/** Whose it is, where it is not the player's own: "Ife’s Clarinet". */
+const nameOf = ({ name, ownerName }: TodayLineView): string =>
+  ownerName === null ? name : `${ownerName.split(' ')[0] ?? ownerName}’s ${name}`;
+
+function headline(line: TodayLineView): { readonly first: string; readonly second: string } {
+  const { what, words, clock } = line;
+  const name = nameOf(line);
+  if (what === 'run') return { first: name, second: 'A run is under way. Nothing you ticked is lost.' };
+  if (clock === null) return { first: name, second: words ?? '' };
+  const hands = clock.atBench ? null : HANDS_WORDS[clock.hands];
+  const standing = clock.everyPlay ? 'left from packing up: before the next play' : clock.gauge.words;
+  return { first: clock.name, second: [name, standing, hands].filter((one) => one !== null).join(' · ') };
+}
+
+/** The one thing to do about a line. */
+function RowAction({ line, busy, onPackUp, onDo }: TodayRowProps) {
+  const { what, instrumentId, runKey, clock } = line;
+  const name = nameOf(line);
+  const shape = { variant: 'outlined', color: 'inherit', disabled: busy } as const;
+  if (what === 'run')
+    return (
+      <Button
+        {...shape}
+        {...{ component: Link, to: `/pack-up/${instrumentId}/${runKey ?? ''}` }}
+        aria-label={`Go on: ${name}`}
+      >
+        Go on
+      </Button>
+    );
+  if (clock === null)
+    return (
+      <Button {...shape} onClick={() => onPackUp(line)} aria-label={`Pack up: ${name}`}>
+        Pack up
+      </Button>
+    );
+  const atHome = clock.hands !== 'bench' && clock.gauge.state !== 'waiting';
+  return atHome ? (
+    <Button {...shape} onClick={() => onDo(line)} aria-label={`Do it: ${clock.name}, ${name}`}>
+      Do it · {duration(Math.max(1, clock.minutes))}
+    </Button>
+  ) : (
+    <Button {...shape} {...{ component: Link, to: `/care/${instrumentId}` }} aria-label={`See ${clock.name}, ${name}`}>
+      See it
+    </Button>
+  );
+}
+
+/** One line of today's list: what it is, whose, and the one thing to do; the reasons open below the whole row. */
+export function TodayRow(props: TodayRowProps) {
+  const { line } = props;
+  const { instrumentId, kind, clock, what } = line;
+  const { first, second } = headline(line);
+  const why = useWhyFold({ lines: clock?.because ?? [], about: `${first}, ${nameOf(line)}` });
+  const over = clock?.gauge.state === 'overdue';
+  return (
+    <PlainRow
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '44px minmax(0, 1fr) auto',
+        columnGap: 1.5,
+        alignItems: 'center',
+        py: 0.75,
+      }}
+    >
+      <Box aria-hidden sx={{ display: 'grid', placeItems: 'center' }}>
+        {clock && !clock.everyPlay ? (
+          <TubeGauge gauge={clock.gauge} atBench={clock.hands === 'bench' || clock.gauge.state === 'waiting'} />
+        ) : (
+          <Silhouette kind={kind} size={40} />
+        )}
+      </Box>
+      <Box sx={{ minWidth: 0 }}>
+        <MuiLink
+          component={Link}
+          to={`/now/${instrumentId}`}
+          color="inherit"
+          underline="hover"
+          sx={{ fontWeight: 650, lineHeight: 1.25, overflowWrap: 'anywhere' }}
+        >
+          {first}
+        </MuiLink>
+        <Typography
+          variant="body2"
+          sx={{ color: what === 'wet' ? 'water.ink' : over ? 'stop.ink' : 'text.secondary', overflowWrap: 'anywhere' }}
+        >
+          {second}
+        </Typography>
+        {clock && <Box sx={{ display: { xs: 'block', sm: 'none' }, ml: -1 }}>{why.button}</Box>}
+      </Box>
+      <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', justifyContent: 'flex-end' }}>
+        {clock && <Box sx={{ display: { xs: 'none', sm: 'block' } }}>{why.button}</Box>}
+        <RowAction {...props} />
+      </Box>
+      {why.fold}
+    </PlainRow>
+  );
+}
