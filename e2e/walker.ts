@@ -35,9 +35,21 @@ export async function press(page: Page, words: string): Promise<void> {
   await page.locator(`::-p-text(${words})`).click();
 }
 
-export const sees = async (page: Page, words: string): Promise<void> => {
-  await page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: WAIT_MS }, words);
-};
+/** A wait that did not come true says what the page said instead. */
+async function orTell(page: Page, wanted: string, waiting: Promise<unknown>): Promise<void> {
+  try {
+    await waiting;
+  } catch (error) {
+    throw new Error(`${wanted}: the page says\n${await textOf(page)}`, { cause: error });
+  }
+}
+
+export const sees = (page: Page, words: string): Promise<void> =>
+  orTell(
+    page,
+    words,
+    page.waitForFunction((wanted) => document.body.innerText.includes(wanted), { timeout: WAIT_MS }, words),
+  );
 
 export const textOf = (page: Page): Promise<string> => page.evaluate(() => document.body.innerText);
 
@@ -52,15 +64,21 @@ export async function progress(page: Page): Promise<{ closed: number; total: num
 export async function stepByStep(page: Page): Promise<void> {
   await tap(page, 'Step by step');
   await sees(page, 'Skip…');
+  // The choice is in the record, and what hangs on its player has been looked at again.
+  await page.waitForNetworkIdle();
 }
 
 /** Waits until that many steps are closed. */
-export const closedSteps = (page: Page, closed: number): Promise<unknown> =>
-  page.waitForFunction(
-    // "2 of about 4 passes" is no step.
-    (wanted) => /(\d+) of \d+ steps/.exec(document.body.innerText)?.[1] === wanted,
-    { timeout: WAIT_MS },
-    String(closed),
+export const closedSteps = (page: Page, closed: number): Promise<void> =>
+  orTell(
+    page,
+    `${closed} closed steps`,
+    page.waitForFunction(
+      // "2 of about 4 passes" is no step.
+      (wanted) => /(\d+) of \d+ steps/.exec(document.body.innerText)?.[1] === wanted,
+      { timeout: WAIT_MS },
+      String(closed),
+    ),
   );
 
 /** Waits until everything that happened in runs has been sent and confirmed. */

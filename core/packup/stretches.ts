@@ -43,14 +43,25 @@ function partsOf(steps: readonly StretchStep[]): string[] {
 }
 
 /** Does a wait that begins in these steps hold up another of them? Then they are not done in one go. */
-const holdsItselfUp = (steps: readonly StretchStep[]): boolean =>
-  steps.some(({ instrumentId, wait }) =>
-    steps.some((other) => other.instrumentId === instrumentId && wait?.until.includes(other.id) === true),
-  );
+const holdsItselfUp = (steps: readonly StretchStep[]): boolean => (heldUpFrom(steps)[0] ?? Infinity) < steps.length;
+
+/** For each step the first one that is held up by a wait which begins there or later; Infinity where none is. */
+function heldUpFrom(steps: readonly StretchStep[]): number[] {
+  const first = steps.map(() => Infinity);
+  for (let at = steps.length - 1; at >= 0; at--) {
+    const { instrumentId, wait } = steps[at] as StretchStep;
+    const held = wait
+      ? steps.findIndex((one, index) => index > at && one.instrumentId === instrumentId && wait.until.includes(one.id))
+      : -1;
+    first[at] = Math.min(first[at + 1] ?? Infinity, held === -1 ? Infinity : held);
+  }
+  return first;
+}
 
 /** Where to cut `steps` into `count` pieces, and what that costs; undefined where a wait does not let it. */
 class Cuts {
   private readonly parts: readonly string[];
+  private readonly heldUp: readonly number[];
   private readonly known = new Map<string, { readonly cost: number; readonly ends: readonly number[] } | undefined>();
 
   constructor(
@@ -58,10 +69,11 @@ class Cuts {
     private readonly best: number,
   ) {
     this.parts = partsOf(steps);
+    this.heldUp = heldUpFrom(steps);
   }
 
   private piece(from: number, to: number): number {
-    if (holdsItselfUp(this.steps.slice(from, to))) return Infinity;
+    if ((this.heldUp[from] ?? Infinity) < to) return Infinity;
     const distinct = new Set(this.parts.slice(from, to)).size;
     const share = ((to - from) * this.best) / this.steps.length;
     const isTorn = from > 0 && this.parts[from - 1] === this.parts[from];

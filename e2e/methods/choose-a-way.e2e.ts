@@ -35,7 +35,7 @@ describe('where practice differs', () => {
   test('a question is answered with one tap, says first what that costs in a year, and is taken back', async () => {
     await press(page, 'Where does slide grease go?');
     await tap(page, 'What changes: Where does slide grease go? on the receiving half as well');
-    await sees(page, 'A little on the receiving half as well.');
+    await sees(page, 'The receiving half gets a little as well.');
     await tap(page, 'Do it this way: on the receiving half as well');
     await sees(page, '1 answered by you');
     await tap(page, 'Undo');
@@ -63,7 +63,7 @@ describe('where practice differs', () => {
       browserContextId: page.browserContext().id ?? '',
     });
     await page.goto(url('/care/marit-clarinet/methods'), { waitUntil: 'networkidle0' });
-    await choose('How often is the swab washed?', 'monthly at the least');
+    await choose('How often is the swab washed?', 'monthly, at the very latest');
     await tap(page, 'Share your methods');
     await page.locator('::-p-aria([name="Whose methods are they?"])').fill('Marit’s way');
     await tap(page, 'Save the file');
@@ -76,7 +76,7 @@ describe('where practice differs', () => {
     await page.goto(url('/care/ife-clarinet/methods'), { waitUntil: 'networkidle0' });
     await tap(page, 'Import methods');
     await openFile(set);
-    await sees(page, 'Would be done this way from now on');
+    await sees(page, 'Will change');
     await tap(page, 'Take 2 choices');
     await sees(page, '2 choices taken from “Marit’s way”.');
     await sees(page, '3 answered by you');

@@ -39,7 +39,13 @@ describe('when time is short, and with several instruments', () => {
       await tap(page, 'Done');
       await closedSteps(page, closed);
     }
+    const { closed } = await progress(page);
     await tap(page, 'Drops');
-    await sees(page, 'Take each drone out');
+    await closedSteps(page, closed + 1);
+    // What the answer calls for comes after the chanter is looked after.
+    for (let more = 1; !(await textOf(page)).includes('Take each drone out'); more++) {
+      await tap(page, 'Done');
+      await closedSteps(page, closed + 1 + more);
+    }
   }, 60_000);
 });

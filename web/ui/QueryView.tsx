@@ -32,7 +32,7 @@ export function QueryView<T>({ query, height = 240, missing, children }: QueryVi
           {query.error?.message}
         </Alert>
       );
-    return <Skeleton variant="rounded" height={height} aria-label="Loading" />;
+    return <Skeleton variant="rounded" height={height} role="status" aria-label="Loading" />;
   }
   if (!query.isError) return <>{children(query.data)}</>;
   return (

@@ -57,7 +57,12 @@ const standing = (...all: ConditionView[]) =>
 
 describe('what changes for a while', () => {
   test('with nothing in force it says what it is for', () => {
-    expect(standing()).toContain('Illness, a new cork, dry air');
+    const offers = ['Ill', 'New cork', 'New wood'].map((name) => ({ name }));
+    const offered = { ...page(), offers } as unknown as ConditionsPage;
+    const html = renderToStaticMarkup(<StandingConditions page={offered} today={TODAY} actions={actions} />);
+    expect(textOf(html)).toContain(
+      'What changes for a while, from its first day to its last: ill, new cork and new wood.',
+    );
   });
 
   test('in force: since when, how it ends, what it holds to, what it asks for, and the way out', () => {

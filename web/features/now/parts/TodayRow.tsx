@@ -52,11 +52,19 @@ function RowAction({ line, busy, onPackUp, onDo }: TodayRowProps) {
     );
   const atHome = clock.hands !== 'bench' && clock.gauge.state !== 'waiting';
   return atHome ? (
-    <Button {...shape} onClick={() => onDo(line)} aria-label={`Do it: ${clock.name}, ${name}`}>
+    <Button
+      {...shape}
+      onClick={() => onDo(line)}
+      aria-label={`Do it · ${duration(Math.max(1, clock.minutes))}: ${clock.name}, ${name}`}
+    >
       Do it · {duration(Math.max(1, clock.minutes))}
     </Button>
   ) : (
-    <Button {...shape} {...{ component: Link, to: `/care/${instrumentId}` }} aria-label={`See ${clock.name}, ${name}`}>
+    <Button
+      {...shape}
+      {...{ component: Link, to: `/care/${instrumentId}` }}
+      aria-label={`See it: ${clock.name}, ${name}`}
+    >
       See it
     </Button>
   );
