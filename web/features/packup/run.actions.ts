@@ -24,14 +24,24 @@ const useUnsent = (): readonly Unsent[] => useSyncExternalStore(runOutbox.subscr
 /** A run as it stands on this device: what the server has of it, and what happened since. */
 export function useShownRun(view: RunView): ShownRun {
   const unsent = useUnsent();
+  const fresh = useFresh(view);
   return useMemo(
     () =>
       shownRun(
-        view,
+        fresh,
         unsent.filter(({ runKey }) => runKey === view.key),
       ),
-    [view, unsent],
+    [view.key, fresh, unsent],
   );
+}
+
+/**
+ * The run as the cache has it at this moment. What was handed down is a moment older: a tick that has gone from this
+ * device into the log would be in neither, and be open again for one picture.
+ */
+function useFresh(view: RunView): RunView {
+  const cache = useQueryClient();
+  return cache.getQueryData<RunView>(packupQueries.run(view.key).queryKey) ?? view;
 }
 
 /** How much is kept on this device because nobody answers; 0 while all goes through. */
@@ -49,6 +59,7 @@ const skipped = (keys: readonly RunStepKey[], reason: SkipReason): RunEventSaid[
 /** Says what happens in a run: it shows at once and is sent behind. What cannot be is not said at all. */
 export function useRunLog(view: RunView, run: ShownRun) {
   const notice = useNotice();
+  const fresh = useFresh(view);
   const { withdraw, busy } = useWithdraw();
   /** One after another, each judged by how the run stands after the one before; the rest is dropped where one cannot be. */
   const sayAll = (all: readonly RunEventSaid[]): void => {
@@ -63,7 +74,7 @@ export function useRunLog(view: RunView, run: ShownRun) {
       runOutbox.add({ key: newKey(), runKey: run.key, event, ...(said.kind === 'finished' ? { now: wallNow() } : {}) });
       if (all.length > 1)
         now = shownRun(
-          view,
+          fresh,
           runOutbox.all().filter(({ runKey }) => runKey === view.key),
         );
     }
