@@ -24,7 +24,7 @@ const settled = (page: Page): Promise<void> => page.waitForNetworkIdle({ idleTim
 const playedAndPacking = async (page: Page): Promise<void> => {
   await press(page, 'I have just played');
   await press(page, 'and pack up');
-  await page.waitForSelector('::-p-text(steps, about)');
+  await page.waitForSelector('::-p-text(Step by step)');
 };
 
 /** A player chosen as on their own device. */
@@ -36,7 +36,7 @@ const as = (playerId: string) => async (page: Page) => {
 // What changes the record comes last: all pictures are of one demo.
 const SHOTS: readonly Shot[] = [
   { name: 'now', path: '/now/asha-horn', then: as('asha') },
-  { name: 'now-all', path: '/now' },
+  { name: 'today', path: '/now', then: as('lucan') },
   { name: 'now-phone', path: '/now/ife-clarinet', phone: true, then: as('ife') },
   { name: 'care', path: '/care/marit-clarinet' },
   { name: 'care-dark', path: '/care/lucan-trombone', dark: true, then: as('lucan') },
@@ -83,7 +83,7 @@ const SHOTS: readonly Shot[] = [
     then: async (page) => {
       await press(page, '6 min');
       await press(page, 'in one go');
-      await page.waitForSelector('::-p-text(steps, about)');
+      await page.waitForSelector('::-p-text(Step by step)');
     },
   },
   {
@@ -92,6 +92,7 @@ const SHOTS: readonly Shot[] = [
     then: async (page) => {
       await as('petra')(page);
       await playedAndPacking(page);
+      await press(page, 'Step by step');
       for (let step = 0; step < 4; step++) {
         await press(page, 'Done');
         await page.waitForSelector(`::-p-text(${step + 1} of )`);
@@ -99,6 +100,17 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'pack-up-phone', path: '/now/lucan-trumpet', phone: true, then: playedAndPacking },
+  {
+    name: 'finish',
+    path: '/now/teodor-oboe',
+    dark: true,
+    then: async (page) => {
+      await as('teodor')(page);
+      await playedAndPacking(page);
+      await press(page, 'All done as listed');
+      await page.waitForSelector('::-p-text(Was anything left out?)');
+    },
+  },
 ];
 
 const { values } = parseArgs({

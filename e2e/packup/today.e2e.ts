@@ -89,6 +89,33 @@ describe('today', () => {
     expect(await textOf(page)).toMatch(/[1-9]\d* of \d+ steps/);
   }, 60_000);
 
+  test('the browser’s Back closes an open sheet and stays on the page; closed by hand, Back leaves it', async () => {
+    await press(page, 'I have played');
+    await sees(page, 'What have you played?');
+    await page.goBack();
+    await page.waitForSelector('[role="dialog"]', { hidden: true });
+    expect(page.url()).toBe(url('/now'));
+    await page.goto(url('/care'), { waitUntil: 'networkidle0' });
+    await page.goto(url('/now'), { waitUntil: 'networkidle0' });
+    await press(page, 'I have played');
+    await tap(page, 'Not now');
+    await page.waitForSelector('[role="dialog"]', { hidden: true });
+    await page.waitForFunction(() => !(history.state as { uluSheet?: true } | null)?.uluSheet);
+    await page.goBack();
+    await page.waitForFunction(() => location.pathname === '/care');
+  }, 60_000);
+
+  test('a field with focus stays visible above the keyboard', async () => {
+    await page.setViewport({ width: 390, height: 420, isMobile: true, hasTouch: true });
+    await page.goto(url('/players'), { waitUntil: 'networkidle0' });
+    await page.focus('::-p-aria([name="Your name"])');
+    await page.$eval('::-p-aria([name="Your name"])', (field) => field.scrollIntoView({ block: 'nearest' }));
+    const box = await (await page.$('::-p-aria([name="Your name"])'))?.boundingBox();
+    const rail = await (await page.$('nav[aria-label="Moments"]'))?.boundingBox();
+    expect(box?.y ?? -1).toBeGreaterThanOrEqual(0);
+    expect((box?.y ?? 0) + (box?.height ?? 0)).toBeLessThanOrEqual(rail?.y ?? 0);
+  }, 60_000);
+
   test('nothing jumps when the data arrives', async () => {
     for (const path of ['/now', '/now/marit-clarinet', '/care', '/pack-up']) {
       await page.evaluateOnNewDocument(() => {

@@ -1,6 +1,7 @@
 import { mdiPlus } from '@mdi/js';
 import { Box, ButtonBase, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { ShelfPlace } from '#contract/instruments.ts';
 import { PlayerMenu } from '#web/app/PlayerMenu.tsx';
@@ -54,9 +55,26 @@ function Place({ one, to, here }: { readonly one: ShelfPlace; readonly to: strin
   );
 }
 
+/** Does the shelf go on beyond its right end? It fades out there, so that nobody takes the last one seen for the last. */
+function useMore() {
+  const row = useRef<HTMLElement>(null);
+  const [more, setMore] = useState(false);
+  const look = useCallback(() => {
+    const box = row.current;
+    if (box) setMore(box.scrollWidth - box.clientWidth - box.scrollLeft > 1);
+  }, []);
+  useEffect(() => {
+    look();
+    window.addEventListener('resize', look);
+    return () => window.removeEventListener('resize', look);
+  });
+  return { row, look, more };
+}
+
 /** Which instrument: the player's own first on the shelf, "all" before them, the player chosen beside it. */
 export function Shelf({ moment, instrumentId, onShowKeys }: ShelfProps) {
   const today = useToday();
+  const { row, look, more } = useMore();
   const shelf = useQuery(instrumentQueries.shelf(today));
   const players = useQuery(playerQueries.list());
   const player = useCurrentPlayer(players.data);
@@ -73,7 +91,18 @@ export function Shelf({ moment, instrumentId, onShowKeys }: ShelfProps) {
       <Box
         component="nav"
         aria-label="Instruments"
-        sx={{ display: 'flex', gap: 1, overflowX: 'auto', flexGrow: 1, minWidth: 0, py: 0.5, px: 0.5 }}
+        ref={row}
+        onScroll={look}
+        sx={{
+          display: 'flex',
+          gap: 1,
+          overflowX: 'auto',
+          flexGrow: 1,
+          minWidth: 0,
+          py: 0.5,
+          px: 0.5,
+          ...(more && { maskImage: 'linear-gradient(to right, #000 calc(100% - 40px), transparent)' }),
+        }}
       >
         <ButtonBase
           {...{ component: Link, to: `/${moment}` }}

@@ -97,7 +97,8 @@ export const theme = createTheme({
   components: {
     MuiCssBaseline: {
       styleOverrides: {
-        html: { height: '100%' },
+        // What is scrolled to, a field with focus first of all, keeps clear of the rail at the bottom of a phone.
+        html: { height: '100%', scrollPaddingBottom: 96 },
         body: {
           minHeight: '100%',
           fontVariantNumeric: 'tabular-nums',

@@ -11,6 +11,8 @@ type BoreStripProps = {
   readonly activePart?: string | null;
   readonly thread?: StripThread | null;
   readonly upright?: boolean;
+  /** Without the names of its parts, where the words beside it say them. */
+  readonly bare?: boolean;
   /** Only these parts and what lies between them, drawn large. */
   readonly focus?: readonly string[];
   readonly label: string;
@@ -119,12 +121,38 @@ const sizeOf = (upright: boolean, large: boolean) => ({
   overflow: large ? 'hidden' : 'visible',
 });
 
+/** How far the drawing reaches above the middle line of the tube and below it, drawing units. */
+type Reach = readonly [above: number, below: number];
+
+/** Upright, the names stand beside the tube; bare, there are none. */
+const uprightReach = (widest: number, sideTubes: number, bare: boolean): Reach => [
+  Math.max(widest + (bare ? 6 : 180), sideTubes > 0 ? sideTubes + 150 : 0),
+  widest + (bare ? 6 : 240),
+];
+
+/** Lying, the pins stand on the tube and the names below it. */
+function lyingReach({
+  placed,
+  widest,
+  sideTubes,
+  pins,
+}: {
+  readonly placed: readonly PlacedSegment[];
+  readonly widest: number;
+  readonly sideTubes: number;
+  readonly pins: readonly StripPin[];
+}): Reach {
+  const pinned = placed.filter(({ part }) => pins.some((pin) => pin.part === part)).flatMap(({ half }) => half);
+  const tallest = Math.max(0, ...pinned);
+  return [Math.max(widest + 6, tallest + 40, sideTubes > 0 ? sideTubes + 26 : 0), widest + 26];
+}
+
+/** The whole strip as a view box. */
+const wholeBox = (length: number, [above, below]: Reach, upright: boolean): string =>
+  upright ? `${-below} -6 ${above + below} ${length + 12}` : `-6 ${-above} ${length + 12} ${above + below}`;
+
 /** The part of the strip that is drawn large, as a view box. */
-function boxAround(
-  near: readonly PlacedSegment[],
-  length: number,
-  [above, below]: readonly [above: number, below: number],
-): string {
+function boxAround(near: readonly PlacedSegment[], length: number, [above, below]: Reach): string {
   const from = Math.max(-6, Math.min(...near.map(({ x }) => x)) - FOCUS_MARGIN);
   const to = Math.min(length + 6, Math.max(...near.map(({ x, width }) => x + width)) + FOCUS_MARGIN);
   return `${from} ${-above} ${to - from} ${above + below}`;
@@ -141,23 +169,15 @@ export function BoreStrip({
   activePart = null,
   thread = null,
   upright = false,
+  bare = false,
   focus = [],
   label,
   onPart,
 }: BoreStripProps) {
   const { placed, length, widest, deepest, above: sideTubes } = stripGeometry(segments);
-  const tallestPin = Math.max(
-    0,
-    ...placed.filter(({ part }) => pins.some((pin) => pin.part === part)).flatMap(({ half }) => half),
-  );
-  const pinned = upright ? widest + 180 : Math.max(widest + 6, tallestPin + 40);
-  const above = Math.max(pinned, sideTubes > 0 ? sideTubes + (upright ? 150 : 26) : 0);
-  const below = upright ? widest + 240 : widest + 26;
   const near = placed.filter(({ part }) => focus.includes(part));
-  const whole = upright
-    ? `${-below} -6 ${above + below} ${length + 12}`
-    : `-6 ${-above} ${length + 12} ${above + below}`;
-  const box = near.length > 0 && !upright ? boxAround(near, length, [above, below]) : whole;
+  const reach = upright ? uprightReach(widest, sideTubes, bare) : lyingReach({ placed, widest, sideTubes, pins });
+  const box = upright || near.length === 0 ? wholeBox(length, reach, upright) : boxAround(near, length, reach);
   return (
     <Box
       component="svg"
@@ -186,7 +206,7 @@ export function BoreStrip({
             ),
         )}
         {thread && <Thread placed={placed} thread={thread} />}
-        {(near.length > 0 ? near : placed).map((segment) => (
+        {(bare ? [] : near.length > 0 ? near : placed).map((segment) => (
           <PartName key={segment.part} segment={segment} widest={widest} sideTubes={sideTubes} upright={upright} />
         ))}
         {pins.map((pin) => {

@@ -10,6 +10,7 @@ import { useNowMs } from '#web/clock/today.ts';
 import { packupQueries } from '#web/features/packup/packup.queries.ts';
 import { FinishSheet } from '#web/features/packup/parts/FinishSheet.tsx';
 import { LeftOut } from '#web/features/packup/parts/LeftOut.tsx';
+import { PhoneStrip } from '#web/features/packup/parts/PhoneStrip.tsx';
 import { RunEnd } from '#web/features/packup/parts/RunEnd.tsx';
 import { RunHead } from '#web/features/packup/parts/RunHead.tsx';
 import { SkipDialog } from '#web/features/packup/parts/SkipDialog.tsx';
@@ -60,41 +61,44 @@ function AllStretches({
   const allClosed = stretches.every(({ closed, total }) => closed === total);
   const atHand = finished ? null : stretchAtHand(stretches);
   return (
-    <Compartment>
-      {listed && !allClosed && !finished && (
-        <BrassButton onClick={onListed} sx={{ mb: 1.5, width: '100%' }}>
-          All done as listed
-        </BrassButton>
-      )}
-      <StretchList
-        stretches={stretches}
-        atHandKey={atHand?.key ?? null}
-        stepKey={step?.key ?? null}
-        nowMs={nowMs}
-        readOnly={finished}
-        onTick={log.tick}
-        onUndo={log.takeBack}
-        onSkip={onSkip}
-        onAnswer={log.answer}
-        {...(byStretch
-          ? { onDone: (one: ShownStretch) => log.tickAlong(keysOf(one.toTick), 'stretch', keysOf(one.notNeeded)) }
-          : {})}
-      />
-      {!finished && run.leftOut.length > 0 && (
-        <LeftOut leftOut={run.leftOut} several={run.parts.length > 1} busy={log.busy} onPullIn={log.pullIn} />
-      )}
-      {!finished && !allClosed && (
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
-          {!listed && (
-            <Button variant="outlined" color="inherit" onClick={onListed} sx={{ minHeight: 48 }}>
-              All done as listed
+    <Compartment sx={{ display: 'flex', gap: 1 }}>
+      {!finished && <PhoneStrip run={run} step={step ?? atHand?.steps.find(({ state }) => state === 'open')} />}
+      <Box sx={{ flexGrow: 1, minWidth: 0 }}>
+        {listed && !allClosed && !finished && (
+          <BrassButton onClick={onListed} sx={{ mb: 1.5, width: '100%' }}>
+            All done as listed
+          </BrassButton>
+        )}
+        <StretchList
+          stretches={stretches}
+          atHandKey={atHand?.key ?? null}
+          stepKey={step?.key ?? null}
+          nowMs={nowMs}
+          readOnly={finished}
+          onTick={log.tick}
+          onUndo={log.takeBack}
+          onSkip={onSkip}
+          onAnswer={log.answer}
+          {...(byStretch
+            ? { onDone: (one: ShownStretch) => log.tickAlong(keysOf(one.toTick), 'stretch', keysOf(one.notNeeded)) }
+            : {})}
+        />
+        {!finished && run.leftOut.length > 0 && (
+          <LeftOut leftOut={run.leftOut} several={run.parts.length > 1} busy={log.busy} onPullIn={log.pullIn} />
+        )}
+        {!finished && !allClosed && (
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
+            {!listed && (
+              <Button variant="outlined" color="inherit" onClick={onListed} sx={{ minHeight: 48 }}>
+                All done as listed
+              </Button>
+            )}
+            <Button color="inherit" onClick={onFinish} sx={{ minHeight: 48 }}>
+              Finish here…
             </Button>
-          )}
-          <Button color="inherit" onClick={onFinish} sx={{ minHeight: 48 }}>
-            Finish here…
-          </Button>
-        </Box>
-      )}
+          </Box>
+        )}
+      </Box>
     </Compartment>
   );
 }
@@ -171,7 +175,7 @@ function Loaded({ view }: { readonly view: RunView }) {
         <Column last>
           <Compartment title={stretch.title}>
             <StepDrawing run={run} steps={stretch.steps} />
-            <HowOf steps={stretch.steps} />
+            <HowOf steps={stretch.steps} several={several} />
           </Compartment>
         </Column>
       )}

@@ -24,14 +24,19 @@ const counts = ({ called, unless }: ShownStep): boolean =>
 
 /** The stretches of a run, each as it stands by now. */
 export function shownStretches(steps: readonly ShownStep[], several: boolean, nowMs: number): ShownStretch[] {
+  let before = '';
   return stretchesOf(steps).map((stretch) => {
+    const own = stretchTitle(stretch, several);
+    // A part that is come back to at once says so.
+    const title = own === before ? `${own} again` : own;
+    before = own;
     const mine = stretch.steps.filter(counts);
     const open = mine.filter(({ state, called }) => state === 'open' && called === 'yes');
     const now = doneInOneGo(stretch.steps, nowMs);
     const ends = open.filter((step) => isWaiting(step, nowMs)).map(({ waitsUntilMs }) => waitsUntilMs ?? nowMs);
     return {
       key: stretch.steps[0]?.key ?? '',
-      title: stretchTitle(stretch, several),
+      title,
       steps: stretch.steps,
       total: mine.length,
       closed: mine.filter(({ state }) => state !== 'open').length,

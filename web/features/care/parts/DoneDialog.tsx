@@ -1,9 +1,10 @@
-import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Alert, Button, DialogActions, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { CareClockView } from '#contract/care.ts';
 import { DateField } from '#web/ui/DateField.tsx';
 import { FORMAT } from '#web/clock/format.ts';
+import { Sheet } from '#web/ui/Sheet.tsx';
 
 type DoneDialogProps = {
   readonly clock: CareClockView;
@@ -29,7 +30,7 @@ export function DoneDialog({ clock, today, acquiredOn, problem, busy, onDone, on
       : []),
   ];
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="done-title">
+    <Sheet onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="done-title">
       <DialogTitle id="done-title" variant="h2">
         {clock.name}: when was it done?
       </DialogTitle>
@@ -74,6 +75,6 @@ export function DoneDialog({ clock, today, acquiredOn, problem, busy, onDone, on
           Close
         </Button>
       </DialogActions>
-    </Dialog>
+    </Sheet>
   );
 }

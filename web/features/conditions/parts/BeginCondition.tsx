@@ -1,7 +1,6 @@
 import {
   Alert,
   Button,
-  Dialog,
   DialogActions,
   DialogContent,
   DialogTitle,
@@ -16,6 +15,7 @@ import type { ConditionOffer, ConditionsPage } from '#contract/conditions.ts';
 import type { ConditionActions } from '#web/features/conditions/conditions.actions.ts';
 import { DateField } from '#web/ui/DateField.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Sheet } from '#web/ui/Sheet.tsx';
 
 type BeginConditionProps = {
   readonly page: ConditionsPage;
@@ -130,7 +130,7 @@ export function BeginCondition({ page, today, actions, onClose }: BeginCondition
     );
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="begin-title">
+    <Sheet onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="begin-title">
       <DialogTitle id="begin-title" variant="h2">
         {offer === null ? 'What has changed?' : offer.name}
       </DialogTitle>
@@ -177,6 +177,6 @@ export function BeginCondition({ page, today, actions, onClose }: BeginCondition
           </BrassButton>
         )}
       </DialogActions>
-    </Dialog>
+    </Sheet>
   );
 }

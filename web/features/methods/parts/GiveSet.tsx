@@ -1,7 +1,8 @@
-import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, TextField, Typography } from '@mui/material';
+import { Alert, Button, DialogActions, DialogContent, DialogTitle, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { LONGEST_NAME } from '#core/methods/method-set-format.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Sheet } from '#web/ui/Sheet.tsx';
 
 type GiveSetProps = {
   /** How many choices are the player's own. */
@@ -16,7 +17,7 @@ type GiveSetProps = {
 export function GiveSet({ chosen, busy, problem, onSave, onClose }: GiveSetProps) {
   const [name, setName] = useState('');
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="give-title">
+    <Sheet onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="give-title">
       <DialogTitle id="give-title" variant="h2">
         Share your methods
       </DialogTitle>
@@ -48,6 +49,6 @@ export function GiveSet({ chosen, busy, problem, onSave, onClose }: GiveSetProps
           Save the file
         </BrassButton>
       </DialogActions>
-    </Dialog>
+    </Sheet>
   );
 }

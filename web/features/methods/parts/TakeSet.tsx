@@ -1,9 +1,10 @@
-import { Alert, Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
+import { Alert, Box, Button, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import { useRef } from 'react';
 import { counted } from '#core/explain/format.ts';
 import type { SetReading } from '#contract/methods.ts';
 import type { TakingSet } from '#web/features/methods/method-sets.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Sheet } from '#web/ui/Sheet.tsx';
 
 type TakeSetProps = { readonly taking: TakingSet; readonly onClose: () => void };
 type Line = SetReading['lines'][number];
@@ -44,7 +45,7 @@ export function TakeSet({ taking, onClose }: TakeSetProps) {
   const picker = useRef<HTMLInputElement>(null);
   const news = reading?.lines.filter(({ verdict }) => verdict === 'new').length ?? 0;
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="take-title">
+    <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="take-title">
       <DialogTitle id="take-title" variant="h2">
         Import methods
       </DialogTitle>
@@ -81,6 +82,6 @@ export function TakeSet({ taking, onClose }: TakeSetProps) {
           {news === 0 ? 'Nothing to take' : `Take ${counted(news, 'choice')}`}
         </BrassButton>
       </DialogActions>
-    </Dialog>
+    </Sheet>
   );
 }

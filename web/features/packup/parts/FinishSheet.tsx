@@ -1,4 +1,4 @@
-import { Box, Button, Chip, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
+import { Box, Button, Chip, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import { counted } from '#core/explain/format.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
@@ -9,6 +9,7 @@ import { LookAnswers } from '#web/features/packup/parts/LookAnswers.tsx';
 import type { Ending, RunLog } from '#web/features/packup/run.actions.ts';
 import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Sheet } from '#web/ui/Sheet.tsx';
 
 type FinishSheetProps = {
   readonly run: ShownRun;
@@ -127,7 +128,7 @@ export function FinishSheet({ run, nowMs, log, onClose }: FinishSheetProps) {
   });
   const waiting = rest.filter((step) => isWaiting(step, nowMs));
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="finish-title">
+    <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="finish-title">
       <DialogTitle id="finish-title" variant="h2">
         {run.kind === 'after' ? 'Finish packing up' : 'Finish'}
       </DialogTitle>
@@ -202,6 +203,6 @@ export function FinishSheet({ run, nowMs, log, onClose }: FinishSheetProps) {
           </BrassButton>
         )}
       </DialogActions>
-    </Dialog>
+    </Sheet>
   );
 }

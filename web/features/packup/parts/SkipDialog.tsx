@@ -1,8 +1,9 @@
-import { Alert, Button, Dialog, DialogActions, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Alert, Button, DialogActions, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { SKIP_REASONS, SKIP_SETTLES, type SkipReason } from '#core/packup/run-event.ts';
 import { cannotThenWords } from '#core/packup/run-words.ts';
 import type { ShownStep } from '#contract/shown-run.ts';
 import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
+import { Sheet } from '#web/ui/Sheet.tsx';
 
 type SkipDialogProps = {
   readonly step: ShownStep;
@@ -15,7 +16,7 @@ type SkipDialogProps = {
 /** Leaving a step out takes one tap: the reason. What it costs is said first. */
 export function SkipDialog({ step, barred, onSkip, onClose }: SkipDialogProps) {
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="skip-title">
+    <Sheet onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="skip-title">
       <DialogTitle id="skip-title" variant="h2">
         Leave this out?
       </DialogTitle>
@@ -50,6 +51,6 @@ export function SkipDialog({ step, barred, onSkip, onClose }: SkipDialogProps) {
           Back
         </Button>
       </DialogActions>
-    </Dialog>
+    </Sheet>
   );
 }

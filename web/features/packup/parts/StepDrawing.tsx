@@ -7,13 +7,17 @@ import { PlainList } from '#web/ui/PlainList.tsx';
 type StepDrawingProps = { readonly run: ShownRun; readonly steps: readonly ShownStep[] };
 
 /** How the open steps of a stretch are done, beside their list. */
-export const HowOf = ({ steps }: { readonly steps: readonly ShownStep[] }) => (
+export const HowOf = ({ steps, several }: { readonly steps: readonly ShownStep[]; readonly several: boolean }) => (
   <PlainList gap={1}>
     {steps
       .filter(({ state, called }) => state === 'open' && called === 'yes')
-      .map(({ key, heading, how }) => (
+      .map(({ key, instrumentName, heading, how }) => (
         <Typography component="li" variant="body2" key={key}>
-          <strong>{heading}.</strong> {how}
+          <strong>
+            {several && `${instrumentName}: `}
+            {heading}.
+          </strong>{' '}
+          {how}
         </Typography>
       ))}
   </PlainList>

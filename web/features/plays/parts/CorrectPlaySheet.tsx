@@ -1,4 +1,4 @@
-import { Alert, Box, Button, Dialog, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Alert, Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { clockTime } from '#core/plays/play-words.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -9,6 +9,7 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { DateField } from '#web/ui/DateField.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { FORMAT } from '#web/clock/format.ts';
+import { Sheet } from '#web/ui/Sheet.tsx';
 
 export type CorrectedPlay = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius'>;
 
@@ -41,7 +42,7 @@ export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }
   const move = (by: number) => setEndedAtMinute(Math.min(LAST_MINUTE, Math.max(0, (endedAtMinute ?? 0) + by)));
   const roomCelsius = room === 'as-said' ? play.roomCelsius : celsiusOf(room);
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="correct-title">
+    <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="correct-title">
       <DialogTitle id="correct-title" variant="h1">
         Correct this play
       </DialogTitle>
@@ -77,6 +78,6 @@ export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }
           </Stack>
         </Stack>
       </DialogContent>
-    </Dialog>
+    </Sheet>
   );
 }

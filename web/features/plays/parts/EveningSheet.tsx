@@ -1,4 +1,4 @@
-import { Alert, Box, Button, Checkbox, Dialog, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Alert, Box, Button, Checkbox, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { counted, duration } from '#core/explain/format.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
@@ -12,6 +12,7 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Sheet } from '#web/ui/Sheet.tsx';
 
 type Played = TodayView['evening'][number];
 type EveningSheetProps = {
@@ -107,7 +108,7 @@ export function EveningSheet({ evening, now, problem, busy, onLog, onClose }: Ev
     setChosen(new Set(chosen.has(id) ? [...chosen].filter((one) => one !== id) : [...chosen, id]));
   const cannot = busy || endedOn === null || plays.length === 0 || plays.length > MOST_PLAYS_AN_EVENING;
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="evening-title">
+    <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="evening-title">
       <DialogTitle id="evening-title" variant="h1">
         What have you played?
       </DialogTitle>
@@ -142,6 +143,6 @@ export function EveningSheet({ evening, now, problem, busy, onLog, onClose }: Ev
           <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
         </Stack>
       </DialogContent>
-    </Dialog>
+    </Sheet>
   );
 }

@@ -1,4 +1,4 @@
-import { Alert, Box, Button, Dialog, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Alert, Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { duration, listed } from '#core/explain/format.ts';
 import type { Play } from '#core/plays/play.ts';
@@ -9,6 +9,7 @@ import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choi
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
+import { Sheet } from '#web/ui/Sheet.tsx';
 
 export type PlayedEntry = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius'>;
 
@@ -47,7 +48,7 @@ export function PlayedSheet({
     roomCelsius: celsiusOf(room),
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="played-title">
+    <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="played-title">
       <DialogTitle id="played-title" variant="h1">
         You have played: {instrumentName}
       </DialogTitle>
@@ -78,6 +79,6 @@ export function PlayedSheet({
           </Stack>
         </Stack>
       </DialogContent>
-    </Dialog>
+    </Sheet>
   );
 }
