@@ -124,7 +124,7 @@ function print(one: DoneStep, index: number): void {
       `${step.look.question} ${step.look.answers.map(({ id, words }) => `${id}: ${words}`).join(' / ')} → ${one.answer}`,
     );
   say('Why: ', step.why);
-  say('If you skip this: ', step.harm);
+  say('If you skip this: ', step.harm && `${step.harm}.`);
   for (const caution of step.cautions ?? []) say('! ', caution);
   say('With: ', step.supplies?.join(', '));
   if (step.wait) say('Then wait ', `${duration(step.wait.minutes.value)}: ${step.wait.why}`);

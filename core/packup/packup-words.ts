@@ -2,6 +2,9 @@ import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration } from '#core/explain/format.ts';
 import type { PlanReason } from '#core/packup/plan-reason.ts';
 
+/** Less idling than this is none, minutes. */
+const LEAST_IDLE_MINUTES = 0.5;
+
 function minutesWords({ pace, learned }: { pace: number; learned: number }): WhyLine {
   const beginner = pace > 1 ? ` At a beginner’s pace, about ${pace} times the practised time.` : '';
   const own = learned > 0 ? ` For ${counted(learned, 'step')} they follow your own ticks.` : '';
@@ -15,6 +18,12 @@ function minutesWords({ pace, learned }: { pace: number; learned: number }): Why
 /** How long the must-steps take; "3 min, but about 3 min" would help nobody. */
 const mustWords = ({ minutes, mustMinutes }: { minutes: number; mustMinutes: number }): string =>
   duration(minutes) === duration(mustMinutes) ? 'a little longer' : `about ${duration(mustMinutes)}`;
+
+/** What the waits of a run leave for other steps, and for nothing at all. */
+const waitsWords = ({ waitMinutes, idleMinutes }: { waitMinutes: number; idleMinutes: number }): string =>
+  idleMinutes < LEAST_IDLE_MINUTES
+    ? `Other steps fill all ${duration(waitMinutes)} of waiting.`
+    : `Of ${duration(waitMinutes)} of waiting, other steps fill what they can; for about ${duration(idleMinutes)} there is nothing to do.`;
 
 /** A plan's reason in words. */
 export function planReasonWords(reason: PlanReason): WhyLine {
@@ -31,7 +40,7 @@ export function planReasonWords(reason: PlanReason): WhyLine {
     case 'waits-overlapped':
       return {
         rule,
-        text: `${duration(reason.waitMinutes)} of waiting run while other steps are done; about ${duration(reason.idleMinutes)} remain with idle hands.`,
+        text: waitsWords(reason),
         mark: 'estimate',
       };
     case 'usual-look':

@@ -269,7 +269,7 @@ describe('a plan', () => {
       (soaked?.startsAtMinute ?? 0) + (soaked?.activeMinutes ?? 0) + 10,
     );
     expect(plan.elapsedMinutes).toBeLessThan(plan.activeMinutes + 10);
-    expect(plan.because.map((reason) => planReasonWords(reason).text).join(' ')).toContain('10 min of waiting run');
+    expect(plan.because.map((reason) => planReasonWords(reason).text).join(' ')).toContain('10 min of waiting');
   });
 
   test('gives a child twice the time and a grown-up beside them for oil', () => {

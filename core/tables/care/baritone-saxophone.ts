@@ -21,7 +21,7 @@ export const baritoneSaxophone: Page = {
       item: 'baritone-saxophone/water',
       part: 'body',
       heading: 'Let the water out of the upper loop',
-      how: 'Open its water key and blow gently.',
+      how: 'Hold its water key open until no more runs out.',
       minutes: 0.2,
       after: [],
       reaches: ['water-out'],

@@ -50,7 +50,7 @@ export const doubleReed: Page = {
       item: 'double-reed/soak',
       part: 'reed',
       heading: 'Put the reeds into a cup of water',
-      how: 'Do this before anything else, with water at room temperature.',
+      how: 'Use water at room temperature. They soak while the rest goes together.',
       minutes: 0.3,
       wait: {
         minutes: oneVoice(5),
@@ -89,7 +89,7 @@ export const doubleReed: Page = {
       item: 'double-reed/soak',
       part: 'reed',
       heading: 'Put the reeds into a cup of warm water',
-      how: 'Do this before anything else. Warmth opens the tip, so look at the opening again before you play.',
+      how: 'They soak while the rest goes together. Warmth opens the tip, so look at the opening again before you play.',
       minutes: 0.3,
       wait: { minutes: estimate(3), why: 'warm water goes in faster', until: ['double-reed/lamp'] },
       after: [],

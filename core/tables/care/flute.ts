@@ -211,7 +211,7 @@ export const flute: Page = {
       item: 'flute/wipe',
       part: 'head-joint',
       heading: 'Wipe the tenons',
-      how: 'The damp cloth stays outside the flute.',
+      how: 'The damp cloth never rides inside the instrument.',
       minutes: 0.2,
       after: ['flute/swab-head', 'flute/swab-body', 'flute/swab-foot'],
       reaches: ['sockets-dry', 'swab-used'],

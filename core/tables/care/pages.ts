@@ -60,8 +60,29 @@ const withPistons: PageUse = {
 };
 /** On the cor anglais the reed goes onto the bocal, not into a well. */
 const oboeJoints: PageUse = { page: oboe, without: ['oboe/reed-in', 'oboe/light-check'] };
-/** Bamboo and pipes have no pads and no mechanism: the book has no yearly bench service for them. */
-const windUnserviced: PageUse = { page: wind, without: ['wind/bench-service'] };
+/** Bamboo has no mechanism: the book has no yearly bench service for it. It lies in a padded bag, not in a case. */
+const windInBag: PageUse = {
+  page: wind,
+  without: ['wind/bench-service'],
+  says: {
+    'wind/case-flat': { heading: 'Lay the bag flat and open it', how: 'Best on a carpet, never on a lap or chair.' },
+    'wind/pieces-in-wells': {
+      heading: 'Leave nothing loose in the bag',
+      how: 'The flute lies in it with its blowing edge up and capped.',
+      harm: 'loose things hammer about and chip the edge',
+    },
+    'wind/latch-lid': {
+      heading: 'Close the bag',
+      how: 'Lay it down softly, away from heat, draught and sun.',
+      harm: 'the instrument slides out and falls',
+    },
+    'wind/shake-case': { heading: 'Shake the closed bag gently' },
+    'wind/look-at-case': {
+      heading: 'Look at the bag and its padding',
+      how: 'The padding holds and the name tag is on.',
+    },
+  },
+};
 /** At home the pipes are laid out to dry, not cased. */
 const windUncased: PageUse = { page: wind, without: ['wind/bench-service', 'wind/case-away', 'wind/shake-case'] };
 const keyedSaxophone: PageUse = { page: keyed, without: ['keyed/prop-open'] };
@@ -69,7 +90,7 @@ const doubleReedBassoon: PageUse = {
   page: doubleReed,
   says: {
     'double-reed/into-cup': {
-      how: 'Do this before anything else. They are wetted right through, thread and back too.',
+      how: 'They soak while the rest goes together, right through, thread and back too.',
     },
   },
 };
@@ -111,7 +132,7 @@ export const PAGES_OF = {
   bassoon: pages(wind, swab, keyedBassoon, tenons, doubleReedBassoon, bassoon),
   flute: pages(wind, swab, keyed, flute),
   piccolo: pages(wind, swab, keyed, inWood, flute, piccolo),
-  'bamboo-flute': pages(windUnserviced, swab, bambooFlute),
+  'bamboo-flute': pages(windInBag, swab, bambooFlute),
   'highland-pipes': pages(windUncased, highlandPipes),
   trumpet: pistons,
   cornet: pistons,
