@@ -12,7 +12,7 @@ import { planReasonWords } from '#core/packup/packup-words.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import { keptOf, type KeptPlan, type KeptStep } from '#core/packup/kept-plan.ts';
 import type { RunEvent } from '#core/packup/run-event.ts';
-import { careDoneBy, checkRunEvent, foldRun, signsSeenBy, type StepNow } from '#core/packup/run-log.ts';
+import { careDoneBy, checkRunEvent, foldRun, signsSeenBy, wasNotLooked, type StepNow } from '#core/packup/run-log.ts';
 import { runStepKey } from '#core/packup/run-step.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 
@@ -420,5 +420,87 @@ describe('steps that hang on others', () => {
     ]);
     expect(checkRunEvent(now, { kind: 'finished' })).toMatchObject({ ok: true });
     expect(careDoneBy(now).map(({ itemId }) => itemId)).toEqual(['brass/slide-grease', 'piston-brass/mouthpipe-brush']);
+  });
+});
+
+describe('what is said of many steps at once', () => {
+  const along = (id: string, how: 'stretch' | 'list'): RunEvent => ({
+    kind: 'ticked-along',
+    stepKey: key(id),
+    along: how,
+    at,
+  });
+
+  test('is done, and how it was said stays with it; a tick by itself before it stays the tick', () => {
+    const now = fold([tick('a'), along('a', 'list'), along('b', 'list'), along('c', 'stretch')]);
+    expect([where(now, 'a'), where(now, 'b'), where(now, 'c')].map((one) => one.along)).toEqual([
+      null,
+      'list',
+      'stretch',
+    ]);
+    expect(careDoneBy(now).map(({ itemId }) => itemId)).toContain('wind/case-away');
+    // Left out after all: it is skipped like any other, and nobody remembers the list.
+    const without = fold([along('b', 'list'), skip('b', 'no-time')]);
+    expect(where(without, 'b')).toMatchObject({ state: 'skipped', along: null });
+  });
+
+  test('nothing is learned from when it was said, but the next step is timed from it', () => {
+    const estimates = new Map([
+      ['wind/a' as const, 1],
+      ['wind/b' as const, 1],
+    ]);
+    const ticks = (byItself: boolean) => [
+      { stepId: 'wind/a' as const, atMs: 6 * 60_000, repeats: 1, byItself },
+      { stepId: 'wind/b' as const, atMs: 8 * 60_000, repeats: 1, byItself: true },
+    ];
+    const learned = learnMinutes([{ startedAtMs: 0, ticks: ticks(false) }], estimates);
+    expect(learned.has('wind/a')).toBe(false);
+    // (3 · 1 + 2) / 4: two minutes after what was said before it, not eight from the start.
+    expect(learned.get('wind/b')?.value).toBe(1.25);
+    expect(learnMinutes([{ startedAtMs: 0, ticks: ticks(true) }], estimates).has('wind/a')).toBe(true);
+  });
+
+  const glance = {
+    question: 'Does anything move?',
+    answers: [
+      { id: 'quiet', words: 'Nothing', notice: null, endsItem: false, alsoEnds: [] },
+      { id: 'moves', words: 'Something', notice: null, endsItem: true, alsoEnds: [] },
+    ],
+  };
+  const notLooked: RunEvent = { kind: 'not-looked', stepKey: key('look'), at };
+
+  test('a look nobody made is noted as such: it does nothing by itself, and leaves handwork done', () => {
+    const look: KeptStep = { ...step('look'), look: glance, onlyLooks: true };
+    const alone = fold([notLooked], [look]);
+    expect(where(alone, 'look')).toMatchObject({ state: 'ticked', answer: null });
+    expect(wasNotLooked(where(alone, 'look'))).toBe(true);
+    expect(careDoneBy(alone)).toEqual([]);
+    const withHands = fold([notLooked, tick('wipe')], [look, step('wipe')]);
+    expect(careDoneBy(withHands).map(({ itemId }) => itemId)).toEqual(['wind/case-check']);
+    // Washed, and nobody looked whether lime is left: it was washed.
+    const wash: KeptStep = { ...look, onlyLooks: false };
+    expect(careDoneBy(fold([notLooked], [wash])).map(({ itemId }) => itemId)).toEqual(['wind/case-check']);
+  });
+
+  test('what a look decides goes on as usual where nobody looked; it is taken back like a tick', () => {
+    const look: KeptStep = { ...step('look'), look: glance };
+    const usual: KeptStep = { ...step('usual'), calledBy: { look: 'wind/look', answers: ['quiet'] } };
+    const other: KeptStep = { ...step('other'), calledBy: { look: 'wind/look', answers: ['moves'] } };
+    const now = fold([notLooked], [look, usual, other]);
+    expect([where(now, 'usual').called, where(now, 'other').called]).toEqual(['yes', 'no']);
+    const back = fold([notLooked, { kind: 'unticked', stepKey: key('look'), at }], [look, usual, other]);
+    expect([where(back, 'look').state, where(back, 'usual').called]).toEqual(['open', 'undecided']);
+  });
+
+  test('a step that is no look cannot be let go like one, and a look cannot be ticked along', () => {
+    const now = fold([], [{ ...step('look'), look: glance }, step('wipe')]);
+    expect(checkRunEvent(now, { kind: 'not-looked', stepKey: key('wipe') })).toMatchObject({
+      ok: false,
+      failure: { code: 'no-look' },
+    });
+    expect(checkRunEvent(now, { kind: 'ticked-along', stepKey: key('look'), along: 'list' })).toMatchObject({
+      ok: false,
+      failure: { code: 'answer-wanted' },
+    });
   });
 });

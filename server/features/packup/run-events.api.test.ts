@@ -70,6 +70,40 @@ describe('a tick', () => {
     expect(revision()).not.toBe(before);
   });
 
+  test('along with others is kept as it was said, sent again like any other, and shown so after a restart', async () => {
+    const run = await begin();
+    const [first, second] = run.steps.filter(({ look: asks }) => asks === null);
+    const key = aKey();
+    const said = { key, kind: 'ticked-along', stepKey: first?.key, along: 'list' };
+    await send(run.key, said).expect(201);
+    await send(run.key, said).expect(200);
+    await send(run.key, { ...said, along: 'stretch' }).expect(409);
+    await send(run.key, { kind: 'ticked-along', stepKey: second?.key, along: 'all' }).expect(400);
+    await send(run.key, { kind: 'not-looked', stepKey: second?.key }).expect(400);
+    server.restart();
+    const after = await look(run.key);
+    expect(after.steps.find((one) => one.key === first?.key)).toMatchObject({ state: 'ticked', along: 'list' });
+  });
+
+  test('a child goes step by step, somebody else after five runs by stretches, and whoever has chosen as they chose', async () => {
+    const wayOf = async (key: string) => (await server.api().get(`/api/runs/${key}`).expect(200)).body.way as string;
+    const finished = async () => {
+      const run = await begin({ kind: 'care', parts: [share({ itemIds: ['swab/wash'] })] });
+      for (const { key } of run.steps) await tick(run.key, key).expect(201);
+      await send(run.key, { kind: 'finished', now: NOW }).expect(201);
+      return run.key;
+    };
+    const keys: string[] = [];
+    for (let runs = 0; runs < 6; runs++) keys.push(await finished());
+    expect(await Promise.all(keys.map(wayOf))).toEqual([...Array<string>(5).fill('guided'), 'stretches']);
+    await server
+      .api()
+      .post('/api/run-ways')
+      .send({ key: aKey(), playerId: 'ada', way: 'as-listed', now: NOW })
+      .expect(201);
+    expect(await wayOf(keys[0] ?? '')).toBe('as-listed');
+  });
+
   test('sent out of order, twice, or from two tabs is the same run in the end', async () => {
     const run = await begin();
     const [a, b, c] = run.steps.map(({ key }) => key);
