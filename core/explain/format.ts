@@ -70,9 +70,9 @@ export function duration(minutes: number): string {
   return rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
 }
 
-/** What is known to the minute at best: "less than a minute", "about 7 min". */
+/** What is known to the minute at best: "under 1 min", "about 7 min". */
 export const aboutDuration = (minutes: number): string =>
-  minutes < 0.75 ? 'less than a minute' : `about ${duration(Math.max(1, minutes))}`;
+  minutes < 0.75 ? 'under 1 min' : `about ${duration(Math.max(1, minutes))}`;
 
 /** A stretch nobody knows to the minute: 0.4 min, 25 min, 2 h 30 min, 41 h. */
 export function roughly(minutes: number): string {

@@ -43,7 +43,7 @@ function Place({ one, to, here }: { readonly one: ShelfPlace; readonly to: strin
     <ButtonBase {...{ component: Link, to }} aria-current={here ? 'true' : undefined} sx={place(here)}>
       <Silhouette kind={one.kind} size={38} />
       <Box>
-        <Typography component="span" sx={{ display: 'block', fontWeight: 650, lineHeight: 1.2 }}>
+        <Typography component="span" noWrap sx={{ display: 'block', fontWeight: 650, lineHeight: 1.2, maxWidth: 200 }}>
           {one.name}
         </Typography>
         <Typography component="span" variant="body2" sx={{ color: 'frame.quiet', lineHeight: 1.2 }}>

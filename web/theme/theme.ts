@@ -148,6 +148,9 @@ export const theme = createTheme({
           textTransform: 'none',
           fontSize: '1rem',
           color: 'var(--ulu-palette-text-primary)',
+          '&.Mui-selected': { fontWeight: 700 },
+          // Where the device chooses the colours, what is chosen is told by a second line.
+          '@media (forced-colors: active)': { '&.Mui-selected': { outline: '3px solid', outlineOffset: -6 } },
         },
       },
     },

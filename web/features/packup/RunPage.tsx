@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button, Typography, useMediaQuery, useTheme } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -37,7 +37,28 @@ type Shown = {
 
 const keysOf = (steps: readonly ShownStep[]): RunStepKey[] => steps.map(({ key }) => key);
 
-/** All stretches, and under them how to end: never a dead button, for what is open is asked in a sheet. */
+type EndsProps = {
+  /** The whole list in one tap is the next action, and stands elsewhere as such. */
+  readonly listed: boolean;
+  readonly onListed: () => void;
+  readonly onFinish: () => void;
+};
+
+/** The two ways to end early: never a dead button, for what is open is asked in a sheet. */
+const Ends = ({ listed, onListed, onFinish }: EndsProps) => (
+  <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
+    {!listed && (
+      <Button variant="outlined" color="inherit" onClick={onListed} sx={{ minHeight: 48 }}>
+        All done as listed
+      </Button>
+    )}
+    <Button color="inherit" onClick={onFinish} sx={{ minHeight: 48 }}>
+      Finish here…
+    </Button>
+  </Box>
+);
+
+/** All stretches, and under them how to end where that has no other place. */
 function AllStretches({
   run,
   stretches,
@@ -46,22 +67,21 @@ function AllStretches({
   onSkip,
   step,
   byStretch,
+  ends,
   listed,
   onListed,
   onFinish,
-}: Shown & {
-  readonly step: ShownStep | null;
-  readonly byStretch: boolean;
-  /** The whole list in one tap is the next action. */
-  readonly listed: boolean;
-  readonly onListed: () => void;
-  readonly onFinish: () => void;
-}) {
+}: Shown &
+  EndsProps & {
+    readonly step: ShownStep | null;
+    readonly byStretch: boolean;
+    readonly ends: boolean;
+  }) {
   const finished = run.finishedAt !== null;
   const allClosed = stretches.every(({ closed, total }) => closed === total);
   const atHand = finished ? null : stretchAtHand(stretches);
   return (
-    <Compartment sx={{ display: 'flex', gap: 1 }}>
+    <Compartment sx={{ display: 'flex', gap: 1, py: { xs: 1.5, sm: 1.5 } }}>
       {!finished && <PhoneStrip run={run} step={step ?? atHand?.steps.find(({ state }) => state === 'open')} />}
       <Box sx={{ flexGrow: 1, minWidth: 0 }}>
         {listed && !allClosed && !finished && (
@@ -86,18 +106,7 @@ function AllStretches({
         {!finished && run.leftOut.length > 0 && (
           <LeftOut leftOut={run.leftOut} several={run.parts.length > 1} busy={log.busy} onPullIn={log.pullIn} />
         )}
-        {!finished && !allClosed && (
-          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
-            {!listed && (
-              <Button variant="outlined" color="inherit" onClick={onListed} sx={{ minHeight: 48 }}>
-                All done as listed
-              </Button>
-            )}
-            <Button color="inherit" onClick={onFinish} sx={{ minHeight: 48 }}>
-              Finish here…
-            </Button>
-          </Box>
-        )}
+        {ends && <Ends listed={listed} onListed={onListed} onFinish={onFinish} />}
       </Box>
     </Compartment>
   );
@@ -120,6 +129,7 @@ function Loaded({ view }: { readonly view: RunView }) {
   const [skipping, setSkipping] = useState<RunStepKey | null>(null);
   const [ending, setEnding] = useState(false);
   const { way, choose } = useRunWay(view);
+  const wide = useMediaQuery(useTheme().breakpoints.up('md'));
   const finished = run.finishedAt !== null;
   const nowMs = useNowMs(!finished && run.steps.some(({ waitsUntilMs }) => waitsUntilMs !== null));
   const log = useRunLog(view, run);
@@ -136,19 +146,19 @@ function Loaded({ view }: { readonly view: RunView }) {
   const sayStretch = () => stretch && log.tickAlong(keysOf(stretch.toTick), 'stretch', keysOf(stretch.notNeeded));
   const tickOne = () => step && !step.look && !isWaiting(step, nowMs) && log.tick(step.key);
   useRunKeys(!finished && skipping === null && !ending, {
-    tick: () => (step === null ? log.finish() : guided ? tickOne() : way === 'stretches' ? sayStretch() : sayListed()),
+    tick: step === null ? log.finish : { guided: tickOne, stretches: sayStretch, 'as-listed': sayListed }[way],
     onePass: () => guided && step?.count != null && log.count(step.key, step.counted + 1),
     skip: () => guided && step && setSkipping(step.key),
   });
+  const end: EndsProps = { listed: way === 'as-listed', onListed: sayListed, onFinish: () => setEnding(true) };
   const shown = { run, stretches, nowMs, log, onSkip: setSkipping };
   const all = (
     <AllStretches
       {...shown}
       step={guided ? step : null}
       byStretch={way === 'stretches'}
-      listed={way === 'as-listed'}
-      onListed={sayListed}
-      onFinish={() => setEnding(true)}
+      ends={step !== null && (guided || !wide)}
+      {...end}
     />
   );
   return (
@@ -176,6 +186,7 @@ function Loaded({ view }: { readonly view: RunView }) {
           <Compartment title={stretch.title}>
             <StepDrawing run={run} steps={stretch.steps} />
             <HowOf steps={stretch.steps} several={several} />
+            {wide && <Ends {...end} />}
           </Compartment>
         </Column>
       )}

@@ -52,6 +52,7 @@ function Head({
         px: 1,
         gap: 1.5,
         justifyContent: 'flex-start',
+        flexWrap: 'wrap',
         textAlign: 'left',
         borderRadius: 2,
         color: isDone ? 'text.secondary' : 'text.primary',
@@ -60,7 +61,7 @@ function Head({
       <Box aria-hidden sx={{ width: 24, display: 'grid', placeItems: 'center', fontWeight: 650 }}>
         {isDone ? <Icon path={mdiCheck} fontSize="small" /> : number}
       </Box>
-      <Typography component="span" variant="h3" sx={{ flexGrow: 1, fontWeight: open ? 650 : 550 }}>
+      <Typography component="span" variant="h3" sx={{ flex: '1 1 0', minWidth: 120, fontWeight: open ? 650 : 550 }}>
         {stretch.title}
       </Typography>
       <Typography component="span" variant="body2" color="text.secondary" sx={{ whiteSpace: 'nowrap' }}>
@@ -80,14 +81,14 @@ export function StretchList({ stretches, atHandKey, stepKey, nowMs, readOnly, on
   const [chosen, setChosen] = useState<{ readonly at: string | null; readonly key: string | null } | null>(null);
   const openKey = chosen !== null && chosen.at === atHandKey ? chosen.key : atHandKey;
   return (
-    <PlainList ordered gap={0.5}>
+    <PlainList ordered gap={0}>
       {stretches.map((stretch, index) => {
         const open = stretch.key === openKey;
         return (
           <Box
             component="li"
             key={stretch.key}
-            sx={{ borderTop: '1px solid', borderColor: index === 0 ? 'transparent' : 'divider', pt: 0.5 }}
+            sx={{ borderTop: '1px solid', borderColor: index === 0 ? 'transparent' : 'divider' }}
           >
             <Head
               stretch={stretch}
@@ -97,8 +98,8 @@ export function StretchList({ stretches, atHandKey, stepKey, nowMs, readOnly, on
               onToggle={() => setChosen({ at: atHandKey, key: open ? null : stretch.key })}
             />
             {open && (
-              <Box sx={{ pl: { xs: 0, sm: 1 }, pb: 1 }}>
-                <PlainList gap={0.25}>
+              <Box sx={{ pl: { xs: 0, sm: 1 }, pb: 0.75 }}>
+                <PlainList gap={0}>
                   {stretch.steps.map((step) => (
                     <StepRow
                       key={step.key}
@@ -116,7 +117,7 @@ export function StretchList({ stretches, atHandKey, stepKey, nowMs, readOnly, on
                     disabled={stretch.toTick.length + stretch.notNeeded.length === 0}
                     onClick={() => onDone(stretch)}
                     aria-label={`Done: ${stretch.title}`}
-                    sx={{ mt: 1, minWidth: 200, width: { xs: '100%', sm: 'auto' } }}
+                    sx={{ mt: 0.75, minHeight: { xs: 56, sm: 48 }, minWidth: 200, width: { xs: '100%', sm: 'auto' } }}
                   >
                     {stretch.waitsUntilMs === null ? 'Done' : `Waits ${countdown(stretch.waitsUntilMs, nowMs)}`}
                   </BrassButton>
