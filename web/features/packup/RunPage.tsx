@@ -124,6 +124,49 @@ const AllSettled = ({ log, onFinish }: { readonly log: RunLog; readonly onFinish
   </Compartment>
 );
 
+/** Asks why a step is skipped, once somebody wants to. */
+function Skipping({
+  run,
+  stepKey,
+  log,
+  onClose,
+}: Pick<Shown, 'run' | 'log'> & { readonly stepKey: RunStepKey | null; readonly onClose: () => void }) {
+  const step = run.steps.find(({ key }) => key === stepKey);
+  if (step === undefined) return null;
+  return (
+    <SkipDialog
+      barred={standingOn(run.steps, step).map(({ heading }) => heading)}
+      step={step}
+      onClose={onClose}
+      onSkip={(reason) => {
+        log.skip(step.key, reason);
+        onClose();
+      }}
+    />
+  );
+}
+
+/** Beside the stretches: the one at hand drawn, how its steps are done, and on a wide screen the ways to end. */
+const Beside = ({
+  run,
+  stretch,
+  several,
+  end,
+}: Pick<Shown, 'run'> & {
+  readonly stretch: ShownStretch | null;
+  readonly several: boolean;
+  readonly end?: EndsProps;
+}) =>
+  stretch && (
+    <Column last>
+      <Compartment title={stretch.title}>
+        <StepDrawing run={run} steps={stretch.steps} />
+        <HowOf steps={stretch.steps} several={several} />
+        {end && <Ends {...end} />}
+      </Compartment>
+    </Column>
+  );
+
 function Loaded({ view }: { readonly view: RunView }) {
   const run = useShownRun(view);
   const [skipping, setSkipping] = useState<RunStepKey | null>(null);
@@ -138,7 +181,8 @@ function Loaded({ view }: { readonly view: RunView }) {
   const step = finished ? null : stepAtHand(run.steps, nowMs);
   const stretch = stretchAtHand(stretches);
   const guided = way === 'guided';
-  const toSkip = run.steps.find(({ key }) => key === skipping);
+  /** The step that has a card of its own. */
+  const carded = guided ? step : null;
   const sayListed = () => {
     log.tickAlong(keysOf(doneInOneGo(run.steps, nowMs).filter(({ onlyIf }) => onlyIf === null)), 'list');
     setEnding(true);
@@ -147,15 +191,15 @@ function Loaded({ view }: { readonly view: RunView }) {
   const tickOne = () => step && !step.look && !isWaiting(step, nowMs) && log.tick(step.key);
   useRunKeys(!finished && skipping === null && !ending, {
     tick: step === null ? log.finish : { guided: tickOne, stretches: sayStretch, 'as-listed': sayListed }[way],
-    onePass: () => guided && step?.count != null && log.count(step.key, step.counted + 1),
-    skip: () => guided && step && setSkipping(step.key),
+    onePass: () => carded?.count != null && log.count(carded.key, carded.counted + 1),
+    skip: () => carded && setSkipping(carded.key),
   });
   const end: EndsProps = { listed: way === 'as-listed', onListed: sayListed, onFinish: () => setEnding(true) };
   const shown = { run, stretches, nowMs, log, onSkip: setSkipping };
   const all = (
     <AllStretches
       {...shown}
-      step={guided ? step : null}
+      step={carded}
       byStretch={way === 'stretches'}
       ends={step !== null && (guided || !wide)}
       {...end}
@@ -166,41 +210,23 @@ function Loaded({ view }: { readonly view: RunView }) {
       <RunHead run={run} nowMs={nowMs} way={way} onWay={choose} />
       {finished && <RunEnd run={run} onUndo={log.undoFinish} onLastPass={log.lastPass} busy={log.busy} />}
       {!finished && step === null && <AllSettled log={log} onFinish={log.finish} />}
-      {guided && step && (
+      {carded && (
         <StepAtHand
-          key={step.key}
-          step={step}
+          key={carded.key}
+          step={carded}
           several={several}
           nowMs={nowMs}
-          drawing={<StepDrawing run={run} steps={[step]} />}
-          onTick={() => log.tick(step.key)}
-          onSkip={() => setSkipping(step.key)}
-          onNotNeeded={() => log.skip(step.key, 'not-needed')}
-          onAnswer={(answer) => log.answer(step.key, answer)}
-          onCount={(count) => log.count(step.key, count)}
+          drawing={<StepDrawing run={run} steps={[carded]} />}
+          onTick={() => log.tick(carded.key)}
+          onSkip={() => setSkipping(carded.key)}
+          onNotNeeded={() => log.skip(carded.key, 'not-needed')}
+          onAnswer={(answer) => log.answer(carded.key, answer)}
+          onCount={(count) => log.count(carded.key, count)}
         />
       )}
       {all}
-      {!guided && step && stretch && (
-        <Column last>
-          <Compartment title={stretch.title}>
-            <StepDrawing run={run} steps={stretch.steps} />
-            <HowOf steps={stretch.steps} several={several} />
-            {wide && <Ends {...end} />}
-          </Compartment>
-        </Column>
-      )}
-      {toSkip && (
-        <SkipDialog
-          barred={standingOn(run.steps, toSkip).map(({ heading }) => heading)}
-          step={toSkip}
-          onClose={() => setSkipping(null)}
-          onSkip={(reason) => {
-            log.skip(toSkip.key, reason);
-            setSkipping(null);
-          }}
-        />
-      )}
+      {!guided && step && <Beside run={run} stretch={stretch} several={several} {...(wide ? { end } : {})} />}
+      <Skipping run={run} stepKey={skipping} log={log} onClose={() => setSkipping(null)} />
       {ending && !finished && <FinishSheet run={run} nowMs={nowMs} log={log} onClose={() => setEnding(false)} />}
     </TwoColumns>
   );
