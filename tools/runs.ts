@@ -109,6 +109,9 @@ for (const [id, answer] of answers) {
 const steps = doneIn(plan, answers);
 const nameOf = (id: string): string => id.replace(/^\d+-/, '');
 
+/** What goes on from other words, up to its full stop. */
+const sentence = (text: string | undefined): string | undefined => text && `${text}.`;
+
 function print(one: DoneStep, index: number): void {
   const { step, hands, repeats, instrumentId } = one;
   const several = instruments.length > 1 ? `[${nameOf(instrumentId)}] ` : '';
@@ -124,7 +127,7 @@ function print(one: DoneStep, index: number): void {
       `${step.look.question} ${step.look.answers.map(({ id, words }) => `${id}: ${words}`).join(' / ')} → ${one.answer}`,
     );
   say('Why: ', step.why);
-  say('If you skip this: ', step.harm && `${step.harm}.`);
+  say('If you skip this: ', sentence(step.harm));
   for (const caution of step.cautions ?? []) say('! ', caution);
   say('With: ', step.supplies?.join(', '));
   if (step.wait) say('Then wait ', `${duration(step.wait.minutes.value)}: ${step.wait.why}`);
