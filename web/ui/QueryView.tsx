@@ -17,6 +17,11 @@ type QueryViewProps<T> = {
 
 const isNotFound = (error: Error | null): boolean => error !== null && 'code' in error && error.code === 'not-found';
 
+/** What stands where an answer is still to come, as high as it will be. */
+export const Loading = ({ height }: { readonly height: number }) => (
+  <Skeleton variant="rounded" height={height} role="status" aria-label="Loading" />
+);
+
 /** The states every answer owes its reader: waiting, failed, not in the record, there, and there but not refreshed. */
 export function QueryView<T>({ query, height = 240, missing, children }: QueryViewProps<T>) {
   if (missing !== undefined && isNotFound(query.error)) return <>{missing}</>;
@@ -32,7 +37,7 @@ export function QueryView<T>({ query, height = 240, missing, children }: QueryVi
           {query.error?.message}
         </Alert>
       );
-    return <Skeleton variant="rounded" height={height} role="status" aria-label="Loading" />;
+    return <Loading height={height} />;
   }
   if (!query.isError) return <>{children(query.data)}</>;
   return (

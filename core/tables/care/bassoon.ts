@@ -281,7 +281,7 @@ export const bassoon: Page = {
       minutes: 0.2,
       after: ['bassoon/joints-off'],
       must: true,
-      harm: 'water stands on unlined wood and rots it',
+      harm: 'water stands in the unlined bore, and wood rots',
       does: [drain('boot')],
       mark: 'general',
     },

@@ -20,7 +20,7 @@ import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { NOT_ON_THIS_SHELF, Problem } from '#web/ui/Problem.tsx';
-import { QueryView } from '#web/ui/QueryView.tsx';
+import { Loading, QueryView } from '#web/ui/QueryView.tsx';
 import { StripHead } from '#web/ui/StripHead.tsx';
 import { pinsOf } from '#web/ui/strip-pins.ts';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
@@ -35,6 +35,7 @@ const [PlayedSheet, fetchPlayed] = lazyPart(
 );
 
 const SHOWN = 4;
+const PAGE_HEIGHT = 560;
 
 /** The one thing to do now, big. */
 function NextAction({
@@ -152,6 +153,8 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
     played.open();
     setSheet(true);
   };
+  // What is in force stands above the next action: both are drawn in one go, so that nothing jumps under a finger.
+  if (conditions.isPending) return <Loading height={PAGE_HEIGHT} />;
   return (
     <TwoColumns wide="right">
       <Box sx={{ gridColumn: '1 / -1', order: { xs: 3, sm: 0 } }}>
@@ -222,7 +225,7 @@ export const NowPage = () => <NowOf instrumentId={useInstrumentId()} />;
 export function NowOf({ instrumentId }: { readonly instrumentId: InstrumentId }) {
   const query = useQuery(careQueries.page(instrumentId, useToday()));
   return (
-    <QueryView query={query} height={560} missing={NOT_ON_THIS_SHELF}>
+    <QueryView query={query} height={PAGE_HEIGHT} missing={NOT_ON_THIS_SHELF}>
       {(page) =>
         page.instrument.leftOn === null ? (
           <Loaded page={page} />
