@@ -40,6 +40,25 @@ test('a confirmed entry stays, though the run was being fetched as it stood befo
   stop();
 });
 
+test('nor is it lost where the run is being fetched for the first time', async () => {
+  const answers: ((view: RunView) => void)[] = [];
+  const observer = new QueryObserver<RunView>(cache, {
+    queryKey,
+    queryFn: () => new Promise<RunView>((resolve) => answers.push(resolve)),
+  });
+  const stop = observer.subscribe(() => undefined);
+  expect(answers).toHaveLength(1);
+  joinLog(cache, { ...entry('a'), runKey: 'run' }, entry('a'));
+  await new Promise((resolve) => setTimeout(resolve, 5));
+  // What was asked before the entry was written is not taken.
+  answers[0]?.(viewWith());
+  expect(answers).toHaveLength(2);
+  answers[1]?.(viewWith(entry('a')));
+  await new Promise((resolve) => setTimeout(resolve, 5));
+  expect(cache.getQueryData<RunView>(queryKey)?.log.map(({ key }) => key)).toEqual(['a']);
+  stop();
+});
+
 test('an entry of a run nobody looks at is kept by the server alone', () => {
   joinLog(cache, { ...entry('a'), runKey: 'run' }, entry('a'));
   expect(cache.getQueryData(queryKey)).toBeUndefined();

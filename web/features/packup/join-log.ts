@@ -5,6 +5,12 @@ import { recordChanged, tellOtherTabs } from '#web/api/record-changes.ts';
 import { packupQueries } from '#web/features/packup/packup.queries.ts';
 import type { Unsent } from '#web/features/packup/run-outbox.ts';
 
+/** Calls off a first fetch that is under way, which asking anew alone would leave to finish, and asks. */
+async function askedAnew(cache: QueryClient, queryKey: readonly unknown[]): Promise<void> {
+  await cache.cancelQueries({ queryKey });
+  await cache.invalidateQueries({ queryKey });
+}
+
 /**
  * A confirmed entry joins the log on the screen; what more than its run knows of is looked at again. A run that is being
  * fetched just then may have been read before the entry was written: it is not taken, but asked for once more.
@@ -18,7 +24,6 @@ export function joinLog(cache: QueryClient, { runKey }: Unsent, logged: LoggedRu
     void recordChanged(cache, view?.parts.map(({ instrumentId }) => instrumentId) ?? 'everything');
   else {
     tellOtherTabs({ run: runKey });
-    // It also calls off what is under way.
-    if (isBeingFetched) void cache.invalidateQueries({ queryKey });
+    if (isBeingFetched) void (view === undefined ? askedAnew(cache, queryKey) : cache.invalidateQueries({ queryKey }));
   }
 }
