@@ -2,7 +2,7 @@ import { array, boolean, object, type InferType } from 'yup';
 import type { WallClock } from '#core/plays/play.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { careClockView } from '#contract/care.ts';
-import { amount, instrumentId, localDateText, playerId, text, word } from '#contract/scalars.ts';
+import { amount, instrumentId, localDateText, playerId, text, whyLines, word } from '#contract/scalars.ts';
 
 export const todayPaths = {
   list: '/api/today',
@@ -39,6 +39,8 @@ const todayLine = object({
   ...instrument,
   /** What stands in the way: how long it has stood wet; null where the clock says it. */
   words: text().nullable().defined(),
+  /** Where its figures come from; what is due says so in its clock. */
+  because: whyLines,
   runKey: text().nullable().defined(),
   /** What was noticed, left or is due; null for a run and for what stands wet. */
   clock: careClockView.nullable().defined(),
@@ -61,7 +63,7 @@ export const todayView = object({
       kind: word(KIND_IDS).required(),
       minutes: amount().integer().min(1).required(),
       usual: boolean().strict().required(),
-      /** Noticed to be cracked or the like, left wet, or a run is open: nothing keeps it from being logged. */
+      /** It stands wet from an earlier play, which does not keep another from being logged. */
       awaitsPackUp: boolean().strict().required(),
     })
       .exact()

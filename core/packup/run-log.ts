@@ -267,7 +267,7 @@ const settled = (step: StepNow): boolean =>
 export const wasNotLooked = ({ look, state, answer }: StepNow): boolean =>
   look !== null && state === 'ticked' && answer === null;
 
-/** What decides whether an item is done: its handwork, where it has any and a look was let go; else all of it. */
+/** The steps that decide whether an item is done: without the looks nobody made, where anything else is left of it. */
 function thatSettle(mine: readonly StepNow[]): readonly StepNow[] {
   const hands = mine.filter((step) => !(step.onlyLooks && wasNotLooked(step)));
   return hands.length > 0 ? hands : mine;
@@ -277,8 +277,8 @@ export type CareDone = { readonly instrumentId: InstrumentId; readonly itemId: C
 
 /**
  * The care items a run has done: those all of whose steps in the run are ticked, or skipped with a reason that settles
- * them, or not called for by a look (a look nobody made leaves the handwork of its item done, and is itself not); and those a ticked step does on the side. An item a look has ended is not done, nor
- * one with steps left out for want of time.
+ * them, or not called for by a look; and those a ticked step does on the side. A look nobody made leaves the handwork of
+ * its item done, and is itself not. An item a look has ended is not done, nor one with steps left out for want of time.
  */
 export function careDoneBy({ steps, leftOut }: Pick<RunNow, 'steps' | 'leftOut'>): CareDone[] {
   const done = new Map<string, CareDone>();

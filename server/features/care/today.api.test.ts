@@ -45,6 +45,7 @@ describe('today', () => {
     await post('/api/evenings', { key, ...evening() }).expect(201);
     const after = await todayOf('ada');
     expect(told(after).slice(0, 2).toSorted()).toEqual(['wet clarinet', 'wet trumpet']);
+    expect(after.lines[0]?.because.map(({ mark }) => mark)).toEqual(['estimate']);
     expect(after.lines[0]?.words).toMatch(/^Wet for 30 min, about .* g of water in it$/);
     expect(after.evening.map(({ awaitsPackUp }) => awaitsPackUp)).toEqual([true, true]);
     await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);

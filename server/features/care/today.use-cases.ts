@@ -6,7 +6,7 @@ import { todayList, type StandsToday, type TodayLine } from '#core/situation/tod
 import { wetWords } from '#core/situation/today-words.ts';
 import { condensate } from '#core/water/condensation.ts';
 import type { TodayLineView, TodayView } from '#contract/today.ts';
-import { clockView } from '#server/features/care/care.views.ts';
+import { clockView, waterView } from '#server/features/care/care.views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
@@ -30,13 +30,18 @@ function standsToday({ instrument: { id }, facts, situation }: Reading, now: Wal
   };
 }
 
+/** Where the water of the last play comes from. */
+const waterWhy = ({ facts, situation, wetness }: Reading, on: WallClock['on'], format: Services['format']) =>
+  waterView(situation(on), facts.lastPlay(), wetness(), format).because;
+
 function lineView(
   { format }: Services,
   line: TodayLine,
-  { instrument, player, situation }: Reading,
+  reading: Reading,
   { on, me }: { readonly on: WallClock['on']; readonly me: PlayerId },
 ): TodayLineView {
   const { what, id: instrumentId } = line;
+  const { instrument, player, situation } = reading;
   return {
     what,
     instrumentId,
@@ -45,6 +50,7 @@ function lineView(
     playerId: player.id,
     ownerName: player.id === me ? null : player.name,
     words: what === 'wet' ? wetWords(line.wetMinutes, line.grams, format) : null,
+    because: what === 'wet' ? waterWhy(reading, on, format) : [],
     runKey: what === 'run' ? line.runKey : null,
     clock:
       what === 'first' || what === 'due' ? clockView(line.clock, situation(on), { player, today: on, format }) : null,

@@ -75,7 +75,8 @@ export function TodayRow(props: TodayRowProps) {
   const { line } = props;
   const { instrumentId, kind, clock, what } = line;
   const { first, second } = headline(line);
-  const why = useWhyFold({ lines: clock?.because ?? [], about: `${first}, ${nameOf(line)}` });
+  const because = clock?.because ?? line.because;
+  const why = useWhyFold({ lines: because, about: `${first}, ${nameOf(line)}` });
   const over = clock?.gauge.state === 'overdue';
   return (
     <PlainRow
@@ -110,10 +111,10 @@ export function TodayRow(props: TodayRowProps) {
         >
           {second}
         </Typography>
-        {clock && <Box sx={{ display: { xs: 'block', sm: 'none' }, ml: -1 }}>{why.button}</Box>}
+        {because.length > 0 && <Box sx={{ display: { xs: 'block', sm: 'none' }, ml: -1 }}>{why.button}</Box>}
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', justifyContent: 'flex-end' }}>
-        {clock && <Box sx={{ display: { xs: 'none', sm: 'block' } }}>{why.button}</Box>}
+        {because.length > 0 && <Box sx={{ display: { xs: 'none', sm: 'block' } }}>{why.button}</Box>}
         <RowAction {...props} />
       </Box>
       {why.fold}
