@@ -1,6 +1,7 @@
 import type { LoggedRunEvent } from '#core/packup/run-event.ts';
 import type { KeptLeftOut } from '#core/packup/kept-plan.ts';
-import { careDoneBy, careWaiting, foldRun, type CareDone, type RunNow, type StepNow } from '#core/packup/run-log.ts';
+import { careDoneBy, careWaiting, type CareDone } from '#core/packup/run-care.ts';
+import { foldRun, type RunNow, type StepNow } from '#core/packup/run-log.ts';
 import type { RunView, StepWords } from '#contract/packup.ts';
 
 /** A step as it stands, with the book's words. */

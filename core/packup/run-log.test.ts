@@ -12,7 +12,8 @@ import { planReasonWords } from '#core/packup/packup-words.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import { keptOf, type KeptPlan, type KeptStep } from '#core/packup/kept-plan.ts';
 import type { RunEvent } from '#core/packup/run-event.ts';
-import { careDoneBy, checkRunEvent, foldRun, signsSeenBy, wasNotLooked, type StepNow } from '#core/packup/run-log.ts';
+import { careDoneBy, signsSeenBy } from '#core/packup/run-care.ts';
+import { checkRunEvent, foldRun, wasNotLooked, type StepNow } from '#core/packup/run-log.ts';
 import { runStepKey } from '#core/packup/run-step.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 

@@ -1,4 +1,4 @@
-import type { CareDone } from '#core/packup/run-log.ts';
+import type { CareDone } from '#core/packup/run-care.ts';
 import { and, asc, eq, max, sql } from 'drizzle-orm';
 import type { LastDone, SignNoticed } from '#core/care/care-clock.ts';
 import type { CareDecision } from '#core/care/care-decision.ts';

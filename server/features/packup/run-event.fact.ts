@@ -3,14 +3,8 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
 import type { KeptPlan } from '#core/packup/kept-plan.ts';
 import type { LoggedRunEvent, RunEvent } from '#core/packup/run-event.ts';
-import {
-  careDoneBy,
-  checkRunEvent,
-  foldRun,
-  isKnownBeyond,
-  signsSeenBy,
-  type RunEventFault,
-} from '#core/packup/run-log.ts';
+import { careDoneBy, signsSeenBy } from '#core/packup/run-care.ts';
+import { checkRunEvent, foldRun, isKnownBeyond, type RunEventFault } from '#core/packup/run-log.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { instantOfMs, msOfInstant, type Instant } from '#core/time/instant.ts';
 import type { RunEventRequest } from '#contract/packup.ts';
