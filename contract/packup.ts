@@ -10,6 +10,7 @@ import {
   type Schema,
 } from 'yup';
 import type { WhyLine } from '#core/explain/explained.ts';
+import { ALONG_A_PART } from '#core/book/step.ts';
 import { PART_IDS, KIND_IDS } from '#core/instruments/kind.ts';
 import {
   MOST_REPEATS,
@@ -149,6 +150,11 @@ export const stepWords = object({
   way: whyLines,
   /** The way of the cloth through the bore, where the book fixes it. */
   thread: object({ in: word(PART_IDS).required(), out: word(PART_IDS).required() })
+    .exact()
+    .nullable()
+    .defined(),
+  /** The key to hold meanwhile, and where it lies on the tube. */
+  holds: object({ words: text().required(), part: word(PART_IDS).required(), at: word(ALONG_A_PART).required() })
     .exact()
     .nullable()
     .defined(),

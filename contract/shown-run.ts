@@ -41,6 +41,7 @@ const NO_WORDS: Omit<StepWords, 'key'> = {
   repeats: null,
   way: [],
   thread: null,
+  holds: null,
 };
 
 /** Care by name, each name once; with its instrument where the run has several. */

@@ -36,7 +36,7 @@ export type Judged = {
   readonly mark: Mark;
 };
 
-const NOT_KNOWN = 'not known: ask the maker or the bench';
+const NOT_KNOWN = 'Not known. Ask the maker or the bench.';
 
 /** Is a line of the book about this surface, of what it is made and on which kind it is? */
 export const isAbout = ({ on, of, among, when }: VerdictRow, { id, material, kind, build }: SurfaceHere): boolean =>
@@ -57,8 +57,8 @@ function byMethod(row: VerdictRow, surface: SurfaceHere, methods: MethodSetting)
   const chosen = chosenMethod(differs.method, methods.choices, methods.context);
   const answer = `${chosen.question} ${chosen.byPlayer ? 'Your choice' : 'By default'}: “${chosen.words}”`;
   return differs.allowedBy.includes(chosen.choice)
-    ? { surface, verdict: 'care', why: `${differs.then}. ${answer}`, mark: chosen.mark }
-    : { surface, verdict: 'no', why: `${why}. ${answer}`, mark: chosen.mark };
+    ? { surface, verdict: 'care', why: `${differs.then} ${answer}.`, mark: chosen.mark }
+    : { surface, verdict: 'no', why: `${why} ${answer}.`, mark: chosen.mark };
 }
 
 /**

@@ -39,6 +39,16 @@ export type LookAnswer = {
 /** A look that decides what comes after it. */
 export type Look = { readonly question: string; readonly answers: readonly LookAnswer[] };
 
+/** Where along a part a key is held: towards the mouth, in the middle or towards the bell. */
+export const ALONG_A_PART = ['mouth-end', 'middle', 'bell-end'] as const;
+
+/** What a free hand holds or presses while the step is done, and where it lies on the tube. */
+export type HeldKey = {
+  readonly words: string;
+  readonly part: PartId;
+  readonly at: (typeof ALONG_A_PART)[number];
+};
+
 /** Something done with the hands, once, on one part. Order is in `after`; the book's own order breaks ties. */
 export type Step = {
   readonly id: StepId;
@@ -85,6 +95,8 @@ export type Step = {
   readonly uses?: readonly AgentUse[];
   /** The way of the cloth: the part it goes in at and the part it comes out of; the same part for to and fro. */
   readonly thread?: { readonly in: PartId; readonly out: PartId };
+  /** The key to hold meanwhile, where there is one. */
+  readonly holds?: HeldKey;
   /** What it does to things, in this order; what each verb needs and leaves is in `core/handling`. */
   readonly does: readonly Deed[];
   /** Other items this step settles as well: the bath's grease is also the monthly grease. */

@@ -30,7 +30,7 @@ function baselineWords(baseline: Baseline, format: Format): string {
 
 const everyPlayWords = (playsSince: number): string =>
   playsSince === 0
-    ? 'Belongs to every play; done since the last one.'
+    ? 'It belongs to every play, and it is done since the last one.'
     : `Belongs to every play; ${counted(playsSince, 'play')} since it was last done.`;
 
 function projectedWords({ on, earliest, latest }: DueRange, format: Format): string {
@@ -62,11 +62,11 @@ export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
     case 'interval-words':
       return { rule, text: `The practice book says: ${reason.words}.`, mark: reason.item.mark };
     case 'while':
-      return { rule, text: `No clock of its own: done ${reason.words}.`, mark: reason.item.mark };
+      return { rule, text: `It has no clock of its own. It is done ${reason.words}.`, mark: reason.item.mark };
     case 'condition':
       return { rule, text: conditionCallWords(reason.call, format), mark: reason.call.mark };
     case 'when-noticed':
-      return { rule, text: `No clock: done when you see ${reason.sign}.`, mark: reason.item.mark };
+      return { rule, text: `It has no clock. It is done when you see ${reason.sign}.`, mark: reason.item.mark };
     case 'why':
       return { rule, text: reason.item.why, mark: reason.item.mark };
     case 'projected':

@@ -81,6 +81,29 @@ describe.each(KIND_IDS)('the steps of the %s', (kind) => {
   });
 });
 
+/** A reason or verdict is whole sentences: it begins with a capital, ends with a full stop and is not strung on semicolons. */
+const isWhole = (text: string): boolean =>
+  !text.includes(';') && sentences(text).every((one) => /^(\p{Lu}|[0-9]).*[.?]$/u.test(one));
+
+test('the reasons of items, verdicts and conditions are whole sentences', () => {
+  const { agents, conditions } = BOOK;
+  const said = [
+    ...KIND_IDS.flatMap((kind) => {
+      const builds = [usualBuild(BOOK.kinds[kind]), ...(pairwise(buildDials(BOOK, kind)) as Build[])];
+      return builds.flatMap((build) => {
+        const { items, neverDos } = practiceFor(BOOK, kind, build);
+        return [...items.map(({ why }) => why), ...neverDos.map(({ why }) => why)];
+      });
+    }),
+    ...agents.flatMap(({ rows }) => rows.flatMap(({ why, byMethod }) => [why, ...(byMethod ? [byMethod.then] : [])])),
+    ...Object.values(conditions).flatMap(({ effects }) =>
+      effects.flatMap((effect) => (effect.kind === 'hold' ? [effect.text] : [])),
+    ),
+  ];
+  expect(said.length).toBeGreaterThan(300);
+  expect([...new Set(said)].filter((text) => !isWhole(text))).toEqual([]);
+});
+
 describe('the rule itself', () => {
   const good = {
     id: 'swab/hang',
@@ -101,6 +124,11 @@ describe('the rule itself', () => {
     ['a caution in shorthand', { cautions: ['cork kept dry'] }],
   ])('finds %s', (_, bad) => expect(faultsOf({ ...good, ...bad })).not.toEqual([]));
 });
+
+test.each(['rinsed; dried', 'On a bud', 'corks are kept dry', 'Keep it dry. never wet'])(
+  'finds half a sentence: %s',
+  (text) => expect(isWhole(text)).toBe(false),
+);
 
 test('no screen and no sentence of the program uses the house’s shorthand', () => {
   const files = ['web', 'core'].flatMap((folder) =>

@@ -11,7 +11,7 @@ export function conditionCallWords({ condition, name, kind, on, words }: Conditi
   const since = `since ${format.date(condition.beginsOn)}`;
   if (kind === 'at-each-joining')
     return `${name} ${since}: ${words}${on === null ? '' : `, up to ${format.date(on)}`}.`;
-  return `${name} ${since}: ${words}${on === null ? '' : `; the next time on ${format.date(on)}`}.`;
+  return `${name} ${since}: ${words}${on === null ? '' : `. The next time is ${format.date(on)}`}.`;
 }
 
 /** What a condition does besides calling for items, in words. */

@@ -157,7 +157,7 @@ describe('the other conditions', () => {
     expect(own.some(({ rule }) => rule === 'default')).toBe(false);
     const humidifier = (choices: MethodChoices) =>
       conditionNotes(condition('dry-air'), settingOf('clarinet', choices, ids), 0).some(
-        (note) => note.rule === 'hold' && note.text.includes('Humidifier'),
+        (note) => note.rule === 'hold' && note.text.includes('humidifier'),
       );
     expect([humidifier({}), humidifier({ 'case-humidifier': 'none' })]).toEqual([true, false]);
     const [wood] = conditionNotes(condition('new-wood'), settingOf('clarinet'), 13);

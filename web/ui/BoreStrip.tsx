@@ -1,7 +1,18 @@
 import { Box } from '@mui/material';
 import type { StripSegment } from '#contract/instruments.ts';
 import { stripGeometry, WALL, type PlacedSegment } from '#web/ui/bore-strip-geometry.ts';
-import { GRAMS_SHOWN, INK, PartButton, PartName, Pin, type OnPart, type StripPin } from '#web/ui/bore-strip-marks.tsx';
+import {
+  GRAMS_SHOWN,
+  HELD_KEY_REACH,
+  HeldKeyMark,
+  INK,
+  PartButton,
+  PartName,
+  Pin,
+  type HeldKeyView,
+  type OnPart,
+  type StripPin,
+} from '#web/ui/bore-strip-marks.tsx';
 
 export type StripThread = { readonly in: string; readonly out: string };
 
@@ -10,6 +21,8 @@ type BoreStripProps = {
   readonly pins?: readonly StripPin[];
   readonly activePart?: string | null;
   readonly thread?: StripThread | null;
+  /** A key to hold meanwhile; drawn on a lying strip only. */
+  readonly holds?: HeldKeyView | null;
   readonly upright?: boolean;
   /** Without the names of its parts, where the words beside it say them. */
   readonly bare?: boolean;
@@ -115,6 +128,8 @@ function Thread({ placed, thread }: { readonly placed: readonly PlacedSegment[];
   );
 }
 
+const holdsWater = ({ waterGrams, lift }: PlacedSegment): boolean => waterGrams >= GRAMS_SHOWN && lift === 0;
+
 /** How high a strip may be; one drawn large is cut off at its sides. */
 const sizeOf = (upright: boolean, large: boolean) => ({
   maxHeight: upright ? '62vh' : large ? 260 : 190,
@@ -136,15 +151,18 @@ function lyingReach({
   widest,
   sideTubes,
   pins,
+  heldOn,
 }: {
   readonly placed: readonly PlacedSegment[];
   readonly widest: number;
   readonly sideTubes: number;
   readonly pins: readonly StripPin[];
+  readonly heldOn: PlacedSegment | undefined;
 }): Reach {
   const pinned = placed.filter(({ part }) => pins.some((pin) => pin.part === part)).flatMap(({ half }) => half);
   const tallest = Math.max(0, ...pinned);
-  return [Math.max(widest + 6, tallest + 40, sideTubes > 0 ? sideTubes + 26 : 0), widest + 26];
+  const held = heldOn ? Math.max(...heldOn.half) - heldOn.lift + HELD_KEY_REACH : 0;
+  return [Math.max(widest + 6, tallest + 40, held, sideTubes > 0 ? sideTubes + 26 : 0), widest + 26];
 }
 
 /** The whole strip as a view box. */
@@ -158,6 +176,20 @@ function boxAround(near: readonly PlacedSegment[], length: number, [above, below
   return `${from} ${-above} ${to - from} ${above + below}`;
 }
 
+type Framed = Required<Pick<BoreStripProps, 'segments' | 'pins' | 'holds' | 'upright' | 'bare' | 'focus'>>;
+
+/** Where everything lies, which parts are drawn large, and the view box round it. */
+function framed({ segments, pins, holds, upright, bare, focus }: Framed) {
+  const { placed, length, widest, deepest, above: sideTubes } = stripGeometry(segments);
+  const heldOn = upright ? undefined : placed.find(({ part }) => part === holds?.part);
+  const near = placed.filter(({ part }) => focus.includes(part));
+  const reach = upright
+    ? uprightReach(widest, sideTubes, bare)
+    : lyingReach({ placed, widest, sideTubes, pins, heldOn });
+  const box = upright || near.length === 0 ? wholeBox(length, reach, upright) : boxAround(near, length, reach);
+  return { placed, near, heldOn, widest, deepest, sideTubes, box };
+}
+
 /**
  * An instrument unrolled as one long tube from the mouth end to the bell: parts in true order, water where it
  * gathers, the swab's way as a thread, due work pinned to the part it concerns. Upright, it is turned a quarter so
@@ -168,16 +200,21 @@ export function BoreStrip({
   pins = [],
   activePart = null,
   thread = null,
+  holds = null,
   upright = false,
   bare = false,
   focus = [],
   label,
   onPart,
 }: BoreStripProps) {
-  const { placed, length, widest, deepest, above: sideTubes } = stripGeometry(segments);
-  const near = placed.filter(({ part }) => focus.includes(part));
-  const reach = upright ? uprightReach(widest, sideTubes, bare) : lyingReach({ placed, widest, sideTubes, pins });
-  const box = upright || near.length === 0 ? wholeBox(length, reach, upright) : boxAround(near, length, reach);
+  const { placed, near, heldOn, widest, deepest, sideTubes, box } = framed({
+    segments,
+    pins,
+    holds,
+    upright,
+    bare,
+    focus,
+  });
   return (
     <Box
       component="svg"
@@ -194,18 +231,15 @@ export function BoreStrip({
         {placed.map((segment) => (
           <Segment key={segment.part} segment={segment} active={segment.part === activePart} />
         ))}
-        {placed.map(
-          (segment) =>
-            segment.waterGrams >= GRAMS_SHOWN &&
-            segment.lift === 0 && (
-              <Water
-                key={segment.part}
-                segment={segment}
-                depth={4 + (9 * segment.waterGrams) / Math.max(deepest, GRAMS_SHOWN)}
-              />
-            ),
-        )}
+        {placed.filter(holdsWater).map((segment) => (
+          <Water
+            key={segment.part}
+            segment={segment}
+            depth={4 + (9 * segment.waterGrams) / Math.max(deepest, GRAMS_SHOWN)}
+          />
+        ))}
         {thread && <Thread placed={placed} thread={thread} />}
+        {heldOn && holds && <HeldKeyMark segment={heldOn} holds={holds} />}
         {(bare ? [] : near.length > 0 ? near : placed).map((segment) => (
           <PartName key={segment.part} segment={segment} widest={widest} sideTubes={sideTubes} upright={upright} />
         ))}

@@ -1,5 +1,6 @@
 import { Box } from '@mui/material';
 import type { KeyboardEvent, MouseEvent } from 'react';
+import type { StepWords } from '#contract/packup.ts';
 import type { GaugeView, StripSegment } from '#contract/instruments.ts';
 import type { PlacedSegment } from '#web/ui/bore-strip-geometry.ts';
 import { FORMAT } from '#web/clock/format.ts';
@@ -103,6 +104,45 @@ export function PartName({ segment, widest, sideTubes, upright }: PartNameProps)
     <text {...common} x={x} y={y} textAnchor="middle">
       {words}
     </text>
+  );
+}
+
+export type HeldKeyView = NonNullable<StepWords['holds']>;
+
+/** How far a held key and its words stand above the tube, in drawing units. */
+export const HELD_KEY_REACH = 50;
+const ALONG: Readonly<Record<HeldKeyView['at'], number>> = { 'mouth-end': 0.12, middle: 0.5, 'bell-end': 0.86 };
+
+/** The key to hold: its touchpiece over the tube, the way the finger goes, and what to do in words. */
+export function HeldKeyMark({ segment, holds }: { readonly segment: PlacedSegment; readonly holds: HeldKeyView }) {
+  const x = segment.x + segment.width * ALONG[holds.at];
+  const top = segment.lift - Math.max(...segment.half);
+  return (
+    <g style={{ color: INK }}>
+      <ellipse
+        cx={x}
+        cy={top - 5}
+        rx={15}
+        ry={5}
+        style={{ fill: 'var(--ulu-palette-tube-bore)', stroke: 'currentColor', strokeWidth: 2 }}
+      />
+      <path
+        d={`M${x} ${top - 31}V${top - 13}M${x - 5} ${top - 19}l5 6l5 -6`}
+        fill="none"
+        strokeWidth={2.5}
+        style={{ stroke: 'currentColor' }}
+      />
+      <text
+        x={x}
+        y={top - 36}
+        fontSize={LETTERS.lying}
+        fontWeight={650}
+        textAnchor="middle"
+        style={{ fill: 'currentColor' }}
+      >
+        {holds.words}
+      </text>
+    </g>
   );
 }
 

@@ -13,23 +13,27 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
         on: ['finish'],
         of: ['lacquer'],
         verdict: 'by-method',
-        why: 'a dry cloth does it; polish leaves a film, and silicone fouls pads and hinders later lacquer work',
+        why: 'A dry cloth is enough. Polish leaves a film, and silicone fouls pads and hinders later lacquer work.',
         byMethod: {
           method: 'sax-outside',
           allowedBy: ['polish-on-cloth'],
-          then: 'a trace on the cloth, never sprayed at the horn; no silicone; off pads, felts and rods',
+          then: 'Put a trace on the cloth and never spray the horn. Use none with silicone, and keep it off pads, felts and rods.',
         },
       },
       {
         on: ['neck-tenon'],
         verdict: 'by-method',
-        why: 'it leaves a film',
-        byMethod: { method: 'neck-tenon-cleaning', allowedBy: ['polish-cloth'], then: 'a trace, wiped off again' },
+        why: 'It leaves a film.',
+        byMethod: {
+          method: 'neck-tenon-cleaning',
+          allowedBy: ['polish-cloth'],
+          then: 'Use a trace and wipe it off again.',
+        },
       },
-      { on: ['pads', 'rods'], verdict: 'no', why: 'kept off them: it fouls pads and gums rods' },
-      { on: ['valve-felts'], verdict: 'no', why: 'kept off felts' },
-      { on: CORKS, verdict: 'no', why: 'dry cloth and cork grease do it' },
-      { on: ['finish'], of: ['silver', 'bare-brass'], verdict: 'no', why: 'it is for lacquer, if for anything' },
+      { on: ['pads', 'rods'], verdict: 'no', why: 'Keep it off them, because it fouls pads and gums rods.' },
+      { on: ['valve-felts'], verdict: 'no', why: 'Keep it off felts.' },
+      { on: CORKS, verdict: 'no', why: 'A dry cloth and cork grease are enough.' },
+      { on: ['finish'], of: ['silver', 'bare-brass'], verdict: 'no', why: 'It is for lacquer, if for anything.' },
     ],
     cautions: [
       'Never with bleach: polishes may hold ammonia, dips an acid.',
@@ -45,11 +49,11 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
         on: ['finish'],
         of: ['silver'],
         verdict: 'care',
-        why: 'yearly at most on brass-wind; on woodwind keywork cloth only: paste clogs pads and rods',
+        why: 'Once a year at most on brass instruments. On woodwind keys use a cloth only, because paste clogs pads and rods.',
       },
-      { on: ['finish', 'keys'], of: ['lacquer'], verdict: 'no', why: 'it takes the lacquer off' },
-      { on: ['keys'], verdict: 'care', why: 'cloth only: paste clogs pads and rods' },
-      { on: ['pads', 'rods'], verdict: 'no', why: 'paste clogs pads and rods' },
+      { on: ['finish', 'keys'], of: ['lacquer'], verdict: 'no', why: 'It takes the lacquer off.' },
+      { on: ['keys'], verdict: 'care', why: 'Use a cloth only, because paste clogs pads and rods.' },
+      { on: ['pads', 'rods'], verdict: 'no', why: 'Paste clogs pads and rods.' },
     ],
     cautions: [
       'Never with bleach: polishes may hold ammonia, dips an acid.',
@@ -61,9 +65,9 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     name: 'Silver cloth',
     group: 'Polish',
     rows: [
-      { on: ['finish'], of: ['silver'], verdict: 'yes', why: 'dry, without pressure' },
-      { on: ['brass-mouthpiece'], of: ['plated'], verdict: 'yes', why: 'silver plate, dry, without pressure' },
-      { on: ['keys'], verdict: 'yes', why: 'silver-plated keys, clear of springs and pads' },
+      { on: ['finish'], of: ['silver'], verdict: 'yes', why: 'Use it dry and without pressure.' },
+      { on: ['brass-mouthpiece'], of: ['plated'], verdict: 'yes', why: 'On silver plate, dry and without pressure.' },
+      { on: ['keys'], verdict: 'yes', why: 'On silver-plated keys, clear of springs and pads.' },
     ],
   },
   {
@@ -71,8 +75,12 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     name: 'Brass polish or abrasive paste',
     group: 'Polish',
     rows: [
-      { on: ['finish', 'keys'], of: ['lacquer'], verdict: 'no', why: 'it takes the lacquer off' },
-      { on: ['neck-tenon'], verdict: 'no', why: 'it removes metal, the fit loosens; a loose fit is the bench’s' },
+      { on: ['finish', 'keys'], of: ['lacquer'], verdict: 'no', why: 'It takes the lacquer off.' },
+      {
+        on: ['neck-tenon'],
+        verdict: 'no',
+        why: 'It removes metal and loosens the fit. A loose fit is work for the bench.',
+      },
     ],
     cautions: [
       'Never with bleach: polishes may hold ammonia, dips an acid.',
@@ -84,8 +92,8 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     name: 'Impregnated brass cloth',
     group: 'Polish',
     rows: [
-      { on: ['neck-tenon'], verdict: 'care', why: 'after a dry cloth was not enough, then wiped off' },
-      { on: ['finish', 'keys'], of: ['lacquer'], verdict: 'no', why: 'it dulls lacquer' },
+      { on: ['neck-tenon'], verdict: 'care', why: 'Use it only when a dry cloth was not enough, then wipe it off.' },
+      { on: ['finish', 'keys'], of: ['lacquer'], verdict: 'no', why: 'It dulls lacquer.' },
     ],
     cautions: [
       'Never with bleach: polishes may hold ammonia, dips an acid.',
@@ -98,11 +106,11 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     group: 'Cloth, paper, brush',
     alsoCalled: ['blotting paper', 'cigarette paper', 'kitchen paper'],
     rows: [
-      { on: ['pads'], of: ['skin'], verdict: 'yes', why: 'press and release only', mark: 'general' },
+      { on: ['pads'], of: ['skin'], verdict: 'yes', why: 'Press and release only.', mark: 'general' },
       {
         on: ['pads'],
         verdict: 'yes',
-        why: 'wet: press and release; sticky: pad shut on it a few seconds, drawn out slowly, stopped before it tears',
+        why: 'For a wet pad press and release. For a sticky pad shut it on the paper for a few seconds and draw it out slowly. Stop before it tears.',
       },
     ],
   },
@@ -111,15 +119,15 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     name: 'Powdered or coated paper',
     group: 'Cloth, paper, brush',
     rows: [
-      { on: ['pads'], of: ['skin'], verdict: 'no', why: 'it leaves residue' },
+      { on: ['pads'], of: ['skin'], verdict: 'no', why: 'It leaves residue.' },
       {
         on: ['pads'],
         verdict: 'no',
-        why: 'it leaves residue',
+        why: 'It leaves residue.',
         byMethod: {
           method: 'sticky-pad',
           allowedBy: ['coated-paper'],
-          then: 'against the advice: it leaves residue; a sticky pad only, wiped after',
+          then: 'The usual advice is against it, because it leaves residue. Use it on a sticky pad only, and wipe after.',
         },
       },
     ],
@@ -130,11 +138,16 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     group: 'Cloth, paper, brush',
     alsoCalled: ['ear bud', 'cotton swab'],
     rows: [
-      { on: ['tone-holes'], verdict: 'yes', why: 'dry, pads untouched' },
-      { on: ['lip-plate'], verdict: 'yes', why: 'inside the blow hole' },
-      { on: ['pad-seats'], verdict: 'care', why: 'dry and light on the seat, the pad kept clear', mark: 'general' },
-      { on: ['pads'], verdict: 'no', why: 'it catches and tears them: paper for pads', mark: 'general' },
-      { on: ['valve-ports', 'mouthpiece', 'brass-mouthpiece'], verdict: 'yes', why: 'inside' },
+      { on: ['tone-holes'], verdict: 'yes', why: 'Use it dry and leave the pads alone.' },
+      { on: ['lip-plate'], verdict: 'yes', why: 'Use it inside the blow hole.' },
+      {
+        on: ['pad-seats'],
+        verdict: 'care',
+        why: 'Use it dry and lightly on the seat, and keep the pad clear.',
+        mark: 'general',
+      },
+      { on: ['pads'], verdict: 'no', why: 'It catches pads and tears them. Use paper for pads.', mark: 'general' },
+      { on: ['valve-ports', 'mouthpiece', 'brass-mouthpiece'], verdict: 'yes', why: 'Use it inside.' },
     ],
   },
   {
@@ -142,7 +155,7 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     name: 'Toothpick, needle, anything pointed',
     group: 'Cloth, paper, brush',
     rows: [
-      { on: ['tone-holes', 'pads'], verdict: 'no', why: 'it scratches and punctures; a cotton bud does the same job' },
+      { on: ['tone-holes', 'pads'], verdict: 'no', why: 'It scratches and punctures. A cotton bud does the same job.' },
     ],
   },
   {
@@ -150,26 +163,26 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     name: 'Pipe cleaner',
     group: 'Cloth, paper, brush',
     rows: [
-      { on: ['tone-holes'], verdict: 'yes', why: 'for the rims' },
-      { on: ['rods'], verdict: 'no', why: 'under rods it sheds' },
+      { on: ['tone-holes'], verdict: 'yes', why: 'It is for the rims.' },
+      { on: ['rods'], verdict: 'no', why: 'Under rods it sheds.' },
     ],
   },
   {
     id: 'soft-brush',
     name: 'Soft make-up brush',
     group: 'Cloth, paper, brush',
-    rows: [{ on: ['rods'], verdict: 'yes', why: 'dust under the rods' }],
+    rows: [{ on: ['rods'], verdict: 'yes', why: 'It takes the dust from under the rods.' }],
   },
   {
     id: 'toothbrush',
     name: 'Toothbrush',
     group: 'Cloth, paper, brush',
     rows: [
-      { on: ['keys'], verdict: 'care', why: 'under the keys, dry and light' },
+      { on: ['keys'], verdict: 'care', why: 'Use it under the keys, dry and lightly.' },
       {
         on: ['mouthpiece'],
         verdict: 'no',
-        why: 'it scratches, and no way of washing has it; a soft brush with bristles at its top is made for it',
+        why: 'It scratches, and no way of washing calls for it. A soft brush with bristles at its top is made for this.',
       },
     ],
   },
@@ -178,13 +191,13 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     name: 'Flexible brush',
     group: 'Cloth, paper, brush',
     rows: [
-      { on: ['tube', 'hand-slide', 'tuning-slides'], verdict: 'yes', why: 'holding the tube being brushed' },
-      { on: ['bore'], verdict: 'no', why: 'not in woodwind bores' },
-      { on: ['bocal'], verdict: 'care', why: 'a bocal brush only, gently', mark: 'general' },
+      { on: ['tube', 'hand-slide', 'tuning-slides'], verdict: 'yes', why: 'Hold the tube that is being brushed.' },
+      { on: ['bore'], verdict: 'no', why: 'It is not for woodwind bores.' },
+      { on: ['bocal'], verdict: 'care', why: 'Use a bocal brush only, gently.', mark: 'general' },
       {
         on: ['blowpipe'],
         verdict: 'yes',
-        why: 'with a flap valve from the mouth end, eased past it, never bending it',
+        why: 'Where there is a flap valve, go in from the mouth end. Ease past it and never bend it.',
       },
     ],
   },
@@ -192,15 +205,22 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     id: 'feathery-brush',
     name: 'Feathery mouthpiece brush',
     group: 'Cloth, paper, brush',
-    rows: [{ on: ['mouthpiece'], verdict: 'no', why: 'it sheds; a fibre holds the reed still or reaches the mouth' }],
+    rows: [
+      { on: ['mouthpiece'], verdict: 'no', why: 'It sheds, and a fibre holds the reed still or reaches the mouth.' },
+    ],
   },
   {
     id: 'metal-weight',
     name: 'Metal-ended swab weight without a sleeve',
     group: 'Cloth, paper, brush',
     rows: [
-      { on: ['bore'], of: ['wood', 'plastic', 'hard-rubber'], verdict: 'no', why: 'it scratches; sleeved it may' },
-      { on: ['bore', 'blowing-edge'], of: ['bamboo'], verdict: 'care', why: 'only smooth and rounded' },
+      {
+        on: ['bore'],
+        of: ['wood', 'plastic', 'hard-rubber'],
+        verdict: 'no',
+        why: 'Bare, it scratches. With a sleeve on, it may be used.',
+      },
+      { on: ['bore', 'blowing-edge'], of: ['bamboo'], verdict: 'care', why: 'Only one that is smooth and rounded.' },
     ],
   },
   {
@@ -211,8 +231,8 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
       {
         on: ['bore'],
         verdict: 'by-method',
-        why: 'it holds the water against the pads, sheds',
-        byMethod: { method: 'fluffy-stick', allowedBy: ['yes'], then: 'after the swab, never instead of it' },
+        why: 'It holds the water against the pads, and it sheds.',
+        byMethod: { method: 'fluffy-stick', allowedBy: ['yes'], then: 'Use it after the swab, never instead of it.' },
       },
     ],
   },
@@ -226,9 +246,14 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
         on: ['bore'],
         among: OBOES,
         verdict: 'no',
-        why: 'not in the upper joint: once it binds, nothing draws it back',
+        why: 'Not in the upper joint: once it binds, nothing draws it back.',
       },
-      { on: ['bore'], among: BASSOON, verdict: 'care', why: 'in the boot: once in, it must come out' },
+      {
+        on: ['bore'],
+        among: BASSOON,
+        verdict: 'care',
+        why: 'In the boot only with care: once in, it has to come out again.',
+      },
     ],
   },
   {
@@ -237,10 +262,19 @@ export const POLISH_AND_CLOTH: readonly Agent[] = [
     group: 'Cloth, paper, brush',
     alsoCalled: ['thick swab'],
     rows: [
-      { on: ['mouthpiece'], verdict: 'no', why: 'it sticks' },
-      { on: ['neck-cork', 'neck-tenon'], verdict: 'no', why: 'never in the neck: it sticks' },
-      { on: ['bore'], among: WIDE_SAXES, verdict: 'yes', why: 'a saxophone’s body only, never its neck' },
-      { on: ['bore'], verdict: 'no', why: 'it is for the body of an alto, tenor or baritone only: it sticks' },
+      { on: ['mouthpiece'], verdict: 'no', why: 'It sticks.' },
+      { on: ['neck-cork', 'neck-tenon'], verdict: 'no', why: 'Never in the neck, because it sticks there.' },
+      {
+        on: ['bore'],
+        among: WIDE_SAXES,
+        verdict: 'yes',
+        why: 'It is for a saxophone’s body only, never for its neck.',
+      },
+      {
+        on: ['bore'],
+        verdict: 'no',
+        why: 'It is for the body of an alto, tenor or baritone only, because it sticks elsewhere.',
+      },
     ],
   },
 ];

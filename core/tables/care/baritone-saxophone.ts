@@ -1,5 +1,6 @@
 import { drain } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
+import { WATER_KEY_OF_THE_LOOP } from '#core/tables/care/held-keys.ts';
 
 /** The baritone’s upper loop holds water of its own. Minutes are estimates. */
 export const baritoneSaxophone: Page = {
@@ -22,6 +23,7 @@ export const baritoneSaxophone: Page = {
       part: 'body',
       heading: 'Let the water out of the upper loop',
       how: 'Hold its water key open until no more runs out.',
+      holds: WATER_KEY_OF_THE_LOOP,
       minutes: 0.2,
       after: [],
       reaches: ['water-out'],

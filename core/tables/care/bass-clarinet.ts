@@ -15,6 +15,7 @@ import {
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 import { IF_IT_BINDS, NEVER_YANK, NO_FULL_TURN } from '#core/tables/care/cautions.ts';
+import { COVERED_KEYS } from '#core/tables/care/held-keys.ts';
 
 /** The bass clarinet, after the clarinet: metal neck, metal bell, spike. Minutes per step are estimates. */
 export const bassClarinet: Page = {
@@ -44,7 +45,7 @@ export const bassClarinet: Page = {
       part: 'mouthpiece',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'person',
-      why: 'It is nearest the mouth: most water, crumbs and germs settle there.',
+      why: 'It is nearest the mouth, so most water, crumbs and germs settle there.',
       mark: 'practice',
     },
     {
@@ -62,7 +63,7 @@ export const bassClarinet: Page = {
       part: 'upper-joint',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'Spit left standing decays wood; soaked pads soften, cling and come away.',
+      why: 'Spit left standing decays wood, and soaked pads soften, cling and come away.',
       mark: 'practice',
     },
     {
@@ -105,6 +106,7 @@ export const bassClarinet: Page = {
       part: 'lower-joint',
       heading: 'Put the upper and lower joints together',
       how: 'Hold the covered keys down so that the links lift. Make small turns.',
+      holds: COVERED_KEYS,
       minutes: 0.4,
       after: [],
       needs: ['hands-ready', 'case-open', 'corks-ready', 'reed-wetting'],
@@ -261,7 +263,8 @@ export const bassClarinet: Page = {
       item: 'bass-clarinet/take-apart',
       part: 'upper-joint',
       heading: 'Take the bell off and part the joints',
-      how: 'Then lift the links and part the upper from the lower joint, straight, with small turns.',
+      how: 'Then hold the covered keys down so that the links lift. Part the upper from the lower joint, straight, with small turns.',
+      holds: COVERED_KEYS,
       minutes: 0.5,
       after: ['bass-clarinet/neck-off'],
       reaches: ['parted'],
@@ -381,7 +384,7 @@ export const bassClarinet: Page = {
     {
       id: 'bass-clarinet/cold-car',
       text: 'Leave it in a car, cold or hot.',
-      why: 'Cold, dry air shrinks the wood from outside; heat melts pad glue.',
+      why: 'Cold, dry air shrinks the wood from outside, and heat melts pad glue.',
       mark: 'practice',
     },
     {

@@ -28,7 +28,7 @@ export const bassoon: Page = {
       part: 'boot',
       trigger: { kind: 'every-play', moment: 'before' },
       severity: 'lasting',
-      why: 'The boot is the foot everything stands on; the bocal comes after everything heavy.',
+      why: 'The boot is the foot everything stands on, and the bocal comes after everything heavy.',
       mark: 'general',
     },
     {
@@ -37,7 +37,7 @@ export const bassoon: Page = {
       part: 'bocal',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'function',
-      why: 'Wettest part, thinnest metal.',
+      why: 'It is the wettest part and the thinnest metal.',
       mark: 'practice',
     },
     {
@@ -46,7 +46,7 @@ export const bassoon: Page = {
       part: 'boot',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'The reverse of joining; links part without bending.',
+      why: 'Taken apart in the reverse order, the links part without bending.',
       mark: 'general',
     },
     {
@@ -64,7 +64,7 @@ export const bassoon: Page = {
       part: 'wing-joint',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'function',
-      why: 'It lies next to the bocal: the wettest joint.',
+      why: 'It lies next to the bocal and is the wettest joint.',
       mark: 'practice',
     },
     {
@@ -403,7 +403,7 @@ export const bassoon: Page = {
     {
       id: 'bassoon/grip',
       text: 'Carry it by its thin joints.',
-      why: 'Grip at the top of the boot, held vertical; dip it under lintels.',
+      why: 'Grip it at the top of the boot and hold it upright. Dip it under lintels.',
       mark: 'one-voice',
     },
     {
@@ -421,14 +421,14 @@ export const bassoon: Page = {
     {
       id: 'bassoon/grease-thread',
       text: 'Grease on thread tenons.',
-      why: 'Tenon wax is proper, thinly.',
+      why: 'Tenon wax is proper there, thinly.',
       mark: 'practice',
       when: { tenons: ['thread'] },
     },
     {
       id: 'bassoon/no-bore-oil',
       text: 'Bore oil on plastic.',
-      why: 'Useless, and it gums pads.',
+      why: 'It is useless there, and it gums the pads.',
       mark: 'practice',
       when: { body: ['plastic'] },
     },

@@ -1,6 +1,7 @@
 import { drain, dry, greaseInTurn, join, part, pull, shutEmpty, take, wash, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { practice } from '#core/explain/explained.ts';
+import { OWN_VALVE } from '#core/tables/care/held-keys.ts';
 
 /** Rules for all brass. Minutes per step are estimates. */
 export const brass: Page = {
@@ -12,7 +13,7 @@ export const brass: Page = {
       part: 'mouthpiece',
       trigger: { kind: 'every-play', moment: 'before' },
       severity: 'function',
-      why: 'Lubricants go in before the hands are full; the mouthpiece sticks out and comes last.',
+      why: 'Oil and grease go in before your hands are full. The mouthpiece sticks out and comes last.',
       mark: 'practice',
     },
     {
@@ -30,7 +31,7 @@ export const brass: Page = {
       part: 'mouthpiece',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'function',
-      why: 'Left in, it sets fast.',
+      why: 'A mouthpiece left in sets fast.',
       mark: 'practice',
     },
     {
@@ -39,7 +40,7 @@ export const brass: Page = {
       part: 'bell',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'looks',
-      why: 'Skin acid eats lacquer and dulls plate.',
+      why: 'Acid from the skin eats lacquer and dulls plate.',
       mark: 'practice',
     },
     {
@@ -48,7 +49,7 @@ export const brass: Page = {
       part: 'mouthpiece',
       trigger: { kind: 'clock', limbs: { days: practice(7) }, words: 'each week, by hand' },
       severity: 'person',
-      why: 'It is nearest the lips: crumbs and germs settle there first.',
+      why: 'It is nearest the lips, so crumbs and germs settle there first.',
       mark: 'practice',
       withPackUp: true,
     },
@@ -67,7 +68,7 @@ export const brass: Page = {
       part: 'the-slides',
       trigger: { kind: 'when-noticed', sign: 'a slide, mouthpiece or cap that will not move', seenOn: 'any-part' },
       severity: 'lasting',
-      why: 'Never force: the bench’s fee is small beside what pulling at home bends. No bath until it is free.',
+      why: 'Never force it. The bench’s fee is small beside what pulling at home bends. There is no bath until it is free.',
       place: 'bench',
       mark: 'practice',
     },
@@ -87,7 +88,7 @@ export const brass: Page = {
       part: 'the-bore',
       trigger: { kind: 'when-noticed', sign: 'pinkish spots or pinholes at the mouthpipe', seenOn: 'any-part' },
       severity: 'lasting',
-      why: 'Red rot eats the tube from within; polish and water do not stop it.',
+      why: 'Red rot eats the tube from within, and neither polish nor water stops it.',
       place: 'bench',
       mark: 'practice',
     },
@@ -97,7 +98,7 @@ export const brass: Page = {
       part: 'the-bore',
       trigger: { kind: 'when-noticed', sign: 'a dent', seenOn: 'any-part' },
       severity: 'function',
-      why: 'It changes pitch and air; on a slide or a valve casing it goes at once.',
+      why: 'It changes pitch and air. On a slide or a valve casing it goes to the bench at once.',
       place: 'bench',
       mark: 'practice',
     },
@@ -129,6 +130,7 @@ export const brass: Page = {
       harm: 'a slide that never moves sets fast',
       does: [pull('main-slide')],
       how: 'Press a valve slide’s own valve, both on the way out and in.',
+      holds: OWN_VALVE,
       mark: 'general',
     },
     {
@@ -229,6 +231,7 @@ export const brass: Page = {
       part: 'the-slides',
       heading: 'Pull, wipe and grease each slide',
       how: 'Press its own valve down, out and in. Wipe both legs, grease the inner ones thinly, work it and set it to its mark.',
+      holds: OWN_VALVE,
       minutes: 1.2,
       repeats: { kind: 'fixed', count: practice(4), noun: 'slide' },
       after: [],
@@ -268,19 +271,19 @@ export const brass: Page = {
     {
       id: 'brass/lift-by-slides',
       text: 'Lift it by its slides.',
-      why: 'Soft tube: slides bend, valves lock, the horn falls out of the hand.',
+      why: 'The tube is soft. Slides bend, valves lock, and the horn falls out of the hand.',
       mark: 'practice',
     },
     {
       id: 'brass/lay-on-valves',
       text: 'Lay it on its valves or stand it on its bell.',
-      why: 'Casings dent, bells fold. Sideways, valves uppermost.',
+      why: 'Casings dent and bells fold. Lay it sideways, valves uppermost.',
       mark: 'general',
     },
     {
       id: 'brass/pull-stuck',
       text: 'Pull at a stuck mouthpiece, slide or cap.',
-      why: 'No pliers, no ropes: the bench’s fee is small beside what pulling bends. No bath meanwhile.',
+      why: 'Use no pliers and no ropes. The bench’s fee is small beside what pulling bends. There is no bath meanwhile.',
       mark: 'practice',
     },
     {

@@ -2,6 +2,7 @@ import { brush, cover, draw, join, liftOut, part, toAndFro, turn, uncover, wipe 
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
 import { IF_IT_BINDS, NEVER_YANK, NO_FULL_TURN } from '#core/tables/care/cautions.ts';
+import { RING_KEYS } from '#core/tables/care/held-keys.ts';
 
 /** The clarinet's page of the practice book. Minutes per step are estimates that sum to the book's 3–5 min. */
 export const clarinet: Page = {
@@ -31,7 +32,7 @@ export const clarinet: Page = {
       part: 'mouthpiece',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'person',
-      why: 'It is nearest the mouth: most water, crumbs and germs settle there.',
+      why: 'It is nearest the mouth, so most water, crumbs and germs settle there.',
       mark: 'practice',
     },
     {
@@ -40,7 +41,7 @@ export const clarinet: Page = {
       part: 'upper-joint',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'Spit left standing decays wood; soaked pads soften, cling and come away.',
+      why: 'Spit left standing decays wood, and soaked pads soften, cling and come away.',
       mark: 'practice',
     },
     {
@@ -131,6 +132,7 @@ export const clarinet: Page = {
       needs: ['hands-ready', 'case-open', 'reed-wetting', 'corks-ready'],
       why: 'The upper lever rides over the lower one. A bent link makes the low notes fail.',
       cautions: [NO_FULL_TURN],
+      holds: RING_KEYS,
       does: [join('upper-joint', 'lower-joint')],
       mark: 'practice',
     },
@@ -314,7 +316,8 @@ export const clarinet: Page = {
       item: 'clarinet/take-apart',
       part: 'upper-joint',
       heading: 'Part the upper and lower joints',
-      how: 'Lift the link and make small turns, straight in line. Keep the long side keys clear.',
+      how: 'Hold the ring keys down so that the link lifts. Make small turns, straight in line. Keep the long side keys clear.',
+      holds: RING_KEYS,
       minutes: 0.2,
       after: ['clarinet/barrel-off'],
       why: 'The levers overlap.',
@@ -342,7 +345,8 @@ export const clarinet: Page = {
       item: 'clarinet/take-apart',
       part: 'lower-joint',
       heading: 'Take the joints apart',
-      how: 'First the lower joint, then the upper joint off the barrel. Lift the link and make small turns.',
+      how: 'Take the lower joint off first, with the ring keys held down so that the link lifts. Then take the upper joint off the barrel. Make small turns.',
+      holds: RING_KEYS,
       minutes: 0.4,
       reaches: ['parted'],
       after: ['clarinet/bell-off'],

@@ -31,7 +31,7 @@ export const doubleReed: Page = {
       part: 'reed',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'function',
-      why: 'Dry reeds last longer; blades are the frailest part.',
+      why: 'Dry reeds last longer, and the blades are the frailest part.',
       mark: 'practice',
     },
     {

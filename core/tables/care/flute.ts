@@ -12,7 +12,7 @@ export const flute: Page = {
       part: 'head-joint',
       trigger: { kind: 'every-play', moment: 'before' },
       severity: 'lasting',
-      why: 'The usual first repair is bent rods: it is held where nothing moves.',
+      why: 'Bent rods are the usual first repair, so hold it where nothing moves.',
       mark: 'general',
     },
     {
@@ -256,7 +256,7 @@ export const flute: Page = {
     },
   ],
   neverDos: [
-    { id: 'flute/heat', text: 'Heat, cold or water.', why: 'Pads stop sealing; wood may crack.', mark: 'practice' },
+    { id: 'flute/heat', text: 'Heat, cold or water.', why: 'Pads stop sealing, and wood may crack.', mark: 'practice' },
     {
       id: 'flute/desk',
       text: 'Lay it on a chair, a bed or a music desk.',

@@ -30,7 +30,7 @@ export const highlandPipes: Page = {
       part: 'blowpipe',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'person',
-      why: 'It is nearest the mouth: most water and germs settle there.',
+      why: 'It is nearest the mouth, so most water and germs settle there.',
       mark: 'practice',
     },
     {
@@ -39,7 +39,7 @@ export const highlandPipes: Page = {
       part: 'chanter',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'function',
-      why: 'Its reed is the frailest part; its seat tells how wet the rest is.',
+      why: 'Its reed is the frailest part, and its seat tells how wet the rest is.',
       mark: 'practice',
     },
     {
@@ -57,7 +57,7 @@ export const highlandPipes: Page = {
       part: 'bag',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'A little damp keeps hide supple; a synthetic bag moulds when shut wet.',
+      why: 'A little damp keeps hide supple. A synthetic bag moulds when it is shut wet.',
       mark: 'practice',
     },
     {
@@ -66,7 +66,7 @@ export const highlandPipes: Page = {
       part: 'bass-drone',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'looks',
-      why: 'Mounts scratch; damp, not dry, is the aim.',
+      why: 'Mounts scratch. The bag should be damp, and not dry.',
       mark: 'practice',
     },
     {
@@ -75,7 +75,7 @@ export const highlandPipes: Page = {
       part: 'bag',
       trigger: { kind: 'clock', limbs: { days: general(7) }, words: 'weekly' },
       severity: 'function',
-      why: 'An hour is lost on a leak.',
+      why: 'A leak costs you an hour.',
       mark: 'general',
     },
     {
@@ -93,7 +93,7 @@ export const highlandPipes: Page = {
       part: 'bag',
       trigger: { kind: 'clock', limbs: { months: general(4) }, words: 'every 3–6 months' },
       severity: 'lasting',
-      why: 'Seasoning keeps hide airtight and supple; the maker’s leaflet says how.',
+      why: 'Seasoning keeps hide airtight and supple. The maker’s leaflet says how.',
       mark: 'general',
       when: { bag: ['hide'] },
     },
@@ -127,7 +127,7 @@ export const highlandPipes: Page = {
       part: 'blowpipe',
       trigger: { kind: 'clock', limbs: { days: estimate(7) }, words: 'weekly, an estimate' },
       severity: 'person',
-      why: 'Made for mouthpieces; its film dries by itself.',
+      why: 'It is made for mouthpieces, and its film dries by itself.',
       mark: 'practice',
     },
   ],
@@ -587,7 +587,7 @@ export const highlandPipes: Page = {
     {
       id: 'highland-pipes/zip-synthetic',
       text: 'Shut a synthetic bag wet.',
-      why: 'Mould in days.',
+      why: 'It grows mould in days.',
       mark: 'practice',
       when: { bag: ['synthetic'] },
     },

@@ -2,6 +2,7 @@ import { brush, drain, dry, grease, hold, join, part, rinse, wash, wipe, wipeOff
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice } from '#core/explain/explained.ts';
 import { HOLD_THE_LEG } from '#core/tables/care/cautions.ts';
+import { OWN_VALVE } from '#core/tables/care/held-keys.ts';
 
 /** The horn: weekly flush, monthly slides. Minutes per step are estimates. */
 export const horn: Page = {
@@ -22,7 +23,7 @@ export const horn: Page = {
       part: 'bell',
       trigger: { kind: 'every-play', moment: 'before' },
       severity: 'function',
-      why: 'A crossed thread is dear.',
+      why: 'A crossed thread is dear to mend.',
       mark: 'general',
       when: { bell: ['screw'] },
     },
@@ -51,7 +52,7 @@ export const horn: Page = {
       part: 'mouthpipe',
       trigger: { kind: 'clock', limbs: { days: oneVoice(7) }, words: 'weekly' },
       severity: 'lasting',
-      why: 'Water carries off acids; scale sits in the mouthpipe.',
+      why: 'Water carries off acids, and scale settles in the mouthpipe.',
       mark: 'one-voice',
       blockedBy: 'brass/stuck',
       includes: ['rotary-brass/rotor-oil'],
@@ -62,7 +63,7 @@ export const horn: Page = {
       part: 'valve-slides',
       trigger: { kind: 'clock', limbs: { months: oneVoice(1) }, words: 'monthly' },
       severity: 'lasting',
-      why: 'Old grease and dirt in the slides; fresh grease keeps them free.',
+      why: 'Old grease and dirt collect in the slides. Fresh grease keeps them free.',
       mark: 'one-voice',
       blockedBy: 'brass/stuck',
       includes: ['horn/weekly-flush', 'rotary-brass/rotor-oil'],
@@ -131,6 +132,7 @@ export const horn: Page = {
       part: 'valve-slides',
       heading: 'Turn the horn over and let the water out',
       how: 'Then pull the slides, each with its own valve pressed.',
+      holds: OWN_VALVE,
       minutes: 0.8,
       after: [],
       reaches: ['water-out'],
@@ -197,6 +199,7 @@ export const horn: Page = {
       part: 'valve-slides',
       heading: 'Pull the slides and lay them out in order',
       how: 'Press each one’s own valve.',
+      holds: OWN_VALVE,
       minutes: 2,
       after: ['horn/brush-mouthpipe'],
       why: 'Nothing is sucked tight, and none is exchanged.',
@@ -294,6 +297,7 @@ export const horn: Page = {
       uses: [{ agent: 'slide-grease', on: 'tuning-slides' }],
       does: [dry('every-slide'), grease('every-slide'), join('every-slide', 'rotors')],
       how: 'Press each one’s own valve, thin grease on the inner legs, back to its mark.',
+      holds: OWN_VALVE,
       mark: 'one-voice',
     },
     {
@@ -316,7 +320,7 @@ export const horn: Page = {
     {
       id: 'horn/spray-head',
       text: 'A spray head, hot water or pressure.',
-      why: 'Cold, from a bare hose, rotors in place.',
+      why: 'Use cold water from a bare hose, with the rotors in place.',
       mark: 'one-voice',
     },
   ],

@@ -68,7 +68,7 @@ export const keyed: Page = {
         seenOn: 'any-part',
       },
       severity: 'function',
-      why: 'A pupil shows it to the teacher first; pads, springs and regulating screws are the bench’s.',
+      why: 'A pupil shows it to the teacher first. Pads, springs and regulating screws are work for the bench.',
       mark: 'practice',
       place: 'bench',
     },
@@ -87,7 +87,7 @@ export const keyed: Page = {
       part: 'the-keys',
       trigger: { kind: 'when-noticed', sign: 'a key that sticks or smacks as it opens', seenOn: 'any-part' },
       severity: 'function',
-      why: 'Dried sugar holds the pad to its seat. Still sticking after the paper: show the teacher, then the bench.',
+      why: 'Dried sugar holds the pad to its seat. If it still sticks after the paper, show it to the teacher, then to the bench.',
       mark: 'practice',
     },
     {
@@ -96,7 +96,7 @@ export const keyed: Page = {
       part: 'the-keys',
       trigger: { kind: 'when-noticed', sign: 'stuffy, or the whole low register fails', seenOn: 'any-part' },
       severity: 'function',
-      why: 'First look whether every link lies in line and no cork is missing under one; then it is a pad, and the bench’s.',
+      why: 'First look whether every link lies in line and no cork is missing under one. Otherwise it is a pad, and work for the bench.',
       place: 'bench',
       mark: 'practice',
     },
@@ -349,13 +349,13 @@ export const keyed: Page = {
     {
       id: 'keyed/regulating-screws',
       text: 'Turn regulating screws.',
-      why: 'They are the bench’s; only a rod or pivot screw standing proud is home work.',
+      why: 'They are work for the bench. Only a rod or pivot screw standing proud is home work.',
       mark: 'practice',
     },
     {
       id: 'keyed/pointed',
       text: 'Anything pointed in tone holes or at pads.',
-      why: 'Toothpicks and needles scratch rims and puncture pads; a cotton bud does the same job.',
+      why: 'Toothpicks and needles scratch rims and puncture pads. A cotton bud does the same job.',
       mark: 'practice',
     },
     {

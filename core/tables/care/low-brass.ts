@@ -11,7 +11,7 @@ export const lowBrass: Page = {
       part: 'valve-block',
       trigger: { kind: 'every-play', moment: 'before' },
       severity: 'lasting',
-      why: 'Soft tube: slides bend, valves lock, the horn falls out of the hand.',
+      why: 'The tube is soft. Slides bend, valves lock, and the horn falls out of the hand.',
       mark: 'practice',
     },
     {
@@ -58,7 +58,7 @@ export const lowBrass: Page = {
     {
       id: 'low-brass/thin-lift',
       text: 'Lift it by slides or valve slides.',
-      why: 'Main tubing, both arms; a baritone or euphonium round the valves with a second hand under the bottom bow.',
+      why: 'Hold the main tubing with both arms. Hold a baritone or euphonium round the valves, with a second hand under the bottom bow.',
       mark: 'practice',
     },
   ],

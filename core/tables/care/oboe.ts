@@ -13,7 +13,7 @@ export const oboe: Page = {
       part: 'upper-joint',
       trigger: { kind: 'every-play', moment: 'before' },
       severity: 'lasting',
-      why: 'Links pass one over another and each rests on a small cork.',
+      why: 'The links pass one over another, and each rests on a small cork.',
       mark: 'practice',
     },
     {
@@ -22,7 +22,7 @@ export const oboe: Page = {
       part: 'upper-joint',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'Each joint is dried by itself; links part without bending.',
+      why: 'Each joint is dried by itself, and the links part without bending.',
       mark: 'practice',
     },
     {
@@ -31,7 +31,7 @@ export const oboe: Page = {
       part: 'upper-joint',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'Spit left standing decays wood and cracks it; the top bore is narrow.',
+      why: 'Spit left standing decays wood and cracks it, and the bore is narrow at the top.',
       mark: 'practice',
     },
     {
@@ -40,7 +40,7 @@ export const oboe: Page = {
       part: 'upper-joint',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'function',
-      why: 'Water in an octave vent gurgles; soaked pads cling.',
+      why: 'Water in an octave vent gurgles, and soaked pads cling.',
       mark: 'practice',
     },
     {
@@ -58,7 +58,7 @@ export const oboe: Page = {
       part: 'case',
       trigger: { kind: 'clock', limbs: { months: oneVoice(66) }, words: 'every 5–6 years of daily carrying' },
       severity: 'lasting',
-      why: 'Padding works loose, joints move, arms and springs suffer: expect to replace the case during the oboe’s life.',
+      why: 'Padding works loose, joints move, and arms and springs suffer. Expect to replace the case during the oboe’s life.',
       place: 'bench',
       mark: 'one-voice',
     },

@@ -10,7 +10,7 @@ export const piccolo: Page = {
       part: 'body',
       trigger: { kind: 'every-play', moment: 'before' },
       severity: 'lasting',
-      why: 'A wooden piccolo may crack, and that may be the end of it: slow changes of temperature.',
+      why: 'A wooden piccolo may crack, and that may be the end of it. Warm it slowly.',
       mark: 'practice',
       when: { body: ['wood'] },
     },

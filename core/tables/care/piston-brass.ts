@@ -19,6 +19,7 @@ import {
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 import { HOLD_THE_LEG, NO_STEM_SPIN } from '#core/tables/care/cautions.ts';
+import { OWN_VALVE } from '#core/tables/care/held-keys.ts';
 
 /** Piston valves: what trumpet, cornet, flugelhorn and the low piston brass share. Minutes per step are estimates. */
 export const pistonBrass: Page = {
@@ -89,7 +90,7 @@ export const pistonBrass: Page = {
         seenOn: 'any-part',
       },
       severity: 'function',
-      why: 'Mostly the piston stands in the wrong casing or its guide is not in its slot. Still so when clean: the bench.',
+      why: 'Mostly the piston stands in the wrong casing or its guide is not in its slot. If it is still so when clean, it goes to the bench.',
       mark: 'practice',
       includes: ['piston-brass/valve-oil'],
     },
@@ -121,6 +122,7 @@ export const pistonBrass: Page = {
       needs: ['slides-greased', 'washed'],
       must: true,
       how: 'Press a valve slide’s own valve, on the way in as well as out.',
+      holds: OWN_VALVE,
       mark: 'practice',
     },
     {
@@ -271,6 +273,7 @@ export const pistonBrass: Page = {
       part: 'valve-slides',
       heading: 'Take slides and valves out, in their order',
       how: 'Press each slide’s own valve. Lay the valves on a dry cloth.',
+      holds: OWN_VALVE,
       minutes: 3,
       after: ['piston-brass/bath-try-slides'],
       must: true,

@@ -12,7 +12,7 @@ export const rotaryBrass: Page = {
       part: 'the-slides',
       trigger: { kind: 'clock', limbs: { days: oneVoice(7) }, words: 'weekly' },
       severity: 'lasting',
-      why: 'Dry bearings wear and corrode, played or not; a rotor that sets is the bench’s.',
+      why: 'Dry bearings wear and corrode, played or not. A rotor that sets is work for the bench.',
       mark: 'one-voice',
     },
     {
@@ -21,7 +21,7 @@ export const rotaryBrass: Page = {
       part: 'the-slides',
       trigger: { kind: 'clock', limbs: { months: practice(12) }, words: 'yearly' },
       severity: 'function',
-      why: 'Rotors never come out at home; the bench takes them out once a year.',
+      why: 'Rotors never come out at home. The bench takes them out once a year.',
       mark: 'practice',
       place: 'bench',
     },
@@ -50,13 +50,13 @@ export const rotaryBrass: Page = {
     {
       id: 'rotary-brass/rotors-out',
       text: 'Take rotors out at home.',
-      why: 'It is the bench’s, once a year.',
+      why: 'It is work for the bench, once a year.',
       mark: 'practice',
     },
     {
       id: 'rotary-brass/pressure',
       text: 'High pressure through the valves.',
-      why: 'Low pressure, rotors in place, and oil afterwards.',
+      why: 'Use low pressure, leave the rotors in place, and oil them afterwards.',
       mark: 'practice',
     },
   ],

@@ -1,6 +1,7 @@
 import { brush, dry, push, rinse, wipe, work } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate } from '#core/explain/explained.ts';
+import { OWN_VALVE } from '#core/tables/care/held-keys.ts';
 
 /** The rotary tuba’s water. Minutes per step are estimates. */
 export const rotaryTuba: Page = {
@@ -128,6 +129,7 @@ export const rotaryTuba: Page = {
       part: 'main-slide',
       heading: 'Push the slides in for the case',
       how: 'Press a valve slide’s own valve as it goes in.',
+      holds: OWN_VALVE,
       minutes: 0.2,
       after: ['brass/water-keys'],
       needs: ['slides-greased', 'washed'],

@@ -67,7 +67,7 @@ export const saxophone: Page = {
       part: 'neck',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'The octave key bends easiest of all; the cork recovers when the mouthpiece is off.',
+      why: 'The octave key bends most easily of all, and the cork recovers when the mouthpiece is off.',
       mark: 'practice',
     },
     {
@@ -76,7 +76,7 @@ export const saxophone: Page = {
       part: 'mouthpiece',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'person',
-      why: 'It is nearest the mouth: most water, crumbs and germs settle there.',
+      why: 'It is nearest the mouth, so most water, crumbs and germs settle there.',
       mark: 'practice',
     },
     {
@@ -94,7 +94,7 @@ export const saxophone: Page = {
       part: 'body',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'function',
-      why: 'Water left at the palm keys and the upper stack soaks pads; soaked pads stick.',
+      why: 'Water left at the palm keys and the upper stack soaks pads, and soaked pads stick.',
       mark: 'practice',
     },
     {
@@ -103,7 +103,7 @@ export const saxophone: Page = {
       part: 'neck',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'The plug keeps the receiver round and guards the octave pin; without it the neck later jams and is bent in the forcing.',
+      why: 'The plug keeps the receiver round and guards the octave pin. Without it the neck jams one day and is bent when it is forced.',
       mark: 'practice',
     },
     {
@@ -112,7 +112,7 @@ export const saxophone: Page = {
       part: 'body',
       trigger: { kind: 'clock', limbs: { months: practice(1) }, words: 'monthly' },
       severity: 'looks',
-      why: 'Skin acid eats lacquer; dirt round posts and tone holes drags on the keys.',
+      why: 'Acid from the skin eats lacquer, and dirt round posts and tone holes drags on the keys.',
       mark: 'practice',
     },
     {
@@ -143,7 +143,7 @@ export const saxophone: Page = {
         seenOn: 'any-part',
       },
       severity: 'function',
-      why: 'First look whether the lever lies over its pin. A bent key is the bench’s to straighten; a teacher may nudge it.',
+      why: 'First look whether the lever lies over its pin. A teacher may nudge a bent key. Straightening it is work for the bench.',
       place: 'bench',
       mark: 'practice',
     },
@@ -595,16 +595,16 @@ export const saxophone: Page = {
     {
       id: 'saxophone/cored-swab',
       text: 'A cored swab forced into neck or mouthpiece.',
-      why: 'It sticks; getting it out is the bench’s.',
+      why: 'It sticks, and getting it out is work for the bench.',
       mark: 'practice',
     },
     {
       id: 'saxophone/lift-by-keys',
       text: 'Lift it by rods, guards or keys.',
-      why: 'They bend. By the bell.',
+      why: 'They bend. Hold it by the bell.',
       mark: 'practice',
     },
-    { id: 'saxophone/keys-off', text: 'Take keys off at home.', why: 'It is the bench’s.', mark: 'practice' },
+    { id: 'saxophone/keys-off', text: 'Take keys off at home.', why: 'It is work for the bench.', mark: 'practice' },
     {
       id: 'saxophone/grease-neck-tenon',
       text: 'Grease or oil on the metal neck tenon or its receiver.',

@@ -298,7 +298,7 @@ export const singleReed: Page = {
     {
       id: 'single-reed/feathery-brush',
       text: 'A feathery brush in the mouthpiece.',
-      why: 'It sheds; a fibre holds the reed still or reaches the mouth.',
+      why: 'It sheds, and a fibre holds the reed still or reaches the mouth.',
       mark: 'practice',
     },
     {

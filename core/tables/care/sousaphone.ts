@@ -11,7 +11,7 @@ export const sousaphone: Page = {
       part: 'bell',
       trigger: { kind: 'every-play', moment: 'before' },
       severity: 'lasting',
-      why: 'Bell put on first, the horn topples.',
+      why: 'With the bell put on first, the horn topples.',
       mark: 'general',
     },
     {

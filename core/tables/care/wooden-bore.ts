@@ -97,7 +97,7 @@ export const woodenBore: Page = {
     {
       id: 'wooden-bore/cold-wood',
       text: 'Play cold wood warm from inside.',
-      why: 'Cold, dry air shrinks the outside ahead of the bore; playing then splits it.',
+      why: 'Cold, dry air shrinks the outside ahead of the bore, and playing then splits it.',
       mark: 'practice',
     },
     {

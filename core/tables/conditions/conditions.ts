@@ -51,7 +51,7 @@ export const CONDITIONS = {
         kind: 'due-on-days',
         items: AT_THE_MOUTH,
         schedule: { days: [0] },
-        words: 'what touches the mouth, at once',
+        words: 'what touches the mouth is cleaned at once',
         mark: 'estimate',
       },
       {
@@ -65,8 +65,8 @@ export const CONDITIONS = {
         },
         mark: 'one-voice',
       },
-      { kind: 'hold', text: 'No sharing: nobody else plays it.', mark: 'practice' },
-      { kind: 'hold', text: 'Reeds of these days are disinfected as labelled, or retired.', mark: 'practice' },
+      { kind: 'hold', text: 'Do not share it. Nobody else plays it meanwhile.', mark: 'practice' },
+      { kind: 'hold', text: 'Disinfect the reeds of these days as the label says, or retire them.', mark: 'practice' },
       {
         kind: 'hold',
         text: 'Cleaning lessens what grows in it. It is not disinfecting, and no promise against illness.',
@@ -97,10 +97,10 @@ export const CONDITIONS = {
     ends: { kind: 'after-days', days: general(14) },
     effects: [
       { kind: 'daily-minutes', most: general(20) },
-      { kind: 'hold', text: 'Swab mid-way, then go on.', mark: 'general' },
+      { kind: 'hold', text: 'Swab halfway through, then go on.', mark: 'general' },
       {
         kind: 'hold',
-        text: 'After the two weeks longer by small steps. The maker’s leaflet overrules this.',
+        text: 'After the two weeks play longer by small steps. The maker’s leaflet overrules this.',
         mark: 'general',
       },
     ],
@@ -116,14 +116,18 @@ export const CONDITIONS = {
     effects: [
       {
         kind: 'hold',
-        text: 'Humidifier in the case, below about 40 %.',
+        text: 'Keep a humidifier in the case while the air is below about 40 %.',
         mark: 'general',
         by: { method: 'case-humidifier', choices: ['below-40'] },
       },
-      { kind: 'hold', text: 'Away from heaters and blowing air; shorter plays, swabbed mid-way.', mark: 'practice' },
       {
         kind: 'hold',
-        text: 'Wood that has dried cracks in careful hands as well: no method guarantees.',
+        text: 'Keep it away from heaters and moving air. Play for shorter times and swab halfway through.',
+        mark: 'practice',
+      },
+      {
+        kind: 'hold',
+        text: 'Wood that has dried can crack in careful hands as well. No method is a guarantee.',
         mark: 'practice',
       },
     ],
@@ -141,7 +145,7 @@ export const CONDITIONS = {
       { kind: 'at-least-every', items: ['piston-brass/valve-oil', 'rotary-brass/rotor-oil'], days: estimate(2) },
       {
         kind: 'hold',
-        text: 'Swab hung open overnight, never shut wet in the case: mould comes in days.',
+        text: 'Hang the swab open overnight and never shut it wet in the case. Mould comes in days.',
         mark: 'practice',
       },
     ],
@@ -159,7 +163,7 @@ export const CONDITIONS = {
         items: LUBRICANTS,
         schedule: { days: [0] },
         doneWithin: estimate(7),
-        words: 'oil and grease first: they keep corrosion off and parts from setting',
+        words: 'oil and grease come first, because they keep corrosion off and parts from setting',
         mark: 'practice',
       },
       {
@@ -167,12 +171,12 @@ export const CONDITIONS = {
         items: ['swab/wash'],
         schedule: { days: [0] },
         doneWithin: estimate(7),
-        words: 'no damp cloth shut in with it',
+        words: 'no damp cloth is shut in with it',
         mark: 'practice',
       },
       {
         kind: 'hold',
-        text: 'Cased, in an ordinary room, never in a car, in the sun or by a heater.',
+        text: 'Keep it in its case in an ordinary room, never in a car, in the sun or by a heater.',
         mark: 'practice',
       },
     ],

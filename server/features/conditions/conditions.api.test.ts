@@ -58,7 +58,7 @@ describe('an illness', () => {
       endWords: 'when you are well',
     });
     expect(view?.calls.map(({ itemId }) => itemId)).toContain('piston-brass/bath');
-    expect(view?.effects.some(({ text }) => text.includes('No sharing'))).toBe(true);
+    expect(view?.effects.some(({ text }) => text.includes('Do not share'))).toBe(true);
     await takeBack(ill.key);
     expect(await calling()).not.toContain('single-reed/mouthpiece-wash');
     expect((await page()).standing).toEqual([]);

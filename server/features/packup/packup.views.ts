@@ -60,9 +60,9 @@ function repeatsWords({ format }: Services, step: Step, mine: RunInstrument): St
 
 /** What the book says of a step; nothing of one it has given up since. */
 function bookWords(step: Partial<Step>, itemWhy: string | undefined) {
-  const { how = null, why = itemWhy ?? null, harm = null, onlyIf = null, thread = null } = step;
+  const { how = null, why = itemWhy ?? null, harm = null, onlyIf = null, thread = null, holds = null } = step;
   const { cautions = [], supplies = [] } = step;
-  return { how, why, harm, onlyIf, thread, cautions: [...cautions], supplies: [...supplies] };
+  return { how, why, harm, onlyIf, thread, holds, cautions: [...cautions], supplies: [...supplies] };
 }
 
 function wordsOf(services: Services, one: KeptStep, mine: RunInstrument, player: PlayerAbilities): StepWords {

@@ -52,7 +52,7 @@ function AlikeRow({ of: { parts, verdict, why, mark } }: { readonly of: Alike })
         </Typography>
         <Typography variant="body2" color="text.secondary">
           {why}
-          {verdict !== 'not-known' && ` — ${MARK_WORDS[mark]}`}
+          {verdict !== 'not-known' && ` (${MARK_WORDS[mark]})`}
         </Typography>
       </Box>
     </PlainRow>

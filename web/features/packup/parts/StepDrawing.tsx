@@ -28,7 +28,13 @@ export function StepDrawing({ run, steps }: StepDrawingProps) {
   const [first] = steps;
   const part = run.parts.find(({ instrumentId }) => instrumentId === first?.instrumentId);
   const thread = steps.find((step) => step.thread !== null)?.thread ?? null;
-  const wanted = [...steps.map((step) => step.part), ...(thread ? [thread.in, thread.out] : [])];
+  // A key of a part this build does not have is said in the step's words only.
+  const holds = part?.strip.some((segment) => segment.part === first?.holds?.part) ? (first?.holds ?? null) : null;
+  const wanted = [
+    ...steps.map((step) => step.part),
+    ...(thread ? [thread.in, thread.out] : []),
+    ...(holds ? [holds.part] : []),
+  ];
   const focus = part?.strip.filter((segment) => wanted.includes(segment.part)) ?? [];
   if (part === undefined || focus.length === 0) return null;
   const names = focus.map(({ name }) => name.toLowerCase());
@@ -44,7 +50,8 @@ export function StepDrawing({ run, steps }: StepDrawingProps) {
         activePart={first?.part ?? null}
         thread={thread}
         focus={focus.map((segment) => segment.part)}
-        label={`${part.name}: ${listed(names)}${way}`}
+        holds={holds}
+        label={`${part.name}: ${listed(names)}${way}${holds ? `; ${holds.words}` : ''}`}
       />
     </Box>
   );

@@ -9,6 +9,7 @@ import { RunEnd } from '#web/features/packup/parts/RunEnd.tsx';
 import { SkipDialog } from '#web/features/packup/parts/SkipDialog.tsx';
 import { StepAtHand } from '#web/features/packup/parts/StepAtHand.tsx';
 import { FinishSheet } from '#web/features/packup/parts/FinishSheet.tsx';
+import { StepDrawing } from '#web/features/packup/parts/StepDrawing.tsx';
 import { StretchList } from '#web/features/packup/parts/StretchList.tsx';
 import { shownStretches, stretchAtHand, type ShownStretch } from '#web/features/packup/run-stretches.ts';
 import { MemoryRouter } from 'react-router';
@@ -60,6 +61,7 @@ const step = (id: string, over: Partial<ShownStep> = {}): ShownStep => ({
   repeats: null,
   way: [],
   thread: null,
+  holds: null,
   ...over,
 });
 const look = {
@@ -118,6 +120,42 @@ describe('the step at hand', () => {
     expect(screen.getByText('Does it grate?')).toBeTruthy();
     tap('No, not needed');
     expect(said.onNotNeeded).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('the drawing of a step', () => {
+  const tube = (part: 'upper-joint' | 'lower-joint', name: string): ShownRun['parts'][number]['strip'][number] => ({
+    part,
+    name,
+    lengthMm: 240,
+    boreMm: [15, 15],
+    waterShare: 0.2,
+    joint: 'tenon',
+    form: null,
+    waterGrams: 0,
+  });
+  const run = {
+    parts: [
+      {
+        instrumentId: clarinet,
+        name: 'Clarinet',
+        kind: 'clarinet',
+        playedMinutes: 40,
+        strip: [tube('upper-joint', 'Upper joint'), tube('lower-joint', 'Lower joint')],
+      },
+    ],
+  } as unknown as ShownRun;
+  const RINGS = { words: 'hold the ring keys down', part: 'upper-joint', at: 'bell-end' } as const;
+
+  test('shows the key to hold and says it', () => {
+    render(<StepDrawing run={run} steps={[step('part-joints', { holds: RINGS })]} />);
+    expect(screen.getByRole('img', { name: 'Clarinet: upper joint; hold the ring keys down' })).toBeTruthy();
+    expect(screen.getByText('hold the ring keys down')).toBeTruthy();
+  });
+
+  test('shows none where the key is on no part of this tube', () => {
+    render(<StepDrawing run={run} steps={[step('part-joints', { holds: { ...RINGS, part: 'valve-slides' } })]} />);
+    expect(screen.queryByText('hold the ring keys down')).toBeNull();
   });
 });
 
