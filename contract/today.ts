@@ -53,6 +53,8 @@ export type TodayLineView = InferType<typeof todayLine>;
 export const todayView = object({
   lines: array(todayLine).required(),
   fine: array(object(instrument).exact().required()).required(),
+  /** Nothing calls, but of some of their care nothing is known. */
+  unknown: array(object(instrument).exact().required()).required(),
   /** How many instruments there are of the player and of whom they look after. */
   instruments: amount().integer().min(0).required(),
   /** What the player has probably played this evening, and what else they could have. */

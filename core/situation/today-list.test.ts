@@ -48,7 +48,16 @@ describe('today', () => {
   test('what has no line is fine, and nothing else is', () => {
     const all = [stands('a', { calling: [clock('soon', 0.8)] }), stands('b', { awaitsPackUp: true })];
     expect(todayList(all, NOW).fine).toEqual(['a']);
-    expect(todayList([], NOW)).toEqual({ lines: [], fine: [] });
+    expect(todayList([], NOW)).toEqual({ lines: [], fine: [], unknown: [] });
+  });
+
+  test('what nothing is known of is neither fine nor due, and is said apart', () => {
+    const all = [
+      stands('new', { calling: [clock('unknown', 0)] }),
+      stands('due', { calling: [clock('unknown', 0), clock('due', 1.1)] }),
+      stands('a', { calling: [clock('soon', 0.8)] }),
+    ];
+    expect(todayList(all, NOW)).toMatchObject({ lines: [{ id: 'due' }], fine: ['a'], unknown: ['new'] });
   });
 });
 

@@ -26,14 +26,21 @@ export type TodayLine =
   | { readonly what: 'wet'; readonly id: InstrumentId; readonly wetMinutes: number | null; readonly grams: number }
   | { readonly what: 'first' | 'due'; readonly id: InstrumentId; readonly clock: ItemClock };
 
-export type Today = { readonly lines: readonly TodayLine[]; readonly fine: readonly InstrumentId[] };
+export type Today = {
+  readonly lines: readonly TodayLine[];
+  readonly fine: readonly InstrumentId[];
+  /** Without a line, but of some of their care nothing is known: not fine, and not due either. */
+  readonly unknown: readonly InstrumentId[];
+};
 
 const isDue = ({ state }: ItemClock): boolean => state === 'overdue' || state === 'due' || state === 'waiting';
+const hasUnknown = ({ calling }: StandsToday): boolean => calling.some(({ state }) => state === 'unknown');
 const loadOf = ({ load }: ItemClock): number => load ?? 1;
 
 /**
  * One ordered list over several instruments: runs under way, then what stands wet (the longest first), then what was
- * noticed or left from packing up, then what is due, the furthest over first. What has no line is fine.
+ * noticed or left from packing up, then what is due, the furthest over first. What has no line is fine, unless nothing
+ * is known of some of its care.
  *
  * @param now wall minute of the player's clock
  */
@@ -58,5 +65,11 @@ export function todayList(instruments: readonly StandsToday[], now: number): Tod
     .toSorted((a, b) => loadOf(b.clock) - loadOf(a.clock));
   const lines = [...runs, ...wet, ...first, ...due];
   const named = new Set(lines.map(({ id }) => id));
-  return { lines, fine: instruments.map(({ id }) => id).filter((id) => !named.has(id)) };
+  const rest = instruments.filter(({ id }) => !named.has(id));
+  const ids = (of: readonly StandsToday[]) => of.map(({ id }) => id);
+  return {
+    lines,
+    fine: ids(rest.filter((one) => !hasUnknown(one))),
+    unknown: ids(rest.filter(hasUnknown)),
+  };
 }

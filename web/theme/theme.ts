@@ -68,6 +68,8 @@ const big = (rem: number, weight = 650) => ({
   fontWeight: weight,
   fontSize: `${rem}rem`,
   lineHeight: 1.15,
+  // Also inside a grid or a flex row, which would else grow to the longest word.
+  overflowWrap: 'anywhere' as const,
 });
 
 /** Every colour, radius and default the app uses has a name here; components hold none. */
@@ -102,6 +104,8 @@ export const theme = createTheme({
         body: {
           minHeight: '100%',
           fontVariantNumeric: 'tabular-nums',
+          // A name of one long word breaks rather than widening the page.
+          overflowWrap: 'break-word',
           backgroundColor: 'var(--ulu-palette-frame-main)',
         },
         '#root': { minHeight: '100vh' },

@@ -31,7 +31,9 @@ const WhyButton = ({ about, label = 'Why', open, controls, onToggle }: WhyButton
       px: 1,
       py: 0,
       minWidth: 44,
-      minHeight: 32,
+      minHeight: 44,
+      // As tall as a finger is wide, and no taller a row for it.
+      my: -0.75,
       verticalAlign: 'baseline',
       textDecoration: 'underline',
       textUnderlineOffset: 3,

@@ -1,4 +1,4 @@
-import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { usualEvening } from '#core/plays/usual-evening.ts';
@@ -34,21 +34,26 @@ function standsToday({ instrument: { id }, facts, situation }: Reading, now: Wal
 const waterWhy = ({ facts, situation, wetness }: Reading, on: WallClock['on'], format: Services['format']) =>
   waterView(situation(on), facts.lastPlay(), wetness(), format).because;
 
+/** An instrument by name, and whose it is where it is not the player's own. */
+const instrumentView = ({ instrument, player }: Reading, me: PlayerId): TodayView['fine'][number] => ({
+  instrumentId: instrument.id,
+  name: instrument.name,
+  kind: instrument.kind,
+  playerId: player.id,
+  ownerName: player.id === me ? null : player.name,
+});
+
 function lineView(
   { format }: Services,
   line: TodayLine,
   reading: Reading,
   { on, me }: { readonly on: WallClock['on']; readonly me: PlayerId },
 ): TodayLineView {
-  const { what, id: instrumentId } = line;
-  const { instrument, player, situation } = reading;
+  const { what } = line;
+  const { player, situation } = reading;
   return {
     what,
-    instrumentId,
-    name: instrument.name,
-    kind: instrument.kind,
-    playerId: player.id,
-    ownerName: player.id === me ? null : player.name,
+    ...instrumentView(reading, me),
     words: what === 'wet' ? wetWords(line.wetMinutes, line.grams, format) : null,
     because: what === 'wet' ? waterWhy(reading, on, format) : [],
     runKey: what === 'run' ? line.runKey : null,
@@ -77,7 +82,7 @@ export async function todayOf(
     return owner === me.id || minded.has(owner) ? [{ reading, stands: standsToday(reading, now) }] : [];
   });
   const of = new Map(read.map(({ reading }) => [reading.instrument.id, reading]));
-  const { lines, fine } = todayList(
+  const { lines, fine, unknown } = todayList(
     read.map(({ stands }) => stands),
     wallMinute(now.on, now.atMinute),
   );
@@ -87,18 +92,18 @@ export async function todayOf(
     plays: facts.plays,
     usualMinutes: situation(now.on).plays.usualMinutes,
   }));
+  const named = (ids: readonly InstrumentId[]): TodayView['fine'] =>
+    ids.flatMap((id) => {
+      const reading = of.get(id);
+      return reading ? [instrumentView(reading, me.id)] : [];
+    });
   return succeed({
     lines: lines.flatMap((line) => {
       const reading = of.get(line.id);
       return reading ? [lineView(services, line, reading, { on: now.on, me: me.id })] : [];
     }),
-    fine: fine.flatMap((id) => {
-      const reading = of.get(id);
-      if (reading === undefined) return [];
-      const { instrument, player } = reading;
-      const ownerName = player.id === me.id ? null : player.name;
-      return [{ instrumentId: id, name: instrument.name, kind: instrument.kind, playerId: player.id, ownerName }];
-    }),
+    fine: named(fine),
+    unknown: named(unknown),
     instruments: read.length,
     evening: usualEvening(candidates, now.on).map(({ id: { instrument, awaitsPackUp }, minutes, usual }) => ({
       instrumentId: instrument.id,

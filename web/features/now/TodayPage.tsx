@@ -25,6 +25,7 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 
 /** Due lines shown at once; the rest is a tap away under Care. */
 const DUE_SHOWN = 6;
+const NAMED_IN_A_LINE = 6;
 
 /** Work that is due and short enough to come along when an instrument is packed up. */
 const alongOf = (lines: readonly TodayLineView[]): Along => {
@@ -101,22 +102,32 @@ function Others({ places }: { readonly places: readonly ShelfPlace[] }) {
   );
 }
 
+/** Names in one quiet line; many are only counted. */
+function QuietLine({ of, children }: { readonly of: TodayView['fine']; readonly children: string }) {
+  if (of.length === 0) return null;
+  const names = of.map(({ name, ownerName }) =>
+    ownerName === null ? name : `${ownerName.split(' ')[0] ?? ownerName}’s ${name}`,
+  );
+  return (
+    <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+      {children}: {names.length > NAMED_IN_A_LINE ? counted(names.length, 'instrument') : listed(names)}.
+    </Typography>
+  );
+}
+
 type LoadedProps = {
   readonly view: TodayView;
   readonly playerId: PlayerId;
   readonly others: readonly ShelfPlace[];
 };
 
-function Loaded({ view: { lines, fine, evening }, playerId, others }: LoadedProps) {
+function Loaded({ view: { lines, fine, unknown, evening }, playerId, others }: LoadedProps) {
   const today = useToday();
   const [sheet, setSheet] = useState(false);
   const said = useEvening(playerId);
   const along = alongOf(lines);
   const due = lines.filter(({ what }) => what === 'due');
   const shown = [...lines.filter(({ what }) => what !== 'due'), ...due.slice(0, DUE_SHOWN)];
-  const fineNames = fine.map(({ name, ownerName }) =>
-    ownerName === null ? name : `${ownerName.split(' ')[0] ?? ownerName}’s ${name}`,
-  );
   const packUpOne = ({ instrumentId, playerId: owner }: TodayLineView) =>
     said.begin({
       kind: 'after',
@@ -150,7 +161,13 @@ function Loaded({ view: { lines, fine, evening }, playerId, others }: LoadedProp
         </Box>
       </Box>
       <Compartment>
-        {shown.length === 0 && <Typography>Nothing stands wet and nothing is due.</Typography>}
+        {shown.length === 0 && (
+          <Typography>
+            {unknown.length === 0
+              ? 'Nothing stands wet and nothing is due.'
+              : 'Nothing stands wet, and nothing is known to be due.'}
+          </Typography>
+        )}
         <PlainList>
           {shown.map((line) => (
             <TodayRow
@@ -167,11 +184,8 @@ function Loaded({ view: { lines, fine, evening }, playerId, others }: LoadedProp
             {counted(due.length - DUE_SHOWN, 'more thing')} due, under Care
           </MuiLink>
         )}
-        {fineNames.length > 0 && (
-          <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-            {listed(fineNames)}: nothing to do.
-          </Typography>
-        )}
+        <QuietLine of={fine}>Nothing to do</QuietLine>
+        <QuietLine of={unknown}>Not known when some of their care was last done</QuietLine>
       </Compartment>
       <Others places={others} />
       {sheet && (
@@ -203,7 +217,9 @@ function TodayOf({ playerId, places }: { readonly playerId: PlayerId; readonly p
   return (
     <QueryView query={query} height={520}>
       {(view) => {
-        const listedIds = new Set([...view.lines, ...view.fine].map(({ instrumentId }) => instrumentId));
+        const listedIds = new Set(
+          [...view.lines, ...view.fine, ...view.unknown].map(({ instrumentId }) => instrumentId),
+        );
         const others = places.filter(({ id }) => !listedIds.has(id));
         const [only] = listedIds;
         // With one instrument the day is that instrument's Now.

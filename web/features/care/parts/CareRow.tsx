@@ -131,17 +131,19 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
           {standing} · {partName.toLowerCase()}
           {handsWords && ` · ${handsWords}`}
         </Typography>
+        <Box sx={{ display: { xs: 'block', sm: 'none' }, ml: -1 }}>{why.button}</Box>
       </Box>
       <Box
         sx={{
           display: 'flex',
           flexWrap: 'wrap',
           gap: 0.5,
+          '& > .MuiButton-root': { px: { xs: 1.25, sm: 2 } },
           gridColumn: { xs: '2 / -1', sm: '3' },
           gridRow: { xs: 2, sm: 1 },
         }}
       >
-        {why.button}
+        <Box sx={{ display: { xs: 'none', sm: 'block' } }}>{why.button}</Box>
         <Buttons clock={clock} actions={actions} />
       </Box>
       <Box sx={{ gridColumn: { xs: '3', sm: '4' }, gridRow: 1 }}>

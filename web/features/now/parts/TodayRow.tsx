@@ -101,7 +101,15 @@ export function TodayRow(props: TodayRowProps) {
           to={`/now/${instrumentId}`}
           color="inherit"
           underline="hover"
-          sx={{ fontWeight: 650, lineHeight: 1.25, overflowWrap: 'anywhere' }}
+          sx={{
+            display: 'inline-block',
+            // A target of 44 px without a taller row.
+            py: 1.5,
+            my: -1.5,
+            fontWeight: 650,
+            lineHeight: 1.25,
+            overflowWrap: 'anywhere',
+          }}
         >
           {first}
         </MuiLink>
