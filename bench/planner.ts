@@ -1,5 +1,6 @@
 import { BOOK } from '#core/tables/book.ts';
 import highs from 'highs';
+import { lpText } from '#core/solve/lp-text.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import { usualPractice } from '#core/methods/practice-under.ts';
 import { asMilp, chains, LAG_INSTANCES } from '#core/testing/lag-instances.ts';
@@ -52,7 +53,7 @@ export async function plannerRows(): Promise<Row[]> {
   );
   const theirs = await times(3, () =>
     instances.forEach(({ jobs, optimum }) => {
-      const { ObjectiveValue } = solver.solve(asMilp(jobs), { mip_rel_gap: 0, mip_abs_gap: 0 });
+      const { ObjectiveValue } = solver.solve(lpText(asMilp(jobs)), { mip_rel_gap: 0, mip_abs_gap: 0 });
       if (Math.round(ObjectiveValue) !== optimum) throw new Error('the solver found another optimum');
     }),
   );

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import highs from 'highs';
+import { lpText } from '#core/solve/lp-text.ts';
 import { asMilp, chains, LAG_INSTANCES } from '#core/testing/lag-instances.ts';
 import type { Job } from '#core/packup/job.ts';
 import { fitsWithin, orderSteps, type Schedule } from '#core/packup/order-steps.ts';
@@ -51,7 +52,7 @@ function bruteForce(jobs: readonly Job[]): number {
 /** An independent solver. */
 async function byMilp(jobs: readonly Job[]): Promise<number> {
   const solver = await highs();
-  const { Status, ObjectiveValue } = solver.solve(asMilp(jobs), { mip_rel_gap: 0, mip_abs_gap: 0 });
+  const { Status, ObjectiveValue } = solver.solve(lpText(asMilp(jobs)), { mip_rel_gap: 0, mip_abs_gap: 0 });
   if (Status !== 'Optimal') throw new Error(`highs: ${Status}`);
   return Math.round(ObjectiveValue);
 }

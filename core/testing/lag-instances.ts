@@ -1,4 +1,5 @@
 import type { Job } from '#core/packup/job.ts';
+import { draftProgram, type Program } from '#core/solve/program.ts';
 
 /**
  * Instances of one pair of hands with minimum waits, made for this program: a task is [work, wait, work, …], minutes.
@@ -39,25 +40,51 @@ function orderedPairs(jobs: readonly Job[]): Set<string> {
 }
 
 /**
- * The same problem as a mixed-integer program in CPLEX-LP text, for an independent solver: big-M disjunctions, a
- * binary for each pair the precedence leaves open.
+ * The same problem as a mixed-integer program, for an independent solver: big-M disjunctions, a binary for each pair the
+ * precedence leaves open. Its cost is the end of the last job.
  */
-export function asMilp(jobs: readonly Job[]): string {
+export function asMilp(jobs: readonly Job[]): Program {
   const ordered = orderedPairs(jobs);
   const waits = (job: Job) => Math.max(0, ...job.after.map(({ waitSeconds }) => waitSeconds));
   const horizon = jobs.reduce((sum, job) => sum + job.workSeconds + waits(job), 0) + 1;
-  const rows: string[] = [];
-  const binaries: string[] = [];
+  const { column, row, program } = draftProgram();
+  const end = column({ name: 'end', cost: 1 });
+  const starts = jobs.map((_, job) => column({ name: `start ${job}`, cost: 0 }));
+  const start = (job: number) => starts[job] ?? 0;
   jobs.forEach(({ workSeconds, after }, job) => {
-    rows.push(`c - s${job} >= ${workSeconds}`);
+    row({
+      name: `${job} ends in time`,
+      terms: [
+        [end, 1],
+        [start(job), -1],
+      ],
+      least: workSeconds,
+    });
     for (const { job: before, waitSeconds } of after)
-      rows.push(`s${job} - s${before} >= ${(jobs[before]?.workSeconds ?? 0) + waitSeconds}`);
+      row({
+        name: `${job} after ${before}`,
+        terms: [
+          [start(job), 1],
+          [start(before), -1],
+        ],
+        least: (jobs[before]?.workSeconds ?? 0) + waitSeconds,
+      });
     for (let other = job + 1; other < jobs.length; other++) {
       if (ordered.has(`${job},${other}`) || ordered.has(`${other},${job}`)) continue;
-      binaries.push(`y${job}_${other}`);
-      rows.push(`s${other} - s${job} - ${horizon} y${job}_${other} >= ${workSeconds - horizon}`);
-      rows.push(`s${job} - s${other} + ${horizon} y${job}_${other} >= ${jobs[other]?.workSeconds ?? 0}`);
+      const first = column({ name: `${job} before ${other}`, cost: 0, most: 1, whole: true });
+      const apart = (early: number, late: number, by: number, least: number) =>
+        row({
+          name: `${early} and ${late} apart`,
+          terms: [
+            [start(late), 1],
+            [start(early), -1],
+            [first, by],
+          ],
+          least,
+        });
+      apart(job, other, -horizon, workSeconds - horizon);
+      apart(other, job, horizon, jobs[other]?.workSeconds ?? 0);
     }
   });
-  return `Minimize\n c\nSubject To\n${rows.map((row) => ` ${row}`).join('\n')}\nBounds\n c <= ${horizon}\nBinary\n ${binaries.join(' ')}\nEnd`;
+  return program();
 }

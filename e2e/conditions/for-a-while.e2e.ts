@@ -17,12 +17,12 @@ describe('for a while', () => {
     await tap(page, 'Something has changed');
     await page.locator('[role="dialog"] ::-p-text(Ill)').click();
     await tap(page, 'Note it');
-    await sees(page, 'No sharing: nobody else plays it.');
+    await sees(page, 'Do not share it. Nobody else plays it meanwhile.');
     expect(await stateOf('teodor-cor', 'double-reed/reed-hygiene')).toBe('due');
     await press(page, 'What it asks for');
     await sees(page, 'on day 4 and day 7, then every 7 days');
     await page.goto(url('/now/teodor-cor'), { waitUntil: 'networkidle0' });
-    expect(await textOf(page)).toContain('Ill. No sharing');
+    expect(await textOf(page)).toContain('Ill. Do not share');
     await page.goto(url('/care/teodor-cor'), { waitUntil: 'networkidle0' });
     await tap(page, 'End it');
     await sees(page, 'today is its last day');
@@ -46,6 +46,6 @@ describe('for a while', () => {
     await page.keyboard.type('27');
     await tap(page, 'Note it');
     await sees(page, 'Dry air: noted.');
-    expect(await textOf(page)).toContain('Humidifier in the case');
+    expect(await textOf(page)).toContain('Keep a humidifier in the case');
   }, 60_000);
 });

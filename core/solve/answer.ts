@@ -1,0 +1,74 @@
+import { costOf, sumOf, type Program } from '#core/solve/program.ts';
+
+/** How long may be looked, and with what distance from the best one is content (a share of the cost). */
+export type Limits = { readonly seconds: number; readonly gap: number };
+
+/**
+ * What a solver found. `bound`: no choice can cost less. `prices` (of a program without whole columns): by how much the
+ * cost would rise if the row were asked for one more.
+ */
+export type Answer =
+  | {
+      readonly kind: 'found';
+      readonly values: readonly number[];
+      readonly cost: number;
+      readonly bound: number;
+      readonly prices: readonly number[] | null;
+    }
+  | { readonly kind: 'none'; readonly why: 'impossible' | 'without-limit' | 'out-of-time' | 'stopped' };
+export type Found = Extract<Answer, { kind: 'found' }>;
+
+/** Turns true when the answer is no longer wanted. */
+export type Stop = { readonly aborted: boolean };
+
+/** Solves a program within limits, away from whoever asks. Rejects only for a fault of the solver itself. */
+export type SolveMilp = (program: Program, limits: Limits, stop?: Stop) => Promise<Answer>;
+
+/** How far the answer may be from the best, as a share of its cost; 0 is proved. */
+export const gapOf = ({ cost, bound }: Pick<Found, 'cost' | 'bound'>): number =>
+  cost - bound <= SLACK ? 0 : (cost - bound) / Math.max(Math.abs(cost), SLACK);
+
+/** What arithmetic in doubles may leave over in a row of ordinary size. */
+const SLACK = 1e-6;
+
+/**
+ * What is wrong with an answer, in words for a programmer; nothing where it keeps every row, every limit and every whole
+ * number, costs what it says and is not below its own bound. Checked by our own arithmetic, whoever solved.
+ */
+export function answerFaults(program: Program, { values, cost, bound }: Found): string[] {
+  const { columns, rows } = program;
+  if (values.length !== columns.length) return [`${values.length} values for ${columns.length} columns`];
+  const faults: string[] = [];
+  columns.forEach(({ name, least, most, whole }, index) => {
+    const value = values[index] ?? NaN;
+    if (!(value >= least - SLACK && value <= most + SLACK)) faults.push(`${name} is ${value}, not ${least} to ${most}`);
+    if (whole && Math.abs(value - Math.round(value)) > SLACK) faults.push(`${name} is ${value}, not whole`);
+  });
+  for (const row of rows) {
+    const sum = sumOf(row, values);
+    const slack = SLACK * Math.max(1, ...row.terms.map(([column, times]) => Math.abs(times * (values[column] ?? 0))));
+    if (!(sum >= row.least - slack && sum <= row.most + slack))
+      faults.push(`${row.name} is ${sum}, not ${row.least} to ${row.most}`);
+  }
+  const slack = SLACK * Math.max(1, Math.abs(cost));
+  if (!(Math.abs(costOf(program, values) - cost) <= slack))
+    faults.push(`costs ${costOf(program, values)}, not ${cost}`);
+  if (!(bound <= cost + slack)) faults.push(`costs ${cost}, less than its bound ${bound}`);
+  return faults;
+}
+
+/**
+ * A solver whose answers are checked before anybody sees them, with whole numbers made whole.
+ *
+ * @throws Error where an answer breaks a rule of its own program
+ */
+export const checkedSolver =
+  (solve: SolveMilp): SolveMilp =>
+  async (program, limits, stop) => {
+    const answer = await solve(program, limits, stop);
+    if (answer.kind === 'none') return answer;
+    const [fault] = answerFaults(program, answer);
+    if (fault !== undefined) throw new Error(`the solver's answer breaks its program: ${fault}`);
+    const values = answer.values.map((value, index) => (program.columns[index]?.whole ? Math.round(value) : value));
+    return { ...answer, values };
+  };

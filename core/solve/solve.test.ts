@@ -1,0 +1,170 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import highs, { type Highs } from 'highs';
+import { answerFaults, checkedSolver, gapOf, type Answer, type Found } from '#core/solve/answer.ts';
+import { lpText } from '#core/solve/lp-text.ts';
+import { costOf, draftProgram, sumOf, type Program } from '#core/solve/program.ts';
+import { solveWithHighs } from '#core/solve/with-highs.ts';
+
+let runtime: Highs;
+beforeAll(async () => {
+  runtime = await highs();
+});
+const EXACT = { seconds: 20, gap: 0 };
+const never = () => false;
+const solved = (program: Program): Answer => solveWithHighs(runtime, program, EXACT, never);
+function found(program: Program): Found {
+  const answer = solved(program);
+  if (answer.kind !== 'found') throw new Error(answer.why);
+  return answer;
+}
+
+/** Small programs of whole numbers 0 to 3: few enough to try every choice. */
+const small = fc
+  .record({
+    costs: fc.array(fc.integer({ min: -9, max: 9 }), { minLength: 1, maxLength: 4 }),
+    rows: fc.array(
+      fc.record({
+        times: fc.array(fc.integer({ min: -4, max: 6 }), { minLength: 4, maxLength: 4 }),
+        least: fc.option(fc.integer({ min: -6, max: 8 }), { nil: -Infinity }),
+        room: fc.option(fc.nat(12), { nil: Infinity }),
+      }),
+      { maxLength: 3 },
+    ),
+  })
+  .map(({ costs, rows }): Program => {
+    const { column, row, program } = draftProgram();
+    costs.forEach((cost, index) => column({ name: `c${index}`, cost, most: 3, whole: true }));
+    rows.forEach(({ times, least, room }, index) =>
+      row({
+        name: `r${index}`,
+        terms: costs.map((_, at) => [at, times[at] ?? 0] as const),
+        least,
+        most: (least === -Infinity ? 0 : least) + room,
+      }),
+    );
+    return program();
+  });
+
+/** The oracle: every choice there is. */
+function byTrying(program: Program): number | null {
+  let best: number | null = null;
+  const go = (values: number[]): void => {
+    if (values.length < program.columns.length) {
+      for (let value = 0; value <= 3; value++) go([...values, value]);
+      return;
+    }
+    if (program.rows.some((row) => sumOf(row, values) < row.least || sumOf(row, values) > row.most)) return;
+    const cost = costOf(program, values);
+    if (best === null || cost < best) best = cost;
+  };
+  go([]);
+  return best;
+}
+
+describe('a program', () => {
+  test('is solved to what trying every choice finds, and to what its text says', () => {
+    fc.assert(
+      fc.property(small, (program) => {
+        const best = byTrying(program);
+        const answer = solved(program);
+        if (best === null) {
+          expect(answer).toEqual({ kind: 'none', why: 'impossible' });
+          return;
+        }
+        if (answer.kind !== 'found') throw new Error(answer.why);
+        expect(answer.cost).toBeCloseTo(best, 6);
+        expect([answerFaults(program, answer), gapOf(answer)]).toEqual([[], 0]);
+        expect(runtime.solve(lpText(program), { output_flag: false }).ObjectiveValue).toBeCloseTo(best, 6);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  test('the product mix of the textbook: 36 from 2 doors and 6 windows, shadow prices 0, 1.5 and 1', () => {
+    // Hillier & Lieberman, Introduction to Operations Research, the glass company's example; from memory.
+    const { column, row, program } = draftProgram();
+    const doors = column({ name: 'doors', cost: -3 });
+    const windows = column({ name: 'windows', cost: -5 });
+    row({ name: 'plant 1', terms: [[doors, 1]], most: 4 });
+    row({ name: 'plant 2', terms: [[windows, 2]], most: 12 });
+    row({
+      name: 'plant 3',
+      terms: [
+        [doors, 3],
+        [windows, 2],
+      ],
+      most: 18,
+    });
+    const { cost, values, prices } = found(program());
+    expect([cost, ...values]).toEqual([-36, 2, 6]);
+    expect(prices?.map((price) => -price)).toEqual([expect.closeTo(0), expect.closeTo(1.5), expect.closeTo(1)]);
+  });
+
+  test('that has no best says which way, and an empty one costs nothing', () => {
+    const { column, row, program } = draftProgram();
+    const all = column({ name: 'all', cost: -1 });
+    expect(solved(program())).toEqual({ kind: 'none', why: 'without-limit' });
+    row({ name: 'less than nothing', terms: [[all, 1]], most: -1 });
+    expect(solved(program())).toEqual({ kind: 'none', why: 'impossible' });
+    expect(found({ columns: [], rows: [] })).toMatchObject({ cost: 0, bound: 0 });
+  });
+
+  test('that cannot be finished in time is answered with its bound, and one that is stopped stops', () => {
+    // A market split in the manner of Cornuéjols and Dawande (1999): hard for branch and bound at this size.
+    const { column, row, program } = draftProgram();
+    const goods = Array.from({ length: 40 }, (_, at) => column({ name: `g${at}`, cost: 0, most: 1, whole: true }));
+    for (let market = 0; market < 5; market++) {
+      const times = goods.map((_, at) => ((at + 3) * (market + 7) * 7919 + at * at * 104729) % 100);
+      const half = Math.floor(times.reduce((sum, one) => sum + one, 0) / 2);
+      const over = column({ name: `over ${market}`, cost: 1 });
+      const under = column({ name: `under ${market}`, cost: 1 });
+      const terms = goods.map((good, at) => [good, times[at] ?? 0] as const);
+      row({ name: `half ${market}`, terms: [...terms, [over, -1], [under, 1]], least: half, most: half });
+    }
+    const answer = solveWithHighs(runtime, program(), { seconds: 0.5, gap: 0 }, never);
+    if (answer.kind !== 'found') throw new Error(answer.why);
+    expect(answerFaults(program(), answer)).toEqual([]);
+    expect(answer.bound).toBeLessThan(answer.cost);
+    expect(gapOf(answer)).toBeGreaterThan(0);
+    const started = performance.now();
+    solveWithHighs(runtime, program(), { seconds: 60, gap: 0 }, () => true);
+    expect(performance.now() - started).toBeLessThan(20_000);
+  }, 40_000);
+});
+
+describe('an answer', () => {
+  const { column, row, program } = draftProgram();
+  column({ name: 'a', cost: 2, most: 5, whole: true });
+  column({ name: 'b', cost: 1 });
+  row({
+    name: 'enough',
+    terms: [
+      [0, 1],
+      [1, 1],
+    ],
+    least: 3,
+  });
+  const right: Found = { kind: 'found', values: [1, 2], cost: 4, bound: 3, prices: null };
+
+  test.each<[string, Partial<Found>]>([
+    ['misses a row', { values: [0, 2], cost: 2, bound: 0 }],
+    ['is not whole', { values: [0.5, 2.5], cost: 3.5 }],
+    ['leaves its limits', { values: [6, 0], cost: 12 }],
+    ['costs something else', { cost: 3.9 }],
+    ['is better than its bound', { bound: 4.1 }],
+    ['is too short', { values: [3] }],
+    ['is no number', { values: [NaN, 3] }],
+  ])('that %s is found out', async (_, over) => {
+    expect(answerFaults(program(), right)).toEqual([]);
+    const wrong = { ...right, ...over };
+    expect(answerFaults(program(), wrong)).not.toEqual([]);
+    await expect(checkedSolver(() => Promise.resolve(wrong))(program(), EXACT)).rejects.toThrow(/breaks its program/);
+  });
+
+  test('has its whole numbers made whole', async () => {
+    const nearly = { ...right, values: [0.9999999, 2.0000001], cost: 4 - 1e-7 };
+    const answer = await checkedSolver(() => Promise.resolve(nearly))(program(), EXACT);
+    expect(answer.kind === 'found' && answer.values[0]).toBe(1);
+  });
+});

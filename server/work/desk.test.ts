@@ -1,0 +1,79 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { draftProgram, type Program } from '#core/solve/program.ts';
+import { createDesk, WorkerFault, type Desk } from '#server/work/desk.ts';
+
+let desk: Desk;
+beforeEach(() => {
+  desk = createDesk();
+});
+afterEach(() => desk.close());
+
+/** The cheapest whole number that is at least `least`. */
+function least(of: number): Program {
+  const { column, row, program } = draftProgram();
+  const one = column({ name: 'one', cost: 1, whole: true });
+  row({ name: 'enough', terms: [[one, 1]], least: of });
+  return program();
+}
+/** Hard enough that no machine is done with it in the time of a test. */
+function hard(): Program {
+  const { column, row, program } = draftProgram();
+  const goods = Array.from({ length: 50 }, (_, at) => column({ name: `g${at}`, cost: 0, most: 1, whole: true }));
+  for (let market = 0; market < 6; market++) {
+    const times = goods.map((_, at) => ((at + 3) * (market + 7) * 7919 + at * at * 104729) % 100);
+    const half = Math.floor(times.reduce((sum, time) => sum + time, 0) / 2);
+    const over = column({ name: 'over', cost: 1 });
+    const under = column({ name: 'under', cost: 1 });
+    const terms = goods.map((good, at) => [good, times[at] ?? 0] as const);
+    row({ name: 'half', terms: [...terms, [over, -1], [under, 1]], least: half, most: half });
+  }
+  return program();
+}
+const limits = { seconds: 60, gap: 0 };
+
+describe('long work', () => {
+  test('is done in a thread of its own, while this one goes on', async () => {
+    let turns = 0;
+    const counting = setInterval(() => (turns += 1), 5);
+    const stop = new AbortController();
+    const asked = desk.ask('solve', { program: hard(), limits: { seconds: 1, gap: 0 } }, { signal: stop.signal });
+    const answer = await asked;
+    clearInterval(counting);
+    expect(answer.kind).toBe('found');
+    expect(turns).toBeGreaterThan(50);
+  }, 30_000);
+
+  test('is answered each in its own, in whatever number', async () => {
+    const answers = await Promise.all([2.5, 0, 7].map((of) => desk.ask('solve', { program: least(of), limits })));
+    expect(answers.map((answer) => answer.kind === 'found' && answer.cost)).toEqual([3, 0, 7]);
+  }, 30_000);
+
+  test('that is stopped ends at once, and what waits behind it is done', async () => {
+    const stop = new AbortController();
+    const long = desk.ask('solve', { program: hard(), limits }, { signal: stop.signal });
+    const behind = desk.ask('solve', { program: least(4), limits });
+    setTimeout(() => stop.abort(new Error('no longer wanted')), 1500);
+    await expect(long).rejects.toThrow('no longer wanted');
+    expect(await behind).toMatchObject({ kind: 'found', cost: 4 });
+    await expect(desk.ask('solve', { program: least(1), limits }, { signal: stop.signal })).rejects.toThrow(
+      'no longer wanted',
+    );
+  }, 30_000);
+
+  test('that fails says why, and the next piece is done', async () => {
+    const broken: Program = {
+      columns: [{ name: 'a', cost: 1, least: 0, most: 1, whole: false }],
+      rows: [{ name: 'r', terms: [[7, 1]], least: 0, most: 1 }],
+    };
+    await expect(desk.ask('solve', { program: broken, limits })).rejects.toThrow();
+    await expect(desk.ask('no such work' as never, {} as never)).rejects.toThrow('no long work called');
+    expect(await desk.ask('solve', { program: least(2), limits })).toMatchObject({ cost: 2 });
+  }, 30_000);
+
+  test('that waits when the desk is closed is refused', async () => {
+    const long = desk.ask('solve', { program: hard(), limits });
+    const refused = expect(long).rejects.toThrow(WorkerFault);
+    await desk.close();
+    await refused;
+  }, 30_000);
+});

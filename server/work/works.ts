@@ -1,0 +1,24 @@
+import highs, { type Highs } from 'highs';
+import { checkedSolver, type Answer, type Limits, type SolveMilp } from '#core/solve/answer.ts';
+import type { Program } from '#core/solve/program.ts';
+import { solveWithHighs } from '#core/solve/with-highs.ts';
+import type { AtWork, LongWorks } from '#server/work/long-work.ts';
+
+let loading: Promise<Highs> | undefined;
+const NEVER = { aborted: false };
+
+/** The solver of this thread, loaded when it is first asked for; its answers are checked before anybody sees them. */
+export const solveMilp: SolveMilp = checkedSolver(async (program, limits, stop = NEVER) => {
+  loading ??= highs();
+  return solveWithHighs(await loading, program, limits, () => stop.aborted);
+});
+
+/** Everything the server computes in a thread of its own, by name. */
+export const WORKS = {
+  /** A program of its own. */
+  solve: (
+    { program, limits }: { readonly program: Program; readonly limits: Limits },
+    { stop }: AtWork,
+  ): Promise<Answer> => solveMilp(program, limits, stop),
+} as const satisfies LongWorks;
+export type Works = typeof WORKS;
