@@ -9,6 +9,7 @@ import { METHOD_FAULTS } from '#core/methods/method-fault-words.ts';
 import { RUN_FAULTS } from '#core/packup/run-fault-words.ts';
 import { PLAYER_FAULTS } from '#core/players/player-fault-words.ts';
 import { PLAY_FAULTS } from '#core/plays/play-fault-words.ts';
+import { REED_FAULTS } from '#core/reeds/reed-fault-words.ts';
 import { RECORD_FAULTS } from '#core/record/record-fault-words.ts';
 
 /** The tables of every room. A code stands in one of them only. */
@@ -17,6 +18,7 @@ export const FAULT_TABLES = [
   INSTRUMENT_FAULTS,
   PLAYER_FAULTS,
   PLAY_FAULTS,
+  REED_FAULTS,
   METHOD_FAULTS,
   CONDITION_FAULTS,
   AGENT_FAULTS,

@@ -1,0 +1,142 @@
+import { describe, expect, test } from '@jest/globals';
+import { PLAIN_FORMAT } from '#core/explain/format.ts';
+import { goodShareOf, lifetimeOf, reedLives, remainingOf, shareOfLife } from '#core/reeds/reed-life.ts';
+import { chanceOfGood } from '#core/reeds/good-reeds.ts';
+import { lifeWords, readinessWords, supplyWords } from '#core/reeds/reed-plan-words.ts';
+import { readinessFor, type ReadinessAsked } from '#core/reeds/readiness.ts';
+import { supplyOf } from '#core/reeds/supply.ts';
+import type { ReedState } from '#core/reeds/reed-state.ts';
+import { REED_TODAY, reedsOf, said, used } from '#core/testing/reeds.ts';
+import { addDays } from '#core/time/local-date.ts';
+
+const graded = (number: number, goodFor: 'concert' | 'rehearsal') =>
+  said(number, addDays(REED_TODAY, -2), { what: 'graded', feel: 'right', goodFor, signs: [] });
+
+const asked = (reeds: readonly ReedState[], over: Partial<ReadinessAsked> = {}): ReadinessAsked => ({
+  on: addDays(REED_TODAY, 35),
+  wanted: 2,
+  today: REED_TODAY,
+  reeds,
+  lives: reedLives(reeds, 'cane'),
+  minutesUntil: 0,
+  breakIn: 'week',
+  ...over,
+});
+
+describe('ready for the concert', () => {
+  test('with no record it is the prior: two of n by Beta(2, 2)', () => {
+    const { table, toOpen, openBy } = readinessFor(asked([]));
+    expect(table[10]?.chance).toBeCloseTo(chanceOfGood(10, 2, { good: 2, bad: 2 }), 12);
+    expect(openBy).toBe(addDays(REED_TODAY, 25));
+    // By hand: P(0) = 6/((n+2)(n+3)), P(1) = 12n/((n+1)(n+2)(n+3)): 16 leave 0.0506 below two, 17 leave 0.0456.
+    expect(toOpen).toBe(17);
+  });
+
+  test('reeds in hand take their place, and lie where they can be counted by hand', () => {
+    const reeds = reedsOf([used(1, 5, 60)], {
+      box: { before: [0, 0] },
+      sayings: [graded(1, 'concert')],
+      setting: { breakIn: 'none' },
+    });
+    const ready = readinessFor(asked(reeds, { wanted: 1, breakIn: 'none' }));
+    expect(ready.existing).toMatchObject([{ reed: { number: 1 }, chance: 1 }]);
+    expect(ready.share).toEqual({ good: 3, bad: 2, graded: 1 });
+    expect(ready.toOpen).toBe(0);
+    // One existing that is certain and n new ones: at least two is at least one of the new.
+    const two = readinessFor(asked(reeds, { breakIn: 'none' }));
+    expect(two.table[4]?.chance).toBeCloseTo(chanceOfGood(4, 1, { good: 3, bad: 2 }), 12);
+  });
+
+  test('a concert reed that will be past the first half of its life is not counted', () => {
+    const reeds = reedsOf([used(1, 5, 60)], {
+      box: { before: [0] },
+      sayings: [graded(1, 'concert')],
+      setting: { breakIn: 'none' },
+    });
+    expect(readinessFor(asked(reeds, { minutesUntil: 2000 })).existing).toMatchObject([{ chance: 0 }]);
+  });
+
+  test('tomorrow it is too late to open one, and it says what is possible', () => {
+    const ready = readinessFor(asked([], { on: addDays(REED_TODAY, 1), wanted: 1 }));
+    expect(ready).toMatchObject({ openBy: null, toOpen: null, table: [{ opened: 0, chance: 0 }] });
+    expect(readinessWords(ready, PLAIN_FORMAT)).toBe(
+      'It is too late to break in a new reed. With those you have, the chance of 1 concert reed on 2026-11-27 is about 0 %.',
+    );
+  });
+
+  test('more reeds opened never make it less likely', () => {
+    const { table } = readinessFor(asked([], { wanted: 3 }));
+    for (let opened = 1; opened < table.length; opened++)
+      expect(table[opened]?.chance).toBeGreaterThanOrEqual(table[opened - 1]?.chance ?? 0);
+  });
+});
+
+describe('lives', () => {
+  test('enter late where a reed came half gone, and not at all where nobody knows', () => {
+    const [fresh, late, unknown, idle] = reedsOf([used(1, 3, 60), used(2, 3, 60), used(3, 3, 60)], {
+      box: { before: [0, 170, null, 0] },
+      sayings: [
+        said(1, REED_TODAY, { what: 'ended', cause: 'split' }),
+        said(2, REED_TODAY, { what: 'ended', cause: 'lost' }),
+      ],
+    });
+    expect([fresh, late, unknown, idle].map((reed) => reed && lifetimeOf(reed))).toEqual([
+      { entered: 0, left: 60, ended: true },
+      { entered: 170, left: 230, ended: false },
+      null,
+      null,
+    ]);
+  });
+
+  test('what is left shrinks with age, and low, middle and high are in order', () => {
+    const reeds = reedsOf([used(1, 3, 90), used(2, 4, 90), used(2, 3, 90), used(2, 2, 90)]);
+    const lives = reedLives(reeds, 'cane');
+    const [young, old] = reeds;
+    if (young === undefined || old === undefined) throw new Error('two reeds');
+    const { low, middle, high } = remainingOf(young, lives);
+    expect(low).toBeLessThan(middle);
+    expect(middle).toBeLessThan(high);
+    expect(remainingOf(old, lives).middle).toBeLessThan(middle);
+    expect(shareOfLife(old, lives)).toBeGreaterThan(shareOfLife(young, lives));
+  });
+
+  test('with no reed of one’s own it is the usual life, and says so', () => {
+    const lives = reedLives([], 'cane');
+    expect(lives.curve).toEqual([]);
+    // 19.20 and 7.09 h are the check values of the grid; the long end is where the chance has fallen to a tenth.
+    expect(lives.belief.survival(45.3 * 60)).toBeCloseTo(0.1, 3);
+    expect(lifeWords(lives, PLAIN_FORMAT)).toBe(
+      'Half of your cane reeds live longer than about 19.2 h of playing, most between 7.1 h and 45.3 h. No reed of yours has been seen to its end yet, so this is what is usual.',
+    );
+  });
+
+  test('"too hard" with a back not rubbed flat is no grade', () => {
+    const hard = said(1, REED_TODAY, { what: 'graded', feel: 'too-hard', goodFor: null, signs: [] });
+    expect(goodShareOf(reedsOf([used(1, 3, 60)], { sayings: [hard] })).graded).toBe(0);
+  });
+});
+
+describe('supply', () => {
+  const lives = reedLives([], 'cane');
+  const supply = (reeds: readonly ReedState[], minutesADay: number) =>
+    supplyOf({ today: REED_TODAY, family: 'single', reeds, lives, minutesADay });
+
+  test('a box of ten at an hour a day: used up, bought and paid as by hand', () => {
+    const reeds = reedsOf([], { box: { before: Array.from({ length: 10 }, () => 0), costMinor: 3000 } });
+    const life = lives.belief.median.mean;
+    const { aMonth, runsOutOn, buyOn, costAMonth, costAnHour } = supply(reeds, 60);
+    expect(aMonth).toBeCloseTo((60 * 365.25) / 12 / life, 9);
+    expect(runsOutOn).toBe(addDays(REED_TODAY, Math.floor((10 * life - 2 * life) / 60)));
+    expect(buyOn).toBe(addDays(REED_TODAY, Math.floor((8 * life) / 60) - 7));
+    expect(costAnHour).toBeCloseTo((300 * 60) / life, 9);
+    expect(costAMonth).toBeCloseTo(300 * aMonth, 9);
+  });
+
+  test('with none in the house one is bought today; who does not play needs none', () => {
+    expect(supply([], 30)).toMatchObject({ runsOutOn: REED_TODAY, buyOn: REED_TODAY });
+    expect(supply([], 0)).toMatchObject({ runsOutOn: null, buyOn: null, costAMonth: null });
+    expect(supplyWords(supply([], 30), PLAIN_FORMAT)).toBe(
+      'You have 0 new reeds and 0 in use. About 2026-11-26 fewer than 4 are left in hand. Buy a box by 2026-11-26.',
+    );
+  });
+});

@@ -1,0 +1,25 @@
+import { counted, duration, type Format } from '#core/explain/format.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+
+/** Why something of a reed cannot be written down. */
+export const REED_FAULTS = {
+  'no-reeds-on-it': () => 'Such an instrument is played without a reed of its own.',
+  'no-such-box': () => 'No such box of reeds in the record.',
+  'no-such-reed': ({ number, count }: { number: number; count: number }) =>
+    `There is no reed ${number} in that box: it holds ${counted(count, 'reed')}.`,
+  'box-not-here-yet': ({ cameOn }: { cameOn: LocalDate }, format: Format) =>
+    `That box came on ${format.date(cameOn)}. An earlier play was on another reed.`,
+  'box-from-tomorrow': () => 'A box is entered when it has come.',
+  'reed-of-another-kind': () => 'That reed belongs to another kind of instrument.',
+  'reed-of-another-player': () => 'That box belongs to somebody else.',
+  'more-than-the-play': ({ reeds, minutes }: { reeds: number; minutes: number }) =>
+    `The reeds add up to ${duration(reeds)}, and the play was ${duration(minutes)}.`,
+  'reed-named-twice': () => 'A reed is in a play once.',
+  'reed-is-said': () => 'That play already says its reed. Correct it there.',
+  'reed-has-ended': ({ on }: { on: LocalDate }, format: Format) =>
+    `That reed has not been played since ${format.date(on)}. Take that back first.`,
+  'kind-is-played': () =>
+    'Reeds of this box have been played, so its kind of instrument stays. Enter another box for the others.',
+  'numbers-are-played': ({ number }: { number: number }) =>
+    `Reed ${number} has a record of its own, so the box cannot be smaller.`,
+};

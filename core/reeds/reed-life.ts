@@ -1,0 +1,50 @@
+import { CANE_LIFE, SYNTHETIC_LIFE, GOOD_PRIOR } from '#core/reeds/reed-numbers.ts';
+import type { ReedState } from '#core/reeds/reed-state.ts';
+import { endsALife, type ReedMaterial } from '#core/reeds/reed.ts';
+import { kaplanMeier, type Lifetime, type SurvivalStep } from '#core/reeds/survival.ts';
+import { lifeBelief, type LifeBelief } from '#core/reeds/weibull-life.ts';
+import type { GoodShare } from '#core/reeds/good-reeds.ts';
+
+/**
+ * A reed's life as far as it was watched, in minutes with high playing counted as it wears. One entered half gone is
+ * watched from there on; of one played for nobody knows how long, nothing is known of its age. Null where nothing was
+ * seen.
+ */
+export function lifetimeOf({ beforeMinutes, wornMinutes, ended }: ReedState): Lifetime | null {
+  if (beforeMinutes === null || wornMinutes <= 0) return null;
+  const isOver = ended !== null && endsALife(ended.cause);
+  return { entered: beforeMinutes, left: beforeMinutes + wornMinutes, ended: isOver };
+}
+
+/** How long reeds of one material live with this player. */
+export type ReedLives = {
+  readonly material: ReedMaterial;
+  readonly belief: LifeBelief;
+  readonly curve: readonly SurvivalStep[];
+};
+
+export function reedLives(reeds: readonly ReedState[], material: ReedMaterial): ReedLives {
+  const lives = reeds.filter(({ box }) => box.material === material).flatMap((reed) => lifetimeOf(reed) ?? []);
+  const prior = material === 'cane' ? CANE_LIFE : SYNTHETIC_LIFE;
+  return { material, belief: lifeBelief(lives, prior), curve: kaplanMeier(lives) };
+}
+
+/** The age of a reed in minutes of wear; what was played before nobody counted counts as nothing. */
+export const ageOf = ({ beforeMinutes, wornMinutes }: ReedState): number => (beforeMinutes ?? 0) + wornMinutes;
+
+/** The share of its expected life a reed has behind it; 1 where it has outlived that. */
+export const shareOfLife = (reed: ReedState, { belief }: ReedLives): number =>
+  Math.min(1, ageOf(reed) / belief.median.mean);
+
+/** What is left of a living reed, minutes: the middle, and what nine of ten and one of ten outlive. */
+export function remainingOf(reed: ReedState, { belief }: ReedLives): { low: number; middle: number; high: number } {
+  const age = ageOf(reed);
+  return { low: belief.remaining(age, 0.9), middle: belief.remaining(age, 0.5), high: belief.remaining(age, 0.1) };
+}
+
+/** How a player's own grading has come out, added to what is believed before: only reeds graded with a flat back count. */
+export function goodShareOf(reeds: readonly ReedState[]): GoodShare & { readonly graded: number } {
+  const graded = reeds.filter(({ grade, ungraded }) => grade !== null && !ungraded);
+  const good = graded.filter(({ grade }) => grade?.goodFor === 'concert').length;
+  return { good: GOOD_PRIOR.good + good, bad: GOOD_PRIOR.bad + graded.length - good, graded: graded.length };
+}

@@ -1,0 +1,57 @@
+import { estimate, oneVoice, practice, type Marked } from '#core/explain/explained.ts';
+import type { HighShare, ReedFamily } from '#core/reeds/reed.ts';
+import type { LifePrior } from '#core/reeds/weibull-life.ts';
+
+/** How a new reed is brought on. */
+export const BREAK_INS = ['week', 'two-weeks', 'none'] as const;
+export type BreakIn = (typeof BREAK_INS)[number];
+
+/**
+ * Minutes of the days of breaking in: the first two and the week are the book's, what lies between them is an estimate.
+ * Over two weeks each step is held for two days.
+ */
+export const RAMP: readonly Marked[] = [
+  oneVoice(5),
+  oneVoice(10),
+  estimate(15),
+  estimate(20),
+  estimate(30),
+  estimate(40),
+  estimate(50),
+];
+/** Played more than so many times the cap, a day holds the reed back; less than so much of it, it brings it no further. */
+export const OVERPLAYED = estimate(1.25);
+export const TOO_LITTLE = estimate(0.5);
+
+/** Minutes a reed that is broken in plays of a day. */
+export const DAILY_CAP = estimate(90);
+/** Hours between two plays of a reed that is broken in. */
+export const REST_HOURS = estimate(24);
+/** What a minute wears by how much of the play lay high: half of "some", nearly all of "much" counts as 1.5. */
+export const WEAR: Readonly<Record<HighShare, Marked>> = {
+  none: practice(1),
+  some: estimate(1.25),
+  much: estimate(1.5),
+};
+
+/** Reeds in hand at the least: so many are in turn. */
+export const IN_HAND: Readonly<Record<ReedFamily, Marked>> = {
+  single: practice(4),
+  double: oneVoice(5),
+  pipe: estimate(1),
+};
+
+/** Hours of regular playing in a week: what "about a month" is in hours. */
+const HOURS_A_WEEK = 5;
+const MONTH_MINUTES = 4 * HOURS_A_WEEK * 60;
+/** A life of about a month of regular playing, believed before any reed of one's own has ended; minutes. */
+export const CANE_LIFE: LifePrior = { median: MONTH_MINUTES, medianSpread: 0.5, shape: 2.5, shapeSpread: 0.35 };
+/** Nobody says how long a synthetic reed lives: six times as long is a guess. */
+export const SYNTHETIC_LIFE: LifePrior = { ...CANE_LIFE, median: 6 * MONTH_MINUTES, medianSpread: 0.8 };
+
+/** Of the reeds of a box half are good enough for a concert: counted as two that were and two that were not. */
+export const GOOD_PRIOR = { good: 2, bad: 2 } as const;
+/** With that chance there shall be enough on the day. */
+export const SURE_ENOUGH = estimate(0.95);
+/** A concert reed is in the first half of its life. */
+export const FIRST_HALF = estimate(0.5);

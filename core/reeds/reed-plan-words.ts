@@ -1,0 +1,99 @@
+import type { WhyLine } from '#core/explain/explained.ts';
+import { counted, duration, type Format } from '#core/explain/format.ts';
+import { FIRST_HALF, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
+import type { ReedLives } from '#core/reeds/reed-life.ts';
+import { reedName } from '#core/reeds/reed-words.ts';
+import { SETTLING_DAYS, type Readiness } from '#core/reeds/readiness.ts';
+import { DELIVERY_DAYS, type Supply } from '#core/reeds/supply.ts';
+
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+/** Hours of playing to one place. */
+const hours = (minutes: number, format: Format): string => `${format.number(minutes / 60)} h`;
+
+/** The answer of readiness in one sentence. */
+export function readinessWords({ wanted, openBy, toOpen, table, on }: Readiness, format: Format): string {
+  const now = table[0]?.chance ?? 0;
+  const goal = `${counted(wanted, 'concert reed')} on ${format.date(on)}`;
+  if (openBy === null)
+    return `It is too late to break in a new reed. With those you have, the chance of ${goal} is about ${percent(now)}.`;
+  if (toOpen === 0) return `You have enough: the chance of ${goal} is about ${percent(now)}.`;
+  const most = table.at(-1);
+  if (toOpen === null)
+    return `Even with ${most?.opened ?? 0} more reeds the chance of ${goal} is only about ${percent(most?.chance ?? 0)}. Open as many as you can by ${format.date(openBy)}.`;
+  return `Open ${counted(toOpen, 'more reed')} by ${format.date(openBy)}: the chance of ${goal} is then about ${percent(table[toOpen]?.chance ?? 0)}.`;
+}
+
+/** What the answer rests on, so that it can be checked by hand. */
+export function readinessWhy({ existing, underWay, share, leadDays }: Readiness, format: Format): WhyLine[] {
+  return [
+    ...existing.map(({ reed, minutesUntil, chance }): WhyLine => ({
+      rule: 'existing',
+      text:
+        chance === 0
+          ? `${reedName(reed)} will be past the first half of its life by then.`
+          : `${reedName(reed)} plays about ${hours(minutesUntil, format)} until then, and is still fit with a chance of ${percent(chance)}.`,
+      mark: 'estimate',
+    })),
+    ...(underWay > 0
+      ? [
+          {
+            rule: 'under-way',
+            text: `${counted(underWay, 'reed')} you have opened ${underWay === 1 ? 'is' : 'are'} not graded yet and ${underWay === 1 ? 'counts' : 'count'} as opened.`,
+            mark: 'yours',
+          } as const,
+        ]
+      : []),
+    {
+      rule: 'share',
+      text:
+        `Of a box about half are good enough for a concert: counted as 2 that were and 2 that were not. ` +
+        `You have graded ${counted(share.graded, 'reed')} with a flat back, which makes ${format.number(share.good)} good and ${format.number(share.bad)} not (beta-binomial).`,
+      mark: share.graded === 0 ? 'estimate' : 'yours',
+    },
+    {
+      rule: 'lead',
+      text: `From opening a reed to trusting its grade takes ${counted(leadDays, 'day')}: breaking in, and ${SETTLING_DAYS} days in turn.`,
+      mark: 'estimate',
+    },
+    {
+      rule: 'sure-enough',
+      text: `Enough is a chance of ${percent(SURE_ENOUGH.value)}, and a concert reed is in the first ${FIRST_HALF.value === 0.5 ? 'half' : percent(FIRST_HALF.value)} of its life.`,
+      mark: 'estimate',
+    },
+  ];
+}
+
+/** How long reeds live, in one sentence with how sure it is. */
+export function lifeWords({ belief, material }: ReedLives, format: Format): string {
+  const { ended, alive } = belief.seen;
+  const [low, high] = [belief.ageAt(0.9), belief.ageAt(0.1)];
+  const seen =
+    ended + alive === 0
+      ? 'No reed of yours has been seen to its end yet, so this is what is usual.'
+      : `That rests on ${counted(ended, 'reed')} of yours that ended and ${alive} still alive, beside what is usual.`;
+  return `Half of your ${material} reeds live longer than about ${hours(belief.ageAt(0.5), format)} of playing, most between ${hours(low, format)} and ${hours(high, format)}. ${seen}`;
+}
+
+/** When to buy, in one sentence. */
+export function supplyWords({ unopened, living, runsOutOn, buyOn, inHand }: Supply, format: Format): string {
+  const have = `You have ${counted(unopened, 'new reed')} and ${living} in use.`;
+  if (runsOutOn === null || buyOn === null) return `${have} That is enough for two years and more.`;
+  return `${have} About ${format.date(runsOutOn)} fewer than ${inHand} are left in hand. Buy a box by ${format.date(buyOn)}.`;
+}
+
+/** What the supply rests on. */
+export function supplyWhy({ aMonth, minutesADay, lifeMinutes }: Supply, format: Format): WhyLine[] {
+  return [
+    {
+      rule: 'use',
+      text: `You play about ${duration(minutesADay)} a day on such reeds, as foreseen from your weeks.`,
+      mark: 'yours',
+    },
+    {
+      rule: 'life',
+      text: `A reed lives about ${hours(lifeMinutes, format)}, so about ${format.number(aMonth)} a month are used up.`,
+      mark: 'estimate',
+    },
+    { rule: 'delivery', text: `A new box is there ${DELIVERY_DAYS} days after it is ordered.`, mark: 'estimate' },
+  ];
+}

@@ -1,0 +1,168 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { RAMP } from '#core/reeds/reed-numbers.ts';
+import { breakingIn } from '#core/reeds/reed-state.ts';
+import { whichReed, type WantedFor } from '#core/reeds/which-reed.ts';
+import { wallMinute } from '#core/plays/play.ts';
+import { addDays } from '#core/time/local-date.ts';
+import { REED_TODAY, reedsOf, said, used } from '#core/testing/reeds.ts';
+
+const [first] = [0];
+const reed1 = (...args: Parameters<typeof reedsOf>) => {
+  const one = reedsOf(...args)[first];
+  if (one === undefined) throw new Error('no reed 1');
+  return one;
+};
+/** Played on each of these days before today, the last of them yesterday. */
+const daily = (...minutes: number[]) => minutes.map((one, at) => used(1, minutes.length - at, one));
+
+describe('breaking in', () => {
+  test('goes from 5 min over 10 to its end in a week of days really played', () => {
+    const caps = [0, 1, 2, 3, 4, 5, 6].map((days) => {
+      const ramp = [5, 10, 15, 20, 30, 40, 50].slice(0, days);
+      return reed1(days === 0 ? [used(1, 0, 1)] : daily(...ramp)).breakIn?.cap.value;
+    });
+    expect(caps).toEqual([5, 10, 15, 20, 30, 40, 50]);
+    expect(reed1(daily(5, 10, 15, 20, 30, 40, 50))).toMatchObject({ breakIn: null, stage: 'in-rotation' });
+  });
+
+  test('an overplayed day holds it back, a hardly played one brings it no further, a missed day takes nothing', () => {
+    expect(reed1(daily(5, 25)).breakIn).toMatchObject({
+      reached: 1,
+      cap: { value: 10 },
+      heldBack: [{ over: true, minutes: 25, cap: 10 }],
+    });
+    expect(reed1(daily(5, 3)).breakIn).toMatchObject({ reached: 1, heldBack: [{ over: false }] });
+    expect(reed1([used(1, 20, 5), used(1, 9, 10)]).breakIn).toMatchObject({ reached: 2, heldBack: [] });
+  });
+
+  test('over two weeks each step is held for two days', () => {
+    const uses = daily(5, 5, 10);
+    expect(reed1(uses, { setting: { breakIn: 'two-weeks' } }).breakIn).toMatchObject({
+      by: 'two-weeks',
+      reached: 3,
+      of: 14,
+      cap: { value: 10 },
+    });
+  });
+
+  test('a reed too hard with a flat back takes the longer way from then on, and only then', () => {
+    const day = addDays(REED_TODAY, -1);
+    const hard = said(1, day, { what: 'graded', feel: 'too-hard', goodFor: null, signs: [] });
+    const flat = said(1, day, { what: 'flattened' });
+    expect(reed1(daily(5, 10), { sayings: [hard] })).toMatchObject({ ungraded: true, breakIn: { by: 'week' } });
+    expect(reed1(daily(5, 10), { sayings: [flat, hard] })).toMatchObject({
+      ungraded: false,
+      breakIn: { by: 'two-weeks', reached: 3 },
+    });
+  });
+
+  test('what was played before counts: about a week is broken in, a few minutes are a beginning', () => {
+    const before = reedsOf([], { box: { before: [0, 20, 170, null] } });
+    expect(before.map(({ stage, breakIn }) => [stage, breakIn?.reached ?? null])).toEqual([
+      ['new', 0],
+      ['breaking-in', 2],
+      ['in-rotation', null],
+      ['in-rotation', null],
+    ]);
+  });
+
+  test('needs none on synthetic and double reeds, nor where the player wants none', () => {
+    expect(reed1(daily(60), { box: { material: 'synthetic' } })).toMatchObject({
+      breakIn: null,
+      leftToday: null,
+      restedFrom: null,
+    });
+    expect(reed1(daily(60), { setting: { family: 'double' } }).breakIn).toBeNull();
+    expect(reed1(daily(60), { setting: { breakIn: 'none' } }).breakIn).toBeNull();
+  });
+
+  test('never goes back, whatever is played, and ends after seven good days', () => {
+    const day = fc.integer({ min: 1, max: 120 });
+    fc.assert(
+      fc.property(fc.array(day, { maxLength: 30 }), (minutes) => {
+        const days = minutes.map((one, at) => ({ on: addDays(REED_TODAY, at - 40), minutes: one }));
+        const ramping = { breakIn: 'week', before: 0, hardFrom: null } as const;
+        let last = 0;
+        for (let count = 0; count <= days.length; count++) {
+          const reached = breakingIn(days.slice(0, count), REED_TODAY, ramping)?.reached ?? RAMP.length;
+          expect(reached).toBeGreaterThanOrEqual(last);
+          expect(reached).toBeLessThanOrEqual(last + 1);
+          last = reached;
+        }
+      }),
+    );
+  });
+});
+
+describe('a reed in turn', () => {
+  const broken = { box: { before: [null, null, null, null] } };
+
+  test('rests a day from its last note, and plays 90 min a day', () => {
+    const [one] = reedsOf([used(1, 1, 60)], broken);
+    expect(one).toMatchObject({ restedFrom: wallMinute(REED_TODAY, 1320), leftToday: 90 });
+    expect(reedsOf([used(1, 0, 70)], broken)[0]).toMatchObject({ leftToday: 20, playedToday: 70 });
+  });
+
+  test('wears faster in the highest register', () => {
+    const uses = [used(1, 3, 60), used(1, 2, 60, { high: 'much' }), used(1, 1, 60, { high: 'some' })];
+    expect(reedsOf(uses, broken)[0]).toMatchObject({ playedMinutes: 180, wornMinutes: 60 + 90 + 75 });
+  });
+});
+
+describe('which reed', () => {
+  const WANTED: WantedFor = {
+    nowWall: wallMinute(REED_TODAY, 1140),
+    today: REED_TODAY,
+    minutes: 80,
+    isConcert: false,
+    shareOfLife: ({ playedMinutes }) => Math.min(1, playedMinutes / 1200),
+  };
+  const broken = { before: [null, null, null, null] };
+  const grade = (number: number, goodFor: 'concert' | 'rehearsal' | 'practice') =>
+    said(number, addDays(REED_TODAY, -9), { what: 'graded', feel: 'right', goodFor, signs: [] });
+
+  test('today’s few minutes of breaking in come first, then the one that has waited longest', () => {
+    const reeds = reedsOf([used(1, 1, 5), used(2, 4, 60), used(3, 2, 60)], { box: { before: [0, null, null, 0] } });
+    const { first: before, choices, resting } = whichReed(reeds, WANTED);
+    expect(before.map(({ reed, minutes }) => [reed.number, minutes])).toEqual([[1, 10]]);
+    expect(choices.map(({ reed }) => reed.number)).toEqual([2, 3]);
+    expect(resting).toEqual([]);
+  });
+
+  test('who played last night rests, and says until when', () => {
+    const { choices, resting } = whichReed(reedsOf([used(1, 1, 60)], { box: { before: [null, null] } }), WANTED);
+    expect(choices.map(({ reed }) => reed.number)).toEqual([2]);
+    expect(resting).toMatchObject([
+      { reed: { number: 1 }, because: [{ rule: 'not-rested', until: wallMinute(REED_TODAY, 1320) }] },
+    ]);
+  });
+
+  test('concert reeds are saved for concerts, and taken for them', () => {
+    const reeds = reedsOf([used(1, 6, 60), used(2, 6, 60)], {
+      box: { before: broken.before.slice(0, 2) },
+      sayings: [grade(1, 'concert'), grade(2, 'rehearsal')],
+    });
+    expect(whichReed(reeds, WANTED).choices[0]?.reed.number).toBe(2);
+    expect(whichReed(reeds, { ...WANTED, isConcert: true }).choices[0]?.reed.number).toBe(1);
+    expect(whichReed(reeds, { ...WANTED, isConcert: true }).first).toEqual([]);
+  });
+
+  test('the penalty is the sum of its reasons', () => {
+    const reeds = reedsOf([used(1, 6, 300), used(2, 3, 60)], {
+      box: { before: broken.before.slice(0, 2) },
+      sayings: [grade(2, 'practice')],
+    });
+    for (const isConcert of [true, false])
+      for (const { penalty, because } of whichReed(reeds, { ...WANTED, isConcert, minutes: 120 }).choices)
+        expect(because.reduce((sum, reason) => sum + ('penalty' in reason ? reason.penalty : 0), 0)).toBeCloseTo(
+          penalty,
+        );
+  });
+
+  test('retired and unopened reeds are never proposed', () => {
+    const gone = said(1, REED_TODAY, { what: 'ended', cause: 'split' });
+    const reeds = reedsOf([used(1, 5, 60)], { box: { before: [null, 0] }, sayings: [gone] });
+    expect(whichReed(reeds, WANTED)).toEqual({ first: [], choices: [], resting: [] });
+  });
+});

@@ -1,0 +1,228 @@
+import type { Marked } from '#core/explain/explained.ts';
+import { DAILY_CAP, OVERPLAYED, RAMP, REST_HOURS, TOO_LITTLE, WEAR, type BreakIn } from '#core/reeds/reed-numbers.ts';
+import {
+  reedId,
+  type ReedBox,
+  type ReedEnd,
+  type ReedFamily,
+  type ReedFor,
+  type ReedId,
+  type ReedSaid,
+  type ReedSaying,
+  type ReedUse,
+} from '#core/reeds/reed.ts';
+import { MINUTES_PER_DAY, wallMinute } from '#core/plays/play.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+
+export const REED_STAGES = ['new', 'breaking-in', 'in-rotation', 'practice-only', 'retired'] as const;
+export type ReedStage = (typeof REED_STAGES)[number];
+
+export type ReedGrade = Omit<Extract<ReedSaying, { what: 'graded' }>, 'what'> & { readonly on: LocalDate };
+
+/** A day of breaking in that did not count as one. */
+export type HeldBack = {
+  readonly on: LocalDate;
+  readonly minutes: number;
+  readonly cap: number;
+  readonly over: boolean;
+};
+
+/** How far breaking in has come. */
+export type BreakingIn = {
+  readonly by: Exclude<BreakIn, 'none'>;
+  /** Days that counted, and how many there are. */
+  readonly reached: number;
+  readonly of: number;
+  /** What today allows, with the weight the figure carries. */
+  readonly cap: Marked;
+  readonly heldBack: readonly HeldBack[];
+};
+
+/** One reed as the record has it, on a day. */
+export type ReedState = {
+  readonly id: ReedId;
+  readonly box: ReedBox;
+  readonly number: number;
+  readonly stage: ReedStage;
+  /** Minutes in this record, and the same with high playing counted as it wears. */
+  readonly playedMinutes: number;
+  readonly wornMinutes: number;
+  /** Minutes before it was entered; null where nobody knows. */
+  readonly beforeMinutes: number | null;
+  readonly firstPlayedOn: LocalDate | null;
+  readonly lastPlayedOn: LocalDate | null;
+  readonly playedToday: number;
+  /** The wall minute from which it is rested; null where it was not played, or needs no rest. */
+  readonly restedFrom: number | null;
+  readonly breakIn: BreakingIn | null;
+  /** What it may still play today; null without a limit. */
+  readonly leftToday: number | null;
+  readonly grade: ReedGrade | null;
+  /** "Too hard" with a back that has not been rubbed flat is no grade yet. */
+  readonly ungraded: boolean;
+  readonly flattenedOn: LocalDate | null;
+  readonly ended: { readonly on: LocalDate; readonly cause: ReedEnd } | null;
+};
+
+type DayOfUse = { readonly on: LocalDate; readonly minutes: number };
+
+function daysOf(uses: readonly ReedUse[]): DayOfUse[] {
+  const days = new Map<LocalDate, number>();
+  for (const { on, minutes } of uses) days.set(on, (days.get(on) ?? 0) + minutes);
+  return [...days].map(([on, minutes]) => ({ on, minutes })).sort((a, b) => (a.on < b.on ? -1 : 1));
+}
+
+/** Steps of the ramp that minutes played before stand for. */
+function stepsBefore(minutes: number): number {
+  let [steps, left] = [0, minutes];
+  for (; steps < RAMP.length && left >= (RAMP[steps]?.value ?? 0); steps++) left -= RAMP[steps]?.value ?? 0;
+  return steps;
+}
+
+type Ramping = {
+  readonly breakIn: BreakIn;
+  readonly before: number;
+  /** From this day on the longer way is taken, whatever was chosen: it was too hard with a flat back. */
+  readonly hardFrom: LocalDate | null;
+};
+
+/**
+ * How far a reed has been broken in by the days it was really played: a day counts where it came near its cap, an
+ * overplayed or hardly played one does not, and a missed day takes nothing away. Null where it is broken in.
+ */
+export function breakingIn(days: readonly DayOfUse[], today: LocalDate, ramping: Ramping): BreakingIn | null {
+  const { breakIn, before, hardFrom } = ramping;
+  if (breakIn === 'none') return null;
+  const isLong = (on: LocalDate) => breakIn === 'two-weeks' || (hardFrom !== null && hardFrom <= on);
+  let steps = stepsBefore(before);
+  const heldBack: HeldBack[] = [];
+  for (const { on, minutes } of days) {
+    if (on >= today) break;
+    const cap = RAMP[Math.floor(steps)]?.value;
+    if (cap === undefined) return null;
+    const over = minutes > cap * OVERPLAYED.value;
+    if (over || minutes < cap * TOO_LITTLE.value) heldBack.push({ on, minutes, cap, over });
+    else steps += isLong(on) ? 0.5 : 1;
+  }
+  const cap = RAMP[Math.floor(steps)];
+  if (cap === undefined) return null;
+  const by = isLong(today) ? 'two-weeks' : 'week';
+  const held = by === 'week' ? 1 : 2;
+  return { by, reached: Math.floor(steps * held), of: RAMP.length * held, cap, heldBack };
+}
+
+/** What has been said of a reed, the latest of each. */
+function saidOf(said: readonly ReedSaid[]) {
+  let [grade, flattenedOn, hardFrom, ended]: [
+    ReedGrade | null,
+    LocalDate | null,
+    LocalDate | null,
+    ReedState['ended'],
+  ] = [null, null, null, null];
+  for (const one of said) {
+    if (one.what === 'flattened') flattenedOn = one.on;
+    else if (one.what === 'ended') ended = { on: one.on, cause: one.cause };
+    else {
+      grade = { feel: one.feel, goodFor: one.goodFor, signs: one.signs, on: one.on };
+      if (one.feel === 'too-hard' && flattenedOn !== null) hardFrom ??= one.on;
+    }
+  }
+  return { grade, flattenedOn, hardFrom, ended };
+}
+
+const PRACTICE: ReedFor = 'practice';
+
+function stageOf(state: Pick<ReedState, 'ended' | 'breakIn' | 'grade' | 'firstPlayedOn' | 'beforeMinutes'>): ReedStage {
+  const { ended, breakIn, grade, firstPlayedOn, beforeMinutes } = state;
+  if (ended !== null) return 'retired';
+  if (firstPlayedOn === null && beforeMinutes === 0) return 'new';
+  if (breakIn !== null) return 'breaking-in';
+  return grade?.goodFor === PRACTICE || grade?.feel === 'too-soft' ? 'practice-only' : 'in-rotation';
+}
+
+export type ReedsOf = {
+  readonly box: ReedBox;
+  /** Of this box, in the order of the plays. */
+  readonly uses: readonly ReedUse[];
+  /** Of this box, in the order it was said. */
+  readonly said: readonly ReedSaid[];
+};
+export type ReedSetting = {
+  readonly today: LocalDate;
+  readonly family: ReedFamily;
+  /** How this player breaks reeds in. */
+  readonly breakIn: BreakIn;
+};
+
+/** How far it is broken in; null where it is, or needs none. What was played for nobody knows how long has its first week behind it. */
+function rampOf(
+  box: ReedBox,
+  before: number | null,
+  days: readonly DayOfUse[],
+  setting: ReedSetting & Pick<Ramping, 'hardFrom'>,
+) {
+  const { family, today, breakIn, hardFrom } = setting;
+  return box.material === 'cane' && family === 'single' && before !== null
+    ? breakingIn(days, today, { breakIn, before, hardFrom })
+    : null;
+}
+
+/** What it has been played, in this record. */
+const playedOf = (uses: readonly ReedUse[], days: readonly DayOfUse[], today: LocalDate) => ({
+  playedMinutes: uses.reduce((sum, { minutes }) => sum + minutes, 0),
+  wornMinutes: uses.reduce((sum, { minutes, high }) => sum + minutes * WEAR[high].value, 0),
+  firstPlayedOn: days[0]?.on ?? null,
+  lastPlayedOn: days.at(-1)?.on ?? null,
+  playedToday: days.find(({ on }) => on === today)?.minutes ?? 0,
+});
+
+/** What it may still be played, and from when: a synthetic reed has neither cap nor rest, one being broken in its ramp. */
+function limitsOf({ material }: ReedBox, ramp: BreakingIn | null, last: ReedUse | undefined, playedToday: number) {
+  if (material === 'synthetic') return { restedFrom: null, leftToday: null };
+  const cap = ramp?.cap.value ?? DAILY_CAP.value;
+  return {
+    restedFrom: last === undefined || ramp !== null ? null : restedFrom(last),
+    leftToday: Math.max(0, cap - playedToday),
+  };
+}
+
+const isUngraded = (grade: ReedGrade | null, flattenedOn: LocalDate | null): boolean =>
+  grade?.feel === 'too-hard' && (flattenedOn === null || flattenedOn > grade.on);
+
+function reedState({ box, uses, said }: ReedsOf, number: number, setting: ReedSetting): ReedState {
+  const days = daysOf(uses);
+  const { hardFrom, ...told } = saidOf(said);
+  const beforeMinutes = box.before[number - 1] ?? null;
+  const breakIn = rampOf(box, beforeMinutes, days, { ...setting, hardFrom });
+  const played = playedOf(uses, days, setting.today);
+  const limits = limitsOf(box, breakIn, uses.at(-1), played.playedToday);
+  const known = { ...told, ...played, ...limits, beforeMinutes, breakIn };
+  return {
+    ...known,
+    id: reedId(box.key, number),
+    box,
+    number,
+    stage: stageOf(known),
+    ungraded: isUngraded(told.grade, told.flattenedOn),
+  };
+}
+
+/** A play whose hour nobody knows may have ended at midnight. */
+function restedFrom({ on, endedAt }: ReedUse): number {
+  const ended = endedAt ?? wallMinute(on, MINUTES_PER_DAY);
+  return ended + REST_HOURS.value * 60;
+}
+
+/** Every reed of a box on a day, by number. */
+export function reedStates(of: ReedsOf, setting: ReedSetting): ReedState[] {
+  return of.box.before.map((_, index) => {
+    const id = reedId(of.box.key, index + 1);
+    const mine = <One extends { readonly reedId: ReedId }>(all: readonly One[]) =>
+      all.filter((one) => one.reedId === id);
+    return reedState({ box: of.box, uses: mine(of.uses), said: mine(of.said) }, index + 1, setting);
+  });
+}
+
+/** Is it alive, rested and allowed to play at that moment? */
+export const mayPlay = (reed: ReedState, nowWall: number): boolean =>
+  reed.stage !== 'retired' && reed.leftToday !== 0 && (reed.restedFrom === null || reed.restedFrom <= nowWall);

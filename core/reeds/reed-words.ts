@@ -1,0 +1,172 @@
+import type { WhyLine } from '#core/explain/explained.ts';
+import { counted, duration, type Format } from '#core/explain/format.ts';
+import { clockTime } from '#core/plays/play-words.ts';
+import { MINUTES_PER_DAY } from '#core/plays/play.ts';
+import { DAILY_CAP, IN_HAND, REST_HOURS } from '#core/reeds/reed-numbers.ts';
+import type { HeldBack, ReedStage, ReedState } from '#core/reeds/reed-state.ts';
+import type { ReedEnd, ReedFamily, ReedFeel, ReedFor, ReedSaying, ReedSign } from '#core/reeds/reed.ts';
+import type { ReedReason } from '#core/reeds/which-reed.ts';
+import { dateOfDay } from '#core/time/local-date.ts';
+
+export const STAGE_WORDS: Readonly<Record<ReedStage, string>> = {
+  new: 'new',
+  'breaking-in': 'being broken in',
+  'in-rotation': 'in rotation',
+  'practice-only': 'for practice only',
+  retired: 'retired',
+};
+export const FEEL_WORDS: Readonly<Record<ReedFeel, string>> = {
+  'too-hard': 'too hard',
+  right: 'right',
+  'too-soft': 'too soft',
+};
+export const USE_WORDS: Readonly<Record<ReedFor, string>> = {
+  concert: 'concert',
+  rehearsal: 'rehearsal',
+  practice: 'practice',
+};
+export const SIGN_WORDS: Readonly<Record<ReedSign, string>> = {
+  stuffy: 'stuffy',
+  squeaks: 'squeaks',
+  chipped: 'chipped',
+};
+export const END_WORDS: Readonly<Record<ReedEnd, string>> = {
+  soft: 'soft past use',
+  dark: 'dark',
+  chipped: 'chipped',
+  split: 'split',
+  lost: 'lost',
+  'given-away': 'given away',
+};
+
+/** "Fennel 2½, reed 3". */
+export const reedName = ({ box, number }: Pick<ReedState, 'box' | 'number'>): string =>
+  `${box.name}${box.strength === null ? '' : ` ${box.strength}`}, reed ${number}`;
+
+/** What was said of a reed, as it stands in the record. */
+export function sayingWords(saying: ReedSaying): string {
+  switch (saying.what) {
+    case 'flattened':
+      return 'Its back was rubbed flat.';
+    case 'ended':
+      return `It is ${END_WORDS[saying.cause]} and no longer played.`;
+    case 'graded': {
+      const signs = saying.signs.length > 0 ? `, ${saying.signs.map((sign) => SIGN_WORDS[sign]).join(', ')}` : '';
+      const good = saying.goodFor === null ? '' : `, for ${USE_WORDS[saying.goodFor]}`;
+      return `It felt ${FEEL_WORDS[saying.feel]}${good}${signs}.`;
+    }
+  }
+}
+
+/** "today at 21:40", or with its day where it is another one. */
+function momentWords(wall: number, nowWall: number, format: Format): string {
+  const day = Math.floor(wall / MINUTES_PER_DAY);
+  const at = clockTime(wall % MINUTES_PER_DAY);
+  const isToday = day === Math.floor(nowWall / MINUTES_PER_DAY);
+  return isToday ? `today at ${at}` : `${format.weekdayDate(dateOfDay(day))} at ${at}`;
+}
+
+const penaltyWords = (penalty: number, format: Format): string =>
+  `${penalty < 0 ? 'That speaks for it' : 'That counts against it'} like ${format.number(Math.abs(penalty))} min without a fit reed.`;
+
+function capWords({ minutes, playedToday }: Extract<ReedReason, { rule: 'cap' }>): string {
+  if (minutes === null) return 'A synthetic reed has no limit for the day.';
+  const played = playedToday > 0 ? ` ${duration(playedToday)} are behind it today.` : '';
+  return `A reed that is broken in plays at most about ${duration(DAILY_CAP.value)} a day.${played}`;
+}
+
+const AGAINST = {
+  'not-settled': 'It is not settled.',
+  'not-concert-grade': 'It is not graded for concerts.',
+  'second-half': 'It is in the second half of its life.',
+  'practice-only': 'It is only good for practice.',
+} as const;
+
+/** One reason of a proposal in words. */
+export function reedReasonWords(reason: ReedReason, nowWall: number, format: Format): WhyLine {
+  const { rule } = reason;
+  switch (rule) {
+    case 'cap':
+      return { rule, text: capWords(reason), mark: 'estimate' };
+    case 'break-in':
+      return {
+        rule,
+        text: `Day ${reason.reached} of ${reason.of} of breaking it in: about ${duration(reason.minutes)}, no more.`,
+        mark: 'one-voice',
+      };
+    case 'not-rested':
+      return {
+        rule,
+        text: `It rests ${REST_HOURS.value} hours after a play: until ${momentWords(reason.until, nowWall, format)}.`,
+        mark: REST_HOURS.mark,
+      };
+    case 'uncovered':
+      return {
+        rule,
+        text: `It may not play the last ${duration(reason.minutes)}. ${penaltyWords(reason.penalty, format)}`,
+        mark: 'estimate',
+      };
+    case 'concert-reed-spent':
+      return {
+        rule,
+        text: `It is a concert reed, and this is no concert. ${penaltyWords(reason.penalty, format)}`,
+        mark: 'estimate',
+      };
+    case 'wear':
+      return {
+        rule,
+        text: `About ${Math.round(reason.share * 100)} % of its expected life is behind it. ${penaltyWords(reason.penalty, format)}`,
+        mark: 'estimate',
+      };
+    case 'waited':
+      return {
+        rule,
+        text: `It has waited for ${counted(reason.days, 'day')}. ${penaltyWords(reason.penalty, format)}`,
+        mark: 'estimate',
+      };
+    case 'not-settled':
+    case 'not-concert-grade':
+    case 'second-half':
+    case 'practice-only':
+      return { rule, text: `${AGAINST[rule]} ${penaltyWords(reason.penalty, format)}`, mark: 'estimate' };
+  }
+}
+
+/** A day of breaking in that did not count. */
+export const heldBackWords = ({ on, minutes, cap, over }: HeldBack, format: Format): string =>
+  over
+    ? `On ${format.date(on)} it was played ${duration(minutes)} instead of about ${duration(cap)}. That day does not bring it on.`
+    : `On ${format.date(on)} it was only played ${duration(minutes)}. That day does not bring it on.`;
+
+/** How a reed stands, in one line beside its name. */
+export function standingWords(reed: ReedState, nowWall: number, format: Format): string {
+  const { stage, breakIn, ended, leftToday, restedFrom, playedToday, ungraded, grade } = reed;
+  if (ended !== null) return `${END_WORDS[ended.cause]} since ${format.shortDate(ended.on)}`;
+  if (stage === 'new') return 'new, not opened';
+  if (breakIn !== null) {
+    const today = playedToday > 0 ? 'done for today' : `about ${duration(leftToday ?? 0)} today`;
+    return `being broken in, day ${Math.min(breakIn.reached + 1, breakIn.of)} of ${breakIn.of}: ${today}`;
+  }
+  if (restedFrom !== null && restedFrom > nowWall) return `rests until ${momentWords(restedFrom, nowWall, format)}`;
+  if (ungraded) return 'too hard so far: rub its back flat and try it again';
+  const goodFor = grade?.goodFor ?? null;
+  return goodFor === null ? 'in rotation, not graded yet' : `in rotation, for ${USE_WORDS[goodFor]}`;
+}
+
+/** A favourite that is played on and on, said kindly; null where none is. */
+export function favouriteWords(reeds: readonly ReedState[], family: ReedFamily): string | null {
+  const living = reeds.filter(({ stage }) => stage === 'in-rotation' || stage === 'practice-only');
+  const all = living.reduce((sum, { playedMinutes }) => sum + playedMinutes, 0);
+  const favourite = living.toSorted((a, b) => b.playedMinutes - a.playedMinutes)[0];
+  if (favourite === undefined || living.length < 2 || all < FAVOURITE_FROM) return null;
+  const share = favourite.playedMinutes / all;
+  if (share < FAVOURITE_SHARE) return null;
+  return (
+    `About ${Math.round(share * 100)} % of your playing was on ${reedName(favourite)}. ` +
+    `Your lips follow one reed as it softens, and the next one then feels too hard. ` +
+    `Play another for a few minutes first, a little longer each day, and keep ${IN_HAND[family].value} in turn.`
+  );
+}
+/** Minutes on the living reeds together before anything is said, and the share that makes a favourite (estimates). */
+const FAVOURITE_FROM = 300;
+const FAVOURITE_SHARE = 0.6;

@@ -1,0 +1,86 @@
+import type { Family, KindId } from '#core/instruments/kind.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { Branded } from '#core/kernel/brand.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+
+/** A reed: its box and its number in it. It keeps both wherever it lies. */
+export type ReedId = Branded<string, 'ReedId'>;
+export const reedId = (boxKey: string, number: number): ReedId => `${boxKey}/${number}` as ReedId;
+/** The two of which an id is made; undefined where it is none. */
+export function partsOfReedId(id: string): { readonly boxKey: string; readonly number: number } | undefined {
+  const at = id.lastIndexOf('/');
+  const number = Number(id.slice(at + 1));
+  return at > 0 && Number.isInteger(number) && number >= 1 ? { boxKey: id.slice(0, at), number } : undefined;
+}
+
+export const REED_MATERIALS = ['cane', 'synthetic'] as const;
+export type ReedMaterial = (typeof REED_MATERIALS)[number];
+/** More reeds than this are not in one box. */
+export const MOST_IN_A_BOX = 50;
+
+/** A box as it came, each reed in it with what it had been played before. */
+export type ReedBox = {
+  /** The key it was first entered under. */
+  readonly key: string;
+  readonly playerId: PlayerId;
+  /** Its reeds go on any instrument of this kind. */
+  readonly kind: KindId;
+  readonly name: string;
+  readonly cut: string | null;
+  readonly strength: string | null;
+  readonly material: ReedMaterial;
+  /** Where it lies. */
+  readonly place: string | null;
+  /** What the whole box cost, in the smallest coins of the record's currency. */
+  readonly costMinor: number | null;
+  readonly cameOn: LocalDate;
+  /** Minutes each reed had been played before it was entered: 0 new, null played for nobody knows how long. */
+  readonly before: readonly (number | null)[];
+};
+
+/** How much of a play lay in the highest register, which wears a reed faster. */
+export const HIGH_SHARES = ['none', 'some', 'much'] as const;
+export type HighShare = (typeof HIGH_SHARES)[number];
+
+/** The minutes of one reed in one play, as that play stands now. */
+export type ReedUse = {
+  readonly reedId: ReedId;
+  readonly on: LocalDate;
+  /** When that play ended, wall minutes; null where only its day is known. */
+  readonly endedAt: number | null;
+  readonly minutes: number;
+  readonly high: HighShare;
+};
+
+export const REED_FEELS = ['too-hard', 'right', 'too-soft'] as const;
+export type ReedFeel = (typeof REED_FEELS)[number];
+export const REED_USES = ['concert', 'rehearsal', 'practice'] as const;
+export type ReedFor = (typeof REED_USES)[number];
+export const REED_SIGNS = ['stuffy', 'squeaks', 'chipped'] as const;
+export type ReedSign = (typeof REED_SIGNS)[number];
+/** Why it is played no more. The last two end nothing: nobody saw how long it would have lived. */
+export const REED_ENDS = ['soft', 'dark', 'chipped', 'split', 'lost', 'given-away'] as const;
+export type ReedEnd = (typeof REED_ENDS)[number];
+export const endsALife = (cause: ReedEnd): boolean => cause !== 'lost' && cause !== 'given-away';
+
+/** Something said of one reed. */
+export type ReedSaying =
+  | {
+      readonly what: 'graded';
+      readonly feel: ReedFeel;
+      readonly goodFor: ReedFor | null;
+      readonly signs: readonly ReedSign[];
+    }
+  /** Its back was rubbed flat. */
+  | { readonly what: 'flattened' }
+  | { readonly what: 'ended'; readonly cause: ReedEnd };
+export type ReedSaid = ReedSaying & { readonly reedId: ReedId; readonly on: LocalDate };
+
+/** How reeds of an instrument are made and kept; null where it has none. */
+export type ReedFamily = 'single' | 'double' | 'pipe';
+const FAMILY: Readonly<Partial<Record<Family, ReedFamily>>> = {
+  'Single reeds': 'single',
+  'Double reeds': 'double',
+  Pipes: 'pipe',
+};
+export const reedFamilyOf = ({ family }: { readonly family: Family }): ReedFamily | null => FAMILY[family] ?? null;

@@ -1,0 +1,72 @@
+import { ageOf, type ReedLives } from '#core/reeds/reed-life.ts';
+import { IN_HAND } from '#core/reeds/reed-numbers.ts';
+import type { ReedState } from '#core/reeds/reed-state.ts';
+import type { ReedFamily } from '#core/reeds/reed.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
+
+/** Days from ordering a box to holding it (estimate). */
+export const DELIVERY_DAYS = 7;
+const DAYS_A_MONTH = 365.25 / 12;
+/** Nothing is said beyond two years. */
+const FURTHEST_DAYS = 730;
+
+export type Supply = {
+  readonly unopened: number;
+  readonly living: number;
+  /** Reeds a month, at the forecast's minutes and the life expected. */
+  readonly aMonth: number;
+  readonly minutesADay: number;
+  readonly lifeMinutes: number;
+  /** The day fewer are left than should be in hand; null where that is far off. */
+  readonly runsOutOn: LocalDate | null;
+  readonly buyOn: LocalDate | null;
+  readonly inHand: number;
+  /** In the smallest coins; null where no box says what it cost. */
+  readonly costAMonth: number | null;
+  readonly costAnHour: number | null;
+};
+
+export type SupplyAsked = {
+  readonly today: LocalDate;
+  readonly family: ReedFamily;
+  readonly reeds: readonly ReedState[];
+  readonly lives: ReedLives;
+  /** Mean minutes a day, as foreseen. */
+  readonly minutesADay: number;
+};
+
+/** What a reed costs: the mean over the boxes that say so. */
+function costOfOne(reeds: readonly ReedState[]): number | null {
+  const costs = reeds.flatMap(({ box }) => (box.costMinor === null ? [] : [box.costMinor / box.before.length]));
+  return costs.length === 0 ? null : costs.reduce((sum, one) => sum + one, 0) / costs.length;
+}
+
+/**
+ * How long the reeds in the house last: minutes left in the living and the unopened ones, beyond those that should be in
+ * hand, shared out over the days to come.
+ */
+export function supplyOf({ today, family, reeds, lives, minutesADay }: SupplyAsked): Supply {
+  const lifeMinutes = lives.belief.median.mean;
+  const unopened = reeds.filter(({ stage }) => stage === 'new').length;
+  const living = reeds.filter(({ stage }) => stage !== 'new' && stage !== 'retired');
+  const left = living.reduce((sum, reed) => sum + Math.max(0, lifeMinutes - ageOf(reed)), 0) + unopened * lifeMinutes;
+  const inHand = IN_HAND[family].value;
+  // Reeds in turn are on average half way through.
+  const spare = left - (inHand * lifeMinutes) / 2;
+  const days = minutesADay > 0 ? Math.max(0, Math.floor(spare / minutesADay)) : FURTHEST_DAYS;
+  const runsOutOn = days >= FURTHEST_DAYS ? null : addDays(today, days);
+  const aMonth = (minutesADay * DAYS_A_MONTH) / lifeMinutes;
+  const cost = costOfOne(reeds);
+  return {
+    unopened,
+    living: living.length,
+    aMonth,
+    minutesADay,
+    lifeMinutes,
+    runsOutOn,
+    buyOn: runsOutOn === null ? null : addDays(today, Math.max(0, days - DELIVERY_DAYS)),
+    inHand,
+    costAMonth: cost === null ? null : cost * aMonth,
+    costAnHour: cost === null ? null : (cost * 60) / lifeMinutes,
+  };
+}

@@ -1,0 +1,127 @@
+import type { ReedState } from '#core/reeds/reed-state.ts';
+import { mayPlay } from '#core/reeds/reed-state.ts';
+import { FIRST_HALF } from '#core/reeds/reed-numbers.ts';
+import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
+
+/**
+ * What speaks against a reed, in penalty minutes: how many minutes of playing without a fit reed one would rather have
+ * than this. All of them are estimates, stand here and nowhere else, and are shown with every proposal.
+ */
+export const PENALTY = {
+  /** For each minute nobody may play on it. */
+  uncovered: 1,
+  /** For each minute of an ordinary play that a concert reed is used up by. */
+  concertReedSpent: 0.2,
+  /** For each minute, times the share of its expected life that is behind it: wear is spread. */
+  wear: 0.3,
+  /** For each day since it was last played, up to ten, taken off: it has waited longest. */
+  waitedDay: 0.4,
+  /** At a concert: not yet settled, not of concert grade, in the second half of its life. */
+  notSettled: 120,
+  notConcertGrade: 60,
+  secondHalf: 30,
+  /** In an ordinary play: one that is only good for practice, while it is no practice. */
+  practiceOnly: 8,
+} as const;
+const LONGEST_WAIT_DAYS = 10;
+
+/** What weighs in a proposal. */
+export type ReedReason =
+  | { readonly rule: 'cap'; readonly minutes: number | null; readonly playedToday: number }
+  | { readonly rule: 'break-in'; readonly reached: number; readonly of: number; readonly minutes: number }
+  | { readonly rule: 'not-rested'; readonly until: number }
+  | { readonly rule: 'uncovered'; readonly minutes: number; readonly penalty: number }
+  | { readonly rule: 'concert-reed-spent'; readonly penalty: number }
+  | { readonly rule: 'wear'; readonly share: number; readonly penalty: number }
+  | { readonly rule: 'waited'; readonly days: number; readonly penalty: number }
+  | { readonly rule: 'not-settled' | 'not-concert-grade' | 'second-half' | 'practice-only'; readonly penalty: number };
+
+export type ReedChoice = {
+  readonly reed: ReedState;
+  /** How long it may be played now. */
+  readonly minutes: number;
+  readonly penalty: number;
+  readonly because: readonly ReedReason[];
+};
+
+/** The play for which a reed is wanted. */
+export type WantedFor = {
+  readonly nowWall: number;
+  readonly today: LocalDate;
+  /** How long it will probably be. */
+  readonly minutes: number;
+  readonly isConcert: boolean;
+  /** The share of its expected life a reed has behind it. */
+  readonly shareOfLife: (reed: ReedState) => number;
+};
+
+export const isConcertReed = ({ grade, stage }: ReedState): boolean =>
+  stage === 'in-rotation' && grade?.goodFor === 'concert' && grade.feel !== 'too-soft';
+
+function weighed(reed: ReedState, { minutes, isConcert, today, shareOfLife }: WantedFor): ReedChoice {
+  const because: ReedReason[] = [{ rule: 'cap', minutes: reed.leftToday, playedToday: reed.playedToday }];
+  let penalty = 0;
+  const against = (reason: ReedReason & { readonly penalty: number }): void => {
+    penalty += reason.penalty;
+    because.push(reason);
+  };
+  const playable = Math.min(minutes, reed.leftToday ?? minutes);
+  const share = shareOfLife(reed);
+  if (playable < minutes)
+    against({ rule: 'uncovered', minutes: minutes - playable, penalty: (minutes - playable) * PENALTY.uncovered });
+  if (isConcert) {
+    if (reed.stage === 'new') against({ rule: 'not-settled', penalty: PENALTY.notSettled });
+    if (!isConcertReed(reed)) against({ rule: 'not-concert-grade', penalty: PENALTY.notConcertGrade });
+    if (share > FIRST_HALF.value) against({ rule: 'second-half', penalty: PENALTY.secondHalf });
+  } else {
+    if (isConcertReed(reed)) against({ rule: 'concert-reed-spent', penalty: playable * PENALTY.concertReedSpent });
+    if (reed.stage === 'practice-only') against({ rule: 'practice-only', penalty: PENALTY.practiceOnly });
+    against({ rule: 'wear', share, penalty: playable * share * PENALTY.wear });
+    const waited = reed.lastPlayedOn === null ? LONGEST_WAIT_DAYS : daysBetween(reed.lastPlayedOn, today);
+    const days = Math.min(LONGEST_WAIT_DAYS, waited);
+    against({ rule: 'waited', days, penalty: -days * PENALTY.waitedDay });
+  }
+  return { reed, minutes: playable, penalty, because };
+}
+
+export type ReedProposal = {
+  /** To be played in first for the few minutes its break-in allows. */
+  readonly first: readonly ReedChoice[];
+  /** What may be played, the fittest first. */
+  readonly choices: readonly ReedChoice[];
+  /** Alive, but not to be played now, with the reason. */
+  readonly resting: readonly ReedChoice[];
+};
+
+/** At most so many reeds are broken in on one day: more is work for a table, not for a play. */
+const BROKEN_IN_A_DAY = 2;
+
+/** Which reed is played now, for how long, and why; ties go to the lower box and number, so that the answer is one. */
+export function whichReed(reeds: readonly ReedState[], wanted: WantedFor): ReedProposal {
+  const living = reeds.filter(({ stage }) => stage !== 'retired' && stage !== 'new');
+  const [breaking, settled] = [living.filter(({ breakIn }) => breakIn), living.filter(({ breakIn }) => !breakIn)];
+  const first = breaking
+    .filter((reed) => mayPlay(reed, wanted.nowWall) && !wanted.isConcert && reed.playedToday === 0)
+    .map((reed): ReedChoice => {
+      const { reached, of } = reed.breakIn ?? { reached: 0, of: 0 };
+      const minutes = reed.leftToday ?? 0;
+      return { reed, minutes, penalty: 0, because: [{ rule: 'break-in', reached: reached + 1, of, minutes }] };
+    })
+    .slice(0, BROKEN_IN_A_DAY);
+  const playable = settled.filter((reed) => mayPlay(reed, wanted.nowWall));
+  const choices = playable
+    .map((reed) => weighed(reed, wanted))
+    .sort((a, b) => a.penalty - b.penalty || a.reed.id.localeCompare(b.reed.id));
+  const resting = settled
+    .filter((reed) => !mayPlay(reed, wanted.nowWall))
+    .map((reed): ReedChoice => {
+      const { restedFrom, leftToday, playedToday } = reed;
+      const because: ReedReason[] =
+        restedFrom !== null && restedFrom > wanted.nowWall
+          ? [{ rule: 'not-rested', until: restedFrom }]
+          : [{ rule: 'cap', minutes: leftToday, playedToday }];
+      return { reed, minutes: 0, penalty: 0, because };
+    })
+    .sort((a, b) => (a.reed.restedFrom ?? 0) - (b.reed.restedFrom ?? 0) || a.reed.id.localeCompare(b.reed.id));
+  return { first, choices, resting };
+}
