@@ -13,6 +13,7 @@ import { conditionsRoutes } from '#server/features/conditions/conditions.routes.
 import { instrumentsRoutes } from '#server/features/instruments/instruments.routes.ts';
 import { methodsRoutes } from '#server/features/methods/methods.routes.ts';
 import { packupRoutes } from '#server/features/packup/packup.routes.ts';
+import { reedsRoutes } from '#server/features/reeds/reeds.routes.ts';
 import { playersRoutes } from '#server/features/players/players.routes.ts';
 import { guardHost } from '#server/http/guard.ts';
 import { refuseDeepNesting } from '#server/http/nesting.ts';
@@ -133,6 +134,7 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
     methodsRoutes,
     conditionsRoutes,
     agentsRoutes,
+    reedsRoutes,
   ])
     app.use(routes(services));
   app.use(recordRoutes(services, kinds, toldOf));

@@ -9,6 +9,7 @@ import { createMethodsRepository } from '#server/features/methods/methods.reposi
 import { createPackupRepository } from '#server/features/packup/packup.repository.ts';
 import { createPlayersRepository } from '#server/features/players/players.repository.ts';
 import { createPlaysRepository } from '#server/features/plays/plays.repository.ts';
+import { createReedsRepository } from '#server/features/reeds/reeds.repository.ts';
 import { createReadings } from '#server/readings.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import { createRecord } from '#server/record/record.repository.ts';
@@ -35,6 +36,7 @@ export function compose(
     players: createPlayersRepository(db),
     instruments: createInstrumentsRepository(db, book),
     plays: createPlaysRepository(db),
+    reeds: createReedsRepository(db),
     care: createCareRepository(db),
     packup: createPackupRepository(db),
     methods: createMethodsRepository(db),

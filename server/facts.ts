@@ -18,6 +18,9 @@ import { profileFact } from '#server/features/players/profile.fact.ts';
 import { runWayFact } from '#server/features/players/run-way.fact.ts';
 import { eveningFact } from '#server/features/plays/evening.fact.ts';
 import { playFact } from '#server/features/plays/play.fact.ts';
+import { reedBoxFact } from '#server/features/reeds/reed-box.fact.ts';
+import { reedPlayFact } from '#server/features/reeds/reed-play.fact.ts';
+import { reedSaidFact } from '#server/features/reeds/reed-said.fact.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 
@@ -32,6 +35,9 @@ export const FACTS = [
   departureFact,
   playFact,
   eveningFact,
+  reedBoxFact,
+  reedPlayFact,
+  reedSaidFact,
   runFact,
   runEventFact,
   careFact,

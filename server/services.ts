@@ -7,6 +7,7 @@ import type { MethodsRepository } from '#server/features/methods/methods.reposit
 import type { PackupRepository } from '#server/features/packup/packup.repository.ts';
 import type { PlayersRepository } from '#server/features/players/players.repository.ts';
 import type { PlaysRepository } from '#server/features/plays/plays.repository.ts';
+import type { ReedsRepository } from '#server/features/reeds/reeds.repository.ts';
 import type { Readings } from '#server/readings.ts';
 import type { RecordOf } from '#server/record/record.repository.ts';
 
@@ -28,6 +29,7 @@ export type Services = {
   readonly players: PlayersRepository;
   readonly instruments: InstrumentsRepository;
   readonly plays: PlaysRepository;
+  readonly reeds: ReedsRepository;
   readonly care: CareRepository;
   readonly packup: PackupRepository;
   readonly methods: MethodsRepository;

@@ -34,9 +34,8 @@ describe('ready for the concert', () => {
 
   test('reeds in hand take their place, and lie where they can be counted by hand', () => {
     const reeds = reedsOf([used(1, 5, 60)], {
-      box: { before: [0, 0] },
+      box: { before: [0, 0], breakIn: 'none' },
       sayings: [graded(1, 'concert')],
-      setting: { breakIn: 'none' },
     });
     const ready = readinessFor(asked(reeds, { wanted: 1, breakIn: 'none' }));
     expect(ready.existing).toMatchObject([{ reed: { number: 1 }, chance: 1 }]);
@@ -49,9 +48,8 @@ describe('ready for the concert', () => {
 
   test('a concert reed that will be past the first half of its life is not counted', () => {
     const reeds = reedsOf([used(1, 5, 60)], {
-      box: { before: [0] },
+      box: { before: [0], breakIn: 'none' },
       sayings: [graded(1, 'concert')],
-      setting: { breakIn: 'none' },
     });
     expect(readinessFor(asked(reeds, { minutesUntil: 2000 })).existing).toMatchObject([{ chance: 0 }]);
   });
@@ -122,14 +120,16 @@ describe('supply', () => {
     supplyOf({ today: REED_TODAY, family: 'single', reeds, lives, minutesADay });
 
   test('a box of ten at an hour a day: used up, bought and paid as by hand', () => {
-    const reeds = reedsOf([], { box: { before: Array.from({ length: 10 }, () => 0), costMinor: 3000 } });
+    const reeds = reedsOf([], {
+      box: { before: Array.from({ length: 10 }, () => 0), cost: { minor: 3000, currency: 'EUR' } },
+    });
     const life = lives.belief.median.mean;
     const { aMonth, runsOutOn, buyOn, costAMonth, costAnHour } = supply(reeds, 60);
     expect(aMonth).toBeCloseTo((60 * 365.25) / 12 / life, 9);
     expect(runsOutOn).toBe(addDays(REED_TODAY, Math.floor((10 * life - 2 * life) / 60)));
     expect(buyOn).toBe(addDays(REED_TODAY, Math.floor((8 * life) / 60) - 7));
-    expect(costAnHour).toBeCloseTo((300 * 60) / life, 9);
-    expect(costAMonth).toBeCloseTo(300 * aMonth, 9);
+    expect(costAnHour).toEqual({ minor: expect.closeTo((300 * 60) / life, 9), currency: 'EUR' });
+    expect(costAMonth?.minor).toBeCloseTo(300 * aMonth, 9);
   });
 
   test('with none in the house one is bought today; who does not play needs none', () => {

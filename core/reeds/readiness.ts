@@ -1,8 +1,9 @@
 import { chanceOfGood, type GoodShare } from '#core/reeds/good-reeds.ts';
-import { FIRST_HALF, RAMP, SURE_ENOUGH, type BreakIn } from '#core/reeds/reed-numbers.ts';
+import { FIRST_HALF, RAMP, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
 import { ageOf, goodShareOf, type ReedLives } from '#core/reeds/reed-life.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { isConcertReed } from '#core/reeds/which-reed.ts';
+import type { BreakIn } from '#core/reeds/reed.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 /** After breaking in a reed is played in turn for so long before its grade is trusted (estimate). */

@@ -2,10 +2,6 @@ import { estimate, oneVoice, practice, type Marked } from '#core/explain/explain
 import type { HighShare, ReedFamily } from '#core/reeds/reed.ts';
 import type { LifePrior } from '#core/reeds/weibull-life.ts';
 
-/** How a new reed is brought on. */
-export const BREAK_INS = ['week', 'two-weeks', 'none'] as const;
-export type BreakIn = (typeof BREAK_INS)[number];
-
 /**
  * Minutes of the days of breaking in: the first two and the week are the book's, what lies between them is an estimate.
  * Over two weeks each step is held for two days.

@@ -38,7 +38,7 @@ describe('breaking in', () => {
 
   test('over two weeks each step is held for two days', () => {
     const uses = daily(5, 5, 10);
-    expect(reed1(uses, { setting: { breakIn: 'two-weeks' } }).breakIn).toMatchObject({
+    expect(reed1(uses, { box: { breakIn: 'two-weeks' } }).breakIn).toMatchObject({
       by: 'two-weeks',
       reached: 3,
       of: 14,
@@ -74,7 +74,7 @@ describe('breaking in', () => {
       restedFrom: null,
     });
     expect(reed1(daily(60), { setting: { family: 'double' } }).breakIn).toBeNull();
-    expect(reed1(daily(60), { setting: { breakIn: 'none' } }).breakIn).toBeNull();
+    expect(reed1(daily(60), { box: { breakIn: 'none' } }).breakIn).toBeNull();
   });
 
   test('never goes back, whatever is played, and ends after seven good days', () => {

@@ -1,7 +1,8 @@
 import type { Marked } from '#core/explain/explained.ts';
-import { DAILY_CAP, OVERPLAYED, RAMP, REST_HOURS, TOO_LITTLE, WEAR, type BreakIn } from '#core/reeds/reed-numbers.ts';
+import { DAILY_CAP, OVERPLAYED, RAMP, REST_HOURS, TOO_LITTLE, WEAR } from '#core/reeds/reed-numbers.ts';
 import {
   reedId,
+  type BreakIn,
   type ReedBox,
   type ReedEnd,
   type ReedFamily,
@@ -150,8 +151,6 @@ export type ReedsOf = {
 export type ReedSetting = {
   readonly today: LocalDate;
   readonly family: ReedFamily;
-  /** How this player breaks reeds in. */
-  readonly breakIn: BreakIn;
 };
 
 /** How far it is broken in; null where it is, or needs none. What was played for nobody knows how long has its first week behind it. */
@@ -161,9 +160,9 @@ function rampOf(
   days: readonly DayOfUse[],
   setting: ReedSetting & Pick<Ramping, 'hardFrom'>,
 ) {
-  const { family, today, breakIn, hardFrom } = setting;
+  const { family, today, hardFrom } = setting;
   return box.material === 'cane' && family === 'single' && before !== null
-    ? breakingIn(days, today, { breakIn, before, hardFrom })
+    ? breakingIn(days, today, { breakIn: box.breakIn, before, hardFrom })
     : null;
 }
 

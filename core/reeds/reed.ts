@@ -13,6 +13,13 @@ export function partsOfReedId(id: string): { readonly boxKey: string; readonly n
   return at > 0 && Number.isInteger(number) && number >= 1 ? { boxKey: id.slice(0, at), number } : undefined;
 }
 
+/** How a new reed is brought on. */
+export const BREAK_INS = ['week', 'two-weeks', 'none'] as const;
+export type BreakIn = (typeof BREAK_INS)[number];
+
+/** An amount in the smallest coins of a currency (ISO 4217). */
+export type Money = { readonly minor: number; readonly currency: string };
+
 export const REED_MATERIALS = ['cane', 'synthetic'] as const;
 export type ReedMaterial = (typeof REED_MATERIALS)[number];
 /** More reeds than this are not in one box. */
@@ -31,8 +38,10 @@ export type ReedBox = {
   readonly material: ReedMaterial;
   /** Where it lies. */
   readonly place: string | null;
-  /** What the whole box cost, in the smallest coins of the record's currency. */
-  readonly costMinor: number | null;
+  /** What the whole box cost. */
+  readonly cost: Money | null;
+  /** How its reeds are broken in. */
+  readonly breakIn: BreakIn;
   readonly cameOn: LocalDate;
   /** Minutes each reed had been played before it was entered: 0 new, null played for nobody knows how long. */
   readonly before: readonly (number | null)[];

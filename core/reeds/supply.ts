@@ -1,7 +1,7 @@
 import { ageOf, type ReedLives } from '#core/reeds/reed-life.ts';
 import { IN_HAND } from '#core/reeds/reed-numbers.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
-import type { ReedFamily } from '#core/reeds/reed.ts';
+import type { Money, ReedFamily } from '#core/reeds/reed.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 
 /** Days from ordering a box to holding it (estimate). */
@@ -21,9 +21,9 @@ export type Supply = {
   readonly runsOutOn: LocalDate | null;
   readonly buyOn: LocalDate | null;
   readonly inHand: number;
-  /** In the smallest coins; null where no box says what it cost. */
-  readonly costAMonth: number | null;
-  readonly costAnHour: number | null;
+  /** Null where no box says what it cost. */
+  readonly costAMonth: Money | null;
+  readonly costAnHour: Money | null;
 };
 
 export type SupplyAsked = {
@@ -35,10 +35,15 @@ export type SupplyAsked = {
   readonly minutesADay: number;
 };
 
-/** What a reed costs: the mean over the boxes that say so. */
-function costOfOne(reeds: readonly ReedState[]): number | null {
-  const costs = reeds.flatMap(({ box }) => (box.costMinor === null ? [] : [box.costMinor / box.before.length]));
-  return costs.length === 0 ? null : costs.reduce((sum, one) => sum + one, 0) / costs.length;
+/** What a reed costs: the mean over the boxes that say so in the currency of the newest of them. */
+function costOfOne(reeds: readonly ReedState[]): Money | null {
+  const priced = reeds
+    .flatMap(({ box }) => (box.cost === null ? [] : [{ on: box.cameOn, of: box.before.length, cost: box.cost }]))
+    .sort((a, b) => (a.on < b.on ? -1 : 1));
+  const currency = priced.at(-1)?.cost.currency;
+  if (currency === undefined) return null;
+  const each = priced.filter(({ cost }) => cost.currency === currency).map(({ of, cost }) => cost.minor / of);
+  return { minor: each.reduce((sum, one) => sum + one, 0) / each.length, currency };
 }
 
 /**
@@ -57,6 +62,7 @@ export function supplyOf({ today, family, reeds, lives, minutesADay }: SupplyAsk
   const runsOutOn = days >= FURTHEST_DAYS ? null : addDays(today, days);
   const aMonth = (minutesADay * DAYS_A_MONTH) / lifeMinutes;
   const cost = costOfOne(reeds);
+  const costOf = (howMany: number): Money | null => cost && { ...cost, minor: cost.minor * howMany };
   return {
     unopened,
     living: living.length,
@@ -66,7 +72,7 @@ export function supplyOf({ today, family, reeds, lives, minutesADay }: SupplyAsk
     runsOutOn,
     buyOn: runsOutOn === null ? null : addDays(today, Math.max(0, days - DELIVERY_DAYS)),
     inHand,
-    costAMonth: cost === null ? null : cost * aMonth,
-    costAnHour: cost === null ? null : (cost * 60) / lifeMinutes,
+    costAMonth: costOf(aMonth),
+    costAnHour: costOf(60 / lifeMinutes),
   };
 }

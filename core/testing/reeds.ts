@@ -17,7 +17,8 @@ export const aBox = (over: Partial<ReedBox> = {}): ReedBox => ({
   strength: '2½',
   material: 'cane',
   place: null,
-  costMinor: null,
+  cost: null,
+  breakIn: 'week',
   cameOn: localDate('2026-01-01'),
   before: [0, 0, 0, 0],
   ...over,
@@ -34,7 +35,7 @@ export const said = (number: number, on: LocalDate, saying: ReedSaying): ReedSai
   ...saying,
 });
 
-const USUAL: ReedSetting = { today: REED_TODAY, family: 'single', breakIn: 'week' };
+const USUAL: ReedSetting = { today: REED_TODAY, family: 'single' };
 
 /** The reeds of a box today. */
 export const reedsOf = (

@@ -39,6 +39,24 @@ const begun = async (over: object = {}): Promise<RunView> => (await post('/api/r
 type Example = { readonly path: string; readonly body: Body; readonly otherwise: Body };
 const note = { instrumentId: 'clarinet', now: NOW };
 const dayBefore = '2026-11-23';
+const REED_BOX = {
+  playerId: 'ada',
+  kind: 'clarinet',
+  name: 'Fennel',
+  cut: null,
+  strength: '2½',
+  material: 'cane',
+  breakIn: 'week',
+  place: null,
+  cost: null,
+  cameOn: '2026-11-01',
+  before: [0, 0],
+};
+async function reedBox(): Promise<string> {
+  const key = aKey();
+  await post('/api/reeds/boxes', { ...REED_BOX, key, now: NOW }).expect(201);
+  return key;
+}
 const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
   play: () => ({
     path: '/api/plays',
@@ -178,6 +196,43 @@ const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
     body: { playerId: 'kit', way: 'stretches', now: NOW },
     otherwise: { playerId: 'ada', way: 'guided' },
   }),
+  'reed-box': () => ({
+    path: '/api/reeds/boxes',
+    body: { ...REED_BOX, now: NOW },
+    otherwise: {
+      playerId: 'kit',
+      kind: 'oboe',
+      name: 'Gull Lane',
+      cut: 'wide',
+      strength: '3',
+      material: 'synthetic',
+      breakIn: 'none',
+      place: 'the lid',
+      cost: { minor: 900, currency: 'EUR' },
+      cameOn: '2026-11-02',
+      before: [0, 0, 0],
+    },
+  }),
+  'reed-play': async () => {
+    const box = await reedBox();
+    const play = playBody();
+    await post('/api/plays', play).expect(201);
+    const other = playBody({ endedAtMinute: 900 });
+    await post('/api/plays', other).expect(201);
+    return {
+      path: '/api/reeds/plays',
+      body: { now: NOW, playKey: play.key, shares: [{ reedId: `${box}/1`, minutes: 5 }], high: 'none' },
+      otherwise: { playKey: other.key, shares: [{ reedId: `${box}/2`, minutes: 5 }], high: 'much' },
+    };
+  },
+  'reed-said': async () => {
+    const box = await reedBox();
+    return {
+      path: '/api/reeds/said',
+      body: { now: NOW, reedId: `${box}/1`, what: 'graded', feel: 'right', goodFor: 'concert', signs: [], cause: null },
+      otherwise: { reedId: `${box}/2`, feel: 'too-soft', goodFor: 'practice', signs: ['squeaks'] },
+    };
+  },
   minder: () => ({
     path: '/api/minders',
     body: { playerId: 'kit', minderId: 'ada', now: NOW },

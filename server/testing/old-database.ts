@@ -31,6 +31,7 @@ export const ROWS_AFTER: Record<string, string> = {
   '0003_one_record': '',
   '0004_plan_and_log': '',
   '0005_ways_minders_evenings': '',
+  '0006_reeds': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

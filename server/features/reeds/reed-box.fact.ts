@@ -1,0 +1,55 @@
+import { counted } from '#core/explain/format.ts';
+import { partsOfReedId, reedFamilyOf, type ReedId } from '#core/reeds/reed.ts';
+import { ofPlayer } from '#core/record/fact.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { reedBoxRequest, reedPaths, type ReedBoxRequest } from '#contract/reeds.ts';
+import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
+import { boxBodyFromRow, rowFromBox, type BoxBody } from '#server/features/reeds/reeds.mapper.ts';
+import { reedBoxes } from '#server/features/reeds/reeds.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+/** Numbers of a box of which something is known already. */
+function numbersTold(boxKey: string, playerId: BoxBody['playerId'], { reeds }: Services): number[] {
+  const { uses, said } = reeds.record(playerId);
+  const ids: ReedId[] = [...uses, ...said].map(({ reedId }) => reedId);
+  return ids.flatMap((id) => {
+    const parts = partsOfReedId(id);
+    return parts?.boxKey === boxKey ? [parts.number] : [];
+  });
+}
+
+function decide(
+  { key: _key, now: _now, corrects: _corrects, ...box }: ReedBoxRequest,
+  { now, corrects }: Deciding,
+  services: Services,
+): Outcome<ToWrite<BoxBody>, Failure> {
+  const { players, book, reeds } = services;
+  const player = players.find(box.playerId);
+  if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
+  if (reedFamilyOf(book.kinds[box.kind]) === null) return fail(invalid('kind', { code: 'no-reeds-on-it' }));
+  if (box.cameOn > now.on) return fail(invalid('cameOn', { code: 'box-from-tomorrow' }));
+  if (corrects !== null) {
+    const numbers = numbersTold(corrects, player.id, services);
+    const old = reeds.record(player.id).boxes.find(({ key }) => key === corrects);
+    if (numbers.length > 0 && old?.kind !== box.kind) return fail(conflict('kind', { code: 'kind-is-played' }));
+    const most = Math.max(0, ...numbers);
+    if (most > box.before.length) return fail(conflict('before', { code: 'numbers-are-played', number: most }));
+  }
+  const { cost, ...rest } = box;
+  const body = { ...rest, cost: cost ? { minor: cost.minor, currency: cost.currency } : null };
+  return succeed({ body, on: box.cameOn, atMinute: null });
+}
+
+/** A box of reeds has come; its reeds are known by its key and their numbers. */
+export const reedBoxFact = defineFact<Services>()<BoxBody, ReedBoxRequest>({
+  kind: 'reed-box',
+  store: bodyTable(reedBoxes, { toRow: rowFromBox, fromRow: boxBodyFromRow }),
+  about: ({ playerId }) => [ofPlayer(playerId)],
+  words: ({ body: { name, strength, before } }) =>
+    `A box of ${counted(before.length, 'reed')}: ${name}${strength === null ? '' : ` ${strength}`}.`,
+  logged: { path: reedPaths.boxes, request: reedBoxRequest, correctable: true, decide },
+  keeps: ({ key, body: { playerId } }, services) =>
+    numbersTold(key, playerId, services).length > 0 ? conflict('targetKey', { code: 'kind-is-played' }) : null,
+});

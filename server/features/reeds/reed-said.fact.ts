@@ -1,0 +1,65 @@
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { ofPlayer } from '#core/record/fact.ts';
+import {
+  partsOfReedId,
+  type ReedEnd,
+  type ReedFeel,
+  type ReedFor,
+  type ReedId,
+  type ReedSign,
+} from '#core/reeds/reed.ts';
+import { reedName, sayingWords } from '#core/reeds/reed-words.ts';
+import { reedPaths, reedSaidRequest, type REED_WHATS, type ReedSaidRequest } from '#contract/reeds.ts';
+import { notFound, type Failure } from '#server/failure.ts';
+import { aliveOn, boxOfReed } from '#server/features/reeds/reed-told.ts';
+import { saidFromRow } from '#server/features/reeds/reeds.mapper.ts';
+import { reedSayings } from '#server/features/reeds/reeds.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+export type ReedSaidBody = {
+  readonly playerId: PlayerId;
+  readonly reedId: ReedId;
+  readonly what: (typeof REED_WHATS)[number];
+  readonly feel: ReedFeel | null;
+  readonly goodFor: ReedFor | null;
+  readonly signs: readonly ReedSign[];
+  readonly cause: ReedEnd | null;
+};
+
+function decide(
+  request: ReedSaidRequest,
+  { now }: Deciding,
+  { reeds, players }: Services,
+): Outcome<ToWrite<ReedSaidBody>, Failure> {
+  const { reedId, what, feel, goodFor, signs, cause } = request;
+  // A reed is found under whoever has its box.
+  for (const player of players.all()) {
+    const record = reeds.record(player.id);
+    const box = boxOfReed(reedId, 'reedId', record);
+    if (!box.ok) {
+      if (box.failure.fault.code === 'no-such-box') continue;
+      return box;
+    }
+    const alive = aliveOn(reedId, now.on, box.value, record);
+    if (!alive.ok) return alive;
+    return succeed({ body: { playerId: player.id, reedId, what, feel, goodFor, signs, cause }, ...now });
+  }
+  return fail(notFound('reedId', { code: 'no-such-box' }));
+}
+
+/** A grade, a back rubbed flat, or that a reed is played no more. */
+export const reedSaidFact = defineFact<Services>()<ReedSaidBody, ReedSaidRequest>({
+  kind: 'reed-said',
+  store: bodyTable(reedSayings, { toRow: (body) => body, fromRow: ({ factId: _factId, ...body }) => body }),
+  about: ({ playerId }) => [ofPlayer(playerId)],
+  words: ({ body, on }, { reeds }) => {
+    const parts = partsOfReedId(body.reedId);
+    const box = reeds.record(body.playerId).boxes.find(({ key }) => key === parts?.boxKey);
+    const name = box && parts ? reedName({ box, number: parts.number }) : 'A reed';
+    return `${name}. ${sayingWords(saidFromRow({ ...body, factId: 0 }, on))}`;
+  },
+  logged: { path: reedPaths.said, request: reedSaidRequest, decide },
+});

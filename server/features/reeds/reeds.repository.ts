@@ -1,0 +1,96 @@
+import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { type ReedBox, type ReedId, type ReedSaid, type ReedUse } from '#core/reeds/reed.ts';
+import type { Play } from '#core/plays/play.ts';
+import type { Db } from '#server/db/connection.ts';
+import { boxFromRow, playMinutes, saidFromRow } from '#server/features/reeds/reeds.mapper.ts';
+import { reedBoxes, reedPlays, reedSayings } from '#server/features/reeds/reeds.table.ts';
+import { plays } from '#server/features/plays/plays.table.ts';
+import { facts } from '#server/record/record.table.ts';
+
+const original = alias(facts, 'original');
+const corrected = alias(facts, 'corrected');
+
+/** Which reeds a play was on, under the key it was said with. */
+export type SaidOfPlay = {
+  readonly key: string;
+  readonly high: ReedUse['high'];
+  readonly shares: readonly { readonly reedId: ReedId; readonly minutes: number }[];
+};
+
+/** Everything said of the reeds of one player. */
+export type ReedRecord = {
+  readonly boxes: readonly ReedBox[];
+  /** In the order of the plays. */
+  readonly uses: readonly ReedUse[];
+  readonly said: readonly ReedSaid[];
+};
+
+/** What was said of plays that count, with each play as it stands: as last corrected. */
+const toldOfPlays = (db: Db) =>
+  db
+    .select({ key: sql<string>`coalesce(${original.key}, ${facts.key})`, told: reedPlays, play: plays })
+    .from(reedPlays)
+    .innerJoin(facts, and(eq(facts.id, reedPlays.factId), eq(facts.counts, true)))
+    .leftJoin(original, eq(original.id, facts.corrects))
+    .leftJoin(corrected, and(eq(corrected.corrects, facts.belongsTo), eq(corrected.counts, true)))
+    .innerJoin(plays, and(eq(plays.factId, sql`coalesce(${corrected.id}, ${facts.belongsTo})`), eq(plays.counts, true)))
+    .orderBy(asc(plays.wallMinute));
+
+export function createReedsRepository(db: Db) {
+  const boxes = db
+    .select({ key: sql<string>`coalesce(${original.key}, ${facts.key})`, box: reedBoxes })
+    .from(reedBoxes)
+    .innerJoin(facts, and(eq(facts.id, reedBoxes.factId), eq(facts.counts, true)))
+    .leftJoin(original, eq(original.id, facts.corrects));
+  const boxesOf = boxes
+    .where(eq(reedBoxes.playerId, sql.placeholder('playerId')))
+    .orderBy(asc(reedBoxes.cameOn), asc(reedBoxes.factId))
+    .prepare();
+  const usesOf = toldOfPlays(db)
+    .where(eq(reedPlays.playerId, sql.placeholder('playerId')))
+    .prepare();
+  const ofPlay = toldOfPlays(db)
+    .where(eq(reedPlays.playKey, sql.placeholder('playKey')))
+    .prepare();
+  const saidOf = db
+    .select({ on: facts.on, said: reedSayings })
+    .from(reedSayings)
+    .innerJoin(facts, and(eq(facts.id, reedSayings.factId), eq(facts.counts, true)))
+    .where(eq(reedSayings.playerId, sql.placeholder('playerId')))
+    .orderBy(asc(facts.on), asc(facts.id))
+    .prepare();
+  const newestPlays = db
+    .select({ key: sql<string>`coalesce(${original.key}, ${facts.key})`, play: plays })
+    .from(plays)
+    .innerJoin(facts, eq(facts.id, plays.factId))
+    .leftJoin(original, eq(original.id, facts.corrects))
+    .where(and(eq(plays.playerId, sql.placeholder('playerId')), eq(plays.counts, true)))
+    .orderBy(desc(plays.wallMinute))
+    .limit(sql.placeholder('limit'))
+    .prepare();
+
+  const boxList = (playerId: string): ReedBox[] => boxesOf.all({ playerId }).map(boxFromRow);
+  return {
+    record: (playerId: PlayerId): ReedRecord => ({
+      boxes: boxList(playerId),
+      uses: usesOf.all({ playerId }).flatMap(playMinutes),
+      said: saidOf.all({ playerId }).map(({ on, said }) => saidFromRow(said, on)),
+    }),
+
+    /** What was said of a play; undefined where nobody said. */
+    ofPlay: (playKey: string): SaidOfPlay | undefined => {
+      const row = ofPlay.all({ playKey }).at(-1);
+      return row && { key: row.key, high: row.told.high, shares: playMinutes(row) };
+    },
+
+    /** The newest plays of a player on whatever instrument. */
+    newestPlays: (playerId: string, limit: number): Play[] =>
+      newestPlays.all({ playerId, limit }).map(({ key, play: { factId: _, wallMinute: _w, counts: _c, ...play } }) => ({
+        key,
+        ...play,
+      })),
+  };
+}
+export type ReedsRepository = ReturnType<typeof createReedsRepository>;

@@ -1,0 +1,97 @@
+import { sql } from 'drizzle-orm';
+import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+import {
+  BREAK_INS,
+  HIGH_SHARES,
+  REED_ENDS,
+  REED_FEELS,
+  REED_MATERIALS,
+  REED_USES,
+  type ReedId,
+  type ReedSign,
+} from '#core/reeds/reed.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { REED_WHATS } from '#contract/reeds.ts';
+import { oneOf } from '#server/db/one-of.ts';
+import { players } from '#server/features/players/players.table.ts';
+import { facts } from '#server/record/record.table.ts';
+
+const factId = () =>
+  integer('fact_id')
+    .primaryKey()
+    .references(() => facts.id);
+const playerId = () =>
+  text('player_id')
+    .$type<PlayerId>()
+    .notNull()
+    .references(() => players.id);
+
+/** A box of reeds as it came. */
+export const reedBoxes = sqliteTable(
+  'reed_boxes',
+  {
+    factId: factId(),
+    playerId: playerId(),
+    /** The kind of instrument: kinds are data, no CHECK lists them. */
+    kind: text().$type<KindId>().notNull(),
+    name: text().notNull(),
+    cut: text(),
+    strength: text(),
+    material: text({ enum: REED_MATERIALS }).notNull(),
+    breakIn: text('break_in', { enum: BREAK_INS }).notNull(),
+    place: text(),
+    costMinor: integer('cost_minor'),
+    currency: text(),
+    cameOn: text('came_on').$type<LocalDate>().notNull(),
+    /** JSON array: minutes each reed had been played before, null where nobody knows. */
+    before: text({ mode: 'json' }).$type<readonly (number | null)[]>().notNull(),
+  },
+  (table) => [
+    check('reed_boxes_cost', sql`(${table.costMinor} is null) = (${table.currency} is null)`),
+    index('reed_boxes_of_player').on(table.playerId),
+  ],
+);
+
+/** Which reeds a play was played on; it counts only while that play does. */
+export const reedPlays = sqliteTable(
+  'reed_plays',
+  {
+    factId: factId(),
+    playerId: playerId(),
+    playKey: text('play_key').notNull(),
+    /** The play's minutes when this was said: the reeds' follow when the play's are corrected. */
+    ofMinutes: integer('of_minutes').notNull(),
+    high: text({ enum: HIGH_SHARES }).notNull(),
+    /** JSON array of reeds with their minutes. */
+    shares: text({ mode: 'json' }).$type<readonly { readonly reedId: ReedId; readonly minutes: number }[]>().notNull(),
+  },
+  (table) => [
+    check('reed_plays_minutes', sql`${table.ofMinutes} > 0`),
+    index('reed_plays_of_player').on(table.playerId),
+    index('reed_plays_of_play').on(table.playKey),
+  ],
+);
+
+/** Something said of one reed. */
+export const reedSayings = sqliteTable(
+  'reed_sayings',
+  {
+    factId: factId(),
+    playerId: playerId(),
+    reedId: text('reed_id').$type<ReedId>().notNull(),
+    what: text({ enum: REED_WHATS }).notNull(),
+    feel: text({ enum: REED_FEELS }),
+    goodFor: text('good_for', { enum: REED_USES }),
+    /** JSON array. */
+    signs: text({ mode: 'json' }).$type<readonly ReedSign[]>().notNull(),
+    cause: text({ enum: REED_ENDS }),
+  },
+  (table) => [
+    check('reed_sayings_what', oneOf(sql`${table.what}`, REED_WHATS)),
+    check('reed_sayings_feel', sql`(${table.what} = 'graded') = (${table.feel} is not null)`),
+    check('reed_sayings_cause', sql`(${table.what} = 'ended') = (${table.cause} is not null)`),
+    index('reed_sayings_of_player').on(table.playerId),
+  ],
+);
