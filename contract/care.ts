@@ -124,6 +124,8 @@ export type CareClockView = InferType<typeof careClockView>;
 /** `GET /api/care/:instrumentId?today=`: everything the instrument's page and its "Now" show. */
 export const instrumentPage = object({
   instrument: instrumentView,
+  /** It is played on reeds, which have a page of their own. */
+  onReeds: boolean().strict().required(),
   strip: array(stripSegment).required(),
   /** All clocks in the book's order. */
   clocks: array(careClockView).required(),

@@ -146,8 +146,8 @@ export type ReedView = InferType<typeof reedView>;
 
 const boxView = object({
   key: clientKey().required(),
+  /** What it is called among the boxes of its player. */
   name: text().required(),
-  strength: text().nullable().defined(),
   cut: text().nullable().defined(),
   material: word(REED_MATERIALS).required(),
   breakIn: word(BREAK_INS).required(),

@@ -12,6 +12,7 @@ import { createPlaysRepository } from '#server/features/plays/plays.repository.t
 import { createReedsRepository } from '#server/features/reeds/reeds.repository.ts';
 import { createReadings } from '#server/readings.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
+import { createRemembered } from '#server/remembered.ts';
 import { createRecord } from '#server/record/record.repository.ts';
 import { AT_THIS_MACHINE, type Caller, type Services } from '#server/services.ts';
 
@@ -43,6 +44,7 @@ export function compose(
     conditions: createConditionsRepository(db),
   };
   const readings = createReadings(book, record, repositories);
+  const remembered = createRemembered(record.revision);
   const atOnce = <Result>(work: () => Result): Result => {
     watch.beforeWriting();
     try {
@@ -53,6 +55,7 @@ export function compose(
       watch.noticed(error);
       // What was read in between stands under revisions that were never written.
       readings.forget();
+      remembered.forget();
       throw error;
     }
   };
@@ -65,5 +68,6 @@ export function compose(
     atOnce,
     record,
     readings,
+    remembered,
   });
 }

@@ -9,6 +9,7 @@ import type { PlayersRepository } from '#server/features/players/players.reposit
 import type { PlaysRepository } from '#server/features/plays/plays.repository.ts';
 import type { ReedsRepository } from '#server/features/reeds/reeds.repository.ts';
 import type { Readings } from '#server/readings.ts';
+import type { Remembered } from '#server/remembered.ts';
 import type { RecordOf } from '#server/record/record.repository.ts';
 
 /** Who asks. Today always whoever sits at this machine; with accounts, one of them. */
@@ -26,6 +27,7 @@ export type Services = {
   readonly atOnce: <Result>(work: () => Result) => Result;
   readonly record: RecordOf<Services>;
   readonly readings: Readings;
+  readonly remembered: Remembered;
   readonly players: PlayersRepository;
   readonly instruments: InstrumentsRepository;
   readonly plays: PlaysRepository;

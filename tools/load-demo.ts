@@ -103,6 +103,45 @@ function entries({ signs, choices, conditions, care }: DemoWorld, loggedAt: Inst
   ];
 }
 
+/** Boxes, the reeds of each play and what was said of them. */
+function reedFacts({ reeds, plays }: DemoWorld, loggedAt: Instant): NewFact[] {
+  const standing = new Set(plays.map(({ key }) => key));
+  return [
+    ...reeds.boxes.map(({ key, ...body }) => told({ key, kind: 'reed-box', on: body.cameOn, loggedAt, body })),
+    ...reeds.plays
+      .filter(({ play }) => standing.has(play.key))
+      .map(({ key, play, high, shares }) =>
+        told({
+          key,
+          kind: 'reed-play',
+          on: play.endedOn,
+          atMinute: play.endedAtMinute,
+          loggedAt,
+          belongsTo: play.key,
+          body: { playerId: play.playerId, playKey: play.key, ofMinutes: play.minutes, high, shares },
+        }),
+      ),
+    ...reeds.said.map(({ key, on, reedId, ...saying }) =>
+      told({
+        key,
+        kind: 'reed-said',
+        on,
+        atMinute: LAST_MINUTE,
+        loggedAt,
+        body: {
+          playerId: reeds.boxes.find((box) => reedId.startsWith(`${box.key}/`))?.playerId,
+          reedId,
+          feel: null,
+          goodFor: null,
+          signs: [],
+          cause: null,
+          ...saying,
+        },
+      }),
+    ),
+  ];
+}
+
 /** Writes the demo world into an empty record, all of it or nothing. */
 export function loadDemo({ record, atOnce }: Services, today: LocalDate): void {
   const world = demoWorld(today);
@@ -115,6 +154,7 @@ export function loadDemo({ record, atOnce }: Services, today: LocalDate): void {
       ),
       ...world.runs.flatMap(runFacts),
       ...entries(world, loggedAt),
+      ...reedFacts(world, loggedAt),
     ]),
   );
 }

@@ -59,7 +59,7 @@ export const PLAIN_FORMAT: Format = { ...createFormat(FALLBACK), date: (date) =>
 
 /** "1 day", "12 days", "4 passes"; the noun is given in the singular. */
 export const counted = (count: number, noun: string): string =>
-  count === 1 ? `${count} ${noun}` : `${count} ${noun}${noun.endsWith('s') ? 'es' : 's'}`;
+  count === 1 ? `${count} ${noun}` : `${count} ${noun}${/(s|x)$/.test(noun) ? 'es' : 's'}`;
 
 /** "45 min", "1 h", "2 h 20 min". */
 export function duration(minutes: number): string {

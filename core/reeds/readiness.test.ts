@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
-import { goodShareOf, lifetimeOf, reedLives, remainingOf, shareOfLife } from '#core/reeds/reed-life.ts';
+import { goodShareOf, lifetimeOf, livesOf, reedLives, remainingOf, shareOfLife } from '#core/reeds/reed-life.ts';
 import { chanceOfGood } from '#core/reeds/good-reeds.ts';
 import { lifeWords, readinessWords, supplyWords } from '#core/reeds/reed-plan-words.ts';
 import { readinessFor, type ReadinessAsked } from '#core/reeds/readiness.ts';
@@ -17,7 +17,7 @@ const asked = (reeds: readonly ReedState[], over: Partial<ReadinessAsked> = {}):
   wanted: 2,
   today: REED_TODAY,
   reeds,
-  lives: reedLives(reeds, 'cane'),
+  lives: livesOf(reeds),
   minutesUntil: 0,
   breakIn: 'week',
   ...over,
@@ -88,7 +88,7 @@ describe('lives', () => {
 
   test('what is left shrinks with age, and low, middle and high are in order', () => {
     const reeds = reedsOf([used(1, 3, 90), used(2, 4, 90), used(2, 3, 90), used(2, 2, 90)]);
-    const lives = reedLives(reeds, 'cane');
+    const lives = livesOf(reeds);
     const [young, old] = reeds;
     if (young === undefined || old === undefined) throw new Error('two reeds');
     const { low, middle, high } = remainingOf(young, lives);
@@ -115,7 +115,7 @@ describe('lives', () => {
 });
 
 describe('supply', () => {
-  const lives = reedLives([], 'cane');
+  const lives = livesOf([]);
   const supply = (reeds: readonly ReedState[], minutesADay: number) =>
     supplyOf({ today: REED_TODAY, family: 'single', reeds, lives, minutesADay });
 
@@ -123,7 +123,7 @@ describe('supply', () => {
     const reeds = reedsOf([], {
       box: { before: Array.from({ length: 10 }, () => 0), cost: { minor: 3000, currency: 'EUR' } },
     });
-    const life = lives.belief.median.mean;
+    const life = lives.cane.belief.median.mean;
     const { aMonth, runsOutOn, buyOn, costAMonth, costAnHour } = supply(reeds, 60);
     expect(aMonth).toBeCloseTo((60 * 365.25) / 12 / life, 9);
     expect(runsOutOn).toBe(addDays(REED_TODAY, Math.floor((10 * life - 2 * life) / 60)));

@@ -1,6 +1,6 @@
 import { chanceOfGood, type GoodShare } from '#core/reeds/good-reeds.ts';
 import { FIRST_HALF, RAMP, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
-import { ageOf, goodShareOf, type ReedLives } from '#core/reeds/reed-life.ts';
+import { ageOf, goodShareOf, type LivesOf } from '#core/reeds/reed-life.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { isConcertReed } from '#core/reeds/which-reed.ts';
 import type { BreakIn } from '#core/reeds/reed.ts';
@@ -36,7 +36,7 @@ export type ReadinessAsked = {
   readonly wanted: number;
   readonly today: LocalDate;
   readonly reeds: readonly ReedState[];
-  readonly lives: ReedLives;
+  readonly lives: LivesOf;
   /** Minutes that will probably be played until that day. */
   readonly minutesUntil: number;
   readonly breakIn: BreakIn;
@@ -57,11 +57,12 @@ function counts(chances: readonly number[]): number[] {
  * The concert reeds of today that will probably still be fit: alive, by the belief of how long reeds live, and in the
  * first half of an expected life. What is played until then is shared among the reeds in turn.
  */
-function existingOn({ reeds, lives: { belief }, minutesUntil }: ReadinessAsked): ExistingReed[] {
+function existingOn({ reeds, lives, minutesUntil }: ReadinessAsked): ExistingReed[] {
   const inTurn = reeds.filter(({ stage }) => stage === 'in-rotation' || stage === 'practice-only');
   const each = inTurn.length === 0 ? 0 : minutesUntil / inTurn.length;
   return reeds.filter(isConcertReed).map((reed) => {
     const age = ageOf(reed);
+    const { belief } = lives[reed.box.material];
     const isSpent = age + each > belief.median.mean * FIRST_HALF.value;
     return {
       reed,

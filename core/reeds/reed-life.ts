@@ -29,15 +29,32 @@ export function reedLives(reeds: readonly ReedState[], material: ReedMaterial): 
   return { material, belief: lifeBelief(lives, prior), curve: kaplanMeier(lives) };
 }
 
+/** Lives by material: a synthetic reed says nothing of cane. */
+export type LivesOf = Readonly<Record<ReedMaterial, ReedLives>>;
+/** Each is worked out when it is first asked for. */
+export function livesOf(reeds: readonly ReedState[]): LivesOf {
+  const made: Partial<Record<ReedMaterial, ReedLives>> = {};
+  const of = (material: ReedMaterial): ReedLives => (made[material] ??= reedLives(reeds, material));
+  return {
+    get cane() {
+      return of('cane');
+    },
+    get synthetic() {
+      return of('synthetic');
+    },
+  };
+}
+
 /** The age of a reed in minutes of wear; what was played before nobody counted counts as nothing. */
 export const ageOf = ({ beforeMinutes, wornMinutes }: ReedState): number => (beforeMinutes ?? 0) + wornMinutes;
 
 /** The share of its expected life a reed has behind it; 1 where it has outlived that. */
-export const shareOfLife = (reed: ReedState, { belief }: ReedLives): number =>
-  Math.min(1, ageOf(reed) / belief.median.mean);
+export const shareOfLife = (reed: ReedState, lives: LivesOf): number =>
+  Math.min(1, ageOf(reed) / lives[reed.box.material].belief.median.mean);
 
 /** What is left of a living reed, minutes: the middle, and what nine of ten and one of ten outlive. */
-export function remainingOf(reed: ReedState, { belief }: ReedLives): { low: number; middle: number; high: number } {
+export function remainingOf(reed: ReedState, lives: LivesOf): { low: number; middle: number; high: number } {
+  const { belief } = lives[reed.box.material];
   const age = ageOf(reed);
   return { low: belief.remaining(age, 0.9), middle: belief.remaining(age, 0.5), high: belief.remaining(age, 0.1) };
 }

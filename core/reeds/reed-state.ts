@@ -43,6 +43,8 @@ export type BreakingIn = {
 export type ReedState = {
   readonly id: ReedId;
   readonly box: ReedBox;
+  /** What the box is called among those of its player. */
+  readonly boxName: string;
   readonly number: number;
   readonly stage: ReedStage;
   /** Minutes in this record, and the same with high playing counted as it wears. */
@@ -143,6 +145,7 @@ function stageOf(state: Pick<ReedState, 'ended' | 'breakIn' | 'grade' | 'firstPl
 
 export type ReedsOf = {
   readonly box: ReedBox;
+  readonly boxName: string;
   /** Of this box, in the order of the plays. */
   readonly uses: readonly ReedUse[];
   /** Of this box, in the order it was said. */
@@ -188,7 +191,7 @@ function limitsOf({ material }: ReedBox, ramp: BreakingIn | null, last: ReedUse 
 const isUngraded = (grade: ReedGrade | null, flattenedOn: LocalDate | null): boolean =>
   grade?.feel === 'too-hard' && (flattenedOn === null || flattenedOn > grade.on);
 
-function reedState({ box, uses, said }: ReedsOf, number: number, setting: ReedSetting): ReedState {
+function reedState({ box, boxName, uses, said }: ReedsOf, number: number, setting: ReedSetting): ReedState {
   const days = daysOf(uses);
   const { hardFrom, ...told } = saidOf(said);
   const beforeMinutes = box.before[number - 1] ?? null;
@@ -200,6 +203,7 @@ function reedState({ box, uses, said }: ReedsOf, number: number, setting: ReedSe
     ...known,
     id: reedId(box.key, number),
     box,
+    boxName,
     number,
     stage: stageOf(known),
     ungraded: isUngraded(told.grade, told.flattenedOn),
@@ -218,7 +222,7 @@ export function reedStates(of: ReedsOf, setting: ReedSetting): ReedState[] {
     const id = reedId(of.box.key, index + 1);
     const mine = <One extends { readonly reedId: ReedId }>(all: readonly One[]) =>
       all.filter((one) => one.reedId === id);
-    return reedState({ box: of.box, uses: mine(of.uses), said: mine(of.said) }, index + 1, setting);
+    return reedState({ ...of, uses: mine(of.uses), said: mine(of.said) }, index + 1, setting);
   });
 }
 

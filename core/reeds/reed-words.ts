@@ -4,7 +4,7 @@ import { clockTime } from '#core/plays/play-words.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { DAILY_CAP, IN_HAND, REST_HOURS } from '#core/reeds/reed-numbers.ts';
 import type { HeldBack, ReedStage, ReedState } from '#core/reeds/reed-state.ts';
-import type { ReedEnd, ReedFamily, ReedFeel, ReedFor, ReedSaying, ReedSign } from '#core/reeds/reed.ts';
+import type { ReedBox, ReedEnd, ReedFamily, ReedFeel, ReedFor, ReedSaying, ReedSign } from '#core/reeds/reed.ts';
 import type { ReedReason } from '#core/reeds/which-reed.ts';
 import { dateOfDay } from '#core/time/local-date.ts';
 
@@ -39,9 +39,30 @@ export const END_WORDS: Readonly<Record<ReedEnd, string>> = {
   'given-away': 'given away',
 };
 
+/**
+ * What each box is called: "Fennel 2½"; where several came by that name, with its number among them, so that a reed is
+ * known by its words alone.
+ */
+export function boxNames(boxes: readonly ReedBox[]): ReadonlyMap<string, string> {
+  const plain = ({ name, strength, kind }: ReedBox) => ({
+    kind,
+    words: `${name}${strength === null ? '' : ` ${strength}`}`,
+  });
+  const seen = new Map<string, number>();
+  const of = (box: ReedBox) => JSON.stringify(plain(box));
+  const count = (box: ReedBox) => boxes.filter((other) => of(other) === of(box)).length;
+  return new Map(
+    boxes.map((box) => {
+      const nth = (seen.get(of(box)) ?? 0) + 1;
+      seen.set(of(box), nth);
+      return [box.key, count(box) > 1 ? `${plain(box).words}, box ${nth}` : plain(box).words];
+    }),
+  );
+}
+
 /** "Fennel 2½, reed 3". */
-export const reedName = ({ box, number }: Pick<ReedState, 'box' | 'number'>): string =>
-  `${box.name}${box.strength === null ? '' : ` ${box.strength}`}, reed ${number}`;
+export const reedName = ({ boxName, number }: Pick<ReedState, 'boxName' | 'number'>): string =>
+  `${boxName}, reed ${number}`;
 
 /** What was said of a reed, as it stands in the record. */
 export function sayingWords(saying: ReedSaying): string {

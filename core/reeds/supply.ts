@@ -1,4 +1,4 @@
-import { ageOf, type ReedLives } from '#core/reeds/reed-life.ts';
+import { ageOf, type LivesOf } from '#core/reeds/reed-life.ts';
 import { IN_HAND } from '#core/reeds/reed-numbers.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import type { Money, ReedFamily } from '#core/reeds/reed.ts';
@@ -30,7 +30,7 @@ export type SupplyAsked = {
   readonly today: LocalDate;
   readonly family: ReedFamily;
   readonly reeds: readonly ReedState[];
-  readonly lives: ReedLives;
+  readonly lives: LivesOf;
   /** Mean minutes a day, as foreseen. */
   readonly minutesADay: number;
 };
@@ -51,10 +51,13 @@ function costOfOne(reeds: readonly ReedState[]): Money | null {
  * hand, shared out over the days to come.
  */
 export function supplyOf({ today, family, reeds, lives, minutesADay }: SupplyAsked): Supply {
-  const lifeMinutes = lives.belief.median.mean;
-  const unopened = reeds.filter(({ stage }) => stage === 'new').length;
+  const lifeOf = (reed: ReedState): number => lives[reed.box.material].belief.median.mean;
+  const unopened = reeds.filter(({ stage }) => stage === 'new');
   const living = reeds.filter(({ stage }) => stage !== 'new' && stage !== 'retired');
-  const left = living.reduce((sum, reed) => sum + Math.max(0, lifeMinutes - ageOf(reed)), 0) + unopened * lifeMinutes;
+  const left = [...living, ...unopened].reduce((sum, reed) => sum + Math.max(0, lifeOf(reed) - ageOf(reed)), 0);
+  // What will be bought next is what most of them are made of.
+  const isCane = reeds.filter(({ box }) => box.material === 'cane').length * 2 >= reeds.length;
+  const lifeMinutes = lives[isCane ? 'cane' : 'synthetic'].belief.median.mean;
   const inHand = IN_HAND[family].value;
   // Reeds in turn are on average half way through.
   const spare = left - (inHand * lifeMinutes) / 2;
@@ -64,7 +67,7 @@ export function supplyOf({ today, family, reeds, lives, minutesADay }: SupplyAsk
   const cost = costOfOne(reeds);
   const costOf = (howMany: number): Money | null => cost && { ...cost, minor: cost.minor * howMany };
   return {
-    unopened,
+    unopened: unopened.length,
     living: living.length,
     aMonth,
     minutesADay,

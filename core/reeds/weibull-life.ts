@@ -29,19 +29,21 @@ const STEPS = Array.from({ length: 81 }, (_, at) => (at - 40) / 10);
 const NEGLIGIBLE = 1e-10;
 const LN2 = Math.log(2);
 
+/** What is still believed, shape by shape: a power of the age is worked out once for all medians of a shape. */
+type Shape = { readonly shape: number; readonly medians: readonly Point[] };
 type Point = { readonly median: number; readonly shape: number; readonly weight: number; readonly rate: number };
 
 /**
  * The posterior on an 81 × 81 grid: ln L = Σ_ended [ln k − k ln η + (k−1) ln t] − Σ_all (t^k − entered^k)/η^k, with
  * η = median/(ln 2)^(1/k). What depends on the lives is summed once for each shape.
  */
-function posterior(lives: readonly Lifetime[], prior: LifePrior): Point[] {
+function posterior(lives: readonly Lifetime[], prior: LifePrior): Shape[] {
   const ended = lives.filter((life) => life.ended);
   const logs = ended.reduce((sum, { left }) => sum + Math.log(left), 0);
-  const found = STEPS.flatMap((shapeStep) => {
+  const found = STEPS.map((shapeStep) => {
     const shape = prior.shape * Math.exp(prior.shapeSpread * shapeStep);
     const lived = lives.reduce((sum, { left, entered }) => sum + left ** shape - entered ** shape, 0);
-    return STEPS.map((medianStep) => {
+    const medians = STEPS.map((medianStep) => {
       const median = prior.median * Math.exp(prior.medianSpread * medianStep);
       const rate = LN2 / median ** shape;
       const log =
@@ -51,16 +53,26 @@ function posterior(lives: readonly Lifetime[], prior: LifePrior): Point[] {
         rate * lived;
       return { median, shape, rate, log };
     });
+    return { shape, medians };
   });
-  const best = found.reduce((most, { log }) => Math.max(most, log), -Infinity);
-  const weighed = found
-    .map(({ log, ...point }) => ({ ...point, weight: Math.exp(log - best) }))
-    .filter(({ weight }) => weight > NEGLIGIBLE);
-  const total = weighed.reduce((sum, { weight }) => sum + weight, 0);
-  return weighed.map((point) => ({ ...point, weight: point.weight / total }));
+  const best = found.reduce(
+    (most, { medians }) => medians.reduce((more, { log }) => Math.max(more, log), most),
+    -Infinity,
+  );
+  const weighed = found.map(({ shape, medians }) => ({
+    shape,
+    medians: medians
+      .map(({ log, ...point }) => ({ ...point, weight: Math.exp(log - best) }))
+      .filter(({ weight }) => weight > NEGLIGIBLE),
+  }));
+  const total = weighed.reduce((sum, { medians }) => medians.reduce((more, { weight }) => more + weight, sum), 0);
+  return weighed
+    .filter(({ medians }) => medians.length > 0)
+    .map(({ shape, medians }) => ({ shape, medians: medians.map((one) => ({ ...one, weight: one.weight / total })) }));
 }
 
-function meanAndSpread(points: readonly Point[], of: (point: Point) => number): { mean: number; sd: number } {
+function meanAndSpread(shapes: readonly Shape[], of: (point: Point) => number): { mean: number; sd: number } {
+  const points = shapes.flatMap(({ medians }) => medians);
   const mean = points.reduce((sum, point) => sum + point.weight * of(point), 0);
   const variance = points.reduce((sum, point) => sum + point.weight * (of(point) - mean) ** 2, 0);
   return { mean, sd: Math.sqrt(variance) };
@@ -68,6 +80,20 @@ function meanAndSpread(points: readonly Point[], of: (point: Point) => number): 
 
 /** Ages beyond this many prior medians are not looked at. */
 const FURTHEST = 60;
+/** Steps of the table that ages are looked up in: each age is a 40th part further than the one before. */
+const TABLE_RATIO = 1.025;
+
+/** Survival at growing ages, as far as it is more than a trifle. */
+function tableOf(survival: (age: number) => number, median: number): { age: number; share: number }[] {
+  const table = [{ age: 0, share: 1 }];
+  for (let age = median / 100; age < median * FURTHEST; age *= TABLE_RATIO) {
+    const share = survival(age);
+    table.push({ age, share });
+    if (share < TRIFLE) break;
+  }
+  return table;
+}
+const TRIFLE = 1e-4;
 
 /**
  * What lives, each perhaps entered late or still going on, tell of the next one: a Weibull life with log-normal priors on
@@ -76,34 +102,32 @@ const FURTHEST = 60;
  * @param lives ages in the unit of the prior's median; an age that ended is above 0
  */
 export function lifeBelief(lives: readonly Lifetime[], prior: LifePrior): LifeBelief {
-  const points = posterior(lives, prior);
-  const known = new Map<number, number>();
+  const shapes = posterior(lives, prior);
   const survival = (age: number): number => {
     if (age <= 0) return 1;
-    const cached = known.get(age);
-    if (cached !== undefined) return cached;
-    const result = points.reduce((sum, { weight, rate, shape }) => sum + weight * Math.exp(-rate * age ** shape), 0);
-    known.set(age, result);
-    return result;
-  };
-  /** The age after `from` at which `survival` has fallen to `to`: halving, to a thousandth of the prior's median. */
-  const fallsTo = (to: number, from: number): number => {
-    let [low, high] = [from, from + prior.median];
-    while (survival(high) > to && high < prior.median * FURTHEST) [low, high] = [high, high * 2];
-    while (high - low > prior.median / 1000) {
-      const middle = (low + high) / 2;
-      if (survival(middle) > to) low = middle;
-      else high = middle;
+    let share = 0;
+    for (const { shape, medians } of shapes) {
+      const power = age ** shape;
+      for (const { weight, rate } of medians) share += weight * Math.exp(-rate * power);
     }
-    return (low + high) / 2;
+    return share;
+  };
+  let made: { age: number; share: number }[] | undefined;
+  /** The age at which survival has fallen to `to`: looked up, and straight between two ages of the table. */
+  const fallsTo = (to: number): number => {
+    const table = (made ??= tableOf(survival, prior.median));
+    const next = table.findIndex(({ share }) => share <= to);
+    const [before, after] = [table[next - 1], table[next]];
+    if (next === -1 || before === undefined || after === undefined) return table.at(next === -1 ? -1 : 0)?.age ?? 0;
+    return before.age + ((before.share - to) / (before.share - after.share)) * (after.age - before.age);
   };
   const ended = lives.filter((life) => life.ended).length;
   return {
     survival,
-    ageAt: (share) => fallsTo(share, 0),
-    remaining: (age, chance) => fallsTo(survival(age) * chance, age) - age,
-    median: meanAndSpread(points, ({ median }) => median),
-    shape: meanAndSpread(points, ({ shape }) => shape),
+    ageAt: fallsTo,
+    remaining: (age, chance) => Math.max(0, fallsTo(survival(age) * chance) - age),
+    median: meanAndSpread(shapes, ({ median }) => median),
+    shape: meanAndSpread(shapes, ({ shape }) => shape),
     seen: { ended, alive: lives.length - ended },
   };
 }

@@ -45,4 +45,4 @@ export const reedsOf = (
     sayings = [],
     setting = {},
   }: { box?: Partial<ReedBox>; sayings?: readonly ReedSaid[]; setting?: Partial<ReedSetting> } = {},
-): ReedState[] => reedStates({ box: aBox(box), uses, said: sayings }, { ...USUAL, ...setting });
+): ReedState[] => reedStates({ box: aBox(box), boxName: 'Fennel 2½', uses, said: sayings }, { ...USUAL, ...setting });

@@ -1,10 +1,11 @@
-import { mdiBagPersonalOutline, mdiCalendarCheckOutline, mdiHandWaveOutline } from '@mdi/js';
+import { mdiBagPersonalOutline, mdiCalendarCheckOutline, mdiGrass, mdiHandWaveOutline } from '@mdi/js';
 
 /** The moments that exist so far, in the order of work; `key` follows `g` on the keyboard. */
 export const MOMENTS = [
   { path: 'now', name: 'Now', key: 'n', icon: mdiHandWaveOutline },
   { path: 'pack-up', name: 'Pack up', key: 'p', icon: mdiBagPersonalOutline },
   { path: 'care', name: 'Care', key: 'c', icon: mdiCalendarCheckOutline },
+  { path: 'reeds', name: 'Reeds', key: 'r', icon: mdiGrass },
 ] as const;
 export type MomentPath = (typeof MOMENTS)[number]['path'];
 

@@ -50,6 +50,10 @@ export const router = createBrowserRouter([
         path: '/care',
         lazy: async () => ({ Component: (await import('#web/features/care/CareAllPage.tsx')).CareAllPage }),
       },
+      ...['/reeds', '/reeds/:instrumentId'].map((path) => ({
+        path,
+        lazy: async () => ({ Component: (await import('#web/features/reeds/ReedsPage.tsx')).ReedsPage }),
+      })),
       {
         path: '/may-i-use',
         lazy: async () => ({ Component: (await import('#web/features/agents/MayIUsePage.tsx')).MayIUsePage }),

@@ -1,3 +1,4 @@
+import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { bookItem } from '#core/book/book.ts';
 import { itemIn } from '#core/book/practice.ts';
 import { succeed, fail, type Outcome } from '#core/kernel/outcome.ts';
@@ -39,6 +40,7 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
   const reader = { player, today, format: services.format };
   return succeed({
     instrument: instrumentView(instrument, kind),
+    onReeds: reedFamilyOf(kind) !== null,
     strip: stripView(kind, instrument.build, water.grams),
     clocks: care.clocks.map((clock) => clockView(clock, situation, reader)),
     calling: care.calling.map(({ item }) => item.id),

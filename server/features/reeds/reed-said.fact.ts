@@ -9,7 +9,7 @@ import {
   type ReedId,
   type ReedSign,
 } from '#core/reeds/reed.ts';
-import { reedName, sayingWords } from '#core/reeds/reed-words.ts';
+import { boxNames, reedName, sayingWords } from '#core/reeds/reed-words.ts';
 import { reedPaths, reedSaidRequest, type REED_WHATS, type ReedSaidRequest } from '#contract/reeds.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import { aliveOn, boxOfReed } from '#server/features/reeds/reed-told.ts';
@@ -57,8 +57,8 @@ export const reedSaidFact = defineFact<Services>()<ReedSaidBody, ReedSaidRequest
   about: ({ playerId }) => [ofPlayer(playerId)],
   words: ({ body, on }, { reeds }) => {
     const parts = partsOfReedId(body.reedId);
-    const box = reeds.record(body.playerId).boxes.find(({ key }) => key === parts?.boxKey);
-    const name = box && parts ? reedName({ box, number: parts.number }) : 'A reed';
+    const boxName = boxNames(reeds.record(body.playerId).boxes).get(parts?.boxKey ?? '');
+    const name = boxName && parts ? reedName({ boxName, number: parts.number }) : 'A reed';
     return `${name}. ${sayingWords(saidFromRow({ ...body, factId: 0 }, on))}`;
   },
   logged: { path: reedPaths.said, request: reedSaidRequest, decide },

@@ -4,16 +4,24 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { Forecast } from '#core/plays/forecast.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { readinessFor } from '#core/reeds/readiness.ts';
-import { reedLives, remainingOf, shareOfLife, type ReedLives } from '#core/reeds/reed-life.ts';
+import { livesOf, remainingOf, shareOfLife, type LivesOf } from '#core/reeds/reed-life.ts';
 import { lifeWords, readinessWhy, readinessWords, supplyWhy, supplyWords } from '#core/reeds/reed-plan-words.ts';
 import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
-import { favouriteWords, heldBackWords, reedName, reedReasonWords, standingWords } from '#core/reeds/reed-words.ts';
+import {
+  boxNames,
+  favouriteWords,
+  heldBackWords,
+  reedName,
+  reedReasonWords,
+  standingWords,
+} from '#core/reeds/reed-words.ts';
 import { reedFamilyOf, type ReedBox, type ReedFamily } from '#core/reeds/reed.ts';
 import { supplyOf } from '#core/reeds/supply.ts';
 import { bandOf } from '#core/reeds/survival.ts';
 import { whichReed, type ReedChoice } from '#core/reeds/which-reed.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
-import { duration, type Format } from '#core/explain/format.ts';
+import { roughly, type Format } from '#core/explain/format.ts';
 import type {
   PlayWithReeds,
   ReadinessView,
@@ -42,7 +50,7 @@ type OfKind = {
   readonly instruments: readonly Reading[];
   readonly boxes: readonly ReedBox[];
   readonly reeds: readonly ReedState[];
-  readonly lives: ReedLives;
+  readonly lives: LivesOf;
   readonly minutesOn: (day: number) => number;
 };
 
@@ -51,13 +59,21 @@ function forecastOf(instruments: readonly Reading[], today: LocalDate): (day: nu
   return (day) => all.reduce((sum, { minutesOn }) => sum + minutesOn(day), 0);
 }
 
-/** Everything of a player's reeds, kind by kind: those they have an instrument for or a box of. */
-function reedsOf(
+/** Everything of a player's reeds, kind by kind: worked out once for each state of the record. */
+function reedsOf(services: Services, playerId: PlayerId, today: LocalDate): OfKind[] {
+  const own = services.instruments.all().filter((one) => one.playerId === playerId);
+  const subjects = [ofPlayer(playerId), ...own.map(({ id }) => ofInstrument(id))];
+  return services.remembered.of(`reeds ${playerId}`, subjects, today, () => readReeds(services, playerId, today));
+}
+
+/** Those the player has an instrument for or a box of. */
+function readReeds(
   { book, reeds: told, readings, instruments }: Services,
   playerId: PlayerId,
   today: LocalDate,
 ): OfKind[] {
   const { boxes, uses, said } = told.record(playerId);
+  const names = boxNames(boxes);
   const own = instruments
     .all()
     .filter((one) => one.playerId === playerId)
@@ -71,9 +87,9 @@ function reedsOf(
     const reeds = kept.flatMap((box) => {
       const within = <One extends { readonly reedId: string }>(all: readonly One[]) =>
         all.filter(({ reedId }) => reedId.startsWith(`${box.key}/`));
-      return reedStates({ box, uses: within(uses), said: within(said) }, { today, family });
+      const boxName = names.get(box.key) ?? box.name;
+      return reedStates({ box, boxName, uses: within(uses), said: within(said) }, { today, family });
     });
-    const material = kept.at(-1)?.material ?? 'cane';
     return [
       {
         kind,
@@ -82,7 +98,7 @@ function reedsOf(
         instruments: mine,
         boxes: kept,
         reeds,
-        lives: reedLives(reeds, material),
+        lives: livesOf(reeds),
         minutesOn: forecastOf(mine, today),
       },
     ];
@@ -103,8 +119,8 @@ function choiceView({ reed, minutes, because }: ReedChoice, { nowWall, format }:
 
 function reedView(reed: ReedState, { lives }: OfKind, { nowWall, format }: Showing): ReedView {
   const { id, number, stage, playedMinutes, lastPlayedOn, grade, ungraded, breakIn } = reed;
-  const lives_ = stage !== 'new' && stage !== 'retired';
-  const left = lives_ ? remainingOf(reed, lives) : null;
+  const isAlive = stage !== 'new' && stage !== 'retired';
+  const left = isAlive ? remainingOf(reed, lives) : null;
   return {
     reedId: id,
     number,
@@ -112,7 +128,7 @@ function reedView(reed: ReedState, { lives }: OfKind, { nowWall, format }: Showi
     words: standingWords(reed, nowWall, format),
     playedMinutes: Math.round(playedMinutes),
     shareOfLife: stage === 'new' ? null : shareOfLife(reed, lives),
-    leftWords: left && `about ${duration(left.middle)} left (${duration(left.low)} to ${duration(left.high)})`,
+    leftWords: left && `about ${roughly(left.middle)} left (${roughly(left.low)} to ${roughly(left.high)})`,
     lastPlayedOn,
     goodFor: grade?.goodFor ?? null,
     ungraded,
@@ -126,8 +142,7 @@ function reedView(reed: ReedState, { lives }: OfKind, { nowWall, format }: Showi
 
 const boxView = (box: ReedBox, of: OfKind, showing: Showing): ReedBoxView => ({
   key: box.key,
-  name: box.name,
-  strength: box.strength,
+  name: boxNames(of.boxes).get(box.key) ?? box.name,
   cut: box.cut,
   material: box.material,
   breakIn: box.breakIn,
@@ -164,7 +179,9 @@ function playsOf({ reeds: told }: Services, { instruments, reeds }: OfKind, play
     });
 }
 
-function lifeView({ lives }: OfKind, format: Format): ReedsOfKindView['life'] {
+function lifeView({ reeds, lives: all }: OfKind, format: Format): ReedsOfKindView['life'] {
+  const isSynthetic = reeds.length > 0 && reeds.every(({ box }) => box.material === 'synthetic');
+  const lives = all[isSynthetic ? 'synthetic' : 'cane'];
   const furthest = lives.belief.ageAt(0.02);
   return {
     words: lifeWords(lives, format),

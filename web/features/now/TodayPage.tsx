@@ -16,6 +16,8 @@ import { TodayRow } from '#web/features/now/parts/TodayRow.tsx';
 import { todayQueries } from '#web/features/now/today.queries.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { EveningSheet } from '#web/features/plays/parts/EveningSheet.tsx';
+import { ReedsToday } from '#web/features/reeds/parts/ReedsToday.tsx';
+import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
@@ -125,6 +127,8 @@ function Loaded({ view: { lines, fine, unknown, evening }, playerId, others }: L
   const today = useToday();
   const [sheet, setSheet] = useState(false);
   const said = useEvening(playerId);
+  // Below everything else: it comes when it comes, and nothing moves for it.
+  const reeds = useQuery(reedQueries.of(playerId, wallNow()));
   const along = alongOf(lines);
   const due = lines.filter(({ what }) => what === 'due');
   const shown = [...lines.filter(({ what }) => what !== 'due'), ...due.slice(0, DUE_SHOWN)];
@@ -188,6 +192,11 @@ function Loaded({ view: { lines, fine, unknown, evening }, playerId, others }: L
         <QuietLine of={unknown}>Not known when some of their care was last done</QuietLine>
       </Compartment>
       <Others places={others} />
+      {reeds.data && reeds.data.kinds.some(({ boxes }) => boxes.length > 0) && (
+        <Compartment title="Reeds today">
+          <ReedsToday kinds={reeds.data.kinds} />
+        </Compartment>
+      )}
       {sheet && (
         <EveningSheet
           evening={evening}

@@ -2,8 +2,10 @@ import { Alert, Box, Button, DialogContent, DialogTitle, Stack, Typography } fro
 import { useState } from 'react';
 import { duration, listed } from '#core/explain/format.ts';
 import type { Play } from '#core/plays/play.ts';
+import type { HighShare, ReedId } from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
+import { ReedPlayed, UNSAID, type ReedOffered } from '#web/features/plays/parts/ReedPlayed.tsx';
 import { useWhenPlayed, WhenPlayed } from '#web/features/plays/parts/WhenPlayed.tsx';
 import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choice.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -12,6 +14,8 @@ import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 
 export type PlayedEntry = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius'>;
+/** On which reed it was, and how much of it lay high; null where nobody says. */
+export type ReedEntry = { readonly reedId: ReedId; readonly high: HighShare } | null;
 
 type PlayedSheetProps = {
   readonly instrumentName: string;
@@ -19,10 +23,16 @@ type PlayedSheetProps = {
   readonly now: { readonly on: LocalDate; readonly atMinute: number };
   /** Due work that is short enough to come along, by name. */
   readonly along: readonly string[];
+  /** The reed for now first, then the next ones; none where it is played without. */
+  readonly reeds: readonly ReedOffered[];
   readonly problem: string | null;
   readonly busy: boolean;
   /** `after` null: only logged, not packed up now. */
-  readonly onLog: (entry: PlayedEntry, after: { readonly minutesAtHand: number | null } | null) => void;
+  readonly onLog: (
+    entry: PlayedEntry,
+    after: { readonly minutesAtHand: number | null } | null,
+    reed: ReedEntry,
+  ) => void;
   readonly onClose: () => void;
 };
 
@@ -32,6 +42,7 @@ export function PlayedSheet({
   usualMinutes,
   now,
   along,
+  reeds,
   problem,
   busy,
   onLog,
@@ -41,6 +52,10 @@ export function PlayedSheet({
   const { endedOn, endedAtMinute, choice } = useWhenPlayed(now);
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const [room, setRoom] = useState<Room>('usual');
+  const [chosen, setChosen] = useState<ReedId | typeof UNSAID | null>(null);
+  const [high, setHigh] = useState<HighShare>('none');
+  const reedId = chosen ?? reeds[0]?.reedId ?? UNSAID;
+  const reed: ReedEntry = reedId === UNSAID ? null : { reedId, high };
   const entry: PlayedEntry = {
     minutes,
     endedOn: endedOn ?? now.on,
@@ -55,6 +70,7 @@ export function PlayedSheet({
       <DialogContent>
         <Stack spacing={2.5} sx={{ pt: 1 }}>
           <PlayMinutes minutes={minutes} setMinutes={setMinutes} />
+          <ReedPlayed reeds={reeds} reedId={reedId} onReed={setChosen} high={high} onHigh={setHigh} />
           <WhenPlayed choice={choice} />
           <ChooseOne label="How was the room, about?" options={ROOMS} value={room} onChange={setRoom} />
           {along.length > 0 && (
@@ -65,11 +81,20 @@ export function PlayedSheet({
           <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
           {problem && <Alert severity="error">{problem}</Alert>}
           <Stack spacing={1}>
-            <BrassButton autoFocus disabled={busy || endedOn === null} onClick={() => onLog(entry, { minutesAtHand })}>
+            <BrassButton
+              autoFocus
+              disabled={busy || endedOn === null}
+              onClick={() => onLog(entry, { minutesAtHand }, reed)}
+            >
               Log {duration(minutes)} and pack up
             </BrassButton>
             <Box sx={{ display: 'flex', gap: 1 }}>
-              <Button fullWidth color="inherit" disabled={busy || endedOn === null} onClick={() => onLog(entry, null)}>
+              <Button
+                fullWidth
+                color="inherit"
+                disabled={busy || endedOn === null}
+                onClick={() => onLog(entry, null, reed)}
+              >
                 Only log it
               </Button>
               <Button fullWidth color="inherit" onClick={onClose}>

@@ -1,0 +1,35 @@
+import { launch, startDemo } from '#e2e/harness.ts';
+import { mkdirSync } from 'node:fs';
+const out = '/tmp/look'; mkdirSync(out, { recursive: true });
+const demo = await startDemo();
+const { browser, close } = await launch();
+try {
+  const page = await browser.newPage();
+  page.on('console', (m) => { if (m.type() === 'error') console.log('console', m.text()); });
+  page.on('pageerror', (e) => console.log('pageerror', String(e)));
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.goto(demo.url + '/reeds', { waitUntil: 'networkidle0' });
+  await page.evaluate(() => localStorage.setItem('ulu.player', 'marit'));
+  await page.goto(demo.url + '/reeds', { waitUntil: 'networkidle0' });
+  await page.screenshot({ path: `${out}/reeds.png` });
+  await page.screenshot({ path: `${out}/reeds-full.png`, fullPage: true });
+  await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
+  await page.goto(demo.url + '/reeds/marit-clarinet', { waitUntil: 'networkidle0' });
+  await page.screenshot({ path: `${out}/reeds-phone.png` });
+  console.log(await page.evaluate(() => document.documentElement.scrollWidth));
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }]);
+  await page.goto(demo.url + '/reeds/marit-clarinet', { waitUntil: 'networkidle0' });
+  await page.locator('button[aria-label^="Reed 3: in"]').click(); await new Promise((r) => setTimeout(r, 600));
+  await page.locator('::-p-text(too hard)').click(); await new Promise((r) => setTimeout(r, 400));
+  await page.screenshot({ path: `${out}/reed-sheet.png` });
+  await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
+  await page.goto(demo.url + '/now/marit-alto', { waitUntil: 'networkidle0' });
+  await page.locator('::-p-text(I have played again)').click(); await new Promise((r) => setTimeout(r, 800));
+  await page.screenshot({ path: `${out}/played.png` });
+  await page.goto(demo.url + '/now', { waitUntil: 'networkidle0' });
+  await page.screenshot({ path: `${out}/today.png`, fullPage: true });
+  const t = performance.now(); for (let i = 0; i < 10; i++) await fetch(demo.url + '/api/reeds?playerId=marit&today=' + new Date().toLocaleDateString('sv') + '&atMinute=1100'); console.log('ms each', (performance.now() - t) / 10);
+  const j: any = await (await fetch(demo.url + '/api/reeds?playerId=marit&today=' + new Date().toLocaleDateString('sv') + '&atMinute=1100')).json();
+  for (const k of j.kinds) console.log(k.kind, k.boxes.length, k.first, k.choices.slice(0, 3), k.life.words, k.supply.words, k.favourite);
+} finally { await close(); await demo.stop(); }

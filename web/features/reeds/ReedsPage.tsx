@@ -1,0 +1,221 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { counted } from '#core/explain/format.ts';
+import type { ReedBoxView, ReedView, ReedsOfKindView } from '#contract/reeds.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import { useToday, wallNow } from '#web/clock/today.ts';
+import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
+import { playerQueries } from '#web/features/players/players.queries.ts';
+import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
+import { Readiness, type Asked } from '#web/features/reeds/parts/Readiness.tsx';
+import { ReedNow } from '#web/features/reeds/parts/ReedNow.tsx';
+import { ReedSlots } from '#web/features/reeds/parts/ReedSlots.tsx';
+import { useReedBox, useReedPlay, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
+import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
+import { useCurrentPlayer } from '#web/session/current-player.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { lazyPart } from '#web/ui/lazy-part.tsx';
+import { Problem } from '#web/ui/Problem.tsx';
+import { QueryView } from '#web/ui/QueryView.tsx';
+import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+const [LifeChart] = lazyPart(async () => (await import('#web/features/reeds/parts/LifeChart.tsx')).LifeChart);
+const [ReedSheet] = lazyPart(async () => (await import('#web/features/reeds/parts/ReedSheet.tsx')).ReedSheet);
+const [BoxSheet] = lazyPart(async () => (await import('#web/features/reeds/parts/BoxSheet.tsx')).BoxSheet);
+
+type OfKindProps = { readonly of: ReedsOfKindView; readonly playerId: PlayerId };
+type Opened = { readonly name: string; readonly reedId: string };
+
+type BoxRowProps = {
+  readonly box: ReedBoxView;
+  readonly proposed: string | null;
+  readonly onReed: (one: Opened) => void;
+};
+
+/** One box: its name, where it lies, and its reeds in their slots. */
+function BoxRow({ box: { name, place, material, cameOn, reeds }, proposed, onReed }: BoxRowProps) {
+  const aside = [`came ${FORMAT.shortDate(cameOn)}`, material === 'synthetic' ? 'synthetic' : null, place];
+  return (
+    <Box sx={{ mb: 1.5 }}>
+      <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>
+        {name}{' '}
+        <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+          {aside.filter((one) => one !== null).join(' · ')}
+        </Box>
+      </Typography>
+      <ReedSlots
+        reeds={reeds}
+        proposed={proposed}
+        onReed={({ reedId, number }: ReedView) => onReed({ name: `${name}, reed ${number}`, reedId })}
+      />
+    </Box>
+  );
+}
+
+/** The boxes with their reeds, the newest first; those of which no reed is left come when they are asked for. */
+function Boxes({
+  of,
+  onReed,
+  onAdd,
+}: {
+  readonly of: ReedsOfKindView;
+  readonly onReed: (one: Opened) => void;
+  readonly onAdd: () => void;
+}) {
+  const [all, setAll] = useState(false);
+  const proposed = of.choices[0]?.reedId ?? null;
+  const isFinished = ({ reeds }: ReedBoxView) => reeds.every(({ stage }) => stage === 'retired');
+  const finished = of.boxes.filter(isFinished);
+  const shown = all ? of.boxes : of.boxes.filter((box) => !isFinished(box));
+  return (
+    <Compartment
+      title="Boxes"
+      aside={
+        <Button color="inherit" onClick={onAdd}>
+          Add a box
+        </Button>
+      }
+    >
+      {shown.map((box) => (
+        <BoxRow key={box.key} box={box} proposed={proposed} onReed={onReed} />
+      ))}
+      {of.boxes.length === 0 && <Typography color="text.secondary">Boxes you add stand here.</Typography>}
+      {finished.length > 0 && (
+        <Button color="inherit" aria-expanded={all} onClick={() => setAll(!all)}>
+          {all ? 'Hide' : 'Show'} {counted(finished.length, 'finished box')}
+        </Button>
+      )}
+    </Compartment>
+  );
+}
+
+/** Ready for the concert: asked for a day, answered with a number and a table. */
+function Ready({ of, playerId }: OfKindProps) {
+  const today = useToday();
+  const [asked, setAsked] = useState<Asked>({ on: null, wanted: 2 });
+  const { on, wanted } = asked;
+  const query = useQuery({
+    ...reedQueries.readiness(playerId, of.kind, { on: on ?? today, wanted, today }),
+    enabled: on !== null && on >= today,
+  });
+  return (
+    <Compartment title="Ready for the concert">
+      <Readiness asked={asked} onAsk={setAsked} ready={on === null ? null : (query.data ?? null)} />
+    </Compartment>
+  );
+}
+
+/** The reeds of one kind of instrument: which one now, the boxes, the last plays, and what is to come. */
+function OfKind({ of, playerId }: OfKindProps) {
+  const today = useToday();
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [adding, setAdding] = useState(false);
+  const said = useReedSaid();
+  const playing = useReedPlay();
+  const box = useReedBox();
+  const reed = of.boxes.flatMap(({ reeds }) => reeds).find(({ reedId }) => reedId === opened?.reedId);
+  const add = () => {
+    box.open();
+    setAdding(true);
+  };
+  return (
+    <Box component="section" aria-label={of.kindName} sx={{ mb: 3 }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        {of.kindName}
+      </Typography>
+      <TwoColumns wide="left">
+        <Column>
+          <Compartment>
+            <ReedNow of={of} onAddBox={add} />
+          </Compartment>
+          {of.boxes.length > 0 && (
+            <>
+              <Compartment title="Last played">
+                <PlayReeds of={of} playing={playing} />
+              </Compartment>
+              <Compartment title="How long they live">
+                <Typography>{of.life.words}</Typography>
+                <LifeChart life={of.life} />
+              </Compartment>
+              <Compartment title="Supply">
+                <Typography>{of.supply.words}</Typography>
+                <WhyFold lines={of.supply.because} about="the supply of reeds" />
+              </Compartment>
+            </>
+          )}
+        </Column>
+        <Column>
+          <Boxes of={of} onReed={setOpened} onAdd={add} />
+          {of.boxes.length > 0 && <Ready of={of} playerId={playerId} />}
+        </Column>
+      </TwoColumns>
+      {opened && reed && <ReedSheet name={opened.name} reed={reed} said={said} onClose={() => setOpened(null)} />}
+      {adding && (
+        <BoxSheet
+          playerId={playerId}
+          kind={of.kind}
+          kindName={of.kindName}
+          today={today}
+          box={box}
+          onClose={() => setAdding(false)}
+        />
+      )}
+    </Box>
+  );
+}
+
+function ReedsOf({
+  playerId,
+  instrumentId,
+}: {
+  readonly playerId: PlayerId;
+  readonly instrumentId: InstrumentId | null;
+}) {
+  useToday();
+  const query = useQuery(reedQueries.of(playerId, wallNow()));
+  return (
+    <QueryView query={query} height={520}>
+      {({ kinds }) => {
+        const shown = kinds.filter(
+          ({ instruments }) => instrumentId === null || instruments.some((one) => one.instrumentId === instrumentId),
+        );
+        if (shown.length === 0)
+          return (
+            <Problem
+              title="No reeds here"
+              text="This page keeps the reeds of clarinets, saxophones, double reeds and pipes."
+              to="/now"
+              action="Go to Now"
+            />
+          );
+        return shown.map((of) => <OfKind key={of.kind} of={of} playerId={playerId} />);
+      }}
+    </QueryView>
+  );
+}
+
+/** The reeds of whoever holds the device, or of the instrument the address names and its player. */
+export function ReedsPage() {
+  const instrumentId = (useParams()['instrumentId'] ?? null) as InstrumentId | null;
+  const shelf = useQuery(instrumentQueries.shelf(useToday()));
+  const players = useQuery(playerQueries.list());
+  const current = useCurrentPlayer(players.data);
+  return (
+    <QueryView query={shelf} height={520}>
+      {(places) => {
+        const playerId = places.find(({ id }) => id === instrumentId)?.playerId ?? current?.id;
+        return playerId === undefined ? null : (
+          <ReedsOf
+            key={`${playerId} ${instrumentId ?? ''}`}
+            playerId={playerId as PlayerId}
+            instrumentId={instrumentId}
+          />
+        );
+      }}
+    </QueryView>
+  );
+}

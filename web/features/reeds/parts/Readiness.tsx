@@ -1,0 +1,75 @@
+import { Box, MenuItem, TextField, Typography } from '@mui/material';
+import type { LocalDate } from '#core/time/local-date.ts';
+import type { ReadinessView } from '#contract/reeds.ts';
+import { DateField } from '#web/ui/DateField.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+export type Asked = { readonly on: LocalDate | null; readonly wanted: number };
+type ReadinessProps = {
+  readonly asked: Asked;
+  readonly onAsk: (asked: Asked) => void;
+  /** Null while it is worked out, or nothing is asked. */
+  readonly ready: ReadinessView | null;
+};
+
+const MOST_WANTED = 9;
+/** Rows of the table that are shown. */
+const ROWS = 11;
+const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** A day and how many concert reeds → how many to open, with the table to check it by. */
+export function Readiness({ asked, onAsk, ready }: ReadinessProps) {
+  return (
+    <>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, mb: 1.5 }}>
+        <DateField label="Day of the concert" value={asked.on} onChange={(on) => onAsk({ ...asked, on })} />
+        <TextField
+          select
+          label="Concert reeds"
+          value={asked.wanted}
+          onChange={({ target }) => onAsk({ ...asked, wanted: Number(target.value) })}
+        >
+          {Array.from({ length: MOST_WANTED }, (_, index) => (
+            <MenuItem key={index} value={index + 1}>
+              {index + 1}
+            </MenuItem>
+          ))}
+        </TextField>
+      </Box>
+      {ready ? (
+        <>
+          <Typography sx={{ fontWeight: 650 }}>{ready.words}</Typography>
+          <WhyFold lines={ready.because} about="how many reeds to open" />
+          {ready.table.length > 1 && (
+            <Box
+              component="table"
+              aria-label="Chance by the number of reeds opened"
+              sx={{ mt: 1, borderCollapse: 'collapse', '& th, & td': { textAlign: 'right', px: 1.25, py: 0.25 } }}
+            >
+              <tbody>
+                <tr>
+                  <Box component="th" scope="row" sx={{ fontWeight: 500, color: 'text.secondary' }}>
+                    Open
+                  </Box>
+                  {ready.table.slice(0, ROWS).map(({ opened }) => (
+                    <td key={opened}>{opened}</td>
+                  ))}
+                </tr>
+                <tr>
+                  <Box component="th" scope="row" sx={{ fontWeight: 500, color: 'text.secondary' }}>
+                    Chance
+                  </Box>
+                  {ready.table.slice(0, ROWS).map(({ opened, chance }) => (
+                    <td key={opened}>{percent(chance)}</td>
+                  ))}
+                </tr>
+              </tbody>
+            </Box>
+          )}
+        </>
+      ) : (
+        <Typography color="text.secondary">Say the day, and Ulu says how many reeds to open and by when.</Typography>
+      )}
+    </>
+  );
+}

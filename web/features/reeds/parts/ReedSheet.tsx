@@ -1,0 +1,180 @@
+import { Box, Button, Chip, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { useState } from 'react';
+import { duration } from '#core/explain/format.ts';
+import { END_WORDS, FEEL_WORDS, SIGN_WORDS, USE_WORDS } from '#core/reeds/reed-words.ts';
+import { REED_ENDS, REED_FEELS, REED_SIGNS, REED_USES, type ReedFeel, type ReedSign } from '#core/reeds/reed.ts';
+import type { ReedView } from '#contract/reeds.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import type { useReedSaid } from '#web/features/reeds/reeds.actions.ts';
+import { Sheet } from '#web/ui/Sheet.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+type ReedSheetProps = {
+  readonly name: string;
+  readonly reed: ReedView;
+  readonly said: ReturnType<typeof useReedSaid>;
+  readonly onClose: () => void;
+};
+
+const Chips = ({ children }: { readonly children: React.ReactNode }) => (
+  <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>{children}</Box>
+);
+const tall = { minHeight: 44 } as const;
+
+/** How it felt first, then what it is good for: two taps. "Too hard" asks for a flat back before it is a grade. */
+function Grading({ reed, said, onClose }: Omit<ReedSheetProps, 'name'>) {
+  const [feel, setFeel] = useState<ReedFeel | null>(null);
+  const [signs, setSigns] = useState<readonly ReedSign[]>([]);
+  const grade = (goodFor: (typeof REED_USES)[number] | null) => {
+    if (feel === null) return;
+    said.graded(reed.reedId, { feel, goodFor, signs: [...signs] });
+    onClose();
+  };
+  if (feel === null)
+    return (
+      <Box>
+        <Typography variant="h2" sx={{ mb: 1 }}>
+          How did it feel?
+        </Typography>
+        <Chips>
+          {REED_FEELS.map((one) => (
+            <Button key={one} variant="outlined" color="inherit" onClick={() => setFeel(one)}>
+              {FEEL_WORDS[one]}
+            </Button>
+          ))}
+        </Chips>
+      </Box>
+    );
+  return (
+    <Stack spacing={1.5}>
+      {feel === 'too-hard' && (
+        <Box>
+          <Typography>
+            Has its back been rubbed flat? A reed that feels too hard may only be bulged. Rub it flat, try it again, and
+            grade it then.
+          </Typography>
+          <Chips>
+            <Button
+              variant="outlined"
+              color="inherit"
+              disabled={said.busy}
+              onClick={() => {
+                said.flattened(reed.reedId);
+                setFeel(null);
+              }}
+            >
+              I have just rubbed it flat
+            </Button>
+            <Button variant="outlined" color="inherit" disabled={said.busy} onClick={() => grade(null)}>
+              Still too hard
+            </Button>
+          </Chips>
+        </Box>
+      )}
+      <Chips>
+        {REED_SIGNS.map((one) => (
+          <Chip
+            key={one}
+            label={SIGN_WORDS[one]}
+            variant={signs.includes(one) ? 'filled' : 'outlined'}
+            aria-pressed={signs.includes(one)}
+            onClick={() => setSigns(signs.includes(one) ? signs.filter((other) => other !== one) : [...signs, one])}
+            sx={tall}
+          />
+        ))}
+      </Chips>
+      {feel !== 'too-hard' && (
+        <Box>
+          <Typography sx={{ mb: 0.5 }}>It felt {FEEL_WORDS[feel]}. What is it good for?</Typography>
+          <Chips>
+            {REED_USES.map((one) => (
+              <Button key={one} variant="outlined" color="inherit" disabled={said.busy} onClick={() => grade(one)}>
+                {USE_WORDS[one]}
+              </Button>
+            ))}
+          </Chips>
+        </Box>
+      )}
+    </Stack>
+  );
+}
+
+/** Why it is played no more: one tap, and it can be taken back. */
+function Retiring({ reed, said, onClose }: Omit<ReedSheetProps, 'name'>) {
+  const [open, setOpen] = useState(false);
+  if (!open)
+    return (
+      <Button color="inherit" onClick={() => setOpen(true)}>
+        Retire this reed…
+      </Button>
+    );
+  return (
+    <Box>
+      <Typography sx={{ mb: 0.5 }}>Why is it no longer played?</Typography>
+      <Chips>
+        {REED_ENDS.map((cause) => (
+          <Button
+            key={cause}
+            variant="outlined"
+            color="inherit"
+            disabled={said.busy}
+            onClick={() => {
+              said.ended(reed.reedId, cause);
+              onClose();
+            }}
+          >
+            {END_WORDS[cause]}
+          </Button>
+        ))}
+      </Chips>
+    </Box>
+  );
+}
+
+/** What is known of one reed, and what can be said of it after playing. */
+export function ReedSheet({ name, reed, said, onClose }: ReedSheetProps) {
+  const { words, playedMinutes, leftWords, lastPlayedOn, because, stage } = reed;
+  return (
+    <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="reed-title">
+      <DialogTitle id="reed-title" variant="h1">
+        {name}
+      </DialogTitle>
+      <DialogContent>
+        <Stack spacing={2}>
+          <Box>
+            <Typography sx={{ fontWeight: 650 }}>{words}</Typography>
+            <Typography color="text.secondary">
+              {playedMinutes === 0 ? 'Not played in this record.' : `Played ${duration(playedMinutes)}`}
+              {leftWords && `, ${leftWords}`}
+              {lastPlayedOn && `. Last on ${FORMAT.weekdayDate(lastPlayedOn)}.`}
+            </Typography>
+            {because.length > 0 && <WhyFold lines={because} about={`the breaking in of ${name}`} />}
+          </Box>
+          {stage !== 'retired' && (
+            <>
+              {stage !== 'new' && <Grading reed={reed} said={said} onClose={onClose} />}
+              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+                {stage !== 'new' && (
+                  <Button
+                    color="inherit"
+                    disabled={said.busy}
+                    onClick={() => {
+                      said.flattened(reed.reedId);
+                      onClose();
+                    }}
+                  >
+                    Its back is rubbed flat
+                  </Button>
+                )}
+                <Retiring reed={reed} said={said} onClose={onClose} />
+              </Box>
+            </>
+          )}
+          <Button color="inherit" onClick={onClose}>
+            Close
+          </Button>
+        </Stack>
+      </DialogContent>
+    </Sheet>
+  );
+}

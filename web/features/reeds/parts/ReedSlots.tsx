@@ -1,0 +1,76 @@
+import { Box, ButtonBase, Typography } from '@mui/material';
+import type { ReedView } from '#contract/reeds.ts';
+
+type ReedSlotsProps = {
+  readonly reeds: readonly ReedView[];
+  readonly proposed: string | null;
+  readonly onReed: (reed: ReedView) => void;
+};
+
+const WIDTH = 44;
+const HEIGHT = 92;
+/** Where the vamp begins to thin towards the tip, and where the bark of the stock begins. */
+const TIP_ARC = 10;
+const STOCK = 60;
+
+/** A reed from the front: its tip on top, cane as far as its life goes, the stock at the heel. */
+function Blade({ reed: { stage, shareOfLife } }: { readonly reed: ReedView }) {
+  const outline = `M8 ${TIP_ARC + 2}Q22 -4 36 ${TIP_ARC + 2}L34 ${HEIGHT - 4}H10z`;
+  const gone = stage === 'retired' ? 1 : (shareOfLife ?? 0);
+  const top = 2 + (HEIGHT - 6) * gone;
+  const ink = 'var(--ulu-palette-text-primary)';
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} width={WIDTH} height={HEIGHT} aria-hidden>
+      <clipPath id={`left-${stage}-${Math.round(top * 10)}`}>
+        <rect x={0} y={top} width={WIDTH} height={HEIGHT - top} />
+      </clipPath>
+      <path d={outline} style={{ fill: 'var(--ulu-palette-well-deep)' }} />
+      <path
+        d={outline}
+        clipPath={`url(#left-${stage}-${Math.round(top * 10)})`}
+        style={{ fill: 'var(--ulu-palette-cane-main)' }}
+      />
+      <path
+        d={outline}
+        fill="none"
+        strokeWidth={2}
+        strokeDasharray={stage === 'new' ? '4 3' : undefined}
+        style={{ stroke: ink }}
+      />
+      {stage !== 'retired' && <path d={`M10 ${STOCK}h24`} strokeWidth={1.5} style={{ stroke: ink }} />}
+      {stage === 'retired' && <path d={`M8 ${HEIGHT - 6}L36 8`} strokeWidth={2.5} style={{ stroke: ink }} />}
+      {stage === 'breaking-in' && (
+        <path d="M14 68v14M22 68v14M30 68v14" strokeWidth={2} style={{ stroke: 'var(--ulu-palette-cane-ink)' }} />
+      )}
+    </svg>
+  );
+}
+
+/** The reeds of a box in their slots, each with its number; a tap opens what is known of it. */
+export const ReedSlots = ({ reeds, proposed, onReed }: ReedSlotsProps) => (
+  <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
+    {reeds.map((reed) => (
+      <li key={reed.reedId}>
+        <ButtonBase
+          onClick={() => onReed(reed)}
+          aria-label={`Reed ${reed.number}: ${reed.words}`}
+          sx={{
+            flexDirection: 'column',
+            width: 60,
+            py: 0.75,
+            borderRadius: 2,
+            border: '2px solid',
+            borderColor: reed.reedId === proposed ? 'cane.ink' : 'transparent',
+            opacity: reed.stage === 'retired' ? 0.6 : 1,
+            '&:hover': { bgcolor: 'well.deep' },
+          }}
+        >
+          <Blade reed={reed} />
+          <Typography component="span" sx={{ fontWeight: 650 }}>
+            {reed.number}
+          </Typography>
+        </ButtonBase>
+      </li>
+    ))}
+  </Box>
+);

@@ -1,0 +1,51 @@
+import type { ReedId } from '#core/reeds/reed.ts';
+import { END_WORDS, FEEL_WORDS, USE_WORDS } from '#core/reeds/reed-words.ts';
+import { reedPaths, type ReedBoxRequest, type ReedPlayRequest, type ReedSaidRequest } from '#contract/reeds.ts';
+import { useLog } from '#web/features/record/log.actions.ts';
+
+type Content<Request> = Omit<Request, 'key' | 'now'>;
+
+/** A box has come, or one is put right. */
+export const useReedBox = () =>
+  useLog({
+    path: reedPaths.boxes,
+    about: (_box: Content<ReedBoxRequest>) => 'everything',
+    form: true,
+  });
+
+/** Says which reeds a play was on, or puts it right. */
+export function useReedPlay() {
+  const { log, busy } = useLog({
+    path: reedPaths.plays,
+    about: (_play: Content<ReedPlayRequest>) => 'everything',
+  });
+  return {
+    busy,
+    say: (play: Content<ReedPlayRequest>) => log(play, { said: 'Noted on which reed it was.' }),
+    /** With a play that says itself that it was logged, and is taken back with it. */
+    alsoSay: (play: Content<ReedPlayRequest>) => log(play),
+  };
+}
+
+const NOTHING = { feel: null, goodFor: null, signs: [], cause: null } as const;
+
+/** What is said of one reed by a tap. */
+export function useReedSaid() {
+  const { log, busy } = useLog({
+    path: reedPaths.said,
+    about: (_said: Content<ReedSaidRequest>) => 'everything',
+  });
+  type Grade = Pick<ReedSaidRequest, 'goodFor' | 'signs'> & { readonly feel: NonNullable<ReedSaidRequest['feel']> };
+  return {
+    busy,
+    flattened: (reedId: ReedId) =>
+      log({ ...NOTHING, signs: [], reedId, what: 'flattened' }, { said: 'Its back is flat.' }),
+    graded: (reedId: ReedId, { feel, goodFor, signs }: Grade) =>
+      log(
+        { ...NOTHING, reedId, what: 'graded', feel, goodFor: goodFor ?? null, signs },
+        { said: `Graded ${FEEL_WORDS[feel]}${goodFor ? `, for ${USE_WORDS[goodFor]}` : ''}.` },
+      ),
+    ended: (reedId: ReedId, cause: NonNullable<ReedSaidRequest['cause']>) =>
+      log({ ...NOTHING, signs: [], reedId, what: 'ended', cause }, { said: `No longer played: ${END_WORDS[cause]}.` }),
+  };
+}

@@ -1,0 +1,38 @@
+import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import type { KindId } from '#core/instruments/kind.ts';
+import type { WallClock } from '#core/plays/play.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { readinessView, reedPaths, reedsPage } from '#contract/reeds.ts';
+import { ABOUT_THE_RECORD } from '#web/api/about.ts';
+import { request } from '#web/api/http.ts';
+
+/** A reed's rest is told to the quarter of an hour, so that the page need not ask each minute. */
+const QUARTER_HOUR = 15;
+
+export const reedQueries = {
+  of: (playerId: string, { on, atMinute }: WallClock) => {
+    const asked = { on, atMinute: Math.floor(atMinute / QUARTER_HOUR) * QUARTER_HOUR };
+    return queryOptions({
+      meta: ABOUT_THE_RECORD,
+      queryKey: ['reeds', playerId, asked.on, asked.atMinute],
+      queryFn: ({ signal }) => request(reedsPage, reedPaths.of(playerId, asked), { signal }),
+      placeholderData: keepPreviousData,
+    });
+  },
+  readiness: (playerId: string, kind: KindId, asked: { on: LocalDate; wanted: number; today: LocalDate }) =>
+    queryOptions({
+      meta: ABOUT_THE_RECORD,
+      queryKey: ['reeds', playerId, 'ready', kind, asked],
+      queryFn: ({ signal }) => {
+        const query = new URLSearchParams({
+          playerId,
+          kind,
+          on: asked.on,
+          wanted: String(asked.wanted),
+          today: asked.today,
+        });
+        return request(readinessView, `${reedPaths.readiness}?${query.toString()}`, { signal });
+      },
+      placeholderData: keepPreviousData,
+    }),
+};
