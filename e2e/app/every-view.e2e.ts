@@ -62,6 +62,16 @@ const VIEWS: readonly View[] = [
     path: '/care/asha-horn/methods',
     then: (page) => tap(page, 'Import methods'),
   },
+  { name: 'reeds', path: '/reeds/marit-clarinet', then: (page) => press(page, 'Why') },
+  {
+    name: 'a reed',
+    path: '/reeds/marit-alto',
+    then: async (page) => {
+      await page.locator('button[aria-label*="in rotation"]').click();
+      await press(page, 'too hard');
+    },
+  },
+  { name: 'a new box of reeds', path: '/reeds/petra-bassoon', then: (page) => tap(page, 'Add a box') },
   { name: 'what was last done', path: '/add/lucan-tuba/history' },
   { name: 'somebody new', path: '/players' },
   { name: 'the keys', path: '/now', then: (page) => page.keyboard.press('?') },
@@ -146,7 +156,7 @@ test('a phone: nothing sticks out sideways, whatever the name, and targets are a
   expect([added.status, named.name.length]).toEqual([201, 60]);
   const views = ['/now/', '/care/', '/pack-up/'];
   const pages = views.flatMap((view) => [`${view}marit-clarinet`, `${view}one-long-word`]);
-  for (const path of [...pages, '/add', '/care', '/now']) {
+  for (const path of [...pages, '/add', '/care', '/now', '/reeds/marit-clarinet']) {
     await page.goto(url(path), { waitUntil: 'networkidle0' });
     expect({ path, wide: await page.evaluate(() => document.documentElement.scrollWidth) }).toEqual({
       path,
