@@ -1,0 +1,152 @@
+import type { SolveMilp, Stop } from '#core/solve/answer.ts';
+import { draftProgram, type Program, type Term } from '#core/solve/program.ts';
+import { bestSchedule, type Gain } from '#core/reeds/reed-schedule.ts';
+import {
+  after,
+  isReady,
+  ownCost,
+  ROTATION_PENALTY,
+  type Reached,
+  type ReedSchedule,
+  type Rotation,
+  type RotationReed,
+} from '#core/reeds/rotation.ts';
+
+/** A whole schedule of one reed, as a column of the master program. */
+type Column = {
+  readonly of: number;
+  readonly schedule: ReedSchedule;
+  readonly cost: number;
+  /** Minutes of each day on which it was ready for a concert. */
+  readonly ready: ReedSchedule;
+};
+
+function columnOf({ days }: Rotation, reed: RotationReed, of: number, schedule: ReedSchedule): Column {
+  let cost = 0;
+  let reached: Reached = { steps: 0, minutes: 0 };
+  const ready = days.map((day, index) => {
+    const minutes = schedule[index] ?? 0;
+    const before = reached;
+    cost += Object.values(ownCost(reed, day, before, minutes)).reduce((sum, one) => sum + one, 0);
+    reached = after(reed, before, minutes);
+    return isReady(reed, before) ? minutes : 0;
+  });
+  return { of, schedule, cost, ready };
+}
+
+type Master = { readonly program: Program; readonly columns: readonly number[]; readonly rows: Rows };
+type Rows = { readonly cover: number[]; readonly concert: number[]; readonly change: number[]; readonly one: number[] };
+
+/** One schedule for each reed, so that the days are covered: the columns are whole schedules. */
+function masterOf({ days, reeds }: Rotation, all: readonly Column[], whole: boolean): Master {
+  const { column, row, program } = draftProgram();
+  const columns = all.map(({ of, cost }, at) => column({ name: `schedule ${at} of reed ${of}`, cost, most: 1, whole }));
+  const place = (at: number): number => columns[at] ?? 0;
+  const terms = (times: (one: Column) => number): Term[] =>
+    all.flatMap((one, at): Term[] => (times(one) === 0 ? [] : [[place(at), times(one)]]));
+  const rows: Rows = { cover: [], concert: [], change: [], one: [] };
+  days.forEach(({ minutes, concertMinutes }, day) => {
+    const short = column({ name: `short on day ${day}`, cost: ROTATION_PENALTY.short });
+    rows.cover.push(
+      row({ name: `day ${day}`, terms: [...terms(({ schedule }) => schedule[day] ?? 0), [short, 1]], least: minutes }),
+    );
+    const unready = column({ name: `unready on day ${day}`, cost: ROTATION_PENALTY.unready });
+    rows.concert.push(
+      row({
+        name: `concert ${day}`,
+        terms: [...terms(({ ready }) => ready[day] ?? 0), [unready, 1]],
+        least: concertMinutes,
+      }),
+    );
+    const extra = column({ name: `changes on day ${day}`, cost: ROTATION_PENALTY.change });
+    const uses = terms(({ schedule }) => ((schedule[day] ?? 0) > 0 ? 1 : 0));
+    rows.change.push(row({ name: `changes ${day}`, terms: [...uses, [extra, -1]], most: 1 }));
+  });
+  reeds.forEach((_, of) =>
+    rows.one.push(row({ name: `reed ${of}`, terms: terms((one) => (one.of === of ? 1 : 0)), least: 1, most: 1 })),
+  );
+  return { program: program(), columns, rows };
+}
+
+/** What the prices of the rows make a session worth. */
+const gainAt =
+  (prices: readonly number[], { cover, concert, change }: Rows): Gain =>
+  (day, minutes, ready) =>
+    minutes * (prices[cover[day] ?? -1] ?? 0) +
+    (ready ? minutes * (prices[concert[day] ?? -1] ?? 0) : 0) +
+    (prices[change[day] ?? -1] ?? 0);
+
+export type Bounding = {
+  readonly solve: SolveMilp;
+  readonly stop: Stop;
+  /** Schedules to begin with, by reed; the ones of a good plan are the best beginning. */
+  readonly start: readonly (readonly ReedSchedule[])[];
+  /** Times the master is solved at most. */
+  readonly rounds: number;
+  readonly onBound?: (bound: number) => void;
+};
+
+/** What was found: no plan costs less than `bound`; and the plan the columns make, where one was asked for. */
+export type Bounded = { readonly bound: number; readonly schedules: readonly ReedSchedule[] | null };
+
+/** Reduced costs above this are none. */
+const NEARLY = 1e-6;
+/** Close enough to the bound to stop: a share of it. */
+const CLOSE = 1e-3;
+const ENOUGH = { seconds: 10, gap: 0 } as const;
+const TO_WHOLE = { seconds: 1.5, gap: 0 } as const;
+
+/**
+ * A lower bound of every plan, by columns that are whole schedules: a linear master shares out days and concerts, its
+ * prices say what a session is worth, and dynamic programming finds for each reed the schedule that would pay best. At
+ * every round the master's cost less what the reeds would still save is a bound (Lagrange); at the end it is the
+ * master's own. Dantzig and Wolfe 1960; the bound as in Lübbecke and Desrosiers 2005, Oper. Res. 53:1007–1023.
+ */
+export async function boundRotation(rotation: Rotation, bounding: Bounding): Promise<Bounded> {
+  const { reeds } = rotation;
+  const { solve, stop, rounds, onBound } = bounding;
+  const columns: Column[] = [];
+  const known = new Set<string>();
+  const add = (of: number, schedule: ReedSchedule): void => {
+    const reed = reeds[of];
+    const key = `${of} ${schedule.join()}`;
+    if (reed === undefined || known.has(key)) return;
+    known.add(key);
+    columns.push(columnOf(rotation, reed, of, schedule));
+  };
+  bounding.start.forEach((some, of) => some.forEach((schedule) => add(of, schedule)));
+  let bound = 0;
+  for (let round = 0; round < rounds && !stop.aborted; round++) {
+    const master = masterOf(rotation, columns, false);
+    const answer = await solve(master.program, ENOUGH, stop);
+    if (answer.kind === 'none' || answer.prices === null) break;
+    const { prices, cost } = answer;
+    const gain = gainAt(prices, master.rows);
+    let saved = 0;
+    reeds.forEach((reed, of) => {
+      const { schedule, value } = bestSchedule(rotation, reed, gain);
+      const reduced = value - (prices[master.rows.one[of] ?? -1] ?? 0);
+      if (reduced < -NEARLY) {
+        saved -= reduced;
+        add(of, schedule);
+      }
+    });
+    if (cost - saved > bound) {
+      bound = cost - saved;
+      onBound?.(bound);
+    }
+    if (saved < Math.max(NEARLY, cost * CLOSE)) break;
+  }
+  return { bound, schedules: stop.aborted ? null : await wholePlan(rotation, columns, bounding) };
+}
+
+/** The best plan that can be put together from these columns. */
+async function wholePlan(rotation: Rotation, columns: readonly Column[], { solve, stop }: Bounding) {
+  const master = masterOf(rotation, columns, true);
+  const answer = await solve(master.program, TO_WHOLE, stop);
+  if (answer.kind === 'none') return null;
+  return rotation.reeds.map((_, of) => {
+    const chosen = columns.find((one, at) => one.of === of && (answer.values[master.columns[at] ?? -1] ?? 0) > 0.5);
+    return chosen?.schedule ?? rotation.days.map(() => 0);
+  });
+}

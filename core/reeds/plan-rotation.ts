@@ -1,0 +1,68 @@
+import type { SolveMilp, Stop } from '#core/solve/answer.ts';
+import { boundRotation } from '#core/reeds/bound-rotation.ts';
+import { improveRotation, type Schedules } from '#core/reeds/improve-rotation.ts';
+import {
+  costOfPlan,
+  planFaults,
+  totalOf,
+  type ReedSchedule,
+  type Rotation,
+  type RotationCost,
+} from '#core/reeds/rotation.ts';
+
+/** A plan of all reeds, checked, with how far it may be from the best. */
+export type RotationPlan = {
+  readonly schedules: Schedules;
+  readonly cost: RotationCost;
+  /** No plan costs less, penalty minutes; null before a bound is known. */
+  readonly bound: number | null;
+  /** (cost − bound) ÷ planned minutes: 0 is proved, null before a bound is known. */
+  readonly gap: number | null;
+};
+
+export type Planning = {
+  readonly solve: SolveMilp;
+  readonly stop: Stop;
+  /** The first plan, and each better one or better bound. */
+  readonly onPlan?: (plan: RotationPlan) => void;
+};
+
+const FIRST_ROUNDS = 0;
+const ROUNDS = 60;
+const MASTERS = 60;
+const LAST_ROUNDS = 120;
+
+/** @throws Error where a plan breaks a rule: it is never shown */
+function checked(rotation: Rotation, schedules: Schedules, bound: number | null): RotationPlan {
+  const [fault] = planFaults(rotation, schedules);
+  if (fault !== undefined) throw new Error(`a plan of reeds breaks its rules: ${fault}`);
+  const cost = costOfPlan(rotation, schedules);
+  const planned = schedules.reduce((sum, one) => sum + one.reduce((all, minutes) => all + minutes, 0), 0);
+  const gap = bound === null ? null : Math.max(0, totalOf(cost) - bound) / Math.max(1, planned);
+  return { schedules, cost, bound, gap: gap !== null && gap < NOTHING ? 0 : gap };
+}
+/** A gap that arithmetic in doubles may leave. */
+const NOTHING = 1e-6;
+
+/**
+ * Which reed plays when and for how long: a first plan at once, then better ones by local search, then a bound by whole
+ * schedules as columns and the best plan of those. Every plan is checked before it is told.
+ */
+export async function planRotation(rotation: Rotation, { solve, stop, onPlan }: Planning): Promise<RotationPlan> {
+  const seen: ReedSchedule[][] = rotation.reeds.map(() => []);
+  const note = (of: number, schedule: ReedSchedule): void => void seen[of]?.push(schedule);
+  let plan = checked(rotation, improveRotation(rotation, { rounds: FIRST_ROUNDS, stop, seen: note }), null);
+  const take = (schedules: Schedules, bound: number | null): void => {
+    const other = checked(rotation, schedules, bound);
+    plan = totalOf(other.cost) < totalOf(plan.cost) ? other : checked(rotation, plan.schedules, bound);
+    onPlan?.(plan);
+  };
+  onPlan?.(plan);
+  if (rotation.reeds.length === 0 || stop.aborted) return { ...plan, bound: totalOf(plan.cost), gap: 0 };
+  take(improveRotation(rotation, { rounds: ROUNDS, stop, seen: note, start: plan.schedules }), null);
+  const { bound, schedules } = await boundRotation(rotation, { solve, stop, start: seen, rounds: MASTERS });
+  take(schedules ?? plan.schedules, bound);
+  if (plan.gap !== 0 && !stop.aborted)
+    take(improveRotation(rotation, { rounds: LAST_ROUNDS, stop, seed: 1, start: plan.schedules }), bound);
+  return plan;
+}

@@ -1,0 +1,173 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import highs, { type Highs } from 'highs';
+import { checkedSolver, type SolveMilp } from '#core/solve/answer.ts';
+import { solveWithHighs } from '#core/solve/with-highs.ts';
+import { planRotation, type RotationPlan } from '#core/reeds/plan-rotation.ts';
+import { bestSchedule } from '#core/reeds/reed-schedule.ts';
+import { costOfPlan, planFaults, totalOf, type Rotation, type RotationReed } from '#core/reeds/rotation.ts';
+
+let runtime: Highs;
+beforeAll(async () => {
+  runtime = await highs();
+});
+const solve: SolveMilp = checkedSolver((program, limits, stop) =>
+  Promise.resolve(solveWithHighs(runtime, program, limits, () => stop?.aborted ?? false)),
+);
+const ON = { aborted: false };
+const plan = (rotation: Rotation): Promise<RotationPlan> => planRotation(rotation, { solve, stop: ON });
+
+const aReed = (over: Partial<RotationReed> = {}): RotationReed => ({
+  id: 'one',
+  ramp: [],
+  cap: 90,
+  rests: true,
+  from: 0,
+  share: 0,
+  life: 1200,
+  isConcert: false,
+  isPracticeOnly: false,
+  pinned: {},
+  ...over,
+});
+const days = (...minutes: number[]) => minutes.map((one) => ({ minutes: one, concertMinutes: 0 }));
+
+/** Small rotations: few enough days and sizes to try every plan. */
+const small = fc
+  .record({
+    minutes: fc.array(fc.constantFrom(0, 10, 20), { minLength: 2, maxLength: 4 }),
+    concert: fc.integer({ min: -1, max: 3 }),
+    reeds: fc.array(
+      fc.record({
+        ramp: fc.constantFrom<readonly number[]>([], [10], [5, 10]),
+        share: fc.constantFrom(0, 0.3, 0.6),
+        from: fc.constantFrom(0, 1),
+        isConcert: fc.boolean(),
+        isPracticeOnly: fc.boolean(),
+        rests: fc.boolean(),
+      }),
+      { minLength: 1, maxLength: 2 },
+    ),
+  })
+  .map(({ minutes, concert, reeds }): Rotation => ({
+    days: minutes.map((one, day) => ({ minutes: one, concertMinutes: day === concert ? one : 0 })),
+    reeds: reeds.map((reed, at) => aReed({ ...reed, id: `r${at}`, cap: 20, life: 100 })),
+  }));
+
+/** The oracle: every plan of sessions in fives that breaks no rule, and its cost. */
+function byTrying(rotation: Rotation): number {
+  const all = rotation.reeds.map((reed) => {
+    const found: number[][] = [];
+    const go = (schedule: number[]): void => {
+      if (schedule.length === rotation.days.length) {
+        if (planFaults({ days: rotation.days, reeds: [reed] }, [schedule]).length === 0) found.push(schedule);
+        return;
+      }
+      const most = rotation.days[schedule.length]?.minutes ?? 0;
+      for (let minutes = 0; minutes <= most; minutes += 5) go([...schedule, minutes]);
+    };
+    go([]);
+    return found;
+  });
+  const [first = [], second = [[]]] = all;
+  let best = Infinity;
+  for (const one of first)
+    for (const other of second)
+      best = Math.min(best, totalOf(costOfPlan(rotation, all.length === 1 ? [one] : [one, other])));
+  return best;
+}
+
+describe('a plan of reeds', () => {
+  test('is never better than its bound nor than trying every plan, and as good where it says so', async () => {
+    await fc.assert(
+      fc.asyncProperty(small, async (rotation) => {
+        const { schedules, cost, bound, gap } = await plan(rotation);
+        const best = byTrying(rotation);
+        expect(planFaults(rotation, schedules)).toEqual([]);
+        expect(totalOf(cost)).toBeGreaterThanOrEqual(best - 1e-6);
+        expect(bound ?? 0).toBeLessThanOrEqual(totalOf(cost) + 1e-6);
+        // What is left between it and the best is what its gap says, in minutes of the plan.
+        const planned = schedules.flat().reduce((sum, one) => sum + one, 0);
+        expect(totalOf(cost) - best).toBeLessThanOrEqual((gap ?? 0) * Math.max(1, planned) + 1e-6);
+        expect(bound ?? 0).toBeLessThanOrEqual(best + 1e-6);
+      }),
+      { numRuns: 40 },
+    );
+  }, 60_000);
+
+  test('of one reed is best by dynamic programming: it rests, and plays the longer days', () => {
+    const reed = aReed();
+    const rotation = { days: days(35, 60, 35), reeds: [reed] };
+    expect(bestSchedule(rotation, reed, (_day, minutes) => minutes).schedule).toEqual([35, 0, 35]);
+    const longer = { days: days(30, 90, 30), reeds: [reed] };
+    expect(bestSchedule(longer, reed, (_day, minutes) => minutes).schedule).toEqual([0, 90, 0]);
+  });
+
+  test('brings a new reed on, a day at a time and no faster', async () => {
+    const reed = aReed({ id: 'new', ramp: [5, 10, 15] });
+    const { schedules } = await plan({ days: days(40, 40, 0, 40, 40), reeds: [reed, aReed({ id: 'old' })] });
+    expect(schedules[0]).toEqual([5, 10, 0, 15, expect.any(Number)]);
+  });
+
+  test('keeps the concert reed for the concert', async () => {
+    const rotation: Rotation = {
+      days: [...days(60, 60, 60), { minutes: 80, concertMinutes: 80 }],
+      reeds: [aReed({ id: 'concert', isConcert: true }), aReed({ id: 'a' }), aReed({ id: 'b' })],
+    };
+    const { schedules, cost } = await plan(rotation);
+    expect(schedules[0]).toEqual([0, 0, 0, 80]);
+    expect(cost.unready).toBe(0);
+  });
+
+  test('leaves what is pinned where it is, whatever it costs', async () => {
+    const rotation = { days: days(60, 60, 60), reeds: [aReed({ pinned: { 0: 60, 1: 60 } }), aReed({ id: 'b' })] };
+    const { schedules } = await plan(rotation);
+    expect(schedules[0]?.slice(0, 2)).toEqual([60, 60]);
+  });
+
+  test('of no reeds or no days is empty and proved', async () => {
+    expect(await plan({ days: days(60), reeds: [] })).toMatchObject({ schedules: [], gap: 0 });
+    expect((await plan({ days: [], reeds: [aReed()] })).schedules).toEqual([[]]);
+  });
+
+  test('that is stopped is the best so far, and breaks no rule', async () => {
+    const rotation = {
+      days: days(...Array.from({ length: 28 }, (_, at) => (at % 3) * 40)),
+      reeds: [aReed(), aReed({ id: 'b' })],
+    };
+    const { schedules } = await planRotation(rotation, { solve, stop: { aborted: true } });
+    expect(planFaults(rotation, schedules)).toEqual([]);
+  });
+
+  test.each([
+    ['plays over its cap', [[95, 0, 0]]],
+    ['plays longer than the day', [[0, 35, 0]]],
+    ['has not rested', [[30, 30, 0]]],
+    ['misses a day', [[30, 0]]],
+    ['is missing', []],
+  ])('that %s is found out', (_, schedules) => {
+    expect(planFaults({ days: days(100, 30, 30), reeds: [aReed()] }, schedules)).not.toEqual([]);
+  });
+
+  test('ten reeds over four weeks: a gap of at most 5 % of the planned minutes', async () => {
+    const reeds = Array.from({ length: 10 }, (_, at) =>
+      aReed({
+        id: `r${at}`,
+        ramp: at < 3 ? [5, 10, 15, 20, 30, 40, 50].slice(at * 2) : [],
+        share: (at * 7) / 100,
+        isConcert: at > 2 && at < 7,
+        isPracticeOnly: at === 9,
+      }),
+    );
+    const rotation: Rotation = {
+      days: Array.from({ length: 28 }, (_, day) => ({
+        minutes: [0, 45, 90, 150, 60, 120, 0][day % 7] ?? 0,
+        concertMinutes: day % 14 === 5 ? 90 : 0,
+      })),
+      reeds,
+    };
+    const { gap, schedules } = await plan(rotation);
+    expect(planFaults(rotation, schedules)).toEqual([]);
+    expect(gap).toBeLessThanOrEqual(0.05);
+  }, 60_000);
+});
