@@ -34,6 +34,7 @@ export const reedPaths = {
   plays: '/api/reeds/plays',
   said: '/api/reeds/said',
   readiness: '/api/reeds/readiness',
+  plan: '/api/reeds/plan',
   of: (player: string, { on, atMinute }: WallClock) =>
     `/api/reeds?playerId=${encodeURIComponent(player)}&today=${on}&atMinute=${atMinute}`,
 } as const;
@@ -259,3 +260,40 @@ export const readinessView = object({
   .exact()
   .required();
 export type ReadinessView = InferType<typeof readinessView>;
+
+/** `GET /api/reeds/plan?playerId=&kind=&today=` */
+export const reedPlanQuery = object({
+  playerId: playerId().required(),
+  kind: word(KIND_IDS).required(),
+  today: localDateText().required(),
+})
+  .exact()
+  .required();
+
+/** Four weeks of record and four of plan, a row for each reed that is alive. */
+export const reedPlanView = object({
+  /** The first day of the record; the plan begins on the day after its last. */
+  from: localDateText().required(),
+  today: localDateText().required(),
+  /** Minutes the days of the plan will probably hold. */
+  expected: array(amount().min(0).required()).required(),
+  rows: array(
+    object({
+      reedId: reedId().required(),
+      number: amount().integer().required(),
+      boxName: text().required(),
+      /** Minutes day by day: what was played, and what is planned. */
+      played: array(amount().min(0).required()).required(),
+      planned: array(amount().min(0).required()).required(),
+      /** Caps of breaking in by day of the plan, where it is being broken in. */
+      caps: array(amount().min(0).nullable().defined()).required(),
+    })
+      .exact()
+      .required(),
+  ).required(),
+  words: text().required(),
+  because: whyLines,
+})
+  .exact()
+  .required();
+export type ReedPlanView = InferType<typeof reedPlanView>;

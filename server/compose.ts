@@ -14,6 +14,7 @@ import { createReadings } from '#server/readings.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import { createRemembered } from '#server/remembered.ts';
 import { createRecord } from '#server/record/record.repository.ts';
+import { createDesk, type Desk } from '#server/work/desk.ts';
 import { AT_THIS_MACHINE, type Caller, type Services } from '#server/services.ts';
 
 type Composing = {
@@ -21,6 +22,8 @@ type Composing = {
   readonly nowMs: () => number;
   /** The kinds of fact the record knows. */
   readonly kinds?: readonly AnyFact<Services>[];
+  /** Where long work is handed in; one of its own unless somebody closes it. */
+  readonly desk?: Desk;
 };
 
 /**
@@ -30,7 +33,7 @@ type Composing = {
  */
 export function compose(
   { db, watch }: Pick<OpenDatabase, 'db' | 'watch'>,
-  { book, nowMs, kinds = FACTS }: Composing,
+  { book, nowMs, kinds = FACTS, desk = createDesk() }: Composing,
 ): (caller?: Caller, format?: Format) => Services {
   const record = createRecord<Services>(db, kinds);
   const repositories = {
@@ -69,5 +72,6 @@ export function compose(
     record,
     readings,
     remembered,
+    desk,
   });
 }

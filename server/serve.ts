@@ -12,6 +12,7 @@ import { compose } from '#server/compose.ts';
 import { openDatabase, DataFolderFault } from '#server/db/connection.ts';
 import { appliedMigrations } from '#server/db/migrate.ts';
 import { MigrationFault } from '#server/db/migration-order.ts';
+import { createDesk } from '#server/work/desk.ts';
 import { recordFault } from '#server/db/record-fault.ts';
 
 export type ServeOptions = {
@@ -93,8 +94,9 @@ export async function serve(options: ServeOptions): Promise<Served> {
   checkBook(BOOK);
   const database = open(dataFolder);
   const log = pino({ level: quiet ? 'silent' : 'info' }, pino.destination(2));
+  const desk = createDesk();
   const app = createApp({
-    serve: compose(database, { book: BOOK, nowMs: () => Date.now() }),
+    serve: compose(database, { book: BOOK, nowMs: () => Date.now(), desk }),
     health: () => ({
       version,
       database: database.watch.state(),
@@ -119,6 +121,7 @@ export async function serve(options: ServeOptions): Promise<Served> {
     url: `http://${named.includes(':') ? `[${named}]` : named}:${boundPort}`,
     stop: () =>
       new Promise((resolve, reject) => {
+        void desk.close();
         server.close(() => {
           try {
             closeRecord(database);

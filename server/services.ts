@@ -10,6 +10,7 @@ import type { PlaysRepository } from '#server/features/plays/plays.repository.ts
 import type { ReedsRepository } from '#server/features/reeds/reeds.repository.ts';
 import type { Readings } from '#server/readings.ts';
 import type { Remembered } from '#server/remembered.ts';
+import type { Desk } from '#server/work/desk.ts';
 import type { RecordOf } from '#server/record/record.repository.ts';
 
 /** Who asks. Today always whoever sits at this machine; with accounts, one of them. */
@@ -28,6 +29,8 @@ export type Services = {
   readonly record: RecordOf<Services>;
   readonly readings: Readings;
   readonly remembered: Remembered;
+  /** What takes longer than a turn is handed in here. */
+  readonly desk: Desk;
   readonly players: PlayersRepository;
   readonly instruments: InstrumentsRepository;
   readonly plays: PlaysRepository;

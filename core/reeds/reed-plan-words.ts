@@ -3,6 +3,8 @@ import { counted, duration, type Format } from '#core/explain/format.ts';
 import { FIRST_HALF, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
 import type { ReedLives } from '#core/reeds/reed-life.ts';
 import { reedName } from '#core/reeds/reed-words.ts';
+import type { RotationPlan } from '#core/reeds/plan-rotation.ts';
+import { ROTATION_PENALTY, type RotationCost } from '#core/reeds/rotation.ts';
 import { SETTLING_DAYS, type Readiness } from '#core/reeds/readiness.ts';
 import { DELIVERY_DAYS, type Supply } from '#core/reeds/supply.ts';
 
@@ -96,4 +98,55 @@ export function supplyWhy({ aMonth, minutesADay, lifeMinutes }: Supply, format: 
     },
     { rule: 'delivery', text: `A new box is there ${DELIVERY_DAYS} days after it is ordered.`, mark: 'estimate' },
   ];
+}
+
+/** How good a plan is, and what would make it better. */
+export function rotationWords({ gap, cost, schedules }: RotationPlan, format: Format): string {
+  if (schedules.length === 0) return 'No reed is in use, so there is nothing to plan.';
+  const proved =
+    gap === null
+      ? 'How far it is from the best is not known.'
+      : gap === 0
+        ? 'No plan is better: that is proved.'
+        : `It is at most ${format.number(gap * 100)} % of the planned minutes from the best plan there is.`;
+  const short = cost.short / ROTATION_PENALTY.short;
+  const missing =
+    short < A_PLAY
+      ? ''
+      : ` About ${duration(short)} are left without a rested reed: one more in turn would cover ${duration(Math.min(short, MOST_OF_ONE))} of them.`;
+  return `Four weeks, planned from your usual weeks. ${proved}${missing}`;
+}
+/** Less than this left over is no reason for another reed, minutes. */
+const A_PLAY = 30;
+/** What one more reed plays at most in four weeks: every other day its 90 minutes. */
+const MOST_OF_ONE = 14 * 90;
+
+const TERM_WORDS: Readonly<Record<keyof RotationCost, string>> = {
+  short: 'minutes without a planned reed',
+  unready: 'concert minutes without a ready reed',
+  concertReedSpent: 'concert reeds used up on ordinary days',
+  wear: 'wear, more for a reed that has more behind it',
+  practiceOnly: 'sessions on reeds that are only good for practice',
+  breakInWaits: 'days on which a reed being broken in lies still',
+  change: 'changes of reed within a day',
+};
+
+/** What a plan weighs, term by term: all in minutes one would rather do without a fit reed. */
+export function rotationWhy({ cost, bound }: RotationPlan, format: Format): WhyLine[] {
+  const terms = (Object.entries(TERM_WORDS) as [keyof RotationCost, string][]).map(([term, words]): WhyLine => ({
+    rule: term,
+    text: `${format.number(cost[term])} penalty minutes for ${words}.`,
+    mark: 'estimate',
+  }));
+  const best: WhyLine[] =
+    bound === null
+      ? []
+      : [
+          {
+            rule: 'bound',
+            text: `No plan costs less than ${format.number(bound)} penalty minutes.`,
+            mark: 'published',
+          },
+        ];
+  return [...terms, ...best];
 }

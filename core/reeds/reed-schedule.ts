@@ -1,6 +1,7 @@
 import {
   bringsOn,
   isReady,
+  leastOn,
   practiceOnlyOf,
   spentOn,
   UNIT_MINUTES,
@@ -17,11 +18,14 @@ export type Gain = (day: number, minutes: number, isReady: boolean) => number;
 /** The best schedule of one reed: what it costs by itself, and that less what it gains. */
 export type BestSchedule = { readonly schedule: ReedSchedule; readonly value: number };
 
-/** Sizes of sessions a reed that is broken in may have on each day: every five minutes up to its cap. */
+/** Sizes of sessions a reed that is broken in may have on each day: every five minutes from the least to its cap. */
 type Sizes = readonly (readonly number[])[];
 const sizesOf = ({ days }: Rotation, { cap }: RotationReed): Sizes =>
-  days.map(({ minutes }) =>
-    Array.from({ length: Math.floor(Math.min(minutes, cap) / UNIT_MINUTES) }, (_, at) => (at + 1) * UNIT_MINUTES),
+  days.map((day) =>
+    Array.from(
+      { length: Math.floor(Math.min(day.minutes, cap) / UNIT_MINUTES) },
+      (_, at) => (at + 1) * UNIT_MINUTES,
+    ).filter((minutes) => minutes >= leastOn(day)),
   );
 
 /** The places a reed can be at: days of breaking in behind it, then minutes since in fives. */

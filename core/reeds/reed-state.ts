@@ -52,6 +52,8 @@ export type ReedState = {
   readonly wornMinutes: number;
   /** Minutes before it was entered; null where nobody knows. */
   readonly beforeMinutes: number | null;
+  /** Days on which it was played, oldest first. */
+  readonly days: readonly DayOfUse[];
   readonly firstPlayedOn: LocalDate | null;
   readonly lastPlayedOn: LocalDate | null;
   readonly playedToday: number;
@@ -67,7 +69,7 @@ export type ReedState = {
   readonly ended: { readonly on: LocalDate; readonly cause: ReedEnd } | null;
 };
 
-type DayOfUse = { readonly on: LocalDate; readonly minutes: number };
+export type DayOfUse = { readonly on: LocalDate; readonly minutes: number };
 
 function daysOf(uses: readonly ReedUse[]): DayOfUse[] {
   const days = new Map<LocalDate, number>();
@@ -173,6 +175,7 @@ function rampOf(
 const playedOf = (uses: readonly ReedUse[], days: readonly DayOfUse[], today: LocalDate) => ({
   playedMinutes: uses.reduce((sum, { minutes }) => sum + minutes, 0),
   wornMinutes: uses.reduce((sum, { minutes, high }) => sum + minutes * WEAR[high].value, 0),
+  days,
   firstPlayedOn: days[0]?.on ?? null,
   lastPlayedOn: days.at(-1)?.on ?? null,
   playedToday: days.find(({ on }) => on === today)?.minutes ?? 0,

@@ -3,6 +3,11 @@ import { FIRST_HALF, OVERPLAYED } from '#core/reeds/reed-numbers.ts';
 /** Minutes are planned in fives: nobody plays by the minute. */
 export const UNIT_MINUTES = 5;
 
+/** A session on a reed that is broken in is worth taking out and putting on: not under so many minutes (estimate). */
+export const LEAST_SESSION = 15;
+/** The shortest session of a day on such a reed. */
+export const leastOn = ({ minutes }: RotationDay): number => Math.min(LEAST_SESSION, minutes);
+
 /** What a day of the plan holds. */
 export type RotationDay = {
   /** Minutes that will probably be played. */
@@ -143,7 +148,7 @@ function sessionFaults(
     yesterday,
   }: {
     readonly day: number;
-    readonly holds: number;
+    readonly holds: RotationDay;
     readonly minutes: number;
     readonly reached: Reached;
     readonly yesterday: number;
@@ -153,7 +158,8 @@ function sessionFaults(
   const isBroken = reached.steps >= reed.ramp.length;
   return [
     ...(minutes > cap ? [`plays ${minutes}, cap ${cap}`] : []),
-    ...(minutes > holds ? [`plays ${minutes}, the day holds ${holds}`] : []),
+    ...(minutes > holds.minutes ? [`plays ${minutes}, the day holds ${holds.minutes}`] : []),
+    ...(isBroken && minutes < leastOn(holds) ? [`plays only ${minutes}`] : []),
     ...(day < reed.from ? [`plays before day ${reed.from}`] : []),
     ...(reed.rests && isBroken && yesterday > 0 ? ['has not rested'] : []),
   ];
@@ -173,7 +179,7 @@ export function planFaults({ days, reeds }: Rotation, schedules: readonly ReedSc
     const faults = days.flatMap((day, index): string[] => {
       const minutes = schedule[index] ?? 0;
       const pin = reed.pinned[index];
-      const session = { day: index, holds: day.minutes, minutes, reached, yesterday: tiring };
+      const session = { day: index, holds: day, minutes, reached, yesterday: tiring };
       const found = pin === undefined && minutes > 0 ? sessionFaults(reed, session) : [];
       tiring = reached.steps >= reed.ramp.length ? minutes : 0;
       reached = after(reed, reached, minutes);

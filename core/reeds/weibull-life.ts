@@ -29,9 +29,17 @@ const STEPS = Array.from({ length: 81 }, (_, at) => (at - 40) / 10);
 const NEGLIGIBLE = 1e-10;
 const LN2 = Math.log(2);
 
+/** Taken once: where each global is looked up anew, a million of them are slow. */
+const { exp, log: ln } = Math;
+
 /** What is still believed, shape by shape: a power of the age is worked out once for all medians of a shape. */
-type Shape = { readonly shape: number; readonly medians: readonly Point[] };
-type Point = { readonly median: number; readonly shape: number; readonly weight: number; readonly rate: number };
+type Shape = {
+  readonly shape: number;
+  readonly medians: readonly number[];
+  /** (ln 2)/median^shape, and how much each median weighs. */
+  readonly rates: Float64Array;
+  readonly weights: Float64Array;
+};
 
 /**
  * The posterior on an 81 × 81 grid: ln L = Σ_ended [ln k − k ln η + (k−1) ln t] − Σ_all (t^k − entered^k)/η^k, with
@@ -39,49 +47,60 @@ type Point = { readonly median: number; readonly shape: number; readonly weight:
  */
 function posterior(lives: readonly Lifetime[], prior: LifePrior): Shape[] {
   const ended = lives.filter((life) => life.ended);
-  const logs = ended.reduce((sum, { left }) => sum + Math.log(left), 0);
+  const logs = ended.reduce((sum, { left }) => sum + ln(left), 0);
+  const medians = STEPS.map((step) => prior.median * exp(prior.medianSpread * step));
   const found = STEPS.map((shapeStep) => {
-    const shape = prior.shape * Math.exp(prior.shapeSpread * shapeStep);
+    const shape = prior.shape * exp(prior.shapeSpread * shapeStep);
     const lived = lives.reduce((sum, { left, entered }) => sum + left ** shape - entered ** shape, 0);
-    const medians = STEPS.map((medianStep) => {
-      const median = prior.median * Math.exp(prior.medianSpread * medianStep);
-      const rate = LN2 / median ** shape;
-      const log =
-        -(shapeStep ** 2 + medianStep ** 2) / 2 +
-        ended.length * (Math.log(shape) + Math.log(rate)) +
-        (shape - 1) * logs -
-        rate * lived;
-      return { median, shape, rate, log };
+    const rates = Float64Array.from(medians, (median) => LN2 / median ** shape);
+    const likely = Float64Array.from(STEPS, (step, at) => {
+      const rate = rates[at] ?? 0;
+      return (
+        -(shapeStep ** 2 + step ** 2) / 2 + ended.length * (ln(shape) + ln(rate)) + (shape - 1) * logs - rate * lived
+      );
     });
-    return { shape, medians };
+    return { shape, rates, likely };
   });
   const best = found.reduce(
-    (most, { medians }) => medians.reduce((more, { log }) => Math.max(more, log), most),
+    (most, { likely }) => likely.reduce((more, one) => (one > more ? one : more), most),
     -Infinity,
   );
-  const weighed = found.map(({ shape, medians }) => ({
+  const weighed = found.map(({ shape, rates, likely }) => ({
     shape,
-    medians: medians
-      .map(({ log, ...point }) => ({ ...point, weight: Math.exp(log - best) }))
-      .filter(({ weight }) => weight > NEGLIGIBLE),
+    rates,
+    weights: likely.map((one) => exp(one - best)),
   }));
-  const total = weighed.reduce((sum, { medians }) => medians.reduce((more, { weight }) => more + weight, sum), 0);
-  return weighed
-    .filter(({ medians }) => medians.length > 0)
-    .map(({ shape, medians }) => ({ shape, medians: medians.map((one) => ({ ...one, weight: one.weight / total })) }));
+  const total = weighed.reduce((sum, { weights }) => weights.reduce((more, one) => more + one, sum), 0);
+  return weighed.flatMap(({ shape, rates, weights }): Shape[] => {
+    const kept = [...weights.keys()].filter((at) => (weights[at] ?? 0) > NEGLIGIBLE);
+    const pick = (of: Float64Array | readonly number[]) => kept.map((at) => of[at] ?? 0);
+    return kept.length === 0
+      ? []
+      : [
+          {
+            shape,
+            medians: pick(medians),
+            rates: Float64Array.from(pick(rates)),
+            weights: Float64Array.from(pick(weights), (one) => one / total),
+          },
+        ];
+  });
 }
 
-function meanAndSpread(shapes: readonly Shape[], of: (point: Point) => number): { mean: number; sd: number } {
-  const points = shapes.flatMap(({ medians }) => medians);
-  const mean = points.reduce((sum, point) => sum + point.weight * of(point), 0);
-  const variance = points.reduce((sum, point) => sum + point.weight * (of(point) - mean) ** 2, 0);
-  return { mean, sd: Math.sqrt(variance) };
+function meanAndSpread(
+  shapes: readonly Shape[],
+  of: (shape: Shape, at: number) => number,
+): { mean: number; sd: number } {
+  const sum = (value: (shape: Shape, at: number) => number): number =>
+    shapes.reduce((all, one) => one.weights.reduce((more, weight, at) => more + weight * value(one, at), all), 0);
+  const mean = sum(of);
+  return { mean, sd: Math.sqrt(sum((shape, at) => (of(shape, at) - mean) ** 2)) };
 }
 
 /** Ages beyond this many prior medians are not looked at. */
 const FURTHEST = 60;
-/** Steps of the table that ages are looked up in: each age is a 40th part further than the one before. */
-const TABLE_RATIO = 1.025;
+/** Steps of the table that ages are looked up in: each age is a 25th part further than the one before. */
+const TABLE_RATIO = 1.04;
 
 /** Survival at growing ages, as far as it is more than a trifle. */
 function tableOf(survival: (age: number) => number, median: number): { age: number; share: number }[] {
@@ -106,27 +125,28 @@ export function lifeBelief(lives: readonly Lifetime[], prior: LifePrior): LifeBe
   const survival = (age: number): number => {
     if (age <= 0) return 1;
     let share = 0;
-    for (const { shape, medians } of shapes) {
+    for (const { shape, rates, weights } of shapes) {
       const power = age ** shape;
-      for (const { weight, rate } of medians) share += weight * Math.exp(-rate * power);
+      for (let at = 0; at < rates.length; at++) share += (weights[at] ?? 0) * exp(-(rates[at] ?? 0) * power);
     }
     return share;
   };
   let made: { age: number; share: number }[] | undefined;
-  /** The age at which survival has fallen to `to`: looked up, and straight between two ages of the table. */
+  /** The age at which survival has fallen to `to`: looked up, and with an even hazard between two ages of the table. */
   const fallsTo = (to: number): number => {
     const table = (made ??= tableOf(survival, prior.median));
     const next = table.findIndex(({ share }) => share <= to);
     const [before, after] = [table[next - 1], table[next]];
     if (next === -1 || before === undefined || after === undefined) return table.at(next === -1 ? -1 : 0)?.age ?? 0;
-    return before.age + ((before.share - to) / (before.share - after.share)) * (after.age - before.age);
+    const part = (ln(before.share) - ln(to)) / (ln(before.share) - ln(after.share));
+    return before.age + part * (after.age - before.age);
   };
   const ended = lives.filter((life) => life.ended).length;
   return {
     survival,
     ageAt: fallsTo,
     remaining: (age, chance) => Math.max(0, fallsTo(survival(age) * chance) - age),
-    median: meanAndSpread(shapes, ({ median }) => median),
+    median: meanAndSpread(shapes, ({ medians }, at) => medians[at] ?? 0),
     shape: meanAndSpread(shapes, ({ shape }) => shape),
     seen: { ended, alive: lives.length - ended },
   };

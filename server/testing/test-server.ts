@@ -8,6 +8,7 @@ import { BOOK } from '#core/tables/book.ts';
 import { compose } from '#server/compose.ts';
 import { FACTS } from '#server/facts.ts';
 import { recordFaults } from '#server/record/check-record.repository.ts';
+import { createDesk } from '#server/work/desk.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 
@@ -29,7 +30,8 @@ export function testServer({ kinds, prepare, counting }: Setting = {}) {
   const folder = mkdtempSync(path.join(tmpdir(), 'ulu-api-'));
   prepare?.(folder);
   const clock = { ms: Date.parse(`${TODAY}T20:00:00.000Z`) };
-  const composing = { book: BOOK, nowMs: () => clock.ms, ...(kinds ? { kinds } : {}) };
+  const desk = createDesk();
+  const composing = { book: BOOK, nowMs: () => clock.ms, desk, ...(kinds ? { kinds } : {}) };
   const statements: string[] = [];
   const open = () => openDatabase(folder, counting ? { statement: (sql) => void statements.push(sql) } : {});
   let database = open();
@@ -63,6 +65,7 @@ export function testServer({ kinds, prepare, counting }: Setting = {}) {
       app = make();
     },
     stop: () => {
+      void desk.close();
       database.close();
       rmSync(folder, { recursive: true, force: true });
     },

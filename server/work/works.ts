@@ -2,6 +2,8 @@ import highs, { type Highs } from 'highs';
 import { checkedSolver, type Answer, type Limits, type SolveMilp } from '#core/solve/answer.ts';
 import type { Program } from '#core/solve/program.ts';
 import { solveWithHighs } from '#core/solve/with-highs.ts';
+import { planRotation, type RotationPlan } from '#core/reeds/plan-rotation.ts';
+import type { Rotation } from '#core/reeds/rotation.ts';
 import type { AtWork, LongWorks } from '#server/work/long-work.ts';
 
 let loading: Promise<Highs> | undefined;
@@ -20,5 +22,8 @@ export const WORKS = {
     { program, limits }: { readonly program: Program; readonly limits: Limits },
     { stop }: AtWork,
   ): Promise<Answer> => solveMilp(program, limits, stop),
+  /** Which reed plays when: each better plan is told as it is found. */
+  rotation: (rotation: Rotation, { stop, report }: AtWork): Promise<RotationPlan> =>
+    planRotation(rotation, { solve: solveMilp, stop, onPlan: report }),
 } as const satisfies LongWorks;
 export type Works = typeof WORKS;

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { loggedKey } from '#contract/scalars.ts';
-import { readinessView, reedsPage, type ReedsOfKindView, type ReedView } from '#contract/reeds.ts';
+import { readinessView, reedPlanView, reedsPage, type ReedsOfKindView, type ReedView } from '#contract/reeds.ts';
 import { aKey, furnish, NOW, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
 
 let server: TestServer;
@@ -100,7 +100,7 @@ describe('a box of reeds', () => {
     const key = await aBox();
     const right = { ...boxBody({ name: 'Gull Lane', corrects: key }) };
     await post('/api/reeds/boxes', right).expect(201);
-    expect((await clarinets()).boxes.map((box) => [box.key, box.name])).toEqual([[key, 'Gull Lane']]);
+    expect((await clarinets()).boxes.map((box) => [box.key, box.name])).toEqual([[key, 'Gull Lane 2½']]);
     await post('/api/reeds/plays', on(await aPlay(), [[`${key}/4`, 45]])).expect(201);
     const smaller = await post('/api/reeds/boxes', boxBody({ corrects: key, before: [0] })).expect(409);
     expect(smaller.body.errors).toMatchObject([{ field: 'before', code: 'numbers-are-played' }]);
@@ -115,7 +115,8 @@ describe('the reed of a play', () => {
   beforeEach(async () => {
     box = await aBox();
   });
-  const minutesOf = async (number: number) => (await reeds()).find((reed) => reed.number === number)?.playedMinutes;
+  /** Minutes of reeds 3 and 4. */
+  const minutes = async () => (await reeds()).slice(2, 4).map(({ playedMinutes }) => playedMinutes);
 
   test('follows its play: corrected, several keep their shares; taken back, nothing is left', async () => {
     const play = await aPlay({ minutes: 60 });
@@ -126,11 +127,11 @@ describe('the reed of a play', () => {
         [`${box}/4`, 20],
       ]),
     ).expect(201);
-    expect([await minutesOf(3), await minutesOf(4)]).toEqual([40, 20]);
+    expect(await minutes()).toEqual([40, 20]);
     await post('/api/plays', playBody({ corrects: play, minutes: 30 })).expect(201);
-    expect([await minutesOf(3), await minutesOf(4)]).toEqual([20, 10]);
+    expect(await minutes()).toEqual([20, 10]);
     await post('/api/withdrawals', { key: aKey(), targetKey: play }).expect(201);
-    expect([await minutesOf(3), await minutesOf(4)]).toEqual([0, 0]);
+    expect(await minutes()).toEqual([0, 0]);
   });
 
   test('is said later, and put right where it was the wrong one', async () => {
@@ -140,7 +141,7 @@ describe('the reed of a play', () => {
     const again = await post('/api/reeds/plays', on(play, [[`${box}/4`, 45]])).expect(409);
     expect(again.body.errors).toMatchObject([{ code: 'reed-is-said' }]);
     await post('/api/reeds/plays', on(play, [[`${box}/4`, 45]], { corrects: said })).expect(201);
-    expect([await minutesOf(3), await minutesOf(4)]).toEqual([0, 45]);
+    expect(await minutes()).toEqual([0, 45]);
     expect((await clarinets()).plays).toMatchObject([
       { saidKey: said, shares: [{ name: 'Fennel 2½, reed 4', minutes: 45 }] },
     ]);
@@ -154,7 +155,7 @@ describe('the reed of a play', () => {
   ])('%s is refused', async (_, over, code) => {
     const { body } = await post('/api/reeds/plays', { ...on(await aPlay(), []), ...over(box) });
     expect(body.errors).toMatchObject([{ code }]);
-    expect(await minutesOf(1)).toBe(0);
+    expect((await reeds())[0]?.playedMinutes).toBe(0);
   });
 
   test('is none that came later, has ended, or belongs to another kind or player', async () => {
@@ -238,4 +239,35 @@ test('how many to open for a concert is answered with a table to check it by', a
   const late = readinessView.validateSync((await ask(1, '2026-11-25').expect(200)).body, { strict: true });
   expect(late.words).toMatch(/^It is too late/);
   await ask(0, '2026-12-24').expect(400);
+});
+
+describe('four weeks of reeds', () => {
+  const planOf = async () =>
+    reedPlanView.validateSync(
+      (await server.api().get(`/api/reeds/plan?playerId=ada&kind=clarinet&today=${TODAY}`).expect(200)).body,
+      { strict: true },
+    );
+
+  test('show what was played and plan what is to come, in a thread of its own', async () => {
+    const box = await aBox({ before: [null, null, 0] });
+    for (const day of ['2026-11-09', '2026-11-16', '2026-11-23'])
+      await post(
+        '/api/reeds/plays',
+        on(await aPlay({ endedOn: day, endedAtMinute: 1200, minutes: 60 }), [[`${box}/1`, 60]]),
+      ).expect(201);
+    const { rows, words, because, expected } = await planOf();
+    // The third is not opened yet: it is not planned.
+    expect(rows.map(({ number }) => number)).toEqual([1, 2]);
+    expect(rows[0]?.played.filter((minutes) => minutes > 0)).toEqual([60, 60, 60]);
+    expect(rows.flatMap(({ planned }) => planned).some((minutes) => minutes > 0)).toBe(expected.some((one) => one > 0));
+    expect(words).toMatch(/^Four weeks, planned from your usual weeks\./);
+    expect(because.map(({ rule }) => rule)).toContain('wear');
+    // One played yesterday rests today.
+    expect(rows[0]?.planned[0]).toBe(0);
+  }, 30_000);
+
+  test('without reeds in use there is nothing to plan', async () => {
+    await aBox({ before: [0] });
+    expect(await planOf()).toMatchObject({ rows: [], words: 'No reed is in use, so there is nothing to plan.' });
+  }, 30_000);
 });

@@ -1,5 +1,6 @@
 import { Router } from 'express';
-import { readinessQuery, reedPaths, reedsQuery } from '#contract/reeds.ts';
+import { readinessQuery, reedPaths, reedPlanQuery, reedsQuery } from '#contract/reeds.ts';
+import { reedPlanOf } from '#server/features/reeds/reed-plan.views.ts';
 import { readinessOf, reedsPageOf } from '#server/features/reeds/reeds.views.ts';
 import { queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
 
@@ -12,6 +13,10 @@ export function reedsRoutes(services: Serving): Router {
   router.get(reedPaths.readiness, (req, res) => {
     const { playerId, kind, on, wanted, today } = queryOf(readinessQuery, req);
     sendOutcome(res, readinessOf(services(req), playerId, { kind, on, wanted: Number(wanted), today }));
+  });
+  router.get(reedPaths.plan, async (req, res) => {
+    const { playerId, kind, today } = queryOf(reedPlanQuery, req);
+    sendOutcome(res, await reedPlanOf(services(req), playerId, { kind, today }));
   });
   return router;
 }

@@ -4,7 +4,7 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { Forecast } from '#core/plays/forecast.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { readinessFor } from '#core/reeds/readiness.ts';
-import { livesOf, remainingOf, shareOfLife, type LivesOf } from '#core/reeds/reed-life.ts';
+import { livesOf, remainingOf, shareOfLife, type LivesOf, type ReedLives } from '#core/reeds/reed-life.ts';
 import { lifeWords, readinessWhy, readinessWords, supplyWhy, supplyWords } from '#core/reeds/reed-plan-words.ts';
 import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
 import {
@@ -15,7 +15,7 @@ import {
   reedReasonWords,
   standingWords,
 } from '#core/reeds/reed-words.ts';
-import { reedFamilyOf, type ReedBox, type ReedFamily } from '#core/reeds/reed.ts';
+import { reedFamilyOf, type ReedBox, type ReedFamily, type ReedId } from '#core/reeds/reed.ts';
 import { supplyOf } from '#core/reeds/supply.ts';
 import { bandOf } from '#core/reeds/survival.ts';
 import { whichReed, type ReedChoice } from '#core/reeds/which-reed.ts';
@@ -43,7 +43,7 @@ const MONTH_DAYS = 28;
 const USUAL_MINUTES = 45;
 
 /** The reeds of one kind of instrument of one player, with what is computed of them for a day. */
-type OfKind = {
+export type OfKind = {
   readonly kind: KindId;
   readonly kindName: string;
   readonly family: ReedFamily;
@@ -52,6 +52,9 @@ type OfKind = {
   readonly reeds: readonly ReedState[];
   readonly lives: LivesOf;
   readonly minutesOn: (day: number) => number;
+  /** What is left of each living reed, and the curves: worked out once, for they ask the belief often. */
+  readonly left: ReadonlyMap<ReedId, ReturnType<typeof remainingOf>>;
+  readonly curves: Pick<ReedsOfKindView['life'], 'belief' | 'curve'>;
 };
 
 function forecastOf(instruments: readonly Reading[], today: LocalDate): (day: number) => number {
@@ -60,10 +63,30 @@ function forecastOf(instruments: readonly Reading[], today: LocalDate): (day: nu
 }
 
 /** Everything of a player's reeds, kind by kind: worked out once for each state of the record. */
-function reedsOf(services: Services, playerId: PlayerId, today: LocalDate): OfKind[] {
+export function reedsOf(services: Services, playerId: PlayerId, today: LocalDate): OfKind[] {
   const own = services.instruments.all().filter((one) => one.playerId === playerId);
   const subjects = [ofPlayer(playerId), ...own.map(({ id }) => ofInstrument(id))];
   return services.remembered.of(`reeds ${playerId}`, subjects, today, () => readReeds(services, playerId, today));
+}
+
+const isAlive = ({ stage }: ReedState): boolean => stage !== 'new' && stage !== 'retired';
+
+/** The lives that are shown: of cane, where there is any. */
+const mainLives = (reeds: readonly ReedState[], lives: LivesOf): ReedLives =>
+  lives[reeds.length > 0 && reeds.every(({ box }) => box.material === 'synthetic') ? 'synthetic' : 'cane'];
+
+function curvesOf({ belief, curve }: ReedLives): OfKind['curves'] {
+  const furthest = belief.ageAt(0.02);
+  return {
+    belief: Array.from({ length: CURVE_POINTS + 1 }, (_, index) => {
+      const minutes = (furthest * index) / CURVE_POINTS;
+      return { minutes, share: belief.survival(minutes) };
+    }),
+    curve: curve.map((step) => {
+      const [low, high] = bandOf(step);
+      return { minutes: step.at, share: step.survival, low, high };
+    }),
+  };
 }
 
 /** Those the player has an instrument for or a box of. */
@@ -90,6 +113,7 @@ function readReeds(
       const boxName = names.get(box.key) ?? box.name;
       return reedStates({ box, boxName, uses: within(uses), said: within(said) }, { today, family });
     });
+    const lives = livesOf(reeds);
     return [
       {
         kind,
@@ -98,7 +122,9 @@ function readReeds(
         instruments: mine,
         boxes: kept,
         reeds,
-        lives: livesOf(reeds),
+        lives,
+        left: new Map(reeds.filter(isAlive).map((reed) => [reed.id, remainingOf(reed, lives)])),
+        curves: curvesOf(mainLives(reeds, lives)),
         minutesOn: forecastOf(mine, today),
       },
     ];
@@ -117,10 +143,9 @@ function choiceView({ reed, minutes, because }: ReedChoice, { nowWall, format }:
   };
 }
 
-function reedView(reed: ReedState, { lives }: OfKind, { nowWall, format }: Showing): ReedView {
+function reedView(reed: ReedState, { lives, left: ofLeft }: OfKind, { nowWall, format }: Showing): ReedView {
   const { id, number, stage, playedMinutes, lastPlayedOn, grade, ungraded, breakIn } = reed;
-  const isAlive = stage !== 'new' && stage !== 'retired';
-  const left = isAlive ? remainingOf(reed, lives) : null;
+  const left = ofLeft.get(id) ?? null;
   return {
     reedId: id,
     number,
@@ -179,23 +204,6 @@ function playsOf({ reeds: told }: Services, { instruments, reeds }: OfKind, play
     });
 }
 
-function lifeView({ reeds, lives: all }: OfKind, format: Format): ReedsOfKindView['life'] {
-  const isSynthetic = reeds.length > 0 && reeds.every(({ box }) => box.material === 'synthetic');
-  const lives = all[isSynthetic ? 'synthetic' : 'cane'];
-  const furthest = lives.belief.ageAt(0.02);
-  return {
-    words: lifeWords(lives, format),
-    belief: Array.from({ length: CURVE_POINTS + 1 }, (_, index) => {
-      const minutes = (furthest * index) / CURVE_POINTS;
-      return { minutes, share: lives.belief.survival(minutes) };
-    }),
-    curve: lives.curve.map((step) => {
-      const [low, high] = bandOf(step);
-      return { minutes: step.at, share: step.survival, low, high };
-    }),
-  };
-}
-
 function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: Showing): ReedsOfKindView {
   const { kind, kindName, instruments, reeds, lives, family, minutesOn } = of;
   const { now, nowWall, format } = showing;
@@ -222,7 +230,7 @@ function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: S
     favourite: favouriteWords(reeds, family),
     boxes: of.boxes.map((box) => boxView(box, of, showing)).reverse(),
     plays: playsOf(services, of, playerId),
-    life: lifeView(of, format),
+    life: { words: lifeWords(mainLives(reeds, lives), format), ...of.curves },
     supply: { words: supplyWords(supply, format), because: supplyWhy(supply, format) },
   };
 }

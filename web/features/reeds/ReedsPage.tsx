@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button, LinearProgress, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -12,6 +12,7 @@ import { playerQueries } from '#web/features/players/players.queries.ts';
 import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
 import { Readiness, type Asked } from '#web/features/reeds/parts/Readiness.tsx';
 import { ReedNow } from '#web/features/reeds/parts/ReedNow.tsx';
+import { ReedRows } from '#web/features/reeds/parts/ReedRows.tsx';
 import { ReedSlots } from '#web/features/reeds/parts/ReedSlots.tsx';
 import { useReedBox, useReedPlay, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
@@ -93,6 +94,30 @@ function Boxes({
   );
 }
 
+/** Four weeks of record and four of plan; it is worked out on the server and comes when it is ready. */
+function Plan({ of, playerId }: OfKindProps) {
+  const query = useQuery(reedQueries.plan(playerId, of.kind, useToday()));
+  const { data: plan } = query;
+  return (
+    <Compartment title="Four weeks" sx={{ mt: 2 }}>
+      {plan ? (
+        <>
+          <ReedRows plan={plan} />
+          <Typography sx={{ mt: 1 }}>{plan.words}</Typography>
+          <WhyFold lines={plan.because} about="the plan of four weeks" />
+        </>
+      ) : query.isError ? (
+        <Typography>The plan could not be worked out. Everything else on this page stands.</Typography>
+      ) : (
+        <Box role="status" sx={{ minHeight: 160 }}>
+          <Typography sx={{ mb: 1 }}>Planning four weeks …</Typography>
+          <LinearProgress aria-label="Planning four weeks" />
+        </Box>
+      )}
+    </Compartment>
+  );
+}
+
 /** Ready for the concert: asked for a day, answered with a number and a table. */
 function Ready({ of, playerId }: OfKindProps) {
   const today = useToday();
@@ -153,6 +178,7 @@ function OfKind({ of, playerId }: OfKindProps) {
           {of.boxes.length > 0 && <Ready of={of} playerId={playerId} />}
         </Column>
       </TwoColumns>
+      {of.boxes.length > 0 && <Plan of={of} playerId={playerId} />}
       {opened && reed && <ReedSheet name={opened.name} reed={reed} said={said} onClose={() => setOpened(null)} />}
       {adding && (
         <BoxSheet

@@ -2,7 +2,7 @@ import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import type { KindId } from '#core/instruments/kind.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { readinessView, reedPaths, reedsPage } from '#contract/reeds.ts';
+import { readinessView, reedPaths, reedPlanView, reedsPage } from '#contract/reeds.ts';
 import { ABOUT_THE_RECORD } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
 
@@ -19,6 +19,16 @@ export const reedQueries = {
       placeholderData: keepPreviousData,
     });
   },
+  plan: (playerId: string, kind: KindId, today: LocalDate) =>
+    queryOptions({
+      meta: ABOUT_THE_RECORD,
+      queryKey: ['reeds', playerId, 'plan', kind, today],
+      queryFn: ({ signal }) => {
+        const query = new URLSearchParams({ playerId, kind, today });
+        return request(reedPlanView, `${reedPaths.plan}?${query.toString()}`, { signal });
+      },
+      placeholderData: keepPreviousData,
+    }),
   readiness: (playerId: string, kind: KindId, asked: { on: LocalDate; wanted: number; today: LocalDate }) =>
     queryOptions({
       meta: ABOUT_THE_RECORD,

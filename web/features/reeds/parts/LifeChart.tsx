@@ -33,7 +33,11 @@ function pointsOf({ belief, curve }: LifeChartProps['life']): Point[] {
 export const LifeChart = ({ life }: LifeChartProps) => (
   <Box aria-hidden sx={{ height: 220, '& *': { outline: 'none' } }}>
     <ResponsiveContainer>
-      <ComposedChart data={pointsOf(life)} margin={{ top: 8, right: 12, bottom: 4, left: 0 }}>
+      <ComposedChart
+        accessibilityLayer={false}
+        data={pointsOf(life)}
+        margin={{ top: 8, right: 12, bottom: 4, left: 0 }}
+      >
         <XAxis
           dataKey="hours"
           type="number"

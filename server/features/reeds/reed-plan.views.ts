@@ -1,0 +1,122 @@
+import type { Format } from '#core/explain/format.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { DAILY_CAP, RAMP } from '#core/reeds/reed-numbers.ts';
+import { shareOfLife } from '#core/reeds/reed-life.ts';
+import { rotationWhy, rotationWords } from '#core/reeds/reed-plan-words.ts';
+import type { RotationPlan } from '#core/reeds/plan-rotation.ts';
+import type { ReedState } from '#core/reeds/reed-state.ts';
+import { UNIT_MINUTES, type Rotation, type RotationReed } from '#core/reeds/rotation.ts';
+import { isConcertReed } from '#core/reeds/which-reed.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
+import { addDays, dayNumber, daysBetween, type LocalDate } from '#core/time/local-date.ts';
+import type { ReedPlanView } from '#contract/reeds.ts';
+import { notFound, type Failure } from '#server/failure.ts';
+import { reedsOf, type OfKind } from '#server/features/reeds/reeds.views.ts';
+import type { Services } from '#server/services.ts';
+
+/** Days of plan, and of record before it. */
+const DAYS = 28;
+/** A reed that knows no cap is planned as if nobody played longer. */
+const NO_CAP = 1440;
+/** More reeds in turn than anybody keeps: the plan takes those with the least behind them. */
+const MOST_PLANNED = 16;
+
+/** Caps of breaking in that are still ahead; the last ones of the ramp, each held as often as its way says. */
+function rampOf({ breakIn }: ReedState): number[] {
+  if (breakIn === null) return [];
+  const held = breakIn.of / RAMP.length;
+  return RAMP.flatMap(({ value }) => Array.from({ length: held }, () => value)).slice(breakIn.reached);
+}
+
+/** The first day of the plan on which it may play: the day after, or one more where it has to rest. */
+function firstDay({ lastPlayedOn, breakIn, box }: ReedState, today: LocalDate): number {
+  if (lastPlayedOn === null || box.material === 'synthetic') return 0;
+  const rest = breakIn === null ? 2 : 1;
+  return Math.max(0, rest - daysBetween(lastPlayedOn, today));
+}
+
+function planReed(reed: ReedState, { lives }: OfKind, today: LocalDate): RotationReed {
+  const isCane = reed.box.material === 'cane';
+  return {
+    id: reed.id,
+    ramp: rampOf(reed),
+    cap: isCane ? DAILY_CAP.value : NO_CAP,
+    rests: isCane,
+    from: firstDay(reed, today),
+    share: shareOfLife(reed, lives),
+    life: lives[reed.box.material].belief.median.mean,
+    isConcert: isConcertReed(reed),
+    isPracticeOnly: reed.stage === 'practice-only',
+    pinned: {},
+  };
+}
+
+const inFives = (minutes: number): number => Math.round(minutes / UNIT_MINUTES) * UNIT_MINUTES;
+
+/** What is planned: the reeds in use, and the minutes the days will probably hold less what today has had. */
+function rotationOf(of: OfKind, reeds: readonly ReedState[], today: LocalDate): Rotation {
+  const day = dayNumber(today);
+  const had = of.reeds.reduce((sum, { playedToday }) => sum + playedToday, 0);
+  return {
+    days: Array.from({ length: DAYS }, (_, index) => ({
+      minutes: inFives(Math.max(0, of.minutesOn(day + index) - (index === 0 ? had : 0))),
+      concertMinutes: 0,
+    })),
+    reeds: reeds.map((reed) => planReed(reed, of, today)),
+  };
+}
+
+const inUse = ({ stage }: ReedState): boolean => stage !== 'new' && stage !== 'retired';
+
+type Planned = { readonly plan: RotationPlan; readonly rotation: Rotation; readonly reeds: readonly ReedState[] };
+
+function viewOf({ plan, rotation, reeds }: Planned, today: LocalDate, format: Format): ReedPlanView {
+  const from = addDays(today, -DAYS);
+  const first = dayNumber(from);
+  return {
+    from,
+    today,
+    expected: rotation.days.map(({ minutes }) => minutes),
+    rows: reeds.map((reed, at) => {
+      const played = Array.from({ length: DAYS }, () => 0);
+      for (const { on, minutes } of reed.days) {
+        const index = dayNumber(on) - first;
+        if (index >= 0 && index < DAYS) played[index] = minutes;
+      }
+      const planned = [...(plan.schedules[at] ?? [])];
+      let step = 0;
+      const ramp = rotation.reeds[at]?.ramp ?? [];
+      const caps = planned.map((minutes) => (minutes > 0 ? (ramp[step++] ?? null) : null));
+      return { reedId: reed.id, number: reed.number, boxName: reed.boxName, played, planned, caps };
+    }),
+    words: rotationWords(plan, format),
+    because: rotationWhy(plan, format),
+  };
+}
+
+/** Which reed plays when in the next four weeks, beside what the last four were; worked out once for each state of the record. */
+export async function reedPlanOf(
+  services: Services,
+  playerId: PlayerId,
+  { kind, today }: { readonly kind: KindId; readonly today: LocalDate },
+): Promise<Outcome<ReedPlanView, Failure>> {
+  const of = reedsOf(services, playerId, today).find((one) => one.kind === kind);
+  if (of === undefined) return fail(notFound('kind', { code: 'no-reeds-on-it' }));
+  const reeds = of.reeds
+    .filter(inUse)
+    .toSorted((a, b) => shareOfLife(a, of.lives) - shareOfLife(b, of.lives))
+    .slice(0, MOST_PLANNED)
+    .sort((a, b) => a.id.localeCompare(b.id));
+  const rotation = rotationOf(of, reeds, today);
+  const subjects = [ofPlayer(playerId), ...of.instruments.map(({ instrument }) => ofInstrument(instrument.id))];
+  const plan = await services.remembered.of(`reed plan ${playerId} ${kind}`, subjects, today, () =>
+    services.desk.ask('rotation', rotation).catch((error: unknown) => {
+      // A plan that failed is not kept as one.
+      services.remembered.forget();
+      throw error;
+    }),
+  );
+  return succeed(viewOf({ plan, rotation, reeds }, today, services.format));
+}
