@@ -261,11 +261,12 @@ export const readinessView = object({
   .required();
 export type ReadinessView = InferType<typeof readinessView>;
 
-/** `GET /api/reeds/plan?playerId=&kind=&today=` */
+/** `GET /api/reeds/plan?playerId=&kind=&today=&atMinute=` */
 export const reedPlanQuery = object({
   playerId: playerId().required(),
   kind: word(KIND_IDS).required(),
   today: localDateText().required(),
+  atMinute: minuteText().required(),
 })
   .exact()
   .required();

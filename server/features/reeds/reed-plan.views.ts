@@ -2,6 +2,7 @@ import type { Format } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import type { WallClock } from '#core/plays/play.ts';
 import { DAILY_CAP, RAMP } from '#core/reeds/reed-numbers.ts';
 import { shareOfLife } from '#core/reeds/reed-life.ts';
 import { rotationWhy, rotationWords } from '#core/reeds/reed-plan-words.ts';
@@ -13,7 +14,7 @@ import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { addDays, dayNumber, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { ReedPlanView } from '#contract/reeds.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import { reedsOf, type OfKind } from '#server/features/reeds/reeds.views.ts';
+import { proposalOf, reedsOf, type OfKind } from '#server/features/reeds/reeds.views.ts';
 import type { Services } from '#server/services.ts';
 
 /** Days of plan, and of record before it. */
@@ -55,16 +56,35 @@ function planReed(reed: ReedState, { lives }: OfKind, today: LocalDate): Rotatio
 
 const inFives = (minutes: number): number => Math.round(minutes / UNIT_MINUTES) * UNIT_MINUTES;
 
+/** What is proposed for now stands in the plan: the two never say different things of today. */
+function pinsOf(of: OfKind, now: WallClock, minutes: number): ReadonlyMap<string, number> {
+  const { first, choices } = proposalOf(of, now);
+  const pins = new Map<string, number>();
+  let left = minutes;
+  for (const { reed, minutes: cap } of [...first, ...choices.slice(0, 1)]) {
+    const session = Math.min(left, Math.floor(cap / UNIT_MINUTES) * UNIT_MINUTES);
+    if (session > 0) pins.set(reed.id, session);
+    left -= session;
+  }
+  return pins;
+}
+
 /** What is planned: the reeds in use, and the minutes the days will probably hold less what today has had. */
-function rotationOf(of: OfKind, reeds: readonly ReedState[], today: LocalDate): Rotation {
+function rotationOf(of: OfKind, reeds: readonly ReedState[], now: WallClock): Rotation {
+  const today = now.on;
   const day = dayNumber(today);
   const had = of.reeds.reduce((sum, { playedToday }) => sum + playedToday, 0);
+  const days = Array.from({ length: DAYS }, (_, index) => ({
+    minutes: inFives(Math.max(0, of.minutesOn(day + index) - (index === 0 ? had : 0))),
+    concertMinutes: 0,
+  }));
+  const pins = pinsOf(of, now, days[0]?.minutes ?? 0);
   return {
-    days: Array.from({ length: DAYS }, (_, index) => ({
-      minutes: inFives(Math.max(0, of.minutesOn(day + index) - (index === 0 ? had : 0))),
-      concertMinutes: 0,
-    })),
-    reeds: reeds.map((reed) => planReed(reed, of, today)),
+    days,
+    reeds: reeds.map((reed) => {
+      const pin = pins.get(reed.id);
+      return { ...planReed(reed, of, today), ...(pin === undefined ? {} : { pinned: { 0: pin } }) };
+    }),
   };
 }
 
@@ -100,8 +120,9 @@ function viewOf({ plan, rotation, reeds }: Planned, today: LocalDate, format: Fo
 export async function reedPlanOf(
   services: Services,
   playerId: PlayerId,
-  { kind, today }: { readonly kind: KindId; readonly today: LocalDate },
+  { kind, now }: { readonly kind: KindId; readonly now: WallClock },
 ): Promise<Outcome<ReedPlanView, Failure>> {
+  const today = now.on;
   const of = reedsOf(services, playerId, today).find((one) => one.kind === kind);
   if (of === undefined) return fail(notFound('kind', { code: 'no-reeds-on-it' }));
   const reeds = of.reeds
@@ -109,9 +130,10 @@ export async function reedPlanOf(
     .toSorted((a, b) => shareOfLife(a, of.lives) - shareOfLife(b, of.lives))
     .slice(0, MOST_PLANNED)
     .sort((a, b) => a.id.localeCompare(b.id));
-  const rotation = rotationOf(of, reeds, today);
+  const rotation = rotationOf(of, reeds, now);
+  const pins = rotation.reeds.map(({ pinned }) => pinned[0] ?? 0).join();
   const subjects = [ofPlayer(playerId), ...of.instruments.map(({ instrument }) => ofInstrument(instrument.id))];
-  const plan = await services.remembered.of(`reed plan ${playerId} ${kind}`, subjects, today, () =>
+  const plan = await services.remembered.of(`reed plan ${playerId} ${kind}`, subjects, `${today} ${pins}`, () =>
     services.desk.ask('rotation', rotation).catch((error: unknown) => {
       // A plan that failed is not kept as one.
       services.remembered.forget();

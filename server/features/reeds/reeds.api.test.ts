@@ -244,7 +244,8 @@ test('how many to open for a concert is answered with a table to check it by', a
 describe('four weeks of reeds', () => {
   const planOf = async () =>
     reedPlanView.validateSync(
-      (await server.api().get(`/api/reeds/plan?playerId=ada&kind=clarinet&today=${TODAY}`).expect(200)).body,
+      (await server.api().get(`/api/reeds/plan?playerId=ada&kind=clarinet&today=${TODAY}&atMinute=1140`).expect(200))
+        .body,
       { strict: true },
     );
 
@@ -262,8 +263,11 @@ describe('four weeks of reeds', () => {
     expect(rows.flatMap(({ planned }) => planned).some((minutes) => minutes > 0)).toBe(expected.some((one) => one > 0));
     expect(words).toMatch(/^Four weeks, planned from your usual weeks\./);
     expect(because.map(({ rule }) => rule)).toContain('wear');
-    // One played yesterday rests today.
+    // One played yesterday rests today; what is proposed for now is what the plan begins with.
     expect(rows[0]?.planned[0]).toBe(0);
+    const [best] = (await clarinets(1140)).choices;
+    const begins = rows.filter(({ planned }) => (planned[0] ?? 0) > 0).map(({ reedId }) => reedId);
+    expect(begins).toEqual(expected[0] === 0 ? [] : [best?.reedId]);
   }, 30_000);
 
   test('without reeds in use there is nothing to plan', async () => {

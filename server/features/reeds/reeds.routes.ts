@@ -15,8 +15,9 @@ export function reedsRoutes(services: Serving): Router {
     sendOutcome(res, readinessOf(services(req), playerId, { kind, on, wanted: Number(wanted), today }));
   });
   router.get(reedPaths.plan, async (req, res) => {
-    const { playerId, kind, today } = queryOf(reedPlanQuery, req);
-    sendOutcome(res, await reedPlanOf(services(req), playerId, { kind, today }));
+    const { playerId, kind, today, atMinute } = queryOf(reedPlanQuery, req);
+    const now = { on: today, atMinute: Number(atMinute) };
+    sendOutcome(res, await reedPlanOf(services(req), playerId, { kind, now }));
   });
   return router;
 }

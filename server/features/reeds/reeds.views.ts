@@ -18,7 +18,7 @@ import {
 import { reedFamilyOf, type ReedBox, type ReedFamily, type ReedId } from '#core/reeds/reed.ts';
 import { supplyOf } from '#core/reeds/supply.ts';
 import { bandOf } from '#core/reeds/survival.ts';
-import { whichReed, type ReedChoice } from '#core/reeds/which-reed.ts';
+import { whichReed, type ReedChoice, type ReedProposal } from '#core/reeds/which-reed.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import { roughly, type Format } from '#core/explain/format.ts';
@@ -204,18 +204,22 @@ function playsOf({ reeds: told }: Services, { instruments, reeds }: OfKind, play
     });
 }
 
-function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: Showing): ReedsOfKindView {
-  const { kind, kindName, instruments, reeds, lives, family, minutesOn } = of;
-  const { now, nowWall, format } = showing;
+/** Which reed for the play at hand: an ordinary one, as long as usual. */
+export function proposalOf({ instruments, reeds, lives }: OfKind, now: WallClock): ReedProposal {
   const [first] = instruments;
-  const wanted = {
-    nowWall,
+  return whichReed(reeds, {
+    nowWall: wallMinute(now.on, now.atMinute),
     today: now.on,
     minutes: first?.situation(now.on).plays.usualMinutes ?? USUAL_MINUTES,
     isConcert: false,
-    shareOfLife: (reed: ReedState) => shareOfLife(reed, lives),
-  };
-  const proposal = whichReed(reeds, wanted);
+    shareOfLife: (reed) => shareOfLife(reed, lives),
+  });
+}
+
+function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: Showing): ReedsOfKindView {
+  const { kind, kindName, instruments, reeds, lives, family, minutesOn } = of;
+  const { now, format } = showing;
+  const proposal = proposalOf(of, now);
   const day = dayNumber(now.on);
   const month = Array.from({ length: MONTH_DAYS }, (_, index) => minutesOn(day + index));
   const minutesADay = month.reduce((sum, one) => sum + one, 0) / MONTH_DAYS;

@@ -96,7 +96,7 @@ function Boxes({
 
 /** Four weeks of record and four of plan; it is worked out on the server and comes when it is ready. */
 function Plan({ of, playerId }: OfKindProps) {
-  const query = useQuery(reedQueries.plan(playerId, of.kind, useToday()));
+  const query = useQuery(reedQueries.plan(playerId, of.kind, wallNow()));
   const { data: plan } = query;
   return (
     <Compartment title="Four weeks" sx={{ mt: 2 }}>

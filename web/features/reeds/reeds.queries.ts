@@ -8,10 +8,14 @@ import { request } from '#web/api/http.ts';
 
 /** A reed's rest is told to the quarter of an hour, so that the page need not ask each minute. */
 const QUARTER_HOUR = 15;
+const toTheQuarter = ({ on, atMinute }: WallClock): WallClock => ({
+  on,
+  atMinute: Math.floor(atMinute / QUARTER_HOUR) * QUARTER_HOUR,
+});
 
 export const reedQueries = {
-  of: (playerId: string, { on, atMinute }: WallClock) => {
-    const asked = { on, atMinute: Math.floor(atMinute / QUARTER_HOUR) * QUARTER_HOUR };
+  of: (playerId: string, now: WallClock) => {
+    const asked = toTheQuarter(now);
     return queryOptions({
       meta: ABOUT_THE_RECORD,
       queryKey: ['reeds', playerId, asked.on, asked.atMinute],
@@ -19,16 +23,18 @@ export const reedQueries = {
       placeholderData: keepPreviousData,
     });
   },
-  plan: (playerId: string, kind: KindId, today: LocalDate) =>
-    queryOptions({
+  plan: (playerId: string, kind: KindId, now: WallClock) => {
+    const { on: today, atMinute } = toTheQuarter(now);
+    return queryOptions({
       meta: ABOUT_THE_RECORD,
-      queryKey: ['reeds', playerId, 'plan', kind, today],
+      queryKey: ['reeds', playerId, 'plan', kind, today, atMinute],
       queryFn: ({ signal }) => {
-        const query = new URLSearchParams({ playerId, kind, today });
+        const query = new URLSearchParams({ playerId, kind, today, atMinute: String(atMinute) });
         return request(reedPlanView, `${reedPaths.plan}?${query.toString()}`, { signal });
       },
       placeholderData: keepPreviousData,
-    }),
+    });
+  },
   readiness: (playerId: string, kind: KindId, asked: { on: LocalDate; wanted: number; today: LocalDate }) =>
     queryOptions({
       meta: ABOUT_THE_RECORD,
