@@ -23,6 +23,7 @@ const CORE_ROOMS = [
   'book',
   'water',
   'plays',
+  'calendar',
   'reeds',
   'methods',
   'conditions',

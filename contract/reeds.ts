@@ -278,6 +278,8 @@ export const reedPlanView = object({
   today: localDateText().required(),
   /** Minutes the days of the plan will probably hold. */
   expected: array(amount().min(0).required()).required(),
+  /** Which of them have a concert. */
+  concerts: array(boolean().strict().required()).required(),
   rows: array(
     object({
       reedId: reedId().required(),

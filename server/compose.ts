@@ -2,6 +2,7 @@ import type { Book } from '#core/book/book.ts';
 import { PLAIN_FORMAT, type Format } from '#core/explain/format.ts';
 import type { OpenDatabase } from '#server/db/connection.ts';
 import { FACTS } from '#server/facts.ts';
+import { createCalendarRepository } from '#server/features/calendar/calendar.repository.ts';
 import { createCareRepository } from '#server/features/care/care.repository.ts';
 import { createConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
 import { createInstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
@@ -45,6 +46,7 @@ export function compose(
     packup: createPackupRepository(db),
     methods: createMethodsRepository(db),
     conditions: createConditionsRepository(db),
+    calendar: createCalendarRepository(db),
   };
   const readings = createReadings(book, record, repositories);
   const remembered = createRemembered(record.revision);

@@ -1,3 +1,4 @@
+import { eventFact } from '#server/features/calendar/event.fact.ts';
 import { careFact } from '#server/features/care/care-done.fact.ts';
 import { decisionFact } from '#server/features/care/decision.fact.ts';
 import { lastDoneFact } from '#server/features/care/last-done.fact.ts';
@@ -35,6 +36,7 @@ export const FACTS = [
   departureFact,
   playFact,
   eveningFact,
+  eventFact,
   reedBoxFact,
   reedPlayFact,
   reedSaidFact,

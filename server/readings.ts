@@ -8,6 +8,7 @@ import { situationOf, type InstrumentFacts, type Situation } from '#core/situati
 import type { LocalDate } from '#core/time/local-date.ts';
 import { wetnessFrom, type LastPassFact } from '#core/water/wetness-from-record.ts';
 import type { Wetness } from '#core/water/wetness.ts';
+import type { CalendarRepository } from '#server/features/calendar/calendar.repository.ts';
 import type { CareRepository } from '#server/features/care/care.repository.ts';
 import type { ConditionsRepository, StandingCondition } from '#server/features/conditions/conditions.repository.ts';
 import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
@@ -45,6 +46,7 @@ type Sources = {
   readonly packup: PackupRepository;
   readonly methods: MethodsRepository;
   readonly conditions: ConditionsRepository;
+  readonly calendar: CalendarRepository;
 };
 type Revisions = {
   readonly revision: (subject: Subject) => number;
@@ -61,7 +63,10 @@ function forDay(make: (today: LocalDate) => Situation): (today: LocalDate) => Si
   return (today) => (made = made?.today === today ? made : make(today));
 }
 
-function readFacts({ plays, care, packup, methods, conditions }: Sources, { id, playerId }: Instrument): ReadFacts {
+function readFacts(
+  { plays, care, packup, methods, conditions, calendar }: Sources,
+  { id, playerId }: Instrument,
+): ReadFacts {
   const entered = conditions.standing(id, playerId);
   const { lastDone, itemsLogged } = care.history(id);
   return {
@@ -71,6 +76,7 @@ function readFacts({ plays, care, packup, methods, conditions }: Sources, { id, 
     choices: methods.choices(id),
     conditions: entered.map(({ condition }) => condition),
     entered,
+    events: calendar.of(playerId),
     lastPlay: once(() => plays.last(id) ?? null),
     openRunKey: packup.openKey(id) ?? null,
     lastPasses: packup.lastPasses(id, care.lastResetId(id)),

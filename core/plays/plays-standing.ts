@@ -1,4 +1,4 @@
-import { forecastDays, type Forecast } from '#core/plays/forecast.ts';
+import { forecastDays, type Forecast, type PlannedDay } from '#core/plays/forecast.ts';
 import { usualWeek } from '#core/plays/usual-week.ts';
 import type { PlayColumns } from '#core/plays/play-columns.ts';
 import { usualPlayMinutes } from '#core/plays/usual-play.ts';
@@ -11,8 +11,15 @@ export type PlaysStanding = {
   readonly usualMinutes: number;
 };
 
-/** @param today the player's today, which is not over and not read */
-export const playsStanding = (plays: PlayColumns, today: LocalDate): PlaysStanding => ({
-  forecast: forecastDays(usualWeek(plays, dayNumber(today))),
+/**
+ * @param today the player's today, which is not over and not read
+ * @param planned days of which more is known than their weekday
+ */
+export const playsStanding = (
+  plays: PlayColumns,
+  today: LocalDate,
+  planned?: ReadonlyMap<number, PlannedDay>,
+): PlaysStanding => ({
+  forecast: forecastDays(usualWeek(plays, dayNumber(today)), planned),
   usualMinutes: usualPlayMinutes(plays),
 });

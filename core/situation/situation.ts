@@ -1,6 +1,7 @@
 import type { Book } from '#core/book/book.ts';
 import type { Condition } from '#core/book/condition.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
+import { plannedDays, type CalendarEvent } from '#core/calendar/event.ts';
 import { careStanding, type CareHistory, type CareStanding } from '#core/care/care-standing.ts';
 import { conditionsStanding, type ConditionsStanding } from '#core/conditions/conditions-standing.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
@@ -16,6 +17,8 @@ export type InstrumentFacts = {
   readonly care: CareHistory;
   readonly choices: MethodChoices;
   readonly conditions: readonly Condition[];
+  /** Concerts and whatever else is known of a day. */
+  readonly events: readonly CalendarEvent[];
 };
 
 /**
@@ -35,7 +38,7 @@ export type Situation = {
 /** Works out an instrument's situation from the facts; nothing is stored. */
 export function situationOf(book: Book, instrument: Instrument, facts: InstrumentFacts, today: LocalDate): Situation {
   const kind = book.kinds[instrument.kind];
-  const plays = playsStanding(facts.plays, today);
+  const plays = playsStanding(facts.plays, today, plannedDays(facts.events, instrument.id));
   const setting = { book, instrument, today, choices: facts.choices, week: plays.forecast.week };
   const conditions = conditionsStanding(setting, facts.conditions);
   const methods = methodsStanding(setting, conditions.ids);

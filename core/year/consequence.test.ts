@@ -57,6 +57,7 @@ function situation(
       care: { lastDone, signs: new Map(), decisions: new Map() },
       choices,
       conditions,
+      events: [],
     },
     TODAY,
   );

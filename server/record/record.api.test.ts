@@ -196,6 +196,19 @@ const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
     body: { playerId: 'kit', way: 'stretches', now: NOW },
     otherwise: { playerId: 'ada', way: 'guided' },
   }),
+  event: () => ({
+    path: '/api/events',
+    body: {
+      now: NOW,
+      playerId: 'ada',
+      what: 'concert',
+      on: '2026-12-20',
+      minutes: 80,
+      name: null,
+      instrumentIds: ['clarinet'],
+    },
+    otherwise: { on: '2026-12-21', minutes: 90, name: 'Matinee', instrumentIds: ['other'] },
+  }),
   'reed-box': () => ({
     path: '/api/reeds/boxes',
     body: { ...REED_BOX, now: NOW },

@@ -32,6 +32,7 @@ export const ROWS_AFTER: Record<string, string> = {
   '0004_plan_and_log': '',
   '0005_ways_minders_evenings': '',
   '0006_reeds': '',
+  '0007_events': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

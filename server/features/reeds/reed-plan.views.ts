@@ -76,7 +76,7 @@ function rotationOf(of: OfKind, reeds: readonly ReedState[], now: WallClock): Ro
   const had = of.reeds.reduce((sum, { playedToday }) => sum + playedToday, 0);
   const days = Array.from({ length: DAYS }, (_, index) => ({
     minutes: inFives(Math.max(0, of.minutesOn(day + index) - (index === 0 ? had : 0))),
-    concertMinutes: 0,
+    concertMinutes: inFives(of.concerts.get(day + index) ?? 0),
   }));
   const pins = pinsOf(of, now, days[0]?.minutes ?? 0);
   return {
@@ -99,6 +99,7 @@ function viewOf({ plan, rotation, reeds }: Planned, today: LocalDate, format: Fo
     from,
     today,
     expected: rotation.days.map(({ minutes }) => minutes),
+    concerts: rotation.days.map(({ concertMinutes }) => concertMinutes > 0),
     rows: reeds.map((reed, at) => {
       const played = Array.from({ length: DAYS }, () => 0);
       for (const { on, minutes } of reed.days) {

@@ -52,6 +52,8 @@ export type OfKind = {
   readonly reeds: readonly ReedState[];
   readonly lives: LivesOf;
   readonly minutesOn: (day: number) => number;
+  /** Minutes of concerts by day. */
+  readonly concerts: ReadonlyMap<number, number>;
   /** What is left of each living reed, and the curves: worked out once, for they ask the belief often. */
   readonly left: ReadonlyMap<ReedId, ReturnType<typeof remainingOf>>;
   readonly curves: Pick<ReedsOfKindView['life'], 'belief' | 'curve'>;
@@ -60,6 +62,16 @@ export type OfKind = {
 function forecastOf(instruments: readonly Reading[], today: LocalDate): (day: number) => number {
   const all: Forecast[] = instruments.map(({ situation }) => situation(today).plays.forecast);
   return (day) => all.reduce((sum, { minutesOn }) => sum + minutesOn(day), 0);
+}
+
+/** Minutes of concerts on these instruments, by day. */
+function concertsOf(instruments: readonly Reading[]): ReadonlyMap<number, number> {
+  const days = new Map<number, number>();
+  for (const { instrument, facts } of instruments)
+    for (const { on, minutes, instrumentIds, what } of facts.events)
+      if (what === 'concert' && instrumentIds.includes(instrument.id))
+        days.set(dayNumber(on), (days.get(dayNumber(on)) ?? 0) + minutes);
+  return days;
 }
 
 /** Everything of a player's reeds, kind by kind: worked out once for each state of the record. */
@@ -126,6 +138,7 @@ function readReeds(
         left: new Map(reeds.filter(isAlive).map((reed) => [reed.id, remainingOf(reed, lives)])),
         curves: curvesOf(mainLives(reeds, lives)),
         minutesOn: forecastOf(mine, today),
+        concerts: concertsOf(mine),
       },
     ];
   });
@@ -204,14 +217,15 @@ function playsOf({ reeds: told }: Services, { instruments, reeds }: OfKind, play
     });
 }
 
-/** Which reed for the play at hand: an ordinary one, as long as usual. */
-export function proposalOf({ instruments, reeds, lives }: OfKind, now: WallClock): ReedProposal {
+/** Which reed for the play at hand: today's concert, or an ordinary one as long as usual. */
+export function proposalOf({ instruments, reeds, lives, concerts }: OfKind, now: WallClock): ReedProposal {
   const [first] = instruments;
+  const concertMinutes = concerts.get(dayNumber(now.on));
   return whichReed(reeds, {
     nowWall: wallMinute(now.on, now.atMinute),
     today: now.on,
-    minutes: first?.situation(now.on).plays.usualMinutes ?? USUAL_MINUTES,
-    isConcert: false,
+    minutes: concertMinutes ?? first?.situation(now.on).plays.usualMinutes ?? USUAL_MINUTES,
+    isConcert: concertMinutes !== undefined,
     shareOfLife: (reed) => shareOfLife(reed, lives),
   });
 }

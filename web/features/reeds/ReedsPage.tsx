@@ -7,6 +7,9 @@ import { counted } from '#core/explain/format.ts';
 import type { ReedBoxView, ReedView, ReedsOfKindView } from '#contract/reeds.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
+import { useEvent } from '#web/features/calendar/calendar.actions.ts';
+import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
+import { Concerts } from '#web/features/calendar/parts/Concerts.tsx';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
@@ -16,6 +19,7 @@ import { ReedRows } from '#web/features/reeds/parts/ReedRows.tsx';
 import { ReedSlots } from '#web/features/reeds/parts/ReedSlots.tsx';
 import { useReedBox, useReedPlay, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
+import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
@@ -26,6 +30,9 @@ import { WhyFold } from '#web/ui/WhyFold.tsx';
 
 const [LifeChart] = lazyPart(async () => (await import('#web/features/reeds/parts/LifeChart.tsx')).LifeChart);
 const [ReedSheet] = lazyPart(async () => (await import('#web/features/reeds/parts/ReedSheet.tsx')).ReedSheet);
+const [ConcertSheet] = lazyPart(
+  async () => (await import('#web/features/calendar/parts/ConcertSheet.tsx')).ConcertSheet,
+);
 const [BoxSheet] = lazyPart(async () => (await import('#web/features/reeds/parts/BoxSheet.tsx')).BoxSheet);
 
 type OfKindProps = { readonly of: ReedsOfKindView; readonly playerId: PlayerId };
@@ -118,18 +125,47 @@ function Plan({ of, playerId }: OfKindProps) {
   );
 }
 
-/** Ready for the concert: asked for a day, answered with a number and a table. */
+/** Ready for the concert: the concerts to come, and for a day a number of reeds with its table. */
 function Ready({ of, playerId }: OfKindProps) {
   const today = useToday();
   const [asked, setAsked] = useState<Asked>({ on: null, wanted: 2 });
+  const [adding, setAdding] = useState(false);
+  const event = useEvent();
+  const { withdraw } = useWithdraw();
+  const events = useQuery(calendarQueries.of(playerId, today));
+  const mine = new Set<string>(of.instruments.map(({ instrumentId }) => instrumentId));
+  const concerts = (events.data ?? []).filter(({ instrumentIds }) => instrumentIds.some((id) => mine.has(id)));
   const { on, wanted } = asked;
   const query = useQuery({
     ...reedQueries.readiness(playerId, of.kind, { on: on ?? today, wanted, today }),
     enabled: on !== null && on >= today,
   });
+  const add = () => {
+    event.open();
+    setAdding(true);
+  };
   return (
-    <Compartment title="Ready for the concert">
-      <Readiness asked={asked} onAsk={setAsked} ready={on === null ? null : (query.data ?? null)} />
+    <Compartment
+      title="Ready for the concert"
+      aside={
+        of.instruments.length > 0 && (
+          <Button color="inherit" onClick={add}>
+            Add a concert
+          </Button>
+        )
+      }
+    >
+      <Concerts
+        events={concerts}
+        onReady={({ on: day }) => setAsked({ ...asked, on: day })}
+        onDelete={({ key }) => withdraw(key)}
+      />
+      <Box sx={{ mt: concerts.length > 0 ? 2 : 0 }}>
+        <Readiness asked={asked} onAsk={setAsked} ready={on === null ? null : (query.data ?? null)} />
+      </Box>
+      {adding && (
+        <ConcertSheet playerId={playerId} instruments={of.instruments} event={event} onClose={() => setAdding(false)} />
+      )}
     </Compartment>
   );
 }

@@ -1,7 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import { useLayoutEffect, useRef } from 'react';
 import { duration } from '#core/explain/format.ts';
-import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, dayNumber, weekdayOfDay } from '#core/time/local-date.ts';
 import type { ReedPlanView } from '#contract/reeds.ts';
 import { FORMAT } from '#web/clock/format.ts';
 
@@ -103,16 +103,10 @@ function Table({ plan: { rows, from, today } }: ReedRowsProps) {
 
 /** The first of each week over its day, and a thread where today begins. */
 function Days({
-  from,
-  today,
+  plan: { from, today, concerts },
   count,
   height,
-}: {
-  readonly from: LocalDate;
-  readonly today: LocalDate;
-  readonly count: number;
-  readonly height: number;
-}) {
+}: ReedRowsProps & { readonly count: number; readonly height: number }) {
   const first = dayNumber(from);
   const now = (dayNumber(today) - first) * DAY;
   return (
@@ -127,6 +121,17 @@ function Days({
             </text>
           </g>
         ))}
+      {concerts.map((is, index) =>
+        is ? (
+          <path
+            key={index}
+            d={`M${now + index * DAY + DAY / 2} ${TOP - 6}V${height}`}
+            strokeWidth={2}
+            strokeDasharray="2 3"
+            style={{ stroke: INK }}
+          />
+        ) : null,
+      )}
       <path d={`M${now} ${TOP - 6}V${height}`} strokeWidth={2.5} style={{ stroke: INK }} />
     </>
   );
@@ -173,7 +178,7 @@ export function ReedRows({ plan }: ReedRowsProps) {
         </Box>
         <Box ref={box} tabIndex={-1} sx={{ overflowX: 'auto' }}>
           <svg width={count * DAY} height={height} viewBox={`0 0 ${count * DAY} ${height}`}>
-            <Days from={from} today={today} count={count} height={height} />
+            <Days plan={plan} count={count} height={height} />
             {rows.map(({ reedId, played, planned, caps }, row) => (
               <g key={reedId} transform={`translate(0 ${TOP + row * ROW})`}>
                 <path d={`M0 ${ROW - 2}H${count * DAY}`} strokeWidth={1} style={{ stroke: LINE }} />

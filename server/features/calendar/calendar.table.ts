@@ -1,0 +1,31 @@
+import { sql } from 'drizzle-orm';
+import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { type EventKind } from '#core/calendar/event.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { players } from '#server/features/players/players.table.ts';
+import { facts } from '#server/record/record.table.ts';
+
+/** Days of which more is known than their weekday. Kinds are data: no CHECK lists them. */
+export const events = sqliteTable(
+  'events',
+  {
+    factId: integer('fact_id')
+      .primaryKey()
+      .references(() => facts.id),
+    playerId: text('player_id')
+      .$type<PlayerId>()
+      .notNull()
+      .references(() => players.id),
+    what: text().$type<EventKind>().notNull(),
+    on: text('on_day').$type<LocalDate>().notNull(),
+    minutes: integer().notNull(),
+    name: text(),
+    /** JSON array. */
+    instrumentIds: text('instrument_ids', { mode: 'json' }).$type<readonly InstrumentId[]>().notNull(),
+  },
+  (table) => [
+    check('events_minutes', sql`${table.minutes} between 1 and 600`),
+    index('events_of_player').on(table.playerId, table.on),
+  ],
+);
