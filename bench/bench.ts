@@ -10,6 +10,7 @@ import { firstViewScript } from '#bench/first-view.ts';
 import { at, median, ms, print, times, type Row } from '#bench/measure.ts';
 import { runOfMany } from '#bench/run-of-many.ts';
 import { plannerRows } from '#bench/planner.ts';
+import { reedRows } from '#bench/reeds.ts';
 import { ask, whileServing } from '#bench/serving.ts';
 import { tick } from '#bench/tick.ts';
 import { situationOf } from '#core/situation/situation.ts';
@@ -202,6 +203,7 @@ try {
     await tick(serving, today, 'i0'),
     await durability(),
     ...(await plannerRows()),
+    ...(await reedRows(today)),
     script(),
   ];
   database.close();

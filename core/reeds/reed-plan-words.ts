@@ -114,7 +114,12 @@ export function rotationWords({ gap, cost, schedules }: RotationPlan, format: Fo
     short < A_PLAY
       ? ''
       : ` About ${duration(short)} are left without a rested reed: one more in turn would cover ${duration(Math.min(short, MOST_OF_ONE))} of them.`;
-  return `Four weeks, planned from your usual weeks. ${proved}${missing}`;
+  const unready = cost.unready / ROTATION_PENALTY.unready;
+  const concerts =
+    unready < A_PLAY
+      ? ''
+      : ` About ${duration(unready)} of concerts have no reed that is ready: see above how many to open.`;
+  return `Four weeks, planned from your usual weeks. ${proved}${missing}${concerts}`;
 }
 /** Less than this left over is no reason for another reed, minutes. */
 const A_PLAY = 30;

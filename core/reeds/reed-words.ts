@@ -44,18 +44,16 @@ export const END_WORDS: Readonly<Record<ReedEnd, string>> = {
  * known by its words alone.
  */
 export function boxNames(boxes: readonly ReedBox[]): ReadonlyMap<string, string> {
-  const plain = ({ name, strength, kind }: ReedBox) => ({
-    kind,
-    words: `${name}${strength === null ? '' : ` ${strength}`}`,
-  });
+  const plain = ({ name, strength }: ReedBox): string => `${name}${strength === null ? '' : ` ${strength}`}`;
+  const alike = (box: ReedBox): string => `${box.kind} ${plain(box)}`;
+  const counts = new Map<string, number>();
+  for (const box of boxes) counts.set(alike(box), (counts.get(alike(box)) ?? 0) + 1);
   const seen = new Map<string, number>();
-  const of = (box: ReedBox) => JSON.stringify(plain(box));
-  const count = (box: ReedBox) => boxes.filter((other) => of(other) === of(box)).length;
   return new Map(
     boxes.map((box) => {
-      const nth = (seen.get(of(box)) ?? 0) + 1;
-      seen.set(of(box), nth);
-      return [box.key, count(box) > 1 ? `${plain(box).words}, box ${nth}` : plain(box).words];
+      const nth = (seen.get(alike(box)) ?? 0) + 1;
+      seen.set(alike(box), nth);
+      return [box.key, (counts.get(alike(box)) ?? 0) > 1 ? `${plain(box)}, box ${nth}` : plain(box)];
     }),
   );
 }

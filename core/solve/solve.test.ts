@@ -4,6 +4,7 @@ import highs, { type Highs } from 'highs';
 import { answerFaults, checkedSolver, gapOf, type Answer, type Found } from '#core/solve/answer.ts';
 import { lpText } from '#core/solve/lp-text.ts';
 import { costOf, draftProgram, sumOf, type Program } from '#core/solve/program.ts';
+import { marketSplit } from '#core/testing/market-split.ts';
 import { solveWithHighs } from '#core/solve/with-highs.ts';
 
 let runtime: Highs;
@@ -111,24 +112,14 @@ describe('a program', () => {
   });
 
   test('that cannot be finished in time is answered with its bound, and one that is stopped stops', () => {
-    // A market split in the manner of Cornuéjols and Dawande (1999): hard for branch and bound at this size.
-    const { column, row, program } = draftProgram();
-    const goods = Array.from({ length: 40 }, (_, at) => column({ name: `g${at}`, cost: 0, most: 1, whole: true }));
-    for (let market = 0; market < 5; market++) {
-      const times = goods.map((_, at) => ((at + 3) * (market + 7) * 7919 + at * at * 104729) % 100);
-      const half = Math.floor(times.reduce((sum, one) => sum + one, 0) / 2);
-      const over = column({ name: `over ${market}`, cost: 1 });
-      const under = column({ name: `under ${market}`, cost: 1 });
-      const terms = goods.map((good, at) => [good, times[at] ?? 0] as const);
-      row({ name: `half ${market}`, terms: [...terms, [over, -1], [under, 1]], least: half, most: half });
-    }
-    const answer = solveWithHighs(runtime, program(), { seconds: 0.5, gap: 0 }, never);
+    const hard = marketSplit(6);
+    const answer = solveWithHighs(runtime, hard, { seconds: 0.5, gap: 0 }, never);
     if (answer.kind !== 'found') throw new Error(answer.why);
-    expect(answerFaults(program(), answer)).toEqual([]);
+    expect(answerFaults(hard, answer)).toEqual([]);
     expect(answer.bound).toBeLessThan(answer.cost);
     expect(gapOf(answer)).toBeGreaterThan(0);
     const started = performance.now();
-    solveWithHighs(runtime, program(), { seconds: 60, gap: 0 }, () => true);
+    solveWithHighs(runtime, hard, { seconds: 60, gap: 0 }, () => true);
     expect(performance.now() - started).toBeLessThan(20_000);
   }, 40_000);
 });

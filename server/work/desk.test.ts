@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { marketSplit } from '#core/testing/market-split.ts';
 import { draftProgram, type Program } from '#core/solve/program.ts';
 import { createDesk, WorkerFault, type Desk } from '#server/work/desk.ts';
 
@@ -15,20 +16,8 @@ function least(of: number): Program {
   row({ name: 'enough', terms: [[one, 1]], least: of });
   return program();
 }
-/** Hard enough that no machine is done with it in the time of a test. */
-function hard(): Program {
-  const { column, row, program } = draftProgram();
-  const goods = Array.from({ length: 50 }, (_, at) => column({ name: `g${at}`, cost: 0, most: 1, whole: true }));
-  for (let market = 0; market < 6; market++) {
-    const times = goods.map((_, at) => ((at + 3) * (market + 7) * 7919 + at * at * 104729) % 100);
-    const half = Math.floor(times.reduce((sum, time) => sum + time, 0) / 2);
-    const over = column({ name: 'over', cost: 1 });
-    const under = column({ name: 'under', cost: 1 });
-    const terms = goods.map((good, at) => [good, times[at] ?? 0] as const);
-    row({ name: 'half', terms: [...terms, [over, -1], [under, 1]], least: half, most: half });
-  }
-  return program();
-}
+/** No machine is done with it in the time of a test. */
+const hard = (): Program => marketSplit(6);
 const limits = { seconds: 60, gap: 0 };
 
 describe('long work', () => {

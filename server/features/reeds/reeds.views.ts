@@ -49,6 +49,8 @@ export type OfKind = {
   readonly family: ReedFamily;
   readonly instruments: readonly Reading[];
   readonly boxes: readonly ReedBox[];
+  /** What each box is called. */
+  readonly names: ReadonlyMap<string, string>;
   readonly reeds: readonly ReedState[];
   readonly lives: LivesOf;
   readonly minutesOn: (day: number) => number;
@@ -133,6 +135,7 @@ function readReeds(
         family,
         instruments: mine,
         boxes: kept,
+        names,
         reeds,
         lives,
         left: new Map(reeds.filter(isAlive).map((reed) => [reed.id, remainingOf(reed, lives)])),
@@ -180,7 +183,7 @@ function reedView(reed: ReedState, { lives, left: ofLeft }: OfKind, { nowWall, f
 
 const boxView = (box: ReedBox, of: OfKind, showing: Showing): ReedBoxView => ({
   key: box.key,
-  name: boxNames(of.boxes).get(box.key) ?? box.name,
+  name: of.names.get(box.key) ?? box.name,
   cut: box.cut,
   material: box.material,
   breakIn: box.breakIn,
