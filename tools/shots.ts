@@ -41,7 +41,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'care', path: '/care/marit-clarinet' },
   { name: 'care-dark', path: '/care/lucan-trombone', dark: true, then: as('lucan') },
   { name: 'care-pipes', path: '/care/wren-pipes', then: as('wren') },
-  { name: 'care-all', path: '/care', then: as('lucan') },
   {
     name: 'may-i-use',
     path: '/may-i-use?of=marit-clarinet',
@@ -62,6 +61,17 @@ const SHOTS: readonly Shot[] = [
         )
         .click();
       await page.$eval('::-p-text(After playing)', (heading) => heading.scrollIntoView());
+    },
+  },
+  { name: 'reeds', path: '/reeds/marit-clarinet' },
+  {
+    name: 'reed-rows',
+    path: '/reeds/marit-alto',
+    then: async (page) => {
+      await page.waitForSelector('::-p-text(planned from your usual weeks)', { timeout: 30_000 });
+      await press(page, 'Ready for it?');
+      await settled(page);
+      await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
     },
   },
   { name: 'history', path: '/add/lucan-tuba/history' },

@@ -45,7 +45,7 @@ export const LifeChart = ({ life }: LifeChartProps) => (
           tickFormatter={(hours: number) => `${Math.round(hours)} h`}
           stroke={QUIET}
         />
-        <YAxis domain={[0, 1]} ticks={[0, 0.5, 1]} tickFormatter={percent} stroke={QUIET} width={52} />
+        <YAxis domain={[0, 1]} ticks={[0, 0.5, 1]} tickFormatter={percent} stroke={QUIET} width={60} />
         <Area
           dataKey="band"
           type="stepAfter"
