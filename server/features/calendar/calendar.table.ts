@@ -1,22 +1,16 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { type EventKind } from '#core/calendar/event.ts';
-import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { players } from '#server/features/players/players.table.ts';
-import { facts } from '#server/record/record.table.ts';
+import { bodyOf, ofPlayerId } from '#server/features/players/players.table.ts';
 
 /** Days of which more is known than their weekday. Kinds are data: no CHECK lists them. */
 export const events = sqliteTable(
   'events',
   {
-    factId: integer('fact_id')
-      .primaryKey()
-      .references(() => facts.id),
-    playerId: text('player_id')
-      .$type<PlayerId>()
-      .notNull()
-      .references(() => players.id),
+    factId: bodyOf(),
+    playerId: ofPlayerId(),
     what: text().$type<EventKind>().notNull(),
     on: text('on_day').$type<LocalDate>().notNull(),
     minutes: integer().notNull(),

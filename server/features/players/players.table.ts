@@ -15,16 +15,23 @@ export const players = sqliteTable('players', {
     .references(() => facts.id),
 });
 
+/** The fact a body belongs to: the first column of a table of bodies. */
+export const bodyOf = () =>
+  integer('fact_id')
+    .primaryKey()
+    .references(() => facts.id);
+/** Whose it is: a column of every table that says something of a player. */
+export const ofPlayerId = () =>
+  text('player_id')
+    .$type<PlayerId>()
+    .notNull()
+    .references(() => players.id);
+
 export const profiles = sqliteTable(
   'profiles',
   {
-    factId: integer('fact_id')
-      .primaryKey()
-      .references(() => facts.id),
-    playerId: text('player_id')
-      .$type<PlayerId>()
-      .notNull()
-      .references(() => players.id),
+    factId: bodyOf(),
+    playerId: ofPlayerId(),
     name: text().notNull(),
     standing: text({ enum: STANDINGS }).notNull(),
     /** JSON array of skills. */
@@ -40,13 +47,8 @@ export const profiles = sqliteTable(
 export const runWays = sqliteTable(
   'run_ways',
   {
-    factId: integer('fact_id')
-      .primaryKey()
-      .references(() => facts.id),
-    playerId: text('player_id')
-      .$type<PlayerId>()
-      .notNull()
-      .references(() => players.id),
+    factId: bodyOf(),
+    playerId: ofPlayerId(),
     way: text({ enum: RUN_WAYS }).notNull(),
   },
   (table) => [
@@ -59,13 +61,8 @@ export const runWays = sqliteTable(
 export const minders = sqliteTable(
   'minders',
   {
-    factId: integer('fact_id')
-      .primaryKey()
-      .references(() => facts.id),
-    playerId: text('player_id')
-      .$type<PlayerId>()
-      .notNull()
-      .references(() => players.id),
+    factId: bodyOf(),
+    playerId: ofPlayerId(),
     minderId: text('minder_id')
       .$type<PlayerId>()
       .references(() => players.id),

@@ -1,25 +1,19 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
-import { players } from '#server/features/players/players.table.ts';
-import { facts } from '#server/record/record.table.ts';
+import { bodyOf, ofPlayerId } from '#server/features/players/players.table.ts';
 
 export const plays = sqliteTable(
   'plays',
   {
-    factId: integer('fact_id')
-      .primaryKey()
-      .references(() => facts.id),
+    factId: bodyOf(),
     instrumentId: text('instrument_id')
       .$type<InstrumentId>()
       .notNull()
       .references(() => instruments.id),
-    playerId: text('player_id')
-      .$type<PlayerId>()
-      .notNull()
-      .references(() => players.id),
+    playerId: ofPlayerId(),
     /** Repeats the spine, for the index. */
     endedOn: text('ended_on').$type<LocalDate>().notNull(),
     endedAtMinute: integer('ended_at_minute'),
@@ -41,13 +35,8 @@ export const plays = sqliteTable(
 );
 /** What somebody played of an evening on several instruments: each is a play of its own that came with it. */
 export const evenings = sqliteTable('evenings', {
-  factId: integer('fact_id')
-    .primaryKey()
-    .references(() => facts.id),
-  playerId: text('player_id')
-    .$type<PlayerId>()
-    .notNull()
-    .references(() => players.id),
+  factId: bodyOf(),
+  playerId: ofPlayerId(),
   endedOn: text('ended_on').$type<LocalDate>().notNull(),
   endedAtMinute: integer('ended_at_minute'),
   roomCelsius: real('room_celsius'),

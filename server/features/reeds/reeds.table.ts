@@ -1,6 +1,5 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import {
   BREAK_INS,
@@ -15,25 +14,14 @@ import {
 import type { LocalDate } from '#core/time/local-date.ts';
 import { REED_WHATS } from '#contract/reeds.ts';
 import { oneOf } from '#server/db/one-of.ts';
-import { players } from '#server/features/players/players.table.ts';
-import { facts } from '#server/record/record.table.ts';
-
-const factId = () =>
-  integer('fact_id')
-    .primaryKey()
-    .references(() => facts.id);
-const playerId = () =>
-  text('player_id')
-    .$type<PlayerId>()
-    .notNull()
-    .references(() => players.id);
+import { bodyOf, ofPlayerId } from '#server/features/players/players.table.ts';
 
 /** A box of reeds as it came. */
 export const reedBoxes = sqliteTable(
   'reed_boxes',
   {
-    factId: factId(),
-    playerId: playerId(),
+    factId: bodyOf(),
+    playerId: ofPlayerId(),
     /** The kind of instrument: kinds are data, no CHECK lists them. */
     kind: text().$type<KindId>().notNull(),
     name: text().notNull(),
@@ -58,8 +46,8 @@ export const reedBoxes = sqliteTable(
 export const reedPlays = sqliteTable(
   'reed_plays',
   {
-    factId: factId(),
-    playerId: playerId(),
+    factId: bodyOf(),
+    playerId: ofPlayerId(),
     playKey: text('play_key').notNull(),
     /** The play's minutes when this was said: the reeds' follow when the play's are corrected. */
     ofMinutes: integer('of_minutes').notNull(),
@@ -78,8 +66,8 @@ export const reedPlays = sqliteTable(
 export const reedSayings = sqliteTable(
   'reed_sayings',
   {
-    factId: factId(),
-    playerId: playerId(),
+    factId: bodyOf(),
+    playerId: ofPlayerId(),
     reedId: text('reed_id').$type<ReedId>().notNull(),
     what: text({ enum: REED_WHATS }).notNull(),
     feel: text({ enum: REED_FEELS }),
