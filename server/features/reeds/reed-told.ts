@@ -1,4 +1,3 @@
-import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { partsOfReedId, type ReedBox, type ReedId } from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -23,6 +22,3 @@ export function aliveOn(id: ReedId, on: LocalDate, box: ReedBox, { said }: ReedR
     ? fail(conflict('reedId', { code: 'reed-has-ended', on: end.on }))
     : succeed(box);
 }
-
-/** Whose reed it is: everything said of it stands in that player's record. */
-export type OfPlayer = { readonly playerId: PlayerId };

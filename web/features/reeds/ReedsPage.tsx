@@ -3,20 +3,18 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import { counted } from '#core/explain/format.ts';
-import type { ReedBoxView, ReedView, ReedsOfKindView } from '#contract/reeds.ts';
-import { FORMAT } from '#web/clock/format.ts';
+import type { ReedsOfKindView } from '#contract/reeds.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
 import { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
 import { Concerts } from '#web/features/calendar/parts/Concerts.tsx';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
+import { Boxes, type Opened } from '#web/features/reeds/parts/Boxes.tsx';
 import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
 import { Readiness, type Asked } from '#web/features/reeds/parts/Readiness.tsx';
 import { ReedNow } from '#web/features/reeds/parts/ReedNow.tsx';
 import { ReedRows } from '#web/features/reeds/parts/ReedRows.tsx';
-import { ReedSlots } from '#web/features/reeds/parts/ReedSlots.tsx';
 import { useReedBox, useReedPlay, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
 import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
@@ -36,70 +34,6 @@ const [ConcertSheet] = lazyPart(
 const [BoxSheet] = lazyPart(async () => (await import('#web/features/reeds/parts/BoxSheet.tsx')).BoxSheet);
 
 type OfKindProps = { readonly of: ReedsOfKindView; readonly playerId: PlayerId };
-type Opened = { readonly name: string; readonly reedId: string };
-
-type BoxRowProps = {
-  readonly box: ReedBoxView;
-  readonly proposed: string | null;
-  readonly onReed: (one: Opened) => void;
-};
-
-/** One box: its name, where it lies, and its reeds in their slots. */
-function BoxRow({ box: { name, place, material, cameOn, reeds }, proposed, onReed }: BoxRowProps) {
-  const aside = [`came ${FORMAT.shortDate(cameOn)}`, material === 'synthetic' ? 'synthetic' : null, place];
-  return (
-    <Box sx={{ mb: 1.5 }}>
-      <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>
-        {name}{' '}
-        <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-          {aside.filter((one) => one !== null).join(' · ')}
-        </Box>
-      </Typography>
-      <ReedSlots
-        reeds={reeds}
-        proposed={proposed}
-        onReed={({ reedId, number }: ReedView) => onReed({ name: `${name}, reed ${number}`, reedId })}
-      />
-    </Box>
-  );
-}
-
-/** The boxes with their reeds, the newest first; those of which no reed is left come when they are asked for. */
-function Boxes({
-  of,
-  onReed,
-  onAdd,
-}: {
-  readonly of: ReedsOfKindView;
-  readonly onReed: (one: Opened) => void;
-  readonly onAdd: () => void;
-}) {
-  const [all, setAll] = useState(false);
-  const proposed = of.choices[0]?.reedId ?? null;
-  const isFinished = ({ reeds }: ReedBoxView) => reeds.every(({ stage }) => stage === 'retired');
-  const finished = of.boxes.filter(isFinished);
-  const shown = all ? of.boxes : of.boxes.filter((box) => !isFinished(box));
-  return (
-    <Compartment
-      title="Boxes"
-      aside={
-        <Button color="inherit" onClick={onAdd}>
-          Add a box
-        </Button>
-      }
-    >
-      {shown.map((box) => (
-        <BoxRow key={box.key} box={box} proposed={proposed} onReed={onReed} />
-      ))}
-      {of.boxes.length === 0 && <Typography color="text.secondary">Boxes you add stand here.</Typography>}
-      {finished.length > 0 && (
-        <Button color="inherit" aria-expanded={all} onClick={() => setAll(!all)}>
-          {all ? 'Hide' : 'Show'} {counted(finished.length, 'finished box')}
-        </Button>
-      )}
-    </Compartment>
-  );
-}
 
 /** Four weeks of record and four of plan; it is worked out on the server and comes when it is ready. */
 function Plan({ of, playerId }: OfKindProps) {

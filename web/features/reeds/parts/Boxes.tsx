@@ -1,0 +1,73 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useState } from 'react';
+import { counted } from '#core/explain/format.ts';
+import type { ReedBoxView, ReedView, ReedsOfKindView } from '#contract/reeds.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import { ReedSlots } from '#web/features/reeds/parts/ReedSlots.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+
+/** A reed somebody has tapped. */
+export type Opened = { readonly name: string; readonly reedId: string };
+
+type BoxRowProps = {
+  readonly box: ReedBoxView;
+  readonly proposed: string | null;
+  readonly onReed: (one: Opened) => void;
+};
+
+/** One box: its name, where it lies, and its reeds in their slots. */
+function BoxRow({ box: { name, place, material, cameOn, reeds }, proposed, onReed }: BoxRowProps) {
+  const aside = [`came ${FORMAT.shortDate(cameOn)}`, material === 'synthetic' ? 'synthetic' : null, place];
+  return (
+    <Box sx={{ mb: 1.5 }}>
+      <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>
+        {name}{' '}
+        <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+          {aside.filter((one) => one !== null).join(' · ')}
+        </Box>
+      </Typography>
+      <ReedSlots
+        reeds={reeds}
+        proposed={proposed}
+        onReed={({ reedId, number }: ReedView) => onReed({ name: `${name}, reed ${number}`, reedId })}
+      />
+    </Box>
+  );
+}
+
+/** The boxes with their reeds, the newest first; those of which no reed is left come when they are asked for. */
+export function Boxes({
+  of,
+  onReed,
+  onAdd,
+}: {
+  readonly of: ReedsOfKindView;
+  readonly onReed: (one: Opened) => void;
+  readonly onAdd: () => void;
+}) {
+  const [all, setAll] = useState(false);
+  const proposed = of.choices[0]?.reedId ?? null;
+  const isFinished = ({ reeds }: ReedBoxView) => reeds.every(({ stage }) => stage === 'retired');
+  const finished = of.boxes.filter(isFinished);
+  const shown = all ? of.boxes : of.boxes.filter((box) => !isFinished(box));
+  return (
+    <Compartment
+      title="Boxes"
+      aside={
+        <Button color="inherit" onClick={onAdd}>
+          Add a box
+        </Button>
+      }
+    >
+      {shown.map((box) => (
+        <BoxRow key={box.key} box={box} proposed={proposed} onReed={onReed} />
+      ))}
+      {of.boxes.length === 0 && <Typography color="text.secondary">Boxes you add stand here.</Typography>}
+      {finished.length > 0 && (
+        <Button color="inherit" aria-expanded={all} onClick={() => setAll(!all)}>
+          {all ? 'Hide' : 'Show'} {counted(finished.length, 'finished box')}
+        </Button>
+      )}
+    </Compartment>
+  );
+}
