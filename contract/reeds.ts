@@ -206,6 +206,8 @@ const reedsOfKind = object({
   choices: array(choiceView).required(),
   resting: array(choiceView).required(),
   favourite: text().nullable().defined(),
+  /** How many reeds to open for the next concert, and by when; null where there is none, or enough are there. */
+  reminder: text().nullable().defined(),
   boxes: array(boxView).required(),
   plays: array(playWithReeds).required(),
   life: object({

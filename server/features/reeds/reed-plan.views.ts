@@ -14,7 +14,7 @@ import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { addDays, dayNumber, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { ReedPlanView } from '#contract/reeds.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import { proposalOf, reedsOf, type OfKind } from '#server/features/reeds/reeds.views.ts';
+import { proposalOf, reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
 import type { Services } from '#server/services.ts';
 
 /** Days of plan, and of record before it. */

@@ -11,7 +11,7 @@ import {
 } from '#core/reeds/reed.ts';
 import { boxNames, reedName, sayingWords } from '#core/reeds/reed-words.ts';
 import { reedPaths, reedSaidRequest, type REED_WHATS, type ReedSaidRequest } from '#contract/reeds.ts';
-import { notFound, type Failure } from '#server/failure.ts';
+import { conflict, notFound, type Failure } from '#server/failure.ts';
 import { aliveOn, boxOfReed } from '#server/features/reeds/reed-told.ts';
 import { saidFromRow } from '#server/features/reeds/reeds.mapper.ts';
 import { reedSayings } from '#server/features/reeds/reeds.table.ts';
@@ -45,6 +45,8 @@ function decide(
     }
     const alive = aliveOn(reedId, now.on, box.value, record);
     if (!alive.ok) return alive;
+    const end = record.said.find((one) => one.reedId === reedId && one.what === 'ended');
+    if (what === 'ended' && end !== undefined) return fail(conflict('reedId', { code: 'reed-has-ended', on: end.on }));
     return succeed({ body: { playerId: player.id, reedId, what, feel, goodFor, signs, cause }, ...now });
   }
   return fail(notFound('reedId', { code: 'no-such-box' }));

@@ -18,7 +18,7 @@ export function boxOfReed(id: ReedId, field: string, { boxes }: ReedRecord): Out
 export function aliveOn(id: ReedId, on: LocalDate, box: ReedBox, { said }: ReedRecord): Outcome<ReedBox, Failure> {
   if (on < box.cameOn) return fail(conflict('reedId', { code: 'box-not-here-yet', cameOn: box.cameOn }));
   const end = said.find((one) => one.reedId === id && one.what === 'ended');
-  return end !== undefined && on >= end.on && end.on !== on
+  return end !== undefined && on > end.on
     ? fail(conflict('reedId', { code: 'reed-has-ended', on: end.on }))
     : succeed(box);
 }

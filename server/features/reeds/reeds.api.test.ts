@@ -275,3 +275,59 @@ describe('four weeks of reeds', () => {
     expect(await planOf()).toMatchObject({ rows: [], words: 'No reed is in use, so there is nothing to plan.' });
   }, 30_000);
 });
+
+describe('a concert', () => {
+  const concert = (over: object = {}) => ({
+    key: aKey(),
+    now: NOW,
+    playerId: 'ada',
+    what: 'concert',
+    on: '2026-12-24',
+    minutes: 80,
+    name: null,
+    instrumentIds: ['clarinet'],
+    ...over,
+  });
+
+  test('asks in time how many reeds to open, and no more once it is deleted', async () => {
+    await aBox({ before: [0, 0] });
+    expect((await clarinets()).reminder).toBeNull();
+    const key = await keyOf('/api/events', concert());
+    expect((await clarinets()).reminder).toMatch(/^Open \d+ more reeds by 14 December 2026:/);
+    await post('/api/withdrawals', { key: aKey(), targetKey: key }).expect(201);
+    expect((await clarinets()).reminder).toBeNull();
+  });
+
+  test('on its day is played on a concert reed, which ordinary days leave alone', async () => {
+    const box = await aBox({ before: [null, null] });
+    const graded = (number: number, goodFor: string) =>
+      post('/api/reeds/said', saying(`${box}/${number}`, { what: 'graded', feel: 'right', goodFor })).expect(201);
+    await graded(1, 'concert');
+    await graded(2, 'rehearsal');
+    expect((await clarinets()).choices[0]?.name).toBe('Fennel 2½, reed 2');
+    await post('/api/events', concert({ on: TODAY })).expect(201);
+    expect((await clarinets()).choices[0]?.name).toBe('Fennel 2½, reed 1');
+  });
+
+  test.each([
+    ['event-on-anothers', { instrumentIds: ['nobodys'] }],
+    ['event-of-nothing', { instrumentIds: [] }],
+    ['event-too-far', { on: '2031-01-01' }],
+  ])('%s is refused', async (code, over) => {
+    expect((await post('/api/events', concert(over)).expect(400)).body.errors).toMatchObject([{ code }]);
+  });
+
+  test('stands in the list from its day on', async () => {
+    await post('/api/events', concert({ on: '2026-11-20' })).expect(201);
+    await post('/api/events', concert({ name: 'Gala' })).expect(201);
+    const { body } = await server.api().get(`/api/events?playerId=ada&today=${TODAY}`).expect(200);
+    expect(body).toMatchObject([{ name: 'Gala', on: '2026-12-24' }]);
+  });
+});
+
+test('a reed retires once', async () => {
+  const box = await aBox();
+  await post('/api/reeds/said', saying(`${box}/1`, { what: 'ended', cause: 'split' })).expect(201);
+  const again = await post('/api/reeds/said', saying(`${box}/1`, { what: 'ended', cause: 'lost' })).expect(409);
+  expect(again.body.errors).toMatchObject([{ code: 'reed-has-ended' }]);
+});

@@ -1,7 +1,8 @@
 import { Router } from 'express';
 import { readinessQuery, reedPaths, reedPlanQuery, reedsQuery } from '#contract/reeds.ts';
 import { reedPlanOf } from '#server/features/reeds/reed-plan.views.ts';
-import { readinessOf, reedsPageOf } from '#server/features/reeds/reeds.views.ts';
+import { readinessOf } from '#server/features/reeds/reed-readiness.views.ts';
+import { reedsPageOf } from '#server/features/reeds/reeds.views.ts';
 import { queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
 
 export function reedsRoutes(services: Serving): Router {

@@ -1,30 +1,17 @@
 import type { PlayerId } from '#core/instruments/instrument.ts';
-import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import type { Forecast } from '#core/plays/forecast.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
-import { readinessFor } from '#core/reeds/readiness.ts';
-import { livesOf, remainingOf, shareOfLife, type LivesOf, type ReedLives } from '#core/reeds/reed-life.ts';
-import { lifeWords, readinessWhy, readinessWords, supplyWhy, supplyWords } from '#core/reeds/reed-plan-words.ts';
-import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
-import {
-  boxNames,
-  favouriteWords,
-  heldBackWords,
-  reedName,
-  reedReasonWords,
-  standingWords,
-} from '#core/reeds/reed-words.ts';
-import { reedFamilyOf, type ReedBox, type ReedFamily, type ReedId } from '#core/reeds/reed.ts';
+import { shareOfLife } from '#core/reeds/reed-life.ts';
+import { lifeWords, supplyWhy, supplyWords } from '#core/reeds/reed-plan-words.ts';
+import type { ReedState } from '#core/reeds/reed-state.ts';
+import { favouriteWords, heldBackWords, reedName, reedReasonWords, standingWords } from '#core/reeds/reed-words.ts';
+import type { ReedBox } from '#core/reeds/reed.ts';
 import { supplyOf } from '#core/reeds/supply.ts';
-import { bandOf } from '#core/reeds/survival.ts';
-import { whichReed, type ReedChoice, type ReedProposal } from '#core/reeds/which-reed.ts';
-import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
-import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import type { ReedChoice } from '#core/reeds/which-reed.ts';
+import { dayNumber } from '#core/time/local-date.ts';
 import { roughly, type Format } from '#core/explain/format.ts';
 import type {
   PlayWithReeds,
-  ReadinessView,
   ReedBoxView,
   ReedChoiceView,
   ReedsOfKindView,
@@ -32,120 +19,13 @@ import type {
   ReedView,
 } from '#contract/reeds.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import type { Reading } from '#server/readings.ts';
+import { reminderOf } from '#server/features/reeds/reed-readiness.views.ts';
+import { mainLives, proposalOf, reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
 import type { Services } from '#server/services.ts';
 
 /** Plays that are shown with their reeds, so that one can be said or put right. */
 const PLAYS_SHOWN = 8;
-const CURVE_POINTS = 24;
 const MONTH_DAYS = 28;
-/** What is offered where the record says nothing yet. */
-const USUAL_MINUTES = 45;
-
-/** The reeds of one kind of instrument of one player, with what is computed of them for a day. */
-export type OfKind = {
-  readonly kind: KindId;
-  readonly kindName: string;
-  readonly family: ReedFamily;
-  readonly instruments: readonly Reading[];
-  readonly boxes: readonly ReedBox[];
-  /** What each box is called. */
-  readonly names: ReadonlyMap<string, string>;
-  readonly reeds: readonly ReedState[];
-  readonly lives: LivesOf;
-  readonly minutesOn: (day: number) => number;
-  /** Minutes of concerts by day. */
-  readonly concerts: ReadonlyMap<number, number>;
-  /** What is left of each living reed, and the curves: worked out once, for they ask the belief often. */
-  readonly left: ReadonlyMap<ReedId, ReturnType<typeof remainingOf>>;
-  readonly curves: Pick<ReedsOfKindView['life'], 'belief' | 'curve'>;
-};
-
-function forecastOf(instruments: readonly Reading[], today: LocalDate): (day: number) => number {
-  const all: Forecast[] = instruments.map(({ situation }) => situation(today).plays.forecast);
-  return (day) => all.reduce((sum, { minutesOn }) => sum + minutesOn(day), 0);
-}
-
-/** Minutes of concerts on these instruments, by day. */
-function concertsOf(instruments: readonly Reading[]): ReadonlyMap<number, number> {
-  const days = new Map<number, number>();
-  for (const { instrument, facts } of instruments)
-    for (const { on, minutes, instrumentIds, what } of facts.events)
-      if (what === 'concert' && instrumentIds.includes(instrument.id))
-        days.set(dayNumber(on), (days.get(dayNumber(on)) ?? 0) + minutes);
-  return days;
-}
-
-/** Everything of a player's reeds, kind by kind: worked out once for each state of the record. */
-export function reedsOf(services: Services, playerId: PlayerId, today: LocalDate): OfKind[] {
-  const own = services.instruments.all().filter((one) => one.playerId === playerId);
-  const subjects = [ofPlayer(playerId), ...own.map(({ id }) => ofInstrument(id))];
-  return services.remembered.of(`reeds ${playerId}`, subjects, today, () => readReeds(services, playerId, today));
-}
-
-const isAlive = ({ stage }: ReedState): boolean => stage !== 'new' && stage !== 'retired';
-
-/** The lives that are shown: of cane, where there is any. */
-const mainLives = (reeds: readonly ReedState[], lives: LivesOf): ReedLives =>
-  lives[reeds.length > 0 && reeds.every(({ box }) => box.material === 'synthetic') ? 'synthetic' : 'cane'];
-
-function curvesOf({ belief, curve }: ReedLives): OfKind['curves'] {
-  const furthest = belief.ageAt(0.02);
-  return {
-    belief: Array.from({ length: CURVE_POINTS + 1 }, (_, index) => {
-      const minutes = (furthest * index) / CURVE_POINTS;
-      return { minutes, share: belief.survival(minutes) };
-    }),
-    curve: curve.map((step) => {
-      const [low, high] = bandOf(step);
-      return { minutes: step.at, share: step.survival, low, high };
-    }),
-  };
-}
-
-/** Those the player has an instrument for or a box of. */
-function readReeds(
-  { book, reeds: told, readings, instruments }: Services,
-  playerId: PlayerId,
-  today: LocalDate,
-): OfKind[] {
-  const { boxes, uses, said } = told.record(playerId);
-  const names = boxNames(boxes);
-  const own = instruments
-    .all()
-    .filter((one) => one.playerId === playerId)
-    .flatMap(({ id }) => readings.of(id) ?? [])
-    .filter(({ instrument }) => instrument.leftOn === null);
-  return KIND_IDS.flatMap((kind): OfKind[] => {
-    const family = reedFamilyOf(book.kinds[kind]);
-    const mine = own.filter(({ instrument }) => instrument.kind === kind);
-    const kept = boxes.filter((box) => box.kind === kind);
-    if (family === null || (mine.length === 0 && kept.length === 0)) return [];
-    const reeds = kept.flatMap((box) => {
-      const within = <One extends { readonly reedId: string }>(all: readonly One[]) =>
-        all.filter(({ reedId }) => reedId.startsWith(`${box.key}/`));
-      const boxName = names.get(box.key) ?? box.name;
-      return reedStates({ box, boxName, uses: within(uses), said: within(said) }, { today, family });
-    });
-    const lives = livesOf(reeds);
-    return [
-      {
-        kind,
-        kindName: book.kinds[kind].name,
-        family,
-        instruments: mine,
-        boxes: kept,
-        names,
-        reeds,
-        lives,
-        left: new Map(reeds.filter(isAlive).map((reed) => [reed.id, remainingOf(reed, lives)])),
-        curves: curvesOf(mainLives(reeds, lives)),
-        minutesOn: forecastOf(mine, today),
-        concerts: concertsOf(mine),
-      },
-    ];
-  });
-}
 
 type Showing = { readonly now: WallClock; readonly nowWall: number; readonly format: Format };
 
@@ -220,19 +100,6 @@ function playsOf({ reeds: told }: Services, { instruments, reeds }: OfKind, play
     });
 }
 
-/** Which reed for the play at hand: today's concert, or an ordinary one as long as usual. */
-export function proposalOf({ instruments, reeds, lives, concerts }: OfKind, now: WallClock): ReedProposal {
-  const [first] = instruments;
-  const concertMinutes = concerts.get(dayNumber(now.on));
-  return whichReed(reeds, {
-    nowWall: wallMinute(now.on, now.atMinute),
-    today: now.on,
-    minutes: concertMinutes ?? first?.situation(now.on).plays.usualMinutes ?? USUAL_MINUTES,
-    isConcert: concertMinutes !== undefined,
-    shareOfLife: (reed) => shareOfLife(reed, lives),
-  });
-}
-
 function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: Showing): ReedsOfKindView {
   const { kind, kindName, instruments, reeds, lives, family, minutesOn } = of;
   const { now, format } = showing;
@@ -249,6 +116,7 @@ function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: S
     choices: proposal.choices.map((one) => choiceView(one, showing)),
     resting: proposal.resting.map((one) => choiceView(one, showing)),
     favourite: favouriteWords(reeds, family),
+    reminder: reminderOf(of, now.on, format),
     boxes: of.boxes.map((box) => boxView(box, of, showing)).reverse(),
     plays: playsOf(services, of, playerId),
     life: { words: lifeWords(mainLives(reeds, lives), format), ...of.curves },
@@ -262,33 +130,4 @@ export function reedsPageOf(services: Services, playerId: PlayerId, now: WallClo
   const showing = { now, nowWall: wallMinute(now.on, now.atMinute), format: services.format };
   const kinds = reedsOf(services, playerId, now.on);
   return succeed({ playerId, kinds: kinds.map((of) => kindView(services, of, playerId, showing)) });
-}
-
-type Wanting = { readonly kind: KindId; readonly on: LocalDate; readonly wanted: number; readonly today: LocalDate };
-
-/** How many reeds to open for a day, and by when. */
-export function readinessOf(
-  services: Services,
-  playerId: PlayerId,
-  { kind, on, wanted, today }: Wanting,
-): Outcome<ReadinessView, Failure> {
-  const of = reedsOf(services, playerId, today).find((one) => one.kind === kind);
-  if (of === undefined) return fail(notFound('kind', { code: 'no-reeds-on-it' }));
-  const [from, to] = [dayNumber(today), dayNumber(on)];
-  const minutesUntil = Array.from({ length: Math.max(0, to - from) }, (_, index) => of.minutesOn(from + index));
-  const ready = readinessFor({
-    on,
-    wanted,
-    today,
-    reeds: of.reeds,
-    lives: of.lives,
-    minutesUntil: minutesUntil.reduce((sum, one) => sum + one, 0),
-    breakIn: of.boxes.at(-1)?.breakIn ?? 'week',
-  });
-  const { format } = services;
-  return succeed({
-    words: readinessWords(ready, format),
-    because: readinessWhy(ready, format),
-    table: ready.table.map(({ opened, chance }) => ({ opened, chance })),
-  });
 }

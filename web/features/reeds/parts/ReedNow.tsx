@@ -26,7 +26,7 @@ const Row = ({ one, children }: { readonly one: ReedChoiceView; readonly childre
 );
 
 /** Which reed now and for how long: the answer large, what is broken in before it, the others below. */
-export function ReedNow({ of: { first, choices, resting, favourite, boxes }, onAddBox }: ReedNowProps) {
+export function ReedNow({ of: { first, choices, resting, favourite, reminder, boxes }, onAddBox }: ReedNowProps) {
   const [best, ...others] = choices;
   if (boxes.length === 0)
     return (
@@ -74,6 +74,7 @@ export function ReedNow({ of: { first, choices, resting, favourite, boxes }, onA
           {resting.length > 0 ? 'Every reed rests.' : 'No reed is in rotation.'}
         </Typography>
       )}
+      {reminder && <Typography sx={{ my: 1.5, fontWeight: 650 }}>{reminder}</Typography>}
       {favourite && <Typography sx={{ my: 1.5 }}>{favourite}</Typography>}
       {(others.length > 0 || resting.length > 0) && (
         <PlainList>

@@ -10,7 +10,7 @@ export function ReedsToday({ kinds }: Pick<ReedsPageView, 'kinds'>) {
   if (told.length === 0) return null;
   return (
     <PlainList gap={0.5}>
-      {told.map(({ kind, kindName, choices, first }) => {
+      {told.map(({ kind, kindName, choices, first, reminder }) => {
         const parts = [
           ...first.map(({ name, minutes }) => `break in ${name} for ${duration(minutes)}`),
           ...choices.slice(0, 1).map(({ name, minutes }) => `play ${name} for up to ${duration(minutes)}`),
@@ -25,7 +25,7 @@ export function ReedsToday({ kinds }: Pick<ReedsPageView, 'kinds'>) {
             >
               {kindName}
             </MuiLink>
-            : {parts.join(', then ')}.
+            : {parts.join(', then ')}.{reminder === null ? '' : ` ${reminder}`}
           </Typography>
         );
       })}

@@ -1,0 +1,56 @@
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+import type { Format } from '#core/explain/format.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { readinessFor, type Readiness } from '#core/reeds/readiness.ts';
+import { readinessWhy, readinessWords } from '#core/reeds/reed-plan-words.ts';
+import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import type { ReadinessView } from '#contract/reeds.ts';
+import { notFound, type Failure } from '#server/failure.ts';
+import { reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
+import type { Services } from '#server/services.ts';
+
+/** A second reed stands ready at a concert. */
+const AT_A_CONCERT = 2;
+
+/** What one player asks of the reeds for a day. */
+function readinessBy(of: OfKind, { on, wanted, today }: Omit<Wanting, 'kind'>): Readiness {
+  const from = dayNumber(today);
+  const days = Array.from({ length: Math.max(0, dayNumber(on) - from) }, (_, index) => of.minutesOn(from + index));
+  return readinessFor({
+    on,
+    wanted,
+    today,
+    reeds: of.reeds,
+    lives: of.lives,
+    minutesUntil: days.reduce((sum, one) => sum + one, 0),
+    breakIn: of.boxes.at(-1)?.breakIn ?? 'week',
+  });
+}
+
+/** What has to be opened for the next concert; nothing where enough are there, or there is nothing to open it from. */
+export function reminderOf(of: OfKind, today: LocalDate, format: Format): string | null {
+  const coming = [...of.concerts.keys()].filter((day) => day > dayNumber(today)).sort((a, b) => a - b)[0];
+  if (coming === undefined || of.boxes.length === 0) return null;
+  const ready = readinessBy(of, { on: dateOfDay(coming), wanted: AT_A_CONCERT, today });
+  return ready.openBy === null || ready.toOpen === 0 ? null : readinessWords(ready, format);
+}
+
+type Wanting = { readonly kind: KindId; readonly on: LocalDate; readonly wanted: number; readonly today: LocalDate };
+
+/** How many reeds to open for a day, and by when. */
+export function readinessOf(
+  services: Services,
+  playerId: PlayerId,
+  { kind, on, wanted, today }: Wanting,
+): Outcome<ReadinessView, Failure> {
+  const of = reedsOf(services, playerId, today).find((one) => one.kind === kind);
+  if (of === undefined) return fail(notFound('kind', { code: 'no-reeds-on-it' }));
+  const ready = readinessBy(of, { on, wanted, today });
+  const { format } = services;
+  return succeed({
+    words: readinessWords(ready, format),
+    because: readinessWhy(ready, format),
+    table: ready.table.map(({ opened, chance }) => ({ opened, chance })),
+  });
+}

@@ -1,0 +1,137 @@
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
+import type { Forecast } from '#core/plays/forecast.ts';
+import { wallMinute, type WallClock } from '#core/plays/play.ts';
+import { livesOf, remainingOf, shareOfLife, type LivesOf, type ReedLives } from '#core/reeds/reed-life.ts';
+import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
+import { boxNames } from '#core/reeds/reed-words.ts';
+import { reedFamilyOf, type ReedBox, type ReedFamily, type ReedId } from '#core/reeds/reed.ts';
+import { bandOf } from '#core/reeds/survival.ts';
+import { whichReed, type ReedProposal } from '#core/reeds/which-reed.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
+import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import type { ReedsOfKindView } from '#contract/reeds.ts';
+import type { Reading } from '#server/readings.ts';
+import type { Services } from '#server/services.ts';
+
+const CURVE_POINTS = 24;
+/** What is offered where the record says nothing yet. */
+const USUAL_MINUTES = 45;
+
+/** The reeds of one kind of instrument of one player, with what is computed of them for a day. */
+export type OfKind = {
+  readonly kind: KindId;
+  readonly kindName: string;
+  readonly family: ReedFamily;
+  readonly instruments: readonly Reading[];
+  readonly boxes: readonly ReedBox[];
+  /** What each box is called. */
+  readonly names: ReadonlyMap<string, string>;
+  readonly reeds: readonly ReedState[];
+  readonly lives: LivesOf;
+  readonly minutesOn: (day: number) => number;
+  /** Minutes of concerts by day. */
+  readonly concerts: ReadonlyMap<number, number>;
+  /** What is left of each living reed, and the curves: worked out once, for they ask the belief often. */
+  readonly left: ReadonlyMap<ReedId, ReturnType<typeof remainingOf>>;
+  readonly curves: Pick<ReedsOfKindView['life'], 'belief' | 'curve'>;
+};
+
+function forecastOf(instruments: readonly Reading[], today: LocalDate): (day: number) => number {
+  const all: Forecast[] = instruments.map(({ situation }) => situation(today).plays.forecast);
+  return (day) => all.reduce((sum, { minutesOn }) => sum + minutesOn(day), 0);
+}
+
+/** Minutes of concerts on these instruments, by day. */
+function concertsOf(instruments: readonly Reading[]): ReadonlyMap<number, number> {
+  const days = new Map<number, number>();
+  for (const { instrument, facts } of instruments)
+    for (const { on, minutes, instrumentIds, what } of facts.events)
+      if (what === 'concert' && instrumentIds.includes(instrument.id))
+        days.set(dayNumber(on), (days.get(dayNumber(on)) ?? 0) + minutes);
+  return days;
+}
+
+/** Everything of a player's reeds, kind by kind: worked out once for each state of the record. */
+export function reedsOf(services: Services, playerId: PlayerId, today: LocalDate): OfKind[] {
+  const own = services.instruments.all().filter((one) => one.playerId === playerId);
+  const subjects = [ofPlayer(playerId), ...own.map(({ id }) => ofInstrument(id))];
+  return services.remembered.of(`reeds ${playerId}`, subjects, today, () => readReeds(services, playerId, today));
+}
+
+const isAlive = ({ stage }: ReedState): boolean => stage !== 'new' && stage !== 'retired';
+
+/** The lives that are shown: of cane, where there is any. */
+export const mainLives = (reeds: readonly ReedState[], lives: LivesOf): ReedLives =>
+  lives[reeds.length > 0 && reeds.every(({ box }) => box.material === 'synthetic') ? 'synthetic' : 'cane'];
+
+function curvesOf({ belief, curve }: ReedLives): OfKind['curves'] {
+  const furthest = belief.ageAt(0.02);
+  return {
+    belief: Array.from({ length: CURVE_POINTS + 1 }, (_, index) => {
+      const minutes = (furthest * index) / CURVE_POINTS;
+      return { minutes, share: belief.survival(minutes) };
+    }),
+    curve: curve.map((step) => {
+      const [low, high] = bandOf(step);
+      return { minutes: step.at, share: step.survival, low, high };
+    }),
+  };
+}
+
+/** Those the player has an instrument for or a box of. */
+function readReeds(
+  { book, reeds: told, readings, instruments }: Services,
+  playerId: PlayerId,
+  today: LocalDate,
+): OfKind[] {
+  const { boxes, uses, said } = told.record(playerId);
+  const names = boxNames(boxes);
+  const own = instruments
+    .all()
+    .filter((one) => one.playerId === playerId)
+    .flatMap(({ id }) => readings.of(id) ?? [])
+    .filter(({ instrument }) => instrument.leftOn === null);
+  return KIND_IDS.flatMap((kind): OfKind[] => {
+    const family = reedFamilyOf(book.kinds[kind]);
+    const mine = own.filter(({ instrument }) => instrument.kind === kind);
+    const kept = boxes.filter((box) => box.kind === kind);
+    if (family === null || (mine.length === 0 && kept.length === 0)) return [];
+    const reeds = kept.flatMap((box) => {
+      const within = <One extends { readonly reedId: string }>(all: readonly One[]) =>
+        all.filter(({ reedId }) => reedId.startsWith(`${box.key}/`));
+      const boxName = names.get(box.key) ?? box.name;
+      return reedStates({ box, boxName, uses: within(uses), said: within(said) }, { today, family });
+    });
+    const lives = livesOf(reeds);
+    return [
+      {
+        kind,
+        kindName: book.kinds[kind].name,
+        family,
+        instruments: mine,
+        boxes: kept,
+        names,
+        reeds,
+        lives,
+        left: new Map(reeds.filter(isAlive).map((reed) => [reed.id, remainingOf(reed, lives)])),
+        curves: curvesOf(mainLives(reeds, lives)),
+        minutesOn: forecastOf(mine, today),
+        concerts: concertsOf(mine),
+      },
+    ];
+  });
+}
+
+/** Which reed for the play at hand: today's concert, or an ordinary one as long as usual. */
+export function proposalOf({ instruments, reeds, lives, concerts }: OfKind, now: WallClock): ReedProposal {
+  const [first] = instruments;
+  const concertMinutes = concerts.get(dayNumber(now.on));
+  return whichReed(reeds, {
+    nowWall: wallMinute(now.on, now.atMinute),
+    today: now.on,
+    minutes: concertMinutes ?? first?.situation(now.on).plays.usualMinutes ?? USUAL_MINUTES,
+    isConcert: concertMinutes !== undefined,
+    shareOfLife: (reed) => shareOfLife(reed, lives),
+  });
+}
