@@ -2,7 +2,6 @@ import { array, boolean, object, string, type InferType } from 'yup';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { MOST_PLAY_MINUTES } from '#core/plays/play.ts';
 import type { WallClock } from '#core/plays/play.ts';
-import { REED_STAGES } from '#core/reeds/reed-state.ts';
 import {
   BREAK_INS,
   HIGH_SHARES,
@@ -11,6 +10,7 @@ import {
   REED_FEELS,
   REED_MATERIALS,
   REED_SIGNS,
+  REED_STAGES,
   REED_USES,
   type ReedId,
 } from '#core/reeds/reed.ts';

@@ -10,13 +10,11 @@ import {
   type ReedId,
   type ReedSaid,
   type ReedSaying,
+  type ReedStage,
   type ReedUse,
 } from '#core/reeds/reed.ts';
 import { MINUTES_PER_DAY, wallMinute } from '#core/plays/play.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-
-export const REED_STAGES = ['new', 'breaking-in', 'in-rotation', 'practice-only', 'retired'] as const;
-export type ReedStage = (typeof REED_STAGES)[number];
 
 export type ReedGrade = Omit<Extract<ReedSaying, { what: 'graded' }>, 'what'> & { readonly on: LocalDate };
 

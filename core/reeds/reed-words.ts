@@ -3,8 +3,17 @@ import { counted, duration, type Format } from '#core/explain/format.ts';
 import { clockTime } from '#core/plays/play-words.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { DAILY_CAP, IN_HAND, REST_HOURS } from '#core/reeds/reed-numbers.ts';
-import type { HeldBack, ReedStage, ReedState } from '#core/reeds/reed-state.ts';
-import type { ReedBox, ReedEnd, ReedFamily, ReedFeel, ReedFor, ReedSaying, ReedSign } from '#core/reeds/reed.ts';
+import type { HeldBack, ReedState } from '#core/reeds/reed-state.ts';
+import type {
+  ReedBox,
+  ReedEnd,
+  ReedFamily,
+  ReedFeel,
+  ReedFor,
+  ReedSaying,
+  ReedSign,
+  ReedStage,
+} from '#core/reeds/reed.ts';
 import type { ReedReason } from '#core/reeds/which-reed.ts';
 import { dateOfDay } from '#core/time/local-date.ts';
 

@@ -72,6 +72,10 @@ export const REED_ENDS = ['soft', 'dark', 'chipped', 'split', 'lost', 'given-awa
 export type ReedEnd = (typeof REED_ENDS)[number];
 export const endsALife = (cause: ReedEnd): boolean => cause !== 'lost' && cause !== 'given-away';
 
+/** How far a reed is in its life. */
+export const REED_STAGES = ['new', 'breaking-in', 'in-rotation', 'practice-only', 'retired'] as const;
+export type ReedStage = (typeof REED_STAGES)[number];
+
 /** Something said of one reed. */
 export type ReedSaying =
   | {

@@ -4,11 +4,10 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
-import type { ReedsPageView } from '#contract/reeds.ts';
 import type { InstrumentPage } from '#contract/care.ts';
 import { duration, listed } from '#core/explain/format.ts';
 import { FORMAT } from '#web/clock/format.ts';
-import { useToday, wallNow } from '#web/clock/today.ts';
+import { useToday } from '#web/clock/today.ts';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { useCareActions } from '#web/features/care/care.actions.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
@@ -16,8 +15,6 @@ import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { conditionQueries } from '#web/features/conditions/conditions.queries.ts';
 import { ConditionsNow } from '#web/features/conditions/parts/ConditionsNow.tsx';
 import { useJustPlayed } from '#web/features/now/just-played.actions.ts';
-import type { ReedOffered } from '#web/features/plays/parts/ReedPlayed.tsx';
-import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
@@ -33,9 +30,7 @@ import { TwoColumns } from '#web/ui/TwoColumns.tsx';
 const [DoneDialog, fetchDone] = lazyPart(
   async () => (await import('#web/features/care/parts/DoneDialog.tsx')).DoneDialog,
 );
-const [PlayedSheet, fetchPlayed] = lazyPart(
-  async () => (await import('#web/features/plays/parts/PlayedSheet.tsx')).PlayedSheet,
-);
+const [PlayedNow, fetchPlayed] = lazyPart(async () => (await import('#web/features/now/PlayedNow.tsx')).PlayedNow);
 
 const SHOWN = 4;
 const PAGE_HEIGHT = 560;
@@ -133,13 +128,6 @@ function NextAction({
   );
 }
 
-/** The reeds that are offered when a play is logged: the one for now first. */
-const offeredReeds = (page: ReedsPageView | undefined, instrumentId: InstrumentId): readonly ReedOffered[] =>
-  (page?.kinds ?? [])
-    .filter(({ instruments }) => instruments.some((one) => one.instrumentId === instrumentId))
-    .flatMap(({ choices, first }) => [...choices, ...first])
-    .map(({ reedId, name }) => ({ reedId, name }));
-
 function Loaded({ page }: { readonly page: InstrumentPage }) {
   const today = useToday();
   const [sheet, setSheet] = useState(false);
@@ -151,7 +139,6 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
   const played = useJustPlayed(instrument.id, instrument.playerId);
   const care = useCareActions(instrument.id, instrument.playerId);
   const conditions = useQuery(conditionQueries.page(instrument.id, today));
-  const reeds = useQuery({ ...reedQueries.of(instrument.playerId, wallNow()), enabled: page.onReeds });
   const pressing = calling.flatMap((id) => clocks.find(({ itemId }) => itemId === id) ?? []);
   // What somebody has noticed never falls off the page.
   const shown = Math.max(SHOWN, pressing.filter(({ noticed }) => noticed).length);
@@ -202,19 +189,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           </Typography>
         )}
       </Compartment>
-      {sheet && (
-        <PlayedSheet
-          instrumentName={instrument.name}
-          usualMinutes={page.week.usualPlayMinutes}
-          now={wallNow()}
-          along={along.map(({ name }) => name)}
-          reeds={offeredReeds(reeds.data, instrument.id)}
-          problem={played.problem}
-          busy={played.busy}
-          onClose={() => setSheet(false)}
-          onLog={(entry, after, reed) => played.log({ entry, after, reed }, alongItems, () => setSheet(false))}
-        />
-      )}
+      {sheet && <PlayedNow page={page} along={along} played={played} onClose={() => setSheet(false)} />}
       {care.asked && (
         <DoneDialog
           clock={care.asked}

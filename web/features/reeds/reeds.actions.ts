@@ -1,6 +1,6 @@
 import type { ReedId } from '#core/reeds/reed.ts';
 import { END_WORDS, FEEL_WORDS, USE_WORDS } from '#core/reeds/reed-words.ts';
-import { reedPaths, type ReedBoxRequest, type ReedPlayRequest, type ReedSaidRequest } from '#contract/reeds.ts';
+import { reedPaths, type ReedBoxRequest, type ReedSaidRequest } from '#contract/reeds.ts';
 import { useLog } from '#web/features/record/log.actions.ts';
 
 type Content<Request> = Omit<Request, 'key' | 'now'>;
@@ -12,20 +12,6 @@ export const useReedBox = () =>
     about: (_box: Content<ReedBoxRequest>) => 'everything',
     form: true,
   });
-
-/** Says which reeds a play was on, or puts it right. */
-export function useReedPlay() {
-  const { log, busy } = useLog({
-    path: reedPaths.plays,
-    about: (_play: Content<ReedPlayRequest>) => 'everything',
-  });
-  return {
-    busy,
-    say: (play: Content<ReedPlayRequest>) => log(play, { said: 'Noted on which reed it was.' }),
-    /** With a play that says itself that it was logged, and is taken back with it. */
-    alsoSay: (play: Content<ReedPlayRequest>) => log(play),
-  };
-}
 
 const NOTHING = { feel: null, goodFor: null, signs: [], cause: null } as const;
 

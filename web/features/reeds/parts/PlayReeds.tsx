@@ -4,7 +4,7 @@ import { duration } from '#core/explain/format.ts';
 import type { HighShare, ReedId } from '#core/reeds/reed.ts';
 import type { PlayWithReeds, ReedsOfKindView } from '#contract/reeds.ts';
 import { FORMAT } from '#web/clock/format.ts';
-import type { useReedPlay } from '#web/features/reeds/reeds.actions.ts';
+import type { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
 import { HIGH } from '#web/features/reeds/parts/high-choice.ts';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';

@@ -1,0 +1,53 @@
+import { useQuery } from '@tanstack/react-query';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { InstrumentPage } from '#contract/care.ts';
+import { wallNow } from '#web/clock/today.ts';
+import type { useJustPlayed } from '#web/features/now/just-played.actions.ts';
+import { PlayedSheet } from '#web/features/plays/parts/PlayedSheet.tsx';
+import { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
+import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
+
+type PlayedNowProps = {
+  readonly page: InstrumentPage;
+  /** Due work that comes along when it is packed up. */
+  readonly along: readonly { readonly itemId: CareItemId; readonly name: string }[];
+  readonly played: ReturnType<typeof useJustPlayed>;
+  readonly onClose: () => void;
+};
+
+/** "I have just played", on the reed for now where it is played on reeds. It comes with its first tap. */
+export function PlayedNow({ page: { instrument, week, onReeds }, along, played, onClose }: PlayedNowProps) {
+  const reeds = useQuery({ ...reedQueries.of(instrument.playerId, wallNow()), enabled: onReeds });
+  const onReed = useReedPlay();
+  // The sheet is drawn in one go; where nobody answers it comes without the reeds, which can be said later.
+  const isAsking = onReeds && reeds.isPending && reeds.failureCount === 0;
+  const offered = (reeds.data?.kinds ?? [])
+    .filter(({ instruments }) => instruments.some((one) => one.instrumentId === instrument.id))
+    .flatMap(({ choices, first }) => [...choices, ...first])
+    .map(({ reedId, name }) => ({ reedId, name }));
+  if (isAsking) return null;
+  return (
+    <PlayedSheet
+      instrumentName={instrument.name}
+      usualMinutes={week.usualPlayMinutes}
+      now={wallNow()}
+      along={along.map(({ name }) => name)}
+      reeds={offered}
+      problem={played.problem}
+      busy={played.busy}
+      onClose={onClose}
+      onLog={(entry, after, reed) =>
+        played.log(
+          { entry, after },
+          along.map(({ itemId }) => itemId),
+          (playKey) => {
+            onClose();
+            // Where this does not arrive, the play stands without its reed and can be completed under Reeds.
+            if (reed)
+              onReed.alsoSay({ playKey, shares: [{ reedId: reed.reedId, minutes: entry.minutes }], high: reed.high });
+          },
+        )
+      }
+    />
+  );
+}
