@@ -298,6 +298,8 @@ export const reedPlanView = object({
   ).required(),
   words: text().required(),
   because: whyLines,
+  /** It may still become better: asked again, it has. */
+  isFinal: boolean().strict().required(),
 })
   .exact()
   .required();

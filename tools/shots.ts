@@ -68,9 +68,9 @@ const SHOTS: readonly Shot[] = [
     name: 'reed-rows',
     path: '/reeds/marit-alto',
     then: async (page) => {
-      await page.waitForSelector('::-p-text(planned from your usual weeks)', { timeout: 30_000 });
       await press(page, 'Ready for it?');
-      await settled(page);
+      await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+      await page.waitForSelector('::-p-text(from the best plan there is)', { timeout: 30_000 });
       await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
     },
   },

@@ -92,7 +92,7 @@ const inUse = ({ stage }: ReedState): boolean => stage !== 'new' && stage !== 'r
 
 type Planned = { readonly plan: RotationPlan; readonly rotation: Rotation; readonly reeds: readonly ReedState[] };
 
-function viewOf({ plan, rotation, reeds }: Planned, today: LocalDate, format: Format): ReedPlanView {
+function viewOf({ plan, rotation, reeds }: Planned, today: LocalDate, format: Format): Omit<ReedPlanView, 'isFinal'> {
   const from = addDays(today, -DAYS);
   const first = dayNumber(from);
   return {
@@ -117,6 +117,44 @@ function viewOf({ plan, rotation, reeds }: Planned, today: LocalDate, format: Fo
   };
 }
 
+/** Nobody waits longer for a plan that is there but may still become better, ms. */
+const PATIENCE_MS = 1000;
+const patience = (): Promise<void> => new Promise((resolve) => void setTimeout(resolve, PATIENCE_MS).unref());
+
+/** A plan in the making: the best so far is told soon, and the last one once it is there. */
+function planningOf({ desk, remembered }: Services, rotation: Rotation) {
+  let latest: RotationPlan | undefined;
+  let isFinal = false;
+  let begun: () => void = () => undefined;
+  const first = new Promise<void>((resolve) => {
+    begun = resolve;
+  });
+  const done = desk
+    .ask('rotation', rotation, {
+      onProgress: (plan) => {
+        latest = plan as RotationPlan;
+        begun();
+      },
+    })
+    .then((plan) => {
+      [latest, isFinal] = [plan, true];
+    })
+    .catch((error: unknown) => {
+      // A plan that failed is not kept as one.
+      remembered.forget();
+      throw error;
+    });
+  // Where nobody waits for it any more, its end is nobody's fault.
+  done.catch(() => undefined);
+  return {
+    soon: async (): Promise<{ readonly plan: RotationPlan; readonly isFinal: boolean }> => {
+      await Promise.race([done, Promise.all([first, patience()])]);
+      if (latest === undefined) throw new Error('a plan of reeds came to an end without one');
+      return { plan: latest, isFinal };
+    },
+  };
+}
+
 /** Which reed plays when in the next four weeks, beside what the last four were; worked out once for each state of the record. */
 export async function reedPlanOf(
   services: Services,
@@ -134,12 +172,9 @@ export async function reedPlanOf(
   const rotation = rotationOf(of, reeds, now);
   const pins = rotation.reeds.map(({ pinned }) => pinned[0] ?? 0).join();
   const subjects = [ofPlayer(playerId), ...of.instruments.map(({ instrument }) => ofInstrument(instrument.id))];
-  const plan = await services.remembered.of(`reed plan ${playerId} ${kind}`, subjects, `${today} ${pins}`, () =>
-    services.desk.ask('rotation', rotation).catch((error: unknown) => {
-      // A plan that failed is not kept as one.
-      services.remembered.forget();
-      throw error;
-    }),
+  const planning = services.remembered.of(`reed plan ${playerId} ${kind}`, subjects, `${today} ${pins}`, () =>
+    planningOf(services, rotation),
   );
-  return succeed(viewOf({ plan, rotation, reeds }, today, services.format));
+  const { plan, isFinal } = await planning.soon();
+  return succeed({ ...viewOf({ plan, rotation, reeds }, today, services.format), isFinal });
 }

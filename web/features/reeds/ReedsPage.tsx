@@ -20,6 +20,7 @@ import { useReedBox, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
 import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
+import { useSeen } from '#web/ui/use-seen.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
@@ -36,27 +37,38 @@ const [BoxSheet] = lazyPart(async () => (await import('#web/features/reeds/parts
 
 type OfKindProps = { readonly of: ReedsOfKindView; readonly playerId: PlayerId };
 
+/** While a plan becomes better it is asked for again. */
+const ASK_AGAIN_MS = 3000;
+
 /** Four weeks of record and four of plan; it is worked out on the server and comes when it is ready. */
 function Plan({ of, playerId }: OfKindProps) {
-  const query = useQuery(reedQueries.plan(playerId, of.kind, wallNow()));
+  // It is work for the server: begun when somebody looks, and asked for again while it becomes better.
+  const [ref, isSeen] = useSeen();
+  const query = useQuery({
+    ...reedQueries.plan(playerId, of.kind, wallNow()),
+    enabled: isSeen,
+    refetchInterval: ({ state }) => (state.data?.isFinal === false ? ASK_AGAIN_MS : false),
+  });
   const { data: plan } = query;
   return (
-    <Compartment title="Four weeks" sx={{ mt: 2 }}>
-      {plan ? (
-        <>
-          <ReedRows plan={plan} />
-          <Typography sx={{ mt: 1 }}>{plan.words}</Typography>
-          <WhyFold lines={plan.because} about="the plan of four weeks" />
-        </>
-      ) : query.isError ? (
-        <Typography>The plan could not be worked out. Everything else on this page stands.</Typography>
-      ) : (
-        <Box role="status" sx={{ minHeight: 160 }}>
-          <Typography sx={{ mb: 1 }}>Planning four weeks …</Typography>
-          <LinearProgress aria-label="Planning four weeks" />
-        </Box>
-      )}
-    </Compartment>
+    <Box ref={ref}>
+      <Compartment title="Four weeks" sx={{ mt: 2 }}>
+        {plan ? (
+          <>
+            <ReedRows plan={plan} />
+            <Typography sx={{ mt: 1 }}>{plan.words}</Typography>
+            <WhyFold lines={plan.because} about="the plan of four weeks" />
+          </>
+        ) : query.isError ? (
+          <Typography>The plan could not be worked out. Everything else on this page stands.</Typography>
+        ) : (
+          <Box role="status" sx={{ minHeight: 160 }}>
+            <Typography sx={{ mb: 1 }}>Planning four weeks …</Typography>
+            <LinearProgress aria-label="Planning four weeks" />
+          </Box>
+        )}
+      </Compartment>
+    </Box>
   );
 }
 
