@@ -1,4 +1,4 @@
-import { array, boolean, object, string, type InferType } from 'yup';
+import { array, object, string, type InferType } from 'yup';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { MOST_PLAY_MINUTES } from '#core/plays/play.ts';
 import type { WallClock } from '#core/plays/play.ts';
@@ -10,23 +10,10 @@ import {
   REED_FEELS,
   REED_MATERIALS,
   REED_SIGNS,
-  REED_STAGES,
   REED_USES,
   type ReedId,
 } from '#core/reeds/reed.ts';
-import {
-  amount,
-  clientKey,
-  factRequest,
-  instrumentId,
-  localDateText,
-  minuteOfDay,
-  playerId,
-  text,
-  visibleText,
-  whyLines,
-  word,
-} from '#contract/scalars.ts';
+import { amount, clientKey, factRequest, localDateText, playerId, text, visibleText, word } from '#contract/scalars.ts';
 
 export const reedPaths = {
   page: '/api/reeds',
@@ -124,123 +111,6 @@ export const reedsQuery = object({
   .exact()
   .required();
 
-const reedView = object({
-  reedId: reedId().required(),
-  number: amount().integer().required(),
-  stage: word(REED_STAGES).required(),
-  /** How it stands, beside its name. */
-  words: text().required(),
-  playedMinutes: amount().required(),
-  /** The share of its expected life that is behind it; null before it is played. */
-  shareOfLife: amount().min(0).max(1).nullable().defined(),
-  /** What is probably left of it, in words; null where it is new or retired. */
-  leftWords: text().nullable().defined(),
-  lastPlayedOn: localDateText().nullable().defined(),
-  goodFor: word(REED_USES).nullable().defined(),
-  /** It was too hard before its back had been rubbed flat: that is no grade yet. */
-  ungraded: boolean().strict().required(),
-  because: whyLines,
-})
-  .exact()
-  .required();
-export type ReedView = InferType<typeof reedView>;
-
-const boxView = object({
-  key: clientKey().required(),
-  /** What it is called among the boxes of its player. */
-  name: text().required(),
-  cut: text().nullable().defined(),
-  material: word(REED_MATERIALS).required(),
-  breakIn: word(BREAK_INS).required(),
-  place: text().nullable().defined(),
-  cameOn: localDateText().required(),
-  reeds: array(reedView).required(),
-})
-  .exact()
-  .required();
-export type ReedBoxView = InferType<typeof boxView>;
-
-/** A reed for the play at hand, and for how long. */
-const choiceView = object({
-  reedId: reedId().required(),
-  name: text().required(),
-  /** Null without a limit. */
-  minutes: amount().integer().min(0).required(),
-  words: text().required(),
-  because: whyLines,
-})
-  .exact()
-  .required();
-export type ReedChoiceView = InferType<typeof choiceView>;
-
-const instrumentName = object({ instrumentId: instrumentId().required(), name: text().required() }).exact().required();
-
-/** A play of the last days and which reed it was on, where somebody said. */
-const playWithReeds = object({
-  playKey: clientKey().required(),
-  instrumentId: instrumentId().required(),
-  name: text().required(),
-  endedOn: localDateText().required(),
-  endedAtMinute: minuteOfDay().nullable().defined(),
-  minutes: amount().integer().required(),
-  /** The key under which it was said; null where nobody said. */
-  saidKey: clientKey().nullable().defined(),
-  high: word(HIGH_SHARES).nullable().defined(),
-  shares: array(
-    object({ reedId: reedId().required(), name: text().required(), minutes: amount().required() }).exact().required(),
-  ).required(),
-})
-  .exact()
-  .required();
-export type PlayWithReeds = InferType<typeof playWithReeds>;
-
-const point = object({ minutes: amount().required(), share: amount().required() }).exact().required();
-
-/** The reeds of one kind of instrument of one player. */
-const reedsOfKind = object({
-  kind: word(KIND_IDS).required(),
-  kindName: text().required(),
-  instruments: array(instrumentName).required(),
-  /** The reed for now, and others in order. */
-  first: array(choiceView).required(),
-  choices: array(choiceView).required(),
-  resting: array(choiceView).required(),
-  favourite: text().nullable().defined(),
-  /** How many reeds to open for the next concert, and by when; null where there is none, or enough are there. */
-  reminder: text().nullable().defined(),
-  boxes: array(boxView).required(),
-  plays: array(playWithReeds).required(),
-  life: object({
-    words: text().required(),
-    /** What is believed of the next reed, and the curve of those that were watched with its band. */
-    belief: array(point).required(),
-    curve: array(
-      object({
-        minutes: amount().required(),
-        share: amount().required(),
-        low: amount().required(),
-        high: amount().required(),
-      })
-        .exact()
-        .required(),
-    ).required(),
-  })
-    .exact()
-    .required(),
-  supply: object({ words: text().required(), because: whyLines }).exact().required(),
-})
-  .exact()
-  .required();
-export type ReedsOfKindView = InferType<typeof reedsOfKind>;
-
-export const reedsPage = object({
-  playerId: playerId().required(),
-  kinds: array(reedsOfKind).required(),
-})
-  .exact()
-  .required();
-export type ReedsPageView = InferType<typeof reedsPage>;
-
 /** `GET /api/reeds/readiness?playerId=&kind=&on=&wanted=&today=` */
 export const readinessQuery = object({
   playerId: playerId().required(),
@@ -254,15 +124,6 @@ export const readinessQuery = object({
   .exact()
   .required();
 
-export const readinessView = object({
-  words: text().required(),
-  because: whyLines,
-  table: array(object({ opened: amount().required(), chance: amount().required() }).exact().required()).required(),
-})
-  .exact()
-  .required();
-export type ReadinessView = InferType<typeof readinessView>;
-
 /** `GET /api/reeds/plan?playerId=&kind=&today=&atMinute=` */
 export const reedPlanQuery = object({
   playerId: playerId().required(),
@@ -272,35 +133,3 @@ export const reedPlanQuery = object({
 })
   .exact()
   .required();
-
-/** Four weeks of record and four of plan, a row for each reed that is alive. */
-export const reedPlanView = object({
-  /** The first day of the record; the plan begins on the day after its last. */
-  from: localDateText().required(),
-  today: localDateText().required(),
-  /** Minutes the days of the plan will probably hold. */
-  expected: array(amount().min(0).required()).required(),
-  /** Which of them have a concert. */
-  concerts: array(boolean().strict().required()).required(),
-  rows: array(
-    object({
-      reedId: reedId().required(),
-      number: amount().integer().required(),
-      boxName: text().required(),
-      /** Minutes day by day: what was played, and what is planned. */
-      played: array(amount().min(0).required()).required(),
-      planned: array(amount().min(0).required()).required(),
-      /** Caps of breaking in by day of the plan, where it is being broken in. */
-      caps: array(amount().min(0).nullable().defined()).required(),
-    })
-      .exact()
-      .required(),
-  ).required(),
-  words: text().required(),
-  because: whyLines,
-  /** It may still become better: asked again, it has. */
-  isFinal: boolean().strict().required(),
-})
-  .exact()
-  .required();
-export type ReedPlanView = InferType<typeof reedPlanView>;

@@ -3,8 +3,8 @@ import { RAMP } from '#core/reeds/reed-numbers.ts';
 import { reedId, type HighShare, type ReedBox, type ReedId, type ReedSaid, type ReedSaying } from '#core/reeds/reed.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { Play } from '#core/plays/play.ts';
-import type { Random } from '#demo/random.ts';
-import type { ReedHabit } from '#demo/reed-habits.demo.ts';
+import { seeded, type Random } from '#demo/random.ts';
+import { REED_HABITS, type ReedHabit } from '#demo/reed-habits.demo.ts';
 
 export type DemoReedPlay = {
   readonly key: string;
@@ -115,7 +115,7 @@ function afterPlaying(story: Story, reed: Reed, wear: number, on: LocalDate): vo
 }
 
 /** The reeds of one instrument, told play by play. */
-export function tellReeds(
+function tellReeds(
   habit: ReedHabit,
   instrument: Instrument,
   plays: readonly Play[],
@@ -144,4 +144,22 @@ export function tellReeds(
     playedOn(story, play);
   }
   return story.told;
+}
+
+/** The reeds have dice of their own: what else happened stays the same whatever is told of them. */
+const REED_SEED = 7;
+
+/** All reeds of the demo, instrument by instrument. */
+export function demoReeds(instruments: readonly Instrument[], plays: readonly Play[], today: LocalDate): DemoReeds {
+  const random = seeded(REED_SEED);
+  const all = REED_HABITS.flatMap((habit) => {
+    const instrument = instruments.find(({ id }) => id === habit.instrumentId);
+    const mine = plays.filter(({ instrumentId }) => instrumentId === habit.instrumentId);
+    return instrument ? [tellReeds(habit, instrument, mine, { today, random })] : [];
+  });
+  return {
+    boxes: all.flatMap(({ boxes }) => boxes),
+    plays: all.flatMap((one) => one.plays),
+    said: all.flatMap(({ said }) => said),
+  };
 }

@@ -19,8 +19,7 @@ import { instantOfMs } from '#core/time/instant.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import { DEMO_GAPS, DEMO_INSTRUMENTS, type DemoInstrument } from '#demo/habits.demo.ts';
 import { DEMO_PLAYERS } from '#demo/players.demo.ts';
-import { REED_HABITS } from '#demo/reed-habits.demo.ts';
-import { tellReeds, type DemoReeds } from '#demo/reeds.demo.ts';
+import { demoReeds, type DemoReeds } from '#demo/reeds.demo.ts';
 import { seeded, type Random } from '#demo/random.ts';
 
 const DAYS_TOLD = 730;
@@ -240,23 +239,6 @@ function tellDay(
     );
 }
 
-/** The reeds have dice of their own: what else happened stays the same whatever is told of them. */
-const REED_SEED = 7;
-
-function reedsOf(instruments: readonly Instrument[], plays: readonly DemoPlay[], today: LocalDate): DemoReeds {
-  const random = seeded(REED_SEED);
-  const all = REED_HABITS.flatMap((habit) => {
-    const instrument = instruments.find(({ id }) => id === habit.instrumentId);
-    const mine = plays.filter(({ instrumentId }) => instrumentId === habit.instrumentId);
-    return instrument ? [tellReeds(habit, instrument, mine, { today, random })] : [];
-  });
-  return {
-    boxes: all.flatMap(({ boxes }) => boxes),
-    plays: all.flatMap((one) => one.plays),
-    said: all.flatMap(({ said }) => said),
-  };
-}
-
 /** The demo world as it stands on `today`: two years told day by day up to yesterday. */
 export function demoWorld(today: LocalDate, seed = 1): DemoWorld {
   const random = seeded(seed);
@@ -303,7 +285,7 @@ export function demoWorld(today: LocalDate, seed = 1): DemoWorld {
     signs,
     choices,
     conditions,
-    reeds: reedsOf(instruments, told.plays, today),
+    reeds: demoReeds(instruments, told.plays, today),
     ...told,
   };
 }

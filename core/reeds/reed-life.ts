@@ -2,7 +2,7 @@ import { CANE_LIFE, SYNTHETIC_LIFE, GOOD_PRIOR } from '#core/reeds/reed-numbers.
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { endsALife, type ReedMaterial } from '#core/reeds/reed.ts';
 import { kaplanMeier, type Lifetime, type SurvivalStep } from '#core/reeds/survival.ts';
-import { lifeBelief, type LifeBelief } from '#core/reeds/weibull-life.ts';
+import { lifeBelief, type LifeBelief, type LifePrior } from '#core/reeds/weibull-life.ts';
 import type { GoodShare } from '#core/reeds/good-reeds.ts';
 
 /**
@@ -21,12 +21,14 @@ export type ReedLives = {
   readonly material: ReedMaterial;
   readonly belief: LifeBelief;
   readonly curve: readonly SurvivalStep[];
+  /** What is believed before any of them. */
+  readonly prior: LifePrior;
 };
 
 export function reedLives(reeds: readonly ReedState[], material: ReedMaterial): ReedLives {
   const lives = reeds.filter(({ box }) => box.material === material).flatMap((reed) => lifetimeOf(reed) ?? []);
   const prior = material === 'cane' ? CANE_LIFE : SYNTHETIC_LIFE;
-  return { material, belief: lifeBelief(lives, prior), curve: kaplanMeier(lives) };
+  return { material, belief: lifeBelief(lives, prior), curve: kaplanMeier(lives), prior };
 }
 
 /** Lives by material: a synthetic reed says nothing of cane. */

@@ -76,6 +76,32 @@ export function lifeWords({ belief, material }: ReedLives, format: Format): stri
   return `Half of your ${material} reeds live longer than about ${hours(belief.ageAt(0.5), format)} of playing, most between ${hours(low, format)} and ${hours(high, format)}. ${seen}`;
 }
 
+/** What a life rests on: what is usual, one's own reeds, and how the two are put together. */
+export function lifeWhy({ belief, curve, prior }: ReedLives, format: Format): WhyLine[] {
+  const { ended, alive } = belief.seen;
+  return [
+    {
+      rule: 'prior',
+      text: `What is usual: half live longer than about ${hours(prior.median, format)} of playing.`,
+      mark: 'estimate',
+    },
+    ...(ended + alive > 0
+      ? [
+          {
+            rule: 'seen',
+            text: `Your record has ${ended} ${ended === 1 ? 'life' : 'lives'} seen to the end and ${alive} still going on. Lost or given away counts as still going on; minutes played high count 1.25 or 1.5 times.`,
+            mark: 'yours',
+          } as const,
+        ]
+      : []),
+    {
+      rule: 'method',
+      text: `The broken line puts both together (Weibull, Bayes)${curve.length > 0 ? '; the steps are your reeds alone with their band of 90 % (Kaplan–Meier, Greenwood)' : ''}.`,
+      mark: 'published',
+    },
+  ];
+}
+
 /** When to buy, in one sentence. */
 export function supplyWords({ unopened, living, runsOutOn, buyOn, inHand }: Supply, format: Format): string {
   const have = `You have ${counted(unopened, 'new reed')} and ${living} in use.`;

@@ -104,7 +104,6 @@ function capWords({ minutes, playedToday }: Extract<ReedReason, { rule: 'cap' }>
 }
 
 const AGAINST = {
-  'not-settled': 'It is not settled.',
   'not-concert-grade': 'It is not graded for concerts.',
   'second-half': 'It is in the second half of its life.',
   'practice-only': 'It is only good for practice.',
@@ -152,7 +151,6 @@ export function reedReasonWords(reason: ReedReason, nowWall: number, format: For
         text: `It has waited for ${counted(reason.days, 'day')}. ${penaltyWords(reason.penalty, format)}`,
         mark: 'estimate',
       };
-    case 'not-settled':
     case 'not-concert-grade':
     case 'second-half':
     case 'practice-only':

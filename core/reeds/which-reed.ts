@@ -1,27 +1,24 @@
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { mayPlay } from '#core/reeds/reed-state.ts';
+import { ROTATION_PENALTY } from '#core/reeds/rotation.ts';
 import { FIRST_HALF } from '#core/reeds/reed-numbers.ts';
 import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 /**
- * What speaks against a reed, in penalty minutes: how many minutes of playing without a fit reed one would rather have
- * than this. All of them are estimates, stand here and nowhere else, and are shown with every proposal.
+ * What speaks against a reed for one play, in penalty minutes. What a plan of four weeks weighs as well has its weight
+ * from there; the rest is asked of a single play only. All of them are estimates and are shown with every proposal.
  */
+const { short, concertReedSpent, wear, practiceOnly } = ROTATION_PENALTY;
 export const PENALTY = {
-  /** For each minute nobody may play on it. */
-  uncovered: 1,
-  /** For each minute of an ordinary play that a concert reed is used up by. */
-  concertReedSpent: 0.2,
-  /** For each minute, times the share of its expected life that is behind it: wear is spread. */
-  wear: 0.3,
+  uncovered: short,
+  concertReedSpent,
+  wear,
+  practiceOnly,
   /** For each day since it was last played, up to ten, taken off: it has waited longest. */
   waitedDay: 0.4,
-  /** At a concert: not yet settled, not of concert grade, in the second half of its life. */
-  notSettled: 120,
+  /** At a concert: not of concert grade, in the second half of its life. */
   notConcertGrade: 60,
   secondHalf: 30,
-  /** In an ordinary play: one that is only good for practice, while it is no practice. */
-  practiceOnly: 8,
 } as const;
 const LONGEST_WAIT_DAYS = 10;
 
@@ -34,7 +31,7 @@ export type ReedReason =
   | { readonly rule: 'concert-reed-spent'; readonly penalty: number }
   | { readonly rule: 'wear'; readonly share: number; readonly penalty: number }
   | { readonly rule: 'waited'; readonly days: number; readonly penalty: number }
-  | { readonly rule: 'not-settled' | 'not-concert-grade' | 'second-half' | 'practice-only'; readonly penalty: number };
+  | { readonly rule: 'not-concert-grade' | 'second-half' | 'practice-only'; readonly penalty: number };
 
 export type ReedChoice = {
   readonly reed: ReedState;
@@ -70,7 +67,6 @@ function weighed(reed: ReedState, { minutes, isConcert, today, shareOfLife }: Wa
   if (playable < minutes)
     against({ rule: 'uncovered', minutes: minutes - playable, penalty: (minutes - playable) * PENALTY.uncovered });
   if (isConcert) {
-    if (reed.stage === 'new') against({ rule: 'not-settled', penalty: PENALTY.notSettled });
     if (!isConcertReed(reed)) against({ rule: 'not-concert-grade', penalty: PENALTY.notConcertGrade });
     if (share > FIRST_HALF.value) against({ rule: 'second-half', penalty: PENALTY.secondHalf });
   } else {

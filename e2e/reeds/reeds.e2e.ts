@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import type { ReedsOfKindView, ReedsPageView } from '#contract/reeds.ts';
+import type { ReedsOfKindView, ReedsPageView } from '#contract/reed-views.ts';
 import { scene } from '#e2e/scene.ts';
 import { press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
 

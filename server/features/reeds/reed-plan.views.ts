@@ -12,7 +12,7 @@ import { UNIT_MINUTES, type Rotation, type RotationReed } from '#core/reeds/rota
 import { isConcertReed } from '#core/reeds/which-reed.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { addDays, dayNumber, daysBetween, type LocalDate } from '#core/time/local-date.ts';
-import type { ReedPlanView } from '#contract/reeds.ts';
+import type { ReedPlanView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import { proposalOf, reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
 import type { Services } from '#server/services.ts';

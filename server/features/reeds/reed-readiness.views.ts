@@ -5,7 +5,7 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { readinessFor, type Readiness } from '#core/reeds/readiness.ts';
 import { readinessWhy, readinessWords } from '#core/reeds/reed-plan-words.ts';
 import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
-import type { ReadinessView } from '#contract/reeds.ts';
+import type { ReadinessView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import { reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
 import type { Services } from '#server/services.ts';
@@ -24,7 +24,7 @@ function readinessBy(of: OfKind, { on, wanted, today }: Omit<Wanting, 'kind'>): 
     reeds: of.reeds,
     lives: of.lives,
     minutesUntil: days.reduce((sum, one) => sum + one, 0),
-    breakIn: of.boxes.at(-1)?.breakIn ?? 'week',
+    breakIn: of.family === 'single' ? (of.boxes.at(-1)?.breakIn ?? 'week') : 'none',
   });
 }
 

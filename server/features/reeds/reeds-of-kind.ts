@@ -10,7 +10,7 @@ import { bandOf } from '#core/reeds/survival.ts';
 import { whichReed, type ReedProposal } from '#core/reeds/which-reed.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
-import type { ReedsOfKindView } from '#contract/reeds.ts';
+import type { ReedsOfKindView } from '#contract/reed-views.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 

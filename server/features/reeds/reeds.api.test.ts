@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { loggedKey } from '#contract/scalars.ts';
-import { readinessView, reedPlanView, reedsPage, type ReedsOfKindView, type ReedView } from '#contract/reeds.ts';
+import { readinessView, reedPlanView, reedsPage, type ReedsOfKindView, type ReedView } from '#contract/reed-views.ts';
 import { aKey, furnish, NOW, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
 
 let server: TestServer;

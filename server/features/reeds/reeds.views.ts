@@ -2,7 +2,7 @@ import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { shareOfLife } from '#core/reeds/reed-life.ts';
-import { lifeWords, supplyWhy, supplyWords } from '#core/reeds/reed-plan-words.ts';
+import { lifeWhy, lifeWords, supplyWhy, supplyWords } from '#core/reeds/reed-plan-words.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { favouriteWords, heldBackWords, reedName, reedReasonWords, standingWords } from '#core/reeds/reed-words.ts';
 import type { ReedBox } from '#core/reeds/reed.ts';
@@ -17,7 +17,7 @@ import type {
   ReedsOfKindView,
   ReedsPageView,
   ReedView,
-} from '#contract/reeds.ts';
+} from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import { reminderOf } from '#server/features/reeds/reed-readiness.views.ts';
 import { mainLives, proposalOf, reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
@@ -111,6 +111,7 @@ function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: S
   return {
     kind,
     kindName,
+    breaksIn: family === 'single',
     instruments: instruments.map(({ instrument }) => ({ instrumentId: instrument.id, name: instrument.name })),
     first: proposal.first.map((one) => choiceView(one, showing)),
     choices: proposal.choices.map((one) => choiceView(one, showing)),
@@ -119,7 +120,11 @@ function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: S
     reminder: reminderOf(of, now.on, format),
     boxes: of.boxes.map((box) => boxView(box, of, showing)).reverse(),
     plays: playsOf(services, of, playerId),
-    life: { words: lifeWords(mainLives(reeds, lives), format), ...of.curves },
+    life: {
+      words: lifeWords(mainLives(reeds, lives), format),
+      because: lifeWhy(mainLives(reeds, lives), format),
+      ...of.curves,
+    },
     supply: { words: supplyWords(supply, format), because: supplyWhy(supply, format) },
   };
 }

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import type { ReedsOfKindView } from '#contract/reeds.ts';
+import type { ReedsOfKindView } from '#contract/reed-views.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
 import { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
@@ -147,6 +147,7 @@ function OfKind({ of, playerId }: OfKindProps) {
               </Compartment>
               <Compartment title="How long they live">
                 <Typography>{of.life.words}</Typography>
+                <WhyFold lines={of.life.because} about="how long the reeds live" />
                 <LifeChart life={of.life} />
               </Compartment>
               <Compartment title="Supply">
@@ -168,6 +169,7 @@ function OfKind({ of, playerId }: OfKindProps) {
           playerId={playerId}
           kind={of.kind}
           kindName={of.kindName}
+          breaksIn={of.breaksIn}
           today={today}
           box={box}
           onClose={() => setAdding(false)}

@@ -2,7 +2,8 @@ import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import type { KindId } from '#core/instruments/kind.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { readinessView, reedPaths, reedPlanView, reedsPage } from '#contract/reeds.ts';
+import { reedPaths } from '#contract/reeds.ts';
+import { readinessView, reedPlanView, reedsPage } from '#contract/reed-views.ts';
 import { ABOUT_THE_RECORD } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
 

@@ -14,6 +14,8 @@ type BoxSheetProps = {
   readonly playerId: PlayerId;
   readonly kind: KindId;
   readonly kindName: string;
+  /** Its reeds are broken in by the day, as single reeds are. */
+  readonly breaksIn: boolean;
   readonly today: LocalDate;
   readonly box: ReturnType<typeof useReedBox>;
   readonly onClose: () => void;
@@ -73,7 +75,7 @@ function Cost({ cost, setCost, currency, setCurrency }: CostProps) {
 }
 
 /** A box has come: its name, how many, and how far gone they are. What has a usual answer has it already. */
-export function BoxSheet({ playerId, kind, kindName, today, box, onClose }: BoxSheetProps) {
+export function BoxSheet({ playerId, kind, kindName, breaksIn, today, box, onClose }: BoxSheetProps) {
   const [name, setName] = useState('');
   const [strength, setStrength] = useState('');
   const [count, setCount] = useState(10);
@@ -96,7 +98,7 @@ export function BoxSheet({ playerId, kind, kindName, today, box, onClose }: BoxS
         cut: null,
         strength: strength.trim() || null,
         material,
-        breakIn: material === 'synthetic' ? 'none' : breakIn,
+        breakIn: breaksIn && material === 'cane' ? breakIn : 'none',
         place: place.trim() || null,
         cost: minor === null ? null : { minor, currency },
         cameOn,
@@ -151,7 +153,7 @@ export function BoxSheet({ playerId, kind, kindName, today, box, onClose }: BoxS
             ))}
           </TextField>
           <ChooseOne label="Made of" options={MATERIALS} value={material} onChange={setMaterial} />
-          {material === 'cane' && (
+          {breaksIn && material === 'cane' && (
             <ChooseOne label="Break them in" options={BREAK_INS} value={breakIn} onChange={setBreakIn} />
           )}
           <DateField label="It came on" value={cameOn} onChange={setCameOn} latest={today} />
@@ -164,7 +166,7 @@ export function BoxSheet({ playerId, kind, kindName, today, box, onClose }: BoxS
           <Cost cost={cost} setCost={setCost} currency={currency} setCurrency={setCurrency} />
           {box.problem && <Alert severity="error">{box.problem}</Alert>}
           <Typography variant="body2" color="text.secondary">
-            Only the name is needed. Everything else can be put right later.
+            Only the name is needed. Until one of its reeds is played, the box can be taken back and added anew.
           </Typography>
           <BrassButton disabled={cannot} onClick={open}>
             Add the box

@@ -1,7 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { counted } from '#core/explain/format.ts';
-import type { ReedBoxView, ReedView, ReedsOfKindView } from '#contract/reeds.ts';
+import type { ReedBoxView, ReedView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { ReedSlots } from '#web/features/reeds/parts/ReedSlots.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';

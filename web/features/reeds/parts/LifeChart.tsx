@@ -1,6 +1,6 @@
 import { Box } from '@mui/material';
 import { Area, ComposedChart, Line, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import type { ReedsOfKindView } from '#contract/reeds.ts';
+import type { ReedsOfKindView } from '#contract/reed-views.ts';
 
 type LifeChartProps = { readonly life: ReedsOfKindView['life'] };
 

@@ -2,7 +2,7 @@ import { Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui
 import { useState } from 'react';
 import { duration } from '#core/explain/format.ts';
 import type { HighShare, ReedId } from '#core/reeds/reed.ts';
-import type { PlayWithReeds, ReedsOfKindView } from '#contract/reeds.ts';
+import type { PlayWithReeds, ReedsOfKindView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import type { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
 import { HIGH } from '#web/features/reeds/parts/high-choice.ts';

@@ -1,6 +1,6 @@
 import { Box, MenuItem, TextField, Typography } from '@mui/material';
 import type { LocalDate } from '#core/time/local-date.ts';
-import type { ReadinessView } from '#contract/reeds.ts';
+import type { ReadinessView } from '#contract/reed-views.ts';
 import { DateField } from '#web/ui/DateField.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 

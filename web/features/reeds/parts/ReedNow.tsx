@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { duration } from '#core/explain/format.ts';
-import type { ReedChoiceView, ReedsOfKindView } from '#contract/reeds.ts';
+import type { ReedChoiceView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { BreakInTimer } from '#web/features/reeds/parts/BreakInTimer.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';

@@ -2,7 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { useLayoutEffect, useRef } from 'react';
 import { duration } from '#core/explain/format.ts';
 import { addDays, dayNumber, weekdayOfDay } from '#core/time/local-date.ts';
-import type { ReedPlanView } from '#contract/reeds.ts';
+import type { ReedPlanView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
 
 type ReedRowsProps = { readonly plan: ReedPlanView };

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { duration } from '#core/explain/format.ts';
 import { END_WORDS, FEEL_WORDS, SIGN_WORDS, USE_WORDS } from '#core/reeds/reed-words.ts';
 import { REED_ENDS, REED_FEELS, REED_SIGNS, REED_USES, type ReedFeel, type ReedSign } from '#core/reeds/reed.ts';
-import type { ReedView } from '#contract/reeds.ts';
+import type { ReedView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import type { useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { Sheet } from '#web/ui/Sheet.tsx';

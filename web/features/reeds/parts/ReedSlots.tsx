@@ -1,5 +1,5 @@
 import { Box, ButtonBase, Typography } from '@mui/material';
-import type { ReedView } from '#contract/reeds.ts';
+import type { ReedView } from '#contract/reed-views.ts';
 
 type ReedSlotsProps = {
   readonly reeds: readonly ReedView[];

@@ -1,7 +1,7 @@
 import { Link as MuiLink, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import { duration } from '#core/explain/format.ts';
-import type { ReedsPageView } from '#contract/reeds.ts';
+import type { ReedsPageView } from '#contract/reed-views.ts';
 import { PlainList } from '#web/ui/PlainList.tsx';
 
 /** The reed for each kind of instrument, a line each, with the way to its page. */
