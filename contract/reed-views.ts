@@ -162,6 +162,8 @@ export const reedPlanView = object({
       /** Minutes day by day: what was played, and what is planned. */
       played: array(amount().min(0).required()).required(),
       planned: array(amount().min(0).required()).required(),
+      /** What the player has set, by day of the plan; null where the plan decides. */
+      set: array(amount().min(0).nullable().defined()).required(),
       /** Caps of breaking in by day of the plan, where it is being broken in. */
       caps: array(amount().min(0).nullable().defined()).required(),
     })

@@ -2,6 +2,7 @@ import { array, object, string, type InferType } from 'yup';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { MOST_PLAY_MINUTES } from '#core/plays/play.ts';
 import type { WallClock } from '#core/plays/play.ts';
+import { LONGEST_SET } from '#core/reeds/reed-pin.ts';
 import {
   BREAK_INS,
   HIGH_SHARES,
@@ -22,6 +23,7 @@ export const reedPaths = {
   said: '/api/reeds/said',
   readiness: '/api/reeds/readiness',
   plan: '/api/reeds/plan',
+  sessions: '/api/reeds/sessions',
   of: (player: string, { on, atMinute }: WallClock) =>
     `/api/reeds?playerId=${encodeURIComponent(player)}&today=${on}&atMinute=${atMinute}`,
 } as const;
@@ -100,6 +102,26 @@ export const reedSaidRequest = factRequest({
     ),
 });
 export type ReedSaidRequest = InferType<typeof reedSaidRequest>;
+
+/** Sessions moved at once: one from its place and one to it, or two that change places. */
+const MOST_SET = 8;
+/** `POST /api/reeds/sessions`: sessions set by hand; 0 minutes where the reed shall lie still, null where the plan decides again. */
+export const reedSessionRequest = factRequest({
+  playerId: playerId().required(),
+  pins: array(
+    object({
+      reedId: reedId().required(),
+      on: localDateText().required(),
+      minutes: amount().integer().min(0).max(LONGEST_SET).nullable().defined(),
+    })
+      .exact()
+      .required(),
+  )
+    .min(1)
+    .max(MOST_SET)
+    .required(),
+});
+export type ReedSessionRequest = InferType<typeof reedSessionRequest>;
 
 const minuteText = () => text().matches(/^(\d{1,3}|1[0-3]\d\d|14[0-3]\d)$/, '${path} must be a minute of the day');
 /** `GET /api/reeds?playerId=&today=&atMinute=` */

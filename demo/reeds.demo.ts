@@ -52,15 +52,21 @@ function buy({ habit, instrument, random, told, unopened }: Story, cameOn: Local
   for (let number = 1; number <= inBox; number++) unopened.push(reedId(key, number));
 }
 
+/** The next of the box is taken into the hand; false where the box is empty. */
+function open({ habit, hand, unopened, random }: Story): boolean {
+  const id = unopened.shift();
+  if (id === undefined) return false;
+  hand.push({ id, lives: random.whole(...habit.lives), days: 0, worn: 0, lastOn: null });
+  return true;
+}
+
 /** So many in hand, one opened at a time, from a box that is bought when the last is empty. */
 function keepInHand(story: Story, on: LocalDate): void {
-  const { habit, hand, unopened, random } = story;
+  const { habit, hand, unopened } = story;
   while (hand.length < habit.inHand) {
     if (unopened.length === 0) buy(story, on);
-    const id = unopened.shift();
-    if (id === undefined) return;
-    hand.push({ id, lives: random.whole(...habit.lives), days: 0, worn: 0, lastOn: null });
-    if (hand.some((reed) => !isBrokenIn(reed, habit) && reed.id !== id)) return;
+    const alreadyOne = hand.some((reed) => !isBrokenIn(reed, habit));
+    if (!open(story) || alreadyOne) return;
   }
 }
 
@@ -78,7 +84,8 @@ function settledFor({ hand, habit, random }: Story): Reed | undefined {
 function playedOn(story: Story, play: Play): void {
   const { habit, hand, told, random } = story;
   keepInHand(story, play.endedOn);
-  const fresh = hand.find((reed) => !isBrokenIn(reed, habit));
+  // The last one that was opened.
+  const fresh = hand.findLast((reed) => !isBrokenIn(reed, habit));
   const settled = settledFor(story);
   const brief = fresh ? Math.min(RAMP[fresh.days]?.value ?? 0, play.minutes) : 0;
   const rest = play.minutes - brief;
@@ -134,13 +141,15 @@ function tellReeds(
     buy(story, addDays(today, -onlySinceDaysAgo));
     return story.told;
   }
+  const newBoxOn = newBoxDaysAgo === undefined ? null : addDays(today, -newBoxDaysAgo);
+  let hasNewBox = false;
   for (const play of plays) {
-    if (
-      newBoxDaysAgo !== undefined &&
-      play.endedOn >= addDays(today, -newBoxDaysAgo) &&
-      story.unopened.length < habit.inBox
-    )
-      buy(story, addDays(today, -newBoxDaysAgo));
+    if (newBoxOn !== null && play.endedOn >= newBoxOn && !hasNewBox) {
+      // One of it is opened at once, whoever is in turn: too late to be broken in today.
+      buy(story, newBoxOn);
+      open(story);
+      hasNewBox = true;
+    }
     playedOn(story, play);
   }
   return story.told;

@@ -1,6 +1,7 @@
 import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import { practiceFor } from '#core/methods/practice-for.ts';
+import { reedStates } from '#core/reeds/reed-state.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
 import { demoWorld } from '#demo/world.demo.ts';
 
@@ -8,7 +9,8 @@ const WAITING = ['marit-clarinet', 'marit-alto', 'marit-piccolo'];
 
 // The world is told backwards from today: what it is to show must not hang on the weekday.
 describe.each([0, 1, 2, 3, 4, 5, 6])('the demo world of a Tuesday and %d days', (days) => {
-  const { instruments, plays, runs } = demoWorld(addDays(localDate('2026-11-24'), days));
+  const today = addDays(localDate('2026-11-24'), days);
+  const { instruments, plays, runs, reeds } = demoWorld(today);
 
   test('the three of last night wait to be packed up, and no other', () => {
     const waiting = instruments.filter(({ id, kind, build }) => {
@@ -26,5 +28,21 @@ describe.each([0, 1, 2, 3, 4, 5, 6])('the demo world of a Tuesday and %d days', 
     const hurried = runs.filter(({ minutesAtHand }) => minutesAtHand !== null);
     expect(hurried.length).toBeGreaterThan(20);
     expect(hurried.some(({ plan }) => plan.leftOut.length > 0)).toBe(true);
+  });
+
+  test('a clarinet reed is being broken in, and an alto reed is synthetic', () => {
+    const states = reeds.boxes.flatMap((box) => {
+      const within = <One extends { readonly reedId: string }>(all: readonly One[]) =>
+        all.filter(({ reedId }) => reedId.startsWith(`${box.key}/`));
+      const uses = reeds.plays.flatMap(({ play, shares, high }) =>
+        shares.map((share) => ({ ...share, high, on: play.endedOn, endedAt: null })),
+      );
+      return reedStates(
+        { box, boxName: box.name, uses: within(uses), said: within(reeds.said) },
+        { today, family: 'single' },
+      );
+    });
+    expect(states.some(({ box, stage }) => box.kind === 'clarinet' && stage === 'breaking-in')).toBe(true);
+    expect(states.some(({ box }) => box.kind === 'alto-saxophone' && box.material === 'synthetic')).toBe(true);
   });
 });

@@ -22,6 +22,7 @@ import { playFact } from '#server/features/plays/play.fact.ts';
 import { reedBoxFact } from '#server/features/reeds/reed-box.fact.ts';
 import { reedPlayFact } from '#server/features/reeds/reed-play.fact.ts';
 import { reedSaidFact } from '#server/features/reeds/reed-said.fact.ts';
+import { reedSessionFact } from '#server/features/reeds/reed-session.fact.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 
@@ -40,6 +41,7 @@ export const FACTS = [
   reedBoxFact,
   reedPlayFact,
   reedSaidFact,
+  reedSessionFact,
   runFact,
   runEventFact,
   careFact,

@@ -18,6 +18,10 @@ export const REED_FAULTS = {
   'reed-is-said': () => 'That play already says its reed. Correct it there.',
   'reed-has-ended': ({ on }: { on: LocalDate }, format: Format) =>
     `That reed has not been played since ${format.date(on)}. Take that back first.`,
+  'session-is-past': () => 'That day is over. A session is set for today or later.',
+  'session-too-far': () => 'That is more than eight weeks ahead.',
+  'session-not-in-fives': () => 'Sessions are planned in steps of five minutes.',
+  'session-set-twice': () => 'A reed has one session a day.',
   'kind-is-played': () =>
     'Reeds of this box have been played, so its kind of instrument stays. Enter another box for the others.',
   'numbers-are-played': ({ number }: { number: number }) =>

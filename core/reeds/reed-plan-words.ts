@@ -131,7 +131,7 @@ export function rotationWords({ gap, cost, schedules }: RotationPlan, format: Fo
   if (schedules.length === 0) return 'No reed is in use, so there is nothing to plan.';
   const proved =
     gap === null
-      ? 'How far it is from the best is not known.'
+      ? 'How far it is from the best is still being worked out.'
       : gap === 0
         ? 'No plan is better: that is proved.'
         : `It is at most ${format.number(gap * 100)} % of the planned minutes from the best plan there is.`;

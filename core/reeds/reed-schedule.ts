@@ -78,6 +78,7 @@ function offersOf({ days }: Rotation, reed: RotationReed, sizes: Sizes, gain: Ga
   return days.map((day, index) => {
     const pin = pinned[index];
     const open = day.minutes > 0 && index >= from;
+    const restsFor = reed.rests && (pinned[index + 1] ?? 0) > 0;
     const minutesFor = (others: readonly number[]): readonly number[] =>
       pin !== undefined ? [pin] : open ? [0, ...others] : [0];
     const offer = (minutes: number, moves: number, cost: number): Offer => ({
@@ -89,7 +90,7 @@ function offersOf({ days }: Rotation, reed: RotationReed, sizes: Sizes, gain: Ga
       gainReady: minutes > 0 ? gain(index, minutes, true) : 0,
     });
     return {
-      settled: minutesFor(sizes[index] ?? []).map((minutes) =>
+      settled: minutesFor(restsFor ? [] : (sizes[index] ?? [])).map((minutes) =>
         offer(minutes, unitsOf(minutes), spentOn(reed, day, minutes) + practiceOnlyOf(reed, minutes)),
       ),
       breaking: ramp.map((cap) =>

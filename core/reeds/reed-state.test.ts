@@ -2,9 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { RAMP } from '#core/reeds/reed-numbers.ts';
 import { breakingIn } from '#core/reeds/reed-state.ts';
+import { reedId } from '#core/reeds/reed.ts';
+import { leftOfSet, setSessions, type SetSessions } from '#core/reeds/reed-pin.ts';
 import { whichReed, type WantedFor } from '#core/reeds/which-reed.ts';
 import { wallMinute } from '#core/plays/play.ts';
-import { addDays } from '#core/time/local-date.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import { REED_TODAY, reedsOf, said, used } from '#core/testing/reeds.ts';
 
 const [first] = [0];
@@ -158,6 +160,64 @@ describe('which reed', () => {
         expect(because.reduce((sum, reason) => sum + ('penalty' in reason ? reason.penalty : 0), 0)).toBeCloseTo(
           penalty,
         );
+  });
+
+  describe('sessions set by hand', () => {
+    const tomorrow = addDays(REED_TODAY, 1);
+    const reeds = reedsOf([used(1, 1, 60), used(2, 6, 60), used(3, 3, 60)], {
+      box: { before: [null, null, null] },
+    });
+    const numbered = (...pins: readonly [number, LocalDate, number | null][]) =>
+      setSessions(pins.map(([number, on, minutes]) => ({ reedId: reedId('fennel', number), on, minutes })));
+    const asked = (set: SetSessions) => {
+      const { choices, resting } = whichReed(reeds, { ...WANTED, set });
+      return {
+        choices: choices.map(({ reed, minutes }) => [reed.number, minutes]),
+        resting: resting.map(({ reed, because }) => [reed.number, because[0]?.rule]),
+      };
+    };
+
+    test('come first, even on a reed that has not rested, and say so', () => {
+      const set = numbered([1, REED_TODAY, 30]);
+      expect(asked(set)).toMatchObject({
+        choices: [
+          [1, 30],
+          [2, WANTED.minutes],
+          [3, WANTED.minutes],
+        ],
+        resting: [],
+      });
+      const [first] = whichReed(reeds, { ...WANTED, set }).choices;
+      expect(first?.because.map(({ rule }) => rule).slice(0, 2)).toEqual(['set', 'not-rested']);
+    });
+
+    test('set aside, and for tomorrow: both rest today', () => {
+      expect(asked(numbered([2, REED_TODAY, 0], [3, tomorrow, 45]))).toEqual({
+        choices: [],
+        resting: expect.arrayContaining([
+          [1, 'not-rested'],
+          [2, 'set-aside'],
+          [3, 'set-for-tomorrow'],
+        ]),
+      });
+    });
+
+    test('the last word counts, and left to the plan nothing is set', () => {
+      const before = asked(new Map());
+      expect(asked(numbered([2, REED_TODAY, 0], [2, REED_TODAY, null]))).toEqual(before);
+      expect(asked(numbered([3, tomorrow, 45], [3, tomorrow, 0]))).toEqual(before);
+    });
+
+    test.each([
+      [30, 0, 30],
+      [30, 12, 15],
+      [30, 30, null],
+      [30, 28, null],
+      [0, 0, 0],
+      [0, 10, null],
+    ])('of %i min set, with %i played, %p are left', (set, played, left) => {
+      expect(leftOfSet(numbered([1, REED_TODAY, set]), reedId('fennel', 1), REED_TODAY, played)).toBe(left);
+    });
   });
 
   test('retired and unopened reeds are never proposed', () => {

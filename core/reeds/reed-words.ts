@@ -127,6 +127,12 @@ export function reedReasonWords(reason: ReedReason, nowWall: number, format: For
         text: `It rests ${REST_HOURS.value} hours after a play: until ${momentWords(reason.until, nowWall, format)}.`,
         mark: REST_HOURS.mark,
       };
+    case 'set':
+      return { rule, text: `You have set it for today: ${duration(reason.minutes)}.`, mark: 'yours' };
+    case 'set-aside':
+      return { rule, text: 'You have set it aside for today.', mark: 'yours' };
+    case 'set-for-tomorrow':
+      return { rule, text: 'You have set it for tomorrow, so it rests today.', mark: 'yours' };
     case 'uncovered':
       return {
         rule,

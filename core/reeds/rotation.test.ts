@@ -45,6 +45,7 @@ const small = fc
         isConcert: fc.boolean(),
         isPracticeOnly: fc.boolean(),
         rests: fc.boolean(),
+        pinned: fc.constantFrom<Readonly<Record<number, number>>>({}, { 1: 15 }, { 0: 0, 2: 10 }, { 1: 10, 2: 20 }),
       }),
       { minLength: 1, maxLength: 2 },
     ),
@@ -63,7 +64,8 @@ function byTrying(rotation: Rotation): number {
         if (planFaults({ days: rotation.days, reeds: [reed] }, [schedule]).length === 0) found.push(schedule);
         return;
       }
-      const most = rotation.days[schedule.length]?.minutes ?? 0;
+      const day = schedule.length;
+      const most = Math.max(rotation.days[day]?.minutes ?? 0, reed.pinned[day] ?? 0);
       for (let minutes = 0; minutes <= most; minutes += 5) go([...schedule, minutes]);
     };
     go([]);
@@ -123,6 +125,13 @@ describe('a plan of reeds', () => {
     const rotation = { days: days(60, 60, 60), reeds: [aReed({ pinned: { 0: 60, 1: 60 } }), aReed({ id: 'b' })] };
     const { schedules } = await plan(rotation);
     expect(schedules[0]?.slice(0, 2)).toEqual([60, 60]);
+  });
+
+  test('rests a reed before a session that is pinned', async () => {
+    const reed = aReed({ pinned: { 1: 60 } });
+    const rotation = { days: days(60, 60, 60, 60), reeds: [reed] };
+    expect((await plan(rotation)).schedules[0]).toEqual([0, 60, 0, 60]);
+    expect(planFaults(rotation, [[60, 60, 0, 60]])[0]).toMatch(/does not rest before a pinned session/);
   });
 
   test('of no reeds or no days is empty and proved', async () => {

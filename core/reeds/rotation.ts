@@ -137,6 +137,12 @@ export function costOfPlan({ days, reeds }: Rotation, schedules: readonly ReedSc
   return cost;
 }
 
+/** A reed that tires rests the day before and the day after. */
+const restFaults = (yesterday: number, pinnedTomorrow: number): string[] => [
+  ...(yesterday > 0 ? ['has not rested'] : []),
+  ...(pinnedTomorrow > 0 ? ['does not rest before a pinned session'] : []),
+];
+
 /** What is wrong with a session the player has not set. */
 function sessionFaults(
   reed: RotationReed,
@@ -161,13 +167,13 @@ function sessionFaults(
     ...(minutes > holds.minutes ? [`plays ${minutes}, the day holds ${holds.minutes}`] : []),
     ...(isBroken && minutes < leastOn(holds) ? [`plays only ${minutes}`] : []),
     ...(day < reed.from ? [`plays before day ${reed.from}`] : []),
-    ...(reed.rests && isBroken && yesterday > 0 ? ['has not rested'] : []),
+    ...(reed.rests && isBroken ? restFaults(yesterday, reed.pinned[day + 1] ?? 0) : []),
   ];
 }
 
 /**
- * What is wrong with a plan, in words for a programmer; nothing where every reed rests, keeps its cap by the sessions
- * really reached, plays no more than the day holds, and every pinned session stands.
+ * What is wrong with a plan, in words for a programmer; nothing where every reed rests, before a pinned session too,
+ * keeps its cap by the sessions really reached, plays no more than the day holds, and every pinned session stands.
  */
 export function planFaults({ days, reeds }: Rotation, schedules: readonly ReedSchedule[]): string[] {
   if (schedules.length !== reeds.length) return [`${schedules.length} schedules for ${reeds.length} reeds`];

@@ -2,7 +2,8 @@ import type { ReedState } from '#core/reeds/reed-state.ts';
 import { mayPlay } from '#core/reeds/reed-state.ts';
 import { ROTATION_PENALTY } from '#core/reeds/rotation.ts';
 import { FIRST_HALF } from '#core/reeds/reed-numbers.ts';
-import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
+import { leftOfSet, type SetSessions } from '#core/reeds/reed-pin.ts';
+import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 /**
  * What speaks against a reed for one play, in penalty minutes. What a plan of four weeks weighs as well has its weight
@@ -27,6 +28,9 @@ export type ReedReason =
   | { readonly rule: 'cap'; readonly minutes: number | null; readonly playedToday: number }
   | { readonly rule: 'break-in'; readonly reached: number; readonly of: number; readonly minutes: number }
   | { readonly rule: 'not-rested'; readonly until: number }
+  /** The player has set it: for now, not for now, or for tomorrow, for which it rests. */
+  | { readonly rule: 'set'; readonly minutes: number }
+  | { readonly rule: 'set-aside' | 'set-for-tomorrow' }
   | { readonly rule: 'uncovered'; readonly minutes: number; readonly penalty: number }
   | { readonly rule: 'concert-reed-spent'; readonly penalty: number }
   | { readonly rule: 'wear'; readonly share: number; readonly penalty: number }
@@ -50,6 +54,8 @@ export type WantedFor = {
   readonly isConcert: boolean;
   /** The share of its expected life a reed has behind it. */
   readonly shareOfLife: (reed: ReedState) => number;
+  /** What the player has set by hand. */
+  readonly set?: SetSessions;
 };
 
 export const isConcertReed = ({ grade, stage }: ReedState): boolean =>
@@ -89,35 +95,66 @@ export type ReedProposal = {
   readonly resting: readonly ReedChoice[];
 };
 
+const NONE_SET: SetSessions = new Map();
+
+/** What the player has set for today, and whether the reed has to rest for tomorrow. */
+function setFor({ id, playedToday, box, breakIn }: ReedState, { set = NONE_SET, today }: WantedFor) {
+  const tomorrow = set.get(id)?.get(addDays(today, 1)) ?? 0;
+  const rests = box.material === 'cane' && breakIn === null;
+  return { minutes: leftOfSet(set, id, today, playedToday), restsForTomorrow: rests && tomorrow > 0 };
+}
+
+/** A reed the player has set for now: it is played so long, whatever speaks against it. */
+function asSet(reed: ReedState, minutes: number, wanted: WantedFor): ReedChoice {
+  const { penalty, because } = weighed(reed, wanted);
+  const { restedFrom } = reed;
+  const unrested: ReedReason[] =
+    restedFrom !== null && restedFrom > wanted.nowWall ? [{ rule: 'not-rested', until: restedFrom }] : [];
+  return { reed, minutes, penalty, because: [{ rule: 'set', minutes }, ...unrested, ...because] };
+}
+
+/** Why a reed that is alive is not to be played now; null where it may be. */
+function restingFor(reed: ReedState, wanted: WantedFor): ReedReason | null {
+  const { restedFrom, leftToday, playedToday } = reed;
+  const { minutes, restsForTomorrow } = setFor(reed, wanted);
+  if (minutes === 0) return { rule: 'set-aside' };
+  if (restedFrom !== null && restedFrom > wanted.nowWall) return { rule: 'not-rested', until: restedFrom };
+  if (!mayPlay(reed, wanted.nowWall)) return { rule: 'cap', minutes: leftToday, playedToday };
+  return restsForTomorrow ? { rule: 'set-for-tomorrow' } : null;
+}
+
 /** At most so many reeds are broken in on one day: more is work for a table, not for a play. */
 const BROKEN_IN_A_DAY = 2;
 
-/** Which reed is played now, for how long, and why; ties go to the lower box and number, so that the answer is one. */
+/**
+ * Which reed is played now, for how long, and why: those the player has set, then the fittest; ties go to the lower box
+ * and number, so that the answer is one.
+ */
 export function whichReed(reeds: readonly ReedState[], wanted: WantedFor): ReedProposal {
   const living = reeds.filter(({ stage }) => stage !== 'retired' && stage !== 'new');
-  const [breaking, settled] = [living.filter(({ breakIn }) => breakIn), living.filter(({ breakIn }) => !breakIn)];
-  const first = breaking
-    .filter((reed) => mayPlay(reed, wanted.nowWall) && !wanted.isConcert && reed.playedToday === 0)
+  const set = living.flatMap((reed): ReedChoice[] => {
+    const { minutes } = setFor(reed, wanted);
+    return minutes !== null && minutes > 0 ? [asSet(reed, minutes, wanted)] : [];
+  });
+  const others = living.filter((reed) => !set.some((one) => one.reed === reed));
+  const first = others
+    .filter((reed) => reed.breakIn && !wanted.isConcert && reed.playedToday === 0 && restingFor(reed, wanted) === null)
     .map((reed): ReedChoice => {
       const { reached, of } = reed.breakIn ?? { reached: 0, of: 0 };
       const minutes = reed.leftToday ?? 0;
       return { reed, minutes, penalty: 0, because: [{ rule: 'break-in', reached: reached + 1, of, minutes }] };
     })
     .slice(0, BROKEN_IN_A_DAY);
-  const playable = settled.filter((reed) => mayPlay(reed, wanted.nowWall));
-  const choices = playable
+  const settled = others.filter(({ breakIn }) => !breakIn);
+  const choices = settled
+    .filter((reed) => restingFor(reed, wanted) === null)
     .map((reed) => weighed(reed, wanted))
     .sort((a, b) => a.penalty - b.penalty || a.reed.id.localeCompare(b.reed.id));
   const resting = settled
-    .filter((reed) => !mayPlay(reed, wanted.nowWall))
-    .map((reed): ReedChoice => {
-      const { restedFrom, leftToday, playedToday } = reed;
-      const because: ReedReason[] =
-        restedFrom !== null && restedFrom > wanted.nowWall
-          ? [{ rule: 'not-rested', until: restedFrom }]
-          : [{ rule: 'cap', minutes: leftToday, playedToday }];
-      return { reed, minutes: 0, penalty: 0, because };
+    .flatMap((reed): ReedChoice[] => {
+      const because = restingFor(reed, wanted);
+      return because === null ? [] : [{ reed, minutes: 0, penalty: 0, because: [because] }];
     })
     .sort((a, b) => (a.reed.restedFrom ?? 0) - (b.reed.restedFrom ?? 0) || a.reed.id.localeCompare(b.reed.id));
-  return { first, choices, resting };
+  return { first, choices: [...set, ...choices], resting };
 }

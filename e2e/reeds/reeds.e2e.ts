@@ -92,6 +92,35 @@ describe('reeds', () => {
     await page.waitForSelector('button[aria-label^="Start "]');
   }, 60_000);
 
+  test('a planned session is moved by keys, and by its sheet left to the plan again', async () => {
+    const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
+    const settled = () => page.waitForNetworkIdle({ idleTime: 500 });
+    await page.$eval('::-p-text(Four weeks)', (title) => title.scrollIntoView());
+    await page.waitForSelector('[data-session]');
+    await settled();
+    await page.$eval('[data-session][tabindex="0"]', (one) => (one as SVGElement).focus());
+    await page.keyboard.press('ArrowRight');
+    const before = await focused();
+    await page.keyboard.press('Space');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Escape');
+    expect(await focused()).toBe(before);
+    await page.keyboard.press('Space');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Space');
+    const session = '[data-session][aria-label$=", set by you"]:not([aria-label*=": not on "])';
+    await page.waitForSelector(session);
+    await page.waitForSelector('[data-session][aria-label*=": not on "]');
+    await settled();
+    const moved = await page.$eval(session, (one) => one.getAttribute('aria-label') ?? '');
+    expect(moved.split(' on ')[0]).toBe(before.split(' on ')[0]);
+    expect(moved).not.toBe(`${before}, set by you`);
+    await page.$eval(session, (one) => (one as SVGElement).focus());
+    await page.keyboard.press('Enter');
+    await press(page, 'Let Ulu plan it again');
+    await page.waitForSelector(session, { hidden: true });
+  }, 60_000);
+
   test('a concert is answered with a number of reeds, a day and a table', async () => {
     const day = new Date(Date.now() + 40 * 86_400_000).toLocaleDateString('sv');
     await page.$eval(

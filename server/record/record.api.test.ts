@@ -246,6 +246,15 @@ const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
       otherwise: { reedId: `${box}/2`, feel: 'too-soft', goodFor: 'practice', signs: ['squeaks'] },
     };
   },
+  'reed-session': async () => {
+    const box = await reedBox();
+    return {
+      path: '/api/reeds/sessions',
+      body: { now: NOW, playerId: 'ada', pins: [{ reedId: `${box}/1`, on: TODAY, minutes: 30 }] },
+      // Another player has no such reed: what is sent otherwise is refused before it is looked at.
+      otherwise: { pins: [{ reedId: `${box}/2`, on: TODAY, minutes: null }] },
+    };
+  },
   minder: () => ({
     path: '/api/minders',
     body: { playerId: 'kit', minderId: 'ada', now: NOW },

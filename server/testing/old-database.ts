@@ -33,6 +33,7 @@ export const ROWS_AFTER: Record<string, string> = {
   '0005_ways_minders_evenings': '',
   '0006_reeds': '',
   '0007_events': '',
+  '0008_reed_sessions': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

@@ -7,6 +7,7 @@ import { DAILY_CAP, RAMP } from '#core/reeds/reed-numbers.ts';
 import { shareOfLife } from '#core/reeds/reed-life.ts';
 import { rotationWhy, rotationWords } from '#core/reeds/reed-plan-words.ts';
 import type { RotationPlan } from '#core/reeds/plan-rotation.ts';
+import { leftOfSet, type SetSessions } from '#core/reeds/reed-pin.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { UNIT_MINUTES, type Rotation, type RotationReed } from '#core/reeds/rotation.ts';
 import { isConcertReed } from '#core/reeds/which-reed.ts';
@@ -38,7 +39,18 @@ function firstDay({ lastPlayedOn, breakIn, box }: ReedState, today: LocalDate): 
   return Math.max(0, rest - daysBetween(lastPlayedOn, today));
 }
 
-function planReed(reed: ReedState, { lives }: OfKind, today: LocalDate): RotationReed {
+/** Sessions set by hand, by day of the plan; of today's what is left of it. */
+function setByHand({ id, playedToday }: ReedState, set: SetSessions, today: LocalDate): Record<number, number> {
+  const pinned: Record<number, number> = {};
+  for (const [on, minutes] of set.get(id) ?? []) {
+    const day = daysBetween(today, on);
+    const left = day === 0 ? leftOfSet(set, id, today, playedToday) : minutes;
+    if (day >= 0 && day < DAYS && left !== null) pinned[day] = left;
+  }
+  return pinned;
+}
+
+function planReed(reed: ReedState, { lives, set }: OfKind, today: LocalDate): RotationReed {
   const isCane = reed.box.material === 'cane';
   return {
     id: reed.id,
@@ -50,20 +62,25 @@ function planReed(reed: ReedState, { lives }: OfKind, today: LocalDate): Rotatio
     life: lives[reed.box.material].belief.median.mean,
     isConcert: isConcertReed(reed),
     isPracticeOnly: reed.stage === 'practice-only',
-    pinned: {},
+    pinned: setByHand(reed, set, today),
   };
 }
 
 const inFives = (minutes: number): number => Math.round(minutes / UNIT_MINUTES) * UNIT_MINUTES;
 
-/** What is proposed for now stands in the plan: the two never say different things of today. */
-function pinsOf(of: OfKind, now: WallClock, minutes: number): ReadonlyMap<string, number> {
+/**
+ * What is proposed for now stands in the plan: the two never say different things of today. What the player has set
+ * stands already; the proposal has what is left of the day.
+ */
+function proposedOf(of: OfKind, now: WallClock, minutes: number): ReadonlyMap<string, number> {
   const { first, choices } = proposalOf(of, now);
   const pins = new Map<string, number>();
   let left = minutes;
-  for (const { reed, minutes: cap } of [...first, ...choices.slice(0, 1)]) {
+  const fittest = choices.find(({ because }) => because.every(({ rule }) => rule !== 'set'));
+  for (const { reed, minutes: cap } of [...first, ...(fittest ? [fittest] : [])]) {
     const session = Math.min(left, Math.floor(cap / UNIT_MINUTES) * UNIT_MINUTES);
-    if (session > 0) pins.set(reed.id, session);
+    if (session <= 0) continue;
+    pins.set(reed.id, session);
     left -= session;
   }
   return pins;
@@ -78,23 +95,40 @@ function rotationOf(of: OfKind, reeds: readonly ReedState[], now: WallClock): Ro
     minutes: inFives(Math.max(0, of.minutesOn(day + index) - (index === 0 ? had : 0))),
     concertMinutes: inFives(of.concerts.get(day + index) ?? 0),
   }));
-  const pins = pinsOf(of, now, days[0]?.minutes ?? 0);
+  const planned = reeds.map((reed) => planReed(reed, of, today));
+  const isSet = planned.reduce((sum, { pinned }) => sum + (pinned[0] ?? 0), 0);
+  const proposed = proposedOf(of, now, Math.max(0, (days[0]?.minutes ?? 0) - isSet));
   return {
     days,
-    reeds: reeds.map((reed) => {
-      const pin = pins.get(reed.id);
-      return { ...planReed(reed, of, today), ...(pin === undefined ? {} : { pinned: { 0: pin } }) };
+    reeds: planned.map((reed) => {
+      const session = proposed.get(reed.id);
+      return session === undefined || reed.pinned[0] !== undefined
+        ? reed
+        : { ...reed, pinned: { ...reed.pinned, 0: session } };
     }),
   };
 }
 
 const inUse = ({ stage }: ReedState): boolean => stage !== 'new' && stage !== 'retired';
 
-type Planned = { readonly plan: RotationPlan; readonly rotation: Rotation; readonly reeds: readonly ReedState[] };
+type Planned = {
+  readonly plan: RotationPlan;
+  readonly rotation: Rotation;
+  readonly reeds: readonly ReedState[];
+  readonly set: SetSessions;
+};
 
-function viewOf({ plan, rotation, reeds }: Planned, today: LocalDate, format: Format): Omit<ReedPlanView, 'isFinal'> {
+function viewOf(
+  { plan, rotation, reeds, set }: Planned,
+  today: LocalDate,
+  format: Format,
+): Omit<ReedPlanView, 'isFinal'> {
   const from = addDays(today, -DAYS);
   const first = dayNumber(from);
+  const setOf = (reed: ReedState) => {
+    const ofReed = setByHand(reed, set, today);
+    return rotation.days.map((_, day) => ofReed[day] ?? null);
+  };
   return {
     from,
     today,
@@ -110,7 +144,7 @@ function viewOf({ plan, rotation, reeds }: Planned, today: LocalDate, format: Fo
       let step = 0;
       const ramp = rotation.reeds[at]?.ramp ?? [];
       const caps = planned.map((minutes) => (minutes > 0 ? (ramp[step++] ?? null) : null));
-      return { reedId: reed.id, number: reed.number, boxName: reed.boxName, played, planned, caps };
+      return { reedId: reed.id, number: reed.number, boxName: reed.boxName, played, planned, caps, set: setOf(reed) };
     }),
     words: rotationWords(plan, format),
     because: rotationWhy(plan, format),
@@ -164,9 +198,11 @@ export async function reedPlanOf(
   const today = now.on;
   const of = reedsOf(services, playerId, today).find((one) => one.kind === kind);
   if (of === undefined) return fail(notFound('kind', { code: 'no-reeds-on-it' }));
+  // What the player has set is planned for, be it a reed that is not opened yet.
+  const isSet = (reed: ReedState): boolean => Object.keys(setByHand(reed, of.set, today)).length > 0;
   const reeds = of.reeds
-    .filter(inUse)
-    .toSorted((a, b) => shareOfLife(a, of.lives) - shareOfLife(b, of.lives))
+    .filter((reed) => inUse(reed) || (isSet(reed) && reed.stage === 'new'))
+    .toSorted((a, b) => Number(isSet(b)) - Number(isSet(a)) || shareOfLife(a, of.lives) - shareOfLife(b, of.lives))
     .slice(0, MOST_PLANNED)
     .sort((a, b) => a.id.localeCompare(b.id));
   const rotation = rotationOf(of, reeds, now);
@@ -176,5 +212,5 @@ export async function reedPlanOf(
     planningOf(services, rotation),
   );
   const { plan, isFinal } = await planning.soon();
-  return succeed({ ...viewOf({ plan, rotation, reeds }, today, services.format), isFinal });
+  return succeed({ ...viewOf({ plan, rotation, reeds, set: of.set }, today, services.format), isFinal });
 }

@@ -3,6 +3,7 @@ import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import type { Forecast } from '#core/plays/forecast.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { livesOf, remainingOf, shareOfLife, type LivesOf, type ReedLives } from '#core/reeds/reed-life.ts';
+import { setSessions, type SetSessions } from '#core/reeds/reed-pin.ts';
 import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
 import { boxNames } from '#core/reeds/reed-words.ts';
 import { reedFamilyOf, type ReedBox, type ReedFamily, type ReedId } from '#core/reeds/reed.ts';
@@ -29,6 +30,8 @@ export type OfKind = {
   readonly names: ReadonlyMap<string, string>;
   readonly reeds: readonly ReedState[];
   readonly lives: LivesOf;
+  /** Sessions the player has set by hand. */
+  readonly set: SetSessions;
   readonly minutesOn: (day: number) => number;
   /** Minutes of concerts by day. */
   readonly concerts: ReadonlyMap<number, number>;
@@ -85,7 +88,8 @@ function readReeds(
   playerId: PlayerId,
   today: LocalDate,
 ): OfKind[] {
-  const { boxes, uses, said } = told.record(playerId);
+  const { boxes, uses, said, pins } = told.record(playerId);
+  const set = setSessions(pins);
   const names = boxNames(boxes);
   const own = instruments
     .all()
@@ -114,6 +118,7 @@ function readReeds(
         names,
         reeds,
         lives,
+        set,
         left: new Map(reeds.filter(isAlive).map((reed) => [reed.id, remainingOf(reed, lives)])),
         curves: curvesOf(mainLives(reeds, lives)),
         minutesOn: forecastOf(mine, today),
@@ -124,7 +129,7 @@ function readReeds(
 }
 
 /** Which reed for the play at hand: today's concert, or an ordinary one as long as usual. */
-export function proposalOf({ instruments, reeds, lives, concerts }: OfKind, now: WallClock): ReedProposal {
+export function proposalOf({ instruments, reeds, lives, concerts, set }: OfKind, now: WallClock): ReedProposal {
   const [first] = instruments;
   const concertMinutes = concerts.get(dayNumber(now.on));
   return whichReed(reeds, {
@@ -133,5 +138,6 @@ export function proposalOf({ instruments, reeds, lives, concerts }: OfKind, now:
     minutes: concertMinutes ?? first?.situation(now.on).plays.usualMinutes ?? USUAL_MINUTES,
     isConcert: concertMinutes !== undefined,
     shareOfLife: (reed) => shareOfLife(reed, lives),
+    set,
   });
 }

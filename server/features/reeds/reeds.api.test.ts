@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { addDays, localDate } from '#core/time/local-date.ts';
 import { loggedKey } from '#contract/scalars.ts';
 import { readinessView, reedPlanView, reedsPage, type ReedsOfKindView, type ReedView } from '#contract/reed-views.ts';
 import { aKey, furnish, NOW, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
@@ -269,6 +270,58 @@ describe('four weeks of reeds', () => {
     const begins = rows.filter(({ planned }) => (planned[0] ?? 0) > 0).map(({ reedId }) => reedId);
     expect(begins).toEqual(expected[0] === 0 ? [] : [best?.reedId]);
   }, 30_000);
+
+  const setting = (pins: readonly object[]) => ({ key: aKey(), now: NOW, playerId: 'ada', pins });
+  const tomorrow = addDays(localDate(TODAY), 1);
+
+  test('a session set by hand stays, is rested for, and the reed of today agrees; taken back, all is as before', async () => {
+    const box = await aBox({ before: [null, null] });
+    for (const endedAtMinute of [700, 900]) await aPlay({ minutes: 40, endedAtMinute });
+    const before = await planOf();
+    const proposed = (await clarinets()).choices[0]?.reedId;
+    const key = await keyOf('/api/reeds/sessions', setting([{ reedId: proposed, on: tomorrow, minutes: 60 }]));
+    const { rows } = await planOf();
+    const row = rows.find(({ reedId }) => reedId === proposed);
+    expect(row?.planned.slice(0, 3)).toEqual([0, 60, 0]);
+    expect(row?.set.slice(0, 3)).toEqual([null, 60, null]);
+    const { choices, resting } = await clarinets();
+    expect(choices[0]?.reedId).not.toBe(proposed);
+    expect(resting.find(({ reedId }) => reedId === proposed)?.because[0]?.rule).toBe('set-for-tomorrow');
+    await post('/api/withdrawals', { key: aKey(), targetKey: key }).expect(201);
+    expect((await planOf()).rows).toEqual(before.rows);
+    expect(box).toBeDefined();
+  });
+
+  test('a reed that is new is opened by setting it, and one retired meanwhile is planned no more', async () => {
+    const box = await aBox();
+    await post('/api/reeds/sessions', setting([{ reedId: `${box}/1`, on: tomorrow, minutes: 5 }])).expect(201);
+    expect((await planOf()).rows.map(({ number }) => number)).toContain(1);
+    await post('/api/reeds/said', saying(`${box}/1`, { what: 'ended', cause: 'chipped' })).expect(201);
+    expect((await planOf()).rows.map(({ number }) => number)).not.toContain(1);
+    const late = await post('/api/reeds/sessions', setting([{ reedId: `${box}/1`, on: tomorrow, minutes: 5 }]));
+    expect(late.body.errors).toMatchObject([{ field: 'pins[0].reedId', code: 'reed-has-ended' }]);
+  });
+
+  test.each([
+    [{ on: addDays(localDate(TODAY), -1) }, 'pins[0].on', 'session-is-past'],
+    [{ on: addDays(localDate(TODAY), 57) }, 'pins[0].on', 'session-too-far'],
+    [{ minutes: 7 }, 'pins[0].minutes', 'session-not-in-fives'],
+  ])('a session that cannot be set is refused: %j', async (over, field, code) => {
+    const box = await aBox();
+    const pin = { reedId: `${box}/3`, on: tomorrow, minutes: 30, ...over };
+    const { body } = await post('/api/reeds/sessions', setting([pin])).expect(400);
+    expect(body.errors).toMatchObject([{ field, code }]);
+    const twice = await post(
+      '/api/reeds/sessions',
+      setting([
+        { ...pin, on: tomorrow, minutes: 30 },
+        { ...pin, on: tomorrow, minutes: 35 },
+      ]),
+    );
+    expect(twice.body.errors).toMatchObject([{ field: 'pins[1].reedId', code: 'session-set-twice' }]);
+    const kits = { ...setting([{ ...pin, on: tomorrow, minutes: 30 }]), playerId: 'kit' };
+    await post('/api/reeds/sessions', kits).expect(404);
+  });
 
   test('without reeds in use there is nothing to plan', async () => {
     await aBox({ before: [0] });

@@ -1,11 +1,12 @@
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { ReedPin } from '#core/reeds/reed-pin.ts';
 import { type ReedBox, type ReedId, type ReedSaid, type ReedUse } from '#core/reeds/reed.ts';
 import type { Play } from '#core/plays/play.ts';
 import type { Db } from '#server/db/connection.ts';
 import { boxFromRow, playMinutes, saidFromRow } from '#server/features/reeds/reeds.mapper.ts';
-import { reedBoxes, reedPlays, reedSayings } from '#server/features/reeds/reeds.table.ts';
+import { reedBoxes, reedPlays, reedSayings, reedSessions } from '#server/features/reeds/reeds.table.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
 import { facts } from '#server/record/record.table.ts';
 
@@ -25,6 +26,8 @@ export type ReedRecord = {
   /** In the order of the plays. */
   readonly uses: readonly ReedUse[];
   readonly said: readonly ReedSaid[];
+  /** Sessions set by hand, in the order it was said. */
+  readonly pins: readonly ReedPin[];
 };
 
 /** What was said of plays that count, with each play as it stands: as last corrected. */
@@ -61,6 +64,13 @@ export function createReedsRepository(db: Db) {
     .where(eq(reedSayings.playerId, sql.placeholder('playerId')))
     .orderBy(asc(facts.on), asc(facts.id))
     .prepare();
+  const pinsOf = db
+    .select({ pins: reedSessions.pins })
+    .from(reedSessions)
+    .innerJoin(facts, and(eq(facts.id, reedSessions.factId), eq(facts.counts, true)))
+    .where(eq(reedSessions.playerId, sql.placeholder('playerId')))
+    .orderBy(asc(facts.id))
+    .prepare();
   const newestPlays = db
     .select({ key: sql<string>`coalesce(${original.key}, ${facts.key})`, play: plays })
     .from(plays)
@@ -76,6 +86,7 @@ export function createReedsRepository(db: Db) {
     record: (playerId: PlayerId): ReedRecord => ({
       boxes: boxList(playerId),
       uses: usesOf.all({ playerId }).flatMap(playMinutes),
+      pins: pinsOf.all({ playerId }).flatMap(({ pins }) => pins),
       said: saidOf.all({ playerId }).map(({ on, said }) => saidFromRow(said, on)),
     }),
 

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { KindId } from '#core/instruments/kind.ts';
+import type { ReedPin } from '#core/reeds/reed-pin.ts';
 import {
   BREAK_INS,
   HIGH_SHARES,
@@ -60,6 +61,18 @@ export const reedPlays = sqliteTable(
     index('reed_plays_of_player').on(table.playerId),
     index('reed_plays_of_play').on(table.playKey),
   ],
+);
+
+/** Sessions set by hand. */
+export const reedSessions = sqliteTable(
+  'reed_sessions',
+  {
+    factId: bodyOf(),
+    playerId: ofPlayerId(),
+    /** JSON array of reeds with a day and its minutes, null where the plan decides again. */
+    pins: text({ mode: 'json' }).$type<readonly ReedPin[]>().notNull(),
+  },
+  (table) => [index('reed_sessions_of_player').on(table.playerId)],
 );
 
 /** Something said of one reed. */

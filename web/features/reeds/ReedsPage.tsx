@@ -1,4 +1,4 @@
-import { Box, Button, LinearProgress, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -14,13 +14,12 @@ import { Boxes, type Opened } from '#web/features/reeds/parts/Boxes.tsx';
 import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
 import { Readiness, type Asked } from '#web/features/reeds/parts/Readiness.tsx';
 import { ReedNow } from '#web/features/reeds/parts/ReedNow.tsx';
-import { ReedRows } from '#web/features/reeds/parts/ReedRows.tsx';
+import { ReedPlan } from '#web/features/reeds/ReedPlan.tsx';
 import { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
 import { useReedBox, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
 import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
-import { useSeen } from '#web/ui/use-seen.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
@@ -36,41 +35,6 @@ const [ConcertSheet] = lazyPart(
 const [BoxSheet] = lazyPart(async () => (await import('#web/features/reeds/parts/BoxSheet.tsx')).BoxSheet);
 
 type OfKindProps = { readonly of: ReedsOfKindView; readonly playerId: PlayerId };
-
-/** While a plan becomes better it is asked for again. */
-const ASK_AGAIN_MS = 3000;
-
-/** Four weeks of record and four of plan; it is worked out on the server and comes when it is ready. */
-function Plan({ of, playerId }: OfKindProps) {
-  // It is work for the server: begun when somebody looks, and asked for again while it becomes better.
-  const [ref, isSeen] = useSeen();
-  const query = useQuery({
-    ...reedQueries.plan(playerId, of.kind, wallNow()),
-    enabled: isSeen,
-    refetchInterval: ({ state }) => (state.data?.isFinal === false ? ASK_AGAIN_MS : false),
-  });
-  const { data: plan } = query;
-  return (
-    <Box ref={ref}>
-      <Compartment title="Four weeks" sx={{ mt: 2 }}>
-        {plan ? (
-          <>
-            <ReedRows plan={plan} />
-            <Typography sx={{ mt: 1 }}>{plan.words}</Typography>
-            <WhyFold lines={plan.because} about="the plan of four weeks" />
-          </>
-        ) : query.isError ? (
-          <Typography>The plan could not be worked out. Everything else on this page stands.</Typography>
-        ) : (
-          <Box role="status" sx={{ minHeight: 160 }}>
-            <Typography sx={{ mb: 1 }}>Planning four weeks …</Typography>
-            <LinearProgress aria-label="Planning four weeks" />
-          </Box>
-        )}
-      </Compartment>
-    </Box>
-  );
-}
 
 /** Ready for the concert: the concerts to come, and for a day a number of reeds with its table. */
 function Ready({ of, playerId }: OfKindProps) {
@@ -162,7 +126,7 @@ function OfKind({ of, playerId }: OfKindProps) {
           {of.boxes.length > 0 && <Ready of={of} playerId={playerId} />}
         </Column>
       </TwoColumns>
-      {of.boxes.length > 0 && <Plan of={of} playerId={playerId} />}
+      {of.boxes.length > 0 && <ReedPlan kind={of.kind} playerId={playerId} />}
       {opened && reed && <ReedSheet name={opened.name} reed={reed} said={said} onClose={() => setOpened(null)} />}
       {adding && (
         <BoxSheet

@@ -1,6 +1,6 @@
 import type { ReedId } from '#core/reeds/reed.ts';
 import { END_WORDS, FEEL_WORDS, USE_WORDS } from '#core/reeds/reed-words.ts';
-import { reedPaths, type ReedBoxRequest, type ReedSaidRequest } from '#contract/reeds.ts';
+import { reedPaths, type ReedBoxRequest, type ReedSaidRequest, type ReedSessionRequest } from '#contract/reeds.ts';
 import { useLog } from '#web/features/record/log.actions.ts';
 
 type Content<Request> = Omit<Request, 'key' | 'now'>;
@@ -35,3 +35,10 @@ export function useReedSaid() {
       log({ ...NOTHING, signs: [], reedId, what: 'ended', cause }, { said: `No longer played: ${END_WORDS[cause]}.` }),
   };
 }
+
+/** Sessions set by hand, or left to the plan again. */
+export const useReedSessions = () =>
+  useLog({
+    path: reedPaths.sessions,
+    about: (_sessions: Content<ReedSessionRequest>) => 'everything',
+  });

@@ -1,57 +1,24 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Typography, useMediaQuery, type Theme } from '@mui/material';
 import { useLayoutEffect, useRef } from 'react';
 import { duration } from '#core/explain/format.ts';
 import { addDays, dayNumber, weekdayOfDay } from '#core/time/local-date.ts';
 import type { ReedPlanView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
+import { ReedStroke } from '#web/features/reeds/parts/ReedStroke.tsx';
+import {
+  AT_A_TABLE,
+  IN_A_HAND,
+  type Cell,
+  type RowsSize,
+  type Session,
+} from '#web/features/reeds/parts/reed-rows-grid.ts';
+import { useSessionMoves } from '#web/features/reeds/parts/use-session-moves.ts';
 
-type ReedRowsProps = { readonly plan: ReedPlanView };
+type Drawn = { readonly plan: ReedPlanView; readonly size: RowsSize };
 
-const DAY = 15;
-const ROW = 30;
-const TOP = 26;
-/** The longest stroke stands for so many minutes. */
-const LONGEST_MINUTES = 90;
 const INK = 'var(--ulu-palette-text-primary)';
 const QUIET = 'var(--ulu-palette-text-secondary)';
-const CANE = 'var(--ulu-palette-cane-main)';
 const LINE = 'var(--ulu-palette-divider)';
-
-const lengthOf = (minutes: number): number => (ROW - 8) * Math.min(1, minutes / LONGEST_MINUTES);
-
-type StrokeProps = {
-  readonly x: number;
-  readonly minutes: number;
-  readonly planned: boolean;
-  readonly cap: number | null;
-};
-
-/** Minutes of a day as the length of a stroke: full where they were played, outlined where they are planned. */
-function Stroke({ x, minutes, planned, cap }: StrokeProps) {
-  const length = lengthOf(minutes);
-  const foot = ROW - 3;
-  return (
-    <>
-      <rect
-        x={x + 4}
-        y={foot - length}
-        width={7}
-        height={length}
-        rx={2}
-        strokeWidth={planned ? 1.5 : 0}
-        style={{ fill: planned ? 'transparent' : CANE, stroke: 'var(--ulu-palette-cane-ink)' }}
-      />
-      {cap !== null && (
-        <path
-          d={`M${x + 2} ${foot - lengthOf(cap) - 2}v-2h11v2`}
-          fill="none"
-          strokeWidth={1.2}
-          style={{ stroke: INK }}
-        />
-      )}
-    </>
-  );
-}
 
 /** Not drawn, but read aloud. */
 const HEARD_ONLY = {
@@ -65,7 +32,7 @@ const HEARD_ONLY = {
 } as const;
 
 /** The days as a table, for those who hear the page. */
-function Table({ plan: { rows, from, today } }: ReedRowsProps) {
+function Table({ rows, from, today }: ReedPlanView) {
   const told = rows.map(({ reedId, number, boxName, played, planned }) => ({
     reedId,
     name: `${boxName}, reed ${number}`,
@@ -101,22 +68,20 @@ function Table({ plan: { rows, from, today } }: ReedRowsProps) {
   );
 }
 
-/** The first of each week over its day, and a thread where today begins. */
-function Days({
-  plan: { from, today, concerts },
-  count,
-  height,
-}: ReedRowsProps & { readonly count: number; readonly height: number }) {
+/** The first of each week over its day, the concerts, and a thread where today begins. */
+function Days({ plan: { from, today, concerts, expected, rows }, size: { day: wide, row, top } }: Drawn) {
   const first = dayNumber(from);
-  const now = (dayNumber(today) - first) * DAY;
+  const past = dayNumber(today) - first;
+  const now = past * wide;
+  const height = top + rows.length * row;
   return (
-    <>
-      {Array.from({ length: count }, (_, index) => index)
+    <g aria-hidden>
+      {Array.from({ length: past + expected.length }, (_, index) => index)
         .filter((index) => weekdayOfDay(first + index) === 0)
         .map((index) => (
           <g key={index}>
-            <path d={`M${index * DAY} ${TOP - 4}V${height}`} strokeWidth={1} style={{ stroke: LINE }} />
-            <text x={index * DAY + 2} y={14} fontSize={12} style={{ fill: QUIET }}>
+            <path d={`M${index * wide} ${top - 4}V${height}`} strokeWidth={1} style={{ stroke: LINE }} />
+            <text x={index * wide + 2} y={14} fontSize={12} style={{ fill: QUIET }}>
               {FORMAT.shortDate(addDays(from, index))}
             </text>
           </g>
@@ -125,47 +90,126 @@ function Days({
         is ? (
           <path
             key={index}
-            d={`M${now + index * DAY + DAY / 2} ${TOP - 6}V${height}`}
+            d={`M${now + index * wide + wide / 2} ${top - 6}V${height}`}
             strokeWidth={2}
             strokeDasharray="2 3"
             style={{ stroke: INK }}
           />
         ) : null,
       )}
-      <path d={`M${now} ${TOP - 6}V${height}`} strokeWidth={2.5} style={{ stroke: INK }} />
+      <path d={`M${now} ${top - 6}V${height}`} strokeWidth={2.5} style={{ stroke: INK }} />
+      {rows.map(({ reedId }, index) => (
+        <path
+          key={reedId}
+          d={`M0 ${top + (index + 1) * row - 2}H${(past + expected.length) * wide}`}
+          strokeWidth={1}
+          style={{ stroke: LINE }}
+        />
+      ))}
+    </g>
+  );
+}
+
+/** What was played, row by row. */
+const Played = ({ plan: { rows }, size }: Drawn) => (
+  <g aria-hidden>
+    {rows.map(({ reedId, played }, row) => (
+      <g key={reedId} transform={`translate(0 ${size.top + row * size.row})`}>
+        {played.map((minutes, index) =>
+          minutes > 0 ? (
+            <ReedStroke key={index} x={index * size.day} minutes={minutes} size={size} look="played" />
+          ) : null,
+        )}
+      </g>
+    ))}
+  </g>
+);
+
+/** "Fennel 2½, reed 3: 45 min on Fri 27 November, set by you". */
+function sessionName({ rows, today }: ReedPlanView, { row, day, minutes, isSet }: Session): string {
+  const when = FORMAT.weekdayDate(addDays(today, day));
+  const what = minutes > 0 ? `${duration(minutes)} on ${when}` : `not on ${when}`;
+  return `${rows[row]?.boxName ?? ''}, reed ${rows[row]?.number ?? ''}: ${what}${isSet ? ', set by you' : ''}`;
+}
+
+type PlannedProps = Drawn & {
+  readonly moves: ReturnType<typeof useSessionMoves>;
+};
+
+/** What is planned: every session can be reached by keys, pulled by the mouse, and tapped. */
+function Planned({ plan, size, moves: { sessions, held, on } }: PlannedProps) {
+  const past = dayNumber(plan.today) - dayNumber(plan.from);
+  const place = ({ row, day }: Cell): string => `translate(${(past + day) * size.day} ${size.top + row * size.row})`;
+  return (
+    <>
+      {sessions.map((session) => {
+        const { row, day, minutes, isSet } = session;
+        return (
+          <g
+            key={`${row} ${day}`}
+            role="button"
+            data-session={`${row} ${day}`}
+            aria-label={sessionName(plan, session)}
+            transform={place(session)}
+            style={{ cursor: 'grab', outline: 'none' }}
+            {...on(session)}
+          >
+            <rect className="reach" width={size.day} height={size.row - 2} fill="transparent" />
+            <ReedStroke
+              x={0}
+              minutes={minutes}
+              size={size}
+              look="planned"
+              cap={plan.rows[row]?.caps[day] ?? null}
+              isSet={isSet}
+            />
+          </g>
+        );
+      })}
+      {held && (
+        <g aria-hidden transform={place(held.to)} style={{ pointerEvents: 'none' }}>
+          <rect width={size.day} height={size.row - 2} style={{ fill: 'var(--ulu-palette-background-paper)' }} />
+          <ReedStroke x={0} minutes={held.session.minutes} size={size} look="held" isSet />
+        </g>
+      )}
     </>
   );
 }
+
+type ReedRowsProps = {
+  readonly plan: ReedPlanView;
+  readonly onMove: (session: Session, to: Cell) => void;
+  readonly onOpen: (session: Session) => void;
+};
 
 /**
  * Reeds as rows and days as columns: four weeks of record and four of plan in one drawing, today's thread between. On a
  * narrow screen it opens at today and is swiped.
  */
-export function ReedRows({ plan }: ReedRowsProps) {
+export function ReedRows({ plan, onMove, onOpen }: ReedRowsProps) {
   const { rows, from, today, expected } = plan;
+  const size = useMediaQuery<Theme>((theme) => theme.breakpoints.down('sm')) ? IN_A_HAND : AT_A_TABLE;
+  const moves = useSessionMoves({ plan, size, onMove, onOpen });
+  const { held } = moves;
   const past = dayNumber(today) - dayNumber(from);
-  const count = past + expected.length;
-  const height = TOP + rows.length * ROW;
+  const [width, height] = [(past + expected.length) * size.day, size.top + rows.length * size.row];
   const box = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => {
     // Two days of record stay in sight.
-    if (box.current) box.current.scrollLeft = Math.max(0, (past - 2) * DAY);
-  }, [past]);
+    if (box.current) box.current.scrollLeft = Math.max(0, (past - 2) * size.day);
+  }, [past, size.day]);
   return (
     <>
-      <Table plan={plan} />
-      <Box
-        aria-hidden
-        sx={{ display: 'grid', gridTemplateColumns: { xs: '110px minmax(0, 1fr)', sm: '190px minmax(0, 1fr)' } }}
-      >
-        <Box sx={{ pt: `${TOP}px` }}>
+      <Table {...plan} />
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '104px minmax(0, 1fr)', sm: '190px minmax(0, 1fr)' } }}>
+        <Box aria-hidden sx={{ pt: `${size.top}px` }}>
           {rows.map(({ reedId, number, boxName }) => (
             <Typography
               key={reedId}
               variant="body2"
               sx={{
-                height: ROW,
-                lineHeight: `${ROW}px`,
+                height: size.row,
+                lineHeight: `${size.row}px`,
                 overflow: 'hidden',
                 textOverflow: 'ellipsis',
                 whiteSpace: 'nowrap',
@@ -176,27 +220,33 @@ export function ReedRows({ plan }: ReedRowsProps) {
             </Typography>
           ))}
         </Box>
-        <Box ref={box} tabIndex={-1} sx={{ overflowX: 'auto' }}>
-          <svg width={count * DAY} height={height} viewBox={`0 0 ${count * DAY} ${height}`}>
-            <Days plan={plan} count={count} height={height} />
-            {rows.map(({ reedId, played, planned, caps }, row) => (
-              <g key={reedId} transform={`translate(0 ${TOP + row * ROW})`}>
-                <path d={`M0 ${ROW - 2}H${count * DAY}`} strokeWidth={1} style={{ stroke: LINE }} />
-                {played.map((minutes, index) =>
-                  minutes > 0 ? (
-                    <Stroke key={index} x={index * DAY} minutes={minutes} planned={false} cap={null} />
-                  ) : null,
-                )}
-                {planned.map((minutes, index) =>
-                  minutes > 0 ? (
-                    <Stroke key={index} x={(past + index) * DAY} minutes={minutes} planned cap={caps[index] ?? null} />
-                  ) : null,
-                )}
-              </g>
-            ))}
+        <Box
+          ref={box}
+          tabIndex={-1}
+          sx={{
+            overflowX: 'auto',
+            '& [data-session]:focus-visible .reach': { stroke: INK, strokeWidth: 2 },
+            '& [data-session]:hover .reach': { fill: 'var(--ulu-palette-action-hover)' },
+          }}
+        >
+          <svg
+            role="group"
+            aria-label="Planned sessions. Arrow keys go from one to the next, the space bar picks one up and puts it down, Enter opens it."
+            width={width}
+            height={height}
+            viewBox={`0 0 ${width} ${height}`}
+          >
+            <Days plan={plan} size={size} />
+            <Played plan={plan} size={size} />
+            <Planned plan={plan} size={size} moves={moves} />
           </svg>
         </Box>
       </Box>
+      <Typography role="status" variant="body2" color="text.secondary" sx={{ minHeight: 24 }}>
+        {held
+          ? sessionName(plan, { ...held.session, ...held.to, isSet: false })
+          : 'Full: played. Outlined: planned. On a peg: set by you. Open a session to move it, or pull it.'}
+      </Typography>
     </>
   );
 }
