@@ -53,6 +53,8 @@ export const conditionView = object({
   lastDay: localDateText().nullable().defined(),
   /** How it ends, where it has no last day. */
   endWords: text().required(),
+  /** The air was read to be dry: it ends when it is read not to be. */
+  byReading: boolean().strict().required(),
   partName: text().nullable().defined(),
   /** Begun, not over. */
   inForce: boolean().strict().required(),

@@ -41,6 +41,16 @@ const boxView = object({
   key: clientKey().required(),
   /** What it is called among the boxes of its player. */
   name: text().required(),
+  /** As it was entered, for a form to begin with. */
+  entered: object({
+    name: text().required(),
+    strength: text().nullable().defined(),
+    cost: object({ minor: amount().required(), currency: text().required() }).exact().nullable().defined(),
+    /** Minutes each reed had been played before, null where nobody knows. */
+    before: array(amount().nullable().defined()).required(),
+  })
+    .exact()
+    .required(),
   cut: text().nullable().defined(),
   material: word(REED_MATERIALS).required(),
   breakIn: word(BREAK_INS).required(),
@@ -59,6 +69,8 @@ const choiceView = object({
   /** Null without a limit. */
   minutes: amount().integer().min(0).required(),
   words: text().required(),
+  /** Its back may have bulged, and what to do about it. */
+  warp: text().nullable().defined(),
   because: whyLines,
 })
   .exact()
@@ -122,7 +134,20 @@ const reedsOfKind = object({
   })
     .exact()
     .required(),
-  supply: object({ words: text().required(), because: whyLines }).exact().required(),
+  supply: object({
+    words: text().required(),
+    /** What playing costs in reeds; null where no box says what it cost. */
+    costWords: text().nullable().defined(),
+    because: whyLines,
+    /** What was spent month by month, and how much that is in words. */
+    spent: array(
+      object({ from: localDateText().required(), minor: amount().min(0).required(), words: text().required() })
+        .exact()
+        .required(),
+    ).required(),
+  })
+    .exact()
+    .required(),
 })
   .exact()
   .required();
@@ -130,11 +155,21 @@ export type ReedsOfKindView = InferType<typeof reedsOfKind>;
 
 export const reedsPage = object({
   playerId: playerId().required(),
+  /** In which prices are said; null before the first of them. */
+  currency: text().nullable().defined(),
   kinds: array(reedsOfKind).required(),
 })
   .exact()
   .required();
 export type ReedsPageView = InferType<typeof reedsPage>;
+
+/** What a run has to do with reeds, a line for each of its instruments that has any. */
+export const reedsOfRun = array(
+  object({ instrumentId: instrumentId().required(), name: text().required(), words: text().required() })
+    .exact()
+    .required(),
+).required();
+export type ReedsOfRunView = InferType<typeof reedsOfRun>;
 
 export const readinessView = object({
   words: text().required(),

@@ -24,6 +24,7 @@ export const reedPaths = {
   readiness: '/api/reeds/readiness',
   plan: '/api/reeds/plan',
   sessions: '/api/reeds/sessions',
+  run: '/api/reeds/run',
   of: (player: string, { on, atMinute }: WallClock) =>
     `/api/reeds?playerId=${encodeURIComponent(player)}&today=${on}&atMinute=${atMinute}`,
 } as const;
@@ -142,6 +143,15 @@ export const readinessQuery = object({
     .matches(/^[1-9]$/, '${path} must be 1 to 9')
     .required(),
   today: localDateText().required(),
+})
+  .exact()
+  .required();
+
+/** `GET /api/reeds/run?runKey=&today=&atMinute=` */
+export const reedsOfRunQuery = object({
+  runKey: clientKey().required(),
+  today: localDateText().required(),
+  atMinute: minuteText().required(),
 })
   .exact()
   .required();

@@ -8,6 +8,7 @@ import type { Logger } from 'pino';
 import { healthPath, type DatabaseState } from '#contract/health.ts';
 import { FACTS } from '#server/facts.ts';
 import { agentsRoutes } from '#server/features/agents/agents.routes.ts';
+import { airRoutes } from '#server/features/air/air.routes.ts';
 import { calendarRoutes } from '#server/features/calendar/calendar.routes.ts';
 import { careRoutes } from '#server/features/care/care.routes.ts';
 import { conditionsRoutes } from '#server/features/conditions/conditions.routes.ts';
@@ -136,6 +137,7 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
     conditionsRoutes,
     agentsRoutes,
     reedsRoutes,
+    airRoutes,
     calendarRoutes,
   ])
     app.use(routes(services));

@@ -2,6 +2,7 @@ import type { Book } from '#core/book/book.ts';
 import { PLAIN_FORMAT, type Format } from '#core/explain/format.ts';
 import type { OpenDatabase } from '#server/db/connection.ts';
 import { FACTS } from '#server/facts.ts';
+import { createAirRepository } from '#server/features/air/air.repository.ts';
 import { createCalendarRepository } from '#server/features/calendar/calendar.repository.ts';
 import { createCareRepository } from '#server/features/care/care.repository.ts';
 import { createConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
@@ -47,6 +48,7 @@ export function compose(
     methods: createMethodsRepository(db),
     conditions: createConditionsRepository(db),
     calendar: createCalendarRepository(db),
+    air: createAirRepository(db),
   };
   const readings = createReadings(book, record, repositories);
   const remembered = createRemembered(record.revision);

@@ -1,3 +1,4 @@
+import { airReadingFact } from '#server/features/air/air-reading.fact.ts';
 import { eventFact } from '#server/features/calendar/event.fact.ts';
 import { careFact } from '#server/features/care/care-done.fact.ts';
 import { decisionFact } from '#server/features/care/decision.fact.ts';
@@ -37,6 +38,7 @@ export const FACTS = [
   departureFact,
   playFact,
   eveningFact,
+  airReadingFact,
   eventFact,
   reedBoxFact,
   reedPlayFact,

@@ -8,8 +8,10 @@ import { situationOf, type InstrumentFacts, type Situation } from '#core/situati
 import type { LocalDate } from '#core/time/local-date.ts';
 import { wetnessFrom, type LastPassFact } from '#core/water/wetness-from-record.ts';
 import type { Wetness } from '#core/water/wetness.ts';
+import type { AirRepository } from '#server/features/air/air.repository.ts';
 import type { CalendarRepository } from '#server/features/calendar/calendar.repository.ts';
 import type { CareRepository } from '#server/features/care/care.repository.ts';
+import { standingWithAir } from '#server/features/conditions/standing-with-air.ts';
 import type { ConditionsRepository, StandingCondition } from '#server/features/conditions/conditions.repository.ts';
 import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import type { MethodsRepository } from '#server/features/methods/methods.repository.ts';
@@ -47,6 +49,7 @@ type Sources = {
   readonly methods: MethodsRepository;
   readonly conditions: ConditionsRepository;
   readonly calendar: CalendarRepository;
+  readonly air: AirRepository;
 };
 type Revisions = {
   readonly revision: (subject: Subject) => number;
@@ -64,10 +67,11 @@ function forDay(make: (today: LocalDate) => Situation): (today: LocalDate) => Si
 }
 
 function readFacts(
-  { plays, care, packup, methods, conditions, calendar }: Sources,
+  { plays, care, packup, methods, conditions, calendar, air }: Sources,
   { id, playerId }: Instrument,
 ): ReadFacts {
-  const entered = conditions.standing(id, playerId);
+  const reads = air.of(playerId);
+  const entered = standingWithAir(conditions.standing(id, playerId), reads);
   const { lastDone, itemsLogged } = care.history(id);
   return {
     plays: plays.columns(id),
@@ -77,6 +81,7 @@ function readFacts(
     conditions: entered.map(({ condition }) => condition),
     entered,
     events: calendar.of(playerId),
+    air: reads,
     lastPlay: once(() => plays.last(id) ?? null),
     openRunKey: packup.openKey(id) ?? null,
     lastPasses: packup.lastPasses(id, care.lastResetId(id)),

@@ -1,5 +1,6 @@
 import type { Book } from '#core/book/book.ts';
 import type { Format } from '#core/explain/format.ts';
+import type { AirRepository } from '#server/features/air/air.repository.ts';
 import type { CalendarRepository } from '#server/features/calendar/calendar.repository.ts';
 import type { CareRepository } from '#server/features/care/care.repository.ts';
 import type { ConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
@@ -41,4 +42,5 @@ export type Services = {
   readonly methods: MethodsRepository;
   readonly conditions: ConditionsRepository;
   readonly calendar: CalendarRepository;
+  readonly air: AirRepository;
 };

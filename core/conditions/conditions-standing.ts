@@ -1,3 +1,4 @@
+import { airOn, type AirRead } from '#core/air/air-record.ts';
 import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { Condition } from '#core/book/condition.ts';
@@ -10,15 +11,22 @@ export type ConditionsStanding = {
   readonly standing: readonly Condition[];
   /** Those in force today. */
   readonly ids: readonly ConditionId[];
-  /** The room it is played in: as read off while a condition holds, else the usual one, °C. */
+  /** The room it is played in: as read off today, or while a condition holds, else the usual one, °C. */
   readonly roomCelsius: number;
 };
 
-/** @param entered every condition of the instrument and of its player that has not been taken back */
-export function conditionsStanding(of: MethodsOf, entered: readonly Condition[]): ConditionsStanding {
+/**
+ * @param entered every condition of the instrument and of its player that has not been taken back
+ * @param air what was read of the air
+ */
+export function conditionsStanding(
+  of: MethodsOf,
+  entered: readonly Condition[],
+  air: readonly AirRead[],
+): ConditionsStanding {
   const { book, instrument, today, choices } = of;
   const standing = entered.filter(({ id }) => concerns(conditionKind(book, id), instrument.kind, instrument.build));
   const ids = idsInForce(standing, today, { choices, context: contextOf(of, []) });
-  const room = roomRead(standing, today, { choices, context: contextOf(of, ids) });
+  const room = airOn(air, today)?.celsius ?? roomRead(standing, today, { choices, context: contextOf(of, ids) });
   return { standing, ids, roomCelsius: room ?? USUAL_ROOM_CELSIUS };
 }

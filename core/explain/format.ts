@@ -1,3 +1,4 @@
+import { minorDigits, type Money } from '#core/money/money.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
 /**
@@ -11,12 +12,16 @@ export type Format = {
   readonly shortDate: (date: LocalDate) => string;
   /** "Tue, 24 Nov". */
   readonly weekdayDate: (date: LocalDate) => string;
+  /** "Nov". */
+  readonly month: (date: LocalDate) => string;
   /** At most one decimal, no trailing zero: 0.6, 3, 12. */
   readonly number: (value: number) => string;
   /** A room: "20 °C". */
   readonly celsius: (value: number) => string;
   /** Water: "3 g", "0.4 g", "0.03 g". */
   readonly grams: (value: number) => string;
+  /** "€28.90". */
+  readonly money: (money: Money) => string;
 };
 
 const UTC = { timeZone: 'UTC' } as const;
@@ -48,8 +53,14 @@ export function createFormat(language?: string): Format {
     date: days({ day: 'numeric', month: 'long', year: 'numeric' }),
     shortDate: days({ day: 'numeric', month: 'short' }),
     weekdayDate: days({ weekday: 'short', day: 'numeric', month: 'short' }),
+    month: days({ month: 'short' }),
     number: coarse,
     celsius: (value) => `${coarse(value)} °C`,
+    money: ({ minor, currency }) => {
+      const digits = minorDigits(currency);
+      const format = new Intl.NumberFormat(locale, { style: 'currency', currency });
+      return format.format(minor / 10 ** digits);
+    },
     grams: (value) => `${Math.abs(value) < LITTLE_GRAMS ? fine(value) : coarse(value)} g`,
   };
 }

@@ -10,6 +10,7 @@ import { METHOD_FAULTS } from '#core/methods/method-fault-words.ts';
 import { RUN_FAULTS } from '#core/packup/run-fault-words.ts';
 import { PLAYER_FAULTS } from '#core/players/player-fault-words.ts';
 import { PLAY_FAULTS } from '#core/plays/play-fault-words.ts';
+import { AIR_FAULTS } from '#core/air/air-fault-words.ts';
 import { REED_FAULTS } from '#core/reeds/reed-fault-words.ts';
 import { RECORD_FAULTS } from '#core/record/record-fault-words.ts';
 
@@ -19,6 +20,7 @@ export const FAULT_TABLES = [
   INSTRUMENT_FAULTS,
   PLAYER_FAULTS,
   PLAY_FAULTS,
+  AIR_FAULTS,
   REED_FAULTS,
   EVENT_FAULTS,
   METHOD_FAULTS,

@@ -9,6 +9,9 @@ export const REED_FAULTS = {
     `There is no reed ${number} in that box: it holds ${counted(count, 'reed')}.`,
   'box-not-here-yet': ({ cameOn }: { cameOn: LocalDate }, format: Format) =>
     `That box came on ${format.date(cameOn)}. An earlier play was on another reed.`,
+  'no-currency': ({ currency }: { currency: string }) => `${currency} is no currency.`,
+  'another-currency': ({ currency }: { currency: string }) =>
+    `The record counts in ${currency}. Say what the box cost in ${currency}.`,
   'box-from-tomorrow': () => 'A box is entered when it has come.',
   'reed-of-another-kind': () => 'That reed belongs to another kind of instrument.',
   'reed-of-another-player': () => 'That box belongs to somebody else.',

@@ -30,6 +30,15 @@ export const WEAR: Readonly<Record<HighShare, Marked>> = {
   much: estimate(1.5),
 };
 
+/** The air has changed enough for cane to feel it, and what counts as much playing before it. */
+export const WARP_BY = {
+  humidityPercent: estimate(15),
+  celsius: estimate(8),
+  /** An older reading says nothing of the air a reed lay in. */
+  oldestDays: estimate(14),
+  muchPlayed: { minutes: estimate(120), days: estimate(3) },
+} as const;
+
 /** Reeds in hand at the least: so many are in turn. */
 export const IN_HAND: Readonly<Record<ReedFamily, Marked>> = {
   single: practice(4),

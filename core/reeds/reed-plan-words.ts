@@ -103,15 +103,32 @@ export function lifeWhy({ belief, curve, prior }: ReedLives, format: Format): Wh
 }
 
 /** When to buy, in one sentence. */
-export function supplyWords({ unopened, living, runsOutOn, buyOn, inHand }: Supply, format: Format): string {
+export function supplyWords(supply: Supply, format: Format): string {
+  const { unopened, living, runsOutOn, buyOn, inHand } = supply;
   const have = `You have ${counted(unopened, 'new reed')} and ${living} in use.`;
   if (runsOutOn === null || buyOn === null) return `${have} That is enough for two years and more.`;
   return `${have} About ${format.date(runsOutOn)} fewer than ${inHand} are left in hand. Buy a box by ${format.date(buyOn)}.`;
 }
 
+/** What playing costs in reeds, in one sentence; null where no box says what it cost. */
+export const costWords = ({ costAMonth, costAnHour }: Supply, format: Format): string | null =>
+  costAMonth &&
+  costAnHour &&
+  `Reeds cost you about ${format.money(costAMonth)} a month, ${format.money(costAnHour)} for an hour of playing.`;
+
 /** What the supply rests on. */
-export function supplyWhy({ aMonth, minutesADay, lifeMinutes }: Supply, format: Format): WhyLine[] {
+export function supplyWhy({ aMonth, minutesADay, lifeMinutes, costOfOne }: Supply, format: Format): WhyLine[] {
+  const price: WhyLine[] = costOfOne
+    ? [
+        {
+          rule: 'price',
+          text: `A reed costs about ${format.money(costOfOne)}: the mean of your boxes that say what they cost.`,
+          mark: 'yours',
+        },
+      ]
+    : [];
   return [
+    ...price,
     {
       rule: 'use',
       text: `You play about ${duration(minutesADay)} a day on such reeds, as foreseen from your weeks.`,

@@ -1,4 +1,5 @@
 import {
+  breakInMinutes,
   bringsOn,
   isReady,
   leastOn,
@@ -78,6 +79,7 @@ function offersOf({ days }: Rotation, reed: RotationReed, sizes: Sizes, gain: Ga
   return days.map((day, index) => {
     const pin = pinned[index];
     const open = day.minutes > 0 && index >= from;
+    const toBreakIn = breakInMinutes(day);
     const restsFor = reed.rests && (pinned[index + 1] ?? 0) > 0;
     const minutesFor = (others: readonly number[]): readonly number[] =>
       pin !== undefined ? [pin] : open ? [0, ...others] : [0];
@@ -94,7 +96,7 @@ function offersOf({ days }: Rotation, reed: RotationReed, sizes: Sizes, gain: Ga
         offer(minutes, unitsOf(minutes), spentOn(reed, day, minutes) + practiceOnlyOf(reed, minutes)),
       ),
       breaking: ramp.map((cap) =>
-        minutesFor([Math.min(cap, day.minutes)]).map((minutes) =>
+        minutesFor(toBreakIn > 0 ? [Math.min(cap, toBreakIn)] : []).map((minutes) =>
           offer(minutes, minutes > 0 && bringsOn(minutes, cap) ? 1 : 0, waitingOn(day, minutes)),
         ),
       ),

@@ -2,7 +2,8 @@ import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration, type Format } from '#core/explain/format.ts';
 import { clockTime } from '#core/plays/play-words.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
-import { DAILY_CAP, IN_HAND, REST_HOURS } from '#core/reeds/reed-numbers.ts';
+import type { WarpDriver } from '#core/reeds/warp.ts';
+import { DAILY_CAP, IN_HAND, REST_HOURS, WARP_BY } from '#core/reeds/reed-numbers.ts';
 import type { HeldBack, ReedState } from '#core/reeds/reed-state.ts';
 import type {
   ReedBox,
@@ -162,6 +163,33 @@ export function reedReasonWords(reason: ReedReason, nowWall: number, format: For
     case 'practice-only':
       return { rule, text: `${AGAINST[rule]} ${penaltyWords(reason.penalty, format)}`, mark: 'estimate' };
   }
+}
+
+/** That its back may have bulged, and what to do; null where nothing speaks for it. */
+export const warpWords = (drivers: readonly WarpDriver[]): string | null =>
+  drivers.length === 0
+    ? null
+    : 'Its back may have bulged since you played it. Lay it on glass: if it rocks, rub its back flat on plain paper.';
+
+/** Why that is. */
+export function warpWhy(drivers: readonly WarpDriver[], format: Format): WhyLine[] {
+  return drivers.map((driver): WhyLine => {
+    if (driver.rule === 'much-played')
+      return {
+        rule: driver.rule,
+        text: `It was played ${duration(driver.minutes)} in ${counted(driver.days, 'day')}: cane that is soaked through bulges sooner.`,
+        mark: 'practice',
+      };
+    const { before, now } = driver;
+    return {
+      rule: driver.rule,
+      text:
+        `The air was at ${format.number(before.humidityPercent)} % and ${format.celsius(before.celsius)} when it was last played, ` +
+        `and is at ${format.number(now.humidityPercent)} % and ${format.celsius(now.celsius)} today. ` +
+        `A change of ${WARP_BY.humidityPercent.value} % or ${format.celsius(WARP_BY.celsius.value)} is what cane feels.`,
+      mark: 'estimate',
+    };
+  });
 }
 
 /** A day of breaking in that did not count. */

@@ -1,6 +1,7 @@
 import type { Family, KindId } from '#core/instruments/kind.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { Branded } from '#core/kernel/brand.ts';
+import type { Money } from '#core/money/money.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
 /** A reed: its box and its number in it. It keeps both wherever it lies. */
@@ -16,9 +17,6 @@ export function partsOfReedId(id: string): { readonly boxKey: string; readonly n
 /** How a new reed is brought on. */
 export const BREAK_INS = ['week', 'two-weeks', 'none'] as const;
 export type BreakIn = (typeof BREAK_INS)[number];
-
-/** An amount in the smallest coins of a currency (ISO 4217). */
-export type Money = { readonly minor: number; readonly currency: string };
 
 export const REED_MATERIALS = ['cane', 'synthetic'] as const;
 export type ReedMaterial = (typeof REED_MATERIALS)[number];

@@ -1,4 +1,4 @@
-import { FIRST_HALF, OVERPLAYED } from '#core/reeds/reed-numbers.ts';
+import { FIRST_HALF, OVERPLAYED, TOO_LITTLE } from '#core/reeds/reed-numbers.ts';
 
 /** Minutes are planned in fives: nobody plays by the minute. */
 export const UNIT_MINUTES = 5;
@@ -7,6 +7,10 @@ export const UNIT_MINUTES = 5;
 export const LEAST_SESSION = 15;
 /** The shortest session of a day on such a reed. */
 export const leastOn = ({ minutes }: RotationDay): number => Math.min(LEAST_SESSION, minutes);
+
+/** A reed is broken in outside the concert. */
+export const breakInMinutes = ({ minutes, concertMinutes }: RotationDay): number =>
+  Math.max(0, minutes - concertMinutes);
 
 /** What a day of the plan holds. */
 export type RotationDay = {
@@ -69,8 +73,9 @@ export const totalOf = (cost: RotationCost): number => Object.values(cost).reduc
 /** Days it has been brought on, and minutes since it is broken in, before each day of a schedule. */
 export type Reached = { readonly steps: number; readonly minutes: number };
 
-/** Does a session of breaking in bring the reed on? An overplayed one, which only a pin can make, does not. */
-export const bringsOn = (minutes: number, cap: number): boolean => minutes <= cap * OVERPLAYED.value;
+/** Does a session of breaking in bring the reed on? An overplayed one, which only a pin can make, does not, nor one too short. */
+export const bringsOn = (minutes: number, cap: number): boolean =>
+  minutes >= cap * TOO_LITTLE.value && minutes <= cap * OVERPLAYED.value;
 
 /** How far a reed has come after a session. */
 export function after({ ramp }: RotationReed, { steps, minutes }: Reached, played: number): Reached {
@@ -162,10 +167,11 @@ function sessionFaults(
 ): string[] {
   const cap = reed.ramp[reached.steps] ?? reed.cap;
   const isBroken = reached.steps >= reed.ramp.length;
+  const most = isBroken ? holds.minutes : breakInMinutes(holds);
   return [
     ...(minutes > cap ? [`plays ${minutes}, cap ${cap}`] : []),
-    ...(minutes > holds.minutes ? [`plays ${minutes}, the day holds ${holds.minutes}`] : []),
-    ...(isBroken && minutes < leastOn(holds) ? [`plays only ${minutes}`] : []),
+    ...(minutes > most ? [`plays ${minutes}, the day holds ${most}`] : []),
+    ...(minutes < (isBroken ? leastOn(holds) : Math.min(cap, most)) ? [`plays only ${minutes}`] : []),
     ...(day < reed.from ? [`plays before day ${reed.from}`] : []),
     ...(reed.rests && isBroken ? restFaults(yesterday, reed.pinned[day + 1] ?? 0) : []),
   ];
@@ -173,7 +179,8 @@ function sessionFaults(
 
 /**
  * What is wrong with a plan, in words for a programmer; nothing where every reed rests, before a pinned session too,
- * keeps its cap by the sessions really reached, plays no more than the day holds, and every pinned session stands.
+ * keeps its cap by the sessions really reached, plays no more than the day holds, is broken in outside concerts and for
+ * the whole of its minutes, and every pinned session stands.
  */
 export function planFaults({ days, reeds }: Rotation, schedules: readonly ReedSchedule[]): string[] {
   if (schedules.length !== reeds.length) return [`${schedules.length} schedules for ${reeds.length} reeds`];

@@ -1,8 +1,9 @@
 import { ageOf, type LivesOf } from '#core/reeds/reed-life.ts';
 import { IN_HAND } from '#core/reeds/reed-numbers.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
-import type { Money, ReedFamily } from '#core/reeds/reed.ts';
-import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import type { Money } from '#core/money/money.ts';
+import type { ReedBox, ReedFamily } from '#core/reeds/reed.ts';
+import { addDays, addMonths, localDate, type LocalDate } from '#core/time/local-date.ts';
 
 /** Days from ordering a box to holding it (estimate). */
 export const DELIVERY_DAYS = 7;
@@ -22,6 +23,7 @@ export type Supply = {
   readonly buyOn: LocalDate | null;
   readonly inHand: number;
   /** Null where no box says what it cost. */
+  readonly costOfOne: Money | null;
   readonly costAMonth: Money | null;
   readonly costAnHour: Money | null;
 };
@@ -45,6 +47,23 @@ function costOfOne(reeds: readonly ReedState[]): Money | null {
   const each = priced.filter(({ cost }) => cost.currency === currency).map(({ of, cost }) => cost.minor / of);
   return { minor: each.reduce((sum, one) => sum + one, 0) / each.length, currency };
 }
+
+/** What was spent on boxes in one month of the calendar, by its first day. */
+export type SpentInMonth = { readonly from: LocalDate; readonly minor: number };
+const MONTHS_SHOWN = 12;
+
+/** What was spent in each of the last twelve months, this one among them; empty where no box says what it cost. */
+export function spentByMonth(boxes: readonly ReedBox[], today: LocalDate): SpentInMonth[] {
+  const priced = boxes.flatMap(({ cameOn, cost }) => (cost === null ? [] : [{ month: monthOf(cameOn), cost }]));
+  const currency = priced.at(-1)?.cost.currency;
+  if (currency === undefined) return [];
+  return Array.from({ length: MONTHS_SHOWN }, (_, index) => {
+    const from = addMonths(monthOf(today), index - MONTHS_SHOWN + 1);
+    const bought = priced.filter(({ month, cost }) => month === from && cost.currency === currency);
+    return { from, minor: bought.reduce((sum, { cost }) => sum + cost.minor, 0) };
+  });
+}
+const monthOf = (day: LocalDate): LocalDate => localDate(`${day.slice(0, 7)}-01`);
 
 /**
  * How long the reeds in the house last: minutes left in the living and the unopened ones, beyond those that should be in
@@ -75,6 +94,7 @@ export function supplyOf({ today, family, reeds, lives, minutesADay }: SupplyAsk
     runsOutOn,
     buyOn: runsOutOn === null ? null : addDays(today, Math.max(0, days - DELIVERY_DAYS)),
     inHand,
+    costOfOne: cost,
     costAMonth: costOf(aMonth),
     costAnHour: costOf(60 / lifeMinutes),
   };

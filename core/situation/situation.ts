@@ -1,3 +1,4 @@
+import type { AirRead } from '#core/air/air-record.ts';
 import type { Book } from '#core/book/book.ts';
 import type { Condition } from '#core/book/condition.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
@@ -19,6 +20,8 @@ export type InstrumentFacts = {
   readonly conditions: readonly Condition[];
   /** Concerts and whatever else is known of a day. */
   readonly events: readonly CalendarEvent[];
+  /** What was read of the air where its player is. */
+  readonly air: readonly AirRead[];
 };
 
 /**
@@ -40,7 +43,7 @@ export function situationOf(book: Book, instrument: Instrument, facts: Instrumen
   const kind = book.kinds[instrument.kind];
   const plays = playsStanding(facts.plays, today, plannedDays(facts.events, instrument.id));
   const setting = { book, instrument, today, choices: facts.choices, week: plays.forecast.week };
-  const conditions = conditionsStanding(setting, facts.conditions);
+  const conditions = conditionsStanding(setting, facts.conditions, facts.air);
   const methods = methodsStanding(setting, conditions.ids);
   const care = careStanding(kind, methods, {
     instrument,

@@ -58,6 +58,7 @@ function situation(
       choices,
       conditions,
       events: [],
+      air: [],
     },
     TODAY,
   );

@@ -15,14 +15,14 @@ import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/
 // The worked example of docs/adding-a-fact.md: what a hygrometer shows, of an instrument's case or of a room.
 
 /** 1. The schema: what is sent. */
-const airReadingRequest = factRequest({
+const caseReadingRequest = factRequest({
   instrumentId: instrumentId().nullable().defined(),
   celsius: amount().required(),
   humidityPercent: amount().required(),
 });
 
 /** 2. The table: a row for each, that refers to the spine. */
-const airReadings = sqliteTable('air_readings', {
+const caseReadings = sqliteTable('case_readings', {
   factId: integer('fact_id')
     .primaryKey()
     .references(() => facts.id),
@@ -31,22 +31,22 @@ const airReadings = sqliteTable('air_readings', {
   humidityPercent: real('humidity_percent').notNull(),
 });
 const MIGRATION =
-  'create table air_readings (fact_id integer primary key references facts (id), instrument_id text references instruments (id), celsius real not null, humidity_percent real not null)';
+  'create table case_readings (fact_id integer primary key references facts (id), instrument_id text references instruments (id), celsius real not null, humidity_percent real not null)';
 
-type AirReading = { readonly instrumentId: string | null; readonly celsius: number; readonly humidityPercent: number };
+type CaseReading = { readonly instrumentId: string | null; readonly celsius: number; readonly humidityPercent: number };
 
 /** 3. The definition: all the record must know. */
-const airReadingFact = defineFact<Services>()<AirReading, InferType<typeof airReadingRequest>>({
-  kind: 'air-reading',
-  store: bodyTable(airReadings, {
+const caseReadingFact = defineFact<Services>()<CaseReading, InferType<typeof caseReadingRequest>>({
+  kind: 'case-reading',
+  store: bodyTable(caseReadings, {
     toRow: (reading) => reading,
     fromRow: ({ instrumentId, celsius, humidityPercent }) => ({ instrumentId, celsius, humidityPercent }),
   }),
   about: ({ instrumentId }) => (instrumentId === null ? [] : [ofInstrument(instrumentId)]),
   words: ({ body }) => `Air: ${body.celsius} °C, ${body.humidityPercent} %`,
   logged: {
-    path: '/api/air/readings',
-    request: airReadingRequest,
+    path: '/api/cases/readings',
+    request: caseReadingRequest,
     correctable: true,
     decide: ({ instrumentId, celsius, humidityPercent }, { now }, { instruments }) => {
       if (instrumentId !== null && !instruments.find(instrumentId)) return fail(noInstrument());
@@ -59,7 +59,7 @@ const airReadingFact = defineFact<Services>()<AirReading, InferType<typeof airRe
 
 let server: TestServer;
 beforeAll(async () => {
-  server = testServer({ kinds: [...FACTS, airReadingFact as AnyFact<Services>] });
+  server = testServer({ kinds: [...FACTS, caseReadingFact as AnyFact<Services>] });
   server.client().exec(MIGRATION);
   await furnish(server);
 });
@@ -71,7 +71,7 @@ afterAll(() => {
 const send = (over: object = {}) =>
   server
     .api()
-    .post('/api/air/readings')
+    .post('/api/cases/readings')
     .send({ key: aKey(), instrumentId: 'clarinet', celsius: 21.5, humidityPercent: 38, now: NOW, ...over });
 const listed = async (): Promise<{ key: string; words: string; corrected: boolean }[]> =>
   (await server.api().get('/api/record/clarinet?limit=20').expect(200)).body.entries;

@@ -255,6 +255,11 @@ const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
       otherwise: { pins: [{ reedId: `${box}/2`, on: TODAY, minutes: null }] },
     };
   },
+  'air-reading': () => ({
+    path: '/api/air/readings',
+    body: { now: NOW, playerId: 'ada', celsius: 21, humidityPercent: 38 },
+    otherwise: { playerId: 'kit', celsius: 22, humidityPercent: 45 },
+  }),
   minder: () => ({
     path: '/api/minders',
     body: { playerId: 'kit', minderId: 'ada', now: NOW },

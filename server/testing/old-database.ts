@@ -34,6 +34,7 @@ export const ROWS_AFTER: Record<string, string> = {
   '0006_reeds': '',
   '0007_events': '',
   '0008_reed_sessions': '',
+  '0009_air': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

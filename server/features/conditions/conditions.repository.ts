@@ -12,6 +12,8 @@ export type StandingCondition = {
   readonly condition: Condition;
   readonly ofPlayer: boolean;
   readonly endKey: string | null;
+  /** Nobody entered it: the air was read to be dry. It ends when it is read not to be. */
+  readonly byReading: boolean;
 };
 
 /** What counts, the oldest first, each with the ends said of it in the order they were said. */
@@ -41,6 +43,7 @@ function standingFromRow({ key, condition: row, end, endKey }: Row): StandingCon
     },
     ofPlayer: playerId !== null,
     endKey,
+    byReading: false,
   };
 }
 

@@ -17,7 +17,7 @@ const SHOWN_AFTER_DAYS = 7;
 type Shown = { readonly situation: Situation; readonly today: LocalDate; readonly playedToday: number };
 
 function conditionView(
-  { condition, ofPlayer, endKey }: StandingCondition,
+  { condition, ofPlayer, endKey, byReading }: StandingCondition,
   { situation, today, playedToday }: Shown,
 ): ConditionView {
   const { book } = situation.methods.context;
@@ -36,6 +36,7 @@ function conditionView(
     beginsOn: condition.beginsOn,
     lastDay: lastDay(condition, situation.methods),
     endWords: endWords(kind),
+    byReading,
     partName: condition.part === null ? null : partName(situation.kind, condition.part),
     inForce: holdsOn(condition, today, situation.methods),
     endKey,

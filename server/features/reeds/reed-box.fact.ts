@@ -1,3 +1,4 @@
+import { isCurrency, type Money } from '#core/money/money.ts';
 import { counted } from '#core/explain/format.ts';
 import { partsOfReedId, reedFamilyOf, type ReedId } from '#core/reeds/reed.ts';
 import { ofPlayer } from '#core/record/fact.ts';
@@ -5,6 +6,7 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { reedBoxRequest, reedPaths, type ReedBoxRequest } from '#contract/reeds.ts';
 import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
 import { boxBodyFromRow, rowFromBox, type BoxBody } from '#server/features/reeds/reeds.mapper.ts';
+import type { ReedsRepository } from '#server/features/reeds/reeds.repository.ts';
 import { reedBoxes } from '#server/features/reeds/reeds.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
@@ -20,6 +22,29 @@ function numbersTold(boxKey: string, playerId: BoxBody['playerId'], { reeds }: S
   });
 }
 
+/** A price is in a currency, and in that of the record, were it not the only one. */
+function costFault(cost: Money | null, corrects: string | null, { currency }: ReedsRepository): Failure | null {
+  if (cost === null) return null;
+  if (!isCurrency(cost.currency)) return invalid('cost.currency', { code: 'no-currency', currency: cost.currency });
+  const ofRecord = currency(corrects ?? undefined);
+  return ofRecord !== null && cost.currency !== ofRecord
+    ? invalid('cost.currency', { code: 'another-currency', currency: ofRecord })
+    : null;
+}
+
+/** A box whose reeds have been played keeps its kind, and the numbers that were. */
+function correctionFault(
+  box: Pick<BoxBody, 'playerId' | 'kind' | 'before'>,
+  corrects: string,
+  services: Services,
+): Failure | null {
+  const numbers = numbersTold(corrects, box.playerId, services);
+  const old = services.reeds.record(box.playerId).boxes.find(({ key }) => key === corrects);
+  if (numbers.length > 0 && old?.kind !== box.kind) return conflict('kind', { code: 'kind-is-played' });
+  const most = Math.max(0, ...numbers);
+  return most > box.before.length ? conflict('before', { code: 'numbers-are-played', number: most }) : null;
+}
+
 function decide(
   { key: _key, now: _now, corrects: _corrects, ...box }: ReedBoxRequest,
   { now, corrects }: Deciding,
@@ -30,13 +55,8 @@ function decide(
   if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
   if (reedFamilyOf(book.kinds[box.kind]) === null) return fail(invalid('kind', { code: 'no-reeds-on-it' }));
   if (box.cameOn > now.on) return fail(invalid('cameOn', { code: 'box-from-tomorrow' }));
-  if (corrects !== null) {
-    const numbers = numbersTold(corrects, player.id, services);
-    const old = reeds.record(player.id).boxes.find(({ key }) => key === corrects);
-    if (numbers.length > 0 && old?.kind !== box.kind) return fail(conflict('kind', { code: 'kind-is-played' }));
-    const most = Math.max(0, ...numbers);
-    if (most > box.before.length) return fail(conflict('before', { code: 'numbers-are-played', number: most }));
-  }
+  const fault = costFault(box.cost ?? null, corrects, reeds) ?? (corrects && correctionFault(box, corrects, services));
+  if (fault) return fail(fault);
   const { cost, ...rest } = box;
   const body = { ...rest, cost: cost ? { minor: cost.minor, currency: cost.currency } : null };
   return succeed({ body, on: box.cameOn, atMinute: null });

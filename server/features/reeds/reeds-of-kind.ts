@@ -1,3 +1,4 @@
+import type { AirRead } from '#core/air/air-record.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import type { Forecast } from '#core/plays/forecast.ts';
@@ -32,6 +33,8 @@ export type OfKind = {
   readonly lives: LivesOf;
   /** Sessions the player has set by hand. */
   readonly set: SetSessions;
+  /** What was read of the air. */
+  readonly air: readonly AirRead[];
   readonly minutesOn: (day: number) => number;
   /** Minutes of concerts by day. */
   readonly concerts: ReadonlyMap<number, number>;
@@ -84,12 +87,13 @@ function curvesOf({ belief, curve }: ReedLives): OfKind['curves'] {
 
 /** Those the player has an instrument for or a box of. */
 function readReeds(
-  { book, reeds: told, readings, instruments }: Services,
+  { book, reeds: told, readings, instruments, air }: Services,
   playerId: PlayerId,
   today: LocalDate,
 ): OfKind[] {
   const { boxes, uses, said, pins } = told.record(playerId);
   const set = setSessions(pins);
+  const reads = air.of(playerId);
   const names = boxNames(boxes);
   const own = instruments
     .all()
@@ -119,6 +123,7 @@ function readReeds(
         reeds,
         lives,
         set,
+        air: reads,
         left: new Map(reeds.filter(isAlive).map((reed) => [reed.id, remainingOf(reed, lives)])),
         curves: curvesOf(mainLives(reeds, lives)),
         minutesOn: forecastOf(mine, today),

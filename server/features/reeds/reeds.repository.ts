@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, ne, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { ReedPin } from '#core/reeds/reed-pin.ts';
@@ -81,6 +81,17 @@ export function createReedsRepository(db: Db) {
     .limit(sql.placeholder('limit'))
     .prepare();
 
+  const currency = db
+    .select({ currency: reedBoxes.currency })
+    .from(reedBoxes)
+    .innerJoin(facts, and(eq(facts.id, reedBoxes.factId), eq(facts.counts, true)))
+    .leftJoin(original, eq(original.id, facts.corrects))
+    .where(
+      and(isNotNull(reedBoxes.currency), ne(sql`coalesce(${original.key}, ${facts.key})`, sql.placeholder('without'))),
+    )
+    .orderBy(desc(reedBoxes.factId))
+    .limit(1)
+    .prepare();
   const boxList = (playerId: string): ReedBox[] => boxesOf.all({ playerId }).map(boxFromRow);
   return {
     record: (playerId: PlayerId): ReedRecord => ({
@@ -89,6 +100,9 @@ export function createReedsRepository(db: Db) {
       pins: pinsOf.all({ playerId }).flatMap(({ pins }) => pins),
       said: saidOf.all({ playerId }).map(({ on, said }) => saidFromRow(said, on)),
     }),
+
+    /** The currency of the record: that of any box with a price but this one; null where none has. */
+    currency: (without = ''): string | null => currency.get({ without })?.currency ?? null,
 
     /** What was said of a play; undefined where nobody said. */
     ofPlay: (playKey: string): SaidOfPlay | undefined => {

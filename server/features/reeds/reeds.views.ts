@@ -2,11 +2,20 @@ import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { shareOfLife } from '#core/reeds/reed-life.ts';
-import { lifeWhy, lifeWords, supplyWhy, supplyWords } from '#core/reeds/reed-plan-words.ts';
+import { costWords, lifeWhy, lifeWords, supplyWhy, supplyWords } from '#core/reeds/reed-plan-words.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
-import { favouriteWords, heldBackWords, reedName, reedReasonWords, standingWords } from '#core/reeds/reed-words.ts';
+import { warpDrivers } from '#core/reeds/warp.ts';
+import {
+  favouriteWords,
+  heldBackWords,
+  reedName,
+  reedReasonWords,
+  standingWords,
+  warpWhy,
+  warpWords,
+} from '#core/reeds/reed-words.ts';
 import type { ReedBox } from '#core/reeds/reed.ts';
-import { supplyOf } from '#core/reeds/supply.ts';
+import { spentByMonth, supplyOf } from '#core/reeds/supply.ts';
 import type { ReedChoice } from '#core/reeds/which-reed.ts';
 import { dayNumber } from '#core/time/local-date.ts';
 import { roughly, type Format } from '#core/explain/format.ts';
@@ -29,13 +38,19 @@ const MONTH_DAYS = 28;
 
 type Showing = { readonly now: WallClock; readonly nowWall: number; readonly format: Format };
 
-function choiceView({ reed, minutes, because }: ReedChoice, { nowWall, format }: Showing): ReedChoiceView {
+function choiceView(
+  { reed, minutes, because }: ReedChoice,
+  { air, family }: OfKind,
+  { now, nowWall, format }: Showing,
+): ReedChoiceView {
+  const warp = family === 'single' ? warpDrivers(reed, air, now.on) : [];
   return {
     reedId: reed.id,
     name: reedName(reed),
     minutes: Math.round(minutes),
     words: standingWords(reed, nowWall, format),
-    because: because.map((reason) => reedReasonWords(reason, nowWall, format)),
+    warp: warpWords(warp),
+    because: [...because.map((reason) => reedReasonWords(reason, nowWall, format)), ...warpWhy(warp, format)],
   };
 }
 
@@ -64,6 +79,7 @@ function reedView(reed: ReedState, { lives, left: ofLeft }: OfKind, { nowWall, f
 const boxView = (box: ReedBox, of: OfKind, showing: Showing): ReedBoxView => ({
   key: box.key,
   name: of.names.get(box.key) ?? box.name,
+  entered: { name: box.name, strength: box.strength, cost: box.cost, before: [...box.before] },
   cut: box.cut,
   material: box.material,
   breakIn: box.breakIn,
@@ -113,9 +129,9 @@ function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: S
     kindName,
     breaksIn: family === 'single',
     instruments: instruments.map(({ instrument }) => ({ instrumentId: instrument.id, name: instrument.name })),
-    first: proposal.first.map((one) => choiceView(one, showing)),
-    choices: proposal.choices.map((one) => choiceView(one, showing)),
-    resting: proposal.resting.map((one) => choiceView(one, showing)),
+    first: proposal.first.map((one) => choiceView(one, of, showing)),
+    choices: proposal.choices.map((one) => choiceView(one, of, showing)),
+    resting: proposal.resting.map((one) => choiceView(one, of, showing)),
     favourite: favouriteWords(reeds, family),
     reminder: reminderOf(of, now.on, format),
     boxes: of.boxes.map((box) => boxView(box, of, showing)).reverse(),
@@ -125,7 +141,16 @@ function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: S
       because: lifeWhy(mainLives(reeds, lives), format),
       ...of.curves,
     },
-    supply: { words: supplyWords(supply, format), because: supplyWhy(supply, format) },
+    supply: {
+      words: supplyWords(supply, format),
+      costWords: costWords(supply, format),
+      because: supplyWhy(supply, format),
+      spent: spentByMonth(of.boxes, now.on).map(({ from, minor }) => ({
+        from,
+        minor,
+        words: format.money({ minor, currency: supply.costOfOne?.currency ?? '' }),
+      })),
+    },
   };
 }
 
@@ -134,5 +159,9 @@ export function reedsPageOf(services: Services, playerId: PlayerId, now: WallClo
   if (!services.players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
   const showing = { now, nowWall: wallMinute(now.on, now.atMinute), format: services.format };
   const kinds = reedsOf(services, playerId, now.on);
-  return succeed({ playerId, kinds: kinds.map((of) => kindView(services, of, playerId, showing)) });
+  return succeed({
+    playerId,
+    currency: services.reeds.currency(),
+    kinds: kinds.map((of) => kindView(services, of, playerId, showing)),
+  });
 }

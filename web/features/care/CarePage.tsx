@@ -1,4 +1,4 @@
-import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
@@ -18,6 +18,7 @@ import { StripWithSigns } from '#web/features/care/parts/StripWithSigns.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
 import { useConditionActions } from '#web/features/conditions/conditions.actions.ts';
 import { conditionQueries } from '#web/features/conditions/conditions.queries.ts';
+import { AirToday } from '#web/features/air/AirToday.tsx';
 import { StandingConditions } from '#web/features/conditions/parts/StandingConditions.tsx';
 import { BuildForm } from '#web/features/instruments/parts/BuildForm.tsx';
 import { useReviseBuild, useSetDeparture } from '#web/features/instruments/instruments.actions.ts';
@@ -38,13 +39,17 @@ import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 const RECORD_LINES = 20;
 
 /** Illness, a new cork, dry air …: what changes what is due for a while. */
-function ForAWhile({ instrumentId }: { readonly instrumentId: InstrumentId }) {
+function ForAWhile({ instrumentId, playerId }: { readonly instrumentId: InstrumentId; readonly playerId: PlayerId }) {
   const today = useToday();
   const query = useQuery(conditionQueries.page(instrumentId, today));
   const actions = useConditionActions(instrumentId);
   return (
     <QueryView query={query} height={120}>
-      {(page) => <StandingConditions page={page} today={today} actions={actions} />}
+      {(page) => (
+        <StandingConditions page={page} today={today} actions={actions}>
+          {page.offers.some(({ asks }) => asks === 'air') && <AirToday playerId={playerId} />}
+        </StandingConditions>
+      )}
     </QueryView>
   );
 }
@@ -181,7 +186,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         {off.length > 0 && <Compartment title="Not done here">{list(off)}</Compartment>}
       </Column>
       <Column last>
-        <ForAWhile instrumentId={instrument.id} />
+        <ForAWhile instrumentId={instrument.id} playerId={instrument.playerId} />
         <Methods page={page} />
         <RecordOf instrumentId={instrument.id} />
         <Wetness page={page} />

@@ -6,13 +6,13 @@ import type { RunStepKey } from '#core/packup/run-step.ts';
 import { doneInOneGo, isWaiting, stepAtHand, standingOn } from '#core/packup/run-progress.ts';
 import type { RunView } from '#contract/packup.ts';
 import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
-import { useNowMs } from '#web/clock/today.ts';
+import { useNowMs, wallNow } from '#web/clock/today.ts';
 import { packupQueries } from '#web/features/packup/packup.queries.ts';
 import { FinishSheet } from '#web/features/packup/parts/FinishSheet.tsx';
 import { LeftOut } from '#web/features/packup/parts/LeftOut.tsx';
 import { PhoneStrip } from '#web/features/packup/parts/PhoneStrip.tsx';
 import { RunEnd } from '#web/features/packup/parts/RunEnd.tsx';
-import { RunHead } from '#web/features/packup/parts/RunHead.tsx';
+import { RunHead, type RunHeadProps } from '#web/features/packup/parts/RunHead.tsx';
 import { SkipDialog } from '#web/features/packup/parts/SkipDialog.tsx';
 import { StepAtHand } from '#web/features/packup/parts/StepAtHand.tsx';
 import { HowOf, StepDrawing } from '#web/features/packup/parts/StepDrawing.tsx';
@@ -21,6 +21,7 @@ import { shownStretches, stretchAtHand, type ShownStretch } from '#web/features/
 import { useRunWay } from '#web/features/packup/run-way.actions.ts';
 import { useRunLog, useShownRun, type RunLog } from '#web/features/packup/run.actions.ts';
 import { useRunKeys } from '#web/features/packup/use-run-keys.ts';
+import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
@@ -167,6 +168,13 @@ const Beside = ({
     </Column>
   );
 
+/** What the run is, with the reeds it is about: they come behind, and nothing waits for them. */
+function Head(head: Omit<RunHeadProps, 'reeds'>) {
+  const { key, finishedAt } = head.run;
+  const { data: reeds = [] } = useQuery({ ...reedQueries.ofRun(key, wallNow()), enabled: finishedAt === null });
+  return <RunHead {...head} reeds={reeds} />;
+}
+
 function Loaded({ view }: { readonly view: RunView }) {
   const run = useShownRun(view);
   const [skipping, setSkipping] = useState<RunStepKey | null>(null);
@@ -207,7 +215,7 @@ function Loaded({ view }: { readonly view: RunView }) {
   );
   return (
     <TwoColumns wide="left">
-      <RunHead run={run} nowMs={nowMs} way={way} onWay={choose} />
+      <Head run={run} nowMs={nowMs} way={way} onWay={choose} />
       {finished && <RunEnd run={run} onUndo={log.undoFinish} onLastPass={log.lastPass} busy={log.busy} />}
       {!finished && step === null && <AllSettled log={log} onFinish={log.finish} />}
       {carded && (

@@ -3,8 +3,9 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import type { ReedsOfKindView } from '#contract/reed-views.ts';
+import type { ReedBoxView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
+import { AirToday } from '#web/features/air/AirToday.tsx';
 import { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
 import { Concerts } from '#web/features/calendar/parts/Concerts.tsx';
@@ -15,6 +16,7 @@ import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
 import { Readiness, type Asked } from '#web/features/reeds/parts/Readiness.tsx';
 import { ReedNow } from '#web/features/reeds/parts/ReedNow.tsx';
 import { ReedPlan } from '#web/features/reeds/ReedPlan.tsx';
+import { Supply } from '#web/features/reeds/parts/Supply.tsx';
 import { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
 import { useReedBox, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
@@ -82,18 +84,19 @@ function Ready({ of, playerId }: OfKindProps) {
 }
 
 /** The reeds of one kind of instrument: which one now, the boxes, the last plays, and what is to come. */
-function OfKind({ of, playerId }: OfKindProps) {
+function OfKind({ of, playerId, currency }: OfKindProps & { readonly currency: string | null }) {
   const today = useToday();
   const [opened, setOpened] = useState<Opened | null>(null);
-  const [adding, setAdding] = useState(false);
+  const [editing, setEditing] = useState<{ readonly old: ReedBoxView | null } | null>(null);
   const said = useReedSaid();
   const playing = useReedPlay();
   const box = useReedBox();
   const reed = of.boxes.flatMap(({ reeds }) => reeds).find(({ reedId }) => reedId === opened?.reedId);
-  const add = () => {
+  const edit = (old: ReedBoxView | null) => {
     box.open();
-    setAdding(true);
+    setEditing({ old });
   };
+  const add = () => edit(null);
   return (
     <Box component="section" aria-label={of.kindName} sx={{ mb: 3 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
@@ -103,6 +106,7 @@ function OfKind({ of, playerId }: OfKindProps) {
         <Column>
           <Compartment>
             <ReedNow of={of} onAddBox={add} />
+            {of.boxes.length > 0 && <AirToday playerId={playerId} />}
           </Compartment>
           {of.boxes.length > 0 && (
             <>
@@ -115,28 +119,27 @@ function OfKind({ of, playerId }: OfKindProps) {
                 <LifeChart life={of.life} />
               </Compartment>
               <Compartment title="Supply">
-                <Typography>{of.supply.words}</Typography>
-                <WhyFold lines={of.supply.because} about="the supply of reeds" />
+                <Supply supply={of.supply} currency={currency} />
               </Compartment>
             </>
           )}
         </Column>
         <Column>
-          <Boxes of={of} onReed={setOpened} onAdd={add} />
+          <Boxes of={of} onReed={setOpened} onEdit={edit} onAdd={add} />
           {of.boxes.length > 0 && <Ready of={of} playerId={playerId} />}
         </Column>
       </TwoColumns>
       {of.boxes.length > 0 && <ReedPlan kind={of.kind} playerId={playerId} />}
       {opened && reed && <ReedSheet name={opened.name} reed={reed} said={said} onClose={() => setOpened(null)} />}
-      {adding && (
+      {editing && (
         <BoxSheet
           playerId={playerId}
-          kind={of.kind}
-          kindName={of.kindName}
-          breaksIn={of.breaksIn}
+          of={of}
+          old={editing.old}
+          currency={currency}
           today={today}
           box={box}
-          onClose={() => setAdding(false)}
+          onClose={() => setEditing(null)}
         />
       )}
     </Box>
@@ -154,7 +157,7 @@ function ReedsOf({
   const query = useQuery(reedQueries.of(playerId, wallNow()));
   return (
     <QueryView query={query} height={520}>
-      {({ kinds }) => {
+      {({ kinds, currency }) => {
         const shown = kinds.filter(
           ({ instruments }) => instrumentId === null || instruments.some((one) => one.instrumentId === instrumentId),
         );
@@ -167,7 +170,7 @@ function ReedsOf({
               action="Go to Now"
             />
           );
-        return shown.map((of) => <OfKind key={of.kind} of={of} playerId={playerId} />);
+        return shown.map((of) => <OfKind key={of.kind} of={of} playerId={playerId} currency={currency} />);
       }}
     </QueryView>
   );

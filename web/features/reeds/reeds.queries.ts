@@ -3,7 +3,7 @@ import type { KindId } from '#core/instruments/kind.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { reedPaths } from '#contract/reeds.ts';
-import { readinessView, reedPlanView, reedsPage } from '#contract/reed-views.ts';
+import { readinessView, reedPlanView, reedsOfRun, reedsPage } from '#contract/reed-views.ts';
 import { ABOUT_THE_RECORD } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
 
@@ -22,6 +22,17 @@ export const reedQueries = {
       queryKey: ['reeds', playerId, asked.on, asked.atMinute],
       queryFn: ({ signal }) => request(reedsPage, reedPaths.of(playerId, asked), { signal }),
       placeholderData: keepPreviousData,
+    });
+  },
+  ofRun: (runKey: string, now: WallClock) => {
+    const { on: today, atMinute } = toTheQuarter(now);
+    return queryOptions({
+      meta: ABOUT_THE_RECORD,
+      queryKey: ['reeds', 'run', runKey, today, atMinute],
+      queryFn: ({ signal }) => {
+        const query = new URLSearchParams({ runKey, today, atMinute: String(atMinute) });
+        return request(reedsOfRun, `${reedPaths.run}?${query.toString()}`, { signal });
+      },
     });
   },
   plan: (playerId: string, kind: KindId, now: WallClock) => {

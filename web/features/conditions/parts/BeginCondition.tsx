@@ -16,6 +16,7 @@ import type { ConditionActions } from '#web/features/conditions/conditions.actio
 import { DateField } from '#web/ui/DateField.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { typedNumber } from '#web/ui/typed-number.ts';
 
 type BeginConditionProps = {
   readonly page: ConditionsPage;
@@ -96,9 +97,6 @@ function Fields({
   );
 }
 
-/** A number as it is typed, decimal comma or point; NaN where it is none. */
-const typed = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')));
-
 /** Something has changed for a while: one tap says what, the day is today unless it says otherwise. */
 export function BeginCondition({ page, today, actions, onClose }: BeginConditionProps) {
   const [offer, setOffer] = useState<ConditionOffer | null>(null);
@@ -111,7 +109,7 @@ export function BeginCondition({ page, today, actions, onClose }: BeginCondition
   };
   const save = () => {
     if (offer === null) return;
-    const air = { celsius: typed(entry.celsius), humidityPercent: typed(entry.humidity) };
+    const air = { celsius: typedNumber(entry.celsius), humidityPercent: typedNumber(entry.humidity) };
     const isUnread = offer.asks === 'air' && (Number.isNaN(air.celsius) || Number.isNaN(air.humidityPercent));
     setUnread(isUnread);
     if (isUnread) return;

@@ -26,7 +26,7 @@ function One({
   readonly today: string;
   readonly actions: ConditionActions;
 }) {
-  const { name, partName, calls, effects, inForce, endKey } = condition;
+  const { name, partName, calls, effects, inForce, endKey, byReading } = condition;
   const asks = calls.map(({ name: item, on, words, mark }) => ({
     rule: item,
     text: `${item}: ${words}${on === null ? '' : ` (${FORMAT.weekdayDate(on)})`}.`,
@@ -39,7 +39,7 @@ function One({
           {name}
           {partName && ` · ${partName.toLowerCase()}`}
         </Typography>
-        {inForce && (
+        {inForce && !byReading && (
           <Button color="inherit" disabled={actions.busy} onClick={() => actions.end(condition)}>
             End it
           </Button>
@@ -85,10 +85,12 @@ type StandingConditionsProps = {
   readonly page: ConditionsPage;
   readonly today: LocalDate;
   readonly actions: ConditionActions;
+  /** What was read of the air, where it matters. */
+  readonly children?: React.ReactNode;
 };
 
 /** The conditions an instrument and its player are in: each with its begin, what it asks for, and its end. */
-export function StandingConditions({ page, today, actions }: StandingConditionsProps) {
+export function StandingConditions({ page, today, actions, children }: StandingConditionsProps) {
   const [asking, setAsking] = useState(false);
   const ask = (open: boolean) => {
     actions.open();
@@ -116,6 +118,7 @@ export function StandingConditions({ page, today, actions }: StandingConditionsP
           ))}
         </PlainList>
       )}
+      {children}
       {asking && <BeginCondition page={page} today={today} actions={actions} onClose={() => ask(false)} />}
     </Compartment>
   );

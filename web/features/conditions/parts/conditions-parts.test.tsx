@@ -29,6 +29,7 @@ const ill = (over: Partial<ConditionView> = {}): ConditionView => ({
   partName: null,
   inForce: true,
   endKey: null,
+  byReading: false,
   calls: [
     {
       itemId: 'swab/wash',

@@ -2,6 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { aboutDuration, duration } from '#core/explain/format.ts';
 import { progressOf } from '#core/packup/run-progress.ts';
 import type { RunWay } from '#core/players/run-way.ts';
+import type { ReedsOfRunView } from '#contract/reed-views.ts';
 import type { ShownRun } from '#contract/shown-run.ts';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
@@ -27,15 +28,17 @@ function subtitleOf({ parts, finishedAt, ...run }: ShownRun, nowMs: number): str
   return [`${closed} of ${total} steps`, left, after].filter((words) => words !== '').join(' · ');
 }
 
-type RunHeadProps = {
+export type RunHeadProps = {
   readonly run: ShownRun;
   readonly nowMs: number;
   readonly way: RunWay;
+  /** Which reed is taken out, goes back, or is cleaned. */
+  readonly reeds: ReedsOfRunView;
   readonly onWay: (way: RunWay) => void;
 };
 
 /** What the run is, how far it has come, and the three ways to go through it. */
-export function RunHead({ run, nowMs, way, onWay }: RunHeadProps) {
+export function RunHead({ run, nowMs, way, reeds, onWay }: RunHeadProps) {
   const time = run.because.find(({ rule }) => rule === 'time-at-hand' || rule === 'must-exceeds');
   return (
     <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
@@ -46,6 +49,12 @@ export function RunHead({ run, nowMs, way, onWay }: RunHeadProps) {
             {subtitleOf(run, nowMs)}
           </Typography>
         </WhyFold>
+        {reeds.map(({ instrumentId, name, words }) => (
+          <Typography key={instrumentId} sx={{ overflowWrap: 'anywhere' }}>
+            {reeds.length > 1 && <strong>{name}: </strong>}
+            {words}
+          </Typography>
+        ))}
         {time && <Typography variant="body2">{time.text}</Typography>}
       </Box>
       {run.finishedAt === null && (

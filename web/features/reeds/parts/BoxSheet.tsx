@@ -1,9 +1,12 @@
 import { Alert, Box, Button, DialogContent, DialogTitle, MenuItem, Stack, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { PlayerId } from '#core/instruments/instrument.ts';
-import type { KindId } from '#core/instruments/kind.ts';
+import { moneyAsTyped, typedMoney } from '#core/money/money.ts';
 import { MOST_IN_A_BOX, type BreakIn, type ReedMaterial } from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
+import type { ReedBoxView, ReedsOfKindView } from '#contract/reed-views.ts';
+import { BoxBefore } from '#web/features/reeds/parts/BoxBefore.tsx';
+import { BoxCost, isCostRight } from '#web/features/reeds/parts/BoxCost.tsx';
 import type { useReedBox } from '#web/features/reeds/reeds.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
@@ -12,10 +15,11 @@ import { Sheet } from '#web/ui/Sheet.tsx';
 
 type BoxSheetProps = {
   readonly playerId: PlayerId;
-  readonly kind: KindId;
-  readonly kindName: string;
-  /** Its reeds are broken in by the day, as single reeds are. */
-  readonly breaksIn: boolean;
+  readonly of: Pick<ReedsOfKindView, 'kind' | 'kindName' | 'breaksIn'>;
+  /** The box that is put right; none where a new one has come. */
+  readonly old: ReedBoxView | null;
+  /** In which prices are said; null before the first of them. */
+  readonly currency: string | null;
   readonly today: LocalDate;
   readonly box: ReturnType<typeof useReedBox>;
   readonly onClose: () => void;
@@ -30,146 +34,158 @@ const BREAK_INS = [
   { value: 'two-weeks', words: 'In two weeks' },
   { value: 'none', words: 'Not at all' },
 ] as const;
-/** How far gone the reeds of a box are, said at once for all of it: minutes, null where nobody knows. */
-const BEFORE = {
-  new: { words: 'All are new', minutes: 0 },
-  week: { words: 'All played about a week', minutes: 170 },
-  month: { words: 'All played about a month', minutes: 900 },
-  unknown: { words: 'Played, nobody knows how long', minutes: null },
-} as const satisfies Record<string, { words: string; minutes: number | null }>;
-type Before = keyof typeof BEFORE;
 
-/** Whole coins of an amount as it is typed, with a point or a comma; null where it is none. */
-function minorOf(text: string): number | null {
-  const value = Number(text.replace(',', '.'));
-  return text.trim() !== '' && Number.isFinite(value) && value >= 0 ? Math.round(value * 100) : null;
+type Entry = {
+  readonly name: string;
+  readonly strength: string;
+  readonly material: ReedMaterial;
+  readonly breakIn: BreakIn;
+  readonly cameOn: LocalDate | null;
+  readonly place: string;
+  readonly cost: string;
+  readonly currency: string;
+  readonly before: readonly (number | null)[];
+  readonly apart: boolean;
+};
+const MOST_COMMON = 'EUR';
+
+/** What is usual for a box that has just come. */
+const usualEntry = (currency: string | null, today: LocalDate): Entry => ({
+  name: '',
+  strength: '',
+  material: 'cane',
+  breakIn: 'week',
+  cameOn: today,
+  place: '',
+  cost: '',
+  currency: currency ?? MOST_COMMON,
+  before: Array.from({ length: 10 }, () => 0),
+  apart: false,
+});
+/** What is there already. */
+function entryOf({ entered, material, breakIn, cameOn, place }: ReedBoxView, usual: Entry): Entry {
+  const { name, strength, cost, before } = entered;
+  const told = { name, strength: strength ?? '', place: place ?? '', cost: cost ? moneyAsTyped(cost) : '' };
+  return { ...usual, ...told, material, breakIn, cameOn, before };
 }
 
-type CostProps = {
-  readonly cost: string;
-  readonly setCost: (cost: string) => void;
-  readonly currency: string;
-  readonly setCurrency: (currency: string) => void;
+/** As many as there are now; those that come on are as the last one is. */
+const resized = (before: Entry['before'], count: number): Entry['before'] =>
+  Array.from({ length: count }, (_, index) => (index < before.length ? before[index] : before.at(-1)) ?? null);
+
+type FieldsProps = Pick<BoxSheetProps, 'of' | 'currency' | 'today'> & {
+  readonly entry: Entry;
+  readonly onChange: (part: Partial<Entry>) => void;
 };
 
-/** What the box cost, as it is typed. */
-function Cost({ cost, setCost, currency, setCurrency }: CostProps) {
-  const isWrong = cost.trim() !== '' && minorOf(cost) === null;
+function Fields({ of: { breaksIn }, currency, today, entry, onChange }: FieldsProps) {
+  const { name, strength, material, breakIn, cameOn, place, before, apart } = entry;
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '2fr 1fr', gap: 1.5 }}>
+    <>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '2fr 1fr', gap: 1.5 }}>
+        <TextField
+          autoFocus
+          label="Name"
+          value={name}
+          onChange={({ target }) => onChange({ name: target.value })}
+          slotProps={{ htmlInput: { maxLength: 40 } }}
+        />
+        <TextField
+          label="Strength"
+          value={strength}
+          onChange={({ target }) => onChange({ strength: target.value })}
+          slotProps={{ htmlInput: { maxLength: 12 } }}
+        />
+      </Box>
       <TextField
-        label="What the box cost"
-        value={cost}
-        onChange={({ target }) => setCost(target.value)}
-        error={isWrong}
-        helperText={isWrong ? 'An amount like 27.50' : undefined}
-        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        select
+        label="How many reeds"
+        value={before.length}
+        onChange={({ target }) => onChange({ before: resized(before, Number(target.value)) })}
+      >
+        {Array.from({ length: MOST_IN_A_BOX }, (_, index) => (
+          <MenuItem key={index} value={index + 1}>
+            {index + 1}
+          </MenuItem>
+        ))}
+      </TextField>
+      <BoxBefore before={before} apart={apart} onChange={(said, each) => onChange({ before: said, apart: each })} />
+      <ChooseOne
+        label="Made of"
+        options={MATERIALS}
+        value={material}
+        onChange={(value) => onChange({ material: value })}
       />
+      {breaksIn && material === 'cane' && (
+        <ChooseOne
+          label="Break them in"
+          options={BREAK_INS}
+          value={breakIn}
+          onChange={(value) => onChange({ breakIn: value })}
+        />
+      )}
+      <DateField label="It came on" value={cameOn} onChange={(day) => onChange({ cameOn: day })} latest={today} />
       <TextField
-        label="Currency"
-        value={currency}
-        onChange={({ target }) => setCurrency(target.value.toUpperCase().slice(0, 3))}
+        label="Where it lies"
+        value={place}
+        onChange={({ target }) => onChange({ place: target.value })}
+        slotProps={{ htmlInput: { maxLength: 40 } }}
       />
-    </Box>
+      <BoxCost cost={entry.cost} currency={entry.currency} isKnown={currency !== null} onChange={onChange} />
+    </>
   );
 }
 
-/** A box has come: its name, how many, and how far gone they are. What has a usual answer has it already. */
-export function BoxSheet({ playerId, kind, kindName, breaksIn, today, box, onClose }: BoxSheetProps) {
-  const [name, setName] = useState('');
-  const [strength, setStrength] = useState('');
-  const [count, setCount] = useState(10);
-  const [material, setMaterial] = useState<ReedMaterial>('cane');
-  const [breakIn, setBreakIn] = useState<BreakIn>('week');
-  const [before, setBefore] = useState<Before>('new');
-  const [cameOn, setCameOn] = useState<LocalDate | null>(today);
-  const [place, setPlace] = useState('');
-  const [cost, setCost] = useState('');
-  const [currency, setCurrency] = useState('EUR');
-  const minor = minorOf(cost);
-  const cannot = box.busy || name.trim() === '' || cameOn === null || (cost.trim() !== '' && minor === null);
-  const open = () =>
+/** A box has come, or is put right: its name, how many, and how far gone they are. What has a usual answer has it already. */
+export function BoxSheet({ playerId, of, old, currency, today, box, onClose }: BoxSheetProps) {
+  const [entry, setEntry] = useState(() => {
+    const usual = usualEntry(currency, today);
+    return old === null ? usual : entryOf(old, usual);
+  });
+  const { name, strength, material, breakIn, cameOn, place, before } = entry;
+  const cannot =
+    box.busy || name.trim() === '' || cameOn === null || !isCostRight(entry.cost, entry.currency.toUpperCase());
+  const keep = () =>
     cameOn !== null &&
     box.log(
       {
         playerId,
-        kind,
+        kind: of.kind,
         name: name.trim(),
-        cut: null,
+        cut: old?.cut ?? null,
         strength: strength.trim() || null,
         material,
-        breakIn: breaksIn && material === 'cane' ? breakIn : 'none',
+        breakIn: of.breaksIn && material === 'cane' ? breakIn : 'none',
         place: place.trim() || null,
-        cost: minor === null ? null : { minor, currency },
+        cost: entry.cost.trim() === '' ? null : typedMoney(entry.cost, entry.currency),
         cameOn,
-        before: Array.from({ length: count }, () => BEFORE[before].minutes),
+        before: [...before],
+        ...(old === null ? {} : { corrects: old.key }),
       },
-      { said: 'The box is in the record.', onLogged: onClose },
+      { said: old === null ? 'The box is in the record.' : 'The box is put right.', onLogged: onClose },
     );
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="box-title">
       <DialogTitle id="box-title" variant="h1">
-        Add a box of reeds: {kindName}
+        {old === null ? `Add a box of reeds: ${of.kindName}` : `Change the box: ${old.name}`}
       </DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
-          <Box sx={{ display: 'grid', gridTemplateColumns: '2fr 1fr', gap: 1.5 }}>
-            <TextField
-              autoFocus
-              label="Name"
-              value={name}
-              onChange={({ target }) => setName(target.value)}
-              slotProps={{ htmlInput: { maxLength: 40 } }}
-            />
-            <TextField
-              label="Strength"
-              value={strength}
-              onChange={({ target }) => setStrength(target.value)}
-              slotProps={{ htmlInput: { maxLength: 12 } }}
-            />
-          </Box>
-          <TextField
-            select
-            label="How many reeds"
-            value={count}
-            onChange={({ target }) => setCount(Number(target.value))}
-          >
-            {Array.from({ length: MOST_IN_A_BOX }, (_, index) => (
-              <MenuItem key={index} value={index + 1}>
-                {index + 1}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextField
-            select
-            label="How far gone"
-            value={before}
-            onChange={({ target }) => setBefore(target.value as Before)}
-          >
-            {Object.entries(BEFORE).map(([value, { words }]) => (
-              <MenuItem key={value} value={value}>
-                {words}
-              </MenuItem>
-            ))}
-          </TextField>
-          <ChooseOne label="Made of" options={MATERIALS} value={material} onChange={setMaterial} />
-          {breaksIn && material === 'cane' && (
-            <ChooseOne label="Break them in" options={BREAK_INS} value={breakIn} onChange={setBreakIn} />
-          )}
-          <DateField label="It came on" value={cameOn} onChange={setCameOn} latest={today} />
-          <TextField
-            label="Where it lies"
-            value={place}
-            onChange={({ target }) => setPlace(target.value)}
-            slotProps={{ htmlInput: { maxLength: 40 } }}
+          <Fields
+            of={of}
+            currency={currency}
+            today={today}
+            entry={entry}
+            onChange={(part) => setEntry({ ...entry, ...part })}
           />
-          <Cost cost={cost} setCost={setCost} currency={currency} setCurrency={setCurrency} />
           {box.problem && <Alert severity="error">{box.problem}</Alert>}
-          <Typography variant="body2" color="text.secondary">
-            Only the name is needed. Until one of its reeds is played, the box can be taken back and added anew.
-          </Typography>
-          <BrassButton disabled={cannot} onClick={open}>
-            Add the box
+          {old === null && (
+            <Typography variant="body2" color="text.secondary">
+              Only the name is needed. All of it can be changed later.
+            </Typography>
+          )}
+          <BrassButton disabled={cannot} onClick={keep}>
+            {old === null ? 'Add the box' : 'Keep it so'}
           </BrassButton>
           <Button color="inherit" onClick={onClose}>
             Not now

@@ -13,19 +13,26 @@ type BoxRowProps = {
   readonly box: ReedBoxView;
   readonly proposed: string | null;
   readonly onReed: (one: Opened) => void;
+  readonly onEdit: (box: ReedBoxView) => void;
 };
 
 /** One box: its name, where it lies, and its reeds in their slots. */
-function BoxRow({ box: { name, place, material, cameOn, reeds }, proposed, onReed }: BoxRowProps) {
+function BoxRow({ box, proposed, onReed, onEdit }: BoxRowProps) {
+  const { name, place, material, cameOn, reeds } = box;
   const aside = [`came ${FORMAT.shortDate(cameOn)}`, material === 'synthetic' ? 'synthetic' : null, place];
   return (
     <Box sx={{ mb: 1.5 }}>
-      <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>
-        {name}{' '}
-        <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-          {aside.filter((one) => one !== null).join(' · ')}
-        </Box>
-      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 1 }}>
+        <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere', minWidth: 0 }}>
+          {name}{' '}
+          <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+            {aside.filter((one) => one !== null).join(' · ')}
+          </Box>
+        </Typography>
+        <Button color="inherit" onClick={() => onEdit(box)} aria-label={`Edit the box: ${name}`}>
+          Edit
+        </Button>
+      </Box>
       <ReedSlots
         reeds={reeds}
         proposed={proposed}
@@ -39,10 +46,12 @@ function BoxRow({ box: { name, place, material, cameOn, reeds }, proposed, onRee
 export function Boxes({
   of,
   onReed,
+  onEdit,
   onAdd,
 }: {
   readonly of: ReedsOfKindView;
   readonly onReed: (one: Opened) => void;
+  readonly onEdit: (box: ReedBoxView) => void;
   readonly onAdd: () => void;
 }) {
   const [all, setAll] = useState(false);
@@ -60,7 +69,7 @@ export function Boxes({
       }
     >
       {shown.map((box) => (
-        <BoxRow key={box.key} box={box} proposed={proposed} onReed={onReed} />
+        <BoxRow key={box.key} box={box} proposed={proposed} onReed={onReed} onEdit={onEdit} />
       ))}
       {of.boxes.length === 0 && <Typography color="text.secondary">Boxes you add stand here.</Typography>}
       {finished.length > 0 && (

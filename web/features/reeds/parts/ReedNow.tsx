@@ -21,6 +21,7 @@ const Row = ({ one, children }: { readonly one: ReedChoiceView; readonly childre
       </Box>
       {children}
     </Box>
+    {one.warp && <Typography variant="body2">{one.warp}</Typography>}
     <WhyFold lines={one.because} about={one.name} />
   </PlainRow>
 );
@@ -67,6 +68,7 @@ export function ReedNow({ of: { first, choices, resting, favourite, reminder, bo
           <Typography>
             Up to {duration(best.minutes)} today, {best.words}.
           </Typography>
+          {best.warp && <Typography sx={{ mt: 0.5 }}>{best.warp}</Typography>}
           <WhyFold lines={best.because} about={best.name} />
         </Box>
       ) : (

@@ -12,6 +12,7 @@ import {
   type RowsSize,
   type Session,
 } from '#web/features/reeds/parts/reed-rows-grid.ts';
+import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { useSessionMoves } from '#web/features/reeds/parts/use-session-moves.ts';
 
 type Drawn = { readonly plan: ReedPlanView; readonly size: RowsSize };
@@ -19,17 +20,6 @@ type Drawn = { readonly plan: ReedPlanView; readonly size: RowsSize };
 const INK = 'var(--ulu-palette-text-primary)';
 const QUIET = 'var(--ulu-palette-text-secondary)';
 const LINE = 'var(--ulu-palette-divider)';
-
-/** Not drawn, but read aloud. */
-const HEARD_ONLY = {
-  position: 'absolute',
-  top: 0,
-  left: 0,
-  width: '1px',
-  height: '1px',
-  overflow: 'hidden',
-  clipPath: 'inset(50%)',
-} as const;
 
 /** The days as a table, for those who hear the page. */
 function Table({ rows, from, today }: ReedPlanView) {
@@ -44,27 +34,25 @@ function Table({ rows, from, today }: ReedPlanView) {
     ),
   }));
   return (
-    <Box sx={{ position: 'relative' }}>
-      <Box sx={HEARD_ONLY}>
-        <table>
-          <caption>Reeds, what was played and what is planned</caption>
-          <tbody>
-            <tr>
-              <th scope="col">Reed</th>
-              <th scope="col">Played</th>
-              <th scope="col">Planned</th>
+    <HeardOnly>
+      <table>
+        <caption>Reeds, what was played and what is planned</caption>
+        <tbody>
+          <tr>
+            <th scope="col">Reed</th>
+            <th scope="col">Played</th>
+            <th scope="col">Planned</th>
+          </tr>
+          {told.map(({ reedId, name, played, planned }) => (
+            <tr key={reedId}>
+              <th scope="row">{name}</th>
+              <td>{played.join(', ') || 'not played'}</td>
+              <td>{planned.join(', ') || 'not planned'}</td>
             </tr>
-            {told.map(({ reedId, name, played, planned }) => (
-              <tr key={reedId}>
-                <th scope="row">{name}</th>
-                <td>{played.join(', ') || 'not played'}</td>
-                <td>{planned.join(', ') || 'not planned'}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </Box>
-    </Box>
+          ))}
+        </tbody>
+      </table>
+    </HeardOnly>
   );
 }
 

@@ -1,0 +1,45 @@
+import { describe, expect, test } from '@jest/globals';
+import type { AirRead } from '#core/air/air-record.ts';
+import { warpDrivers } from '#core/reeds/warp.ts';
+import { REED_TODAY, reedsOf, said, used } from '#core/testing/reeds.ts';
+import { addDays } from '#core/time/local-date.ts';
+
+const read = (daysAgo: number, humidityPercent: number, celsius = 20): AirRead => ({
+  key: `a${daysAgo}`,
+  on: addDays(REED_TODAY, -daysAgo),
+  atMinute: 600,
+  celsius,
+  humidityPercent,
+});
+const rules = (reads: readonly AirRead[], uses = [used(1, 3, 40)], over: Parameters<typeof reedsOf>[1] = {}) => {
+  const [reed] = reedsOf(uses, { box: { before: [null] }, ...over });
+  return reed ? warpDrivers(reed, reads, REED_TODAY).map(({ rule }) => rule) : [];
+};
+
+describe('a back that may have bulged', () => {
+  test.each([
+    ['drier by enough', [read(4, 55), read(0, 40)], ['weather']],
+    ['damper by enough', [read(3, 40), read(0, 56)], ['weather']],
+    ['colder by enough', [read(4, 50), read(0, 50, 11)], ['weather']],
+    ['nearly the same', [read(4, 50), read(0, 44, 16)], []],
+    ['not read today', [read(4, 60), read(1, 30)], []],
+    ['not read before it was last played', [read(2, 60), read(0, 30)], []],
+    ['read too long ago', [read(30, 60), read(0, 30)], []],
+    ['never read', [], []],
+  ])('the air %s', (_, reads, expected) => {
+    expect(rules(reads)).toEqual(expected);
+  });
+
+  const changed = [read(3, 60), read(0, 30)];
+  test('is likelier where it was played much', () => {
+    const uses = [used(1, 3, 80), used(1, 1, 70)];
+    expect(rules(changed, uses)).toEqual(['weather', 'much-played']);
+    expect(rules([read(3, 60), read(1, 32), read(0, 30)], uses)).toEqual([]);
+  });
+
+  test('is none on a synthetic reed, one played today, and one rubbed flat today', () => {
+    expect(rules(changed, [used(1, 3, 40)], { box: { before: [null], material: 'synthetic' } })).toEqual([]);
+    expect(rules(changed, [used(1, 3, 40), used(1, 0, 20)])).toEqual([]);
+    expect(rules(changed, [used(1, 3, 40)], { sayings: [said(1, REED_TODAY, { what: 'flattened' })] })).toEqual([]);
+  });
+});

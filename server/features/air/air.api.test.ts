@@ -1,0 +1,79 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { airView } from '#contract/air.ts';
+import { conditionsPage } from '#contract/conditions.ts';
+import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer();
+  await furnish(server);
+});
+afterEach(() => {
+  expect(server.faults()).toEqual([]);
+  server.stop();
+});
+
+const reading = (over: object = {}) => ({
+  key: aKey(),
+  now: NOW,
+  playerId: 'ada',
+  celsius: 17,
+  humidityPercent: 31,
+  ...over,
+});
+const post = (path: string, body: object) => server.api().post(path).send(body);
+const today = async () =>
+  airView.validateSync((await server.api().get(`/api/air?playerId=ada&today=${TODAY}`).expect(200)).body).read;
+const standing = async () => {
+  const { body } = await server.api().get(`/api/conditions/clarinet?today=${TODAY}`).expect(200);
+  return conditionsPage
+    .validateSync(body, { strict: true })
+    .standing.map(({ condition, inForce, byReading }) => ({ condition, inForce, byReading }));
+};
+
+describe('a reading of the air', () => {
+  test('is today’s until a newer one; taken back, the older one is', async () => {
+    expect(await today()).toBeNull();
+    await post('/api/air/readings', reading()).expect(201);
+    const newer = reading({ humidityPercent: 52 });
+    await post('/api/air/readings', newer).expect(201);
+    expect(await today()).toMatchObject({ humidityPercent: 52 });
+    await post('/api/withdrawals', { key: aKey(), targetKey: newer.key }).expect(201);
+    expect(await today()).toMatchObject({ humidityPercent: 31 });
+  });
+
+  test('puts wood in dry air until it is read not to be dry, whatever was entered', async () => {
+    expect(await standing()).toEqual([]);
+    await post('/api/air/readings', reading()).expect(201);
+    expect(await standing()).toEqual([{ condition: 'dry-air', inForce: true, byReading: true }]);
+    await post('/api/air/readings', reading({ humidityPercent: 48 })).expect(201);
+    expect(await standing()).toEqual([]);
+  });
+
+  test('is the room of what is played that day', async () => {
+    const rooms = () =>
+      server
+        .services()
+        .readings.of('clarinet')
+        ?.situation(TODAY as never).conditions.roomCelsius;
+    expect(rooms()).toBe(20);
+    await post('/api/air/readings', reading({ celsius: 12, humidityPercent: 60 })).expect(201);
+    expect(rooms()).toBe(12);
+  });
+
+  test.each([
+    ['celsius', { celsius: 68 }, 'air-no-room', 400],
+    ['humidityPercent', { humidityPercent: 101 }, 'air-no-humidity', 400],
+    ['humidityPercent', { humidityPercent: -1 }, 'air-no-humidity', 400],
+    ['playerId', { playerId: 'nobody' }, 'no-such-player', 404],
+  ])('of which %s cannot be is refused: %j', async (field, over, code, status) => {
+    const { body } = await post('/api/air/readings', reading(over)).expect(status);
+    expect(body.errors).toMatchObject([{ field, code }]);
+    expect(await today()).toBeNull();
+  });
+
+  test('that is no reading is refused', async () => {
+    for (const over of [{ celsius: '20' }, { humidityPercent: null }, { playerId: '' }])
+      await post('/api/air/readings', reading(over)).expect(400);
+  });
+});

@@ -1,0 +1,39 @@
+import { Box, TextField } from '@mui/material';
+import { typedMoney } from '#core/money/money.ts';
+
+type BoxCostProps = {
+  readonly cost: string;
+  readonly currency: string;
+  /** The record has its currency already: it is not asked for again. */
+  readonly isKnown: boolean;
+  readonly onChange: (cost: { readonly cost: string; readonly currency: string }) => void;
+};
+
+/** Is that an amount, or nothing at all? */
+export const isCostRight = (cost: string, currency: string): boolean =>
+  cost.trim() === '' || (currency.length === 3 && typedMoney(cost, currency) !== null);
+
+/** What the box cost, as it is typed; its currency is asked for once. */
+export function BoxCost({ cost, currency, isKnown, onChange }: BoxCostProps) {
+  const isWrong = !isCostRight(cost, currency);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: isKnown ? '1fr' : '2fr 1fr', gap: 1.5 }}>
+      <TextField
+        label={isKnown ? `What the box cost, ${currency}` : 'What the box cost'}
+        value={cost}
+        onChange={({ target }) => onChange({ cost: target.value, currency })}
+        error={isWrong}
+        helperText={isWrong ? 'An amount like 27.50' : undefined}
+        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      />
+      {!isKnown && (
+        <TextField
+          label="Currency"
+          value={currency}
+          onChange={({ target }) => onChange({ cost, currency: target.value.toUpperCase().slice(0, 3) })}
+          helperText="Asked once: the whole record counts in it."
+        />
+      )}
+    </Box>
+  );
+}
