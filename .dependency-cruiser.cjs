@@ -15,6 +15,7 @@ const CORE_ROOMS = [
   'kernel',
   'solve',
   'time',
+  'money',
   'explain',
   'record',
   'instruments',

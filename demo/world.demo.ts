@@ -139,6 +139,7 @@ function runOf(story: Story, { kind, items, on, minute, play, minutesAtHand }: R
     playedMinutes: play?.minutes ?? 0,
     roomCelsius: USUAL_ROOM_CELSIUS,
     thirst: practice.thirst,
+    askedItems: items,
     plan: kept,
     startedOn: on,
     startedAtMinute: minute,

@@ -13,6 +13,8 @@ export type RunShare = {
   readonly roomCelsius: number;
   /** Thirst of the cloth in use beside silk. */
   readonly thirst: number;
+  /** Care that was asked for beside what belongs to every play; empty where nobody kept it. */
+  readonly askedItems: readonly string[];
 };
 
 /** A run as it was begun. What was planned and what happened are its plan and its log. */

@@ -1,9 +1,23 @@
 import { Box, ButtonBase } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { MOMENTS, type MomentPath } from '#web/app/moments.ts';
+import { useToday } from '#web/clock/today.ts';
+import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
+import { playerQueries } from '#web/features/players/players.queries.ts';
+import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { Icon } from '#web/ui/Icon.tsx';
 
 type RailProps = { readonly moment: MomentPath; readonly instrumentId: string | null };
+
+/** A player none of whose instruments has reeds is not asked to keep any. */
+function useMoments(here: MomentPath) {
+  const shelf = useQuery(instrumentQueries.shelf(useToday()));
+  const player = useCurrentPlayer(useQuery(playerQueries.list()).data);
+  const own = (shelf.data ?? []).filter(({ playerId }) => playerId === player?.id);
+  const noReeds = own.length > 0 && own.every(({ hasReeds }) => !hasReeds);
+  return MOMENTS.filter(({ path }) => path !== 'reeds' || here === 'reeds' || !noReeds);
+}
 
 /** Which moment: at the side on a wide screen, along the bottom on a phone. */
 export function Rail({ moment, instrumentId }: RailProps) {
@@ -24,7 +38,7 @@ export function Rail({ moment, instrumentId }: RailProps) {
         borderTop: { xs: '1px solid var(--ulu-palette-frame-line)', md: 'none' },
       }}
     >
-      {MOMENTS.map(({ path, name, icon }) => {
+      {useMoments(moment).map(({ path, name, icon }) => {
         const here = path === moment;
         return (
           <ButtonBase

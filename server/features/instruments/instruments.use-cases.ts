@@ -2,6 +2,7 @@ import { KIND_IDS, kindName } from '#core/instruments/kind.ts';
 import { standingWords } from '#core/care/care-words.ts';
 import { lastPlayedOn } from '#core/plays/play-columns.ts';
 import { worstClock } from '#core/care/what-matters.ts';
+import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { differences } from '#core/record/fact.ts';
 import { instantOfMs } from '#core/time/instant.ts';
@@ -47,6 +48,7 @@ function shelfPlace(reading: Reading, today: LocalDate): ShelfPlace {
     awaitsPackUp: care.awaitsPackUp,
     openRunKey: facts.openRunKey,
     lastPlayedOn: lastPlayedOn(facts.plays),
+    hasReeds: reedFamilyOf(kind) !== null,
   };
 }
 

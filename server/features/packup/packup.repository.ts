@@ -105,11 +105,12 @@ export function createPackupRepository(db: Db) {
     shares: (runId: number): RunShare[] =>
       sharesOf.all({ runId }).map(({ share, minutes, roomCelsius }) => {
         const play = minutes === null ? null : { minutes, roomCelsius };
-        const { instrumentId, playKey, thirst } = share;
+        const { instrumentId, playKey, thirst, asked } = share;
         return {
           instrumentId,
           playKey,
           thirst,
+          askedItems: asked?.itemIds ?? [],
           playedMinutes: playedBefore(share, play),
           roomCelsius: play?.roomCelsius ?? share.roomCelsius,
         };

@@ -1,12 +1,11 @@
 import { succeed, fail, type Outcome } from '#core/kernel/outcome.ts';
+import type { RunKind } from '#core/packup/run-log.ts';
 import type { RunShare } from '#core/packup/run.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import { cleanedWords, putBackWords, takeOutWords } from '#core/reeds/reed-run-words.ts';
 import { bookItem } from '#core/book/book.ts';
 import type { ReedsOfRunView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import type { RecordedRun } from '#server/features/packup/packup.mapper.ts';
-import { planOf } from '#server/features/packup/plan-of-run.ts';
 import { proposalOf, reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
 import type { Services } from '#server/services.ts';
 
@@ -16,24 +15,21 @@ function putBack({ reeds: told }: Services, { playKey }: RunShare, { reeds }: Of
   return putBackWords(shares.flatMap(({ reedId }) => reeds.find(({ id }) => id === reedId) ?? []));
 }
 
-/** Is there something in its plan that is done to the reed of this instrument? */
-function isOnReeds(services: Services, run: RecordedRun, { instrumentId }: RunShare): boolean {
-  const plan = planOf(services, run);
-  const mine = plan.ok ? plan.value.steps.filter((step) => step.instrumentId === instrumentId) : [];
-  return mine.some(({ item }) => bookItem(services.book, item)?.part === 'reed');
-}
+/** Is something to be done to the reeds themselves? */
+const isOnReeds = ({ book }: Services, { askedItems }: RunShare): boolean =>
+  askedItems.some((id) => bookItem(book, id)?.part === 'reed');
 
-type OnRun = { readonly run: RecordedRun; readonly share: RunShare; readonly of: OfKind; readonly now: WallClock };
+type OnRun = { readonly kind: RunKind; readonly share: RunShare; readonly of: OfKind; readonly now: WallClock };
 
-function wordsOf(services: Services, { run, share, of, now }: OnRun): string | null {
-  switch (run.kind) {
-    case 'before':
-      return takeOutWords(proposalOf(of, now));
-    case 'after':
-      return putBack(services, share, of);
-    case 'care':
-      return isOnReeds(services, run, share) ? cleanedWords(of.reeds) : null;
-  }
+/** What is taken out or put back, and then what is cleaned; null where the run leaves the reeds alone. */
+function wordsOf(services: Services, { kind, share, of, now }: OnRun): string | null {
+  const moved = {
+    before: () => takeOutWords(proposalOf(of, now)),
+    after: () => putBack(services, share, of),
+    care: () => null,
+  };
+  const all = [moved[kind](), isOnReeds(services, share) ? cleanedWords(of.reeds) : null];
+  return all.filter((words) => words !== null).join(' ') || null;
 }
 
 /** Which reeds a run is about: taken out when it makes ready, put back when it packs up, cleaned where that is its care. */
@@ -45,7 +41,7 @@ export function reedsOfRunOf(services: Services, runKey: string, now: WallClock)
     services.packup.shares(run.id).flatMap((share) => {
       const instrument = services.instruments.find(share.instrumentId);
       const of = kinds.find(({ kind }) => kind === instrument?.kind);
-      const words = of ? wordsOf(services, { run, share, of, now }) : null;
+      const words = of ? wordsOf(services, { kind: run.kind, share, of, now }) : null;
       return instrument && words !== null ? [{ instrumentId: instrument.id, name: instrument.name, words }] : [];
     }),
   );

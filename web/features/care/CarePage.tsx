@@ -18,7 +18,9 @@ import { StripWithSigns } from '#web/features/care/parts/StripWithSigns.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
 import { useConditionActions } from '#web/features/conditions/conditions.actions.ts';
 import { conditionQueries } from '#web/features/conditions/conditions.queries.ts';
-import { AirToday } from '#web/features/air/AirToday.tsx';
+import { useReadAir } from '#web/features/air/air.actions.ts';
+import { airQueries } from '#web/features/air/air.queries.ts';
+import { AirToday } from '#web/features/air/parts/AirToday.tsx';
 import { StandingConditions } from '#web/features/conditions/parts/StandingConditions.tsx';
 import { BuildForm } from '#web/features/instruments/parts/BuildForm.tsx';
 import { useReviseBuild, useSetDeparture } from '#web/features/instruments/instruments.actions.ts';
@@ -43,11 +45,13 @@ function ForAWhile({ instrumentId, playerId }: { readonly instrumentId: Instrume
   const today = useToday();
   const query = useQuery(conditionQueries.page(instrumentId, today));
   const actions = useConditionActions(instrumentId);
+  const air = useReadAir();
+  const read = useQuery(airQueries.of(playerId, today)).data?.read ?? null;
   return (
     <QueryView query={query} height={120}>
       {(page) => (
         <StandingConditions page={page} today={today} actions={actions}>
-          {page.offers.some(({ asks }) => asks === 'air') && <AirToday playerId={playerId} />}
+          {page.offers.some(({ asks }) => asks === 'air') && <AirToday playerId={playerId} read={read} air={air} />}
         </StandingConditions>
       )}
     </QueryView>

@@ -5,7 +5,9 @@ import { useParams } from 'react-router';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { ReedBoxView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
-import { AirToday } from '#web/features/air/AirToday.tsx';
+import { useReadAir } from '#web/features/air/air.actions.ts';
+import { airQueries } from '#web/features/air/air.queries.ts';
+import { AirToday } from '#web/features/air/parts/AirToday.tsx';
 import { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
 import { Concerts } from '#web/features/calendar/parts/Concerts.tsx';
@@ -89,6 +91,8 @@ function OfKind({ of, playerId, currency }: OfKindProps & { readonly currency: s
   const [opened, setOpened] = useState<Opened | null>(null);
   const [editing, setEditing] = useState<{ readonly old: ReedBoxView | null } | null>(null);
   const said = useReedSaid();
+  const air = useReadAir();
+  const read = useQuery(airQueries.of(playerId, today)).data?.read ?? null;
   const playing = useReedPlay();
   const box = useReedBox();
   const reed = of.boxes.flatMap(({ reeds }) => reeds).find(({ reedId }) => reedId === opened?.reedId);
@@ -106,7 +110,7 @@ function OfKind({ of, playerId, currency }: OfKindProps & { readonly currency: s
         <Column>
           <Compartment>
             <ReedNow of={of} onAddBox={add} />
-            {of.boxes.length > 0 && <AirToday playerId={playerId} />}
+            {of.boxes.length > 0 && <AirToday playerId={playerId} read={read} air={air} />}
           </Compartment>
           {of.boxes.length > 0 && (
             <>
