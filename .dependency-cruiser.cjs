@@ -33,6 +33,7 @@ const CORE_ROOMS = [
   'handling',
   'packup',
   'situation',
+  'sittings',
   'year',
   'failure',
 ];

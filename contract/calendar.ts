@@ -24,11 +24,14 @@ const fields = {
   playerId: playerId().required(),
   what: word(EVENT_KINDS).required(),
   on: localDateText().required(),
-  minutes: amount().integer().min(LEAST_EVENT_MINUTES).max(MOST_EVENT_MINUTES).required(),
+  /** Its last day, where it is longer than one. */
+  until: localDateText().nullable().defined(),
+  /** Null where nothing is played in it. */
+  minutes: amount().integer().min(LEAST_EVENT_MINUTES).max(MOST_EVENT_MINUTES).nullable().defined(),
   instrumentIds: array(instrumentId().required()).max(MOST_INSTRUMENTS).required(),
 };
 
-/** `POST /api/events`: a concert on a day, with its minutes and the instruments it is played on. */
+/** `POST /api/events`: an event with its day or days, its minutes where it is played, and its instruments. */
 export const eventRequest = factRequest({ ...fields, name: visibleText(60).nullable().defined() });
 export type EventRequest = InferType<typeof eventRequest>;
 

@@ -1,4 +1,5 @@
 import { airReadingFact } from '#server/features/air/air-reading.fact.ts';
+import { sittingTimeFact } from '#server/features/calendar/sitting-time.fact.ts';
 import { eventFact } from '#server/features/calendar/event.fact.ts';
 import { careFact } from '#server/features/care/care-done.fact.ts';
 import { decisionFact } from '#server/features/care/decision.fact.ts';
@@ -40,6 +41,7 @@ export const FACTS = [
   eveningFact,
   airReadingFact,
   eventFact,
+  sittingTimeFact,
   reedBoxFact,
   reedPlayFact,
   reedSaidFact,

@@ -2,7 +2,7 @@ import { wallMinute } from '#core/plays/play.ts';
 import { instantOfMs, type Instant } from '#core/time/instant.ts';
 import { addDays, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import { DEMO_MINDERS } from '#demo/players.demo.ts';
-import { DEMO_CONCERTS } from '#demo/concerts.demo.ts';
+import { DEMO_EVENTS } from '#demo/events.demo.ts';
 import { demoWorld, type DemoRun, type DemoWorld } from '#demo/world.demo.ts';
 import { writtenPlan } from '#server/features/packup/stored-plan.ts';
 import type { NewFact } from '#server/record/record-writer.repository.ts';
@@ -143,15 +143,19 @@ function reedFacts({ reeds, plays }: DemoWorld, loggedAt: Instant): NewFact[] {
   ];
 }
 
-/** Concerts to come. */
-const concertFacts = (today: LocalDate, loggedAt: Instant): NewFact[] =>
-  DEMO_CONCERTS.map(({ daysAhead, ...concert }, index) =>
+/** What is to come. */
+const eventFacts = (today: LocalDate, loggedAt: Instant): NewFact[] =>
+  DEMO_EVENTS.map(({ daysAhead, untilAhead, ...event }, index) =>
     told({
       key: `00000000-0000-4000-a000-0000000000${String(10 + index)}`,
       kind: 'event',
       on: today,
       loggedAt,
-      body: { ...concert, what: 'concert', on: addDays(today, daysAhead) },
+      body: {
+        ...event,
+        on: addDays(today, daysAhead),
+        until: untilAhead === undefined ? null : addDays(today, untilAhead),
+      },
     }),
   );
 
@@ -168,7 +172,7 @@ export function loadDemo({ record, atOnce }: Services, today: LocalDate): void {
       ...world.runs.flatMap(runFacts),
       ...entries(world, loggedAt),
       ...reedFacts(world, loggedAt),
-      ...concertFacts(today, loggedAt),
+      ...eventFacts(today, loggedAt),
     ]),
   );
 }

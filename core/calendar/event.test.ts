@@ -13,6 +13,7 @@ const concert = (over: Partial<CalendarEvent> = {}): CalendarEvent => ({
   playerId: 'marit' as PlayerId,
   what: 'concert',
   on: addDays(TODAY, 3),
+  until: null,
   minutes: 80,
   name: null,
   instrumentIds: [clarinet],
@@ -44,8 +45,26 @@ describe('an event', () => {
     });
   });
 
-  test.each([
+  test('on a holiday and at the bench nothing is played but what is named, and a journey leaves what is usual', () => {
+    const over = (what: CalendarEvent['what'], from: number, to: number) =>
+      concert({ what, minutes: null, on: addDays(TODAY, from), until: addDays(TODAY, to) });
+    const minutes = (...events: CalendarEvent[]) => {
+      const days = plannedDays(events, clarinet);
+      return [2, 3, 4, 5].map((ahead) => days.get(dayNumber(TODAY) + ahead)?.minutes ?? null);
+    };
+    expect(minutes(over('holiday', 2, 4))).toEqual([0, 0, 0, null]);
+    expect(minutes(over('holiday', 2, 4), concert())).toEqual([0, 80, 0, null]);
+    expect(minutes(concert(), over('bench', 3, 9))).toEqual([null, 80, 0, 0]);
+    expect(minutes(over('travel', 2, 4))).toEqual([null, null, null, null]);
+  });
+
+  test.each<[string, Partial<CalendarEvent>]>([
     ['event-too-far', { on: addDays(TODAY, 800) }],
+    ['event-ends-before', { what: 'holiday', minutes: null, until: TODAY }],
+    ['event-too-long', { what: 'bench', minutes: null, until: addDays(TODAY, 400) }],
+    ['event-of-one-day', { until: addDays(TODAY, 4) }],
+    ['event-without-minutes', { minutes: null }],
+    ['event-not-played', { what: 'holiday' }],
     ['event-of-nothing', { instrumentIds: [] }],
     ['event-on-anothers', { instrumentIds: [alto] }],
     ['event-on-anothers', { instrumentIds: [clarinet, clarinet] }],

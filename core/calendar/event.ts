@@ -1,64 +1,106 @@
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { PlannedDay } from '#core/plays/forecast.ts';
-import { addDays, dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, dayNumber, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
-/** What can be entered; rehearsals, holidays and stays at the bench come with the calendar. */
-export const EVENT_KINDS = ['concert'] as const;
+/** What is played on one day with so many minutes, and what takes days on which nothing is played, or no time is left. */
+export const PLAYED_EVENTS = ['concert', 'audition', 'rehearsal'] as const;
+export const DAYS_OFF = ['holiday', 'travel', 'bench'] as const;
+export const EVENT_KINDS = [...PLAYED_EVENTS, ...DAYS_OFF] as const;
 export type EventKind = (typeof EVENT_KINDS)[number];
+export const isPlayed = (what: EventKind): boolean => PLAYED_EVENTS.some((one) => one === what);
+/** Before an audience: the reed is ready, and nothing on the instrument has been changed just before. */
+export const isOnStage = (what: EventKind): boolean => what === 'concert' || what === 'audition';
 
 export const LEAST_EVENT_MINUTES = 1;
 export const MOST_EVENT_MINUTES = 600;
 /** Nobody plans further ahead, or looks further back. */
 const FURTHEST_DAYS = 730;
+/** A longer stay or holiday is a mistake. */
+const LONGEST_DAYS = 366;
 
-/** A day of which more is known than its weekday, for the instruments it names. */
+/** A day, or days, of which more is known than their weekday, for the instruments it names. */
 export type CalendarEvent = {
   readonly key: string;
   readonly playerId: PlayerId;
   readonly what: EventKind;
   readonly on: LocalDate;
-  /** Playing in it, on each of the instruments. */
-  readonly minutes: number;
+  /** Its last day, where it is longer than one. */
+  readonly until: LocalDate | null;
+  /** Playing in it, on each of the instruments; null where nothing is played in it. */
+  readonly minutes: number | null;
   readonly name: string | null;
   readonly instrumentIds: readonly InstrumentId[];
 };
+type NewEvent = Omit<CalendarEvent, 'key'>;
 
 export type EventFault =
   | { readonly code: 'event-too-far'; readonly field: 'on' }
+  | { readonly code: 'event-ends-before' | 'event-too-long' | 'event-of-one-day'; readonly field: 'until' }
+  | { readonly code: 'event-without-minutes' | 'event-not-played'; readonly field: 'minutes' }
   | { readonly code: 'event-of-nothing'; readonly field: 'instrumentIds' }
   | { readonly code: 'event-on-anothers'; readonly field: 'instrumentIds' };
 
-/** May this event be written down? Within two years, for instruments of its player, each once. */
+/** Are its days in order, and no more than its kind has? */
+function daysFault({ what, on, until }: NewEvent, today: LocalDate): EventFault | null {
+  if (on > addDays(today, FURTHEST_DAYS) || on < addDays(today, -FURTHEST_DAYS))
+    return { code: 'event-too-far', field: 'on' };
+  if (until === null) return null;
+  if (until < on) return { code: 'event-ends-before', field: 'until' };
+  if (isPlayed(what) && until !== on) return { code: 'event-of-one-day', field: 'until' };
+  return daysBetween(on, until) > LONGEST_DAYS ? { code: 'event-too-long', field: 'until' } : null;
+}
+
+/**
+ * May this event be written down? Within two years, its days in order, with minutes where it is played, for instruments
+ * of its player, each once.
+ */
 export function checkEvent(
-  event: Omit<CalendarEvent, 'key'>,
+  event: NewEvent,
   today: LocalDate,
   own: ReadonlySet<InstrumentId>,
-): Outcome<Omit<CalendarEvent, 'key'>, EventFault> {
-  const { on, instrumentIds } = event;
-  if (on > addDays(today, FURTHEST_DAYS) || on < addDays(today, -FURTHEST_DAYS))
-    return fail({ code: 'event-too-far', field: 'on' });
+): Outcome<NewEvent, EventFault> {
+  const { what, minutes, instrumentIds } = event;
+  const fault = daysFault(event, today);
+  if (fault) return fail(fault);
+  if (isPlayed(what) && minutes === null) return fail({ code: 'event-without-minutes', field: 'minutes' });
+  if (!isPlayed(what) && minutes !== null) return fail({ code: 'event-not-played', field: 'minutes' });
   if (instrumentIds.length === 0) return fail({ code: 'event-of-nothing', field: 'instrumentIds' });
   return instrumentIds.every((id, index) => own.has(id) && instrumentIds.indexOf(id) === index)
     ? succeed(event)
     : fail({ code: 'event-on-anothers', field: 'instrumentIds' });
 }
 
-const EVENT_WORDS: Readonly<Record<EventKind, string>> = { concert: 'a concert' };
+const EVENT_WORDS: Readonly<Record<EventKind, string>> = {
+  concert: 'a concert',
+  audition: 'an audition',
+  rehearsal: 'a rehearsal',
+  holiday: 'a holiday',
+  travel: 'a journey',
+  bench: 'a stay at the bench',
+};
 /** "a concert", or what the player calls it. */
 export const eventWords = ({ what, name }: Pick<CalendarEvent, 'what' | 'name'>): string => name ?? EVENT_WORDS[what];
 
+/** The last day of an event. */
+export const lastDayOf = ({ on, until }: Pick<CalendarEvent, 'on' | 'until'>): LocalDate => until ?? on;
+/** The day numbers of an event, the first and the last among them. */
+export const daysOf = ({ on, until }: Pick<CalendarEvent, 'on' | 'until'>): number[] =>
+  Array.from({ length: daysBetween(on, until ?? on) + 1 }, (_, index) => dayNumber(on) + index);
+
 /**
- * What events make of the days of an instrument: their minutes stand for the usual ones of that day; of several on one
- * day, all of them together.
+ * What events make of the days of an instrument: the minutes of what is played stand for the usual ones of that day, all
+ * together where there are several; on other days of a holiday or a stay at the bench nothing is played. A journey
+ * leaves what is usual.
  */
 export function plannedDays(
   events: readonly CalendarEvent[],
   instrumentId: InstrumentId,
 ): ReadonlyMap<number, PlannedDay> {
   const days = new Map<number, PlannedDay>();
-  for (const event of events) {
-    if (!event.instrumentIds.includes(instrumentId)) continue;
+  const mine = events.filter(({ instrumentIds }) => instrumentIds.includes(instrumentId));
+  for (const event of mine) {
+    if (event.minutes === null) continue;
     const day = dayNumber(event.on);
     const before = days.get(day);
     days.set(day, {
@@ -68,5 +110,8 @@ export function plannedDays(
       words: before === undefined ? eventWords(event) : `${before.words} and ${eventWords(event)}`,
     });
   }
+  for (const event of mine.filter(({ what }) => what === 'holiday' || what === 'bench'))
+    for (const day of daysOf(event))
+      if (!days.has(day)) days.set(day, { minutes: 0, spreadMinutes: 0, plays: 0, words: eventWords(event) });
   return days;
 }

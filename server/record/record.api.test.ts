@@ -203,6 +203,7 @@ const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
       playerId: 'ada',
       what: 'concert',
       on: '2026-12-20',
+      until: null,
       minutes: 80,
       name: null,
       instrumentIds: ['clarinet'],
@@ -259,6 +260,11 @@ const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
     path: '/api/air/readings',
     body: { now: NOW, playerId: 'ada', celsius: 21, humidityPercent: 38 },
     otherwise: { playerId: 'kit', celsius: 22, humidityPercent: 45 },
+  }),
+  'sitting-time': () => ({
+    path: '/api/sittings/times',
+    body: { now: NOW, playerId: 'ada', minutes: [0, 20, 0, 20, 0, 45, 0] },
+    otherwise: { playerId: 'kit', minutes: [0, 0, 0, 0, 0, 0, 0] },
   }),
   minder: () => ({
     path: '/api/minders',

@@ -35,6 +35,8 @@ export const ROWS_AFTER: Record<string, string> = {
   '0007_events': '',
   '0008_reed_sessions': '',
   '0009_air': '',
+  '0010_events_of_days': '',
+  '0011_sitting_times': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

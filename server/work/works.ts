@@ -4,6 +4,8 @@ import type { Program } from '#core/solve/program.ts';
 import { solveWithHighs } from '#core/solve/with-highs.ts';
 import { planRotation, type RotationPlan } from '#core/reeds/plan-rotation.ts';
 import type { Rotation } from '#core/reeds/rotation.ts';
+import { planSittings, type PlannedSittings } from '#core/sittings/plan-sittings.ts';
+import type { Sittings } from '#core/sittings/sittings.ts';
 import type { AtWork, LongWorks } from '#server/work/long-work.ts';
 
 let loading: Promise<Highs> | undefined;
@@ -25,5 +27,7 @@ export const WORKS = {
   /** Which reed plays when: each better plan is told as it is found. */
   rotation: (rotation: Rotation, { stop, report }: AtWork): Promise<RotationPlan> =>
     planRotation(rotation, { solve: solveMilp, stop, onPlan: report }),
+  /** What falls due, packed into few sittings. */
+  sittings: (of: Sittings, { stop }: AtWork): Promise<PlannedSittings> => planSittings(of, { solve: solveMilp, stop }),
 } as const satisfies LongWorks;
 export type Works = typeof WORKS;

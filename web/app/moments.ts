@@ -1,4 +1,10 @@
-import { mdiBagPersonalOutline, mdiCalendarCheckOutline, mdiGrass, mdiHandWaveOutline } from '@mdi/js';
+import {
+  mdiBagPersonalOutline,
+  mdiCalendarBlankOutline,
+  mdiCalendarCheckOutline,
+  mdiGrass,
+  mdiHandWaveOutline,
+} from '@mdi/js';
 
 /** The moments that exist so far, in the order of work; `key` follows `g` on the keyboard. */
 export const MOMENTS = [
@@ -6,6 +12,7 @@ export const MOMENTS = [
   { path: 'pack-up', name: 'Pack up', key: 'p', icon: mdiBagPersonalOutline },
   { path: 'care', name: 'Care', key: 'c', icon: mdiCalendarCheckOutline },
   { path: 'reeds', name: 'Reeds', key: 'r', icon: mdiGrass },
+  { path: 'calendar', name: 'Calendar', key: 'd', icon: mdiCalendarBlankOutline },
 ] as const;
 export type MomentPath = (typeof MOMENTS)[number]['path'];
 

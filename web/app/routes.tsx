@@ -54,6 +54,10 @@ export const router = createBrowserRouter([
         path,
         lazy: async () => ({ Component: (await import('#web/features/reeds/ReedsPage.tsx')).ReedsPage }),
       })),
+      ...['/calendar', '/calendar/:instrumentId'].map((path) => ({
+        path,
+        lazy: async () => ({ Component: (await import('#web/features/calendar/CalendarPage.tsx')).CalendarPage }),
+      })),
       {
         path: '/may-i-use',
         lazy: async () => ({ Component: (await import('#web/features/agents/MayIUsePage.tsx')).MayIUsePage }),

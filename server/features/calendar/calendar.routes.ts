@@ -1,6 +1,9 @@
 import { Router } from 'express';
+import { lastDayOf } from '#core/calendar/event.ts';
 import { calendarPaths, eventsQuery } from '#contract/calendar.ts';
-import { queryOf, type Serving } from '#server/http/respond.ts';
+import { sittingPaths, sittingsQuery } from '#contract/sittings.ts';
+import { sittingsPageOf } from '#server/features/calendar/sittings.views.ts';
+import { queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
 
 export function calendarRoutes(services: Serving): Router {
   const router = Router();
@@ -9,8 +12,12 @@ export function calendarRoutes(services: Serving): Router {
     res.json(
       services(req)
         .calendar.of(playerId)
-        .filter(({ on }) => on >= today),
+        .filter((event) => lastDayOf(event) >= today),
     );
+  });
+  router.get(sittingPaths.plan, async (req, res) => {
+    const { playerId, today } = queryOf(sittingsQuery, req);
+    sendOutcome(res, await sittingsPageOf(services(req), playerId, today));
   });
   return router;
 }

@@ -16,7 +16,11 @@ export const eventFact = defineFact<Services>()<EventBody, EventRequest>({
   kind: 'event',
   store: bodyTable(events, { toRow: (event) => event, fromRow: ({ factId: _factId, ...event }) => event }),
   about: ({ playerId, instrumentIds }) => [ofPlayer(playerId), ...instrumentIds.map(ofInstrument)],
-  words: ({ body }, { format }) => `${format.date(body.on)}: ${eventWords(body)}, ${duration(body.minutes)}.`,
+  words: ({ body }, { format }) => {
+    const { on, until, minutes } = body;
+    const days = until === null || until === on ? format.date(on) : `${format.date(on)} to ${format.date(until)}`;
+    return `${days}: ${eventWords(body)}${minutes === null ? '' : `, ${duration(minutes)}`}.`;
+  },
   logged: {
     path: calendarPaths.events,
     request: eventRequest,

@@ -7,18 +7,17 @@ import type { Situation } from '#core/situation/situation.ts';
 import type { MethodsStanding } from '#core/methods/methods-standing.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import { buildWords } from '#core/instruments/build-words.ts';
-import { stepsFor } from '#core/packup/collect-steps.ts';
-import { countFor } from '#core/packup/count-for.ts';
+import { minutesOfItem } from '#core/packup/item-minutes.ts';
 import type { Format } from '#core/explain/format.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { kindName } from '#core/instruments/kind.ts';
-import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts';
+import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { condensate } from '#core/water/condensation.ts';
 import { letOutAfter } from '#core/water/let-out.ts';
 import { letOutWords, passReasonWords } from '#core/water/water-words.ts';
-import { wetnessFactors, usualWetness, type Wetness } from '#core/water/wetness.ts';
+import { wetnessFactors, type Wetness } from '#core/water/wetness.ts';
 import type { CareClockView, InstrumentPage } from '#contract/care.ts';
 import type { InstrumentView } from '#contract/instruments.ts';
 
@@ -38,26 +37,16 @@ export function instrumentView(instrument: Instrument, kind: InstrumentKind): In
   };
 }
 
-/** About how long the steps of one item take this player, minutes (estimate). */
-function minutesOf(situation: Situation, item: ItemClock['item'], player: PlayerAbilities): number {
-  const { kind } = situation;
-  const { practice } = situation.methods;
-  return (
-    stepsFor(practice, [item.id])
-      .map(
-        ({ minutes, repeats }) =>
-          minutes *
-          (countFor(repeats, {
-            kind,
-            playedMinutes: situation.plays.usualMinutes,
-            roomCelsius: situation.conditions.roomCelsius,
-            wetness: usualWetness,
-            practice,
-          })?.count ?? 1),
-      )
-      .reduce((sum, minutes) => sum + minutes, 0) * paceOf(player.standing)
+const minutesOf = (
+  { kind, methods, plays, conditions }: Situation,
+  { id }: ItemClock['item'],
+  player: PlayerAbilities,
+) =>
+  minutesOfItem(
+    { kind, practice: methods.practice, usualMinutes: plays.usualMinutes, roomCelsius: conditions.roomCelsius },
+    id,
+    player,
   );
-}
 
 /** For whom a clock is put into words: the player it falls to, their day and their way of writing dates. */
 export type Reader = { readonly player: PlayerAbilities; readonly today: LocalDate; readonly format: Format };

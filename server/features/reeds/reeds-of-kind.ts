@@ -1,5 +1,6 @@
 import type { AirRead } from '#core/air/air-record.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
+import { isOnStage } from '#core/calendar/event.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import type { Forecast } from '#core/plays/forecast.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
@@ -48,13 +49,13 @@ function forecastOf(instruments: readonly Reading[], today: LocalDate): (day: nu
   return (day) => all.reduce((sum, { minutesOn }) => sum + minutesOn(day), 0);
 }
 
-/** Minutes of concerts on these instruments, by day. */
+/** Minutes before an audience on these instruments, by day. */
 function concertsOf(instruments: readonly Reading[]): ReadonlyMap<number, number> {
   const days = new Map<number, number>();
   for (const { instrument, facts } of instruments)
     for (const { on, minutes, instrumentIds, what } of facts.events)
-      if (what === 'concert' && instrumentIds.includes(instrument.id))
-        days.set(dayNumber(on), (days.get(dayNumber(on)) ?? 0) + minutes);
+      if (isOnStage(what) && instrumentIds.includes(instrument.id))
+        days.set(dayNumber(on), (days.get(dayNumber(on)) ?? 0) + (minutes ?? 0));
   return days;
 }
 

@@ -17,6 +17,8 @@ import { todayQueries } from '#web/features/now/today.queries.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { EveningSheet } from '#web/features/plays/parts/EveningSheet.tsx';
 import { ReedsToday } from '#web/features/reeds/parts/ReedsToday.tsx';
+import { SittingToday } from '#web/features/calendar/parts/SittingToday.tsx';
+import { sittingQueries } from '#web/features/calendar/sittings.queries.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -129,6 +131,7 @@ function Loaded({ view: { lines, fine, unknown, evening }, playerId, others }: L
   const said = useEvening(playerId);
   // Below everything else: it comes when it comes, and nothing moves for it.
   const reeds = useQuery(reedQueries.of(playerId, wallNow()));
+  const weeks = useQuery(sittingQueries.of(playerId, today));
   const along = alongOf(lines);
   const due = lines.filter(({ what }) => what === 'due');
   const shown = [...lines.filter(({ what }) => what !== 'due'), ...due.slice(0, DUE_SHOWN)];
@@ -192,6 +195,11 @@ function Loaded({ view: { lines, fine, unknown, evening }, playerId, others }: L
         <QuietLine of={unknown}>Not known when some of their care was last done</QuietLine>
       </Compartment>
       <Others places={others} />
+      {weeks.data && weeks.data.sittings.length > 0 && (
+        <Compartment title="The next weeks" sx={{ mt: 2 }}>
+          <SittingToday {...weeks.data} />
+        </Compartment>
+      )}
       {reeds.data && reeds.data.kinds.some(({ boxes }) => boxes.length > 0) && (
         <Compartment title="Reeds today">
           <ReedsToday kinds={reeds.data.kinds} />

@@ -2,6 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
+import { isOnStage } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { ReedBoxView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
@@ -33,9 +34,7 @@ import { WhyFold } from '#web/ui/WhyFold.tsx';
 
 const [LifeChart] = lazyPart(async () => (await import('#web/features/reeds/parts/LifeChart.tsx')).LifeChart);
 const [ReedSheet] = lazyPart(async () => (await import('#web/features/reeds/parts/ReedSheet.tsx')).ReedSheet);
-const [ConcertSheet] = lazyPart(
-  async () => (await import('#web/features/calendar/parts/ConcertSheet.tsx')).ConcertSheet,
-);
+const [EventSheet] = lazyPart(async () => (await import('#web/features/calendar/parts/EventSheet.tsx')).EventSheet);
 const [BoxSheet] = lazyPart(async () => (await import('#web/features/reeds/parts/BoxSheet.tsx')).BoxSheet);
 
 type OfKindProps = { readonly of: ReedsOfKindView; readonly playerId: PlayerId };
@@ -49,7 +48,9 @@ function Ready({ of, playerId }: OfKindProps) {
   const { withdraw } = useWithdraw();
   const events = useQuery(calendarQueries.of(playerId, today));
   const mine = new Set<string>(of.instruments.map(({ instrumentId }) => instrumentId));
-  const concerts = (events.data ?? []).filter(({ instrumentIds }) => instrumentIds.some((id) => mine.has(id)));
+  const concerts = (events.data ?? []).filter(
+    ({ what, instrumentIds }) => isOnStage(what) && instrumentIds.some((id) => mine.has(id)),
+  );
   const { on, wanted } = asked;
   const query = useQuery({
     ...reedQueries.readiness(playerId, of.kind, { on: on ?? today, wanted, today }),
@@ -79,7 +80,13 @@ function Ready({ of, playerId }: OfKindProps) {
         <Readiness asked={asked} onAsk={setAsked} ready={on === null ? null : (query.data ?? null)} />
       </Box>
       {adding && (
-        <ConcertSheet playerId={playerId} instruments={of.instruments} event={event} onClose={() => setAdding(false)} />
+        <EventSheet
+          playerId={playerId}
+          instruments={of.instruments}
+          kinds={['concert', 'audition']}
+          event={event}
+          onClose={() => setAdding(false)}
+        />
       )}
     </Compartment>
   );

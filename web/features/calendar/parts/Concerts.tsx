@@ -23,7 +23,7 @@ export const Concerts = ({ events, onReady, onDelete }: ConcertsProps) => (
           <Box sx={{ minWidth: 0 }}>
             <Typography sx={{ overflowWrap: 'anywhere' }}>{event.name ?? 'Concert'}</Typography>
             <Typography variant="body2" color="text.secondary">
-              {day}, {duration(event.minutes)}
+              {day}, {duration(event.minutes ?? 0)}
             </Typography>
           </Box>
           <Box sx={{ display: 'flex' }}>

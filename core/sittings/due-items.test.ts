@@ -1,0 +1,103 @@
+import { describe, expect, test } from '@jest/globals';
+import { reachable, settlesDays, timeOf, timesOf, type DueItem } from '#core/sittings/due-items.ts';
+import type { CalendarEvent } from '#core/calendar/event.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
+import type { SittingItem } from '#core/sittings/sittings.ts';
+import { addDays, localDate } from '#core/time/local-date.ts';
+
+const item = (over: Partial<SittingItem> = {}): SittingItem => ({
+  id: 'clarinet:swab/wash',
+  minutes: 2,
+  due: 3,
+  from: 0,
+  until: Infinity,
+  interval: 7,
+  lateDay: 2,
+  barred: new Set(),
+  set: null,
+  ...over,
+});
+
+describe('the times a thing falls due', () => {
+  test('what comes every week comes again until the plan ends, each time nearer to its own day', () => {
+    const times = timesOf(item());
+    expect(times.map(({ due }) => due)).toEqual([3, 10, 17, 24, 31, 38]);
+    expect(times.map(({ from, until }) => [from, until])).toEqual([
+      [0, 6],
+      [7, 13],
+      [14, 20],
+      [21, 27],
+      [28, 34],
+      [35, 41],
+    ]);
+    expect(new Set(times.map(({ id }) => id)).size).toBe(times.length);
+  });
+
+  test.each([1, 2, 3, 5, 7, 14, 20, 30, 41])('no two of every %i days may lie on one day', (interval) => {
+    const times = timesOf(item({ interval, due: 0 }));
+    times.forEach(({ from, due, until }, at) => {
+      const next = times[at + 1];
+      if (next) expect(next.from).toBeGreaterThan(until);
+      expect([from <= due, due <= until]).toEqual([true, true]);
+    });
+  });
+
+  test('what comes less often than the plan is long comes once, and what was put off not before its day', () => {
+    expect(timesOf(item({ interval: 42 }))).toEqual([item({ interval: 42 })]);
+    expect(timesOf(item({ from: 20 })).every(({ from }) => from >= 20)).toBe(true);
+  });
+});
+
+test('a time that falls into a journey is done the next time and is late by then; one with no day at all stands once', () => {
+  const clock = {} as DueItem['clock'];
+  const times = timesOf(item()).map((one): DueItem => ({ item: one, clock, instrumentId: 'clarinet' as InstrumentId }));
+  const without = (from: number, to: number) =>
+    Array.from({ length: SITTING_DAYS }, (_, day) => (day >= from && day <= to ? 0 : 20));
+  const days = (time: readonly number[]) => reachable(times, time).map(({ item: one }) => [one.due, one.from]);
+  expect(days(without(50, 50))).toEqual(times.map(({ item: one }) => [one.due, one.from]));
+  // The second and the third time have no day: the fourth is due since the second was.
+  expect(days(without(7, 20))).toEqual([
+    [3, 0],
+    [10, 21],
+    [31, 28],
+    [38, 35],
+  ]);
+  // The last finds no day any more: it falls into the weeks after the plan.
+  expect(days(without(35, 41))).toHaveLength(5);
+  const [only] = times.slice(0, 1);
+  expect(only && reachable([only], without(0, 41))).toHaveLength(1);
+});
+
+describe('the time of a player', () => {
+  // A Friday.
+  const today = localDate('2026-11-27');
+  const off = (what: CalendarEvent['what'], from: number, to: number): CalendarEvent => ({
+    key: 'e',
+    playerId: 'ada' as PlayerId,
+    what,
+    on: addDays(today, from),
+    until: addDays(today, to),
+    minutes: null,
+    name: null,
+    instrumentIds: ['clarinet' as InstrumentId],
+  });
+
+  test('is as said by weekday, Monday first, and an hour only at the weekend before anybody has', () => {
+    expect(timeOf([1, 2, 3, 4, 5, 6, 7], [], today).slice(0, 8)).toEqual([5, 6, 7, 1, 2, 3, 4, 5]);
+    expect(timeOf(null, [], today)).toHaveLength(SITTING_DAYS);
+    expect(timeOf(null, [], today).slice(0, 4)).toEqual([15, 60, 60, 15]);
+  });
+
+  test('is none on a holiday, a journey or the day of an audience; a stay at the bench takes the instrument, not the time', () => {
+    expect(timeOf(null, [off('holiday', 1, 2), off('travel', 4, 4)], today).slice(0, 6)).toEqual([15, 0, 0, 15, 0, 15]);
+    expect(timeOf(null, [{ ...off('concert', 1, 1), minutes: 80 }], today).slice(0, 3)).toEqual([15, 0, 60]);
+    expect(timeOf(null, [off('bench', 1, 2)], today).slice(0, 3)).toEqual([15, 60, 60]);
+  });
+});
+
+test('oil soaks in before an audience, and washing a swab waits for nobody', () => {
+  expect(settlesDays({ id: 'single-reed/reed-hygiene' })).toBe(0);
+  expect(settlesDays({ id: 'piston-brass/bath' })).toBe(1);
+  expect(settlesDays({ id: 'keyed/key-oil', skill: 'key-oil' })).toBe(1);
+});

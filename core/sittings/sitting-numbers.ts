@@ -1,0 +1,26 @@
+import { estimate, type Marked } from '#core/explain/explained.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { Skill } from '#core/players/player.ts';
+
+/** Weeks that are planned. */
+export const SITTING_DAYS = 42;
+/** Time on a day before anybody has said, Monday to Sunday, minutes: an hour, as a bath asks for, only at the weekend. */
+export const USUAL_TIME: readonly Marked[] = [15, 15, 15, 15, 15, 60, 60].map(estimate);
+/** Nobody sits longer over the care of instruments. */
+export const MOST_TIME = 240;
+
+/** Days before an audience in which it is not done any more: oil has to soak in, and hands have to get used to it. */
+export const SETTLES_BY_SKILL: Readonly<Partial<Record<Skill, Marked>>> = {
+  'bore-oil': estimate(2),
+  'key-oil': estimate(1),
+  screws: estimate(2),
+};
+/** The same for a bath, after which everything is greased and oiled anew. */
+export const SETTLES: Readonly<Partial<Record<CareItemId, Marked>>> = {
+  'piston-brass/bath': estimate(1),
+  'trombone/bath': estimate(1),
+  'clarinet/thorough-clean': estimate(1),
+  'bass-clarinet/thorough-clean': estimate(1),
+};
+/** How often something is done of which no interval is known, days: for what being early wastes. */
+export const UNKNOWN_INTERVAL = 90;

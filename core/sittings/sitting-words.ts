@@ -1,0 +1,65 @@
+import type { WhyLine } from '#core/explain/explained.ts';
+import { counted, duration, type Format } from '#core/explain/format.ts';
+import type { SittingsCost } from '#core/sittings/sittings.ts';
+
+export type SittingsTold = {
+  /** Sittings of the plan, and how many there would be with each thing on its own date. */
+  readonly count: number;
+  readonly apart: number;
+  /** What does not find a day. */
+  readonly left: number;
+  readonly gap: number | null;
+  readonly hasTime: boolean;
+};
+
+/** What the plan comes to, in a few sentences. */
+export function sittingsWords({ count, apart, left, gap, hasTime }: SittingsTold, format: Format): string {
+  if (!hasTime) return 'You have said that you have no time on any day. Say when you have some, and Ulu plans it.';
+  if (count === 0 && left === 0) return 'Nothing falls due in the next six weeks.';
+  const saved = apart > count ? ` Each thing on its own date would be ${counted(apart, 'sitting')}.` : '';
+  const proved =
+    gap === null
+      ? ''
+      : gap === 0
+        ? ' No plan is better: that is proved.'
+        : ` It costs at most ${format.number(gap * 100)} % more than the best plan there is.`;
+  const missing =
+    left === 0 ? '' : ` ${counted(left, 'thing')} ${left === 1 ? 'finds' : 'find'} no day: see below what it needs.`;
+  return `${counted(count, 'sitting')} in six weeks.${saved}${proved}${missing}`;
+}
+
+/** What a plan weighs, term by term. */
+export const sittingsWhy = ({ sittings, early, late, left }: SittingsCost, format: Format): WhyLine[] => [
+  {
+    rule: 'sittings',
+    text: `${format.number(sittings)} penalty minutes for the sittings, 15 each: getting everything out and putting it away.`,
+    mark: 'estimate',
+  },
+  {
+    rule: 'early',
+    text: `${format.number(early)} penalty minutes for work done before it is due, its minutes by the share of the interval that is lost.`,
+    mark: 'estimate',
+  },
+  {
+    rule: 'late',
+    text: `${format.number(late)} penalty minutes for work done late: 1 a day for looks, 2 for how it plays, 3 for health and lasting harm.`,
+    mark: 'estimate',
+  },
+  {
+    rule: 'left',
+    text: `${format.number(left)} penalty minutes for what finds no day.`,
+    mark: 'estimate',
+  },
+];
+
+/** Why something lies on its day. */
+export function placedWords(day: number, due: number): string {
+  if (due === 0) return day === 0 ? 'It is due.' : 'It is due already; this is the first good day.';
+  if (day === due) return 'It is due that day.';
+  return day < due
+    ? `It is due ${counted(due - day, 'day')} later, and comes along.`
+    : `It is due ${counted(day - due, 'day')} before, and waits for a sitting.`;
+}
+
+/** About how long a sitting is. */
+export const sittingMinutes = (minutes: number): string => `about ${duration(Math.max(1, Math.round(minutes)))}`;

@@ -1,0 +1,165 @@
+import { beforeAll, describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import highs, { type Highs } from 'highs';
+import prand from 'pure-rand';
+import { checkedSolver, type SolveMilp } from '#core/solve/answer.ts';
+import { solveWithHighs } from '#core/solve/with-highs.ts';
+import { planSittings } from '#core/sittings/plan-sittings.ts';
+import { eachOnItsOwnDate, searchSittings } from '#core/sittings/search-sittings.ts';
+import {
+  costOfSittings,
+  itemCost,
+  leftCost,
+  sittingFaults,
+  totalCost,
+  type SittingItem,
+  type SittingPlan,
+  type Sittings,
+} from '#core/sittings/sittings.ts';
+
+let runtime: Highs;
+beforeAll(async () => {
+  runtime = await highs();
+});
+const solve: SolveMilp = checkedSolver((program, limits, stop) =>
+  Promise.resolve(solveWithHighs(runtime, program, limits, () => stop?.aborted ?? false)),
+);
+const work = { solve, stop: { aborted: false } };
+
+const anItem = (over: Partial<SittingItem> = {}): SittingItem => ({
+  id: 'oil',
+  minutes: 10,
+  due: 3,
+  from: 0,
+  until: Infinity,
+  interval: 30,
+  lateDay: 2,
+  barred: new Set(),
+  set: null,
+  ...over,
+});
+
+/** The oracle: every plan that breaks no rule. */
+function byTrying(of: Sittings): number {
+  let best = Infinity;
+  const go = (plan: SittingPlan): void => {
+    if (plan.length < of.items.length) {
+      for (const day of [null, ...of.time.keys()]) go([...plan, day]);
+      return;
+    }
+    if (sittingFaults(of, plan).length === 0) best = Math.min(best, totalCost(costOfSittings(of, plan)));
+  };
+  go([]);
+  return best;
+}
+
+const small = fc.record({
+  time: fc.array(fc.constantFrom(0, 10, 20, 30), { minLength: 2, maxLength: 5 }),
+  items: fc.array(
+    fc.record({
+      minutes: fc.constantFrom(5, 10, 15),
+      due: fc.integer({ min: 0, max: 6 }),
+      from: fc.integer({ min: 0, max: 2 }),
+      until: fc.constantFrom(Infinity, 3),
+      interval: fc.constantFrom(7, 30),
+      lateDay: fc.constantFrom(1, 2, 3),
+      barred: fc.constantFrom<ReadonlySet<number>>(new Set(), new Set([0]), new Set([1, 2])),
+      set: fc.constantFrom(null, null, null, 1),
+    }),
+    { maxLength: 4 },
+  ),
+});
+
+describe('sittings', () => {
+  test('are never better than trying every plan, and as good where that is proved', async () => {
+    await fc.assert(
+      fc.asyncProperty(small, async ({ time, items }) => {
+        const of = { time, items: items.map((item, at) => anItem({ ...item, id: `i${at}` })) };
+        const { plan, cost, gap } = await planSittings(of, work);
+        const best = byTrying(of);
+        expect(sittingFaults(of, plan)).toEqual([]);
+        expect(totalCost(cost)).toBeGreaterThanOrEqual(best - 1e-6);
+        expect(totalCost(cost) - best).toBeLessThanOrEqual((gap ?? 1) * Math.max(1, totalCost(cost)) + 1e-6);
+      }),
+      { numRuns: 60 },
+    );
+  }, 60_000);
+
+  test('two things due near each other are one sitting, and one far off is another', async () => {
+    const items = [anItem(), anItem({ id: 'grease', due: 5 }), anItem({ id: 'wash', due: 30, interval: 7 })];
+    const of = { time: Array.from({ length: 42 }, () => 30), items };
+    const { plan, gap } = await planSittings(of, work);
+    expect(gap).toBe(0);
+    expect(plan[0]).toBe(plan[1]);
+    expect(plan[2]).toBe(30);
+  });
+
+  test('nothing lies on a day it may not, is too long for, or before it was put off to', async () => {
+    const of = {
+      time: [20, 5, 20, 20, 20, 20],
+      items: [anItem({ due: 0, barred: new Set([0, 2]), from: 1 }), anItem({ id: 'bath', minutes: 45, due: 1 })],
+    };
+    // Day 1 is too short for ten minutes, day 2 is barred; three quarters of an hour are on no day.
+    expect((await planSittings(of, work)).plan).toEqual([3, null]);
+  });
+
+  test('what is set stays, were it more than the day has, and nothing is put beside it then', async () => {
+    const of = { time: [10, 30], items: [anItem({ minutes: 25, set: 0 }), anItem({ id: 'b', minutes: 5, due: 0 })] };
+    expect((await planSittings(of, work)).plan).toEqual([0, 1]);
+  });
+
+  test('with no time at all everything is left, and with nothing due nothing is planned', async () => {
+    expect((await planSittings({ time: [0, 0, 0], items: [anItem()] }, work)).plan).toEqual([null]);
+    expect(await planSittings({ time: [30], items: [] }, work)).toMatchObject({ plan: [], gap: 0 });
+  });
+
+  test('what is early wastes its share of the work, what is late costs by the day: by hand', () => {
+    const item = anItem({ minutes: 12, due: 10, interval: 30, lateDay: 3 });
+    expect(itemCost(item, 5)).toBeCloseTo(2);
+    expect(itemCost(item, 10)).toBe(0);
+    expect(itemCost(item, 14)).toBe(12);
+    expect(leftCost({ time: Array.from({ length: 42 }, () => 0), items: [] }, item)).toBe(32 * 3 + 15);
+  });
+
+  test.each([
+    ['on a barred day', { barred: new Set([3]) }, [3], 'may not be on day 3'],
+    ['too early', { from: 5 }, [3], 'may not be on day 3'],
+    ['left though set', { set: 2 }, [null], 'is left'],
+  ])('a plan %s is found out', (_, over, plan, fault) => {
+    const of = { time: [30, 30, 30, 30], items: [anItem(over)] };
+    expect(sittingFaults(of, plan)[0]).toContain(fault);
+  });
+
+  /** Forty items over six weeks with clocks of one to twelve weeks, half an hour on most days, a tour. */
+  function hard(seed: number): Sittings {
+    const dice = prand.xoroshiro128plus(seed * 7919);
+    const whole = (least: number, most: number) => prand.unsafeUniformIntDistribution(least, most, dice);
+    const away = whole(5, 30);
+    const time = Array.from({ length: 42 }, (_, day) => (whole(0, 9) < 3 ? 0 : day % 7 > 4 ? 60 : whole(4, 9) * 5));
+    const items = Array.from({ length: 40 }, (_, at) =>
+      anItem({
+        id: `i${at}`,
+        minutes: whole(2, 18),
+        due: whole(0, 45),
+        interval: whole(1, 12) * 7,
+        lateDay: whole(1, 3),
+        barred: new Set(at % 3 === 0 ? Array.from({ length: 6 }, (__, day) => away + day) : []),
+      }),
+    );
+    return { time, items };
+  }
+
+  test('forty items over six weeks: at most 5 % from the best, and far fewer than each on its own date', async () => {
+    for (const seed of [1, 2, 3]) {
+      const of = hard(seed);
+      const { plan, gap } = await planSittings(of, work);
+      expect(gap ?? 1).toBeLessThanOrEqual(0.05);
+      const days = (one: SittingPlan) => new Set(one.filter((day) => day !== null)).size;
+      expect(days(plan)).toBeLessThanOrEqual(0.6 * days(eachOnItsOwnDate(of)));
+      expect(sittingFaults(of, eachOnItsOwnDate(of))).toEqual([]);
+      expect(totalCost(costOfSittings(of, searchSittings(of)))).toBeLessThan(
+        totalCost(costOfSittings(of, eachOnItsOwnDate(of))),
+      );
+    }
+  }, 30_000);
+});

@@ -1,0 +1,102 @@
+/**
+ * Sittings: what falls due in the weeks to come, packed into few sittings. Days are counted from today, minutes are the
+ * player's. This file holds what a plan is, what it may not do, and what it costs; nothing else does.
+ */
+export type SittingItem = {
+  readonly id: string;
+  /** Minutes it takes by itself. */
+  readonly minutes: number;
+  /** The day it falls due; 0 where it is due already, or later than the plan. */
+  readonly due: number;
+  /** The first day on which it may be done: what was put off until then. */
+  readonly from: number;
+  /** The last day on which it may be done: what comes again soon is done before its next time comes near. */
+  readonly until: number;
+  /** Days between two times it is done: earlier than due wastes so much of it. */
+  readonly interval: number;
+  /** Penalty minutes for a day it is late. */
+  readonly lateDay: number;
+  /** Days on which it may not be done: away, or too near before an audience. */
+  readonly barred: ReadonlySet<number>;
+  /** The day the player has set; it stays there, whatever it costs. */
+  readonly set: number | null;
+};
+
+export type Sittings = {
+  /** Minutes the player usually has on each day to come. */
+  readonly time: readonly number[];
+  readonly items: readonly SittingItem[];
+};
+
+/** The day of each item, in their order; null where it is left for later. */
+export type SittingPlan = readonly (number | null)[];
+
+/** The objective, in penalty minutes: all estimates, shown with every plan, and nowhere else. */
+export const SITTING_PENALTY = {
+  /** A sitting more: getting everything out and putting it away. */
+  sitting: 15,
+  /** A minute of work that is done twice because it was done too early. */
+  earlyMinute: 1,
+} as const;
+
+/** What doing an item on a day costs by itself: wasted work before it is due, or each day it is late. */
+export function itemCost({ minutes, due, interval, lateDay }: SittingItem, day: number): number {
+  if (day >= due) return (day - due) * lateDay;
+  return ((due - day) / Math.max(1, interval)) * minutes * SITTING_PENALTY.earlyMinute;
+}
+
+/** What leaving an item for after the plan costs: as late as the first day after it, and a sitting of its own. */
+export const leftCost = ({ time }: Sittings, item: SittingItem): number =>
+  item.due >= time.length ? 0 : itemCost(item, time.length) + SITTING_PENALTY.sitting;
+
+/** May it be done on that day? */
+export const mayBeOn = ({ time }: Sittings, item: SittingItem, day: number): boolean =>
+  item.set !== null
+    ? item.set === day
+    : day >= item.from && day <= item.until && item.minutes <= (time[day] ?? 0) && !item.barred.has(day);
+
+export type SittingsCost = {
+  readonly sittings: number;
+  readonly early: number;
+  readonly late: number;
+  readonly left: number;
+};
+export const totalCost = ({ sittings, early, late, left }: SittingsCost): number => sittings + early + late + left;
+
+/** What a plan costs, term by term: the one place the objective is worked out. */
+export function costOfSittings(of: Sittings, plan: SittingPlan): SittingsCost {
+  const days = new Set<number>();
+  let [early, late, left] = [0, 0, 0];
+  of.items.forEach((item, at) => {
+    const day = plan[at] ?? null;
+    if (day === null) left += leftCost(of, item);
+    else {
+      days.add(day);
+      if (day < item.due) early += itemCost(item, day);
+      else late += itemCost(item, day);
+    }
+  });
+  return { sittings: days.size * SITTING_PENALTY.sitting, early, late, left };
+}
+
+/** What is set on a day counts, though it be more than the day has. */
+export const minutesOfDay = ({ items }: Sittings, plan: SittingPlan, day: number): number =>
+  items.reduce((sum, { minutes }, at) => sum + (plan[at] === day ? minutes : 0), 0);
+
+/** What is wrong with a plan, in words for a programmer; nothing where every item lies on a day it may, and fits. */
+export function sittingFaults(of: Sittings, plan: SittingPlan): string[] {
+  if (plan.length !== of.items.length) return [`${plan.length} days for ${of.items.length} items`];
+  const wrong = of.items.flatMap((item, at): string[] => {
+    const day = plan[at] ?? null;
+    if (day === null) return item.set === null ? [] : [`${item.id} is left, set on ${item.set}`];
+    return mayBeOn(of, item, day) ? [] : [`${item.id} may not be on day ${day}`];
+  });
+  const full = of.time.flatMap((minutes, day): string[] => {
+    const free = of.items.reduce(
+      (sum, item, at) => sum + (plan[at] === day && item.set === null ? item.minutes : 0),
+      0,
+    );
+    return free > 0 && minutesOfDay(of, plan, day) > minutes ? [`day ${day} holds more than its ${minutes} min`] : [];
+  });
+  return [...wrong, ...full];
+}

@@ -1,0 +1,77 @@
+import { Alert, Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { useState } from 'react';
+import type { SittingsView } from '#contract/sittings.ts';
+import type { useSittingTime } from '#web/features/calendar/sittings.actions.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Sheet } from '#web/ui/Sheet.tsx';
+
+type SittingTimesProps = {
+  readonly view: SittingsView;
+  readonly time: ReturnType<typeof useSittingTime>;
+  readonly onClose: () => void;
+};
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+/** What a tap goes through. */
+const STEPS = [0, 10, 20, 30, 45, 60, 90] as const;
+const stepped = (minutes: number, by: 1 | -1): number =>
+  (by > 0 ? STEPS.find((one) => one > minutes) : STEPS.findLast((one) => one < minutes)) ?? minutes;
+
+/** How many minutes one usually has on each weekday. */
+export function SittingTimes({ view, time, onClose }: SittingTimesProps) {
+  const [minutes, setMinutes] = useState<readonly number[]>(view.said ?? view.usual);
+  const change = (weekday: number, by: 1 | -1) =>
+    setMinutes(minutes.map((one, at) => (at === weekday ? stepped(one, by) : one)));
+  return (
+    <Sheet onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="times-title">
+      <DialogTitle id="times-title" variant="h1">
+        When have you time?
+      </DialogTitle>
+      <DialogContent>
+        <Stack spacing={1}>
+          {WEEKDAYS.map((name, weekday) => (
+            <Box key={name} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+              <Typography sx={{ flex: 1 }}>{name}</Typography>
+              <Button
+                variant="outlined"
+                color="inherit"
+                aria-label={`Less on ${name}`}
+                onClick={() => change(weekday, -1)}
+                sx={{ minWidth: 52 }}
+              >
+                −
+              </Button>
+              <Typography component="output" aria-live="polite" sx={{ minWidth: 72, textAlign: 'center' }}>
+                {minutes[weekday] === 0 ? 'none' : `${minutes[weekday] ?? 0} min`}
+              </Typography>
+              <Button
+                variant="outlined"
+                color="inherit"
+                aria-label={`More on ${name}`}
+                onClick={() => change(weekday, 1)}
+                sx={{ minWidth: 52 }}
+              >
+                +
+              </Button>
+            </Box>
+          ))}
+          {time.problem && <Alert severity="error">{time.problem}</Alert>}
+          <BrassButton
+            disabled={time.busy}
+            onClick={() =>
+              time.log(
+                { playerId: view.playerId, minutes: [...minutes] },
+                { said: 'Your time is noted, and the weeks are planned anew.', onLogged: onClose },
+              )
+            }
+          >
+            Plan with that
+          </BrassButton>
+          <Button color="inherit" onClick={onClose}>
+            Not now
+          </Button>
+        </Stack>
+      </DialogContent>
+    </Sheet>
+  );
+}

@@ -1,0 +1,15 @@
+import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { sittingPaths, sittingsView } from '#contract/sittings.ts';
+import { ABOUT_THE_RECORD } from '#web/api/about.ts';
+import { request } from '#web/api/http.ts';
+
+export const sittingQueries = {
+  of: (playerId: string, today: LocalDate) =>
+    queryOptions({
+      meta: ABOUT_THE_RECORD,
+      queryKey: ['sittings', playerId, today],
+      queryFn: ({ signal }) => request(sittingsView, sittingPaths.of(playerId, today), { signal }),
+      placeholderData: keepPreviousData,
+    }),
+};
