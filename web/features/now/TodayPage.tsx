@@ -25,6 +25,7 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
+import { useSeen } from '#web/ui/use-seen.ts';
 import { QueryView } from '#web/ui/QueryView.tsx';
 
 /** Due lines shown at once; the rest is a tap away under Care. */
@@ -125,13 +126,27 @@ type LoadedProps = {
   readonly others: readonly ShelfPlace[];
 };
 
+/** The next sitting: work for the server, begun when somebody scrolls to it. */
+function NextWeeks({ playerId }: { readonly playerId: PlayerId }) {
+  const [ref, isSeen] = useSeen();
+  const { data } = useQuery({ ...sittingQueries.of(playerId, useToday()), enabled: isSeen });
+  return (
+    <Box ref={ref} sx={{ minHeight: 96 }}>
+      {data && data.sittings.length > 0 && (
+        <Compartment title="The next weeks" sx={{ mt: 2 }}>
+          <SittingToday {...data} />
+        </Compartment>
+      )}
+    </Box>
+  );
+}
+
 function Loaded({ view: { lines, fine, unknown, evening }, playerId, others }: LoadedProps) {
   const today = useToday();
   const [sheet, setSheet] = useState(false);
   const said = useEvening(playerId);
   // Below everything else: it comes when it comes, and nothing moves for it.
   const reeds = useQuery(reedQueries.of(playerId, wallNow()));
-  const weeks = useQuery(sittingQueries.of(playerId, today));
   const along = alongOf(lines);
   const due = lines.filter(({ what }) => what === 'due');
   const shown = [...lines.filter(({ what }) => what !== 'due'), ...due.slice(0, DUE_SHOWN)];
@@ -195,16 +210,12 @@ function Loaded({ view: { lines, fine, unknown, evening }, playerId, others }: L
         <QuietLine of={unknown}>Not known when some of their care was last done</QuietLine>
       </Compartment>
       <Others places={others} />
-      {weeks.data && weeks.data.sittings.length > 0 && (
-        <Compartment title="The next weeks" sx={{ mt: 2 }}>
-          <SittingToday {...weeks.data} />
-        </Compartment>
-      )}
       {reeds.data && reeds.data.kinds.some(({ boxes }) => boxes.length > 0) && (
         <Compartment title="Reeds today">
           <ReedsToday kinds={reeds.data.kinds} />
         </Compartment>
       )}
+      <NextWeeks playerId={playerId} />
       {sheet && (
         <EveningSheet
           evening={evening}

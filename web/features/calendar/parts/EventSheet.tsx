@@ -137,7 +137,7 @@ export function EventSheet(props: EventSheetProps) {
             instruments={instruments}
             kinds={kinds}
             entry={entry}
-            onChange={(part) => setEntry({ ...entry, ...part })}
+            onChange={(part) => setEntry((before) => ({ ...before, ...part }))}
           />
           {event.problem && <Alert severity="error">{event.problem}</Alert>}
           <BrassButton

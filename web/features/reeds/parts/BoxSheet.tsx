@@ -176,7 +176,7 @@ export function BoxSheet({ playerId, of, old, currency, today, box, onClose }: B
             currency={currency}
             today={today}
             entry={entry}
-            onChange={(part) => setEntry({ ...entry, ...part })}
+            onChange={(part) => setEntry((before) => ({ ...before, ...part }))}
           />
           {box.problem && <Alert severity="error">{box.problem}</Alert>}
           {old === null && (
