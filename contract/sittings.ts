@@ -17,6 +17,8 @@ import {
 export const sittingPaths = {
   plan: '/api/sittings',
   times: '/api/sittings/times',
+  file: '/api/calendar.ics',
+  fileOf: (player: string, today: string) => `/api/calendar.ics?playerId=${encodeURIComponent(player)}&today=${today}`,
   of: (player: string, today: string) => `/api/sittings?playerId=${encodeURIComponent(player)}&today=${today}`,
 } as const;
 

@@ -77,15 +77,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'history', path: '/add/lucan-tuba/history' },
   { name: 'add', path: '/add', then: (page) => press(page, 'Bassoon') },
   { name: 'played', path: '/now/lucan-trumpet', then: (page) => press(page, 'I have just played') },
-  {
-    name: 'correct-play',
-    path: '/care/asha-horn',
-    then: async (page) => {
-      await as('asha')(page);
-      await page.locator('button[aria-label^="Correct: Played"]').click();
-      await page.waitForSelector('::-p-text(Correct this play)');
-    },
-  },
+  { name: 'calendar', path: '/calendar', then: as('marit') },
   { name: 'pack-up-all', path: '/pack-up' },
   {
     name: 'pack-up-doubler',

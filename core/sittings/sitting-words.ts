@@ -22,7 +22,7 @@ export function sittingsWords({ count, apart, left, gap, hasTime }: SittingsTold
       ? ''
       : gap === 0
         ? ' No plan is better: that is proved.'
-        : ` It costs at most ${format.number(gap * 100)} % more than the best plan there is.`;
+        : ` The best plan there is may cost at most ${format.number(gap * 100)} % less.`;
   const missing =
     left === 0 ? '' : ` ${counted(left, 'thing')} ${left === 1 ? 'finds' : 'find'} no day: see below what it needs.`;
   return `${counted(count, 'sitting')} in six weeks.${saved}${proved}${missing}`;

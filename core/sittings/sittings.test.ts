@@ -1,10 +1,10 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import highs, { type Highs } from 'highs';
-import prand from 'pure-rand';
 import { checkedSolver, type SolveMilp } from '#core/solve/answer.ts';
 import { solveWithHighs } from '#core/solve/with-highs.ts';
 import { planSittings } from '#core/sittings/plan-sittings.ts';
+import { anItem, sixWeeks } from '#core/testing/sittings.ts';
 import { eachOnItsOwnDate, searchSittings } from '#core/sittings/search-sittings.ts';
 import {
   costOfSittings,
@@ -12,7 +12,6 @@ import {
   leftCost,
   sittingFaults,
   totalCost,
-  type SittingItem,
   type SittingPlan,
   type Sittings,
 } from '#core/sittings/sittings.ts';
@@ -25,19 +24,6 @@ const solve: SolveMilp = checkedSolver((program, limits, stop) =>
   Promise.resolve(solveWithHighs(runtime, program, limits, () => stop?.aborted ?? false)),
 );
 const work = { solve, stop: { aborted: false } };
-
-const anItem = (over: Partial<SittingItem> = {}): SittingItem => ({
-  id: 'oil',
-  minutes: 10,
-  due: 3,
-  from: 0,
-  until: Infinity,
-  interval: 30,
-  lateDay: 2,
-  barred: new Set(),
-  set: null,
-  ...over,
-});
 
 /** The oracle: every plan that breaks no rule. */
 function byTrying(of: Sittings): number {
@@ -130,28 +116,9 @@ describe('sittings', () => {
     expect(sittingFaults(of, plan)[0]).toContain(fault);
   });
 
-  /** Forty items over six weeks with clocks of one to twelve weeks, half an hour on most days, a tour. */
-  function hard(seed: number): Sittings {
-    const dice = prand.xoroshiro128plus(seed * 7919);
-    const whole = (least: number, most: number) => prand.unsafeUniformIntDistribution(least, most, dice);
-    const away = whole(5, 30);
-    const time = Array.from({ length: 42 }, (_, day) => (whole(0, 9) < 3 ? 0 : day % 7 > 4 ? 60 : whole(4, 9) * 5));
-    const items = Array.from({ length: 40 }, (_, at) =>
-      anItem({
-        id: `i${at}`,
-        minutes: whole(2, 18),
-        due: whole(0, 45),
-        interval: whole(1, 12) * 7,
-        lateDay: whole(1, 3),
-        barred: new Set(at % 3 === 0 ? Array.from({ length: 6 }, (__, day) => away + day) : []),
-      }),
-    );
-    return { time, items };
-  }
-
   test('forty items over six weeks: at most 5 % from the best, and far fewer than each on its own date', async () => {
     for (const seed of [1, 2, 3]) {
-      const of = hard(seed);
+      const of = sixWeeks(seed);
       const { plan, gap } = await planSittings(of, work);
       expect(gap ?? 1).toBeLessThanOrEqual(0.05);
       const days = (one: SittingPlan) => new Set(one.filter((day) => day !== null)).size;

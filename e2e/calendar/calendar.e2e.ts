@@ -38,6 +38,8 @@ describe('the calendar', () => {
     await tap(page, 'Add to the calendar');
     await page.locator('::-p-aria([name="What it is"][role="combobox"])').click();
     await press(page, 'Holiday');
+    // Until the list has closed it lies over the sheet and takes every tap.
+    await page.waitForSelector('[role="listbox"]', { hidden: true });
     await fill(0, today);
     await fill(1, addDays(today, 12));
     await tap(page, 'Add the holiday');

@@ -73,6 +73,14 @@ describe('six weeks of sittings', () => {
     expect(away.words).toContain('no day');
   });
 
+  test('are a calendar file as well', async () => {
+    const { sittings } = await weeks();
+    const answer = await server.api().get(`/api/calendar.ics?playerId=ada&today=${TODAY}`).expect(200);
+    expect(answer.headers['content-type']).toMatch(/^text\/calendar/);
+    expect(answer.text.match(/BEGIN:VEVENT/g)).toHaveLength(sittings.length);
+    await server.api().get(`/api/calendar.ics?playerId=nobody&today=${TODAY}`).expect(404);
+  });
+
   test('with no time at all say so, and of nobody there are none', async () => {
     await post('/api/sittings/times', { playerId: 'ada', minutes: [0, 0, 0, 0, 0, 0, 0] }).expect(201);
     expect((await weeks()).words).toMatch(/no time on any day/);

@@ -110,6 +110,7 @@ describe('a concert', () => {
     playerId: 'ada',
     what: 'concert',
     on: '2026-12-24',
+    until: null,
     minutes: 80,
     name: null,
     instrumentIds: ['clarinet'],

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { EventView } from '#contract/calendar.ts';
-import type { SittingsView } from '#contract/sittings.ts';
+import { sittingPaths, type SittingsView } from '#contract/sittings.ts';
 import { useToday } from '#web/clock/today.ts';
 import { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
@@ -129,6 +129,9 @@ function Loaded({ view, playerId }: { readonly view: SittingsView; readonly play
             onStart={start}
             onEvent={(key) => open(events.find((one) => one.key === key) ?? null)}
           />
+          <Button color="inherit" href={sittingPaths.fileOf(playerId, view.today)} sx={{ mt: 1 }}>
+            Save as a calendar file (.ics)
+          </Button>
         </Compartment>
       </Column>
       {sheet === 'times' && <SittingTimes view={view} time={time} onClose={close} />}
