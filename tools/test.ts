@@ -66,7 +66,7 @@ function runPart({ name, args, zone }: Part, index: number, env: object = {}): {
 /** The browser tests share a browser for each file that runs at a time, and one demo to start from. */
 async function runBrowserPart(part: Part, index: number): Promise<{ passed: number; failed: number }> {
   makeDemo(preparedDemo);
-  const browsers = await Promise.all(Array.from({ length: AT_A_TIME }, launchShared));
+  const browsers = await Promise.all(Array.from({ length: AT_A_TIME.browsing }, launchShared));
   const endpoints = browsers.map(({ endpoint }) => endpoint).join(' ');
   try {
     return runPart(part, index, { ULU_PREPARED_DEMO: preparedDemo, ULU_BROWSERS: endpoints });
