@@ -1,5 +1,5 @@
 import type { WhyLine } from '#core/explain/explained.ts';
-import { counted, duration, type Format } from '#core/explain/format.ts';
+import { counted, duration, roughly, type Format } from '#core/explain/format.ts';
 import { clockTime } from '#core/plays/play-words.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import type { WarpDriver } from '#core/reeds/warp.ts';
@@ -16,7 +16,7 @@ import type {
   ReedStage,
 } from '#core/reeds/reed.ts';
 import type { ReedReason } from '#core/reeds/which-reed.ts';
-import { dateOfDay } from '#core/time/local-date.ts';
+import { dateOfDay, type LocalDate } from '#core/time/local-date.ts';
 
 export const STAGE_WORDS: Readonly<Record<ReedStage, string>> = {
   new: 'new',
@@ -190,6 +190,13 @@ export function warpWhy(drivers: readonly WarpDriver[], format: Format): WhyLine
       mark: 'estimate',
     };
   });
+}
+
+type Remaining = { readonly low: number; readonly middle: number; readonly high: number };
+/** What is left of a reed, with its range and the day it likely comes to; null where that is more than a year off. */
+export function remainingWords({ low, middle, high }: Remaining, until: LocalDate | null, format: Format): string {
+  const end = until === null ? '' : `, likely until ${format.date(until)}`;
+  return `about ${roughly(middle)} left (${roughly(low)} to ${roughly(high)})${end}`;
 }
 
 /** A day of breaking in that did not count. */

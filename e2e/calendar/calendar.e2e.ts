@@ -8,10 +8,10 @@ const { url, browser } = scene();
 let page: Walker;
 const today = localDate(new Date().toLocaleDateString('sv'));
 beforeEach(async () => {
-  page = await walk(browser(), url('/now'));
+  page = await walk(browser(), url('/players'));
   await page.evaluate(() => localStorage.setItem('ulu.player', 'teodor'));
   await page.goto(url('/calendar'), { waitUntil: 'networkidle0' });
-}, 30_000);
+}, 60_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
   await page.browserContext().close();

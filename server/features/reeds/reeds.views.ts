@@ -10,6 +10,7 @@ import {
   heldBackWords,
   reedName,
   reedReasonWords,
+  remainingWords,
   standingWords,
   warpWhy,
   warpWords,
@@ -17,8 +18,8 @@ import {
 import type { ReedBox } from '#core/reeds/reed.ts';
 import { spentByMonth, supplyOf } from '#core/reeds/supply.ts';
 import type { ReedChoice } from '#core/reeds/which-reed.ts';
-import { dayNumber } from '#core/time/local-date.ts';
-import { roughly, type Format } from '#core/explain/format.ts';
+import { addDays, dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import type { Format } from '#core/explain/format.ts';
 import type {
   PlayWithReeds,
   ReedBoxView,
@@ -54,7 +55,21 @@ function choiceView(
   };
 }
 
-function reedView(reed: ReedState, { lives, left: ofLeft }: OfKind, { nowWall, format }: Showing): ReedView {
+/** The day on which so many minutes are played on one of the reeds in turn, which share what is foreseen evenly. */
+function likelyEnd(minutes: number, { reeds, minutesOn }: OfKind, today: LocalDate): LocalDate | null {
+  const inTurn = reeds.filter(({ stage }) => stage === 'in-rotation' || stage === 'practice-only').length;
+  let left = minutes * Math.max(1, inTurn);
+  for (let days = 0; days < FURTHEST_END_DAYS; days++) {
+    left -= minutesOn(dayNumber(today) + days);
+    if (left <= 0) return addDays(today, days);
+  }
+  return null;
+}
+/** Beyond a year nobody knows. */
+const FURTHEST_END_DAYS = 365;
+
+function reedView(reed: ReedState, of: OfKind, { now, nowWall, format }: Showing): ReedView {
+  const { lives, left: ofLeft } = of;
   const { id, number, stage, playedMinutes, lastPlayedOn, grade, ungraded, breakIn } = reed;
   const left = ofLeft.get(id) ?? null;
   return {
@@ -64,7 +79,7 @@ function reedView(reed: ReedState, { lives, left: ofLeft }: OfKind, { nowWall, f
     words: standingWords(reed, nowWall, format),
     playedMinutes: Math.round(playedMinutes),
     shareOfLife: stage === 'new' ? null : shareOfLife(reed, lives),
-    leftWords: left && `about ${roughly(left.middle)} left (${roughly(left.low)} to ${roughly(left.high)})`,
+    leftWords: left && remainingWords(left, likelyEnd(left.middle, of, now.on), format),
     lastPlayedOn,
     goodFor: grade?.goodFor ?? null,
     ungraded,
