@@ -1,11 +1,14 @@
+import { asError } from '#core/kernel/as-error.ts';
 import type { Order, Said } from '#server/work/long-work.ts';
 import { createThread } from '#server/work/thread.ts';
 import type { Works } from '#server/work/works.ts';
 
-type Asking = {
+type Result<Name extends keyof Works> = Awaited<ReturnType<Works[Name]>>;
+type Asking<Name extends keyof Works> = {
   /** Ends the work: its promise is refused with the signal's reason, whether or not the thread listens. */
   readonly signal?: AbortSignal;
-  readonly onProgress?: (progress: unknown) => void;
+  /** Told what there is so far: a result that may still become better. */
+  readonly onProgress?: (progress: Result<Name>) => void;
 };
 
 /**
@@ -16,16 +19,17 @@ export type Desk = {
   readonly ask: <Name extends keyof Works>(
     name: Name,
     input: Parameters<Works[Name]>[0],
-    asking?: Asking,
-  ) => Promise<Awaited<ReturnType<Works[Name]>>>;
+    asking?: Asking<Name>,
+  ) => Promise<Result<Name>>;
   readonly close: () => Promise<void>;
 };
 
+/** What comes back from the thread is what the work of that name makes: methods, for the thread knows no types. */
 type Waiting = {
   readonly order: Order;
-  readonly resolve: (result: unknown) => void;
-  readonly reject: (reason: unknown) => void;
-  readonly onProgress: ((progress: unknown) => void) | undefined;
+  resolve(result: unknown): void;
+  reject(reason: unknown): void;
+  onProgress?(progress: unknown): void;
 };
 
 /** Work that does not listen is given so long before its thread is ended and the next one starts. */
@@ -92,15 +96,15 @@ export function createDesk(): Desk {
   return {
     ask: (name, input, { signal, onProgress } = {}) =>
       new Promise((resolve, reject) => {
-        const refuse = (reason: unknown) => reject(reason as Error);
+        const refuse = (reason: unknown) => reject(asError(reason));
         if (signal?.aborted) {
           refuse(signal.reason);
           return;
         }
         const order: Order = { id: nextId++, name, input, stop: new SharedArrayBuffer(4) };
         const ended = heeding(signal, () => stop(order, signal?.reason));
-        const done = (result: unknown) => resolve(result as never);
-        waiting.set(order.id, { order, resolve: ended(done), reject: ended(refuse), onProgress });
+        const done = ended(resolve);
+        waiting.set(order.id, { order, resolve: done, reject: ended(refuse), ...(onProgress && { onProgress }) });
         thread.send(order);
       }),
     close: async () => {

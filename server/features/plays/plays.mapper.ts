@@ -9,7 +9,10 @@ export const playFromRow = ({ factId: _fact, wallMinute: _at, counts: _counts, .
 /** Plays as SQLite gathers them: two JSON arrays, the rows of both in the same order. */
 export type GatheredPlays = { readonly at: string; readonly minutes: string };
 
-const numbersIn = (gathered: string): Int32Array => Int32Array.from(JSON.parse(gathered) as number[]);
+function numbersIn(gathered: string): Int32Array {
+  const numbers: number[] = JSON.parse(gathered);
+  return Int32Array.from(numbers);
+}
 
 /**
  * Gathered plays become columns.

@@ -79,7 +79,7 @@ function planningOf({ desk, remembered }: Services, rotation: Rotation) {
   const done = desk
     .ask('rotation', rotation, {
       onProgress: (plan) => {
-        latest = plan as RotationPlan;
+        latest = plan;
         begun();
       },
     })
