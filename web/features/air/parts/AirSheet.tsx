@@ -1,10 +1,10 @@
-import { Alert, Button, DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
+import { DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { AirView } from '#contract/air.ts';
 import type { useReadAir } from '#web/features/air/air.actions.ts';
-import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 import { typedNumber } from '#web/ui/typed-number.ts';
 
 type AirSheetProps = {
@@ -44,16 +44,14 @@ export function AirSheet({ playerId, read, air, onClose }: AirSheetProps) {
             {field('Humidity, %', humidity, setHumidity)}
             {field('Temperature, °C', celsius, setCelsius)}
           </Stack>
-          {air.problem && <Alert severity="error">{air.problem}</Alert>}
-          <BrassButton
+          <SheetEnd
+            problem={air.problem}
             disabled={air.busy || !isRead}
-            onClick={() => air.log(said, { said: 'The air is noted.', onLogged: onClose })}
+            onKeep={() => air.log(said, { said: 'The air is noted.', onLogged: onClose })}
+            onClose={onClose}
           >
             Note the air
-          </BrassButton>
-          <Button color="inherit" onClick={onClose}>
-            Not now
-          </Button>
+          </SheetEnd>
         </Stack>
       </DialogContent>
     </Sheet>

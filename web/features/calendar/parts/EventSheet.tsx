@@ -1,14 +1,4 @@
-import {
-  Alert,
-  Button,
-  Checkbox,
-  DialogContent,
-  DialogTitle,
-  FormControlLabel,
-  MenuItem,
-  Stack,
-  TextField,
-} from '@mui/material';
+import { Checkbox, DialogContent, DialogTitle, FormControlLabel, MenuItem, Stack, TextField } from '@mui/material';
 import { useState } from 'react';
 import { EVENT_KINDS, isPlayed, type EventKind } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
@@ -17,9 +7,9 @@ import type { EventView } from '#contract/calendar.ts';
 import type { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { EVENT_NAMES } from '#web/features/calendar/parts/event-names.ts';
 import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
-import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { DateField } from '#web/ui/DateField.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 
 type EventSheetProps = {
   readonly playerId: PlayerId;
@@ -139,16 +129,14 @@ export function EventSheet(props: EventSheetProps) {
             entry={entry}
             onChange={(part) => setEntry((before) => ({ ...before, ...part }))}
           />
-          {event.problem && <Alert severity="error">{event.problem}</Alert>}
-          <BrassButton
+          <SheetEnd
+            problem={event.problem}
             disabled={event.busy || content === null || entry.chosen.length === 0}
-            onClick={() => content && event.log(content, { said, onLogged: onClose })}
+            onKeep={() => content && event.log(content, { said, onLogged: onClose })}
+            onClose={onClose}
           >
             {old ? 'Keep it so' : `Add the ${words}`}
-          </BrassButton>
-          <Button color="inherit" onClick={onClose}>
-            Not now
-          </Button>
+          </SheetEnd>
         </Stack>
       </DialogContent>
     </Sheet>

@@ -1,9 +1,9 @@
-import { Alert, Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { SittingsView } from '#contract/sittings.ts';
 import type { useSittingTime } from '#web/features/calendar/sittings.actions.ts';
-import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 
 type SittingTimesProps = {
   readonly view: SittingsView;
@@ -22,6 +22,11 @@ export function SittingTimes({ view, time, onClose }: SittingTimesProps) {
   const [minutes, setMinutes] = useState<readonly number[]>(view.said ?? view.usual);
   const change = (weekday: number, by: 1 | -1) =>
     setMinutes(minutes.map((one, at) => (at === weekday ? stepped(one, by) : one)));
+  const keep = () =>
+    time.log(
+      { playerId: view.playerId, minutes: [...minutes] },
+      { said: 'Your time is noted, and the weeks are planned anew.', onLogged: onClose },
+    );
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="times-title">
       <DialogTitle id="times-title" variant="h1">
@@ -55,21 +60,9 @@ export function SittingTimes({ view, time, onClose }: SittingTimesProps) {
               </Button>
             </Box>
           ))}
-          {time.problem && <Alert severity="error">{time.problem}</Alert>}
-          <BrassButton
-            disabled={time.busy}
-            onClick={() =>
-              time.log(
-                { playerId: view.playerId, minutes: [...minutes] },
-                { said: 'Your time is noted, and the weeks are planned anew.', onLogged: onClose },
-              )
-            }
-          >
+          <SheetEnd problem={time.problem} disabled={time.busy} onKeep={keep} onClose={onClose}>
             Plan with that
-          </BrassButton>
-          <Button color="inherit" onClick={onClose}>
-            Not now
-          </Button>
+          </SheetEnd>
         </Stack>
       </DialogContent>
     </Sheet>

@@ -1,4 +1,4 @@
-import { Alert, Box, Button, DialogContent, DialogTitle, MenuItem, Stack, TextField, Typography } from '@mui/material';
+import { Box, DialogContent, DialogTitle, MenuItem, Stack, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { moneyAsTyped, typedMoney } from '#core/money/money.ts';
@@ -8,10 +8,10 @@ import type { ReedBoxView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { BoxBefore } from '#web/features/reeds/parts/BoxBefore.tsx';
 import { BoxCost, isCostRight } from '#web/features/reeds/parts/BoxCost.tsx';
 import type { useReedBox } from '#web/features/reeds/reeds.actions.ts';
-import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { DateField } from '#web/ui/DateField.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 
 type BoxSheetProps = {
   readonly playerId: PlayerId;
@@ -178,18 +178,14 @@ export function BoxSheet({ playerId, of, old, currency, today, box, onClose }: B
             entry={entry}
             onChange={(part) => setEntry((before) => ({ ...before, ...part }))}
           />
-          {box.problem && <Alert severity="error">{box.problem}</Alert>}
           {old === null && (
             <Typography variant="body2" color="text.secondary">
               Only the name is needed. All of it can be changed later.
             </Typography>
           )}
-          <BrassButton disabled={cannot} onClick={keep}>
+          <SheetEnd problem={box.problem} disabled={cannot} onKeep={keep} onClose={onClose}>
             {old === null ? 'Add the box' : 'Keep it so'}
-          </BrassButton>
-          <Button color="inherit" onClick={onClose}>
-            Not now
-          </Button>
+          </SheetEnd>
         </Stack>
       </DialogContent>
     </Sheet>
