@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { reachable, settlesDays, timeOf, timesOf, type DueItem } from '#core/sittings/due-items.ts';
+import { intervalOf, reachable, settlesDays, timeOf, timesOf, type DueItem } from '#core/sittings/due-items.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
@@ -67,6 +67,23 @@ test('a time that falls into a journey is done the next time and is late by then
   expect(days(without(35, 41))).toHaveLength(5);
   const [only] = times.slice(0, 1);
   expect(only && reachable([only], without(0, 41))).toHaveLength(1);
+});
+
+test.each([
+  ['not due yet: from the last time to the day it falls due', -4, 3, 4 / 7, 7],
+  ['due today', -7, 0, 1, 7],
+  // Sixteen days after a weekly wash it is still a weekly wash.
+  ['overdue', -16, 0, 16 / 7, 7],
+])('the interval of what is %s', (_, done, due, load, expected) => {
+  const today = localDate('2026-11-27');
+  const on = addDays(today, due);
+  const clock = {
+    lastDone: { on: addDays(today, done), by: 'player' as const },
+    load,
+    due: { on, earliest: on, latest: on },
+  };
+  expect(intervalOf(clock, today)).toBe(expected);
+  expect(intervalOf({ ...clock, lastDone: null }, today)).toBe(90);
 });
 
 describe('the time of a player', () => {

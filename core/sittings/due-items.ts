@@ -69,6 +69,22 @@ export function timesOf(first: SittingItem): SittingItem[] {
   return times.filter(({ from, until }) => from <= until);
 }
 
+/**
+ * Days between two times an item is done. What is due already has its date today, so that its load says how often it
+ * should have been done since; what has no history is taken to be rare.
+ */
+export function intervalOf(
+  { due, lastDone, load }: Pick<ItemClock, 'due' | 'lastDone' | 'load'>,
+  today: LocalDate,
+): number {
+  if (due === null || lastDone === null) return UNKNOWN_INTERVAL;
+  const days =
+    due.on <= today && load !== null && load > 1
+      ? daysBetween(lastDone.on, today) / load
+      : daysBetween(lastDone.on, due.on);
+  return Math.max(1, Math.round(days));
+}
+
 /** What falls due on one instrument in the weeks of a plan, each time of it. */
 export function dueItems(
   { instrument, today, kind, plays, conditions, methods, care }: Situation,
@@ -85,15 +101,14 @@ export function dueItems(
   return care.clocks
     .filter((clock) => isForASitting(clock, player, today))
     .flatMap((clock): DueItem[] => {
-      const { item, due, lastDone, postponedUntil } = clock;
+      const { item, due, postponedUntil } = clock;
       const on = due === null ? 0 : Math.max(0, daysBetween(today, due.on));
-      const interval = due === null || lastDone === null ? UNKNOWN_INTERVAL : daysBetween(lastDone.on, due.on);
       const times = timesOf({
         id: `${instrument.id}:${item.id}`,
         minutes: Math.max(1, minutesOfItem(of, item.id, player)),
         due: on,
         from: postponedUntil === null ? 0 : Math.max(0, daysBetween(today, postponedUntil)),
-        interval: Math.max(1, interval),
+        interval: intervalOf(clock, today),
         lateDay: SEVERITY_WEIGHT[item.severity].value,
         barred: barredDays(item, mine, today),
         until: Infinity,

@@ -1,6 +1,7 @@
+import { SEVERITY_WEIGHT } from '#core/book/care-item.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration, type Format } from '#core/explain/format.ts';
-import type { SittingsCost } from '#core/sittings/sittings.ts';
+import { SITTING_PENALTY, type SittingsCost } from '#core/sittings/sittings.ts';
 
 export type SittingsTold = {
   /** Sittings of the plan, and how many there would be with each thing on its own date. */
@@ -32,7 +33,7 @@ export function sittingsWords({ count, apart, left, gap, hasTime }: SittingsTold
 export const sittingsWhy = ({ sittings, early, late, left }: SittingsCost, format: Format): WhyLine[] => [
   {
     rule: 'sittings',
-    text: `${format.number(sittings)} penalty minutes for the sittings, 15 each: getting everything out and putting it away.`,
+    text: `${format.number(sittings)} penalty minutes for the sittings, ${SITTING_PENALTY.sitting} each: getting everything out and putting it away.`,
     mark: 'estimate',
   },
   {
@@ -42,7 +43,7 @@ export const sittingsWhy = ({ sittings, early, late, left }: SittingsCost, forma
   },
   {
     rule: 'late',
-    text: `${format.number(late)} penalty minutes for work done late: 1 a day for looks, 2 for how it plays, 3 for health and lasting harm.`,
+    text: `${format.number(late)} penalty minutes for work done late: ${SEVERITY_WEIGHT.looks.value} a day for looks, ${SEVERITY_WEIGHT.function.value} for how it plays, ${SEVERITY_WEIGHT.person.value} for health and lasting harm.`,
     mark: 'estimate',
   },
   {
