@@ -1,5 +1,6 @@
 import { SEVERITY_WEIGHT } from '#core/book/care-item.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
+import type { Hands } from '#core/players/player.ts';
 import { counted, duration, type Format } from '#core/explain/format.ts';
 import { SITTING_PENALTY, type SittingsCost } from '#core/sittings/sittings.ts';
 
@@ -61,6 +62,14 @@ export function placedWords(day: number, due: number): string {
     ? `It is due ${counted(due - day, 'day')} later, and comes along.`
     : `It is due ${counted(day - due, 'day')} before, and waits for a sitting.`;
 }
+
+/** Who has to be there for it; nothing where the player does it alone. */
+export const handsWords: Readonly<Record<Hands, string>> = {
+  player: '',
+  'with-a-grown-up': ' Only with a grown-up.',
+  'with-the-teacher': ' Only with the teacher.',
+  bench: '',
+};
 
 /** About how long a sitting is. */
 export const sittingMinutes = (minutes: number): string => `about ${duration(Math.max(1, Math.round(minutes)))}`;

@@ -8,7 +8,8 @@ import { dueItems, reachable, sittingsOf, timeOf, type DueItem } from '#core/sit
 import type { PlannedSittings } from '#core/sittings/plan-sittings.ts';
 import { eachOnItsOwnDate } from '#core/sittings/search-sittings.ts';
 import { SITTING_DAYS, USUAL_TIME } from '#core/sittings/sitting-numbers.ts';
-import { placedWords, sittingMinutes, sittingsWhy, sittingsWords } from '#core/sittings/sitting-words.ts';
+import { handsFor } from '#core/players/player.ts';
+import { handsWords, placedWords, sittingMinutes, sittingsWhy, sittingsWords } from '#core/sittings/sitting-words.ts';
 import { minutesOfDay, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { PlacedItemView, SittingsView } from '#contract/sittings.ts';
@@ -59,13 +60,15 @@ function placedView(
   { own, today }: Read & { readonly today: LocalDate },
 ): PlacedItemView {
   const { clock, item, instrumentId } = one;
-  const name = own.find(({ instrument }) => instrument.id === instrumentId)?.instrument.name ?? '';
+  const reading = own.find(({ instrument }) => instrument.id === instrumentId);
+  const hands = reading ? handsWords[handsFor(clock.item.skill, reading.player)] : '';
+  const words = day === null ? `It takes ${sittingMinutes(item.minutes)}.` : placedWords(day, item.due);
   return {
     instrumentId,
-    instrumentName: name,
+    instrumentName: reading?.instrument.name ?? '',
     itemId: clock.item.id,
     name: clock.item.name,
-    words: day === null ? `It takes ${sittingMinutes(item.minutes)}.` : placedWords(day, item.due),
+    words: `${words}${hands}`,
     ...dueOf(one, today),
   };
 }
