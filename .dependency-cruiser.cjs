@@ -34,6 +34,7 @@ const CORE_ROOMS = [
   'packup',
   'situation',
   'sittings',
+  'bench',
   'year',
   'failure',
 ];

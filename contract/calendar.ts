@@ -1,4 +1,4 @@
-import { array, object, type InferType } from 'yup';
+import { array, boolean, object, type InferType } from 'yup';
 import { EVENT_KINDS, LEAST_EVENT_MINUTES, MOST_EVENT_MINUTES } from '#core/calendar/event.ts';
 import {
   amount,
@@ -9,6 +9,7 @@ import {
   playerId,
   text,
   visibleText,
+  careItemId,
   word,
 } from '#contract/scalars.ts';
 
@@ -19,6 +20,32 @@ export const calendarPaths = {
 
 /** Instruments an event may name; more is a mistake. */
 const MOST_INSTRUMENTS = 12;
+/** Care an instrument may have had in one stay; more is a mistake. */
+const MOST_CARE = 40;
+const MOST_COST = 100_000_000;
+
+/** An amount in the smallest coins of a currency. */
+const money = object({
+  minor: amount().integer().min(0).max(MOST_COST).required(),
+  currency: text()
+    .matches(/^[A-Z]{3}$/, '${path} must be a currency of three letters')
+    .required(),
+}).exact();
+
+/** What came of a stay at the bench: the care that was done, and what it cost. */
+const stay = object({
+  done: array(
+    object({
+      instrumentId: instrumentId().required(),
+      itemIds: array(careItemId().required()).max(MOST_CARE).required(),
+    })
+      .exact()
+      .required(),
+  )
+    .max(MOST_INSTRUMENTS)
+    .required(),
+  cost: money.nullable().defined(),
+}).exact();
 
 const fields = {
   playerId: playerId().required(),
@@ -32,7 +59,15 @@ const fields = {
 };
 
 /** `POST /api/events`: an event with its day or days, its minutes where it is played, and its instruments. */
-export const eventRequest = factRequest({ ...fields, name: visibleText(60).nullable().defined() });
+export const eventRequest = factRequest({
+  ...fields,
+  name: visibleText(60).nullable().defined(),
+  stay: stay.nullable().optional(),
+  /** The imported event it stands in the place of. */
+  insteadOf: clientKey().nullable().optional(),
+  /** The imported event is not wanted. */
+  dropped: boolean().strict().optional(),
+});
 export type EventRequest = InferType<typeof eventRequest>;
 
 /** `GET /api/events?playerId=&today=` */
@@ -42,7 +77,16 @@ export const eventsQuery = object({ playerId: playerId().required(), today: loca
 
 /** The events of a player from today on, the next first. */
 export const eventList = array(
-  object({ key: clientKey().required(), ...fields, name: text().nullable().defined() })
+  object({
+    key: clientKey().required(),
+    ...fields,
+    name: text().nullable().defined(),
+    stay: stay.nullable().defined(),
+    /** The calendar it was imported from; null where it was typed. */
+    calendar: text().nullable().defined(),
+    /** It stands as it was imported: another takes its place, or drops it, as `insteadOf`. */
+    asImported: boolean().strict().required(),
+  })
     .exact()
     .required(),
 ).required();

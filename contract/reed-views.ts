@@ -213,3 +213,18 @@ export const reedPlanView = object({
   .exact()
   .required();
 export type ReedPlanView = InferType<typeof reedPlanView>;
+
+const reedDay = object({
+  kind: word(KIND_IDS).required(),
+  on: localDateText().required(),
+  /** The instruments it is for. */
+  name: text().required(),
+  words: text().required(),
+})
+  .exact()
+  .required();
+/** Days of the weeks to come that belong to reeds: breaking in, and ordering new ones. */
+export const reedDaysView = object({ breakIn: array(reedDay).required(), buy: array(reedDay).required() })
+  .exact()
+  .required();
+export type ReedDaysView = InferType<typeof reedDaysView>;

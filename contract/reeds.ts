@@ -25,6 +25,9 @@ export const reedPaths = {
   plan: '/api/reeds/plan',
   sessions: '/api/reeds/sessions',
   run: '/api/reeds/run',
+  days: '/api/reeds/days',
+  daysOf: (player: string, { on, atMinute }: WallClock) =>
+    `/api/reeds/days?playerId=${encodeURIComponent(player)}&today=${on}&atMinute=${atMinute}`,
   of: (player: string, { on, atMinute }: WallClock) =>
     `/api/reeds?playerId=${encodeURIComponent(player)}&today=${on}&atMinute=${atMinute}`,
 } as const;

@@ -1,4 +1,4 @@
-import { array, object, type InferType } from 'yup';
+import { array, boolean, object, type InferType } from 'yup';
 import { EVENT_KINDS } from '#core/calendar/event.ts';
 import { MOST_TIME } from '#core/sittings/sitting-numbers.ts';
 import {
@@ -17,7 +17,12 @@ import {
 export const sittingPaths = {
   plan: '/api/sittings',
   times: '/api/sittings/times',
+  moves: '/api/sittings/moves',
   file: '/api/calendar.ics',
+  feed: '/api/calendar/feed',
+  feedOf: (player: string) => `/api/calendar/feed?playerId=${encodeURIComponent(player)}`,
+  /** Subscribed to by calendar programs. */
+  subscribed: '/api/calendar/subscribed/:secret',
   fileOf: (player: string, today: string) => `/api/calendar.ics?playerId=${encodeURIComponent(player)}&today=${today}`,
   of: (player: string, today: string) => `/api/sittings?playerId=${encodeURIComponent(player)}&today=${today}`,
 } as const;
@@ -31,6 +36,28 @@ export const sittingTimeRequest = factRequest({
 });
 export type SittingTimeRequest = InferType<typeof sittingTimeRequest>;
 
+/** Things that may be moved at once; more are in no sitting. */
+const MOST_MOVED = 80;
+
+/** `POST /api/sittings/moves`: what of a sitting is done on another day; null leaves it to the plan again. */
+export const sittingMoveRequest = factRequest({
+  playerId: playerId().required(),
+  times: array(
+    object({
+      instrumentId: instrumentId().required(),
+      itemId: careItemId().required(),
+      dueOn: localDateText().required(),
+    })
+      .exact()
+      .required(),
+  )
+    .min(1)
+    .max(MOST_MOVED)
+    .required(),
+  on: localDateText().nullable().defined(),
+});
+export type SittingMoveRequest = InferType<typeof sittingMoveRequest>;
+
 /** `GET /api/sittings?playerId=&today=` */
 export const sittingsQuery = object({ playerId: playerId().required(), today: localDateText().required() })
   .exact()
@@ -43,13 +70,26 @@ const placedItem = object({
   name: text().required(),
   /** Why it lies here. */
   words: text().required(),
-  dueOn: localDateText().nullable().defined(),
+  /** When it falls due; what has no date is due today. */
+  dueOn: localDateText().required(),
   earliest: localDateText().nullable().defined(),
   latest: localDateText().nullable().defined(),
+  /** The player has set its day. */
+  isSet: boolean().strict().required(),
 })
   .exact()
   .required();
 export type PlacedItemView = InferType<typeof placedItem>;
+
+const doneItem = object({
+  instrumentId: instrumentId().required(),
+  instrumentName: text().required(),
+  itemId: careItemId().required(),
+  name: text().required(),
+})
+  .exact()
+  .required();
+export type DoneItemView = InferType<typeof doneItem>;
 
 /** Six weeks of one player: sittings, events, and what finds no day. */
 export const sittingsView = object({
@@ -62,6 +102,7 @@ export const sittingsView = object({
   time: array(amount().min(0).required()).required(),
   sittings: array(
     object({
+      uid: text().required(),
       on: localDateText().required(),
       minutes: amount().min(0).required(),
       words: text().required(),
@@ -70,7 +111,19 @@ export const sittingsView = object({
       .exact()
       .required(),
   ).required(),
+  /** The care of the last two weeks, day by day. */
+  past: array(
+    object({ on: localDateText().required(), items: array(doneItem).required() })
+      .exact()
+      .required(),
+  ).required(),
   left: array(placedItem).required(),
+  /** Care of which nobody knows when it was last done: it is in no sitting. */
+  unknown: array(
+    object({ instrumentId: instrumentId().required(), name: text().required(), count: amount().required() })
+      .exact()
+      .required(),
+  ).required(),
   events: array(
     object({
       key: clientKey().required(),
@@ -78,6 +131,7 @@ export const sittingsView = object({
       on: localDateText().required(),
       until: localDateText().required(),
       words: text().required(),
+      instrumentIds: array(instrumentId().required()).required(),
     })
       .exact()
       .required(),
@@ -91,3 +145,9 @@ export const sittingsView = object({
   .exact()
   .required();
 export type SittingsView = InferType<typeof sittingsView>;
+
+/** `GET /api/calendar/feed?playerId=`, `POST /api/calendar/feed`: the address of a player's calendar. */
+export const feedQuery = object({ playerId: playerId().required() }).exact().required();
+/** The path with its secret; null before there is one. */
+export const feedView = object({ path: text().nullable().defined() }).exact().required();
+export type FeedView = InferType<typeof feedView>;

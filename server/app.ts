@@ -15,6 +15,7 @@ import { conditionsRoutes } from '#server/features/conditions/conditions.routes.
 import { instrumentsRoutes } from '#server/features/instruments/instruments.routes.ts';
 import { methodsRoutes } from '#server/features/methods/methods.routes.ts';
 import { packupRoutes } from '#server/features/packup/packup.routes.ts';
+import { reedDaysOf } from '#server/features/reeds/reed-days.views.ts';
 import { reedsRoutes } from '#server/features/reeds/reeds.routes.ts';
 import { playersRoutes } from '#server/features/players/players.routes.ts';
 import { guardHost } from '#server/http/guard.ts';
@@ -44,6 +45,9 @@ export type AppOptions = {
 
 type LoggedRequest = { readonly method: string; readonly url: string };
 type LoggedAnswer = { readonly statusCode: number };
+
+/** Whoever has the address of a calendar reads it: it stands in no log. */
+const withoutSecret = (url: string): string => url.replace(/(\/subscribed\/).*/, '$1…');
 
 const securityHeaders = helmet({
   contentSecurityPolicy: {
@@ -104,7 +108,7 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
         quietReqLogger: true,
         // Who asked for what, how it ended and how long it took; never headers or bodies.
         serializers: {
-          req: ({ method, url }: LoggedRequest) => `${method} ${url}`,
+          req: ({ method, url }: LoggedRequest) => `${method} ${withoutSecret(url)}`,
           res: ({ statusCode }: LoggedAnswer) => statusCode,
         },
         customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'info'),
@@ -138,9 +142,9 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
     agentsRoutes,
     reedsRoutes,
     airRoutes,
-    calendarRoutes,
   ])
     app.use(routes(services));
+  app.use(calendarRoutes(services, reedDaysOf));
   app.use(recordRoutes(services, kinds, toldOf));
   app.use('/api', notFoundHandler);
   if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder);

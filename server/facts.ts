@@ -1,5 +1,6 @@
 import { airReadingFact } from '#server/features/air/air-reading.fact.ts';
 import { sittingTimeFact } from '#server/features/calendar/sitting-time.fact.ts';
+import { sittingMoveFact } from '#server/features/calendar/sitting-move.fact.ts';
 import { eventFact } from '#server/features/calendar/event.fact.ts';
 import { careFact } from '#server/features/care/care-done.fact.ts';
 import { decisionFact } from '#server/features/care/decision.fact.ts';
@@ -42,6 +43,7 @@ export const FACTS = [
   airReadingFact,
   eventFact,
   sittingTimeFact,
+  sittingMoveFact,
   reedBoxFact,
   reedPlayFact,
   reedSaidFact,

@@ -1,5 +1,7 @@
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { Book } from '#core/book/book.ts';
+import { doneAtBench } from '#core/calendar/event.ts';
+import { withBench } from '#core/care/done-at-bench.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { Player } from '#core/players/profile.ts';
 import type { Play } from '#core/plays/play.ts';
@@ -72,15 +74,17 @@ function readFacts(
 ): ReadFacts {
   const reads = air.of(playerId);
   const entered = standingWithAir(conditions.standing(id, playerId), reads);
+  const events = calendar.of(playerId);
+  const atBench = doneAtBench(events, id);
   const { lastDone, itemsLogged } = care.history(id);
   return {
     plays: plays.columns(id),
-    itemsLogged,
-    care: { lastDone, signs: care.signs(id), decisions: care.decisions(id) },
+    itemsLogged: [...new Set([...itemsLogged, ...atBench.keys()])],
+    care: { lastDone: withBench(lastDone, atBench), signs: care.signs(id), decisions: care.decisions(id) },
     choices: methods.choices(id),
     conditions: entered.map(({ condition }) => condition),
     entered,
-    events: calendar.of(playerId),
+    events,
     air: reads,
     lastPlay: once(() => plays.last(id) ?? null),
     openRunKey: packup.openKey(id) ?? null,

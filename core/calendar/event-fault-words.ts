@@ -8,4 +8,13 @@ export const EVENT_FAULTS = {
   'event-not-played': () => 'Nothing is played in it, so it has no minutes.',
   'event-of-nothing': () => 'Say which instrument it is played on.',
   'event-on-anothers': () => 'An event is played on instruments of its own player, each named once.',
+  'stay-of-no-bench': () => 'Only a stay at the bench has work that was done there.',
+  'stay-not-over': () => 'What was done there is said once the instrument is back.',
+  'stay-of-another': () => 'Work was done on instruments that were there.',
+  'no-such-address': () => 'There is nothing under this address.',
+  'no-such-event': () => 'There is no such event.',
+  'stay-work-unknown': () => 'Its instrument has no such care.',
+  'sitting-out-of-weeks': () => 'A sitting lies within the next six weeks.',
+  'sitting-while-away': () => 'The instrument is at the bench that day.',
+  'no-such-sitting': () => 'Nothing of that kind falls due on an instrument of this player.',
 };

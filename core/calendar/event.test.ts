@@ -17,6 +17,8 @@ const concert = (over: Partial<CalendarEvent> = {}): CalendarEvent => ({
   minutes: 80,
   name: null,
   instrumentIds: [clarinet],
+  stay: null,
+  origin: null,
   ...over,
 });
 

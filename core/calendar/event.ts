@@ -1,5 +1,7 @@
+import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import type { Money } from '#core/money/money.ts';
 import type { PlannedDay } from '#core/plays/forecast.ts';
 import { addDays, dayNumber, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
@@ -19,6 +21,25 @@ const FURTHEST_DAYS = 730;
 /** A longer stay or holiday is a mistake. */
 const LONGEST_DAYS = 366;
 
+/** What a stay at the bench came to, once the instrument is back: its clocks count from there. */
+export type BenchStay = {
+  readonly done: readonly { readonly instrumentId: InstrumentId; readonly itemIds: readonly CareItemId[] }[];
+  readonly cost: Money | null;
+};
+
+/** Where an imported event comes from, so that importing it again changes it and does not double it. */
+export type EventOrigin = {
+  /** The calendar it stood in, by the name it has there. */
+  readonly calendar: string;
+  readonly uid: string;
+  /** Which of a series; null where it is not one of a series. */
+  readonly instance: string | null;
+  /** What it said there: what the player has put right since stands until this changes. */
+  readonly said: string;
+  /** The player does not want it; it stays away when its calendar is imported again. */
+  readonly dropped: boolean;
+};
+
 /** A day, or days, of which more is known than their weekday, for the instruments it names. */
 export type CalendarEvent = {
   readonly key: string;
@@ -31,6 +52,10 @@ export type CalendarEvent = {
   readonly minutes: number | null;
   readonly name: string | null;
   readonly instrumentIds: readonly InstrumentId[];
+  /** Null until it is back, and for what is no stay at the bench. */
+  readonly stay: BenchStay | null;
+  /** Null where it was typed. */
+  readonly origin: EventOrigin | null;
 };
 type NewEvent = Omit<CalendarEvent, 'key'>;
 
@@ -39,6 +64,7 @@ export type EventFault =
   | { readonly code: 'event-ends-before' | 'event-too-long' | 'event-of-one-day'; readonly field: 'until' }
   | { readonly code: 'event-without-minutes' | 'event-not-played'; readonly field: 'minutes' }
   | { readonly code: 'event-of-nothing'; readonly field: 'instrumentIds' }
+  | { readonly code: 'stay-of-no-bench' | 'stay-not-over' | 'stay-of-another'; readonly field: 'stay' }
   | { readonly code: 'event-on-anothers'; readonly field: 'instrumentIds' };
 
 /** Are its days in order, and no more than its kind has? */
@@ -51,6 +77,15 @@ function daysFault({ what, on, until }: NewEvent, today: LocalDate): EventFault 
   return daysBetween(on, until) > LONGEST_DAYS ? { code: 'event-too-long', field: 'until' } : null;
 }
 
+/** What came of a stay is said once it is over, and of instruments that were there. */
+function stayFault({ what, on, until, stay, instrumentIds }: NewEvent, today: LocalDate): EventFault | null {
+  if (stay === null) return null;
+  if (what !== 'bench') return { code: 'stay-of-no-bench', field: 'stay' };
+  if ((until ?? on) > today) return { code: 'stay-not-over', field: 'stay' };
+  const there = stay.done.every(({ instrumentId }) => instrumentIds.includes(instrumentId));
+  return there ? null : { code: 'stay-of-another', field: 'stay' };
+}
+
 /**
  * May this event be written down? Within two years, its days in order, with minutes where it is played, for instruments
  * of its player, each once.
@@ -61,7 +96,7 @@ export function checkEvent(
   own: ReadonlySet<InstrumentId>,
 ): Outcome<NewEvent, EventFault> {
   const { what, minutes, instrumentIds } = event;
-  const fault = daysFault(event, today);
+  const fault = daysFault(event, today) ?? stayFault(event, today);
   if (fault) return fail(fault);
   if (isPlayed(what) && minutes === null) return fail({ code: 'event-without-minutes', field: 'minutes' });
   if (!isPlayed(what) && minutes !== null) return fail({ code: 'event-not-played', field: 'minutes' });
@@ -114,4 +149,20 @@ export function plannedDays(
     for (const day of daysOf(event))
       if (!days.has(day)) days.set(day, { minutes: 0, spreadMinutes: 0, plays: 0, words: eventWords(event) });
   return days;
+}
+
+/** A stay at the bench is over and its work was done on its last day: the last time of each item it did. */
+export function doneAtBench(
+  events: readonly CalendarEvent[],
+  instrumentId: InstrumentId,
+): ReadonlyMap<CareItemId, LocalDate> {
+  const last = new Map<CareItemId, LocalDate>();
+  for (const event of events)
+    for (const { instrumentId: of, itemIds } of event.stay?.done ?? [])
+      if (of === instrumentId)
+        for (const id of itemIds) {
+          const known = last.get(id);
+          if (known === undefined || known < lastDayOf(event)) last.set(id, lastDayOf(event));
+        }
+  return last;
 }

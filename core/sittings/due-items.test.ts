@@ -3,6 +3,7 @@ import { intervalOf, reachable, settlesDays, timeOf, timesOf, type DueItem } fro
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
+import { checkMove, standingPins, type SittingPin } from '#core/sittings/sitting-pin.ts';
 import type { SittingItem } from '#core/sittings/sittings.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
 
@@ -16,6 +17,7 @@ const item = (over: Partial<SittingItem> = {}): SittingItem => ({
   lateDay: 2,
   barred: new Set(),
   set: null,
+  shown: null,
   ...over,
 });
 
@@ -46,6 +48,64 @@ describe('the times a thing falls due', () => {
   test('what comes less often than the plan is long comes once, and what was put off not before its day', () => {
     expect(timesOf(item({ interval: 42 }))).toEqual([item({ interval: 42 })]);
     expect(timesOf(item({ from: 20 })).every(({ from }) => from >= 20)).toBe(true);
+  });
+});
+
+describe('days set by hand', () => {
+  const pin = (dueIn: number, onIn: number | null): SittingPin => ({
+    instrumentId: 'clarinet' as InstrumentId,
+    itemId: 'swab/wash' as SittingPin['itemId'],
+    dueOn: addDays(localDate('2026-11-27'), dueIn),
+    on: onIn === null ? null : addDays(localDate('2026-11-27'), onIn),
+  });
+  const stands = (...pins: SittingPin[]) => standingPins(pins, localDate('2026-11-27'));
+  const sets = (...pins: SittingPin[]) => timesOf(item(), stands(...pins)).map(({ due, set }) => [due, set]);
+
+  test('set the time nearest to what was moved, and the later ones are counted from there', () => {
+    expect(sets(pin(3, 5)).slice(0, 3)).toEqual([
+      [3, 5],
+      [12, null],
+      [19, null],
+    ]);
+    expect(sets(pin(3, 1)).slice(0, 3)).toEqual([
+      [3, 1],
+      [10, null],
+      [17, null],
+    ]);
+    expect(sets(pin(10, 12)).slice(0, 3)).toEqual([
+      [3, null],
+      [10, 12],
+      [19, null],
+    ]);
+  });
+
+  test('the last word counts, and null leaves it to the plan', () => {
+    expect(sets(pin(3, 5), pin(3, 6))[0]).toEqual([3, 6]);
+    expect(sets(pin(3, 5), pin(3, null))[0]).toEqual([3, null]);
+  });
+
+  test('have had their day once it is over, or once the thing was done', () => {
+    expect(stands(pin(3, -1))).toEqual([]);
+    // Overdue since last week and set for tomorrow; then it was done today and is due in a week.
+    const set = stands(pin(-7, 1));
+    expect(timesOf(item({ due: 0 }), set)[0]?.set).toBe(1);
+    expect(timesOf(item({ due: 7 }), set)[0]?.set).toBe(null);
+  });
+
+  test('one that is set early keeps the time before off its day', () => {
+    const [before, moved] = timesOf(item(), stands(pin(10, 5)));
+    expect([before?.until, moved?.set]).toEqual([4, 5]);
+  });
+
+  test('a move lies within the weeks, and not where the instrument is away', () => {
+    const of = { today: localDate('2026-11-27'), isAway: (_: InstrumentId, day: string) => day === '2026-11-30' };
+    const { on: _on, ...time } = pin(3, 5);
+    const to = (days: number) => checkMove([time], addDays(of.today, days), of);
+    expect(to(5)).toMatchObject({ ok: true, value: [{ on: '2026-12-02' }] });
+    expect(to(-1)).toMatchObject({ ok: false, failure: { code: 'sitting-out-of-weeks' } });
+    expect(to(42)).toMatchObject({ ok: false, failure: { code: 'sitting-out-of-weeks' } });
+    expect(to(3)).toMatchObject({ ok: false, failure: { code: 'sitting-while-away' } });
+    expect(checkMove([time, time], null, of)).toMatchObject({ ok: false, failure: { code: 'named-twice' } });
   });
 });
 
@@ -98,6 +158,8 @@ describe('the time of a player', () => {
     minutes: null,
     name: null,
     instrumentIds: ['clarinet' as InstrumentId],
+    stay: null,
+    origin: null,
   });
 
   test('is as said by weekday, Monday first, and an hour only at the weekend before anybody has', () => {

@@ -11,6 +11,7 @@ import {
   UNKNOWN_INTERVAL,
   USUAL_TIME,
 } from '#core/sittings/sitting-numbers.ts';
+import { pinOf, standingPins, type PinnedDay, type SittingPin } from '#core/sittings/sitting-pin.ts';
 import { mayBeOn, type SittingItem, type Sittings } from '#core/sittings/sittings.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import { dayNumber, daysBetween, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
@@ -26,47 +27,73 @@ export type DueItem = {
 export const settlesDays = ({ id, skill }: Pick<CareItem, 'id' | 'skill'>): number =>
   Math.max(SETTLES[id]?.value ?? 0, skill === undefined ? 0 : (SETTLES_BY_SKILL[skill]?.value ?? 0));
 
-/** Days from today on which an item of this instrument is not done: it is away, or too near before an audience. */
-function barredDays(item: CareItem, events: readonly CalendarEvent[], today: LocalDate): ReadonlySet<number> {
+const ahead = (event: CalendarEvent, today: LocalDate): number[] => daysOf(event).map((day) => day - dayNumber(today));
+
+/** Days from today on which an instrument is at the bench. */
+export const awayDays = (events: readonly CalendarEvent[], today: LocalDate): ReadonlySet<number> =>
+  new Set(events.filter(({ what }) => what === 'bench').flatMap((event) => ahead(event, today)));
+
+/** Days from today that are too near before an audience for this item. */
+function settlingDays(item: CareItem, events: readonly CalendarEvent[], today: LocalDate): number[] {
   const settles = settlesDays(item);
-  const barred = new Set<number>();
-  for (const event of events) {
-    const days = daysOf(event).map((day) => day - dayNumber(today));
-    if (event.what === 'bench') days.forEach((day) => barred.add(day));
-    const [stage] = days;
-    if (isOnStage(event.what) && stage !== undefined && settles > 0)
-      for (let before = 0; before <= settles; before++) barred.add(stage - before);
-  }
-  return barred;
+  if (settles === 0) return [];
+  return events
+    .filter(({ what }) => isOnStage(what))
+    .flatMap((event) => ahead(event, today))
+    .flatMap((stage) => Array.from({ length: settles + 1 }, (_, before) => stage - before));
 }
+
+/** Home work of which nobody knows when it was last done: it has no day, and is in no sitting. */
+export const unknownWork = ({ care }: Situation, player: PlayerAbilities): ItemClock[] =>
+  care.clocks.filter(({ item, state }) => state === 'unknown' && isHomeWork(item, player));
+
+const isHomeWork = (item: CareItem, player: PlayerAbilities): boolean =>
+  item.trigger.kind !== 'every-play' && item.place !== 'bench' && handsFor(item.skill, player) !== 'bench';
 
 /** Is it home work with a clock, due by the end of the plan or called for now? */
 function isForASitting({ item, state, due }: ItemClock, player: PlayerAbilities, today: LocalDate): boolean {
-  if (item.trigger.kind === 'every-play' || item.place === 'bench' || handsFor(item.skill, player) === 'bench')
-    return false;
+  if (!isHomeWork(item, player)) return false;
   if (state === 'waiting' || state === 'unknown' || state === 'off') return false;
   return state === 'due' || state === 'overdue' || (due !== null && daysBetween(today, due.on) < SITTING_DAYS);
 }
 
+/** One time a thing falls due, with the day that is set for it. */
+function oneTime(first: SittingItem, due: number, pin: PinnedDay | null, at: number): SittingItem {
+  const { id, interval } = first;
+  const from = at === 0 ? first.from : Math.max(first.from, due - Math.ceil(interval / 2) + 1);
+  return {
+    ...first,
+    id: at === 0 ? id : `${id}:${at + 1}`,
+    due,
+    // A day beyond the plan is a day it waits for.
+    from: pin !== null && pin.on >= SITTING_DAYS ? pin.on : from,
+    until: due + Math.floor(interval / 2),
+    set: pin !== null && pin.on < SITTING_DAYS ? pin.on : null,
+  };
+}
+
 /**
  * The times one thing falls due within the plan, the first and those after it, each counted from the day the one before
- * falls due. Each is done nearer to its own day than to those beside it, so that no two lie on one day.
+ * falls due, or is set later than that. Each is done nearer to its own day than to those beside it, so that no two lie
+ * on one day.
  */
-export function timesOf(first: SittingItem): SittingItem[] {
-  const { due, interval } = first;
-  const count = interval >= SITTING_DAYS ? 1 : 1 + Math.max(0, Math.floor((SITTING_DAYS - 1 - due) / interval));
-  const times = Array.from({ length: count }, (_, at) => {
-    const on = due + at * interval;
-    return {
-      ...first,
-      id: at === 0 ? first.id : `${first.id}:${at + 1}`,
-      due: on,
-      from: at === 0 ? first.from : Math.max(first.from, on - Math.ceil(interval / 2) + 1),
-      until: count === 1 ? Infinity : on + Math.floor(interval / 2),
-    };
+export function timesOf(first: SittingItem, pins: readonly PinnedDay[] = []): SittingItem[] {
+  const { interval } = first;
+  const times: SittingItem[] = [];
+  for (let { due } = first; times.length === 0 || due < SITTING_DAYS;) {
+    const pin = pinOf(pins, due, interval);
+    times.push(oneTime(first, due, pin, times.length));
+    due = Math.max(due, pin?.on ?? due) + interval;
+  }
+  const [only] = times;
+  if (only !== undefined && times.length === 1) return [{ ...only, until: Infinity }];
+  const apart = times.map((one, at) => {
+    const next = times[at + 1]?.set ?? null;
+    // One that is set earlier than its own time keeps the one before off its day.
+    return next !== null && next <= one.until && next > one.from ? { ...one, until: next - 1 } : one;
   });
   // What was put off beyond its own time waits for the next.
-  return times.filter(({ from, until }) => from <= until);
+  return apart.filter(({ from, until, set }) => set !== null || from <= until);
 }
 
 /**
@@ -85,13 +112,31 @@ export function intervalOf(
   return Math.max(1, Math.round(days));
 }
 
+/** What a plan of sittings goes round: what is on, and what the player has set. */
+export type SetByPlayer = {
+  readonly events: readonly CalendarEvent[];
+  /** Days set by hand, oldest first. */
+  readonly pins: readonly SittingPin[];
+};
+
+/** The days set for one thing; none on which its instrument is away. */
+function pinsOn(
+  { instrumentId, itemId }: Pick<SittingPin, 'instrumentId' | 'itemId'>,
+  pins: readonly SittingPin[],
+  { today, away }: { readonly today: LocalDate; readonly away: ReadonlySet<number> },
+): PinnedDay[] {
+  const mine = pins.filter((pin) => pin.instrumentId === instrumentId && pin.itemId === itemId);
+  return standingPins(mine, today).filter(({ on }) => !away.has(on));
+}
+
 /** What falls due on one instrument in the weeks of a plan, each time of it. */
 export function dueItems(
   { instrument, today, kind, plays, conditions, methods, care }: Situation,
-  events: readonly CalendarEvent[],
+  { events, pins }: SetByPlayer,
   player: PlayerAbilities,
 ): DueItem[] {
   const mine = events.filter(({ instrumentIds }) => instrumentIds.includes(instrument.id));
+  const away = awayDays(mine, today);
   const of = {
     kind,
     practice: methods.practice,
@@ -103,18 +148,20 @@ export function dueItems(
     .flatMap((clock): DueItem[] => {
       const { item, due, postponedUntil } = clock;
       const on = due === null ? 0 : Math.max(0, daysBetween(today, due.on));
-      const times = timesOf({
+      const first = {
         id: `${instrument.id}:${item.id}`,
         minutes: Math.max(1, minutesOfItem(of, item.id, player)),
         due: on,
         from: postponedUntil === null ? 0 : Math.max(0, daysBetween(today, postponedUntil)),
         interval: intervalOf(clock, today),
         lateDay: SEVERITY_WEIGHT[item.severity].value,
-        barred: barredDays(item, mine, today),
+        barred: new Set([...away, ...settlingDays(item, mine, today)]),
         until: Infinity,
         set: null,
-      });
-      return times.map((one) => ({ instrumentId: instrument.id, clock, item: one }));
+        shown: null,
+      };
+      const set = pinsOn({ instrumentId: instrument.id, itemId: item.id }, pins, { today, away });
+      return timesOf(first, set).map((one) => ({ instrumentId: instrument.id, clock, item: one }));
     });
 }
 
@@ -139,6 +186,9 @@ export function timeOf(
   });
 }
 
+/** Is it the first time of its thing in the plan? The others have a number. */
+export const isFirstTime = ({ id }: Pick<SittingItem, 'id'>): boolean => !/:\d+$/.test(id);
+
 /**
  * The times that have any day at all. One that falls into a holiday or a journey is done the next time, and is late by
  * then; only the last of them may be left without a day.
@@ -154,7 +204,7 @@ export function reachable(times: readonly DueItem[], time: readonly number[]): D
     if (!hasDay && goesOn) carried = item.due;
     else {
       // What is missed at the very end falls into the weeks after the plan.
-      if (hasDay || item.id.split(':').length === 2) kept.push({ ...one, item });
+      if (hasDay || isFirstTime(item)) kept.push({ ...one, item });
       carried = null;
     }
   });

@@ -31,7 +31,7 @@ export function sittingsWords({ count, apart, left, gap, hasTime }: SittingsTold
 }
 
 /** What a plan weighs, term by term. */
-export const sittingsWhy = ({ sittings, early, late, left }: SittingsCost, format: Format): WhyLine[] => [
+export const sittingsWhy = ({ sittings, early, late, moved, left }: SittingsCost, format: Format): WhyLine[] => [
   {
     rule: 'sittings',
     text: `${format.number(sittings)} penalty minutes for the sittings, ${SITTING_PENALTY.sitting} each: getting everything out and putting it away.`,
@@ -45,6 +45,11 @@ export const sittingsWhy = ({ sittings, early, late, left }: SittingsCost, forma
   {
     rule: 'late',
     text: `${format.number(late)} penalty minutes for work done late: ${SEVERITY_WEIGHT.looks.value} a day for looks, ${SEVERITY_WEIGHT.function.value} for how it plays, ${SEVERITY_WEIGHT.person.value} for health and lasting harm.`,
+    mark: 'estimate',
+  },
+  {
+    rule: 'moved',
+    text: `${format.number(moved)} penalty minutes for what lies on another day than the plan before has shown, ${SITTING_PENALTY.moved} each.`,
     mark: 'estimate',
   },
   {

@@ -51,6 +51,7 @@ const small = fc.record({
       lateDay: fc.constantFrom(1, 2, 3),
       barred: fc.constantFrom<ReadonlySet<number>>(new Set(), new Set([0]), new Set([1, 2])),
       set: fc.constantFrom(null, null, null, 1),
+      shown: fc.constantFrom(null, 1, 2),
     }),
     { maxLength: 4 },
   ),
@@ -105,6 +106,19 @@ describe('sittings', () => {
     expect(itemCost(item, 10)).toBe(0);
     expect(itemCost(item, 14)).toBe(12);
     expect(leftCost({ time: Array.from({ length: 42 }, () => 0), items: [] }, item)).toBe(32 * 3 + 15);
+  });
+
+  test('what was shown stays unless moving it gains more than it unsettles', async () => {
+    const time = Array.from({ length: 42 }, () => 30);
+    const moves = async (...items: Parameters<typeof anItem>[0][]) =>
+      (await planSittings({ time, items: items.map((over, at) => anItem({ id: `i${at}`, ...over })) }, work)).plan;
+    // A day early costs a third of a minute: no reason to move it.
+    expect(await moves({ due: 3, shown: 2 })).toEqual([2]);
+    // Three days late costs six a thing.
+    expect(await moves({ due: 3, shown: 6 })).toEqual([3]);
+    // A sitting saved is worth moving one thing.
+    const joined = await moves({ due: 3, shown: 3 }, { due: 5, shown: 5 });
+    expect(new Set(joined).size).toBe(1);
   });
 
   test.each([

@@ -20,6 +20,8 @@ export type SittingItem = {
   readonly barred: ReadonlySet<number>;
   /** The day the player has set; it stays there, whatever it costs. */
   readonly set: number | null;
+  /** The day on which the last plan showed it; null where it is new. */
+  readonly shown: number | null;
 };
 
 export type Sittings = {
@@ -37,17 +39,30 @@ export const SITTING_PENALTY = {
   sitting: 15,
   /** A minute of work that is done twice because it was done too early. */
   earlyMinute: 1,
+  /** A thing that lies on another day than the plan before has shown: somebody may have counted on it. */
+  moved: 4,
 } as const;
 
-/** What doing an item on a day costs by itself: wasted work before it is due, or each day it is late. */
-export function itemCost({ minutes, due, interval, lateDay }: SittingItem, day: number): number {
+/** Wasted work before it is due, or each day it is late. */
+function awayFromDue({ minutes, due, interval, lateDay }: SittingItem, day: number): number {
   if (day >= due) return (day - due) * lateDay;
   return ((due - day) / Math.max(1, interval)) * minutes * SITTING_PENALTY.earlyMinute;
 }
 
+/** Is it shown elsewhere than before? */
+const isMoved = ({ shown }: SittingItem, day: number | null): boolean => shown !== null && shown !== day;
+
+/** What doing an item on a day costs by itself: earliness, lateness, and whether it has been moved. */
+export const itemCost = (item: SittingItem, day: number): number =>
+  awayFromDue(item, day) + (isMoved(item, day) ? SITTING_PENALTY.moved : 0);
+
 /** What leaving an item for after the plan costs: as late as the first day after it, and a sitting of its own. */
 export const leftCost = ({ time }: Sittings, item: SittingItem): number =>
-  item.due >= time.length ? 0 : itemCost(item, time.length) + SITTING_PENALTY.sitting;
+  item.due >= time.length
+    ? isMoved(item, null)
+      ? SITTING_PENALTY.moved
+      : 0
+    : itemCost(item, time.length) + SITTING_PENALTY.sitting;
 
 /** May it be done on that day? */
 export const mayBeOn = ({ time }: Sittings, item: SittingItem, day: number): boolean =>
@@ -59,24 +74,27 @@ export type SittingsCost = {
   readonly sittings: number;
   readonly early: number;
   readonly late: number;
+  readonly moved: number;
   readonly left: number;
 };
-export const totalCost = ({ sittings, early, late, left }: SittingsCost): number => sittings + early + late + left;
+export const totalCost = ({ sittings, early, late, moved, left }: SittingsCost): number =>
+  sittings + early + late + moved + left;
 
 /** What a plan costs, term by term: the one place the objective is worked out. */
 export function costOfSittings(of: Sittings, plan: SittingPlan): SittingsCost {
   const days = new Set<number>();
-  let [early, late, left] = [0, 0, 0];
+  let [early, late, moved, left] = [0, 0, 0, 0];
   of.items.forEach((item, at) => {
     const day = plan[at] ?? null;
     if (day === null) left += leftCost(of, item);
     else {
       days.add(day);
-      if (day < item.due) early += itemCost(item, day);
-      else late += itemCost(item, day);
+      if (day < item.due) early += awayFromDue(item, day);
+      else late += awayFromDue(item, day);
+      if (isMoved(item, day)) moved += SITTING_PENALTY.moved;
     }
   });
-  return { sittings: days.size * SITTING_PENALTY.sitting, early, late, left };
+  return { sittings: days.size * SITTING_PENALTY.sitting, early, late, moved, left };
 }
 
 /** What is set on a day counts, though it be more than the day has. */

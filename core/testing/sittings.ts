@@ -12,6 +12,7 @@ export const anItem = (over: Partial<SittingItem> = {}): SittingItem => ({
   lateDay: 2,
   barred: new Set(),
   set: null,
+  shown: null,
   ...over,
 });
 

@@ -266,6 +266,17 @@ const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
     body: { now: NOW, playerId: 'ada', minutes: [0, 20, 0, 20, 0, 45, 0] },
     otherwise: { playerId: 'kit', minutes: [0, 0, 0, 0, 0, 0, 0] },
   }),
+  'sitting-move': () => ({
+    path: '/api/sittings/moves',
+    body: {
+      now: NOW,
+      playerId: 'ada',
+      times: [{ instrumentId: 'trumpet', itemId: 'wind/bench-service', dueOn: TODAY }],
+      on: '2026-12-01',
+    },
+    // Another player has no such instrument: what is sent otherwise is refused before it is looked at.
+    otherwise: { times: [{ instrumentId: 'trumpet', itemId: 'wind/bench-service', dueOn: '2026-12-02' }], on: null },
+  }),
   minder: () => ({
     path: '/api/minders',
     body: { playerId: 'kit', minderId: 'ada', now: NOW },

@@ -37,6 +37,7 @@ export const ROWS_AFTER: Record<string, string> = {
   '0009_air': '',
   '0010_events_of_days': '',
   '0011_sitting_times': '',
+  '0012_calendar_whole': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

@@ -1,41 +1,33 @@
 import { describe, expect, test } from '@jest/globals';
 import ICAL from 'ical.js';
 import { localDate } from '#core/time/local-date.ts';
-import type { SittingsView } from '#contract/sittings.ts';
+import type { ToldEntry } from '#core/calendar/told-entries.ts';
 import { calendarFileOf } from '#server/features/calendar/calendar-file.ts';
 
-const item = (instrumentName: string, name: string): SittingsView['sittings'][number]['items'][number] => ({
-  instrumentId: 'clarinet' as never,
-  instrumentName,
-  itemId: 'swab/wash' as never,
-  name,
-  words: '',
-  dueOn: null,
-  earliest: null,
-  latest: null,
+const entry = (over: Partial<ToldEntry> & Pick<ToldEntry, 'uid' | 'on'>): ToldEntry => ({
+  until: over.on,
+  summary: 'Care of instruments, about 15 min',
+  description: '',
+  reminds: false,
+  sequence: 0,
+  state: 'standing',
+  ...over,
 });
-const VIEW = {
-  playerId: 'ada',
-  sittings: [
-    {
-      on: localDate('2026-11-28'),
-      minutes: 15,
-      words: 'about 15 min',
-      items: [item('Clarinet; the old one, in A — with a name that is long', 'Wash the swab'), item('Alto', 'Oil')],
-    },
-  ],
-  events: [
-    {
-      key: 'k1',
-      what: 'holiday',
+const STEPS = 'Clarinet; the old one, in A — with a name that is long: wash the swab\nAlto, \\: oil';
+const FILE = calendarFileOf(
+  [
+    entry({
+      uid: 'k1@ulu',
       on: localDate('2026-12-24'),
       until: localDate('2027-01-02'),
-      words: 'Winter break, at last; really',
-    },
-    { key: 'k2', what: 'concert', on: localDate('2028-02-29'), until: localDate('2028-02-29'), words: 'Gala' },
+      summary: 'Winter break, at last; really',
+    }),
+    entry({ uid: 'k2@ulu', on: localDate('2028-02-29'), summary: 'Gala', sequence: 3 }),
+    entry({ uid: 's1@ulu', on: localDate('2026-11-28'), description: STEPS, reminds: true }),
+    entry({ uid: 's2@ulu', on: localDate('2026-11-30'), state: 'cancelled', sequence: 2, reminds: true }),
   ],
-} as unknown as SittingsView;
-const FILE = calendarFileOf(VIEW, Date.UTC(2026, 10, 27, 12));
+  Date.UTC(2026, 10, 27, 12),
+);
 
 // ical.js is no part of what wrote the file: another reading of RFC 5545.
 describe('the calendar file, read by an independent parser', () => {
@@ -48,15 +40,14 @@ describe('the calendar file, read by an independent parser', () => {
     ).toEqual([
       ['k1@ulu', true, '2026-12-24', '2027-01-03'],
       ['k2@ulu', true, '2028-02-29', '2028-03-01'],
-      ['sitting-ada-2026-11-28@ulu', true, '2026-11-28', '2026-11-29'],
+      ['s1@ulu', true, '2026-11-28', '2026-11-29'],
+      ['s2@ulu', true, '2026-11-30', '2026-12-01'],
     ]);
   });
 
   test('gives text back as it was, whatever stands in it', () => {
     expect(events[0]?.summary).toBe('Winter break, at last; really');
-    expect(events[2]?.description).toBe(
-      'Clarinet; the old one, in A — with a name that is long: wash the swab\nAlto: oil',
-    );
+    expect(events[2]?.description).toBe(STEPS);
   });
 
   test('says what the standard asks for: version, product, stamps, and an alarm with its words', () => {
@@ -68,6 +59,17 @@ describe('the calendar file, read by an independent parser', () => {
     expect(alarm?.getFirstPropertyValue('action')).toBe('DISPLAY');
     expect(String(alarm?.getFirstPropertyValue('trigger'))).toBe('PT17H');
     expect(alarm?.getFirstPropertyValue('description')).toContain('about 15 min');
+  });
+
+  test('counts changes, and tells what has gone as cancelled and without an alarm', () => {
+    const told = events.map(({ sequence, component }) => [sequence, component.getFirstPropertyValue('status')]);
+    expect(told).toEqual([
+      [0, 'CONFIRMED'],
+      [3, 'CONFIRMED'],
+      [0, 'CONFIRMED'],
+      [2, 'CANCELLED'],
+    ]);
+    expect(events.map(({ component }) => component.getAllSubcomponents('valarm').length)).toEqual([0, 0, 1, 0]);
   });
 
   test('folds at 75 octets, never within a character, and ends lines with CRLF', () => {

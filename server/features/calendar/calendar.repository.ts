@@ -1,11 +1,28 @@
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
+import { usualBench, type BenchTerms } from '#core/bench/bench-terms.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
+import { standingEvents, type CalendarImport } from '#core/calendar/imported-event.ts';
+import type { ToldEntry } from '#core/calendar/told-entries.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { SittingPin } from '#core/sittings/sitting-pin.ts';
 import type { Db } from '#server/db/connection.ts';
-import { events, sittingTimes } from '#server/features/calendar/calendar.table.ts';
+import {
+  benchTerms,
+  calendarImports,
+  events,
+  feeds,
+  shownSittings,
+  sittingMoves,
+  sittingTimes,
+  toldCalendars,
+} from '#server/features/calendar/calendar.table.ts';
+import { readSittings, writtenSittings, type StoredSittings } from '#server/features/calendar/stored-sittings.ts';
+import { readToldEntries, writtenToldEntries } from '#server/features/calendar/told-calendar.ts';
 import { facts } from '#server/record/record.table.ts';
 
 const original = alias(facts, 'original');
+const ofPlayer = sql.placeholder('playerId');
 
 export function createCalendarRepository(db: Db) {
   const all = db
@@ -13,24 +30,118 @@ export function createCalendarRepository(db: Db) {
     .from(events)
     .innerJoin(facts, and(eq(facts.id, events.factId), eq(facts.counts, true)))
     .leftJoin(original, eq(original.id, facts.corrects))
-    .where(eq(events.playerId, sql.placeholder('playerId')))
+    .where(eq(events.playerId, ofPlayer))
     .orderBy(asc(events.on), asc(events.factId))
+    .prepare();
+  const imported = db
+    .select({ calendar: calendarImports.calendar, events: calendarImports.events })
+    .from(calendarImports)
+    .innerJoin(facts, and(eq(facts.id, calendarImports.factId), eq(facts.counts, true)))
+    .where(eq(calendarImports.playerId, ofPlayer))
+    .orderBy(asc(facts.id))
     .prepare();
   const time = db
     .select({ minutes: sittingTimes.minutes })
     .from(sittingTimes)
     .innerJoin(facts, and(eq(facts.id, sittingTimes.factId), eq(facts.counts, true)))
-    .where(eq(sittingTimes.playerId, sql.placeholder('playerId')))
+    .where(eq(sittingTimes.playerId, ofPlayer))
     .orderBy(desc(facts.id))
     .limit(1)
     .prepare();
+  const terms = db
+    .select({ terms: benchTerms.terms })
+    .from(benchTerms)
+    .innerJoin(facts, and(eq(facts.id, benchTerms.factId), eq(facts.counts, true)))
+    .where(eq(benchTerms.playerId, ofPlayer))
+    .orderBy(desc(facts.id))
+    .limit(1)
+    .prepare();
+  const moves = db
+    .select({ pins: sittingMoves.pins })
+    .from(sittingMoves)
+    .innerJoin(facts, and(eq(facts.id, sittingMoves.factId), eq(facts.counts, true)))
+    .where(eq(sittingMoves.playerId, ofPlayer))
+    .orderBy(asc(facts.id))
+    .prepare();
+  const shown = db
+    .select({ plan: shownSittings.plan })
+    .from(shownSittings)
+    .where(eq(shownSittings.playerId, ofPlayer))
+    .prepare();
+  const typedOf = (playerId: string): CalendarEvent[] =>
+    all.all({ playerId }).map(({ key, event: { factId: _factId, ...event } }) => ({ key, ...event }));
+  const importsOf = (playerId: string): CalendarImport[] => imported.all({ playerId });
   return {
     /** Minutes a player has by weekday, Monday first; null where nobody has said. */
     timeOf: (playerId: string): readonly number[] | null => time.get({ playerId })?.minutes ?? null,
 
-    /** The events of a player, earliest first. */
-    of: (playerId: string): CalendarEvent[] =>
-      all.all({ playerId }).map(({ key, event: { factId: _factId, ...event } }) => ({ key, ...event })),
+    /** The events of a player, typed and imported, earliest first. */
+    of: (playerId: PlayerId): CalendarEvent[] => standingEvents(typedOf(playerId), importsOf(playerId), playerId),
+
+    /** What was typed, also what stands in the place of an imported event, or drops it. */
+    typed: typedOf,
+
+    /** What was imported, the last import of a calendar last. */
+    imports: importsOf,
+
+    /** Days the player has set for sittings, oldest first. */
+    pinsOf: (playerId: string): SittingPin[] => moves.all({ playerId }).flatMap(({ pins }) => pins),
+
+    /** The bench a player goes to, and whether they have said so. */
+    benchOf: (playerId: string): BenchTerms & { readonly said: boolean } => {
+      const said = terms.get({ playerId });
+      return { ...(said?.terms ?? usualBench), said: said !== undefined };
+    },
+
+    /** The sittings a player was last shown; undefined where there are none, or they cannot be read any more. */
+    shownTo: (playerId: string): StoredSittings | undefined => {
+      const row = shown.get({ playerId });
+      return row && readSittings(row.plan);
+    },
+
+    /** Keeps the sittings a player is shown. */
+    show: (playerId: PlayerId, sittings: StoredSittings): void => {
+      const plan = writtenSittings(sittings);
+      db.insert(shownSittings)
+        .values({ playerId, plan })
+        .onConflictDoUpdate({ target: shownSittings.playerId, set: { plan } })
+        .run();
+    },
+
+    /** What calendar programs have been told of a player's calendar. */
+    toldTo: (playerId: PlayerId): ToldEntry[] => {
+      const row = db.select().from(toldCalendars).where(eq(toldCalendars.playerId, playerId)).get();
+      return row === undefined ? [] : readToldEntries(row.entries);
+    },
+
+    /** Keeps what they are told. */
+    tell: (playerId: PlayerId, told: readonly ToldEntry[]): void => {
+      const entries = writtenToldEntries(told);
+      db.insert(toldCalendars)
+        .values({ playerId, entries })
+        .onConflictDoUpdate({ target: toldCalendars.playerId, set: { entries } })
+        .run();
+    },
+
+    /** The secret of a player's calendar address; null before there is one. */
+    secretOf: (playerId: string): string | null =>
+      db
+        .select({ secret: feeds.secret })
+        .from(feeds)
+        .where(eq(feeds.playerId, playerId as PlayerId))
+        .get()?.secret ?? null,
+
+    /** Gives a player's calendar a new address; the old one is forgotten. */
+    renewSecret: (playerId: PlayerId, secret: string): void => {
+      db.insert(feeds)
+        .values({ playerId, secret })
+        .onConflictDoUpdate({ target: feeds.playerId, set: { secret } })
+        .run();
+    },
+
+    /** Whose calendar has this address. */
+    playerOfSecret: (secret: string): PlayerId | undefined =>
+      db.select({ playerId: feeds.playerId }).from(feeds).where(eq(feeds.secret, secret)).get()?.playerId,
   };
 }
 export type CalendarRepository = ReturnType<typeof createCalendarRepository>;

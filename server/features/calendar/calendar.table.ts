@@ -1,7 +1,10 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { type EventKind } from '#core/calendar/event.ts';
+import type { BenchTerms } from '#core/bench/bench-terms.ts';
+import type { BenchStay, EventKind, EventOrigin } from '#core/calendar/event.ts';
+import type { ImportedEvent } from '#core/calendar/imported-event.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { SittingPin } from '#core/sittings/sitting-pin.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { bodyOf, ofPlayerId } from '#server/features/players/players.table.ts';
 
@@ -15,6 +18,66 @@ export const sittingTimes = sqliteTable(
     minutes: text({ mode: 'json' }).$type<readonly number[]>().notNull(),
   },
   (table) => [index('sitting_times_of_player').on(table.playerId)],
+);
+
+/** Sittings moved by hand. */
+export const sittingMoves = sqliteTable(
+  'sitting_moves',
+  {
+    factId: bodyOf(),
+    playerId: ofPlayerId(),
+    /** JSON array. */
+    pins: text({ mode: 'json' }).$type<readonly SittingPin[]>().notNull(),
+  },
+  (table) => [index('sitting_moves_of_player').on(table.playerId)],
+);
+
+/**
+ * The sittings a player was last shown. No fact: it follows from the facts, and is kept so that it moves as little as it
+ * can, and so that a calendar program knows a sitting again.
+ */
+export const shownSittings = sqliteTable('shown_sittings', {
+  playerId: ofPlayerId().primaryKey(),
+  /** JSON with its version; see stored-sittings.ts. */
+  plan: text().notNull(),
+});
+
+/** What calendar programs have been told of a player's calendar: how often each entry has changed, and what has gone. */
+export const toldCalendars = sqliteTable('told_calendars', {
+  playerId: ofPlayerId().primaryKey(),
+  /** JSON with its version; see told-calendar.ts. */
+  entries: text().notNull(),
+});
+
+/** The bench a player goes to. */
+export const benchTerms = sqliteTable(
+  'bench_terms',
+  {
+    factId: bodyOf(),
+    playerId: ofPlayerId(),
+    /** JSON. */
+    terms: text({ mode: 'json' }).$type<BenchTerms>().notNull(),
+  },
+  (table) => [index('bench_terms_of_player').on(table.playerId)],
+);
+
+/** The address under which a player's calendar can be subscribed to. No fact: what was renewed is to be forgotten. */
+export const feeds = sqliteTable('feeds', {
+  playerId: ofPlayerId().primaryKey(),
+  secret: text().notNull().unique(),
+});
+
+/** Calendars that were imported, each time it was done: the last one of a name says what stands in it. */
+export const calendarImports = sqliteTable(
+  'calendar_imports',
+  {
+    factId: bodyOf(),
+    playerId: ofPlayerId(),
+    calendar: text().notNull(),
+    /** JSON array. */
+    events: text({ mode: 'json' }).$type<readonly ImportedEvent[]>().notNull(),
+  },
+  (table) => [index('calendar_imports_of_player').on(table.playerId)],
 );
 
 /** Days of which more is known than their weekday. Kinds are data: no CHECK lists them. */
@@ -31,6 +94,10 @@ export const events = sqliteTable(
     name: text(),
     /** JSON array. */
     instrumentIds: text('instrument_ids', { mode: 'json' }).$type<readonly InstrumentId[]>().notNull(),
+    /** JSON: what a stay at the bench came to; null until it is back, and for other events. */
+    stay: text({ mode: 'json' }).$type<BenchStay>(),
+    /** JSON: where it was imported from; null where it was typed. */
+    origin: text({ mode: 'json' }).$type<EventOrigin>(),
   },
   (table) => [
     check('events_minutes', sql`${table.minutes} is null or ${table.minutes} between 1 and 600`),

@@ -1,38 +1,92 @@
-import { checkEvent, eventWords, type CalendarEvent } from '#core/calendar/event.ts';
-import { duration } from '#core/explain/format.ts';
-import { fail, succeed } from '#core/kernel/outcome.ts';
+import { bookItem, type Book } from '#core/book/book.ts';
+import { itemIn } from '#core/book/practice.ts';
+import { checkEvent, eventWords, type BenchStay, type CalendarEvent, type EventOrigin } from '#core/calendar/event.ts';
+import { duration, listed } from '#core/explain/format.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { isCurrency } from '#core/money/money.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import { calendarPaths, eventRequest, type EventRequest } from '#contract/calendar.ts';
-import { invalid, notFound } from '#server/failure.ts';
+import { invalid, notFound, type Failure } from '#server/failure.ts';
 import { events } from '#server/features/calendar/calendar.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
-import { defineFact } from '#server/record/define-fact.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 
 export type EventBody = Omit<CalendarEvent, 'key'>;
+
+type Content = Omit<EventRequest, 'key' | 'now' | 'corrects' | 'insteadOf' | 'dropped'>;
+
+/** Where the event came from: what it corrects keeps its place, and what stands instead of an imported one takes it. */
+function originOf(
+  { corrects, insteadOf, dropped }: Pick<EventRequest, 'corrects' | 'insteadOf' | 'dropped'>,
+  { calendar }: Services,
+  playerId: PlayerId,
+): Outcome<EventOrigin | null, Failure> {
+  const key = corrects ?? insteadOf ?? null;
+  if (key === null) return succeed(null);
+  const origin = calendar.of(playerId).find((event) => event.key === key)?.origin ?? null;
+  if (corrects == null && origin === null) return fail(notFound('insteadOf', { code: 'no-such-event' }));
+  return succeed(origin && { ...origin, dropped: dropped === true });
+}
+
+/** Was the work of a stay care that its instruments have? */
+function unknownWork({ stay }: Content, { readings }: Services, today: LocalDate): boolean {
+  return (stay?.done ?? []).some(({ instrumentId, itemIds }) => {
+    const practice = readings.of(instrumentId)?.situation(today).methods.practice;
+    return practice === undefined || itemIds.some((id) => itemIn(practice, id) === undefined);
+  });
+}
+
+/** What was paid is in a currency, and in that of the record, were it not the only one. */
+function costFault(currency: string | undefined, ofRecord: string | null): Failure | null {
+  if (currency === undefined) return null;
+  if (!isCurrency(currency)) return invalid('stay.cost', { code: 'no-currency', currency });
+  return ofRecord !== null && currency !== ofRecord
+    ? invalid('stay.cost', { code: 'another-currency', currency: ofRecord })
+    : null;
+}
+
+function decide(
+  { key: _key, now: _now, corrects, insteadOf, dropped, ...content }: EventRequest,
+  { now }: Deciding,
+  services: Services,
+): Outcome<ToWrite<EventBody>, Failure> {
+  const { players, instruments, reeds } = services;
+  const player = players.find(content.playerId);
+  if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
+  const own = new Set(instruments.all().flatMap((one) => (one.playerId === player.id ? [one.id] : [])));
+  const origin = originOf({ corrects, insteadOf, dropped }, services, content.playerId);
+  if (!origin.ok) return origin;
+  const checked = checkEvent({ ...content, stay: content.stay ?? null, origin: origin.value }, now.on, own);
+  if (!checked.ok) {
+    const { field, ...fault } = checked.failure;
+    return fail(invalid(field, fault));
+  }
+  if (unknownWork(content, services, now.on)) return fail(invalid('stay', { code: 'stay-work-unknown' }));
+  const fault = costFault(content.stay?.cost?.currency, reeds.currency());
+  return fault === null ? succeed({ body: checked.value, ...now }) : fail(fault);
+}
+
+/** "the yearly service, new pads". */
+const workWords = ({ done }: BenchStay, book: Book): string =>
+  listed(
+    [...new Set(done.flatMap(({ itemIds }) => itemIds))].map((id) => bookItem(book, id)?.name.toLowerCase() ?? id),
+  );
 
 /** A day of which more is known than its weekday; it moves whatever is foreseen for the instruments it names. */
 export const eventFact = defineFact<Services>()<EventBody, EventRequest>({
   kind: 'event',
   store: bodyTable(events, { toRow: (event) => event, fromRow: ({ factId: _factId, ...event }) => event }),
   about: ({ playerId, instrumentIds }) => [ofPlayer(playerId), ...instrumentIds.map(ofInstrument)],
-  words: ({ body }, { format }) => {
-    const { on, until, minutes } = body;
+  words: ({ body }, { format, book }) => {
+    const { on, until, minutes, stay, origin } = body;
     const days = until === null || until === on ? format.date(on) : `${format.date(on)} to ${format.date(until)}`;
-    return `${days}: ${eventWords(body)}${minutes === null ? '' : `, ${duration(minutes)}`}.`;
+    const came = stay === null ? '' : ` Done there: ${workWords(stay, book) || 'nothing of its care'}.`;
+    const cost = stay?.cost == null ? '' : ` It cost ${format.money(stay.cost)}.`;
+    const dropped = origin?.dropped === true ? ' Left out of the calendar.' : '';
+    return `${days}: ${eventWords(body)}${minutes === null ? '' : `, ${duration(minutes)}`}.${came}${cost}${dropped}`;
   },
-  logged: {
-    path: calendarPaths.events,
-    request: eventRequest,
-    correctable: true,
-    decide: ({ key: _key, now: _now, corrects: _corrects, ...event }, { now }, { players, instruments }) => {
-      const player = players.find(event.playerId);
-      if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
-      const own = new Set(instruments.all().flatMap((one) => (one.playerId === player.id ? [one.id] : [])));
-      const checked = checkEvent(event, now.on, own);
-      if (checked.ok) return succeed({ body: checked.value, ...now });
-      const { field, ...fault } = checked.failure;
-      return fail(invalid(field, fault));
-    },
-  },
+  logged: { path: calendarPaths.events, request: eventRequest, correctable: true, decide },
 });

@@ -73,12 +73,84 @@ describe('six weeks of sittings', () => {
     expect(away.words).toContain('no day');
   });
 
-  test('are a calendar file as well', async () => {
+  test('are kept as they were shown, and keep their names: after a restart, and on the next day', async () => {
+    const first = await weeks();
+    server.restart();
+    expect(await weeks()).toEqual(first);
+    const kept = server.client().prepare('select plan from shown_sittings').pluck().get() as string;
+    expect(JSON.parse(kept)).toMatchObject({ version: 1 });
+    server.client().prepare("update shown_sittings set plan = '{}'").run();
+    // What cannot be read any more is planned anew, under new names.
+    server.restart();
+    const anew = await weeks();
+    expect(anew.sittings.map(({ on }) => on)).toEqual(first.sittings.map(({ on }) => on));
+    expect(anew.sittings[0]?.uid).not.toBe(first.sittings[0]?.uid);
+  });
+
+  test('of a day that is not today are shown and not kept', async () => {
+    const before = await weeks();
+    await server.api().get('/api/sittings?playerId=ada&today=2028-02-29').expect(200);
+    server.restart();
+    expect((await weeks()).sittings.map(({ uid }) => uid)).toEqual(before.sittings.map(({ uid }) => uid));
+  });
+
+  test('one is moved by hand, the others stay, and taken back it lies where it lay', async () => {
+    const before = await weeks();
+    const sitting = before.sittings.at(-1);
+    const others = (view: typeof before) => view.sittings.filter(({ uid }) => uid !== sitting?.uid);
+    if (sitting === undefined) throw new Error('no sitting');
+    const on = addDays(sitting.on, -1);
+    const times = sitting.items.map(({ instrumentId, itemId, dueOn }) => ({ instrumentId, itemId, dueOn }));
+    const key = aKey();
+    await post('/api/sittings/moves', { key, playerId: 'ada', times, on }).expect(201);
+    const after = await weeks();
+    const moved = after.sittings.find(({ uid }) => uid === sitting.uid);
+    expect(moved?.on).toBe(on);
+    expect(moved?.items.every(({ isSet }) => isSet)).toBe(true);
+    expect(others(after).map(({ uid, on: day }) => [uid, day])).toEqual(
+      others(before).map(({ uid, on: day }) => [uid, day]),
+    );
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    const back = await weeks();
+    expect(back.sittings.flatMap(({ items }) => items.map(({ isSet }) => isSet))).not.toContain(true);
+  });
+
+  test('a move of nothing, of nobody, out of the weeks, or to a day at the bench is refused', async () => {
+    const times = [{ instrumentId: 'trumpet', itemId: 'piston-brass/bath', dueOn: TODAY }];
+    const move = (over: object) =>
+      post('/api/sittings/moves', { playerId: 'ada', times, on: addDays(today, 3), ...over });
+    await move({}).expect(201);
+    await move({ times: [] }).expect(400);
+    await move({ playerId: 'kit' }).expect(404);
+    await move({ times: [{ ...times[0], itemId: 'clarinet/swab-bore' }] }).expect(404);
+    await move({ on: addDays(today, 42) }).expect(400);
+    await move({ times: [...times, ...times] }).expect(400);
+    const stay = { what: 'bench', on: addDays(today, 2), until: addDays(today, 5), instrumentIds: ['trumpet'] };
+    await post('/api/events', event(stay)).expect(201);
+    const { body } = await move({}).expect(400);
+    expect(body.errors).toMatchObject([{ field: 'on', code: 'sitting-while-away' }]);
+  });
+
+  test('what was done is in the weeks behind, and its sitting is told as done', async () => {
     const { sittings } = await weeks();
-    const answer = await server.api().get(`/api/calendar.ics?playerId=ada&today=${TODAY}`).expect(200);
-    expect(answer.headers['content-type']).toMatch(/^text\/calendar/);
-    expect(answer.text.match(/BEGIN:VEVENT/g)).toHaveLength(sittings.length);
-    await server.api().get(`/api/calendar.ics?playerId=nobody&today=${TODAY}`).expect(404);
+    const [next] = sittings;
+    for (const { instrumentId, itemId } of next?.items ?? [])
+      await post('/api/care', { instrumentId, itemId, doneOn: TODAY, by: 'player' }).expect(201);
+    const after = await weeks();
+    expect(after.past[0]?.on).toBe(TODAY);
+    expect(after.past[0]?.items.map(({ itemId }) => itemId).toSorted()).toEqual(
+      next?.items.map(({ itemId }) => itemId).toSorted(),
+    );
+    const stored = JSON.parse(server.client().prepare('select plan from shown_sittings').pluck().get() as string);
+    expect(stored.sittings.find(({ uid }: { uid: string }) => uid === next?.uid)).toMatchObject({
+      state: 'done',
+      on: TODAY,
+    });
+  });
+
+  test('care of which nobody knows when it was done is said to be in none', async () => {
+    const { unknown } = await weeks();
+    expect(unknown).toMatchObject([{ instrumentId: 'clarinet' }]);
   });
 
   test('with no time at all say so, and of nobody there are none', async () => {

@@ -1,11 +1,11 @@
 import type { CareDone } from '#core/packup/run-care.ts';
-import { and, asc, eq, max, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, max, sql } from 'drizzle-orm';
 import type { LastDone, SignNoticed } from '#core/care/care-clock.ts';
 import type { CareDecision } from '#core/care/care-decision.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import { DONE_BY } from '#core/care/done-by.ts';
-import { wallMinute } from '#core/plays/play.ts';
-import { localDate } from '#core/time/local-date.ts';
+import { MINUTES_PER_DAY, wallMinute } from '#core/plays/play.ts';
+import { dateOfDay, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
 import { careDecisions, careDone, signsNoticed, wetnessResets } from '#server/features/care/care.table.ts';
 import { facts } from '#server/record/record.table.ts';
@@ -80,6 +80,19 @@ export function createCareRepository(db: Db) {
     .where(and(eq(facts.belongsTo, sql.placeholder('source')), counting))
     .orderBy(asc(facts.id))
     .prepare();
+  const since = db
+    .select({ at: careDone.wallMinute })
+    .from(careDone)
+    .where(
+      and(
+        eq(careDone.instrumentId, sql.placeholder('instrumentId')),
+        eq(careDone.itemId, sql.placeholder('itemId')),
+        eq(careDone.counts, true),
+        gte(careDone.wallMinute, sql.placeholder('from')),
+      ),
+    )
+    .orderBy(asc(careDone.wallMinute))
+    .prepare();
   return {
     /** When each item was last done, as far as that counts; and every item that was ever logged. */
     history: (id: string): { lastDone: ReadonlyMap<CareItemId, LastDone>; itemsLogged: readonly CareItemId[] } => {
@@ -91,6 +104,12 @@ export function createCareRepository(db: Db) {
         itemsLogged: rows.map(({ item }) => item),
       };
     },
+
+    /** The days on which an item was done, from that day on: one seek. */
+    doneSince: (instrumentId: string, itemId: CareItemId, from: LocalDate): LocalDate[] =>
+      since
+        .all({ instrumentId, itemId, from: dayNumber(from) * MINUTES_PER_DAY })
+        .map(({ at }) => dateOfDay(Math.floor(at / MINUTES_PER_DAY))),
 
     /** The latest sign of each item that counts. */
     signs: (instrumentId: string): ReadonlyMap<CareItemId, SignNoticed> =>

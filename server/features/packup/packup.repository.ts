@@ -11,6 +11,7 @@ import {
   standingPlay,
   versionOfPlay,
 } from '#server/features/packup/last-passes.repository.ts';
+import { createLearnedMinutes } from '#server/features/packup/learned-minutes.repository.ts';
 import { createEarlierRuns } from '#server/features/packup/earlier-runs.repository.ts';
 import { runEvents, runs, runShares } from '#server/features/packup/packup.table.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
@@ -80,6 +81,10 @@ export function createPackupRepository(db: Db) {
     .innerJoin(facts, and(eq(facts.id, runs.factId), eq(facts.counts, true)))
     .orderBy(asc(runs.factId))
     .prepare();
+  const newestFinished = (instrumentId: string, limit: number): (RecordedRun & { readonly alone: boolean })[] =>
+    finishedRuns.all({ instrumentId, limit }).map((row) => ({ ...runOf(row), alone: row.alone === 1 }));
+  const logOf = (runId: number): LoggedRunEvent[] =>
+    log.all({ runId }).map(({ event, key, at }) => ({ key, event: eventFromRow(event, instant(at)) }));
   return {
     /** A run that has not been taken back. */
     find: (key: string): RecordedRun | undefined => {
@@ -96,8 +101,8 @@ export function createPackupRepository(db: Db) {
     },
 
     /** The newest finished runs an instrument is in: what its player's pace is learned from. */
-    newestFinished: (instrumentId: string, limit: number): (RecordedRun & { readonly alone: boolean })[] =>
-      finishedRuns.all({ instrumentId, limit }).map((row) => ({ ...runOf(row), alone: row.alone === 1 })),
+    newestFinished,
+    learnedMinutes: createLearnedMinutes({ newestFinished, log: logOf }),
 
     earlierOn: createEarlierRuns(db),
 
@@ -117,8 +122,7 @@ export function createPackupRepository(db: Db) {
       }),
 
     /** The log of a run in order of arrival; events taken back are left out. */
-    log: (runId: number): LoggedRunEvent[] =>
-      log.all({ runId }).map(({ event, key, at }) => ({ key, event: eventFromRow(event, instant(at)) })),
+    log: logOf,
 
     /** Every run that counts, one after another: for a check, not for a page. */
     every: function* (): Generator<RecordedRun> {

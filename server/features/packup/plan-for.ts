@@ -1,26 +1,23 @@
 import type { ClockReason } from '#core/care/care-clock.ts';
-import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
-import { itemIn, type Practice } from '#core/book/practice.ts';
+import { itemIn } from '#core/book/practice.ts';
+import { runPartOf } from '#core/situation/run-part-of.ts';
 import type { Situation } from '#core/situation/situation.ts';
-import type { Marked } from '#core/explain/explained.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { Fault } from '#core/failure/fault.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { learnMinutes, type TickedRun } from '#core/packup/learn-minutes.ts';
 import { keepPlan } from '#core/packup/kept-plan.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import { withStandsOn } from '#core/packup/with-stands-on.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
-import type { LoggedRunEvent, RunEvent } from '#core/packup/run-event.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
-import { handsFor, paceOf, type PlayerAbilities } from '#core/players/player.ts';
+import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
 import type { Play, WallClock } from '#core/plays/play.ts';
-import { msOfInstant } from '#core/time/instant.ts';
 import type { StartRunRequest } from '#contract/packup.ts';
 import { conflict, invalid, noInstrument, notFound, type Failure } from '#server/failure.ts';
-import type { RecordedRun, RunBody } from '#server/features/packup/packup.mapper.ts';
-import { countsIn, writtenPlan } from '#server/features/packup/stored-plan.ts';
+import type { RunBody } from '#server/features/packup/packup.mapper.ts';
+import { writtenPlan } from '#server/features/packup/stored-plan.ts';
 import type { Reading } from '#server/readings.ts';
 import type { ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
@@ -102,56 +99,9 @@ function partOf(
   const played = playedBefore(services, { kind, share, reading }, situation);
   if (!played.ok) return played;
   const play = played.value;
-  const part: RunPart = {
-    instrumentId: instrument.id,
-    kind: situation.kind,
-    practice: situation.methods.practice,
-    items: items.value,
-    playedMinutes: play?.minutes ?? 0,
-    roomCelsius: play?.roomCelsius ?? situation.conditions.roomCelsius,
-    wetness: reading.wetness(),
-    loads: new Map(situation.care.clocks.map(({ item, load }) => [item.id, load])),
-  };
+  const part = runPartOf(situation, { items: items.value, play, wetness: reading.wetness() });
   return succeed({ part, playKey: play?.key ?? null, asked: { playKey: share.playKey, itemIds: share.itemIds } });
 }
-
-const RUNS_LEARNED_FROM = 15;
-
-const isDone = (event: RunEvent) =>
-  event.kind === 'ticked' || event.kind === 'ticked-along' || event.kind === 'answered' || event.kind === 'not-looked';
-
-/** What was ticked in a run, and when. Only a run of this instrument alone tells how long a step takes. */
-function tickedRun(run: RecordedRun, log: readonly LoggedRunEvent[]): TickedRun {
-  const planned = countsIn(run.plan);
-  const ticks = log.flatMap(({ event }) => {
-    if (!isDone(event)) return [];
-    const step = planned.get(event.stepKey);
-    return step
-      ? [{ stepId: step.id, atMs: msOfInstant(event.at), repeats: step.count, byItself: event.kind !== 'ticked-along' }]
-      : [];
-  });
-  return { startedAtMs: msOfInstant(run.startedAt), ticks };
-}
-
-/** The minutes this player takes over the steps of these instruments, from their last finished runs. */
-function learnedMinutes(
-  { packup }: Services,
-  parts: readonly RunPart[],
-  player: PlayerAbilities & { readonly id: PlayerId },
-): ReadonlyMap<StepId, Marked> {
-  const pace = paceOf(player.standing);
-  const own = parts.flatMap(({ instrumentId, practice }) => {
-    const runs = packup
-      .newestFinished(instrumentId, RUNS_LEARNED_FROM)
-      .filter(({ playerId, alone }) => playerId === player.id && alone);
-    const ticked = runs.map((run) => tickedRun(run, packup.log(run.id)));
-    return [...learnMinutes(ticked, stepEstimates(practice, pace))];
-  });
-  return new Map(own);
-}
-
-const stepEstimates = (practice: Practice, pace: number): ReadonlyMap<StepId, number> =>
-  new Map(practice.steps.map(({ id, minutes }) => [id, minutes * pace]));
 
 export type Starter = {
   readonly player: PlayerAbilities & { readonly id: PlayerId };
@@ -178,7 +128,7 @@ export function plannedRun(
     parts,
     player,
     minutesAtHand: request.minutesAtHand,
-    learned: learnedMinutes(services, parts, player),
+    learned: services.packup.learnedMinutes(parts, player),
   });
   const shares = planned.map(({ part: { instrumentId, roomCelsius, practice }, playKey, asked }) => ({
     instrumentId,

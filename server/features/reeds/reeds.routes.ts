@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import { readinessQuery, reedPaths, reedPlanQuery, reedsOfRunQuery, reedsQuery } from '#contract/reeds.ts';
+import { reedDaysOf } from '#server/features/reeds/reed-days.views.ts';
 import { reedPlanOf } from '#server/features/reeds/reed-plan.views.ts';
 import { readinessOf } from '#server/features/reeds/reed-readiness.views.ts';
 import { reedsOfRunOf } from '#server/features/reeds/reed-run.views.ts';
@@ -11,6 +12,10 @@ export function reedsRoutes(services: Serving): Router {
   router.get(reedPaths.page, (req, res) => {
     const { playerId, today, atMinute } = queryOf(reedsQuery, req);
     sendOutcome(res, reedsPageOf(services(req), playerId, { on: today, atMinute: Number(atMinute) }));
+  });
+  router.get(reedPaths.days, async (req, res) => {
+    const { playerId, today, atMinute } = queryOf(reedsQuery, req);
+    sendOutcome(res, await reedDaysOf(services(req), playerId, { on: today, atMinute: Number(atMinute) }));
   });
   router.get(reedPaths.readiness, (req, res) => {
     const { playerId, kind, on, wanted, today } = queryOf(readinessQuery, req);

@@ -1,0 +1,110 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { DueItem } from '#core/sittings/due-items.ts';
+import { carriedOn, withShownDays, type FreshSitting, type ShownSitting } from '#core/sittings/shown-plan.ts';
+import { anItem } from '#core/testing/sittings.ts';
+import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
+
+const today = localDate('2026-11-27');
+const on = (days: number): LocalDate => addDays(today, days);
+const thing = (itemId: string, over: Partial<ShownSitting['things'][number]> = {}) => ({
+  instrumentId: 'clarinet' as InstrumentId,
+  itemId: itemId as CareItemId,
+  dueOn: today,
+  lastDone: null,
+  ...over,
+});
+const fresh = (days: number, ...things: string[]): FreshSitting => ({
+  on: on(days),
+  minutes: 10,
+  things: things.map((one) => thing(one)),
+});
+const names = () => {
+  let next = 0;
+  return () => `u${next++}`;
+};
+const nothingDone = () => null;
+const first = (...sittings: FreshSitting[]): ShownSitting[] =>
+  carriedOn([], sittings, { today, mint: names(), lastDoneOn: nothingDone });
+const later = (shown: readonly ShownSitting[], next: readonly FreshSitting[], over: object = {}) =>
+  carriedOn(shown, next, { today, mint: () => 'new', lastDoneOn: nothingDone, ...over });
+
+describe('sittings that have been shown', () => {
+  test('keep their name while they change', () => {
+    const shown = first(fresh(1, 'oil', 'wash'), fresh(8, 'wash'));
+    expect(later(shown, [fresh(1, 'oil', 'wash'), fresh(8, 'wash')])).toEqual(shown);
+    expect(later(shown, [fresh(2, 'oil', 'wash'), fresh(8, 'wash', 'grease')])).toMatchObject([
+      { uid: 'u0', on: on(2) },
+      { uid: 'u1', on: on(8) },
+    ]);
+  });
+
+  test('what is dropped is gone, and what is new has a new name', () => {
+    const shown = first(fresh(1, 'oil'));
+    expect(later(shown, [fresh(3, 'grease')])).toMatchObject([{ uid: 'new', state: 'planned' }]);
+  });
+
+  test('what was done is told as done on its day, and what comes weekly is not done for all its weeks', () => {
+    const shown = first(fresh(1, 'wash', 'oil'), fresh(8, 'wash'), fresh(15, 'wash'));
+    const lastDoneOn = ({ itemId }: { itemId: string }) => (itemId === 'wash' || itemId === 'oil' ? today : null);
+    const after = later(shown, [fresh(7, 'wash'), fresh(14, 'wash')], { lastDoneOn });
+    expect(after.map(({ uid, state, on: day }) => [uid, state, day])).toEqual([
+      ['u0', 'done', today],
+      ['u1', 'planned', on(7)],
+      ['u2', 'planned', on(14)],
+    ]);
+  });
+
+  test('one that was missed goes on under its name on its new day', () => {
+    const shown = first(fresh(0, 'oil', 'grease'));
+    const [missed] = later(shown, [{ ...fresh(3, 'oil', 'grease') }], { today: on(2) });
+    expect(missed).toMatchObject({ uid: 'u0', state: 'planned', on: on(3) });
+  });
+
+  test('names are never given twice, whatever the next plans are', () => {
+    const plan = fc.uniqueArray(
+      fc.record({ day: fc.integer({ min: 0, max: 12 }), mask: fc.integer({ min: 1, max: 15 }) }),
+      { selector: ({ day }) => day, maxLength: 5 },
+    );
+    fc.assert(
+      fc.property(fc.array(plan, { maxLength: 5 }), (plans) => {
+        const mint = names();
+        let shown: ShownSitting[] = [];
+        for (const [at, one] of plans.entries()) {
+          const next = one.map(({ day, mask }) =>
+            fresh(at + day, ...['a', 'b', 'c', 'd'].filter((_, bit) => mask & (1 << bit))),
+          );
+          shown = carriedOn(shown, next, { today: on(at), mint, lastDoneOn: nothingDone });
+          const uids = shown.map(({ uid }) => uid);
+          expect(new Set(uids).size).toBe(uids.length);
+          expect(shown.map(({ on: day }) => day)).toEqual(next.map(({ on: day }) => day));
+        }
+      }),
+      { seed: 5, numRuns: 200 },
+    );
+  });
+
+  test('each time of a thing remembers the day it was shown on, in order, where it may still be on it', () => {
+    const shown = first(fresh(1, 'wash'), fresh(9, 'wash'));
+    const time = Array.from({ length: 42 }, () => 20);
+    const due = [
+      { due: 0, from: 0, until: 3 },
+      { due: 7, from: 4, until: 10 },
+      { due: 14, from: 11, until: 17 },
+    ].map((over, at): DueItem => ({
+      instrumentId: 'clarinet' as InstrumentId,
+      clock: { item: { id: 'wash' } } as unknown as DueItem['clock'],
+      item: anItem({ ...over, id: `w${at}`, minutes: 5, ...(at === 1 && { barred: new Set([9]) }) }),
+    }));
+    const days = (list: readonly DueItem[]) =>
+      withShownDays(list, shown, { today, time }).map(({ item }) => item.shown);
+    expect(days(due)).toEqual([1, null, null]);
+    expect(days(due.map((one) => ({ ...one, item: { ...one.item, barred: new Set<number>() } })))).toEqual([
+      1,
+      9,
+      null,
+    ]);
+  });
+});

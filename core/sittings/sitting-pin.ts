@@ -1,0 +1,64 @@
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
+import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
+
+/** One thing at one of the times it falls due. */
+export type DueTime = {
+  readonly instrumentId: InstrumentId;
+  readonly itemId: CareItemId;
+  /** When it fell due as it was shown; what has no date is due on the day it was looked at. */
+  readonly dueOn: LocalDate;
+};
+
+/** The day the player has set for it; null leaves it to the plan again. */
+export type SittingPin = DueTime & { readonly on: LocalDate | null };
+
+/** A pin in days from today. */
+export type PinnedDay = { readonly due: number; readonly on: number };
+
+export type PinFault = { readonly code: 'sitting-out-of-weeks' | 'sitting-while-away' | 'named-twice' };
+
+/**
+ * May these be done on that day? Within the weeks that are planned, each thing once, and no instrument that is away.
+ *
+ * @param isAway whether an instrument is at the bench on a day
+ */
+export function checkMove(
+  times: readonly DueTime[],
+  on: LocalDate | null,
+  { today, isAway }: { readonly today: LocalDate; readonly isAway: (id: InstrumentId, on: LocalDate) => boolean },
+): Outcome<readonly SittingPin[], PinFault> {
+  if (on !== null && (on < today || daysBetween(today, on) >= SITTING_DAYS))
+    return fail({ code: 'sitting-out-of-weeks' });
+  const names = times.map(({ instrumentId, itemId, dueOn }) => `${instrumentId}:${itemId}:${dueOn}`);
+  if (new Set(names).size < names.length) return fail({ code: 'named-twice' });
+  if (on !== null && times.some(({ instrumentId }) => isAway(instrumentId, on)))
+    return fail({ code: 'sitting-while-away' });
+  return succeed(times.map((time) => ({ ...time, on })));
+}
+
+/**
+ * What still stands of the pins of one thing, in days from today; the last word counts for each time. What lies in the
+ * past has had its day.
+ *
+ * @param pins oldest first
+ */
+export function standingPins(pins: readonly SittingPin[], today: LocalDate): PinnedDay[] {
+  const last = new Map(pins.map((pin) => [pin.dueOn, pin.on]));
+  return [...last].flatMap(([dueOn, on]): PinnedDay[] =>
+    on === null || on < today ? [] : [{ due: Math.max(0, daysBetween(today, dueOn)), on: daysBetween(today, on) }],
+  );
+}
+
+/**
+ * The pin of the time that falls due on that day: the nearest, and nearer than the next time is. One that has been done
+ * since has no time near it any more.
+ */
+export function pinOf(pins: readonly PinnedDay[], due: number, interval: number): PinnedDay | null {
+  const [nearest] = pins
+    .filter((pin) => Math.abs(pin.due - due) <= interval / 2)
+    .toSorted((a, b) => Math.abs(a.due - due) - Math.abs(b.due - due));
+  return nearest ?? null;
+}

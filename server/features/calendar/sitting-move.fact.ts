@@ -1,0 +1,64 @@
+import { bookItem } from '#core/book/book.ts';
+import { itemIn } from '#core/book/practice.ts';
+import { daysOf } from '#core/calendar/event.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { ofPlayer } from '#core/record/fact.ts';
+import { checkMove, type SittingPin } from '#core/sittings/sitting-pin.ts';
+import { dayNumber } from '#core/time/local-date.ts';
+import { sittingMoveRequest, sittingPaths, type SittingMoveRequest } from '#contract/sittings.ts';
+import { invalid, notFound, type Failure } from '#server/failure.ts';
+import { sittingMoves } from '#server/features/calendar/calendar.table.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+export type SittingMoveBody = { readonly playerId: PlayerId; readonly pins: readonly SittingPin[] };
+
+function decide(
+  { playerId, times, on }: SittingMoveRequest,
+  { now }: Deciding,
+  { players, readings, calendar }: Services,
+): Outcome<ToWrite<SittingMoveBody>, Failure> {
+  if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
+  for (const [at, { instrumentId, itemId }] of times.entries()) {
+    const reading = readings.of(instrumentId);
+    const isKnown =
+      reading?.instrument.playerId === playerId &&
+      itemIn(reading.situation(now.on).methods.practice, itemId) !== undefined;
+    if (!isKnown) return fail(notFound(`times[${at}]`, { code: 'no-such-sitting' }));
+  }
+  const stays = calendar.of(playerId).filter(({ what }) => what === 'bench');
+  const isAway = (id: InstrumentId, day: typeof now.on): boolean =>
+    stays.some((stay) => stay.instrumentIds.includes(id) && daysOf(stay).includes(dayNumber(day)));
+  const checked = checkMove(times, on, { today: now.on, isAway });
+  return checked.ok
+    ? succeed({ body: { playerId, pins: checked.value }, ...now })
+    : fail(invalid(checked.failure.code === 'named-twice' ? 'times' : 'on', checked.failure));
+}
+
+/** A sitting, or part of one, on a day the player has set: it stays there, and the rest is planned round it. */
+export const sittingMoveFact = defineFact<Services>()<SittingMoveBody, SittingMoveRequest>({
+  kind: 'sitting-move',
+  store: bodyTable(sittingMoves, { toRow: (move) => move, fromRow: ({ factId: _factId, ...move }) => move }),
+  about: ({ playerId }) => [ofPlayer(playerId)],
+  words: ({ body: { pins } }, { book, instruments, format }) => {
+    const [first] = pins;
+    const names = pins.map(({ instrumentId, itemId }) => {
+      const item = bookItem(book, itemId)?.name.toLowerCase() ?? itemId;
+      return `${instruments.find(instrumentId)?.name ?? 'an instrument'}, ${item}`;
+    });
+    const where = first?.on == null ? 'is left to the plan again' : `is set for ${format.weekdayDate(first.on)}`;
+    return `A sitting ${where}: ${names.join('; ')}.`;
+  },
+  logged: {
+    path: sittingPaths.moves,
+    request: sittingMoveRequest,
+    decide,
+    sent: ({ body: { playerId, pins } }) => ({
+      playerId,
+      times: pins.map(({ on: _on, ...time }) => time),
+      on: pins[0]?.on ?? null,
+    }),
+  },
+});

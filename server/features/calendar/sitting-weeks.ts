@@ -1,0 +1,170 @@
+import { randomUUID } from 'node:crypto';
+import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { planRun } from '#core/packup/plan-run.ts';
+import type { PlayerAbilities } from '#core/players/player.ts';
+import { ofInstrument, ofPlayer, type Subject } from '#core/record/fact.ts';
+import { runPartOf } from '#core/situation/run-part-of.ts';
+import { dueItems, reachable, sittingsOf, timeOf, type DueItem } from '#core/sittings/due-items.ts';
+import { carriedOn, freshSittings, withShownDays, type ShownSitting } from '#core/sittings/shown-plan.ts';
+import { costOfSittings, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
+import { addDays, dateOfDay, daysBetween, type LocalDate } from '#core/time/local-date.ts';
+import type { StoredSittings } from '#server/features/calendar/stored-sittings.ts';
+import type { Reading } from '#server/readings.ts';
+import { inTurns } from '#server/turns.ts';
+import type { Services } from '#server/services.ts';
+
+/** More than this at once is a fleet's plan: the most pressing are planned. */
+const MOST_PLANNED = 80;
+/** Days back that are told. */
+const DAYS_TOLD = 14;
+/** Times a plan is made anew because the planner of runs needs longer than the day has. */
+const MOST_ROUNDS = 3;
+
+/** Everything the six weeks of one player are planned from, read once. */
+export type WeeksRead = {
+  readonly playerId: PlayerId;
+  readonly today: LocalDate;
+  readonly own: readonly Reading[];
+  /** Those of the last two weeks among them. */
+  readonly events: readonly CalendarEvent[];
+  readonly due: readonly DueItem[];
+  readonly of: Sittings;
+  readonly said: readonly number[] | null;
+};
+
+/** The weeks as they are shown: what was read, the plan, and the sittings under their names. */
+export type Weeks = WeeksRead & {
+  readonly plan: SittingPlan;
+  readonly gap: number | null;
+  readonly shown: readonly ShownSitting[];
+};
+
+function read({ readings, instruments, calendar }: Services, playerId: PlayerId, today: LocalDate): WeeksRead {
+  const own = instruments
+    .all()
+    .filter((one) => one.playerId === playerId)
+    .flatMap(({ id }) => readings.of(id) ?? [])
+    .filter(({ instrument }) => instrument.leftOn === null);
+  const events = calendar.of(playerId).filter((event) => lastDayOf(event) >= addDays(today, -DAYS_TOLD));
+  const pins = calendar.pinsOf(playerId);
+  const said = calendar.timeOf(playerId);
+  const time = timeOf(said, events, today);
+  const all = own
+    .flatMap(({ situation, player }) => reachable(dueItems(situation(today), { events, pins }, player), time))
+    .toSorted((a, b) => a.item.due - b.item.due || b.item.lateDay - a.item.lateDay)
+    .slice(0, MOST_PLANNED);
+  const due = withShownDays(all, calendar.shownTo(playerId)?.sittings ?? [], { today, time });
+  return { playerId, today, own, events, due, said, of: sittingsOf(due, time) };
+}
+
+/** The plan that is kept, where it was made from this very state of the record. */
+function keptPlan({ due }: WeeksRead, stored: StoredSittings | undefined, at: string): SittingPlan | null {
+  if (stored?.at !== at || stored.days.length !== due.length) return null;
+  const days = new Map(stored.days.map(({ id, day }) => [id, day]));
+  return due.every(({ item }) => days.has(item.id)) ? due.map(({ item }) => days.get(item.id) ?? null) : null;
+}
+
+/** What a sitting takes by the planner of runs, which knows what is opened once for two things, and what waits. */
+function minutesOfRun({ own, today }: WeeksRead, items: readonly DueItem[], { packup }: Services): number {
+  const parts = own.flatMap(({ instrument, situation, wetness }) => {
+    const mine = items.filter(({ instrumentId }) => instrumentId === instrument.id).map(({ clock }) => clock.item.id);
+    const share = { items: [...new Set(mine)], play: null, wetness: wetness() };
+    return mine.length === 0 ? [] : [runPartOf(situation(today), share)];
+  });
+  const [first] = own;
+  const player: (PlayerAbilities & { readonly id: PlayerId }) | undefined = first?.player;
+  if (player === undefined || parts.length === 0) return 0;
+  return planRun({ parts, player, minutesAtHand: null, learned: packup.learnedMinutes(parts, player) }).elapsedMinutes;
+}
+
+type Timed = { readonly plan: SittingPlan; readonly gap: number | null; readonly minutes: ReadonlyMap<number, number> };
+
+/** The minutes of each sitting of a plan, by its day. */
+async function timed(has: WeeksRead, plan: SittingPlan, services: Services): Promise<Timed['minutes']> {
+  const days = [...new Set(plan.filter((day) => day !== null))];
+  const found = await inTurns(days, (day) => {
+    const items = has.due.filter((_, at) => plan[at] === day);
+    return [[day, minutesOfRun(has, items, services)] as const];
+  });
+  return new Map(found);
+}
+
+/**
+ * A plan whose sittings fit their days by the planner of runs: minutes of things are added up to plan them, and where a
+ * sitting then takes longer than its day has, that day is given so much less and the plan is made anew.
+ */
+async function fittingPlan(has: WeeksRead, services: Services): Promise<Timed> {
+  const time = [...has.of.time];
+  for (let round = 1; ; round++) {
+    const { plan, gap } = await services.desk.ask('sittings', { ...has.of, time });
+    const minutes = await timed(has, plan, services);
+    const over = [...minutes].filter(([day, needs]) => {
+      const isSet = has.due.some(({ item }, at) => plan[at] === day && item.set !== null);
+      return !isSet && needs > (has.of.time[day] ?? 0) + WITHIN;
+    });
+    if (over.length === 0 || round === MOST_ROUNDS) return { plan, gap, minutes };
+    for (const [day, needs] of over) {
+      const added = has.due.reduce((sum, { item }, at) => sum + (plan[at] === day ? item.minutes : 0), 0);
+      time[day] = Math.max(0, Math.min(time[day] ?? 0, added) - (needs - (has.of.time[day] ?? 0)));
+    }
+  }
+}
+/** A minute more is no reason to plan anew. */
+const WITHIN = 1;
+
+/** Is it the day it is where the server stands, give or take one? Only such a plan is kept. */
+export const isNow = (today: LocalDate, nowMs: number): boolean =>
+  Math.abs(daysBetween(dateOfDay(Math.floor(nowMs / MS_PER_DAY)), today)) <= 1;
+const MS_PER_DAY = 86_400_000;
+
+/** What the weeks hang on. */
+const subjectsOf = ({ instruments }: Services, playerId: PlayerId): Subject[] => {
+  const own = instruments.all().filter((one) => one.playerId === playerId);
+  return [ofPlayer(playerId), ...own.map(({ id }) => ofInstrument(id))];
+};
+
+/** Plans the weeks anew, or takes the plan that is kept; and keeps it with the names of its sittings. */
+async function planned(services: Services, has: WeeksRead, at: string): Promise<Weeks> {
+  const { calendar, atOnce, nowMs } = services;
+  const { playerId, today, due, own } = has;
+  const stored = calendar.shownTo(playerId);
+  const kept = keptPlan(has, stored, at);
+  if (kept !== null && stored) return { ...has, plan: kept, gap: stored.gap, shown: stored.sittings };
+  const { plan, gap, minutes } = await fittingPlan(has, services);
+  const fresh = freshSittings(due, plan, { ...has.of, today }).map((one) => ({
+    ...one,
+    minutes: Math.max(1, Math.round(minutes.get(daysBetween(today, one.on)) ?? one.minutes)),
+  }));
+  const lastDoneOn = (thing: { readonly instrumentId: string; readonly itemId: string }): LocalDate | null => {
+    const reading = own.find(({ instrument }) => instrument.id === thing.instrumentId);
+    const clock = reading?.situation(today).care.clocks.find(({ item }) => item.id === thing.itemId);
+    return clock?.lastDone?.on ?? null;
+  };
+  const shown = carriedOn(stored?.sittings ?? [], fresh, { today, mint: () => randomUUID(), lastDoneOn });
+  const days = due.map(({ item }, index) => ({ id: item.id, day: plan[index] ?? null }));
+  if (isNow(today, nowMs()))
+    atOnce(() =>
+      calendar.show(playerId, {
+        at,
+        days,
+        gap,
+        sittings: shown.map((one) => ({ ...one, things: one.things.map((thing) => ({ ...thing })) })),
+      }),
+    );
+  return { ...has, plan, gap, shown };
+}
+
+/** The six weeks of a player: worked out once for each state of the record, and kept. */
+export function weeksOf(services: Services, playerId: PlayerId, today: LocalDate): Promise<Weeks> {
+  const subjects = subjectsOf(services, playerId);
+  const revisions = subjects.map((one) => `${one.id}:${services.record.revision(one)}`).join(' ');
+  return services.remembered.of(`sittings ${playerId}`, subjects, today, () => {
+    const work = planned(services, read(services, playerId, today), `${today} ${revisions}`);
+    // A plan that failed is not kept as one.
+    work.catch(() => services.remembered.forget());
+    return work;
+  });
+}
+
+export const costOfWeeks = ({ of, plan }: Weeks) => costOfSittings(of, plan);

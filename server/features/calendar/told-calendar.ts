@@ -1,0 +1,39 @@
+import { array, boolean, number, object, ValidationError } from 'yup';
+import type { ToldEntry } from '#core/calendar/told-entries.ts';
+import { amount, localDateText, text, word } from '#contract/scalars.ts';
+
+/** The version that is written. Whoever changes the shape adds a reader, and a fixture for its test. */
+const TOLD_VERSION = 1;
+
+const toldCalendar = object({
+  version: number().oneOf([TOLD_VERSION]).required(),
+  entries: array(
+    object({
+      uid: text().required(),
+      on: localDateText().required(),
+      until: localDateText().required(),
+      summary: text().defined(),
+      description: text().defined(),
+      reminds: boolean().strict().required(),
+      sequence: amount().integer().min(0).required(),
+      state: word(['standing', 'cancelled'] as const).required(),
+    })
+      .exact()
+      .required(),
+  ).required(),
+})
+  .exact()
+  .required();
+
+export const writtenToldEntries = (entries: readonly ToldEntry[]): string =>
+  JSON.stringify({ version: TOLD_VERSION, entries });
+
+/** @returns nothing where it cannot be read any more: calendar programs are told all anew, under the same names */
+export function readToldEntries(written: string): ToldEntry[] {
+  try {
+    return toldCalendar.validateSync(JSON.parse(written), { strict: true }).entries;
+  } catch (error) {
+    if (error instanceof ValidationError || error instanceof SyntaxError) return [];
+    throw error;
+  }
+}

@@ -1,0 +1,58 @@
+import { listed } from '#core/explain/format.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import type { WallClock } from '#core/plays/play.ts';
+import { supplyOf } from '#core/reeds/supply.ts';
+import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
+import { addDays, dayNumber } from '#core/time/local-date.ts';
+import type { ReedDaysView } from '#contract/reed-views.ts';
+import { notFound, type Failure } from '#server/failure.ts';
+import { reedPlanOf } from '#server/features/reeds/reed-plan.views.ts';
+import { reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
+import type { Services } from '#server/services.ts';
+
+type Asked = { readonly playerId: PlayerId; readonly now: WallClock };
+const namesOf = ({ instruments }: OfKind): string => listed(instruments.map(({ instrument }) => instrument.name));
+
+/** Days on which a reed of this kind is broken in, by the plan of the reeds; none where no reed is. */
+async function breakInDays(services: Services, of: OfKind, { playerId, now }: Asked): Promise<ReedDaysView['breakIn']> {
+  if (!of.reeds.some(({ stage }) => stage === 'breaking-in')) return [];
+  const plan = await reedPlanOf(services, playerId, { kind: of.kind, now });
+  if (!plan.ok) return [];
+  const { rows, today, expected } = plan.value;
+  return expected.flatMap((_, day) => {
+    const mine = rows.filter(({ caps }) => (caps[day] ?? null) !== null);
+    if (mine.length === 0) return [];
+    const told = mine.map(({ boxName, number, planned }) => `${boxName}, reed ${number}, ${planned[day] ?? 0} min`);
+    return [{ kind: of.kind, on: addDays(today, day), name: namesOf(of), words: `${told.join('; ')}.` }];
+  });
+}
+
+/** The day on which reeds of this kind are to be bought, where it lies in the weeks to come. */
+function buyDay(of: OfKind, { now }: Asked): ReedDaysView['buy'] {
+  const { kind, family, reeds, lives, minutesOn } = of;
+  if (reeds.length === 0) return [];
+  const day = dayNumber(now.on);
+  const month = Array.from({ length: MONTH_DAYS }, (_, index) => minutesOn(day + index));
+  const minutesADay = month.reduce((sum, one) => sum + one, 0) / MONTH_DAYS;
+  const { buyOn } = supplyOf({ today: now.on, family, reeds, lives, minutesADay });
+  if (buyOn === null || buyOn > addDays(now.on, SITTING_DAYS - 1)) return [];
+  const on = buyOn < now.on ? now.on : buyOn;
+  const name = namesOf(of);
+  return [{ kind, on, name, words: `Order reeds for ${name}, so that they are there before those in hand are spent.` }];
+}
+const MONTH_DAYS = 28;
+
+/** Days of the weeks to come that belong to reeds: breaking in, and ordering new ones. */
+export async function reedDaysOf(
+  services: Services,
+  playerId: PlayerId,
+  now: WallClock,
+): Promise<Outcome<ReedDaysView, Failure>> {
+  if (!services.players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
+  const asked = { playerId, now };
+  const kinds = reedsOf(services, playerId, now.on);
+  const breakIn: ReedDaysView['breakIn'] = [];
+  for (const of of kinds) breakIn.push(...(await breakInDays(services, of, asked)));
+  return succeed({ breakIn, buy: kinds.flatMap((of) => buyDay(of, asked)) });
+}
