@@ -96,9 +96,9 @@ describe('reeds', () => {
     const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
     const settled = () => page.waitForNetworkIdle({ idleTime: 500 });
     await page.$eval('::-p-text(Four weeks)', (title) => title.scrollIntoView());
-    await page.waitForSelector('[data-session]');
+    await page.waitForSelector('[data-cell]');
     await settled();
-    await page.$eval('[data-session][tabindex="0"]', (one) => (one as SVGElement).focus());
+    await page.$eval('[data-cell][tabindex="0"]', (one) => (one as SVGElement).focus());
     await page.keyboard.press('ArrowRight');
     const before = await focused();
     await page.keyboard.press('Space');
@@ -108,9 +108,9 @@ describe('reeds', () => {
     await page.keyboard.press('Space');
     await page.keyboard.press('ArrowRight');
     await page.keyboard.press('Space');
-    const session = '[data-session][aria-label$=", set by you"]:not([aria-label*=": not on "])';
+    const session = '[data-cell][aria-label$=", set by you"]:not([aria-label*=": not on "])';
     await page.waitForSelector(session);
-    await page.waitForSelector('[data-session][aria-label*=": not on "]');
+    await page.waitForSelector('[data-cell][aria-label*=": not on "]');
     await settled();
     const moved = await page.$eval(session, (one) => one.getAttribute('aria-label') ?? '');
     expect(moved.split(' on ')[0]).toBe(before.split(' on ')[0]);

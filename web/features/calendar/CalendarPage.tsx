@@ -1,17 +1,22 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
+import { counted } from '#core/explain/format.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { EventView } from '#contract/calendar.ts';
-import { sittingPaths, type SittingsView } from '#contract/sittings.ts';
-import { useToday } from '#web/clock/today.ts';
+import type { SittingsView } from '#contract/sittings.ts';
+import { useToday, wallNow } from '#web/clock/today.ts';
 import { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
 import { EventSheet } from '#web/features/calendar/parts/EventSheet.tsx';
 import { PlacedItems, placedWhy, SittingDays, type Sitting } from '#web/features/calendar/parts/SittingDays.tsx';
 import { nearDay } from '#web/features/calendar/parts/near-day.ts';
+import { OneOrAll } from '#web/features/calendar/parts/OneOrAll.tsx';
+import { SittingSheet } from '#web/features/calendar/parts/SittingSheet.tsx';
 import { SittingTimes } from '#web/features/calendar/parts/SittingTimes.tsx';
+import { useSittingMoves } from '#web/features/calendar/parts/use-sitting-moves.ts';
 import { WeekRibbon } from '#web/features/calendar/parts/WeekRibbon.tsx';
 import { useSittingTime } from '#web/features/calendar/sittings.actions.ts';
 import { sittingQueries } from '#web/features/calendar/sittings.queries.ts';
@@ -35,11 +40,13 @@ type NextProps = {
   readonly view: SittingsView;
   readonly busy: boolean;
   readonly onStart: (sitting: Sitting) => void;
-  readonly onTimes: () => void;
 };
 
 /** What to do next, and when: the first sitting of the plan. */
-function Next({ view: { sittings, today, words, because, said }, busy, onStart, onTimes }: NextProps) {
+function Next({ view, busy, onStart }: NextProps) {
+  const { sittings, today, words, because, said } = view;
+  const [isAsking, setIsAsking] = useState(false);
+  const time = useSittingTime();
   const [next] = sittings;
   return (
     <Compartment>
@@ -69,9 +76,16 @@ function Next({ view: { sittings, today, words, because, said }, busy, onStart, 
           ? 'Ulu takes a quarter of an hour on weekdays and an hour at the weekend, until you say when you have time.'
           : 'Planned within the time you have said you have.'}
       </Typography>
-      <Button color="inherit" onClick={onTimes}>
+      <Button
+        color="inherit"
+        onClick={() => {
+          time.open();
+          setIsAsking(true);
+        }}
+      >
         When have you time?
       </Button>
+      {isAsking && <SittingTimes view={view} time={time} onClose={() => setIsAsking(false)} />}
     </Compartment>
   );
 }
@@ -87,60 +101,114 @@ function Left({ left }: Pick<SittingsView, 'left'>) {
   );
 }
 
-function Loaded({ view, playerId }: { readonly view: SittingsView; readonly playerId: PlayerId }) {
-  const [sheet, setSheet] = useState<'times' | 'event' | EventView | null>(null);
-  const time = useSittingTime();
+/** Care that is in no sitting, for nobody knows when it was last done. */
+function Unknown({ unknown }: Pick<SittingsView, 'unknown'>) {
+  if (unknown.length === 0) return null;
+  return (
+    <Compartment title="In no sitting yet">
+      {unknown.map(({ instrumentId, name, count }) => (
+        <Typography key={instrumentId} sx={{ overflowWrap: 'anywhere' }}>
+          Nobody knows when {counted(count, 'thing')} on {name} {count === 1 ? 'was' : 'were'} last done.{' '}
+          <MuiLink component={Link} to={`/care/${instrumentId}`} color="inherit" sx={TALL_LINK}>
+            Say when
+          </MuiLink>
+        </Typography>
+      ))}
+    </Compartment>
+  );
+}
+const TALL_LINK = { display: 'inline-block', py: 1.5, my: -1 };
+
+type DayByDayProps = {
+  readonly view: SittingsView;
+  readonly playerId: PlayerId;
+  readonly busy: boolean;
+  readonly onStart: (sitting: Sitting) => void;
+  readonly onMove: (sitting: Sitting) => void;
+};
+
+/** The list of the weeks, with what is added to it and put right in it. */
+function DayByDay({ view, playerId, busy, onStart, onMove }: DayByDayProps) {
+  const [sheet, setSheet] = useState<'new' | EventView | null>(null);
   const event = useEvent();
-  const { begin, busy } = useBeginRun();
   const events = useQuery(calendarQueries.of(playerId, view.today)).data ?? [];
   const open = (what: typeof sheet) => {
-    time.open();
     event.open();
     setSheet(what);
   };
-  const close = () => setSheet(null);
+  return (
+    <Compartment
+      title="Day by day"
+      aside={
+        view.instruments.length > 0 && (
+          <Button color="inherit" onClick={() => open('new')}>
+            Add to the calendar
+          </Button>
+        )
+      }
+    >
+      <SittingDays
+        sittings={view.sittings}
+        events={view.events.filter(({ until }) => until >= view.today)}
+        busy={busy}
+        onStart={onStart}
+        onMove={onMove}
+        onEvent={(key) => open(events.find((one) => one.key === key) ?? null)}
+      />
+      {sheet !== null && (
+        <EventSheet
+          playerId={playerId}
+          instruments={view.instruments}
+          {...(sheet === 'new' ? {} : { old: sheet })}
+          event={event}
+          onClose={() => setSheet(null)}
+        />
+      )}
+    </Compartment>
+  );
+}
+
+function Loaded({ view, playerId }: { readonly view: SittingsView; readonly playerId: PlayerId }) {
+  const [only, setOnly] = useState<InstrumentId | null>(null);
+  const { moving, move, opened, open, close, busy: isMoving } = useSittingMoves(view, playerId);
+  const reeds = useQuery(sittingQueries.reedDays(playerId, wallNow()));
+  const { begin, busy } = useBeginRun();
   const start = (sitting: Sitting) => begin({ kind: 'care', playerId, parts: partsOf(sitting) });
   return (
     <TwoColumns wide="left">
       <Box sx={{ gridColumn: '1 / -1', minWidth: 0 }}>
-        <Compartment title="Six weeks">
-          <WeekRibbon {...view} />
+        <Compartment
+          title="Six weeks"
+          aside={<OneOrAll instruments={view.instruments} only={only} onChange={setOnly} />}
+        >
+          <WeekRibbon
+            view={view}
+            reeds={reeds.data}
+            only={only}
+            moving={moving}
+            onMove={(uid, to) => move(view.sittings.find((one) => one.uid === uid)?.items ?? [], to, uid)}
+            onOpen={open}
+          />
         </Compartment>
       </Box>
       <Column>
-        <Next view={view} busy={busy} onStart={start} onTimes={() => open('times')} />
+        <Next view={view} busy={busy} onStart={start} />
         <Left left={view.left} />
+        <Unknown unknown={view.unknown} />
       </Column>
       <Column>
-        <Compartment
-          title="Day by day"
-          aside={
-            view.instruments.length > 0 && (
-              <Button color="inherit" onClick={() => open('event')}>
-                Add to the calendar
-              </Button>
-            )
-          }
-        >
-          <SittingDays
-            sittings={view.sittings}
-            events={view.events}
-            busy={busy}
-            onStart={start}
-            onEvent={(key) => open(events.find((one) => one.key === key) ?? null)}
-          />
-          <Button color="inherit" href={sittingPaths.fileOf(playerId, view.today)} sx={{ mt: 1 }}>
-            Save as a calendar file (.ics)
-          </Button>
-        </Compartment>
+        <DayByDay view={view} playerId={playerId} busy={busy} onStart={start} onMove={({ uid }) => open(uid)} />
       </Column>
-      {sheet === 'times' && <SittingTimes view={view} time={time} onClose={close} />}
-      {sheet !== null && sheet !== 'times' && (
-        <EventSheet
-          playerId={playerId}
-          instruments={view.instruments}
-          {...(sheet === 'event' ? {} : { old: sheet })}
-          event={event}
+      {opened && (
+        <SittingSheet
+          view={view}
+          sitting={opened}
+          busy={busy || isMoving}
+          onSet={(items, on) => {
+            move(items, on);
+            close();
+          }}
+          onStart={start}
           onClose={close}
         />
       )}

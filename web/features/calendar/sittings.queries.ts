@@ -1,5 +1,8 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import type { WallClock } from '#core/plays/play.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
+import { reedDaysView } from '#contract/reed-views.ts';
+import { reedPaths } from '#contract/reeds.ts';
 import { sittingPaths, sittingsView } from '#contract/sittings.ts';
 import { ABOUT_THE_RECORD } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
@@ -10,6 +13,13 @@ export const sittingQueries = {
       meta: ABOUT_THE_RECORD,
       queryKey: ['sittings', playerId, today],
       queryFn: ({ signal }) => request(sittingsView, sittingPaths.of(playerId, today), { signal }),
+      placeholderData: keepPreviousData,
+    }),
+  reedDays: (playerId: string, now: WallClock) =>
+    queryOptions({
+      meta: ABOUT_THE_RECORD,
+      queryKey: ['reed-days', playerId, now.on],
+      queryFn: ({ signal }) => request(reedDaysView, reedPaths.daysOf(playerId, now), { signal }),
       placeholderData: keepPreviousData,
     }),
 };

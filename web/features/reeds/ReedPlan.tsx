@@ -9,11 +9,12 @@ import type { ReedPlanView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { wallNow } from '#web/clock/today.ts';
 import { ReedRows } from '#web/features/reeds/parts/ReedRows.tsx';
-import { sameCell, type Cell, type Session } from '#web/features/reeds/parts/reed-rows-grid.ts';
+import type { Session } from '#web/features/reeds/parts/reed-rows-grid.ts';
 import { SessionSheet } from '#web/features/reeds/parts/SessionSheet.tsx';
 import { useReedSessions } from '#web/features/reeds/reeds.actions.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { sameCell, type Cell } from '#web/ui/use-moves.ts';
 import { useSeen } from '#web/ui/use-seen.ts';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 

@@ -43,13 +43,14 @@ type SittingDaysProps = {
   readonly events: readonly Event[];
   readonly busy: boolean;
   readonly onStart: (sitting: Sitting) => void;
+  readonly onMove: (sitting: Sitting) => void;
   readonly onEvent: (key: string) => void;
 };
 
 type Line = { readonly on: LocalDate; readonly sitting?: Sitting; readonly event?: Event };
 
 /** Day by day: what is done, and what is on. */
-export function SittingDays({ sittings, events, busy, onStart, onEvent }: SittingDaysProps) {
+export function SittingDays({ sittings, events, busy, onStart, onMove, onEvent }: SittingDaysProps) {
   const lines: Line[] = [
     ...events.map((event): Line => ({ on: event.on, event })),
     ...sittings.map((sitting): Line => ({ on: sitting.on, sitting })),
@@ -69,14 +70,23 @@ export function SittingDays({ sittings, events, busy, onStart, onEvent }: Sittin
               {event ? event.words : sitting?.words}
             </Typography>
             {sitting && (
-              <Button
-                color="inherit"
-                disabled={busy}
-                onClick={() => onStart(sitting)}
-                aria-label={`Do it now: ${FORMAT.weekdayDate(on)}`}
-              >
-                Do it now
-              </Button>
+              <Box sx={{ display: 'flex', gap: 1 }}>
+                <Button
+                  color="inherit"
+                  onClick={() => onMove(sitting)}
+                  aria-label={`Another day: ${FORMAT.weekdayDate(on)}`}
+                >
+                  Another day
+                </Button>
+                <Button
+                  color="inherit"
+                  disabled={busy}
+                  onClick={() => onStart(sitting)}
+                  aria-label={`Do it now: ${FORMAT.weekdayDate(on)}`}
+                >
+                  Do it now
+                </Button>
+              </Box>
             )}
             {event && (
               <Button color="inherit" onClick={() => onEvent(event.key)} aria-label={`Change: ${event.words}`}>

@@ -8,12 +8,14 @@ import { ReedStroke } from '#web/features/reeds/parts/ReedStroke.tsx';
 import {
   AT_A_TABLE,
   IN_A_HAND,
-  type Cell,
+  neighbourOf,
+  sessionsOf,
+  shifted,
   type RowsSize,
   type Session,
 } from '#web/features/reeds/parts/reed-rows-grid.ts';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
-import { useSessionMoves } from '#web/features/reeds/parts/use-session-moves.ts';
+import { useMoves, type Cell } from '#web/ui/use-moves.ts';
 
 type Drawn = { readonly plan: ReedPlanView; readonly size: RowsSize };
 
@@ -121,11 +123,11 @@ function sessionName({ rows, today }: ReedPlanView, { row, day, minutes, isSet }
 }
 
 type PlannedProps = Drawn & {
-  readonly moves: ReturnType<typeof useSessionMoves>;
+  readonly moves: ReturnType<typeof useMoves<Session>>;
 };
 
 /** What is planned: every session can be reached by keys, pulled by the mouse, and tapped. */
-function Planned({ plan, size, moves: { sessions, held, on } }: PlannedProps) {
+function Planned({ plan, size, moves: { things: sessions, held, on } }: PlannedProps) {
   const past = dayNumber(plan.today) - dayNumber(plan.from);
   const place = ({ row, day }: Cell): string => `translate(${(past + day) * size.day} ${size.top + row * size.row})`;
   return (
@@ -136,7 +138,7 @@ function Planned({ plan, size, moves: { sessions, held, on } }: PlannedProps) {
           <g
             key={`${row} ${day}`}
             role="button"
-            data-session={`${row} ${day}`}
+            data-cell={`${row} ${day}`}
             aria-label={sessionName(plan, session)}
             transform={place(session)}
             style={{ cursor: 'grab', outline: 'none' }}
@@ -157,7 +159,7 @@ function Planned({ plan, size, moves: { sessions, held, on } }: PlannedProps) {
       {held && (
         <g aria-hidden transform={place(held.to)} style={{ pointerEvents: 'none' }}>
           <rect width={size.day} height={size.row - 2} style={{ fill: 'var(--ulu-palette-background-paper)' }} />
-          <ReedStroke x={0} minutes={held.session.minutes} size={size} look="held" isSet />
+          <ReedStroke x={0} minutes={held.thing.minutes} size={size} look="held" isSet />
         </g>
       )}
     </>
@@ -177,7 +179,16 @@ type ReedRowsProps = {
 export function ReedRows({ plan, onMove, onOpen }: ReedRowsProps) {
   const { rows, from, today, expected } = plan;
   const size = useMediaQuery<Theme>((theme) => theme.breakpoints.down('sm')) ? IN_A_HAND : AT_A_TABLE;
-  const moves = useSessionMoves({ plan, size, onMove, onOpen });
+  const sessions = sessionsOf(plan);
+  const moves = useMoves({
+    things: sessions,
+    size,
+    shifted: (from, by) => shifted(from, by, plan),
+    neighbour: (from, key) => neighbourOf(sessions, from, key),
+    canCarry: ({ minutes }) => minutes > 0,
+    onMove,
+    onOpen,
+  });
   const { held } = moves;
   const past = dayNumber(today) - dayNumber(from);
   const [width, height] = [(past + expected.length) * size.day, size.top + rows.length * size.row];
@@ -213,8 +224,8 @@ export function ReedRows({ plan, onMove, onOpen }: ReedRowsProps) {
           tabIndex={-1}
           sx={{
             overflowX: 'auto',
-            '& [data-session]:focus-visible .reach': { stroke: INK, strokeWidth: 2 },
-            '& [data-session]:hover .reach': { fill: 'var(--ulu-palette-action-hover)' },
+            '& [data-cell]:focus-visible .reach': { stroke: INK, strokeWidth: 2 },
+            '& [data-cell]:hover .reach': { fill: 'var(--ulu-palette-action-hover)' },
           }}
         >
           <svg
@@ -232,7 +243,7 @@ export function ReedRows({ plan, onMove, onOpen }: ReedRowsProps) {
       </Box>
       <Typography role="status" variant="body2" color="text.secondary" sx={{ minHeight: 24 }}>
         {held
-          ? sessionName(plan, { ...held.session, ...held.to, isSet: false })
+          ? sessionName(plan, { ...held.thing, ...held.to, isSet: false })
           : 'Full: played. Outlined: planned. On a peg: set by you. Open a session to move it, or pull it.'}
       </Typography>
     </>

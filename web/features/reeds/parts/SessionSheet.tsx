@@ -1,4 +1,4 @@
-import { Box, Button, DialogContent, DialogTitle, MenuItem, Stack, TextField, Typography } from '@mui/material';
+import { Button, DialogContent, DialogTitle, MenuItem, Stack, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { duration } from '#core/explain/format.ts';
 import { LONGEST_SET } from '#core/reeds/reed-pin.ts';
@@ -7,8 +7,10 @@ import { addDays } from '#core/time/local-date.ts';
 import type { ReedPlanView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
-import { shifted, type Cell, type Session } from '#web/features/reeds/parts/reed-rows-grid.ts';
+import { shifted, type Session } from '#web/features/reeds/parts/reed-rows-grid.ts';
+import type { Cell } from '#web/ui/use-moves.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { DayStepper } from '#web/ui/DayStepper.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 
 type SessionSheetProps = {
@@ -43,27 +45,11 @@ export function SessionSheet({ plan, session, busy, onSet, onFree, onClose }: Se
             {standing}, {session.isSet ? 'set by you' : 'planned by Ulu'}. What you set stays, and the rest is planned
             round it.
           </Typography>
-          <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto 1fr', alignItems: 'center', gap: 1 }}>
-            <Button
-              variant="outlined"
-              color="inherit"
-              disabled={earlier?.day === to.day}
-              onClick={() => setTo(earlier ?? to)}
-            >
-              Day earlier
-            </Button>
-            <Typography component="output" aria-live="polite" sx={{ fontWeight: 650, textAlign: 'center' }}>
-              {FORMAT.weekdayDate(addDays(plan.today, to.day))}
-            </Typography>
-            <Button
-              variant="outlined"
-              color="inherit"
-              disabled={later?.day === to.day}
-              onClick={() => setTo(later ?? to)}
-            >
-              Day later
-            </Button>
-          </Box>
+          <DayStepper
+            day={addDays(plan.today, to.day)}
+            onEarlier={earlier?.day === to.day ? null : () => setTo(earlier ?? to)}
+            onLater={later?.day === to.day ? null : () => setTo(later ?? to)}
+          />
           <TextField
             select
             label="Reed"

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { localDate } from '#core/time/local-date.ts';
 import type { ReedId } from '#core/reeds/reed.ts';
 import type { ReedPlanView } from '#contract/reed-views.ts';
-import { ARROWS, neighbourOf, sessionsOf, shifted } from '#web/features/reeds/parts/reed-rows-grid.ts';
+import { neighbourOf, sessionsOf, shifted } from '#web/features/reeds/parts/reed-rows-grid.ts';
+import { ARROWS } from '#web/ui/use-moves.ts';
 
 const row = (number: number, planned: number[], set: (number | null)[] = planned.map(() => null)) => ({
   reedId: `box/${number}` as ReedId,

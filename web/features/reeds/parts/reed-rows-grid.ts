@@ -1,14 +1,11 @@
 import type { ReedPlanView } from '#contract/reed-views.ts';
+import type { Cell } from '#web/ui/use-moves.ts';
 
 /** How large the drawing is: days as wide as a pointer needs them, or as a thumb does. */
 export type RowsSize = { readonly day: number; readonly row: number; readonly top: number };
 export const AT_A_TABLE: RowsSize = { day: 15, row: 30, top: 26 };
 /** Seven days beside the names on a phone; the others are a swipe away. */
 export const IN_A_HAND: RowsSize = { day: 30, row: 46, top: 26 };
-
-/** A place in the plan: a row, and a day from today on. */
-export type Cell = { readonly row: number; readonly day: number };
-export const sameCell = (one: Cell, other: Cell): boolean => one.row === other.row && one.day === other.day;
 
 /** A planned session, or a place where the player wants none. */
 export type Session = Cell & {
@@ -45,9 +42,3 @@ export function shifted({ row, day }: Cell, by: Cell, { rows, expected }: ReedPl
   const within = (at: number, count: number): number => Math.min(count - 1, Math.max(0, at));
   return { row: within(row + by.row, rows.length), day: within(day + by.day, expected.length) };
 }
-export const ARROWS: Readonly<Record<string, Cell>> = {
-  ArrowLeft: { row: 0, day: -1 },
-  ArrowRight: { row: 0, day: 1 },
-  ArrowUp: { row: -1, day: 0 },
-  ArrowDown: { row: 1, day: 0 },
-};
