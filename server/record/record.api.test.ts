@@ -277,6 +277,19 @@ const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
     // Another player has no such instrument: what is sent otherwise is refused before it is looked at.
     otherwise: { times: [{ instrumentId: 'trumpet', itemId: 'wind/bench-service', dueOn: '2026-12-02' }], on: null },
   }),
+  'bench-terms': () => ({
+    path: '/api/bench/terms',
+    body: {
+      now: NOW,
+      playerId: 'ada',
+      name: 'Quayside Winds',
+      phone: null,
+      workingDays: 5,
+      shippingDays: 1,
+      settlingDays: 3,
+    },
+    otherwise: { playerId: 'kit', name: null, phone: '12 34', workingDays: 6, shippingDays: 0, settlingDays: 2 },
+  }),
   minder: () => ({
     path: '/api/minders',
     body: { playerId: 'kit', minderId: 'ada', now: NOW },

@@ -4,6 +4,7 @@ import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import { succeed } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
+import { benchPaths, benchQuery } from '#contract/bench.ts';
 import { calendarPaths, eventsQuery, type EventView } from '#contract/calendar.ts';
 import { feedQuery, sittingPaths, sittingsQuery } from '#contract/sittings.ts';
 import {
@@ -13,6 +14,7 @@ import {
   type ReedDaysOf,
 } from '#server/features/calendar/calendar-out.use-cases.ts';
 import { sittingsPageOf } from '#server/features/calendar/sittings.views.ts';
+import { benchPageOf } from '#server/features/calendar/bench.views.ts';
 import { notFound } from '#server/failure.ts';
 import { sendFailure } from '#server/http/problem.ts';
 import { bodyOf, param, queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
@@ -55,6 +57,10 @@ export function calendarRoutes(services: Serving, reedDaysOf: ReedDaysOf): Route
     const file = await calendarOut(services(req), playerId, { now, reedDaysOf });
     if (!file.ok) return sendOutcome(res, file);
     res.attachment('ulu.ics').type('text/calendar').send(file.value);
+  });
+  router.get(benchPaths.page, (req, res) => {
+    const { playerId, today } = queryOf(benchQuery, req);
+    sendOutcome(res, benchPageOf(services(req), playerId, today));
   });
   router.get(sittingPaths.feed, (req, res) => {
     const { playerId } = queryOf(feedQuery, req);

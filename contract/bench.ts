@@ -1,0 +1,108 @@
+import { array, boolean, object, type InferType } from 'yup';
+import { MOST_BENCH } from '#core/bench/bench-terms.ts';
+import {
+  amount,
+  careItemId,
+  clientKey,
+  factRequest,
+  instrumentId,
+  localDateText,
+  playerId,
+  text,
+  visibleText,
+  whyLines,
+} from '#contract/scalars.ts';
+
+export const benchPaths = {
+  page: '/api/bench',
+  terms: '/api/bench/terms',
+  of: (player: string, today: string) => `/api/bench?playerId=${encodeURIComponent(player)}&today=${today}`,
+} as const;
+
+const days = (most: number) => amount().integer().min(0).max(most).required();
+
+/** `POST /api/bench/terms`: the bench a player goes to, and how long an instrument is away. */
+export const benchTermsRequest = factRequest({
+  playerId: playerId().required(),
+  name: visibleText(60).nullable().defined(),
+  phone: visibleText(40).nullable().defined(),
+  workingDays: days(MOST_BENCH.workingDays),
+  shippingDays: days(MOST_BENCH.shippingDays),
+  settlingDays: days(MOST_BENCH.settlingDays),
+});
+export type BenchTermsRequest = InferType<typeof benchTermsRequest>;
+
+/** `GET /api/bench?playerId=&today=` */
+export const benchQuery = object({ playerId: playerId().required(), today: localDateText().required() })
+  .exact()
+  .required();
+
+const stretch = object({ from: localDateText().required(), to: localDateText().required() }).exact().required();
+const benchItem = object({ itemId: careItemId().required(), name: text().required() }).exact().required();
+
+/** An instrument with work for the bench, and when it should go. */
+const forTheBench = object({
+  instrumentId: instrumentId().required(),
+  name: text().required(),
+  items: array(benchItem).required(),
+  isLate: boolean().strict().required(),
+  best: object({
+    on: localDateText().required(),
+    back: localDateText().required(),
+    ready: localDateText().required(),
+  })
+    .exact()
+    .nullable()
+    .defined(),
+  windows: array(stretch).required(),
+  headline: text().required(),
+  words: text().required(),
+  because: whyLines,
+})
+  .exact()
+  .required();
+export type ForTheBenchView = InferType<typeof forTheBench>;
+
+/** A stay that has begun, of which nobody has said yet what came of it. */
+const openStay = object({
+  key: clientKey().required(),
+  on: localDateText().required(),
+  until: localDateText().required(),
+  words: text().required(),
+  /** The instruments that are there, each with the care a bench may have done. */
+  instruments: array(
+    object({ instrumentId: instrumentId().required(), name: text().required(), items: array(benchItem).required() })
+      .exact()
+      .required(),
+  ).required(),
+})
+  .exact()
+  .required();
+export type OpenStayView = InferType<typeof openStay>;
+
+export const benchView = object({
+  playerId: playerId().required(),
+  today: localDateText().required(),
+  terms: object({
+    name: text().nullable().defined(),
+    phone: text().nullable().defined(),
+    workingDays: days(MOST_BENCH.workingDays),
+    shippingDays: days(MOST_BENCH.shippingDays),
+    settlingDays: days(MOST_BENCH.settlingDays),
+    /** The player has said so; else it is what is usual. */
+    said: boolean().strict().required(),
+  })
+    .exact()
+    .required(),
+  /** In which prices are said; null before the first of them. */
+  currency: text().nullable().defined(),
+  stays: array(openStay).required(),
+  instruments: array(forTheBench).required(),
+  /** Instruments of which nobody knows when the bench last had them. */
+  unknown: array(
+    object({ instrumentId: instrumentId().required(), name: text().required() }).exact().required(),
+  ).required(),
+})
+  .exact()
+  .required();
+export type BenchView = InferType<typeof benchView>;

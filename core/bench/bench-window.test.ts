@@ -1,0 +1,168 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { usualBench, type BenchTerms } from '#core/bench/bench-terms.ts';
+import { benchWindow, clashOn, minutesLost, stayFrom, type BenchAsked } from '#core/bench/bench-window.ts';
+import type { CalendarEvent } from '#core/calendar/event.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { addDays, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
+
+/** A Friday. */
+const today = localDate('2026-11-27');
+const [clarinet, spare] = ['clarinet' as InstrumentId, 'spare' as InstrumentId];
+const byHand: BenchTerms = { ...usualBench, workingDays: 5, shippingDays: 0, settlingDays: 3 };
+const event = (
+  what: CalendarEvent['what'],
+  from: number,
+  to = from,
+  over: Partial<CalendarEvent> = {},
+): CalendarEvent => ({
+  key: `${what} ${from}`,
+  playerId: 'ada' as PlayerId,
+  what,
+  on: addDays(today, from),
+  until: to === from ? null : addDays(today, to),
+  minutes: null,
+  name: null,
+  instrumentIds: [clarinet],
+  stay: null,
+  origin: null,
+  ...over,
+});
+const asked = (over: Partial<BenchAsked> = {}): BenchAsked => ({
+  today,
+  instrumentId: clarinet,
+  due: addDays(today, 40),
+  from: addDays(today, 3),
+  until: addDays(today, 60),
+  terms: byHand,
+  events: [],
+  kin: [spare],
+  minutesOn: () => 30,
+  ...over,
+});
+const days = (stretch: { from: LocalDate; to: LocalDate } | undefined) =>
+  stretch && [dayNumber(stretch.from) - dayNumber(today), dayNumber(stretch.to) - dayNumber(today)];
+
+describe('a stay at the bench', () => {
+  test('five working days from a Monday, carried by hand: back on the Saturday after, settled three days later', () => {
+    expect(stayFrom(localDate('2026-11-30'), byHand)).toEqual({
+      on: '2026-11-30',
+      back: '2026-12-05',
+      ready: '2026-12-08',
+    });
+    // Wednesday: Wed, Thu, Fri, Mon, Tue.
+    expect(stayFrom(localDate('2026-12-02'), byHand).back).toBe('2026-12-09');
+  });
+
+  test('ten working days and two of carrier each way: nearly three weeks', () => {
+    expect(stayFrom(localDate('2026-11-30'), usualBench)).toEqual({
+      on: '2026-11-30',
+      back: '2026-12-18',
+      ready: '2026-12-21',
+    });
+  });
+});
+
+describe('the day to take it there', () => {
+  test('a concert keeps it at home until it could not be back and settled before, and from the day after it is free', () => {
+    const { windows, inTheWay } = benchWindow(asked({ events: [event('concert', 20)] }));
+    // Day 20 is a Thursday. Taken on Monday the 7th (day 10) it is back on day 15, a Saturday, and settled on day 18.
+    expect(days(windows[0])).toEqual([3, 10]);
+    expect(days(windows[1])).toEqual([21, 60]);
+    expect(inTheWay).toMatchObject([{ kind: 'audience', event: { key: 'concert 20' } }]);
+  });
+
+  test.each([
+    ['a weekend', asked(), 1, 'weekend'],
+    ['a parcel over a weekend', asked({ terms: { ...byHand, shippingDays: 2 } }), 6, 'weekend-on-the-way'],
+    ['a journey on the day', asked({ events: [event('travel', 4, 6)] }), 5, 'journey'],
+    ['a journey on the day it comes back', asked({ events: [event('travel', 8, 9)] }), 3, 'journey'],
+    ['another of its kind away', asked({ events: [event('bench', 5, 9, { instrumentIds: [spare] })] }), 4, 'kin'],
+    ['its own stay', asked({ events: [event('bench', 5, 9)] }), 4, 'own-stay'],
+    ['an audition before it is settled', asked({ events: [event('audition', 10)] }), 3, 'audience'],
+  ])('is not %s', (_, of, day, kind) => {
+    expect(clashOn(addDays(today, day), of)?.kind).toBe(kind);
+  });
+
+  test('a rehearsal, another’s concert and a holiday keep nothing at home', () => {
+    const others = event('concert', 7, 7, { instrumentIds: [spare] });
+    const events = [event('rehearsal', 5), others, event('holiday', 4, 12)];
+    expect(clashOn(addDays(today, 4), asked({ events }))).toBeNull();
+  });
+
+  test('the best is the one that loses the least playing: in the holiday', () => {
+    const holiday = (day: number) => day >= dayNumber(today) + 27 && day <= dayNumber(today) + 36;
+    const { best } = benchWindow(asked({ minutesOn: (day) => (holiday(day) ? 0 : 30) }));
+    expect(best).toMatchObject({ minutesLost: 0 });
+    expect(best?.on).toBe(addDays(today, 31));
+  });
+
+  test('what is overdue goes on the first day that makes sense, whatever it loses', () => {
+    const { best, isLate } = benchWindow(
+      asked({
+        due: addDays(today, -90),
+        from: addDays(today, -200),
+        until: addDays(today, -1),
+        events: [event('concert', 4)],
+      }),
+    );
+    expect(isLate).toBe(true);
+    expect(best?.on).toBe(addDays(today, 5 + 2 - 2));
+  });
+
+  test('a concert every day leaves no day, and says what is in the way', () => {
+    const events = Array.from({ length: 80 }, (_, day) => event('concert', day));
+    const { windows, best, inTheWay } = benchWindow(asked({ events }));
+    expect([windows, best]).toEqual([[], null]);
+    expect(inTheWay.length).toBeGreaterThan(30);
+  });
+
+  test('no stay that is proposed meets anything, and none that is free loses less', () => {
+    const some = fc.record({
+      what: fc.constantFrom<CalendarEvent['what']>('concert', 'audition', 'travel', 'bench', 'holiday', 'rehearsal'),
+      from: fc.integer({ min: 0, max: 70 }),
+      long: fc.integer({ min: 0, max: 6 }),
+      on: fc.constantFrom(clarinet, spare),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(some, { maxLength: 6 }),
+        fc.integer({ min: 0, max: 4 }),
+        fc.nat(),
+        (list, shippingDays, seed) => {
+          const of = asked({
+            terms: { ...byHand, shippingDays },
+            events: list.map(({ what, from, long, on }) =>
+              event(
+                what,
+                from,
+                what === 'concert' || what === 'audition' || what === 'rehearsal' ? from : from + long,
+                { instrumentIds: [on] },
+              ),
+            ),
+            minutesOn: (day) => (day * (seed + 7)) % 60,
+          });
+          const { best, windows } = benchWindow(of);
+          const free = Array.from({ length: 58 }, (_, at) => addDays(today, at + 3)).filter(
+            (day) => clashOn(day, of) === null,
+          );
+          expect(free.length > 0).toBe(best !== null);
+          for (const day of free) {
+            expect(windows.some(({ from, to }) => from <= day && day <= to)).toBe(true);
+            expect(best?.minutesLost).toBeLessThanOrEqual(minutesLost(stayFrom(day, of.terms), of.minutesOn));
+          }
+          if (best === null) return;
+          const meets = of.events.filter(
+            ({ what, on, instrumentIds }) =>
+              (what === 'concert' || what === 'audition') &&
+              instrumentIds.includes(clarinet) &&
+              on >= best.on &&
+              on < best.ready,
+          );
+          expect(meets).toEqual([]);
+        },
+      ),
+      { seed: 3, numRuns: 150 },
+    );
+  });
+});

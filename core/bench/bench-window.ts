@@ -1,0 +1,148 @@
+import type { BenchTerms } from '#core/bench/bench-terms.ts';
+import { daysOf, isOnStage, type CalendarEvent } from '#core/calendar/event.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { addDays, dateOfDay, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
+
+/** What is asked of one instrument with work for the bench. */
+export type BenchAsked = {
+  readonly today: LocalDate;
+  readonly instrumentId: InstrumentId;
+  /** When the work falls due; in the past where it is overdue. */
+  readonly due: LocalDate;
+  /** Before this day it would be wastefully early. */
+  readonly from: LocalDate;
+  /** After this day it is overdue. */
+  readonly until: LocalDate;
+  readonly terms: BenchTerms;
+  /** Everything that is on for its player. */
+  readonly events: readonly CalendarEvent[];
+  /** Others of its kind that its player has: one of them stays to be played. */
+  readonly kin: readonly InstrumentId[];
+  /** Minutes that will probably be played on it on a day. */
+  readonly minutesOn: (day: number) => number;
+};
+
+/** Days from one to another, both among them. */
+export type Stretch = { readonly from: LocalDate; readonly to: LocalDate };
+
+/** A stay: the day it is taken there, the day it is back, and the first day on which it may be played to an audience. */
+export type Stay = { readonly on: LocalDate; readonly back: LocalDate; readonly ready: LocalDate };
+
+export const CLASHES = ['audience', 'journey', 'kin', 'own-stay', 'weekend', 'weekend-on-the-way'] as const;
+/** Why a day is no day to take it there. */
+export type Clash = { readonly kind: (typeof CLASHES)[number]; readonly event: CalendarEvent | null };
+
+export type BenchAnswer = {
+  /** Days on which taking it there makes sense, in runs; none where every day clashes with something. */
+  readonly windows: readonly Stretch[];
+  /** The day that loses the least playing, with what that is; null where no day makes sense. */
+  readonly best: (Stay & { readonly minutesLost: number }) | null;
+  /** What stands in the way on other days, each event once, in their order. */
+  readonly inTheWay: readonly Clash[];
+  /** It is overdue whenever it goes. */
+  readonly isLate: boolean;
+};
+
+const FRIDAY = 4;
+const isWeekend = (day: number): boolean => weekdayOfDay(day) > FRIDAY;
+/** What is overdue is looked for so many days ahead. */
+const LATE_DAYS = 120;
+
+/** The stay that begins on a day: the way there, working days Monday to Friday from the day it has come, the way back. */
+export function stayFrom(on: LocalDate, { workingDays, shippingDays, settlingDays }: BenchTerms): Stay {
+  let day = dayNumber(on) + shippingDays;
+  for (let left = workingDays; left > 0; day += 1) if (!isWeekend(day)) left -= 1;
+  const back = dateOfDay(day + shippingDays);
+  return { on, back, ready: addDays(back, settlingDays) };
+}
+
+const overlaps = (event: CalendarEvent, from: LocalDate, to: LocalDate): boolean =>
+  event.on <= to && (event.until ?? event.on) >= from;
+
+const names = (event: CalendarEvent, ids: readonly InstrumentId[]): boolean =>
+  event.instrumentIds.some((id) => ids.includes(id));
+const isAway = (event: CalendarEvent, ids: readonly InstrumentId[]): boolean =>
+  event.what === 'bench' && names(event, ids);
+const isOn = (event: CalendarEvent, ...days: readonly LocalDate[]): boolean =>
+  days.some((day) => daysOf(event).includes(dayNumber(day)));
+
+/** Why a day is no day to take it there; null where it is one. */
+export function clashOn(on: LocalDate, { terms, events, instrumentId, kin }: BenchAsked): Clash | null {
+  const day = dayNumber(on);
+  if (isWeekend(day)) return { kind: 'weekend', event: null };
+  // A parcel does not lie over a weekend, where it can be there before.
+  const { shippingDays } = terms;
+  if (shippingDays > 0 && shippingDays <= FRIDAY && weekdayOfDay(day) + shippingDays > FRIDAY)
+    return { kind: 'weekend-on-the-way', event: null };
+  const { back, ready } = stayFrom(on, terms);
+  const found = (kind: Clash['kind'], is: (event: CalendarEvent) => boolean): Clash | null => {
+    const event = events.find(is);
+    return event === undefined ? null : { kind, event };
+  };
+  return (
+    // Played to an audience from the day it is ready on.
+    found(
+      'audience',
+      (event) => isOnStage(event.what) && names(event, [instrumentId]) && overlaps(event, on, addDays(ready, -1)),
+    ) ??
+    found('own-stay', (event) => isAway(event, [instrumentId]) && overlaps(event, on, back)) ??
+    found('kin', (event) => isAway(event, kin) && overlaps(event, on, back)) ??
+    found('journey', (event) => event.what === 'travel' && isOn(event, on, back))
+  );
+}
+
+/** Minutes that would have been played on it while it is away. */
+export const minutesLost = ({ on, back }: Stay, minutesOn: BenchAsked['minutesOn']): number => {
+  let sum = 0;
+  for (let day = dayNumber(on); day < dayNumber(back); day++) sum += minutesOn(day);
+  return Math.round(sum);
+};
+
+type Looked = { readonly day: number; readonly clash: Clash | null };
+
+/** The sensible days in runs; a weekend, or a day on which no parcel is sent, breaks none. */
+function runsOf(looked: readonly Looked[]): Stretch[] {
+  const runs: { from: number; to: number }[] = [];
+  let goesOn = false;
+  for (const { day, clash } of looked) {
+    const last = runs.at(-1);
+    if (clash !== null) goesOn = goesOn && clash.event === null;
+    else if (goesOn && last !== undefined) last.to = day;
+    else {
+      runs.push({ from: day, to: day });
+      goesOn = true;
+    }
+  }
+  return runs.map(({ from, to }) => ({ from: dateOfDay(from), to: dateOfDay(to) }));
+}
+
+/**
+ * When an instrument should go to the bench: from the day it is not too early any more until it is overdue, on days on
+ * which nothing it is needed for falls into the stay and the days after it, none of its kind is away, and somebody is
+ * there to take it and to fetch it. Of those the day that loses the least playing, the one nearest to its date among
+ * equals.
+ */
+export function benchWindow(asked: BenchAsked): BenchAnswer {
+  const { today, due, from, until, terms, minutesOn } = asked;
+  const isLate = until <= today;
+  const first = dayNumber(from > today ? from : today);
+  const last = isLate ? first + LATE_DAYS : Math.max(first, dayNumber(until));
+  const looked = Array.from({ length: last - first + 1 }, (_, at): Looked => {
+    const day = first + at;
+    return { day, clash: clashOn(dateOfDay(day), asked) };
+  });
+  const sensible = looked.flatMap(({ day, clash }) => (clash === null ? [day] : []));
+  const inTheWay = new Map(
+    looked.flatMap(({ clash }) => (clash?.event ? [[`${clash.kind} ${clash.event.key}`, clash] as const] : [])),
+  );
+  const stays = sensible.map((day) => {
+    const stay = stayFrom(dateOfDay(day), terms);
+    return { ...stay, minutesLost: minutesLost(stay, minutesOn) };
+  });
+  // What is overdue goes as soon as it can.
+  const nearest = ({ on }: Stay): number => Math.abs(dayNumber(on) - (isLate ? first : dayNumber(due)));
+  const [best = null] = stays.toSorted(
+    (a, b) => (isLate ? 0 : a.minutesLost - b.minutesLost) || nearest(a) - nearest(b) || (a.on < b.on ? -1 : 1),
+  );
+  return { windows: runsOf(looked), best, inTheWay: [...inTheWay.values()], isLate };
+}

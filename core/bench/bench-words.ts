@@ -1,0 +1,118 @@
+import { USUAL_BENCH, type BenchTerms } from '#core/bench/bench-terms.ts';
+import type { BenchAnswer, Clash, Stretch } from '#core/bench/bench-window.ts';
+import type { BenchWork } from '#core/bench/bench-work.ts';
+import { eventWords } from '#core/calendar/event.ts';
+import type { WhyLine } from '#core/explain/explained.ts';
+import { counted, duration, listed, type Format } from '#core/explain/format.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+const daysWords = ({ from, to }: Stretch, format: Format): string =>
+  from === to ? `on ${format.weekdayDate(from)}` : `from ${format.weekdayDate(from)} to ${format.weekdayDate(to)}`;
+
+/** When it should go, in one sentence. */
+export function benchHeadline({ best, isLate }: BenchAnswer, format: Format): string {
+  if (best === null) return 'No day makes sense in that time.';
+  const back = `It is back about ${format.weekdayDate(best.back)}.`;
+  return isLate
+    ? `Take it there as soon as you can: ${format.weekdayDate(best.on)}. ${back}`
+    : `Take it there on ${format.weekdayDate(best.on)}. ${back}`;
+}
+
+/** The earliest and the latest day that make sense, and what lies between. */
+export function windowsWords({ windows, isLate }: BenchAnswer, { until }: BenchWork, format: Format): string {
+  const [first] = windows;
+  const last = windows.at(-1);
+  if (first === undefined || last === undefined)
+    return isLate
+      ? 'Every day of the next four months clashes with something: see why. Ask for a spare, and take it there anyway.'
+      : `Every day until ${format.date(until)} clashes with something: see why. A spare would make room.`;
+  if (isLate) return `It is overdue. The first day that makes sense is ${format.weekdayDate(first.from)}.`;
+  return `Any day ${listed(windows.map((one) => daysWords(one, format)))} makes sense.`;
+}
+
+function dueLine({ clocks }: BenchWork, format: Format): WhyLine[] {
+  return clocks.map(({ item, due }) => {
+    const name = capital(item.name.toLowerCase());
+    if (due === null) return { rule: 'called', text: `${name}: a sign was seen. ${item.why}`, mark: item.mark };
+    const range =
+      due.earliest === due.latest ? '' : `, between ${format.date(due.earliest)} and ${format.date(due.latest)}`;
+    return { rule: 'due', text: `${name}: due ${format.date(due.on)}${range}. ${item.why}`, mark: item.mark };
+  });
+}
+
+const TAKEN: readonly (keyof typeof USUAL_BENCH)[] = ['workingDays', 'shippingDays', 'settlingDays'];
+/** How long it is away, and whose figures these are. */
+function termsLine(terms: BenchTerms): WhyLine {
+  const { workingDays, shippingDays, settlingDays } = terms;
+  const way =
+    shippingDays === 0 ? 'carried there by hand' : `${counted(shippingDays, 'day')} on the way, there and again back`;
+  const isUsual = TAKEN.every((figure) => terms[figure] === USUAL_BENCH[figure].value);
+  return {
+    rule: 'terms',
+    text: `${counted(workingDays, 'working day')} at the bench, ${way}, and ${counted(settlingDays, 'day')} to get used to it again.`,
+    mark: isUsual ? 'estimate' : 'yours',
+  };
+}
+
+const CLASH_WORDS: Readonly<Record<Clash['kind'], string>> = {
+  audience: 'It has to be back and played in before.',
+  'own-stay': 'It is there already.',
+  kin: 'Another of its kind is away then, and one of them stays to be played.',
+  journey: 'Nobody is there to take it or to fetch it.',
+  weekend: '',
+  'weekend-on-the-way': '',
+};
+
+function clashLine({ kind, event }: Clash, format: Format): WhyLine[] {
+  if (event === null) return [];
+  const until = event.until ?? event.on;
+  const days = until === event.on ? format.date(event.on) : `${format.date(event.on)} to ${format.date(until)}`;
+  return [{ rule: kind, text: `${capital(eventWords(event))}, ${days}. ${CLASH_WORDS[kind]}`, mark: 'practice' }];
+}
+
+/** Why that day: what is due, how long it takes, what is in the way, and what is lost. */
+export function benchWhy(
+  work: BenchWork,
+  { best, inTheWay, isLate }: BenchAnswer,
+  { terms, format }: { readonly terms: BenchTerms; readonly format: Format },
+): WhyLine[] {
+  const span: WhyLine = {
+    rule: 'span',
+    text: `Before ${format.date(work.from)} less than three quarters of its time have run; after ${format.date(work.until)} it is overdue.`,
+    mark: 'estimate',
+  };
+  const lost: WhyLine[] =
+    best === null
+      ? []
+      : [
+          {
+            rule: 'lost',
+            text:
+              best.minutesLost === 0
+                ? 'Nothing is expected to be played on it in that time.'
+                : `About ${duration(best.minutesLost)} of playing fall into that time: ${isLate ? 'what is overdue goes all the same' : 'no other day that makes sense costs less'}.`,
+            mark: 'estimate',
+          },
+        ];
+  return [
+    ...dueLine(work, format),
+    ...(isLate ? [] : [span]),
+    termsLine(terms),
+    ...inTheWay.flatMap((clash) => clashLine(clash, format)),
+    ...lost,
+    ...(terms.shippingDays > 0 && terms.shippingDays < 5
+      ? [
+          {
+            rule: 'weekend',
+            text: 'A parcel is sent so that it does not lie over a weekend.',
+            mark: 'practice',
+          } as const,
+        ]
+      : []),
+  ];
+}
+
+/** How long a stay is, in words beside its days. */
+export const stayWords = (ready: LocalDate, format: Format): string =>
+  `Leave it until ${format.weekdayDate(ready)} before you play it to anybody.`;

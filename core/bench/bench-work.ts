@@ -1,0 +1,56 @@
+import type { Stretch } from '#core/bench/bench-window.ts';
+import { OVERDUE_AT, SOON_AT } from '#core/care/care-state.ts';
+import type { ItemClock } from '#core/care/care-clock.ts';
+import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
+import type { Situation } from '#core/situation/situation.ts';
+import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
+
+/** Nobody plans a stay further ahead. */
+export const BENCH_HORIZON_DAYS = 182;
+
+/** What an instrument has for the bench: all of it is done in one stay. */
+export type BenchWork = {
+  /** The most pressing first. */
+  readonly clocks: readonly ItemClock[];
+  readonly due: LocalDate;
+  /** Not too early from here on, and overdue after: both from the most pressing. */
+  readonly from: LocalDate;
+  readonly until: LocalDate;
+};
+
+const isForTheBench = ({ item, state }: ItemClock, player: PlayerAbilities): boolean =>
+  item.trigger.kind !== 'every-play' &&
+  state !== 'off' &&
+  (item.place === 'bench' || handsFor(item.skill, player) === 'bench');
+
+/**
+ * From when it is not too early any more, and when it is overdue: the days on which three quarters and one and a half of
+ * its interval have run. What a sign calls for is not put off.
+ */
+function spanOf({ due, lastDone, state }: ItemClock, today: LocalDate): Stretch {
+  if (due === null || lastDone === null) return { from: today, to: state === 'due' ? today : (due?.on ?? today) };
+  const interval = Math.max(1, daysBetween(lastDone.on, due.on));
+  const at = (load: number): LocalDate => addDays(lastDone.on, Math.round(load * interval));
+  return { from: at(SOON_AT), to: at(OVERDUE_AT) };
+}
+
+/** The work of an instrument that will be due within half a year, or is; null where there is none. */
+export function benchWork({ care, today }: Situation, player: PlayerAbilities): BenchWork | null {
+  const last = addDays(today, BENCH_HORIZON_DAYS);
+  const clocks = care.clocks
+    .filter((clock) => isForTheBench(clock, player))
+    .flatMap((clock) => {
+      const isCalled = clock.due === null && (clock.state === 'due' || clock.state === 'overdue');
+      const due = isCalled ? today : clock.due?.on;
+      return due === undefined || due > last ? [] : [{ clock, due }];
+    })
+    .toSorted((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
+  const [first] = clocks;
+  if (first === undefined) return null;
+  const { from, to } = spanOf(first.clock, today);
+  return { clocks: clocks.map(({ clock }) => clock), due: first.due, from, until: to };
+}
+
+/** Bench work of which nobody knows when it was last done. */
+export const unknownBenchWork = ({ care }: Situation, player: PlayerAbilities): ItemClock[] =>
+  care.clocks.filter((clock) => clock.state === 'unknown' && isForTheBench(clock, player));

@@ -1,0 +1,119 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { addDays, localDate } from '#core/time/local-date.ts';
+import { benchView } from '#contract/bench.ts';
+import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer();
+  await furnish(server);
+});
+afterEach(() => {
+  expect(server.faults()).toEqual([]);
+  server.stop();
+});
+
+/** A Tuesday. */
+const today = localDate(TODAY);
+const post = (path: string, body: object) =>
+  server
+    .api()
+    .post(path)
+    .send({ key: aKey(), now: NOW, ...body });
+const bench = async () => {
+  const { body } = await server.api().get(`/api/bench?playerId=ada&today=${TODAY}`).expect(200);
+  return benchView.validateSync(body, { strict: true });
+};
+const event = (over: object) => ({
+  playerId: 'ada',
+  what: 'bench',
+  on: TODAY,
+  until: null,
+  minutes: null,
+  name: null,
+  instrumentIds: ['trumpet'],
+  ...over,
+});
+const terms = {
+  playerId: 'ada',
+  name: 'Quayside Winds',
+  phone: '01 23',
+  workingDays: 5,
+  shippingDays: 0,
+  settlingDays: 3,
+};
+
+describe('when an instrument should go to the bench', () => {
+  test('one that is overdue goes at once, what else is due with it, and the reasons say how long it takes', async () => {
+    const { instruments, unknown, terms: taken } = await bench();
+    expect(taken).toMatchObject({ workingDays: 10, said: false });
+    expect(instruments).toMatchObject([{ instrumentId: 'trumpet', isLate: true, best: { on: TODAY } }]);
+    expect(instruments[0]?.headline).toMatch(/^Take it there as soon as you can/);
+    expect(instruments[0]?.because.map(({ text }) => text).join(' ')).toMatch(/10 working days at the bench, 2 days/);
+    // Nobody knows anything of the clarinet.
+    expect(unknown).toMatchObject([{ instrumentId: 'clarinet' }]);
+  });
+
+  test('a concert puts it off until after it, by the figures of one’s own bench', async () => {
+    await post('/api/bench/terms', terms).expect(201);
+    const concert = { what: 'concert', on: addDays(today, 6), minutes: 60 };
+    await post('/api/events', event(concert)).expect(201);
+    const { instruments, terms: taken } = await bench();
+    expect(taken).toEqual({
+      name: 'Quayside Winds',
+      phone: '01 23',
+      workingDays: 5,
+      shippingDays: 0,
+      settlingDays: 3,
+      said: true,
+    });
+    // The concert is on a Monday.
+    expect(instruments[0]?.best?.on).toBe(addDays(today, 7));
+    expect(instruments[0]?.because.find(({ rule }) => rule === 'audience')?.text).toContain('A concert');
+    expect(instruments[0]?.because.find(({ rule }) => rule === 'terms')?.mark).toBe('yours');
+  });
+
+  test('once it has its days it is asked what came of them; what was done there moves its clocks, and is undone', async () => {
+    const key = aKey();
+    const stay = event({ on: addDays(today, -9), until: addDays(today, 1) });
+    await post('/api/events', { ...stay, key }).expect(201);
+    const away = await bench();
+    expect(away.instruments).toEqual([]);
+    expect(away.stays).toMatchObject([{ key, instruments: [{ instrumentId: 'trumpet' }] }]);
+    const done = [{ instrumentId: 'trumpet', itemIds: ['wind/bench-service'] }];
+    const cost = { minor: 12_000, currency: 'EUR' };
+    const back = { ...stay, corrects: key, until: TODAY, stay: { done, cost } };
+    await post('/api/events', { ...back, until: addDays(today, 1) }).expect(400);
+    const correction = aKey();
+    await post('/api/events', { ...back, key: correction }).expect(201);
+    expect(await bench()).toMatchObject({ stays: [], instruments: [] });
+    const serviced = () =>
+      server
+        .services()
+        .readings.of('trumpet')
+        ?.situation(today)
+        .care.clocks.find(({ item }) => item.id === 'wind/bench-service');
+    expect(serviced()).toMatchObject({ state: 'fresh', lastDone: { on: TODAY, by: 'bench' } });
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: correction }).expect(201);
+    expect(serviced()).toMatchObject({ state: 'overdue', lastDone: null });
+    expect((await bench()).stays).toHaveLength(1);
+  });
+
+  test.each<[string, object]>([
+    ['of a concert', { what: 'concert', minutes: 60, stay: { done: [], cost: null } }],
+    [
+      'on an instrument that was not there',
+      { stay: { done: [{ instrumentId: 'clarinet', itemIds: [] }], cost: null } },
+    ],
+    ['of care it has not', { stay: { done: [{ instrumentId: 'trumpet', itemIds: ['reed/none'] }], cost: null } }],
+    ['in no currency', { stay: { done: [], cost: { minor: 5, currency: 'QQQ' } } }],
+  ])('work %s is refused', async (_, over) => {
+    await post('/api/events', event(over)).expect(400);
+  });
+
+  test('is asked of somebody, and a bench takes its time', async () => {
+    await server.api().get(`/api/bench?playerId=nobody&today=${TODAY}`).expect(404);
+    await post('/api/bench/terms', { ...terms, workingDays: 500 }).expect(400);
+    await post('/api/bench/terms', { ...terms, playerId: 'nobody' }).expect(404);
+  });
+});

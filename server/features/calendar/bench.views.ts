@@ -1,0 +1,149 @@
+import { benchHeadline, benchWhy, windowsWords } from '#core/bench/bench-words.ts';
+import { benchWindow } from '#core/bench/bench-window.ts';
+import { benchWork, unknownBenchWork, type BenchWork } from '#core/bench/bench-work.ts';
+import type { BenchTerms } from '#core/bench/bench-terms.ts';
+import { eventWords, lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { handsFor } from '#core/players/player.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import type { BenchView, ForTheBenchView, OpenStayView } from '#contract/bench.ts';
+import { notFound, type Failure } from '#server/failure.ts';
+import type { Reading } from '#server/readings.ts';
+import type { Services } from '#server/services.ts';
+
+type Has = {
+  readonly own: readonly Reading[];
+  readonly events: readonly CalendarEvent[];
+  readonly terms: BenchTerms;
+  readonly today: LocalDate;
+  readonly services: Services;
+};
+
+/** An instrument with work for the bench, and when it should go, beside the stays that are planned or proposed already. */
+function windowView({ reading, work }: { reading: Reading; work: BenchWork }, has: Has): ForTheBenchView {
+  const { own, events, terms, today } = has;
+  const { format } = has.services;
+  const { instrument, situation } = reading;
+  const kin = own.filter(({ instrument: other }) => other.kind === instrument.kind && other.id !== instrument.id);
+  const answer = benchWindow({
+    today,
+    instrumentId: instrument.id,
+    due: work.due,
+    from: work.from,
+    until: work.until,
+    terms,
+    events,
+    kin: kin.map(({ instrument: other }) => other.id),
+    minutesOn: situation(today).plays.forecast.minutesOn,
+  });
+  const { best, windows, isLate } = answer;
+  return {
+    instrumentId: instrument.id,
+    name: instrument.name,
+    items: work.clocks.map(({ item }) => ({ itemId: item.id, name: item.name })),
+    isLate,
+    best: best && { on: best.on, back: best.back, ready: best.ready },
+    windows: windows.map((one) => ({ ...one })),
+    headline: benchHeadline(answer, format),
+    words: windowsWords(answer, work, format),
+    because: benchWhy(work, answer, { terms, format }),
+  };
+}
+
+/** Days after which nobody is asked any more what came of a stay. */
+const ASKED_FOR = 60;
+/** Care that a bench may have done: its own work first, then what it does on the side. */
+const itemsOf = ({ situation, player }: Reading, today: LocalDate) =>
+  situation(today)
+    .methods.practice.items.filter((item) => item.trigger.kind !== 'every-play')
+    .map((item) => ({ item, isBenchs: item.place === 'bench' || handsFor(item.skill, player) === 'bench' }))
+    .toSorted((a, b) => Number(b.isBenchs) - Number(a.isBenchs))
+    .map(({ item: { id, name } }) => ({ itemId: id, name }));
+
+function stayViews({ own, events, today }: Has): OpenStayView[] {
+  return events
+    .filter(({ what, on, stay }) => what === 'bench' && stay === null && on <= today)
+    .filter((event) => lastDayOf(event) >= addDays(today, -ASKED_FOR))
+    .map((event) => {
+      const words = eventWords(event);
+      return {
+        key: event.key,
+        on: event.on,
+        until: lastDayOf(event),
+        words: words.charAt(0).toUpperCase() + words.slice(1),
+        instruments: own
+          .filter(({ instrument }) => event.instrumentIds.includes(instrument.id))
+          .map((reading) => ({
+            instrumentId: reading.instrument.id,
+            name: reading.instrument.name,
+            items: itemsOf(reading, today),
+          })),
+      };
+    });
+}
+
+/** Is it at the bench, or has a day to go there? */
+const hasAStay = (events: readonly CalendarEvent[], id: string, today: LocalDate): boolean =>
+  events.some(
+    ({ what, on, until, stay, instrumentIds }) =>
+      what === 'bench' && stay === null && (until ?? on) >= today && instrumentIds.some((one) => one === id),
+  );
+
+/**
+ * When the instruments of a player should go to the bench. The most pressing chooses its days first, and what is proposed
+ * for one keeps another of its kind at home.
+ */
+function proposals(has: Has): ForTheBenchView[] {
+  const { own, today } = has;
+  const waiting = own
+    .filter(({ instrument }) => !hasAStay(has.events, instrument.id, today))
+    .flatMap((reading) => {
+      const work = benchWork(reading.situation(today), reading.player);
+      return work === null ? [] : [{ reading, work }];
+    })
+    .toSorted((a, b) => (a.work.due < b.work.due ? -1 : 1));
+  let { events } = has;
+  return waiting.map((one) => {
+    const view = windowView(one, { ...has, events });
+    if (view.best) events = [...events, proposedStay(one.reading, view.best)];
+    return view;
+  });
+}
+
+const proposedStay = ({ instrument }: Reading, { on, back }: { on: LocalDate; back: LocalDate }): CalendarEvent => ({
+  key: `proposed ${instrument.id}`,
+  playerId: instrument.playerId,
+  what: 'bench',
+  on,
+  until: back,
+  minutes: null,
+  name: `the stay proposed for ${instrument.name}`,
+  instrumentIds: [instrument.id],
+  stay: null,
+  origin: null,
+});
+
+/** When a player's instruments should go to the bench, and what is there now. */
+export function benchPageOf(services: Services, playerId: PlayerId, today: LocalDate): Outcome<BenchView, Failure> {
+  const { players, instruments, readings, calendar, reeds } = services;
+  if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
+  const own = instruments
+    .all()
+    .filter((one) => one.playerId === playerId)
+    .flatMap(({ id }) => readings.of(id) ?? [])
+    .filter(({ instrument }) => instrument.leftOn === null);
+  const { said, ...terms } = calendar.benchOf(playerId);
+  const has = { own, events: calendar.of(playerId), terms, today, services };
+  return succeed({
+    playerId,
+    today,
+    terms: { ...terms, said },
+    currency: reeds.currency(),
+    stays: stayViews(has),
+    instruments: proposals(has),
+    unknown: own
+      .filter(({ situation, player }) => unknownBenchWork(situation(today), player).length > 0)
+      .map(({ instrument: { id, name } }) => ({ instrumentId: id, name })),
+  });
+}
