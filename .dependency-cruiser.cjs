@@ -25,6 +25,7 @@ const CORE_ROOMS = [
   'water',
   'plays',
   'calendar',
+  'ics',
   'reeds',
   'methods',
   'conditions',
@@ -41,6 +42,8 @@ const CORE_ROOMS = [
 /** The packages the core may use, and why. A heavy one is handed in, and only its types are known. */
 const CORE_PACKAGES = {
   highs: 'the types of the solver `core/solve/with-highs.ts` is handed: a worker loads it, the core never does',
+  'ical.js': 'reads iCalendar files; only `core/ics` uses it, and only a worker runs that',
+  rrule: 'dates of a series by its rule, beside it',
   'pure-rand': 'a seeded generator without dependencies: a simulated season is the same on every machine',
 };
 const corePackages = Object.keys(CORE_PACKAGES).map((name) => `^node_modules/${name}/`);

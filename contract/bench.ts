@@ -68,6 +68,7 @@ const openStay = object({
   key: clientKey().required(),
   on: localDateText().required(),
   until: localDateText().required(),
+  name: text().nullable().defined(),
   words: text().required(),
   /** The instruments that are there, each with the care a bench may have done. */
   instruments: array(

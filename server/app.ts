@@ -5,10 +5,12 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { pinoHttp } from 'pino-http';
 import type { Logger } from 'pino';
+import { calendarInPaths, LARGEST_CALENDAR_BODY } from '#contract/calendar-in.ts';
 import { healthPath, type DatabaseState } from '#contract/health.ts';
 import { FACTS } from '#server/facts.ts';
 import { agentsRoutes } from '#server/features/agents/agents.routes.ts';
 import { airRoutes } from '#server/features/air/air.routes.ts';
+import { calendarInRoutes, calendarOutRoutes } from '#server/features/calendar/calendar-exchange.routes.ts';
 import { calendarRoutes } from '#server/features/calendar/calendar.routes.ts';
 import { careRoutes } from '#server/features/care/care.routes.ts';
 import { conditionsRoutes } from '#server/features/conditions/conditions.routes.ts';
@@ -129,6 +131,10 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
   });
   const line = waitingLine();
   app.use('/api', line.atTheDoor);
+  app.use(
+    Object.values(calendarInPaths),
+    express.json({ limit: LARGEST_CALENDAR_BODY, verify: (_req, _res, bytes) => refuseDeepNesting(bytes) }),
+  );
   app.use(express.json({ limit: '100kb', verify: (_req, _res, bytes) => refuseDeepNesting(bytes) }));
   app.use('/api', line.inLine);
   const services: Serving = (req) => serve(callerOf(req), formatOf(req));
@@ -142,9 +148,11 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
     agentsRoutes,
     reedsRoutes,
     airRoutes,
+    calendarRoutes,
+    calendarInRoutes,
   ])
     app.use(routes(services));
-  app.use(calendarRoutes(services, reedDaysOf));
+  app.use(calendarOutRoutes(services, reedDaysOf));
   app.use(recordRoutes(services, kinds, toldOf));
   app.use('/api', notFoundHandler);
   if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder);

@@ -1,5 +1,6 @@
 import { airReadingFact } from '#server/features/air/air-reading.fact.ts';
 import { sittingTimeFact } from '#server/features/calendar/sitting-time.fact.ts';
+import { calendarImportFact } from '#server/features/calendar/calendar-import.fact.ts';
 import { benchTermsFact } from '#server/features/calendar/bench-terms.fact.ts';
 import { sittingMoveFact } from '#server/features/calendar/sitting-move.fact.ts';
 import { eventFact } from '#server/features/calendar/event.fact.ts';
@@ -45,6 +46,7 @@ export const FACTS = [
   eventFact,
   sittingTimeFact,
   sittingMoveFact,
+  calendarImportFact,
   benchTermsFact,
   reedBoxFact,
   reedPlayFact,

@@ -1,5 +1,6 @@
 import { AGENT_FAULTS } from '#core/agents/agent-fault-words.ts';
 import { EVENT_FAULTS } from '#core/calendar/event-fault-words.ts';
+import { ICS_FAULTS } from '#core/ics/ics-words.ts';
 import { CARE_FAULTS } from '#core/care/care-fault-words.ts';
 import { CONDITION_FAULTS } from '#core/conditions/condition-fault-words.ts';
 import type { FaultOf, FaultTable } from '#core/explain/fault.ts';
@@ -23,6 +24,7 @@ export const FAULT_TABLES = [
   AIR_FAULTS,
   REED_FAULTS,
   EVENT_FAULTS,
+  ICS_FAULTS,
   METHOD_FAULTS,
   CONDITION_FAULTS,
   AGENT_FAULTS,

@@ -277,6 +277,19 @@ const EXAMPLES: Readonly<Record<string, () => Promise<Example> | Example>> = {
     // Another player has no such instrument: what is sent otherwise is refused before it is looked at.
     otherwise: { times: [{ instrumentId: 'trumpet', itemId: 'wind/bench-service', dueOn: '2026-12-02' }], on: null },
   }),
+  'calendar-import': () => ({
+    path: '/api/calendar/imports',
+    body: {
+      now: NOW,
+      playerId: 'ada',
+      zone: 'UTC',
+      fileName: 'band.ics',
+      text: 'BEGIN:VCALENDAR\nBEGIN:VEVENT\nUID:gala\nSUMMARY:Gala\nDTSTART;VALUE=DATE:20261220\nEND:VEVENT\nEND:VCALENDAR',
+      choices: [{ uid: 'gala', what: 'concert', instrumentIds: ['clarinet'] }],
+      dropped: [],
+    },
+    otherwise: { playerId: 'kit' },
+  }),
   'bench-terms': () => ({
     path: '/api/bench/terms',
     body: {

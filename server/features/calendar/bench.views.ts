@@ -71,6 +71,7 @@ function stayViews({ own, events, today }: Has): OpenStayView[] {
         key: event.key,
         on: event.on,
         until: lastDayOf(event),
+        name: event.name,
         words: words.charAt(0).toUpperCase() + words.slice(1),
         instruments: own
           .filter(({ instrument }) => event.instrumentIds.includes(instrument.id))

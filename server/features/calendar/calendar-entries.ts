@@ -3,6 +3,7 @@ import type { CalendarEntry } from '#core/calendar/told-entries.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import { duration, listed } from '#core/explain/format.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { OWN_UIDS } from '#core/ics/import-plan.ts';
 import { stepsFor } from '#core/packup/collect-steps.ts';
 import { sittingMinutes } from '#core/sittings/sitting-words.ts';
 import type { ShownSitting } from '#core/sittings/shown-plan.ts';
@@ -12,8 +13,6 @@ import type { ReedDaysView } from '#contract/reed-views.ts';
 import type { SittingsView } from '#contract/sittings.ts';
 import type { Weeks } from '#server/features/calendar/sitting-weeks.ts';
 
-/** What ends every name Ulu gives: what comes back under such a name is its own. */
-export const OWN_UIDS = '@ulu';
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** "Clarinet: wash the swab. Wash the swab in warm water. Hang it up." A line for each thing. */

@@ -50,4 +50,3 @@ export const createLearnedMinutes =
 
 const stepEstimates = (practice: Practice, pace: number): ReadonlyMap<StepId, number> =>
   new Map(practice.steps.map(({ id, minutes }) => [id, minutes * pace]));
-

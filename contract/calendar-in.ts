@@ -1,0 +1,94 @@
+import { array, boolean, object, type InferType } from 'yup';
+import { EVENT_KINDS } from '#core/calendar/event.ts';
+import { SERIES_STATES } from '#core/ics/import-plan.ts';
+import {
+  amount,
+  clientKey,
+  factRequest,
+  instrumentId,
+  localDateText,
+  playerId,
+  text,
+  visibleText,
+  wallClock,
+  word,
+} from '#contract/scalars.ts';
+
+export const calendarInPaths = {
+  preview: '/api/calendar/preview',
+  imports: '/api/calendar/imports',
+} as const;
+/** A calendar travels whole: what is posted to these may be larger than anything else. */
+export const LARGEST_CALENDAR_BODY = '6mb';
+
+/** Series of one file. */
+const MOST_SERIES = 6000;
+const file = {
+  playerId: playerId().required(),
+  /** The zone of whoever reads it. */
+  zone: text().max(60).required(),
+  /** What the calendar is called where it does not say so itself. */
+  fileName: visibleText(120).required(),
+  text: text().defined(),
+};
+
+/** `POST /api/calendar/preview`: what a file holds; nothing is written. */
+export const calendarPreviewRequest = object({ ...file, now: wallClock.required() })
+  .exact()
+  .required();
+
+const importedName = text().max(1000);
+const instruments = array(instrumentId().required()).max(12).required();
+
+/** `POST /api/calendar/imports`: takes in what was chosen of it, all or nothing. */
+export const calendarTakeRequest = factRequest({
+  ...file,
+  choices: array(
+    object({
+      uid: importedName.defined(),
+      what: word(EVENT_KINDS).required(),
+      instrumentIds: instruments.min(1),
+    })
+      .exact()
+      .required(),
+  )
+    .max(MOST_SERIES)
+    .required(),
+  /** What has vanished from it and goes; everything else that has vanished stays. */
+  dropped: array(clientKey().required()).max(MOST_SERIES).required(),
+});
+export type CalendarTakeRequest = InferType<typeof calendarTakeRequest>;
+
+export const calendarPreview = object({
+  calendar: text().required(),
+  /** It was taken in before. */
+  isKnown: boolean().strict().required(),
+  series: array(
+    object({
+      uid: importedName.defined(),
+      name: text().defined(),
+      count: amount().integer().required(),
+      first: localDateText().required(),
+      last: localDateText().required(),
+      minutes: amount().min(0).nullable().defined(),
+      state: word(SERIES_STATES).required(),
+      what: word(EVENT_KINDS).required(),
+      instrumentIds: array(instrumentId().required()).required(),
+      taken: boolean().strict().required(),
+    })
+      .exact()
+      .required(),
+  ).required(),
+  vanished: array(
+    object({ key: clientKey().required(), on: localDateText().required(), words: text().required() })
+      .exact()
+      .required(),
+  ).required(),
+  notes: array(text().required()).required(),
+  instruments: array(
+    object({ instrumentId: instrumentId().required(), name: text().required() }).exact().required(),
+  ).required(),
+})
+  .exact()
+  .required();
+export type CalendarPreview = InferType<typeof calendarPreview>;

@@ -1,0 +1,24 @@
+import type { EventKind } from '#core/calendar/event.ts';
+
+/** Words by which a player names what is on (estimate); the first that fits is taken. */
+const KIND_WORDS: readonly { readonly what: EventKind; readonly words: RegExp }[] = [
+  { what: 'audition', words: /\b(audition|exam|competition|contest|jury)/i },
+  { what: 'bench', words: /\b(bench|repair|overhaul|instrument service)/i },
+  { what: 'rehearsal', words: /\b(rehears|run[- ]?through|sectional|band practice|orchestra practice|seating)/i },
+  {
+    what: 'concert',
+    words: /\b(concert|gala|recital|performance|show|matin[ée]e|premi[èe]re|first night|gig|evensong|parade)/i,
+  },
+  { what: 'travel', words: /\b(tour|travel|journey|flight|away)\b/i },
+  { what: 'holiday', words: /\b(holiday|vacation|break|half[- ]term|closed|dark week)/i },
+];
+
+/** What an entry of a calendar probably is, by what it is called; unsure, a rehearsal, or a holiday where it is whole days. */
+export function guessKind(
+  summary: string,
+  isWholeDay: boolean,
+): { readonly what: EventKind; readonly isSure: boolean } {
+  const found = KIND_WORDS.find(({ words }) => words.test(summary));
+  if (found !== undefined) return { what: found.what, isSure: true };
+  return { what: isWholeDay ? 'holiday' : 'rehearsal', isSure: false };
+}

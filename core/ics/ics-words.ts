@@ -1,0 +1,30 @@
+import type { IcsNote } from '#core/ics/read-lines.ts';
+
+/** Why a file was not taken in. */
+export const ICS_FAULTS = {
+  'ics-too-large': () => 'A calendar file is at most 5 MB. Export fewer years, and import that.',
+  'ics-no-calendar': () => 'This is no calendar file: it does not begin with BEGIN:VCALENDAR.',
+  'ics-too-hard': () => 'The dates of this calendar could not be worked out in time: one of its series has none.',
+  'ics-too-many': ({ most }: { readonly most: number }) =>
+    `At most ${most} dates are taken in at once. Leave out a series, or export fewer years.`,
+  'ics-nothing-taken': () => 'Nothing of it is ticked.',
+};
+
+const NOTE_WORDS: Readonly<Record<IcsNote['code'], (about: string) => string>> = {
+  'line-not-understood': (about) => `“${about}” is no line of a calendar. It was left out.`,
+  'event-not-understood': () => 'This entry is not understood. It was left out.',
+  'event-without-day': (about) => `${about || 'This entry'} says no day. It was left out.`,
+  'event-ends-before-it-starts': (about) => `${about || 'This entry'} ends before it begins. It was left out.`,
+  'event-never-closed': () => 'This entry has no end. It was left out.',
+  'unknown-zone': (about) => `The time zone “${about}” is not known. Its times count as your own.`,
+  'series-too-fine': (about) => `${about || 'This series'} comes by the hour or oftener. Only its first date is here.`,
+  'series-not-understood': (about) =>
+    `How often ${about || 'this series'} comes is not understood. Only its first date is here.`,
+  'series-cut': (about) => `${about || 'This series'} has too many dates. The later ones were left out.`,
+  'only-this-one-moved': (about) =>
+    `${about || 'A date of a series'} was moved with all that follow. Only that one date is moved here.`,
+};
+
+/** What was left out of a file, with the line it stands on. */
+export const noteWords = ({ code, line, about }: IcsNote): string =>
+  `${line === null ? '' : `Line ${line}: `}${NOTE_WORDS[code](about)}`;

@@ -1,0 +1,140 @@
+import { isPlayed, MOST_EVENT_MINUTES, LEAST_EVENT_MINUTES, type EventKind } from '#core/calendar/event.ts';
+import type { ImportedEvent } from '#core/calendar/imported-event.ts';
+import { guessKind } from '#core/ics/guess-kind.ts';
+import type { IcsDate, IcsSeries } from '#core/ics/ics-series.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
+
+/** What ends every name this program gives: what comes back under such a name is its own, and is not taken in again. */
+export const OWN_UIDS = '@ulu';
+/** Minutes of playing where the calendar does not say how long it is. */
+export const USUAL_EVENT_MINUTES = 80;
+/** Dates that are taken in at once. */
+export const MOST_IMPORTED = 1000;
+const LONGEST_NAME = 60;
+/** A longer holiday is a mistake. */
+const MOST_DAYS = 366;
+
+export const SERIES_STATES = ['new', 'changed', 'same'] as const;
+/** A series as it is shown before it is taken in. */
+export type SeriesPreview = {
+  readonly uid: string;
+  readonly name: string;
+  readonly count: number;
+  readonly first: LocalDate;
+  readonly last: LocalDate;
+  /** How long one is; null for whole days. */
+  readonly minutes: number | null;
+  readonly state: (typeof SERIES_STATES)[number];
+  /** What it probably is, or was last time. */
+  readonly what: EventKind;
+  readonly instrumentIds: readonly InstrumentId[];
+  /** It was taken last time, or its name says that it concerns a player. */
+  readonly taken: boolean;
+};
+
+/** What a date says, so that a later import knows whether it has changed. */
+const saidBy = ({ on, until, minutes, summary }: IcsDate): string =>
+  JSON.stringify(minutes === null ? [on, until, summary] : [on, minutes, summary]);
+const placeOf = ({ uid, instance }: Pick<ImportedEvent, 'uid' | 'instance'>): string => JSON.stringify([uid, instance]);
+
+/** Series that are somebody else's: not those this program has given out itself. */
+export const foreign = (series: readonly IcsSeries[]): IcsSeries[] =>
+  series.filter(({ uid }) => !uid.endsWith(OWN_UIDS));
+
+function stateOf(
+  { uid, dates }: IcsSeries,
+  before: readonly ImportedEvent[],
+  today: LocalDate,
+): SeriesPreview['state'] {
+  const known = before.filter((one) => one.uid === uid);
+  if (known.length === 0) return 'new';
+  const said = new Map(known.map((one) => [placeOf(one), one.said]));
+  const isSame = dates.every((date) => said.get(placeOf({ uid, instance: date.instance })) === saidBy(date));
+  const upcoming = known.filter(({ on }) => on >= today).length;
+  return isSame && dates.filter(({ on }) => on >= today).length === upcoming ? 'same' : 'changed';
+}
+
+/** What the file holds beside what was taken from this calendar before. */
+export function previewSeries(
+  series: readonly IcsSeries[],
+  before: readonly ImportedEvent[],
+  { own, today }: { readonly own: readonly InstrumentId[]; readonly today: LocalDate },
+): SeriesPreview[] {
+  return foreign(series).flatMap((one): SeriesPreview[] => {
+    const [first] = one.dates;
+    const last = one.dates.at(-1);
+    if (first === undefined || last === undefined) return [];
+    const earlier = before.find(({ uid }) => uid === one.uid);
+    const guess = guessKind(one.summary, first.minutes === null);
+    return [
+      {
+        uid: one.uid,
+        name: one.summary,
+        count: one.dates.length,
+        first: first.on,
+        last: last.until,
+        minutes: first.minutes,
+        state: stateOf(one, before, today),
+        what: earlier?.what ?? guess.what,
+        instrumentIds: earlier?.instrumentIds.filter((id) => own.includes(id)) ?? own,
+        taken: earlier !== undefined || guess.isSure,
+      },
+    ];
+  });
+}
+
+/** What was taken from this calendar before, is still to come, and is not in the file any more. */
+export function vanishedFrom(
+  series: readonly IcsSeries[],
+  before: readonly ImportedEvent[],
+  today: LocalDate,
+): ImportedEvent[] {
+  const places = new Set(series.flatMap(({ uid, dates }) => dates.map(({ instance }) => placeOf({ uid, instance }))));
+  return before.filter((one) => one.on >= today && !places.has(placeOf(one)));
+}
+
+/** What the player takes of a series, and as what. */
+export type SeriesChoice = {
+  readonly uid: string;
+  readonly what: EventKind;
+  readonly instrumentIds: readonly InstrumentId[];
+};
+
+const nameOf = (summary: string): string | null => {
+  const name = summary.replace(/\s+/g, ' ').trim().slice(0, LONGEST_NAME).trim();
+  return name === '' ? null : name;
+};
+
+/** How long is played: as long as it lasts, within what is possible. */
+const playedIn = (minutes: number | null): number =>
+  minutes === null || minutes === 0
+    ? USUAL_EVENT_MINUTES
+    : Math.min(MOST_EVENT_MINUTES, Math.max(LEAST_EVENT_MINUTES, minutes));
+
+function taken(date: IcsDate, { uid, what, instrumentIds }: SeriesChoice): Omit<ImportedEvent, 'key'> {
+  const { instance, on, summary, minutes } = date;
+  const said = saidBy(date);
+  const common = { uid, instance, said, what, on, name: nameOf(summary), instrumentIds };
+  if (isPlayed(what)) return { ...common, until: null, minutes: playedIn(minutes) };
+  const latest = addDays(on, MOST_DAYS);
+  const until = date.until > latest ? latest : date.until;
+  return { ...common, until: until === on ? null : until, minutes: null };
+}
+
+/**
+ * What is in the record of this calendar from now on: what was chosen of the file, and what has vanished from it and is
+ * kept all the same.
+ */
+export function takenIn(
+  series: readonly IcsSeries[],
+  choices: readonly SeriesChoice[],
+  kept: readonly ImportedEvent[],
+): Omit<ImportedEvent, 'key'>[] {
+  const chosen = new Map(choices.map((one) => [one.uid, one]));
+  const dates = foreign(series).flatMap(({ uid, dates: all }) => {
+    const choice = chosen.get(uid);
+    return choice === undefined ? [] : all.map((date) => taken(date, choice));
+  });
+  return [...dates, ...kept.map(({ key: _key, ...one }) => one)];
+}

@@ -1,0 +1,89 @@
+import { Router } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import { succeed } from '#core/kernel/outcome.ts';
+import type { WallClock } from '#core/plays/play.ts';
+import { localDate } from '#core/time/local-date.ts';
+import { calendarInPaths, calendarPreviewRequest, calendarTakeRequest } from '#contract/calendar-in.ts';
+import { feedQuery, sittingPaths, sittingsQuery } from '#contract/sittings.ts';
+import { notFound } from '#server/failure.ts';
+import { calendarImportFact } from '#server/features/calendar/calendar-import.fact.ts';
+import { importRequestOf, previewOf } from '#server/features/calendar/calendar-in.use-cases.ts';
+import {
+  calendarOut,
+  pathOfFeed,
+  renewFeed,
+  type ReedDaysOf,
+} from '#server/features/calendar/calendar-out.use-cases.ts';
+import { sendFailure } from '#server/http/problem.ts';
+import { bodyOf, param, queryOf, sendLogged, sendOutcome, type Serving } from '#server/http/respond.ts';
+import { logFact } from '#server/record/log-fact.ts';
+
+const MS_PER_MINUTE = 60_000;
+/** Wrong addresses a minute. */
+const MOST_GUESSES = 20;
+
+/** What day it is where this machine stands: a calendar program does not say where it is. */
+function clockOf(ms: number): WallClock {
+  const at = new Date(ms);
+  return {
+    on: localDate(`${at.getFullYear()}-${pad(at.getMonth() + 1)}-${pad(at.getDate())}`),
+    atMinute: at.getHours() * 60 + at.getMinutes(),
+  };
+}
+const pad = (value: number): string => String(value).padStart(2, '0');
+
+/** Calendars in: a file is looked at, then taken in. */
+export function calendarInRoutes(services: Serving): Router {
+  const router = Router();
+  router.post(calendarInPaths.preview, async (req, res) => {
+    const { now, ...file } = bodyOf(calendarPreviewRequest, req);
+    sendOutcome(res, await previewOf(services(req), file, now));
+  });
+  router.post(calendarInPaths.imports, async (req, res) => {
+    const request = await importRequestOf(services(req), bodyOf(calendarTakeRequest, req));
+    if (!request.ok) return sendOutcome(res, request);
+    sendLogged(res, logFact(services(req), calendarImportFact, request.value));
+  });
+  return router;
+}
+
+/** Calendars out: a file, and an address to subscribe to. */
+export function calendarOutRoutes(services: Serving, reedDaysOf: ReedDaysOf): Router {
+  const router = Router();
+  router.get(sittingPaths.file, async (req, res) => {
+    const { playerId, today } = queryOf(sittingsQuery, req);
+    const now = { on: today, atMinute: clockOf(services(req).nowMs()).atMinute };
+    const file = await calendarOut(services(req), playerId, { now, reedDaysOf });
+    if (!file.ok) return sendOutcome(res, file);
+    res.attachment('ulu.ics').type('text/calendar').send(file.value);
+  });
+  router.get(sittingPaths.feed, (req, res) => {
+    const { playerId } = queryOf(feedQuery, req);
+    const secret = services(req).calendar.secretOf(playerId);
+    res.json({ path: secret === null ? null : pathOfFeed(secret) });
+  });
+  router.post(sittingPaths.feed, (req, res) => {
+    const { playerId } = bodyOf(feedQuery, req);
+    const renewed = renewFeed(services(req), playerId);
+    sendOutcome(res, renewed.ok ? succeed({ path: renewed.value }) : renewed);
+  });
+  // Whoever guesses is told nothing, and soon nothing at all.
+  const guessing = rateLimit({
+    windowMs: MS_PER_MINUTE,
+    limit: MOST_GUESSES,
+    skipSuccessfulRequests: true,
+    standardHeaders: false,
+    legacyHeaders: false,
+    handler: (_req, res) => sendFailure(res, { code: 'busy', field: '', fault: { code: 'too-much-at-once' } }),
+  });
+  router.get(sittingPaths.subscribed, guessing, async (req, res) => {
+    const [, secret = ''] = /^([\w-]{32})\.ics$/.exec(param(req, 'secret')) ?? [];
+    const playerId = services(req).calendar.playerOfSecret(secret);
+    if (playerId === undefined) return sendFailure(res, notFound('', { code: 'no-such-calendar' }));
+    const now = clockOf(services(req).nowMs());
+    const file = await calendarOut(services(req), playerId, { now, reedDaysOf });
+    if (!file.ok) return sendOutcome(res, file);
+    res.type('text/calendar').send(file.value);
+  });
+  return router;
+}

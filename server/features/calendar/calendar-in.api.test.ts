@@ -1,0 +1,174 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { addDays, localDate } from '#core/time/local-date.ts';
+import { calendarPreview } from '#contract/calendar-in.ts';
+import { eventList } from '#contract/calendar.ts';
+import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer();
+  await furnish(server);
+});
+afterEach(() => {
+  expect(server.faults()).toEqual([]);
+  server.stop();
+});
+
+const today = localDate(TODAY);
+const compact = (days: number): string => addDays(today, days).replaceAll('-', '');
+type Entry = { readonly uid: string; readonly days: number; readonly name: string; readonly more?: readonly string[] };
+const calendar = (...entries: Entry[]): string =>
+  [
+    'BEGIN:VCALENDAR',
+    'X-WR-CALNAME:Tideway Wind Band',
+    ...entries.flatMap(({ uid, days, name, more = [] }) => [
+      'BEGIN:VEVENT',
+      `UID:${uid}`,
+      `DTSTART:${compact(days)}T190000`,
+      'DURATION:PT2H',
+      `SUMMARY:${name}`,
+      ...more,
+      'END:VEVENT',
+    ]),
+    'END:VCALENDAR',
+  ].join('\r\n');
+const GALA = { uid: 'gala', days: 9, name: 'Winter gala' };
+const BAND = { uid: 'band', days: 3, name: 'Band practice', more: ['RRULE:FREQ=WEEKLY;COUNT=4'] };
+const DENTIST = { uid: 'dentist', days: 5, name: 'Dentist' };
+
+const sent = (text: string) => ({ playerId: 'ada', zone: 'Europe/Berlin', fileName: 'band.ics', text, now: NOW });
+const preview = async (text: string) => {
+  const { body } = await server.api().post('/api/calendar/preview').send(sent(text)).expect(200);
+  return calendarPreview.validateSync(body, { strict: true });
+};
+const choice = (uid: string, what: string) => ({ uid, what, instrumentIds: ['clarinet'] });
+const BOTH = [choice('gala', 'concert'), choice('band', 'rehearsal')];
+const take = (text: string, over: object = {}) =>
+  server
+    .api()
+    .post('/api/calendar/imports')
+    .send({ key: aKey(), ...sent(text), choices: BOTH, dropped: [], ...over });
+const events = async () => {
+  const { body } = await server.api().get(`/api/events?playerId=ada&today=${TODAY}`).expect(200);
+  return eventList.validateSync(body, { strict: true });
+};
+const days = async () => (await events()).map(({ on, what, minutes }) => [on, what, minutes]);
+
+describe('a calendar file', () => {
+  test('is looked at before anything is written: what is whose guess, what is new', async () => {
+    const { calendar: name, series, isKnown, notes } = await preview(calendar(GALA, BAND, DENTIST));
+    expect([name, isKnown, notes]).toEqual(['Tideway Wind Band', false, []]);
+    expect(series.map(({ uid, what, taken, count, state }) => [uid, what, taken, count, state])).toEqual([
+      ['band', 'rehearsal', true, 4, 'new'],
+      ['dentist', 'rehearsal', false, 1, 'new'],
+      ['gala', 'concert', true, 1, 'new'],
+    ]);
+    expect(await events()).toEqual([]);
+  });
+
+  test('is taken in as it was chosen, moves what it should, and is taken back whole', async () => {
+    const key = aKey();
+    await take(calendar(GALA, BAND, DENTIST), { key }).expect(201);
+    await take(calendar(GALA, BAND, DENTIST), { key }).expect(200);
+    const band = [3, 10, 17, 24].map((ahead) => [addDays(today, ahead), 'rehearsal', 120]);
+    expect(await days()).toEqual([band[0], [addDays(today, 9), 'concert', 120], ...band.slice(1)]);
+    const minutes = (of: string) =>
+      server
+        .services()
+        .readings.of(of)
+        ?.situation(today)
+        .plays.forecast.minutesOn(Math.round(Date.parse(addDays(today, 9)) / 86_400_000));
+    expect([minutes('clarinet'), minutes('trumpet')]).toEqual([120, 0]);
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    expect(await events()).toEqual([]);
+  });
+
+  test('imported again changes and does not double; what has vanished is listed, and stays unless it is dropped', async () => {
+    await take(calendar(GALA, BAND)).expect(201);
+    const keys = (await events()).map(({ key }) => key);
+    await take(calendar(GALA, BAND)).expect(201);
+    expect((await events()).map(({ key }) => key)).toEqual(keys);
+    const moved = calendar({ ...GALA, days: 11 }, DENTIST);
+    const { series, vanished, isKnown } = await preview(moved);
+    expect(isKnown).toBe(true);
+    expect(series.map(({ uid, state, taken }) => [uid, state, taken])).toEqual([
+      ['dentist', 'new', false],
+      ['gala', 'changed', true],
+    ]);
+    expect(vanished.map(({ on }) => on)).toEqual([3, 10, 17, 24].map((ahead) => addDays(today, ahead)));
+    await take(moved, { choices: [choice('gala', 'concert')], dropped: [vanished[0]?.key] }).expect(201);
+    expect((await days()).map(([on]) => on)).toEqual([10, 11, 17, 24].map((ahead) => addDays(today, ahead)));
+    expect((await preview(calendar(GALA, BAND))).series.find(({ uid }) => uid === 'band')?.taken).toBe(true);
+  });
+
+  test('what the player has put right of it stands until the calendar changes it, and what they leave out stays away', async () => {
+    await take(calendar(GALA, BAND)).expect(201);
+    const all = await events();
+    const gala = all.find(({ what }) => what === 'concert');
+    const [band] = all;
+    const content = ({
+      key: _key,
+      stay: _stay,
+      calendar: _calendar,
+      asImported: _as,
+      ...event
+    }: (typeof all)[number]) => event;
+    if (!gala || !band) throw new Error('nothing was imported');
+    const log = (body: object) =>
+      server
+        .api()
+        .post('/api/events')
+        .send({ key: aKey(), now: NOW, ...body });
+    await log({ ...content(gala), minutes: 45, insteadOf: gala.key }).expect(201);
+    await log({ ...content(band), insteadOf: band.key, dropped: true }).expect(201);
+    await log({ ...content(band), insteadOf: aKey() }).expect(404);
+    const standing = async () => (await events()).map(({ on, minutes, asImported }) => [on, minutes, asImported]);
+    const after = [
+      [addDays(today, 9), 45, false],
+      [addDays(today, 10), 120, true],
+      [addDays(today, 17), 120, true],
+      [addDays(today, 24), 120, true],
+    ];
+    expect(await standing()).toEqual(after);
+    await take(calendar(GALA, BAND)).expect(201);
+    expect(await standing()).toEqual(after);
+    await take(calendar({ ...GALA, days: 12 }, BAND)).expect(201);
+    expect((await standing())[1]).toEqual([addDays(today, 12), 120, true]);
+  });
+
+  test('what Ulu has given out itself is not taken in again', async () => {
+    await take(calendar(GALA)).expect(201);
+    const { text } = await server.api().get(`/api/calendar.ics?playerId=ada&today=${TODAY}`).expect(200);
+    expect((await preview(text)).series).toEqual([]);
+  });
+
+  test.each<[string, string, object, number, string]>([
+    ['no calendar', 'hello', {}, 400, 'ics-no-calendar'],
+    ['too large', 'x'.repeat(5_000_001), {}, 400, 'ics-too-large'],
+    ['of nobody', calendar(GALA), { playerId: 'nobody' }, 404, 'no-such-player'],
+    ['nothing of it', calendar(GALA), { choices: [] }, 400, 'ics-nothing-taken'],
+    [
+      'on another’s instrument',
+      calendar(GALA),
+      { choices: [{ ...choice('gala', 'concert'), instrumentIds: ['tuba'] }] },
+      400,
+      'event-on-anothers',
+    ],
+    [
+      'too many dates',
+      calendar(...Array.from({ length: 4 }, (_, at) => ({ ...BAND, uid: `b${at}`, more: ['RRULE:FREQ=DAILY'] }))),
+      { choices: [0, 1, 2, 3].map((at) => choice(`b${at}`, 'rehearsal')) },
+      400,
+      'ics-too-many',
+    ],
+  ])('%s is refused with the reason, and nothing is written', async (_, text, over, status, code) => {
+    const answer = await take(text, over);
+    expect([answer.status, answer.body.errors?.[0]?.code]).toEqual([status, code]);
+    expect(await events()).toEqual([]);
+  });
+
+  test('fifty megabytes are refused at the door', async () => {
+    const answer = await take('x'.repeat(50_000_000));
+    expect([answer.status, answer.body.code]).toEqual([413, 'too-large']);
+  });
+});

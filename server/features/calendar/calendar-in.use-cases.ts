@@ -1,0 +1,99 @@
+import { createHash } from 'node:crypto';
+import { eventWords } from '#core/calendar/event.ts';
+import type { ImportedEvent } from '#core/calendar/imported-event.ts';
+import { MOST_IMPORTED, previewSeries, takenIn, vanishedFrom } from '#core/ics/import-plan.ts';
+import { noteWords } from '#core/ics/ics-words.ts';
+import type { IcsCalendar } from '#core/ics/read-calendar.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import type { WallClock } from '#core/plays/play.ts';
+import type { CalendarPreview, CalendarTakeRequest } from '#contract/calendar-in.ts';
+import { invalid, notFound, type Failure } from '#server/failure.ts';
+import type { CalendarImportRequest } from '#server/features/calendar/calendar-import.fact.ts';
+import type { Services } from '#server/services.ts';
+
+/** Nobody waits longer for a file to be read, ms. */
+const PATIENCE_MS = 15_000;
+const LONGEST_NAME = 120;
+/** Things left out of a file that are told one by one. */
+const MOST_NOTES = 50;
+
+type File = { readonly playerId: PlayerId; readonly zone: string; readonly fileName: string; readonly text: string };
+type Read = {
+  readonly calendar: string;
+  readonly file: IcsCalendar;
+  /** What was taken from a calendar of this name before. */
+  readonly before: readonly ImportedEvent[];
+  readonly isKnown: boolean;
+};
+
+/** Reads the file in a thread of its own: a large one takes a while. */
+async function readFile(
+  { desk, calendar, players }: Services,
+  { playerId, zone, fileName, text }: File,
+  now: WallClock,
+): Promise<Outcome<Read, Failure>> {
+  if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
+  const signal = AbortSignal.timeout(PATIENCE_MS);
+  const found = await desk.ask('ics', { text, zone, today: now.on }, { signal }).catch((error: unknown) => {
+    if (signal.aborted) return null;
+    throw error;
+  });
+  if (found === null) return fail(invalid('text', { code: 'ics-too-hard' }));
+  if (!found.ok) return fail(invalid('text', found.failure));
+  const name = (found.value.name ?? fileName).slice(0, LONGEST_NAME);
+  const earlier = calendar.imports(playerId).findLast((one) => one.calendar === name);
+  return succeed({ calendar: name, file: found.value, before: earlier?.events ?? [], isKnown: earlier !== undefined });
+}
+
+/** What a file holds beside what is in the record already; nothing is written. */
+export async function previewOf(
+  services: Services,
+  asked: File,
+  now: WallClock,
+): Promise<Outcome<CalendarPreview, Failure>> {
+  const read = await readFile(services, asked, now);
+  if (!read.ok) return read;
+  const { calendar, file, before, isKnown } = read.value;
+  const own = services.instruments
+    .all()
+    .filter((one) => one.playerId === asked.playerId)
+    .flatMap(({ id }) => services.instruments.find(id) ?? [])
+    .filter(({ leftOn }) => leftOn === null);
+  const series = previewSeries(file.series, before, { own: own.map(({ id }) => id), today: now.on });
+  return succeed({
+    calendar,
+    isKnown,
+    series: series.map((one) => ({ ...one, instrumentIds: [...one.instrumentIds] })),
+    vanished: vanishedFrom(file.series, before, now.on).map((one) => ({
+      key: one.key,
+      on: one.on,
+      words: eventWords(one),
+    })),
+    notes: file.notes.slice(0, MOST_NOTES).map(noteWords),
+    instruments: own.map(({ id, name }) => ({ instrumentId: id, name })),
+  });
+}
+
+/** A key that is the same whenever the same date of the same calendar is imported for the same player. */
+function keyOf(playerId: string, calendar: string, { uid, instance }: Pick<ImportedEvent, 'uid' | 'instance'>): string {
+  const hash = createHash('sha256')
+    .update(JSON.stringify([playerId, calendar, uid, instance]))
+    .digest('hex');
+  return [hash.slice(0, 8), hash.slice(8, 12), hash.slice(12, 16), hash.slice(16, 20), hash.slice(20, 32)].join('-');
+}
+
+/** What is written down of a file: what was chosen of it, with what has vanished from it and was not dropped. */
+export async function importRequestOf(
+  services: Services,
+  { key, now, playerId, zone, fileName, text, choices, dropped }: CalendarTakeRequest,
+): Promise<Outcome<CalendarImportRequest, Failure>> {
+  const read = await readFile(services, { playerId, zone, fileName, text }, now);
+  if (!read.ok) return read;
+  const { calendar, file, before } = read.value;
+  const kept = vanishedFrom(file.series, before, now.on).filter((one) => !dropped.includes(one.key));
+  const events = takenIn(file.series, choices, kept).map((one) => ({ key: keyOf(playerId, calendar, one), ...one }));
+  if (events.length > MOST_IMPORTED) return fail(invalid('choices', { code: 'ics-too-many', most: MOST_IMPORTED }));
+  if (events.length === 0 && before.length === 0) return fail(invalid('choices', { code: 'ics-nothing-taken' }));
+  return succeed({ key, now, playerId, calendar, events });
+}
