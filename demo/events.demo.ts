@@ -13,6 +13,35 @@ type DemoEvent = {
 
 const ALL_OF_MARIT = ['marit-clarinet', 'marit-alto', 'marit-piccolo'];
 
+/** Evenings the theatre plays, Monday first: four shows a week, Wednesday to Saturday. */
+const SHOW_EVENINGS = [false, false, true, true, true, true, false] as const;
+/** The runs of the season: days from today to the first and the last of each. */
+const RUNS = [
+  { name: 'Low Water, evening show', from: 1, to: 8 },
+  { name: 'Low Water, evening show', from: 10, to: 11 },
+  { name: 'The Lamplighter, evening show', from: 19, to: 22 },
+  { name: 'The Lamplighter, evening show', from: 24, to: 26 },
+] as const;
+
+/**
+ * The shows of the season that is on, each on its evening.
+ *
+ * @param weekdayIn the weekday so many days from today, Monday is 0
+ */
+export const demoShows = (weekdayIn: (daysAhead: number) => number): DemoEvent[] =>
+  RUNS.flatMap(({ name, from, to }) =>
+    Array.from({ length: to - from + 1 }, (_, index) => from + index)
+      .filter((daysAhead) => SHOW_EVENINGS[weekdayIn(daysAhead)])
+      .map((daysAhead) => ({
+        playerId: 'marit',
+        what: 'concert',
+        name,
+        daysAhead,
+        minutes: 60,
+        instrumentIds: ALL_OF_MARIT,
+      })),
+  );
+
 /** What is to come: concerts, an audition, a tour, a break, and one horn at the bench now. All of it is invented. */
 export const DEMO_EVENTS: readonly DemoEvent[] = [
   {

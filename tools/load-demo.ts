@@ -1,8 +1,8 @@
 import { wallMinute } from '#core/plays/play.ts';
 import { instantOfMs, type Instant } from '#core/time/instant.ts';
-import { addDays, dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import { DEMO_MINDERS } from '#demo/players.demo.ts';
-import { DEMO_EVENTS } from '#demo/events.demo.ts';
+import { DEMO_EVENTS, demoShows } from '#demo/events.demo.ts';
 import { demoWorld, type DemoRun, type DemoWorld } from '#demo/world.demo.ts';
 import { writtenPlan } from '#server/features/packup/stored-plan.ts';
 import type { NewFact } from '#server/record/record-writer.repository.ts';
@@ -145,18 +145,21 @@ function reedFacts({ reeds, plays }: DemoWorld, loggedAt: Instant): NewFact[] {
 
 /** What is to come. */
 const eventFacts = (today: LocalDate, loggedAt: Instant): NewFact[] =>
-  DEMO_EVENTS.map(({ daysAhead, untilAhead, ...event }, index) =>
-    told({
-      key: `00000000-0000-4000-a000-0000000000${String(10 + index)}`,
-      kind: 'event',
-      on: today,
-      loggedAt,
-      body: {
-        ...event,
-        on: addDays(today, daysAhead),
-        until: untilAhead === undefined ? null : addDays(today, untilAhead),
-      },
-    }),
+  [...DEMO_EVENTS, ...demoShows((days) => weekdayOfDay(dayNumber(today) + days))].map(
+    ({ daysAhead, untilAhead, ...event }, index) =>
+      told({
+        key: `00000000-0000-4000-a000-0000000000${String(10 + index)}`,
+        kind: 'event',
+        on: today,
+        loggedAt,
+        body: {
+          ...event,
+          on: addDays(today, daysAhead),
+          until: untilAhead === undefined ? null : addDays(today, untilAhead),
+          stay: null,
+          origin: null,
+        },
+      }),
   );
 
 /** Writes the demo world into an empty record, all of it or nothing. */

@@ -32,9 +32,11 @@ export function windowsWords({ windows, isLate }: BenchAnswer, { until }: BenchW
 }
 
 function dueLine({ clocks }: BenchWork, format: Format): WhyLine[] {
-  return clocks.map(({ item, due }) => {
+  return clocks.map(({ item, due, state }) => {
     const name = capital(item.name.toLowerCase());
     if (due === null) return { rule: 'called', text: `${name}: a sign was seen. ${item.why}`, mark: item.mark };
+    if (state === 'due' || state === 'overdue')
+      return { rule: 'due', text: `${name}: ${state === 'due' ? 'due now' : 'overdue'}. ${item.why}`, mark: item.mark };
     const range =
       due.earliest === due.latest ? '' : `, between ${format.date(due.earliest)} and ${format.date(due.latest)}`;
     return { rule: 'due', text: `${name}: due ${format.date(due.on)}${range}. ${item.why}`, mark: item.mark };
@@ -75,11 +77,12 @@ function clashLine({ kind, event }: Clash, format: Format): WhyLine[] {
 export function benchWhy(
   work: BenchWork,
   { best, inTheWay, isLate }: BenchAnswer,
-  { terms, format }: { readonly terms: BenchTerms; readonly format: Format },
+  { terms, today, format }: { readonly terms: BenchTerms; readonly today: LocalDate; readonly format: Format },
 ): WhyLine[] {
+  const early = `Before ${format.date(work.from)} less than three quarters of its time have run; after`;
   const span: WhyLine = {
     rule: 'span',
-    text: `Before ${format.date(work.from)} less than three quarters of its time have run; after ${format.date(work.until)} it is overdue.`,
+    text: `${work.from > today ? early : 'After'} ${format.date(work.until)} it is overdue.`,
     mark: 'estimate',
   };
   const lost: WhyLine[] =

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readCalendar, type IcsCalendar } from '#core/ics/read-calendar.ts';
-import { LARGEST_ICS } from '#core/ics/read-calendar.ts';
+import { LARGEST_ICS } from '#core/ics/ics-limits.ts';
 import { recurred } from '#core/ics/recur.ts';
 import { localDate } from '#core/time/local-date.ts';
 import { wallOfParts, wallText } from '#core/time/wall-time.ts';

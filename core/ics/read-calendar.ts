@@ -2,6 +2,7 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { readEvent, type IcsEvent } from '#core/ics/ics-event.ts';
 import { seriesOf, type IcsSeries } from '#core/ics/ics-series.ts';
 import { readerOf, type ReadingIcs } from '#core/ics/ics-times.ts';
+import { LARGEST_ICS } from '#core/ics/ics-limits.ts';
 import { readLines, type IcsNote } from '#core/ics/read-lines.ts';
 
 export type IcsCalendar = {
@@ -11,8 +12,6 @@ export type IcsCalendar = {
   readonly notes: readonly IcsNote[];
 };
 
-/** Larger files are nobody's season. */
-export const LARGEST_ICS = 5_000_000;
 export type IcsFault = { readonly code: 'ics-too-large' | 'ics-no-calendar' };
 
 /**

@@ -1,5 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { intervalOf, reachable, settlesDays, timeOf, timesOf, type DueItem } from '#core/sittings/due-items.ts';
+import {
+  intervalOf,
+  needless,
+  reachable,
+  settlesDays,
+  timeOf,
+  timesOf,
+  type DueItem,
+} from '#core/sittings/due-items.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
@@ -127,6 +135,20 @@ test('a time that falls into a journey is done the next time and is late by then
   expect(days(without(35, 41))).toHaveLength(5);
   const [only] = times.slice(0, 1);
   expect(only && reachable([only], without(0, 41))).toHaveLength(1);
+});
+
+test('a time that lies too near to the one before need not be, unless the player has set it', () => {
+  const clock = {} as DueItem['clock'];
+  const dues = timesOf(item()).map((one): DueItem => ({ item: one, clock, instrumentId: 'clarinet' as InstrumentId }));
+  const without = (...plan: (number | null)[]) => [...needless(dues, plan)].map(({ item: { due } }) => due);
+  expect(without(3, 10, 17, 24, 31, 38)).toEqual([]);
+  // Done late on the 13th and again on the 14th: the second need not be. Nor is the third measured from it.
+  expect(without(3, 13, 14, 24, null, 41)).toEqual([17]);
+  expect(without(6, 7, 20, 21, 34, 35)).toEqual([10, 24, 38]);
+  const [first, second] = dues;
+  if (!first || !second) throw new Error('no times');
+  const set = { ...second, item: { ...second.item, set: 7 } };
+  expect([...needless([first, set], [6, 7])]).toEqual([]);
 });
 
 test.each([

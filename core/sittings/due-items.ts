@@ -12,7 +12,7 @@ import {
   USUAL_TIME,
 } from '#core/sittings/sitting-numbers.ts';
 import { pinOf, standingPins, type PinnedDay, type SittingPin } from '#core/sittings/sitting-pin.ts';
-import { mayBeOn, type SittingItem, type Sittings } from '#core/sittings/sittings.ts';
+import { mayBeOn, type SittingItem, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import { dayNumber, daysBetween, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 
@@ -209,6 +209,30 @@ export function reachable(times: readonly DueItem[], time: readonly number[]): D
     }
   });
   return kept;
+}
+
+/**
+ * Times that need not be: where one lies nearer than half its interval to the time before, that one has done for both.
+ * What the player has set stays.
+ */
+export function needless(due: readonly DueItem[], plan: SittingPlan): ReadonlySet<DueItem> {
+  const none = new Set<DueItem>();
+  due.forEach((one, at) => {
+    const day = plan[at] ?? null;
+    if (day === null || one.item.set !== null) return;
+    const isNear = due.some((other, where) => {
+      const before = plan[where] ?? null;
+      return (
+        other.clock === one.clock &&
+        other.item.due < one.item.due &&
+        before !== null &&
+        !none.has(other) &&
+        day - before < one.item.interval / 2
+      );
+    });
+    if (isNear) none.add(one);
+  });
+  return none;
 }
 
 export const sittingsOf = (items: readonly DueItem[], time: readonly number[]): Sittings => ({

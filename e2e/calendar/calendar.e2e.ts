@@ -56,8 +56,8 @@ describe('the calendar', () => {
   test('time is said by weekday, and the weeks are planned within it', async () => {
     await tap(page, 'When have you time?');
     for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday'])
-      while ((await page.$eval(`button[aria-label="Less on ${day}"] + output`, (one) => one.textContent)) !== 'none')
-        await page.locator(`button[aria-label="Less on ${day}"]`).click();
+      while ((await page.$eval(`button[aria-label="Less: ${day}"] + output`, (one) => one.textContent)) !== 'none')
+        await page.locator(`button[aria-label="Less: ${day}"]`).click();
     await tap(page, 'Plan with that');
     await sees(page, 'Your time is noted');
     await page.waitForNetworkIdle();

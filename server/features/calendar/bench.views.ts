@@ -47,7 +47,7 @@ function windowView({ reading, work }: { reading: Reading; work: BenchWork }, ha
     windows: windows.map((one) => ({ ...one })),
     headline: benchHeadline(answer, format),
     words: windowsWords(answer, work, format),
-    because: benchWhy(work, answer, { terms, format }),
+    because: benchWhy(work, answer, { terms, today, format }),
   };
 }
 

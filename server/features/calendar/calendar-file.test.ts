@@ -58,6 +58,8 @@ describe('the calendar file, read by an independent parser', () => {
     const alarm = events[2]?.component.getFirstSubcomponent('valarm');
     expect(alarm?.getFirstPropertyValue('action')).toBe('DISPLAY');
     expect(String(alarm?.getFirstPropertyValue('trigger'))).toBe('PT17H');
+    // From the beginning of its day: from the end it would be the day after.
+    expect(alarm?.getFirstProperty('trigger')?.getParameter('related') ?? 'START').toBe('START');
     expect(alarm?.getFirstPropertyValue('description')).toContain('about 15 min');
   });
 

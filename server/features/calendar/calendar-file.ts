@@ -1,4 +1,4 @@
-import ical, { ICalAlarmType, ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
+import ical, { ICalAlarmRelatesTo, ICalAlarmType, ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
 import type { ToldEntry } from '#core/calendar/told-entries.ts';
 import { addDays, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
@@ -35,7 +35,10 @@ export function calendarFileOf(entries: readonly ToldEntry[], stamp: number): st
       ...(description !== '' && { description }),
     });
     if (reminds && !isCancelled)
-      event.createAlarm({ type: ICalAlarmType.display, triggerAfter: REMINDED_AFTER, description: summary });
+      event
+        .createAlarm({ type: ICalAlarmType.display, triggerAfter: REMINDED_AFTER, description: summary })
+        // The library would count from the end, which is the day after.
+        .relatesTo(ICalAlarmRelatesTo.start);
   }
   return calendar.toString();
 }

@@ -5,7 +5,7 @@ import { planRun } from '#core/packup/plan-run.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 import { ofInstrument, ofPlayer, type Subject } from '#core/record/fact.ts';
 import { runPartOf } from '#core/situation/run-part-of.ts';
-import { dueItems, reachable, sittingsOf, timeOf, type DueItem } from '#core/sittings/due-items.ts';
+import { dueItems, needless, reachable, sittingsOf, timeOf, type DueItem } from '#core/sittings/due-items.ts';
 import { carriedOn, freshSittings, withShownDays, type ShownSitting } from '#core/sittings/shown-plan.ts';
 import { costOfSittings, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
 import { addDays, dateOfDay, daysBetween, type LocalDate } from '#core/time/local-date.ts';
@@ -58,11 +58,13 @@ function read({ readings, instruments, calendar }: Services, playerId: PlayerId,
   return { playerId, today, own, events, due, said, of: sittingsOf(due, time) };
 }
 
-/** The plan that is kept, where it was made from this very state of the record. */
-function keptPlan({ due }: WeeksRead, stored: StoredSittings | undefined, at: string): SittingPlan | null {
-  if (stored?.at !== at || stored.days.length !== due.length) return null;
+/** The plan that is kept, where it was made from this very state of the record; what need not be is not in it. */
+function keptPlan(has: WeeksRead, stored: StoredSittings | undefined, at: string): Pick<Timed, 'has' | 'plan'> | null {
+  if (stored?.at !== at) return null;
   const days = new Map(stored.days.map(({ id, day }) => [id, day]));
-  return due.every(({ item }) => days.has(item.id)) ? due.map(({ item }) => days.get(item.id) ?? null) : null;
+  const kept = without(has, new Set(has.due.filter(({ item }) => !days.has(item.id))));
+  if (kept.due.length !== days.size) return null;
+  return { has: kept, plan: kept.due.map(({ item }) => days.get(item.id) ?? null) };
 }
 
 /** What a sitting takes by the planner of runs, which knows what is opened once for two things, and what waits. */
@@ -78,7 +80,13 @@ function minutesOfRun({ own, today }: WeeksRead, items: readonly DueItem[], { pa
   return planRun({ parts, player, minutesAtHand: null, learned: packup.learnedMinutes(parts, player) }).elapsedMinutes;
 }
 
-type Timed = { readonly plan: SittingPlan; readonly gap: number | null; readonly minutes: ReadonlyMap<number, number> };
+type Timed = {
+  readonly has: WeeksRead;
+  readonly plan: SittingPlan;
+  readonly gap: number | null;
+  /** What each sitting takes, by its day. */
+  readonly minutes: ReadonlyMap<number, number>;
+};
 
 /** The minutes of each sitting of a plan, by its day. */
 async function timed(has: WeeksRead, plan: SittingPlan, services: Services): Promise<Timed['minutes']> {
@@ -90,24 +98,37 @@ async function timed(has: WeeksRead, plan: SittingPlan, services: Services): Pro
   return new Map(found);
 }
 
+/** Days whose sitting takes longer than they have; what the player has set may. */
+const tooLong = ({ has: { due, of }, plan, minutes }: Timed): [number, number][] =>
+  [...minutes].filter(
+    ([day, needs]) =>
+      needs > (of.time[day] ?? 0) + WITHIN && !due.some(({ item }, at) => plan[at] === day && item.set !== null),
+  );
+
+/** The same weeks without what need not be done. */
+function without(has: WeeksRead, none: ReadonlySet<DueItem>): WeeksRead {
+  const due = has.due.filter((one) => !none.has(one));
+  return { ...has, due, of: sittingsOf(due, has.of.time) };
+}
+
 /**
- * A plan whose sittings fit their days by the planner of runs: minutes of things are added up to plan them, and where a
- * sitting then takes longer than its day has, that day is given so much less and the plan is made anew.
+ * A plan whose sittings fit their days by the planner of runs, and in which nothing comes twice for once: minutes of
+ * things are added up to plan them, and where a sitting then takes longer than its day has, that day is given so much
+ * less and the plan is made anew.
  */
-async function fittingPlan(has: WeeksRead, services: Services): Promise<Timed> {
-  const time = [...has.of.time];
+async function fittingPlan(read: WeeksRead, services: Services): Promise<Timed> {
+  const time = [...read.of.time];
+  let has = read;
   for (let round = 1; ; round++) {
     const { plan, gap } = await services.desk.ask('sittings', { ...has.of, time });
-    const minutes = await timed(has, plan, services);
-    const over = [...minutes].filter(([day, needs]) => {
-      const isSet = has.due.some(({ item }, at) => plan[at] === day && item.set !== null);
-      return !isSet && needs > (has.of.time[day] ?? 0) + WITHIN;
-    });
-    if (over.length === 0 || round === MOST_ROUNDS) return { plan, gap, minutes };
+    const found = { has, plan, gap, minutes: await timed(has, plan, services) };
+    const [over, none] = [tooLong(found), needless(has.due, plan)];
+    if ((over.length === 0 && none.size === 0) || round === MOST_ROUNDS) return found;
     for (const [day, needs] of over) {
       const added = has.due.reduce((sum, { item }, at) => sum + (plan[at] === day ? item.minutes : 0), 0);
       time[day] = Math.max(0, Math.min(time[day] ?? 0, added) - (needs - (has.of.time[day] ?? 0)));
     }
+    has = without(has, none);
   }
 }
 /** A minute more is no reason to plan anew. */
@@ -125,13 +146,14 @@ const subjectsOf = ({ instruments }: Services, playerId: PlayerId): Subject[] =>
 };
 
 /** Plans the weeks anew, or takes the plan that is kept; and keeps it with the names of its sittings. */
-async function planned(services: Services, has: WeeksRead, at: string): Promise<Weeks> {
+async function planned(services: Services, read: WeeksRead, at: string): Promise<Weeks> {
   const { calendar, atOnce, nowMs } = services;
-  const { playerId, today, due, own } = has;
+  const { playerId, today, own } = read;
   const stored = calendar.shownTo(playerId);
-  const kept = keptPlan(has, stored, at);
-  if (kept !== null && stored) return { ...has, plan: kept, gap: stored.gap, shown: stored.sittings };
-  const { plan, gap, minutes } = await fittingPlan(has, services);
+  const kept = keptPlan(read, stored, at);
+  if (kept !== null && stored) return { ...kept.has, plan: kept.plan, gap: stored.gap, shown: stored.sittings };
+  const { has, plan, gap, minutes } = await fittingPlan(read, services);
+  const { due } = has;
   const fresh = freshSittings(due, plan, { ...has.of, today }).map((one) => ({
     ...one,
     minutes: Math.max(1, Math.round(minutes.get(daysBetween(today, one.on)) ?? one.minutes)),

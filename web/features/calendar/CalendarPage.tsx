@@ -14,6 +14,8 @@ import { EventSheet } from '#web/features/calendar/parts/EventSheet.tsx';
 import { PlacedItems, placedWhy, SittingDays, type Sitting } from '#web/features/calendar/parts/SittingDays.tsx';
 import { nearDay } from '#web/features/calendar/parts/near-day.ts';
 import { OneOrAll } from '#web/features/calendar/parts/OneOrAll.tsx';
+import { OtherCalendars } from '#web/features/calendar/parts/OtherCalendars.tsx';
+import { ToTheBench } from '#web/features/calendar/parts/ToTheBench.tsx';
 import { SittingSheet } from '#web/features/calendar/parts/SittingSheet.tsx';
 import { SittingTimes } from '#web/features/calendar/parts/SittingTimes.tsx';
 import { useSittingMoves } from '#web/features/calendar/parts/use-sitting-moves.ts';
@@ -195,6 +197,8 @@ function Loaded({ view, playerId }: { readonly view: SittingsView; readonly play
         <Next view={view} busy={busy} onStart={start} />
         <Left left={view.left} />
         <Unknown unknown={view.unknown} />
+        <ToTheBench playerId={playerId} today={view.today} />
+        <OtherCalendars playerId={playerId} today={view.today} />
       </Column>
       <Column>
         <DayByDay view={view} playerId={playerId} busy={busy} onStart={start} onMove={({ uid }) => open(uid)} />

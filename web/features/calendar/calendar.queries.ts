@@ -1,6 +1,8 @@
-import { queryOptions } from '@tanstack/react-query';
+import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import type { LocalDate } from '#core/time/local-date.ts';
+import { benchPaths, benchView } from '#contract/bench.ts';
 import { calendarPaths, eventList } from '#contract/calendar.ts';
+import { feedView, sittingPaths } from '#contract/sittings.ts';
 import { ABOUT_THE_RECORD } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
 
@@ -10,5 +12,17 @@ export const calendarQueries = {
       meta: ABOUT_THE_RECORD,
       queryKey: ['events', playerId, today],
       queryFn: ({ signal }) => request(eventList, calendarPaths.of(playerId, today), { signal }),
+    }),
+  bench: (playerId: string, today: LocalDate) =>
+    queryOptions({
+      meta: ABOUT_THE_RECORD,
+      queryKey: ['bench', playerId, today],
+      queryFn: ({ signal }) => request(benchView, benchPaths.of(playerId, today), { signal }),
+      placeholderData: keepPreviousData,
+    }),
+  feed: (playerId: string) =>
+    queryOptions({
+      queryKey: ['feed', playerId],
+      queryFn: ({ signal }) => request(feedView, sittingPaths.feedOf(playerId), { signal }),
     }),
 };

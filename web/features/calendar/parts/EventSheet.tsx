@@ -1,4 +1,13 @@
-import { Checkbox, DialogContent, DialogTitle, FormControlLabel, MenuItem, Stack, TextField } from '@mui/material';
+import {
+  Button,
+  Checkbox,
+  DialogContent,
+  DialogTitle,
+  FormControlLabel,
+  MenuItem,
+  Stack,
+  TextField,
+} from '@mui/material';
 import { useState } from 'react';
 import { EVENT_KINDS, isPlayed, type EventKind } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
@@ -7,6 +16,7 @@ import type { EventView } from '#contract/calendar.ts';
 import type { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { EVENT_NAMES } from '#web/features/calendar/parts/event-names.ts';
 import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
+import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
 import { DateField } from '#web/ui/DateField.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
@@ -52,9 +62,13 @@ function entryOf({ old, kinds = EVENT_KINDS, instruments }: EventSheetProps): En
 function contentOf({ what, on, until, name, minutes, chosen }: Entry, { playerId, old }: EventSheetProps) {
   if (on === null) return null;
   const days = isPlayed(what) ? { until: null, minutes } : { until, minutes: null };
-  const content = { playerId, what, on, ...days, name: name.trim() || null, instrumentIds: [...chosen] };
-  return old ? { ...content, corrects: old.key } : content;
+  const stay = what === 'bench' ? (old?.stay ?? null) : null;
+  const content = { playerId, what, on, ...days, name: name.trim() || null, instrumentIds: [...chosen], stay };
+  return old ? { ...content, ...inPlaceOf(old) } : content;
 }
+
+/** What was imported is not corrected: another stands in its place. */
+const inPlaceOf = ({ key, asImported }: EventView) => (asImported ? { insteadOf: key } : { corrects: key });
 
 type FieldsProps = Pick<EventSheetProps, 'instruments' | 'kinds'> & {
   readonly entry: Entry;
@@ -116,6 +130,13 @@ export function EventSheet(props: EventSheetProps) {
   const words = EVENT_NAMES[entry.what].toLowerCase();
   const content = contentOf(entry, props);
   const said = old ? `The ${words} is put right.` : `The ${words} is in the record.`;
+  const { withdraw } = useWithdraw();
+  const remove = () => {
+    if (!old) return;
+    if (old.calendar === null) withdraw(old.key, 'everything', onClose);
+    else if (content)
+      event.log({ ...content, dropped: true }, { said: `The ${words} is left out.`, onLogged: onClose });
+  };
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="event-title">
       <DialogTitle id="event-title" variant="h1">
@@ -129,6 +150,11 @@ export function EventSheet(props: EventSheetProps) {
             entry={entry}
             onChange={(part) => setEntry((before) => ({ ...before, ...part }))}
           />
+          {old && (
+            <Button variant="outlined" color="inherit" disabled={event.busy} onClick={remove}>
+              {old.calendar === null ? `Delete the ${words}` : 'Leave it out of my calendar'}
+            </Button>
+          )}
           <SheetEnd
             problem={event.problem}
             disabled={event.busy || content === null || entry.chosen.length === 0}

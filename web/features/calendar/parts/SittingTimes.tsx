@@ -1,7 +1,8 @@
-import { Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { DialogContent, DialogTitle, Stack } from '@mui/material';
 import { useState } from 'react';
 import type { SittingsView } from '#contract/sittings.ts';
 import type { useSittingTime } from '#web/features/calendar/sittings.actions.ts';
+import { NumberStepper } from '#web/ui/NumberStepper.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 
@@ -35,30 +36,13 @@ export function SittingTimes({ view, time, onClose }: SittingTimesProps) {
       <DialogContent>
         <Stack spacing={1}>
           {WEEKDAYS.map((name, weekday) => (
-            <Box key={name} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-              <Typography sx={{ flex: 1 }}>{name}</Typography>
-              <Button
-                variant="outlined"
-                color="inherit"
-                aria-label={`Less on ${name}`}
-                onClick={() => change(weekday, -1)}
-                sx={{ minWidth: 52 }}
-              >
-                −
-              </Button>
-              <Typography component="output" aria-live="polite" sx={{ minWidth: 72, textAlign: 'center' }}>
-                {minutes[weekday] === 0 ? 'none' : `${minutes[weekday] ?? 0} min`}
-              </Typography>
-              <Button
-                variant="outlined"
-                color="inherit"
-                aria-label={`More on ${name}`}
-                onClick={() => change(weekday, 1)}
-                sx={{ minWidth: 52 }}
-              >
-                +
-              </Button>
-            </Box>
+            <NumberStepper
+              key={name}
+              label={name}
+              words={minutes[weekday] === 0 ? 'none' : `${minutes[weekday] ?? 0} min`}
+              onLess={() => change(weekday, -1)}
+              onMore={() => change(weekday, 1)}
+            />
           ))}
           <SheetEnd problem={time.problem} disabled={time.busy} onKeep={keep} onClose={onClose}>
             Plan with that

@@ -6,7 +6,7 @@ import { MOST_IN_A_BOX, type BreakIn, type ReedMaterial } from '#core/reeds/reed
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { ReedBoxView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { BoxBefore } from '#web/features/reeds/parts/BoxBefore.tsx';
-import { BoxCost, isCostRight } from '#web/features/reeds/parts/BoxCost.tsx';
+import { CostField, isCostRight } from '#web/ui/CostField.tsx';
 import type { useReedBox } from '#web/features/reeds/reeds.actions.ts';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { DateField } from '#web/ui/DateField.tsx';
@@ -131,7 +131,13 @@ function Fields({ of: { breaksIn }, currency, today, entry, onChange }: FieldsPr
         onChange={({ target }) => onChange({ place: target.value })}
         slotProps={{ htmlInput: { maxLength: 40 } }}
       />
-      <BoxCost cost={entry.cost} currency={entry.currency} isKnown={currency !== null} onChange={onChange} />
+      <CostField
+        label="What the box cost"
+        cost={entry.cost}
+        currency={entry.currency}
+        isKnown={currency !== null}
+        onChange={onChange}
+      />
     </>
   );
 }

@@ -1,7 +1,9 @@
 import { Box, TextField } from '@mui/material';
 import { typedMoney } from '#core/money/money.ts';
 
-type BoxCostProps = {
+type CostFieldProps = {
+  /** What it is the cost of: "What the box cost". */
+  readonly label: string;
   readonly cost: string;
   readonly currency: string;
   /** The record has its currency already: it is not asked for again. */
@@ -13,13 +15,13 @@ type BoxCostProps = {
 export const isCostRight = (cost: string, currency: string): boolean =>
   cost.trim() === '' || (currency.length === 3 && typedMoney(cost, currency) !== null);
 
-/** What the box cost, as it is typed; its currency is asked for once. */
-export function BoxCost({ cost, currency, isKnown, onChange }: BoxCostProps) {
+/** What something cost, as it is typed; its currency is asked for once. */
+export function CostField({ label, cost, currency, isKnown, onChange }: CostFieldProps) {
   const isWrong = !isCostRight(cost, currency);
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: isKnown ? '1fr' : '2fr 1fr', gap: 1.5 }}>
       <TextField
-        label={isKnown ? `What the box cost, ${currency}` : 'What the box cost'}
+        label={isKnown ? `${label}, ${currency}` : label}
         value={cost}
         onChange={({ target }) => onChange({ cost: target.value, currency })}
         error={isWrong}

@@ -1,0 +1,74 @@
+import { DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
+import { useState } from 'react';
+import { MOST_BENCH } from '#core/bench/bench-terms.ts';
+import { counted } from '#core/explain/format.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { BenchView } from '#contract/bench.ts';
+import type { useBenchTerms } from '#web/features/calendar/calendar.actions.ts';
+import { NumberStepper } from '#web/ui/NumberStepper.tsx';
+import { Sheet } from '#web/ui/Sheet.tsx';
+import { SheetEnd } from '#web/ui/SheetEnd.tsx';
+
+type BenchTermsSheetProps = {
+  readonly playerId: PlayerId;
+  readonly terms: BenchView['terms'];
+  readonly kept: ReturnType<typeof useBenchTerms>;
+  readonly onClose: () => void;
+};
+
+const FIGURES = [
+  { figure: 'workingDays', label: 'Working days there' },
+  { figure: 'shippingDays', label: 'Days on the way, each way' },
+  { figure: 'settlingDays', label: 'Days to get used to it again' },
+] as const;
+
+/** Which bench one goes to, and how long an instrument is away. */
+export function BenchTermsSheet({ playerId, terms, kept, onClose }: BenchTermsSheetProps) {
+  const [entry, setEntry] = useState(terms);
+  const change = (part: Partial<typeof entry>) => setEntry((before) => ({ ...before, ...part }));
+  const keep = () => {
+    const { said: _said, name, phone, ...figures } = entry;
+    const content = { playerId, ...figures, name: name?.trim() || null, phone: phone?.trim() || null };
+    kept.log(content, { said: 'Your bench is noted.', onLogged: onClose });
+  };
+  return (
+    <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="bench-title">
+      <DialogTitle id="bench-title" variant="h1">
+        My bench
+      </DialogTitle>
+      <DialogContent>
+        <Stack spacing={2} sx={{ pt: 1 }}>
+          <TextField
+            label="Name"
+            value={entry.name ?? ''}
+            onChange={({ target }) => change({ name: target.value })}
+            slotProps={{ htmlInput: { maxLength: 60 } }}
+          />
+          <TextField
+            label="Phone"
+            value={entry.phone ?? ''}
+            onChange={({ target }) => change({ phone: target.value })}
+            slotProps={{ htmlInput: { maxLength: 40, inputMode: 'tel' } }}
+          />
+          {FIGURES.map(({ figure, label }) => (
+            <NumberStepper
+              key={figure}
+              label={label}
+              words={counted(entry[figure], 'day')}
+              onLess={() => change({ [figure]: Math.max(0, entry[figure] - 1) })}
+              onMore={() => change({ [figure]: Math.min(MOST_BENCH[figure], entry[figure] + 1) })}
+            />
+          ))}
+          {!terms.said && (
+            <Typography variant="body2" color="text.secondary">
+              These are estimates. Ask your bench how long it takes.
+            </Typography>
+          )}
+          <SheetEnd problem={kept.problem} disabled={kept.busy} onKeep={keep} onClose={onClose}>
+            Keep it so
+          </SheetEnd>
+        </Stack>
+      </DialogContent>
+    </Sheet>
+  );
+}

@@ -1,0 +1,46 @@
+import { Button, Stack, Typography } from '@mui/material';
+import { useState } from 'react';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { sittingPaths } from '#contract/sittings.ts';
+import { useCalendarImport } from '#web/features/calendar/calendar.actions.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { lazyPart } from '#web/ui/lazy-part.tsx';
+
+const [FeedSheet] = lazyPart(async () => (await import('#web/features/calendar/parts/FeedSheet.tsx')).FeedSheet);
+const [ImportSheet] = lazyPart(async () => (await import('#web/features/calendar/parts/ImportSheet.tsx')).ImportSheet);
+
+type OtherCalendarsProps = { readonly playerId: PlayerId; readonly today: LocalDate };
+
+/** Calendars in and out: a file, an address to subscribe to, and what is imported. */
+export function OtherCalendars({ playerId, today }: OtherCalendarsProps) {
+  const [sheet, setSheet] = useState<'feed' | 'import' | null>(null);
+  const taking = useCalendarImport();
+  const close = () => setSheet(null);
+  return (
+    <Compartment title="With other calendars">
+      <Typography variant="body2" color="text.secondary">
+        Concerts and rehearsals come in as a calendar file. Your weeks go out as one, or are subscribed to.
+      </Typography>
+      <Stack spacing={1} sx={{ mt: 1, alignItems: 'flex-start' }}>
+        <Button
+          color="inherit"
+          onClick={() => {
+            taking.open();
+            setSheet('import');
+          }}
+        >
+          Import a calendar (.ics)
+        </Button>
+        <Button color="inherit" href={sittingPaths.fileOf(playerId, today)}>
+          Save my weeks as a file (.ics)
+        </Button>
+        <Button color="inherit" onClick={() => setSheet('feed')}>
+          Subscribe from a calendar program
+        </Button>
+      </Stack>
+      {sheet === 'feed' && <FeedSheet playerId={playerId} onClose={close} />}
+      {sheet === 'import' && <ImportSheet playerId={playerId} taking={taking} onClose={close} />}
+    </Compartment>
+  );
+}

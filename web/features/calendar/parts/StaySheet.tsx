@@ -1,0 +1,117 @@
+import { Checkbox, DialogContent, DialogTitle, FormControlLabel, Stack, Typography } from '@mui/material';
+import { useState } from 'react';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { typedMoney } from '#core/money/money.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import type { BenchView, OpenStayView } from '#contract/bench.ts';
+import type { useEvent } from '#web/features/calendar/calendar.actions.ts';
+import { CostField, isCostRight } from '#web/ui/CostField.tsx';
+import { DateField } from '#web/ui/DateField.tsx';
+import { Sheet } from '#web/ui/Sheet.tsx';
+import { SheetEnd } from '#web/ui/SheetEnd.tsx';
+
+type StaySheetProps = Pick<BenchView, 'currency' | 'today'> & {
+  readonly playerId: PlayerId;
+  readonly stay: OpenStayView;
+  readonly event: ReturnType<typeof useEvent>;
+  readonly onClose: () => void;
+};
+
+const MOST_COMMON = 'EUR';
+/** Items that are shown before one asks for more: the bench's own stand first. */
+const SHOWN = 6;
+
+type Done = { readonly instrumentId: InstrumentId; readonly itemId: CareItemId };
+const same = (one: Done, other: Done): boolean =>
+  one.instrumentId === other.instrumentId && one.itemId === other.itemId;
+
+type WorkProps = {
+  readonly instrument: OpenStayView['instruments'][number];
+  readonly done: readonly Done[];
+  readonly onToggle: (one: Done) => void;
+};
+
+/** What a bench may have done on one instrument. */
+function Work({ instrument: { instrumentId, name, items }, done, onToggle }: WorkProps) {
+  const [all, setAll] = useState(false);
+  return (
+    <Stack>
+      <Typography sx={{ fontWeight: 650 }}>{name}: what was done?</Typography>
+      {(all ? items : items.slice(0, SHOWN)).map(({ itemId, name: words }) => (
+        <FormControlLabel
+          key={itemId}
+          control={
+            <Checkbox
+              checked={done.some((one) => same(one, { instrumentId, itemId }))}
+              onChange={() => onToggle({ instrumentId, itemId })}
+            />
+          }
+          label={words}
+          sx={{ minHeight: 44 }}
+        />
+      ))}
+      {!all && items.length > SHOWN && (
+        <FormControlLabel
+          control={<Checkbox checked={false} onChange={() => setAll(true)} />}
+          label="Something else"
+          sx={{ minHeight: 44 }}
+        />
+      )}
+    </Stack>
+  );
+}
+
+/** An instrument is back from the bench: since when, what was done there, and what it cost. */
+export function StaySheet({ playerId, stay, currency, today, event, onClose }: StaySheetProps) {
+  const [back, setBack] = useState<LocalDate | null>(stay.until < today ? stay.until : today);
+  const [done, setDone] = useState<readonly Done[]>([]);
+  const [cost, setCost] = useState({ cost: '', currency: currency ?? MOST_COMMON });
+  const toggle = (one: Done) =>
+    setDone((before) =>
+      before.some((other) => same(one, other)) ? before.filter((other) => !same(one, other)) : [...before, one],
+    );
+  const instrumentIds = stay.instruments.map(({ instrumentId }) => instrumentId);
+  const keep = () => {
+    const work = instrumentIds.flatMap((id) => {
+      const itemIds = done.flatMap(({ instrumentId, itemId }) => (instrumentId === id ? [itemId] : []));
+      return itemIds.length === 0 ? [] : [{ instrumentId: id, itemIds }];
+    });
+    const content = {
+      playerId,
+      corrects: stay.key,
+      what: 'bench' as const,
+      on: stay.on,
+      until: back,
+      minutes: null,
+      name: stay.name,
+      instrumentIds,
+      stay: { done: work, cost: typedMoney(cost.cost, cost.currency) },
+    };
+    event.log(content, { said: 'It is back, and its care counts from there.', onLogged: onClose });
+  };
+  return (
+    <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="stay-title">
+      <DialogTitle id="stay-title" variant="h1">
+        Back from the bench
+      </DialogTitle>
+      <DialogContent>
+        <Stack spacing={2} sx={{ pt: 1 }}>
+          <DateField label="It came back on" value={back} onChange={setBack} latest={today} />
+          {stay.instruments.map((instrument) => (
+            <Work key={instrument.instrumentId} instrument={instrument} done={done} onToggle={toggle} />
+          ))}
+          <CostField label="What it cost" {...cost} isKnown={currency !== null} onChange={setCost} />
+          <SheetEnd
+            problem={event.problem}
+            disabled={event.busy || back === null || back < stay.on || !isCostRight(cost.cost, cost.currency)}
+            onKeep={keep}
+            onClose={onClose}
+          >
+            It is back
+          </SheetEnd>
+        </Stack>
+      </DialogContent>
+    </Sheet>
+  );
+}
