@@ -19,6 +19,7 @@ import { BOOK } from '#core/tables/book.ts';
 import { instantOfMs, localMomentOf } from '#core/time/instant.ts';
 import { compose } from '#server/compose.ts';
 import { openDatabase } from '#server/db/connection.ts';
+import { ribbonOf } from '#server/features/calendar/ribbon.views.ts';
 import { careOverviewOf, instrumentPageOf } from '#server/features/care/care.use-cases.ts';
 import { listShelf } from '#server/features/instruments/instruments.use-cases.ts';
 import { methodsPageOf } from '#server/features/methods/methods.views.ts';
@@ -73,6 +74,19 @@ async function shelf(): Promise<Row[]> {
       goal: '< 1 s, turn < 100 ms',
     },
   ];
+}
+
+async function everybodysRibbon(): Promise<Row> {
+  const once = () => ribbonOf(services, today);
+  await once();
+  const warm = await times(30, once);
+  const turn = await longestTurn(once);
+  return {
+    what: `ribbon of ${INSTRUMENTS} instruments with ten years of plays, p95`,
+    figure: ms(at(warm, 0.95)),
+    beside: `${ms(median(warm))} in the middle; longest turn of the server ${ms(turn)}`,
+    goal: '< 150 ms, turn < 100 ms',
+  };
 }
 
 async function clocks(): Promise<Row> {
@@ -197,6 +211,7 @@ async function startUp(): Promise<Row> {
 try {
   const rows = [
     ...(await shelf()),
+    await everybodysRibbon(),
     await clocks(),
     await page(),
     await methodChange(),

@@ -21,6 +21,9 @@ export type PlannedSittings = {
 
 export type SittingsWork = { readonly solve: SolveMilp; readonly stop: Stop; readonly seconds?: number };
 
+/** A good plan by search alone, a tenth of the time: how far it is from the best is not known. */
+export const roughSittings = (of: Sittings): PlannedSittings => checked(of, searchSittings(of), null);
+
 /** For the best plan of whole sittings; the bound is there before. */
 const SECONDS = 0.4;
 const SHAKES_AFTER = 20;

@@ -178,3 +178,7 @@ export function eachOnItsOwnDate(of: Sittings): SittingPlan {
     return day;
   });
 }
+
+/** Days there would be something to do on if each thing were done on the very day it falls due. */
+export const ownDates = ({ time, items }: Sittings): number =>
+  new Set(items.flatMap(({ due, set }) => (due < time.length ? [set ?? due] : []))).size;

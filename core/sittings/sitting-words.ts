@@ -14,6 +14,9 @@ export type SittingsTold = {
   readonly hasTime: boolean;
 };
 
+/** Less is not told, %. */
+const LEAST_TOLD = 0.1;
+
 /** What the plan comes to, in a few sentences. */
 export function sittingsWords({ count, apart, left, gap, hasTime }: SittingsTold, format: Format): string {
   if (!hasTime) return 'You have said that you have no time on any day. Say when you have some, and Ulu plans it.';
@@ -24,7 +27,7 @@ export function sittingsWords({ count, apart, left, gap, hasTime }: SittingsTold
       ? ''
       : gap === 0
         ? ' No plan is better: that is proved.'
-        : ` The best plan there is may cost at most ${format.number(gap * 100)} % less.`;
+        : ` The best plan there is may cost at most ${format.number(Math.max(LEAST_TOLD, gap * 100))} % less.`;
   const missing =
     left === 0 ? '' : ` ${counted(left, 'thing')} ${left === 1 ? 'finds' : 'find'} no day: see below what it needs.`;
   return `${counted(count, 'sitting')} in six weeks.${saved}${proved}${missing}`;

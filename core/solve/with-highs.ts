@@ -72,6 +72,8 @@ export function solveWithHighs(runtime: Highs, program: Program, limits: Limits,
       time_limit: Math.max(0, limits.seconds),
       mip_rel_gap: Math.max(0, limits.gap),
       mip_abs_gap: 0,
+      // Programs of columns that are thought of as it goes on are small: looking for what can be left out takes longer.
+      ...(!isWhole && { presolve: 'off' }),
     });
     let wasStopped = false;
     const ask = (event: { interrupt: () => void }): undefined => {

@@ -4,7 +4,7 @@ import type { Program } from '#core/solve/program.ts';
 import { solveWithHighs } from '#core/solve/with-highs.ts';
 import { planRotation, type RotationPlan } from '#core/reeds/plan-rotation.ts';
 import type { Rotation } from '#core/reeds/rotation.ts';
-import { planSittings, type PlannedSittings } from '#core/sittings/plan-sittings.ts';
+import { planSittings, roughSittings, type PlannedSittings } from '#core/sittings/plan-sittings.ts';
 import { readCalendar, type IcsCalendar, type IcsFault } from '#core/ics/read-calendar.ts';
 import type { ReadingIcs } from '#core/ics/ics-times.ts';
 import type { Outcome } from '#core/kernel/outcome.ts';
@@ -32,6 +32,8 @@ export const WORKS = {
     planRotation(rotation, { solve: solveMilp, stop, onPlan: report }),
   /** What falls due, packed into few sittings. */
   sittings: (of: Sittings, { stop }: AtWork): Promise<PlannedSittings> => planSittings(of, { solve: solveMilp, stop }),
+  /** The same at once, as well as a search finds it. */
+  roughSittings: (of: Sittings): Promise<PlannedSittings> => Promise.resolve(roughSittings(of)),
   /** The dates of a calendar file. */
   ics: (reading: ReadingIcs): Promise<Outcome<IcsCalendar, IcsFault>> => Promise.resolve(readCalendar(reading)),
 } as const satisfies LongWorks;

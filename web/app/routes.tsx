@@ -59,6 +59,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('#web/features/calendar/CalendarPage.tsx')).CalendarPage }),
       })),
       {
+        path: '/calendar/:instrumentId/case-lid',
+        lazy: async () => ({ Component: (await import('#web/features/calendar/CaseLidPage.tsx')).CaseLidPage }),
+      },
+      {
         path: '/may-i-use',
         lazy: async () => ({ Component: (await import('#web/features/agents/MayIUsePage.tsx')).MayIUsePage }),
       },

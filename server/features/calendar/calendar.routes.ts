@@ -2,8 +2,12 @@ import { Router } from 'express';
 import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import { benchPaths, benchQuery } from '#contract/bench.ts';
 import { calendarPaths, eventsQuery, type EventView } from '#contract/calendar.ts';
+import { caseLidPaths, caseLidQuery } from '#contract/case-lid.ts';
+import { ribbonPaths, ribbonQuery } from '#contract/ribbon.ts';
 import { sittingPaths, sittingsQuery } from '#contract/sittings.ts';
 import { benchPageOf } from '#server/features/calendar/bench.views.ts';
+import { caseLidOf } from '#server/features/calendar/case-lid.views.ts';
+import { ribbonOf } from '#server/features/calendar/ribbon.views.ts';
 import { sittingsPageOf } from '#server/features/calendar/sittings.views.ts';
 import { queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
 
@@ -35,6 +39,14 @@ export function calendarRoutes(services: Serving): Router {
   router.get(sittingPaths.plan, async (req, res) => {
     const { playerId, today } = queryOf(sittingsQuery, req);
     sendOutcome(res, await sittingsPageOf(services(req), playerId, today));
+  });
+  router.get(ribbonPaths.all, async (req, res) => {
+    const { today } = queryOf(ribbonQuery, req);
+    res.json(await ribbonOf(services(req), today));
+  });
+  router.get(caseLidPaths.sheet, async (req, res) => {
+    const { instrumentId, today } = queryOf(caseLidQuery, req);
+    sendOutcome(res, await caseLidOf(services(req), instrumentId, today));
   });
   router.get(benchPaths.page, (req, res) => {
     const { playerId, today } = queryOf(benchQuery, req);

@@ -18,8 +18,9 @@ import type { Services } from '#server/services.ts';
 const MOST_PLANNED = 80;
 /** Days back that are told. */
 const DAYS_TOLD = 14;
-/** Times a plan is made anew because the planner of runs needs longer than the day has. */
-const MOST_ROUNDS = 3;
+/** Times a plan is made anew because the planner of runs needs longer than the day has: first by search alone. */
+const ROUGH_ROUNDS = 2;
+const MOST_ROUNDS = 4;
 
 /** Everything the six weeks of one player are planned from, read once. */
 export type WeeksRead = {
@@ -111,24 +112,37 @@ function without(has: WeeksRead, none: ReadonlySet<DueItem>): WeeksRead {
   return { ...has, due, of: sittingsOf(due, has.of.time) };
 }
 
+/** What is planned: the weeks, and the minutes each day may be filled with. */
+type Ground = { readonly has: WeeksRead; readonly time: readonly number[] };
+
+/** The same with less time on days that were filled too full, and without what need not be; null where all is well. */
+function corrected({ has, time }: Ground, found: Timed): Ground | null {
+  const [over, none] = [tooLong(found), needless(has.due, found.plan)];
+  if (over.length === 0 && none.size === 0) return null;
+  const less = [...time];
+  for (const [day, needs] of over) {
+    const added = has.due.reduce((sum, { item }, at) => sum + (found.plan[at] === day ? item.minutes : 0), 0);
+    less[day] = Math.max(0, Math.min(less[day] ?? 0, added) - (needs - (has.of.time[day] ?? 0)));
+  }
+  return { has: without(has, none), time: less };
+}
+
 /**
  * A plan whose sittings fit their days by the planner of runs, and in which nothing comes twice for once: minutes of
  * things are added up to plan them, and where a sitting then takes longer than its day has, that day is given so much
- * less and the plan is made anew.
+ * less and the plan is made anew. A search finds most of that out, before the plan is made as well as it can be.
  */
 async function fittingPlan(read: WeeksRead, services: Services): Promise<Timed> {
-  const time = [...read.of.time];
-  let has = read;
+  let ground: Ground = { has: read, time: read.of.time };
   for (let round = 1; ; round++) {
-    const { plan, gap } = await services.desk.ask('sittings', { ...has.of, time });
+    const { has, time } = ground;
+    const isRough = round <= ROUGH_ROUNDS;
+    const { plan, gap } = await services.desk.ask(isRough ? 'roughSittings' : 'sittings', { ...has.of, time });
     const found = { has, plan, gap, minutes: await timed(has, plan, services) };
-    const [over, none] = [tooLong(found), needless(has.due, plan)];
-    if ((over.length === 0 && none.size === 0) || round === MOST_ROUNDS) return found;
-    for (const [day, needs] of over) {
-      const added = has.due.reduce((sum, { item }, at) => sum + (plan[at] === day ? item.minutes : 0), 0);
-      time[day] = Math.max(0, Math.min(time[day] ?? 0, added) - (needs - (has.of.time[day] ?? 0)));
-    }
-    has = without(has, none);
+    const next = corrected(ground, found);
+    if (!isRough && (next === null || round >= MOST_ROUNDS)) return found;
+    if (next !== null) ground = next;
+    else round = Math.max(round, ROUGH_ROUNDS);
   }
 }
 /** A minute more is no reason to plan anew. */

@@ -4,7 +4,7 @@ import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { handsFor } from '#core/players/player.ts';
 import { isFirstTime, unknownWork, type DueItem } from '#core/sittings/due-items.ts';
-import { eachOnItsOwnDate } from '#core/sittings/search-sittings.ts';
+import { ownDates } from '#core/sittings/search-sittings.ts';
 import { SITTING_DAYS, USUAL_TIME } from '#core/sittings/sitting-numbers.ts';
 import { handsWords, placedWords, sittingMinutes, sittingsWhy, sittingsWords } from '#core/sittings/sitting-words.ts';
 import type { SittingPlan } from '#core/sittings/sittings.ts';
@@ -67,7 +67,7 @@ export function pastViews({ own, today }: Weeks, { care }: Services): SittingsVi
 }
 const PAST_DAYS = 14;
 
-function eventView(event: CalendarEvent): SittingsView['events'][number] {
+export function eventViewIn(event: CalendarEvent): SittingsView['events'][number] {
   const { key, what, on, minutes, instrumentIds } = event;
   const words = `${eventWords(event)}${minutes === null ? '' : `, ${duration(minutes)}`}`;
   return {
@@ -94,7 +94,7 @@ function viewOf(weeks: Weeks, services: Services): SittingsView {
   const left = due.filter((_, at) => plan[at] === null);
   const told = {
     count: countOf(plan),
-    apart: countOf(eachOnItsOwnDate(of)),
+    apart: ownDates(of),
     left: left.length,
     gap,
     hasTime: of.time.some((minutes) => minutes > 0),
@@ -109,7 +109,7 @@ function viewOf(weeks: Weeks, services: Services): SittingsView {
     past: pastViews(weeks, services),
     left: left.map((one) => placedView(one, null, weeks)),
     unknown: unknownViews(weeks),
-    events: weeks.events.filter(({ on }) => on <= last).map(eventView),
+    events: weeks.events.filter(({ on }) => on <= last).map(eventViewIn),
     instruments: weeks.own.map(({ instrument: { id, name } }) => ({ instrumentId: id, name })),
     words: sittingsWords(told, format),
     because: sittingsWhy(costOfWeeks(weeks), format),

@@ -1,9 +1,8 @@
 import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { counted } from '#core/explain/format.ts';
-import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { EventView } from '#contract/calendar.ts';
 import type { SittingsView } from '#contract/sittings.ts';
@@ -12,8 +11,9 @@ import { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
 import { EventSheet } from '#web/features/calendar/parts/EventSheet.tsx';
 import { PlacedItems, placedWhy, SittingDays, type Sitting } from '#web/features/calendar/parts/SittingDays.tsx';
+import { partsOf } from '#web/features/calendar/parts/sitting-parts.ts';
 import { nearDay } from '#web/features/calendar/parts/near-day.ts';
-import { OneOrAll } from '#web/features/calendar/parts/OneOrAll.tsx';
+import { OneOrAll, type Shown } from '#web/features/calendar/parts/OneOrAll.tsx';
 import { OtherCalendars } from '#web/features/calendar/parts/OtherCalendars.tsx';
 import { ToTheBench } from '#web/features/calendar/parts/ToTheBench.tsx';
 import { SittingSheet } from '#web/features/calendar/parts/SittingSheet.tsx';
@@ -28,15 +28,13 @@ import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
+import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 
-/** The instruments of a sitting, each with what is done on it. */
-function partsOf({ items }: Sitting) {
-  const parts = new Map<InstrumentId, CareItemId[]>();
-  for (const { instrumentId, itemId } of items) parts.set(instrumentId, [...(parts.get(instrumentId) ?? []), itemId]);
-  return [...parts].map(([instrumentId, itemIds]) => ({ instrumentId, itemIds }));
-}
+const [EverybodysRibbon] = lazyPart(
+  async () => (await import('#web/features/calendar/parts/EverybodysRibbon.tsx')).EverybodysRibbon,
+);
 
 type NextProps = {
   readonly view: SittingsView;
@@ -170,8 +168,15 @@ function DayByDay({ view, playerId, busy, onStart, onMove }: DayByDayProps) {
   );
 }
 
-function Loaded({ view, playerId }: { readonly view: SittingsView; readonly playerId: PlayerId }) {
-  const [only, setOnly] = useState<InstrumentId | null>(null);
+type LoadedProps = {
+  readonly view: SittingsView;
+  readonly playerId: PlayerId;
+  /** The instrument chosen on the shelf, where it is the player's. */
+  readonly chosen: InstrumentId | null;
+};
+
+function Loaded({ view, playerId, chosen }: LoadedProps) {
+  const [shown, setShown] = useState<Shown>(() => ({ kind: 'mine', only: chosen }));
   const { moving, move, opened, open, close, busy: isMoving } = useSittingMoves(view, playerId);
   const reeds = useQuery(sittingQueries.reedDays(playerId, wallNow()));
   const { begin, busy } = useBeginRun();
@@ -181,16 +186,20 @@ function Loaded({ view, playerId }: { readonly view: SittingsView; readonly play
       <Box sx={{ gridColumn: '1 / -1', minWidth: 0 }}>
         <Compartment
           title="Six weeks"
-          aside={<OneOrAll instruments={view.instruments} only={only} onChange={setOnly} />}
+          aside={<OneOrAll instruments={view.instruments} shown={shown} onChange={setShown} />}
         >
-          <WeekRibbon
-            view={view}
-            reeds={reeds.data}
-            only={only}
-            moving={moving}
-            onMove={(uid, to) => move(view.sittings.find((one) => one.uid === uid)?.items ?? [], to, uid)}
-            onOpen={open}
-          />
+          {shown.kind === 'everybody' ? (
+            <EverybodysRibbon today={view.today} />
+          ) : (
+            <WeekRibbon
+              view={view}
+              reeds={reeds.data}
+              only={shown.only}
+              moving={moving}
+              onMove={(uid, to) => move(view.sittings.find((one) => one.uid === uid)?.items ?? [], to, uid)}
+              onOpen={open}
+            />
+          )}
         </Compartment>
       </Box>
       <Column>
@@ -198,7 +207,7 @@ function Loaded({ view, playerId }: { readonly view: SittingsView; readonly play
         <Left left={view.left} />
         <Unknown unknown={view.unknown} />
         <ToTheBench playerId={playerId} today={view.today} />
-        <OtherCalendars playerId={playerId} today={view.today} />
+        <OtherCalendars playerId={playerId} today={view.today} instruments={view.instruments} />
       </Column>
       <Column>
         <DayByDay view={view} playerId={playerId} busy={busy} onStart={start} onMove={({ uid }) => open(uid)} />
@@ -226,9 +235,17 @@ export function CalendarPage() {
   const players = useQuery(playerQueries.list());
   const playerId = useCurrentPlayer(players.data)?.id as PlayerId | undefined;
   const query = useQuery({ ...sittingQueries.of(playerId ?? '', today), enabled: playerId !== undefined });
+  const { instrumentId } = useParams();
   return (
     <QueryView query={query} height={520}>
-      {(view) => <Loaded key={view.playerId} view={view} playerId={view.playerId as PlayerId} />}
+      {(view) => (
+        <Loaded
+          key={`${view.playerId} ${instrumentId ?? ''}`}
+          view={view}
+          playerId={view.playerId as PlayerId}
+          chosen={view.instruments.find((one) => one.instrumentId === instrumentId)?.instrumentId ?? null}
+        />
+      )}
     </QueryView>
   );
 }

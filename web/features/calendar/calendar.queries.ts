@@ -2,6 +2,8 @@ import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { benchPaths, benchView } from '#contract/bench.ts';
 import { calendarPaths, eventList } from '#contract/calendar.ts';
+import { caseLidPaths, caseLidSheet } from '#contract/case-lid.ts';
+import { ribbonPaths, ribbonView } from '#contract/ribbon.ts';
 import { feedView, sittingPaths } from '#contract/sittings.ts';
 import { ABOUT_THE_RECORD } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
@@ -19,6 +21,18 @@ export const calendarQueries = {
       queryKey: ['bench', playerId, today],
       queryFn: ({ signal }) => request(benchView, benchPaths.of(playerId, today), { signal }),
       placeholderData: keepPreviousData,
+    }),
+  everybody: (today: LocalDate) =>
+    queryOptions({
+      meta: ABOUT_THE_RECORD,
+      queryKey: ['ribbon', today],
+      queryFn: ({ signal }) => request(ribbonView, ribbonPaths.of(today), { signal }),
+    }),
+  caseLid: (instrumentId: string, today: LocalDate) =>
+    queryOptions({
+      meta: ABOUT_THE_RECORD,
+      queryKey: ['case-lid', instrumentId, today],
+      queryFn: ({ signal }) => request(caseLidSheet, caseLidPaths.of(instrumentId, today), { signal }),
     }),
   feed: (playerId: string) =>
     queryOptions({

@@ -17,14 +17,13 @@ import { todayQueries } from '#web/features/now/today.queries.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { EveningSheet } from '#web/features/plays/parts/EveningSheet.tsx';
 import { ReedsToday } from '#web/features/reeds/parts/ReedsToday.tsx';
-import { SittingToday } from '#web/features/calendar/parts/SittingToday.tsx';
-import { sittingQueries } from '#web/features/calendar/sittings.queries.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
+import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { useSeen } from '#web/ui/use-seen.ts';
 import { QueryView } from '#web/ui/QueryView.tsx';
 
@@ -126,17 +125,14 @@ type LoadedProps = {
   readonly others: readonly ShelfPlace[];
 };
 
+const [NextWeeks] = lazyPart(async () => (await import('#web/features/calendar/parts/NextWeeks.tsx')).NextWeeks);
+
 /** The next sitting: work for the server, begun when somebody scrolls to it. */
-function NextWeeks({ playerId }: { readonly playerId: PlayerId }) {
+function WhenSeen({ playerId }: { readonly playerId: PlayerId }) {
   const [ref, isSeen] = useSeen();
-  const { data } = useQuery({ ...sittingQueries.of(playerId, useToday()), enabled: isSeen });
   return (
     <Box ref={ref} sx={{ minHeight: 96 }}>
-      {data && data.sittings.length > 0 && (
-        <Compartment title="The next weeks" sx={{ mt: 2 }}>
-          <SittingToday {...data} />
-        </Compartment>
-      )}
+      {isSeen && <NextWeeks playerId={playerId} />}
     </Box>
   );
 }
@@ -215,7 +211,7 @@ function Loaded({ view: { lines, fine, unknown, evening }, playerId, others }: L
           <ReedsToday kinds={reeds.data.kinds} />
         </Compartment>
       )}
-      <NextWeeks playerId={playerId} />
+      <WhenSeen playerId={playerId} />
       {sheet && (
         <EveningSheet
           evening={evening}

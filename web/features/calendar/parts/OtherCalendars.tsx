@@ -1,6 +1,7 @@
 import { Button, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
-import type { PlayerId } from '#core/instruments/instrument.ts';
+import { Link } from 'react-router';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { sittingPaths } from '#contract/sittings.ts';
 import { useCalendarImport } from '#web/features/calendar/calendar.actions.ts';
@@ -10,17 +11,22 @@ import { lazyPart } from '#web/ui/lazy-part.tsx';
 const [FeedSheet] = lazyPart(async () => (await import('#web/features/calendar/parts/FeedSheet.tsx')).FeedSheet);
 const [ImportSheet] = lazyPart(async () => (await import('#web/features/calendar/parts/ImportSheet.tsx')).ImportSheet);
 
-type OtherCalendarsProps = { readonly playerId: PlayerId; readonly today: LocalDate };
+type OtherCalendarsProps = {
+  readonly playerId: PlayerId;
+  readonly today: LocalDate;
+  readonly instruments: readonly { readonly instrumentId: InstrumentId; readonly name: string }[];
+};
 
-/** Calendars in and out: a file, an address to subscribe to, and what is imported. */
-export function OtherCalendars({ playerId, today }: OtherCalendarsProps) {
+/** Calendars in and out: a file, an address to subscribe to, what is imported, and a sheet for each case. */
+export function OtherCalendars({ playerId, today, instruments }: OtherCalendarsProps) {
   const [sheet, setSheet] = useState<'feed' | 'import' | null>(null);
   const taking = useCalendarImport();
   const close = () => setSheet(null);
   return (
-    <Compartment title="With other calendars">
+    <Compartment title="In, out and on paper">
       <Typography variant="body2" color="text.secondary">
-        Concerts and rehearsals come in as a calendar file. Your weeks go out as one, or are subscribed to.
+        Concerts and rehearsals come in as a calendar file. Your weeks go out as one, or are subscribed to, or lie in
+        the case.
       </Typography>
       <Stack spacing={1} sx={{ mt: 1, alignItems: 'flex-start' }}>
         <Button
@@ -38,6 +44,11 @@ export function OtherCalendars({ playerId, today }: OtherCalendarsProps) {
         <Button color="inherit" onClick={() => setSheet('feed')}>
           Subscribe from a calendar program
         </Button>
+        {instruments.map(({ instrumentId, name }) => (
+          <Button key={instrumentId} color="inherit" component={Link} to={`/calendar/${instrumentId}/case-lid`}>
+            Sheet for the case lid: {name}
+          </Button>
+        ))}
       </Stack>
       {sheet === 'feed' && <FeedSheet playerId={playerId} onClose={close} />}
       {sheet === 'import' && <ImportSheet playerId={playerId} taking={taking} onClose={close} />}

@@ -60,9 +60,7 @@ export function SittingDays({ sittings, events, busy, onStart, onMove, onEvent }
     <PlainList>
       {lines.map(({ on, sitting, event }) => (
         <PlainRow key={`${on} ${event?.key ?? 'sitting'}`} sx={{ py: 1 }}>
-          <Box
-            sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'space-between', alignItems: 'center', gap: 1 }}
-          >
+          <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) auto', alignItems: 'center', gap: 1 }}>
             <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>
               {FORMAT.weekdayDate(on)}
               {event && event.until !== on ? ` to ${FORMAT.weekdayDate(event.until)}` : ''}

@@ -166,8 +166,9 @@ type WeekRibbonProps = {
   readonly onOpen: (uid: string) => void;
 };
 
-const KEY_WORDS =
-  'Brass: a sitting, on a peg where you have set it. Open one to move it, or pull it. Full dots were done, rings are planned.';
+const SITTING_KEY = 'Brass: a sitting, on a peg where you have set it. Open one to move it, or pull it.';
+const DOTS_KEY = 'Full dots were done, rings are planned.';
+const DUE_KEY = 'A stroke is when it probably falls due, grey is when it may.';
 
 /**
  * Two weeks behind and six ahead in one drawing: the sittings, what is on, each instrument, the reeds. On a narrow screen
@@ -245,7 +246,7 @@ export function WeekRibbon({ view, reeds, only, moving, onMove, onOpen }: WeekRi
           ? `${sittingName(today, { ...held.thing, ...held.to, isSet: false })}. That day has ${duration(view.time[held.to.day] ?? 0)}.`
           : moving
             ? 'Planning the rest round it …'
-            : KEY_WORDS}
+            : `${SITTING_KEY} ${DOTS_KEY}${only === null ? '' : ` ${DUE_KEY}`}`}
       </Typography>
     </>
   );

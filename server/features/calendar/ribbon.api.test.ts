@@ -1,0 +1,76 @@
+import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { addDays, localDate } from '#core/time/local-date.ts';
+import { caseLidSheet } from '#contract/case-lid.ts';
+import { ribbonView } from '#contract/ribbon.ts';
+import { aKey, furnish, NOW, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer();
+  await furnish(server);
+});
+afterEach(() => {
+  expect(server.faults()).toEqual([]);
+  server.stop();
+});
+
+const today = localDate(TODAY);
+const post = (path: string, body: object) =>
+  server
+    .api()
+    .post(path)
+    .send({ key: aKey(), now: NOW, ...body });
+const stay = {
+  playerId: 'ada',
+  what: 'bench',
+  on: addDays(today, 2),
+  until: addDays(today, 60),
+  minutes: null,
+  name: null,
+};
+
+test('the ribbon of everybody has a lane for each instrument: what falls due on its day, stays cut to the weeks', async () => {
+  await post('/api/events', { ...stay, instrumentIds: ['trumpet'] }).expect(201);
+  const { body } = await server.api().get(`/api/ribbon?today=${TODAY}`).expect(200);
+  const { lanes } = ribbonView.validateSync(body, { strict: true });
+  expect(lanes.map(({ instrumentId, playerName }) => [instrumentId, playerName])).toEqual([
+    ['clarinet', 'Ada'],
+    ['trumpet', 'Ada'],
+  ]);
+  const [clarinet, trumpet] = lanes;
+  expect(trumpet?.events).toEqual([{ what: 'bench', from: 2, to: 41, words: 'a stay at the bench' }]);
+  // The trumpet came new long ago: its service is overdue, and stands under today.
+  expect(trumpet?.due.find(({ day }) => day === 0)?.names).toContain('Bench service');
+  // Nobody knows anything of the clarinet.
+  expect(clarinet?.due).toEqual([]);
+  await server.api().get('/api/ribbon').expect(400);
+});
+
+test('the sheet for the lid of a case holds every play in order, the week, the weeks after, and what is on', async () => {
+  await post('/api/plays', playBody({ instrumentId: 'trumpet' })).expect(201);
+  await post('/api/events', { ...stay, what: 'holiday', until: addDays(today, 5), instrumentIds: ['trumpet'] }).expect(
+    201,
+  );
+  const sheet = async () => {
+    const { body } = await server.api().get(`/api/case-lid?instrumentId=trumpet&today=${TODAY}`).expect(200);
+    return caseLidSheet.validateSync(body, { strict: true });
+  };
+  const { everyPlay, week, month, events, weekUntil, monthUntil, bench } = await sheet();
+  expect(everyPlay.length).toBeGreaterThan(2);
+  expect(week.every(({ on }) => on >= today && on <= weekUntil)).toBe(true);
+  expect(month.length).toBeGreaterThan(0);
+  expect(month.every(({ on }) => on > weekUntil && on <= monthUntil)).toBe(true);
+  expect(events).toMatchObject([{ on: addDays(today, 2), until: addDays(today, 5) }]);
+  expect(bench).toBeNull();
+  const terms = {
+    playerId: 'ada',
+    name: 'Quayside Winds',
+    phone: null,
+    workingDays: 5,
+    shippingDays: 0,
+    settlingDays: 3,
+  };
+  await post('/api/bench/terms', terms).expect(201);
+  expect((await sheet()).bench).toBe('Quayside Winds');
+  await server.api().get(`/api/case-lid?instrumentId=nothing&today=${TODAY}`).expect(404);
+});

@@ -1,0 +1,50 @@
+import { eventWords, lastDayOf } from '#core/calendar/event.ts';
+import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
+import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
+import type { RibbonView } from '#contract/ribbon.ts';
+import type { Reading } from '#server/readings.ts';
+import type { Services } from '#server/services.ts';
+import { inTurns } from '#server/turns.ts';
+
+type Lane = RibbonView['lanes'][number];
+
+/** What falls due on an instrument in the weeks to come, day by day; what is due already, today. */
+function dueOn({ situation }: Reading, today: LocalDate): Lane['due'] {
+  const days = new Map<number, string[]>();
+  for (const { item, state, due } of situation(today).care.clocks) {
+    if (item.trigger.kind === 'every-play' || state === 'off' || state === 'unknown' || state === 'waiting') continue;
+    const isDue = state === 'due' || state === 'overdue';
+    const day = isDue ? 0 : due === null ? null : Math.max(0, daysBetween(today, due.on));
+    if (day === null || day >= SITTING_DAYS) continue;
+    const names = days.get(day);
+    if (names) names.push(item.name);
+    else days.set(day, [item.name]);
+  }
+  return [...days].map(([day, names]) => ({ day, names }));
+}
+
+function laneOf(reading: Reading, today: LocalDate): Lane[] {
+  const { instrument, player, facts } = reading;
+  if (instrument.leftOn !== null) return [];
+  const last = addDays(today, SITTING_DAYS - 1);
+  const events = facts.events
+    .filter((event) => event.instrumentIds.includes(instrument.id) && lastDayOf(event) >= today && event.on <= last)
+    .map((event) => ({
+      what: event.what,
+      from: Math.max(0, daysBetween(today, event.on)),
+      to: Math.min(SITTING_DAYS - 1, daysBetween(today, lastDayOf(event))),
+      words: eventWords(event),
+    }));
+  return [
+    { instrumentId: instrument.id, name: instrument.name, playerName: player.name, due: dueOn(reading, today), events },
+  ];
+}
+
+/** Six weeks of every instrument in the record, read in turns so that nobody waits for it. */
+export async function ribbonOf({ readings }: Services, today: LocalDate): Promise<RibbonView> {
+  const lanes = await inTurns(readings.onShelf(), (read) => {
+    const reading = read();
+    return reading === undefined ? [] : laneOf(reading, today);
+  });
+  return { today, lanes };
+}
