@@ -1,4 +1,4 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { planRun } from '#core/packup/plan-run.ts';
@@ -9,7 +9,7 @@ import { dueItems, needless, reachable, sittingsOf, timeOf, type DueItem } from 
 import { carriedOn, freshSittings, withShownDays, type ShownSitting } from '#core/sittings/shown-plan.ts';
 import { costOfSittings, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
 import { addDays, dateOfDay, daysBetween, type LocalDate } from '#core/time/local-date.ts';
-import type { StoredSittings } from '#server/features/calendar/stored-sittings.ts';
+import type { AnsweredSittings, StoredSittings } from '#server/features/calendar/stored-sittings.ts';
 import type { Reading } from '#server/readings.ts';
 import { inTurns } from '#server/turns.ts';
 import type { Services } from '#server/services.ts';
@@ -59,13 +59,23 @@ function read({ readings, instruments, calendar }: Services, playerId: PlayerId,
   return { playerId, today, own, events, due, said, of: sittingsOf(due, time) };
 }
 
-/** The plan that is kept, where it was made from this very state of the record; what need not be is not in it. */
-function keptPlan(has: WeeksRead, stored: StoredSittings | undefined, at: string): Pick<Timed, 'has' | 'plan'> | null {
-  if (stored?.at !== at) return null;
-  const days = new Map(stored.days.map(({ id, day }) => [id, day]));
-  const kept = without(has, new Set(has.due.filter(({ item }) => !days.has(item.id))));
-  if (kept.due.length !== days.size) return null;
-  return { has: kept, plan: kept.due.map(({ item }) => days.get(item.id) ?? null) };
+/** What is asked of a plan, as a digest: two questions that differ in nothing but where things lay before are one. */
+function questionOf({ today, due, of }: WeeksRead): string {
+  const items = due.map(({ item, clock }) => [
+    { ...item, shown: null, until: item.until === Infinity ? null : item.until, barred: [...item.barred] },
+    clock.lastDone?.on ?? null,
+  ]);
+  return createHash('sha256')
+    .update(JSON.stringify([today, of.time, items]))
+    .digest('hex');
+}
+
+/** A plan that was shown, read beside today's record; null where it does not fit it. */
+function keptPlan(has: WeeksRead, { days: kept }: AnsweredSittings): Pick<Timed, 'has' | 'plan'> | null {
+  const days = new Map(kept.map(({ id, day }) => [id, day]));
+  const left = without(has, new Set(has.due.filter(({ item }) => !days.has(item.id))));
+  if (left.due.length !== days.size) return null;
+  return { has: left, plan: left.due.map(({ item }) => days.get(item.id) ?? null) };
 }
 
 /** What a sitting takes by the planner of runs, which knows what is opened once for two things, and what waits. */
@@ -159,16 +169,38 @@ const subjectsOf = ({ instruments }: Services, playerId: PlayerId): Subject[] =>
   return [ofPlayer(playerId), ...own.map(({ id }) => ofInstrument(id))];
 };
 
-/** Plans the weeks anew, or takes the plan that is kept; and keeps it with the names of its sittings. */
-async function planned(services: Services, read: WeeksRead, at: string): Promise<Weeks> {
-  const { calendar, atOnce, nowMs } = services;
-  const { playerId, today, own } = read;
-  const stored = calendar.shownTo(playerId);
-  const kept = keptPlan(read, stored, at);
-  if (kept !== null && stored) return { ...kept.has, plan: kept.plan, gap: stored.gap, shown: stored.sittings };
+/** Plans that are remembered besides the one that is shown. */
+const MOST_EARLIER = 6;
+const plainCopy = (shown: readonly ShownSitting[]): AnsweredSittings['sittings'] =>
+  shown.map((one) => ({ ...one, things: one.things.map((thing) => ({ ...thing })) }));
+
+/** The plan that is shown, and those before it, the last first. */
+function plansOf(stored: StoredSittings | undefined): AnsweredSittings[] {
+  if (stored === undefined) return [];
+  const { earlier, ...last } = stored;
+  return [last, ...earlier];
+}
+
+/** The same question was answered before: it is shown as it was, beside what has been done since. */
+function asBefore(read: WeeksRead, question: string, stored: StoredSittings | undefined): Weeks | null {
+  const before = plansOf(stored).find((one) => one.question === question);
+  const kept = before && keptPlan(read, before);
+  if (!before || !stored || !kept) return null;
+  const shown =
+    stored.question === question
+      ? stored.sittings
+      : [
+          ...stored.sittings.filter(({ state }) => state === 'done'),
+          ...before.sittings.filter(({ state }) => state === 'planned'),
+        ];
+  return { ...kept.has, plan: kept.plan, gap: before.gap, shown };
+}
+
+/** Plans the weeks anew, each sitting under the name of the one it was before. */
+async function planned(services: Services, read: WeeksRead, stored: StoredSittings | undefined): Promise<Weeks> {
+  const { today, own } = read;
   const { has, plan, gap, minutes } = await fittingPlan(read, services);
-  const { due } = has;
-  const fresh = freshSittings(due, plan, { ...has.of, today }).map((one) => ({
+  const fresh = freshSittings(has.due, plan, { ...has.of, today }).map((one) => ({
     ...one,
     minutes: Math.max(1, Math.round(minutes.get(daysBetween(today, one.on)) ?? one.minutes)),
   }));
@@ -178,25 +210,30 @@ async function planned(services: Services, read: WeeksRead, at: string): Promise
     return clock?.lastDone?.on ?? null;
   };
   const shown = carriedOn(stored?.sittings ?? [], fresh, { today, mint: () => randomUUID(), lastDoneOn });
-  const days = due.map(({ item }, index) => ({ id: item.id, day: plan[index] ?? null }));
-  if (isNow(today, nowMs()))
-    atOnce(() =>
-      calendar.show(playerId, {
-        at,
-        days,
-        gap,
-        sittings: shown.map((one) => ({ ...one, things: one.things.map((thing) => ({ ...thing })) })),
-      }),
-    );
   return { ...has, plan, gap, shown };
+}
+
+/** What is shown, planned anew or as it was, and kept. */
+async function shownWeeks(services: Services, playerId: PlayerId, today: LocalDate): Promise<Weeks> {
+  const { calendar, atOnce, nowMs } = services;
+  const has = read(services, playerId, today);
+  const question = questionOf(has);
+  const stored = calendar.shownTo(playerId);
+  const weeks = asBefore(has, question, stored) ?? (await planned(services, has, stored));
+  if (question !== stored?.question && isNow(today, nowMs())) {
+    const others = plansOf(stored).filter((one) => one.question !== question);
+    const days = weeks.due.map(({ item }, index) => ({ id: item.id, day: weeks.plan[index] ?? null }));
+    const kept = { question, days, gap: weeks.gap, sittings: plainCopy(weeks.shown) };
+    atOnce(() => calendar.show(playerId, { ...kept, earlier: others.slice(0, MOST_EARLIER) }));
+  }
+  return weeks;
 }
 
 /** The six weeks of a player: worked out once for each state of the record, and kept. */
 export function weeksOf(services: Services, playerId: PlayerId, today: LocalDate): Promise<Weeks> {
   const subjects = subjectsOf(services, playerId);
-  const revisions = subjects.map((one) => `${one.id}:${services.record.revision(one)}`).join(' ');
   return services.remembered.of(`sittings ${playerId}`, subjects, today, () => {
-    const work = planned(services, read(services, playerId, today), `${today} ${revisions}`);
+    const work = shownWeeks(services, playerId, today);
     // A plan that failed is not kept as one.
     work.catch(() => services.remembered.forget());
     return work;

@@ -87,6 +87,16 @@ describe('six weeks of sittings', () => {
     expect(anew.sittings[0]?.uid).not.toBe(first.sittings[0]?.uid);
   });
 
+  test('taken back, a holiday leaves everything as it was shown before, names and days', async () => {
+    const before = await weeks();
+    const key = aKey();
+    await post('/api/events', event({ key, on: addDays(today, 3), until: addDays(today, 20) })).expect(201);
+    const meanwhile = await weeks();
+    expect(meanwhile.sittings.map(({ on }) => on)).not.toEqual(before.sittings.map(({ on }) => on));
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    expect((await weeks()).sittings).toEqual(before.sittings);
+  });
+
   test('of a day that is not today are shown and not kept', async () => {
     const before = await weeks();
     await server.api().get('/api/sittings?playerId=ada&today=2028-02-29').expect(200);

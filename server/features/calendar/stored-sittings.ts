@@ -14,11 +14,11 @@ const thing = object({
   .exact()
   .required();
 
-const storedSittings = object({
-  version: number().oneOf([SITTINGS_VERSION]).required(),
-  /** The state of the record it was made from. */
-  at: string().strict().required(),
-  /** The day of each time, by its id; null where it finds none. */
+/** A plan with the question it answers: asked the same again, the same is shown. */
+const answered = {
+  /** What was asked, as a digest: the day, the time there is, and everything that falls due. */
+  question: string().strict().required(),
+  /** The day of each time, by its id; null where it finds none. What need not be is not in it. */
   days: array(
     object({ id: text().required(), day: amount().integer().min(0).nullable().defined() })
       .exact()
@@ -36,10 +36,19 @@ const storedSittings = object({
       .exact()
       .required(),
   ).required(),
+};
+
+const storedSittings = object({
+  version: number().oneOf([SITTINGS_VERSION]).required(),
+  ...answered,
+  /** Plans that were shown before, the last first: what is taken back is shown as it was. */
+  earlier: array(object(answered).exact().required()).required(),
 })
   .exact()
   .required();
 export type StoredSittings = Omit<InferType<typeof storedSittings>, 'version'>;
+
+export type AnsweredSittings = Omit<StoredSittings, 'earlier'>;
 
 export const writtenSittings = (stored: StoredSittings): string =>
   JSON.stringify({ version: SITTINGS_VERSION, ...stored });

@@ -13,6 +13,7 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 const PRINTED = {
   '@page': { margin: '14mm' },
   '@media print': {
+    html: { fontSize: '75%' },
     'header, nav, [data-not-printed]': { display: 'none !important' },
     'main, main *': { background: 'none !important', color: 'black !important', boxShadow: 'none !important' },
     main: { padding: '0 !important', borderRadius: '0 !important' },
