@@ -13,9 +13,11 @@ const { url, browser } = scene();
 let page: Walker;
 const today = localDate(new Date().toLocaleDateString('sv'));
 beforeEach(async () => {
-  // Anything of the same origin, to say who is here before the page is.
-  page = await walk(browser(), url('/mark.svg'));
-  await page.evaluate(() => localStorage.setItem('ulu.player', 'teodor'));
+  page = await walk(browser(), 'about:blank');
+  // Who is here, unless a test says otherwise.
+  await page.evaluateOnNewDocument(() => {
+    if (localStorage.getItem('ulu.player') === null) localStorage.setItem('ulu.player', 'teodor');
+  });
   await page.goto(url('/calendar'), { waitUntil: 'domcontentloaded' });
   await page.waitForSelector('[data-cell]');
 }, 60_000);
