@@ -1,0 +1,68 @@
+import { expect, test } from '@jest/globals';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { ToldEntry } from '#core/calendar/told-entries.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { localDate } from '#core/time/local-date.ts';
+import { readSittings, writtenSittings, type StoredSittings } from '#server/features/calendar/stored-sittings.ts';
+import { readToldEntries, writtenToldEntries } from '#server/features/calendar/told-calendar.ts';
+
+const PLAN = {
+  question: 'abc',
+  days: [
+    { id: 'clarinet:swab/wash', day: 3 },
+    { id: 'clarinet:swab/wash:2', day: null },
+  ],
+  gap: 0.01,
+  sittings: [
+    {
+      uid: 'u1',
+      state: 'planned' as const,
+      on: localDate('2026-11-30'),
+      minutes: 12,
+      things: [
+        {
+          instrumentId: 'clarinet' as InstrumentId,
+          itemId: 'swab/wash' as CareItemId,
+          dueOn: localDate('2026-12-01'),
+          lastDone: null,
+        },
+      ],
+    },
+  ],
+};
+const STORED: StoredSittings = { ...PLAN, earlier: [{ ...PLAN, question: 'before' }] };
+/** As the first version wrote it: whoever changes the shape leaves this as it is. */
+const FIRST =
+  '{"version":1,"question":"abc","days":[],"gap":null,"sittings":[{"uid":"u1","state":"done","on":"2026-11-30","minutes":12,"things":[]}],"earlier":[]}';
+
+test('what was shown is read as it was written, of each version', () => {
+  expect(readSittings(writtenSittings(STORED))).toEqual(STORED);
+  expect(readSittings(FIRST)).toMatchObject({ question: 'abc', sittings: [{ uid: 'u1', state: 'done' }] });
+});
+
+test.each([
+  '',
+  '{}',
+  'null',
+  '[]',
+  '{"version":2}',
+  FIRST.replace('"gap":null,', ''),
+  FIRST.replace('2026-11-30', '2026-11-31'),
+])('what is no plan is planned anew: %s', (written) => {
+  expect(readSittings(written)).toBeUndefined();
+});
+
+test('what was told is read as it was written, and nothing where it cannot be', () => {
+  const entry: ToldEntry = {
+    uid: 'u1@ulu',
+    on: localDate('2026-11-30'),
+    until: localDate('2026-11-30'),
+    summary: 'Care',
+    description: '',
+    reminds: true,
+    sequence: 4,
+    state: 'cancelled',
+  };
+  expect(readToldEntries(writtenToldEntries([entry]))).toEqual([entry]);
+  for (const written of ['', '{}', '{"version":7,"entries":[]}']) expect(readToldEntries(written)).toEqual([]);
+});
