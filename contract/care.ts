@@ -132,6 +132,8 @@ export const instrumentPage = object({
   /** Ids of the clocks that call for attention, most pressing first. */
   calling: array(text().required()).required(),
   awaitsPackUp: boolean().strict().required(),
+  /** It is at the bench until then; null where it is not. */
+  awayUntil: localDateText().nullable().defined(),
   /** Packed up in a hurry: what of every play was left. */
   leftForLater: array(
     object({ itemId: careItemId().required(), name: text().required() }).exact().required(),

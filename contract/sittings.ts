@@ -74,6 +74,8 @@ const placedItem = object({
   dueOn: localDateText().required(),
   earliest: localDateText().nullable().defined(),
   latest: localDateText().nullable().defined(),
+  /** Who has to be there; empty where the player does it alone. */
+  hands: text().defined(),
   /** The player has set its day. */
   isSet: boolean().strict().required(),
 })

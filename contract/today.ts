@@ -55,6 +55,8 @@ export const todayView = object({
   fine: array(object(instrument).exact().required()).required(),
   /** Nothing calls, but of some of their care nothing is known. */
   unknown: array(object(instrument).exact().required()).required(),
+  /** At the bench. */
+  away: array(object(instrument).exact().required()).required(),
   /** How many instruments there are of the player and of whom they look after. */
   instruments: amount().integer().min(0).required(),
   /** What the player has probably played this evening, and what else they could have. */

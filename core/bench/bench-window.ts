@@ -39,7 +39,7 @@ export type BenchAnswer = {
   readonly best: (Stay & { readonly minutesLost: number }) | null;
   /** What stands in the way on other days, each event once, in their order. */
   readonly inTheWay: readonly Clash[];
-  /** It is overdue whenever it goes. */
+  /** Late already: it goes as soon as it can. */
   readonly isLate: boolean;
 };
 

@@ -27,7 +27,7 @@ export function windowsWords({ windows, isLate }: BenchAnswer, { until }: BenchW
     return isLate
       ? 'Every day of the next four months clashes with something: see why. Ask for a spare, and take it there anyway.'
       : `Every day until ${format.date(until)} clashes with something: see why. A spare would make room.`;
-  if (isLate) return `It is overdue. The first day that makes sense is ${format.weekdayDate(first.from)}.`;
+  if (isLate) return `It is late already. The first day that makes sense is ${format.weekdayDate(first.from)}.`;
   return `Any day ${listed(windows.map((one) => daysWords(one, format)))} makes sense.`;
 }
 
@@ -73,11 +73,19 @@ function clashLine({ kind, event }: Clash, format: Format): WhyLine[] {
   return [{ rule: kind, text: `${capital(eventWords(event))}, ${days}. ${CLASH_WORDS[kind]}`, mark: 'practice' }];
 }
 
+type WhySetting = {
+  readonly terms: BenchTerms;
+  readonly today: LocalDate;
+  /** Its player learns at a school. */
+  readonly isPupil: boolean;
+  readonly format: Format;
+};
+
 /** Why that day: what is due, how long it takes, what is in the way, and what is lost. */
 export function benchWhy(
   work: BenchWork,
   { best, inTheWay, isLate }: BenchAnswer,
-  { terms, today, format }: { readonly terms: BenchTerms; readonly today: LocalDate; readonly format: Format },
+  { terms, today, isPupil, format }: WhySetting,
 ): WhyLine[] {
   const early = `Before ${format.date(work.from)} less than three quarters of its time have run; after`;
   const span: WhyLine = {
@@ -98,12 +106,22 @@ export function benchWhy(
             mark: 'estimate',
           },
         ];
+  const school: WhyLine[] = isPupil
+    ? [
+        {
+          rule: 'school',
+          text: 'A school’s instrument goes in over the long holiday: enter it in the calendar, and nothing is lost.',
+          mark: 'practice',
+        },
+      ]
+    : [];
   return [
     ...dueLine(work, format),
     ...(isLate ? [] : [span]),
     termsLine(terms),
     ...inTheWay.flatMap((clash) => clashLine(clash, format)),
     ...lost,
+    ...school,
     ...(terms.shippingDays > 0 && terms.shippingDays < 5
       ? [
           {

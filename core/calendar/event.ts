@@ -151,6 +151,23 @@ export function plannedDays(
   return days;
 }
 
+/** The day an instrument is expected back from the bench, where it is there on a day; null where it is not. */
+export function awayUntil(
+  events: readonly CalendarEvent[],
+  instrumentId: InstrumentId,
+  on: LocalDate,
+): LocalDate | null {
+  const stay = events.find(
+    (event) =>
+      event.what === 'bench' &&
+      event.stay === null &&
+      event.instrumentIds.includes(instrumentId) &&
+      event.on <= on &&
+      lastDayOf(event) >= on,
+  );
+  return stay === undefined ? null : lastDayOf(stay);
+}
+
 /** A stay at the bench is over and its work was done on its last day: the last time of each item it did. */
 export function doneAtBench(
   events: readonly CalendarEvent[],

@@ -11,15 +11,19 @@ export type SittingsTold = {
   /** What does not find a day. */
   readonly left: number;
   readonly gap: number | null;
-  readonly hasTime: boolean;
+  /** The player has said that there is none, every day is taken by something else, or there is some. */
+  readonly time: 'none-said' | 'none-left' | 'some';
 };
 
 /** Less is not told, %. */
 const LEAST_TOLD = 0.1;
 
 /** What the plan comes to, in a few sentences. */
-export function sittingsWords({ count, apart, left, gap, hasTime }: SittingsTold, format: Format): string {
-  if (!hasTime) return 'You have said that you have no time on any day. Say when you have some, and Ulu plans it.';
+export function sittingsWords({ count, apart, left, gap, time }: SittingsTold, format: Format): string {
+  if (time === 'none-said')
+    return 'You have said that you have no time on any day. Say when you have some, and Ulu plans it.';
+  if (time === 'none-left')
+    return 'Every day of these six weeks is taken by an audience, a journey or a holiday. Nothing finds a day.';
   if (count === 0 && left === 0) return 'Nothing falls due in the next six weeks.';
   const saved = apart > count ? ` Each thing on its own date would be ${counted(apart, 'sitting')}.` : '';
   const proved =
@@ -74,8 +78,8 @@ export function placedWords(day: number, due: number): string {
 /** Who has to be there for it; nothing where the player does it alone. */
 export const handsWords: Readonly<Record<Hands, string>> = {
   player: '',
-  'with-a-grown-up': ' Only with a grown-up.',
-  'with-the-teacher': ' Only with the teacher.',
+  'with-a-grown-up': 'with a grown-up',
+  'with-the-teacher': 'with the teacher',
   bench: '',
 };
 

@@ -14,6 +14,7 @@ const stands = (id: string, over: Partial<StandsToday> = {}): StandsToday => ({
   playedAt: null,
   grams: 0,
   leftForLater: [],
+  isAway: false,
   calling: [],
   ...over,
 });
@@ -48,7 +49,13 @@ describe('today', () => {
   test('what has no line is fine, and nothing else is', () => {
     const all = [stands('a', { calling: [clock('soon', 0.8)] }), stands('b', { awaitsPackUp: true })];
     expect(todayList(all, NOW).fine).toEqual(['a']);
-    expect(todayList([], NOW)).toEqual({ lines: [], fine: [], unknown: [] });
+    expect(todayList([], NOW)).toEqual({ lines: [], fine: [], unknown: [], away: [] });
+  });
+
+  test('what is at the bench is only named, whatever is due on it', () => {
+    const away = stands('away', { isAway: true, calling: [clock('overdue', 2)], awaitsPackUp: true });
+    const { lines, away: named } = todayList([away, stands('here', { calling: [clock('due', 1)] })], NOW);
+    expect([lines.map(({ id }) => id), named]).toEqual([['here'], ['away']]);
   });
 
   test('what nothing is known of is neither fine nor due, and is said apart', () => {

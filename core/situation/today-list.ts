@@ -5,6 +5,8 @@ import type { InstrumentId } from '#core/instruments/instrument.ts';
 /** How one instrument stands, as far as a day's list asks. */
 export type StandsToday = {
   readonly id: InstrumentId;
+  /** It is at the bench: its care waits until it is back. */
+  readonly isAway: boolean;
   readonly openRunKey: string | null;
   readonly awaitsPackUp: boolean;
   /** When the last play ended, wall minutes; null where only its day is known, or nothing was played. */
@@ -31,6 +33,7 @@ export type Today = {
   readonly fine: readonly InstrumentId[];
   /** Without a line, but of some of their care nothing is known: not fine, and not due either. */
   readonly unknown: readonly InstrumentId[];
+  readonly away: readonly InstrumentId[];
 };
 
 const isDue = ({ state }: ItemClock): boolean => state === 'overdue' || state === 'due' || state === 'waiting';
@@ -40,11 +43,12 @@ const loadOf = ({ load }: ItemClock): number => load ?? 1;
 /**
  * One ordered list over several instruments: runs under way, then what stands wet (the longest first), then what was
  * noticed or left from packing up, then what is due, the furthest over first. What has no line is fine, unless nothing
- * is known of some of its care.
+ * is known of some of its care. What is at the bench is only named.
  *
  * @param now wall minute of the player's clock
  */
-export function todayList(instruments: readonly StandsToday[], now: number): Today {
+export function todayList(all: readonly StandsToday[], now: number): Today {
+  const instruments = all.filter(({ isAway }) => !isAway);
   const runs = instruments.flatMap(({ id, openRunKey }): TodayLine[] =>
     openRunKey === null ? [] : [{ what: 'run', id, runKey: openRunKey }],
   );
@@ -71,5 +75,6 @@ export function todayList(instruments: readonly StandsToday[], now: number): Tod
     lines,
     fine: ids(rest.filter((one) => !hasUnknown(one))),
     unknown: ids(rest.filter(hasUnknown)),
+    away: ids(all.filter(({ isAway }) => isAway)),
   };
 }

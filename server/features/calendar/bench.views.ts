@@ -47,7 +47,7 @@ function windowView({ reading, work }: { reading: Reading; work: BenchWork }, ha
     windows: windows.map((one) => ({ ...one })),
     headline: benchHeadline(answer, format),
     words: windowsWords(answer, work, format),
-    because: benchWhy(work, answer, { terms, today, format }),
+    because: benchWhy(work, answer, { terms, today, isPupil: reading.player.standing !== 'grown-up', format }),
   };
 }
 

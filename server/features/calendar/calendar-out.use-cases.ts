@@ -7,7 +7,7 @@ import type { ReedDaysView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import { calendarEntries } from '#server/features/calendar/calendar-entries.ts';
 import { calendarFileOf } from '#server/features/calendar/calendar-file.ts';
-import { isNow, weeksOf } from '#server/features/calendar/sitting-weeks.ts';
+import { isNow, keptIfItCan, weeksOf } from '#server/features/calendar/sitting-weeks.ts';
 import { pastViews } from '#server/features/calendar/sittings.views.ts';
 import type { Services } from '#server/services.ts';
 
@@ -31,7 +31,7 @@ export async function calendarOut(
   if (!reedDays.ok) return reedDays;
   const told = { past: pastViews(weeks, services), reedDays: reedDays.value, bench: calendar.benchOf(playerId) };
   const entries = tellEntries(calendar.toldTo(playerId), calendarEntries(weeks, told), now.on);
-  if (isNow(now.on, nowMs())) atOnce(() => calendar.tell(playerId, entries));
+  if (isNow(now.on, nowMs())) keptIfItCan(() => atOnce(() => calendar.tell(playerId, entries)));
   return succeed(calendarFileOf(entries, nowMs()));
 }
 

@@ -10,6 +10,7 @@ import { carriedOn, freshSittings, withShownDays, type ShownSitting } from '#cor
 import { costOfSittings, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
 import { addDays, dateOfDay, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { AnsweredSittings, StoredSittings } from '#server/features/calendar/stored-sittings.ts';
+import { recordFault } from '#server/db/record-fault.ts';
 import type { Reading } from '#server/readings.ts';
 import { inTurns } from '#server/turns.ts';
 import type { Services } from '#server/services.ts';
@@ -213,6 +214,18 @@ async function planned(services: Services, read: WeeksRead, stored: StoredSittin
   return { ...has, plan, gap, shown };
 }
 
+/**
+ * Keeps what is shown. Where the file cannot be written the weeks are shown all the same: whoever watches over the file has
+ * noticed, and says so where something is logged.
+ */
+export function keptIfItCan(keep: () => void): void {
+  try {
+    keep();
+  } catch (error) {
+    if (recordFault(error) === null) throw error;
+  }
+}
+
 /** What is shown, planned anew or as it was, and kept. */
 async function shownWeeks(services: Services, playerId: PlayerId, today: LocalDate): Promise<Weeks> {
   const { calendar, atOnce, nowMs } = services;
@@ -224,7 +237,7 @@ async function shownWeeks(services: Services, playerId: PlayerId, today: LocalDa
     const others = plansOf(stored).filter((one) => one.question !== question);
     const days = weeks.due.map(({ item }, index) => ({ id: item.id, day: weeks.plan[index] ?? null }));
     const kept = { question, days, gap: weeks.gap, sittings: plainCopy(weeks.shown) };
-    atOnce(() => calendar.show(playerId, { ...kept, earlier: others.slice(0, MOST_EARLIER) }));
+    keptIfItCan(() => atOnce(() => calendar.show(playerId, { ...kept, earlier: others.slice(0, MOST_EARLIER) })));
   }
   return weeks;
 }

@@ -125,6 +125,39 @@ describe('six weeks of sittings', () => {
     expect(back.sittings.flatMap(({ items }) => items.map(({ isSet }) => isSet))).not.toContain(true);
   });
 
+  test('moved in two tabs it lies where the last one put it; that taken back, where the first did', async () => {
+    const [, second] = (await weeks()).sittings;
+    if (second === undefined) throw new Error('no second sitting');
+    const times = second.items.map(({ instrumentId, itemId, dueOn }) => ({ instrumentId, itemId, dueOn }));
+    const move = (key: string, days: number) =>
+      post('/api/sittings/moves', { key, playerId: 'ada', times, on: addDays(second.on, days) }).expect(201);
+    const last = aKey();
+    await Promise.all([move(aKey(), 1), move(aKey(), -1)]);
+    await move(aKey(), 1);
+    await move(last, 2);
+    const lies = async () => (await weeks()).sittings.find(({ uid }) => uid === second.uid)?.on;
+    expect(await lies()).toBe(addDays(second.on, 2));
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: last }).expect(201);
+    expect(await lies()).toBe(addDays(second.on, 1));
+  });
+
+  test('with a concert every day there is none, and everything is said to find no day', async () => {
+    const lines = ['BEGIN:VCALENDAR', 'X-WR-CALNAME:Run', 'BEGIN:VEVENT', 'UID:run', 'SUMMARY:Show'];
+    const days = ['RRULE:FREQ=DAILY;COUNT=60', 'DURATION:PT2H', 'END:VEVENT', 'END:VCALENDAR'];
+    await post('/api/calendar/imports', {
+      playerId: 'ada',
+      zone: 'UTC',
+      fileName: 'run.ics',
+      text: [...lines, `DTSTART:${TODAY.replaceAll('-', '')}T190000`, ...days].join('\n'),
+      choices: [{ uid: 'run', what: 'concert', instrumentIds: ['clarinet', 'trumpet'] }],
+      dropped: [],
+    }).expect(201);
+    const { sittings, left, words } = await weeks();
+    expect(sittings).toEqual([]);
+    expect(left.length).toBeGreaterThan(0);
+    expect(words).toMatch(/^Every day of these six weeks is taken/);
+  });
+
   test('a move of nothing, of nobody, out of the weeks, or to a day at the bench is refused', async () => {
     const times = [{ instrumentId: 'trumpet', itemId: 'piston-brass/bath', dueOn: TODAY }];
     const move = (over: object) =>

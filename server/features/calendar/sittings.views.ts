@@ -6,7 +6,14 @@ import { handsFor } from '#core/players/player.ts';
 import { isFirstTime, unknownWork, type DueItem } from '#core/sittings/due-items.ts';
 import { ownDates } from '#core/sittings/search-sittings.ts';
 import { SITTING_DAYS, USUAL_TIME } from '#core/sittings/sitting-numbers.ts';
-import { handsWords, placedWords, sittingMinutes, sittingsWhy, sittingsWords } from '#core/sittings/sitting-words.ts';
+import {
+  handsWords,
+  placedWords,
+  sittingMinutes,
+  sittingsWhy,
+  sittingsWords,
+  type SittingsTold,
+} from '#core/sittings/sitting-words.ts';
 import type { SittingPlan } from '#core/sittings/sittings.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { DoneItemView, PlacedItemView, SittingsView } from '#contract/sittings.ts';
@@ -33,7 +40,8 @@ function placedView(one: DueItem, day: number | null, { own, today }: Weeks): Pl
     instrumentName: reading?.instrument.name ?? '',
     itemId: clock.item.id,
     name: clock.item.name,
-    words: `${item.set === null ? placed : 'You have set this day.'}${hands}`,
+    words: `${item.set === null ? placed : 'You have set this day.'}${hands === '' ? '' : ` Only ${hands}.`}`,
+    hands,
     isSet: item.set !== null,
     ...dueOf(one, today),
   };
@@ -87,6 +95,14 @@ const unknownViews = ({ own, today }: Weeks): SittingsView['unknown'] =>
     return count === 0 ? [] : [{ instrumentId: id, name, count }];
   });
 
+/** Is there any time, and if not, why? */
+const timeTold = ({ of, said }: Weeks): SittingsTold['time'] =>
+  of.time.some((minutes) => minutes > 0)
+    ? 'some'
+    : said !== null && said.every((minutes) => minutes === 0)
+      ? 'none-said'
+      : 'none-left';
+
 function viewOf(weeks: Weeks, services: Services): SittingsView {
   const { format } = services;
   const { playerId, today, due, plan, gap, said, of } = weeks;
@@ -97,7 +113,7 @@ function viewOf(weeks: Weeks, services: Services): SittingsView {
     apart: ownDates(of),
     left: left.length,
     gap,
-    hasTime: of.time.some((minutes) => minutes > 0),
+    time: timeTold(weeks),
   };
   return {
     playerId,

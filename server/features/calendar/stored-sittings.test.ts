@@ -3,6 +3,7 @@ import type { CareItemId } from '#core/book/care-ids.ts';
 import type { ToldEntry } from '#core/calendar/told-entries.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { localDate } from '#core/time/local-date.ts';
+import { keptIfItCan } from '#server/features/calendar/sitting-weeks.ts';
 import { readSittings, writtenSittings, type StoredSittings } from '#server/features/calendar/stored-sittings.ts';
 import { readToldEntries, writtenToldEntries } from '#server/features/calendar/told-calendar.ts';
 
@@ -50,6 +51,14 @@ test.each([
   FIRST.replace('2026-11-30', '2026-11-31'),
 ])('what is no plan is planned anew: %s', (written) => {
   expect(readSittings(written)).toBeUndefined();
+});
+
+test('a file that cannot be written keeps nobody from being shown the weeks; any other fault is one', () => {
+  const failing = (code: string) => () => {
+    throw Object.assign(new Error('cannot'), { code });
+  };
+  expect(() => keptIfItCan(failing('SQLITE_FULL'))).not.toThrow();
+  expect(() => keptIfItCan(failing('ERR_OTHER'))).toThrow('cannot');
 });
 
 test('what was told is read as it was written, and nothing where it cannot be', () => {

@@ -1,3 +1,4 @@
+import { awayUntil } from '#core/calendar/event.ts';
 import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { bookItem } from '#core/book/book.ts';
 import { itemIn } from '#core/book/practice.ts';
@@ -45,6 +46,7 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
     clocks: care.clocks.map((clock) => clockView(clock, situation, reader)),
     calling: care.calling.map(({ item }) => item.id),
     awaitsPackUp: care.awaitsPackUp,
+    awayUntil: awayUntil(facts.events, instrument.id, today),
     leftForLater: care.leftForLater.map(({ item }) => ({ itemId: item.id, name: item.name })),
     openRunKey: facts.openRunKey,
     lastPlay: lastPlay && {
@@ -71,9 +73,12 @@ export const careOverviewOf = ({ readings, format }: Services, today: LocalDate)
   inTurns(readings.onShelf(), (read) => {
     const reading = read();
     if (reading === undefined || reading.instrument.leftOn !== null) return [];
-    const { instrument, player } = reading;
+    const { instrument, player, facts } = reading;
     const situation = reading.situation(today);
     const { name, kind, kindName, playerId } = instrumentView(instrument, situation.kind);
-    const calling = situation.care.calling.map((clock) => clockView(clock, situation, { player, today, format }));
+    // At the bench nothing is done at home.
+    const isAway = awayUntil(facts.events, instrument.id, today) !== null;
+    const clocks = isAway ? [] : situation.care.calling;
+    const calling = clocks.map((clock) => clockView(clock, situation, { player, today, format }));
     return [{ instrumentId: instrument.id, name, kind, kindName, playerId, calling }];
   });

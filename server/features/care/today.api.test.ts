@@ -107,6 +107,16 @@ describe('today', () => {
     expect((await todayOf('ada')).evening.map(({ instrumentId }) => instrumentId)).not.toContain('small');
   });
 
+  test('an instrument at the bench is named, and nothing is due on it until it is back', async () => {
+    const stay = { playerId: 'ada', what: 'bench', on: TODAY, until: '2026-12-03', minutes: null, name: null };
+    await post('/api/events', { ...stay, instrumentIds: ['trumpet'] }).expect(201);
+    const { lines, away } = await todayOf('ada');
+    expect(lines.map(({ instrumentId }) => instrumentId)).not.toContain('trumpet');
+    expect(away).toMatchObject([{ instrumentId: 'trumpet' }]);
+    expect((await pageOf('trumpet')).awayUntil).toBe('2026-12-03');
+    expect((await pageOf('clarinet')).awayUntil).toBeNull();
+  });
+
   test('a run under way comes before everything else, and nobody is a 404', async () => {
     await post('/api/evenings', evening()).expect(201);
     await server

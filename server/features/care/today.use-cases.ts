@@ -1,3 +1,4 @@
+import { awayUntil } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
@@ -21,6 +22,7 @@ function standsToday({ instrument: { id }, facts, situation }: Reading, now: Wal
   const roomCelsius = lastPlay?.roomCelsius ?? conditions.roomCelsius;
   return {
     id,
+    isAway: awayUntil(facts.events, id, now.on) !== null,
     openRunKey: facts.openRunKey,
     awaitsPackUp: care.awaitsPackUp,
     playedAt: lastPlay?.endedAtMinute == null ? null : wallMinute(lastPlay.endedOn, lastPlay.endedAtMinute),
@@ -82,7 +84,7 @@ export async function todayOf(
     return owner === me.id || minded.has(owner) ? [{ reading, stands: standsToday(reading, now) }] : [];
   });
   const of = new Map(read.map(({ reading }) => [reading.instrument.id, reading]));
-  const { lines, fine, unknown } = todayList(
+  const { lines, fine, unknown, away } = todayList(
     read.map(({ stands }) => stands),
     wallMinute(now.on, now.atMinute),
   );
@@ -104,6 +106,7 @@ export async function todayOf(
     }),
     fine: named(fine),
     unknown: named(unknown),
+    away: named(away),
     instruments: read.length,
     evening: usualEvening(candidates, now.on).map(({ id: { instrument, awaitsPackUp }, minutes, usual }) => ({
       instrumentId: instrument.id,

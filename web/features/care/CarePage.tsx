@@ -143,7 +143,7 @@ function About({ page: { instrument } }: { readonly page: InstrumentPage }) {
 
 function Loaded({ page }: { readonly page: InstrumentPage }) {
   const today = useToday();
-  const { instrument, clocks, calling } = page;
+  const { instrument, clocks, calling, awayUntil } = page;
   const care = useCareActions(instrument.id, instrument.playerId);
   const periodic = clocks.filter(({ everyPlay }) => !everyPlay);
   const rank = (id: string) => (calling.includes(id) ? calling.indexOf(id) : calling.length);
@@ -170,10 +170,18 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         <StripWithSigns page={page} actions={care} />
       </Box>
       <Column>
+        {awayUntil !== null && (
+          <Compartment>
+            <Typography>
+              It is at the bench until {FORMAT.weekdayDate(awayUntil)}. Its care waits until it is back.
+            </Typography>
+          </Compartment>
+        )}
         <Compartment
           title="What is due, and when"
           aside={
-            dueAtHome.length > 1 && (
+            dueAtHome.length > 1 &&
+            awayUntil === null && (
               <BrassButton
                 disabled={care.busy}
                 onClick={() => care.doNow(dueAtHome.map(({ itemId }) => itemId))}

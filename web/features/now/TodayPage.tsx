@@ -137,7 +137,7 @@ function WhenSeen({ playerId }: { readonly playerId: PlayerId }) {
   );
 }
 
-function Loaded({ view: { lines, fine, unknown, evening }, playerId, others }: LoadedProps) {
+function Loaded({ view: { lines, fine, unknown, away, evening }, playerId, others }: LoadedProps) {
   const today = useToday();
   const [sheet, setSheet] = useState(false);
   const said = useEvening(playerId);
@@ -204,6 +204,7 @@ function Loaded({ view: { lines, fine, unknown, evening }, playerId, others }: L
         )}
         <QuietLine of={fine}>Nothing to do</QuietLine>
         <QuietLine of={unknown}>Not known when some of their care was last done</QuietLine>
+        <QuietLine of={away}>At the bench</QuietLine>
       </Compartment>
       <Others places={others} />
       {reeds.data && reeds.data.kinds.some(({ boxes }) => boxes.length > 0) && (

@@ -18,7 +18,7 @@ export function PlacedItems({ items }: { readonly items: readonly PlacedItemView
           <strong>{name}</strong>:{' '}
           {items
             .filter(({ instrumentName }) => instrumentName === name)
-            .map((item) => item.name.toLowerCase())
+            .map((item) => `${item.name.toLowerCase()}${item.hands === '' ? '' : ` (${item.hands})`}`)
             .join(', ')}
         </Typography>
       ))}

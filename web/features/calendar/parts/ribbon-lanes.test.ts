@@ -17,6 +17,7 @@ const item = (instrumentId: InstrumentId, name: string, over: Partial<PlacedItem
   dueOn: on(3),
   earliest: on(2),
   latest: on(5),
+  hands: '',
   isSet: false,
   ...over,
 });
