@@ -182,7 +182,7 @@ function Loaded({ view, playerId, chosen }: LoadedProps) {
   const { begin, busy } = useBeginRun();
   const start = (sitting: Sitting) => begin({ kind: 'care', playerId, parts: partsOf(sitting) });
   return (
-    <TwoColumns wide="left">
+    <TwoColumns wide="left" longRight>
       <Box sx={{ gridColumn: '1 / -1', minWidth: 0 }}>
         <Compartment
           title="Six weeks"
@@ -206,11 +206,13 @@ function Loaded({ view, playerId, chosen }: LoadedProps) {
         <Next view={view} busy={busy} onStart={start} />
         <Left left={view.left} />
         <Unknown unknown={view.unknown} />
-        <ToTheBench playerId={playerId} today={view.today} />
-        <OtherCalendars playerId={playerId} today={view.today} instruments={view.instruments} />
+      </Column>
+      <Column long>
+        <DayByDay view={view} playerId={playerId} busy={busy} onStart={start} onMove={({ uid }) => open(uid)} />
       </Column>
       <Column>
-        <DayByDay view={view} playerId={playerId} busy={busy} onStart={start} onMove={({ uid }) => open(uid)} />
+        <ToTheBench playerId={playerId} today={view.today} />
+        <OtherCalendars playerId={playerId} today={view.today} instruments={view.instruments} />
       </Column>
       {opened && (
         <SittingSheet
