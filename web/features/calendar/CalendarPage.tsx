@@ -14,11 +14,11 @@ import { PlacedItems, placedWhy, SittingDays, type Sitting } from '#web/features
 import { partsOf } from '#web/features/calendar/parts/sitting-parts.ts';
 import { nearDay } from '#web/features/calendar/parts/near-day.ts';
 import { OneOrAll, type Shown } from '#web/features/calendar/parts/OneOrAll.tsx';
-import { OtherCalendars } from '#web/features/calendar/parts/OtherCalendars.tsx';
-import { ToTheBench } from '#web/features/calendar/parts/ToTheBench.tsx';
+import { OtherCalendars } from '#web/features/calendar/OtherCalendars.tsx';
+import { ToTheBench } from '#web/features/calendar/ToTheBench.tsx';
 import { SittingSheet } from '#web/features/calendar/parts/SittingSheet.tsx';
 import { SittingTimes } from '#web/features/calendar/parts/SittingTimes.tsx';
-import { useSittingMoves } from '#web/features/calendar/parts/use-sitting-moves.ts';
+import { useSittingMoves } from '#web/features/calendar/use-sitting-moves.ts';
 import { WeekRibbon } from '#web/features/calendar/parts/WeekRibbon.tsx';
 import { useSittingTime } from '#web/features/calendar/sittings.actions.ts';
 import { sittingQueries } from '#web/features/calendar/sittings.queries.ts';
@@ -33,7 +33,7 @@ import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 
 const [EverybodysRibbon] = lazyPart(
-  async () => (await import('#web/features/calendar/parts/EverybodysRibbon.tsx')).EverybodysRibbon,
+  async () => (await import('#web/features/calendar/EverybodysRibbon.tsx')).EverybodysRibbon,
 );
 
 type NextProps = {

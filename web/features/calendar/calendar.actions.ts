@@ -12,15 +12,19 @@ import { feedView, sittingPaths } from '#contract/sittings.ts';
 import { request } from '#web/api/http.ts';
 import { wallNow } from '#web/clock/today.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
+import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
 import { useLog } from '#web/features/record/log.actions.ts';
 
-/** Enters an event; whatever is foreseen moves with it. */
-export const useEvent = () =>
-  useLog({
+/** Enters an event, or takes one back; whatever is foreseen moves with it. */
+export function useEvent() {
+  const { withdraw } = useWithdraw();
+  const entering = useLog({
     path: calendarPaths.events,
     about: (_event: Omit<EventRequest, 'key' | 'now' | 'corrects'>) => 'everything',
     form: true,
   });
+  return { ...entering, remove: (key: string, onGone: () => void) => withdraw(key, 'everything', onGone) };
+}
 
 /** Says which bench one goes to, and how long an instrument is away. */
 export const useBenchTerms = () =>

@@ -125,7 +125,7 @@ type LoadedProps = {
   readonly others: readonly ShelfPlace[];
 };
 
-const [NextWeeks] = lazyPart(async () => (await import('#web/features/calendar/parts/NextWeeks.tsx')).NextWeeks);
+const [NextWeeks] = lazyPart(async () => (await import('#web/features/now/NextWeeks.tsx')).NextWeeks);
 
 /** The next sitting: work for the server, begun when somebody scrolls to it. */
 function WhenSeen({ playerId }: { readonly playerId: PlayerId }) {

@@ -16,7 +16,6 @@ import type { EventView } from '#contract/calendar.ts';
 import type { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { EVENT_NAMES } from '#web/features/calendar/parts/event-names.ts';
 import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
-import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
 import { DateField } from '#web/ui/DateField.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
@@ -130,10 +129,9 @@ export function EventSheet(props: EventSheetProps) {
   const words = EVENT_NAMES[entry.what].toLowerCase();
   const content = contentOf(entry, props);
   const said = old ? `The ${words} is put right.` : `The ${words} is in the record.`;
-  const { withdraw } = useWithdraw();
   const remove = () => {
     if (!old) return;
-    if (old.calendar === null) withdraw(old.key, 'everything', onClose);
+    if (old.calendar === null) event.remove(old.key, onClose);
     else if (content)
       event.log({ ...content, dropped: true }, { said: `The ${words} is left out.`, onLogged: onClose });
   };

@@ -11,10 +11,10 @@ import {
   lanesOf,
   PAST_DAYS,
   ribbonSittings,
+  type MovingSitting,
   type RibbonLane,
   type RibbonSitting,
 } from '#web/features/calendar/parts/ribbon-lanes.ts';
-import type { MovingSitting } from '#web/features/calendar/parts/use-sitting-moves.ts';
 import { RibbonMarks } from '#web/features/calendar/parts/RibbonMarks.tsx';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { useMoves, type Cell } from '#web/ui/use-moves.ts';

@@ -155,6 +155,9 @@ export type RibbonSitting = {
   readonly things: number;
 };
 
+/** A sitting that has been put down elsewhere while the rest is still being planned round it. */
+export type MovingSitting = { readonly uid: string; readonly day: number };
+
 /** The sittings of the weeks, those of one instrument only where one is looked at. */
 export const ribbonSittings = ({ sittings, today }: SittingsView, only: InstrumentId | null): RibbonSitting[] =>
   sittings

@@ -8,8 +8,8 @@ import { useCalendarImport } from '#web/features/calendar/calendar.actions.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
 
-const [FeedSheet] = lazyPart(async () => (await import('#web/features/calendar/parts/FeedSheet.tsx')).FeedSheet);
-const [ImportSheet] = lazyPart(async () => (await import('#web/features/calendar/parts/ImportSheet.tsx')).ImportSheet);
+const [FeedSheet] = lazyPart(async () => (await import('#web/features/calendar/FeedSheet.tsx')).FeedSheet);
+const [ImportSheet] = lazyPart(async () => (await import('#web/features/calendar/ImportSheet.tsx')).ImportSheet);
 
 type OtherCalendarsProps = {
   readonly playerId: PlayerId;

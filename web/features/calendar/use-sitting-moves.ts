@@ -3,15 +3,13 @@ import type { PlayerId } from '#core/instruments/instrument.ts';
 import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { PlacedItemView, SittingsView } from '#contract/sittings.ts';
 import { FORMAT } from '#web/clock/format.ts';
+import type { MovingSitting } from '#web/features/calendar/parts/ribbon-lanes.ts';
 import { useSittingMove } from '#web/features/calendar/sittings.actions.ts';
-
-/** A sitting that has been put down elsewhere while the rest is still being planned round it. */
-export type MovingSitting = { readonly uid: string; readonly day: number; readonly from: SittingsView };
 
 /** The sitting that is opened, and moving it: what is set is said with the way to take it back. */
 export function useSittingMoves(view: SittingsView, playerId: PlayerId) {
   const [uid, setUid] = useState<string | null>(null);
-  const [moving, setMoving] = useState<MovingSitting | null>(null);
+  const [moving, setMoving] = useState<(MovingSitting & { readonly from: SittingsView }) | null>(null);
   const { log, busy } = useSittingMove();
   return {
     busy,
