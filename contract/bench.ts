@@ -7,6 +7,7 @@ import {
   factRequest,
   instrumentId,
   localDateText,
+  namedInstrument,
   playerId,
   text,
   visibleText,
@@ -100,9 +101,7 @@ export const benchView = object({
   stays: array(openStay).required(),
   instruments: array(forTheBench).required(),
   /** Instruments of which nobody knows when the bench last had them. */
-  unknown: array(
-    object({ instrumentId: instrumentId().required(), name: text().required() }).exact().required(),
-  ).required(),
+  unknown: array(namedInstrument).required(),
 })
   .exact()
   .required();

@@ -7,6 +7,7 @@ import {
   factRequest,
   instrumentId,
   localDateText,
+  namedInstrument,
   playerId,
   text,
   visibleText,
@@ -85,9 +86,7 @@ export const calendarPreview = object({
       .required(),
   ).required(),
   notes: array(text().required()).required(),
-  instruments: array(
-    object({ instrumentId: instrumentId().required(), name: text().required() }).exact().required(),
-  ).required(),
+  instruments: array(namedInstrument).required(),
 })
   .exact()
   .required();

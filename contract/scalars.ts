@@ -62,6 +62,11 @@ export const playerId = () =>
     .strict()
     .matches(...anId);
 
+/** An instrument by its name. */
+export const namedInstrument = object({ instrumentId: instrumentId().required(), name: string().strict().required() })
+  .exact()
+  .required();
+
 /** The key of a step within its run. */
 export const runStepKey = () => string<RunStepKey>().strict().max(160);
 

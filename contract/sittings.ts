@@ -8,6 +8,7 @@ import {
   factRequest,
   instrumentId,
   localDateText,
+  namedInstrument,
   playerId,
   text,
   whyLines,
@@ -138,9 +139,7 @@ export const sittingsView = object({
       .exact()
       .required(),
   ).required(),
-  instruments: array(
-    object({ instrumentId: instrumentId().required(), name: text().required() }).exact().required(),
-  ).required(),
+  instruments: array(namedInstrument).required(),
   words: text().required(),
   because: whyLines,
 })

@@ -1,27 +1,13 @@
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { addDays, localDate } from '#core/time/local-date.ts';
+import { describe, expect, test } from '@jest/globals';
+import { addDays } from '#core/time/local-date.ts';
 import { benchView } from '#contract/bench.ts';
-import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { furnished } from '#server/testing/furnished.ts';
+import { aKey, TODAY } from '#server/testing/test-server.ts';
 
-let server: TestServer;
-beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
-});
-afterEach(() => {
-  expect(server.faults()).toEqual([]);
-  server.stop();
-});
+const { server, today, post, takeBack } = furnished();
 
-/** A Tuesday. */
-const today = localDate(TODAY);
-const post = (path: string, body: object) =>
-  server
-    .api()
-    .post(path)
-    .send({ key: aKey(), now: NOW, ...body });
 const bench = async () => {
-  const { body } = await server.api().get(`/api/bench?playerId=ada&today=${TODAY}`).expect(200);
+  const { body } = await server().api().get(`/api/bench?playerId=ada&today=${TODAY}`).expect(200);
   return benchView.validateSync(body, { strict: true });
 };
 const event = (over: object) => ({
@@ -88,13 +74,13 @@ describe('when an instrument should go to the bench', () => {
     await post('/api/events', { ...back, key: correction }).expect(201);
     expect(await bench()).toMatchObject({ stays: [], instruments: [] });
     const serviced = () =>
-      server
+      server()
         .services()
         .readings.of('trumpet')
         ?.situation(today)
         .care.clocks.find(({ item }) => item.id === 'wind/bench-service');
     expect(serviced()).toMatchObject({ state: 'fresh', lastDone: { on: TODAY, by: 'bench' } });
-    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: correction }).expect(201);
+    await takeBack(correction);
     expect(serviced()).toMatchObject({ state: 'overdue', lastDone: null });
     expect((await bench()).stays).toHaveLength(1);
   });
@@ -112,7 +98,7 @@ describe('when an instrument should go to the bench', () => {
   });
 
   test('is asked of somebody, and a bench takes its time', async () => {
-    await server.api().get(`/api/bench?playerId=nobody&today=${TODAY}`).expect(404);
+    await server().api().get(`/api/bench?playerId=nobody&today=${TODAY}`).expect(404);
     await post('/api/bench/terms', { ...terms, workingDays: 500 }).expect(400);
     await post('/api/bench/terms', { ...terms, playerId: 'nobody' }).expect(404);
   });

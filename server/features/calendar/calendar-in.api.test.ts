@@ -1,20 +1,12 @@
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { addDays, localDate } from '#core/time/local-date.ts';
+import { describe, expect, test } from '@jest/globals';
+import { addDays } from '#core/time/local-date.ts';
 import { calendarPreview } from '#contract/calendar-in.ts';
 import { eventList } from '#contract/calendar.ts';
-import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { furnished } from '#server/testing/furnished.ts';
+import { aKey, NOW, TODAY } from '#server/testing/test-server.ts';
 
-let server: TestServer;
-beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
-});
-afterEach(() => {
-  expect(server.faults()).toEqual([]);
-  server.stop();
-});
+const { server, today, takeBack } = furnished();
 
-const today = localDate(TODAY);
 const compact = (days: number): string => addDays(today, days).replaceAll('-', '');
 type Entry = { readonly uid: string; readonly days: number; readonly name: string; readonly more?: readonly string[] };
 const calendar = (...entries: Entry[]): string =>
@@ -38,18 +30,18 @@ const DENTIST = { uid: 'dentist', days: 5, name: 'Dentist' };
 
 const sent = (text: string) => ({ playerId: 'ada', zone: 'Europe/Berlin', fileName: 'band.ics', text, now: NOW });
 const preview = async (text: string) => {
-  const { body } = await server.api().post('/api/calendar/preview').send(sent(text)).expect(200);
+  const { body } = await server().api().post('/api/calendar/preview').send(sent(text)).expect(200);
   return calendarPreview.validateSync(body, { strict: true });
 };
 const choice = (uid: string, what: string) => ({ uid, what, instrumentIds: ['clarinet'] });
 const BOTH = [choice('gala', 'concert'), choice('band', 'rehearsal')];
 const take = (text: string, over: object = {}) =>
-  server
+  server()
     .api()
     .post('/api/calendar/imports')
     .send({ key: aKey(), ...sent(text), choices: BOTH, dropped: [], ...over });
 const events = async () => {
-  const { body } = await server.api().get(`/api/events?playerId=ada&today=${TODAY}`).expect(200);
+  const { body } = await server().api().get(`/api/events?playerId=ada&today=${TODAY}`).expect(200);
   return eventList.validateSync(body, { strict: true });
 };
 const days = async () => (await events()).map(({ on, what, minutes }) => [on, what, minutes]);
@@ -73,13 +65,13 @@ describe('a calendar file', () => {
     const band = [3, 10, 17, 24].map((ahead) => [addDays(today, ahead), 'rehearsal', 120]);
     expect(await days()).toEqual([band[0], [addDays(today, 9), 'concert', 120], ...band.slice(1)]);
     const minutes = (of: string) =>
-      server
+      server()
         .services()
         .readings.of(of)
         ?.situation(today)
         .plays.forecast.minutesOn(Math.round(Date.parse(addDays(today, 9)) / 86_400_000));
     expect([minutes('clarinet'), minutes('trumpet')]).toEqual([120, 0]);
-    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    await takeBack(key);
     expect(await events()).toEqual([]);
   });
 
@@ -115,7 +107,7 @@ describe('a calendar file', () => {
     }: (typeof all)[number]) => event;
     if (!gala || !band) throw new Error('nothing was imported');
     const log = (body: object) =>
-      server
+      server()
         .api()
         .post('/api/events')
         .send({ key: aKey(), now: NOW, ...body });
@@ -138,7 +130,7 @@ describe('a calendar file', () => {
 
   test('what Ulu has given out itself is not taken in again', async () => {
     await take(calendar(GALA)).expect(201);
-    const { text } = await server.api().get(`/api/calendar.ics?playerId=ada&today=${TODAY}`).expect(200);
+    const { text } = await server().api().get(`/api/calendar.ics?playerId=ada&today=${TODAY}`).expect(200);
     expect((await preview(text)).series).toEqual([]);
   });
 

@@ -1,30 +1,17 @@
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import ICAL from 'ical.js';
-import { addDays, localDate } from '#core/time/local-date.ts';
+import { addDays } from '#core/time/local-date.ts';
 import { sittingsView } from '#contract/sittings.ts';
-import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { furnished } from '#server/testing/furnished.ts';
+import { aKey, TODAY } from '#server/testing/test-server.ts';
 
-let server: TestServer;
-beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
-});
-afterEach(() => {
-  expect(server.faults()).toEqual([]);
-  server.stop();
-});
+const { server, today, post, takeBack } = furnished();
 
-const today = localDate(TODAY);
-const post = (path: string, body: object) =>
-  server
-    .api()
-    .post(path)
-    .send({ key: aKey(), now: NOW, ...body });
 /** The events of a calendar as an independent parser reads them. */
 const read = (text: string) =>
   new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
 const file = async () => {
-  const { text } = await server.api().get(`/api/calendar.ics?playerId=ada&today=${TODAY}`).expect(200);
+  const { text } = await server().api().get(`/api/calendar.ics?playerId=ada&today=${TODAY}`).expect(200);
   return read(text);
 };
 const concert = { playerId: 'ada', what: 'concert', on: addDays(today, 9), until: null, minutes: 80 };
@@ -33,7 +20,7 @@ const gala = { ...concert, name: 'Gala', instrumentIds: ['clarinet'] };
 describe('the calendar as a file', () => {
   test('holds the sittings with their steps, and what is on', async () => {
     await post('/api/events', gala).expect(201);
-    const { body } = await server.api().get(`/api/sittings?playerId=ada&today=${TODAY}`).expect(200);
+    const { body } = await server().api().get(`/api/sittings?playerId=ada&today=${TODAY}`).expect(200);
     const { sittings } = sittingsView.validateSync(body, { strict: true });
     const events = await file();
     const care = events.filter(({ summary }) => summary.startsWith('Care'));
@@ -42,7 +29,7 @@ describe('the calendar as a file', () => {
     );
     expect(care[0]?.description).toMatch(/^(Clarinet|Trumpet): [^\n]+\. [A-Z][^\n]+\./);
     expect(events.map(({ summary }) => summary)).toContain('Gala');
-    await server.api().get(`/api/calendar.ics?playerId=nobody&today=${TODAY}`).expect(404);
+    await server().api().get(`/api/calendar.ics?playerId=nobody&today=${TODAY}`).expect(404);
   });
 
   test('counts the changes of an event under one name, and cancels what was taken back', async () => {
@@ -61,46 +48,49 @@ describe('the calendar as a file', () => {
     expect(await gathered()).toEqual([[`${key}@ulu`, 0, addDays(today, 9), 'CONFIRMED']]);
     await post('/api/events', { ...gala, on: addDays(today, 10), corrects: key }).expect(201);
     expect(await gathered()).toEqual([[`${key}@ulu`, 1, addDays(today, 10), 'CONFIRMED']]);
-    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    await takeBack(key);
     expect(await gathered()).toEqual([[`${key}@ulu`, 2, addDays(today, 10), 'CANCELLED']]);
   });
 });
 
 describe('the address of a calendar', () => {
   const renew = async () => {
-    const { body } = await server.api().post('/api/calendar/feed').send({ playerId: 'ada' }).expect(200);
+    const { body } = await server().api().post('/api/calendar/feed').send({ playerId: 'ada' }).expect(200);
     return body.path as string;
   };
 
   test('is none at first, then holds the same weeks as the file, and the old one is empty once it is renewed', async () => {
-    await server.api().get('/api/calendar/feed?playerId=ada').expect(200, { path: null });
+    await server().api().get('/api/calendar/feed?playerId=ada').expect(200, { path: null });
     const path = await renew();
-    await server.api().get('/api/calendar/feed?playerId=ada').expect(200, { path });
-    const answer = await server.api().get(path).expect(200);
+    await server().api().get('/api/calendar/feed?playerId=ada').expect(200, { path });
+    const answer = await server().api().get(path).expect(200);
     expect(answer.headers['content-type']).toMatch(/^text\/calendar/);
     expect(read(answer.text).map(({ uid }) => uid)).toEqual((await file()).map(({ uid }) => uid));
     const next = await renew();
     expect(next).not.toBe(path);
-    await server.api().get(path).expect(404);
-    await server.api().get(next).expect(200);
-    await server.api().post('/api/calendar/feed').send({ playerId: 'nobody' }).expect(404);
+    await server().api().get(path).expect(404);
+    await server().api().get(next).expect(200);
+    await server().api().post('/api/calendar/feed').send({ playerId: 'nobody' }).expect(404);
   });
 
   test('is not to be guessed: after twenty wrong ones a minute nothing is answered', async () => {
     const path = await renew();
-    const wrong = (at: number) => server.api().get(`/api/calendar/subscribed/${String(at).padStart(32, 'a')}.ics`);
+    const wrong = (at: number) =>
+      server()
+        .api()
+        .get(`/api/calendar/subscribed/${String(at).padStart(32, 'a')}.ics`);
     const statuses: number[] = [];
     for (let at = 0; at < 22; at++) statuses.push((await wrong(at)).status);
     expect(statuses.slice(0, 20)).toEqual(Array.from({ length: 20 }, () => 404));
     expect(statuses.slice(20)).toEqual([503, 503]);
-    expect((await server.api().get(path)).status).toBe(503);
+    expect((await server().api().get(path)).status).toBe(503);
     expect((await wrong(0)).text).not.toContain('ada');
   });
 
   test.each(['', 'x.ics', '%00.ics', `${'a'.repeat(32)}`, `..%2f..%2f${'a'.repeat(26)}.ics`])(
     'what is none is nothing: %j',
     async (what) => {
-      await server.api().get(`/api/calendar/subscribed/${what}`).expect(404);
+      await server().api().get(`/api/calendar/subscribed/${what}`).expect(404);
     },
   );
 });

@@ -1,25 +1,12 @@
-import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { addDays, localDate } from '#core/time/local-date.ts';
+import { expect, test } from '@jest/globals';
+import { addDays } from '#core/time/local-date.ts';
 import { caseLidSheet } from '#contract/case-lid.ts';
 import { ribbonView } from '#contract/ribbon.ts';
-import { aKey, furnish, NOW, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { furnished } from '#server/testing/furnished.ts';
+import { playBody, TODAY } from '#server/testing/test-server.ts';
 
-let server: TestServer;
-beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
-});
-afterEach(() => {
-  expect(server.faults()).toEqual([]);
-  server.stop();
-});
+const { server, today, post } = furnished();
 
-const today = localDate(TODAY);
-const post = (path: string, body: object) =>
-  server
-    .api()
-    .post(path)
-    .send({ key: aKey(), now: NOW, ...body });
 const stay = {
   playerId: 'ada',
   what: 'bench',
@@ -31,7 +18,7 @@ const stay = {
 
 test('the ribbon of everybody has a lane for each instrument: what falls due on its day, stays cut to the weeks', async () => {
   await post('/api/events', { ...stay, instrumentIds: ['trumpet'] }).expect(201);
-  const { body } = await server.api().get(`/api/ribbon?today=${TODAY}`).expect(200);
+  const { body } = await server().api().get(`/api/ribbon?today=${TODAY}`).expect(200);
   const { lanes } = ribbonView.validateSync(body, { strict: true });
   expect(lanes.map(({ instrumentId, playerName }) => [instrumentId, playerName])).toEqual([
     ['clarinet', 'Ada'],
@@ -43,7 +30,7 @@ test('the ribbon of everybody has a lane for each instrument: what falls due on 
   expect(trumpet?.due.find(({ day }) => day === 0)?.names).toContain('Bench service');
   // Nobody knows anything of the clarinet.
   expect(clarinet?.due).toEqual([]);
-  await server.api().get('/api/ribbon').expect(400);
+  await server().api().get('/api/ribbon').expect(400);
 });
 
 test('the sheet for the lid of a case holds every play in order, the week, the weeks after, and what is on', async () => {
@@ -52,7 +39,7 @@ test('the sheet for the lid of a case holds every play in order, the week, the w
     201,
   );
   const sheet = async () => {
-    const { body } = await server.api().get(`/api/case-lid?instrumentId=trumpet&today=${TODAY}`).expect(200);
+    const { body } = await server().api().get(`/api/case-lid?instrumentId=trumpet&today=${TODAY}`).expect(200);
     return caseLidSheet.validateSync(body, { strict: true });
   };
   const { everyPlay, week, month, events, weekUntil, monthUntil, bench } = await sheet();
@@ -72,5 +59,5 @@ test('the sheet for the lid of a case holds every play in order, the week, the w
   };
   await post('/api/bench/terms', terms).expect(201);
   expect((await sheet()).bench).toBe('Quayside Winds');
-  await server.api().get(`/api/case-lid?instrumentId=nothing&today=${TODAY}`).expect(404);
+  await server().api().get(`/api/case-lid?instrumentId=nothing&today=${TODAY}`).expect(404);
 });

@@ -1,26 +1,13 @@
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { addDays, localDate } from '#core/time/local-date.ts';
+import { describe, expect, test } from '@jest/globals';
+import { addDays } from '#core/time/local-date.ts';
 import { sittingsView } from '#contract/sittings.ts';
-import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { furnished } from '#server/testing/furnished.ts';
+import { aKey, TODAY } from '#server/testing/test-server.ts';
 
-let server: TestServer;
-beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
-});
-afterEach(() => {
-  expect(server.faults()).toEqual([]);
-  server.stop();
-});
+const { server, today, post, takeBack } = furnished();
 
-const post = (path: string, body: object) =>
-  server
-    .api()
-    .post(path)
-    .send({ key: aKey(), now: NOW, ...body });
-const today = localDate(TODAY);
 async function weeks() {
-  const { body } = await server.api().get(`/api/sittings?playerId=ada&today=${TODAY}`).expect(200);
+  const { body } = await server().api().get(`/api/sittings?playerId=ada&today=${TODAY}`).expect(200);
   return sittingsView.validateSync(body, { strict: true });
 }
 const event = (over: object) => ({
@@ -55,7 +42,7 @@ describe('six weeks of sittings', () => {
     // 24 November 2026 is a Tuesday: Saturdays are four days on, and then every week.
     const saturdays = Array.from({ length: 6 }, (_, week) => addDays(today, 4 + 7 * week));
     expect(sittings.map(({ on }) => on).filter((on) => !saturdays.includes(on))).toEqual([]);
-    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    await takeBack(key);
     expect((await weeks()).said).toBeNull();
   });
 
@@ -75,13 +62,13 @@ describe('six weeks of sittings', () => {
 
   test('are kept as they were shown, and keep their names: after a restart, and on the next day', async () => {
     const first = await weeks();
-    server.restart();
+    server().restart();
     expect(await weeks()).toEqual(first);
-    const kept = server.client().prepare('select plan from shown_sittings').pluck().get() as string;
+    const kept = server().client().prepare('select plan from shown_sittings').pluck().get() as string;
     expect(JSON.parse(kept)).toMatchObject({ version: 1 });
-    server.client().prepare("update shown_sittings set plan = '{}'").run();
+    server().client().prepare("update shown_sittings set plan = '{}'").run();
     // What cannot be read any more is planned anew, under new names.
-    server.restart();
+    server().restart();
     const anew = await weeks();
     expect(anew.sittings.map(({ on }) => on)).toEqual(first.sittings.map(({ on }) => on));
     expect(anew.sittings[0]?.uid).not.toBe(first.sittings[0]?.uid);
@@ -93,14 +80,14 @@ describe('six weeks of sittings', () => {
     await post('/api/events', event({ key, on: addDays(today, 3), until: addDays(today, 20) })).expect(201);
     const meanwhile = await weeks();
     expect(meanwhile.sittings.map(({ on }) => on)).not.toEqual(before.sittings.map(({ on }) => on));
-    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    await takeBack(key);
     expect((await weeks()).sittings).toEqual(before.sittings);
   });
 
   test('of a day that is not today are shown and not kept', async () => {
     const before = await weeks();
-    await server.api().get('/api/sittings?playerId=ada&today=2028-02-29').expect(200);
-    server.restart();
+    await server().api().get('/api/sittings?playerId=ada&today=2028-02-29').expect(200);
+    server().restart();
     expect((await weeks()).sittings.map(({ uid }) => uid)).toEqual(before.sittings.map(({ uid }) => uid));
   });
 
@@ -120,7 +107,7 @@ describe('six weeks of sittings', () => {
     expect(others(after).map(({ uid, on: day }) => [uid, day])).toEqual(
       others(before).map(({ uid, on: day }) => [uid, day]),
     );
-    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: key }).expect(201);
+    await takeBack(key);
     const back = await weeks();
     expect(back.sittings.flatMap(({ items }) => items.map(({ isSet }) => isSet))).not.toContain(true);
   });
@@ -137,7 +124,7 @@ describe('six weeks of sittings', () => {
     await move(last, 2);
     const lies = async () => (await weeks()).sittings.find(({ uid }) => uid === second.uid)?.on;
     expect(await lies()).toBe(addDays(second.on, 2));
-    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: last }).expect(201);
+    await takeBack(last);
     expect(await lies()).toBe(addDays(second.on, 1));
   });
 
@@ -184,7 +171,7 @@ describe('six weeks of sittings', () => {
     expect(after.past[0]?.items.map(({ itemId }) => itemId).toSorted()).toEqual(
       next?.items.map(({ itemId }) => itemId).toSorted(),
     );
-    const stored = JSON.parse(server.client().prepare('select plan from shown_sittings').pluck().get() as string);
+    const stored = JSON.parse(server().client().prepare('select plan from shown_sittings').pluck().get() as string);
     expect(stored.sittings.find(({ uid }: { uid: string }) => uid === next?.uid)).toMatchObject({
       state: 'done',
       on: TODAY,
@@ -199,7 +186,7 @@ describe('six weeks of sittings', () => {
   test('with no time at all say so, and of nobody there are none', async () => {
     await post('/api/sittings/times', { playerId: 'ada', minutes: [0, 0, 0, 0, 0, 0, 0] }).expect(201);
     expect((await weeks()).words).toMatch(/no time on any day/);
-    await server.api().get(`/api/sittings?playerId=nobody&today=${TODAY}`).expect(404);
+    await server().api().get(`/api/sittings?playerId=nobody&today=${TODAY}`).expect(404);
   });
 
   test.each([

@@ -1,5 +1,4 @@
 import { Box, Typography, useMediaQuery, type Theme } from '@mui/material';
-import { useLayoutEffect, useRef } from 'react';
 import { counted, duration } from '#core/explain/format.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
@@ -16,6 +15,7 @@ import {
   type RibbonSitting,
 } from '#web/features/calendar/parts/ribbon-lanes.ts';
 import { RibbonMarks } from '#web/features/calendar/parts/RibbonMarks.tsx';
+import { MovesDrawing } from '#web/ui/MovesDrawing.tsx';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { useMoves, type Cell } from '#web/ui/use-moves.ts';
 
@@ -195,51 +195,36 @@ export function WeekRibbon({ view, reeds, only, moving, onMove, onOpen }: WeekRi
     onOpen: ({ uid }) => onOpen(uid),
   });
   const [width, height] = [DAYS * size.day, size.top + size.row + lanes.length * size.lane];
-  const box = useRef<HTMLDivElement>(null);
-  useLayoutEffect(() => {
-    // Two days of record stay in sight.
-    if (box.current) box.current.scrollLeft = (PAST_DAYS - 2) * size.day;
-  }, [size.day]);
   const { held } = moves;
   return (
     <>
       <Table lanes={lanes} today={today} />
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '104px minmax(0, 1fr)', sm: '170px minmax(0, 1fr)' } }}>
         <Names lanes={lanes} size={size} />
-        <Box
-          ref={box}
-          tabIndex={-1}
-          sx={{
-            overflowX: 'auto',
-            '& [data-cell]:focus-visible .reach': { stroke: INK, strokeWidth: 2 },
-            '& [data-cell]:hover .reach': { fill: 'var(--ulu-palette-action-hover)' },
-          }}
+        <MovesDrawing
+          label="Sittings. Arrow keys go from one to the next, the space bar picks one up and puts it down, Enter opens it."
+          width={width}
+          height={height}
+          // Two days of record stay in sight.
+          opensAt={(PAST_DAYS - 2) * size.day}
         >
-          <svg
-            role="group"
-            aria-label="Sittings. Arrow keys go from one to the next, the space bar picks one up and puts it down, Enter opens it."
-            width={width}
-            height={height}
-            viewBox={`0 0 ${width} ${height}`}
-          >
-            <Days today={today} size={size} height={height} />
-            {[{ key: 'sittings' }, ...lanes].map(({ key }, at) => (
-              <path
-                key={key}
-                aria-hidden
-                d={`M0 ${size.top + size.row + at * size.lane - 2}H${width}`}
-                strokeWidth={1}
-                style={{ stroke: LINE }}
-              />
-            ))}
-            {lanes.map((lane, at) => (
-              <g key={lane.key} aria-hidden transform={`translate(0 ${size.top + size.row + at * size.lane})`}>
-                <RibbonMarks marks={lane.marks} day={size.day} lane={size.lane} before={PAST_DAYS} />
-              </g>
-            ))}
-            <Sittings today={today} size={size} height={height} moves={moves} />
-          </svg>
-        </Box>
+          <Days today={today} size={size} height={height} />
+          {[{ key: 'sittings' }, ...lanes].map(({ key }, at) => (
+            <path
+              key={key}
+              aria-hidden
+              d={`M0 ${size.top + size.row + at * size.lane - 2}H${width}`}
+              strokeWidth={1}
+              style={{ stroke: LINE }}
+            />
+          ))}
+          {lanes.map((lane, at) => (
+            <g key={lane.key} aria-hidden transform={`translate(0 ${size.top + size.row + at * size.lane})`}>
+              <RibbonMarks marks={lane.marks} day={size.day} lane={size.lane} before={PAST_DAYS} />
+            </g>
+          ))}
+          <Sittings today={today} size={size} height={height} moves={moves} />
+        </MovesDrawing>
       </Box>
       <Typography role="status" variant="body2" color="text.secondary" sx={{ minHeight: 24 }}>
         {held

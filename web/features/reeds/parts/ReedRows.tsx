@@ -1,5 +1,4 @@
 import { Box, Typography, useMediaQuery, type Theme } from '@mui/material';
-import { useLayoutEffect, useRef } from 'react';
 import { duration } from '#core/explain/format.ts';
 import { addDays, dayNumber, weekdayOfDay } from '#core/time/local-date.ts';
 import type { ReedPlanView } from '#contract/reed-views.ts';
@@ -14,6 +13,7 @@ import {
   type RowsSize,
   type Session,
 } from '#web/features/reeds/parts/reed-rows-grid.ts';
+import { MovesDrawing } from '#web/ui/MovesDrawing.tsx';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { useMoves, type Cell } from '#web/ui/use-moves.ts';
 
@@ -192,11 +192,6 @@ export function ReedRows({ plan, onMove, onOpen }: ReedRowsProps) {
   const { held } = moves;
   const past = dayNumber(today) - dayNumber(from);
   const [width, height] = [(past + expected.length) * size.day, size.top + rows.length * size.row];
-  const box = useRef<HTMLDivElement>(null);
-  useLayoutEffect(() => {
-    // Two days of record stay in sight.
-    if (box.current) box.current.scrollLeft = Math.max(0, (past - 2) * size.day);
-  }, [past, size.day]);
   return (
     <>
       <Table {...plan} />
@@ -219,27 +214,17 @@ export function ReedRows({ plan, onMove, onOpen }: ReedRowsProps) {
             </Typography>
           ))}
         </Box>
-        <Box
-          ref={box}
-          tabIndex={-1}
-          sx={{
-            overflowX: 'auto',
-            '& [data-cell]:focus-visible .reach': { stroke: INK, strokeWidth: 2 },
-            '& [data-cell]:hover .reach': { fill: 'var(--ulu-palette-action-hover)' },
-          }}
+        <MovesDrawing
+          label="Planned sessions. Arrow keys go from one to the next, the space bar picks one up and puts it down, Enter opens it."
+          width={width}
+          height={height}
+          // Two days of record stay in sight.
+          opensAt={Math.max(0, (past - 2) * size.day)}
         >
-          <svg
-            role="group"
-            aria-label="Planned sessions. Arrow keys go from one to the next, the space bar picks one up and puts it down, Enter opens it."
-            width={width}
-            height={height}
-            viewBox={`0 0 ${width} ${height}`}
-          >
-            <Days plan={plan} size={size} />
-            <Played plan={plan} size={size} />
-            <Planned plan={plan} size={size} moves={moves} />
-          </svg>
-        </Box>
+          <Days plan={plan} size={size} />
+          <Played plan={plan} size={size} />
+          <Planned plan={plan} size={size} moves={moves} />
+        </MovesDrawing>
       </Box>
       <Typography role="status" variant="body2" color="text.secondary" sx={{ minHeight: 24 }}>
         {held
