@@ -2,15 +2,19 @@ import type { EventKind } from '#core/calendar/event.ts';
 
 /** Words by which a player names what is on (estimate); the first that fits is taken. */
 const KIND_WORDS: readonly { readonly what: EventKind; readonly words: RegExp }[] = [
-  { what: 'audition', words: /\b(audition|exam|competition|contest|jury)/i },
-  { what: 'bench', words: /\b(bench|repair|overhaul|instrument service)/i },
-  { what: 'rehearsal', words: /\b(rehears|run[- ]?through|sectional|band practice|orchestra practice|seating)/i },
+  { what: 'audition', words: /\b(auditions?|exams?|competition|contest|jury)\b/i },
+  { what: 'bench', words: /\b(bench|repairs?|overhaul|instrument service)\b/i },
+  {
+    what: 'rehearsal',
+    words: /\b(rehears\w*|run[- ]?through|sectionals?|band practice|orchestra practice|seating)\b/i,
+  },
   {
     what: 'concert',
-    words: /\b(concert|gala|recital|performance|show|matin[ée]e|premi[èe]re|first night|gig|evensong|parade)/i,
+    words:
+      /\b(concerts?|gala|recital|performances?|shows?|matin[ée]es?|premi[èe]re|first night|gig|evensong|parade)\b/i,
   },
   { what: 'travel', words: /\b(tour|travel|journey|flight|away)\b/i },
-  { what: 'holiday', words: /\b(holiday|vacation|break|half[- ]term|closed|dark week)/i },
+  { what: 'holiday', words: /\b(holidays?|vacation|break|half[- ]term|closed|dark week)\b/i },
 ];
 
 /** What an entry of a calendar probably is, by what it is called; unsure, a rehearsal, or a holiday where it is whole days. */

@@ -1,0 +1,112 @@
+import { describe, expect, test } from '@jest/globals';
+import { usualBench } from '#core/bench/bench-terms.ts';
+import { benchWindow, type BenchAsked } from '#core/bench/bench-window.ts';
+import { benchHeadline, benchWhy, windowsWords } from '#core/bench/bench-words.ts';
+import type { BenchWork } from '#core/bench/bench-work.ts';
+import type { CalendarEvent } from '#core/calendar/event.ts';
+import type { ItemClock } from '#core/care/care-clock.ts';
+import { PLAIN_FORMAT } from '#core/explain/format.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { addDays, localDate } from '#core/time/local-date.ts';
+
+/** A Friday. */
+const today = localDate('2026-11-27');
+const on = (days: number) => addDays(today, days);
+const horn = 'horn' as InstrumentId;
+const clock = (over: Partial<ItemClock> = {}): ItemClock =>
+  ({
+    item: { id: 'wind/bench-service', name: 'Bench service', why: 'The bench cleans and adjusts.', mark: 'practice' },
+    state: 'soon',
+    due: { on: on(40), earliest: on(38), latest: on(45) },
+    ...over,
+  }) as unknown as ItemClock;
+const work = (over: Partial<BenchWork> = {}): BenchWork => ({
+  clocks: [clock()],
+  due: on(40),
+  from: on(3),
+  until: on(60),
+  ...over,
+});
+const gala: CalendarEvent = {
+  key: 'gala',
+  playerId: 'asha' as PlayerId,
+  what: 'concert',
+  on: on(20),
+  until: null,
+  minutes: 60,
+  name: 'Winter gala',
+  instrumentIds: [horn],
+  stay: null,
+  origin: null,
+};
+const answer = (over: Partial<BenchAsked> = {}) =>
+  benchWindow({
+    today,
+    instrumentId: horn,
+    due: on(40),
+    from: on(3),
+    until: on(60),
+    terms: usualBench,
+    events: [],
+    kin: [],
+    minutesOn: () => 30,
+    ...over,
+  });
+const why = (of: ReturnType<typeof answer>, over: Partial<BenchWork> = {}, isPupil = false) =>
+  benchWhy(work(over), of, { terms: usualBench, today, isPupil, format: PLAIN_FORMAT });
+const texts = (lines: ReturnType<typeof why>): string => lines.map(({ text }) => text).join(' ');
+
+describe('when it should go to the bench, in words', () => {
+  test('one day and the day it is back, then the days that make sense', () => {
+    const found = answer({ events: [gala] });
+    expect(benchHeadline(found, PLAIN_FORMAT)).toMatch(/^Take it there on \w+ \d+ \w+\. It is back about .*\.$/);
+    expect(windowsWords(found, work(), PLAIN_FORMAT)).toMatch(/^Any day (from|on) .* makes sense\.$/);
+  });
+
+  test('what is late goes as soon as it can', () => {
+    const late = answer({ due: on(-90), from: on(-200), until: on(-1) });
+    expect(benchHeadline(late, PLAIN_FORMAT)).toMatch(/^Take it there as soon as you can:/);
+    expect(windowsWords(late, work(), PLAIN_FORMAT)).toMatch(/^It is late already\. The first day that makes sense is/);
+  });
+
+  test('with no day left it says so, and what would help', () => {
+    const every = Array.from({ length: 200 }, (_, day) => ({ ...gala, key: `g${day}`, on: on(day) }));
+    const none = answer({ events: every });
+    expect(benchHeadline(none, PLAIN_FORMAT)).toBe('No day makes sense in that time.');
+    expect(windowsWords(none, work(), PLAIN_FORMAT)).toMatch(/A spare would make room\.$/);
+    const late = answer({ events: every, due: on(-90), from: on(-200), until: on(-1) });
+    expect(windowsWords(late, work(), PLAIN_FORMAT)).toMatch(/Ask for a spare, and take it there anyway\.$/);
+  });
+
+  test('the reasons: what is due with its range, whose figures, what is in the way, what is lost', () => {
+    const lines = why(answer({ events: [gala] }));
+    const said = texts(lines);
+    expect(said).toMatch(/Bench service: due 2027-01-06, between 2027-01-04 and 2027-01-11\. The bench cleans/);
+    expect(said).toContain('10 working days at the bench, 2 days on the way, there and again back');
+    expect(said).toContain('Winter gala, 2026-12-17. It has to be back and played in before.');
+    expect(said).toMatch(
+      /About \d+ h( \d+ min)? of playing fall into that time: no other day that makes sense costs less\./,
+    );
+    expect(lines.find(({ rule }) => rule === 'terms')?.mark).toBe('estimate');
+  });
+
+  test('a sign that was seen is said as one, what is due now as due now, a day that is past is not said to come', () => {
+    const seen = texts(why(answer(), { clocks: [clock({ due: null, state: 'due' })] }));
+    expect(seen).toContain('Bench service: a sign was seen.');
+    expect(texts(why(answer(), { clocks: [clock({ state: 'due' })] }))).toContain('Bench service: due now.');
+    expect(texts(why(answer(), { from: on(-30) }))).toContain('After 2027-01-26 it is overdue.');
+    expect(texts(why(answer()))).toContain('less than three quarters of its time have run');
+  });
+
+  test('a pupil’s goes in over the holiday, and nothing is lost where nothing is played', () => {
+    expect(texts(why(answer(), {}, true))).toContain('over the long holiday');
+    expect(texts(why(answer()))).not.toContain('over the long holiday');
+    expect(texts(why(answer({ minutesOn: () => 0 })))).toContain(
+      'Nothing is expected to be played on it in that time.',
+    );
+  });
+
+  test('every line is a whole sentence', () => {
+    for (const { text } of why(answer({ events: [gala] }), {}, true)) expect(text).toMatch(/^[A-Z0-9].*\.$/);
+  });
+});

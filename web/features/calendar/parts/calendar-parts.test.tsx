@@ -1,0 +1,433 @@
+/** @jest-environment jsdom */
+import { afterEach, describe, expect, jest, test } from '@jest/globals';
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { createTheme, ThemeProvider } from '@mui/material';
+import { MemoryRouter } from 'react-router';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { addDays, localDate } from '#core/time/local-date.ts';
+import type { BenchView, OpenStayView } from '#contract/bench.ts';
+import type { CalendarPreview } from '#contract/calendar-in.ts';
+import type { EventView } from '#contract/calendar.ts';
+import type { PlacedItemView, SittingsView } from '#contract/sittings.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import { BenchTermsSheet } from '#web/features/calendar/parts/BenchTermsSheet.tsx';
+import { EventSheet } from '#web/features/calendar/parts/EventSheet.tsx';
+import { ImportSeries, type Choice } from '#web/features/calendar/parts/ImportSeries.tsx';
+import { ImportVanished } from '#web/features/calendar/parts/ImportVanished.tsx';
+import { OneOrAll } from '#web/features/calendar/parts/OneOrAll.tsx';
+import { SittingDays } from '#web/features/calendar/parts/SittingDays.tsx';
+import { SittingSheet } from '#web/features/calendar/parts/SittingSheet.tsx';
+import { SittingToday } from '#web/features/calendar/parts/SittingToday.tsx';
+import { StaySheet } from '#web/features/calendar/parts/StaySheet.tsx';
+import { WeekRibbon } from '#web/features/calendar/parts/WeekRibbon.tsx';
+
+afterEach(cleanup);
+const tap = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const tick = (name: string | RegExp) => fireEvent.click(screen.getByRole('checkbox', { name }));
+const nothing = () => undefined;
+
+const today = localDate('2026-11-27');
+const on = (days: number) => addDays(today, days);
+const [clarinet, trumpet] = ['clarinet' as InstrumentId, 'trumpet' as InstrumentId];
+const player = 'ada' as PlayerId;
+const item = (name: string, over: Partial<PlacedItemView> = {}): PlacedItemView => ({
+  instrumentId: clarinet,
+  instrumentName: 'Clarinet',
+  itemId: `swab/${name}` as CareItemId,
+  name,
+  words: `${name} is due.`,
+  dueOn: on(1),
+  earliest: null,
+  latest: null,
+  hands: '',
+  isSet: false,
+  ...over,
+});
+const sitting = (over: Partial<SittingsView['sittings'][number]> = {}): SittingsView['sittings'][number] => ({
+  uid: 's1',
+  on: on(1),
+  minutes: 12,
+  words: 'about 12 min',
+  items: [item('Wash the swab'), item('Oil the bore', { hands: 'with a grown-up' })],
+  ...over,
+});
+const view = (over: Partial<SittingsView> = {}): SittingsView => ({
+  playerId: player,
+  today,
+  said: null,
+  usual: [],
+  time: Array.from({ length: 42 }, (_, day) => (day === 2 ? 0 : 20)),
+  sittings: [sitting()],
+  past: [],
+  left: [],
+  unknown: [],
+  events: [],
+  instruments: [
+    { instrumentId: clarinet, name: 'Clarinet' },
+    { instrumentId: trumpet, name: 'Trumpet' },
+  ],
+  words: '',
+  because: [],
+  ...over,
+});
+/** A form that says what it would log. */
+const form = () => ({
+  log: jest.fn(),
+  busy: false,
+  problem: null,
+  fields: [],
+  open: nothing,
+  remove: jest.fn(),
+});
+
+describe('the sheet of a sitting', () => {
+  const opened = (over: Partial<SittingsView['sittings'][number]> = {}) => {
+    const said = { onSet: jest.fn(), onStart: jest.fn() };
+    render(<SittingSheet view={view()} sitting={sitting(over)} busy={false} {...said} onClose={nothing} />);
+    return said;
+  };
+
+  test('sets all of it on another day, and says when one has no time there', () => {
+    const { onSet } = opened();
+    tap('Day later');
+    expect(screen.getByText(/usually have no time/)).toBeTruthy();
+    tap(`Set it for ${FORMAT.weekdayDate(on(2))}`);
+    expect(onSet.mock.calls).toEqual([[sitting().items, on(2)]]);
+  });
+
+  test('sets only what is ticked, and nothing where nothing is', () => {
+    const { onSet } = opened();
+    tick(/oil the bore/);
+    tap(/^Set it for/);
+    expect(onSet.mock.calls[0]?.[0]).toMatchObject([{ name: 'Wash the swab' }]);
+    tick(/wash the swab/);
+    expect(screen.getByRole('button', { name: /^Set it for/ }).hasAttribute('disabled')).toBe(true);
+  });
+
+  test('ends at today, and gives back to the plan only what was set', () => {
+    const { onSet, onStart } = opened({ on: today, items: [item('Wash the swab', { isSet: true })] });
+    expect(screen.getByRole('button', { name: 'Day earlier' }).hasAttribute('disabled')).toBe(true);
+    tap('Let Ulu plan it again');
+    expect(onSet.mock.calls[0]?.[1]).toBeNull();
+    tap('Do it now');
+    expect(onStart).toHaveBeenCalledTimes(1);
+    cleanup();
+    opened();
+    expect(screen.queryByRole('button', { name: 'Let Ulu plan it again' })).toBeNull();
+  });
+});
+
+describe('day by day', () => {
+  test('sittings and events stand in their order, each with what can be done to it, and who has to be there', () => {
+    const said = { onStart: jest.fn(), onMove: jest.fn(), onEvent: jest.fn() };
+    const gala = {
+      key: 'k',
+      what: 'concert' as const,
+      on: today,
+      until: today,
+      words: 'Gala',
+      instrumentIds: [clarinet],
+    };
+    render(<SittingDays sittings={[sitting()]} events={[gala]} busy={false} {...said} />);
+    const rows = screen.getAllByRole('listitem').filter((one) => one.textContent?.includes(':'));
+    expect(rows[0]?.textContent).toContain('Gala');
+    expect(screen.getByText(/oil the bore \(with a grown-up\)/)).toBeTruthy();
+    tap('Change: Gala');
+    tap(/^Another day:/);
+    tap(/^Do it now:/);
+    expect(said.onEvent.mock.calls).toEqual([['k']]);
+    expect(said.onMove.mock.calls).toMatchObject([[{ uid: 's1' }]]);
+    expect(said.onStart.mock.calls).toMatchObject([[{ uid: 's1' }]]);
+  });
+
+  test('with nothing in it, it says so', () => {
+    render(<SittingDays sittings={[]} events={[]} busy={false} onStart={nothing} onMove={nothing} onEvent={nothing} />);
+    expect(screen.getByText('Nothing in these six weeks.')).toBeTruthy();
+  });
+});
+
+describe('the ribbon', () => {
+  // What jsdom does not know: the width of a screen.
+  const wide = { matches: false, addListener: nothing, removeListener: nothing };
+  const drawn = () => {
+    window.matchMedia = (() => ({ ...wide, addEventListener: nothing, removeEventListener: nothing })) as never;
+    const said = { onMove: jest.fn(), onOpen: jest.fn() };
+    render(
+      <ThemeProvider theme={createTheme()}>
+        <WeekRibbon view={view()} reeds={undefined} only={null} moving={null} {...said} />
+      </ThemeProvider>,
+    );
+    return said;
+  };
+  const one = () => screen.getByRole('button', { name: /^Sitting on/ });
+  const keys = (...all: string[]) => all.forEach((key) => fireEvent.keyDown(one(), { key }));
+
+  test('a sitting is carried by keys and put down, or left where it was', () => {
+    const { onMove } = drawn();
+    keys(' ', 'ArrowRight', 'Escape');
+    expect(onMove).not.toHaveBeenCalled();
+    keys(' ', 'ArrowRight', 'ArrowRight');
+    expect(screen.getByRole('status').textContent).toContain(FORMAT.weekdayDate(on(3)));
+    keys('Enter');
+    expect(onMove.mock.calls).toEqual([['s1', on(3)]]);
+  });
+
+  test('it does not leave the weeks, and put down where it was it has not moved', () => {
+    const { onMove, onOpen } = drawn();
+    keys(' ', 'ArrowLeft', 'ArrowLeft', 'ArrowLeft', 'Enter');
+    expect(onMove.mock.calls).toEqual([['s1', today]]);
+    keys(' ', ' ');
+    expect(onMove).toHaveBeenCalledTimes(1);
+    keys('Enter');
+    expect(onOpen.mock.calls).toEqual([['s1']]);
+  });
+
+  test('says the same as a table to those who hear it', () => {
+    drawn();
+    const row = within(screen.getByRole('table')).getByRole('row', { name: /^Clarinet/ });
+    expect(row.textContent).toContain('Wash the swab, Oil the bore');
+  });
+});
+
+test('whose weeks are shown is one choice; one instrument alone has only everybody’s beside it', () => {
+  const onChange = jest.fn();
+  const { instruments } = view();
+  render(<OneOrAll instruments={instruments} shown={{ kind: 'mine', only: null }} onChange={onChange} />);
+  fireEvent.mouseDown(screen.getByRole('combobox'));
+  fireEvent.click(screen.getByRole('option', { name: 'Trumpet' }));
+  fireEvent.mouseDown(screen.getByRole('combobox'));
+  fireEvent.click(screen.getByRole('option', { name: 'Everybody’s instruments' }));
+  expect(onChange.mock.calls).toEqual([[{ kind: 'mine', only: trumpet }], [{ kind: 'everybody' }]]);
+});
+
+test('the next sitting is begun on its day, and before it instead', () => {
+  const onStart = jest.fn();
+  const line = (days: number) => (
+    <MemoryRouter>
+      <SittingToday today={today} next={sitting({ on: on(days) })} busy={false} onStart={onStart} />
+    </MemoryRouter>
+  );
+  render(line(0));
+  tap('Start it');
+  cleanup();
+  render(line(3));
+  tap('Do it now instead');
+  expect(onStart).toHaveBeenCalledTimes(2);
+});
+
+describe('an event', () => {
+  const old = (over: Partial<EventView> = {}): EventView => ({
+    key: 'k1',
+    playerId: player,
+    what: 'concert',
+    on: on(9),
+    until: null,
+    minutes: 80,
+    name: 'Gala',
+    instrumentIds: [clarinet],
+    stay: null,
+    calendar: null,
+    asImported: false,
+    ...over,
+  });
+  const opened = (event: EventView) => {
+    const entering = form();
+    const { instruments } = view();
+    render(
+      <EventSheet
+        playerId={player}
+        instruments={instruments}
+        old={event}
+        event={entering as never}
+        onClose={nothing}
+      />,
+    );
+    return entering;
+  };
+
+  test('that was typed is corrected, or deleted', () => {
+    const { log, remove } = opened(old());
+    tap('Keep it so');
+    expect(log.mock.calls[0]?.[0]).toMatchObject({ corrects: 'k1', name: 'Gala', minutes: 80 });
+    tap('Delete the concert');
+    expect(remove.mock.calls[0]?.[0]).toBe('k1');
+  });
+
+  test('that was imported has another in its place, or is left out', () => {
+    const { log, remove } = opened(old({ calendar: 'Tideway', asImported: true }));
+    tap('Keep it so');
+    expect(log.mock.calls[0]?.[0]).toMatchObject({ insteadOf: 'k1' });
+    expect(log.mock.calls[0]?.[0]).not.toHaveProperty('corrects');
+    tap('Leave it out of my calendar');
+    expect(log.mock.calls[1]?.[0]).toMatchObject({ insteadOf: 'k1', dropped: true });
+    expect(remove).not.toHaveBeenCalled();
+  });
+
+  test('that was imported and put right since is corrected again, and left out as well', () => {
+    const { log } = opened(old({ calendar: 'Tideway' }));
+    tap('Leave it out of my calendar');
+    expect(log.mock.calls[0]?.[0]).toMatchObject({ corrects: 'k1', dropped: true });
+  });
+
+  test('a stay keeps what was said of it while its days are put right', () => {
+    const stay = { done: [{ instrumentId: clarinet, itemIds: [] }], cost: null };
+    const { log } = opened(old({ what: 'bench', minutes: null, stay }));
+    tap('Keep it so');
+    expect(log.mock.calls[0]?.[0]).toMatchObject({ what: 'bench', stay });
+  });
+});
+
+describe('a calendar file', () => {
+  const SERIES: CalendarPreview['series'] = [
+    {
+      uid: 'band',
+      name: 'Band practice',
+      count: 3,
+      first: on(3),
+      last: on(17),
+      minutes: 90,
+      state: 'changed',
+      what: 'rehearsal',
+      instrumentIds: [clarinet],
+      taken: true,
+    },
+    {
+      uid: 'dentist',
+      name: '',
+      count: 1,
+      first: on(5),
+      last: on(5),
+      minutes: null,
+      state: 'new',
+      what: 'holiday',
+      instrumentIds: [clarinet, trumpet],
+      taken: false,
+    },
+  ];
+  const choices: Choice[] = SERIES.map(({ uid, what, instrumentIds, taken }) => ({ uid, what, instrumentIds, taken }));
+
+  test('is ticked series by series; what is taken says what it is, and on what', () => {
+    const onChange = jest.fn();
+    const { instruments } = view();
+    render(<ImportSeries series={SERIES} choices={choices} instruments={instruments} onChange={onChange} />);
+    expect(screen.getByText(/^3 dates from .*, 1 h 30 min, changed$/)).toBeTruthy();
+    tick(/Without a name/);
+    expect(onChange.mock.calls[0]?.[0]).toMatchObject({ uid: 'dentist', taken: true });
+    fireEvent.mouseDown(screen.getByRole('combobox', { name: /what it is/ }));
+    fireEvent.click(screen.getByRole('option', { name: 'Concert' }));
+    expect(onChange.mock.calls[1]?.[0]).toMatchObject({ uid: 'band', what: 'concert' });
+    fireEvent.mouseDown(screen.getByRole('combobox', { name: 'On which instruments' }));
+    fireEvent.click(screen.getByRole('option', { name: 'Trumpet' }));
+    expect(onChange.mock.calls[2]?.[0]).toMatchObject({ uid: 'band', instrumentIds: [clarinet, trumpet] });
+  });
+
+  test('what has vanished from it goes only where it is ticked', () => {
+    const onChange = jest.fn();
+    const vanished = [
+      { key: 'a', on: on(3), words: 'Gala' },
+      { key: 'b', on: on(4), words: 'Matinee' },
+    ];
+    render(<ImportVanished vanished={vanished} dropped={['b']} onChange={onChange} />);
+    tick(/Gala/);
+    tick(/Matinee/);
+    expect(onChange.mock.calls).toEqual([[['b', 'a']], [[]]]);
+    cleanup();
+    const { container } = render(<ImportVanished vanished={[]} dropped={[]} onChange={onChange} />);
+    expect(container.textContent).toBe('');
+  });
+});
+
+describe('the bench', () => {
+  const terms: BenchView['terms'] = {
+    name: null,
+    phone: null,
+    workingDays: 10,
+    shippingDays: 0,
+    settlingDays: 3,
+    said: false,
+  };
+  test('its figures are stepped through, never below none', () => {
+    const kept = form();
+    render(<BenchTermsSheet playerId={player} terms={terms} kept={kept as never} onClose={nothing} />);
+    fireEvent.change(screen.getByLabelText('Name'), { target: { value: ' Quayside Winds ' } });
+    tap('More: Working days there');
+    tap('Less: Days on the way, each way');
+    tap('Keep it so');
+    expect(kept.log.mock.calls[0]?.[0]).toEqual({
+      playerId: player,
+      name: 'Quayside Winds',
+      phone: null,
+      workingDays: 11,
+      shippingDays: 0,
+      settlingDays: 3,
+    });
+  });
+
+  const stay = (over: Partial<OpenStayView> = {}): OpenStayView => ({
+    key: 'k',
+    on: on(-9),
+    until: on(2),
+    name: 'Dents',
+    words: 'Dents',
+    instruments: [
+      {
+        instrumentId: trumpet,
+        name: 'Trumpet',
+        items: Array.from({ length: 8 }, (_, at) => ({
+          itemId: `brass/item-${at}` as CareItemId,
+          name: `Item ${at}`,
+        })),
+      },
+    ],
+    ...over,
+  });
+  const back = (over: Partial<OpenStayView> = {}, currency: string | null = 'EUR') => {
+    const event = form();
+    render(
+      <StaySheet
+        playerId={player}
+        stay={stay(over)}
+        currency={currency}
+        today={today}
+        event={event as never}
+        onClose={nothing}
+      />,
+    );
+    return event;
+  };
+
+  test('what is back says what was done there and what it cost, in the currency of the record', () => {
+    const { log } = back();
+    tick('Item 0');
+    tick('Item 3');
+    tick('Item 0');
+    fireEvent.change(screen.getByLabelText('What it cost, EUR'), { target: { value: '120,50' } });
+    tap('It is back');
+    expect(log.mock.calls[0]?.[0]).toMatchObject({
+      corrects: 'k',
+      what: 'bench',
+      on: on(-9),
+      // Before its time: it is back today.
+      until: today,
+      name: 'Dents',
+      instrumentIds: [trumpet],
+      stay: {
+        done: [{ instrumentId: trumpet, itemIds: ['brass/item-3'] }],
+        cost: { minor: 12_050, currency: 'EUR' },
+      },
+    });
+  });
+
+  test('nothing need be said of it, more is a tap away, and what is no amount is not kept', () => {
+    const { log } = back({ until: on(-2) });
+    expect(screen.queryByLabelText('Item 7')).toBeNull();
+    tick('Something else');
+    expect(screen.getByLabelText('Item 7')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('What it cost, EUR'), { target: { value: 'much' } });
+    expect(screen.getByRole('button', { name: 'It is back' }).hasAttribute('disabled')).toBe(true);
+    fireEvent.change(screen.getByLabelText('What it cost, EUR'), { target: { value: '' } });
+    tap('It is back');
+    expect(log.mock.calls[0]?.[0]).toMatchObject({ until: on(-2), stay: { done: [], cost: null } });
+  });
+});
