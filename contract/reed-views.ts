@@ -218,6 +218,7 @@ const reedDay = object({
   kind: word(KIND_IDS).required(),
   on: localDateText().required(),
   /** The instruments it is for. */
+  instrumentIds: array(instrumentId().required()).required(),
   name: text().required(),
   words: text().required(),
 })

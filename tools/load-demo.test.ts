@@ -1,10 +1,16 @@
 import { BOOK } from '#core/tables/book.ts';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { awayUntil } from '#core/calendar/event.ts';
 import { checkCondition } from '#core/conditions/check-condition.ts';
 import { barredChoice } from '#core/methods/chosen-method.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { needless } from '#core/sittings/due-items.ts';
+import { ownDates } from '#core/sittings/search-sittings.ts';
+import { sittingFaults } from '#core/sittings/sittings.ts';
 import { localDate } from '#core/time/local-date.ts';
 import { DEMO_CONDITIONS } from '#demo/judgements.demo.ts';
+import { weeksOf } from '#server/features/calendar/sitting-weeks.ts';
 import { testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
 import { loadDemo } from '#tools/load-demo.ts';
 
@@ -60,4 +66,27 @@ describe('the demo world in the record', () => {
     const waiting = situations().filter(({ care }) => care.awaitsPackUp);
     expect(waiting.map(({ instrument }) => instrument.id)).toEqual(WAITING);
   });
+
+  test('services stand in three states, and one instrument is at the bench now', () => {
+    const states = clocks().flatMap(({ clock }) => (clock.item.id === 'wind/bench-service' ? [clock.state] : []));
+    for (const state of ['fresh', 'soon', 'due']) expect(states).toContain(state);
+    const { calendar } = server.services();
+    expect(awayUntil(calendar.of('lucan' as PlayerId), 'lucan-tuba' as InstrumentId, today)).not.toBeNull();
+  });
+
+  test('a season with four shows a week, a tour and a break is packed into far fewer sittings, near the best', async () => {
+    const services = server.services();
+    const shows = services.calendar.of('marit' as PlayerId).filter(({ what }) => what === 'concert');
+    expect(shows.length).toBeGreaterThan(8);
+    const kinds = services.calendar.of('marit' as PlayerId).map(({ what }) => what);
+    expect(kinds).toEqual(expect.arrayContaining(['travel', 'holiday']));
+    for (const { id } of services.players.all()) {
+      const { of, plan, gap, due } = await weeksOf(services, id, today);
+      expect(sittingFaults(of, plan)).toEqual([]);
+      expect(needless(due, plan).size).toBe(0);
+      expect(gap ?? 1).toBeLessThanOrEqual(0.05);
+      const sittings = new Set(plan.filter((day) => day !== null)).size;
+      if (id === 'marit') expect(sittings).toBeLessThanOrEqual(0.6 * ownDates(of));
+    }
+  }, 60_000);
 });

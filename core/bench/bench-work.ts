@@ -23,14 +23,23 @@ const isForTheBench = ({ item, state }: ItemClock, player: PlayerAbilities): boo
   state !== 'off' &&
   (item.place === 'bench' || handsFor(item.skill, player) === 'bench');
 
+/** From where a clock counts: the last time, else the day a new instrument came; null where neither is known. */
+function countedFrom({ because }: ItemClock): LocalDate | null {
+  const found = because.find((reason) => reason.rule === 'counted-from');
+  return found?.rule === 'counted-from' ? found.baseline.on : null;
+}
+
 /**
  * From when it is not too early any more, and when it is overdue: the days on which three quarters and one and a half of
- * its interval have run. What a sign calls for is not put off.
+ * its interval have run. What is due already has its date today: its load says how long its interval is. What a sign
+ * calls for is not put off.
  */
-function spanOf({ due, lastDone, state }: ItemClock, today: LocalDate): Stretch {
-  if (due === null || lastDone === null) return { from: today, to: state === 'due' ? today : (due?.on ?? today) };
-  const interval = Math.max(1, daysBetween(lastDone.on, due.on));
-  const at = (load: number): LocalDate => addDays(lastDone.on, Math.round(load * interval));
+function spanOf(clock: ItemClock, today: LocalDate): Stretch {
+  const { due, load } = clock;
+  const from = countedFrom(clock);
+  if (due === null || from === null) return { from: today, to: today };
+  const interval = load !== null && load >= 1 ? daysBetween(from, today) / load : daysBetween(from, due.on);
+  const at = (share: number): LocalDate => addDays(from, Math.round(share * Math.max(1, interval)));
   return { from: at(SOON_AT), to: at(OVERDUE_AT) };
 }
 

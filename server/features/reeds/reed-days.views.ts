@@ -12,7 +12,12 @@ import { reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
 import type { Services } from '#server/services.ts';
 
 type Asked = { readonly playerId: PlayerId; readonly now: WallClock };
-const namesOf = ({ instruments }: OfKind): string => listed(instruments.map(({ instrument }) => instrument.name));
+/** Which instruments a day is for. */
+const whoseOf = ({ kind, instruments }: OfKind) => ({
+  kind,
+  instrumentIds: instruments.map(({ instrument }) => instrument.id),
+  name: listed(instruments.map(({ instrument }) => instrument.name)),
+});
 
 /** Days on which a reed of this kind is broken in, by the plan of the reeds; none where no reed is. */
 async function breakInDays(services: Services, of: OfKind, { playerId, now }: Asked): Promise<ReedDaysView['breakIn']> {
@@ -24,13 +29,13 @@ async function breakInDays(services: Services, of: OfKind, { playerId, now }: As
     const mine = rows.filter(({ caps }) => (caps[day] ?? null) !== null);
     if (mine.length === 0) return [];
     const told = mine.map(({ boxName, number, planned }) => `${boxName}, reed ${number}, ${planned[day] ?? 0} min`);
-    return [{ kind: of.kind, on: addDays(today, day), name: namesOf(of), words: `${told.join('; ')}.` }];
+    return [{ ...whoseOf(of), on: addDays(today, day), words: `${told.join('; ')}.` }];
   });
 }
 
 /** The day on which reeds of this kind are to be bought, where it lies in the weeks to come. */
 function buyDay(of: OfKind, { now }: Asked): ReedDaysView['buy'] {
-  const { kind, family, reeds, lives, minutesOn } = of;
+  const { family, reeds, lives, minutesOn } = of;
   if (reeds.length === 0) return [];
   const day = dayNumber(now.on);
   const month = Array.from({ length: MONTH_DAYS }, (_, index) => minutesOn(day + index));
@@ -38,8 +43,10 @@ function buyDay(of: OfKind, { now }: Asked): ReedDaysView['buy'] {
   const { buyOn } = supplyOf({ today: now.on, family, reeds, lives, minutesADay });
   if (buyOn === null || buyOn > addDays(now.on, SITTING_DAYS - 1)) return [];
   const on = buyOn < now.on ? now.on : buyOn;
-  const name = namesOf(of);
-  return [{ kind, on, name, words: `Order reeds for ${name}, so that they are there before those in hand are spent.` }];
+  const whose = whoseOf(of);
+  return [
+    { ...whose, on, words: `Order reeds for ${whose.name}, so that they are there before those in hand are spent.` },
+  ];
 }
 const MONTH_DAYS = 28;
 

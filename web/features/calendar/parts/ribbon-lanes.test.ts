@@ -53,7 +53,10 @@ const VIEW = {
     { instrumentId: alto, name: 'Alto' },
   ],
 } as unknown as SittingsView;
-const REEDS = { breakIn: [{ kind: 'clarinet' as const, on: on(0), name: 'Clarinet', words: 'Reed 4.' }], buy: [] };
+const REEDS = {
+  breakIn: [{ kind: 'clarinet' as const, instrumentIds: [clarinet], on: on(0), name: 'Clarinet', words: 'Reed 4.' }],
+  buy: [],
+};
 const marks = (of: ReturnType<typeof lanesOf>[number] | undefined) =>
   of?.marks.map(({ kind, from, to }) => [kind, from, to]);
 
@@ -79,7 +82,7 @@ describe('the lanes of the ribbon', () => {
   });
 
   test('of one: a lane for each thing, with when it may fall due, when it probably does, and where it lies', () => {
-    const [on_, wash, bath, ...more] = lanesOf(VIEW, REEDS, clarinet);
+    const [on_, wash, bath, reeds, ...more] = lanesOf(VIEW, REEDS, clarinet);
     expect(on_?.marks.map(({ words }) => words)).toEqual(['Gala', 'Break']);
     expect(marks(wash)).toEqual([
       ['done', -6, -6],
@@ -94,7 +97,10 @@ describe('the lanes of the ribbon', () => {
       ['range', 2, 5],
       ['due', 20, 20],
     ]);
+    expect(marks(reeds)).toEqual([['break-in', 0, 0]]);
     expect(more).toEqual([]);
+    // The reeds are the clarinet's.
+    expect(lanesOf(VIEW, REEDS, alto).map(({ key }) => key)).not.toContain('reeds');
   });
 
   test('the sittings are those it is in, and one is set where a thing of it is', () => {

@@ -98,7 +98,7 @@ function thingMarks(placed: readonly Placed[], view: SittingsView): RibbonMark[]
 }
 
 /** The lanes of one instrument: what is on for it, and a lane for each thing that falls due on it. */
-function lanesOfOne(view: SittingsView, id: InstrumentId): RibbonLane[] {
+function lanesOfOne(view: SittingsView, id: InstrumentId, reeds: readonly RibbonLane[]): RibbonLane[] {
   const mine = placedIn(view).filter(({ item }) => item.instrumentId === id);
   const items = [...new Map(mine.map(({ item }) => [item.itemId, item.name]))];
   const events = view.events.filter(({ instrumentIds }) => instrumentIds.includes(id));
@@ -112,17 +112,22 @@ function lanesOfOne(view: SittingsView, id: InstrumentId): RibbonLane[] {
         view,
       ),
     })),
+    ...reeds,
   ];
 }
 
 /** Breaking in and ordering, each on its day. */
-function reedMarks({ breakIn, buy }: ReedDaysView, today: LocalDate): RibbonMark[] {
+function reedLanes(reeds: ReedDaysView | undefined, today: LocalDate, only: InstrumentId | null): RibbonLane[] {
+  const { breakIn, buy } = reeds ?? { breakIn: [], buy: [] };
+  const mine = (list: ReedDaysView['buy']) =>
+    list.filter(({ instrumentIds }) => only === null || instrumentIds.includes(only));
   const marks = (list: ReedDaysView['buy'], kind: RibbonMark['kind']) =>
-    list.flatMap(({ on, words }) => {
+    mine(list).flatMap(({ on, words }) => {
       const day = daysBetween(today, on);
       return within({ kind, from: day, to: day, words });
     });
-  return [...marks(breakIn, 'break-in'), ...marks(buy, 'order')];
+  const all = [...marks(breakIn, 'break-in'), ...marks(buy, 'order')];
+  return all.length === 0 ? [] : [{ key: 'reeds', name: 'Reeds', marks: all }];
 }
 
 /**
@@ -131,9 +136,9 @@ function reedMarks({ breakIn, buy }: ReedDaysView, today: LocalDate): RibbonMark
  */
 export function lanesOf(view: SittingsView, reeds: ReedDaysView | undefined, only: InstrumentId | null): RibbonLane[] {
   const { today, events, instruments } = view;
-  if (only !== null) return lanesOfOne(view, only);
+  const reedLane = reedLanes(reeds, today, only);
+  if (only !== null) return lanesOfOne(view, only, reedLane);
   const on = events.filter(({ what }) => what !== 'bench');
-  const reedLane = reeds === undefined ? [] : reedMarks(reeds, today);
   return [
     { key: 'on', name: 'What is on', marks: eventMarks(on, today) },
     ...instruments.map(({ instrumentId, name }) => ({
@@ -141,7 +146,7 @@ export function lanesOf(view: SittingsView, reeds: ReedDaysView | undefined, onl
       name,
       marks: instrumentMarks(view, instrumentId),
     })),
-    ...(reedLane.length === 0 ? [] : [{ key: 'reeds', name: 'Reeds', marks: reedLane }]),
+    ...reedLane,
   ];
 }
 
