@@ -1,4 +1,4 @@
-import { Box, Button, GlobalStyles, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import type { CaseLidSheet } from '#contract/case-lid.ts';
@@ -10,15 +10,14 @@ import { PlainList } from '#web/ui/PlainList.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 
 /** On paper only the sheet is left, black on white, on one page. */
-const PRINTED = {
-  '@page': { margin: '14mm' },
-  '@media print': {
-    html: { fontSize: '75%' },
-    'header, nav, [data-not-printed]': { display: 'none !important' },
-    'main, main *': { background: 'none !important', color: 'black !important', boxShadow: 'none !important' },
-    main: { padding: '0 !important', borderRadius: '0 !important' },
-  },
-} as const;
+const PRINTED = `
+@page { margin: 14mm }
+@media print {
+  html { font-size: 75% }
+  header, nav, [data-not-printed] { display: none !important }
+  main, main * { background: none !important; color: black !important; box-shadow: none !important }
+  main { padding: 0 !important; border-radius: 0 !important }
+}`;
 
 type Day = CaseLidSheet['week'][number];
 
@@ -62,7 +61,7 @@ function SheetOf({ sheet }: { readonly sheet: CaseLidSheet }) {
     sheet;
   return (
     <Box sx={{ maxWidth: 720, mx: 'auto' }}>
-      <GlobalStyles styles={PRINTED} />
+      <style>{PRINTED}</style>
       <Box data-not-printed sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mb: 2 }}>
         <BrassButton onClick={() => window.print()}>Print it</BrassButton>
         <Button color="inherit" component={Link} to="/calendar">
