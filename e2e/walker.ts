@@ -1,4 +1,4 @@
-import type { Browser, Page } from 'puppeteer-core';
+import type { Browser, BrowserContext, Page } from 'puppeteer-core';
 
 export type Walker = Page & {
   /** Console errors and failed page scripts so far. */
@@ -8,9 +8,16 @@ export type Walker = Page & {
 /** Three files share two cores: what takes a second alone may take ten. */
 const WAIT_MS = 20_000;
 
-/** A page that remembers every complaint; `lights` is the theme the device asks for. */
-export async function walk(browser: Browser, url: string, lights: 'light' | 'dark' = 'light'): Promise<Walker> {
-  const context = await browser.createBrowserContext();
+/**
+ * A page that remembers every complaint, of a visitor nobody has seen before, or of one that has been here; `lights` is
+ * the theme the device asks for.
+ */
+export async function walk(
+  who: Browser | BrowserContext,
+  url: string,
+  lights: 'light' | 'dark' = 'light',
+): Promise<Walker> {
+  const context = 'createBrowserContext' in who ? await who.createBrowserContext() : who;
   const page = await context.newPage();
   page.setDefaultTimeout(WAIT_MS);
   const complaints: string[] = [];

@@ -1,7 +1,7 @@
-import { describe, expect, test } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import type { Page } from 'puppeteer-core';
+import type { BrowserContext, Page } from 'puppeteer-core';
 import { scene } from '#e2e/scene.ts';
 import { press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
 
@@ -75,6 +75,9 @@ const VIEWS: readonly View[] = [
   },
   { name: 'a new box of reeds', path: '/reeds/petra-bassoon', then: (page) => tap(page, 'Add a box') },
   { name: 'calendar', path: '/calendar', then: (page) => press(page, 'Why') },
+  { name: 'the calendar of one instrument', path: '/calendar/lucan-tuba' },
+  { name: 'a sheet for the case', path: '/calendar/asha-horn/case-lid' },
+  { name: 'a calendar to import', path: '/calendar', then: (page) => tap(page, 'Import a calendar (.ics)') },
   { name: 'something for the calendar', path: '/calendar', then: (page) => tap(page, 'Add to the calendar') },
   { name: 'what was last done', path: '/add/lucan-tuba/history' },
   { name: 'somebody new', path: '/players' },
@@ -96,10 +99,17 @@ const SETTLED_MS = 200;
 const settled = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, SETTLED_MS));
 
 describe('in the light theme and in the dark', () => {
+  // One visitor goes through all of them: scripts are fetched and read once.
+  let visitor: BrowserContext;
+  beforeAll(async () => {
+    visitor = await browser().createBrowserContext();
+  });
+  afterAll(() => visitor.close());
+
   test.each(VIEWS)(
     '$name: no accessibility violation, no complaint in the console',
     async ({ path, then }) => {
-      const page = await walk(browser(), url(path), 'light');
+      const page = await walk(visitor, url(path), 'light');
       await then?.(page);
       await settled();
       const paper = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
@@ -115,7 +125,7 @@ describe('in the light theme and in the dark', () => {
       expect(await violations(page, COLOURS)).toEqual([]);
       // An instrument that is not there is a 404 of the API, which the browser itself reports.
       expect(page.complaints.filter((complaint) => !complaint.includes('404'))).toEqual([]);
-      await page.browserContext().close();
+      await page.close();
     },
     40_000,
   );
@@ -158,9 +168,17 @@ test('a phone: nothing sticks out sideways, whatever the name, and targets are a
     body: JSON.stringify(named),
   });
   expect([added.status, named.name.length]).toEqual([201, 60]);
-  const views = ['/now/', '/care/', '/pack-up/'];
+  const views = ['/now/', '/care/', '/pack-up/', '/calendar/'];
   const pages = views.flatMap((view) => [`${view}marit-clarinet`, `${view}one-long-word`]);
-  for (const path of [...pages, '/add', '/care', '/now', '/reeds/marit-clarinet', '/calendar']) {
+  for (const path of [
+    ...pages,
+    '/add',
+    '/care',
+    '/now',
+    '/reeds/marit-clarinet',
+    '/calendar',
+    '/calendar/marit-clarinet/case-lid',
+  ]) {
     await page.goto(url(path), { waitUntil: 'networkidle0' });
     expect({ path, wide: await page.evaluate(() => document.documentElement.scrollWidth) }).toEqual({
       path,

@@ -8,6 +8,7 @@ import type { useCalendarImport } from '#web/features/calendar/calendar.actions.
 import { useCalendarPreview } from '#web/features/calendar/calendar.actions.ts';
 import { ImportSeries, type Choice } from '#web/features/calendar/parts/ImportSeries.tsx';
 import { ImportVanished } from '#web/features/calendar/parts/ImportVanished.tsx';
+import { FileButton } from '#web/ui/FileButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 
@@ -46,21 +47,9 @@ function Pick({ busy, problem, onPick }: PickProps) {
         Export the calendar of your band, orchestra or school as a file that ends in .ics, and choose it here. You see
         what is in it before anything is taken in.
       </Typography>
-      <Button component="label" variant="outlined" color="inherit" disabled={busy}>
+      <FileButton accept=".ics,text/calendar" disabled={busy} onPick={(chosen) => void read(chosen)}>
         Choose a file
-        <Box
-          component="input"
-          type="file"
-          accept=".ics,text/calendar"
-          aria-label="Calendar file"
-          sx={{ position: 'absolute', opacity: 0, width: 1, height: 1 }}
-          onChange={({ target }: React.ChangeEvent<HTMLInputElement>) => {
-            const [chosen] = target.files ?? [];
-            if (chosen) void read(chosen);
-            target.value = '';
-          }}
-        />
-      </Button>
+      </FileButton>
       {busy && <LinearProgress aria-label="Reading the calendar" />}
       {wrong && <Alert severity="error">{wrong}</Alert>}
     </>

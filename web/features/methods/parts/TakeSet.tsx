@@ -1,9 +1,9 @@
 import { Alert, Box, Button, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
-import { useRef } from 'react';
 import { counted } from '#core/explain/format.ts';
 import type { SetReading } from '#contract/methods.ts';
 import type { TakingSet } from '#web/features/methods/method-sets.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { FileButton } from '#web/ui/FileButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 
 type TakeSetProps = { readonly taking: TakingSet; readonly onClose: () => void };
@@ -42,7 +42,6 @@ function Lines({ lines }: { readonly lines: readonly Line[] }) {
 /** Reads a file of choices, says what each would do here, and takes what is for this instrument. */
 export function TakeSet({ taking, onClose }: TakeSetProps) {
   const { open, accept, chosen, busy, reading, problem } = taking;
-  const picker = useRef<HTMLInputElement>(null);
   const news = reading?.lines.filter(({ verdict }) => verdict === 'new').length ?? 0;
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="take-title">
@@ -50,16 +49,9 @@ export function TakeSet({ taking, onClose }: TakeSetProps) {
         Import methods
       </DialogTitle>
       <DialogContent>
-        <Button variant="outlined" color="inherit" onClick={() => picker.current?.click()} sx={{ minHeight: 52 }}>
+        <FileButton accept="application/json,.json" onPick={(file) => void open(file)}>
           {chosen ? 'Choose another file' : 'Choose the file'}
-        </Button>
-        <input
-          ref={picker}
-          type="file"
-          hidden
-          accept="application/json,.json"
-          onChange={({ target }) => void open(target.files?.[0])}
-        />
+        </FileButton>
         {problem && (
           <Alert severity="error" sx={{ mt: 2 }}>
             {problem}
