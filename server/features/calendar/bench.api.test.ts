@@ -66,6 +66,8 @@ describe('when an instrument should go to the bench', () => {
     const away = await bench();
     expect(away.instruments).toEqual([]);
     expect(away.stays).toMatchObject([{ key, instruments: [{ instrumentId: 'trumpet' }] }]);
+    // What calls for the bench comes first of what it may have done.
+    expect(away.stays[0]?.instruments[0]?.items[0]).toEqual({ itemId: 'wind/bench-service', name: 'Bench service' });
     const done = [{ instrumentId: 'trumpet', itemIds: ['wind/bench-service'] }];
     const cost = { minor: 12_000, currency: 'EUR' };
     const back = { ...stay, corrects: key, until: TODAY, stay: { done, cost } };

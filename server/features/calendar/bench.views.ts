@@ -3,6 +3,7 @@ import { benchWindow } from '#core/bench/bench-window.ts';
 import { benchWork, unknownBenchWork, type BenchWork } from '#core/bench/bench-work.ts';
 import type { BenchTerms } from '#core/bench/bench-terms.ts';
 import { eventWords, lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
+import type { ItemClock } from '#core/care/care-clock.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { handsFor } from '#core/players/player.ts';
@@ -53,13 +54,22 @@ function windowView({ reading, work }: { reading: Reading; work: BenchWork }, ha
 
 /** Days after which nobody is asked any more what came of a stay. */
 const ASKED_FOR = 60;
-/** Care that a bench may have done: its own work first, then what it does on the side. */
-const itemsOf = ({ situation, player }: Reading, today: LocalDate) =>
-  situation(today)
-    .methods.practice.items.filter((item) => item.trigger.kind !== 'every-play')
-    .map((item) => ({ item, isBenchs: item.place === 'bench' || handsFor(item.skill, player) === 'bench' }))
-    .toSorted((a, b) => Number(b.isBenchs) - Number(a.isBenchs))
+/**
+ * Care that a bench may have done, the likeliest first: what calls for it, what it does by the calendar, what it sees to
+ * where a sign was seen, then what is done at home.
+ */
+function itemsOf({ situation, player }: Reading, today: LocalDate) {
+  const isBenchs = ({ item }: ItemClock): boolean => item.place === 'bench' || handsFor(item.skill, player) === 'bench';
+  const rank = (clock: ItemClock): number => {
+    if (!isBenchs(clock)) return 3;
+    if (clock.state === 'due' || clock.state === 'overdue') return 0;
+    return clock.item.trigger.kind === 'when-noticed' ? 2 : 1;
+  };
+  return situation(today)
+    .care.clocks.filter(({ item }) => item.trigger.kind !== 'every-play')
+    .toSorted((a, b) => rank(a) - rank(b))
     .map(({ item: { id, name } }) => ({ itemId: id, name }));
+}
 
 function stayViews({ own, events, today }: Has): OpenStayView[] {
   return events

@@ -19,8 +19,8 @@ type StaySheetProps = Pick<BenchView, 'currency' | 'today'> & {
 };
 
 const MOST_COMMON = 'EUR';
-/** Items that are shown before one asks for more: the bench's own stand first. */
-const SHOWN = 6;
+/** Items that are shown before one asks for more: the likeliest stand first. */
+const SHOWN = 4;
 
 type Done = { readonly instrumentId: InstrumentId; readonly itemId: CareItemId };
 const same = (one: Done, other: Done): boolean =>
