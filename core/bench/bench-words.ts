@@ -3,10 +3,9 @@ import type { BenchAnswer, Clash, Stretch } from '#core/bench/bench-window.ts';
 import type { BenchWork } from '#core/bench/bench-work.ts';
 import { eventWords } from '#core/calendar/event.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
-import { counted, duration, listed, type Format } from '#core/explain/format.ts';
+import { asSentence, counted, duration, listed, type Format } from '#core/explain/format.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 const daysWords = ({ from, to }: Stretch, format: Format): string =>
   from === to ? `on ${format.weekdayDate(from)}` : `from ${format.weekdayDate(from)} to ${format.weekdayDate(to)}`;
 
@@ -33,7 +32,7 @@ export function windowsWords({ windows, isLate }: BenchAnswer, { until }: BenchW
 
 function dueLine({ clocks }: BenchWork, format: Format): WhyLine[] {
   return clocks.map(({ item, due, state }) => {
-    const name = capital(item.name.toLowerCase());
+    const name = asSentence(item.name.toLowerCase());
     if (due === null) return { rule: 'called', text: `${name}: a sign was seen. ${item.why}`, mark: item.mark };
     if (state === 'due' || state === 'overdue')
       return { rule: 'due', text: `${name}: ${state === 'due' ? 'due now' : 'overdue'}. ${item.why}`, mark: item.mark };
@@ -57,6 +56,27 @@ function termsLine(terms: BenchTerms): WhyLine {
   };
 }
 
+/** From when it may be played to an audience again. */
+const readyLine = (best: BenchAnswer['best'], terms: BenchTerms, format: Format): WhyLine[] =>
+  best === null
+    ? []
+    : [
+        {
+          rule: 'ready',
+          text: `From ${format.weekdayDate(best.ready)} on it may be played to an audience again.`,
+          mark: termsLine(terms).mark,
+        },
+      ];
+
+/** What each rests on: the book on servicing, the calendar's own entry, or a guess that nobody else is there. */
+const CLASH_MARKS: Readonly<Record<Clash['kind'], WhyLine['mark']>> = {
+  audience: 'practice',
+  'own-stay': 'yours',
+  kin: 'practice',
+  journey: 'estimate',
+  weekend: 'estimate',
+  'weekend-on-the-way': 'practice',
+};
 const CLASH_WORDS: Readonly<Record<Clash['kind'], string>> = {
   audience: 'It has to be back and played in before.',
   'own-stay': 'It is there already.',
@@ -70,7 +90,9 @@ function clashLine({ kind, event }: Clash, format: Format): WhyLine[] {
   if (event === null) return [];
   const until = event.until ?? event.on;
   const days = until === event.on ? format.date(event.on) : `${format.date(event.on)} to ${format.date(until)}`;
-  return [{ rule: kind, text: `${capital(eventWords(event))}, ${days}. ${CLASH_WORDS[kind]}`, mark: 'practice' }];
+  return [
+    { rule: kind, text: `${asSentence(eventWords(event))}, ${days}. ${CLASH_WORDS[kind]}`, mark: CLASH_MARKS[kind] },
+  ];
 }
 
 type WhySetting = {
@@ -120,6 +142,7 @@ export function benchWhy(
     ...(isLate ? [] : [span]),
     termsLine(terms),
     ...inTheWay.flatMap((clash) => clashLine(clash, format)),
+    ...readyLine(best, terms, format),
     ...lost,
     ...school,
     ...(terms.shippingDays > 0 && terms.shippingDays < 5
@@ -133,7 +156,3 @@ export function benchWhy(
       : []),
   ];
 }
-
-/** How long a stay is, in words beside its days. */
-export const stayWords = (ready: LocalDate, format: Format): string =>
-  `Leave it until ${format.weekdayDate(ready)} before you play it to anybody.`;

@@ -44,9 +44,9 @@ describe('what is told of a calendar', () => {
     expect(tellEntries(gone, [], addDays(today, 62))).toEqual([]);
   });
 
-  test('what is long over is no longer told, and was not cancelled', () => {
+  test('what is over is no longer told, and was not cancelled; today’s still can be', () => {
     const first = tellEntries([], [entry('a', 0)], today);
-    expect(tellEntries(first, [], addDays(today, 8))).toEqual([]);
-    expect(numbers(tellEntries(first, [], addDays(today, 3)))).toEqual([['a', 1, 'cancelled']]);
+    expect(tellEntries(first, [], addDays(today, 1))).toEqual([]);
+    expect(numbers(tellEntries(first, [], today))).toEqual([['a', 1, 'cancelled']]);
   });
 });

@@ -15,8 +15,6 @@ export type CalendarEntry = {
 /** An entry as it has been told: `sequence` counts its changes (RFC 5545, 3.8.7.4). */
 export type ToldEntry = CalendarEntry & { readonly sequence: number; readonly state: 'standing' | 'cancelled' };
 
-/** Days after which what is over is left as it was told: it has slid out of the calendar, nobody has cancelled it. */
-const OVER_AFTER = 7;
 /** Days for which it is told that something was cancelled. */
 const CANCELLED_FOR = 60;
 
@@ -49,7 +47,8 @@ export function tellEntries(
     .flatMap((one): ToldEntry[] => {
       const over = daysBetween(one.until, today);
       if (one.state === 'cancelled') return over > CANCELLED_FOR ? [] : [one];
-      return over > OVER_AFTER ? [] : [{ ...one, sequence: one.sequence + 1, state: 'cancelled' }];
+      // What is over has slid out of the calendar: nobody has cancelled it.
+      return over > 0 ? [] : [{ ...one, sequence: one.sequence + 1, state: 'cancelled' }];
     });
   return [...standing, ...gone];
 }

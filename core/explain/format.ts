@@ -92,6 +92,9 @@ export function roughly(minutes: number): string {
   return minutes < 600 ? duration(Math.round(minutes / 10) * 10) : `${Math.round(minutes / 60)} h`;
 }
 
+/** As a sentence begins. */
+export const asSentence = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** "cork grease, a cloth and paper". */
 export function listed(words: readonly string[]): string {
   if (words.length < 2) return words.join('');

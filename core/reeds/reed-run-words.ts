@@ -1,4 +1,4 @@
-import { counted, duration, listed } from '#core/explain/format.ts';
+import { asSentence, counted, duration, listed } from '#core/explain/format.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { reedName } from '#core/reeds/reed-words.ts';
 import type { ReedProposal } from '#core/reeds/which-reed.ts';
@@ -11,7 +11,7 @@ export function takeOutWords({ first, choices }: ReedProposal): string | null {
     .map(({ reed, minutes }) => `play ${reedName(reed)} for up to ${duration(minutes)}`);
   const [begin, ...then] = [...breaking, ...playing];
   if (begin === undefined) return null;
-  return `${[begin.charAt(0).toUpperCase() + begin.slice(1), ...then].join(', then ')}.`;
+  return `${[asSentence(begin), ...then].join(', then ')}.`;
 }
 
 /** Where the reeds that were played go when it is packed up; null where nobody said which. */

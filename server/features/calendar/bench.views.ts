@@ -4,6 +4,7 @@ import { benchWork, unknownBenchWork, type BenchWork } from '#core/bench/bench-w
 import type { BenchTerms } from '#core/bench/bench-terms.ts';
 import { eventWords, lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
+import { asSentence } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { handsFor } from '#core/players/player.ts';
@@ -76,13 +77,12 @@ function stayViews({ own, events, today }: Has): OpenStayView[] {
     .filter(({ what, on, stay }) => what === 'bench' && stay === null && on <= today)
     .filter((event) => lastDayOf(event) >= addDays(today, -ASKED_FOR))
     .map((event) => {
-      const words = eventWords(event);
       return {
         key: event.key,
         on: event.on,
         until: lastDayOf(event),
         name: event.name,
-        words: words.charAt(0).toUpperCase() + words.slice(1),
+        words: asSentence(eventWords(event)),
         instruments: own
           .filter(({ instrument }) => event.instrumentIds.includes(instrument.id))
           .map((reading) => ({

@@ -1,7 +1,7 @@
 import { eventWords, lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import type { CalendarEntry } from '#core/calendar/told-entries.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
-import { duration, listed } from '#core/explain/format.ts';
+import { asSentence, duration, listed } from '#core/explain/format.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { OWN_UIDS } from '#core/ics/import-plan.ts';
 import { stepsFor } from '#core/packup/collect-steps.ts';
@@ -12,8 +12,6 @@ import { addDays } from '#core/time/local-date.ts';
 import type { ReedDaysView } from '#contract/reed-views.ts';
 import type { SittingsView } from '#contract/sittings.ts';
 import type { Weeks } from '#server/features/calendar/sitting-weeks.ts';
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** "Clarinet: wash the swab. Wash the swab in warm water. Hang it up." A line for each thing. */
 function stepLines({ own, today }: Weeks, things: readonly { instrumentId: InstrumentId; itemId: CareItemId }[]) {
@@ -64,7 +62,7 @@ function eventEntry(event: CalendarEvent, { own }: Weeks, bench: Bench): Calenda
     uid: `${key}${OWN_UIDS}`,
     on,
     until: lastDayOf(event),
-    summary: capital(eventWords(event)),
+    summary: asSentence(eventWords(event)),
     description: lines.filter((line) => line !== '').join('\n'),
     reminds: false,
   };

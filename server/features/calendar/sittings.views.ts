@@ -1,5 +1,5 @@
 import { eventWords, lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
-import { duration } from '#core/explain/format.ts';
+import { asSentence, duration } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { handsFor } from '#core/players/player.ts';
@@ -83,7 +83,7 @@ export function eventViewIn(event: CalendarEvent): SittingsView['events'][number
     what,
     on,
     until: lastDayOf(event),
-    words: words.charAt(0).toUpperCase() + words.slice(1),
+    words: asSentence(words),
     instrumentIds: [...instrumentIds],
   };
 }

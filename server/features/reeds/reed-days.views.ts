@@ -2,13 +2,12 @@ import { listed } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
-import { supplyOf } from '#core/reeds/supply.ts';
 import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
-import { addDays, dayNumber } from '#core/time/local-date.ts';
+import { addDays } from '#core/time/local-date.ts';
 import type { ReedDaysView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import { reedPlanOf } from '#server/features/reeds/reed-plan.views.ts';
-import { reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
+import { reedsOf, supplyOfKind, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
 import type { Services } from '#server/services.ts';
 
 type Asked = { readonly playerId: PlayerId; readonly now: WallClock };
@@ -35,12 +34,8 @@ async function breakInDays(services: Services, of: OfKind, { playerId, now }: As
 
 /** The day on which reeds of this kind are to be bought, where it lies in the weeks to come. */
 function buyDay(of: OfKind, { now }: Asked): ReedDaysView['buy'] {
-  const { family, reeds, lives, minutesOn } = of;
-  if (reeds.length === 0) return [];
-  const day = dayNumber(now.on);
-  const month = Array.from({ length: MONTH_DAYS }, (_, index) => minutesOn(day + index));
-  const minutesADay = month.reduce((sum, one) => sum + one, 0) / MONTH_DAYS;
-  const { buyOn } = supplyOf({ today: now.on, family, reeds, lives, minutesADay });
+  if (of.reeds.length === 0) return [];
+  const { buyOn } = supplyOfKind(of, now.on);
   if (buyOn === null || buyOn > addDays(now.on, SITTING_DAYS - 1)) return [];
   const on = buyOn < now.on ? now.on : buyOn;
   const whose = whoseOf(of);
@@ -48,7 +43,6 @@ function buyDay(of: OfKind, { now }: Asked): ReedDaysView['buy'] {
     { ...whose, on, words: `Order reeds for ${whose.name}, so that they are there before those in hand are spent.` },
   ];
 }
-const MONTH_DAYS = 28;
 
 /** Days of the weeks to come that belong to reeds: breaking in, and ordering new ones. */
 export async function reedDaysOf(

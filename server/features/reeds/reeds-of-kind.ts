@@ -9,6 +9,7 @@ import { setSessions, type SetSessions } from '#core/reeds/reed-pin.ts';
 import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
 import { boxNames } from '#core/reeds/reed-words.ts';
 import { reedFamilyOf, type ReedBox, type ReedFamily, type ReedId } from '#core/reeds/reed.ts';
+import { supplyOf, type Supply } from '#core/reeds/supply.ts';
 import { bandOf } from '#core/reeds/survival.ts';
 import { whichReed, type ReedProposal } from '#core/reeds/which-reed.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
@@ -64,6 +65,17 @@ export function reedsOf(services: Services, playerId: PlayerId, today: LocalDate
   const own = services.instruments.all().filter((one) => one.playerId === playerId);
   const subjects = [ofPlayer(playerId), ...own.map(({ id }) => ofInstrument(id))];
   return services.remembered.of(`reeds ${playerId}`, subjects, today, () => readReeds(services, playerId, today));
+}
+
+/** Days of the forecast whose mean says how much is played a day. */
+const MONTH_DAYS = 28;
+
+/** How long the reeds of a kind last, at the minutes foreseen for the next weeks. */
+export function supplyOfKind({ family, reeds, lives, minutesOn }: OfKind, today: LocalDate): Supply {
+  const day = dayNumber(today);
+  const month = Array.from({ length: MONTH_DAYS }, (_, index) => minutesOn(day + index));
+  const minutesADay = month.reduce((sum, one) => sum + one, 0) / MONTH_DAYS;
+  return supplyOf({ today, family, reeds, lives, minutesADay });
 }
 
 const isAlive = ({ stage }: ReedState): boolean => stage !== 'new' && stage !== 'retired';

@@ -16,7 +16,7 @@ import {
   warpWords,
 } from '#core/reeds/reed-words.ts';
 import type { ReedBox } from '#core/reeds/reed.ts';
-import { spentByMonth, supplyOf } from '#core/reeds/supply.ts';
+import { spentByMonth } from '#core/reeds/supply.ts';
 import type { ReedChoice } from '#core/reeds/which-reed.ts';
 import { addDays, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import type { Format } from '#core/explain/format.ts';
@@ -30,12 +30,11 @@ import type {
 } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import { reminderOf } from '#server/features/reeds/reed-readiness.views.ts';
-import { mainLives, proposalOf, reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
+import { mainLives, proposalOf, reedsOf, supplyOfKind, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
 import type { Services } from '#server/services.ts';
 
 /** Plays that are shown with their reeds, so that one can be said or put right. */
 const PLAYS_SHOWN = 8;
-const MONTH_DAYS = 28;
 
 type Showing = { readonly now: WallClock; readonly nowWall: number; readonly format: Format };
 
@@ -132,13 +131,10 @@ function playsOf({ reeds: told }: Services, { instruments, reeds }: OfKind, play
 }
 
 function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: Showing): ReedsOfKindView {
-  const { kind, kindName, instruments, reeds, lives, family, minutesOn } = of;
+  const { kind, kindName, instruments, reeds, lives, family } = of;
   const { now, format } = showing;
   const proposal = proposalOf(of, now);
-  const day = dayNumber(now.on);
-  const month = Array.from({ length: MONTH_DAYS }, (_, index) => minutesOn(day + index));
-  const minutesADay = month.reduce((sum, one) => sum + one, 0) / MONTH_DAYS;
-  const supply = supplyOf({ today: now.on, family, reeds, lives, minutesADay });
+  const supply = supplyOfKind(of, now.on);
   return {
     kind,
     kindName,
