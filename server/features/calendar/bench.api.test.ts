@@ -87,6 +87,24 @@ describe('when an instrument should go to the bench', () => {
     expect((await bench()).stays).toHaveLength(1);
   });
 
+  test('what a stay cost makes the currency of the record, as the price of a box of reeds does', async () => {
+    const key = aKey();
+    const paid = (currency: string, over: object = {}) =>
+      post('/api/events', event({ stay: { done: [], cost: { minor: 500, currency } }, ...over }));
+    await paid('CHF', { key }).expect(201);
+    expect((await bench()).currency).toBe('CHF');
+    const other = await paid('EUR').expect(400);
+    expect(other.body.errors).toMatchObject([{ field: 'stay.cost', code: 'another-currency' }]);
+    // The only price there is may be put right in another currency.
+    await paid('EUR', { corrects: key }).expect(201);
+    const box = { playerId: 'ada', kind: 'clarinet', name: 'Fennel', cut: null, strength: '2', material: 'cane' };
+    const rest = { breakIn: 'week', place: null, cameOn: TODAY, before: [0] };
+    const priced = (currency: string) => post('/api/reeds/boxes', { ...box, ...rest, cost: { minor: 9, currency } });
+    const refused = await priced('CHF').expect(400);
+    expect(refused.body.errors).toMatchObject([{ field: 'cost.currency', code: 'another-currency' }]);
+    await priced('EUR').expect(201);
+  });
+
   test.each<[string, object]>([
     ['of a concert', { what: 'concert', minutes: 60, stay: { done: [], cost: null } }],
     [

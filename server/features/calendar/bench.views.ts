@@ -12,6 +12,7 @@ import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { BenchView, ForTheBenchView, OpenStayView } from '#contract/bench.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import type { Reading } from '#server/readings.ts';
+import { currencyOfRecord } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
 
 type Has = {
@@ -137,7 +138,7 @@ const proposedStay = ({ instrument }: Reading, { on, back }: { on: LocalDate; ba
 
 /** When a player's instruments should go to the bench, and what is there now. */
 export function benchPageOf(services: Services, playerId: PlayerId, today: LocalDate): Outcome<BenchView, Failure> {
-  const { players, instruments, readings, calendar, reeds } = services;
+  const { players, instruments, readings, calendar } = services;
   if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
   const own = instruments
     .all()
@@ -150,7 +151,7 @@ export function benchPageOf(services: Services, playerId: PlayerId, today: Local
     playerId,
     today,
     terms: { ...terms, said },
-    currency: reeds.currency(),
+    currency: currencyOfRecord(services),
     stays: stayViews(has),
     instruments: proposals(has),
     unknown: own

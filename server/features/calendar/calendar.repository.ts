@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, ne, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import { usualBench, type BenchTerms } from '#core/bench/bench-terms.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
@@ -48,6 +48,20 @@ export function createCalendarRepository(db: Db) {
     .orderBy(desc(facts.id))
     .limit(1)
     .prepare();
+  const paid = db
+    .select({ currency: sql<string>`json_extract(${events.stay}, '$.cost.currency')` })
+    .from(events)
+    .innerJoin(facts, and(eq(facts.id, events.factId), eq(facts.counts, true)))
+    .leftJoin(original, eq(original.id, facts.corrects))
+    .where(
+      and(
+        sql`json_extract(${events.stay}, '$.cost.currency') is not null`,
+        ne(sql`coalesce(${original.key}, ${facts.key})`, sql.placeholder('without')),
+      ),
+    )
+    .orderBy(desc(events.factId))
+    .limit(1)
+    .prepare();
   const terms = db
     .select({ terms: benchTerms.terms })
     .from(benchTerms)
@@ -92,6 +106,9 @@ export function createCalendarRepository(db: Db) {
       const said = terms.get({ playerId });
       return { ...(said?.terms ?? usualBench), said: said !== undefined };
     },
+
+    /** The currency stays at the bench were paid in, but for this one; null where none says what it cost. */
+    currencyOfStays: (without = ''): string | null => paid.get({ without })?.currency ?? null,
 
     /** The sittings a player was last shown; undefined where there are none, or they cannot be read any more. */
     shownTo: (playerId: string): StoredSittings | undefined => {

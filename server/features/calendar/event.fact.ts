@@ -4,7 +4,6 @@ import { checkEvent, eventWords, type BenchStay, type CalendarEvent, type EventO
 import { duration, listed } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { isCurrency } from '#core/money/money.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { calendarPaths, eventRequest, type EventRequest } from '#contract/calendar.ts';
@@ -12,6 +11,7 @@ import { invalid, notFound, type Failure } from '#server/failure.ts';
 import { events } from '#server/features/calendar/calendar.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import { costFault } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
 
 export type EventBody = Omit<CalendarEvent, 'key'>;
@@ -39,21 +39,12 @@ function unknownWork({ stay }: Content, { readings }: Services, today: LocalDate
   });
 }
 
-/** What was paid is in a currency, and in that of the record, were it not the only one. */
-function costFault(currency: string | undefined, ofRecord: string | null): Failure | null {
-  if (currency === undefined) return null;
-  if (!isCurrency(currency)) return invalid('stay.cost', { code: 'no-currency', currency });
-  return ofRecord !== null && currency !== ofRecord
-    ? invalid('stay.cost', { code: 'another-currency', currency: ofRecord })
-    : null;
-}
-
 function decide(
   { key: _key, now: _now, corrects, insteadOf, dropped, ...content }: EventRequest,
   { now }: Deciding,
   services: Services,
 ): Outcome<ToWrite<EventBody>, Failure> {
-  const { players, instruments, reeds } = services;
+  const { players, instruments } = services;
   const player = players.find(content.playerId);
   if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
   const own = new Set(instruments.all().flatMap((one) => (one.playerId === player.id ? [one.id] : [])));
@@ -65,7 +56,7 @@ function decide(
     return fail(invalid(field, fault));
   }
   if (unknownWork(content, services, now.on)) return fail(invalid('stay', { code: 'stay-work-unknown' }));
-  const fault = costFault(content.stay?.cost?.currency, reeds.currency());
+  const fault = costFault(content.stay?.cost, services, { field: 'stay.cost', without: corrects ?? null });
   return fault === null ? succeed({ body: checked.value, ...now }) : fail(fault);
 }
 

@@ -1,4 +1,3 @@
-import { isCurrency, type Money } from '#core/money/money.ts';
 import { counted } from '#core/explain/format.ts';
 import { partsOfReedId, reedFamilyOf, type ReedId } from '#core/reeds/reed.ts';
 import { ofPlayer } from '#core/record/fact.ts';
@@ -6,10 +5,10 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { reedBoxRequest, reedPaths, type ReedBoxRequest } from '#contract/reeds.ts';
 import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
 import { boxBodyFromRow, rowFromBox, type BoxBody } from '#server/features/reeds/reeds.mapper.ts';
-import type { ReedsRepository } from '#server/features/reeds/reeds.repository.ts';
 import { reedBoxes } from '#server/features/reeds/reeds.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
+import { costFault } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
 
 /** Numbers of a box of which something is known already. */
@@ -20,16 +19,6 @@ function numbersTold(boxKey: string, playerId: BoxBody['playerId'], { reeds }: S
     const parts = partsOfReedId(id);
     return parts?.boxKey === boxKey ? [parts.number] : [];
   });
-}
-
-/** A price is in a currency, and in that of the record, were it not the only one. */
-function costFault(cost: Money | null, corrects: string | null, { currency }: ReedsRepository): Failure | null {
-  if (cost === null) return null;
-  if (!isCurrency(cost.currency)) return invalid('cost.currency', { code: 'no-currency', currency: cost.currency });
-  const ofRecord = currency(corrects ?? undefined);
-  return ofRecord !== null && cost.currency !== ofRecord
-    ? invalid('cost.currency', { code: 'another-currency', currency: ofRecord })
-    : null;
 }
 
 /** A box whose reeds have been played keeps its kind, and the numbers that were. */
@@ -50,12 +39,14 @@ function decide(
   { now, corrects }: Deciding,
   services: Services,
 ): Outcome<ToWrite<BoxBody>, Failure> {
-  const { players, book, reeds } = services;
+  const { players, book } = services;
   const player = players.find(box.playerId);
   if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
   if (reedFamilyOf(book.kinds[box.kind]) === null) return fail(invalid('kind', { code: 'no-reeds-on-it' }));
   if (box.cameOn > now.on) return fail(invalid('cameOn', { code: 'box-from-tomorrow' }));
-  const fault = costFault(box.cost ?? null, corrects, reeds) ?? (corrects && correctionFault(box, corrects, services));
+  const fault =
+    costFault(box.cost, services, { field: 'cost.currency', without: corrects }) ??
+    (corrects && correctionFault(box, corrects, services));
   if (fault) return fail(fault);
   const { cost, ...rest } = box;
   const body = { ...rest, cost: cost ? { minor: cost.minor, currency: cost.currency } : null };

@@ -31,6 +31,7 @@ import type {
 import { notFound, type Failure } from '#server/failure.ts';
 import { reminderOf } from '#server/features/reeds/reed-readiness.views.ts';
 import { mainLives, proposalOf, reedsOf, supplyOfKind, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
+import { currencyOfRecord } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
 
 /** Plays that are shown with their reeds, so that one can be said or put right. */
@@ -172,7 +173,7 @@ export function reedsPageOf(services: Services, playerId: PlayerId, now: WallClo
   const kinds = reedsOf(services, playerId, now.on);
   return succeed({
     playerId,
-    currency: services.reeds.currency(),
+    currency: currencyOfRecord(services),
     kinds: kinds.map((of) => kindView(services, of, playerId, showing)),
   });
 }

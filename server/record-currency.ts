@@ -1,0 +1,28 @@
+import { isCurrency, type Money } from '#core/money/money.ts';
+import { invalid, type Failure } from '#server/failure.ts';
+import type { Services } from '#server/services.ts';
+
+type Paying = Pick<Services, 'reeds' | 'calendar'>;
+
+/**
+ * The currency of the record: that of whatever says a price, boxes of reeds or stays at the bench; null before anything
+ * does.
+ *
+ * @param without the key of what is being put right: were it the only price, it would not bind itself
+ */
+export const currencyOfRecord = ({ reeds, calendar }: Paying, without = ''): string | null =>
+  reeds.currency(without) ?? calendar.currencyOfStays(without);
+
+/** What is wrong with a price: it is in a currency, and in that of the record, were it not the only one. */
+export function costFault(
+  cost: Money | null | undefined,
+  paying: Paying,
+  { field, without }: { readonly field: string; readonly without: string | null },
+): Failure | null {
+  if (!cost) return null;
+  if (!isCurrency(cost.currency)) return invalid(field, { code: 'no-currency', currency: cost.currency });
+  const ofRecord = currencyOfRecord(paying, without ?? undefined);
+  return ofRecord !== null && cost.currency !== ofRecord
+    ? invalid(field, { code: 'another-currency', currency: ofRecord })
+    : null;
+}
