@@ -1,6 +1,6 @@
 // Native ESM: started by tools/test.ts with --experimental-vm-modules.
 const swc = (tsx) => [
-  '@swc/jest',
+  '<rootDir>/tools/testing/quick-globals.mjs',
   {
     swcrc: false,
     sourceMaps: 'inline',
@@ -16,8 +16,8 @@ const common = {
   rootDir: '.',
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: { '^.+\\.tsx$': swc(true), '^.+\\.ts$': swc(false) },
-  transformIgnorePatterns: ['/node_modules/'],
+  transform: { '^.+\\.tsx$': swc(true), '^.+\\.[tj]s$': swc(false) },
+  transformIgnorePatterns: ['/node_modules/(?!drizzle-orm/)'],
   modulePathIgnorePatterns: ['<rootDir>/web/dist/', '<rootDir>/demo-data/', '<rootDir>/e2e/out/'],
 };
 

@@ -13,11 +13,16 @@ export type Random = {
 export const LARGEST_SEED = 2_147_483_647;
 
 const MILLION = 1_000_000;
+const HEX = '0123456789abcdef';
 
 export function seeded(seed: number): Random {
   const generator = prand.xoroshiro128plus(seed);
   const whole = (least: number, most: number): number => prand.unsafeUniformIntDistribution(least, most, generator);
-  const hex = (digits: number): string => Array.from({ length: digits }, () => whole(0, 15).toString(16)).join('');
+  const hex = (digits: number): string => {
+    let text = '';
+    while (text.length < digits) text += HEX[whole(0, HEX.length - 1)];
+    return text;
+  };
   return {
     whole,
     chance: (probability) => whole(0, MILLION - 1) < probability * MILLION,

@@ -107,28 +107,36 @@ type RunToTell = {
   readonly minutesAtHand: number | null;
 };
 
-function runOf(story: Story, { kind, items, on, minute, play, minutesAtHand }: RunToTell): DemoRun {
-  const { instrument, player, random } = story;
-  const practice = usualPractice(BOOK, instrument.kind, instrument.build);
-  const plan = planRun({
-    parts: [
-      {
-        instrumentId: instrument.id,
-        kind: BOOK.kinds[instrument.kind],
-        practice,
-        items,
-        playedMinutes: play?.minutes ?? 0,
-        roomCelsius: USUAL_ROOM_CELSIUS,
-        wetness: usualWetness,
-        loads: new Map(),
-      },
-    ],
-    player,
-    minutesAtHand,
-    learned: new Map(),
-  });
+type Planned = { readonly plan: RunPlan; readonly kept: KeptPlan };
+/** The same instrument after as long a play is packed up by the same plan: of thousands of runs a few hundred are planned. */
+const planned = new Map<string, Planned>();
+
+function planOf({ instrument, player }: Story, { items, play, minutesAtHand }: RunToTell): Planned {
+  const playedMinutes = play?.minutes ?? 0;
+  const asked = [instrument.id, playedMinutes, minutesAtHand, ...items].join(' ');
+  const known = planned.get(asked);
+  if (known) return known;
+  const part = {
+    instrumentId: instrument.id,
+    kind: BOOK.kinds[instrument.kind],
+    practice: usualPractice(BOOK, instrument.kind, instrument.build),
+    items,
+    playedMinutes,
+    roomCelsius: USUAL_ROOM_CELSIUS,
+    wetness: usualWetness,
+    loads: new Map(),
+  };
+  const plan = planRun({ parts: [part], player, minutesAtHand, learned: new Map() });
+  const made = { plan, kept: keepPlan(plan) };
+  planned.set(asked, made);
+  return made;
+}
+
+function runOf(story: Story, toTell: RunToTell): DemoRun {
+  const { kind, items, on, minute, play, minutesAtHand } = toTell;
+  const { instrument, random } = story;
+  const { plan, kept } = planOf(story, toTell);
   const log = eventsOf(plan, { on, minute }, random);
-  const kept = keepPlan(plan);
   const events = log.map(({ event }) => event);
   return {
     key: random.key(),
@@ -138,7 +146,7 @@ function runOf(story: Story, { kind, items, on, minute, play, minutesAtHand }: R
     playKey: play?.key ?? null,
     playedMinutes: play?.minutes ?? 0,
     roomCelsius: USUAL_ROOM_CELSIUS,
-    thirst: practice.thirst,
+    thirst: usualPractice(BOOK, instrument.kind, instrument.build).thirst,
     askedItems: items,
     plan: kept,
     startedOn: on,

@@ -59,8 +59,9 @@ function candidatesOf(part: RunPart, request: RunRequest, isFirst: boolean): Can
  * slides, so the monthly grease waits to see whether the bath is done.
  */
 function standInsIn(steps: readonly Step[]): ReadonlyMap<StepId, readonly StepId[]> {
+  const onTheSide = steps.filter(({ alsoDoes }) => alsoDoes !== undefined);
   const doing = (item: CareItem['id']) =>
-    steps.filter((step) => step.item !== item && step.alsoDoes?.includes(item)).map(({ id }) => id);
+    onTheSide.filter((step) => step.item !== item && step.alsoDoes?.includes(item)).map(({ id }) => id);
   return new Map(steps.map(({ id, item }) => [id, doing(item)]));
 }
 

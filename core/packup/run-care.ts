@@ -28,9 +28,10 @@ export function careDoneBy({ steps, leftOut }: Pick<RunNow, 'steps' | 'leftOut'>
   const add = (instrumentId: InstrumentId, itemId: CareItemId) =>
     done.set(`${instrumentId}:${itemId}`, { instrumentId, itemId });
   const waiting = leftOut.flatMap((one) => one.steps);
+  const answered = steps.filter(({ look, answer }) => look !== null && answer !== null);
   for (const step of steps) {
     const mine = thatSettle(steps.filter((one) => sameItem(one, step)));
-    const ended = steps.some((other) => isEndedBy(other, other.answer, step));
+    const ended = answered.some((other) => isEndedBy(other, other.answer, step));
     if (mine.every(settled) && !ended && !waiting.some((one) => sameItem(one, step))) add(step.instrumentId, step.item);
   }
   for (const { instrumentId, state, alsoDoes } of steps)

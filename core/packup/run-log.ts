@@ -129,7 +129,13 @@ const isUndone = ({ state, skipReason }: Progress): boolean =>
 type ProgressOf = (key: RunStepKey) => Progress;
 
 /** What has been found of the steps before one: a step looks back only, so that each is looked at once. */
-type Fold = { readonly steps: readonly KeptStep[]; readonly of: ProgressOf; readonly called: Map<RunStepKey, Called> };
+type Fold = {
+  readonly steps: readonly KeptStep[];
+  /** The looks that have been answered: few are, and every step asks them whether it has been ended. */
+  readonly answered: readonly KeptStep[];
+  readonly of: ProgressOf;
+  readonly called: Map<RunStepKey, Called>;
+};
 
 /** Was something this step stands on left undone, or could not be done itself? */
 const isBarred = ({ of, called }: Fold, others: readonly KeptStep[]): boolean =>
@@ -160,8 +166,8 @@ function byLook({ steps, of }: Fold, { instrumentId, calledBy }: KeptStep): Call
 }
 
 function calledFor(fold: Fold, step: KeptStep): Called {
-  const { steps, of } = fold;
-  if (steps.some((other) => other.key !== step.key && isEndedBy(other, of(other.key).answer, step))) return 'no';
+  const { steps, answered, of } = fold;
+  if (answered.some((other) => other.key !== step.key && isEndedBy(other, of(other.key).answer, step))) return 'no';
   const others = (ids: readonly string[]) =>
     ids.length === 0
       ? []
@@ -173,7 +179,8 @@ function calledFor(fold: Fold, step: KeptStep): Called {
 /** For each step whether it is called for, as far as the log says by now. */
 function calledIn(steps: readonly KeptStep[], of: ProgressOf): ReadonlyMap<RunStepKey, Called> {
   const called = new Map<RunStepKey, Called>();
-  for (const step of steps) called.set(step.key, calledFor({ steps, of, called }, step));
+  const answered = steps.filter(({ key, look }) => look !== null && of(key).answer !== null);
+  for (const step of steps) called.set(step.key, calledFor({ steps, answered, of, called }, step));
   return called;
 }
 
