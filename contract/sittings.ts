@@ -139,7 +139,12 @@ export const sittingsView = object({
       .exact()
       .required(),
   ).required(),
-  instruments: array(namedInstrument).required(),
+  instruments: array(
+    namedInstrument.shape({
+      /** Is it played on reeds? */
+      onReeds: boolean().strict().required(),
+    }),
+  ).required(),
   words: text().required(),
   because: whyLines,
 })

@@ -1,11 +1,13 @@
 import { Box, ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { MOMENTS, type MomentPath } from '#web/app/moments.ts';
 import { useToday } from '#web/clock/today.ts';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
+import { remember, REMEMBERED, useRemembered } from '#web/session/stored.ts';
 import { Icon } from '#web/ui/Icon.tsx';
 
 type RailProps = { readonly moment: MomentPath; readonly instrumentId: string | null };
@@ -15,7 +17,14 @@ function useMoments(here: MomentPath) {
   const shelf = useQuery(instrumentQueries.shelf(useToday()));
   const player = useCurrentPlayer(useQuery(playerQueries.list()).data);
   const own = (shelf.data ?? []).filter(({ playerId }) => playerId === player?.id);
-  const noReeds = own.length > 0 && own.every(({ hasReeds }) => !hasReeds);
+  const isKnown = player !== undefined && own.length > 0;
+  // Until the shelf is there it is as it was: a moment that comes or goes moves the others from under the finger.
+  const lastWithout = useRemembered(REMEMBERED.withoutReeds);
+  const last = useRemembered(REMEMBERED.player);
+  const noReeds = isKnown ? own.every(({ hasReeds }) => !hasReeds) : last !== null && lastWithout === last;
+  useEffect(() => {
+    if (isKnown) remember(REMEMBERED.withoutReeds, noReeds ? player.id : '');
+  }, [isKnown, noReeds, player]);
   return MOMENTS.filter(({ path }) => path !== 'reeds' || here === 'reeds' || !noReeds);
 }
 

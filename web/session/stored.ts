@@ -38,5 +38,6 @@ export const REMEMBERED = {
   instrument: 'ulu.instrument',
   shortcuts: 'ulu.shortcuts',
   unsent: 'ulu.unsent',
+  withoutReeds: 'ulu.without-reeds',
 } as const;
 export const remembered = read;

@@ -1,6 +1,7 @@
 import { eventWords, lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import { asSentence, duration } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
+import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { handsFor } from '#core/players/player.ts';
 import { isFirstTime, unknownWork, type DueItem } from '#core/sittings/due-items.ts';
@@ -104,7 +105,7 @@ const timeTold = ({ of, said }: Weeks): SittingsTold['time'] =>
       : 'none-left';
 
 function viewOf(weeks: Weeks, services: Services): SittingsView {
-  const { format } = services;
+  const { format, book } = services;
   const { playerId, today, due, plan, gap, said, of } = weeks;
   const last = addDays(today, SITTING_DAYS - 1);
   const left = due.filter((_, at) => plan[at] === null);
@@ -126,7 +127,11 @@ function viewOf(weeks: Weeks, services: Services): SittingsView {
     left: left.map((one) => placedView(one, null, weeks)),
     unknown: unknownViews(weeks),
     events: weeks.events.filter(({ on }) => on <= last).map(eventViewIn),
-    instruments: weeks.own.map(({ instrument: { id, name } }) => ({ instrumentId: id, name })),
+    instruments: weeks.own.map(({ instrument: { id, name, kind } }) => ({
+      instrumentId: id,
+      name,
+      onReeds: reedFamilyOf(book.kinds[kind]) !== null,
+    })),
     words: sittingsWords(told, format),
     because: sittingsWhy(costOfWeeks(weeks), format),
   };

@@ -64,8 +64,8 @@ const view = (over: Partial<SittingsView> = {}): SittingsView => ({
   unknown: [],
   events: [],
   instruments: [
-    { instrumentId: clarinet, name: 'Clarinet' },
-    { instrumentId: trumpet, name: 'Trumpet' },
+    { instrumentId: clarinet, name: 'Clarinet', onReeds: true },
+    { instrumentId: trumpet, name: 'Trumpet', onReeds: false },
   ],
   words: '',
   because: [],

@@ -116,8 +116,16 @@ function lanesOfOne(view: SittingsView, id: InstrumentId, reeds: readonly Ribbon
   ];
 }
 
-/** Breaking in and ordering, each on its day. */
-function reedLanes(reeds: ReedDaysView | undefined, today: LocalDate, only: InstrumentId | null): RibbonLane[] {
+/**
+ * Breaking in and ordering, each on its day. The lane is there before its days are known, and stays where there are none:
+ * nothing under it may move.
+ */
+function reedLanes(
+  { today, instruments }: SittingsView,
+  reeds: ReedDaysView | undefined,
+  only: InstrumentId | null,
+): RibbonLane[] {
+  if (!instruments.some(({ instrumentId, onReeds }) => onReeds && (only ?? instrumentId) === instrumentId)) return [];
   const { breakIn, buy } = reeds ?? { breakIn: [], buy: [] };
   const mine = (list: ReedDaysView['buy']) =>
     list.filter(({ instrumentIds }) => only === null || instrumentIds.includes(only));
@@ -126,8 +134,7 @@ function reedLanes(reeds: ReedDaysView | undefined, today: LocalDate, only: Inst
       const day = daysBetween(today, on);
       return within({ kind, from: day, to: day, words });
     });
-  const all = [...marks(breakIn, 'break-in'), ...marks(buy, 'order')];
-  return all.length === 0 ? [] : [{ key: 'reeds', name: 'Reeds', marks: all }];
+  return [{ key: 'reeds', name: 'Reeds', marks: [...marks(breakIn, 'break-in'), ...marks(buy, 'order')] }];
 }
 
 /**
@@ -136,7 +143,7 @@ function reedLanes(reeds: ReedDaysView | undefined, today: LocalDate, only: Inst
  */
 export function lanesOf(view: SittingsView, reeds: ReedDaysView | undefined, only: InstrumentId | null): RibbonLane[] {
   const { today, events, instruments } = view;
-  const reedLane = reedLanes(reeds, today, only);
+  const reedLane = reedLanes(view, reeds, only);
   if (only !== null) return lanesOfOne(view, only, reedLane);
   const on = events.filter(({ what }) => what !== 'bench');
   return [
