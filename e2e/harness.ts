@@ -12,6 +12,8 @@ const START_WITHIN_MS = 60_000;
 export function chromiumPath(): string {
   const found = [
     process.env.CHROMIUM_PATH,
+    // The same engine without the windows nobody sees: it opens a page in half the time.
+    '/usr/bin/chromium-headless-shell',
     '/usr/bin/chromium',
     '/usr/bin/chromium-browser',
     '/usr/bin/google-chrome',
@@ -135,9 +137,10 @@ async function removeProfile(profile: string): Promise<void> {
 
 async function launchOwn(): Promise<{ browser: Browser; profile: string; close: () => Promise<void> }> {
   const profile = mkdtempSync(path.join(tmpdir(), 'ulu-profile-'));
+  const executablePath = chromiumPath();
   const browser = await puppeteer.launch({
-    executablePath: chromiumPath(),
-    headless: true,
+    executablePath,
+    headless: executablePath.endsWith('headless-shell') ? 'shell' : true,
     userDataDir: profile,
     defaultViewport,
     args: [

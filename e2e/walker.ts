@@ -1,3 +1,4 @@
+import { setTimeout as pause } from 'node:timers/promises';
 import type { Browser, BrowserContext, Page } from 'puppeteer-core';
 
 export type Walker = Page & {
@@ -7,6 +8,76 @@ export type Walker = Page & {
 
 /** Three files share two cores: what takes a second alone may take ten. */
 const WAIT_MS = 20_000;
+
+type Asked = { readonly url: string; readonly by: string };
+/** What the document on a page has asked for and not got yet; of an earlier document nothing is waited for. */
+const asking = new WeakMap<Page, () => readonly string[]>();
+
+async function watchRequests(page: Page): Promise<void> {
+  const session = await page.createCDPSession();
+  const open = new Map<string, Asked>();
+  let document = '';
+  session.on('Page.frameNavigated', ({ frame }) => {
+    if (frame.parentId === undefined) document = frame.loaderId;
+  });
+  session.on('Network.requestWillBeSent', ({ requestId, loaderId, request }) =>
+    open.set(requestId, { url: request.url, by: loaderId }),
+  );
+  session.on('Network.loadingFinished', ({ requestId }) => open.delete(requestId));
+  session.on('Network.loadingFailed', ({ requestId }) => open.delete(requestId));
+  await Promise.all([session.send('Page.enable'), session.send('Network.enable')]);
+  asking.set(page, () => [...open.values()].filter(({ by }) => by === document).map(({ url }) => url));
+}
+
+const LOOK_AGAIN_MS = 25;
+/** At rest is what was found at rest that many times in a row. */
+const LOOKS = 3;
+
+/** Answered once the page has nothing else to do: what it was about to ask for, it has asked for by then. */
+const isLoading = (page: Page): Promise<boolean> =>
+  page.evaluate(
+    () =>
+      new Promise<boolean>((answer) => {
+        requestIdleCallback(
+          () =>
+            answer(
+              document.getElementById('root')?.childElementCount === 0 ||
+                document.querySelector('[aria-label="Loading"]') !== null,
+            ),
+          { timeout: 100 },
+        );
+      }),
+  );
+
+/** Waits until a page of {@link walk} has come to rest: everything asked for is there, and nothing says that it loads. */
+export async function atRest(page: Page): Promise<void> {
+  const open = asking.get(page) ?? (() => []);
+  const until = Date.now() + WAIT_MS;
+  for (let quiet = 0; quiet < LOOKS;) {
+    quiet = (await isLoading(page)) || open().length > 0 ? 0 : quiet + 1;
+    if (Date.now() > until)
+      throw new Error(`still waiting for ${open().join(' ')}; the page says\n${await textOf(page)}`);
+    await pause(LOOK_AGAIN_MS);
+  }
+}
+
+/** Opens an address as if typed in, and waits until the page is at rest. */
+export async function visit(page: Page, url: string): Promise<void> {
+  await page.goto(url, { waitUntil: 'load' });
+  await atRest(page);
+}
+
+/** Goes to another address without loading the program anew, as a link does, and waits until the page is at rest. */
+export async function follow(page: Page, url: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, url);
+  await atRest(page);
+}
+
+/** Loads the page anew, and waits until it is at rest. */
+export const visitAgain = (page: Page): Promise<void> => visit(page, page.url());
 
 /**
  * A page that remembers every complaint, of a visitor nobody has seen before, or of one that has been here; `lights` is
@@ -29,7 +100,8 @@ export async function walk(
     { name: 'prefers-color-scheme', value: lights },
     { name: 'prefers-reduced-motion', value: 'reduce' },
   ]);
-  await page.goto(url, { waitUntil: 'networkidle0' });
+  await watchRequests(page);
+  await visit(page, url);
   return Object.assign(page, { complaints });
 }
 
@@ -73,7 +145,7 @@ export async function stepByStep(page: Page): Promise<void> {
   await tap(page, 'Step by step');
   await sees(page, 'Skip…');
   // The choice is in the record, and what hangs on its player has been looked at again.
-  await page.waitForNetworkIdle();
+  await atRest(page);
 }
 
 /** Waits until that many steps are closed. */

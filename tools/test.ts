@@ -1,6 +1,7 @@
 /**
  * `npm test`: unit and API tests, the day arithmetic once more in zones with bad nights, then the browser tests.
- * Ends with one plain line, `N passed, N failed`. Words given are handed on to Jest: `npm test -- core/care`.
+ * Ends with one plain line, `N passed, N failed`. `npm test -- browser` runs the browser tests alone; other words given are
+ * handed on to Jest: `npm test -- core/care`.
  */
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -22,18 +23,14 @@ const AT_A_TIME = { computing: 2, browsing: 3 };
 const DAY_TESTS = ['core/time', 'core/plays', 'core/care/care-clock'];
 const ZONES = ['America/Los_Angeles', 'Europe/Berlin', 'Pacific/Auckland'];
 const given = process.argv.slice(2);
-const parts: readonly Part[] =
-  given.length > 0
-    ? [{ name: 'chosen', args: given }]
-    : [
-        { name: 'unit and API', args: [`--maxWorkers=${AT_A_TIME.computing}`, '--selectProjects', 'unit', 'api'] },
-        ...ZONES.map((zone) => ({
-          name: `days in ${zone}`,
-          args: ['--selectProjects', 'unit', '--', ...DAY_TESTS],
-          zone,
-        })),
-        { name: 'browser', args: [`--maxWorkers=${AT_A_TIME.browsing}`, '--selectProjects', 'e2e'] },
-      ];
+const all: readonly Part[] = [
+  { name: 'unit and API', args: [`--maxWorkers=${AT_A_TIME.computing}`, '--selectProjects', 'unit', 'api'] },
+  ...ZONES.map((zone) => ({ name: `days in ${zone}`, args: ['--selectProjects', 'unit', '--', ...DAY_TESTS], zone })),
+  { name: 'browser', args: [`--maxWorkers=${AT_A_TIME.browsing}`, '--selectProjects', 'e2e'] },
+];
+const named = all.filter(({ name }) => given.length === 1 && given[0] === name);
+const chosen = named.length > 0 ? named : [{ name: 'chosen', args: given }];
+const parts = given.length > 0 ? chosen : all;
 
 const folder = mkdtempSync(path.join(tmpdir(), 'ulu-test-'));
 

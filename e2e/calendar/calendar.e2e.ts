@@ -7,7 +7,7 @@ import { addDays, localDate } from '#core/time/local-date.ts';
 import type { BenchView } from '#contract/bench.ts';
 import type { SittingsView } from '#contract/sittings.ts';
 import { scene } from '#e2e/scene.ts';
-import { press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import { atRest, press, sees, tap, textOf, visit, walk, type Walker } from '#e2e/walker.ts';
 
 const { url, browser } = scene();
 let page: Walker;
@@ -18,7 +18,7 @@ beforeEach(async () => {
   await page.evaluateOnNewDocument(() => {
     if (localStorage.getItem('ulu.player') === null) localStorage.setItem('ulu.player', 'teodor');
   });
-  await page.goto(url('/calendar'), { waitUntil: 'domcontentloaded' });
+  await visit(page, url('/calendar'));
   await page.waitForSelector('[data-cell]');
 }, 60_000);
 afterEach(async () => {
@@ -53,12 +53,12 @@ describe('the calendar', () => {
     await fill(1, addDays(today, 12));
     await tap(page, 'Add the holiday');
     await sees(page, 'The holiday is in the record.');
-    await page.waitForNetworkIdle();
+    await atRest(page);
     const { sittings, events } = await weeks();
     expect(events.map(({ what }) => what)).toContain('holiday');
     expect(sittings.filter(({ on }) => on <= addDays(today, 12))).toEqual([]);
     await tap(page, 'Undo');
-    await page.waitForNetworkIdle();
+    await atRest(page);
     expect((await weeks()).sittings).toEqual(before.sittings);
   }, 60_000);
 
@@ -69,7 +69,7 @@ describe('the calendar', () => {
         await page.locator(`button[aria-label="Less: ${day}"]`).click();
     await tap(page, 'Plan with that');
     await sees(page, 'Your time is noted');
-    await page.waitForNetworkIdle();
+    await atRest(page);
     const { sittings, said } = await weeks();
     expect(said).toEqual([0, 0, 0, 0, 0, 60, 60]);
     const weekdays = sittings.map(({ on }) => new Date(`${on}T12:00:00Z`).getUTCDay());
@@ -112,7 +112,7 @@ describe('the calendar', () => {
     await page.mouse.move(x + 2 * box.width, y, { steps: 4 });
     await page.mouse.up();
     await page.waitForSelector('[data-cell][aria-label$=", set by you"]');
-    await page.waitForNetworkIdle();
+    await atRest(page);
     await page.$eval('[data-cell][aria-label$=", set by you"]', (one) => (one as SVGElement).focus());
     await page.keyboard.press('Enter');
     await tap(page, 'Let Ulu plan it again');
@@ -167,7 +167,7 @@ describe('the calendar', () => {
 
   test('the bench: a stay goes into the calendar, and once it is back its work is said', async () => {
     await page.evaluate(() => localStorage.setItem('ulu.player', 'lucan'));
-    await page.goto(url('/calendar'), { waitUntil: 'domcontentloaded' });
+    await visit(page, url('/calendar'));
     const bench = async () =>
       (await (await fetch(url(`/api/bench?playerId=lucan&today=${today}`))).json()) as BenchView;
     const [first] = (await bench()).instruments;
@@ -183,7 +183,7 @@ describe('the calendar', () => {
 
   test('the sheet for the lid of a case is one page of paper', async () => {
     await page.evaluate(() => localStorage.setItem('ulu.player', 'marit'));
-    await page.goto(url('/calendar/marit-clarinet/case-lid'), { waitUntil: 'domcontentloaded' });
+    await visit(page, url('/calendar/marit-clarinet/case-lid'));
     await sees(page, 'After every play');
     const pdf = Buffer.from(await page.pdf({ format: 'a4' })).toString('latin1');
     expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { scene } from '#e2e/scene.ts';
-import { press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import { press, sees, tap, textOf, visit, walk, type Walker } from '#e2e/walker.ts';
 
 const { url, browser, stateOf, careOf } = scene();
 let page: Walker;
@@ -16,7 +16,7 @@ describe('care', () => {
   const row = 'Shake test of the case';
 
   test('let wait, not done here, done again: each one tap, each undone', async () => {
-    await page.goto(url('/care/wren-flute'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/care/wren-flute'));
     await tap(page, `More: ${row}`);
     await press(page, 'Let it wait until');
     await sees(page, `${row} waits.`);
@@ -34,7 +34,7 @@ describe('care', () => {
   }, 60_000);
 
   test('a play logged wrongly is put right where it stands, and the correction undone', async () => {
-    await page.goto(url('/care/wren-flute'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/care/wren-flute'));
     const minutes = async () => (await careOf('wren-flute')).lastPlay?.minutes ?? 0;
     const before = await minutes();
     await page.locator('button[aria-label^="Correct: Played"]').click();
@@ -49,11 +49,11 @@ describe('care', () => {
   }, 60_000);
 
   test('a sign is tapped where it was seen; an edited build closes what it no longer has', async () => {
-    await page.goto(url('/care/wren-flute'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/care/wren-flute'));
     await tap(page, 'I see it: Tighten a loose joint');
     await sees(page, 'Noticed: a joint that is loose');
     expect(await stateOf('wren-flute', 'bamboo-flute/loose-joint')).toBe('due');
-    await page.goto(url('/care/teodor-oboe'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/care/teodor-oboe'));
     await page.$eval('::-p-aria([name="Lower joint: I see something"][role="button"])', (part) =>
       (part as SVGElement).focus(),
     );

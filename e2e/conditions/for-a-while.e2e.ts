@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { scene } from '#e2e/scene.ts';
-import { press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import { press, sees, tap, textOf, visit, walk, type Walker } from '#e2e/walker.ts';
 
 const { url, browser, stateOf } = scene();
 let page: Walker;
@@ -21,9 +21,9 @@ describe('for a while', () => {
     expect(await stateOf('teodor-cor', 'double-reed/reed-hygiene')).toBe('due');
     await press(page, 'What it asks for');
     await sees(page, 'on day 4 and day 7, then every 7 days');
-    await page.goto(url('/now/teodor-cor'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/now/teodor-cor'));
     expect(await textOf(page)).toContain('Ill. Do not share');
-    await page.goto(url('/care/teodor-cor'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/care/teodor-cor'));
     await tap(page, 'End it');
     await sees(page, 'today is its last day');
     await tap(page, 'Undo');

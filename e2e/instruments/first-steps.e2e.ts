@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Browser } from 'puppeteer-core';
 import { launch, startEmpty, type RunningServer } from '#e2e/harness.ts';
-import { press, progress, sees, stepByStep, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import { press, progress, sees, stepByStep, tap, textOf, visitAgain, walk, type Walker } from '#e2e/walker.ts';
 
 let server: RunningServer;
 let browser: Browser;
@@ -80,7 +80,7 @@ describe('an empty record', () => {
   }, 60_000);
 
   test('survives a reload on a deep link', async () => {
-    await page.reload({ waitUntil: 'networkidle0' });
+    await visitAgain(page);
     expect(await textOf(page)).toContain('Packed up.');
   }, 30_000);
 });

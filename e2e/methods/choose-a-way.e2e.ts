@@ -1,10 +1,10 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { scene } from '#e2e/scene.ts';
-import { press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import { press, sees, tap, textOf, visit, walk, type Walker } from '#e2e/walker.ts';
 
 const { url, browser, careOf } = scene();
 let page: Walker;
@@ -46,11 +46,11 @@ describe('where practice differs', () => {
 
   test('the choice reaches the care it is about at once, in this tab and in another', async () => {
     const other = await walk(browser(), url('/care/asha-horn/methods'));
-    await page.goto(url('/care/petra-bassoon/methods'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/care/petra-bassoon/methods'));
     await choose('How often are the keys oiled?', 'only at the bench');
     const { clocks } = await careOf('petra-bassoon');
     expect(clocks.find(({ itemId }) => itemId === 'keyed/key-oil')?.gauge.state).toBe('off');
-    await other.goto(url('/care/petra-bassoon'), { waitUntil: 'networkidle0' });
+    await visit(other, url('/care/petra-bassoon'));
     expect(await textOf(other)).toContain('Not done here');
     await other.browserContext().close();
   }, 60_000);
@@ -61,19 +61,25 @@ describe('where practice differs', () => {
       behavior: 'allow',
       downloadPath: folder,
       browserContextId: page.browserContext().id ?? '',
+      eventsEnabled: true,
     });
-    await page.goto(url('/care/marit-clarinet/methods'), { waitUntil: 'networkidle0' });
+    const downloaded = new Promise<void>((resolve) => {
+      session.on('Browser.downloadProgress', ({ state }) => state === 'completed' && resolve());
+    });
+    await visit(page, url('/care/marit-clarinet/methods'));
     await choose('How often is the swab washed?', 'monthly, at the very latest');
     await tap(page, 'Share your methods');
     await page.locator('::-p-aria([name="Whose methods are they?"])').fill('Marit’s way');
     await tap(page, 'Save the file');
     const file = path.join(folder, 'marit-s-way.json');
-    for (let tries = 0; tries < 50 && !existsSync(file); tries++) await new Promise((wake) => setTimeout(wake, 100));
+    await downloaded;
     expect(readdirSync(folder)).toContain('marit-s-way.json');
     const set = readFileSync(file, 'utf8');
     expect(JSON.parse(set)).toMatchObject({ format: 'ulu-method-set', version: 2, kind: 'clarinet' });
 
-    await page.goto(url('/care/ife-clarinet/methods'), { waitUntil: 'networkidle0' });
+    // The pupil sits at a device of their own.
+    await page.browserContext().close();
+    page = await walk(browser(), url('/care/ife-clarinet/methods'));
     await tap(page, 'Import methods');
     await openFile(set);
     await sees(page, 'Will change');

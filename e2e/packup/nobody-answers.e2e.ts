@@ -11,6 +11,7 @@ import {
   stepByStep,
   tap,
   textOf,
+  visitAgain,
   walk,
   type Walker,
 } from '#e2e/walker.ts';
@@ -73,7 +74,7 @@ test('closed while nobody answers, the page sends what it kept when it is opened
   await goOn(page);
   await sees(page, 'kept on this device');
   await server().resume();
-  await page.goto(page.url(), { waitUntil: 'networkidle0' });
+  await visitAgain(page);
   await allSent(page);
   expect(ticked(await shownAt(page)).length).toBe(before + 2);
   // A log that was being read meanwhile is asked for once more.

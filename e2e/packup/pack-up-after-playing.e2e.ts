@@ -9,6 +9,8 @@ import {
   stepByStep,
   tap,
   textOf,
+  visit,
+  visitAgain,
   walk,
   type Walker,
 } from '#e2e/walker.ts';
@@ -27,7 +29,7 @@ const bigButton = 'Done';
 
 describe('by mouse', () => {
   test('from "I have just played" to packed up, the record and the clocks with it', async () => {
-    await page.goto(url('/now/ife-clarinet'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/now/ife-clarinet'));
     await tap(page, 'I have just played');
     await tap(page, '+15 minutes');
     await press(page, 'and pack up');
@@ -65,7 +67,7 @@ describe('by mouse', () => {
   }, 90_000);
 
   test('undo takes the play back', async () => {
-    await page.goto(url('/now/wren-flute'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/now/wren-flute'));
     const before = await careOf('wren-flute');
     await tap(page, 'I have just played');
     await press(page, 'Cold, 10 °C');
@@ -80,7 +82,7 @@ describe('by mouse', () => {
   }, 60_000);
 
   test('a reload in the middle loses nothing; skipping asks for a reason and says what it costs', async () => {
-    await page.goto(url('/now/lucan-trumpet'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/now/lucan-trumpet'));
     await tap(page, 'I have just played');
     await press(page, 'and pack up');
     await sees(page, 'Let the water out of every water key');
@@ -91,11 +93,11 @@ describe('by mouse', () => {
     await sees(page, 'If you skip this');
     await tap(page, 'No time now stays due');
     await closedSteps(page, 2);
-    await page.reload({ waitUntil: 'networkidle0' });
+    await visitAgain(page);
     expect((await progress(page)).closed).toBe(2);
     await sees(page, 'skipped: no time now');
     const runUrl = page.url();
-    await page.goto(url('/now/lucan-trumpet'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/now/lucan-trumpet'));
     await sees(page, 'A run is under way.');
     await tap(page, 'Go on with it', 'link');
     await sees(page, '2 of');
@@ -103,7 +105,7 @@ describe('by mouse', () => {
   }, 60_000);
 
   test('two tabs share one run', async () => {
-    await page.goto(url('/pack-up/lucan-trumpet'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/pack-up/lucan-trumpet'));
     await stepByStep(page);
     const { closed } = await progress(page);
     const other = await walk(browser(), page.url());
@@ -112,7 +114,7 @@ describe('by mouse', () => {
     await allSent(other);
     await tap(page, 'Done');
     await allSent(page);
-    await page.reload({ waitUntil: 'networkidle0' });
+    await visitAgain(page);
     expect((await progress(page)).closed).toBe(closed + 1);
     expect(other.complaints).toEqual([]);
     await other.browserContext().close();
@@ -121,7 +123,7 @@ describe('by mouse', () => {
 
 describe('by keyboard', () => {
   test('the whole slice without a mouse', async () => {
-    await page.goto(url('/now/teodor-oboe'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/now/teodor-oboe'));
     await page.focus('::-p-aria([name="I have just played"][role="button"])');
     await page.keyboard.press('Enter');
     await sees(page, 'You have played: Oboe');

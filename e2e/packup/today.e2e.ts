@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { TodayView } from '#contract/today.ts';
 import { scene } from '#e2e/scene.ts';
-import { allSent, press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import { allSent, press, sees, tap, textOf, visit, visitAgain, walk, type Walker } from '#e2e/walker.ts';
 
 const { url, browser, careOf, stateOf } = scene();
 let page: Walker;
@@ -9,7 +9,7 @@ let taps: number;
 beforeEach(async () => {
   page = await walk(browser(), url('/now'));
   await page.evaluate(() => localStorage.setItem('ulu.player', 'marit'));
-  await page.goto(url('/now'), { waitUntil: 'networkidle0' });
+  await visit(page, url('/now'));
   taps = 0;
 }, 30_000);
 afterEach(async () => {
@@ -71,7 +71,7 @@ describe('today', () => {
   test('a run of three on a phone shows its stretches and the next one’s button, and nothing sticks out', async () => {
     await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
     await page.evaluate(() => localStorage.setItem('ulu.player', 'lucan'));
-    await page.goto(url('/now'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/now'));
     await press(page, 'I have played');
     await sees(page, 'What have you played?');
     for (const { name, usual } of (await todayOf('lucan')).evening)
@@ -85,7 +85,7 @@ describe('today', () => {
     expect((box?.y ?? 0) + (box?.height ?? 0)).toBeLessThan(770);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     await done?.click();
-    await page.reload({ waitUntil: 'networkidle0' });
+    await visitAgain(page);
     expect(await textOf(page)).toMatch(/[1-9]\d* of \d+ steps/);
   }, 60_000);
 
@@ -95,8 +95,8 @@ describe('today', () => {
     await page.goBack();
     await page.waitForSelector('[role="dialog"]', { hidden: true });
     expect(page.url()).toBe(url('/now'));
-    await page.goto(url('/care'), { waitUntil: 'networkidle0' });
-    await page.goto(url('/now'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/care'));
+    await visit(page, url('/now'));
     await press(page, 'I have played');
     await tap(page, 'Not now');
     await page.waitForSelector('[role="dialog"]', { hidden: true });
@@ -107,7 +107,7 @@ describe('today', () => {
 
   test('a field with focus stays visible above the keyboard', async () => {
     await page.setViewport({ width: 390, height: 420, isMobile: true, hasTouch: true });
-    await page.goto(url('/players'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/players'));
     await page.focus('::-p-aria([name="Your name"])');
     await page.$eval('::-p-aria([name="Your name"])', (field) => field.scrollIntoView({ block: 'nearest' }));
     const box = await (await page.$('::-p-aria([name="Your name"])'))?.boundingBox();
@@ -117,7 +117,7 @@ describe('today', () => {
   }, 60_000);
 
   test('nothing jumps when the data arrives', async () => {
-    for (const path of ['/now', '/now/marit-clarinet', '/care', '/pack-up']) {
+    for (const path of ['/now', '/now/marit-clarinet', '/care', '/pack-up', '/calendar', '/reeds/marit-clarinet']) {
       await page.evaluateOnNewDocument(() => {
         (window as unknown as { shifted: number }).shifted = 0;
         new PerformanceObserver((list) => {
@@ -125,7 +125,7 @@ describe('today', () => {
             if (!entry.hadRecentInput) (window as unknown as { shifted: number }).shifted += entry.value;
         }).observe({ type: 'layout-shift', buffered: true });
       });
-      await page.goto(url(path), { waitUntil: 'networkidle0' });
+      await visit(page, url(path));
       const shifted = await page.evaluate(() => (window as unknown as { shifted: number }).shifted);
       expect([path, shifted < 0.02 || shifted]).toEqual([path, true]);
     }

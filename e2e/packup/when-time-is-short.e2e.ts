@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { scene } from '#e2e/scene.ts';
-import { closedSteps, press, progress, sees, stepByStep, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import { closedSteps, press, progress, sees, stepByStep, tap, textOf, visit, walk, type Walker } from '#e2e/walker.ts';
 
 const { url, browser, careOf, stateOf } = scene();
 let page: Walker;
@@ -14,7 +14,7 @@ afterEach(async () => {
 
 describe('when time is short, and with several instruments', () => {
   test('three instruments after a show go in one run; six minutes name what waits, and it can be pulled in', async () => {
-    await page.goto(url('/pack-up'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/pack-up'));
     await sees(page, 'To pack up');
     await tap(page, '6 min');
     await press(page, 'Pack up 3 instruments in one go');
@@ -29,7 +29,7 @@ describe('when time is short, and with several instruments', () => {
   }, 60_000);
 
   test('the look at the chanter decides what comes after it', async () => {
-    await page.goto(url('/now/wren-pipes'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/now/wren-pipes'));
     await tap(page, 'I have just played');
     await press(page, 'and pack up');
     await sees(page, ' steps');

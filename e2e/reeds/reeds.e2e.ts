@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { ReedsOfKindView, ReedsPageView } from '#contract/reed-views.ts';
 import { scene } from '#e2e/scene.ts';
-import { press, sees, tap, textOf, walk, type Walker } from '#e2e/walker.ts';
+import { atRest, press, sees, tap, textOf, visit, visitAgain, walk, type Walker } from '#e2e/walker.ts';
 
 const { url, browser } = scene();
 let page: Walker;
@@ -28,16 +28,16 @@ describe('reeds', () => {
     const { choices } = await altoReeds();
     const proposed = choices[0];
     if (proposed === undefined) throw new Error('nothing proposed');
-    await page.goto(url('/now/marit-alto'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/now/marit-alto'));
     await tap(page, 'I have played again');
     await sees(page, 'On which reed?');
     await press(page, 'Only log it');
     await sees(page, 'logged.');
-    await page.waitForNetworkIdle();
+    await atRest(page);
     const after = await altoReeds();
     expect(after.plays[0]?.shares.map(({ reedId }) => reedId)).toEqual([proposed.reedId]);
     await tap(page, 'Undo');
-    await page.waitForNetworkIdle();
+    await atRest(page);
     expect((await altoReeds()).plays[0]?.playKey).not.toBe(after.plays[0]?.playKey);
   }, 60_000);
 
@@ -50,7 +50,7 @@ describe('reeds', () => {
     await press(page, 'too soft');
     await press(page, 'practice');
     await sees(page, 'Graded too soft, for practice.');
-    await page.waitForNetworkIdle();
+    await atRest(page);
     await open();
     await press(page, 'too hard');
     await sees(page, 'Has its back been rubbed flat?');
@@ -63,7 +63,7 @@ describe('reeds', () => {
       (await altoReeds()).boxes.flatMap(({ reeds }) => reeds).find(({ reedId }) => reedId === one?.reedId)?.stage;
     expect(await stageOf()).toBe('retired');
     await tap(page, 'Undo');
-    await page.waitForNetworkIdle();
+    await atRest(page);
     expect(await stageOf()).toBe('practice-only');
   }, 60_000);
 
@@ -77,16 +77,16 @@ describe('reeds', () => {
   }, 60_000);
 
   test('the few minutes of breaking in are counted, survive a reload and can be stopped', async () => {
-    await page.goto(url('/reeds/marit-clarinet'), { waitUntil: 'networkidle0' });
+    await visit(page, url('/reeds/marit-clarinet'));
     await page.locator('button[aria-label^="Start "]').click();
     await page.waitForSelector('[role="timer"]');
-    await page.reload({ waitUntil: 'networkidle0' });
+    await visitAgain(page);
     expect(await page.$eval('[role="timer"]', (timer) => timer.textContent)).toMatch(/^\d+:\d\d$/);
     await page.evaluate(() => {
       for (const key of Object.keys(localStorage))
         if (key.startsWith('ulu.break-in.')) localStorage.setItem(key, String(Date.now() - 3_000_000));
     });
-    await page.reload({ waitUntil: 'networkidle0' });
+    await visitAgain(page);
     await sees(page, 'That is enough for today.');
     await page.locator('button[aria-label^="Stop"]').click();
     await page.waitForSelector('button[aria-label^="Start "]');
@@ -94,10 +94,9 @@ describe('reeds', () => {
 
   test('a planned session is moved by keys, and by its sheet left to the plan again', async () => {
     const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
-    const settled = () => page.waitForNetworkIdle({ idleTime: 500 });
     await page.$eval('::-p-text(Four weeks)', (title) => title.scrollIntoView());
     await page.waitForSelector('[data-cell]');
-    await settled();
+    await atRest(page);
     await page.$eval('[data-cell][tabindex="0"]', (one) => (one as SVGElement).focus());
     await page.keyboard.press('ArrowRight');
     const before = await focused();
@@ -111,7 +110,7 @@ describe('reeds', () => {
     const session = '[data-cell][aria-label$=", set by you"]:not([aria-label*=": not on "])';
     await page.waitForSelector(session);
     await page.waitForSelector('[data-cell][aria-label*=": not on "]');
-    await settled();
+    await atRest(page);
     const moved = await page.$eval(session, (one) => one.getAttribute('aria-label') ?? '');
     expect(moved.split(' on ')[0]).toBe(before.split(' on ')[0]);
     expect(moved).not.toBe(`${before}, set by you`);
