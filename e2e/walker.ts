@@ -50,9 +50,9 @@ const isLoading = (page: Page): Promise<boolean> =>
   );
 
 /** Waits until a page of {@link walk} has come to rest: everything asked for is there, and nothing says that it loads. */
-export async function atRest(page: Page): Promise<void> {
+export async function atRest(page: Page, withinMs = WAIT_MS): Promise<void> {
   const open = asking.get(page) ?? (() => []);
-  const until = Date.now() + WAIT_MS;
+  const until = Date.now() + withinMs;
   for (let quiet = 0; quiet < LOOKS;) {
     quiet = (await isLoading(page)) || open().length > 0 ? 0 : quiet + 1;
     if (Date.now() > until)
@@ -105,13 +105,20 @@ export async function walk(
   return Object.assign(page, { complaints });
 }
 
+const CALM_WITHIN_MS = 3_000;
+
+/** Lets what is about to move come to rest, as a finger would; whatever does not is tapped all the same. */
+const calm = (page: Page): Promise<void> => atRest(page, CALM_WITHIN_MS).catch(() => undefined);
+
 /** Clicks what a screen reader would call `name`. */
 export async function tap(page: Page, name: string, role = 'button'): Promise<void> {
+  await calm(page);
   await page.locator(`::-p-aria([name="${name}"][role="${role}"])`).click();
 }
 
 /** Clicks the first element that carries the words. */
 export async function press(page: Page, words: string): Promise<void> {
+  await calm(page);
   await page.locator(`::-p-text(${words})`).click();
 }
 

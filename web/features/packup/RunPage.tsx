@@ -26,7 +26,7 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
-import { QueryView } from '#web/ui/QueryView.tsx';
+import { Loading, QueryView } from '#web/ui/QueryView.tsx';
 
 type Shown = {
   readonly run: ShownRun;
@@ -168,11 +168,11 @@ const Beside = ({
     </Column>
   );
 
-/** What the run is, with the reeds it is about: they come behind, and nothing waits for them. */
+/** What the run is, with the reeds it is about. */
 function Head(head: Omit<RunHeadProps, 'reeds'>) {
   const { key, finishedAt } = head.run;
-  const { data: reeds = [] } = useQuery({ ...reedQueries.ofRun(key, wallNow()), enabled: finishedAt === null });
-  return <RunHead {...head} reeds={reeds} />;
+  const { data = [] } = useQuery(reedQueries.ofRun(key, wallNow()));
+  return <RunHead {...head} reeds={finishedAt === null ? data : []} />;
 }
 
 function Loaded({ view }: { readonly view: RunView }) {
@@ -249,13 +249,17 @@ const NO_SUCH_RUN = (
   />
 );
 
+const RUN_HEIGHT = 560;
+
 /** A run, step by step or stretch by stretch. What happens shows at once, is kept on the device and sent behind. */
 export function RunPage() {
   const { runKey = '' } = useParams();
   const query = useQuery(packupQueries.run(runKey));
+  // They stand above what is tapped, and would push it away by coming later. Where they cannot come, the run begins without.
+  const reeds = useQuery(reedQueries.ofRun(runKey, wallNow()));
   return (
-    <QueryView query={query} height={560} missing={NO_SUCH_RUN}>
-      {(view) => <Loaded view={view} />}
+    <QueryView query={query} height={RUN_HEIGHT} missing={NO_SUCH_RUN}>
+      {(view) => (reeds.isLoading ? <Loading height={RUN_HEIGHT} /> : <Loaded view={view} />)}
     </QueryView>
   );
 }

@@ -3,7 +3,7 @@ import type { KindId } from '#core/instruments/kind.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { reedPaths } from '#contract/reeds.ts';
-import { readinessView, reedPlanView, reedsOfRun, reedsPage } from '#contract/reed-views.ts';
+import { readinessView, reedPlanView, reedsOfRun, reedsPage, type ReedsOfRunView } from '#contract/reed-views.ts';
 import { ABOUT_THE_RECORD } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
 
@@ -33,6 +33,9 @@ export const reedQueries = {
         const query = new URLSearchParams({ runKey, today, atMinute: String(atMinute) });
         return request(reedsOfRun, `${reedPaths.run}?${query.toString()}`, { signal });
       },
+      // A quarter of an hour later it is the same run still.
+      placeholderData: (before: ReedsOfRunView | undefined, asked) =>
+        asked?.queryKey[2] === runKey ? before : undefined,
     });
   },
   plan: (playerId: string, kind: KindId, now: WallClock) => {
