@@ -75,6 +75,7 @@ export const calendarPreview = object({
       state: word(SERIES_STATES).required(),
       what: word(EVENT_KINDS).required(),
       instrumentIds: array(instrumentId().required()).required(),
+      mostPlayed: instrumentId().nullable().defined(),
       taken: boolean().strict().required(),
     })
       .exact()

@@ -32,11 +32,20 @@ export const CLASHES = ['audience', 'journey', 'kin', 'own-stay', 'weekend', 'we
 /** Why a day is no day to take it there. */
 export type Clash = { readonly kind: (typeof CLASHES)[number]; readonly event: CalendarEvent | null };
 
+/** A stay with what it costs in playing, and how it lies to what is played to an audience. */
+export type BestStay = Stay & {
+  readonly minutesLost: number;
+  /** What is played to an audience in the two weeks after it is ready; null where nothing is. */
+  readonly before: CalendarEvent | null;
+  /** No other day that makes sense loses less. */
+  readonly losesLeast: boolean;
+};
+
 export type BenchAnswer = {
   /** Days on which taking it there makes sense, in runs; none where every day clashes with something. */
   readonly windows: readonly Stretch[];
-  /** The day that loses the least playing, with what that is; null where no day makes sense. */
-  readonly best: (Stay & { readonly minutesLost: number }) | null;
+  /** The day to choose; null where no day makes sense. */
+  readonly best: BestStay | null;
   /** What stands in the way on other days, each event once, in their order. */
   readonly inTheWay: readonly Clash[];
   /** Late already: it goes as soon as it can. */
@@ -98,6 +107,18 @@ export const minutesLost = ({ on, back }: Stay, minutesOn: BenchAsked['minutesOn
   return Math.round(sum);
 };
 
+/** An instrument that has just been worked on is not what one plays to an audience: days after it is ready (estimate). */
+export const DAYS_BEFORE_AUDIENCE = 14;
+
+/** The first that is played on it to an audience in the two weeks after a stay. */
+function soonAfter({ ready }: Stay, { events, instrumentId }: BenchAsked): CalendarEvent | null {
+  const last = addDays(ready, DAYS_BEFORE_AUDIENCE - 1);
+  const soon = events.filter(
+    (event) => isOnStage(event.what) && names(event, [instrumentId]) && overlaps(event, ready, last),
+  );
+  return soon.toSorted((a, b) => (a.on < b.on ? -1 : 1))[0] ?? null;
+}
+
 type Looked = { readonly day: number; readonly clash: Clash | null };
 
 /** The sensible days in runs; a weekend, or a day on which no parcel is sent, breaks none. */
@@ -119,8 +140,8 @@ function runsOf(looked: readonly Looked[]): Stretch[] {
 /**
  * When an instrument should go to the bench: from the day it is not too early any more until it is overdue, on days on
  * which nothing it is needed for falls into the stay and the days after it, none of its kind is away, and somebody is
- * there to take it and to fetch it. Of those the day that loses the least playing, the one nearest to its date among
- * equals.
+ * there to take it and to fetch it. Of those one that leaves two weeks before the next audience, where any does; then the
+ * day that loses the least playing, and the one nearest to its date among equals.
  */
 export function benchWindow(asked: BenchAsked): BenchAnswer {
   const { today, due, from, until, terms, minutesOn } = asked;
@@ -137,12 +158,21 @@ export function benchWindow(asked: BenchAsked): BenchAnswer {
   );
   const stays = sensible.map((day) => {
     const stay = stayFrom(dateOfDay(day), terms);
-    return { ...stay, minutesLost: minutesLost(stay, minutesOn) };
+    return { ...stay, minutesLost: minutesLost(stay, minutesOn), before: soonAfter(stay, asked) };
   });
+  const least = Math.min(...stays.map((stay) => stay.minutesLost));
   // What is overdue goes as soon as it can.
   const nearest = ({ on }: Stay): number => Math.abs(dayNumber(on) - (isLate ? first : dayNumber(due)));
-  const [best = null] = stays.toSorted(
-    (a, b) => (isLate ? 0 : a.minutesLost - b.minutesLost) || nearest(a) - nearest(b) || (a.on < b.on ? -1 : 1),
+  type Found = (typeof stays)[number];
+  const cheaper = (a: Found, b: Found): number =>
+    Number(a.before !== null) - Number(b.before !== null) || a.minutesLost - b.minutesLost;
+  const [best] = stays.toSorted(
+    (a, b) => (isLate ? 0 : cheaper(a, b)) || nearest(a) - nearest(b) || (a.on < b.on ? -1 : 1),
   );
-  return { windows: runsOf(looked), best, inTheWay: [...inTheWay.values()], isLate };
+  return {
+    windows: runsOf(looked),
+    best: best ? { ...best, losesLeast: best.minutesLost === least } : null,
+    inTheWay: [...inTheWay.values()],
+    isLate,
+  };
 }

@@ -90,6 +90,24 @@ describe('when it should go to the bench, in words', () => {
     expect(lines.find(({ rule }) => rule === 'terms')?.mark).toBe('estimate');
   });
 
+  test('what comes soon after is said, and why a day that loses more was chosen', () => {
+    const quiet = (day: number) => (day > Math.round(Date.parse('2026-12-05') / 86_400_000) ? 1 : 60);
+    const spaced = texts(
+      why(answer({ events: [{ ...gala, on: on(55) }], from: on(3), until: on(50), minutesOn: quiet })),
+    );
+    expect(spaced).not.toContain('comes soon after');
+    const shows = Array.from({ length: 8 }, (_, at) => ({ ...gala, key: `g${at}`, on: on(18 + 10 * at) }));
+    const crowded = answer({ events: shows, until: on(60), terms: { ...usualBench, workingDays: 2, shippingDays: 0 } });
+    expect(crowded.best?.before).not.toBeNull();
+    expect(texts(why(crowded))).toMatch(
+      /Winter gala on \d{4}-\d\d-\d\d comes soon after: no day that makes sense leaves 14 days before an audience\./,
+    );
+    const late = answer({ events: [{ ...gala, on: on(30) }], due: on(-90), from: on(-200), until: on(-1) });
+    expect(texts(why(late))).toContain('what is overdue does not wait for it');
+    const dearer = { ...answer(), best: { ...answer().best, losesLeast: false } } as ReturnType<typeof answer>;
+    expect(texts(why(dearer))).toContain('a day that costs less would leave less than 14 days before an audience');
+  });
+
   test('a sign that was seen is said as one, what is due now as due now, a day that is past is not said to come', () => {
     const seen = texts(why(answer(), { clocks: [clock({ due: null, state: 'due' })] }));
     expect(seen).toContain('Bench service: a sign was seen.');

@@ -1,5 +1,11 @@
 import { USUAL_BENCH, type BenchTerms } from '#core/bench/bench-terms.ts';
-import type { BenchAnswer, Clash, Stretch } from '#core/bench/bench-window.ts';
+import {
+  DAYS_BEFORE_AUDIENCE,
+  type BenchAnswer,
+  type BestStay,
+  type Clash,
+  type Stretch,
+} from '#core/bench/bench-window.ts';
 import type { BenchWork } from '#core/bench/bench-work.ts';
 import { eventWords } from '#core/calendar/event.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
@@ -95,6 +101,27 @@ function clashLine({ kind, event }: Clash, format: Format): WhyLine[] {
   ];
 }
 
+/** Why a day that loses so much is chosen all the same. */
+function lostWords({ losesLeast }: BestStay, isLate: boolean): string {
+  if (isLate) return 'what is overdue goes all the same';
+  return losesLeast
+    ? 'no other day that makes sense costs less'
+    : `a day that costs less would leave less than ${DAYS_BEFORE_AUDIENCE} days before an audience`;
+}
+
+/** What is played to an audience soon after it. */
+function soonLine(best: BenchAnswer['best'], isLate: boolean, format: Format): WhyLine[] {
+  if (best === null || best.before === null) return [];
+  const what = `${asSentence(eventWords(best.before))} on ${format.date(best.before.on)} comes soon after`;
+  return [
+    {
+      rule: 'soon-after',
+      text: `${what}: ${isLate ? 'what is overdue does not wait for it' : `no day that makes sense leaves ${DAYS_BEFORE_AUDIENCE} days before an audience`}.`,
+      mark: 'estimate',
+    },
+  ];
+}
+
 type WhySetting = {
   readonly terms: BenchTerms;
   readonly today: LocalDate;
@@ -124,7 +151,7 @@ export function benchWhy(
             text:
               best.minutesLost === 0
                 ? 'Nothing is expected to be played on it in that time.'
-                : `About ${duration(best.minutesLost)} of playing fall into that time: ${isLate ? 'what is overdue goes all the same' : 'no other day that makes sense costs less'}.`,
+                : `About ${duration(best.minutesLost)} of playing fall into that time: ${lostWords(best, isLate)}.`,
             mark: 'estimate',
           },
         ];
@@ -143,6 +170,7 @@ export function benchWhy(
     termsLine(terms),
     ...inTheWay.flatMap((clash) => clashLine(clash, format)),
     ...readyLine(best, terms, format),
+    ...soonLine(best, isLate, format),
     ...lost,
     ...school,
     ...(terms.shippingDays > 0 && terms.shippingDays < 5

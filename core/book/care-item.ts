@@ -61,6 +61,8 @@ export type CareItem = {
   readonly place?: 'bench';
   /** Done by a player only if they have said they do it themselves. */
   readonly skill?: Skill;
+  /** Days before an audience in which it is not done any more: everything is greased and oiled anew after it. */
+  readonly settles?: Marked;
   /** Short enough to be done while packing up when it is due. */
   readonly withPackUp?: true;
   /** Items whose steps come along when this one is done (the thorough clean holds several). */

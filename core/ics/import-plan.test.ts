@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { ImportedEvent } from '#core/calendar/imported-event.ts';
 import { guessKind } from '#core/ics/guess-kind.ts';
-import { previewSeries, takenIn, vanishedFrom, type SeriesChoice } from '#core/ics/import-plan.ts';
+import { mostPlayedOn, previewSeries, takenIn, vanishedFrom, type SeriesChoice } from '#core/ics/import-plan.ts';
 import type { IcsDate, IcsSeries } from '#core/ics/ics-series.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
@@ -27,7 +27,13 @@ const choice = (uid: string, over: Partial<SeriesChoice> = {}): SeriesChoice => 
 /** What was taken of a file before, under keys of its own. */
 const before = (all: readonly IcsSeries[], ...choices: SeriesChoice[]): ImportedEvent[] =>
   takenIn(all, choices, []).map((one, at) => ({ key: `k${at}`, ...one }));
-const setting = { own: [clarinet, alto], today };
+/** Friday is the alto's; the clarinet has more of the week. */
+const usual = (...usualMinutes: number[]) => usualMinutes;
+const own = [
+  { id: clarinet, usualMinutes: usual(60, 60, 60, 60, 20, 0, 0) },
+  { id: alto, usualMinutes: usual(0, 0, 0, 0, 90, 0, 0) },
+];
+const setting = { own, today };
 
 describe('what an entry probably is', () => {
   test.each([
@@ -90,6 +96,30 @@ describe('a file beside what was taken before', () => {
     ]);
   });
 
+  test('a rehearsal is on what is most played on its weekday, a holiday on everything', () => {
+    const friday = series('fri', date(7, { summary: 'Band practice' }));
+    const monday = series('mon', date(3, { summary: 'Band practice' }));
+    const sunday = series('sun', date(2, { summary: 'Matinée' }));
+    const away = series('off', date(7, { minutes: null, summary: 'Half-term' }));
+    expect(
+      previewSeries([friday, monday, sunday, away], [], setting).map(({ uid, instrumentIds }) => [uid, instrumentIds]),
+    ).toEqual([
+      ['fri', [alto]],
+      ['mon', [clarinet]],
+      // Nobody plays on Sundays: what has most of the week.
+      ['sun', [clarinet]],
+      ['off', [clarinet, alto]],
+    ]);
+    expect(mostPlayedOn([], today)).toBeNull();
+    // Who has said nothing yet: the first.
+    expect(
+      mostPlayedOn(
+        [alto, clarinet].map((id) => ({ id, usualMinutes: [] })),
+        today,
+      ),
+    ).toBe(alto);
+  });
+
   test('the same, changed, or gone: and what was said of it before is said again', () => {
     const taken = before(FILE, choice('a', { what: 'audition', instrumentIds: [alto] }), choice('b'));
     const same = previewSeries(FILE, taken, setting);
@@ -118,9 +148,9 @@ describe('a file beside what was taken before', () => {
 
   test('an instrument that has left is no longer played on, and what came from here is left out', () => {
     const taken = before(FILE, choice('a', { instrumentIds: [clarinet, alto] }));
-    expect(previewSeries(FILE, taken, { own: [alto], today })[0]?.instrumentIds).toEqual([alto]);
-    const own = [series('x@ulu', date(3)), ...FILE];
-    expect(previewSeries(own, [], setting).map(({ uid }) => uid)).toEqual(['a', 'b']);
-    expect(takenIn(own, [choice('x@ulu')], [])).toEqual([]);
+    expect(previewSeries(FILE, taken, { own: own.slice(1), today })[0]?.instrumentIds).toEqual([alto]);
+    const ours = [series('x@ulu', date(3)), ...FILE];
+    expect(previewSeries(ours, [], setting).map(({ uid }) => uid)).toEqual(['a', 'b']);
+    expect(takenIn(ours, [choice('x@ulu')], [])).toEqual([]);
   });
 });

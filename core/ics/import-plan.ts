@@ -3,7 +3,7 @@ import type { ImportedEvent } from '#core/calendar/imported-event.ts';
 import { guessKind } from '#core/ics/guess-kind.ts';
 import type { IcsDate, IcsSeries } from '#core/ics/ics-series.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
-import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 
 /** What ends every name this program gives: what comes back under such a name is its own, and is not taken in again. */
 export const OWN_UIDS = '@ulu';
@@ -28,7 +28,10 @@ export type SeriesPreview = {
   readonly state: (typeof SERIES_STATES)[number];
   /** What it probably is, or was last time. */
   readonly what: EventKind;
+  /** What is played in it, or away from it: what was said last time, else what is usual of its kind. */
   readonly instrumentIds: readonly InstrumentId[];
+  /** What the player usually plays longest on its weekday; null where they have no instrument. */
+  readonly mostPlayed: InstrumentId | null;
   /** It was taken last time, or its name says that it concerns a player. */
   readonly taken: boolean;
 };
@@ -55,18 +58,37 @@ function stateOf(
   return isSame && dates.filter(({ on }) => on >= today).length === upcoming ? 'same' : 'changed';
 }
 
-/** What the file holds beside what was taken from this calendar before. */
+/** An instrument of the player's, with what it is usually played on each weekday, Monday first, minutes. */
+export type OwnInstrument = { readonly id: InstrumentId; readonly usualMinutes: readonly number[] };
+
+/** What is usually played longest on that weekday; where nothing is, in the week. */
+export function mostPlayedOn(own: readonly OwnInstrument[], day: LocalDate): InstrumentId | null {
+  const weekday = weekdayOfDay(dayNumber(day));
+  const week = ({ usualMinutes }: OwnInstrument) => usualMinutes.reduce((sum, minutes) => sum + minutes, 0);
+  const onDay = ({ usualMinutes }: OwnInstrument) => usualMinutes[weekday] ?? 0;
+  return own.toSorted((a, b) => onDay(b) - onDay(a) || week(b) - week(a))[0]?.id ?? null;
+}
+
+/**
+ * What the file holds beside what was taken from this calendar before. Nobody plays a whole rehearsal on each of three
+ * instruments: what is new and played is on the one most played on its weekday, until the player says more. Days off are
+ * off for all.
+ */
 export function previewSeries(
   series: readonly IcsSeries[],
   before: readonly ImportedEvent[],
-  { own, today }: { readonly own: readonly InstrumentId[]; readonly today: LocalDate },
+  { own, today }: { readonly own: readonly OwnInstrument[]; readonly today: LocalDate },
 ): SeriesPreview[] {
+  const ids = own.map(({ id }) => id);
   return foreign(series).flatMap((one): SeriesPreview[] => {
     const [first] = one.dates;
     const last = one.dates.at(-1);
     if (first === undefined || last === undefined) return [];
     const earlier = before.find(({ uid }) => uid === one.uid);
     const guess = guessKind(one.summary, first.minutes === null);
+    const what = earlier?.what ?? guess.what;
+    const mostPlayed = mostPlayedOn(own, first.on);
+    const usual = isPlayed(what) && mostPlayed !== null ? [mostPlayed] : ids;
     return [
       {
         uid: one.uid,
@@ -76,8 +98,9 @@ export function previewSeries(
         last: last.until,
         minutes: first.minutes,
         state: stateOf(one, before, today),
-        what: earlier?.what ?? guess.what,
-        instrumentIds: earlier?.instrumentIds.filter((id) => own.includes(id)) ?? own,
+        what,
+        instrumentIds: earlier?.instrumentIds.filter((id) => ids.includes(id)) ?? usual,
+        mostPlayed,
         taken: earlier !== undefined || guess.isSure,
       },
     ];

@@ -8,11 +8,16 @@ import {
   timesOf,
   type DueItem,
 } from '#core/sittings/due-items.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
+import { usualPractice } from '#core/methods/practice-under.ts';
 import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
 import { checkMove, standingPins, type SittingPin } from '#core/sittings/sitting-pin.ts';
 import type { SittingItem } from '#core/sittings/sittings.ts';
+import { BOOK } from '#core/tables/book.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
 
 const item = (over: Partial<SittingItem> = {}): SittingItem => ({
@@ -198,7 +203,14 @@ describe('the time of a player', () => {
 });
 
 test('oil soaks in before an audience, and washing a swab waits for nobody', () => {
-  expect(settlesDays({ id: 'single-reed/reed-hygiene' })).toBe(0);
-  expect(settlesDays({ id: 'piston-brass/bath' })).toBe(1);
-  expect(settlesDays({ id: 'keyed/key-oil', skill: 'key-oil' })).toBe(1);
+  const settles = (kind: KindId, id: CareItemId): number | null => {
+    const item = usualPractice(BOOK, kind, usualBuild(BOOK.kinds[kind])).items.find((one) => one.id === id);
+    return item === undefined ? null : settlesDays(item);
+  };
+  expect(settles('clarinet', 'single-reed/reed-hygiene')).toBe(0);
+  expect(settles('clarinet', 'clarinet/thorough-clean')).toBe(1);
+  expect(settles('bass-clarinet', 'bass-clarinet/thorough-clean')).toBe(1);
+  expect(settles('trumpet', 'piston-brass/bath')).toBe(1);
+  expect(settles('trombone', 'trombone/bath')).toBe(1);
+  expect(settles('clarinet', 'keyed/key-oil')).toBe(1);
 });

@@ -4,13 +4,7 @@ import type { ItemClock } from '#core/care/care-clock.ts';
 import { SEVERITY_WEIGHT } from '#core/book/care-item.ts';
 import { minutesOfItem } from '#core/packup/item-minutes.ts';
 import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
-import {
-  SETTLES,
-  SETTLES_BY_SKILL,
-  SITTING_DAYS,
-  UNKNOWN_INTERVAL,
-  USUAL_TIME,
-} from '#core/sittings/sitting-numbers.ts';
+import { SETTLES_BY_SKILL, SITTING_DAYS, UNKNOWN_INTERVAL, USUAL_TIME } from '#core/sittings/sitting-numbers.ts';
 import { pinOf, standingPins, type PinnedDay, type SittingPin } from '#core/sittings/sitting-pin.ts';
 import { mayBeOn, type SittingItem, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
 import type { Situation } from '#core/situation/situation.ts';
@@ -24,8 +18,8 @@ export type DueItem = {
 };
 
 /** Days before an audience on which an item is done no more. */
-export const settlesDays = ({ id, skill }: Pick<CareItem, 'id' | 'skill'>): number =>
-  Math.max(SETTLES[id]?.value ?? 0, skill === undefined ? 0 : (SETTLES_BY_SKILL[skill]?.value ?? 0));
+export const settlesDays = ({ settles, skill }: Pick<CareItem, 'settles' | 'skill'>): number =>
+  Math.max(settles?.value ?? 0, skill === undefined ? 0 : (SETTLES_BY_SKILL[skill]?.value ?? 0));
 
 const ahead = (event: CalendarEvent, today: LocalDate): number[] => daysOf(event).map((day) => day - dayNumber(today));
 

@@ -1,5 +1,4 @@
 import { estimate, type Marked } from '#core/explain/explained.ts';
-import type { CareItemId } from '#core/book/care-ids.ts';
 import type { Skill } from '#core/players/player.ts';
 
 /** Weeks that are planned. */
@@ -14,13 +13,6 @@ export const SETTLES_BY_SKILL: Readonly<Partial<Record<Skill, Marked>>> = {
   'bore-oil': estimate(2),
   'key-oil': estimate(1),
   screws: estimate(2),
-};
-/** The same for a bath, after which everything is greased and oiled anew. */
-export const SETTLES: Readonly<Partial<Record<CareItemId, Marked>>> = {
-  'piston-brass/bath': estimate(1),
-  'trombone/bath': estimate(1),
-  'clarinet/thorough-clean': estimate(1),
-  'bass-clarinet/thorough-clean': estimate(1),
 };
 /** How often something is done of which no interval is known, days: for what being early wastes. */
 export const UNKNOWN_INTERVAL = 90;

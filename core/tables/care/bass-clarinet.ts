@@ -80,6 +80,7 @@ export const bassClarinet: Page = {
       name: 'Thorough clean',
       part: 'lower-joint',
       trigger: { kind: 'clock', limbs: { months: practice(1) }, words: 'monthly' },
+      settles: estimate(1),
       severity: 'function',
       why: 'Holes, rods and keys collect what the daily swab does not reach.',
       mark: 'practice',

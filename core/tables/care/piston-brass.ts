@@ -75,6 +75,7 @@ export const pistonBrass: Page = {
           '3-months': { months: practice(3) },
         },
       },
+      settles: estimate(1),
       severity: 'lasting',
       why: 'Breath dries into a scale that drags valves and slides, feeds germs and corrodes the tube from within.',
       mark: 'practice',

@@ -15,7 +15,7 @@ import {
   work,
 } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
-import { general, practice } from '#core/explain/explained.ts';
+import { estimate, general, practice } from '#core/explain/explained.ts';
 
 /** The trombone: the slide is the part to guard at every step. Minutes per step are estimates. */
 export const trombone: Page = {
@@ -71,6 +71,7 @@ export const trombone: Page = {
           '3-months': { months: practice(3) },
         },
       },
+      settles: estimate(1),
       severity: 'lasting',
       why: 'Breath dries into a scale that drags the slide, feeds germs and corrodes the tube from within.',
       mark: 'practice',

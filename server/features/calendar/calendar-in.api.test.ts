@@ -3,7 +3,7 @@ import { addDays } from '#core/time/local-date.ts';
 import { calendarPreview } from '#contract/calendar-in.ts';
 import { eventList } from '#contract/calendar.ts';
 import { furnished } from '#server/testing/furnished.ts';
-import { aKey, NOW, TODAY } from '#server/testing/test-server.ts';
+import { aKey, NOW, playBody, TODAY } from '#server/testing/test-server.ts';
 
 const { server, today, takeBack } = furnished();
 
@@ -56,6 +56,28 @@ describe('a calendar file', () => {
       ['gala', 'concert', true, 1, 'new'],
     ]);
     expect(await events()).toEqual([]);
+  });
+
+  test('what is played in it is on the instrument usually played that weekday, a holiday on all of them', async () => {
+    const weekBefore = (ahead: number) => addDays(today, ahead - 7);
+    // The trumpet on the weekday of the band, the clarinet on that of the gala.
+    await server()
+      .api()
+      .post('/api/plays')
+      .send(playBody({ instrumentId: 'trumpet', endedOn: weekBefore(3), minutes: 90 }))
+      .expect(201);
+    await server()
+      .api()
+      .post('/api/plays')
+      .send(playBody({ endedOn: weekBefore(2), minutes: 60 }))
+      .expect(201);
+    const OFF = { uid: 'off', days: 20, name: 'Half-term holiday' };
+    const { series } = await preview(calendar({ ...GALA, days: 9 }, { ...BAND, days: 3 }, OFF));
+    expect(series.map(({ uid, instrumentIds }) => [uid, instrumentIds])).toEqual([
+      ['band', ['trumpet']],
+      ['gala', ['clarinet']],
+      ['off', ['clarinet', 'trumpet']],
+    ]);
   });
 
   test('is taken in as it was chosen, moves what it should, and is taken back whole', async () => {

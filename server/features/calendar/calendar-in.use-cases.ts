@@ -60,7 +60,11 @@ export async function previewOf(
     .filter((one) => one.playerId === asked.playerId)
     .flatMap(({ id }) => services.instruments.find(id) ?? [])
     .filter(({ leftOn }) => leftOn === null);
-  const series = previewSeries(file.series, before, { own: own.map(({ id }) => id), today: now.on });
+  const played = own.map(({ id }) => ({
+    id,
+    usualMinutes: services.readings.of(id)?.situation(now.on).plays.forecast.week.meanMinutes ?? [],
+  }));
+  const series = previewSeries(file.series, before, { own: played, today: now.on });
   return succeed({
     calendar,
     isKnown,

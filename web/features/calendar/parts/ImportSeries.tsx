@@ -1,5 +1,5 @@
 import { Box, Checkbox, FormControlLabel, MenuItem, TextField, Typography } from '@mui/material';
-import { EVENT_KINDS, type EventKind } from '#core/calendar/event.ts';
+import { EVENT_KINDS, isPlayed, type EventKind } from '#core/calendar/event.ts';
 import { counted, duration } from '#core/explain/format.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { CalendarPreview } from '#contract/calendar-in.ts';
@@ -67,7 +67,7 @@ function Row({ one, choice, instruments, onChange }: RowProps) {
             size="small"
             label={`${name}: what it is`}
             value={choice.what}
-            onChange={({ target }) => onChange({ ...choice, what: target.value as EventKind })}
+            onChange={({ target }) => onChange(asKind(target.value as EventKind, choice, one, instruments))}
           >
             {EVENT_KINDS.map((kind) => (
               <MenuItem key={kind} value={kind}>
@@ -82,6 +82,9 @@ function Row({ one, choice, instruments, onChange }: RowProps) {
               label="On which instruments"
               value={[...choice.instrumentIds]}
               error={choice.instrumentIds.length === 0}
+              helperText={
+                isPlayed(choice.what) && choice.instrumentIds.length > 1 && 'Counts as played on each, all of its time.'
+              }
               onChange={({ target }) => onChange({ ...choice, instrumentIds: chosenOf(target.value, instruments) })}
               slotProps={{ select: { multiple: true } }}
             >
@@ -96,6 +99,18 @@ function Row({ one, choice, instruments, onChange }: RowProps) {
       )}
     </PlainRow>
   );
+}
+
+/** The same series as another kind: what is played is on one instrument, days off are off for all. */
+function asKind(
+  what: EventKind,
+  choice: Choice,
+  { mostPlayed }: Series,
+  own: ImportSeriesProps['instruments'],
+): Choice {
+  if (isPlayed(what) === isPlayed(choice.what)) return { ...choice, what };
+  const all = own.map(({ instrumentId }) => instrumentId);
+  return { ...choice, what, instrumentIds: isPlayed(what) && mostPlayed !== null ? [mostPlayed] : all };
 }
 
 /** A field of several answers gives a list, whatever its type says. */

@@ -290,6 +290,7 @@ describe('a calendar file', () => {
       state: 'changed',
       what: 'rehearsal',
       instrumentIds: [clarinet],
+      mostPlayed: trumpet,
       taken: true,
     },
     {
@@ -302,6 +303,7 @@ describe('a calendar file', () => {
       state: 'new',
       what: 'holiday',
       instrumentIds: [clarinet, trumpet],
+      mostPlayed: trumpet,
       taken: false,
     },
   ];
@@ -320,6 +322,24 @@ describe('a calendar file', () => {
     fireEvent.mouseDown(screen.getByRole('combobox', { name: 'On which instruments' }));
     fireEvent.click(screen.getByRole('option', { name: 'Trumpet' }));
     expect(onChange.mock.calls[2]?.[0]).toMatchObject({ uid: 'band', instrumentIds: [clarinet, trumpet] });
+  });
+
+  test('a holiday is off for every instrument, a rehearsal on the one most played, and the time of two is said', () => {
+    const onChange = jest.fn();
+    const { instruments } = view();
+    const taken = choices.map((one) => ({ ...one, taken: true, instrumentIds: [clarinet, trumpet] }));
+    render(<ImportSeries series={SERIES} choices={taken} instruments={instruments} onChange={onChange} />);
+    expect(screen.getAllByText('Counts as played on each, all of its time.')).toHaveLength(1);
+    const become = (row: RegExp, name: string) => {
+      fireEvent.mouseDown(screen.getByRole('combobox', { name: row }));
+      fireEvent.click(screen.getByRole('option', { name }));
+    };
+    become(/^Band practice: what it is/, 'Holiday');
+    become(/^Without a name: what it is/, 'Rehearsal');
+    expect(onChange.mock.calls.map(([one]) => one)).toMatchObject([
+      { uid: 'band', what: 'holiday', instrumentIds: [clarinet, trumpet] },
+      { uid: 'dentist', what: 'rehearsal', instrumentIds: [trumpet] },
+    ]);
   });
 
   test('what has vanished from it goes only where it is ticked', () => {
