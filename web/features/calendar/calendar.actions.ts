@@ -7,23 +7,41 @@ import {
   type calendarPreviewRequest,
   type CalendarTakeRequest,
 } from '#contract/calendar-in.ts';
-import { calendarPaths, type EventRequest } from '#contract/calendar.ts';
+import { calendarPaths, type EventRequest, type EventView } from '#contract/calendar.ts';
 import { feedView, sittingPaths } from '#contract/sittings.ts';
 import { request } from '#web/api/http.ts';
 import { wallNow } from '#web/clock/today.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
+import { EVENT_NAMES } from '#web/features/calendar/parts/event-names.ts';
 import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
 import { useLog } from '#web/features/record/log.actions.ts';
+import { useNotice } from '#web/ui/Notice.tsx';
 
-/** Enters an event, or takes one back; whatever is foreseen moves with it. */
+type EventContent = Omit<EventRequest, 'key' | 'now' | 'corrects'>;
+
+/** What an event says, to be said again. */
+const contentOf = ({ key: _key, calendar: _calendar, asImported: _asImported, ...content }: EventView): EventContent =>
+  content;
+
+/** Enters an event, or takes one back; whatever is foreseen moves with it. What was deleted is entered again by Undo. */
 export function useEvent() {
   const { withdraw } = useWithdraw();
+  const notice = useNotice();
   const entering = useLog({
     path: calendarPaths.events,
-    about: (_event: Omit<EventRequest, 'key' | 'now' | 'corrects'>) => 'everything',
+    about: (_event: EventContent) => 'everything',
     form: true,
   });
-  return { ...entering, remove: (key: string, onGone: () => void) => withdraw(key, 'everything', onGone) };
+  // By a tap, and no form: it says itself when it fails.
+  const again = useLog({ path: calendarPaths.events, about: (_event: EventContent) => 'everything' });
+  const remove = (old: EventView, onGone?: () => void): void =>
+    withdraw(old.key, 'everything', () => {
+      const words = EVENT_NAMES[old.what].toLowerCase();
+      const undo = () => again.log(contentOf(old), { said: `The ${words} is back.` });
+      notice({ text: `The ${words} is deleted.`, undo });
+      onGone?.();
+    });
+  return { ...entering, remove };
 }
 
 /** Says which bench one goes to, and how long an instrument is away. */

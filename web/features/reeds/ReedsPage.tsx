@@ -23,7 +23,6 @@ import { Supply } from '#web/features/reeds/parts/Supply.tsx';
 import { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
 import { useReedBox, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
-import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
@@ -45,7 +44,6 @@ function Ready({ of, playerId }: OfKindProps) {
   const [asked, setAsked] = useState<Asked>({ on: null, wanted: 2 });
   const [adding, setAdding] = useState(false);
   const event = useEvent();
-  const { withdraw } = useWithdraw();
   const events = useQuery(calendarQueries.of(playerId, today));
   const mine = new Set<string>(of.instruments.map(({ instrumentId }) => instrumentId));
   const concerts = (events.data ?? []).filter(
@@ -74,7 +72,7 @@ function Ready({ of, playerId }: OfKindProps) {
       <Concerts
         events={concerts}
         onReady={({ on: day }) => setAsked({ ...asked, on: day })}
-        onDelete={({ key }) => withdraw(key)}
+        onDelete={(one) => event.remove(one)}
       />
       <Box sx={{ mt: concerts.length > 0 ? 2 : 0 }}>
         <Readiness asked={asked} onAsk={setAsked} ready={on === null ? null : (query.data ?? null)} />

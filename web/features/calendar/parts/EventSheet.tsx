@@ -7,6 +7,7 @@ import {
   MenuItem,
   Stack,
   TextField,
+  Typography,
 } from '@mui/material';
 import { useState } from 'react';
 import { EVENT_KINDS, isPlayed, type EventKind } from '#core/calendar/event.ts';
@@ -118,6 +119,11 @@ function Fields({ instruments, kinds = EVENT_KINDS, entry, onChange }: FieldsPro
             label={called}
           />
         ))}
+      {isPlayed(what) && chosen.length > 1 && (
+        <Typography variant="body2" color="text.secondary">
+          Each of the {chosen.length} is played that long.
+        </Typography>
+      )}
     </>
   );
 }
@@ -131,7 +137,7 @@ export function EventSheet(props: EventSheetProps) {
   const said = old ? `The ${words} is put right.` : `The ${words} is in the record.`;
   const remove = () => {
     if (!old) return;
-    if (old.calendar === null) event.remove(old.key, onClose);
+    if (old.calendar === null) event.remove(old, onClose);
     else if (content)
       event.log({ ...content, dropped: true }, { said: `The ${words} is left out.`, onLogged: onClose });
   };

@@ -251,7 +251,14 @@ describe('an event', () => {
     tap('Keep it so');
     expect(log.mock.calls[0]?.[0]).toMatchObject({ corrects: 'k1', name: 'Gala', minutes: 80 });
     tap('Delete the concert');
-    expect(remove.mock.calls[0]?.[0]).toBe('k1');
+    expect(remove.mock.calls[0]?.[0]).toEqual(old());
+  });
+
+  test('on two instruments says that each of them is played that long, and a holiday does not', () => {
+    opened(old({ instrumentIds: [clarinet, trumpet] }));
+    expect(screen.getByText('Each of the 2 is played that long.')).toBeTruthy();
+    tick('Trumpet');
+    expect(screen.queryByText(/is played that long/)).toBeNull();
   });
 
   test('that was imported has another in its place, or is left out', () => {
