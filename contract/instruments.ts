@@ -109,6 +109,8 @@ export const shelfPlace = object({
   awaitsPackUp: boolean().strict().required(),
   openRunKey: text().nullable().defined(),
   lastPlayedOn: localDateText().nullable().defined(),
+  /** The day it is expected back from the bench; null while it is not there. */
+  awayUntil: localDateText().nullable().defined(),
   /** It is played with reeds that are kept. */
   hasReeds: boolean().strict().required(),
 })

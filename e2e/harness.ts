@@ -152,6 +152,7 @@ async function launchOwn(): Promise<{ browser: Browser; profile: string; close: 
       '--disable-component-update',
       '--disable-sync',
       '--lang=en-GB',
+      '--accept-lang=en-GB,en',
     ],
   });
   return {

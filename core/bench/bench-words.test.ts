@@ -1,12 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import { usualBench } from '#core/bench/bench-terms.ts';
 import { benchWindow, type BenchAsked } from '#core/bench/bench-window.ts';
-import { benchHeadline, benchWhy, windowsWords } from '#core/bench/bench-words.ts';
+import { benchDeed, benchHeadline, benchWhy, doneThereWords, windowsWords } from '#core/bench/bench-words.ts';
 import type { BenchWork } from '#core/bench/bench-work.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { KIND_IDS } from '#core/instruments/kind.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
+import { usualPractice } from '#core/methods/practice-under.ts';
+import { BOOK } from '#core/tables/book.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
 
 /** A Friday. */
@@ -122,6 +127,28 @@ describe('when it should go to the bench, in words', () => {
     expect(texts(why(answer({ minutesOn: () => 0 })))).toContain(
       'Nothing is expected to be played on it in that time.',
     );
+  });
+
+  test('what a sign called for is put right, and what is done in its turn is done', () => {
+    const { items } = usualPractice(BOOK, 'trombone', usualBuild(BOOK.kinds.trombone));
+    const of = (...ids: CareItemId[]) => items.filter(({ id }) => ids.includes(id));
+    expect(of('wind/bench-service', 'brass/dent', 'brass/water-key-cork').map(benchDeed).toSorted()).toEqual([
+      'Bench service',
+      'Put right: a dent',
+      'Put right: a water key that leaks',
+    ]);
+    expect(doneThereWords(of('wind/bench-service', 'brass/dent'))).toBe(
+      'Done there: bench service. Put right: a dent.',
+    );
+    expect(doneThereWords(of('brass/dent'))).toBe('Put right: a dent.');
+    expect(doneThereWords(of('wind/bench-service'))).toBe('Done there: bench service.');
+    expect(doneThereWords([])).toBe('Done there: nothing of its care.');
+    // Whatever the book sends to the bench reads as something that was done.
+    for (const { kind, item } of KIND_IDS.flatMap((kind) =>
+      usualPractice(BOOK, kind, usualBuild(BOOK.kinds[kind])).items.map((item) => ({ kind, item })),
+    ))
+      if (item.place === 'bench')
+        expect([kind, benchDeed(item)]).toEqual([kind, expect.not.stringMatching(/to the bench|show it/)]);
   });
 
   test('every line is a whole sentence', () => {

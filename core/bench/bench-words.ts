@@ -7,6 +7,7 @@ import {
   type Stretch,
 } from '#core/bench/bench-window.ts';
 import type { BenchWork } from '#core/bench/bench-work.ts';
+import type { CareItem } from '#core/book/care-item.ts';
 import { eventWords } from '#core/calendar/event.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { asSentence, counted, duration, listed, type Format } from '#core/explain/format.ts';
@@ -183,4 +184,24 @@ export function benchWhy(
         ]
       : []),
   ];
+}
+
+type Work = Pick<CareItem, 'name' | 'place' | 'trigger'>;
+/** What a sign called to the bench for; null for what is done there in its turn. */
+const signPutRight = ({ place, trigger }: Work): string | null =>
+  place === 'bench' && trigger.kind === 'when-noticed' ? trigger.sign : null;
+
+/** An item of care as something that may have been done on it: "Bench service", "Put right: a dent". */
+export function benchDeed(item: Work): string {
+  const sign = signPutRight(item);
+  return sign === null ? item.name : `Put right: ${sign}`;
+}
+
+/** What was done there: "Done there: bench service. Put right: a dent." */
+export function doneThereWords(items: readonly Work[]): string {
+  const signs = items.flatMap((item) => signPutRight(item) ?? []);
+  const names = items.filter((item) => signPutRight(item) === null).map(({ name }) => name.toLowerCase());
+  if (signs.length === 0) return `Done there: ${names.length === 0 ? 'nothing of its care' : listed(names)}.`;
+  const right = `Put right: ${listed(signs)}.`;
+  return names.length === 0 ? right : `Done there: ${listed(names)}. ${right}`;
 }

@@ -38,6 +38,12 @@ const place = (here: boolean) => ({
   '&:hover': { bgcolor: 'frame.raised' },
 });
 
+/** What is said of one in a word or two: where it is, what it waits for, or how its most pressing care stands. */
+function standingOf({ awayUntil, awaitsPackUp, gauge }: ShelfPlace): string {
+  if (awayUntil !== null) return 'at the bench';
+  return awaitsPackUp ? 'to pack up' : (gauge?.words ?? 'nothing due');
+}
+
 function Place({ one, to, here }: { readonly one: ShelfPlace; readonly to: string; readonly here: boolean }) {
   return (
     <ButtonBase {...{ component: Link, to }} aria-current={here ? 'true' : undefined} sx={place(here)}>
@@ -47,10 +53,10 @@ function Place({ one, to, here }: { readonly one: ShelfPlace; readonly to: strin
           {one.name}
         </Typography>
         <Typography component="span" variant="body2" sx={{ color: 'frame.quiet', lineHeight: 1.2 }}>
-          {one.awaitsPackUp ? 'to pack up' : (one.gauge?.words ?? 'nothing due')}
+          {standingOf(one)}
         </Typography>
       </Box>
-      {one.gauge && <TubeGauge gauge={one.gauge} height={36} />}
+      {one.gauge && one.awayUntil === null && <TubeGauge gauge={one.gauge} height={36} />}
     </ButtonBase>
   );
 }

@@ -1,4 +1,4 @@
-import { benchHeadline, benchWhy, windowsWords } from '#core/bench/bench-words.ts';
+import { benchDeed, benchHeadline, benchWhy, windowsWords } from '#core/bench/bench-words.ts';
 import { benchWindow } from '#core/bench/bench-window.ts';
 import { benchWork, unknownBenchWork, type BenchWork } from '#core/bench/bench-work.ts';
 import type { BenchTerms } from '#core/bench/bench-terms.ts';
@@ -70,7 +70,7 @@ function itemsOf({ situation, player }: Reading, today: LocalDate) {
   return situation(today)
     .care.clocks.filter(({ item }) => item.trigger.kind !== 'every-play')
     .toSorted((a, b) => rank(a) - rank(b))
-    .map(({ item: { id, name } }) => ({ itemId: id, name }));
+    .map(({ item }) => ({ itemId: item.id, name: benchDeed(item) }));
 }
 
 function stayViews({ own, events, today }: Has): OpenStayView[] {

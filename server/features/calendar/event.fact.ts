@@ -1,7 +1,8 @@
+import { doneThereWords } from '#core/bench/bench-words.ts';
 import { bookItem, type Book } from '#core/book/book.ts';
 import { itemIn } from '#core/book/practice.ts';
 import { checkEvent, eventWords, type BenchStay, type CalendarEvent, type EventOrigin } from '#core/calendar/event.ts';
-import { duration, listed } from '#core/explain/format.ts';
+import { duration } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
@@ -60,11 +61,9 @@ function decide(
   return fault === null ? succeed({ body: checked.value, ...now }) : fail(fault);
 }
 
-/** "the yearly service, new pads". */
-const workWords = ({ done }: BenchStay, book: Book): string =>
-  listed(
-    [...new Set(done.flatMap(({ itemIds }) => itemIds))].map((id) => bookItem(book, id)?.name.toLowerCase() ?? id),
-  );
+/** The work of a stay; of an item that has left the book since, nothing is known any more. */
+const workOf = ({ done }: BenchStay, book: Book) =>
+  [...new Set(done.flatMap(({ itemIds }) => itemIds))].flatMap((id) => bookItem(book, id) ?? []);
 
 /** A day of which more is known than its weekday; it moves whatever is foreseen for the instruments it names. */
 export const eventFact = defineFact<Services>()<EventBody, EventRequest>({
@@ -74,7 +73,7 @@ export const eventFact = defineFact<Services>()<EventBody, EventRequest>({
   words: ({ body }, { format, book }) => {
     const { on, until, minutes, stay, origin } = body;
     const days = until === null || until === on ? format.date(on) : `${format.date(on)} to ${format.date(until)}`;
-    const came = stay === null ? '' : ` Done there: ${workWords(stay, book) || 'nothing of its care'}.`;
+    const came = stay === null ? '' : ` ${doneThereWords(workOf(stay, book))}`;
     const cost = stay?.cost == null ? '' : ` It cost ${format.money(stay.cost)}.`;
     const dropped = origin?.dropped === true ? ' Left out of the calendar.' : '';
     return `${days}: ${eventWords(body)}${minutes === null ? '' : `, ${duration(minutes)}`}.${came}${cost}${dropped}`;

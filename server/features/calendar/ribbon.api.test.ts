@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { addDays } from '#core/time/local-date.ts';
 import { caseLidSheet } from '#contract/case-lid.ts';
+import { shelfView } from '#contract/instruments.ts';
 import { ribbonView } from '#contract/ribbon.ts';
 import { furnished } from '#server/testing/furnished.ts';
 import { playBody, TODAY } from '#server/testing/test-server.ts';
@@ -31,6 +32,21 @@ test('the ribbon of everybody has a lane for each instrument: what falls due on 
   // Nobody knows anything of the clarinet.
   expect(clarinet?.due).toEqual([]);
   await server().api().get('/api/ribbon').expect(400);
+});
+
+test('what is due on an instrument at the bench waits until it is back, and the shelf says where it is', async () => {
+  const until = addDays(today, 9);
+  await post('/api/events', { ...stay, on: today, until, instrumentIds: ['trumpet'] }).expect(201);
+  const { body } = await server().api().get(`/api/ribbon?today=${TODAY}`).expect(200);
+  const trumpet = ribbonView.validateSync(body, { strict: true }).lanes.find((one) => one.instrumentId === 'trumpet');
+  expect(Math.min(...(trumpet?.due ?? []).map(({ day }) => day))).toBe(9);
+  expect(trumpet?.due.find(({ day }) => day === 9)?.names).toContain('Bench service');
+  const { body: shelf } = await server().api().get(`/api/instruments?today=${TODAY}`).expect(200);
+  const places = shelfView.validateSync(shelf, { strict: true });
+  expect(places.map(({ id, awayUntil }) => [id, awayUntil])).toEqual([
+    ['clarinet', null],
+    ['trumpet', until],
+  ]);
 });
 
 test('the sheet for the lid of a case holds every play in order, the week, the weeks after, and what is on', async () => {

@@ -1,4 +1,4 @@
-import { eventWords, lastDayOf } from '#core/calendar/event.ts';
+import { awayUntil, eventWords, lastDayOf } from '#core/calendar/event.ts';
 import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { RibbonView } from '#contract/ribbon.ts';
@@ -8,13 +8,18 @@ import { inTurns } from '#server/turns.ts';
 
 type Lane = RibbonView['lanes'][number];
 
-/** What falls due on an instrument in the weeks to come, day by day; what is due already, today. */
-function dueOn({ situation }: Reading, today: LocalDate): Lane['due'] {
+/**
+ * What falls due on an instrument in the weeks to come, day by day; what is due already, today. At the bench nothing is done
+ * at home: it waits until the day it is back.
+ */
+function dueOn({ instrument, facts, situation }: Reading, today: LocalDate): Lane['due'] {
   const days = new Map<number, string[]>();
+  const back = awayUntil(facts.events, instrument.id, today);
+  const first = back === null ? 0 : daysBetween(today, back);
   for (const { item, state, due } of situation(today).care.clocks) {
     if (item.trigger.kind === 'every-play' || state === 'off' || state === 'unknown' || state === 'waiting') continue;
     const isDue = state === 'due' || state === 'overdue';
-    const day = isDue ? 0 : due === null ? null : Math.max(0, daysBetween(today, due.on));
+    const day = isDue ? first : due === null ? null : Math.max(first, daysBetween(today, due.on));
     if (day === null || day >= SITTING_DAYS) continue;
     const names = days.get(day);
     if (names) names.push(item.name);

@@ -1,3 +1,4 @@
+import { awayUntil } from '#core/calendar/event.ts';
 import { KIND_IDS, kindName } from '#core/instruments/kind.ts';
 import { standingWords } from '#core/care/care-words.ts';
 import { lastPlayedOn } from '#core/plays/play-columns.ts';
@@ -46,6 +47,7 @@ function shelfPlace(reading: Reading, today: LocalDate): ShelfPlace {
     },
     calling: care.calling.length,
     awaitsPackUp: care.awaitsPackUp,
+    awayUntil: awayUntil(facts.events, instrument.id, today),
     openRunKey: facts.openRunKey,
     lastPlayedOn: lastPlayedOn(facts.plays),
     hasReeds: reedFamilyOf(kind) !== null,
