@@ -1,12 +1,12 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { Alert, Box, FormControlLabel, MenuItem, Radio, RadioGroup, Stack, TextField, Typography } from '@mui/material';
 import { Controller, useForm } from 'react-hook-form';
-import { object } from 'yup';
+import { object, string } from 'yup';
 import type { KindView } from '#contract/instruments.ts';
 import type { Player } from '#core/players/profile.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
-import { localDateText, playerId as anyPlayer, text, word } from '#contract/scalars.ts';
-import type { LocalDate } from '#core/time/local-date.ts';
+import { playerId as anyPlayer, word } from '#contract/scalars.ts';
+import { parseLocalDate, type LocalDate } from '#core/time/local-date.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 
 export type InstrumentEntry = {
@@ -28,13 +28,16 @@ type InstrumentFormProps = {
 };
 
 const CAME = ['new', 'used'] as const;
+const DAY_NEEDED = 'A day is needed; about is good enough.';
 
 const fields = (today: LocalDate) =>
   object({
-    name: text().trim().required('Give it a name you would call it by.').max(60, 'At most 60 characters.'),
+    // A keyboard leaves a blank behind what it has completed: that is no fault.
+    name: string().trim().required('Give it a name you would call it by.').max(60, 'At most 60 characters.'),
     playerId: anyPlayer().required('Who plays it?'),
-    acquiredOn: localDateText()
-      .required('A day is needed; about is good enough.')
+    acquiredOn: string<LocalDate>()
+      .required(DAY_NEEDED)
+      .test('a-day', DAY_NEEDED, (value) => !value || parseLocalDate(value) !== undefined)
       .test('not-later', 'It cannot have come later than today.', (value) => !value || value <= today),
     came: word(CAME).required(),
     build: object().required(),

@@ -13,10 +13,10 @@ import {
 } from '@mui/material';
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
-import { object } from 'yup';
+import { object, string } from 'yup';
 import type { Player } from '#core/players/profile.ts';
 import { SKILLS, STANDINGS, type Skill, type Standing } from '#core/players/player.ts';
-import { text, word } from '#contract/scalars.ts';
+import { word } from '#contract/scalars.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 
 export type PlayerEntry = Omit<Player, 'id'>;
@@ -42,7 +42,8 @@ const SKILL_WORDS: Readonly<Record<Skill, string>> = {
 };
 
 const fields = object({
-  name: text().trim().required('A name is needed, a first name will do.').max(60, 'At most 60 characters.'),
+  // A keyboard leaves a blank behind what it has completed: that is no fault.
+  name: string().trim().required('A name is needed, a first name will do.').max(60, 'At most 60 characters.'),
   standing: word(STANDINGS).required(),
 }).required();
 

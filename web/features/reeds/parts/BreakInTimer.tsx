@@ -8,6 +8,7 @@ type BreakInTimerProps = { readonly reedId: ReedId; readonly name: string; reado
 const storedUnder = (reedId: string): string => `ulu.break-in.${reedId}`;
 /** After so long nobody is still playing these few minutes. */
 const FORGOTTEN_MS = 3 * 3_600_000;
+const MS_PER_MINUTE = 60_000;
 
 function startedAt(reedId: string, nowMs: number): number | null {
   const kept = Number(localStorage.getItem(storedUnder(reedId)));
@@ -23,7 +24,7 @@ const clock = (ms: number): string => {
 export function BreakInTimer({ reedId, name, minutes }: BreakInTimerProps) {
   const [started, setStarted] = useState(() => startedAt(reedId, Date.now()));
   const nowMs = useNowMs(started !== null);
-  const left = started === null ? null : started + minutes * 60_000 - nowMs;
+  const left = started === null ? null : started + minutes * MS_PER_MINUTE - nowMs;
   const stop = () => {
     localStorage.removeItem(storedUnder(reedId));
     setStarted(null);
@@ -46,7 +47,7 @@ export function BreakInTimer({ reedId, name, minutes }: BreakInTimerProps) {
   return (
     <>
       <Typography role="timer" sx={{ fontWeight: 650 }}>
-        {left > 0 ? clock(left) : 'That is enough for today.'}
+        {left > 0 ? clock(Math.min(left, minutes * MS_PER_MINUTE)) : 'That is enough for today.'}
       </Typography>
       <Button color="inherit" onClick={stop} aria-label={`Stop: ${name}`}>
         Stop
