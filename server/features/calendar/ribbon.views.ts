@@ -1,4 +1,5 @@
 import { awayUntil, eventWords, lastDayOf } from '#core/calendar/event.ts';
+import type { ItemClock } from '#core/care/care-clock.ts';
 import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { RibbonView } from '#contract/ribbon.ts';
@@ -8,6 +9,16 @@ import { inTurns } from '#server/turns.ts';
 
 type Lane = RibbonView['lanes'][number];
 
+const DATELESS: readonly ItemClock['state'][] = ['off', 'unknown', 'waiting'];
+const IS_DUE: readonly ItemClock['state'][] = ['due', 'overdue'];
+
+/** The day, from today, on which a clock falls due, the first one where it is due already; null for what has no day. */
+function dayOf({ item, state, due }: ItemClock, first: number, today: LocalDate): number | null {
+  if (item.trigger.kind === 'every-play' || DATELESS.includes(state)) return null;
+  if (IS_DUE.includes(state)) return first;
+  return due === null ? null : Math.max(first, daysBetween(today, due.on));
+}
+
 /**
  * What falls due on an instrument in the weeks to come, day by day; what is due already, today. At the bench nothing is done
  * at home: it waits until the day it is back.
@@ -16,14 +27,12 @@ function dueOn({ instrument, facts, situation }: Reading, today: LocalDate): Lan
   const days = new Map<number, string[]>();
   const back = awayUntil(facts.events, instrument.id, today);
   const first = back === null ? 0 : daysBetween(today, back);
-  for (const { item, state, due } of situation(today).care.clocks) {
-    if (item.trigger.kind === 'every-play' || state === 'off' || state === 'unknown' || state === 'waiting') continue;
-    const isDue = state === 'due' || state === 'overdue';
-    const day = isDue ? first : due === null ? null : Math.max(first, daysBetween(today, due.on));
+  for (const clock of situation(today).care.clocks) {
+    const day = dayOf(clock, first, today);
     if (day === null || day >= SITTING_DAYS) continue;
     const names = days.get(day);
-    if (names) names.push(item.name);
-    else days.set(day, [item.name]);
+    if (names) names.push(clock.item.name);
+    else days.set(day, [clock.item.name]);
   }
   return [...days].map(([day, names]) => ({ day, names }));
 }
