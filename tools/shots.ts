@@ -4,9 +4,13 @@
  */
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import { parseArgs } from 'node:util';
 import type { Page } from 'puppeteer-core';
 import { launch, startDemo } from '#e2e/harness.ts';
+import { atRest, press, visit, visitAgain, walk } from '#e2e/walker.ts';
+
+const OPENED_MS = 300;
 
 type Shot = {
   readonly name: string;
@@ -15,11 +19,6 @@ type Shot = {
   readonly dark?: true;
   readonly then?: (page: Page) => Promise<void>;
 };
-
-const press = async (page: Page, words: string): Promise<void> => {
-  await page.locator(`::-p-text(${words})`).click();
-};
-const settled = (page: Page): Promise<void> => page.waitForNetworkIdle({ idleTime: 300 });
 
 const playedAndPacking = async (page: Page): Promise<void> => {
   await press(page, 'I have just played');
@@ -30,7 +29,7 @@ const playedAndPacking = async (page: Page): Promise<void> => {
 /** A player chosen as on their own device. */
 const as = (playerId: string) => async (page: Page) => {
   await page.evaluate((id) => localStorage.setItem('ulu.player', id), playerId);
-  await page.reload({ waitUntil: 'networkidle0' });
+  await visitAgain(page);
 };
 
 // What changes the record comes last: all pictures are of one demo.
@@ -127,21 +126,17 @@ const { browser, close } = await launch();
 try {
   for (const shot of wanted) {
     // Each picture is somebody's own device: nothing is remembered from the one before.
-    const context = await browser.createBrowserContext();
-    const page = await context.newPage();
+    const page = await walk(browser, 'about:blank', shot.dark ? 'dark' : 'light');
     await page.setViewport(
       shot.phone ? { width: 390, height: 844, isMobile: true, hasTouch: true } : { width: 1280, height: 800 },
     );
-    await page.emulateMediaFeatures([
-      { name: 'prefers-color-scheme', value: shot.dark ? 'dark' : 'light' },
-      // Nothing is half way there when the picture is taken.
-      { name: 'prefers-reduced-motion', value: 'reduce' },
-    ]);
-    await page.goto(`${demo.url}${shot.path}`, { waitUntil: 'networkidle0' });
+    await visit(page, `${demo.url}${shot.path}`);
     await shot.then?.(page);
-    await settled(page);
+    await atRest(page);
+    // What opens has come to rest.
+    await pause(OPENED_MS);
     await page.screenshot({ path: path.join(out, `${shot.name}.png`) as `${string}.png` });
-    await context.close();
+    await page.browserContext().close();
     console.log(`${shot.name}.png`);
   }
 } finally {
