@@ -1,12 +1,11 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { instant } from '#core/time/instant.ts';
 import { localDate } from '#core/time/local-date.ts';
-import { aKey, furnish, NOW, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, NOW, playBody, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => server.stop());
 

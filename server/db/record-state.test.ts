@@ -7,12 +7,11 @@ import { problem } from '#contract/problem.ts';
 import { DATABASE_FILE } from '#server/db/connection.ts';
 import { recordFault } from '#server/db/record-fault.ts';
 import { watchFile } from '#server/db/watch-file.ts';
-import { furnish, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { furnishedServer, playBody, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => server.stop());
 

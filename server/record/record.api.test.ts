@@ -5,21 +5,19 @@ import { shownRun } from '#contract/shown-run.ts';
 import { FACTS } from '#server/facts.ts';
 import {
   aKey,
-  furnish,
+  furnishedServer,
   NOW,
   playBody,
   runBody,
   share,
-  testServer,
+  type TestServer,
   TODAY,
   WOODEN,
-  type TestServer,
 } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
   // A second of each, so that every field can be said otherwise.
   const other = { id: 'other', name: 'Other', kind: 'clarinet', build: WOODEN, playerId: 'ada', cameNew: false };
   await post('/api/instruments', { ...other, acquiredOn: '2024-01-10', today: TODAY });

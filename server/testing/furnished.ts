@@ -1,13 +1,12 @@
 import { afterEach, beforeEach, expect } from '@jest/globals';
 import { localDate } from '#core/time/local-date.ts';
-import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, NOW, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
 /** A furnished server of its own for each test of a file; its record is gone through when the test is done. */
 export function furnished() {
   let server: TestServer;
   beforeEach(async () => {
-    server = testServer();
-    await furnish(server);
+    server = await furnishedServer();
   });
   afterEach(() => {
     expect(server.faults()).toEqual([]);

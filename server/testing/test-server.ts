@@ -112,6 +112,18 @@ export async function furnish({ api }: TestServer): Promise<void> {
   });
 }
 
+let furnishedRecord: Buffer | undefined;
+/** A furnished server of its own. What furnishes it is logged once for a file of tests, and copied for the others. */
+export async function furnishedServer(setting: Omit<Setting, 'prepare' | 'kinds'> = {}): Promise<TestServer> {
+  const copy = furnishedRecord;
+  if (copy !== undefined)
+    return testServer({ ...setting, prepare: (folder) => writeFileSync(path.join(folder, DATABASE_FILE), copy) });
+  const server = testServer(setting);
+  await furnish(server);
+  furnishedRecord = server.client().serialize();
+  return server;
+}
+
 export const playBody = (over: object = {}) => ({
   key: aKey(),
   instrumentId: 'clarinet',

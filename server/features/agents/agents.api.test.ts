@@ -1,11 +1,10 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { agentList, mixingView, verdictsView } from '#contract/agents.ts';
-import { furnish, testServer, type TestServer } from '#server/testing/test-server.ts';
+import { furnishedServer, type TestServer } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => server.stop());
 

@@ -1,12 +1,11 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { airView } from '#contract/air.ts';
 import { conditionsPage } from '#contract/conditions.ts';
-import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, NOW, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => {
   expect(server.faults()).toEqual([]);

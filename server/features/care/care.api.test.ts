@@ -1,11 +1,10 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { instrumentPage } from '#contract/care.ts';
-import { aKey, furnish, NOW, testServer, TODAY, WOODEN, type TestServer } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, NOW, type TestServer, TODAY, WOODEN } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => server.stop());
 

@@ -2,12 +2,11 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { instrumentPage } from '#contract/care.ts';
 import { todayPaths, todayView, type TodayView } from '#contract/today.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { aKey, furnish, NOW, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, NOW, playBody, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => server.stop());
 

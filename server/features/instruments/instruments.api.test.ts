@@ -5,20 +5,18 @@ import { instrumentPage } from '#contract/care.ts';
 import { kindList, shelfView } from '#contract/instruments.ts';
 import {
   aKey,
-  furnish,
+  furnishedServer,
   NOW,
   playBody,
   runBody,
-  testServer,
+  type TestServer,
   TODAY,
   WOODEN,
-  type TestServer,
 } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => server.stop());
 

@@ -5,20 +5,18 @@ import { methodPaths, methodsPage, setReading, type MethodView } from '#contract
 import { methodSetSchema } from '#core/methods/method-set-schema.ts';
 import {
   aKey,
-  furnish,
+  furnishedServer,
   NOW,
   playBody,
   runBody,
   share,
-  testServer,
-  TODAY,
   type TestServer,
+  TODAY,
 } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => server.stop());
 

@@ -8,20 +8,18 @@ import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
 import { runsOf } from '#server/testing/runs.ts';
 import {
   aKey,
-  furnish,
+  furnishedServer,
   NOW,
   playBody,
   runBody,
   share,
-  testServer,
-  TODAY,
   type TestServer,
+  TODAY,
 } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => server.stop());
 

@@ -1,24 +1,14 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { runFact } from '#server/features/packup/run.fact.ts';
 import { runsOf } from '#server/testing/runs.ts';
-import {
-  aKey,
-  furnish,
-  NOW,
-  playBody,
-  share,
-  testServer,
-  TODAY,
-  type TestServer,
-} from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, NOW, playBody, share, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
 const MOST_STATEMENTS = 10;
 const UPPER = 'clarinet:clarinet/swab-upper';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer({ counting: true });
-  await furnish(server);
+  server = await furnishedServer({ counting: true });
 });
 afterEach(() => server.stop());
 

@@ -1,12 +1,11 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { problem } from '#contract/problem.ts';
 import { playerList } from '#contract/players.ts';
-import { aKey, furnish, NOW, testServer, type TestServer } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, NOW, type TestServer } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => server.stop());
 

@@ -2,12 +2,11 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { addDays, localDate } from '#core/time/local-date.ts';
 import { reedPlanView, reedsOfRun } from '#contract/reed-views.ts';
 import { reedBench } from '#server/testing/reed-bench.ts';
-import { aKey, furnish, NOW, runBody, share, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, NOW, runBody, share, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => {
   expect(server.faults()).toEqual([]);

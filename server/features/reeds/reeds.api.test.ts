@@ -1,12 +1,11 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { readinessView } from '#contract/reed-views.ts';
 import { reedBench } from '#server/testing/reed-bench.ts';
-import { aKey, furnish, playBody, testServer, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, playBody, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
-  server = testServer();
-  await furnish(server);
+  server = await furnishedServer();
 });
 afterEach(() => {
   expect(server.faults()).toEqual([]);
