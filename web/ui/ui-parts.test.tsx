@@ -10,9 +10,9 @@ import { NoticeProvider, useNotice } from '#web/ui/Notice.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
+import { tap } from '#web/testing/parts.tsx';
 
 afterEach(cleanup);
-const tap = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 
 test('one of a few: a tap on another chooses it, a tap on the chosen one changes nothing', () => {
   const onChange = jest.fn();

@@ -21,10 +21,9 @@ import { SittingSheet } from '#web/features/calendar/parts/SittingSheet.tsx';
 import { SittingToday } from '#web/features/calendar/parts/SittingToday.tsx';
 import { StaySheet } from '#web/features/calendar/parts/StaySheet.tsx';
 import { WeekRibbon } from '#web/features/calendar/parts/WeekRibbon.tsx';
+import { choose, tap, tick } from '#web/testing/parts.tsx';
 
 afterEach(cleanup);
-const tap = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
-const tick = (name: string | RegExp) => fireEvent.click(screen.getByRole('checkbox', { name }));
 const nothing = () => undefined;
 
 const today = localDate('2026-11-27');
@@ -337,12 +336,8 @@ describe('a calendar file', () => {
     const taken = choices.map((one) => ({ ...one, taken: true, instrumentIds: [clarinet, trumpet] }));
     render(<ImportSeries series={SERIES} choices={taken} instruments={instruments} onChange={onChange} />);
     expect(screen.getAllByText('Counts as played on each, all of its time.')).toHaveLength(1);
-    const become = (row: RegExp, name: string) => {
-      fireEvent.mouseDown(screen.getByRole('combobox', { name: row }));
-      fireEvent.click(screen.getByRole('option', { name }));
-    };
-    become(/^Band practice: what it is/, 'Holiday');
-    become(/^Without a name: what it is/, 'Rehearsal');
+    choose(/^Band practice: what it is/, 'Holiday');
+    choose(/^Without a name: what it is/, 'Rehearsal');
     expect(onChange.mock.calls.map(([one]) => one)).toMatchObject([
       { uid: 'band', what: 'holiday', instrumentIds: [clarinet, trumpet] },
       { uid: 'dentist', what: 'rehearsal', instrumentIds: [trumpet] },

@@ -13,6 +13,7 @@ import { StepDrawing } from '#web/features/packup/parts/StepDrawing.tsx';
 import { StretchList } from '#web/features/packup/parts/StretchList.tsx';
 import { shownStretches, stretchAtHand, type ShownStretch } from '#web/features/packup/run-stretches.ts';
 import { MemoryRouter } from 'react-router';
+import { tap } from '#web/testing/parts.tsx';
 
 afterEach(cleanup);
 
@@ -71,7 +72,6 @@ const look = {
     { id: 'stuck', words: 'One is stuck', notice: null, endsItem: true, alsoEnds: [] },
   ],
 };
-const tap = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 
 describe('the step at hand', () => {
   const show = (one: ShownStep) => {
