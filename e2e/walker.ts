@@ -67,6 +67,13 @@ export async function visit(page: Page, url: string): Promise<void> {
   await atRest(page);
 }
 
+/** Whose device it is from its first page on, until a test says otherwise. */
+export const heldBy = (page: Page, playerId: string): Promise<unknown> =>
+  page.evaluateOnNewDocument((id) => {
+    if (location.protocol.startsWith('http') && localStorage.getItem('ulu.player') === null)
+      localStorage.setItem('ulu.player', id);
+  }, playerId);
+
 /** Goes to another address without loading the program anew, as a link does, and waits until the page is at rest. */
 export async function follow(page: Page, url: string): Promise<void> {
   await page.evaluate((to) => {

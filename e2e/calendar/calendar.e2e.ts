@@ -7,17 +7,14 @@ import { addDays, localDate } from '#core/time/local-date.ts';
 import type { BenchView } from '#contract/bench.ts';
 import type { SittingsView } from '#contract/sittings.ts';
 import { scene } from '#e2e/scene.ts';
-import { atRest, press, sees, tap, textOf, visit, walk, type Walker } from '#e2e/walker.ts';
+import { atRest, heldBy, press, sees, tap, textOf, visit, walk, type Walker } from '#e2e/walker.ts';
 
 const { url, browser } = scene();
 let page: Walker;
 const today = localDate(new Date().toLocaleDateString('sv'));
 beforeEach(async () => {
   page = await walk(browser(), 'about:blank');
-  // Who is here, unless a test says otherwise.
-  await page.evaluateOnNewDocument(() => {
-    if (localStorage.getItem('ulu.player') === null) localStorage.setItem('ulu.player', 'teodor');
-  });
+  await heldBy(page, 'teodor');
   await visit(page, url('/calendar'));
   await page.waitForSelector('[data-cell]');
 }, 60_000);

@@ -1,14 +1,14 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import type { TodayView } from '#contract/today.ts';
 import { scene } from '#e2e/scene.ts';
-import { allSent, press, sees, tap, textOf, visit, visitAgain, walk, type Walker } from '#e2e/walker.ts';
+import { allSent, heldBy, press, sees, tap, textOf, visit, visitAgain, walk, type Walker } from '#e2e/walker.ts';
 
 const { url, browser, careOf, stateOf } = scene();
 let page: Walker;
 let taps: number;
 beforeEach(async () => {
-  page = await walk(browser(), url('/now'));
-  await page.evaluate(() => localStorage.setItem('ulu.player', 'marit'));
+  page = await walk(browser(), 'about:blank');
+  await heldBy(page, 'marit');
   await visit(page, url('/now'));
   taps = 0;
 }, 30_000);
