@@ -6,8 +6,8 @@ export type Walker = Page & {
   readonly complaints: string[];
 };
 
-/** Three files share two cores: what takes a second alone may take ten. */
-const WAIT_MS = 20_000;
+/** Three files share two cores: what takes a second alone may take twenty. */
+const WAIT_MS = 45_000;
 
 type Asked = { readonly url: string; readonly by: string };
 /** What the document on a page has asked for and not got yet; of an earlier document nothing is waited for. */

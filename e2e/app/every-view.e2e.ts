@@ -113,7 +113,7 @@ describe('in the light theme and in the dark', () => {
   let page: Walker;
   beforeAll(async () => {
     page = await walk(browser(), url('/now'));
-  }, 60_000);
+  }, 120_000);
   afterAll(() => page.browserContext().close());
 
   test.each(VIEWS)(
@@ -134,7 +134,7 @@ describe('in the light theme and in the dark', () => {
       // An instrument that is not there is a 404 of the API, which the browser itself reports.
       expect(page.complaints.filter((complaint) => !complaint.includes('404'))).toEqual([]);
     },
-    40_000,
+    120_000,
   );
 });
 
@@ -145,7 +145,7 @@ test('axe finds what is wrong when something is', async () => {
   });
   expect((await violations(page)).join()).toMatch(/image-alt.*button-name|button-name.*image-alt/s);
   await page.browserContext().close();
-}, 40_000);
+}, 120_000);
 
 /** What can be tapped in the page and is smaller than a finger, by its words. */
 const tooSmall = (page: Walker): Promise<string[]> =>
@@ -199,7 +199,7 @@ test('a phone: nothing sticks out sideways, whatever the name, and targets are a
   await sees(page, ' steps');
   expect(await tooSmall(page)).toEqual([]);
   await page.browserContext().close();
-}, 60_000);
+}, 120_000);
 
 test('a dead server is said plainly and nothing typed is lost', async () => {
   const page = await walk(browser(), url('/now/ife-clarinet'));
@@ -213,4 +213,4 @@ test('a dead server is said plainly and nothing typed is lost', async () => {
   expect(await page.$eval('output', (output) => (output as HTMLElement).innerText)).toBe(minutes);
   expect(await textOf(page)).toContain('You have played');
   await page.browserContext().close();
-}, 60_000);
+}, 120_000);

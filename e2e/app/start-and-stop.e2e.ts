@@ -14,11 +14,11 @@ let server: RunningServer;
 beforeAll(async () => {
   folder = mkdtempSync(path.join(tmpdir(), 'ulu-start-'));
   server = await startEmpty(path.join(folder, 'data'));
-}, 60_000);
+}, 120_000);
 afterAll(async () => {
   await server.stop();
   rmSync(folder, { recursive: true, force: true });
-}, 30_000);
+}, 120_000);
 
 const run = (...args: string[]) =>
   spawnSync(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { encoding: 'utf8', timeout: 30_000 });
@@ -58,7 +58,7 @@ describe('the server', () => {
     expect(stderr).toContain('is taken');
     expect(stderr).toContain('--port');
     expect(stderr).not.toContain('at Server');
-  }, 30_000);
+  }, 120_000);
 
   test('a folder that cannot be written, and a port that is none, are said', () => {
     const noFolder = run('--port', '0', '--data', '/proc/ulu');
@@ -81,7 +81,7 @@ describe('the server', () => {
     // What the first one closed meanwhile is noticed before it is asked again.
     await new Promise((resolve) => setTimeout(resolve, 100));
     expect((await fetch(`${server.url}/api/health`)).status).toBe(200);
-  }, 30_000);
+  }, 120_000);
 
   test('what is missing is missing: a file is no page, and a page nobody knows is the app', async () => {
     const status = async (where: string) => (await fetch(`${server.url}${where}`)).status;
@@ -107,7 +107,7 @@ describe('the server', () => {
     expect(said).toContain('no passwords yet');
     child.kill('SIGTERM');
     await new Promise((resolve) => child.once('exit', resolve));
-  }, 30_000);
+  }, 120_000);
 
   test('killed in the middle of writing, the record opens again with all that was answered', async () => {
     const data = path.join(folder, 'killed');
@@ -143,7 +143,7 @@ describe('the server', () => {
     expect(answered).toBeGreaterThanOrEqual(SOME);
     expect(answered).toBeLessThan(500);
     database.close();
-  }, 60_000);
+  }, 120_000);
 
   test('a signal stops it cleanly: one whole file is left, without a write-ahead log', async () => {
     const data = path.join(folder, 'stopped');
@@ -158,7 +158,7 @@ describe('the server', () => {
     const database = new Database(path.join(data, 'ulu.db'), { readonly: true });
     expect(database.prepare('select name from profiles').pluck().all()).toEqual(['Ada']);
     database.close();
-  }, 60_000);
+  }, 120_000);
 
   test('a database from a newer version is refused and untouched', async () => {
     const data = path.join(folder, 'newer');
@@ -175,5 +175,5 @@ describe('the server', () => {
     expect(status).toBe(1);
     expect(stderr).toContain('newer version');
     expect(hash()).toBe(before);
-  }, 60_000);
+  }, 120_000);
 });

@@ -19,7 +19,7 @@ const { url, browser, careOf, stateOf } = scene();
 let page: Walker;
 beforeEach(async () => {
   page = await walk(browser(), url('/now/lucan-trumpet'));
-}, 30_000);
+}, 120_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
   await page.browserContext().close();
@@ -79,7 +79,7 @@ describe('by mouse', () => {
     await tap(page, 'Undo');
     await sees(page, 'Ready to play.');
     expect(await careOf('wren-flute')).toEqual(before);
-  }, 60_000);
+  }, 120_000);
 
   test('a reload in the middle loses nothing; skipping asks for a reason and says what it costs', async () => {
     await visit(page, url('/now/lucan-trumpet'));
@@ -102,7 +102,7 @@ describe('by mouse', () => {
     await tap(page, 'Go on with it', 'link');
     await sees(page, '2 of');
     expect(page.url()).toBe(runUrl);
-  }, 60_000);
+  }, 120_000);
 
   test('two tabs share one run', async () => {
     await visit(page, url('/pack-up/lucan-trumpet'));
@@ -118,7 +118,7 @@ describe('by mouse', () => {
     expect((await progress(page)).closed).toBe(closed + 1);
     expect(other.complaints).toEqual([]);
     await other.browserContext().close();
-  }, 60_000);
+  }, 120_000);
 });
 
 describe('by keyboard', () => {
@@ -158,5 +158,5 @@ describe('by keyboard', () => {
     await page.keyboard.press('c');
     expect(page.url()).toContain('/now/');
     expect(await textOf(page)).not.toContain('Single-key shortcuts');
-  }, 60_000);
+  }, 120_000);
 });

@@ -11,7 +11,7 @@ beforeEach(async () => {
   await heldBy(page, 'marit');
   await visit(page, url('/now'));
   taps = 0;
-}, 30_000);
+}, 120_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
   await page.browserContext().close();
@@ -40,7 +40,7 @@ describe('today', () => {
     expect(taps).toBe(3);
     await allSent(page);
     for (const id of MARITS) expect((await careOf(id)).awaitsPackUp).toBe(false);
-  }, 60_000);
+  }, 120_000);
 
   test('from nothing logged to three instruments recorded as packed up: five taps at most', async () => {
     const { evening } = await todayOf('marit');
@@ -66,7 +66,7 @@ describe('today', () => {
       ]);
     }
     expect(await stateOf('marit-clarinet', 'clarinet/swab-bore')).toBe('fresh');
-  }, 60_000);
+  }, 120_000);
 
   test('a run of three on a phone shows its stretches and the next one’s button, and nothing sticks out', async () => {
     await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
@@ -87,7 +87,7 @@ describe('today', () => {
     await done?.click();
     await visitAgain(page);
     expect(await textOf(page)).toMatch(/[1-9]\d* of \d+ steps/);
-  }, 60_000);
+  }, 120_000);
 
   test('the browser’s Back closes an open sheet and stays on the page; closed by hand, Back leaves it', async () => {
     await press(page, 'I have played');
@@ -103,7 +103,7 @@ describe('today', () => {
     await page.waitForFunction(() => !(history.state as { uluSheet?: true } | null)?.uluSheet);
     await page.goBack();
     await page.waitForFunction(() => location.pathname === '/care');
-  }, 60_000);
+  }, 120_000);
 
   test('a field with focus stays visible above the keyboard', async () => {
     await page.setViewport({ width: 390, height: 420, isMobile: true, hasTouch: true });
@@ -114,7 +114,7 @@ describe('today', () => {
     const rail = await (await page.$('nav[aria-label="Moments"]'))?.boundingBox();
     expect(box?.y ?? -1).toBeGreaterThanOrEqual(0);
     expect((box?.y ?? 0) + (box?.height ?? 0)).toBeLessThanOrEqual(rail?.y ?? 0);
-  }, 60_000);
+  }, 120_000);
 
   test('nothing jumps when the data arrives', async () => {
     for (const path of ['/now', '/now/marit-clarinet', '/care', '/pack-up', '/calendar', '/reeds/marit-clarinet']) {
@@ -129,5 +129,5 @@ describe('today', () => {
       const shifted = await page.evaluate(() => (window as unknown as { shifted: number }).shifted);
       expect([path, shifted < 0.02 || shifted]).toEqual([path, true]);
     }
-  }, 60_000);
+  }, 120_000);
 });

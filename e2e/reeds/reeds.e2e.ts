@@ -8,7 +8,7 @@ let page: Walker;
 beforeEach(async () => {
   page = await walk(browser(), url('/reeds/marit-alto'));
   await page.evaluate(() => localStorage.setItem('ulu.player', 'marit'));
-}, 30_000);
+}, 120_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
   await page.browserContext().close();
@@ -39,7 +39,7 @@ describe('reeds', () => {
     await tap(page, 'Undo');
     await atRest(page);
     expect((await altoReeds()).plays[0]?.playKey).not.toBe(after.plays[0]?.playKey);
-  }, 60_000);
+  }, 120_000);
 
   test('a reed is graded in two taps, too hard asks for a flat back first, and an end can be taken back', async () => {
     const { choices } = await altoReeds();
@@ -65,7 +65,7 @@ describe('reeds', () => {
     await tap(page, 'Undo');
     await atRest(page);
     expect(await stageOf()).toBe('practice-only');
-  }, 60_000);
+  }, 120_000);
 
   test('a box is opened by its name alone, and its reeds stand there', async () => {
     await tap(page, 'Add a box');
@@ -74,7 +74,7 @@ describe('reeds', () => {
     await tap(page, 'Add the box');
     await sees(page, 'The box is in the record.');
     expect((await altoReeds()).boxes[0]).toMatchObject({ name: 'Heron', reeds: { length: 10 } });
-  }, 60_000);
+  }, 120_000);
 
   test('the few minutes of breaking in are counted, survive a reload and can be stopped', async () => {
     await visit(page, url('/reeds/marit-clarinet'));
@@ -90,7 +90,7 @@ describe('reeds', () => {
     await sees(page, 'That is enough for today.');
     await page.locator('button[aria-label^="Stop"]').click();
     await page.waitForSelector('button[aria-label^="Start "]');
-  }, 60_000);
+  }, 120_000);
 
   test('a planned session is moved by keys, and by its sheet left to the plan again', async () => {
     const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
@@ -118,7 +118,7 @@ describe('reeds', () => {
     await page.keyboard.press('Enter');
     await press(page, 'Let Ulu plan it again');
     await page.waitForSelector(session, { hidden: true });
-  }, 60_000);
+  }, 120_000);
 
   test('a concert is answered with a number of reeds, a day and a table', async () => {
     const day = new Date(Date.now() + 40 * 86_400_000).toLocaleDateString('sv');
@@ -132,5 +132,5 @@ describe('reeds', () => {
     );
     await sees(page, 'the chance of 2 concert reeds');
     expect(await textOf(page)).toMatch(/You have enough|Open \d+ more reeds? by/);
-  }, 60_000);
+  }, 120_000);
 });
