@@ -110,7 +110,7 @@ describe('when it should go to the bench, in words', () => {
     const late = answer({ events: [{ ...gala, on: on(30) }], due: on(-90), from: on(-200), until: on(-1) });
     expect(texts(why(late))).toContain('what is overdue does not wait for it');
     const dearer = { ...answer(), best: { ...answer().best, losesLeast: false } } as ReturnType<typeof answer>;
-    expect(texts(why(dearer))).toContain('a day that costs less would leave less than 14 days before an audience');
+    expect(texts(why(dearer))).toContain('a day that costs less would leave fewer than 14 days before an audience');
   });
 
   test('a sign that was seen is said as one, what is due now as due now, a day that is past is not said to come', () => {

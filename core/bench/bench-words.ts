@@ -107,7 +107,7 @@ function lostWords({ losesLeast }: BestStay, isLate: boolean): string {
   if (isLate) return 'what is overdue goes all the same';
   return losesLeast
     ? 'no other day that makes sense costs less'
-    : `a day that costs less would leave less than ${DAYS_BEFORE_AUDIENCE} days before an audience`;
+    : `a day that costs less would leave fewer than ${DAYS_BEFORE_AUDIENCE} days before an audience`;
 }
 
 /** What is played to an audience soon after it. */
