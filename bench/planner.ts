@@ -8,10 +8,12 @@ import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { orderSteps } from '#core/packup/order-steps.ts';
 import { planRun } from '#core/packup/plan-run.ts';
+import { KIND_IDS } from '#core/instruments/kind.ts';
+import { orderedPlanOf, type AnyRun } from '#core/testing/any-run.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
 import { SKILLS } from '#core/players/player.ts';
 import { usualWetness } from '#core/water/wetness.ts';
-import { median, ms, times, type Row } from '#bench/measure.ts';
+import { at as atShare, median, ms, times, type Row } from '#bench/measure.ts';
 
 /** A doubler's three after a show, every-play steps and what is short and due. */
 function part(kind: KindId): RunPart {
@@ -40,6 +42,38 @@ const plan = (minutesAtHand: number | null) =>
     learned: new Map(),
   });
 
+/** Runs of every kind: after playing, with all that can be due, in little time, and two kinds in one go. */
+function* everySort(): Generator<AnyRun> {
+  for (const [at, kind] of KIND_IDS.entries()) {
+    const other = KIND_IDS[(at + 5) % KIND_IDS.length] ?? kind;
+    for (const minutesAtHand of [null, 3, 10, 25]) {
+      yield { instruments: [{ kind }], due: ['all'], minutesAtHand };
+      yield { instruments: [{ kind }], due: ['after'], minutesAtHand };
+      yield { instruments: [{ kind }, { kind: other }], due: ['all'], minutesAtHand };
+    }
+  }
+}
+
+/** How long a plan takes at worst, and how far the orders that are not proved may be from the shortest. */
+function worstPlans(): Row {
+  const runs = [...everySort()];
+  let [unproved, gapSeconds] = [0, 0];
+  const took = runs
+    .map((run) => {
+      const from = performance.now();
+      const { proved, elapsedSeconds, boundSeconds } = orderedPlanOf(BOOK, run).ordered.schedule;
+      if (!proved) [unproved, gapSeconds] = [unproved + 1, Math.max(gapSeconds, elapsedSeconds - boundSeconds)];
+      return performance.now() - from;
+    })
+    .toSorted((a, b) => a - b);
+  return {
+    what: `${runs.length} plans of every kind, one and two instruments, all due or little time: p99`,
+    figure: ms(atShare(took, 0.99)),
+    beside: `median ${ms(median(took))}, worst ${ms(atShare(took, 1))}; ${unproved} not proved, by ${gapSeconds} s at most`,
+    goal: 'p99 < 100 ms, worst < 500 ms',
+  };
+}
+
 /** The planner on a doubler's evening, and the ordering beside an independent solver on the same instances. */
 export async function plannerRows(): Promise<Row[]> {
   const full = await times(30, () => plan(null));
@@ -59,6 +93,7 @@ export async function plannerRows(): Promise<Row[]> {
   );
   const { steps, leftOut } = plan(12);
   return [
+    worstPlans(),
     {
       what: `pack-up plan over 3 instruments, ${plan(null).steps.length} steps, all the time it takes`,
       figure: ms(median(full)),

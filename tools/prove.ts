@@ -1,6 +1,7 @@
 /**
  * `npm run prove`: plays every run of every situation through the model of handling, one process for each core; every
- * rule broken is printed, and every exception the trade makes. `-- --kind horn,tuba` proves these only,
+ * rule broken is printed, and every exception the trade makes. An order that is called the shortest is looked for again
+ * by a search that leaves nothing out; what it did not finish is told. `-- --kind horn,tuba` proves these only,
  * `-- --every 10` a tenth.
  */
 import { spawn } from 'node:child_process';
@@ -10,7 +11,7 @@ import { brokenWords } from '#core/handling/handling-words.ts';
 import { KIND_IDS, isKindId, type KindId } from '#core/instruments/kind.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { casesOf } from '#core/testing/cases.ts';
-import { proveRun } from '#core/testing/prove-run.ts';
+import { proveRun, type ProofChecked } from '#core/testing/prove-run.ts';
 import { severalInstruments, situationsOf, type Situation } from '#core/testing/situations.ts';
 
 const { values } = parseArgs({
@@ -27,18 +28,30 @@ type Tally = {
   plans: number;
   readonly counts: Record<string, number>;
   readonly excepted: Record<string, number>;
+  /** What became of the orders that are called the shortest. */
+  readonly proofs: Record<string, number>;
   readonly faults: Record<string, { count: number; first: string }>;
 };
 const SEVERAL = 'two and three instruments';
+const NOT_SHORTEST = 'an order called the shortest is not';
+const PROOF_WORDS = {
+  'not-claimed': 'orders are not called the shortest',
+  holds: 'orders are the shortest: looked for again without leaving anything out',
+  'cut-short': 'orders are called the shortest; looking again was cut short',
+  false: 'orders are called the shortest, and are not',
+} as const satisfies Record<ProofChecked, string>;
+
+const oneMore = (counts: Record<string, number>, what: string): void => void (counts[what] = (counts[what] ?? 0) + 1);
 
 function prove(tally: Tally, what: string, situation: Situation): void {
   tally.plans++;
-  tally.counts[what] = (tally.counts[what] ?? 0) + 1;
-  const found = proveRun(BOOK, situation);
-  for (const { why } of found.excepted) tally.excepted[why] = (tally.excepted[why] ?? 0) + 1;
-  for (const one of found.broken) {
-    const { run, answers, skip } = situation;
-    const text = `${one.instrument.replace(/^\d+-/, '')}: ${brokenWords(one)}`;
+  oneMore(tally.counts, what);
+  const { excepted, proof, broken } = proveRun(BOOK, situation);
+  for (const { why } of excepted) oneMore(tally.excepted, why);
+  if (proof !== null) oneMore(tally.proofs, proof);
+  const { run, answers, skip } = situation;
+  const texts = broken.map((one) => `${one.instrument.replace(/^\d+-/, '')}: ${brokenWords(one)}`);
+  for (const text of proof === 'false' ? [...texts, NOT_SHORTEST] : texts) {
     const first = JSON.stringify({ ...run, answers: answers && [...answers], skip });
     tally.faults[text] = { count: (tally.faults[text]?.count ?? 0) + 1, first: tally.faults[text]?.first ?? first };
   }
@@ -58,7 +71,7 @@ const BLOCK = 200;
 const every = Math.max(1, Number(values.every));
 
 function proveShare(kinds: readonly KindId[], share: number, of: number): Tally {
-  const tally: Tally = { plans: 0, counts: {}, excepted: {}, faults: {} };
+  const tally: Tally = { plans: 0, counts: {}, excepted: {}, proofs: {}, faults: {} };
   let at = 0;
   for (const [what, situation] of everything(kinds))
     if (Math.floor(at++ / BLOCK) % of === share && at % every === 0) prove(tally, what, situation);
@@ -101,6 +114,8 @@ function report(tallies: readonly Tally[]): void {
   for (const [what, count] of sum(tallies, ({ counts }) => counts))
     console.log(`${String(count).padStart(7)} runs: ${what}`);
   console.log(`\n${tallies.reduce((all, { plans }) => all + plans, 0)} runs played through.`);
+  for (const [proof, count] of sum(tallies, ({ proofs }) => proofs))
+    console.log(`${String(count).padStart(7)} ${PROOF_WORDS[proof as ProofChecked]}.`);
   for (const [why, count] of sum(tallies, ({ excepted }) => excepted)) console.log(`Excepted ${count} times: ${why}`);
   const faults = tallies.flatMap((tally) => Object.entries(tally.faults));
   for (const [text, { count, first }] of faults) console.error(`BROKEN ${count} times: ${text}\n    ${first}`);

@@ -22,11 +22,26 @@ export type Budget = { nodes: number };
 type Ready = { readonly job: number; readonly start: number };
 
 /**
- * Depth-first branch and bound over active schedules. A branch is cut where its bound is no better than the best found,
- * where a state with the same jobs done was no later in any respect, and where two jobs nothing waits for stand next to
- * each other the wrong way round.
+ * Depth-first branch and bound. Four things cut a branch; together they never cut the last way to a shortest order, as
+ * long as there are least waits alone (with a most, or a cost of changing over, to begin at once is not always best, and
+ * the first three do not hold).
  *
- * @param enough stop as soon as an order this short is found
+ * 1. **Bound**: no completion is shorter than the best found.
+ * 2. **Sooner** (`isLate`): another job could begin earlier than this one and be over by then. Put in front of it, the
+ *    other begins earlier and nothing later.
+ * 3. **Nothing waits** (`isIdle`): no wait runs, and some job that may come next leads to one. A job with work that leads
+ *    to none is as well done after it, with whatever follows it; the one that leads to a wait then begins earlier.
+ * 4. **Seen**: the same jobs were done with no time later in any respect; **mirrored** is the same, known beforehand: the
+ *    last two jobs the other way round, both leading to no wait.
+ *
+ * 2 and 3 look at nothing but the state (jobs done, time, waits that run), and of the shortest completions of a state the
+ * one whose starts of jobs that lead to a wait have the smallest sum, then that of all starts, breaks neither: 3 makes the
+ * first smaller, 2 the first or, with the same first, the second. So a state always keeps a child that is as good; jobs
+ * of no time that could begin at once are why 2 asks for an earlier begin or for work, and 3 for work. What 4 cuts is as
+ * good as something before it in the order of the search: of two mirrored jobs the one that was first there was tried
+ * first (it begins sooner or has the smaller rank), and neither 2 nor 3 can have cut it, since they would have cut the
+ * last job as well, which has work. Everything before in the order has been looked at in full, so what 4 cuts cannot rest
+ * on itself.
  */
 export class BranchAndBound {
   private readonly partial: PartialSchedule;
@@ -37,6 +52,7 @@ export class BranchAndBound {
   constructor(
     private readonly search: Search,
     public best: Found,
+    /** It stops as soon as an order this short is found. */
     private readonly enough: number,
     private readonly budget: Budget,
   ) {
@@ -54,13 +70,18 @@ export class BranchAndBound {
     this.rankOf = rankOf;
   }
 
-  /** The same two jobs the other way round lead to the same state: only one of the two is looked at. */
-  private isMirrored(job: number, start: number): boolean {
+  /** The last two jobs the other way round lead to a state no later, which is looked at before this one. */
+  private isMirrored({ job, start }: Ready): boolean {
     const last = this.partial.order.at(-1);
     if (last === undefined || this.search.leadsToWait[last] || this.search.leadsToWait[job]) return false;
-    const lastStart = this.partial.starts[last] ?? 0;
-    const couldGoFirst = this.partial.earliest(job) <= lastStart && start === this.partial.now;
+    // Behind a job of no time the other way round may have been cut in favour of this one.
+    if (this.workOf(last) === 0) return false;
+    const couldGoFirst = this.partial.earliest(job) <= (this.partial.starts[last] ?? 0) && start === this.partial.now;
     return couldGoFirst && (this.rankOf[job] ?? 0) < (this.rankOf[last] ?? 0);
+  }
+
+  private workOf(job: number): number {
+    return this.search.jobs[job]?.workSeconds ?? 0;
   }
 
   explore(): void {
@@ -91,15 +112,16 @@ export class BranchAndBound {
 
   /** Of the jobs that may come next, those no other order makes needless, the soonest and longest chain first. */
   private worthTrying(ready: readonly Ready[]): Ready[] {
-    const { partial, search } = this;
-    const endOf = ({ job, start }: Ready) => start + (search.jobs[job]?.workSeconds ?? 0);
-    // A job that could start only after another would already be finished is never worth starting first.
-    const soonestEnd = Math.min(...ready.map(endOf));
-    // While no wait runs, nothing is gained by what leads to none: the same work fits a wait later as well as now.
-    const isIdle = partial.state().length === 1 && ready.some(({ job }) => search.leadsToWait[job]);
+    const { leadsToWait } = this.search;
+    const isLate = (one: Ready): boolean =>
+      ready.some(
+        ({ job, start }) =>
+          job !== one.job && start + this.workOf(job) <= one.start && (start < one.start || this.workOf(one.job) > 0),
+      );
+    const isIdle = this.partial.state().length === 1 && ready.some(({ job }) => leadsToWait[job]);
+    const canWait = (job: number): boolean => isIdle && leadsToWait[job] !== true && this.workOf(job) > 0;
     return ready
-      .filter((one) => one.start < soonestEnd || endOf(one) <= soonestEnd)
-      .filter(({ job, start }) => (!isIdle || search.leadsToWait[job] === true) && !this.isMirrored(job, start))
+      .filter((one) => !isLate(one) && !canWait(one.job) && !this.isMirrored(one))
       .toSorted((a, b) => a.start - b.start || (this.rankOf[a.job] ?? 0) - (this.rankOf[b.job] ?? 0));
   }
 }

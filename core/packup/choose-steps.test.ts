@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { chooseSteps, shortestSeconds, type ChoiceInput } from '#core/packup/choose-steps.ts';
+import { chooseSteps, type ChoiceInput } from '#core/packup/choose-steps.ts';
+import { shortestOfAll } from '#core/testing/every-order.ts';
 
-/** The oracle: every subset of the units, each timed by its shortest order. */
+/** The oracle: every subset of the units, each timed by every order of its jobs. */
 function bruteForce({ jobs, must, units, requires, limitSeconds }: ChoiceInput): number {
   let best = 0;
   for (let mask = 0; mask < 2 ** units.length; mask++) {
@@ -20,23 +21,25 @@ function bruteForce({ jobs, must, units, requires, limitSeconds }: ChoiceInput):
       unit.jobs.forEach(add);
       value += unit.value;
     });
-    if (
-      shortestSeconds(
-        jobs,
-        [...chosen].toSorted((a, b) => a - b),
-      ).seconds <= limitSeconds
-    )
-      best = Math.max(best, value);
+    const place = new Map([...chosen].map((job, index) => [job, index]));
+    const among = [...chosen].map((job) => ({
+      workSeconds: jobs[job]?.workSeconds ?? 0,
+      after: (jobs[job]?.after ?? []).flatMap(({ job: before, waitSeconds }) => {
+        const index = place.get(before);
+        return index === undefined ? [] : [{ job: index, waitSeconds }];
+      }),
+    }));
+    if (shortestOfAll(among) <= limitSeconds) best = Math.max(best, value);
   }
   return best;
 }
 
-/** Up to eight jobs: some must, some alone, some in pairs, some behind a wait, some needing another. */
+/** Up to eight jobs, some of no time: some must, some alone, some in pairs, some behind a wait, some needing another. */
 const inputs = fc
   .record({
     rows: fc.array(
       fc.record({
-        work: fc.integer({ min: 1, max: 9 }),
+        work: fc.oneof(fc.constant(0), fc.integer({ min: 1, max: 9 }), fc.integer({ min: 1, max: 9 })),
         wait: fc.integer({ min: 0, max: 12 }),
         value: fc.integer({ min: 1, max: 20 }),
         role: fc.constantFrom('must', 'alone', 'alone', 'with-the-one-before', 'needs-the-one-before'),
@@ -68,13 +71,12 @@ describe('what to do in the time there is', () => {
     fc.assert(
       fc.property(inputs, (input) => {
         const choice = chooseSteps(input);
-        expect(choice.proved).toBe(true);
-        if (choice.mustSeconds <= input.limitSeconds) {
-          expect(choice.value).toBeCloseTo(bruteForce(input), 9);
-          expect(choice.elapsedSeconds).toBeLessThanOrEqual(input.limitSeconds);
-        }
+        const isInTime = choice.mustSeconds > input.limitSeconds || choice.elapsedSeconds <= input.limitSeconds;
+        const best = choice.mustSeconds > input.limitSeconds ? 0 : bruteForce(input);
+        if (!choice.proved || !isInTime || Math.abs(choice.value - best) > 1e-9)
+          throw new Error(JSON.stringify([choice, best]));
       }),
-      { seed: 3, numRuns: 400 },
+      { seed: 3, numRuns: 1500 },
     );
   });
 

@@ -92,7 +92,10 @@ class Search {
     return fits;
   }
 
-  /** No completion is worth more: the best of the rest by its own handwork, cut where the time is up. */
+  /**
+   * No completion is worth more: of the rest all that takes no handwork of its own, or is done already, and of what does,
+   * by its own handwork, the densest, cut where the time is up (the order is by density, so this is the best share).
+   */
   private bound(from: number, chosen: ReadonlySet<number>, value: number): number {
     let left = this.input.limitSeconds - this.activeSeconds(chosen);
     let most = value;
@@ -100,10 +103,8 @@ class Search {
       const unit = this.input.units[this.order[at] ?? 0];
       if (unit === undefined) continue;
       const seconds = unit.jobs.reduce((sum, job) => sum + (chosen.has(job) ? 0 : this.work(job)), 0);
-      if (seconds <= left) {
-        left -= seconds;
-        most += unit.value;
-      } else return most + (unit.value * Math.max(0, left)) / seconds;
+      most += seconds <= left ? unit.value : (unit.value * left) / seconds;
+      left -= Math.min(left, seconds);
     }
     return most;
   }

@@ -70,11 +70,12 @@ function listSchedule({ jobs, followers }: Search, rank: Rank): Found {
  * forward, then longest chain first; branch and bound closes what gap is left, within a fixed number of nodes.
  * Sources of the problem and of the check instances: see the test.
  *
+ * @param nodes what may be looked at; where that does not suffice, the best order found with a bound that holds
  * @throws Error when the precedence runs in a circle
  * @throws RangeError for times that are no whole seconds
  */
-export function orderSteps(jobs: readonly Job[]): Schedule {
-  return order(jobs, 0, { nodes: NODE_LIMIT });
+export function orderSteps(jobs: readonly Job[], nodes: number = NODE_LIMIT): Schedule {
+  return order(jobs, 0, { nodes });
 }
 
 function order(jobs: readonly Job[], enough: number, budget: Budget): Schedule {

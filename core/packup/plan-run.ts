@@ -9,7 +9,7 @@ import { beforeOf, isUrgent, keepBlocks, type Before, type Candidate } from '#co
 import { countFor } from '#core/packup/count-for.ts';
 import { keepApart, type KeptApart } from '#core/packup/mixing-guard.ts';
 import { jobsAmong, type Job } from '#core/packup/job.ts';
-import { orderSteps } from '#core/packup/order-steps.ts';
+import { orderSteps, type Schedule } from '#core/packup/order-steps.ts';
 import type { StepId } from '#core/book/care-ids.ts';
 import type { PlanReason } from '#core/packup/plan-reason.ts';
 import type { LeftOut, PlannedStep, RunPart, RunPlan, RunRequest } from '#core/packup/run-plan.ts';
@@ -236,35 +236,45 @@ function standInsLeftOut({ steps, leftOut }: RunPlan): LeftOut[] {
   return leftOut.filter((one) => one.steps.some(({ key }) => wanted.has(key)));
 }
 
+/** A plan, and what its order was found for: whoever doubts that it is the shortest can look again. */
+export type OrderedPlan = {
+  readonly plan: RunPlan;
+  readonly ordered: { readonly jobs: readonly Job[]; readonly schedule: Schedule };
+};
+
 /**
  * Plans a run over one or several instruments: the steps that do the items of each on its build under the methods in
  * force, in the shortest order that keeps every precedence of the book, with waits overlapped; in the minutes at hand,
  * the must-steps always and of the rest what protects most. Deterministic; minutes are estimates or learned. What each
  * step stands on is found for a run that is kept, see `with-stands-on.ts`.
  */
-export function planRun(request: RunRequest): RunPlan {
-  const plan = planOnce(request);
-  const given = standInsLeftOut(plan);
-  if (given.length === 0) return plan;
+export const planRun = (request: RunRequest): RunPlan => planAndOrder(request).plan;
+
+/** The same as {@link planRun}, with what its order was found for. */
+export function planAndOrder(request: RunRequest): OrderedPlan {
+  const first = planOnce(request);
+  const given = standInsLeftOut(first.plan);
+  if (given.length === 0) return first;
   const without = new Set(given.flatMap(({ steps }) => steps.map(({ key }) => key)));
-  const again = planRun({ ...request, without: new Set([...(request.without ?? []), ...without]) });
-  return { ...again, leftOut: [...again.leftOut, ...given].toSorted((a, b) => b.value - a.value) };
+  const { plan, ordered } = planAndOrder({ ...request, without: new Set([...(request.without ?? []), ...without]) });
+  return { plan: { ...plan, leftOut: [...plan.leftOut, ...given].toSorted((a, b) => b.value - a.value) }, ordered };
 }
 
-function planOnce(request: RunRequest): RunPlan {
+function planOnce(request: RunRequest): OrderedPlan {
   const { player, minutesAtHand, learned } = request;
   const { candidates, before, because: guarded } = gather(request);
   const jobs = jobsOf(candidates, before);
   const { chosen, leftOut, because } = choose(candidates, jobs, request);
   const isChosen = new Set(chosen);
-  const schedule = orderSteps(jobsAmong(jobs, chosen));
+  const ordered = jobsAmong(jobs, chosen);
+  const schedule = orderSteps(ordered);
   const { order, starts, elapsedSeconds, boundSeconds, proved } = schedule;
   const steps = order.flatMap((index) => planned(candidates[chosen[index] ?? -1], (starts[index] ?? 0) / SECONDS));
   const workSeconds = chosen.reduce((sum, job) => sum + (jobs[job]?.workSeconds ?? 0), 0);
   const waitMinutes = steps.reduce((sum, { step }) => sum + (step.wait?.minutes.value ?? 0), 0);
   const elapsedMinutes = elapsedSeconds / SECONDS;
   const activeMinutes = workSeconds / SECONDS;
-  return {
+  const plan: RunPlan = {
     steps,
     leftOut,
     activeMinutes,
@@ -284,4 +294,5 @@ function planOnce(request: RunRequest): RunPlan {
       ...usualLooks(candidates.filter((_, index) => minutesAtHand === null || isChosen.has(index))),
     ],
   };
+  return { plan, ordered: { jobs: ordered, schedule } };
 }

@@ -10,7 +10,7 @@ import type { KindId } from '#core/instruments/kind.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
 import { plainContext, practiceUnder } from '#core/methods/practice-under.ts';
-import { planRun } from '#core/packup/plan-run.ts';
+import { planAndOrder, type OrderedPlan } from '#core/packup/plan-run.ts';
 import { withStandsOn } from '#core/packup/with-stands-on.ts';
 import type { RunPart, RunPlan } from '#core/packup/run-plan.ts';
 import { SKILLS, type PlayerAbilities, type Standing } from '#core/players/player.ts';
@@ -98,17 +98,20 @@ export function partsOf(book: Book, { instruments, due, playedMinutes = 45 }: An
 /** Somebody who does all they may. */
 export const playerOf = (standing: Standing = 'grown-up'): PlayerAbilities => ({ standing, does: [...SKILLS] });
 
-/** The plan of a run that is made up, as the program would make it. */
-export function planOf(book: Book, run: AnyRun): RunPlan {
+/** The plan of a run that is made up, as the program would make it, with what its order was found for. */
+export function orderedPlanOf(book: Book, run: AnyRun): OrderedPlan {
   const parts = partsOf(book, run);
-  const plan = planRun({
+  const { plan, ordered } = planAndOrder({
     parts,
     player: playerOf(run.standing),
     minutesAtHand: run.minutesAtHand ?? null,
     learned: new Map(),
   });
-  return withStandsOn(plan, parts);
+  return { plan: withStandsOn(plan, parts), ordered };
 }
+
+/** The plan of a run that is made up, as the program would make it. */
+export const planOf = (book: Book, run: AnyRun): RunPlan => orderedPlanOf(book, run).plan;
 
 export const isConditionId = (text: string): text is ConditionId => (CONDITION_IDS as readonly string[]).includes(text);
 

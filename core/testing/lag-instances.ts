@@ -1,4 +1,5 @@
 import type { Job } from '#core/packup/job.ts';
+import type { OracleJob } from '#core/testing/every-order.ts';
 import { draftProgram, type Program } from '#core/solve/program.ts';
 
 /**
@@ -30,7 +31,7 @@ export function chains(tasks: readonly (readonly number[])[]): Job[] {
 }
 
 /** Pairs the precedence orders already, as `before,after`, through any number of jobs between. */
-function orderedPairs(jobs: readonly Job[]): Set<string> {
+function orderedPairs(jobs: readonly OracleJob[]): Set<string> {
   const ancestors = jobs.map(() => new Set<number>());
   jobs.forEach(({ after }, job) => {
     for (const { job: before } of after)
@@ -41,12 +42,15 @@ function orderedPairs(jobs: readonly Job[]): Set<string> {
 
 /**
  * The same problem as a mixed-integer program, for an independent solver: big-M disjunctions, a binary for each pair the
- * precedence leaves open. Its cost is the end of the last job.
+ * precedence leaves open; a wait may have a most, and changing from one instrument to another may take time. Its cost is
+ * the end of the last job.
  */
-export function asMilp(jobs: readonly Job[]): Program {
+export function asMilp(jobs: readonly OracleJob[], changeSeconds = 0): Program {
   const ordered = orderedPairs(jobs);
-  const waits = (job: Job) => Math.max(0, ...job.after.map(({ waitSeconds }) => waitSeconds));
-  const horizon = jobs.reduce((sum, job) => sum + job.workSeconds + waits(job), 0) + 1;
+  const waits = (job: OracleJob) => Math.max(0, ...job.after.map(({ waitSeconds }) => waitSeconds));
+  const horizon = jobs.reduce((sum, job) => sum + job.workSeconds + waits(job) + changeSeconds, 0) + 1;
+  const change = (one: number, other: number) =>
+    jobs[one]?.instrument === jobs[other]?.instrument ? 0 : changeSeconds;
   const { column, row, program } = draftProgram();
   const end = column({ name: 'end', cost: 1 });
   const starts = jobs.map((_, job) => column({ name: `start ${job}`, cost: 0 }));
@@ -60,14 +64,15 @@ export function asMilp(jobs: readonly Job[]): Program {
       ],
       least: workSeconds,
     });
-    for (const { job: before, waitSeconds } of after)
+    for (const { job: before, waitSeconds, mostSeconds } of after)
       row({
         name: `${job} after ${before}`,
         terms: [
           [start(job), 1],
           [start(before), -1],
         ],
-        least: (jobs[before]?.workSeconds ?? 0) + waitSeconds,
+        least: (jobs[before]?.workSeconds ?? 0) + Math.max(waitSeconds, change(before, job)),
+        ...(mostSeconds !== undefined && { most: (jobs[before]?.workSeconds ?? 0) + mostSeconds }),
       });
     for (let other = job + 1; other < jobs.length; other++) {
       if (ordered.has(`${job},${other}`) || ordered.has(`${other},${job}`)) continue;
@@ -82,8 +87,8 @@ export function asMilp(jobs: readonly Job[]): Program {
           ],
           least,
         });
-      apart(job, other, -horizon, workSeconds - horizon);
-      apart(other, job, horizon, jobs[other]?.workSeconds ?? 0);
+      apart(job, other, -horizon, workSeconds + change(job, other) - horizon);
+      apart(other, job, horizon, (jobs[other]?.workSeconds ?? 0) + change(job, other));
     }
   });
   return program();

@@ -1,8 +1,10 @@
 import type { Book } from '#core/book/book.ts';
 import type { Exception } from '#core/book/handling-exception.ts';
 import { LEFT, playThrough, type Broken, type RuleId } from '#core/handling/play-through.ts';
+import type { OrderedPlan } from '#core/packup/plan-run.ts';
 import { doneIn } from '#core/testing/answered-run.ts';
-import { partsOf, planOf } from '#core/testing/any-run.ts';
+import { orderedPlanOf, partsOf } from '#core/testing/any-run.ts';
+import { searchShorter } from '#core/testing/every-order.ts';
 import type { Situation } from '#core/testing/situations.ts';
 
 /** What a skipped step may leave behind: the run says so when it is skipped. */
@@ -17,10 +19,34 @@ const LEFT_BY_A_SKIP: ReadonlySet<RuleId> = new Set<RuleId>([
   'can-be-drawn-back',
 ]);
 
+/** What became of a plan's "no order is shorter": looked at again, or not claimed. */
+export type ProofChecked = 'not-claimed' | 'holds' | 'cut-short' | 'false';
+
+/** Jobs placed at most in looking again. */
+const LOOKED_AGAIN = 300_000;
+
+/**
+ * Looks again for an order shorter than one that is called proved, by a search of its own that leaves nothing out because
+ * something else is as good. A run whose looks are answered otherwise, or with a step skipped, has the same plan.
+ */
+function checkProof({ jobs, schedule }: OrderedPlan['ordered']): ProofChecked {
+  if (!schedule.proved) return 'not-claimed';
+  const { found, complete } = searchShorter(jobs, schedule.elapsedSeconds, LOOKED_AGAIN);
+  return found !== null ? 'false' : complete ? 'holds' : 'cut-short';
+}
+
+export type Proved = {
+  readonly broken: Broken[];
+  readonly excepted: Exception[];
+  /** Null where the plan is that of another situation. */
+  readonly proof: ProofChecked | null;
+};
+
 /** Plays a situation through; what is broken is a fault of the book or of the planner. */
-export function proveRun(book: Book, { run, answers, skip }: Situation): { broken: Broken[]; excepted: Exception[] } {
+export function proveRun(book: Book, { run, answers, skip }: Situation): Proved {
   const parts = partsOf(book, run);
-  const steps = doneIn(planOf(book, run), answers, new Set(skip === undefined ? [] : [skip]));
+  const { plan, ordered } = orderedPlanOf(book, run);
+  const steps = doneIn(plan, answers, new Set(skip === undefined ? [] : [skip]));
   const { broken, excepted } = playThrough(
     parts.map(({ instrumentId, practice, items }) => ({ instrument: instrumentId, practice, items })),
     steps.map(({ instrumentId, step }) => ({ instrument: instrumentId, step })),
@@ -29,5 +55,6 @@ export function proveRun(book: Book, { run, answers, skip }: Situation): { broke
   return {
     broken: broken.filter(({ rule }) => skip === undefined || !LEFT_BY_A_SKIP.has(rule)),
     excepted: [...excepted],
+    proof: answers === undefined && skip === undefined ? checkProof(ordered) : null,
   };
 }
