@@ -58,7 +58,8 @@ export function createFormat(language?: string): Format {
     celsius: (value) => `${coarse(value)} °C`,
     money: ({ minor, currency }) => {
       const digits = minorDigits(currency);
-      const format = new Intl.NumberFormat(locale, { style: 'currency', currency });
+      const written = { minimumFractionDigits: digits, maximumFractionDigits: digits };
+      const format = new Intl.NumberFormat(locale, { style: 'currency', currency, ...written });
       return format.format(minor / 10 ** digits);
     },
     grams: (value) => `${Math.abs(value) < LITTLE_GRAMS ? fine(value) : coarse(value)} g`,

@@ -1,23 +1,20 @@
+import { CODES_BY_DECIMALS } from '#core/money/currencies.ts';
+
 /** An amount in the smallest coins of a currency (ISO 4217). */
 export type Money = { readonly minor: number; readonly currency: string };
 
-const digits = new Map<string, number>();
+/** Decimals by code: from a table, for what the runtime knows differs between browsers and from ISO 4217. */
+const decimals: ReadonlyMap<string, number> = new Map(
+  Object.entries(CODES_BY_DECIMALS).flatMap(([count, codes]) => codes.map((code) => [code, Number(count)] as const)),
+);
+/** Of a code that is not on the list: withdrawn, as one may stand in an old record. */
+const USUAL_DECIMALS = 2;
 
-/** Decimals a currency is written with (ISO 4217 by way of Intl): 2 for the euro, 0 for the yen, 3 for the Kuwaiti dinar. */
-export function minorDigits(currency: string): number {
-  const known = digits.get(currency);
-  if (known !== undefined) return known;
-  const options = new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions();
-  const count = options.maximumFractionDigits ?? 2;
-  digits.set(currency, count);
-  return count;
-}
+/** Decimals a currency is written with (ISO 4217): 2 for the euro, 0 for the yen, 3 for the Kuwaiti dinar. */
+export const minorDigits = (currency: string): number => decimals.get(currency) ?? USUAL_DECIMALS;
 
-/** Is it a currency of the list? Three capital letters that Intl knows by a name of their own. */
-export function isCurrency(code: string): boolean {
-  if (!/^[A-Z]{3}$/.test(code)) return false;
-  return new Intl.DisplayNames('en', { type: 'currency' }).of(code) !== code;
-}
+/** Is it a currency somebody can pay in (ISO 4217)? */
+export const isCurrency = (code: string): boolean => decimals.has(code);
 
 /** An amount as it is typed, with a point or a comma before the decimals; null where it is none, or is finer than a coin. */
 export function typedMoney(text: string, currency: string): Money | null {

@@ -174,6 +174,36 @@ describe('migrations', () => {
     client.close();
   });
 
+  test('what was paid stays what it was where ISO 4217 has more decimals than the runtime had', () => {
+    const file = path.join(folder, 'coins.db');
+    const client = new Database(file);
+    const tags = readJournal().map(({ tag }) => tag);
+    client.exec(tags.slice(0, 13).flatMap(statementsOf).join(''));
+    client.exec(`
+      insert into facts (id, key, kind, "on", at_minute, logged_at) values (1, 'b1', 'reed-box', '2026-01-01', 0, 0),
+        (2, 'b2', 'reed-box', '2026-01-01', 0, 0), (3, 'e1', 'event', '2026-01-01', 0, 0), (4, 'e2', 'event', '2026-01-01', 0, 0);
+    `);
+    const box = client.prepare(
+      `insert into reed_boxes (fact_id, player_id, kind, name, material, break_in, cost_minor, currency, came_on, "before")
+       values (?, 'ada', 'clarinet', 'Fennel', 'cane', 'week', ?, ?, '2026-01-01', '[]')`,
+    );
+    client.pragma('foreign_keys = off');
+    box.run(1, 9800, 'HUF');
+    box.run(2, 2890, 'EUR');
+    const event = client.prepare(
+      `insert into events (fact_id, player_id, what, on_day, instrument_ids, stay) values (?, 'ada', 'bench', '2026-01-01', '[]', ?)`,
+    );
+    event.run(3, JSON.stringify({ done: [], cost: { minor: 5, currency: 'IQD' } }));
+    event.run(4, JSON.stringify({ done: [], cost: null }));
+    for (const statement of statementsOf('0013_coins_of_iso')) client.exec(statement);
+    expect(client.prepare('select cost_minor from reed_boxes order by fact_id').pluck().all()).toEqual([980_000, 2890]);
+    expect(client.prepare('select stay from events order by fact_id').pluck().all()).toEqual([
+      '{"done":[],"cost":{"minor":5000,"currency":"IQD"}}',
+      '{"done":[],"cost":null}',
+    ]);
+    client.close();
+  });
+
   test('a table rebuilt the way drizzle-kit writes it keeps its children under the guard, and loses them without', () => {
     const childrenAfter = (guard: (client: Database.Database, migrate: () => void) => void): unknown => {
       const client = new Database(':memory:');

@@ -38,6 +38,7 @@ export const ROWS_AFTER: Record<string, string> = {
   '0010_events_of_days': '',
   '0011_sitting_times': '',
   '0012_calendar_whole': '',
+  '0013_coins_of_iso': '',
 };
 
 export const statementsOf = (tag: string): string[] =>
