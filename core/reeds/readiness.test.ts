@@ -2,7 +2,9 @@ import { describe, expect, test } from '@jest/globals';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
 import { goodShareOf, lifetimeOf, livesOf, reedLives, remainingOf, shareOfLife } from '#core/reeds/reed-life.ts';
 import { chanceOfGood } from '#core/reeds/good-reeds.ts';
-import { lifeWords, readinessWords, supplyWords } from '#core/reeds/reed-plan-words.ts';
+import { lifeWhy, lifeWords, readinessWords, supplyWords } from '#core/reeds/reed-plan-words.ts';
+import { lifeBelief } from '#core/reeds/weibull-life.ts';
+import { CANE_LIFE } from '#core/reeds/reed-numbers.ts';
 import { readinessFor, type ReadinessAsked } from '#core/reeds/readiness.ts';
 import { supplyOf } from '#core/reeds/supply.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
@@ -86,6 +88,27 @@ describe('lives', () => {
     ]);
   });
 
+  test('what is left of a reed is told by the others: one reed alone has what is usual of its age', () => {
+    const [alone] = reedsOf([used(1, 3, 90), used(1, 5, 90)]);
+    if (alone === undefined) throw new Error('a reed');
+    const usual = lifeBelief([], CANE_LIFE).having(180);
+    expect(remainingOf(alone, livesOf([alone])).middle).toBeCloseTo(usual.outlives(0.5), 6);
+    const ready = readinessFor(asked([alone], { wanted: 1 }));
+    for (const { chance, minutesUntil } of ready.existing) expect(chance).toBeCloseTo(usual.lasts(minutesUntil), 9);
+  });
+
+  test('one early end is no curve where the others came half gone, and that is said', () => {
+    const reeds = reedsOf([used(1, 3, 60), used(2, 3, 60), used(3, 3, 60)], {
+      box: { before: [0, 600, 600] },
+      sayings: [said(1, REED_TODAY, { what: 'ended', cause: 'split' })],
+    });
+    const lives = reedLives(reeds, 'cane');
+    expect(lives.curve).toEqual({ steps: [], stopsAt: expect.objectContaining({ at: 60, atRisk: 1 }) });
+    expect(lifeWhy(lives, PLAIN_FORMAT).at(-1)?.text).toBe(
+      'The steps are not drawn: at 1 h of playing only 1 reed of yours was watched, the others came to you later in their lives. So few say nothing of all.',
+    );
+  });
+
   test('what is left shrinks with age, and low, middle and high are in order', () => {
     const reeds = reedsOf([used(1, 3, 90), used(2, 4, 90), used(2, 3, 90), used(2, 2, 90)]);
     const lives = livesOf(reeds);
@@ -100,7 +123,7 @@ describe('lives', () => {
 
   test('with no reed of one’s own it is the usual life, and says so', () => {
     const lives = reedLives([], 'cane');
-    expect(lives.curve).toEqual([]);
+    expect(lives.curve).toEqual({ steps: [], stopsAt: null });
     // 19.20 and 7.09 h are the check values of the grid; the long end is where the chance has fallen to a tenth.
     expect(lives.belief.survival(45.3 * 60)).toBeCloseTo(0.1, 3);
     expect(lifeWords(lives, PLAIN_FORMAT)).toBe(

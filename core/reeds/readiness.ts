@@ -1,6 +1,6 @@
 import { chanceOfGood, type GoodShare } from '#core/reeds/good-reeds.ts';
 import { FIRST_HALF, RAMP, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
-import { ageOf, goodShareOf, type LivesOf } from '#core/reeds/reed-life.ts';
+import { ageOf, goodShareOf, onwardOf, type LivesOf } from '#core/reeds/reed-life.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { isConcertReed } from '#core/reeds/which-reed.ts';
 import type { BreakIn } from '#core/reeds/reed.ts';
@@ -67,7 +67,7 @@ function existingOn({ reeds, lives, minutesUntil }: ReadinessAsked): ExistingRee
     return {
       reed,
       minutesUntil: each,
-      chance: isSpent ? 0 : belief.survival(age + each) / belief.survival(age),
+      chance: isSpent ? 0 : onwardOf(reed, lives).lasts(each),
     };
   });
 }

@@ -1,8 +1,8 @@
 import { CANE_LIFE, SYNTHETIC_LIFE, GOOD_PRIOR } from '#core/reeds/reed-numbers.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { endsALife, type ReedMaterial } from '#core/reeds/reed.ts';
-import { kaplanMeier, type Lifetime, type SurvivalStep } from '#core/reeds/survival.ts';
-import { lifeBelief, type LifeBelief, type LifePrior } from '#core/reeds/weibull-life.ts';
+import { drawnCurve, type DrawnCurve, type Lifetime } from '#core/reeds/survival.ts';
+import { lifeBelief, type LifeBelief, type LifePrior, type Onward } from '#core/reeds/weibull-life.ts';
 import type { GoodShare } from '#core/reeds/good-reeds.ts';
 
 /**
@@ -20,7 +20,7 @@ export function lifetimeOf({ beforeMinutes, wornMinutes, ended }: ReedState): Li
 export type ReedLives = {
   readonly material: ReedMaterial;
   readonly belief: LifeBelief;
-  readonly curve: readonly SurvivalStep[];
+  readonly curve: DrawnCurve;
   /** What is believed before any of them. */
   readonly prior: LifePrior;
 };
@@ -28,7 +28,7 @@ export type ReedLives = {
 export function reedLives(reeds: readonly ReedState[], material: ReedMaterial): ReedLives {
   const lives = reeds.filter(({ box }) => box.material === material).flatMap((reed) => lifetimeOf(reed) ?? []);
   const prior = material === 'cane' ? CANE_LIFE : SYNTHETIC_LIFE;
-  return { material, belief: lifeBelief(lives, prior), curve: kaplanMeier(lives), prior };
+  return { material, belief: lifeBelief(lives, prior), curve: drawnCurve(lives), prior };
 }
 
 /** Lives by material: a synthetic reed says nothing of cane. */
@@ -54,11 +54,20 @@ export const ageOf = ({ beforeMinutes, wornMinutes }: ReedState): number => (bef
 export const shareOfLife = (reed: ReedState, lives: LivesOf): number =>
   Math.min(1, ageOf(reed) / lives[reed.box.material].belief.median.mean);
 
+/**
+ * What is believed of a reed that has come so far, by all others of its material: it is one of the lives seen, and would
+ * tell its own age twice.
+ */
+export function onwardOf(reed: ReedState, lives: LivesOf): Onward {
+  const { belief } = lives[reed.box.material];
+  const life = lifetimeOf(reed);
+  return (life === null ? belief : belief.without(life)).having(ageOf(reed));
+}
+
 /** What is left of a living reed, minutes: the middle, and what nine of ten and one of ten outlive. */
 export function remainingOf(reed: ReedState, lives: LivesOf): { low: number; middle: number; high: number } {
-  const { belief } = lives[reed.box.material];
-  const age = ageOf(reed);
-  return { low: belief.remaining(age, 0.9), middle: belief.remaining(age, 0.5), high: belief.remaining(age, 0.1) };
+  const { outlives } = onwardOf(reed, lives);
+  return { low: outlives(0.9), middle: outlives(0.5), high: outlives(0.1) };
 }
 
 /** How a player's own grading has come out, added to what is believed before: only reeds graded with a flat back count. */

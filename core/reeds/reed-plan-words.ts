@@ -96,9 +96,18 @@ export function lifeWhy({ belief, curve, prior }: ReedLives, format: Format): Wh
       : []),
     {
       rule: 'method',
-      text: `The broken line puts both together (Weibull, Bayes)${curve.length > 0 ? '; the steps are your reeds alone with their band of 90 % (Kaplan–Meier, Greenwood)' : ''}.`,
+      text: `The broken line puts both together (Weibull, Bayes)${curve.steps.length > 0 ? '; the steps are your reeds alone with their band of 90 % (Kaplan–Meier, Greenwood)' : ''}.`,
       mark: 'published',
     },
+    ...(curve.stopsAt === null
+      ? []
+      : [
+          {
+            rule: 'few-at-risk',
+            text: `The steps ${curve.steps.length > 0 ? 'stop' : 'are not drawn'}: at ${hours(curve.stopsAt.at, format)} of playing only ${counted(curve.stopsAt.atRisk, 'reed')} of yours ${curve.stopsAt.atRisk === 1 ? 'was' : 'were'} watched, the others came to you later in their lives. So few say nothing of all.`,
+            mark: 'estimate',
+          } as const,
+        ]),
   ];
 }
 

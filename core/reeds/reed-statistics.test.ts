@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { chanceOfGood, fewestToOpen } from '#core/reeds/good-reeds.ts';
-import { bandOf, kaplanMeier, medianOf, type Lifetime } from '#core/reeds/survival.ts';
+import { bandOf, drawnCurve, kaplanMeier, medianOf, type Lifetime } from '#core/reeds/survival.ts';
 import { lifeBelief } from '#core/reeds/weibull-life.ts';
 
 /** "6 6+ 7": lives from new, + still alive. */
@@ -57,6 +57,23 @@ describe('the curve of lives', () => {
     ]);
   });
 
+  test('stops where one or two would speak for all that came later, and nowhere else', () => {
+    const late = (entered: number, left: number, ended = true): Lifetime => ({ entered, left, ended });
+    expect(drawnCurve(SIX_MP)).toEqual({ steps: kaplanMeier(SIX_MP), stopsAt: null });
+    // Everybody entered in time: its end is drawn although one is at risk.
+    expect(drawnCurve(TWELVE).steps.at(-1)).toMatchObject({ at: 30, atRisk: 1 });
+    const early = [late(0, 1), late(10, 20), late(10, 25), late(10, 30)];
+    expect(drawnCurve(early)).toMatchObject({ steps: [], stopsAt: { at: 1, atRisk: 1 } });
+    const three = [late(0, 1), late(0, 12, false), late(0, 14, false), late(10, 20), late(10, 25)];
+    expect(drawnCurve(three).stopsAt).toBeNull();
+    const later = [late(0, 1), late(0, 2), late(0, 3), late(10, 20)];
+    expect(drawnCurve(later)).toMatchObject({ steps: [{ at: 1, atRisk: 3 }], stopsAt: { at: 2, atRisk: 2 } });
+    const all = [late(0, 1), late(0, 1), late(0, 1), late(10, 20)];
+    expect(drawnCurve(all)).toMatchObject({ steps: [], stopsAt: { at: 1, atRisk: 3 } });
+    // Who entered at that very age is at risk only from then on.
+    expect(drawnCurve([late(0, 10), late(10, 20)]).stopsAt).toMatchObject({ at: 10, atRisk: 1 });
+  });
+
   test('falls, stays between 0 and 1 and keeps its band round it, whatever the lives', () => {
     const life = fc.record({ entered: fc.nat(30), length: fc.integer({ min: 1, max: 60 }), ended: fc.boolean() });
     fc.assert(
@@ -102,10 +119,85 @@ describe('what lives tell of the next one', () => {
 
   test('the chance of going on is that of having come so far', () => {
     const belief = lifeBelief(TWELVE, PRIOR);
-    expect(belief.survival(20) / belief.survival(15)).toBeCloseTo(0.73302, 4);
-    expect(belief.survival(30) / belief.survival(25)).toBeCloseTo(0.4963, 4);
-    const further = belief.remaining(15, 0.5);
-    expect(belief.survival(15 + further) / belief.survival(15)).toBeCloseTo(0.5, 2);
+    expect(belief.having(15).lasts(5)).toBeCloseTo(0.73302, 4);
+    expect(belief.having(25).lasts(5)).toBeCloseTo(0.4963, 4);
+    const further = belief.having(15).outlives(0.5);
+    expect(belief.survival(15 + further) / belief.survival(15)).toBeCloseTo(0.5, 6);
+    expect(belief.ageAt(0.9)).toBeCloseTo(11.041, 2);
+    expect(lifeBelief([], PRIOR).ageAt(0.9)).toBeCloseTo(7.0867, 2);
+  });
+
+  /** The oracle: P(T > age + further | T > age, the others) summed over another grid, finer and wider, from the words. */
+  function goesOn(others: readonly Lifetime[], age: number, further: number): number {
+    let [reached, gone] = [0, 0];
+    for (let zm = -6; zm <= 6; zm += 0.07)
+      for (let zk = -5; zk <= 5; zk += 0.07) {
+        const [median, shape] = [20 * Math.exp(0.5 * zm), 2.5 * Math.exp(0.35 * zk)];
+        const scale = median / Math.LN2 ** (1 / shape);
+        const alive = (t: number) => Math.exp(-((t / scale) ** shape));
+        let weight = Math.exp(-(zm ** 2 + zk ** 2) / 2);
+        for (const { entered, left, ended } of others)
+          weight *=
+            (ended ? (shape / scale) * (left / scale) ** (shape - 1) * alive(left) : alive(left)) / alive(entered);
+        reached += weight * alive(age);
+        gone += weight * alive(age + further);
+      }
+    return gone / reached;
+  }
+
+  test.each([
+    ['still young', '20+', 12],
+    ['the oldest of all', '28+', 28],
+    ['alone', '', 25],
+  ])('what is left of a living one counts its own age once: %s', (_, own, age) => {
+    const others = own === '' ? [] : TWELVE.filter(({ left }) => left !== Number.parseFloat(own));
+    const life = { entered: 0, left: age, ended: false };
+    const onward = lifeBelief([...others, life], PRIOR)
+      .without(life)
+      .having(age);
+    for (const chance of [0.9, 0.5, 0.1]) expect(goesOn(others, age, onward.outlives(chance))).toBeCloseTo(chance, 3);
+    expect(onward.lasts(10)).toBeCloseTo(goesOn(others, age, 10), 3);
+  });
+
+  test('what is left falls off no cliff, however old it has become', () => {
+    const ages = [10, 50, 100, 200, 400, 1000, 5000];
+    const left = ages.map((age) => lifeBelief(TWELVE, PRIOR).having(age).outlives(0.5));
+    left.forEach((further, at) =>
+      expect(
+        lifeBelief(TWELVE, PRIOR)
+          .having(ages[at] ?? 0)
+          .lasts(further),
+      ).toBeCloseTo(0.5, 6),
+    );
+    // A Weibull life ages: under the gentlest shapes of the grid the chance to go on is still of the order of the age.
+    expect(left.every((further, at) => further > (ages[at] ?? 0) / 1000 && further < (ages[at] ?? 0) * 2)).toBe(true);
+  });
+
+  test('a life taken away is as if it had never been seen, also one that came half gone or ended', () => {
+    for (const life of [
+      { entered: 4, left: 19, ended: false },
+      { entered: 0, left: 7, ended: true },
+    ]) {
+      const before = lifeBelief(TWELVE, PRIOR);
+      const after = lifeBelief([...TWELVE, life], PRIOR).without(life);
+      expect(after.seen).toEqual(before.seen);
+      expect([after.median.mean, after.survival(20)]).toEqual([
+        expect.closeTo(before.median.mean, 9),
+        expect.closeTo(before.survival(20), 9),
+      ]);
+    }
+  });
+
+  test.each([
+    ['left before it was entered', { entered: 5, left: 4, ended: false }],
+    ['ended at once', { entered: 0, left: 0, ended: true }],
+    ['no number', { entered: 0, left: NaN, ended: false }],
+    ['without end', { entered: 0, left: Infinity, ended: false }],
+  ])('no life, and no chance, that is none: %s', (_, life) => {
+    expect(() => lifeBelief([life], PRIOR)).toThrow(RangeError);
+    const belief = lifeBelief([], PRIOR);
+    for (const chance of [0, 1, -1, NaN, Infinity]) expect(() => belief.ageAt(chance)).toThrow(RangeError);
+    for (const age of [-1, NaN, Infinity]) expect(() => belief.having(age)).toThrow(RangeError);
   });
 
   test('a life watched only from late on says less than a whole one, and nothing of its youth', () => {

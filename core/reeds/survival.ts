@@ -47,6 +47,30 @@ export function kaplanMeier(lives: readonly Lifetime[]): SurvivalStep[] {
   return steps;
 }
 
+/** With fewer at risk one early end would pull the whole curve down (estimate). */
+const FEWEST_AT_RISK = 3;
+
+/** The curve as far as it says something of lives as a whole. */
+export type DrawnCurve = {
+  readonly steps: readonly SurvivalStep[];
+  /** Where it stops because too few were watched at that age, while others came later; null where it goes to its end. */
+  readonly stopsAt: Pick<SurvivalStep, 'at' | 'atRisk'> | null;
+};
+
+/**
+ * The Kaplan–Meier curve up to the first step at which too few were at risk, or all of them ended, and others entered only later: their lives
+ * would be multiplied by what befell one or two before them. Late entry makes early risk sets small (Klein and
+ * Moeschberger, Survival Analysis, 4.6); the end of a curve that everybody entered in time is drawn as it is.
+ */
+export function drawnCurve(lives: readonly Lifetime[]): DrawnCurve {
+  const steps = kaplanMeier(lives);
+  const lastEntry = lives.reduce((latest, { entered }) => Math.max(latest, entered), 0);
+  const few = steps.findIndex(
+    ({ at, atRisk, ended }) => (atRisk < FEWEST_AT_RISK || ended === atRisk) && lastEntry >= at,
+  );
+  return few === -1 ? { steps, stopsAt: null } : { steps: steps.slice(0, few), stopsAt: steps[few] ?? null };
+}
+
 /** 95 % of a normal distribution lies below this many standard errors: two-sided, a band of 90 %. */
 const Z_90 = 1.6448536269514722;
 

@@ -8,14 +8,24 @@ export type LifePrior = {
   readonly shapeSpread: number;
 };
 
+/** What is believed of one that has reached an age. */
+export type Onward = {
+  /** The chance that it lives so much longer. */
+  readonly lasts: (further: number) => number;
+  /** The further time it outlives with that chance. @throws RangeError for a chance that is not between 0 and 1 */
+  readonly outlives: (chance: number) => number;
+};
+
 /** What is believed after the lives seen: the chance to outlive an age, and what follows from it. */
 export type LifeBelief = {
   /** Of a new one, as predicted: averaged over everything that is still believed. */
   readonly survival: (age: number) => number;
-  /** The age at which the chance to be alive is that share; the last age looked at where it is later. */
+  /** The age at which the chance to be alive is that share. @throws RangeError for a share that is not between 0 and 1 */
   readonly ageAt: (survival: number) => number;
-  /** Of one that has reached `age`: the further time it outlives with that chance. */
-  readonly remaining: (age: number, chance: number) => number;
+  /** Of one that is none of the lives seen and has reached an age. @throws RangeError for an age below 0 or without end */
+  readonly having: (age: number) => Onward;
+  /** The same without one of the lives seen: what is left of one still living is not told by its own age twice. */
+  readonly without: (life: Lifetime) => LifeBelief;
   /** Mean and spread of the median life itself: how sure it is. */
   readonly median: { readonly mean: number; readonly sd: number };
   readonly shape: { readonly mean: number; readonly sd: number };
@@ -25,129 +35,185 @@ export type LifeBelief = {
 
 /** Standard normal steps of the grid: −4 to 4 by a tenth. */
 const STEPS = Array.from({ length: 81 }, (_, at) => (at - 40) / 10);
-/** Points this much less likely than the best one change no figure that is shown. */
-const NEGLIGIBLE = 1e-10;
+/** Points this much less likely than the best one, as a logarithm, change no figure that is shown. */
+const NEGLIGIBLE = Math.log(1e-10);
 const LN2 = Math.log(2);
 
 /** Taken once: where each global is looked up anew, a million of them are slow. */
 const { exp, log: ln } = Math;
 
-/** What is still believed, shape by shape: a power of the age is worked out once for all medians of a shape. */
-type Shape = {
+/**
+ * One shape of the grid with all medians: (ln 2)/median^shape, and how likely each is, as a logarithm without the
+ * constant they share. A power of an age is worked out once for all medians of a shape.
+ */
+type Shape = { readonly shape: number; readonly rates: Float64Array; readonly logs: Float64Array };
+
+/** What lives say of a shape and a rate: Σ ln f(left) where they ended, else Σ ln S(left), of those alive at entry. */
+function toldBy(lives: readonly Lifetime[], shape: number): (rate: number) => number {
+  const ended = lives.filter((life) => life.ended);
+  const lived = lives.reduce((sum, { left, entered }) => sum + left ** shape - entered ** shape, 0);
+  const ages = ended.reduce((sum, { left }) => sum + ln(left), 0);
+  return (rate) => ended.length * (ln(shape) + ln(rate)) + (shape - 1) * ages - rate * lived;
+}
+
+/**
+ * The posterior on an 81 × 81 grid: ln L = Σ_ended [ln k − k ln η + (k−1) ln t] − Σ_all (t^k − entered^k)/η^k, with
+ * η = median/(ln 2)^(1/k).
+ */
+function posterior(lives: readonly Lifetime[], medians: readonly number[], prior: LifePrior): Shape[] {
+  return STEPS.map((shapeStep) => {
+    const shape = prior.shape * exp(prior.shapeSpread * shapeStep);
+    const rates = Float64Array.from(medians, (median) => LN2 / median ** shape);
+    const told = toldBy(lives, shape);
+    const logs = Float64Array.from(STEPS, (step, at) => told(rates[at] ?? 0) - (shapeStep ** 2 + step ** 2) / 2);
+    return { shape, rates, logs };
+  });
+}
+
+/** What is still believed, shape by shape: the points of the grid that weigh something, their weights adding up to 1. */
+type Weighed = {
   readonly shape: number;
-  readonly medians: readonly number[];
-  /** (ln 2)/median^shape, and how much each median weighs. */
+  /** Which median the first of them belongs to. */
+  readonly from: number;
   readonly rates: Float64Array;
   readonly weights: Float64Array;
 };
 
-/**
- * The posterior on an 81 × 81 grid: ln L = Σ_ended [ln k − k ln η + (k−1) ln t] − Σ_all (t^k − entered^k)/η^k, with
- * η = median/(ln 2)^(1/k). What depends on the lives is summed once for each shape.
- */
-function posterior(lives: readonly Lifetime[], prior: LifePrior): Shape[] {
-  const ended = lives.filter((life) => life.ended);
-  const logs = ended.reduce((sum, { left }) => sum + ln(left), 0);
-  const medians = STEPS.map((step) => prior.median * exp(prior.medianSpread * step));
-  const found = STEPS.map((shapeStep) => {
-    const shape = prior.shape * exp(prior.shapeSpread * shapeStep);
-    const lived = lives.reduce((sum, { left, entered }) => sum + left ** shape - entered ** shape, 0);
-    const rates = Float64Array.from(medians, (median) => LN2 / median ** shape);
-    const likely = Float64Array.from(STEPS, (step, at) => {
-      const rate = rates[at] ?? 0;
-      return (
-        -(shapeStep ** 2 + step ** 2) / 2 + ended.length * (ln(shape) + ln(rate)) + (shape - 1) * logs - rate * lived
-      );
-    });
-    return { shape, rates, likely };
-  });
-  const best = found.reduce(
-    (most, { likely }) => likely.reduce((more, one) => (one > more ? one : more), most),
+function weighed(shapes: readonly Shape[]): Weighed[] {
+  const best = shapes.reduce(
+    (most, { logs }) => logs.reduce((more, one) => (one > more ? one : more), most),
     -Infinity,
   );
-  const weighed = found.map(({ shape, rates, likely }) => ({
-    shape,
-    rates,
-    weights: likely.map((one) => exp(one - best)),
-  }));
-  const total = weighed.reduce((sum, { weights }) => weights.reduce((more, one) => more + one, sum), 0);
-  return weighed.flatMap(({ shape, rates, weights }): Shape[] => {
-    const kept = [...weights.keys()].filter((at) => (weights[at] ?? 0) > NEGLIGIBLE);
-    const pick = (of: Float64Array | readonly number[]) => kept.map((at) => of[at] ?? 0);
-    return kept.length === 0
-      ? []
-      : [
-          {
-            shape,
-            medians: pick(medians),
-            rates: Float64Array.from(pick(rates)),
-            weights: Float64Array.from(pick(weights), (one) => one / total),
-          },
-        ];
+  const kept = shapes.flatMap(({ shape, rates, logs }) => {
+    // Those that weigh something stand side by side, for a life is likeliest at one median of a shape.
+    let [from, to] = [0, logs.length];
+    while (from < to && (logs[from] ?? 0) - best < NEGLIGIBLE) from++;
+    while (to > from && (logs[to - 1] ?? 0) - best < NEGLIGIBLE) to--;
+    const weights = logs.slice(from, to).map((one) => exp(one - best));
+    return from === to ? [] : [{ shape, from, rates: rates.subarray(from, to), weights }];
   });
+  const total = kept.reduce((sum, { weights }) => weights.reduce((more, one) => more + one, sum), 0);
+  return kept.map((one) => ({ ...one, weights: one.weights.map((weight) => weight / total) }));
 }
 
-function meanAndSpread(
-  shapes: readonly Shape[],
-  of: (shape: Shape, at: number) => number,
-): { mean: number; sd: number } {
-  const sum = (value: (shape: Shape, at: number) => number): number =>
-    shapes.reduce((all, one) => one.weights.reduce((more, weight, at) => more + weight * value(one, at), all), 0);
-  const mean = sum(of);
-  return { mean, sd: Math.sqrt(sum((shape, at) => (of(shape, at) - mean) ** 2)) };
-}
-
-/** Ages beyond this many prior medians are not looked at. */
-const FURTHEST = 60;
-/** Steps of the table that ages are looked up in: each age is a 25th part further than the one before. */
-const TABLE_RATIO = 1.04;
-
-/** Survival at growing ages, as far as it is more than a trifle. */
-function tableOf(survival: (age: number) => number, median: number): { age: number; share: number }[] {
-  const table = [{ age: 0, share: 1 }];
-  for (let age = median / 100; age < median * FURTHEST; age *= TABLE_RATIO) {
-    const share = survival(age);
-    table.push({ age, share });
-    if (share < TRIFLE) break;
+/** The mean over what is believed of the chance that one alive at `age` is alive at `then`. */
+function survivalFrom(points: readonly Weighed[], age: number, then: number): number {
+  let share = 0;
+  for (const { shape, rates, weights } of points) {
+    const lived = then ** shape - age ** shape;
+    for (let at = 0; at < rates.length; at++) share += (weights[at] ?? 0) * exp(-(rates[at] ?? 0) * lived);
   }
-  return table;
+  return share;
 }
-const TRIFLE = 1e-4;
+
+function meanAndSpread(points: readonly Weighed[], of: (point: Weighed, at: number) => number) {
+  const sum = (value: (point: Weighed, at: number) => number): number =>
+    points.reduce((all, one) => one.weights.reduce((more, weight, at) => more + weight * value(one, at), all), 0);
+  const mean = sum(of);
+  return { mean, sd: Math.sqrt(sum((point, at) => (of(point, at) - mean) ** 2)) };
+}
+
+/** Times an interval is narrowed at most, and the share of an age that makes no difference. */
+const NARROWED = 60;
+const SAME_AGE = 1e-7;
+
+/**
+ * Where a function that falls from 1 towards 0 reaches `to`: an interval that grows from `first`, narrowed by the false
+ * position of its logarithm, where an end that stays is halved (the Illinois method; Dowell and Jarratt 1971, BIT 11:168).
+ */
+function whereItFalls(of: (further: number) => number, to: number, first: number): number {
+  const above = (further: number): number => ln(of(further)) - ln(to);
+  let [low, high] = [0, first];
+  let [atLow, atHigh] = [-ln(to), above(first)];
+  while (atHigh > 0 && high < Number.MAX_VALUE / 4) {
+    [low, atLow] = [high, atHigh];
+    high *= 3;
+    atHigh = above(high);
+  }
+  let stayed = 0;
+  for (let time = 0; time < NARROWED && high - low > SAME_AGE * high; time++) {
+    const middle = Number.isFinite(atHigh) ? low + ((high - low) * atLow) / (atLow - atHigh) : (low + high) / 2;
+    const atMiddle = above(middle);
+    if (Math.abs(atMiddle) < SAME_AGE) return middle;
+    if (atMiddle > 0) {
+      [low, atLow] = [middle, atMiddle];
+      if (stayed > 0) atHigh /= 2;
+      stayed = 1;
+    } else {
+      [high, atHigh] = [middle, atMiddle];
+      if (stayed < 0) atLow /= 2;
+      stayed = -1;
+    }
+  }
+  return (low + high) / 2;
+}
+
+const isBetween = (value: number): boolean => value > 0 && value < 1;
+
+/** What is believed by a grid; nothing is worked out before it is asked for. */
+function beliefOf(shapes: readonly Shape[], medians: readonly number[], seen: LifeBelief['seen']): LifeBelief {
+  /** Where ages begin to be looked at: the middle of the grid. */
+  const first = medians[STEPS.length >> 1] ?? 1;
+  let made: readonly Weighed[] | undefined;
+  const believed = (): readonly Weighed[] => (made ??= weighed(shapes));
+  let median: LifeBelief['median'] | undefined;
+  let shape: LifeBelief['shape'] | undefined;
+  const having = (age: number): Onward => {
+    if (!(age >= 0 && age < Infinity)) throw new RangeError('an age is a number from 0 on');
+    // To have come so far speaks for those of the grid under which one does.
+    const points =
+      age === 0
+        ? believed()
+        : weighed(
+            shapes.map(({ shape, rates, logs }) => {
+              const lived = age ** shape;
+              return { shape, rates, logs: logs.map((one, at) => one - (rates[at] ?? 0) * lived) };
+            }),
+          );
+    const lasts = (further: number): number => (further <= 0 ? 1 : survivalFrom(points, age, age + further));
+    return {
+      lasts,
+      outlives: (chance) => {
+        if (!isBetween(chance)) throw new RangeError('a chance is more than 0 and less than 1');
+        return whereItFalls(lasts, chance, first);
+      },
+    };
+  };
+  return {
+    survival: (age) => (age <= 0 ? 1 : survivalFrom(believed(), 0, age)),
+    ageAt: (share) => having(0).outlives(share),
+    having,
+    without: (life) => {
+      const others = shapes.map(({ shape, rates, logs }) => {
+        const told = toldBy([life], shape);
+        return { shape, rates, logs: logs.map((one, at) => one - told(rates[at] ?? 0)) };
+      });
+      const { ended, alive } = seen;
+      const left = life.ended ? { ended: ended - 1, alive } : { ended, alive: alive - 1 };
+      return beliefOf(others, medians, left);
+    },
+    get median() {
+      return (median ??= meanAndSpread(believed(), ({ from }, at) => medians[from + at] ?? 0));
+    },
+    get shape() {
+      return (shape ??= meanAndSpread(believed(), (point) => point.shape));
+    },
+    seen,
+  };
+}
 
 /**
  * What lives, each perhaps entered late or still going on, tell of the next one: a Weibull life with log-normal priors on
  * median and shape, worked out on a grid (check values in the test, recomputed with an independent quadrature).
  *
  * @param lives ages in the unit of the prior's median; an age that ended is above 0
+ * @throws RangeError for a life that is left before it was entered, or with an age that is none
  */
 export function lifeBelief(lives: readonly Lifetime[], prior: LifePrior): LifeBelief {
-  const shapes = posterior(lives, prior);
-  const survival = (age: number): number => {
-    if (age <= 0) return 1;
-    let share = 0;
-    for (const { shape, rates, weights } of shapes) {
-      const power = age ** shape;
-      for (let at = 0; at < rates.length; at++) share += (weights[at] ?? 0) * exp(-(rates[at] ?? 0) * power);
-    }
-    return share;
-  };
-  let made: { age: number; share: number }[] | undefined;
-  /** The age at which survival has fallen to `to`: looked up, and with an even hazard between two ages of the table. */
-  const fallsTo = (to: number): number => {
-    const table = (made ??= tableOf(survival, prior.median));
-    const next = table.findIndex(({ share }) => share <= to);
-    const [before, after] = [table[next - 1], table[next]];
-    if (next === -1 || before === undefined || after === undefined) return table.at(next === -1 ? -1 : 0)?.age ?? 0;
-    const part = (ln(before.share) - ln(to)) / (ln(before.share) - ln(after.share));
-    return before.age + part * (after.age - before.age);
-  };
+  for (const { entered, left, ended } of lives)
+    if (!(entered >= 0 && left >= entered && left < Infinity && (left > 0 || !ended)))
+      throw new RangeError('a life is entered from 0 on and left after that');
+  const medians = STEPS.map((step) => prior.median * exp(prior.medianSpread * step));
   const ended = lives.filter((life) => life.ended).length;
-  return {
-    survival,
-    ageAt: fallsTo,
-    remaining: (age, chance) => Math.max(0, fallsTo(survival(age) * chance) - age),
-    median: meanAndSpread(shapes, ({ medians }, at) => medians[at] ?? 0),
-    shape: meanAndSpread(shapes, ({ shape }) => shape),
-    seen: { ended, alive: lives.length - ended },
-  };
+  return beliefOf(posterior(lives, medians, prior), medians, { ended, alive: lives.length - ended });
 }

@@ -91,7 +91,7 @@ function curvesOf({ belief, curve }: ReedLives): OfKind['curves'] {
       const minutes = (furthest * index) / CURVE_POINTS;
       return { minutes, share: belief.survival(minutes) };
     }),
-    curve: curve.map((step) => {
+    curve: curve.steps.map((step) => {
       const [low, high] = bandOf(step);
       return { minutes: step.at, share: step.survival, low, high };
     }),
