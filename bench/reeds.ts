@@ -2,7 +2,6 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import highs from 'highs';
-import prand from 'pure-rand';
 import { at, median, ms, times, type Row } from '#bench/measure.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
@@ -12,36 +11,12 @@ import { openDatabase } from '#server/db/connection.ts';
 import { checkedSolver } from '#core/solve/answer.ts';
 import { solveWithHighs } from '#core/solve/with-highs.ts';
 import { planRotation } from '#core/reeds/plan-rotation.ts';
-import type { Rotation } from '#core/reeds/rotation.ts';
+import { fourWeeks } from '#core/testing/rotations.ts';
 import { reedId } from '#core/reeds/reed.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import { reedsPageOf } from '#server/features/reeds/reeds.views.ts';
 import type { NewFact } from '#server/record/record-writer.repository.ts';
-
-/** Ten reeds over 28 days, drawn by seed: a third being broken in, four of concert grade, two concerts or so. */
-function instance(seed: number): Rotation {
-  const dice = prand.xoroshiro128plus(seed);
-  const whole = (least: number, most: number) => prand.unsafeUniformIntDistribution(least, most, dice);
-  const days = Array.from({ length: 28 }, () => {
-    const isConcert = whole(0, 13) === 0;
-    const minutes = isConcert || whole(0, 9) < 7 ? whole(6, 30) * 5 : 0;
-    return { minutes, concertMinutes: isConcert ? Math.min(minutes, 90) : 0 };
-  });
-  const reeds = Array.from({ length: 10 }, (_, index) => ({
-    id: `r${index}`,
-    ramp: index < 3 ? [5, 10, 15, 20, 30, 40, 50].slice(whole(0, 6)) : [],
-    cap: 90,
-    rests: true,
-    from: whole(0, 1),
-    share: whole(0, 70) / 100,
-    life: whole(900, 1600),
-    isConcert: index >= 3 && index < 7,
-    isPracticeOnly: index === 9,
-    pinned: {},
-  }));
-  return { days, reeds };
-}
 
 const INSTANCES = 8;
 
@@ -55,7 +30,7 @@ async function planning(): Promise<Row> {
   for (let seed = 1; seed <= INSTANCES; seed++) {
     const start = performance.now();
     const told: number[] = [];
-    const { gap } = await planRotation(instance(seed), {
+    const { gap } = await planRotation(fourWeeks(seed), {
       solve,
       stop: { aborted: false },
       onPlan: () => told.push(performance.now() - start),

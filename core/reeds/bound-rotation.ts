@@ -1,4 +1,4 @@
-import type { SolveMilp, Stop } from '#core/solve/answer.ts';
+import type { Limits, SolveMilp, Stop } from '#core/solve/answer.ts';
 import { draftProgram, type Program, type Term } from '#core/solve/program.ts';
 import { bestSchedule, type Gain } from '#core/reeds/reed-schedule.ts';
 import {
@@ -38,9 +38,9 @@ type Master = { readonly program: Program; readonly columns: readonly number[]; 
 type Rows = { readonly cover: number[]; readonly concert: number[]; readonly change: number[]; readonly one: number[] };
 
 /** One schedule for each reed, so that the days are covered: the columns are whole schedules. */
-function masterOf({ days, reeds }: Rotation, all: readonly Column[], whole: boolean): Master {
+function masterOf({ days, reeds }: Rotation, all: readonly Column[]): Master {
   const { column, row, program } = draftProgram();
-  const columns = all.map(({ of, cost }, at) => column({ name: `schedule ${at} of reed ${of}`, cost, most: 1, whole }));
+  const columns = all.map(({ of, cost }, at) => column({ name: `schedule ${at} of reed ${of}`, cost, most: 1 }));
   const place = (at: number): number => columns[at] ?? 0;
   const terms = (times: (one: Column) => number): Term[] =>
     all.flatMap((one, at): Term[] => (times(one) === 0 ? [] : [[place(at), times(one)]]));
@@ -86,15 +86,15 @@ export type Bounding = {
   readonly onBound?: (bound: number) => void;
 };
 
-/** What was found: no plan costs less than `bound`; and the plan the columns make, where one was asked for. */
+/** What was found: no plan costs less than `bound`; and a plan near the linear one, null where it was stopped. */
 export type Bounded = { readonly bound: number; readonly schedules: readonly ReedSchedule[] | null };
 
 /** Reduced costs above this are none. */
 const NEARLY = 1e-6;
 /** Close enough to the bound to stop: a share of it. */
 const CLOSE = 1e-3;
-const ENOUGH = { seconds: 10, gap: 0 } as const;
-const TO_WHOLE = { seconds: 1.5, gap: 0 } as const;
+/** Far more than a linear master of four weeks takes; the last stop is there for a machine that stands still. */
+const LINEAR: Limits = { gap: 0, iterations: 50_000, nodes: 0, seconds: 60 };
 
 /**
  * A lower bound of every plan, by columns that are whole schedules: a linear master shares out days and concerts, its
@@ -116,11 +116,13 @@ export async function boundRotation(rotation: Rotation, bounding: Bounding): Pro
   };
   bounding.start.forEach((some, of) => some.forEach((schedule) => add(of, schedule)));
   let bound = 0;
+  let shares: readonly number[] = [];
   for (let round = 0; round < rounds && !stop.aborted; round++) {
-    const master = masterOf(rotation, columns, false);
-    const answer = await solve(master.program, ENOUGH, stop);
+    const master = masterOf(rotation, columns);
+    const answer = await solve(master.program, LINEAR, stop);
     if (answer.kind === 'none' || answer.prices === null) break;
     const { prices, cost } = answer;
+    shares = master.columns.map((at) => answer.values[at] ?? 0);
     const gain = gainAt(prices, master.rows);
     let saved = 0;
     reeds.forEach((reed, of) => {
@@ -137,16 +139,14 @@ export async function boundRotation(rotation: Rotation, bounding: Bounding): Pro
     }
     if (saved < Math.max(NEARLY, cost * CLOSE)) break;
   }
-  return { bound, schedules: stop.aborted ? null : await wholePlan(rotation, columns, bounding) };
+  return { bound, schedules: stop.aborted ? null : surest(rotation, columns, shares) };
 }
 
-/** The best plan that can be put together from these columns. */
-async function wholePlan(rotation: Rotation, columns: readonly Column[], { solve, stop }: Bounding) {
-  const master = masterOf(rotation, columns, true);
-  const answer = await solve(master.program, TO_WHOLE, stop);
-  if (answer.kind === 'none') return null;
-  return rotation.reeds.map((_, of) => {
-    const chosen = columns.find((one, at) => one.of === of && (answer.values[master.columns[at] ?? -1] ?? 0) > 0.5);
-    return chosen?.schedule ?? rotation.days.map(() => 0);
+/** A plan near the linear one: of each reed the schedule that has the largest share. */
+function surest({ reeds, days }: Rotation, columns: readonly Column[], shares: readonly number[]): ReedSchedule[] {
+  return reeds.map((_, of) => {
+    const mine = columns.flatMap((one, at) => (one.of === of ? [{ one, share: shares[at] ?? 0 }] : []));
+    const [first] = mine.toSorted((a, b) => b.share - a.share);
+    return first?.one.schedule ?? days.map(() => 0);
   });
 }

@@ -1,4 +1,4 @@
-import type { SolveMilp, Stop } from '#core/solve/answer.ts';
+import { watchingTime, type SolveMilp, type Stop } from '#core/solve/answer.ts';
 import { boundRotation } from '#core/reeds/bound-rotation.ts';
 import { improveRotation, type Schedules } from '#core/reeds/improve-rotation.ts';
 import {
@@ -18,6 +18,8 @@ export type RotationPlan = {
   readonly bound: number | null;
   /** (cost − bound) ÷ planned minutes: 0 is proved, null before a bound is known. */
   readonly gap: number | null;
+  /** Time ended it before its work was done: asked again, it may be another. */
+  readonly ranOut: boolean;
 };
 
 export type Planning = {
@@ -30,7 +32,7 @@ export type Planning = {
 const FIRST_ROUNDS = 0;
 const ROUNDS = 60;
 const MASTERS = 60;
-const LAST_ROUNDS = 120;
+const LAST_ROUNDS = 150;
 
 /** @throws Error where a plan breaks a rule: it is never shown */
 function checked(rotation: Rotation, schedules: Schedules, bound: number | null): RotationPlan {
@@ -39,16 +41,17 @@ function checked(rotation: Rotation, schedules: Schedules, bound: number | null)
   const cost = costOfPlan(rotation, schedules);
   const planned = schedules.reduce((sum, one) => sum + one.reduce((all, minutes) => all + minutes, 0), 0);
   const gap = bound === null ? null : Math.max(0, totalOf(cost) - bound) / Math.max(1, planned);
-  return { schedules, cost, bound, gap: gap !== null && gap < NOTHING ? 0 : gap };
+  return { schedules, cost, bound, gap: gap !== null && gap < NOTHING ? 0 : gap, ranOut: false };
 }
 /** A gap that arithmetic in doubles may leave. */
 const NOTHING = 1e-6;
 
 /**
  * Which reed plays when and for how long: a first plan at once, then better ones by local search, then a bound by whole
- * schedules as columns and the best plan of those. Every plan is checked before it is told.
+ * schedules as columns, and better ones from what the bound was found with. Every plan is checked before it is told.
  */
 export async function planRotation(rotation: Rotation, { solve, stop, onPlan }: Planning): Promise<RotationPlan> {
+  const watched = watchingTime(solve);
   const seen: ReedSchedule[][] = rotation.reeds.map(() => []);
   const note = (of: number, schedule: ReedSchedule): void => void seen[of]?.push(schedule);
   let plan = checked(rotation, improveRotation(rotation, { rounds: FIRST_ROUNDS, stop, seen: note }), null);
@@ -58,11 +61,18 @@ export async function planRotation(rotation: Rotation, { solve, stop, onPlan }: 
     onPlan?.(plan);
   };
   onPlan?.(plan);
-  if (rotation.reeds.length === 0 || stop.aborted) return { ...plan, bound: totalOf(plan.cost), gap: 0 };
+  if (rotation.reeds.length === 0) return { ...plan, bound: totalOf(plan.cost), gap: 0 };
   take(improveRotation(rotation, { rounds: ROUNDS, stop, seen: note, start: plan.schedules }), null);
-  const { bound, schedules } = await boundRotation(rotation, { solve, stop, start: seen, rounds: MASTERS });
-  take(schedules ?? plan.schedules, bound);
-  if (plan.gap !== 0 && !stop.aborted)
-    take(improveRotation(rotation, { rounds: LAST_ROUNDS, stop, seed: 1, start: plan.schedules }), bound);
-  return plan;
+  const { bound, schedules } = await boundRotation(rotation, {
+    solve: watched.solve,
+    stop,
+    start: seen,
+    rounds: MASTERS,
+  });
+  if (stop.aborted) return plan;
+  take(plan.schedules, bound);
+  // A plan near the linear one is a better beginning than the best one so far: the linear one sees the whole at once.
+  if (plan.gap !== 0)
+    take(improveRotation(rotation, { rounds: LAST_ROUNDS, stop, seed: 1, start: schedules ?? plan.schedules }), bound);
+  return { ...plan, ranOut: watched.ranOut() };
 }

@@ -1,5 +1,6 @@
 import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration, type Format } from '#core/explain/format.ts';
+import { RAN_OUT } from '#core/solve/solve-words.ts';
 import { FIRST_HALF, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
 import type { ReedLives } from '#core/reeds/reed-life.ts';
 import { reedName } from '#core/reeds/reed-words.ts';
@@ -153,14 +154,14 @@ export function supplyWhy({ aMonth, minutesADay, lifeMinutes, costOfOne }: Suppl
 }
 
 /** How good a plan is, and what would make it better. */
-export function rotationWords({ gap, cost, schedules }: RotationPlan, format: Format): string {
+export function rotationWords({ gap, cost, schedules, ranOut }: RotationPlan, format: Format): string {
   if (schedules.length === 0) return 'No reed is in use, so there is nothing to plan.';
   const proved =
     gap === null
       ? 'How far it is from the best is still being worked out.'
       : gap === 0
         ? 'No plan is better: that is proved.'
-        : `It is at most ${format.number(gap * 100)} % of the planned minutes from the best plan there is.`;
+        : `It is at most ${format.number(Math.max(LEAST_TOLD, gap * 100))} % of the planned minutes from the best plan there is.`;
   const short = cost.short / ROTATION_PENALTY.short;
   const missing =
     short < A_PLAY
@@ -171,8 +172,10 @@ export function rotationWords({ gap, cost, schedules }: RotationPlan, format: Fo
     unready < A_PLAY
       ? ''
       : ` About ${duration(unready)} of concerts have no reed that is ready: see above how many to open.`;
-  return `Four weeks, planned from your usual weeks. ${proved}${missing}${concerts}`;
+  return `Four weeks, planned from your usual weeks. ${proved}${ranOut ? RAN_OUT : ''}${missing}${concerts}`;
 }
+/** Less is not told, %: nothing is only what is proved. */
+const LEAST_TOLD = 0.1;
 /** Less than this left over is no reason for another reed, minutes. */
 const A_PLAY = 30;
 /** What one more reed plays at most in four weeks: every other day its 90 minutes. */

@@ -144,7 +144,8 @@ export function dueItems(
       const on = due === null ? 0 : Math.max(0, daysBetween(today, due.on));
       const first = {
         id: `${instrument.id}:${item.id}`,
-        minutes: Math.max(1, minutesOfItem(of, item.id, player)),
+        // In whole minutes, as days are filled; rounded up, so that a sitting is not longer than its day.
+        minutes: Math.max(1, Math.ceil(minutesOfItem(of, item.id, player))),
         due: on,
         from: postponedUntil === null ? 0 : Math.max(0, daysBetween(today, postponedUntil)),
         interval: intervalOf(clock, today),

@@ -1,4 +1,4 @@
-import type { SolveMilp, Stop } from '#core/solve/answer.ts';
+import { watchingTime, type SolveMilp, type Stop } from '#core/solve/answer.ts';
 import { boundSittings } from '#core/sittings/bound-sittings.ts';
 import { polishSittings } from '#core/sittings/polish-sittings.ts';
 import { eachOnItsOwnDate, searchSittings } from '#core/sittings/search-sittings.ts';
@@ -17,15 +17,15 @@ export type PlannedSittings = {
   readonly cost: SittingsCost;
   /** (cost − bound) ÷ cost: 0 is proved, null where nothing is known. */
   readonly gap: number | null;
+  /** Time ended it before its work was done: asked again, it may be another. */
+  readonly ranOut: boolean;
 };
 
-export type SittingsWork = { readonly solve: SolveMilp; readonly stop: Stop; readonly seconds?: number };
+export type SittingsWork = { readonly solve: SolveMilp; readonly stop: Stop };
 
 /** A good plan by search alone, a tenth of the time: how far it is from the best is not known. */
 export const roughSittings = (of: Sittings): PlannedSittings => checked(of, searchSittings(of), null);
 
-/** For the best plan of whole sittings; the bound is there before. */
-const SECONDS = 0.4;
 const SHAKES_AFTER = 20;
 
 /** @throws Error where a plan breaks a rule: it is never shown */
@@ -34,24 +34,26 @@ function checked(of: Sittings, plan: SittingPlan, bound: number | null): Planned
   if (fault !== undefined) throw new Error(`a plan of sittings breaks its rules: ${fault}`);
   const cost = costOfSittings(of, plan);
   const gap = bound === null ? null : Math.max(0, totalCost(cost) - bound) / Math.max(1, totalCost(cost));
-  return { plan, cost, gap: gap !== null && gap < 1e-6 ? 0 : gap };
+  return { plan, cost, gap: gap !== null && gap < 1e-6 ? 0 : gap, ranOut: false };
 }
 
 /**
  * Packs what falls due into few sittings: a good plan by search, then a bound by whole sittings and the best plan of
  * those. Every plan is checked before it is told.
  */
-export async function planSittings(
-  of: Sittings,
-  { solve, stop, seconds = SECONDS }: SittingsWork,
-): Promise<PlannedSittings> {
+export async function planSittings(of: Sittings, { solve, stop }: SittingsWork): Promise<PlannedSittings> {
+  const watched = watchingTime(solve);
   const found = searchSittings(of);
-  const { bound, plans } = await boundSittings(of, { solve, stop, seconds, start: [found, eachOnItsOwnDate(of)] });
+  const { bound, plans } = await boundSittings(of, {
+    solve: watched.solve,
+    stop,
+    start: [found, eachOnItsOwnDate(of)],
+  });
   const costOf = (one: SittingPlan): number => totalCost(costOfSittings(of, one));
   const searched = plans.map((from) => searchSittings(of, { from, shakes: SHAKES_AFTER }));
   const best = [...plans.map((one) => polishSittings(of, one)), ...searched].reduce(
     (least, one) => (costOf(one) < costOf(least) ? one : least),
     found,
   );
-  return checked(of, best, stop.aborted ? null : bound);
+  return { ...checked(of, best, stop.aborted ? null : bound), ranOut: watched.ranOut() };
 }

@@ -1,4 +1,4 @@
-import type { SolveMilp, Stop } from '#core/solve/answer.ts';
+import type { Limits, SolveMilp, Stop } from '#core/solve/answer.ts';
 import { draftProgram, type Program, type Term } from '#core/solve/program.ts';
 import { bestSitting, Thought, type Column, type OpenDay } from '#core/sittings/sitting-columns.ts';
 import { leftCost, type Sittings } from '#core/sittings/sittings.ts';
@@ -71,7 +71,10 @@ const CLOSE = 5e-4;
 const FAR = 20;
 
 export type Shared = { readonly cost: number; readonly bound: number; readonly shares: readonly number[] };
-export type Solving = { readonly solve: SolveMilp; readonly stop: Stop; readonly seconds: number };
+export type Solving = { readonly solve: SolveMilp; readonly stop: Stop };
+
+/** Far more than a linear master of six weeks takes; the last stop is there for a machine that stands still. */
+const LINEAR: Limits = { gap: 0, iterations: 20_000, nodes: 0, seconds: 30 };
 
 /**
  * Shares out the open items by a linear master, whose prices say what doing an item is worth, and for each day a
@@ -81,7 +84,7 @@ export async function shareOut(
   of: Sittings,
   open: Open,
   thought: Thought,
-  { solve, stop, seconds, rounds }: Solving & { readonly rounds: number },
+  { solve, stop, rounds }: Solving & { readonly rounds: number },
 ): Promise<Shared | null> {
   let shared: Shared | null = null;
   let bound = -Infinity;
@@ -92,7 +95,7 @@ export async function shareOut(
     const near = all.flatMap((one, at) => (isNear(one) ? [at] : []));
     const columns = near.flatMap((at) => all[at] ?? []);
     const master = masterOf(of, open, columns, false);
-    const answer = await solve(master.program, { seconds, gap: 0 }, stop);
+    const answer = await solve(master.program, LINEAR, stop);
     if (answer.kind === 'none' || answer.prices === null) return shared;
     const { prices, cost, values } = answer;
     const worth = of.items.map((_, at) => prices[master.once.get(at) ?? -1] ?? 0);

@@ -1,7 +1,22 @@
 import { costOf, sumOf, type Program } from '#core/solve/program.ts';
 
-/** How long may be looked, and with what distance from the best one is content (a share of the cost). */
-export type Limits = { readonly seconds: number; readonly gap: number };
+/**
+ * How far may be looked, and with what distance from the best one is content. In work, not in time: the same question has
+ * the same answer, however busy the machine is.
+ */
+export type Limits = {
+  /** A share of the cost. */
+  readonly gap: number;
+  /** Simplex iterations of a program without whole columns. */
+  readonly iterations: number;
+  /** Parts of the choices that are looked at where columns are whole. */
+  readonly nodes: number;
+  /** The last stop: whoever gets here gets an answer that another run need not give, and is told so. */
+  readonly seconds: number;
+};
+
+/** What ended a search: it was finished, had looked as far as it may, ran into the last stop of time, or was stopped. */
+export type EndedBy = 'finished' | 'work' | 'time' | 'stopped';
 
 /**
  * What a solver found. `bound`: no choice can cost less. `prices` (of a program without whole columns): by how much the
@@ -14,12 +29,29 @@ export type Answer =
       readonly cost: number;
       readonly bound: number;
       readonly prices: readonly number[] | null;
+      readonly endedBy: EndedBy;
     }
-  | { readonly kind: 'none'; readonly why: 'impossible' | 'without-limit' | 'out-of-time' | 'stopped' };
+  | { readonly kind: 'none'; readonly why: 'impossible' | 'without-limit' | 'out-of-work' | 'out-of-time' | 'stopped' };
 export type Found = Extract<Answer, { kind: 'found' }>;
 
 /** Turns true when the answer is no longer wanted. */
 export type Stop = { readonly aborted: boolean };
+
+/**
+ * A solver that remembers whether any of its answers was cut off by time: whoever puts several together says so of the
+ * whole.
+ */
+export function watchingTime(solve: SolveMilp): { readonly solve: SolveMilp; readonly ranOut: () => boolean } {
+  let ranOut = false;
+  return {
+    solve: async (program, limits, stop) => {
+      const answer = await solve(program, limits, stop);
+      if (answer.kind === 'found' ? answer.endedBy === 'time' : answer.why === 'out-of-time') ranOut = true;
+      return answer;
+    },
+    ranOut: () => ranOut,
+  };
+}
 
 /** Solves a program within limits, away from whoever asks. Rejects only for a fault of the solver itself. */
 export type SolveMilp = (program: Program, limits: Limits, stop?: Stop) => Promise<Answer>;

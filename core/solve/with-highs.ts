@@ -1,5 +1,5 @@
 import type { Highs, Model, ModelData } from 'highs';
-import type { Answer, Limits } from '#core/solve/answer.ts';
+import type { Answer, EndedBy, Limits } from '#core/solve/answer.ts';
 import type { Program } from '#core/solve/program.ts';
 
 /** The columns and rows of a program as the solver takes them: one long list by rows. */
@@ -33,14 +33,27 @@ function asModel({ columns, rows }: Program, { constants }: Highs): ModelData {
 /** Is there a choice that keeps all rows? 2 is what the solver calls "feasible". */
 const FEASIBLE = 2;
 
-function answerOf(model: Model, { constants }: Highs, isWhole: boolean, stopped: boolean): Answer {
+/** By what a search was ended, as the solver tells it. */
+function endOf(model: Model, { constants }: Highs): EndedBy {
+  const { optimal, timeLimit, iterationLimit, solutionLimit } = constants.modelStatus;
   const status = model.getModelStatus();
-  const { optimal, infeasible, unbounded } = constants.modelStatus;
+  if (status === optimal) return 'finished';
+  if (status === timeLimit) return 'time';
+  // A limit of nodes is one of solutions to the solver.
+  return status === iterationLimit || status === solutionLimit ? 'work' : 'stopped';
+}
+
+const NOTHING_FOUND = { finished: 'impossible', work: 'out-of-work', time: 'out-of-time', stopped: 'stopped' } as const;
+
+function answerOf(model: Model, runtime: Highs, isWhole: boolean): Answer {
+  const status = model.getModelStatus();
+  const { infeasible, unbounded } = runtime.constants.modelStatus;
   if (status === infeasible) return { kind: 'none', why: 'impossible' };
   if (status === unbounded) return { kind: 'none', why: 'without-limit' };
+  const end = endOf(model, runtime);
   const isFound = Number(model.info.get('primal_solution_status')) === FEASIBLE;
   // A program without whole numbers has a bound only once it is solved.
-  if (!isFound || (!isWhole && status !== optimal)) return { kind: 'none', why: stopped ? 'stopped' : 'out-of-time' };
+  if (!isFound || (!isWhole && end !== 'finished')) return { kind: 'none', why: NOTHING_FOUND[end] };
   const { colValue, rowDual } = model.getSolution();
   const cost = model.getObjectiveValue();
   return {
@@ -49,6 +62,7 @@ function answerOf(model: Model, { constants }: Highs, isWhole: boolean, stopped:
     cost,
     bound: isWhole ? Number(model.info.get('mip_dual_bound')) : cost,
     prices: isWhole ? null : [...rowDual],
+    endedBy: end,
   };
 }
 
@@ -62,7 +76,14 @@ function answerOf(model: Model, { constants }: Highs, isWhole: boolean, stopped:
 export function solveWithHighs(runtime: Highs, program: Program, limits: Limits, stopped: () => boolean): Answer {
   if (program.columns.length === 0)
     return program.rows.every(({ least, most }) => least <= 0 && most >= 0)
-      ? { kind: 'found', values: [], cost: 0, bound: 0, prices: program.rows.map(() => 0) }
+      ? {
+          kind: 'found',
+          values: [],
+          cost: 0,
+          bound: 0,
+          prices: program.rows.map(() => 0),
+          endedBy: 'finished',
+        }
       : { kind: 'none', why: 'impossible' };
   const isWhole = program.columns.some(({ whole }) => whole);
   const { callbackType } = runtime.constants;
@@ -70,16 +91,15 @@ export function solveWithHighs(runtime: Highs, program: Program, limits: Limits,
     model.options.set({
       output_flag: false,
       time_limit: Math.max(0, limits.seconds),
+      simplex_iteration_limit: Math.max(0, limits.iterations),
+      mip_max_nodes: Math.max(0, limits.nodes),
       mip_rel_gap: Math.max(0, limits.gap),
       mip_abs_gap: 0,
       // Programs of columns that are thought of as it goes on are small: looking for what can be left out takes longer.
       ...(!isWhole && { presolve: 'off' }),
     });
-    let wasStopped = false;
     const ask = (event: { interrupt: () => void }): undefined => {
-      if (!stopped()) return;
-      wasStopped = true;
-      event.interrupt();
+      if (stopped()) event.interrupt();
     };
     const run = () => model.run({ [callbackType.mipInterrupt]: ask, [callbackType.simplexInterrupt]: ask });
     run();
@@ -88,6 +108,6 @@ export function solveWithHighs(runtime: Highs, program: Program, limits: Limits,
       model.options.set('presolve', 'off');
       run();
     }
-    return answerOf(model, runtime, isWhole, wasStopped);
+    return answerOf(model, runtime, isWhole);
   });
 }

@@ -18,14 +18,14 @@ function least(of: number): Program {
 }
 /** No machine is done with it in the time of a test. */
 const hard = (): Program => marketSplit(6);
-const limits = { seconds: 60, gap: 0 };
+const limits = { seconds: 60, gap: 0, iterations: 1e6, nodes: 1e6 };
 
 describe('long work', () => {
   test('is done in a thread of its own, while this one goes on', async () => {
     let turns = 0;
     const counting = setInterval(() => (turns += 1), 5);
     const stop = new AbortController();
-    const asked = desk.ask('solve', { program: hard(), limits: { seconds: 1, gap: 0 } }, { signal: stop.signal });
+    const asked = desk.ask('solve', { program: hard(), limits: { ...limits, seconds: 1 } }, { signal: stop.signal });
     const answer = await asked;
     clearInterval(counting);
     expect(answer.kind).toBe('found');

@@ -39,6 +39,7 @@ export type WeeksRead = {
 export type Weeks = WeeksRead & {
   readonly plan: SittingPlan;
   readonly gap: number | null;
+  readonly ranOut: boolean;
   readonly shown: readonly ShownSitting[];
 };
 
@@ -95,7 +96,9 @@ function minutesOfRun({ own, today }: WeeksRead, items: readonly DueItem[], { pa
 type Timed = {
   readonly has: WeeksRead;
   readonly plan: SittingPlan;
+  /** Null where nothing is known of the best, or the days were given less time than they have: then it is of another question. */
   readonly gap: number | null;
+  readonly ranOut: boolean;
   /** What each sitting takes, by its day. */
   readonly minutes: ReadonlyMap<number, number>;
 };
@@ -148,8 +151,11 @@ async function fittingPlan(read: WeeksRead, services: Services): Promise<Timed> 
   for (let round = 1; ; round++) {
     const { has, time } = ground;
     const isRough = round <= ROUGH_ROUNDS;
-    const { plan, gap } = await services.desk.ask(isRough ? 'roughSittings' : 'sittings', { ...has.of, time });
-    const found = { has, plan, gap, minutes: await timed(has, plan, services) };
+    const asked = await services.desk.ask(isRough ? 'roughSittings' : 'sittings', { ...has.of, time });
+    const { plan, ranOut } = asked;
+    // A day that was given less time may hold more of something else: what is best then is not best of the whole.
+    const gap = time.every((minutes, day) => minutes === read.of.time[day]) ? asked.gap : null;
+    const found = { has, plan, gap, ranOut, minutes: await timed(has, plan, services) };
     const next = corrected(ground, found);
     if (!isRough && (next === null || round >= MOST_ROUNDS)) return found;
     if (next !== null) ground = next;
@@ -194,13 +200,13 @@ function asBefore(read: WeeksRead, question: string, stored: StoredSittings | un
           ...stored.sittings.filter(({ state }) => state === 'done'),
           ...before.sittings.filter(({ state }) => state === 'planned'),
         ];
-  return { ...kept.has, plan: kept.plan, gap: before.gap, shown };
+  return { ...kept.has, plan: kept.plan, gap: before.gap, ranOut: before.ranOut ?? false, shown };
 }
 
 /** Plans the weeks anew, each sitting under the name of the one it was before. */
 async function planned(services: Services, read: WeeksRead, stored: StoredSittings | undefined): Promise<Weeks> {
   const { today, own } = read;
-  const { has, plan, gap, minutes } = await fittingPlan(read, services);
+  const { has, plan, gap, ranOut, minutes } = await fittingPlan(read, services);
   const fresh = freshSittings(has.due, plan, { ...has.of, today }).map((one) => ({
     ...one,
     minutes: Math.max(1, Math.round(minutes.get(daysBetween(today, one.on)) ?? one.minutes)),
@@ -211,7 +217,7 @@ async function planned(services: Services, read: WeeksRead, stored: StoredSittin
     return clock?.lastDone?.on ?? null;
   };
   const shown = carriedOn(stored?.sittings ?? [], fresh, { today, mint: () => randomUUID(), lastDoneOn });
-  return { ...has, plan, gap, shown };
+  return { ...has, plan, gap, ranOut, shown };
 }
 
 /**
@@ -236,7 +242,7 @@ async function shownWeeks(services: Services, playerId: PlayerId, today: LocalDa
   if (question !== stored?.question && isNow(today, nowMs())) {
     const others = plansOf(stored).filter((one) => one.question !== question);
     const days = weeks.due.map(({ item }, index) => ({ id: item.id, day: weeks.plan[index] ?? null }));
-    const kept = { question, days, gap: weeks.gap, sittings: plainCopy(weeks.shown) };
+    const kept = { question, days, gap: weeks.gap, ranOut: weeks.ranOut, sittings: plainCopy(weeks.shown) };
     keptIfItCan(() => atOnce(() => calendar.show(playerId, { ...kept, earlier: others.slice(0, MOST_EARLIER) })));
   }
   return weeks;

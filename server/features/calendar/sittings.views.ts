@@ -106,7 +106,7 @@ const timeTold = ({ of, said }: Weeks): SittingsTold['time'] =>
 
 function viewOf(weeks: Weeks, services: Services): SittingsView {
   const { format, book } = services;
-  const { playerId, today, due, plan, gap, said, of } = weeks;
+  const { playerId, today, due, plan, gap, ranOut, said, of } = weeks;
   const last = addDays(today, SITTING_DAYS - 1);
   const left = due.filter((_, at) => plan[at] === null);
   const told = {
@@ -114,6 +114,7 @@ function viewOf(weeks: Weeks, services: Services): SittingsView {
     apart: ownDates(of),
     left: left.length,
     gap,
+    ranOut,
     time: timeTold(weeks),
   };
   return {

@@ -1,4 +1,4 @@
-import { array, number, object, string, ValidationError, type InferType } from 'yup';
+import { array, boolean, number, object, string, ValidationError, type InferType } from 'yup';
 import { SITTING_STATES } from '#core/sittings/shown-plan.ts';
 import { amount, careItemId, instrumentId, localDateText, text, word } from '#contract/scalars.ts';
 
@@ -25,6 +25,8 @@ const answered = {
       .required(),
   ).required(),
   gap: amount().min(0).nullable().defined(),
+  /** Not said by plans that were kept before it was. */
+  ranOut: boolean().strict().optional(),
   sittings: array(
     object({
       uid: text().required(),
