@@ -43,7 +43,6 @@ const CORE_ROOMS = [
 const CORE_PACKAGES = {
   highs: 'the types of the solver `core/solve/with-highs.ts` is handed: a worker loads it, the core never does',
   'ical.js': 'reads iCalendar files; only `core/ics` uses it, and only a worker runs that',
-  rrule: 'dates of a series by its rule, beside it',
   'pure-rand': 'a seeded generator without dependencies: a simulated season is the same on every machine',
 };
 const corePackages = Object.keys(CORE_PACKAGES).map((name) => `^node_modules/${name}/`);

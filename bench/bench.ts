@@ -11,7 +11,7 @@ import { at, median, ms, print, times, type Row } from '#bench/measure.ts';
 import { runOfMany } from '#bench/run-of-many.ts';
 import { plannerRows } from '#bench/planner.ts';
 import { reedRows } from '#bench/reeds.ts';
-import { sittingRows } from '#bench/sittings.ts';
+import { hostileRow, sittingRows } from '#bench/sittings.ts';
 import { ask, whileServing } from '#bench/serving.ts';
 import { tick } from '#bench/tick.ts';
 import { situationOf } from '#core/situation/situation.ts';
@@ -221,6 +221,7 @@ try {
     ...(await plannerRows()),
     ...(await reedRows(today)),
     ...(await sittingRows()),
+    hostileRow(),
     script(),
   ];
   database.close();

@@ -5,10 +5,33 @@ import { solveWithHighs } from '#core/solve/with-highs.ts';
 import { planSittings } from '#core/sittings/plan-sittings.ts';
 import { eachOnItsOwnDate, searchSittings } from '#core/sittings/search-sittings.ts';
 import type { SittingPlan } from '#core/sittings/sittings.ts';
+import { readCalendar } from '#core/ics/read-calendar.ts';
+import { hostileCalendars } from '#core/testing/hostile-calendars.ts';
+import { localDate } from '#core/time/local-date.ts';
 import { sixWeeks } from '#core/testing/sittings.ts';
 
 const INSTANCES = 20;
 const daysOf = (plan: SittingPlan): number => new Set(plan.filter((day) => day !== null)).size;
+
+/** Calendar files of 200 kB that mean no good: none is refused as a whole, and none takes long. */
+export function hostileRow(): Row {
+  const today = localDate('2026-11-27');
+  const took = hostileCalendars()
+    .map(({ about, text }) => {
+      const start = performance.now();
+      const read = readCalendar({ text, zone: 'Europe/Berlin', today });
+      if (!read.ok) throw new Error(`${about}: ${read.failure.code}`);
+      return { about, time: performance.now() - start };
+    })
+    .sort((a, b) => b.time - a.time);
+  const [worst] = took;
+  return {
+    what: `${took.length} hostile calendar files of 200 kB: worst`,
+    figure: ms(worst?.time ?? NaN),
+    beside: `${ms(median(took.map(({ time }) => time).toSorted((a, b) => a - b)))} in the middle; the worst has ${worst?.about}`,
+    goal: '< 2 s',
+  };
+}
 
 /** Six weeks of forty things: when a plan is there, how far it may be from the best, and how many sittings it saves. */
 export async function sittingRows(): Promise<Row[]> {

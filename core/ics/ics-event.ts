@@ -13,14 +13,17 @@ export type IcsEvent = {
   /** Length, ms; for whole days a multiple of a day. */
   readonly length: number;
   readonly recurrenceId: Given | null;
-  /** The rules of a series as they stand: another library reads them. */
+  /** The rules of a series as they stand, and those of what is left out of it. */
   readonly rules: readonly string[];
+  readonly exceptRules: readonly string[];
   readonly component: ICAL.Component;
 };
 
 function lengthOf(component: ICAL.Component, start: Given, reader: Reader, line: number): number | null {
   const end = timeIn(component, 'dtend', reader, line);
-  if (end !== null) return momentOf(end) - momentOf(start);
+  if (end === null) return null;
+  // A day that ends a time, or a time that ends a day: both as clocks show them.
+  if (end !== undefined) return end.isDay === start.isDay ? momentOf(end) - momentOf(start) : end.wall - start.wall;
   const [duration] = component.getAllProperties('duration').flatMap(valuesOf);
   if (duration instanceof ICAL.Duration) return duration.toSeconds() * 1000;
   return start.isDay ? MS_PER_DAY : 0;
@@ -39,7 +42,30 @@ const withItsKind = (line: string): string => {
   return `${name};VALUE=DATE:${days}`;
 };
 
-const RULE = /^RRULE(;[^:]*)?:/i;
+const RULE = /^(RRULE|EXRULE)(?:;[^:]*)?:(.*)$/is;
+
+/** What stands after the name of each rule of one sort. */
+const rulesOf = ({ lines }: IcsBlock, sort: 'RRULE' | 'EXRULE'): string[] =>
+  lines.flatMap(({ text }) => {
+    const [, name, rule = ''] = RULE.exec(text) ?? [];
+    return name?.toUpperCase() === sort ? [rule.trim()] : [];
+  });
+
+/** Nothing that lasts longer is a date of somebody who plays. */
+const LONGEST = 366 * MS_PER_DAY;
+
+type When = Pick<IcsEvent, 'start' | 'length' | 'recurrenceId'>;
+
+/** When an entry is, or why it cannot be said. */
+function whenIn(component: ICAL.Component, reader: Reader, line: number): When | IcsNote['code'] {
+  const start = timeIn(component, 'dtstart', reader, line);
+  if (start === undefined) return 'event-without-day';
+  const recurrenceId = timeIn(component, 'recurrence-id', reader, line);
+  const length = start === null ? null : lengthOf(component, start, reader, line);
+  if (start === null || length === null || recurrenceId === null) return 'no-such-time';
+  if (length < 0) return 'event-ends-before-it-starts';
+  return length <= LONGEST ? { start, length, recurrenceId: recurrenceId ?? null } : 'event-too-long';
+}
 
 /** One event of the file; null where it says nothing that can be used, which is noted. */
 export function readEvent(block: IcsBlock, reader: Reader): IcsEvent | null {
@@ -57,11 +83,9 @@ export function readEvent(block: IcsBlock, reader: Reader): IcsEvent | null {
     return left('event-not-understood');
   }
   const summary = textIn(component, 'summary');
-  const start = timeIn(component, 'dtstart', reader, line);
-  if (start === null) return left('event-without-day', summary);
-  const length = lengthOf(component, start, reader, line);
-  if (length === null || length < 0) return left('event-ends-before-it-starts', summary);
-  const recurrenceId = timeIn(component, 'recurrence-id', reader, line);
+  const when = whenIn(component, reader, line);
+  if (typeof when === 'string') return left(when, summary);
+  const { start, length, recurrenceId } = when;
   if (recurrenceId !== null && component.getFirstProperty('recurrence-id')?.getParameter('range') !== undefined)
     reader.note({ code: 'only-this-one-moved', line, about: summary });
   return {
@@ -73,7 +97,8 @@ export function readEvent(block: IcsBlock, reader: Reader): IcsEvent | null {
     start,
     length,
     recurrenceId,
-    rules: block.lines.flatMap(({ text }) => (RULE.test(text) ? [text.replace(RULE, '').trim()] : [])),
+    rules: rulesOf(block, 'RRULE'),
+    exceptRules: rulesOf(block, 'EXRULE'),
     component,
   };
 }

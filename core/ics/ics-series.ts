@@ -1,7 +1,6 @@
-import ICAL from 'ical.js';
 import type { IcsEvent } from '#core/ics/ics-event.ts';
-import { given, momentOf, MS_PER_DAY, valuesOf, type Given, type Reader } from '#core/ics/ics-times.ts';
-import { recurred } from '#core/ics/recur.ts';
+import { momentOf, MS_PER_DAY, timesIn, type Given, type Reader } from '#core/ics/ics-times.ts';
+import { daysLookedAt, recurred } from '#core/ics/recur.ts';
 import { addDays, dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import { wallText } from '#core/time/wall-time.ts';
 
@@ -41,65 +40,82 @@ function dateOf(one: IcsEvent, start: Given, instance: string | null, { local }:
   return { instance, on, until, minutes: isLong ? null : Math.round(one.length / MS_PER_MINUTE), summary: one.summary };
 }
 
-/** Times in properties that may come often and hold several each: dates left out, dates added. */
-function timesIn({ component, block }: IcsEvent, name: string, reader: Reader): Given[] {
-  return component.getAllProperties(name).flatMap((property) =>
-    valuesOf(property).flatMap((value) => {
-      const time = value instanceof ICAL.Period ? value.start : value;
-      return time instanceof ICAL.Time ? [given(property, time, reader, block.line)] : [];
-    }),
-  );
+const NOTE_OF = {
+  'too-fine': 'series-too-fine',
+  'not-understood': 'series-not-understood',
+  'too-far': 'series-too-far',
+} as const;
+
+/** The walls of a series by one rule within the window; null where that cannot be said, which is noted. */
+function wallsOf(rule: string, { start, block, summary }: IcsEvent, reader: Reader): readonly number[] | null {
+  const { window, budget, note } = reader;
+  // A day of room on both sides: the window is the reader's, the wall time the series'.
+  const [from, until] = [window.from - MS_PER_DAY, window.until + MS_PER_DAY];
+  const found = recurred({ start: start.wall, rule, from, until, fromMs: start.zone.fromMs, budget });
+  if (found.kind !== 'dates') {
+    note({ code: NOTE_OF[found.kind], line: block.line, about: summary });
+    return null;
+  }
+  if (found.isCut) note({ code: 'series-cut', line: block.line, about: summary });
+  return found.walls;
 }
 
-/** The starts of a series: by its rules, with what is added and without what is left out. */
-function startsOf(one: IcsEvent, reader: Reader): Given[] {
-  const { start, rules, block, summary } = one;
-  const { from, until } = reader.window;
-  const starts = new Map<number, Given>();
-  const add = (wall: number): void => {
-    const at = { ...start, wall };
-    starts.set(momentOf(at), at);
-  };
-  add(start.wall);
+/** The walls of all these rules; null as soon as one cannot be said. */
+function allWalls(rules: readonly string[], one: IcsEvent, reader: Reader): ReadonlySet<number> | null {
+  const all = new Set<number>();
   for (const rule of rules) {
-    // A day of room on both sides: the window is the reader's, the wall time the series'.
-    const found = recurred({
-      start: start.wall,
-      rule,
-      from: from - MS_PER_DAY,
-      until: until + MS_PER_DAY,
-      fromMs: start.zone.fromMs,
-    });
-    if (found.kind === 'dates') {
-      found.walls.forEach(add);
-      if (found.isCut) reader.note({ code: 'series-cut', line: block.line, about: summary });
-    } else
-      reader.note({
-        code: found.kind === 'too-fine' ? 'series-too-fine' : 'series-not-understood',
-        line: block.line,
-        about: summary,
-      });
+    const walls = wallsOf(rule, one, reader);
+    if (walls === null) return null;
+    for (const wall of walls) all.add(wall);
   }
-  for (const more of timesIn(one, 'rdate', reader)) starts.set(momentOf(more), more);
-  for (const none of timesIn(one, 'exdate', reader)) {
+  return all;
+}
+
+/** Added dates or dates left out; one that is none is noted. */
+const saidTimes = ({ component, block, summary }: IcsEvent, name: 'rdate' | 'exdate', reader: Reader): Given[] =>
+  timesIn(component, name, reader, block.line).flatMap((time) => {
+    if (time === null) reader.note({ code: 'date-of-series-not-there', line: block.line, about: summary });
+    return time ?? [];
+  });
+
+/**
+ * The starts of a series: by its rules, with what is added and without what is left out. A series one rule of which is
+ * not understood has its first date alone: any other might be wrong.
+ */
+function startsOf(one: IcsEvent, reader: Reader): Given[] {
+  const { start, rules, exceptRules } = one;
+  const starts = new Map<number, Given>([[momentOf(start), start]]);
+  const at = (wall: number): Given => ({ ...start, wall });
+  const [named, excepted] = [allWalls(rules, one, reader), allWalls(exceptRules, one, reader)];
+  if (named === null || excepted === null) return [start];
+  for (const wall of named) starts.set(momentOf(at(wall)), at(wall));
+  for (const more of saidTimes(one, 'rdate', reader)) starts.set(momentOf(more), more);
+  for (const wall of excepted) starts.delete(momentOf(at(wall)));
+  const days = new Set<number>();
+  for (const none of saidTimes(one, 'exdate', reader)) {
     starts.delete(momentOf(none));
     // A day left out of a series of times: that day's.
-    if (none.isDay && !start.isDay)
-      for (const [moment, at] of starts)
-        if (Math.floor(at.wall / MS_PER_DAY) * MS_PER_DAY === none.wall) starts.delete(moment);
+    if (none.isDay && !start.isDay) days.add(none.wall);
   }
-  return [...starts.values()];
+  return [...starts.values()].filter(({ wall }) => days.size === 0 || !days.has(dayOfWall(wall)));
 }
+const dayOfWall = (wall: number): number => Math.floor(wall / MS_PER_DAY) * MS_PER_DAY;
 
 /** The newest of those that say the same thing. */
 const newest = (some: readonly IcsEvent[]): IcsEvent | undefined => some.toSorted((a, b) => b.sequence - a.sequence)[0];
 
-/** What was moved or cancelled of a series, by when it was to begin. */
-function movedOf(all: readonly IcsEvent[]): ReadonlyMap<number, IcsEvent> {
+/**
+ * What was moved or cancelled of a series, by when it was to begin. Named by its day in a series of times, it is that
+ * day's; named by a time in a series of whole days, the day of that time.
+ */
+function movedOf(all: readonly IcsEvent[], starts: readonly Given[]): ReadonlyMap<number, IcsEvent> {
   const moved = new Map<number, IcsEvent>();
+  const byDay = new Map(starts.map((start) => [dayOfWall(start.wall), momentOf(start)]));
   for (const one of all) {
-    if (one.recurrenceId === null) continue;
-    const at = momentOf(one.recurrenceId);
+    const named = one.recurrenceId;
+    if (named === null) continue;
+    const isOfAnotherSort = starts.some(({ isDay }) => isDay !== named.isDay);
+    const at = (isOfAnotherSort ? byDay.get(dayOfWall(named.wall)) : undefined) ?? momentOf(named);
     const known = moved.get(at);
     if (known === undefined || known.sequence <= one.sequence) moved.set(at, one);
   }
@@ -110,25 +126,57 @@ const isWithin = ({ on, until }: IcsDate, { window: { from, until: last } }: Rea
   dayNumber(until) * MS_PER_DAY >= from && dayNumber(on) * MS_PER_DAY <= last;
 
 /** The dates of what stands in the file itself, without those that were moved. */
-function plainDates(main: IcsEvent | undefined, moved: ReadonlyMap<number, IcsEvent>, reader: Reader): IcsDate[] {
-  if (main === undefined || main.isCancelled) return [];
+function plainDates(
+  main: IcsEvent,
+  starts: readonly Given[],
+  moved: ReadonlyMap<number, IcsEvent>,
+  reader: Reader,
+): IcsDate[] {
   const isSeries = moved.size > 0 || main.rules.length > 0 || main.component.getFirstProperty('rdate') !== null;
-  return startsOf(main, reader)
+  return starts
     .filter((start) => !moved.has(momentOf(start)))
     .map((start) => dateOf(main, start, isSeries ? instanceOf(start) : null, reader));
 }
 
-/** The dates under one name: the series, with what was moved or cancelled of it; null where none is left. */
-export function seriesOf(uid: string, all: readonly IcsEvent[], reader: Reader): IcsSeries | null {
-  const main = newest(all.filter(({ recurrenceId }) => recurrenceId === null));
-  const moved = movedOf(all);
-  const others = main?.isCancelled === true ? [] : [...moved.values()].filter(({ isCancelled }) => !isCancelled);
-  const dates = [
-    ...plainDates(main, moved, reader),
+const newestMain = (all: readonly IcsEvent[]): IcsEvent | undefined =>
+  newest(all.filter(({ recurrenceId }) => recurrenceId === null));
+
+/** About how many days are looked at for a series: those that ask little are read first, and stand whatever the others do. */
+export function effortOf(all: readonly IcsEvent[], { window: { from, until } }: Reader): number {
+  const main = newestMain(all);
+  if (main === undefined) return 0;
+  return [...main.rules, ...main.exceptRules].reduce(
+    (sum, rule) => sum + daysLookedAt({ start: main.start.wall, rule, from, until }),
+    0,
+  );
+}
+
+/** The dates of a series as it stands, and of those of it that were moved. */
+function datesOf(main: IcsEvent | undefined, all: readonly IcsEvent[], reader: Reader): IcsDate[] {
+  const starts = main === undefined ? [] : startsOf(main, reader);
+  const moved = movedOf(all, starts);
+  const others = [...moved.values()].filter(({ isCancelled }) => !isCancelled);
+  return [
+    ...(main === undefined ? [] : plainDates(main, starts, moved, reader)),
     ...others.map((one) => dateOf(one, one.start, instanceOf(one.recurrenceId ?? one.start), reader)),
   ]
     .filter((date) => isWithin(date, reader))
     .sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
-  const summary = main?.summary ?? others[0]?.summary ?? '';
-  return dates.length === 0 ? null : { uid, summary, dates };
+}
+
+/** The dates under one name: the series, with what was moved or cancelled of it; null where none is left. */
+export function seriesOf(uid: string, all: readonly IcsEvent[], reader: Reader): IcsSeries | null {
+  const main = newestMain(all);
+  if (main?.isCancelled === true) return null;
+  const named = main ?? all.find(({ isCancelled }) => !isCancelled);
+  const summary = named?.summary ?? '';
+  // Once there are too many, those of the series that ask most are not even worked out.
+  if (reader.budget.dates > 0) {
+    const dates = datesOf(main, all, reader);
+    if (dates.length === 0) return null;
+    reader.budget.dates -= dates.length;
+    if (reader.budget.dates >= 0) return { uid, summary, dates };
+  }
+  reader.note({ code: 'too-many-dates', line: named?.block.line ?? null, about: summary });
+  return null;
 }

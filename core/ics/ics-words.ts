@@ -15,6 +15,13 @@ const NOTE_WORDS: Readonly<Record<IcsNote['code'], (about: string) => string>> =
   'event-not-understood': () => 'This entry is not understood. It was left out.',
   'event-without-day': (about) => `${about || 'This entry'} says no day. It was left out.`,
   'event-ends-before-it-starts': (about) => `${about || 'This entry'} ends before it begins. It was left out.`,
+  'event-too-long': (about) => `${about || 'This entry'} lasts longer than a year. It was left out.`,
+  'no-such-time': (about) => `${about || 'This entry'} says a day or a time that does not exist. It was left out.`,
+  'date-of-series-not-there': (about) =>
+    `A date added to ${about || 'this series'}, or left out of it, does not exist. It was passed over.`,
+  'series-too-far': (about) =>
+    `Too many days would have to be looked at for ${about || 'this series'}. Only its first date is here.`,
+  'too-many-dates': (about) => `This calendar has too many dates. ${about || 'A series'} was left out.`,
   'event-never-closed': () => 'This entry has no end. It was left out.',
   'unknown-zone': (about) => `The time zone “${about}” is not known. Its times count as your own.`,
   'series-too-fine': (about) => `${about || 'This series'} comes by the hour or oftener. Only its first date is here.`,

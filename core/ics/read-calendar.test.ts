@@ -197,7 +197,7 @@ describe('a calendar file', () => {
       ['event-never-closed', 11],
       ['event-ends-before-it-starts', 14],
       ['event-without-day', 21],
-      ['event-without-day', 26],
+      ['no-such-time', 26],
     ]);
   });
 

@@ -1,6 +1,6 @@
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { readEvent, type IcsEvent } from '#core/ics/ics-event.ts';
-import { seriesOf, type IcsSeries } from '#core/ics/ics-series.ts';
+import { effortOf, seriesOf, type IcsSeries } from '#core/ics/ics-series.ts';
 import { readerOf, type ReadingIcs } from '#core/ics/ics-times.ts';
 import { LARGEST_ICS } from '#core/ics/ics-limits.ts';
 import { readLines, type IcsNote } from '#core/ics/read-lines.ts';
@@ -32,11 +32,14 @@ export function readCalendar(reading: ReadingIcs): Outcome<IcsCalendar, IcsFault
     else byUid.set(one.uid, [one]);
   }
   const isCancelled = file.properties.get('METHOD')?.toUpperCase() === 'CANCEL';
-  const series = isCancelled ? [] : [...byUid].flatMap(([uid, all]) => seriesOf(uid, all, reader) ?? []);
+  const byEffort = [...byUid]
+    .map(([uid, all]) => ({ uid, all, effort: effortOf(all, reader) }))
+    .sort((a, b) => a.effort - b.effort);
+  const series = isCancelled ? [] : byEffort.flatMap(({ uid, all }) => seriesOf(uid, all, reader) ?? []);
   const name = file.properties.get('X-WR-CALNAME') ?? file.properties.get('NAME') ?? null;
   return succeed({
     name: name === null || name.trim() === '' ? null : name.trim(),
     series: series.sort((a, b) => ((a.dates[0]?.on ?? '') < (b.dates[0]?.on ?? '') ? -1 : 1)),
-    notes,
+    notes: notes.sort((a, b) => (a.line ?? 0) - (b.line ?? 0)),
   });
 }

@@ -45,7 +45,35 @@ export function ianaZone(name: string): Zone | null {
       second: get('second'),
     });
   };
-  return { fromMs, toMs: (wall) => momentOf(wall, fromMs) };
+  return zoneOf(knownByDay(fromMs));
+}
+
+/** A zone by what its clocks show. */
+export const zoneOf = (fromMs: Zone['fromMs']): Zone => ({ fromMs, toMs: (wall) => momentOf(wall, fromMs) });
+
+/** Offsets that are remembered, by day. */
+const MOST_KNOWN = 10_000;
+
+/**
+ * The same, asked once for each end of a day: clocks that are as far off at both have not been put between them. Asking
+ * the runtime takes a thousand times as long.
+ */
+function knownByDay(fromMs: Zone['fromMs']): Zone['fromMs'] {
+  const known = new Map<number, number>();
+  const offsetAt = (day: number): number => {
+    const before = known.get(day);
+    if (before !== undefined) return before;
+    if (known.size >= MOST_KNOWN) known.clear();
+    const offset = fromMs(day * MS_PER_DAY) - day * MS_PER_DAY;
+    known.set(day, offset);
+    return offset;
+  };
+  return (ms) => {
+    const day = Math.floor(ms / MS_PER_DAY);
+    const offset = offsetAt(day);
+    // A part of a second is none that clocks show.
+    return offset === offsetAt(day + 1) ? Math.floor(ms / 1000) * 1000 + offset : fromMs(ms);
+  };
 }
 
 /**

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { marketSplit } from '#core/testing/market-split.ts';
 import { draftProgram, type Program } from '#core/solve/program.ts';
-import { createDesk, WorkerFault, type Desk } from '#server/work/desk.ts';
+import { createDesk, OutOfPatience, WorkerFault, type Desk } from '#server/work/desk.ts';
 
 let desk: Desk;
 beforeEach(() => {
@@ -58,6 +58,17 @@ describe('long work', () => {
     await expect(desk.ask('no such work' as never, {} as never)).rejects.toThrow('no long work called');
     expect(await desk.ask('solve', { program: least(2), limits })).toMatchObject({ cost: 2 });
   }, 30_000);
+
+  test('is given its time from when it begins: what waits behind something long is not to blame', async () => {
+    const long = desk.ask('solve', { program: hard(), limits: { ...limits, seconds: 3 } });
+    const behind = desk.ask('solve', { program: least(4), limits }, { patienceMs: 1500 });
+    expect(await behind).toMatchObject({ kind: 'found', cost: 4 });
+    await long;
+    const endless = desk.ask('solve', { program: hard(), limits }, { patienceMs: 300 });
+    const next = desk.ask('solve', { program: least(2), limits }, { patienceMs: 10_000 });
+    await expect(endless).rejects.toThrow(OutOfPatience);
+    expect(await next).toMatchObject({ cost: 2 });
+  }, 60_000);
 
   test('that waits when the desk is closed is refused', async () => {
     const long = desk.ask('solve', { program: hard(), limits });

@@ -1,4 +1,5 @@
 import { asError } from '#core/kernel/as-error.ts';
+import { Line } from '#server/work/line.ts';
 import type { Order, Said } from '#server/work/long-work.ts';
 import { createThread } from '#server/work/thread.ts';
 import type { Works } from '#server/work/works.ts';
@@ -7,6 +8,8 @@ type Result<Name extends keyof Works> = Awaited<ReturnType<Works[Name]>>;
 type Asking<Name extends keyof Works> = {
   /** Ends the work: its promise is refused with the signal's reason, whether or not the thread listens. */
   readonly signal?: AbortSignal;
+  /** The work is given so long, from when it begins: what waits behind others is not to blame. */
+  readonly patienceMs?: number;
   /** Told what there is so far: a result that may still become better. */
   readonly onProgress?: (progress: Result<Name>) => void;
 };
@@ -24,19 +27,14 @@ export type Desk = {
   readonly close: () => Promise<void>;
 };
 
-/** What comes back from the thread is what the work of that name makes: methods, for the thread knows no types. */
-type Waiting = {
-  readonly order: Order;
-  resolve(result: unknown): void;
-  reject(reason: unknown): void;
-  onProgress?(progress: unknown): void;
-};
-
 /** Work that does not listen is given so long before its thread is ended and the next one starts. */
 const PATIENCE_MS = 2000;
 
 /** The long work was ended by a fault of its thread, not by its own. */
 export class WorkerFault extends Error {}
+
+/** The work was given a time, and took longer. */
+export class OutOfPatience extends Error {}
 
 /** Calls `onAbort` when the signal says so, until one of the functions it wraps has been called. */
 function heeding(signal: AbortSignal | undefined, onAbort: () => void) {
@@ -48,53 +46,54 @@ function heeding(signal: AbortSignal | undefined, onAbort: () => void) {
     };
 }
 
+/** Calls `onEnd` so long after it has begun, unless one of the functions it wraps has been called before. */
+function patient(patienceMs: number | undefined, onEnd: () => void) {
+  let clock: NodeJS.Timeout | undefined;
+  return {
+    begin: (): void => {
+      if (patienceMs !== undefined) clock = setTimeout(onEnd, patienceMs).unref();
+    },
+    inTime:
+      <Value>(then: (value: Value) => void) =>
+      (value: Value): void => {
+        clearTimeout(clock);
+        then(value);
+      },
+  };
+}
+
 /** A desk of its own: the server has one. */
 export function createDesk(): Desk {
   let nextId = 1;
-  /** In the order they were handed in; the first is the one being worked on. */
-  const waiting = new Map<number, Waiting>();
-  /** Pieces that were stopped while they were worked on, until the thread has noticed. */
-  const stopping = new Map<number, NodeJS.Timeout>();
-
-  const settle = (id: number, how: (one: Waiting) => void): void => {
-    const one = waiting.get(id);
-    waiting.delete(id);
-    if (one) how(one);
-    if (waiting.size === 0) thread.keepsAlive(false);
-  };
-  const refuseAll = (fault: WorkerFault): void => {
-    for (const id of waiting.keys()) settle(id, ({ reject }) => reject(fault));
-  };
+  const line = new Line(() => thread.keepsAlive(false));
   const said = (word: Said): void => {
     if (word.kind === 'progress') {
-      waiting.get(word.id)?.onProgress?.(word.progress);
+      line.progress(word.id, word.progress);
       return;
     }
-    clearTimeout(stopping.get(word.id));
-    stopping.delete(word.id);
-    if (word.kind === 'done') settle(word.id, ({ resolve }) => resolve(word.result));
-    else settle(word.id, ({ reject }) => reject(new Error(word.message)));
+    line.noticed(word.id);
+    if (word.kind === 'done') line.settle(word.id, ({ resolve }) => resolve(word.result));
+    else line.settle(word.id, ({ reject }) => reject(new Error(word.message)));
   };
   const thread = createThread({
     said,
-    lost: (cause) => refuseAll(new WorkerFault('the thread that worked on it has ended', { cause })),
+    lost: (cause) => line.refuseAll(new WorkerFault('the thread that worked on it has ended', { cause })),
   });
   /** Ends a thread that does not listen, and hands what else was waiting to a new one. */
   const replace = async (): Promise<void> => {
-    stopping.clear();
     await thread.end();
-    for (const { order } of waiting.values()) thread.send(order);
+    for (const order of line.orders()) thread.send(order);
+    line.noticedAll();
   };
   /** Its promise ends at once; its thread is given a while to notice. */
   const stop = ({ id, stop: flag }: Order, reason: unknown): void => {
     Atomics.store(new Int32Array(flag), 0, 1);
-    const isAtWork = waiting.keys().next().value === id;
-    settle(id, ({ reject }) => reject(reason));
-    if (isAtWork) stopping.set(id, setTimeout(() => void replace(), PATIENCE_MS).unref());
+    if (line.isFirst(id)) line.notYetNoticed(id, setTimeout(() => void replace(), PATIENCE_MS).unref());
+    line.settle(id, ({ reject }) => reject(reason));
   };
 
   return {
-    ask: (name, input, { signal, onProgress } = {}) =>
+    ask: (name, input, { signal, onProgress, patienceMs } = {}) =>
       new Promise((resolve, reject) => {
         const refuse = (reason: unknown) => reject(asError(reason));
         if (signal?.aborted) {
@@ -103,12 +102,13 @@ export function createDesk(): Desk {
         }
         const order: Order = { id: nextId++, name, input, stop: new SharedArrayBuffer(4) };
         const ended = heeding(signal, () => stop(order, signal?.reason));
-        const done = ended(resolve);
-        waiting.set(order.id, { order, resolve: done, reject: ended(refuse), ...(onProgress && { onProgress }) });
+        const { begin, inTime } = patient(patienceMs, () => stop(order, new OutOfPatience('it took too long')));
+        const settled = { resolve: inTime(ended(resolve)), reject: inTime(ended(refuse)) };
         thread.send(order);
+        line.add({ order, ...settled, begin, ...(onProgress && { onProgress }) });
       }),
     close: async () => {
-      refuseAll(new WorkerFault('the desk was closed'));
+      line.refuseAll(new WorkerFault('the desk was closed'));
       await thread.end();
     },
   };

@@ -11,6 +11,7 @@ import type { CalendarPreview, CalendarTakeRequest } from '#contract/calendar-in
 import { invalid, notFound, type Failure } from '#server/failure.ts';
 import type { CalendarImportRequest } from '#server/features/calendar/calendar-import.fact.ts';
 import type { Services } from '#server/services.ts';
+import { OutOfPatience } from '#server/work/desk.ts';
 
 /** Nobody waits longer for a file to be read, ms. */
 const PATIENCE_MS = 15_000;
@@ -34,9 +35,9 @@ async function readFile(
   now: WallClock,
 ): Promise<Outcome<Read, Failure>> {
   if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
-  const signal = AbortSignal.timeout(PATIENCE_MS);
-  const found = await desk.ask('ics', { text, zone, today: now.on }, { signal }).catch((error: unknown) => {
-    if (signal.aborted) return null;
+  const asked = desk.ask('ics', { text, zone, today: now.on }, { patienceMs: PATIENCE_MS });
+  const found = await asked.catch((error: unknown) => {
+    if (error instanceof OutOfPatience) return null;
     throw error;
   });
   if (found === null) return fail(invalid('text', { code: 'ics-too-hard' }));

@@ -2,6 +2,7 @@ import { Alert, Box, Button, DialogContent, DialogTitle, LinearProgress, Stack, 
 import { useState } from 'react';
 import { counted } from '#core/explain/format.ts';
 import { LARGEST_ICS } from '#core/ics/ics-limits.ts';
+import { calendarText } from '#web/features/calendar/calendar-text.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { CalendarPreview } from '#contract/calendar-in.ts';
 import type { useCalendarImport } from '#web/features/calendar/calendar.actions.ts';
@@ -38,7 +39,8 @@ function Pick({ busy, problem, onPick }: PickProps) {
         ? `A calendar file is at most ${LARGEST_ICS / MEGABYTE} MB, and this one has ${Math.ceil(chosen.size / MEGABYTE)}. Export fewer years, and import that.`
         : null,
     );
-    if (!isTooLarge) onPick({ fileName: chosen.name.slice(0, 120) || 'calendar.ics', text: await chosen.text() });
+    if (isTooLarge) return;
+    onPick({ fileName: chosen.name.slice(0, 120) || 'calendar.ics', text: calendarText(await chosen.arrayBuffer()) });
   };
   const wrong = tooLarge ?? problem;
   return (
