@@ -1,7 +1,8 @@
-import type { BenchTerms } from '#core/bench/bench-terms.ts';
+import { MOST_BENCH, type BenchTerms } from '#core/bench/bench-terms.ts';
 import { daysOf, isOnStage, type CalendarEvent } from '#core/calendar/event.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { addDays, dateOfDay, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
+import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** What is asked of one instrument with work for the bench. */
 export type BenchAsked = {
@@ -57,10 +58,20 @@ const isWeekend = (day: number): boolean => weekdayOfDay(day) > FRIDAY;
 /** What is overdue is looked for so many days ahead. */
 const LATE_DAYS = 120;
 
-/** The stay that begins on a day: the way there, working days Monday to Friday from the day it has come, the way back. */
-export function stayFrom(on: LocalDate, { workingDays, shippingDays, settlingDays }: BenchTerms): Stay {
+/**
+ * The stay that begins on a day: the way there, working days Monday to Friday from the day it has come, the way back from
+ * the next day on which the bench is open.
+ *
+ * @throws RangeError for days that are none
+ */
+export function stayFrom(on: LocalDate, terms: BenchTerms): Stay {
+  for (const figure of ['workingDays', 'shippingDays', 'settlingDays'] as const)
+    checkNumber(figure, terms[figure], { whole: true, most: MOST_BENCH[figure] });
+  const { workingDays, shippingDays, settlingDays } = terms;
   let day = dayNumber(on) + shippingDays;
   for (let left = workingDays; left > 0; day += 1) if (!isWeekend(day)) left -= 1;
+  // Handed out, or sent, on a day on which somebody is there.
+  while (isWeekend(day)) day += 1;
   const back = dateOfDay(day + shippingDays);
   return { on, back, ready: addDays(back, settlingDays) };
 }
@@ -103,7 +114,11 @@ export function clashOn(on: LocalDate, { terms, events, instrumentId, kin }: Ben
 /** Minutes that would have been played on it while it is away. */
 export const minutesLost = ({ on, back }: Stay, minutesOn: BenchAsked['minutesOn']): number => {
   let sum = 0;
-  for (let day = dayNumber(on); day < dayNumber(back); day++) sum += minutesOn(day);
+  for (let day = dayNumber(on); day < dayNumber(back); day++) {
+    const minutes = minutesOn(day);
+    checkNumber('the minutes of a day', minutes);
+    sum += minutes;
+  }
   return Math.round(sum);
 };
 

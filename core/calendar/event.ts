@@ -4,6 +4,7 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { Money } from '#core/money/money.ts';
 import type { PlannedDay } from '#core/plays/forecast.ts';
 import { addDays, dayNumber, daysBetween, type LocalDate } from '#core/time/local-date.ts';
+import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 
 /** What is played on one day with so many minutes, and what takes days on which nothing is played, or no time is left. */
 export const PLAYED_EVENTS = ['concert', 'audition', 'rehearsal'] as const;
@@ -125,7 +126,7 @@ export const daysOf = ({ on, until }: Pick<CalendarEvent, 'on' | 'until'>): numb
 
 /**
  * What events make of the days of an instrument: the minutes of what is played stand for the usual ones of that day, all
- * together where there are several; on other days of a holiday or a stay at the bench nothing is played. A journey
+ * together where there are several, and no more than a day has; on other days of a holiday or a stay at the bench nothing is played. A journey
  * leaves what is usual.
  */
 export function plannedDays(
@@ -135,11 +136,11 @@ export function plannedDays(
   const days = new Map<number, PlannedDay>();
   const mine = events.filter(({ instrumentIds }) => instrumentIds.includes(instrumentId));
   for (const event of mine) {
-    if (event.minutes === null) continue;
+    if (event.minutes === null || !(event.minutes >= 0)) continue;
     const day = dayNumber(event.on);
     const before = days.get(day);
     days.set(day, {
-      minutes: (before?.minutes ?? 0) + event.minutes,
+      minutes: Math.min(MINUTES_PER_DAY, (before?.minutes ?? 0) + event.minutes),
       spreadMinutes: 0,
       plays: (before?.plays ?? 0) + 1,
       words: before === undefined ? eventWords(event) : `${before.words} and ${eventWords(event)}`,
@@ -157,7 +158,7 @@ export function awayUntil(
   instrumentId: InstrumentId,
   on: LocalDate,
 ): LocalDate | null {
-  const stay = events.find(
+  const stays = events.filter(
     (event) =>
       event.what === 'bench' &&
       event.stay === null &&
@@ -165,7 +166,8 @@ export function awayUntil(
       event.on <= on &&
       lastDayOf(event) >= on,
   );
-  return stay === undefined ? null : lastDayOf(stay);
+  // Of two stays that overlap it is back after the later.
+  return stays.map(lastDayOf).toSorted().at(-1) ?? null;
 }
 
 /** A stay at the bench is over and its work was done on its last day: the last time of each item it did. */

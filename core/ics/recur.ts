@@ -1,3 +1,4 @@
+import { checkNumber } from '#core/kernel/check-number.ts';
 import { readRule, type Rule } from '#core/ics/rule.ts';
 import { dayOfYear, daysInMonth, daysInYear, partsOfWall, wallOfParts } from '#core/time/wall-time.ts';
 import { weekdayOfDay } from '#core/time/local-date.ts';
@@ -7,6 +8,9 @@ export const MOST_DATES = 800;
 /** More times of one day are by the hour or finer. */
 const MOST_TIMES = 24;
 const MS_PER_DAY = 86_400_000;
+
+/** No calendar goes further from 1970 on either side, ms. */
+const FAR = 8.64e15 / 2;
 
 /** Days that may still be looked at; shared by the series of a file. */
 export type DayBudget = { days: number };
@@ -188,10 +192,12 @@ class Gathering {
  * period is asked whether the rule names it. So what has no date at all costs no more than what has. Periods before the
  * wanted days are passed over, unless the dates have to be counted.
  *
+ * @throws RangeError for a time that is none
  * @returns `too-far` where more days would have to be looked at than there may be
  */
 export function recurred(asked: Recurring): Recurred {
   const { start, from, fromMs, budget = { days: Infinity } } = asked;
+  for (const one of [start, from, asked.until]) checkNumber('a wall time', one, { least: -FAR, most: FAR });
   const read = readRule(asked.rule);
   if (read.kind !== 'rule') return read;
   const rule = completed(read.rule, start);

@@ -1,6 +1,7 @@
 import { type Job, jobsAmong } from '#core/packup/job.ts';
 import type { Budget } from '#core/packup/branch-and-bound.ts';
 import { fitsWithin, orderSteps } from '#core/packup/order-steps.ts';
+import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** Work that is done whole or not at all: jobs by index, and what doing it protects. */
 export type Unit = { readonly jobs: readonly number[]; readonly value: number };
@@ -132,8 +133,12 @@ class Search {
  * with them, closed under what they require. If the must-jobs alone take longer, they are all there is. Branch and
  * bound over the units, each subset timed by its shortest order; within a fixed number of tries, otherwise the best
  * found and said so.
+ *
+ * @throws RangeError for times or values that are none
  */
 export function chooseSteps(input: ChoiceInput): Choice {
+  if (Number.isNaN(input.limitSeconds)) throw new RangeError('a limit of time is a number');
+  for (const { value } of input.units) checkNumber('what a unit is worth', value);
   const search = new Search(input);
   const must = search.closed(new Set(), input.must);
   const mustTime = shortestSeconds(input.jobs, ascending(must));

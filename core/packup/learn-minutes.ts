@@ -44,8 +44,9 @@ export function learnMinutes(
     for (const { stepId, atMs, repeats, byItself } of ticks.toSorted((a, b) => a.atMs - b.atMs)) {
       const minutes = (atMs - before) / MS_PER_MINUTE;
       before = atMs;
-      if (!byItself || minutes < SHORTEST_STEP_MINUTES || minutes > LONGEST_STEP_MINUTES) continue;
-      seen.set(stepId, [...(seen.get(stepId) ?? []), minutes / Math.max(1, repeats)]);
+      // What is no time is within neither.
+      if (!byItself || !(minutes >= SHORTEST_STEP_MINUTES && minutes <= LONGEST_STEP_MINUTES)) continue;
+      seen.set(stepId, [...(seen.get(stepId) ?? []), minutes / (repeats > 1 && repeats < Infinity ? repeats : 1)]);
     }
   }
   const learned = new Map<StepId, Marked>();

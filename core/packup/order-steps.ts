@@ -1,6 +1,7 @@
 import { BranchAndBound, type Budget } from '#core/packup/branch-and-bound.ts';
 import type { Job } from '#core/packup/job.ts';
 import { PartialSchedule, prepare, type Found, type Search } from '#core/packup/partial-schedule.ts';
+import { checkNumber } from '#core/kernel/check-number.ts';
 
 export type Schedule = {
   /** Job indices in the order they are done. */
@@ -75,6 +76,7 @@ function listSchedule({ jobs, followers }: Search, rank: Rank): Found {
  * @throws RangeError for times that are no whole seconds
  */
 export function orderSteps(jobs: readonly Job[], nodes: number = NODE_LIMIT): Schedule {
+  checkNumber('the nodes of a search', nodes, { whole: true });
   return order(jobs, 0, { nodes });
 }
 
@@ -122,6 +124,7 @@ export function fitsWithin(
   limitSeconds: number,
   budget: Budget = { nodes: FITS_LIMIT },
 ): { fits: boolean; proved: boolean } {
+  if (Number.isNaN(limitSeconds)) throw new RangeError('a limit of time is a number');
   const mine = { nodes: Math.min(budget.nodes, FITS_LIMIT) };
   const given = mine.nodes;
   const { elapsedSeconds, proved } = order(jobs, Math.max(1, limitSeconds), mine);

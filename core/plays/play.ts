@@ -67,6 +67,8 @@ export function checkPlay(
     return fail({ code: 'before-it-came', field: 'endedOn', acquiredOn: shelf.acquiredOn });
   if (shelf.leftOn !== null && play.endedOn > shelf.leftOn)
     return fail({ code: 'after-it-left', field: 'endedOn', leftOn: shelf.leftOn });
+  if (!(play.minutes >= LEAST_PLAY_MINUTES && play.minutes <= MOST_PLAY_MINUTES))
+    return fail({ code: 'day-is-full', field: 'minutes', alreadyMinutes: 0 });
   const other = near.find((candidate) => playsOverlap(candidate, play));
   if (other) return fail({ code: 'overlaps', field: 'minutes', other });
   const alreadyMinutes = near

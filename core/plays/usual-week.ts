@@ -1,6 +1,7 @@
 import type { PlayColumns } from '#core/plays/play-columns.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { weekdayOfDay } from '#core/time/local-date.ts';
+import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** Half of the weight lies in the last four weeks (estimate). */
 export const HALF_LIFE_WEEKS = 4;
@@ -20,8 +21,11 @@ export type UsualWeek = {
   readonly anyDay: { readonly minutes: number; readonly plays: number };
 };
 
-/** Weekly smoothing factor for a half-life: after that many weeks an observation weighs half. */
-export const alphaOfHalfLife = (halfLifeWeeks: number): number => 1 - 2 ** (-1 / halfLifeWeeks);
+/** Weekly smoothing factor for a half-life: after that many weeks an observation weighs half. @throws RangeError for none */
+export function alphaOfHalfLife(halfLifeWeeks: number): number {
+  checkNumber('a half-life', halfLifeWeeks, { least: Number.MIN_VALUE });
+  return 1 - 2 ** (-1 / halfLifeWeeks);
+}
 
 /** An exponentially weighted mean and variance; 0 of no values. */
 export type Smoothed = { readonly mean: number; readonly variance: number };
@@ -70,8 +74,11 @@ function daily(columns: PlayColumns, today: number): { firstDay: number; minutes
 export const SHRINK_WEEKS = 2;
 
 /** `(n·own + k·guess) / (n + k)`: n observations of its own beside a guess that weighs k. Source: reference §14e. */
-export const shrunk = (own: number, seen: number, guess: number, weight = SHRINK_WEEKS): number =>
-  (seen * own + weight * guess) / (seen + weight);
+export function shrunk(own: number, seen: number, guess: number, weight = SHRINK_WEEKS): number {
+  checkNumber('what was seen', seen);
+  checkNumber('the weight of a guess', weight, { least: Number.MIN_VALUE });
+  return (seen * own + weight * guess) / (seen + weight);
+}
 
 /** The mean over the weekdays seen, each of them once: the mean of the usual week. */
 const overWeek = (seen: readonly number[], valueOf: (weekday: number) => number): number => {
@@ -88,6 +95,7 @@ const overWeek = (seen: readonly number[], valueOf: (weekday: number) => number)
  * @param today day number of the player's today
  */
 export function usualWeek(columns: PlayColumns, today: number, halfLifeWeeks = HALF_LIFE_WEEKS): UsualWeek {
+  checkNumber('today', today, { whole: true, least: -1e7, most: 1e7 });
   const { firstDay, minutes, plays } = daily(columns, today);
   const alpha = alphaOfHalfLife(halfLifeWeeks);
   const first = weekdayOfDay(firstDay);

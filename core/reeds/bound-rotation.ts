@@ -3,6 +3,7 @@ import { draftProgram, type Program, type Term } from '#core/solve/program.ts';
 import { bestSchedule, type Gain } from '#core/reeds/reed-schedule.ts';
 import {
   after,
+  checkRotation,
   isReady,
   ownCost,
   ROTATION_PENALTY,
@@ -103,6 +104,7 @@ const LINEAR: Limits = { gap: 0, iterations: 50_000, nodes: 0, seconds: 60 };
  * master's own. Dantzig and Wolfe 1960; the bound as in Lübbecke and Desrosiers 2005, Oper. Res. 53:1007–1023.
  */
 export async function boundRotation(rotation: Rotation, bounding: Bounding): Promise<Bounded> {
+  checkRotation(rotation);
   const { reeds } = rotation;
   const { solve, stop, rounds, onBound } = bounding;
   const columns: Column[] = [];

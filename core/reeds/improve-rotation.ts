@@ -3,6 +3,7 @@ import type { Stop } from '#core/solve/answer.ts';
 import { bestSchedule, type Gain } from '#core/reeds/reed-schedule.ts';
 import {
   after,
+  checkRotation,
   costOfPlan,
   isReady,
   ROTATION_PENALTY,
@@ -11,6 +12,7 @@ import {
   type ReedSchedule,
   type Rotation,
 } from '#core/reeds/rotation.ts';
+import { checkNumber } from '#core/kernel/check-number.ts';
 
 export type Schedules = readonly ReedSchedule[];
 
@@ -91,11 +93,15 @@ const NOBODY = (): void => undefined;
  * A good plan by local search over whole schedules: each reed in turn is planned best beside the others; then a few are
  * taken out at random and put back in another order, and what is better is kept. The dice are seeded: the same rotation
  * gives the same plan.
+ *
+ * @throws RangeError for a rotation of which the numbers are none
  */
 export function improveRotation(
   rotation: Rotation,
   { rounds, stop, seen = NOBODY, start, seed = 0 }: Improving,
 ): Schedules {
+  checkRotation(rotation);
+  checkNumber('the rounds of a search', rounds, { whole: true });
   const { days, reeds } = rotation;
   const dice = prand.xoroshiro128plus(seed * 100_000 + reeds.length * 1000 + days.length);
   const pick = (below: number): number => prand.unsafeUniformIntDistribution(0, below - 1, dice);

@@ -5,9 +5,12 @@ import type { ReedState } from '#core/reeds/reed-state.ts';
 import { isConcertReed } from '#core/reeds/which-reed.ts';
 import type { BreakIn } from '#core/reeds/reed.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
+import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** After breaking in a reed is played in turn for so long before its grade is trusted (estimate). */
 export const SETTLING_DAYS = 3;
+/** Nobody wants more. */
+const MOST_WANTED = 1000;
 /** More is not offered in the table. */
 const MOST_IN_TABLE = 20;
 
@@ -75,9 +78,13 @@ function existingOn({ reeds, lives, minutesUntil }: ReadinessAsked): ExistingRee
 /**
  * How many reeds to open, and by when, so that enough of concert grade are ready on a day: those of today each with the
  * chance to last, those opened by beta-binomial with the player's own share of good ones.
+ *
+ * @throws RangeError for a wish or minutes that are none
  */
 export function readinessFor(asked: ReadinessAsked): Readiness {
   const { on, wanted, today, reeds, breakIn } = asked;
+  checkNumber('the concert reeds wanted', wanted, { whole: true, most: MOST_WANTED });
+  checkNumber('the minutes until then', asked.minutesUntil);
   const existing = existingOn(asked);
   const share = goodShareOf(reeds);
   const underWay = reeds.filter(

@@ -10,8 +10,10 @@ export const reedId = (boxKey: string, number: number): ReedId => `${boxKey}/${n
 /** The two of which an id is made; undefined where it is none. */
 export function partsOfReedId(id: string): { readonly boxKey: string; readonly number: number } | undefined {
   const at = id.lastIndexOf('/');
-  const number = Number(id.slice(at + 1));
-  return at > 0 && Number.isInteger(number) && number >= 1 ? { boxKey: id.slice(0, at), number } : undefined;
+  const digits = id.slice(at + 1);
+  // `a/01` is not another name of `a/1`, and no reed.
+  const number = /^[1-9]\d{0,3}$/.test(digits) ? Number(digits) : NaN;
+  return at > 0 && !Number.isNaN(number) ? { boxKey: id.slice(0, at), number } : undefined;
 }
 
 /** How a new reed is brought on. */

@@ -1,4 +1,5 @@
 import { FIRST_HALF, OVERPLAYED, TOO_LITTLE } from '#core/reeds/reed-numbers.ts';
+import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** Minutes are planned in fives: nobody plays by the minute. */
 export const UNIT_MINUTES = 5;
@@ -41,6 +42,25 @@ export type RotationReed = {
 };
 
 export type Rotation = { readonly days: readonly RotationDay[]; readonly reeds: readonly RotationReed[] };
+
+const DAY_MINUTES = 1440;
+/** Minutes are planned in fives; no day is longer than a day. */
+const IN_FIVES = { most: DAY_MINUTES, step: UNIT_MINUTES };
+
+/** @throws RangeError for minutes that are not in fives, or a life, a share or a day that is none */
+export function checkRotation({ days, reeds }: Rotation): void {
+  for (const { minutes, concertMinutes } of days) {
+    checkNumber('the minutes of a day', minutes, IN_FIVES);
+    checkNumber('the minutes of a concert', concertMinutes, IN_FIVES);
+  }
+  for (const { ramp, cap, from, share, life, pinned } of reeds) {
+    for (const one of [cap, ...ramp]) checkNumber('the cap of a reed', one, IN_FIVES);
+    for (const one of Object.values(pinned)) checkNumber('a session that is set', one, IN_FIVES);
+    checkNumber('the first day of a reed', from, { whole: true });
+    checkNumber('the share of a life', share);
+    checkNumber('the life of a reed', life, { least: 1 });
+  }
+}
 
 /** Minutes of one reed, day by day; 0 where it lies still. */
 export type ReedSchedule = readonly number[];

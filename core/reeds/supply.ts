@@ -4,6 +4,7 @@ import type { ReedState } from '#core/reeds/reed-state.ts';
 import type { Money } from '#core/money/money.ts';
 import type { ReedBox, ReedFamily } from '#core/reeds/reed.ts';
 import { addDays, addMonths, localDate, type LocalDate } from '#core/time/local-date.ts';
+import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** Days from ordering a box to holding it (estimate). */
 export const DELIVERY_DAYS = 7;
@@ -68,8 +69,11 @@ const monthOf = (day: LocalDate): LocalDate => localDate(`${day.slice(0, 7)}-01`
 /**
  * How long the reeds in the house last: minutes left in the living and the unopened ones, beyond those that should be in
  * hand, shared out over the days to come.
+ *
+ * @throws RangeError for minutes that are none
  */
 export function supplyOf({ today, family, reeds, lives, minutesADay }: SupplyAsked): Supply {
+  checkNumber('the minutes of a day', minutesADay);
   const lifeOf = (reed: ReedState): number => lives[reed.box.material].belief.median.mean;
   const unopened = reeds.filter(({ stage }) => stage === 'new');
   const living = reeds.filter(({ stage }) => stage !== 'new' && stage !== 'retired');

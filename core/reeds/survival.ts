@@ -4,6 +4,13 @@
  */
 export type Lifetime = { readonly entered: number; readonly left: number; readonly ended: boolean };
 
+/** @throws RangeError for a life that is left before it was entered, ends at once, or has an age that is none */
+export function checkLives(lives: readonly Lifetime[]): void {
+  for (const { entered, left, ended } of lives)
+    if (!(entered >= 0 && left >= entered && left < Infinity && (left > 0 || !ended)))
+      throw new RangeError('a life is entered from 0 on and left after that');
+}
+
 /** The share that outlives an age, from there on until the next step. */
 export type SurvivalStep = {
   readonly at: number;
@@ -29,9 +36,12 @@ function leaving(lives: readonly Lifetime[]): { at: number; left: number; ended:
  * had entered before and had not left before; one that was last seen at that very age is still at risk. Standard error
  * by Greenwood: S·√Σ dᵢ/(nᵢ(nᵢ − dᵢ)). Empty where nothing has ended. O(n log n).
  *
+ * @throws RangeError as {@link checkLives} does
+ *
  * Kaplan and Meier 1958 (JASA 53:457–481); Greenwood 1926; late entry as in Klein and Moeschberger, Survival Analysis.
  */
 export function kaplanMeier(lives: readonly Lifetime[]): SurvivalStep[] {
+  checkLives(lives);
   const byEntry = lives.map(({ entered }) => entered).toSorted((a, b) => a - b);
   const steps: SurvivalStep[] = [];
   let [survival, greenwood, gone, come] = [1, 0, 0, 0];

@@ -1,4 +1,4 @@
-import type { Lifetime } from '#core/reeds/survival.ts';
+import { checkLives, type Lifetime } from '#core/reeds/survival.ts';
 
 /** What is believed of lives before any has been seen: median life and shape, each log-normal. */
 export type LifePrior = {
@@ -170,7 +170,10 @@ function beliefOf(shapes: readonly Shape[], medians: readonly number[], seen: Li
               return { shape, rates, logs: logs.map((one, at) => one - (rates[at] ?? 0) * lived) };
             }),
           );
-    const lasts = (further: number): number => (further <= 0 ? 1 : survivalFrom(points, age, age + further));
+    const lasts = (further: number): number => {
+      if (Number.isNaN(further)) throw new RangeError('a further time is a number');
+      return further <= 0 ? 1 : survivalFrom(points, age, age + further);
+    };
     return {
       lasts,
       outlives: (chance) => {
@@ -210,9 +213,7 @@ function beliefOf(shapes: readonly Shape[], medians: readonly number[], seen: Li
  * @throws RangeError for a life that is left before it was entered, or with an age that is none
  */
 export function lifeBelief(lives: readonly Lifetime[], prior: LifePrior): LifeBelief {
-  for (const { entered, left, ended } of lives)
-    if (!(entered >= 0 && left >= entered && left < Infinity && (left > 0 || !ended)))
-      throw new RangeError('a life is entered from 0 on and left after that');
+  checkLives(lives);
   const medians = STEPS.map((step) => prior.median * exp(prior.medianSpread * step));
   const ended = lives.filter((life) => life.ended).length;
   return beliefOf(posterior(lives, medians, prior), medians, { ended, alive: lives.length - ended });

@@ -8,7 +8,7 @@ import {
   type Solving,
 } from '#core/sittings/share-sittings.ts';
 import { columnsOf, costOfSet, openDays, planOf, Thought } from '#core/sittings/sitting-columns.ts';
-import { costOfSittings, totalCost, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
+import { checkSittings, costOfSittings, totalCost, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
 
 /** A part of all plans: those with so many sittings, that use some days and not others. */
 type Node = { readonly open: Open; readonly thought: Thought; readonly shared: Shared };
@@ -91,6 +91,7 @@ const ROUNDS = 60;
  * Desrosiers 2005, Oper. Res. 53:1007–1023.
  */
 export async function boundSittings(of: Sittings, { start, ...solving }: SittingsBounding): Promise<BoundedSittings> {
+  checkSittings(of);
   const days = openDays(of);
   const items = new Set(of.items.flatMap((item, at) => (item.set === null ? [at] : [])));
   const open = { items, days };

@@ -1,6 +1,7 @@
 import prand from 'pure-rand';
 import { polishSittings } from '#core/sittings/polish-sittings.ts';
 import {
+  checkSittings,
   costOfSittings,
   itemCost,
   leftCost,
@@ -11,6 +12,7 @@ import {
   type SittingPlan,
   type Sittings,
 } from '#core/sittings/sittings.ts';
+import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** What is set on each day already, minutes. */
 const setMinutes = ({ time, items }: Sittings): number[] =>
@@ -97,8 +99,12 @@ export type Searching = {
 /**
  * A good plan at once: days are opened, closed and exchanged as long as that makes it better; then a few are changed at
  * random and it goes on from there. The dice are seeded: the same question has the same answer.
+ *
+ * @throws RangeError for a question of which the numbers are none
  */
 export function searchSittings(of: Sittings, { from = [], shakes = SHAKES }: Searching = {}): SittingPlan {
+  checkSittings(of);
+  checkNumber('the shakes of a search', shakes, { whole: true });
   const room = setMinutes(of).map((used, day) => Math.max(0, (of.time[day] ?? 0) - used));
   const ground = {
     of,

@@ -1,3 +1,5 @@
+import { checkNumber } from '#core/kernel/check-number.ts';
+
 /**
  * Sittings: what falls due in the weeks to come, packed into few sittings. Days are counted from today, minutes are the
  * player's. This file holds what a plan is, what it may not do, and what it costs; nothing else does.
@@ -29,6 +31,23 @@ export type Sittings = {
   readonly time: readonly number[];
   readonly items: readonly SittingItem[];
 };
+
+/** No day is longer, and no interval or due date further off than two centuries of days. */
+const [DAY_MINUTES, FAR] = [1440, 73_000];
+
+/** @throws RangeError for minutes that are not whole, or days that are none: sums of others would not fit their days */
+export function checkSittings({ time, items }: Sittings): void {
+  for (const minutes of time) checkNumber('the time of a day', minutes, { most: DAY_MINUTES, whole: true });
+  for (const { minutes, due, from, until, interval, lateDay, set, shown } of items) {
+    checkNumber('the minutes of an item', minutes, { most: FAR, whole: true });
+    checkNumber('a due day', due, { most: FAR, whole: true });
+    checkNumber('a first day', from, { most: FAR, whole: true });
+    if (until !== Infinity) checkNumber('a last day', until, { least: -FAR, most: FAR, whole: true });
+    checkNumber('an interval', interval, { most: FAR });
+    checkNumber('what a late day costs', lateDay, { most: FAR });
+    for (const day of [set, shown]) if (day !== null) checkNumber('a day', day, { most: FAR, whole: true });
+  }
+}
 
 /** The day of each item, in their order; null where it is left for later. */
 export type SittingPlan = readonly (number | null)[];

@@ -28,10 +28,14 @@ export const dayNumber = (date: LocalDate): number =>
 const namesOfDays = new Map<number, LocalDate>();
 const NAMES_KEPT = 20_000;
 
-/** The inverse of {@link dayNumber}. */
+/** Days of four figures: 1 January 1 to 31 December 9999. Others would not sort as text. */
+const [FIRST_DAY, LAST_DAY] = [-719_162, 2_932_896];
+
+/** The inverse of {@link dayNumber}. @throws RangeError for what is no day of four figures */
 export function dateOfDay(day: number): LocalDate {
   const known = namesOfDays.get(day);
   if (known !== undefined) return known;
+  if (!(day >= FIRST_DAY && day < LAST_DAY + 1)) throw new RangeError(`${day} is no day of the calendar`);
   if (namesOfDays.size >= NAMES_KEPT) namesOfDays.clear();
   const date = asUtcDay(day * MS_PER_UTC_DAY) as LocalDate;
   namesOfDays.set(day, date);

@@ -9,6 +9,7 @@ import {
   wetnessMoments,
   type Wetness,
 } from '#core/water/wetness.ts';
+import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** No advice ever goes beyond this many passes. */
 const MOST_PASSES = 15;
@@ -41,6 +42,9 @@ export type PassInput = {
   readonly confidence?: number;
 };
 
+/** No cloth takes up a hundred times what the usual one does. */
+const MOST_THIRST = 100;
+
 /** The fewest passes after which it is dry with the chance wanted. */
 function wantedPasses(wetness: Wetness, lambda: number, mu: number, confidence: number): number {
   for (let passes = 0; passes < MOST_PASSES; passes++)
@@ -52,10 +56,14 @@ function wantedPasses(wetness: Wetness, lambda: number, mu: number, confidence: 
  * Passes until less than the dry threshold is left: residual after n passes is `m (1 − p)^n`, m being the water of a
  * usual player times e^w. The fewest n for which that is likely enough under the belief about w, at least the practice
  * minimum, at most its ceiling. For a player nobody has asked it is the rule of thumb, `⌈ln(m/θ) / −ln(1 − p)⌉`.
+ *
+ * @throws RangeError for minutes, a room, a cloth or a confidence that are none
  */
 export function passesFor(input: PassInput): Explained<number, PassReason> {
   const { water, minutes, roomCelsius, least, most, wetness = usualWetness, thirst = 1 } = input;
   const { confidence = USUAL_CONFIDENCE } = input;
+  checkNumber('the thirst of a cloth', thirst, { least: Number.MIN_VALUE, most: MOST_THIRST });
+  checkNumber('how sure', confidence, { most: 1 });
   const grams = condensate(water, minutes, roomCelsius);
   const dryGrams = dryThreshold(water);
   const lambda = dryingPerPass(water.pickedUpPerPass) * thirst;

@@ -1,3 +1,5 @@
+import { checkNumber } from '#core/kernel/check-number.ts';
+
 /** How wet a player blows an instrument: a belief over the logarithm of their water against the usual. */
 export type Wetness = {
   /** Weight of each value of the grid; sums to 1. */
@@ -40,16 +42,25 @@ export const usualWetness: Wetness = {
   taps: 0,
 };
 
-/** Natural log-reduction of the water by one pass that takes the share `pickedUpPerPass`. */
-export const dryingPerPass = (pickedUpPerPass: number): number => -Math.log(1 - pickedUpPerPass);
+/** Natural log-reduction of the water by one pass that takes a share. @throws RangeError for a share not between 0 and 1 */
+export function dryingPerPass(pickedUpPerPass: number): number {
+  checkNumber('the share of a pass', pickedUpPerPass, { least: Number.MIN_VALUE, most: 1 - Number.EPSILON });
+  return -Math.log(1 - pickedUpPerPass);
+}
 
 /** Chance that the bore is dry after `passes`, for a player of wetness `w`: 1 ÷ (1 + exp(−κ(nλ − μ − w))), κ = 3. */
 const chanceDryAt = (passes: number, lambda: number, mu: number, w: number): number =>
   1 / (1 + Math.exp(-SHARPNESS * (passes * lambda - mu - w)));
 
 /** Chance that the bore is dry after `passes` under the belief. `mu` = ln(usual water ÷ dry threshold). */
-export const chanceDry = ({ weights }: Wetness, passes: number, lambda: number, mu: number): number =>
-  weights.reduce((sum, weight, index) => sum + weight * chanceDryAt(passes, lambda, mu, WETNESS_GRID[index] ?? 0), 0);
+export function chanceDry({ weights }: Wetness, passes: number, lambda: number, mu: number): number {
+  for (const one of [passes, lambda]) checkNumber('passes and what they take', one);
+  if (Number.isNaN(mu)) throw new RangeError('water over dry is a number');
+  return weights.reduce(
+    (sum, weight, index) => sum + weight * chanceDryAt(passes, lambda, mu, WETNESS_GRID[index] ?? 0),
+    0,
+  );
+}
 
 /** ln of the logistic function, exact where the function itself is 0 or 1 to the last digit. */
 const logLogistic = (z: number): number => (z < 0 ? z - Math.log1p(Math.exp(z)) : -Math.log1p(Math.exp(-z)));
@@ -74,9 +85,12 @@ function logLikelihood({ passes, found, lambda, logWaterOverDry: mu }: PassTap, 
 
 /**
  * The belief after one more tap, by Bayes' rule on the grid: prior N(0, 0.6²), logistic likelihood with κ = 3.
- * "This pass was the first dry one" carries the interval likelihood P(dry|n) − P(dry|n−1).
+ * "This pass was the first dry one" carries the interval likelihood P(dry|n) − P(dry|n−1). A tap whose figures are none
+ * says nothing: what was believed stays.
  */
 export function afterTap(belief: Wetness, tap: PassTap): Wetness {
+  const { passes, lambda, logWaterOverDry } = tap;
+  if (![passes, lambda, logWaterOverDry].every(Number.isFinite) || passes < 0 || lambda <= 0) return belief;
   const logs = belief.weights.map((weight, index) => Math.log(weight) + logLikelihood(tap, WETNESS_GRID[index] ?? 0));
   // The likeliest value keeps weight 1: however unlikely the tap was, something is left to normalise.
   const most = Math.max(...logs);

@@ -136,7 +136,7 @@ function corrected({ has, time }: Ground, found: Timed): Ground | null {
   const less = [...time];
   for (const [day, needs] of over) {
     const added = has.due.reduce((sum, { item }, at) => sum + (found.plan[at] === day ? item.minutes : 0), 0);
-    less[day] = Math.max(0, Math.min(less[day] ?? 0, added) - (needs - (has.of.time[day] ?? 0)));
+    less[day] = Math.max(0, Math.floor(Math.min(less[day] ?? 0, added) - (needs - (has.of.time[day] ?? 0))));
   }
   return { has: without(has, none), time: less };
 }
