@@ -1,0 +1,120 @@
+/**
+ * `npm run mutants`: formulas are broken one at a time, by lot, and the tests of their room run; a test that can fail
+ * does. Two at a time, at most twenty minutes. `-- --seed N` draws others, `--only core/reeds` those of some files,
+ * `--count N` how many. What survives is printed; what is in `survivors.json` has its reason there. Fails where fewer
+ * than nine of ten in `core/`, or four of five in `server/`, are noticed.
+ */
+import { execFileSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import process from 'node:process';
+import { parseArgs } from 'node:util';
+import prand from 'pure-rand';
+import { mutantsOf, nameOf, type Mutant } from '#tools/mutants/mutate.ts';
+import { Sandbox } from '#tools/mutants/sandbox.ts';
+import { roomOf, testsOf } from '#tools/mutants/tests-of.ts';
+
+const { values } = parseArgs({
+  options: {
+    seed: { type: 'string', default: '1' },
+    count: { type: 'string', default: '320' },
+    only: { type: 'string', default: '' },
+    minutes: { type: 'string', default: '20' },
+  },
+});
+
+const AT_A_TIME = 2;
+/** A test that takes so many times as long as it should has been broken as well. */
+const PATIENCE = { times: 4, seconds: 15 };
+/** Of so many the formulas of the core are three quarters. */
+const CORE_SHARE = 0.75;
+const GOALS = { core: 0.9, server: 0.8 } as const;
+type Layer = keyof typeof GOALS;
+const layerOf = ({ file }: Mutant): Layer => (file.startsWith('core/') ? 'core' : 'server');
+
+const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclude-standard'], { encoding: 'utf8' })
+  .trim()
+  .split('\n');
+/** Tables are facts, words are read, what is under testing is a test itself, and what starts the program starts it. */
+const NO_FORMULAS =
+  /\.(test|d)\.ts$|-words\.ts$|\.table\.ts$|-ids\.ts$|^core\/(tables|testing|check|book)\/|^server\/(testing|db)\/|^server\/(serve|main|facts|compose)\.ts$/;
+const sources = files.filter((file) => /^(core|server)\/.*\.ts$/.test(file) && !NO_FORMULAS.test(file));
+
+/** The survivors that are known, each with its reason. */
+const KNOWN = JSON.parse(readFileSync('tools/mutants/survivors.json', 'utf8')) as Readonly<Record<string, string>>;
+
+/** So many by lot, each formula as likely as any other. */
+function drawn(all: readonly Mutant[], count: number, dice: ReturnType<typeof prand.xoroshiro128plus>): Mutant[] {
+  const left = [...all];
+  for (let at = 0; at < Math.min(count, left.length); at++) {
+    const other = prand.unsafeUniformIntDistribution(at, left.length - 1, dice);
+    const [one, two] = [left[at], left[other]];
+    if (one && two) [left[at], left[other]] = [two, one];
+  }
+  return left.slice(0, count);
+}
+
+const isChosen = (file: string): boolean => values.only.split(',').some((start) => file.startsWith(start));
+const all = sources.filter(isChosen).flatMap((file) => mutantsOf(file, readFileSync(file, 'utf8')));
+const dice = prand.xoroshiro128plus(Number(values.seed));
+const count = Number(values.count);
+const ofLayer = (layer: Layer): Mutant[] => all.filter((one) => layerOf(one) === layer);
+const chosen = [
+  ...drawn(ofLayer('core'), Math.round(count * CORE_SHARE), dice),
+  ...drawn(ofLayer('server'), Math.round(count * (1 - CORE_SHARE)), dice),
+].sort((a, b) => (roomOf(a.file) < roomOf(b.file) ? -1 : 1));
+
+const tests = testsOf(files);
+const sandboxes = Array.from({ length: AT_A_TIME }, () => new Sandbox(files));
+const ends = performance.now() + Number(values.minutes) * 60_000;
+
+/** How long each test takes by itself, unbroken; one that fails then proves nothing. */
+async function unbroken(): Promise<ReadonlyMap<string, number>> {
+  const queue = [...new Set(chosen.flatMap(({ file }) => tests(file)))];
+  const took = new Map<string, number>();
+  await Promise.all(
+    sandboxes.map(async (sandbox) => {
+      for (let test = queue.pop(); test !== undefined; test = queue.pop()) {
+        const { passed, seconds } = await sandbox.run([test], 600);
+        if (!passed) throw new Error(`${test} fails before anything is broken`);
+        took.set(test, seconds);
+      }
+    }),
+  );
+  return took;
+}
+
+const took = await unbroken();
+console.log(`${all.length} formulas of ${sources.length} files, ${chosen.length} broken one at a time.`);
+const tally = { core: { noticed: 0, survived: 0 }, server: { noticed: 0, survived: 0 } };
+const survivors: string[] = [];
+const queue = [...chosen];
+await Promise.all(
+  sandboxes.map(async (sandbox) => {
+    for (let one = queue.shift(); one !== undefined && performance.now() < ends; one = queue.shift()) {
+      const own = tests(one.file).toSorted((a, b) => (took.get(a) ?? 0) - (took.get(b) ?? 0));
+      const usual = own.reduce((sum, test) => sum + (took.get(test) ?? 0), 0);
+      const { passed } =
+        own.length === 0
+          ? { passed: true }
+          : await sandbox.runBroken(one, own, usual * PATIENCE.times + PATIENCE.seconds);
+      tally[layerOf(one)][passed ? 'survived' : 'noticed']++;
+      if (!passed) continue;
+      const name = nameOf(one);
+      survivors.push(
+        `${one.file}:${one.line}  ${one.was} → ${one.is}  ${one.text}\n      ${KNOWN[name] ?? 'no reason known'}`,
+      );
+      console.log(`SURVIVED ${survivors.at(-1)}`);
+    }
+  }),
+);
+for (const sandbox of sandboxes) sandbox.remove();
+if (queue.length > 0) console.log(`${queue.length} were not tried: the time was up.`);
+for (const layer of ['core', 'server'] as const) {
+  const { noticed, survived } = tally[layer];
+  if (noticed + survived === 0) continue;
+  const share = noticed / (noticed + survived);
+  console.log(
+    `${layer}: ${noticed} of ${noticed + survived} noticed, ${(share * 100).toFixed(1)} % (goal ${GOALS[layer] * 100} %)`,
+  );
+  if (share < GOALS[layer]) process.exitCode = 1;
+}
