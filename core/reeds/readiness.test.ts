@@ -9,6 +9,7 @@ import { readinessFor, type ReadinessAsked } from '#core/reeds/readiness.ts';
 import { supplyOf } from '#core/reeds/supply.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { REED_TODAY, reedsOf, said, used } from '#core/testing/reeds.ts';
+import { chanceOfEnough } from '#core/testing/readiness-oracle.ts';
 import { addDays } from '#core/time/local-date.ts';
 
 const graded = (number: number, goodFor: 'concert' | 'rehearsal') =>
@@ -62,6 +63,32 @@ describe('ready for the concert', () => {
     expect(readinessWords(ready, PLAIN_FORMAT)).toBe(
       'It is too late to break in a new reed. With those you have, the chance of 1 concert reed on 2026-11-27 is about 0 %.',
     );
+  });
+
+  test('is the chance that every way it can come out adds up to, with reeds in hand and under way', () => {
+    const reeds = reedsOf([used(1, 5, 60), used(2, 6, 300), used(3, 7, 500), used(4, 4, 60)], {
+      box: { before: [0, 0, 0, 0], breakIn: 'none' },
+      sayings: [graded(1, 'concert'), graded(2, 'concert'), graded(3, 'rehearsal')],
+    });
+    for (const wanted of [1, 2, 3, 4]) {
+      const { table, existing, underWay, share, leadDays } = readinessFor(asked(reeds, { wanted, minutesUntil: 400 }));
+      expect([existing.length, underWay, leadDays]).toEqual([2, 1, 10]);
+      const kept = existing.map(({ chance }) => chance);
+      expect(kept.every((chance) => chance > 0 && chance < 1)).toBe(true);
+      for (const { opened, chance } of table.slice(0, 7))
+        expect(chance).toBeCloseTo(chanceOfEnough(wanted, kept, underWay + opened, share), 9);
+    }
+  });
+
+  test('what is under way counts while there is time to settle, and a reed is opened in time or not at all', () => {
+    const reeds = reedsOf([used(1, 5, 60)], { box: { before: [0], breakIn: 'none' } });
+    const on = (days: number, breakIn: 'none' | 'week' | 'two-weeks' = 'none') =>
+      readinessFor(asked(reeds, { wanted: 1, on: addDays(REED_TODAY, days), breakIn }));
+    expect(on(3).table[0]?.chance).toBeCloseTo(0.5, 9);
+    expect(on(2).table[0]?.chance).toBe(0);
+    expect([on(3).openBy, on(2).openBy]).toEqual([REED_TODAY, null]);
+    expect([on(10, 'week').openBy, on(9, 'week').openBy]).toEqual([REED_TODAY, null]);
+    expect([on(17, 'two-weeks').openBy, on(16, 'two-weeks').openBy]).toEqual([REED_TODAY, null]);
   });
 
   test('more reeds opened never make it less likely', () => {

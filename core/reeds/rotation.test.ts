@@ -4,8 +4,11 @@ import highs, { type Highs } from 'highs';
 import { checkedSolver, type SolveMilp } from '#core/solve/answer.ts';
 import { solveWithHighs } from '#core/solve/with-highs.ts';
 import { planRotation, type RotationPlan } from '#core/reeds/plan-rotation.ts';
+import { boundRotation } from '#core/reeds/bound-rotation.ts';
 import { bestSchedule } from '#core/reeds/reed-schedule.ts';
-import { costOfPlan, planFaults, totalOf, type Rotation, type RotationReed } from '#core/reeds/rotation.ts';
+import { planFaults, totalOf, type Rotation, type RotationReed } from '#core/reeds/rotation.ts';
+import { leastRotation, rotationCost } from '#core/testing/rotation-oracle.ts';
+import { fourWeeks } from '#core/testing/rotations.ts';
 
 let runtime: Highs;
 beforeAll(async () => {
@@ -55,47 +58,43 @@ const small = fc
     reeds: reeds.map((reed, at) => aReed({ ...reed, id: `r${at}`, cap: 20, life: 100 })),
   }));
 
-/** The oracle: every plan of sessions in fives that breaks no rule, and its cost. */
-function byTrying(rotation: Rotation): number {
-  const all = rotation.reeds.map((reed) => {
-    const found: number[][] = [];
-    const go = (schedule: number[]): void => {
-      if (schedule.length === rotation.days.length) {
-        if (planFaults({ days: rotation.days, reeds: [reed] }, [schedule]).length === 0) found.push(schedule);
-        return;
-      }
-      const day = schedule.length;
-      const most = Math.max(rotation.days[day]?.minutes ?? 0, reed.pinned[day] ?? 0);
-      for (let minutes = 0; minutes <= most; minutes += 5) go([...schedule, minutes]);
-    };
-    go([]);
-    return found;
-  });
-  const [first = [], second = [[]]] = all;
-  let best = Infinity;
-  for (const one of first)
-    for (const other of second)
-      best = Math.min(best, totalOf(costOfPlan(rotation, all.length === 1 ? [one] : [one, other])));
-  return best;
-}
-
 describe('a plan of reeds', () => {
-  test('is never better than its bound nor than trying every plan, and as good where it says so', async () => {
+  test('costs and keeps what its words say, is as good as its gap says, and no plan is below its bound', async () => {
     await fc.assert(
       fc.asyncProperty(small, async (rotation) => {
-        const { schedules, cost, bound, gap } = await plan(rotation);
-        const best = byTrying(rotation);
+        const { schedules, cost, bound, gap, ranOut } = await plan(rotation);
+        const least = leastRotation(rotation);
         expect(planFaults(rotation, schedules)).toEqual([]);
-        expect(totalOf(cost)).toBeGreaterThanOrEqual(best - 1e-6);
-        expect(bound ?? 0).toBeLessThanOrEqual(totalOf(cost) + 1e-6);
+        expect(rotationCost(rotation, schedules)).toBeCloseTo(totalOf(cost), 6);
+        expect(bound).toBeLessThanOrEqual(least + 1e-6);
         // What is left between it and the best is what its gap says, in minutes of the plan.
         const planned = schedules.flat().reduce((sum, one) => sum + one, 0);
-        expect(totalOf(cost) - best).toBeLessThanOrEqual((gap ?? 0) * Math.max(1, planned) + 1e-6);
-        expect(bound ?? 0).toBeLessThanOrEqual(best + 1e-6);
+        if (gap === null) throw new Error('a plan that was not stopped has a gap');
+        expect(totalOf(cost) - least).toBeLessThanOrEqual(gap * Math.max(1, planned) + 1e-6);
+        expect(gap).toBeCloseTo(Math.max(0, totalOf(cost) - (bound ?? NaN)) / Math.max(1, planned), 5);
+        expect(ranOut).toBe(false);
       }),
-      { numRuns: 40 },
+      { seed: 61, numRuns: 60 },
     );
-  }, 60_000);
+  }, 120_000);
+
+  test('has a bound that holds from its first round on, however little is known by then', async () => {
+    await fc.assert(
+      fc.asyncProperty(small, fc.integer({ min: 1, max: 3 }), async (rotation, rounds) => {
+        const start = rotation.reeds.map(({ pinned }) => [rotation.days.map((_, day) => pinned[day] ?? 0)]);
+        const { bound } = await boundRotation(rotation, { solve, stop: ON, start, rounds });
+        expect(bound).toBeLessThanOrEqual(leastRotation(rotation) + 1e-6);
+      }),
+      { seed: 62, numRuns: 60 },
+    );
+  }, 120_000);
+
+  test('is the same each time it is asked for', async () => {
+    const rotation = fourWeeks(3);
+    const [one, other] = [await plan(rotation), await plan(rotation)];
+    expect(other).toEqual(one);
+    expect(one.gap).toBeGreaterThan(0);
+  }, 120_000);
 
   test('of one reed is best by dynamic programming: it rests, and plays the longer days', () => {
     const reed = aReed();
@@ -144,8 +143,10 @@ describe('a plan of reeds', () => {
       days: days(...Array.from({ length: 28 }, (_, at) => (at % 3) * 40)),
       reeds: [aReed(), aReed({ id: 'b' })],
     };
-    const { schedules } = await planRotation(rotation, { solve, stop: { aborted: true } });
+    const { schedules, bound, gap } = await planRotation(rotation, { solve, stop: { aborted: true } });
     expect(planFaults(rotation, schedules)).toEqual([]);
+    // Nothing is known of the best, and nothing said of it.
+    expect([bound, gap]).toEqual([null, null]);
   });
 
   test.each([

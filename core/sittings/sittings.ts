@@ -77,11 +77,8 @@ export const itemCost = (item: SittingItem, day: number): number =>
 
 /** What leaving an item for after the plan costs: as late as the first day after it, and a sitting of its own. */
 export const leftCost = ({ time }: Sittings, item: SittingItem): number =>
-  item.due >= time.length
-    ? isMoved(item, null)
-      ? SITTING_PENALTY.moved
-      : 0
-    : itemCost(item, time.length) + SITTING_PENALTY.sitting;
+  (item.due >= time.length ? 0 : awayFromDue(item, time.length) + SITTING_PENALTY.sitting) +
+  (isMoved(item, null) ? SITTING_PENALTY.moved : 0);
 
 /** May it be done on that day? */
 export const mayBeOn = ({ time }: Sittings, item: SittingItem, day: number): boolean =>
