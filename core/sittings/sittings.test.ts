@@ -114,11 +114,11 @@ describe('sittings', () => {
   }, 120_000);
 
   test('of two weeks are bounded by what another model of an independent solver finds, to the last minute', async () => {
-    for (const seed of [1, 2, 3, 4, 5, 6]) {
+    for (const seed of [1, 2, 3]) {
       const { time, items } = sixWeeks(seed);
       const of = {
-        time: time.slice(0, 16),
-        items: items.slice(0, 14).map((item) => ({ ...item, due: item.due % 16 })),
+        time: time.slice(0, 10),
+        items: items.slice(0, 9).map((item) => ({ ...item, due: item.due % 10 })),
       };
       const least = await byAssignment(of);
       const { cost, gap } = await planSittings(of, work);
