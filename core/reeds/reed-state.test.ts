@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { RAMP } from '#core/reeds/reed-numbers.ts';
 import { breakingIn } from '#core/reeds/reed-state.ts';
-import { reedId } from '#core/reeds/reed.ts';
+import { partsOfReedId, reedId } from '#core/reeds/reed.ts';
 import { leftOfSet, setSessions, type SetSessions } from '#core/reeds/reed-pin.ts';
 import { whichReed, type WantedFor } from '#core/reeds/which-reed.ts';
 import { wallMinute } from '#core/plays/play.ts';
@@ -17,6 +17,21 @@ const reed1 = (...args: Parameters<typeof reedsOf>) => {
 };
 /** Played on each of these days before today, the last of them yesterday. */
 const daily = (...minutes: number[]) => minutes.map((one, at) => used(1, minutes.length - at, one));
+
+test('the reeds of a box are numbered from 1 as they lie in it, and each has what was played and said of it', () => {
+  const reeds = reedsOf([used(2, 1, 20), used(4, 1, 30)], { sayings: [said(3, REED_TODAY, { what: 'flattened' })] });
+  expect(reeds.map(({ number, id }) => [number, id])).toEqual([
+    [1, 'fennel/1'],
+    [2, 'fennel/2'],
+    [3, 'fennel/3'],
+    [4, 'fennel/4'],
+  ]);
+  expect(reeds.map(({ wornMinutes }) => wornMinutes)).toEqual([0, 20, 0, 30]);
+  expect(reeds.map(({ flattenedOn }) => flattenedOn !== null)).toEqual([false, false, true, false]);
+  expect(partsOfReedId('fennel/12')).toEqual({ boxKey: 'fennel', number: 12 });
+  for (const odd of ['fennel/0', 'fennel/01', 'fennel/1.0', 'fennel/', '/1', 'fennel', 'fennel/+1'])
+    expect(partsOfReedId(odd)).toBeUndefined();
+});
 
 describe('breaking in', () => {
   test('goes from 5 min over 10 to its end in a week of days really played', () => {

@@ -42,6 +42,13 @@ describe('the curve of lives', () => {
     expect(medianOf(kaplanMeier(lives('3+ 4+')))).toBeNull();
   });
 
+  test('has the band of 90 % on the log(−log) scale, by hand', () => {
+    // 6-MP at week 10: 1.644854 · 0.09635 ÷ (0.752941 · 0.283768) = 0.741745, and S to the power of e to plus and minus that.
+    const step = kaplanMeier(SIX_MP).find(({ at }) => at === 10);
+    const [low, high] = step === undefined ? [] : bandOf(step);
+    expect([low, high]).toEqual([expect.closeTo(0.55112, 4), expect.closeTo(0.87358, 4)]);
+  });
+
   test('who entered late is at risk only from then on', () => {
     const late: Lifetime[] = [
       { entered: 0, left: 5, ended: true },

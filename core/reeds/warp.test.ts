@@ -30,6 +30,14 @@ describe('a back that may have bulged', () => {
     expect(rules(reads)).toEqual(expected);
   });
 
+  test('is told by the newest air before it was last played, not by the oldest, nor by what came after', () => {
+    expect(rules([read(9, 60), read(4, 41), read(0, 40)])).toEqual([]);
+    expect(rules([read(9, 41), read(4, 60), read(0, 40)])).toEqual(['weather']);
+    expect(rules([read(4, 60), read(2, 41), read(0, 40)])).toEqual(['weather']);
+    // Of two on one day the later one counts.
+    expect(rules([read(4, 60), read(0, 40), read(0, 58)])).toEqual([]);
+  });
+
   const changed = [read(3, 60), read(0, 30)];
   test('is likelier where it was played much', () => {
     const uses = [used(1, 3, 80), used(1, 1, 70)];

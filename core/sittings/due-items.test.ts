@@ -4,6 +4,7 @@ import {
   needless,
   reachable,
   settlesDays,
+  settlingDays,
   timeOf,
   timesOf,
   type DueItem,
@@ -200,6 +201,48 @@ describe('the time of a player', () => {
     expect(timeOf(null, [{ ...off('concert', 1, 1), minutes: 80 }], today).slice(0, 3)).toEqual([15, 0, 60]);
     expect(timeOf(null, [off('bench', 1, 2)], today).slice(0, 3)).toEqual([15, 60, 60]);
   });
+});
+
+test('what settles two days is not done on the day of an audience nor on the two before, whatever else is on', () => {
+  const on = localDate('2026-11-27');
+  const event = (what: CalendarEvent['what'], ahead: number): CalendarEvent => ({
+    key: `${what} ${ahead}`,
+    playerId: 'ada' as PlayerId,
+    what,
+    on: addDays(on, ahead),
+    until: null,
+    minutes: null,
+    name: null,
+    instrumentIds: ['clarinet' as InstrumentId],
+    stay: null,
+    origin: null,
+  });
+  const events = [event('concert', 10), event('rehearsal', 20), event('audition', 30)];
+  const oil = { skill: 'bore-oil' } as const;
+  expect(settlingDays(oil, events, on).toSorted((a, b) => a - b)).toEqual([8, 9, 10, 28, 29, 30]);
+  expect(settlingDays({ settles: { value: 1, mark: 'estimate' } }, events, on).toSorted((a, b) => a - b)).toEqual([
+    9, 10, 29, 30,
+  ]);
+  expect(settlingDays({}, events, on)).toEqual([]);
+});
+
+test('a sitting that is moved is moved whole: every thing of it', () => {
+  const today = localDate('2026-11-27');
+  const thing = (itemId: string) => ({
+    instrumentId: 'clarinet' as InstrumentId,
+    itemId: itemId as CareItemId,
+    dueOn: addDays(today, 3),
+  });
+  const on = addDays(today, 9);
+  const moved = checkMove([thing('keyed/key-oil'), thing('swab/wash'), thing('tenon/grease')], on, {
+    today,
+    isAway: () => false,
+  });
+  expect(moved.ok && moved.value.map(({ itemId, on: to }) => [itemId, to])).toEqual([
+    ['keyed/key-oil', on],
+    ['swab/wash', on],
+    ['tenon/grease', on],
+  ]);
 });
 
 test('oil soaks in before an audience, and washing a swab waits for nobody', () => {

@@ -27,8 +27,12 @@ const ahead = (event: CalendarEvent, today: LocalDate): number[] => daysOf(event
 export const awayDays = (events: readonly CalendarEvent[], today: LocalDate): ReadonlySet<number> =>
   new Set(events.filter(({ what }) => what === 'bench').flatMap((event) => ahead(event, today)));
 
-/** Days from today that are too near before an audience for this item. */
-function settlingDays(item: CareItem, events: readonly CalendarEvent[], today: LocalDate): number[] {
+/** Days from today that are too near before an audience for this item, the day itself among them. */
+export function settlingDays(
+  item: Pick<CareItem, 'settles' | 'skill'>,
+  events: readonly CalendarEvent[],
+  today: LocalDate,
+): number[] {
   const settles = settlesDays(item);
   if (settles === 0) return [];
   return events

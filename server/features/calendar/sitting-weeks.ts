@@ -5,6 +5,7 @@ import { planRun } from '#core/packup/plan-run.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 import { ofInstrument, ofPlayer, type Subject } from '#core/record/fact.ts';
 import { runPartOf } from '#core/situation/run-part-of.ts';
+import { lessTime, tooLong } from '#core/sittings/fit-sittings.ts';
 import { dueItems, needless, reachable, sittingsOf, timeOf, type DueItem } from '#core/sittings/due-items.ts';
 import { carriedOn, freshSittings, withShownDays, type ShownSitting } from '#core/sittings/shown-plan.ts';
 import { costOfSittings, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
@@ -113,13 +114,6 @@ async function timed(has: WeeksRead, plan: SittingPlan, services: Services): Pro
   return new Map(found);
 }
 
-/** Days whose sitting takes longer than they have; what the player has set may. */
-const tooLong = ({ has: { due, of }, plan, minutes }: Timed): [number, number][] =>
-  [...minutes].filter(
-    ([day, needs]) =>
-      needs > (of.time[day] ?? 0) + WITHIN && !due.some(({ item }, at) => plan[at] === day && item.set !== null),
-  );
-
 /** The same weeks without what need not be done. */
 function without(has: WeeksRead, none: ReadonlySet<DueItem>): WeeksRead {
   const due = has.due.filter((one) => !none.has(one));
@@ -131,14 +125,10 @@ type Ground = { readonly has: WeeksRead; readonly time: readonly number[] };
 
 /** The same with less time on days that were filled too full, and without what need not be; null where all is well. */
 function corrected({ has, time }: Ground, found: Timed): Ground | null {
-  const [over, none] = [tooLong(found), needless(has.due, found.plan)];
+  const over = tooLong(found.has.of, found.plan, found.minutes);
+  const none = needless(has.due, found.plan);
   if (over.length === 0 && none.size === 0) return null;
-  const less = [...time];
-  for (const [day, needs] of over) {
-    const added = has.due.reduce((sum, { item }, at) => sum + (found.plan[at] === day ? item.minutes : 0), 0);
-    less[day] = Math.max(0, Math.floor(Math.min(less[day] ?? 0, added) - (needs - (has.of.time[day] ?? 0))));
-  }
-  return { has: without(has, none), time: less };
+  return { has: without(has, none), time: lessTime(has.of, found.plan, { over, time }) };
 }
 
 /**
@@ -162,8 +152,6 @@ async function fittingPlan(read: WeeksRead, services: Services): Promise<Timed> 
     else round = Math.max(round, ROUGH_ROUNDS);
   }
 }
-/** A minute more is no reason to plan anew. */
-const WITHIN = 1;
 
 /** Is it the day it is where the server stands, give or take one? Only such a plan is kept. */
 export const isNow = (today: LocalDate, nowMs: number): boolean =>

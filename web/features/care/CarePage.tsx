@@ -12,6 +12,7 @@ import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { useCareActions, useForgetWetness } from '#web/features/care/care.actions.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
 import { WetnessBelief } from '#web/features/care/parts/WetnessBelief.tsx';
+import { isDueAtHome } from '#web/features/care/due-at-home.ts';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { Closed, Methods, NeverDos } from '#web/features/care/parts/HeldTo.tsx';
 import { StripWithSigns } from '#web/features/care/parts/StripWithSigns.tsx';
@@ -152,10 +153,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
     .toSorted((a, b) => rank(a.itemId) - rank(b.itemId) || (b.gauge.load ?? 0) - (a.gauge.load ?? 0));
   const asSeen = periodic.filter(({ gauge }) => gauge.state === 'as-seen');
   const off = periodic.filter(({ gauge }) => gauge.state === 'off');
-  const dueAtHome = running.filter(
-    ({ gauge: { state }, hands, postponedUntil }) =>
-      (state === 'due' || state === 'overdue') && hands !== 'bench' && postponedUntil === null,
-  );
+  const dueAtHome = running.filter(isDueAtHome);
   const dueMinutes = dueAtHome.reduce((sum, { minutes }) => sum + minutes, 0);
   const list = (rows: typeof clocks) => (
     <PlainList>
