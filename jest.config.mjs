@@ -23,6 +23,8 @@ const common = {
 
 /** @type {import('jest').Config} */
 export default {
+  // A busy machine takes ten times as long; what hangs is found out all the same.
+  testTimeout: 60_000,
   projects: [
     {
       ...common,

@@ -16,8 +16,11 @@ export const roomOf = (file: string): string => {
 /** A test so many imports away from a file is about it, wherever it stands. */
 const NEAR = 2;
 
+/** A test of a file, and how many imports away from it. */
+export type NearTest = { readonly test: string; readonly far: number };
+
 /** Which tests are those of a file: of its room all that reach it, through whatever they import, and the near ones of others. */
-export function testsOf(files: readonly string[]): (file: string) => string[] {
+export function testsOf(files: readonly string[]): (file: string) => NearTest[] {
   const known = new Map(files.filter((file) => /\.tsx?$/.test(file)).map((file) => [file, importsOf(file)]));
   /** How many imports away each file is from a test. */
   const reachedFrom = (test: string): ReadonlyMap<string, number> => {
@@ -30,9 +33,9 @@ export function testsOf(files: readonly string[]): (file: string) => string[] {
   const reached = new Map(tests.map((test) => [test, reachedFrom(test)]));
   return (file) => {
     const room = roomOf(file);
-    return tests.filter((test) => {
+    return tests.flatMap((test): NearTest[] => {
       const far = reached.get(test)?.get(file);
-      return far !== undefined && (far <= NEAR || path.dirname(test).startsWith(room));
+      return far !== undefined && (far <= NEAR || path.dirname(test).startsWith(room)) ? [{ test, far }] : [];
     });
   };
 }
