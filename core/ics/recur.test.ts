@@ -126,6 +126,21 @@ describe('dates by a rule', () => {
     expect(days(second)).toEqual(['2026-12-03', '2026-12-10']);
   });
 
+  test('the ends of a year are in it: its first day, its last, and the week round New Year', () => {
+    expect(days(from('2026-01-01', 'FREQ=YEARLY;BYYEARDAY=1,-1;COUNT=4'))).toEqual([
+      '2026-01-01',
+      '2026-12-31',
+      '2027-01-01',
+      '2027-12-31',
+    ]);
+    expect(days(from('2026-01-31', 'FREQ=MONTHLY;BYMONTHDAY=1,-1;COUNT=4'))).toEqual([
+      '2026-01-31',
+      '2026-02-01',
+      '2026-02-28',
+      '2026-03-01',
+    ]);
+  });
+
   test('several times a day are all of them, and more than one an hour is too fine', () => {
     const twice = from('2026-12-01', 'FREQ=DAILY;BYHOUR=9,15;BYMINUTE=30;COUNT=3');
     expect(twice.kind === 'dates' && twice.walls.map(wallText)).toEqual([
@@ -184,6 +199,9 @@ describe('dates by a rule', () => {
     'BYMONTH=13',
     'BYMONTH=0',
     'BYHOUR=25',
+    'BYHOUR=24',
+    'BYSECOND=60',
+    'BYMONTHDAY=-32',
     'BYMINUTE=60',
     'BYYEARDAY=367',
     'BYDAY=XX',
@@ -205,6 +223,23 @@ describe('dates by a rule', () => {
   ])('a rule with %s is not believed at all', (part) => {
     expect(readRule(`FREQ=DAILY;${part}`).kind).toBe('not-understood');
   });
+  test.each([
+    'FREQ=DAILY;BYHOUR=0,23;BYMINUTE=0,59;BYSECOND=0,59',
+    'FREQ=DAILY;BYMONTH=1,12;BYMONTHDAY=1,31,-1,-31',
+    'FREQ=YEARLY;BYYEARDAY=1,366,-1,-366',
+    'FREQ=YEARLY;BYWEEKNO=1,53,-1,-53;BYDAY=MO',
+    'FREQ=YEARLY;BYDAY=1MO,53MO,-53SU,+2TU',
+    'FREQ=MONTHLY;BYDAY=MO;BYSETPOS=1,366,-366;WKST=SU;INTERVAL=1;COUNT=1;',
+    'freq=weekly;byday=mo;until=20261201T090000Z',
+  ])('%s is a rule', (rule) => {
+    expect(readRule(rule).kind).toBe('rule');
+  });
+  test.each(['FREQ=YEARLY;BYWEEKNO=54;BYDAY=MO', 'FREQ=YEARLY;BYDAY=-54SU', 'FREQ=MONTHLY;BYDAY=MO;BYSETPOS=367'])(
+    '%s is none: nothing has so many',
+    (rule) => {
+      expect(readRule(rule).kind).toBe('not-understood');
+    },
+  );
   test.each(['', 'INTERVAL=2', 'FREQ=', 'FREQ=OFTEN', 'FREQ=WEEKLY;BYMONTHDAY=3', 'FREQ=WEEKLY;BYDAY=2MO'])(
     '%j is no rule',
     (rule) => {
