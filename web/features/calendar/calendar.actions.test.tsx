@@ -4,6 +4,8 @@ import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { localDate } from '#core/time/local-date.ts';
 import type { EventView } from '#contract/calendar.ts';
+import type { PlacedItemView, SittingsView } from '#contract/sittings.ts';
+import { useSittingMoves } from '#web/features/calendar/use-sitting-moves.ts';
 import { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { pretendServer, refusal, renderWriting } from '#web/testing/pretend-server.tsx';
 
@@ -27,6 +29,31 @@ function Deleting() {
   return <button onClick={() => remove(GALA)}>Delete it</button>;
 }
 const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+
+function Moving() {
+  const { move } = useSittingMoves({ today: GALA.on, sittings: [] } as unknown as SittingsView, GALA.playerId);
+  const thing = (itemId: string) =>
+    ({ instrumentId: 'clarinet', itemId, dueOn: GALA.on, name: itemId, words: '' }) as unknown as PlacedItemView;
+  return <button onClick={() => move([thing('swab/wash'), thing('keyed/key-oil')], GALA.on)}>Move it</button>;
+}
+
+test('a sitting is moved whole: every thing of it, to the day it was put on', async () => {
+  const { asked } = pretendServer();
+  renderWriting(<Moving />);
+  press('Move it');
+  await screen.findByText(/It is set for/);
+  expect(asked[0]).toMatchObject({
+    path: '/api/sittings/moves',
+    body: {
+      playerId: 'ada',
+      on: GALA.on,
+      times: [
+        { instrumentId: 'clarinet', itemId: 'swab/wash', dueOn: GALA.on },
+        { instrumentId: 'clarinet', itemId: 'keyed/key-oil', dueOn: GALA.on },
+      ],
+    },
+  });
+});
 
 test('what was deleted is entered again by Undo, as it was and under a key of its own', async () => {
   const { asked } = pretendServer();
