@@ -163,6 +163,14 @@ describe('a calendar file', () => {
     ]);
   });
 
+  test('from two weeks back to eighteen months ahead, both days among them', () => {
+    const day = (of: string) => dates(read(calendar(...event(`DTSTART;VALUE=DATE:${of}`)))).length;
+    expect([day('20261112'), day('20261113'), day('20280528'), day('20280529')]).toEqual([0, 1, 1, 0]);
+    const long = ['DTSTART;VALUE=DATE:20261101', 'DTEND;VALUE=DATE:20261114'];
+    // Its last day is the 13th.
+    expect(dates(read(calendar(...event(...long))))).toHaveLength(1);
+  });
+
   test('an unknown zone counts as local time, once noted; one the file brings along is read from there', () => {
     const at = (tzid: string) => event(`DTSTART;TZID=${tzid}:20261204T200000`, 'DURATION:PT1H');
     const unknown = read(calendar(...at('Middle of Nowhere'), ...at('Middle of Nowhere')));

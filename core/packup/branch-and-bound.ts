@@ -22,9 +22,9 @@ export type Budget = { nodes: number };
 type Ready = { readonly job: number; readonly start: number };
 
 /**
- * Depth-first branch and bound. Four things cut a branch; together they never cut the last way to a shortest order, as
- * long as there are least waits alone (with a most, or a cost of changing over, to begin at once is not always best, and
- * the first three do not hold).
+ * Depth-first branch and bound. Four things cut a branch; together they never cut the last way to a shortest order. The
+ * first holds whatever else is asked of an order. **The others need least waits alone**: with a most, or a cost of changing
+ * from one instrument to another, to begin at once is not always best, and a state is more than its times.
  *
  * 1. **Bound**: no completion is shorter than the best found.
  * 2. **Sooner** (`isLate`): another job could begin earlier than this one and be over by then. Put in front of it, the
