@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { checkEvent, plannedDays, type CalendarEvent } from '#core/calendar/event.ts';
+import { awayUntil, checkEvent, plannedDays, type CalendarEvent } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { playColumns } from '#core/plays/play-columns.ts';
 import { playsStanding } from '#core/plays/plays-standing.ts';
@@ -73,5 +73,37 @@ describe('an event', () => {
   ])('%s is refused', (code, over) => {
     expect(checkEvent(concert(over), TODAY, new Set([clarinet]))).toMatchObject({ ok: false, failure: { code } });
     expect(checkEvent(concert(), TODAY, new Set([clarinet])).ok).toBe(true);
+  });
+
+  test.each<[string, Partial<CalendarEvent>]>([
+    ['a day told as its own last day', { what: 'holiday', minutes: null, until: addDays(TODAY, 3) }],
+    ['a stay of a year and a day', { what: 'bench', minutes: null, until: addDays(TODAY, 3 + 366) }],
+    ['two years ahead', { on: addDays(TODAY, 730) }],
+    ['two years ago', { on: addDays(TODAY, -730) }],
+  ])('%s is taken', (_, over) => {
+    expect(checkEvent(concert(over), TODAY, new Set([clarinet])).ok).toBe(true);
+  });
+
+  test.each<[string, Partial<CalendarEvent>]>([
+    ['a day more', { what: 'bench', minutes: null, until: addDays(TODAY, 4 + 366) }],
+    ['a day further ahead', { on: addDays(TODAY, 731) }],
+    ['a day further back', { on: addDays(TODAY, -731) }],
+  ])('%s is not', (_, over) => {
+    expect(checkEvent(concert(over), TODAY, new Set([clarinet])).ok).toBe(false);
+  });
+
+  test('of two stays that overlap it is back after the later, and minutes of a day are no more than it has', () => {
+    const stay = (from: number, to: number) =>
+      concert({ what: 'bench', minutes: null, on: addDays(TODAY, from), until: addDays(TODAY, to) });
+    const stays = [stay(1, 6), stay(4, 12)];
+    expect(awayUntil(stays, clarinet, addDays(TODAY, 5))).toBe(addDays(TODAY, 12));
+    expect(awayUntil(stays.toReversed(), clarinet, addDays(TODAY, 5))).toBe(addDays(TODAY, 12));
+    expect(awayUntil(stays, clarinet, addDays(TODAY, 2))).toBe(addDays(TODAY, 6));
+    expect([0, 13].map((days) => awayUntil(stays, clarinet, addDays(TODAY, days)))).toEqual([null, null]);
+    const long = plannedDays(
+      [concert({ minutes: 600 }), concert({ minutes: 600 }), concert({ minutes: 600 })],
+      clarinet,
+    );
+    expect(long.get(dayNumber(TODAY) + 3)).toMatchObject({ minutes: 1440, plays: 3 });
   });
 });

@@ -2,7 +2,7 @@ import { BOOK } from '#core/tables/book.ts';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { careClock, type CareFacts, type ItemClock, type LastDone } from '#core/care/care-clock.ts';
+import { careClock, type CareFacts, type ItemClock, type LastDone, type SignNoticed } from '#core/care/care-clock.ts';
 import { careClocks } from '#core/care/care-clocks.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
@@ -235,6 +235,48 @@ describe('what matters now', () => {
     expect(ids).not.toContain('clarinet/swab-bore');
     expect(worstClock(clocks)?.item.id).toBe('single-reed/mouthpiece-wash');
     expect(overdueDays(clocks.find((clock) => clock.item.id === 'single-reed/mouthpiece-wash') ?? clocks[0]!)).toBe(23);
+  });
+
+  test('what is stuck keeps waiting what needs it, until it is put right; another sign does not', () => {
+    const horn = usualPractice(BOOK, 'horn', {});
+    const blocked = horn.items.filter(({ blockedBy }) => blockedBy === 'brass/stuck').map(({ id }) => id);
+    expect(blocked.length).toBeGreaterThan(0);
+    const signs = new Map<CareItemId, SignNoticed>();
+    const waiting = (lastDoneOf = new Map<CareItemId, LastDone>()) =>
+      careClocks(horn, facts({ plays: playsOn([1]), signs, lastDone: lastDoneOf }), {
+        today,
+        forecast: forecastDays(usualWeek(given.plays, 20_000)),
+        choices: {},
+        context: plainContext(BOOK, 'horn', {}),
+        conditions: [],
+      }).flatMap(({ item: { id }, state }) => (state === 'waiting' ? [id] : []));
+    const other = horn.items.find(({ id, trigger }) => trigger.kind === 'when-noticed' && id !== 'brass/stuck');
+    if (other === undefined) throw new Error('a sign');
+    const noticed = { part: 'valve-block', atWallMinute: wallMinute(daysAgo(2), 600) } as const;
+    signs.set(other.id, noticed);
+    expect(waiting()).toEqual([]);
+    signs.set('brass/stuck', noticed);
+    expect(waiting().toSorted()).toEqual(blocked.toSorted());
+    expect(waiting(new Map([['brass/stuck', doneAt(daysAgo(1))]]))).toEqual([]);
+    expect(waiting(new Map([['brass/stuck', doneAt(daysAgo(3))]])).toSorted()).toEqual(blocked.toSorted());
+  });
+
+  test('an unknown clock asks as one that is just due: of two the one nearer the mouth comes first', () => {
+    const unknown = clocks.filter(({ state }) => state === 'unknown');
+    const near = unknown.find(({ item: { part } }) => part === 'mouthpiece') ?? unknown[0];
+    const base = unknown[0];
+    if (near === undefined || base === undefined) throw new Error('an unknown clock');
+    const as = (over: Partial<ItemClock['item']>, id: string): ItemClock => ({
+      ...base,
+      load: null,
+      item: { ...base.item, ...over, id: id as CareItemId },
+    });
+    const far = as({ part: 'case', severity: 'looks' }, 'case/far');
+    const close = as({ part: 'mouthpiece', severity: 'person' }, 'case/close');
+    expect(whatMatters(BOOK.kinds.clarinet, [far, close]).map(({ item: { id } }) => id)).toEqual([
+      'case/close',
+      'case/far',
+    ]);
   });
 
   test('an instrument played and not packed up says so', () => {

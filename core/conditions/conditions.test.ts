@@ -308,6 +308,13 @@ describe('entering one', () => {
     ['a room of −80 °C', dry(-80, 30), 'no-room', 'air.celsius'],
     ['no number at all', dry(Number.NaN, 30), 'no-room', 'air.celsius'],
     ['130 % humidity', dry(20, 130), 'no-humidity', 'air.humidityPercent'],
+    ['air that is just not dry any more', dry(20, 40), 'not-dry', 'air.humidityPercent'],
+    [
+      'a rest in a year and two days',
+      condition('long-rest', { beginsOn: addDays(TODAY, 367) }),
+      'begins-much-later',
+      'beginsOn',
+    ],
     ['air that is not dry', dry(20, 55), 'not-dry', 'air.humidityPercent'],
   ] as const)('%s is refused by name', (_what, one, code, field) => {
     expect(fault(one)).toEqual({ code, field });
@@ -324,7 +331,9 @@ describe('entering one', () => {
     expect(fault(condition('new-wood'), plastic)).toMatchObject({ code: 'not-for-this' });
   });
 
-  test('what is right is taken', () => {
+  test('what is right is taken, to its edges', () => {
+    expect([dry(20, 39.9), dry(50, 0), dry(-40, 0)].map((one) => fault(one))).toEqual([null, null, null]);
+    expect(fault(condition('long-rest', { beginsOn: addDays(TODAY, 366) }))).toBeNull();
     for (const one of [
       condition('ill', { beginsOn: ago(300) }),
       dry(21, 30),
