@@ -148,6 +148,16 @@ describe('dates by a rule', () => {
       '2026-12-01T15:30:00',
       '2026-12-02T09:30:00',
     ]);
+    const one = (part: string) => {
+      const found = from('2026-12-01', `FREQ=DAILY;${part};COUNT=2`);
+      return found.kind === 'dates' && found.walls.map((wallOf) => wallText(wallOf).slice(11));
+    };
+    // What is not said is that of the first date, nine o'clock; before that time nothing is of the first day.
+    expect([one('BYHOUR=10'), one('BYMINUTE=5'), one('BYSECOND=7')]).toEqual([
+      ['10:00:00', '10:00:00'],
+      ['09:05:00', '09:05:00'],
+      ['09:00:07', '09:00:07'],
+    ]);
     const hours = Array.from({ length: 24 }, (_, hour) => hour).join();
     expect(from('2026-12-01', `FREQ=DAILY;BYHOUR=${hours};BYMINUTE=0,30`).kind).toBe('too-fine');
     expect(from('2026-12-01', 'FREQ=HOURLY').kind).toBe('too-fine');
