@@ -109,6 +109,10 @@ describe('a choice', () => {
     const both = { 'sax-swab-path': 'neck-left-on', 'swab-cloth': 'cored' };
     expect(barredChoice('swab-cloth', 'cored', { 'sax-swab-path': 'neck-left-on' }, context)).toMatch(/neck/);
     expect(chosenMethod('swab-cloth', both, context)).toMatchObject({ choice: 'microfibre', byPlayer: false });
+    // New wood is new for two years, and not on the day they are over; of an unknown age it is not.
+    const aged = (ageDays: number | null) =>
+      usualMethod('bore-oil-interval', { ...context, conditions: [], ageDays }).choice;
+    expect([aged(0), aged(729), aged(730), aged(null)]).toEqual(['3-months', '3-months', '6-months', '6-months']);
     expect(barredChoice('swab-cloth', 'cored', {}, context)).toBeNull();
   });
 

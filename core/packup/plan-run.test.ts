@@ -84,6 +84,23 @@ test('what keeps the wet away is worth less in a room as warm as breath, where n
   expect(left(34)).toEqual(['keyed/rod-dust', 'keyed/wipe-keys']);
 });
 
+test('says which answers it takes for granted of what is done, and of nothing that is left out', () => {
+  const looksOf = (run: ReturnType<typeof plan>) =>
+    run.because.flatMap((one) => (one.rule === 'usual-look' ? [one.question] : []));
+  const looked = (run: ReturnType<typeof plan>) => run.steps.flatMap(({ step }) => step.look?.question ?? []);
+  let leftOut = 0;
+  for (const kind of KIND_IDS) {
+    const due = partOf(kind);
+    const part = { ...due, items: [...due.items, ...homeCare(due.practice).map(({ id }) => id)] };
+    const [all, short] = [plan([part], null), plan([part], 4)];
+    for (const run of [all, short])
+      for (const question of looksOf(run))
+        expect([kind, looked(run)]).toEqual([kind, expect.arrayContaining([question])]);
+    leftOut += looksOf(all).length - looksOf(short).length;
+  }
+  expect(leftOut).toBeGreaterThan(0);
+});
+
 test('the same request gives the same plan, and a second instrument changes nothing of the first one’s order', () => {
   const [alone, both] = [plan([partOf('oboe')], null), plan([partOf('oboe'), partOf('trumpet')], null)];
   expect(plan([partOf('oboe')], null)).toEqual(alone);

@@ -213,6 +213,9 @@ const answerOf = (call: (n: number) => unknown, n: number): string => {
   }
 };
 
+/** How many calls were made, and what did neither of what is expected. */
+export type Called = { readonly calls: number; readonly wrong: readonly string[] };
+
 /**
  * Calls each with numbers nobody means, one at a time. What is expected: it refuses with a `RangeError`, or answers
  * without anything that is no number. A loop without end ends only with its process.
@@ -220,7 +223,7 @@ const answerOf = (call: (n: number) => unknown, n: number): string => {
  * @param begins told before each call
  * @returns what did neither
  */
-export function callAll(begins: (what: string) => void): { readonly calls: number; readonly wrong: readonly string[] } {
+export function callAll(begins: (what: string) => void): Called {
   let calls = 0;
   const wrong: string[] = [];
   for (const [name, call] of Object.entries(CALLS))

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { spawnSync } from 'node:child_process';
 import process from 'node:process';
+import type { Called } from '#core/testing/hostile-numbers.ts';
 
 /** All of it takes a second; a loop without end does not end. */
 const PATIENCE_MS = 90_000;
@@ -14,7 +15,7 @@ test('numbers nobody means are refused or answered, without one that is none, an
   // Where one does not end, the last line is what was called.
   const last = stdout.trimEnd().split('\n').at(-1) ?? '';
   expect(last).toMatch(/^\{/);
-  const { calls, wrong } = JSON.parse(last) as { calls: number; wrong: string[] };
+  const { calls, wrong } = JSON.parse(last) as Called;
   expect(wrong).toEqual([]);
   expect(calls).toBeGreaterThan(700);
 }, 120_000);
