@@ -6,11 +6,11 @@ import { lifeWhy, lifeWords, readinessWords, supplyWords } from '#core/reeds/ree
 import { lifeBelief } from '#core/reeds/weibull-life.ts';
 import { CANE_LIFE } from '#core/reeds/reed-numbers.ts';
 import { readinessFor, type ReadinessAsked } from '#core/reeds/readiness.ts';
-import { supplyOf } from '#core/reeds/supply.ts';
+import { spentByMonth, supplyOf } from '#core/reeds/supply.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
-import { REED_TODAY, reedsOf, said, used } from '#core/testing/reeds.ts';
+import { aBox, REED_TODAY, reedsOf, said, used } from '#core/testing/reeds.ts';
 import { chanceOfEnough } from '#core/testing/readiness-oracle.ts';
-import { addDays } from '#core/time/local-date.ts';
+import { addDays, localDate } from '#core/time/local-date.ts';
 
 const graded = (number: number, goodFor: 'concert' | 'rehearsal') =>
   said(number, addDays(REED_TODAY, -2), { what: 'graded', feel: 'right', goodFor, signs: [] });
@@ -146,6 +146,9 @@ describe('lives', () => {
     expect(middle).toBeLessThan(high);
     expect(remainingOf(old, lives).middle).toBeLessThan(middle);
     expect(shareOfLife(old, lives)).toBeGreaterThan(shareOfLife(young, lives));
+    // One that has outlived what is expected has all of it behind it, and not more.
+    const [outlived] = reedsOf([used(1, 3, 9000)]);
+    expect(outlived && shareOfLife(outlived, livesOf([]))).toBe(1);
   });
 
   test('with no reed of one’s own it is the usual life, and says so', () => {
@@ -180,6 +183,22 @@ describe('supply', () => {
     expect(buyOn).toBe(addDays(REED_TODAY, Math.floor((8 * life) / 60) - 7));
     expect(costAnHour).toEqual({ minor: expect.closeTo((300 * 60) / life, 9), currency: 'EUR' });
     expect(costAMonth?.minor).toBeCloseTo(300 * aMonth, 9);
+  });
+
+  test('what was spent is told month by month, this one the last, in the currency of the last box with a price', () => {
+    const box = (cameOn: string, minor: number | null, currency = 'EUR') =>
+      aBox({ cameOn: localDate(cameOn), cost: minor === null ? null : { minor, currency } });
+    const boxes = [box('2025-11-30', 900), box('2025-12-31', 1000), box('2026-11-01', 2000), box('2026-11-26', 500)];
+    const spent = spentByMonth([...boxes, box('2026-11-26', null)], REED_TODAY);
+    expect(spent).toHaveLength(12);
+    expect([spent[0], spent.at(-1)]).toEqual([
+      { from: '2025-12-01', minor: 1000 },
+      { from: '2026-11-01', minor: 2500 },
+    ]);
+    expect(spent.reduce((sum, { minor }) => sum + minor, 0)).toBe(3500);
+    const other = spentByMonth([...boxes, box('2026-11-26', 700, 'CHF')], REED_TODAY);
+    expect(other.map(({ minor }) => minor)).toEqual([...Array<number>(11).fill(0), 700]);
+    expect(spentByMonth([box('2026-11-01', null)], REED_TODAY)).toEqual([]);
   });
 
   test('with none in the house one is bought today; who does not play needs none', () => {

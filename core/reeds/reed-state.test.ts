@@ -4,7 +4,7 @@ import { RAMP } from '#core/reeds/reed-numbers.ts';
 import { breakingIn } from '#core/reeds/reed-state.ts';
 import { partsOfReedId, reedId } from '#core/reeds/reed.ts';
 import { leftOfSet, setSessions, type SetSessions } from '#core/reeds/reed-pin.ts';
-import { whichReed, type WantedFor } from '#core/reeds/which-reed.ts';
+import { PENALTY, whichReed, type WantedFor } from '#core/reeds/which-reed.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import { REED_TODAY, reedsOf, said, used } from '#core/testing/reeds.ts';
@@ -163,6 +163,25 @@ describe('which reed', () => {
     expect(whichReed(reeds, WANTED).choices[0]?.reed.number).toBe(2);
     expect(whichReed(reeds, { ...WANTED, isConcert: true }).choices[0]?.reed.number).toBe(1);
     expect(whichReed(reeds, { ...WANTED, isConcert: true }).first).toEqual([]);
+  });
+
+  test('what a reed cannot cover is told in minutes, and weighs as they do', () => {
+    // 300 min lie behind it, a quarter of its life; it may play 90 of the 120, and has waited six days.
+    const [choice] = whichReed(reedsOf([used(1, 6, 300)], { box: { before: [null] } }), {
+      ...WANTED,
+      minutes: 120,
+    }).choices;
+    const reason = (rule: string) => choice?.because.find((one) => one.rule === rule);
+    expect(choice?.minutes).toBe(90);
+    expect(reason('uncovered')).toEqual({ rule: 'uncovered', minutes: 30, penalty: 30 * PENALTY.uncovered });
+    expect(reason('wear')).toMatchObject({ share: 0.25, penalty: 90 * 0.25 * PENALTY.wear });
+    expect(reason('waited')).toMatchObject({ days: 6, penalty: -6 * PENALTY.waitedDay });
+    const [concert] = whichReed(reedsOf([used(1, 6, 720)], { box: { before: [null] } }), {
+      ...WANTED,
+      isConcert: true,
+    }).choices;
+    expect(concert?.because.map(({ rule }) => rule)).toEqual(['cap', 'not-concert-grade', 'second-half']);
+    expect(concert?.penalty).toBe(PENALTY.notConcertGrade + PENALTY.secondHalf);
   });
 
   test('the penalty is the sum of its reasons', () => {

@@ -53,6 +53,15 @@ describe('what a plan of reeds is made from', () => {
     ]);
   });
 
+  test('what is proposed for now stands in the plan for its whole minutes, what is set by hand before it', () => {
+    const two = reedsOf([used(1, 3, 20), used(2, 5, 20)], { box: { before: [0, 0], breakIn: 'none' } });
+    const pinned = (set = setSessions([])) => planOf(two, set).reeds.map((one) => one.pinned[0] ?? null);
+    // An hour: the one that has waited longest plays all of it.
+    expect(pinned()).toEqual([null, 60]);
+    const set = setSessions([{ reedId: reedId('fennel', 1), on: REED_TODAY, minutes: 20 }]);
+    expect(pinned(set)).toEqual([20, 40]);
+  });
+
   test('a ramp has the days that are still ahead, each held as long as its way says', () => {
     const ramp = (breakIn: 'week' | 'two-weeks') =>
       planOf(reedsOf([used(1, 3, 5), used(1, 2, 10)], { box: { before: [0], breakIn } })).reeds[0]?.ramp;

@@ -52,6 +52,7 @@ describe('the times a thing falls due', () => {
 
   test.each([1, 2, 3, 5, 7, 14, 20, 30, 41])('no two of every %i days may lie on one day', (interval) => {
     const times = timesOf(item({ interval, due: 0 }));
+    expect(times).toHaveLength(Math.ceil(42 / interval));
     times.forEach(({ from, due, until }, at) => {
       const next = times[at + 1];
       if (next) expect(next.from).toBeGreaterThan(until);

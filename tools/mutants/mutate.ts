@@ -60,9 +60,13 @@ function ofBinary(node: ts.BinaryExpression): Change[] {
   return swap === undefined || (isText && swap === '-') ? [] : [[node.operatorToken, swap]];
 }
 
+/** The sign of a comparison, `a < b ? -1 : 1`: two is as good as one. */
+const isOnlySign = (node: ts.Node): boolean =>
+  ts.isConditionalExpression(node.parent) && /^-?\d$/.test(node.parent.whenTrue.getText());
+
 function ofNumber(node: ts.NumericLiteral): Change[] {
   const value = Number(node.text);
-  const isPlain = Number.isInteger(value) && value <= LARGEST && !isFallback(node, node);
+  const isPlain = Number.isInteger(value) && value <= LARGEST && !isFallback(node, node) && !isOnlySign(node);
   return isPlain && !ts.isPropertyAssignment(node.parent) ? [[node, String(value + 1)]] : [];
 }
 
@@ -71,7 +75,7 @@ function changesOf(node: ts.Node): Change[] {
   if (ts.isNumericLiteral(node)) return ofNumber(node);
   if (ts.isPrefixUnaryExpression(node)) {
     const isSign = [ts.SyntaxKind.ExclamationToken, ts.SyntaxKind.MinusToken].includes(node.operator);
-    return isSign ? [[node, `(${node.operand.getText()})`]] : [];
+    return isSign && !isFallback(node, node) ? [[node, `(${node.operand.getText()})`]] : [];
   }
   if (ts.isPropertyAccessExpression(node) && ts.isCallExpression(node.parent)) {
     const swap = METHODS[node.name.text];
