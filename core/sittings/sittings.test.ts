@@ -164,6 +164,17 @@ describe('sittings', () => {
     expect(await planSittings({ time: [30], items: [] }, work)).toMatchObject({ plan: [], gap: 0 });
   });
 
+  test('each on its own date is the day it falls due, or the nearest that holds it, the earlier of two', () => {
+    const dates = (time: readonly number[], ...items: Parameters<typeof anItem>[0][]) =>
+      eachOnItsOwnDate({ time, items: items.map((over, at) => anItem({ id: `i${at}`, ...over })) });
+    expect(dates([30, 30, 30, 30], { due: 3 }, { due: 0 }, { due: 9 }, { due: 1, set: 2 })).toEqual([3, 0, null, 2]);
+    expect(dates([30, 30, 0, 0, 30, 30], { due: 3 })).toEqual([4]);
+    expect(dates([30, 30, 0, 0, 0, 30], { due: 3 })).toEqual([1]);
+    // Two of twenty minutes do not fit one day of thirty.
+    expect(dates([30, 30, 30, 30], { due: 1, minutes: 20 }, { due: 1, minutes: 20 })).toEqual([1, 0]);
+    expect(dates([5, 5], { due: 1 })).toEqual([null]);
+  });
+
   test('what is early wastes its share of the work, what is late costs by the day: by hand', () => {
     const item = anItem({ minutes: 12, due: 10, interval: 30, lateDay: 3 });
     expect(itemCost(item, 5)).toBeCloseTo(2);
