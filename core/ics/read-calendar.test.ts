@@ -224,6 +224,8 @@ describe('a calendar file', () => {
     expect(read(calendar('METHOD:CANCEL', ...event(day))).series).toEqual([]);
     const twice = calendar(...event(day, 'SEQUENCE:2', 'SUMMARY:New'), ...event(day, 'SEQUENCE:1', 'SUMMARY:Old'));
     expect(read(twice).series[0]?.summary).toBe('New');
+    const turned = calendar(...event(day, 'SEQUENCE:1', 'SUMMARY:Old'), ...event(day, 'SEQUENCE:2', 'SUMMARY:New'));
+    expect(read(turned).series[0]?.summary).toBe('New');
   });
 
   test('of five thousand events every one is read', () => {

@@ -225,6 +225,7 @@ describe('dates by a rule', () => {
     'UNTIL=20261331',
     'UNTIL=20261201T256100',
     'COUNT=2;COUNT=3',
+    'COUNT=2=3',
     'SKIP=OMIT',
     'BYDAY=2MO',
     'BYWEEKNO=3',

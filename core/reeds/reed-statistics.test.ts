@@ -49,6 +49,12 @@ describe('the curve of lives', () => {
     expect([low, high]).toEqual([expect.closeTo(0.55112, 4), expect.closeTo(0.87358, 4)]);
   });
 
+  test('says nothing where all have ended: its band is the whole of 0 to 1', () => {
+    const last = kaplanMeier(lives('3 5')).at(-1);
+    expect(last && [last.survival, bandOf(last)]).toEqual([0, [0, 1]]);
+    expect(bandOf({ at: 1, atRisk: 3, ended: 0, survival: 1, se: 0 })).toEqual([0, 1]);
+  });
+
   test('who entered late is at risk only from then on', () => {
     const late: Lifetime[] = [
       { entered: 0, left: 5, ended: true },

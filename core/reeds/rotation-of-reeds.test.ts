@@ -62,6 +62,15 @@ describe('what a plan of reeds is made from', () => {
     expect(pinned(set)).toEqual([20, 40]);
   });
 
+  test('of what is set for today it has what is left of it, of any other day all', () => {
+    const set = setSessions([
+      { reedId: reedId('fennel', 1), on: REED_TODAY, minutes: 40 },
+      { reedId: reedId('fennel', 1), on: addDays(REED_TODAY, 2), minutes: 40 },
+    ]);
+    const one = reedsOf([used(1, 0, 15)], { box: { before: [0], breakIn: 'none' } });
+    expect(planOf(one, set).reeds[0]?.pinned).toEqual({ 0: 25, 2: 40 });
+  });
+
   test('a ramp has the days that are still ahead, each held as long as its way says', () => {
     const ramp = (breakIn: 'week' | 'two-weeks') =>
       planOf(reedsOf([used(1, 3, 5), used(1, 2, 10)], { box: { before: [0], breakIn } })).reeds[0]?.ramp;

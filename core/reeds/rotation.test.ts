@@ -104,6 +104,19 @@ describe('a plan of reeds', () => {
     expect(bestSchedule(longer, reed, (_day, minutes) => minutes).schedule).toEqual([0, 90, 0]);
   });
 
+  test('counts for a concert only once it is broken in, and in the first half of its life', () => {
+    const rotation = { days: days(40), reeds: [] };
+    const onlyReady = (_day: number, _minutes: number, ready: boolean) => (ready ? 1000 : 0);
+    const value = (over: Partial<RotationReed>) =>
+      bestSchedule(rotation, aReed({ isConcert: true, ...over }), onlyReady).value;
+    // Ten minutes of breaking in wear 0.3 · 10 · (5 ÷ 1200); lying still would cost a day.
+    expect(value({ ramp: [10] })).toBeCloseTo(0.0125, 9);
+    expect(value({})).toBeLessThan(-900);
+    expect(value({ share: 0.49 })).toBeLessThan(-900);
+    expect(value({ share: 0.5 })).toBe(0);
+    expect(value({ isConcert: false })).toBe(0);
+  });
+
   test('brings a new reed on, a day at a time and no faster', async () => {
     const reed = aReed({ id: 'new', ramp: [5, 10, 15] });
     const { schedules } = await plan({ days: days(40, 40, 0, 40, 40), reeds: [reed, aReed({ id: 'old' })] });

@@ -43,6 +43,10 @@ describe('a back that may have bulged', () => {
     const uses = [used(1, 3, 80), used(1, 1, 70)];
     expect(rules(changed, uses)).toEqual(['weather', 'much-played']);
     expect(rules([read(3, 60), read(1, 32), read(0, 30)], uses)).toEqual([]);
+    // Two hours within three days, and not a minute less.
+    expect(rules(changed, [used(1, 3, 60), used(1, 1, 60)])).toEqual(['weather', 'much-played']);
+    expect(rules(changed, [used(1, 3, 60), used(1, 1, 59)])).toEqual(['weather']);
+    expect(rules(changed, [used(1, 4, 60), used(1, 3, 60), used(1, 1, 59)])).toEqual(['weather']);
   });
 
   test('is none on a synthetic reed, one played today, and one rubbed flat today', () => {

@@ -8,7 +8,7 @@ import { draftProgram, type Term } from '#core/solve/program.ts';
 import { boundSittings } from '#core/sittings/bound-sittings.ts';
 import { planSittings } from '#core/sittings/plan-sittings.ts';
 import { shareOut } from '#core/sittings/share-sittings.ts';
-import { costOfSet, openDays, Thought } from '#core/sittings/sitting-columns.ts';
+import { costOfSet, openDays, planOf, Thought } from '#core/sittings/sitting-columns.ts';
 import { leastSittings, sittingsCost } from '#core/testing/sittings-oracle.ts';
 import { anItem, sixWeeks } from '#core/testing/sittings.ts';
 import { eachOnItsOwnDate, searchSittings } from '#core/sittings/search-sittings.ts';
@@ -173,6 +173,14 @@ describe('sittings', () => {
     // Two of twenty minutes do not fit one day of thirty.
     expect(dates([30, 30, 30, 30], { due: 1, minutes: 20 }, { due: 1, minutes: 20 })).toEqual([1, 0]);
     expect(dates([5, 5], { due: 1 })).toEqual([null]);
+  });
+
+  test('what two sittings have is done in the cheaper of them, and what is set where it is set', () => {
+    const of = { time: [30, 30, 30, 30, 30], items: [anItem({ due: 3 }), anItem({ id: 'b', due: 0, set: 4 })] };
+    const sittingOn = (day: number) => ({ day, items: [0], cost: 0 });
+    expect(planOf(of, [sittingOn(1), sittingOn(3)])).toEqual([3, 4]);
+    expect(planOf(of, [sittingOn(4), sittingOn(2)])).toEqual([2, 4]);
+    expect(planOf(of, [])).toEqual([null, 4]);
   });
 
   test('what is early wastes its share of the work, what is late costs by the day: by hand', () => {

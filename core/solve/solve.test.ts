@@ -171,6 +171,18 @@ describe('an answer', () => {
     await expect(checkedSolver(() => Promise.resolve(wrong))(program(), EXACT)).rejects.toThrow(/breaks its program/);
   });
 
+  test('is so far from the best as its bound says, a share of its cost; a trifle is nothing', () => {
+    const gaps = [
+      [10, 9],
+      [-10, -12],
+      [0.5, 0.4],
+      [5, 5 - 1e-7],
+      [5, 5],
+      [4, 5],
+    ].map(([cost = 0, bound = 0]) => gapOf({ cost, bound }));
+    expect(gaps).toEqual([0.1, 0.2, expect.closeTo(0.2, 9), 0, 0, 0]);
+  });
+
   test('has its whole numbers made whole', async () => {
     const nearly = { ...right, values: [0.9999999, 2.0000001], cost: 4 - 1e-7 };
     const answer = await checkedSolver(() => Promise.resolve(nearly))(program(), EXACT);

@@ -171,11 +171,13 @@ describe('the calendar', () => {
     await page.locator(`[aria-label^="Put "][aria-label$=": ${first?.name ?? ''}"]`).click();
     await sees(page, 'goes to the bench on');
     expect((await bench()).instruments.map(({ instrumentId }) => instrumentId)).not.toContain(first?.instrumentId);
+    expect((await bench()).stays.map(({ name }) => name)).toContain('Dents taken out');
     await tap(page, 'It is back: Dents taken out');
     await press(page, 'Bench service');
     await page.locator('[role="dialog"] button::-p-text(It is back)').click();
     await sees(page, 'It is back, and its care counts from there.');
-    expect((await bench()).stays).toEqual([]);
+    // What is late may have gone there today: only the one that is back is asked about no more.
+    expect((await bench()).stays.map(({ name }) => name)).not.toContain('Dents taken out');
   }, 120_000);
 
   test('the sheet for the lid of a case is one page of paper', async () => {

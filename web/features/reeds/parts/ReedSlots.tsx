@@ -61,7 +61,7 @@ export const ReedSlots = ({ reeds, proposed, onReed }: ReedSlotsProps) => (
             borderRadius: 2,
             border: '2px solid',
             borderColor: reed.reedId === proposed ? 'cane.ink' : 'transparent',
-            opacity: reed.stage === 'retired' ? 0.6 : 1,
+            opacity: reed.stage === 'retired' ? 0.72 : 1,
             '&:hover': { bgcolor: 'well.deep' },
           }}
         >
