@@ -8,7 +8,7 @@ import { boundRotation } from '#core/reeds/bound-rotation.ts';
 import { bestSchedule } from '#core/reeds/reed-schedule.ts';
 import { planFaults, totalOf, type Rotation, type RotationReed } from '#core/reeds/rotation.ts';
 import { leastRotation, rotationCost } from '#core/testing/rotation-oracle.ts';
-import { fourWeeks } from '#core/testing/rotations.ts';
+import { aReed, fourWeeks } from '#core/testing/rotations.ts';
 
 let runtime: Highs;
 beforeAll(async () => {
@@ -20,19 +20,6 @@ const solve: SolveMilp = checkedSolver((program, limits, stop) =>
 const ON = { aborted: false };
 const plan = (rotation: Rotation): Promise<RotationPlan> => planRotation(rotation, { solve, stop: ON });
 
-const aReed = (over: Partial<RotationReed> = {}): RotationReed => ({
-  id: 'one',
-  ramp: [],
-  cap: 90,
-  rests: true,
-  from: 0,
-  share: 0,
-  life: 1200,
-  isConcert: false,
-  isPracticeOnly: false,
-  pinned: {},
-  ...over,
-});
 const days = (...minutes: number[]) => minutes.map((one) => ({ minutes: one, concertMinutes: 0 }));
 
 /** Small rotations: few enough days and sizes to try every plan. */

@@ -12,6 +12,7 @@ import { alphaOfHalfLife, shrunk, usualWeek } from '#core/plays/usual-week.ts';
 import { playColumns } from '#core/plays/play-columns.ts';
 import { chanceOfGood, fewestToOpen } from '#core/reeds/good-reeds.ts';
 import { improveRotation } from '#core/reeds/improve-rotation.ts';
+import type { RotationReed } from '#core/reeds/rotation.ts';
 import { readinessFor } from '#core/reeds/readiness.ts';
 import { livesOf } from '#core/reeds/reed-life.ts';
 import { checkPins } from '#core/reeds/reed-pin.ts';
@@ -21,6 +22,7 @@ import { drawnCurve, kaplanMeier } from '#core/reeds/survival.ts';
 import { lifeBelief } from '#core/reeds/weibull-life.ts';
 import { eachOnItsOwnDate, searchSittings } from '#core/sittings/search-sittings.ts';
 import { BOOK } from '#core/tables/book.ts';
+import { aReed } from '#core/testing/rotations.ts';
 import { anItem } from '#core/testing/sittings.ts';
 import { addDays, addMonths, dateOfDay, localDate } from '#core/time/local-date.ts';
 import { instantOfMs } from '#core/time/instant.ts';
@@ -38,21 +40,12 @@ const trumpet = BOOK.kinds.trumpet.water;
 const lives = livesOf([]);
 const PRIOR = { median: 20, medianSpread: 0.5, shape: 2.5, shapeSpread: 0.35 };
 const marked = (value: number) => ({ value, mark: 'estimate' }) as const;
-const reed = {
-  id: 'r',
-  ramp: [] as number[],
-  cap: 90,
-  rests: true,
-  from: 0,
-  share: 0,
-  life: 1200,
-  isConcert: false,
-  isPracticeOnly: false,
-  pinned: {} as Record<number, number>,
-};
-const rotation = (over: Partial<typeof reed>, minutes = 60, concertMinutes = 0) =>
+const rotation = (over: Partial<RotationReed>, minutes = 60, concertMinutes = 0) =>
   improveRotation(
-    { days: Array.from({ length: 4 }, () => ({ minutes, concertMinutes })), reeds: [{ ...reed, ...over }, reed] },
+    {
+      days: Array.from({ length: 4 }, () => ({ minutes, concertMinutes })),
+      reeds: [aReed(over), aReed({ id: 'other' })],
+    },
     { rounds: 2, stop: { aborted: false } },
   );
 const sittings = (over: Parameters<typeof anItem>[0], time = 30) => {

@@ -1,5 +1,20 @@
 import prand from 'pure-rand';
-import type { Rotation } from '#core/reeds/rotation.ts';
+import type { Rotation, RotationReed } from '#core/reeds/rotation.ts';
+
+/** A reed that is broken in and new, for rehearsals. */
+export const aReed = (over: Partial<RotationReed> = {}): RotationReed => ({
+  id: 'one',
+  ramp: [],
+  cap: 90,
+  rests: true,
+  from: 0,
+  share: 0,
+  life: 1200,
+  isConcert: false,
+  isPracticeOnly: false,
+  pinned: {},
+  ...over,
+});
 
 /** Ten reeds over 28 days, drawn by seed: a third being broken in, four of concert grade, two concerts or so. */
 export function fourWeeks(seed: number): Rotation {
