@@ -21,7 +21,7 @@ import { supplyOf } from '#core/reeds/supply.ts';
 import { drawnCurve, kaplanMeier } from '#core/reeds/survival.ts';
 import { lifeBelief } from '#core/reeds/weibull-life.ts';
 import { eachOnItsOwnDate, searchSittings } from '#core/sittings/search-sittings.ts';
-import { BOOK } from '#core/tables/book.ts';
+import type { Book } from '#core/book/book.ts';
 import { aReed } from '#core/testing/rotations.ts';
 import { anItem } from '#core/testing/sittings.ts';
 import { addDays, addMonths, dateOfDay, localDate } from '#core/time/local-date.ts';
@@ -35,8 +35,6 @@ import { afterTap, chanceDry, dryingPerPass, usualWetness, wetnessMoments } from
 /** Numbers nobody means. */
 const HOSTILE = [NaN, Infinity, -Infinity, -1, -0.5, 0.1, 0, 1e9, 1e15, 1.5e300];
 const today = localDate('2026-11-27');
-const { water } = BOOK.kinds.clarinet;
-const trumpet = BOOK.kinds.trumpet.water;
 const lives = livesOf([]);
 const PRIOR = { median: 20, medianSpread: 0.5, shape: 2.5, shapeSpread: 0.35 };
 const marked = (value: number) => ({ value, mark: 'estimate' }) as const;
@@ -102,9 +100,6 @@ const play = (minutes: number) =>
     { acquiredOn: today, leftOn: null },
     [],
   );
-const passes = (over: Partial<Parameters<typeof passesFor>[0]>) =>
-  passesFor({ water, minutes: 60, roomCelsius: 20, least: marked(1), most: marked(9), ...over });
-
 /** The core's functions that take numbers from outside, each with the place of the number that is tried. */
 const CALLS: Readonly<Record<string, (n: number) => unknown>> = {
   'orderSteps work': (n) => orderSteps(jobs(n)),
@@ -115,13 +110,6 @@ const CALLS: Readonly<Record<string, (n: number) => unknown>> = {
   'chooseSteps value': (n) => choose({ value: n }),
   'learnMinutes at': (n) => learnt(n),
   'learnMinutes repeats': (n) => learnt(60_000, n),
-  'condensate minutes': (n) => condensate(water, n, 20),
-  'condensate room': (n) => condensate(water, 60, n),
-  'letOutAfter room': (n) => letOutAfter(trumpet, n),
-  'passesFor minutes': (n) => passes({ minutes: n }),
-  'passesFor room': (n) => passes({ roomCelsius: n }),
-  'passesFor thirst': (n) => passes({ thirst: n }),
-  'passesFor confidence': (n) => passes({ confidence: n }),
   'dryingPerPass share': (n) => dryingPerPass(n),
   'afterTap passes': (n) => wetnessMoments(afterTap(usualWetness, { ...tap, passes: n })),
   'afterTap first dry': (n) => wetnessMoments(afterTap(usualWetness, { ...tap, found: 'first-dry', passes: n })),
@@ -186,6 +174,22 @@ const CALLS: Readonly<Record<string, (n: number) => unknown>> = {
   'recurred from': (n) => recurred({ start: 0, rule: 'FREQ=DAILY', from: n, until: 1e12, fromMs: (ms) => ms }),
 };
 
+/** Those that ask for the water of an instrument. */
+function ofWater({ kinds }: Book): typeof CALLS {
+  const { water } = kinds.clarinet;
+  const passes = (over: Partial<Parameters<typeof passesFor>[0]>) =>
+    passesFor({ water, minutes: 60, roomCelsius: 20, least: marked(1), most: marked(9), ...over });
+  return {
+    'condensate minutes': (n) => condensate(water, n, 20),
+    'condensate room': (n) => condensate(water, 60, n),
+    'letOutAfter room': (n) => letOutAfter(kinds.trumpet.water, n),
+    'passesFor minutes': (n) => passes({ minutes: n }),
+    'passesFor room': (n) => passes({ roomCelsius: n }),
+    'passesFor thirst': (n) => passes({ thirst: n }),
+    'passesFor confidence': (n) => passes({ confidence: n }),
+  };
+}
+
 /** Where something that is no number stands in an answer; null where all is well. What is without end may be meant. */
 function notANumber(value: unknown, at = ''): string | null {
   if (typeof value === 'number') return Number.isNaN(value) ? at || 'the answer' : null;
@@ -216,10 +220,10 @@ export type Called = { readonly calls: number; readonly wrong: readonly string[]
  * @param begins told before each call
  * @returns what did neither
  */
-export function callAll(begins: (what: string) => void): Called {
+export function callAll(book: Book, begins: (what: string) => void): Called {
   let calls = 0;
   const wrong: string[] = [];
-  for (const [name, call] of Object.entries(CALLS))
+  for (const [name, call] of Object.entries({ ...CALLS, ...ofWater(book) }))
     for (const n of HOSTILE) {
       begins(`${name} ${n}`);
       calls++;
