@@ -89,6 +89,31 @@ describe('what is wrong in a file is left out by itself', () => {
     expect(days(read(...event(...WEEKLY), ...cancelled))).toEqual(['2026-12-03', '2026-12-10', '2026-12-24']);
   });
 
+  test('a time that ends with a day, and days that end at midnight, last as clocks show them', () => {
+    const of = (...lines: string[]) => read(...event(...lines)).series[0]?.dates[0];
+    expect(of('DTSTART:20261204T200000', 'DTEND;VALUE=DATE:20261205')).toMatchObject({
+      on: '2026-12-04',
+      minutes: 240,
+    });
+    expect(of('DTSTART:20261204T000000', 'DTEND:20261206T000000')).toMatchObject({
+      on: '2026-12-04',
+      until: '2026-12-05',
+      minutes: null,
+    });
+    expect(of('DTSTART:20261204T000000', 'DTEND:20261205T000000')).toMatchObject({
+      until: '2026-12-04',
+      minutes: 1440,
+    });
+  });
+
+  test('each of a series is named by when it was to begin: a day by its day, a time by its moment', () => {
+    const names = (...lines: string[]) =>
+      read(...event(...lines)).series[0]?.dates.map(({ instance }) => instance) ?? [];
+    expect(names('DTSTART;VALUE=DATE:20261203', 'RRULE:FREQ=WEEKLY;COUNT=2')).toEqual(['2026-12-03', '2026-12-10']);
+    expect(names(...WEEKLY).slice(0, 1)).toEqual(['2026-12-03T18:00:00Z']);
+    expect(names('DTSTART;VALUE=DATE:20261203')).toEqual([null]);
+  });
+
   test('a day left out of a series of times is that day, an added one that is none is noted', () => {
     const found = read(...event(...WEEKLY, 'EXDATE;VALUE=DATE:20261210', 'RDATE:20261131T190000,20261205T190000'));
     expect(days(found)).toEqual(['2026-12-03', '2026-12-05', '2026-12-17', '2026-12-24']);
