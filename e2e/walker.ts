@@ -1,5 +1,5 @@
 import { setTimeout as pause } from 'node:timers/promises';
-import type { Browser, BrowserContext, Page } from 'puppeteer-core';
+import type { Browser, BrowserContext, HTTPRequest, Page } from 'puppeteer-core';
 
 export type Walker = Page & {
   /** Console errors and failed page scripts so far. */
@@ -59,6 +59,35 @@ export async function atRest(page: Page, withinMs = WAIT_MS): Promise<void> {
       throw new Error(`still waiting for ${open().join(' ')}; the page says\n${await textOf(page)}`);
     await pause(LOOK_AGAIN_MS);
   }
+}
+
+/**
+ * From now on the server answers a page one question at a time, each only once the page has nothing else left to do;
+ * `next` takes the one to answer out of those that wait, in the order they were asked.
+ */
+export async function oneByOne(page: Page, next: (held: HTTPRequest[]) => HTTPRequest | undefined): Promise<void> {
+  const held: HTTPRequest[] = [];
+  let answering = false;
+  const settled = async (): Promise<void> => {
+    for (let quiet = 0; quiet < LOOKS; await pause(LOOK_AGAIN_MS)) {
+      // A page that is just being left has nothing to do.
+      await isLoading(page).catch(() => true);
+      const open = asking.get(page)?.().length ?? 0;
+      quiet = open > held.length ? 0 : quiet + 1;
+    }
+  };
+  const answerAll = async (): Promise<void> => {
+    if (answering) return;
+    answering = true;
+    for (await settled(); held.length > 0; await settled()) await next(held)?.continue();
+    answering = false;
+  };
+  await page.setRequestInterception(true);
+  page.on('request', (asked) => {
+    if (!new URL(asked.url()).pathname.startsWith('/api/')) return void asked.continue();
+    held.push(asked);
+    void answerAll();
+  });
 }
 
 /** Opens an address as if typed in, and waits until the page is at rest. */

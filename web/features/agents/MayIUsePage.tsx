@@ -4,13 +4,13 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { AgentList } from '#contract/agents.ts';
+import type { ShelfPlace } from '#contract/instruments.ts';
 import { useToday } from '#web/clock/today.ts';
 import { agentQueries } from '#web/features/agents/agents.queries.ts';
 import { Dilution } from '#web/features/agents/parts/Dilution.tsx';
 import { Verdicts } from '#web/features/agents/parts/Verdicts.tsx';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
-import { playerQueries } from '#web/features/players/players.queries.ts';
-import { useCurrentPlayer } from '#web/session/current-player.ts';
+import { CurrentPlayer } from '#web/features/players/CurrentPlayer.tsx';
 import { Caution } from '#web/ui/Caution.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
@@ -78,52 +78,68 @@ const called = ({ name, kindName }: { readonly name: string; readonly kindName: 
 /** No instrument in particular. */
 const ANYTHING = { id: '', name: 'Anything', kindName: 'whatever it is' } as const;
 
-/** "May this touch that?": an agent and an instrument, the verdict for every part; two agents together; dilution. */
-export function MayIUsePage() {
+/** `places`: whoever holds the device first. */
+function Loaded({ list, places }: { readonly list: AgentList; readonly places: readonly ShelfPlace[] }) {
   const [params] = useSearchParams();
-  const agents = useQuery(agentQueries.list());
-  const shelf = useQuery(instrumentQueries.shelf(useToday()));
-  const players = useQuery(playerQueries.list());
-  const player = useCurrentPlayer(players.data);
   const [agent, setAgent] = useState<Named | null>(null);
   const [other, setOther] = useState<Named | null>(null);
   const [chosen, setChosen] = useState<string | null>(params.get('of'));
-  const places =
-    shelf.data?.toSorted((a, b) => Number(b.playerId === player?.id) - Number(a.playerId === player?.id)) ?? [];
   const place = chosen === ANYTHING.id ? ANYTHING : (places.find(({ id }) => id === chosen) ?? places[0] ?? ANYTHING);
+  return (
+    <Box sx={{ maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
+      <Typography variant="h1">May I use …</Typography>
+      <Compartment>
+        <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+          <AgentChoice agents={list} label="What have you got in your hand?" value={agent} onChange={setAgent} />
+          <Autocomplete
+            options={[ANYTHING, ...places]}
+            disableClearable
+            getOptionLabel={called}
+            isOptionEqualToValue={(a, b) => a.id === b.id}
+            value={place}
+            onChange={(_event, next) => setChosen(next.id)}
+            renderInput={(input) => <TextField {...input} label="On which instrument?" />}
+          />
+        </Box>
+        {!agent && (
+          <Typography color="text.secondary" sx={{ mt: 1.5 }}>
+            A bottle, a grease, a cloth or a tool: the answer comes for every part, with its reason.
+          </Typography>
+        )}
+      </Compartment>
+      {agent && <Answer agent={agent} instrumentId={place.id === ANYTHING.id ? null : place.id} />}
+      <Compartment title="Two of them together">
+        <AgentChoice agents={list} label="And with what?" value={other} onChange={setOther} />
+        {agent && other && <Together one={agent} other={other} />}
+      </Compartment>
+      <Compartment title="Make hydrogen peroxide weaker">
+        <Dilution />
+      </Compartment>
+    </Box>
+  );
+}
+
+/** "May this touch that?": an agent and an instrument, the verdict for every part; two agents together; dilution. */
+export function MayIUsePage() {
+  const agents = useQuery(agentQueries.list());
+  const shelf = useQuery(instrumentQueries.shelf(useToday()));
   return (
     <QueryView query={agents} height={300}>
       {(list) => (
-        <Box sx={{ maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
-          <Typography variant="h1">May I use …</Typography>
-          <Compartment>
-            <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
-              <AgentChoice agents={list} label="What have you got in your hand?" value={agent} onChange={setAgent} />
-              <Autocomplete
-                options={[ANYTHING, ...places]}
-                disableClearable
-                getOptionLabel={called}
-                isOptionEqualToValue={(a, b) => a.id === b.id}
-                value={place}
-                onChange={(_event, next) => setChosen(next.id)}
-                renderInput={(input) => <TextField {...input} label="On which instrument?" />}
-              />
-            </Box>
-            {!agent && (
-              <Typography color="text.secondary" sx={{ mt: 1.5 }}>
-                A bottle, a grease, a cloth or a tool: the answer comes for every part, with its reason.
-              </Typography>
-            )}
-          </Compartment>
-          {agent && <Answer agent={agent} instrumentId={place.id === ANYTHING.id ? null : place.id} />}
-          <Compartment title="Two of them together">
-            <AgentChoice agents={list} label="And with what?" value={other} onChange={setOther} />
-            {agent && other && <Together one={agent} other={other} />}
-          </Compartment>
-          <Compartment title="Make hydrogen peroxide weaker">
-            <Dilution />
-          </Compartment>
-        </Box>
+        <QueryView query={shelf} height={300}>
+          {(places) => (
+            <CurrentPlayer height={300}>
+              {(player) => (
+                <Loaded
+                  list={list}
+                  places={places.toSorted(
+                    (a, b) => Number(b.playerId === player?.id) - Number(a.playerId === player?.id),
+                  )}
+                />
+              )}
+            </CurrentPlayer>
+          )}
+        </QueryView>
       )}
     </QueryView>
   );

@@ -2,11 +2,11 @@ import { Box, Button, ToggleButton, ToggleButtonGroup, Typography } from '@mui/m
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import type { ListedPlayer } from '#core/players/profile.ts';
 import type { CareOverview } from '#contract/care.ts';
 import { useToday } from '#web/clock/today.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
-import { playerQueries } from '#web/features/players/players.queries.ts';
-import { useCurrentPlayer } from '#web/session/current-player.ts';
+import { CurrentPlayer } from '#web/features/players/CurrentPlayer.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { HANDS_WORDS } from '#web/ui/hands-words.ts';
 import { Problem } from '#web/ui/Problem.tsx';
@@ -68,9 +68,7 @@ function CallingRow({ place, clock }: Row) {
   );
 }
 
-function Loaded({ overview }: { readonly overview: CareOverview }) {
-  const players = useQuery(playerQueries.list());
-  const player = useCurrentPlayer(players.data);
+function Loaded({ overview, player }: { readonly overview: CareOverview; readonly player: ListedPlayer | undefined }) {
   const [whose, setWhose] = useState<'mine' | 'all'>('mine');
   const rows = overview
     .filter(({ playerId }) => whose === 'all' || playerId === player?.id)
@@ -139,7 +137,7 @@ export function CareAllPage() {
             action="Add an instrument"
           />
         ) : (
-          <Loaded overview={places} />
+          <CurrentPlayer height={400}>{(player) => <Loaded overview={places} player={player} />}</CurrentPlayer>
         )
       }
     </QueryView>

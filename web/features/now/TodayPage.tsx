@@ -14,11 +14,10 @@ import { useEvening, type Along } from '#web/features/now/evening.actions.ts';
 import { NowOf } from '#web/features/now/NowPage.tsx';
 import { TodayRow } from '#web/features/now/parts/TodayRow.tsx';
 import { todayQueries } from '#web/features/now/today.queries.ts';
-import { playerQueries } from '#web/features/players/players.queries.ts';
+import { CurrentPlayer } from '#web/features/players/CurrentPlayer.tsx';
 import { EveningSheet } from '#web/features/plays/parts/EveningSheet.tsx';
 import { ReedsToday } from '#web/features/reeds/parts/ReedsToday.tsx';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
-import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
@@ -141,7 +140,7 @@ function Loaded({ view: { lines, fine, unknown, away, evening }, playerId, other
   const today = useToday();
   const [sheet, setSheet] = useState(false);
   const said = useEvening(playerId);
-  // Below everything else: it comes when it comes, and nothing moves for it.
+  // Below the list: it comes when it comes. What stands below it waits for it, so that nothing moves.
   const reeds = useQuery(reedQueries.of(playerId, wallNow()));
   const along = alongOf(lines);
   const due = lines.filter(({ what }) => what === 'due');
@@ -212,7 +211,7 @@ function Loaded({ view: { lines, fine, unknown, away, evening }, playerId, other
           <ReedsToday kinds={reeds.data.kinds} />
         </Compartment>
       )}
-      <WhenSeen playerId={playerId} />
+      {!reeds.isLoading && <WhenSeen playerId={playerId} />}
       {sheet && (
         <EveningSheet
           evening={evening}
@@ -258,17 +257,19 @@ function TodayOf({ playerId, places }: { readonly playerId: PlayerId; readonly p
 /** Today: one list over all instruments of the player and of whom they look after, with one thing to do first. */
 export function TodayPage() {
   const shelf = useQuery(instrumentQueries.shelf(useToday()));
-  const players = useQuery(playerQueries.list());
-  const player = useCurrentPlayer(players.data);
   return (
     <QueryView query={shelf} height={520}>
-      {(places) =>
-        places.length === 0 || player === undefined ? (
-          EMPTY_SHELF
-        ) : (
-          <TodayOf key={player.id} playerId={player.id} places={places} />
-        )
-      }
+      {(places) => (
+        <CurrentPlayer height={520}>
+          {(player) =>
+            places.length === 0 || player === undefined ? (
+              EMPTY_SHELF
+            ) : (
+              <TodayOf key={player.id} playerId={player.id} places={places} />
+            )
+          }
+        </CurrentPlayer>
+      )}
     </QueryView>
   );
 }

@@ -3,13 +3,13 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { counted } from '#core/explain/format.ts';
+import type { ListedPlayer } from '#core/players/profile.ts';
 import { MOST_INSTRUMENTS_AT_ONCE } from '#contract/packup.ts';
 import type { ShelfPlace } from '#contract/instruments.ts';
 import { useToday } from '#web/clock/today.ts';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
-import { playerQueries } from '#web/features/players/players.queries.ts';
-import { useCurrentPlayer } from '#web/session/current-player.ts';
+import { CurrentPlayer } from '#web/features/players/CurrentPlayer.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
@@ -52,9 +52,13 @@ function Waiting({ place: { id, name, kind, kindName, openRunKey }, chosen, onTo
 }
 
 /** What waits to be packed up: the player's own, several in one go. */
-function Loaded({ places }: { readonly places: readonly ShelfPlace[] }) {
-  const players = useQuery(playerQueries.list());
-  const player = useCurrentPlayer(players.data);
+function Loaded({
+  places,
+  player,
+}: {
+  readonly places: readonly ShelfPlace[];
+  readonly player: ListedPlayer | undefined;
+}) {
   const { begin, busy } = useBeginRun();
   const [left, setLeft] = useState<readonly string[]>([]);
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
@@ -140,7 +144,7 @@ export function PackUpAllPage() {
             action="Add an instrument"
           />
         ) : (
-          <Loaded places={places} />
+          <CurrentPlayer height={300}>{(player) => <Loaded places={places} player={player} />}</CurrentPlayer>
         )
       }
     </QueryView>

@@ -13,7 +13,7 @@ import { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
 import { Concerts } from '#web/features/calendar/parts/Concerts.tsx';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
-import { playerQueries } from '#web/features/players/players.queries.ts';
+import { CurrentPlayer } from '#web/features/players/CurrentPlayer.tsx';
 import { Boxes, type Opened } from '#web/features/reeds/parts/Boxes.tsx';
 import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
 import { Readiness, type Asked } from '#web/features/reeds/parts/Readiness.tsx';
@@ -23,7 +23,6 @@ import { Supply } from '#web/features/reeds/parts/Supply.tsx';
 import { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
 import { useReedBox, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
-import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
@@ -189,20 +188,22 @@ function ReedsOf({
 export function ReedsPage() {
   const instrumentId = (useParams()['instrumentId'] ?? null) as InstrumentId | null;
   const shelf = useQuery(instrumentQueries.shelf(useToday()));
-  const players = useQuery(playerQueries.list());
-  const current = useCurrentPlayer(players.data);
   return (
     <QueryView query={shelf} height={520}>
-      {(places) => {
-        const playerId = places.find(({ id }) => id === instrumentId)?.playerId ?? current?.id;
-        return playerId === undefined ? null : (
-          <ReedsOf
-            key={`${playerId} ${instrumentId ?? ''}`}
-            playerId={playerId as PlayerId}
-            instrumentId={instrumentId}
-          />
-        );
-      }}
+      {(places) => (
+        <CurrentPlayer height={520}>
+          {(current) => {
+            const playerId = places.find(({ id }) => id === instrumentId)?.playerId ?? current?.id;
+            return playerId === undefined ? null : (
+              <ReedsOf
+                key={`${playerId} ${instrumentId ?? ''}`}
+                playerId={playerId as PlayerId}
+                instrumentId={instrumentId}
+              />
+            );
+          }}
+        </CurrentPlayer>
+      )}
     </QueryView>
   );
 }
