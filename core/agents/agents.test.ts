@@ -441,6 +441,7 @@ describe('dilution', () => {
     [35, 6, 500, 85.7143, 414.2857],
     [30, 3, 250, 25, 225],
     [3, 3, 100, 100, 0],
+    [100, 50, 100, 50, 50],
   ])('%d %% to %d %%, %d mL', (stockPercent, targetPercent, finalMl, stockMl, waterMl) => {
     const made = dilute({ stockPercent, targetPercent, finalMl });
     if (!made.ok) throw new Error(made.failure.code);

@@ -2,7 +2,14 @@ import { BOOK } from '#core/tables/book.ts';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { careClock, type CareFacts, type ItemClock, type LastDone, type SignNoticed } from '#core/care/care-clock.ts';
+import {
+  careClock,
+  limbsOf,
+  type CareFacts,
+  type ItemClock,
+  type LastDone,
+  type SignNoticed,
+} from '#core/care/care-clock.ts';
 import { careClocks } from '#core/care/care-clocks.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
@@ -112,6 +119,36 @@ describe('a care clock', () => {
     );
     expect(lines.every(({ text }) => text.length > 0)).toBe(true);
     expect(standingWords(clock, today)).toMatch(/^in (about )?2 days$/);
+  });
+
+  test('a week hardly known is said where playing decides, and nowhere else', () => {
+    const rules = (limbs: (typeof item.trigger & { kind: 'clock' })['limbs'], plays: readonly number[]) =>
+      clockOf(
+        { ...item, trigger: { kind: 'clock', limbs, words: 'often' } },
+        facts({ lastDone: lastDone(daysAgo(1)), plays: playsOn(plays), acquiredOn: daysAgo(3) }),
+      ).because.map(({ rule }) => rule);
+    const often = Array.from({ length: 120 }, (_, ago) => ago);
+    for (const byPlaying of [{ minutes: estimate(900) }, { plays: estimate(40) }]) {
+      expect(rules(byPlaying, [1])).toContain('new-week');
+      expect(rules(byPlaying, often)).not.toContain('new-week');
+    }
+    expect(rules({ days: marked(8) }, [1])).not.toContain('new-week');
+  });
+
+  test('what a method leaves to no clock has none', () => {
+    const setting = { choices: {}, context: plainContext(BOOK, 'clarinet', {}) };
+    const limbs = { days: marked(8) };
+    const by = (inForce: object) =>
+      limbsOf(
+        { trigger: { kind: 'clock-by-method', method: 'bore-oil-interval', limbs: inForce, words: 'so' } as never },
+        setting,
+      );
+    const { choice } = chosenMethod('bore-oil-interval', {}, setting.context);
+    expect(by({ [choice]: limbs })).toBe(limbs);
+    expect(by({ [choice]: 'never' })).toBeNull();
+    expect(by({})).toBeNull();
+    expect(limbsOf(item, setting)).toMatchObject({ days: { value: 8 } });
+    expect(limbsOf({ trigger: { kind: 'sign' } as never }, setting)).toBeNull();
   });
 
   test('more playing and more days never make anything fresher', () => {

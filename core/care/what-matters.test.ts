@@ -2,7 +2,7 @@ import { BOOK } from '#core/tables/book.ts';
 import { expect, test } from '@jest/globals';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
-import { packedUp } from '#core/care/what-matters.ts';
+import { packedUp, protects } from '#core/care/what-matters.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { usualPractice } from '#core/methods/practice-under.ts';
 import { localDate } from '#core/time/local-date.ts';
@@ -37,3 +37,13 @@ test.each(KIND_IDS)(
     }
   },
 );
+
+test('what care protects grows with how long it has waited, up to a limit', () => {
+  const [item] = usualPractice(BOOK, 'clarinet', usualBuild(BOOK.kinds.clarinet)).items;
+  if (!item) throw new Error('no item');
+  const at = (exposure: number) => protects(BOOK.kinds.clarinet, item, exposure);
+  expect(at(0)).toBe(0);
+  expect(at(1)).toBeCloseTo(2 * at(0.5), 9);
+  expect(at(1_000)).toBe(at(100));
+  expect(at(100)).toBeGreaterThan(at(1));
+});

@@ -339,7 +339,9 @@ describe('entering one', () => {
       dry(21, 30),
       condition('new-cork', { part: 'barrel' }),
       condition('long-rest', { beginsOn: addDays(TODAY, 30) }),
+      condition('long-rest', { endsOn: addDays(TODAY, 1100) }),
     ])
       expect(fault(one)).toBeNull();
+    expect(fault(condition('long-rest', { endsOn: addDays(TODAY, 1101) }))).toMatchObject({ code: 'too-long' });
   });
 });

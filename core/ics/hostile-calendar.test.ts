@@ -71,6 +71,20 @@ describe('what is wrong in a file is left out by itself', () => {
     expect([days(unclear), codes(unclear)]).toEqual([['2026-12-03'], ['series-not-understood']]);
   });
 
+  test('a series of which only moved dates are there is called as the first of them that stands', () => {
+    const one = (id: string, name: string, ...more: string[]) => [
+      ...['BEGIN:VEVENT', 'UID:e1', `RECURRENCE-ID:${id}T190000`, `DTSTART:${id}T200000`, 'DURATION:PT1H'],
+      ...[`SUMMARY:${name}`, ...more, 'END:VEVENT'],
+    ];
+    const found = read(
+      ...one('20261203', 'Gone', 'STATUS:CANCELLED'),
+      ...one('20261210', 'Moved first'),
+      ...one('20261217', 'Moved next'),
+    );
+    expect(found.series.map(({ summary }) => summary)).toEqual(['Moved first']);
+    expect(days(found)).toEqual(['2026-12-10', '2026-12-17']);
+  });
+
   test('a date of a series named by its day alone is that day’s; a day named by a time is the day of it', () => {
     const moved = (id: string, start: string) => ['BEGIN:VEVENT', 'UID:e1', id, start, 'DURATION:PT1H', 'END:VEVENT'];
     const byDay = read(...event(...WEEKLY), ...moved('RECURRENCE-ID;VALUE=DATE:20261210', 'DTSTART:20261211T190000'));

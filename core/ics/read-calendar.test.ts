@@ -171,6 +171,16 @@ describe('a calendar file', () => {
     expect(dates(read(calendar(...event(...long))))).toHaveLength(1);
   });
 
+  test('and so of a series, wherever its hours are told', () => {
+    for (const zone of ['Pacific/Kiritimati', 'Pacific/Pago_Pago', 'Europe/Berlin']) {
+      const series = read(
+        calendar(...event(`DTSTART;TZID=${zone}:20261001T120000`, 'DURATION:PT1H', 'RRULE:FREQ=DAILY')),
+      );
+      const days = dates(series).map(([on]) => on);
+      expect([zone, days[0], days.at(-1)]).toEqual([zone, '2026-11-13', '2028-05-28']);
+    }
+  });
+
   test('an unknown zone counts as local time, once noted; one the file brings along is read from there', () => {
     const at = (tzid: string) => event(`DTSTART;TZID=${tzid}:20261204T200000`, 'DURATION:PT1H');
     const unknown = read(calendar(...at('Middle of Nowhere'), ...at('Middle of Nowhere')));

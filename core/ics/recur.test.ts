@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import * as rruleModule from 'rrule';
-import { recurred, type Recurred } from '#core/ics/recur.ts';
+import { daysLookedAt, recurred, type Recurred } from '#core/ics/recur.ts';
 import { readRule } from '#core/ics/rule.ts';
 import { realWall, wallText } from '#core/time/wall-time.ts';
 
@@ -176,6 +176,26 @@ describe('dates by a rule', () => {
     expect(days(recurred({ ...utc, from: utc.start, until: wall('2027-01-01') }))).toHaveLength(3);
   });
 
+  test('the days looked at for a rule are those until it ends, from where one may begin', () => {
+    const looked = (rule: string, over: { from?: string; until?: string } = {}) =>
+      daysLookedAt({
+        start: wall('2026-12-01'),
+        rule,
+        from: wall(over.from ?? '2026-12-01'),
+        until: wall(over.until ?? '2027-12-01'),
+      });
+    expect(looked('FREQ=DAILY')).toBe(365);
+    expect(looked('FREQ=DAILY', { from: '2027-06-01' })).toBe(183);
+    expect(looked('FREQ=DAILY;UNTIL=20261211T090000')).toBe(10);
+    expect(looked('FREQ=DAILY;UNTIL=20300101T090000')).toBe(365);
+    // What is counted is counted from its first date.
+    expect(looked('FREQ=DAILY;COUNT=20', { from: '2026-12-15' })).toBe(20);
+    expect(looked('FREQ=WEEKLY;INTERVAL=2;COUNT=5')).toBe(70);
+    expect(looked('FREQ=DAILY;COUNT=9999')).toBe(365);
+    expect(looked('FREQ=DAILY', { from: '2028-01-01' })).toBe(0);
+    expect(looked('FREQ=HOURLY')).toBe(0);
+  });
+
   test('what is wanted later is counted from the first, and what is not counted is passed over', () => {
     const far = { from: '2026-12-01', until: '2026-12-31' };
     expect(days(from('1900-01-01', 'FREQ=MONTHLY;BYMONTHDAY=13', far))).toEqual(['2026-12-13']);
@@ -267,5 +287,34 @@ describe('dates by a rule', () => {
     const budget = { days: 40_000 };
     expect(recurred({ ...far, from: wall('2026-01-01'), until: wall('2028-01-01'), budget }).kind).toBe('too-far');
     expect(budget.days).toBeLessThan(0);
+  });
+});
+
+describe('what a rule says', () => {
+  const kind = (rule: string) => readRule(rule).kind;
+  test('has its parts where they say something, and no other', () => {
+    expect(
+      [
+        'FREQ=MONTHLY;BYDAY=MO;BYSETPOS=1',
+        'FREQ=MONTHLY;BYDAY=MO;BYSETPOS=-1',
+        'FREQ=MONTHLY;BYDAY=MO;BYSETPOS=366',
+        'FREQ=YEARLY;BYDAY=1MO',
+        'FREQ=YEARLY;BYWEEKNO=5;BYDAY=MO',
+        'FREQ=YEARLY;BYYEARDAY=1',
+      ].map(kind),
+    ).toEqual(Array(6).fill('rule'));
+    expect(
+      [
+        'FREQ=YEARLY;BYWEEKNO=5;BYDAY=1MO',
+        'FREQ=WEEKLY;BYDAY=1MO',
+        'FREQ=DAILY;BYDAY=1MO',
+        'FREQ=WEEKLY;BYMONTHDAY=1',
+        'FREQ=MONTHLY;BYYEARDAY=1',
+        'FREQ=MONTHLY;BYWEEKNO=5',
+        'FREQ=MONTHLY;BYSETPOS=1',
+        'FREQ=MONTHLY;BYDAY=MO;BYSETPOS=0',
+        'FREQ=MONTHLY;BYDAY=MO;BYSETPOS=367',
+      ].filter((rule) => kind(rule) !== 'not-understood'),
+    ).toEqual([]);
   });
 });

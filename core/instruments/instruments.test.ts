@@ -31,6 +31,16 @@ describe('a build', () => {
     });
   });
 
+  test('of several faults the first is told', () => {
+    const clarinet = BOOK.kinds['clarinet'];
+    expect(checkBuild(clarinet, { finish: 'lacquer', colour: 'red', ...wooden })).toMatchObject({
+      failure: { code: 'no-such-field', field: 'finish' },
+    });
+    expect(checkBuild(clarinet, { colour: 'red', finish: 'lacquer', ...wooden })).toMatchObject({
+      failure: { code: 'no-such-field', field: 'colour' },
+    });
+  });
+
   test('meets a condition only where it has the field', () => {
     expect(buildMeets(wooden, { body: ['wood', 'plastic'] })).toBe(true);
     expect(buildMeets(wooden, { finish: ['lacquer'] })).toBe(false);

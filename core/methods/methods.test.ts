@@ -10,7 +10,16 @@ import { CONDITIONS } from '#core/tables/conditions/conditions.ts';
 import type { Build } from '#core/instruments/build.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import { pairwise } from '#core/testing/pairwise.ts';
-import { barredChoice, chosenMethod, isAsked, methodOf, methodsFor, usualMethod } from '#core/methods/chosen-method.ts';
+import {
+  barredChoice,
+  chosenMethod,
+  isAsked,
+  methodOf,
+  methodsFor,
+  methodsInForce,
+  methodsOfStep,
+  usualMethod,
+} from '#core/methods/chosen-method.ts';
 import { plainContext, usualPractice } from '#core/methods/practice-under.ts';
 import { METHOD_IDS, METHOD_MOMENTS, type MethodId } from '#core/book/method-ids.ts';
 import { METHODS } from '#core/tables/methods/methods.ts';
@@ -169,6 +178,25 @@ describe('the practice under methods', () => {
     expect(wash?.how).toBe(
       'Use lukewarm water and a little mild soap, and rinse it well. Use a cloth or a cotton bud, and no brush. Keep the cork dry.',
     );
+  });
+
+  test('a step answers to the methods that put it there, and to those that have it said as it is', () => {
+    const kind: KindId = 'clarinet';
+    const setting = { choices: {}, context: plainContext(BOOK, kind, usualBuild(BOOK.kinds[kind])) };
+    const byHand = methodsInForce(setting.choices, setting.context);
+    let put = 0;
+    let said = 0;
+    for (const step of usualPractice(BOOK, kind, usualBuild(BOOK.kinds[kind])).steps) {
+      const found = methodsOfStep(step, setting).map(({ method }) => method);
+      const wanted = new Set<MethodId>();
+      for (const { method, effects } of byHand)
+        if (Object.keys(effects.says ?? {}).includes(step.id)) wanted.add(method);
+      said += wanted.size;
+      if (step.method) wanted.add(step.method.id);
+      put += step.method ? 1 : 0;
+      expect([step.id, found.toSorted()]).toEqual([step.id, [...wanted].toSorted()]);
+    }
+    expect(Math.min(put, said)).toBeGreaterThan(0);
   });
 
   test('a thirstier cloth than the book counts with takes more at each pass', () => {

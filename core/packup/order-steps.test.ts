@@ -137,6 +137,17 @@ describe('one pair of hands with passive waits', () => {
     expect(() => orderSteps(half)).toThrow('whole seconds');
   });
 
+  test('what fits is as good as proved, however little was looked at', () => {
+    const waits: Job[] = [
+      { workSeconds: 5, after: [] },
+      { workSeconds: 5, after: [{ job: 0, waitSeconds: 60 }] },
+      { workSeconds: 30, after: [] },
+    ];
+    expect(fitsWithin(waits, 70)).toEqual({ fits: true, proved: true });
+    expect(fitsWithin(waits, 69)).toEqual({ fits: false, proved: true });
+    expect(fitsWithin(waits, 70, { nodes: 0 })).toEqual({ fits: true, proved: true });
+  });
+
   test('refuses a precedence that runs in a circle', () => {
     expect(() =>
       orderSteps([

@@ -101,6 +101,20 @@ test('says which answers it takes for granted of what is done, and of nothing th
   expect(leftOut).toBeGreaterThan(0);
 });
 
+test('says that waits are used where there are some, and not where there are none', () => {
+  const found = KIND_IDS.flatMap((kind) => {
+    const due = partOf(kind);
+    return [due.items, [...due.items, ...homeCare(due.practice).map(({ id }) => id)]].map((items) => {
+      const run = plan([{ ...due, items }], null);
+      const waits = run.steps.reduce((sum, { step }) => sum + (step.wait?.minutes.value ?? 0), 0);
+      const told = run.because.find(({ rule }) => rule === 'waits-overlapped');
+      expect([kind, told !== undefined]).toEqual([kind, waits > 0]);
+      return waits > 0;
+    });
+  });
+  expect(new Set(found).size).toBe(2);
+});
+
 test('the same request gives the same plan, and a second instrument changes nothing of the first one’s order', () => {
   const [alone, both] = [plan([partOf('oboe')], null), plan([partOf('oboe'), partOf('trumpet')], null)];
   expect(plan([partOf('oboe')], null)).toEqual(alone);

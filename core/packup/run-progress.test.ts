@@ -42,6 +42,15 @@ describe('the step at hand', () => {
   });
 });
 
+test('a wait is over at the moment it ends', () => {
+  expect([later(1), later(0), later(-1), null].map((waitsUntilMs) => isWaiting({ waitsUntilMs }, NOW))).toEqual([
+    true,
+    false,
+    false,
+    false,
+  ]);
+});
+
 describe('progress', () => {
   test('counts what is called for, and the handwork of what is open', () => {
     const progress = progressOf(

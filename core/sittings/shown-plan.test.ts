@@ -57,6 +57,22 @@ describe('sittings that have been shown', () => {
     ]);
   });
 
+  test('was done on the day most of it was done, on the later of two that come as often', () => {
+    const shown = first(fresh(1, 'wash', 'oil', 'grease'));
+    const doneOn = (days: Readonly<Record<string, number>>) =>
+      later(shown, [], { lastDoneOn: ({ itemId }: { itemId: string }) => on(days[itemId] ?? 0) })[0];
+    expect(doneOn({ wash: 0, oil: -1, grease: -1 })).toMatchObject({ state: 'done', on: on(-1) });
+    expect(doneOn({ wash: -1, oil: 0, grease: 0 })).toMatchObject({ state: 'done', on: today });
+    const two = first(fresh(1, 'wash', 'oil'));
+    for (const days of [
+      { wash: 0, oil: -1 },
+      { wash: -1, oil: 0 },
+    ] as Record<string, number>[])
+      expect(
+        later(two, [], { lastDoneOn: ({ itemId }: { itemId: string }) => on(days[itemId] ?? 0) })[0],
+      ).toMatchObject({ state: 'done', on: today });
+  });
+
   test('one that was missed goes on under its name on its new day', () => {
     const shown = first(fresh(0, 'oil', 'grease'));
     const [missed] = later(shown, [{ ...fresh(3, 'oil', 'grease') }], { today: on(2) });

@@ -5,7 +5,18 @@ import path from 'node:path';
 import process from 'node:process';
 import { mutated, type Mutant } from '#tools/mutants/mutate.ts';
 
-export type Ran = { readonly passed: boolean; readonly seconds: number };
+/** What Jest tells of each file of tests, as much of it as is read. */
+type JestTold = {
+  readonly testResults: readonly {
+    readonly name: string;
+    readonly status: string;
+    readonly startTime: number;
+    readonly endTime: number;
+  }[];
+};
+const WHOLE_SECONDS = 900;
+
+export type Ran = { readonly passed: boolean };
 
 /** A copy of the program in which formulas may be broken. */
 export class Sandbox {
@@ -20,11 +31,23 @@ export class Sandbox {
     symlinkSync(path.resolve('node_modules'), path.join(this.folder, 'node_modules'));
   }
 
+  /** Runs tests that are whole. @returns the seconds of each, `null` of one that fails all the same */
+  async timed(tests: readonly string[]): Promise<ReadonlyMap<string, number | null>> {
+    const told = path.join(this.folder, 'whole.json');
+    await this.run(tests, WHOLE_SECONDS, ['--json', `--outputFile=${told}`]);
+    const { testResults } = JSON.parse(readFileSync(told, 'utf8')) as JestTold;
+    return new Map(
+      testResults.map(({ name, status, startTime, endTime }) => [
+        path.relative(this.folder, name),
+        status === 'passed' ? (endTime - startTime) / 1000 : null,
+      ]),
+    );
+  }
+
   /** Runs tests until the first fails, or for so long: what does not end has failed. */
-  run(tests: readonly string[], mostSeconds: number): Promise<Ran> {
-    const begun = performance.now();
+  run(tests: readonly string[], mostSeconds: number, how: readonly string[] = ['--bail']): Promise<Ran> {
     const flags = ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning'];
-    const jest = ['node_modules/jest/bin/jest.js', '--bail', '--runInBand', '--silent', '--runTestsByPath', ...tests];
+    const jest = ['node_modules/jest/bin/jest.js', ...how, '--runInBand', '--silent', '--runTestsByPath', ...tests];
     const child = spawn(process.execPath, [...flags, ...jest], {
       cwd: this.folder,
       stdio: 'ignore',
@@ -34,7 +57,7 @@ export class Sandbox {
     return new Promise((resolve) => {
       child.once('exit', (code) => {
         clearTimeout(clock);
-        resolve({ passed: code === 0, seconds: (performance.now() - begun) / 1000 });
+        resolve({ passed: code === 0 });
       });
     });
   }
