@@ -1,7 +1,7 @@
 import type { Subject } from '#core/record/fact.ts';
 
 /** Most things that are kept: an old one goes for a new one. */
-const MOST_KEPT = 400;
+export const MOST_KEPT = 400;
 
 /**
  * What has been worked out is kept until a fact touches one of its subjects: `name` says what it is, `subjects` what it

@@ -3,6 +3,11 @@ import { counted, listed } from '#core/explain/format.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
 
 const RUN_WORDS: Readonly<Record<RunKind, string>> = { before: 'Made ready', after: 'Packed up', care: 'Care done' };
+const BEGUN_WORDS: Readonly<Record<RunKind, string>> = {
+  before: 'Making ready begun, not finished',
+  after: 'Packing up begun, not finished',
+  care: 'Care begun, not finished',
+};
 const LISTED_AT_MOST = 3;
 
 /** What a run left in the record: its kind and what it did beyond the steps of every play. */
@@ -11,7 +16,7 @@ export function runWords(
   done: readonly Pick<CareItem, 'name' | 'trigger'>[],
   finished: boolean,
 ): string {
-  if (!finished) return `${RUN_WORDS[kind]}: not finished`;
+  if (!finished) return BEGUN_WORDS[kind];
   const beyond = done.filter(({ trigger }) => trigger.kind !== 'every-play').map(({ name }) => name.toLowerCase());
   if (done.length === 0) return `${RUN_WORDS[kind]}: nothing done`;
   if (beyond.length === 0) return RUN_WORDS[kind];

@@ -204,6 +204,27 @@ describe('migrations', () => {
     client.close();
   });
 
+  test('the plays of an evening are told each by itself, and nothing else that belongs to another', () => {
+    const client = new Database(':memory:');
+    const tags = readJournal().map(({ tag }) => tag);
+    client.exec(tags.slice(0, 14).flatMap(statementsOf).join(''));
+    client.exec(`
+      insert into subjects (id, kind, name) values (1, 'instrument', 'clarinet');
+      insert into facts (id, key, kind, "on", at_minute, logged_at, belongs_to) values
+        (1, 'e', 'evening', '2026-11-24', 1190, 0, null), (2, 'p', 'play', '2026-11-24', 1190, 0, 1),
+        (3, 'q', 'play', '1971-01-01', null, 0, 1), (4, 'r', 'run', '2026-11-24', 1200, 0, null),
+        (5, 'c', 'care', '2026-11-24', 1210, 0, 4), (6, 'l', 'play', '2026-11-23', 600, 0, null);
+      insert into fact_subjects (fact_id, subject_id, listed_at) values
+        (1, 1, null), (2, 1, null), (3, 1, null), (4, 1, 5), (5, 1, null), (6, 1, 7);
+    `);
+    for (const statement of statementsOf('0014_evening_plays_told')) client.exec(statement);
+    // By hand: 24 November 2026 is day 20,781 after 1 January 1970, which is day 0.
+    expect(client.prepare('select listed_at from fact_subjects order by fact_id').pluck().all()).toEqual([
+      ...[null, 20_781 * 1440 + 1190, 365 * 1440, 5, null, 7],
+    ]);
+    client.close();
+  });
+
   test('a table rebuilt the way drizzle-kit writes it keeps its children under the guard, and loses them without', () => {
     const childrenAfter = (guard: (client: Database.Database, migrate: () => void) => void): unknown => {
       const client = new Database(':memory:');

@@ -63,6 +63,16 @@ describe('the waiting line', () => {
     expect(one.come('later')).toBe(true);
   });
 
+  test('waiting is counted from when somebody came, at whatever hour that is', () => {
+    const one = line();
+    one.clock.ms = 1_000_000;
+    for (let index = 0; index < 30; index++) one.come(`early ${index}`);
+    one.clock.ms += 240;
+    expect(one.come('in time')).toBe(true);
+    one.clock.ms += 20;
+    expect(one.come('too late')).toBe(false);
+  });
+
   test('a few are never too many, however long the machine was away', () => {
     const one = line();
     one.come('before it slept');

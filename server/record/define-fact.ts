@@ -64,6 +64,8 @@ export type FactDefinition<Body, Request extends Sent, Told> = {
   changesSubjects?(body: Body): boolean;
   /** How it reads in the record of its subjects; a kind without words is told under another. */
   words?(fact: Fact<Body>, told: Told, about: Subject): string;
+  /** Is what was logged with it told by itself? Without it a fact is told under the one it belongs to. */
+  readonly eachIsTold?: true;
   /** What a client can log; a kind without it is only ever written along with another. */
   readonly logged?: {
     /** Where it is posted; without it a feature's own route takes it in. */

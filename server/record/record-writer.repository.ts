@@ -94,7 +94,8 @@ export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
       if (target) recount(target.corrects ?? target.id);
       return target ? touchedBy(target) : [];
     }
-    const isListed = definition.words !== undefined && fact.belongsTo === null;
+    const isToldByItself = owner === null || spine.definitionOf(owner.kind).eachIsTold === true;
+    const isListed = definition.words !== undefined && isToldByItself;
     const listedAt = isListed ? dayNumber(fact.on) * MINUTES_PER_DAY + (fact.atMinute ?? 0) : null;
     for (const id of new Set(definition.about(fact.body).map(subjectId)))
       insertRow(db, factSubjects, { factId: row.id, subjectId: id, listedAt });

@@ -39,6 +39,7 @@ export const ROWS_AFTER: Record<string, string> = {
   '0011_sitting_times': '',
   '0012_calendar_whole': '',
   '0013_coins_of_iso': '',
+  '0014_evening_plays_told': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

@@ -15,12 +15,14 @@ type JestTold = {
   }[];
 };
 const WHOLE_SECONDS = 900;
+const ENDS_AT_FIRST = ['--bail', '--env=./tools/mutants/first-failure.mjs'];
 
 export type Ran = { readonly passed: boolean };
 
 /** A copy of the program in which formulas may be broken. */
 export class Sandbox {
   readonly folder = mkdtempSync(path.join(tmpdir(), 'ulu-mutants-'));
+  private readonly temporary = path.join(this.folder, 'tmp');
 
   constructor(files: readonly string[]) {
     for (const file of files) {
@@ -28,6 +30,7 @@ export class Sandbox {
       mkdirSync(path.dirname(to), { recursive: true });
       cpSync(file, to);
     }
+    mkdirSync(this.temporary);
     symlinkSync(path.resolve('node_modules'), path.join(this.folder, 'node_modules'));
   }
 
@@ -45,13 +48,14 @@ export class Sandbox {
   }
 
   /** Runs tests until the first fails, or for so long: what does not end has failed. */
-  run(tests: readonly string[], mostSeconds: number, how: readonly string[] = ['--bail']): Promise<Ran> {
+  run(tests: readonly string[], mostSeconds: number, how: readonly string[] = ENDS_AT_FIRST): Promise<Ran> {
     const flags = ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning'];
     const jest = ['node_modules/jest/bin/jest.js', ...how, '--runInBand', '--silent', '--runTestsByPath', ...tests];
     const child = spawn(process.execPath, [...flags, ...jest], {
       cwd: this.folder,
       stdio: 'ignore',
-      env: { ...process.env, TZ: 'UTC' },
+      // What a test that was cut short leaves behind goes with the sandbox.
+      env: { ...process.env, TZ: 'UTC', TMPDIR: this.temporary },
     });
     const clock = setTimeout(() => child.kill('SIGKILL'), mostSeconds * 1000);
     return new Promise((resolve) => {

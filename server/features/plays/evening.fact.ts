@@ -46,6 +46,7 @@ export const eveningFact = defineFact<Services>()<EveningBody, LogEveningRequest
     toRow: (evening) => evening,
     fromRow: ({ factId: _factId, ...evening }) => evening,
   }),
+  eachIsTold: true,
   about: ({ plays }) => plays.map(({ instrumentId }) => ofInstrument(instrumentId)),
   logged: { path: playPaths.evening, request: logEveningRequest, decide },
 });
