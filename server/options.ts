@@ -6,6 +6,23 @@ import type { ServeOptions } from '#server/serve.ts';
 /** An option on the command line is wrong; the message says which. */
 export class OptionFault extends Error {}
 
+const LARGEST_PORT = 65_535;
+function portIn(text: string): number {
+  // An empty text would count as nought.
+  const port = text.trim() === '' ? NaN : Number(text);
+  if (Number.isInteger(port) && port >= 0 && port <= LARGEST_PORT) return port;
+  throw new OptionFault(`--port takes a number from 0 to ${LARGEST_PORT}, not “${text}”`);
+}
+
+/** An empty host would listen on every network this machine is in. */
+const HOST_LEFT_EMPTY = '--host needs an address, such as 127.0.0.1. Leave it out to stay on this machine.';
+/** An empty folder would be the one the program was started in. */
+const FOLDER_LEFT_EMPTY = '--data needs a folder. Leave it out for the usual one.';
+function said(text: string, leftEmpty: string): string {
+  if (text.trim() === '') throw new OptionFault(leftEmpty);
+  return text;
+}
+
 /**
  * Reads `--port`, `--host`, `--data` and `--quiet`.
  *
@@ -27,18 +44,10 @@ export function readOptions(args: readonly string[], usual: { port: number; data
     throw new OptionFault(asError(error).message);
   }
   // An empty text counts as nought.
-  const port = values.port === undefined ? usual.port : values.port.trim() === '' ? NaN : Number(values.port);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535)
-    throw new OptionFault(`--port takes a number from 0 to 65535, not “${values.port}”`);
-  // An empty host would listen on every network this machine is in.
-  if (values.host?.trim() === '')
-    throw new OptionFault('--host needs an address, such as 127.0.0.1. Leave it out to stay on this machine.');
-  // An empty folder would be the one the program was started in.
-  if (values.data?.trim() === '') throw new OptionFault('--data needs a folder. Leave it out for the usual one.');
   return {
-    port,
-    host: values.host ?? '127.0.0.1',
-    dataFolder: path.resolve(values.data ?? usual.dataFolder),
+    port: values.port === undefined ? usual.port : portIn(values.port),
+    host: values.host === undefined ? '127.0.0.1' : said(values.host, HOST_LEFT_EMPTY),
+    dataFolder: path.resolve(values.data === undefined ? usual.dataFolder : said(values.data, FOLDER_LEFT_EMPTY)),
     quiet: values.quiet ?? false,
   };
 }
