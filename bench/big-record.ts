@@ -82,7 +82,6 @@ export function fillBigRecord({ client }: OpenDatabase, { record, atOnce }: Serv
     }
   });
   // A record that grew day by day has no million rows waiting in its write-ahead log.
-  client.exec('analyze');
   client.pragma('wal_checkpoint(TRUNCATE)');
   return plays;
 }

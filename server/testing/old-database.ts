@@ -40,6 +40,7 @@ export const ROWS_AFTER: Record<string, string> = {
   '0012_calendar_whole': '',
   '0013_coins_of_iso': '',
   '0014_evening_plays_told': '',
+  '0015_plans_without_statistics': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

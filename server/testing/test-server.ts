@@ -9,6 +9,7 @@ import { compose } from '#server/compose.ts';
 import { FACTS } from '#server/facts.ts';
 import { recordFaults } from '#server/record/check-record.repository.ts';
 import { createDesk } from '#server/work/desk.ts';
+import { routesOf } from '#server/testing/routes.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 
@@ -42,7 +43,16 @@ export function testServer({ kinds, prepare = startEmpty, counting }: Setting = 
   const desk = createDesk();
   const composing = { book: BOOK, nowMs: () => clock.ms, desk, ...(kinds ? { kinds } : {}) };
   const statements: string[] = [];
-  const open = () => openDatabase(folder, counting ? { statement: (sql) => void statements.push(sql) } : {});
+  const prepared = new Set<string>();
+  const open = () => {
+    const opened = openDatabase(folder, counting ? { statement: (sql) => void statements.push(sql) } : {});
+    const prepare = opened.client.prepare.bind(opened.client);
+    opened.client.prepare = ((sql: string) => {
+      prepared.add(sql);
+      return prepare(sql);
+    }) as typeof opened.client.prepare;
+    return opened;
+  };
   let database = open();
   let serve = compose(database, composing);
   const make = () =>
@@ -59,6 +69,10 @@ export function testServer({ kinds, prepare = startEmpty, counting }: Setting = 
     clock,
     api: () => supertest(app),
     client: () => database.client,
+    /** Every route of the app. */
+    routes: () => routesOf(app),
+    /** Every statement that has been prepared, as it was written. */
+    prepared: (): readonly string[] => [...prepared],
     /** Statements the record runs while something is done. */
     statementsOf: async (work: () => Promise<unknown>): Promise<readonly string[]> => {
       statements.length = 0;

@@ -24,6 +24,29 @@ import { facts } from '#server/record/record.table.ts';
 const original = alias(facts, 'original');
 const ofPlayer = sql.placeholder('playerId');
 
+/** The currency of the last stay that says what it cost, but for one. */
+function lastPaid(db: Db) {
+  return (
+    db
+      .select({ currency: sql<string>`json_extract(${events.stay}, '$.cost.currency')` })
+      .from(events)
+      // Read from the left: SQLite would begin with every fact there is.
+      .crossJoin(facts)
+      .leftJoin(original, eq(original.id, facts.corrects))
+      .where(
+        and(
+          eq(facts.id, events.factId),
+          eq(facts.counts, true),
+          sql`json_extract(${events.stay}, '$.cost.currency') is not null`,
+          ne(sql`coalesce(${original.key}, ${facts.key})`, sql.placeholder('without')),
+        ),
+      )
+      .orderBy(desc(events.factId))
+      .limit(1)
+      .prepare()
+  );
+}
+
 export function createCalendarRepository(db: Db) {
   const all = db
     .select({ key: sql<string>`coalesce(${original.key}, ${facts.key})`, event: events })
@@ -48,20 +71,7 @@ export function createCalendarRepository(db: Db) {
     .orderBy(desc(facts.id))
     .limit(1)
     .prepare();
-  const paid = db
-    .select({ currency: sql<string>`json_extract(${events.stay}, '$.cost.currency')` })
-    .from(events)
-    .innerJoin(facts, and(eq(facts.id, events.factId), eq(facts.counts, true)))
-    .leftJoin(original, eq(original.id, facts.corrects))
-    .where(
-      and(
-        sql`json_extract(${events.stay}, '$.cost.currency') is not null`,
-        ne(sql`coalesce(${original.key}, ${facts.key})`, sql.placeholder('without')),
-      ),
-    )
-    .orderBy(desc(events.factId))
-    .limit(1)
-    .prepare();
+  const paid = lastPaid(db);
   const terms = db
     .select({ terms: benchTerms.terms })
     .from(benchTerms)

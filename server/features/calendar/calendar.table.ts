@@ -102,5 +102,8 @@ export const events = sqliteTable(
   (table) => [
     check('events_minutes', sql`${table.minutes} is null or ${table.minutes} between 1 and 600`),
     index('events_of_player').on(table.playerId, table.on),
+    index('events_paid')
+      .on(table.factId)
+      .where(sql`json_extract(${table.stay}, '$.cost.currency') is not null`),
   ],
 );

@@ -15,7 +15,9 @@ export function createInstrumentsRepository(db: Db, book: Book) {
   const shelf = db
     .select({ id: instruments.id, playerId: instruments.playerId })
     .from(instruments)
-    .innerJoin(facts, counting(sql`${instruments.factId}`))
+    // Read from the left: SQLite would begin with every fact there is.
+    .crossJoin(facts)
+    .where(counting(sql`${instruments.factId}`))
     .orderBy(asc(instruments.factId))
     .prepare();
   const arrival = db

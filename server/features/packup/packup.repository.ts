@@ -78,7 +78,8 @@ export function createPackupRepository(db: Db) {
   const keys = db
     .select({ key: facts.key })
     .from(runs)
-    .innerJoin(facts, and(eq(facts.id, runs.factId), eq(facts.counts, true)))
+    .crossJoin(facts)
+    .where(and(eq(facts.id, runs.factId), eq(facts.counts, true)))
     .orderBy(asc(runs.factId))
     .prepare();
   const newestFinished = (instrumentId: string, limit: number): (RecordedRun & { readonly alone: boolean })[] =>

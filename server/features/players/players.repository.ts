@@ -8,6 +8,14 @@ import { minders, players, profiles, runWays } from '#server/features/players/pl
 import { facts } from '#server/record/record.table.ts';
 
 const added = alias(facts, 'added');
+/** What was added and what was said of it both count. */
+const counting = and(
+  eq(added.id, players.factId),
+  eq(added.counts, true),
+  eq(profiles.playerId, players.id),
+  eq(facts.id, profiles.factId),
+  eq(facts.counts, true),
+);
 
 /** What the newest fact that counts says of a player; null where none does. */
 const newest = <Said>(table: typeof runWays | typeof minders, column: SQLiteColumn) =>
@@ -15,7 +23,8 @@ const newest = <Said>(table: typeof runWays | typeof minders, column: SQLiteColu
     where ${table.playerId} = ${players.id} order by ${table.factId} desc limit 1)`;
 
 export function createPlayersRepository(db: Db) {
-  // Players in the order they were added, the profiles of each in the order they were said.
+  // Players in the order they were added, the profiles of each in the order they were said. A cross join is read from
+  // the left: left to itself, SQLite may begin with every fact there is.
   const told = () =>
     db
       .select({
@@ -27,13 +36,13 @@ export function createPlayersRepository(db: Db) {
         minderId: newest<PlayerId>(minders, minders.minderId),
       })
       .from(players)
-      .innerJoin(added, and(eq(added.id, players.factId), eq(added.counts, true)))
-      .innerJoin(profiles, eq(profiles.playerId, players.id))
-      .innerJoin(facts, and(eq(facts.id, profiles.factId), eq(facts.counts, true)))
+      .crossJoin(added)
+      .crossJoin(profiles)
+      .crossJoin(facts)
       .orderBy(asc(players.factId), asc(facts.id));
-  const all = told().prepare();
+  const all = told().where(counting).prepare();
   const one = told()
-    .where(eq(players.id, sql.placeholder('id')))
+    .where(and(counting, eq(players.id, sql.placeholder('id'))))
     .prepare();
   type Row = ReturnType<typeof all.all>[number];
   const player = ({ id, does, ...row }: Row): ListedPlayer => ({

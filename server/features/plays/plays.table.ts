@@ -31,6 +31,7 @@ export const plays = sqliteTable(
     check('plays_minutes', sql`${table.minutes} between 1 and 1440`),
     check('plays_minute_of_day', sql`${table.endedAtMinute} between 0 and 1439`),
     index('plays_of_instrument').on(table.instrumentId, table.counts, table.wallMinute, table.minutes),
+    index('plays_of_player').on(table.playerId, table.counts, table.wallMinute),
   ],
 );
 /** What somebody played of an evening on several instruments: each is a play of its own that came with it. */

@@ -84,10 +84,16 @@ export function createReedsRepository(db: Db) {
   const currency = db
     .select({ currency: reedBoxes.currency })
     .from(reedBoxes)
-    .innerJoin(facts, and(eq(facts.id, reedBoxes.factId), eq(facts.counts, true)))
+    // Read from the left: SQLite would begin with every fact there is.
+    .crossJoin(facts)
     .leftJoin(original, eq(original.id, facts.corrects))
     .where(
-      and(isNotNull(reedBoxes.currency), ne(sql`coalesce(${original.key}, ${facts.key})`, sql.placeholder('without'))),
+      and(
+        eq(facts.id, reedBoxes.factId),
+        eq(facts.counts, true),
+        isNotNull(reedBoxes.currency),
+        ne(sql`coalesce(${original.key}, ${facts.key})`, sql.placeholder('without')),
+      ),
     )
     .orderBy(desc(reedBoxes.factId))
     .limit(1)

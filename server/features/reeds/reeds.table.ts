@@ -40,6 +40,10 @@ export const reedBoxes = sqliteTable(
   (table) => [
     check('reed_boxes_cost', sql`(${table.costMinor} is null) = (${table.currency} is null)`),
     index('reed_boxes_of_player').on(table.playerId),
+    // The last price of the record says its currency.
+    index('reed_boxes_paid')
+      .on(table.factId)
+      .where(sql`${table.currency} is not null`),
   ],
 );
 

@@ -1,0 +1,76 @@
+import { agentPaths } from '#contract/agents.ts';
+import { airPaths } from '#contract/air.ts';
+import { benchPaths } from '#contract/bench.ts';
+import { calendarPaths } from '#contract/calendar.ts';
+import { carePaths } from '#contract/care.ts';
+import { caseLidPaths } from '#contract/case-lid.ts';
+import { conditionPaths } from '#contract/conditions.ts';
+import { healthPath } from '#contract/health.ts';
+import { instrumentPaths } from '#contract/instruments.ts';
+import { methodPaths } from '#contract/methods.ts';
+import { packupPaths } from '#contract/packup.ts';
+import { playerPaths } from '#contract/players.ts';
+import { recordPaths } from '#contract/record.ts';
+import { reedPaths } from '#contract/reeds.ts';
+import { ribbonPaths } from '#contract/ribbon.ts';
+import { sittingPaths } from '#contract/sittings.ts';
+import { todayPaths } from '#contract/today.ts';
+import type { WallClock } from '#core/plays/play.ts';
+
+/** Who asks, of what, and when. */
+export type Asker = {
+  readonly playerId: string;
+  readonly instrumentId: string;
+  readonly runKey: string;
+  /** Of the player's calendar feed. */
+  readonly secret: string;
+  /** Lines of the record. */
+  readonly lines: number;
+  readonly now: WallClock;
+};
+
+/** A question to each route that is read, by its route: what is there to be asked, asked once. */
+export const everyQuestion = ({
+  playerId,
+  instrumentId,
+  runKey,
+  secret,
+  lines,
+  now,
+}: Asker): Readonly<Record<string, string>> => {
+  const today = now.on;
+  const [agent, other] = ['cork-grease', 'bore-oil'];
+  return {
+    [healthPath]: healthPath,
+    [playerPaths.list]: playerPaths.list,
+    [instrumentPaths.kinds]: instrumentPaths.kinds,
+    [instrumentPaths.add]: instrumentPaths.shelf(today),
+    [carePaths.log]: carePaths.overview(today),
+    [todayPaths.list]: todayPaths.of(playerId, now),
+    [`${carePaths.log}/:instrumentId`]: carePaths.page(instrumentId, today),
+    [packupPaths.one(':key')]: packupPaths.one(runKey),
+    [methodPaths.setSchema]: methodPaths.setSchema,
+    '/api/methods/:instrumentId': methodPaths.page(instrumentId, today),
+    '/api/methods/:instrumentId/set': methodPaths.set(instrumentId, 'Mine', today),
+    '/api/conditions/:instrumentId': conditionPaths.page(instrumentId, today),
+    [agentPaths.list]: agentPaths.list,
+    '/api/agents/:agentId/verdicts/:instrumentId': agentPaths.verdicts(agent, instrumentId, today),
+    [agentPaths.anywhere(':agentId')]: agentPaths.anywhere(agent),
+    [agentPaths.mixing(':one', ':other')]: agentPaths.mixing(agent, other),
+    [reedPaths.page]: reedPaths.of(playerId, now),
+    [reedPaths.days]: reedPaths.daysOf(playerId, now),
+    [reedPaths.readiness]: `${reedPaths.readiness}?playerId=${playerId}&kind=clarinet&on=${today}&wanted=1&today=${today}`,
+    [reedPaths.run]: `${reedPaths.run}?runKey=${runKey}&today=${today}&atMinute=${now.atMinute}`,
+    [reedPaths.plan]: `${reedPaths.plan}?playerId=${playerId}&kind=clarinet&today=${today}&atMinute=${now.atMinute}`,
+    [airPaths.page]: airPaths.of(playerId, today),
+    [calendarPaths.events]: calendarPaths.of(playerId, today),
+    [sittingPaths.plan]: sittingPaths.of(playerId, today),
+    [ribbonPaths.all]: ribbonPaths.of(today),
+    [caseLidPaths.sheet]: caseLidPaths.of(instrumentId, today),
+    [benchPaths.page]: benchPaths.of(playerId, today),
+    [sittingPaths.file]: sittingPaths.fileOf(playerId, today),
+    [sittingPaths.feed]: sittingPaths.feedOf(playerId),
+    [sittingPaths.subscribed]: sittingPaths.subscribed.replace(':secret', secret),
+    '/api/record/:instrumentId': recordPaths.of(instrumentId, lines),
+  };
+};
