@@ -24,13 +24,15 @@ export const LARGEST_CALENDAR_BODY = '6mb';
 
 /** Series of one file. */
 const MOST_SERIES = 6000;
+/** As many letters as the largest body has bytes; how large a calendar may be is the reader’s to say. */
+const LARGEST_TEXT = 6_000_000;
 const file = {
   playerId: playerId().required(),
   /** The zone of whoever reads it. */
   zone: text().max(60).required(),
   /** What the calendar is called where it does not say so itself. */
   fileName: visibleText(120).required(),
-  text: text().defined(),
+  text: text().max(LARGEST_TEXT).defined(),
 };
 
 /** `POST /api/calendar/preview`: what a file holds; nothing is written. */

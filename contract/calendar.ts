@@ -6,6 +6,7 @@ import {
   factRequest,
   instrumentId,
   localDateText,
+  money,
   playerId,
   text,
   visibleText,
@@ -22,15 +23,6 @@ export const calendarPaths = {
 const MOST_INSTRUMENTS = 12;
 /** Care an instrument may have had in one stay; more is a mistake. */
 const MOST_CARE = 40;
-const MOST_COST = 100_000_000;
-
-/** An amount in the smallest coins of a currency. */
-const money = object({
-  minor: amount().integer().min(0).max(MOST_COST).required(),
-  currency: text()
-    .matches(/^[A-Z]{3}$/, '${path} must be a currency of three letters')
-    .required(),
-}).exact();
 
 /** What came of a stay at the bench: the care that was done, and what it cost. */
 const stay = object({

@@ -18,7 +18,7 @@ export const addPlayerRequest = object({
   id: playerId().required(),
   name: name().required(),
   standing: word(STANDINGS).required(),
-  does: array(word(SKILLS).required()).required(),
+  does: array(word(SKILLS).required()).max(SKILLS.length).required(),
 })
   .exact()
   .required();
@@ -29,7 +29,7 @@ export const profileRequest = factRequest({
   playerId: playerId().required(),
   name: name().required(),
   standing: word(STANDINGS).required(),
-  does: array(word(SKILLS).required()).required(),
+  does: array(word(SKILLS).required()).max(SKILLS.length).required(),
 });
 export type ProfileRequest = InferType<typeof profileRequest>;
 
@@ -49,7 +49,7 @@ export const playerView = object({
   id: playerId().required(),
   name: name().required(),
   standing: word(STANDINGS).required(),
-  does: array(word(SKILLS).required()).required(),
+  does: array(word(SKILLS).required()).max(SKILLS.length).required(),
   way: word(RUN_WAYS).nullable().defined(),
   minderId: playerId().nullable().defined(),
 })

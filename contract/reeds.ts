@@ -14,7 +14,17 @@ import {
   REED_USES,
   type ReedId,
 } from '#core/reeds/reed.ts';
-import { amount, clientKey, factRequest, localDateText, playerId, text, visibleText, word } from '#contract/scalars.ts';
+import {
+  amount,
+  clientKey,
+  factRequest,
+  localDateText,
+  money,
+  playerId,
+  text,
+  visibleText,
+  word,
+} from '#contract/scalars.ts';
 
 export const reedPaths = {
   page: '/api/reeds',
@@ -35,20 +45,13 @@ export const reedPaths = {
 /** Reeds in one play: more is a table, not a play. */
 const MOST_IN_A_PLAY = 6;
 const MOST_BEFORE_MINUTES = 20_000;
-const MOST_COST = 100_000_000;
 
 /** A reed: the key of its box and its number. */
 export const reedId = () =>
   string<ReedId>()
     .strict()
+    .max(39)
     .matches(/^[0-9a-f-]{36}\/[1-9]\d?$/, '${path} must be a reed: its box and its number');
-
-const money = object({
-  minor: amount().integer().min(0).max(MOST_COST).required(),
-  currency: text()
-    .matches(/^[A-Z]{3}$/, '${path} must be a currency of three letters')
-    .required(),
-}).exact();
 
 /** `POST /api/reeds/boxes`: a box with its reeds. `before`: minutes each had been played, null where nobody knows. */
 export const reedBoxRequest = factRequest({

@@ -26,10 +26,21 @@ export const amount = () => number().strict();
 /** One word out of a list. */
 export const word = <W extends string>(words: readonly W[]) => string<W>().strict().oneOf(words);
 
+const MOST_COST = 100_000_000;
+/** An amount in the smallest coins of a currency. */
+export const money = object({
+  minor: amount().integer().min(0).max(MOST_COST).required(),
+  currency: text()
+    .max(3)
+    .matches(/^[A-Z]{3}$/, '${path} must be a currency of three letters')
+    .required(),
+}).exact();
+
 /** `YYYY-MM-DD`, a real calendar day. */
 export const localDateText = () =>
   string<LocalDate>()
     .strict()
+    .max('2026-11-24'.length)
     .test('local-date', '${path} must be a calendar day like 2026-11-24', (value) =>
       value === undefined || value === null ? true : parseLocalDate(value) !== undefined,
     );
@@ -38,28 +49,34 @@ export const localDateText = () =>
 export const instantText = () =>
   string<Instant>()
     .strict()
+    .max('2026-11-24T19:05:00.000Z'.length)
     .test('instant', '${path} must be an instant like 2026-11-24T19:05:00.000Z', (value) =>
       value === undefined || value === null ? true : parseInstant(value) !== undefined,
     );
 
 /** A key the client made for something it logs: the same key is the same entry, however often it is sent. */
 export const clientKey = () =>
-  text().matches(
-    /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/,
-    '${path} must be a UUID in lower case',
-  );
+  text()
+    .max(36)
+    .matches(/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/, '${path} must be a UUID in lower case');
 
 /** The key of any fact: a client's, or one made from another's. */
-export const factKey = () => text().matches(/^[a-z0-9][a-z0-9/.-]{0,255}$/, '${path} must be the key of a fact');
+export const factKey = () =>
+  text()
+    .max(256)
+    .matches(/^[a-z0-9][a-z0-9/.-]{0,255}$/, '${path} must be the key of a fact');
 
+const LONGEST_ID = 64;
 const anId = [/^[a-z0-9][a-z0-9-]{0,63}$/, '${path} must be an id'] as const;
 export const instrumentId = () =>
   string<InstrumentId>()
     .strict()
+    .max(LONGEST_ID)
     .matches(...anId);
 export const playerId = () =>
   string<PlayerId>()
     .strict()
+    .max(LONGEST_ID)
     .matches(...anId);
 
 /** An instrument by its name. */

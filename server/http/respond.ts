@@ -1,6 +1,7 @@
 import type { Request, Response } from 'express';
 import type { Outcome } from '#core/kernel/outcome.ts';
 import type { Failure, Logged } from '#server/failure.ts';
+import { lengthFault, lengthsIn, type Lengths } from '#server/http/lengths.ts';
 import { sendFailure } from '#server/http/problem.ts';
 import type { Services } from '#server/services.ts';
 
@@ -9,10 +10,20 @@ export type Serving = (req: Request) => Services;
 
 /** Any schema, lazy ones among them, that says what it lets through. */
 type Checking<Value> = {
+  /** Itself, or of a lazy one the schema that this value calls for. */
+  resolve(options: { value: unknown }): { describe(): unknown };
   validateSync(value: unknown, options: { abortEarly: boolean; strict: boolean }): Value;
 };
-const checked = <Value>(schema: Checking<Value>, value: unknown): Value =>
-  schema.validateSync(value, { abortEarly: false, strict: true });
+const lengthsOf = new WeakMap<object, Lengths>();
+function checked<Value>(schema: Checking<Value>, value: unknown): Value {
+  // Yup looks at every element before it says that there are too many of them.
+  const asked = schema.resolve({ value });
+  const lengths = lengthsOf.get(asked) ?? lengthsIn(asked);
+  lengthsOf.set(asked, lengths);
+  const tooLong = lengthFault(lengths, value);
+  if (tooLong) throw tooLong;
+  return schema.validateSync(value, { abortEarly: false, strict: true });
+}
 
 /** The body, checked against its schema. @throws ValidationError naming every field at fault */
 export const bodyOf = <Value>(schema: Checking<Value>, req: Request): Value => checked(schema, req.body ?? {});
