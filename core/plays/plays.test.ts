@@ -45,6 +45,14 @@ describe('a play', () => {
     expect(check(play('2026-11-23', null, 1), [play('2026-11-23', null, 1440)])).toBe('day-is-full');
   });
 
+  test('a day holds 24 hours to the minute, and says how much of it is taken', () => {
+    expect(check(play('2026-11-23', null, 1440))).toBe('ok');
+    expect(check(play('2026-11-23', null, 440), [play('2026-11-23', null, 1000)])).toBe('ok');
+    expect(checkPlay(play('2026-11-23', null, 441), now, shelf, [play('2026-11-23', null, 1000)])).toMatchObject({
+      failure: { code: 'day-is-full', alreadyMinutes: 1000 },
+    });
+  });
+
   test('overlap is symmetric', () => {
     const span = fc.record({
       endedOn: fc.integer({ min: 20_000, max: 20_003 }).map(dateOfDay),

@@ -39,6 +39,13 @@ describe('what counts', () => {
     expect(counting(...chain, fact('run2', { corrects: 'run' }))).toEqual(['done', 'end', 'run2']);
   });
 
+  test('what belongs to a correction stands and falls with what that corrects', () => {
+    const facts = [fact('run'), fact('run2', { corrects: 'run' }), fact('done', { belongsTo: 'run2' })];
+    expect(counting(...facts)).toEqual(['done', 'run2']);
+    expect(counting(...facts, fact('w', { withdraws: 'run2' }))).toEqual(['done', 'run', 'w']);
+    expect(counting(...facts, fact('w', { withdraws: 'run' }))).toEqual(['w']);
+  });
+
   test('of every fact at most one version, and none of what was taken back', () => {
     const pick = fc.nat(11);
     fc.assert(

@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import { bandOfMean, differenceOf, seasonsOf } from '#core/reeds/compare-seasons.ts';
 import { playSeason, type SeasonResult } from '#core/reeds/play-season.ts';
+import type { ReedId } from '#core/reeds/reed.ts';
 import { CANE_LIFE } from '#core/reeds/reed-numbers.ts';
 import { drawSeason, SEASON_RATES } from '#core/reeds/reed-season.ts';
 import { asPlanned, oneReedUntilSpent, roundRobin } from '#core/reeds/ways-of-playing.ts';
@@ -33,6 +34,22 @@ describe('a season', () => {
     expect(fates.filter(({ isGood }) => isGood).length / fates.length).toBeCloseTo(0.5, 1);
     const lives = fates.map(({ lives: one }) => one).sort((a, b) => a - b);
     expect((lives[lives.length / 2] ?? 0) / CANE_LIFE.median).toBeCloseTo(1, 1);
+  });
+
+  test('is not played on a reed there is none of, or that is played no more', () => {
+    const [season] = seasons;
+    if (!season) throw new Error('no season');
+    expect(() => playSeason(season, ({ day }) => [{ reedId: 'none/1' as ReedId, minutes: day.minutes }])).toThrow(
+      'cannot be played',
+    );
+    const stubborn: ReedId[] = [];
+    const never = (): void =>
+      void playSeason(season, ({ day, reeds }) => {
+        const [first] = reeds;
+        if (stubborn.length === 0 && first) stubborn.push(first.id);
+        return stubborn.map((reedId) => ({ reedId, minutes: day.minutes }));
+      });
+    expect(never).toThrow('cannot be played');
   });
 
   test('one reed from the packet lasts about a week of playing', () => {

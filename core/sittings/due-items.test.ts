@@ -16,7 +16,7 @@ import type { KindId } from '#core/instruments/kind.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import { usualPractice } from '#core/methods/practice-under.ts';
 import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
-import { checkMove, standingPins, type SittingPin } from '#core/sittings/sitting-pin.ts';
+import { checkMove, pinOf, standingPins, type SittingPin } from '#core/sittings/sitting-pin.ts';
 import type { SittingItem } from '#core/sittings/sittings.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
@@ -92,6 +92,25 @@ describe('days set by hand', () => {
       [10, 12],
       [19, null],
     ]);
+  });
+
+  test('of two moves the nearer is the time’s own, and what lies as far from two is the earlier one’s', () => {
+    const pins = [
+      { due: 6, on: 20 },
+      { due: 4, on: 21 },
+      { due: 1, on: 22 },
+    ];
+    expect([3, 5, 7, 9].map((due) => pinOf(pins, due, 8)?.on ?? null)).toEqual([21, 20, 20, 20]);
+    expect(pinOf(pins, 0, 8)?.on).toBe(22);
+    expect(pinOf(pins, 10, 8)?.on).toBe(20);
+    expect(pinOf(pins, 11, 8)).toBeNull();
+    expect(pinOf([], 3, 8)).toBeNull();
+  });
+
+  test('what was due before today is due today', () => {
+    expect(standingPins([pin(-3, 2)], localDate('2026-11-27'))).toEqual([{ due: 0, on: 2 }]);
+    expect(standingPins([pin(0, 0)], localDate('2026-11-27'))).toEqual([{ due: 0, on: 0 }]);
+    expect(standingPins([pin(1, -1)], localDate('2026-11-27'))).toEqual([]);
   });
 
   test('the last word counts, and null leaves it to the plan', () => {
@@ -257,4 +276,28 @@ test('oil soaks in before an audience, and washing a swab waits for nobody', () 
   expect(settles('trumpet', 'piston-brass/bath')).toBe(1);
   expect(settles('trombone', 'trombone/bath')).toBe(1);
   expect(settles('clarinet', 'keyed/key-oil')).toBe(1);
+});
+
+test('the days between two times are those of its clock; of what is overdue its load says how many', () => {
+  const today = localDate('2026-11-27');
+  const clock = (due: number | null, done: number | null, load: number | null) =>
+    intervalOf(
+      {
+        due: due === null ? null : { on: addDays(today, due), earliest: today, latest: today },
+        lastDone: done === null ? null : { on: addDays(today, done), by: 'player' },
+        load,
+      },
+      today,
+    );
+  expect(clock(4, -3, 3 / 7)).toBe(7);
+  expect(clock(0, -7, 1)).toBe(7);
+  // Three weeks ago, three times as long as it should have been.
+  expect(clock(0, -21, 3)).toBe(7);
+  // Not yet due whatever its load says, and due with a load nobody knows: by its days.
+  expect(clock(4, -3, 3)).toBe(7);
+  expect(clock(0, -7, null)).toBe(7);
+  expect(clock(0, 0, 1)).toBe(1);
+  const [unknownDue, unknownDone] = [clock(null, -3, 1), clock(4, null, 1)];
+  expect([unknownDue, unknownDone]).toEqual([unknownDue, unknownDue]);
+  expect(unknownDue).toBeGreaterThan(40);
 });

@@ -50,6 +50,8 @@ describe('an instant', () => {
       '2026-11-24T19:05:00Z',
       '2026-02-31T00:00:00.000Z',
       '2026-11-24T19:05:00.000+01:00',
+      // JavaScript writes such years so itself.
+      '+012026-11-24T19:05:00.000Z',
     ])
       expect(parseInstant(text)).toBeUndefined();
   });

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { ianaZone, UTC } from '#core/time/zone.ts';
-import { partsOfWall, wallOfParts, wallText } from '#core/time/wall-time.ts';
+import { partsOfWall, realWall, wallOfParts, wallText } from '#core/time/wall-time.ts';
 
 const wall = (text: string): number => {
   const [year = 0, month = 0, day = 0, hour = 0, minute = 0] = text.split(/[-T:]/).map(Number);
@@ -29,4 +29,29 @@ test('what is shown goes there and back, and a name of no zone is none', () => {
   expect(ianaZone('Customized Time Zone')).toBeNull();
   expect(UTC.toMs(5)).toBe(5);
   expect(partsOfWall(wall('2028-02-29T12:30'))).toMatchObject({ year: 2028, month: 2, day: 29, hour: 12, minute: 30 });
+});
+
+test('a wall time is fourteen digits of a day there is and a time clocks show', () => {
+  expect(realWall('20261127183000')).toBe(wall('2026-11-27T18:30'));
+  expect(realWall('19000101000000')).toBe(wall('1900-01-01T00:00'));
+  expect(realWall('20281231235960')).toBe(Date.UTC(2028, 11, 31, 23, 59, 59));
+  for (const none of [
+    '',
+    '2026112718300',
+    '202611271830000',
+    '20261127183000 ',
+    '2026112718300x',
+    '2026-11-27183000',
+    '18991231235959',
+    '30000101000000',
+    '20261131000000',
+    '20260229000000',
+    '20261327000000',
+    '20260027000000',
+    '20260100000000',
+    '20261127240000',
+    '20261127186000',
+    '20261127183061',
+  ])
+    expect([none, realWall(none)]).toEqual([none, null]);
 });

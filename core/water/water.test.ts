@@ -157,6 +157,16 @@ describe('swab passes', () => {
     }
   });
 
+  test('say what a pass takes, by hand: of what is left so much as the cloth picks up', () => {
+    const { water } = BOOK.kinds['clarinet'];
+    const told = passesFor({ water, minutes: 45, roomCelsius: 20, least: practice(1), most: practice(9) });
+    const takes = told.because.find((one) => one.rule === 'dries-per-pass');
+    if (takes?.rule !== 'dries-per-pass') throw new Error('nothing said');
+    expect(takes.takenPerPass).toBeGreaterThan(0);
+    expect(takes.takenPerPass).toBeLessThan(1);
+    expect(takes.takenPerPass).toBeCloseTo(water.pickedUpPerPass, 9);
+  });
+
   test('reproduce practice joint by joint: 4–5 for 40–60 min, a few more above two hours', () => {
     for (let minutes = 40; minutes <= 60; minutes += 5) expect([4, 5]).toContain(passes(clarinet, minutes, 20));
     expect(passes(clarinet, 130, 20)).toBeGreaterThan(5);

@@ -192,6 +192,16 @@ describe('another choice', () => {
     expect(find(wiped, 'minutes-each')[0]).toMatchObject({ run: { item: 'Oil the valves' } });
   });
 
+  test('a step that is said otherwise is told with what is said, one that is new or says the same is not', () => {
+    const wash = changes('clarinet', 'mouthpiece-wash-tool', 'no-brush');
+    const said = find(wash, 'said');
+    expect(said.map(({ how }) => how)).toEqual([expect.stringContaining('no brush')]);
+    const added = new Set(find(wash, 'steps-added').flatMap(({ headings }) => headings));
+    for (const { heading } of said) expect(added.has(heading)).toBe(false);
+    for (const choice of ['weekly', 'monthly'] as const)
+      expect(find(changes('clarinet', 'swab-wash', choice), 'said')).toEqual([]);
+  });
+
   test('what no step says: a habit, and what a condition asks while it lasts', () => {
     expect(changes('clarinet', 'leaving-the-chair', 'never-on-a-chair')).toEqual([
       { rule: 'habit', text: expect.stringContaining('Never lay it on a chair') },
