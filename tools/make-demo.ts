@@ -2,6 +2,7 @@ import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync 
 import path from 'node:path';
 import { BOOK } from '#core/tables/book.ts';
 import { instantOfMs, localMomentOf } from '#core/time/instant.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import { compose } from '#server/compose.ts';
 import { openDatabase } from '#server/db/connection.ts';
 import { OptionFault } from '#server/options.ts';
@@ -9,8 +10,31 @@ import { loadDemo } from '#tools/load-demo.ts';
 
 const STAMP = 'made-on';
 
-/** Keeps the demo relative to today. What somebody tried out on an earlier day is moved aside, not thrown away. */
-export function makeDemo(folder: string): void {
+/** A demo that is being made stands here; one that was cut off is no demo, and goes. */
+const inTheMaking = (folder: string): string => `${folder}-in-the-making`;
+
+/** Makes the demo of a day where there is none; it has its name only once it is whole. */
+function make(folder: string, today: LocalDate, load: typeof loadDemo): void {
+  const making = inTheMaking(folder);
+  rmSync(making, { recursive: true, force: true });
+  mkdirSync(making, { recursive: true });
+  const database = openDatabase(making);
+  try {
+    load(compose(database, { book: BOOK, nowMs: () => Date.now() })(), today);
+  } finally {
+    database.close();
+  }
+  writeFileSync(path.join(making, STAMP), today);
+  renameSync(making, folder);
+}
+
+/**
+ * Keeps the demo relative to today. What somebody tried out on an earlier day is moved aside, not thrown away.
+ *
+ * @param load what the demo holds
+ * @throws OptionFault where the folder holds something else
+ */
+export function makeDemo(folder: string, load = loadDemo): void {
   const { on: today } = localMomentOf(instantOfMs(Date.now()), Intl.DateTimeFormat().resolvedOptions().timeZone);
   const stamp = path.join(folder, STAMP);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === today) return;
@@ -23,9 +47,5 @@ export function makeDemo(folder: string): void {
     console.log(`The demo of ${readFileSync(path.join(aside, STAMP), 'utf8')} was moved to ${aside}.`);
   }
   console.log('Making the demo world …');
-  mkdirSync(folder, { recursive: true });
-  const database = openDatabase(folder);
-  loadDemo(compose(database, { book: BOOK, nowMs: () => Date.now() })(), today);
-  database.close();
-  writeFileSync(stamp, today);
+  make(folder, today, load);
 }
