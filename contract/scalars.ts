@@ -2,7 +2,7 @@ import '#contract/short-messages.ts';
 import { array, number, object, string, type ObjectShape } from 'yup';
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import { hasVisibleText } from '#core/kernel/visible-text.ts';
+import { hasHidden, hasVisibleText } from '#core/kernel/visible-text.ts';
 import { MARKS } from '#core/explain/explained.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
 import { parseInstant, type Instant } from '#core/time/instant.ts';
@@ -20,6 +20,9 @@ export const visibleText = (longest: number) =>
     .max(longest)
     .test('visible', '${path} has nothing in it that can be seen', (value) =>
       value === undefined || value === null ? true : hasVisibleText(value),
+    )
+    .test('hidden', '${path} has hidden characters in it', (value) =>
+      value === undefined || value === null ? true : !hasHidden(value),
     );
 /** A whole or fractional number, never coerced from text. */
 export const amount = () => number().strict();

@@ -4,6 +4,7 @@ import { guessKind } from '#core/ics/guess-kind.ts';
 import type { IcsDate, IcsSeries } from '#core/ics/ics-series.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
+import { plainName } from '#core/kernel/visible-text.ts';
 
 /** What ends every name this program gives: what comes back under such a name is its own, and is not taken in again. */
 export const OWN_UIDS = '@ulu';
@@ -125,7 +126,8 @@ export type SeriesChoice = {
 };
 
 const nameOf = (summary: string): string | null => {
-  const name = summary.replace(/\s+/g, ' ').trim().slice(0, LONGEST_NAME).trim();
+  // Cut by letters: half of one is no letter.
+  const name = plainName([...plainName(summary)].slice(0, LONGEST_NAME).join(''));
   return name === '' ? null : name;
 };
 

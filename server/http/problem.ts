@@ -57,9 +57,12 @@ function faultsOf(res: Response, { path = '', message, type, params }: Validatio
     .map((field) => worded(res, field, { code: 'not-known-here', field }));
 }
 
+/** The status an error of Express comes with; some have it from their kind. */
+const statusOf = (error: unknown): unknown => (error instanceof Error && 'status' in error ? error.status : undefined);
+
 /** What is wrong with a body that could not be read; null where something else is. */
 function bodyFault(error: unknown): Omit<Failure, 'field'> | null {
-  const [type, status] = [fieldOf(error, 'type'), fieldOf(error, 'status')];
+  const [type, status] = [fieldOf(error, 'type'), statusOf(error)];
   const invalid = (fault: Fault) => ({ code: 'invalid-request', fault }) as const;
   if (error instanceof TooDeep || type === 'entity.verify.failed')
     return invalid({ code: 'too-deep', deepest: DEEPEST });

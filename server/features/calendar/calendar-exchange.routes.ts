@@ -1,4 +1,4 @@
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { succeed } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
@@ -67,18 +67,21 @@ export function calendarOutRoutes(services: Serving, reedDaysOf: ReedDaysOf): Ro
     const renewed = renewFeed(services(req), playerId);
     sendOutcome(res, renewed.ok ? succeed({ path: renewed.value }) : renewed);
   });
-  // Whoever guesses is told nothing, and soon nothing at all.
+  const playerOf = (req: Request) => {
+    const [, secret = ''] = /^([\w-]{32})\.ics$/.exec(param(req, 'secret')) ?? [];
+    return services(req).calendar.playerOfSecret(secret);
+  };
+  // Whoever guesses is told nothing, and soon nothing at all; who knows the address is no guesser, wherever they are.
   const guessing = rateLimit({
     windowMs: MS_PER_MINUTE,
     limit: MOST_GUESSES,
-    skipSuccessfulRequests: true,
+    skip: (req) => playerOf(req) !== undefined,
     standardHeaders: false,
     legacyHeaders: false,
     handler: (_req, res) => sendFailure(res, { code: 'busy', field: '', fault: { code: 'too-much-at-once' } }),
   });
   router.get(sittingPaths.subscribed, guessing, async (req, res) => {
-    const [, secret = ''] = /^([\w-]{32})\.ics$/.exec(param(req, 'secret')) ?? [];
-    const playerId = services(req).calendar.playerOfSecret(secret);
+    const playerId = playerOf(req);
     if (playerId === undefined) return sendFailure(res, notFound('', { code: 'no-such-calendar' }));
     const now = clockOf(services(req).nowMs());
     const file = await calendarOut(services(req), playerId, { now, reedDaysOf });

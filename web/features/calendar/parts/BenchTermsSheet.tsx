@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { MOST_BENCH } from '#core/bench/bench-terms.ts';
 import { counted } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
+import { plainName } from '#core/kernel/visible-text.ts';
 import type { BenchView } from '#contract/bench.ts';
 import type { useBenchTerms } from '#web/features/calendar/calendar.actions.ts';
 import { NumberStepper } from '#web/ui/NumberStepper.tsx';
@@ -28,7 +29,12 @@ export function BenchTermsSheet({ playerId, terms, kept, onClose }: BenchTermsSh
   const change = (part: Partial<typeof entry>) => setEntry((before) => ({ ...before, ...part }));
   const keep = () => {
     const { said: _said, name, phone, ...figures } = entry;
-    const content = { playerId, ...figures, name: name?.trim() || null, phone: phone?.trim() || null };
+    const content = {
+      playerId,
+      ...figures,
+      name: plainName(name ?? '') || null,
+      phone: plainName(phone ?? '') || null,
+    };
     kept.log(content, { said: 'Your bench is noted.', onLogged: onClose });
   };
   return (

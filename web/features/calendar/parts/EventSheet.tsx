@@ -13,6 +13,7 @@ import { useState } from 'react';
 import { EVENT_KINDS, isPlayed, type EventKind } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
+import { plainName } from '#core/kernel/visible-text.ts';
 import type { EventView } from '#contract/calendar.ts';
 import type { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { EVENT_NAMES } from '#web/features/calendar/parts/event-names.ts';
@@ -63,7 +64,7 @@ function contentOf({ what, on, until, name, minutes, chosen }: Entry, { playerId
   if (on === null) return null;
   const days = isPlayed(what) ? { until: null, minutes } : { until, minutes: null };
   const stay = what === 'bench' ? (old?.stay ?? null) : null;
-  const content = { playerId, what, on, ...days, name: name.trim() || null, instrumentIds: [...chosen], stay };
+  const content = { playerId, what, on, ...days, name: plainName(name) || null, instrumentIds: [...chosen], stay };
   return old ? { ...content, ...inPlaceOf(old) } : content;
 }
 

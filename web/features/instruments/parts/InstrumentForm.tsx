@@ -7,6 +7,7 @@ import type { Player } from '#core/players/profile.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { playerId as anyPlayer, word } from '#contract/scalars.ts';
 import { parseLocalDate, type LocalDate } from '#core/time/local-date.ts';
+import { plainName } from '#core/kernel/visible-text.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 
 export type InstrumentEntry = {
@@ -33,7 +34,7 @@ const DAY_NEEDED = 'A day is needed; about is good enough.';
 const fields = (today: LocalDate) =>
   object({
     // A keyboard leaves a blank behind what it has completed: that is no fault.
-    name: string().trim().required('Give it a name you would call it by.').max(60, 'At most 60 characters.'),
+    name: string().transform(plainName).required('Give it a name you would call it by.').max(60, 'At most 60 characters.'),
     playerId: anyPlayer().required('Who plays it?'),
     acquiredOn: string<LocalDate>()
       .required(DAY_NEEDED)
@@ -58,7 +59,7 @@ export function InstrumentForm({ kind, people, playerId, today, busy, problem, o
   const { errors } = formState;
   const save = handleSubmit(({ name, playerId: owner, acquiredOn, came, build }) =>
     onSave({
-      name: name.trim(),
+      name: plainName(name),
       playerId: owner,
       acquiredOn,
       cameNew: came === 'new',

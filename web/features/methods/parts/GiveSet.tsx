@@ -1,6 +1,7 @@
 import { Alert, Button, DialogActions, DialogContent, DialogTitle, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { LONGEST_NAME } from '#core/methods/method-set-format.ts';
+import { plainName } from '#core/kernel/visible-text.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 
@@ -45,7 +46,7 @@ export function GiveSet({ chosen, busy, problem, onSave, onClose }: GiveSetProps
         <Button color="inherit" onClick={onClose}>
           Close
         </Button>
-        <BrassButton disabled={busy || chosen === 0 || name.trim() === ''} onClick={() => onSave(name.trim())}>
+        <BrassButton disabled={busy || chosen === 0 || name.trim() === ''} onClick={() => onSave(plainName(name))}>
           Save the file
         </BrassButton>
       </DialogActions>

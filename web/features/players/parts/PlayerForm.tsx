@@ -16,6 +16,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { object, string } from 'yup';
 import type { Player } from '#core/players/profile.ts';
 import { SKILLS, STANDINGS, type Skill, type Standing } from '#core/players/player.ts';
+import { plainName } from '#core/kernel/visible-text.ts';
 import { word } from '#contract/scalars.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 
@@ -43,7 +44,7 @@ const SKILL_WORDS: Readonly<Record<Skill, string>> = {
 
 const fields = object({
   // A keyboard leaves a blank behind what it has completed: that is no fault.
-  name: string().trim().required('A name is needed, a first name will do.').max(60, 'At most 60 characters.'),
+  name: string().transform(plainName).required('A name is needed, a first name will do.').max(60, 'At most 60 characters.'),
   standing: word(STANDINGS).required(),
 }).required();
 
@@ -56,7 +57,7 @@ export function PlayerForm({ busy, problem, onSave, known }: PlayerFormProps) {
   const [does, setDoes] = useState<readonly Skill[]>(known?.does ?? []);
   const grownUp = watch('standing') === 'grown-up';
   const add = handleSubmit(({ name, standing }) =>
-    onSave({ name: name.trim(), standing, does: standing === 'grown-up' ? [...does] : [] }),
+    onSave({ name: plainName(name), standing, does: standing === 'grown-up' ? [...does] : [] }),
   );
   const { name: nameError } = formState.errors;
   return (

@@ -4,6 +4,7 @@ import type { PlayerId } from '#core/instruments/instrument.ts';
 import { moneyAsTyped, typedMoney } from '#core/money/money.ts';
 import { MOST_IN_A_BOX, type BreakIn, type ReedMaterial } from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
+import { plainName } from '#core/kernel/visible-text.ts';
 import type { ReedBoxView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { BoxBefore } from '#web/features/reeds/parts/BoxBefore.tsx';
 import { CostField, isCostRight } from '#web/ui/CostField.tsx';
@@ -157,12 +158,12 @@ export function BoxSheet({ playerId, of, old, currency, today, box, onClose }: B
       {
         playerId,
         kind: of.kind,
-        name: name.trim(),
+        name: plainName(name),
         cut: old?.cut ?? null,
-        strength: strength.trim() || null,
+        strength: plainName(strength) || null,
         material,
         breakIn: of.breaksIn && material === 'cane' ? breakIn : 'none',
-        place: place.trim() || null,
+        place: plainName(place) || null,
         cost: entry.cost.trim() === '' ? null : typedMoney(entry.cost, entry.currency),
         cameOn,
         before: [...before],
