@@ -1,9 +1,9 @@
-import { describe, expect, test } from '@jest/globals';
+import { expect, test } from '@jest/globals';
 import type { RecordView } from '#contract/record.ts';
 import { FACTS } from '#server/facts.ts';
 import { furnished } from '#server/testing/furnished.ts';
 import { oneOfEach } from '#server/testing/one-of-each.ts';
-import { aKey, playBody, TODAY, WOODEN } from '#server/testing/test-server.ts';
+import { aKey, TODAY, WOODEN } from '#server/testing/test-server.ts';
 
 type Body = Record<string, unknown>;
 /** What is said otherwise of the example of its kind; where it stands on the example, of that. */
@@ -144,48 +144,4 @@ test.each(all)('a $kind reads “$words”, also after a restart, and is the sam
     }
   }
   await post(path, sent).expect(200);
-});
-
-describe('what is said of several at once', () => {
-  test('an evening names each instrument once, and each play has its own key', async () => {
-    await furnishOther();
-    const evening = (plays: readonly object[]) =>
-      post('/api/evenings', {
-        ...{ key: aKey(), playerId: 'ada', endedOn: TODAY, endedAtMinute: 600, roomCelsius: null, plays },
-        now: { on: TODAY, atMinute: 1200 },
-      });
-    const play = (instrumentId: string, key = aKey()) => ({ key, instrumentId, minutes: 30 });
-    const refused = async (plays: readonly object[]) => {
-      const answer = await evening(plays);
-      return [answer.status, answer.body.errors[0].field];
-    };
-    expect(await refused([play('clarinet'), play('clarinet')])).toEqual([400, 'plays[1].instrumentId']);
-    const key = aKey();
-    expect(await refused([play('clarinet', key), play('other', key)])).toEqual([409, 'plays[1].key']);
-    const known = playBody({ endedAtMinute: 300 });
-    await post('/api/plays', known).expect(201);
-    expect(await refused([play('other', known.key)])).toEqual([409, 'plays[0].key']);
-    expect(await lineOf(key)).toBeUndefined();
-    await evening([play('clarinet', key), play('other')]).expect(201);
-    expect((await lineOf(key))?.words).toBe('Played 30 min');
-  });
-
-  test('an instrument under an id that another has is refused, and the answer names what differs', async () => {
-    await furnishOther();
-    const again = (over: object) =>
-      post('/api/instruments', {
-        ...{ id: 'other', name: 'Other', kind: 'clarinet', build: WOODEN, playerId: 'ada', cameNew: false },
-        ...{ acquiredOn: '2024-01-10', today: TODAY },
-        ...over,
-      });
-    await again({}).expect(200);
-    for (const [field, over] of [
-      ['name', { name: 'Another' }],
-      ['acquiredOn', { acquiredOn: '2024-01-11' }],
-      ['build', { build: { ...WOODEN, pads: 'leather' } }],
-    ] as const) {
-      const answer = await again(over);
-      expect([answer.status, answer.body.errors?.[0]?.message]).toEqual([409, expect.stringContaining(field)]);
-    }
-  });
 });

@@ -114,6 +114,27 @@ describe('the page of an instrument', () => {
   });
 });
 
+test('an instrument under an id that another has is refused, and the answer names what differs', async () => {
+  const add = (over: object) =>
+    server
+      .api()
+      .post('/api/instruments')
+      .send({
+        ...{ id: 'other', name: 'Other', kind: 'clarinet', build: WOODEN, playerId: 'ada', cameNew: false },
+        ...{ acquiredOn: '2024-01-10', today: TODAY, ...over },
+      });
+  await add({}).expect(201);
+  await add({}).expect(200);
+  for (const [field, over] of [
+    ['name', { name: 'Another' }],
+    ['acquiredOn', { acquiredOn: '2024-01-11' }],
+    ['build', { build: { ...WOODEN, pads: 'leather' } }],
+  ] as const) {
+    const answer = await add(over);
+    expect([answer.status, answer.body.errors?.[0]?.message]).toEqual([409, expect.stringContaining(field)]);
+  }
+});
+
 describe('leaving the shelf', () => {
   const depart = (leftOn: string | null) =>
     server.api().post('/api/departures').send({ key: aKey(), instrumentId: 'clarinet', leftOn, now: NOW });
@@ -123,6 +144,8 @@ describe('leaving the shelf', () => {
     await depart(TODAY).expect(201);
     const shelf = await server.api().get(`/api/instruments?today=${TODAY}`);
     expect(shelf.body.map(({ id }: { id: string }) => id)).toEqual(['trumpet']);
+    const overview = await server.api().get(`/api/care?today=${TODAY}`);
+    expect(overview.body.map((one: { instrumentId: string }) => one.instrumentId)).toEqual(['trumpet']);
     const { body: page } = await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200);
     expect([page.instrument.leftOn, page.lastPlay.minutes]).toEqual([TODAY, 45]);
     expect((await server.api().post('/api/runs').send(runBody())).status).toBe(409);

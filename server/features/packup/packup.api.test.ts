@@ -2,6 +2,7 @@ import { BOOK } from '#core/tables/book.ts';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
 import { dryingPerPass, learnWetness, wetnessMoments } from '#core/water/wetness.ts';
+import type { RunView } from '#contract/packup.ts';
 import { conditionPaths } from '#contract/conditions.ts';
 import { methodPaths } from '#contract/methods.ts';
 import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
@@ -41,6 +42,20 @@ const tickAll = async (run: ShownRun, but: readonly string[] = []) => {
           : { kind: 'ticked', stepKey: key },
       ).expect(201);
 };
+
+describe('the care a run is about', () => {
+  test('is named, and what every play asks for is told from what comes at its time', async () => {
+    const body = runBody({ parts: [share({ itemIds: ['swab/wash'] })] });
+    const run = (await server.api().post('/api/runs').send(body).expect(201)).body as RunView;
+    const wash = run.items.find(({ itemId }) => itemId === 'swab/wash');
+    expect(wash).toEqual({ instrumentId: 'clarinet', itemId: 'swab/wash', name: 'Wash the swab', everyPlay: false });
+    const others = run.items.filter(({ itemId }) => itemId !== 'swab/wash');
+    expect(others.length).toBeGreaterThan(2);
+    const keys = run.items.map(({ instrumentId, itemId }) => `${instrumentId}:${itemId}`);
+    expect(new Set(keys).size).toBe(keys.length);
+    expect(others.filter(({ everyPlay }) => everyPlay).length).toBeGreaterThan(2);
+  });
+});
 
 describe('a pack-up run', () => {
   test('counts in the room it was played in: as said, else as read off while dry air holds', async () => {

@@ -12,6 +12,46 @@ afterEach(() => server.stop());
 const post = (body: object) => server.api().post('/api/plays').send(body);
 const countPlays = () => server.client().prepare('select count(*) from plays').pluck().get();
 
+describe('an evening on several instruments', () => {
+  const evening = (plays: readonly object[]) =>
+    server
+      .api()
+      .post('/api/evenings')
+      .send({
+        ...{ key: aKey(), playerId: 'ada', endedOn: TODAY, endedAtMinute: 600, roomCelsius: null, plays, now: NOW },
+      });
+  const play = (instrumentId: string, key = aKey()) => ({ key, instrumentId, minutes: 30 });
+  const refused = async (plays: readonly object[]) => {
+    const answer = await evening(plays);
+    return [answer.status, answer.body.errors[0].field];
+  };
+  const lines = async (id: string) =>
+    (await server.api().get(`/api/record/${id}?limit=9`).expect(200)).body.entries as { key: string; words: string }[];
+
+  test('names each instrument once, and each play has a key of its own', async () => {
+    expect(await refused([play('clarinet'), play('clarinet')])).toEqual([400, 'plays[1].instrumentId']);
+    const key = aKey();
+    expect(await refused([play('clarinet', key), play('trumpet', key)])).toEqual([409, 'plays[1].key']);
+    const known = playBody({ endedAtMinute: 300 });
+    await post(known).expect(201);
+    expect(await refused([play('trumpet', known.key)])).toEqual([409, 'plays[0].key']);
+    expect(countPlays()).toBe(1);
+  });
+
+  test('stands in the record of each, and is corrected and taken back there', async () => {
+    const [one, two] = [play('clarinet'), play('trumpet')];
+    await evening([one, two]).expect(201);
+    expect(await lines('clarinet')).toMatchObject([{ key: one.key, words: 'Played 30 min' }]);
+    expect(await lines('trumpet')).toMatchObject([{ key: two.key, words: 'Played 30 min' }]);
+    const longer = playBody({ endedAtMinute: 600, minutes: 60, corrects: one.key });
+    await post(longer).expect(201);
+    expect(await lines('clarinet')).toMatchObject([{ key: one.key, words: 'Played 1 h', corrected: true }]);
+    await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: two.key }).expect(201);
+    expect(await lines('trumpet')).toEqual([]);
+    expect(await lines('clarinet')).toHaveLength(1);
+  });
+});
+
 describe('logging a play', () => {
   test('writes it down once, however often the same entry is sent', async () => {
     const body = playBody();
