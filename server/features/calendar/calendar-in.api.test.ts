@@ -1,3 +1,4 @@
+import type { RecordView } from '#contract/record.ts';
 import { describe, expect, test } from '@jest/globals';
 import { addDays } from '#core/time/local-date.ts';
 import { calendarPreview } from '#contract/calendar-in.ts';
@@ -136,6 +137,9 @@ describe('a calendar file', () => {
     await log({ ...content(gala), minutes: 45, insteadOf: gala.key }).expect(201);
     await log({ ...content(band), insteadOf: band.key, dropped: true }).expect(201);
     await log({ ...content(band), insteadOf: aKey() }).expect(404);
+    const { body: told } = await server().api().get('/api/record/clarinet?limit=9').expect(200);
+    const said = (told as RecordView).entries.filter(({ kind }) => kind === 'event').map(({ words }) => words);
+    expect(said.map((words) => words.includes('Left out of the calendar.')).toSorted()).toEqual([false, true]);
     const standing = async () => (await events()).map(({ on, minutes, asImported }) => [on, minutes, asImported]);
     const after = [
       [addDays(today, 9), 45, false],

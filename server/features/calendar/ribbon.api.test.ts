@@ -4,7 +4,7 @@ import { caseLidSheet } from '#contract/case-lid.ts';
 import { shelfView } from '#contract/instruments.ts';
 import { ribbonView } from '#contract/ribbon.ts';
 import { furnished } from '#server/testing/furnished.ts';
-import { playBody, TODAY } from '#server/testing/test-server.ts';
+import { aKey, NOW, playBody, TODAY } from '#server/testing/test-server.ts';
 
 const { server, today, post } = furnished();
 
@@ -32,6 +32,24 @@ test('the ribbon of everybody has a lane for each instrument: what falls due on 
   // Nobody knows anything of the clarinet.
   expect(clarinet?.due).toEqual([]);
   await server().api().get('/api/ribbon').expect(400);
+});
+
+test('what falls due later stands on its day, counted from today', async () => {
+  // Done yesterday, weekly: due in six days.
+  const done = { key: aKey(), instrumentId: 'trumpet', itemId: 'piston-brass/valve-oil', by: 'player', now: NOW };
+  await server()
+    .api()
+    .post('/api/care')
+    .send({ ...done, doneOn: addDays(today, -1) })
+    .expect(201);
+  const { body } = await server().api().get(`/api/ribbon?today=${TODAY}`).expect(200);
+  const trumpet = ribbonView.validateSync(body, { strict: true }).lanes.find((one) => one.instrumentId === 'trumpet');
+  const { body: page } = await server().api().get(`/api/care/trumpet?today=${TODAY}`).expect(200);
+  type Clock = { readonly itemId: string; readonly name: string; readonly due: { readonly on: string } | null };
+  const oil = (page.clocks as Clock[]).find(({ itemId }) => itemId === 'piston-brass/valve-oil');
+  const day = trumpet?.due.find(({ names }) => names.includes(oil?.name ?? ''))?.day ?? -1;
+  expect(day).toBeGreaterThan(0);
+  expect(addDays(today, day)).toBe(oil?.due?.on);
 });
 
 test('what is due on an instrument at the bench waits until it is back, and the shelf says where it is', async () => {

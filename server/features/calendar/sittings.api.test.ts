@@ -21,6 +21,20 @@ const event = (over: object) => ({
   ...over,
 });
 
+test('the weeks of nobody are not found, and what nobody knows is counted by its instrument', async () => {
+  const answer = await server().api().get(`/api/sittings?playerId=nobody&today=${TODAY}`);
+  expect([answer.status, answer.body.errors[0].code]).toEqual([404, 'no-such-player']);
+  const { unknown } = await weeks();
+  const { body: page } = await server().api().get(`/api/care/clarinet?today=${TODAY}`);
+  type Clock = { readonly everyPlay: boolean; readonly hands: string; readonly gauge: { readonly state: string } };
+  const counted = (page.clocks as Clock[]).filter(
+    ({ everyPlay, hands, gauge }) => !everyPlay && hands !== 'bench' && gauge.state === 'unknown',
+  );
+  expect(unknown.find(({ instrumentId }) => instrumentId === 'clarinet')?.count).toBe(counted.length);
+  // The trumpet came new: everything of it is known.
+  expect(unknown.map(({ instrumentId }) => instrumentId)).toEqual(['clarinet']);
+});
+
 describe('six weeks of sittings', () => {
   test('hold everything that falls due at home, each within the time there is', async () => {
     const { sittings, left, time, said, words } = await weeks();

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { instrumentPage } from '#contract/care.ts';
-import { aKey, furnishedServer, NOW, type TestServer, TODAY, WOODEN } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, NOW, playBody, type TestServer, TODAY, WOODEN } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -34,6 +34,15 @@ const decision = (over: object = {}) => ({
 const post = (path: string, body: object) => server.api().post(`/api/care/${path}`).send(body);
 const takeBack = (targetKey: string) =>
   server.api().post('/api/withdrawals').send({ key: aKey(), targetKey }).expect(201);
+
+test('no water is told of what was not played, and some of what was, with its reason', async () => {
+  const water = async () => (await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200)).body.water;
+  expect(await water()).toMatchObject({ grams: 0, because: [] });
+  await server.api().post('/api/plays').send(playBody()).expect(201);
+  const played = await water();
+  expect(played.grams).toBeGreaterThan(0);
+  expect(played.because).toHaveLength(1);
+});
 
 describe('a sign', () => {
   test('is put where it was seen, and refused where it cannot be', async () => {
