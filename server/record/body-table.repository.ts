@@ -17,6 +17,7 @@ export const bodyTable = <Table extends BodyTable, Body>(
   },
 ): BodyStore<Body> => ({
   table,
+  fromRow,
   ...(misrepeated ? { misrepeated } : {}),
   insert: (db, { factId }, body) => {
     insertRow(db, table, { ...toRow(body), factId });

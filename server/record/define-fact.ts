@@ -15,6 +15,8 @@ export type BodyStore<Body> = {
   insert(db: Db, place: Place, body: Body): void;
   /** The body of one fact. @throws Error when the spine has a fact whose body is missing */
   read(db: Db, factId: number): Body;
+  /** How a row of the table is a body, where it is that alone: many are then read at once. */
+  readonly fromRow?: (row: never) => Body;
   /** Repeats whether the fact counts, where the table does so for a covering index. */
   recount(db: Db, factId: number, counts: boolean): void;
   readonly table: BodyTable;
@@ -51,6 +53,9 @@ export type Accompanying = { readonly kind: string; readonly key: string } & Omi
 /** For what a request is judged: where the player's clock stood, when that was, and which fact it takes the place of. */
 export type Deciding = { readonly now: WallClock; readonly atMs: number; readonly corrects: string | null };
 
+/** A fact with its number in the spine. */
+export type Listed<Body> = Fact<Body> & { readonly id: number };
+
 /**
  * A kind of fact: everything the record must know to store it, answer it again, take it back, correct it, list it and
  * give it out. `Told` is what words and rules are handed: the record itself knows no feature.
@@ -64,6 +69,10 @@ export type FactDefinition<Body, Request extends Sent, Told> = {
   changesSubjects?(body: Body): boolean;
   /** How it reads in the record of its subjects; a kind without words is told under another. */
   words?(fact: Fact<Body>, told: Told, about: Subject): string;
+  /** The same of many at once, where each by itself would look something up. */
+  wordsOfAll?(facts: readonly Listed<Body>[], told: Told, about: Subject): readonly string[];
+  /** Is the body of no matter to the words of many? It is not read for them. */
+  readonly isTooLargeToList?: true;
   /** Is what was logged with it told by itself? Without it a fact is told under the one it belongs to. */
   readonly eachIsTold?: true;
   /** What a client can log; a kind without it is only ever written along with another. */

@@ -1,27 +1,56 @@
 import type { Subject } from '#core/record/fact.ts';
 import type { RecordEntryView } from '#contract/record.ts';
+import type { Listed } from '#server/record/define-fact.ts';
 import type { Telling } from '#server/record/log-fact.ts';
+import type { NewestFact } from '#server/record/record-reader.repository.ts';
 
-/** The newest entries about a subject, and about others that hold for it as well (what its player is in). */
+/** Facts with their bodies, read together; without those that no list needs. */
+function withBodies<Told>(newest: readonly NewestFact[], { record }: Telling<Told>): Listed<unknown>[] {
+  const needed = newest.filter(({ kind }) => record.definitionOf(kind).isTooLargeToList !== true);
+  const bodies = record.bodiesOf(needed);
+  return newest.map((fact) => ({ ...fact, body: bodies.get(fact.id) }));
+}
+
+/** How facts read, by their number: a kind that can reads its own together. */
+function wordsOf<Told>(
+  facts: readonly Listed<unknown>[],
+  telling: Telling<Told> & Told,
+  about: Subject,
+): ReadonlyMap<number, string> {
+  const kinds = [...new Set(facts.map(({ kind }) => kind))];
+  return new Map(
+    kinds.flatMap((kind) => {
+      const ofKind = facts.filter((fact) => fact.kind === kind);
+      const { words, wordsOfAll } = telling.record.definitionOf(kind);
+      const together = wordsOfAll?.(ofKind, telling, about);
+      return ofKind.map((fact, at) => [fact.id, together?.[at] ?? words?.(fact, telling, about) ?? kind] as const);
+    }),
+  );
+}
+
+/**
+ * The newest entries about a subject, and about others that hold for it as well (what its player is in). Two hundred take
+ * as many statements as ten.
+ */
 export function listRecord<Told>(
   telling: Telling<Told> & Told,
   subjects: readonly [Subject, ...Subject[]],
   limit: number,
 ): RecordEntryView[] {
-  const { record } = telling;
   const [about] = subjects;
-  return record.newest(subjects, limit).map((fact) => {
-    const { words, logged } = record.definitionOf(fact.kind);
-    const correctable = logged?.correctable === true;
+  const facts = withBodies(telling.record.newest(subjects, limit), telling);
+  const words = wordsOf(facts, telling, about);
+  return facts.map(({ id, key, kind, on, atMinute, corrects, body }) => {
+    const correctable = telling.record.definitionOf(kind).logged?.correctable === true;
     return {
-      key: fact.key,
-      kind: fact.kind,
-      on: fact.on,
-      atMinute: fact.atMinute,
-      words: words?.(fact, telling, about) ?? fact.kind,
+      key,
+      kind,
+      on,
+      atMinute,
+      words: words.get(id) ?? kind,
       correctable,
-      corrected: fact.corrects !== null,
-      body: correctable && typeof fact.body === 'object' ? { ...fact.body } : null,
+      corrected: corrects !== null,
+      body: correctable && typeof body === 'object' ? { ...body } : null,
     };
   });
 }

@@ -1,7 +1,10 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { Subject } from '#core/record/fact.ts';
+import { instant } from '#core/time/instant.ts';
+import { localDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
+import { readBodies } from '#server/record/read-bodies.repository.ts';
 import { facts, factSubjects, otherKeys, subjects } from '#server/record/record.table.ts';
 import type { Recorded, Spine, SpineRow } from '#server/record/spine.repository.ts';
 
@@ -12,11 +15,14 @@ const ofSubject = and(eq(subjects.kind, sql.placeholder('kind')), eq(subjects.na
 /** A corrected fact keeps the place of its original in the record. */
 const originalId = ({ id, corrects }: { readonly id: number; readonly corrects: number | null }) => corrects ?? id;
 
+/** A fact as it is listed: without its body. */
+export type NewestFact = Omit<Recorded, 'body'>;
+
 /** Facts about subjects: which are the newest, and whether there are any more. */
 function createListing(db: Db) {
   const about = () =>
     db
-      .select({ fact: facts, originalKey: original.key, listedAt: factSubjects.listedAt })
+      .select({ fact: facts, originalKey: original.key, ownerKey: owner.key, listedAt: factSubjects.listedAt })
       .from(subjects)
       .innerJoin(factSubjects, eq(factSubjects.subjectId, subjects.id))
       .innerJoin(facts, and(eq(facts.id, factSubjects.factId), eq(facts.counts, true)))
@@ -115,12 +121,31 @@ export function createRecordReader<Told>(db: Db, spine: Spine<Told>) {
       listing.others.get({ kind, name: id, than }) !== undefined,
 
     /** The newest facts about these that count and are told by themselves; a corrected one under its original key. */
-    newest: (about: readonly Subject[], limit: number): Recorded[] => {
+    newest: (about: readonly Subject[], limit: number): NewestFact[] => {
       const rows = about.flatMap(({ kind, id: name }) => listing.newest.all({ kind, name, limit }));
       return [...new Map(rows.map((row) => [row.fact.id, row])).values()]
         .toSorted((a, b) => (b.listedAt ?? 0) - (a.listedAt ?? 0) || originalId(b.fact) - originalId(a.fact))
         .slice(0, limit)
-        .map(({ fact, originalKey }) => ({ ...recorded(fact), key: originalKey ?? fact.key }));
+        .map(({ fact, originalKey, ownerKey }) => ({
+          ...fact,
+          on: localDate(fact.on),
+          loggedAt: instant(fact.loggedAt),
+          key: originalKey ?? fact.key,
+          corrects: originalKey,
+          belongsTo: ownerKey,
+        }));
+    },
+
+    /** The bodies of facts, by their number, in one statement. */
+    bodiesOf: (all: readonly { readonly id: number; readonly kind: string }[]): ReadonlyMap<number, unknown> => {
+      const kinds = [...new Set(all.map(({ kind }) => kind))];
+      return readBodies(
+        db,
+        kinds.map((kind) => ({
+          store: spine.definitionOf(kind).store,
+          ids: all.filter((one) => one.kind === kind).map(({ id }) => id),
+        })),
+      );
     },
   };
 }

@@ -37,19 +37,39 @@ function decide(
     : fail(invalid(checked.failure.code === 'named-twice' ? 'times' : 'on', checked.failure));
 }
 
+/** Instruments by their names, each looked up once. */
+function instrumentNamer({ instruments }: Services): (id: InstrumentId) => string {
+  const names = new Map<InstrumentId, string>();
+  return (id) => {
+    const name = names.get(id) ?? instruments.nameOf(id) ?? 'an instrument';
+    names.set(id, name);
+    return name;
+  };
+}
+
+function moveWords(
+  { pins }: SittingMoveBody,
+  nameOf: (id: InstrumentId) => string,
+  { book, format }: Pick<Services, 'book' | 'format'>,
+): string {
+  const [first] = pins;
+  const names = pins.map(({ instrumentId, itemId }) => {
+    const item = bookItem(book, itemId)?.name.toLowerCase() ?? itemId;
+    return `${nameOf(instrumentId)}, ${item}`;
+  });
+  const where = first?.on == null ? 'is left to the plan again' : `is set for ${format.weekdayDate(first.on)}`;
+  return `A sitting ${where}: ${names.join('; ')}.`;
+}
+
 /** A sitting, or part of one, on a day the player has set: it stays there, and the rest is planned round it. */
 export const sittingMoveFact = defineFact<Services>()<SittingMoveBody, SittingMoveRequest>({
   kind: 'sitting-move',
   store: bodyTable(sittingMoves, { toRow: (move) => move, fromRow: ({ factId: _factId, ...move }) => move }),
   about: ({ playerId }) => [ofPlayer(playerId)],
-  words: ({ body: { pins } }, { book, instruments, format }) => {
-    const [first] = pins;
-    const names = pins.map(({ instrumentId, itemId }) => {
-      const item = bookItem(book, itemId)?.name.toLowerCase() ?? itemId;
-      return `${instruments.find(instrumentId)?.name ?? 'an instrument'}, ${item}`;
-    });
-    const where = first?.on == null ? 'is left to the plan again' : `is set for ${format.weekdayDate(first.on)}`;
-    return `A sitting ${where}: ${names.join('; ')}.`;
+  words: ({ body }, told) => moveWords(body, instrumentNamer(told), told),
+  wordsOfAll: (facts, told) => {
+    const nameOf = instrumentNamer(told);
+    return facts.map(({ body }) => moveWords(body, nameOf, told));
   },
   logged: {
     path: sittingPaths.moves,

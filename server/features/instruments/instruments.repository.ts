@@ -42,7 +42,7 @@ export function createInstrumentsRepository(db: Db, book: Book) {
     .orderBy(asc(departures.factId))
     .prepare();
   const owner = db
-    .select({ playerId: instruments.playerId })
+    .select({ playerId: instruments.playerId, name: instruments.name })
     .from(instruments)
     .innerJoin(facts, counting(sql`${instruments.factId}`))
     .where(mine)
@@ -66,6 +66,9 @@ export function createInstrumentsRepository(db: Db, book: Book) {
 
     /** Whose an instrument is; undefined where there is none. */
     playerOf: (id: string): string | undefined => owner.get({ id })?.playerId,
+
+    /** What an instrument is called; undefined where there is none. */
+    nameOf: (id: string): string | undefined => owner.get({ id })?.name,
 
     /** Every instrument that ever came, in the order they were added, with whose it is. */
     all: (): { readonly id: InstrumentId; readonly playerId: PlayerId }[] =>

@@ -12,6 +12,7 @@ import {
   versionOfPlay,
 } from '#server/features/packup/last-passes.repository.ts';
 import { createLearnedMinutes } from '#server/features/packup/learned-minutes.repository.ts';
+import { endsOf, type RunEnd } from '#server/features/packup/run-ends.repository.ts';
 import { createEarlierRuns } from '#server/features/packup/earlier-runs.repository.ts';
 import { runEvents, runs, runShares } from '#server/features/packup/packup.table.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
@@ -124,6 +125,10 @@ export function createPackupRepository(db: Db) {
 
     /** The log of a run in order of arrival; events taken back are left out. */
     log: logOf,
+
+    /** How runs ended, by their number, and what each did on one instrument, in one statement. */
+    endsOf: (runIds: readonly number[], instrumentId: string): ReadonlyMap<number, RunEnd> =>
+      endsOf(db, runIds, instrumentId),
 
     /** Every run that counts, one after another: for a check, not for a page. */
     every: function* (): Generator<RecordedRun> {

@@ -1,7 +1,7 @@
 import { bookItem } from '#core/book/book.ts';
 import { fail, type Outcome } from '#core/kernel/outcome.ts';
 import { runWords } from '#core/packup/run-words.ts';
-import { ofInstrument } from '#core/record/fact.ts';
+import { ofInstrument, type Subject } from '#core/record/fact.ts';
 import { packupPaths, startRunRequest, type StartRunRequest } from '#contract/packup.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import type { RunBody } from '#server/features/packup/packup.mapper.ts';
@@ -35,22 +35,36 @@ function sameAs(request: StartRunRequest, { packup }: Services): string | undefi
   return isSame ? open.key : undefined;
 }
 
+/** What is said of a run that cannot be found any more. */
+const RUN = 'A run';
+
+/** What runs were for and what they did on one instrument, by their numbers. */
+const runsInWords = (ids: readonly number[], { packup, book }: Services, { id }: Subject): string[] => {
+  const ends = packup.endsOf(ids, id);
+  return ids.map((run) => {
+    const end = ends.get(run);
+    if (end === undefined) return RUN;
+    const done = end.done.flatMap((itemId) => bookItem(book, itemId) ?? []);
+    return runWords(end.kind, done, end.isFinished);
+  });
+};
+
 /** A run over one or several instruments was begun: the plan as it was shown. */
 export const runFact = defineFact<Services>()<RunBody, StartRunRequest>({
   kind: 'run',
   store: runStore,
   about: ({ shares }) => shares.map(({ instrumentId }) => ofInstrument(instrumentId)),
-  words: ({ key, body }, { packup, care, record, book }, { id }) => {
-    const run = packup.find(key);
-    const end = run && packup.log(run.id).find(({ event }) => event.kind === 'finished');
-    const source = end && record.find(end.key)?.id;
-    const done = source === undefined ? [] : care.doneBy(source).filter(({ instrumentId }) => instrumentId === id);
-    return runWords(
-      body.kind,
-      done.flatMap(({ itemId }) => bookItem(book, itemId) ?? []),
-      end !== undefined,
-    );
+  words: ({ key }, told, about) => {
+    const run = told.packup.find(key);
+    return run === undefined ? RUN : (runsInWords([run.id], told, about)[0] ?? RUN);
   },
+  wordsOfAll: (runs, told, about) =>
+    runsInWords(
+      runs.map(({ id }) => id),
+      told,
+      about,
+    ),
+  isTooLargeToList: true,
   breaking: (services) =>
     [...services.packup.every()].flatMap((run) =>
       planOf(services, run).ok ? [] : [`run ${run.key} of ${run.startedOn}: its plan cannot be read`],

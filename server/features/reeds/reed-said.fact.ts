@@ -1,18 +1,11 @@
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { ofPlayer } from '#core/record/fact.ts';
-import {
-  partsOfReedId,
-  type ReedEnd,
-  type ReedFeel,
-  type ReedFor,
-  type ReedId,
-  type ReedSign,
-} from '#core/reeds/reed.ts';
-import { boxNames, reedName, sayingWords } from '#core/reeds/reed-words.ts';
+import { ofPlayer, type Fact } from '#core/record/fact.ts';
+import { type ReedEnd, type ReedFeel, type ReedFor, type ReedId, type ReedSign } from '#core/reeds/reed.ts';
+import { sayingWords } from '#core/reeds/reed-words.ts';
 import { reedPaths, reedSaidRequest, type REED_WHATS, type ReedSaidRequest } from '#contract/reeds.ts';
 import { conflict, notFound, type Failure } from '#server/failure.ts';
-import { aliveOn, boxOfReed } from '#server/features/reeds/reed-told.ts';
+import { aliveOn, boxOfReed, reedNamer, type ReedNamer } from '#server/features/reeds/reed-told.ts';
 import { saidFromRow } from '#server/features/reeds/reeds.mapper.ts';
 import { reedSayings } from '#server/features/reeds/reeds.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
@@ -52,16 +45,18 @@ function decide(
   return fail(notFound('reedId', { code: 'no-such-box' }));
 }
 
+const saidWords = ({ body, on }: Pick<Fact<ReedSaidBody>, 'body' | 'on'>, nameOf: ReedNamer): string =>
+  `${nameOf(body.playerId, body.reedId)}. ${sayingWords(saidFromRow({ ...body, factId: 0 }, on))}`;
+
 /** A grade, a back rubbed flat, or that a reed is played no more. */
 export const reedSaidFact = defineFact<Services>()<ReedSaidBody, ReedSaidRequest>({
   kind: 'reed-said',
   store: bodyTable(reedSayings, { toRow: (body) => body, fromRow: ({ factId: _factId, ...body }) => body }),
   about: ({ playerId }) => [ofPlayer(playerId)],
-  words: ({ body, on }, { reeds }) => {
-    const parts = partsOfReedId(body.reedId);
-    const boxName = boxNames(reeds.record(body.playerId).boxes).get(parts?.boxKey ?? '');
-    const name = boxName && parts ? reedName({ boxName, number: parts.number }) : 'A reed';
-    return `${name}. ${sayingWords(saidFromRow({ ...body, factId: 0 }, on))}`;
+  words: (fact, told) => saidWords(fact, reedNamer(told)),
+  wordsOfAll: (facts, told) => {
+    const nameOf = reedNamer(told);
+    return facts.map((fact) => saidWords(fact, nameOf));
   },
   logged: { path: reedPaths.said, request: reedSaidRequest, decide },
 });

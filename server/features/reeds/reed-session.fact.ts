@@ -3,11 +3,9 @@ import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { ofPlayer } from '#core/record/fact.ts';
 import { checkPins, type ReedPin } from '#core/reeds/reed-pin.ts';
-import { boxNames, reedName } from '#core/reeds/reed-words.ts';
-import { partsOfReedId, type ReedBox } from '#core/reeds/reed.ts';
 import { reedPaths, reedSessionRequest, type ReedSessionRequest } from '#contract/reeds.ts';
 import { invalid, notFound, type Failure } from '#server/failure.ts';
-import { aliveOn, boxOfReed } from '#server/features/reeds/reed-told.ts';
+import { aliveOn, boxOfReed, reedNamer, type ReedNamer } from '#server/features/reeds/reed-told.ts';
 import { reedSessions } from '#server/features/reeds/reeds.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
@@ -35,22 +33,24 @@ function decide(
   return fail(invalid(`pins[${at}].${field}`, fault));
 }
 
-function pinWords({ reedId, on, minutes }: ReedPin, boxes: readonly ReedBox[], format: Format): string {
-  const { boxKey = '', number = 0 } = partsOfReedId(reedId) ?? {};
-  const name = reedName({ boxName: boxNames(boxes).get(boxKey) ?? 'A reed', number });
+function pinWords(name: string, { on, minutes }: ReedPin, format: Format): string {
   const day = format.weekdayDate(on);
   if (minutes === null) return `${name}: ${day} is left to the plan.`;
   return minutes === 0 ? `${name}: not on ${day}.` : `${name}: ${duration(minutes)} on ${day}.`;
 }
+
+const sessionWords = ({ playerId, pins }: ReedSessionBody, nameOf: ReedNamer, format: Format): string =>
+  pins.map((pin) => pinWords(nameOf(playerId, pin.reedId), pin, format)).join(' ');
 
 /** Sessions set by hand: they stay where they are, and the plan goes round them. */
 export const reedSessionFact = defineFact<Services>()<ReedSessionBody, ReedSessionRequest>({
   kind: 'reed-session',
   store: bodyTable(reedSessions, { toRow: (body) => body, fromRow: ({ factId: _factId, ...body }) => body }),
   about: ({ playerId }) => [ofPlayer(playerId)],
-  words: ({ body: { playerId, pins } }, { reeds, format }) => {
-    const { boxes } = reeds.record(playerId);
-    return pins.map((pin) => pinWords(pin, boxes, format)).join(' ');
+  words: ({ body }, told) => sessionWords(body, reedNamer(told), told.format),
+  wordsOfAll: (facts, told) => {
+    const nameOf = reedNamer(told);
+    return facts.map(({ body }) => sessionWords(body, nameOf, told.format));
   },
   logged: { path: reedPaths.sessions, request: reedSessionRequest, decide },
 });

@@ -1,8 +1,11 @@
+import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { boxNames, reedName } from '#core/reeds/reed-words.ts';
 import { partsOfReedId, type ReedBox, type ReedId } from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { conflict, notFound, type Failure } from '#server/failure.ts';
 import type { ReedRecord } from '#server/features/reeds/reeds.repository.ts';
+import type { Services } from '#server/services.ts';
 
 /** The box of a reed of this player, where there is such a reed. */
 export function boxOfReed(id: ReedId, field: string, { boxes }: ReedRecord): Outcome<ReedBox, Failure> {
@@ -21,4 +24,19 @@ export function aliveOn(id: ReedId, on: LocalDate, box: ReedBox, { said }: ReedR
   return end !== undefined && on > end.on
     ? fail(conflict('reedId', { code: 'reed-has-ended', on: end.on }))
     : succeed(box);
+}
+
+/** What a reed of a player is called. */
+export type ReedNamer = (playerId: PlayerId, id: ReedId) => string;
+
+/** Reeds by their names; what a player has is read once. */
+export function reedNamer({ reeds }: Pick<Services, 'reeds'>): ReedNamer {
+  const boxesOf = new Map<PlayerId, ReadonlyMap<string, string>>();
+  return (playerId, id) => {
+    const names = boxesOf.get(playerId) ?? boxNames(reeds.boxes(playerId));
+    boxesOf.set(playerId, names);
+    const parts = partsOfReedId(id);
+    const boxName = names.get(parts?.boxKey ?? '');
+    return boxName !== undefined && parts ? reedName({ boxName, number: parts.number }) : 'A reed';
+  };
 }

@@ -107,6 +107,9 @@ export function createReedsRepository(db: Db) {
       said: saidOf.all({ playerId }).map(({ on, said }) => saidFromRow(said, on)),
     }),
 
+    /** The boxes of a player as they came. */
+    boxes: boxList,
+
     /** The currency of the record: that of any box with a price but this one; null where none has. */
     currency: (without = ''): string | null => currency.get({ without })?.currency ?? null,
 

@@ -1,0 +1,80 @@
+import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { addDays, localDate } from '#core/time/local-date.ts';
+import type { RunView } from '#contract/packup.ts';
+import { recordPaths } from '#contract/record.ts';
+import { furnish, testServer, aKey, NOW, runBody, share, TODAY, type TestServer } from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = testServer({ counting: true });
+  await furnish(server);
+});
+afterEach(() => server.stop());
+
+const today = localDate(TODAY);
+const post = (path: string, body: object) => server.api().post(path).send(body).expect(201);
+
+/** A day of a player: an hour played, packed up to the end, a swab washed, a sign seen, a reed spoken of, and so on. */
+async function liveADay(ago: number, box: string): Promise<void> {
+  const now = { ...NOW };
+  const on = addDays(today, -ago);
+  const playKey = aKey();
+  await post('/api/plays', {
+    ...{ key: playKey, instrumentId: 'clarinet', playerId: 'ada', endedOn: on, endedAtMinute: 1100, minutes: 60 },
+    ...{ roomCelsius: null, now },
+  });
+  const { body } = await post('/api/runs', runBody({ parts: [share({ playKey, itemIds: [] })] }));
+  const run = body as RunView;
+  for (const { key: stepKey, look } of run.plan.steps)
+    await post(
+      `/api/runs/${run.key}/events`,
+      look
+        ? { key: aKey(), kind: 'answered', stepKey, answer: look.answers[0]?.id }
+        : { key: aKey(), kind: 'ticked', stepKey },
+    );
+  await post(`/api/runs/${run.key}/events`, { key: aKey(), kind: 'finished', now });
+  const note = { instrumentId: 'clarinet', now };
+  await post('/api/care', { ...note, key: aKey(), itemId: 'swab/wash', doneOn: on, by: 'player' });
+  await post('/api/care/decisions', { ...note, key: aKey(), itemId: 'keyed/key-oil', kind: 'declined', until: null });
+  await post('/api/reeds/said', {
+    ...{ key: aKey(), now, reedId: `${box}/1`, what: 'graded', feel: 'right', goodFor: null, signs: [], cause: null },
+  });
+  await post('/api/sittings/moves', {
+    ...{ key: aKey(), now, playerId: 'ada', on: null },
+    times: [{ instrumentId: 'clarinet', itemId: 'wind/bench-service', dueOn: on }],
+  });
+}
+
+test('the record’s page takes as many statements for many lines as for few, and says the same of each', async () => {
+  const box = aKey();
+  await post('/api/reeds/boxes', {
+    ...{ key: box, now: NOW, playerId: 'ada', kind: 'clarinet', name: 'Fennel', cut: null, strength: '2' },
+    ...{ material: 'cane', breakIn: 'week', place: null, cost: null, cameOn: '2026-01-01', before: [0] },
+  });
+  for (let ago = 20; ago > 8; ago--) await liveADay(ago, box);
+  const ask = async (lines: number) => {
+    let entries: { words: string }[] = [];
+    const statements = await server.statementsOf(async () => {
+      entries = (await server.api().get(recordPaths.of('clarinet', lines)).expect(200)).body.entries;
+    });
+    return { entries, statements: statements.filter((sql) => /^\s*(select|with)/i.test(sql)).length };
+  };
+  await ask(1);
+  const [few, many] = [await ask(12), await ask(60)];
+  expect(many.entries).toHaveLength(60);
+  expect(many.entries.slice(0, 12)).toEqual(few.entries);
+  expect(many.statements).toBe(few.statements);
+  // Whose it is, the lines of both, their bodies, how runs ended, what reeds and an instrument are called.
+  expect(many.statements).toBeLessThanOrEqual(7);
+  const said = new Set(many.entries.map(({ words }) => words.replace(/\d.*$/, '')));
+  expect([...said].toSorted()).toMatchInlineSnapshot(`
+   [
+     "A sitting is left to the plan again: Clarinet, bench service.",
+     "Fennel ",
+     "Oil the keys: not done here",
+     "Packed up",
+     "Played ",
+     "Wash the swab",
+   ]
+  `);
+}, 120_000);
