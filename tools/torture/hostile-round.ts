@@ -1,15 +1,12 @@
 import { connect } from 'node:net';
 import { randomUUID } from 'node:crypto';
 import { agentPaths } from '#contract/agents.ts';
-import { carePaths } from '#contract/care.ts';
-import { conditionPaths } from '#contract/conditions.ts';
 import { healthPath } from '#contract/health.ts';
-import { instrumentPaths } from '#contract/instruments.ts';
-import { methodPaths } from '#contract/methods.ts';
 import { packupPaths } from '#contract/packup.ts';
-import { playerPaths } from '#contract/players.ts';
-import { recordPaths } from '#contract/record.ts';
-import { FACTS } from '#server/facts.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { createApp } from '#server/app.ts';
+import { everyQuestion } from '#server/testing/every-question.ts';
+import { routesOf } from '#server/testing/routes.ts';
 import { count, type Counts } from '#tools/torture/counts.ts';
 import { ask, post, startVictim, type Victim } from '#tools/torture/victim.ts';
 
@@ -54,37 +51,35 @@ const NAMES: readonly string[] = [
 ];
 const DAYS: readonly string[] = ['2026-11-24', '2026-02-31', '', '9999-12-31', 'x'.repeat(500), '1900-01-01', '%00'];
 
-/** Every address that is read, each with names and days nobody has. */
+/** Every address that is read, each with names and days nobody has; and some there are none of. */
 const reads = (name: string, day: string): string[] => [
-  healthPath,
-  playerPaths.list,
-  instrumentPaths.kinds,
-  instrumentPaths.shelf(day),
-  carePaths.overview(day),
-  carePaths.page(name, day),
-  conditionPaths.page(name, day),
-  methodPaths.page(name, day),
-  methodPaths.set(name, name, day),
-  methodPaths.setSchema,
-  packupPaths.one(name),
-  recordPaths.of(name, Number(day.slice(0, 2)) || 0),
-  agentPaths.list,
+  ...Object.values(
+    everyQuestion({
+      ...{ playerId: name, instrumentId: name, runKey: name, secret: name, lines: Number(day.slice(0, 2)) || 0 },
+      now: { on: day as LocalDate, atMinute: Number(day.slice(-2)) || -1 },
+    }),
+  ),
   `/api/agents/${name}/verdicts`,
-  `/api/agents/${name}/verdicts/${name}?today=${day}`,
   agentPaths.mixing(name, name),
   `/api/${name}`,
   `/${name}`,
   `/assets/${name}`,
 ];
 
+/** Every route of the program, whether or not anybody has thought of it here. */
+const ROUTES = routesOf(
+  createApp({
+    serve: () => {
+      throw new Error('only its routes are looked at');
+    },
+    health: () => ({ version: '', database: 'ok', migrations: 0 }),
+    boundHost: '127.0.0.1',
+  }),
+);
+
 /** Every address that is written to. */
 const WRITES: readonly string[] = [
-  ...FACTS.flatMap(({ logged }) => logged?.path ?? []),
-  playerPaths.list,
-  instrumentPaths.add,
-  recordPaths.withdraw,
-  methodPaths.readSet,
-  packupPaths.events(randomUUID()),
+  ...ROUTES.filter(({ method }) => method === 'post').map(({ path }) => path.replace(/:\w+/g, randomUUID())),
   packupPaths.events('none'),
   '/api/nothing',
   '/nothing',

@@ -10,7 +10,9 @@ import { addDays } from '#core/time/local-date.ts';
 import { DATABASE_FILE } from '#server/db/connection.ts';
 import { FACTS } from '#server/facts.ts';
 import { recordFaults } from '#server/record/check-record.repository.ts';
+import { WOODEN } from '#server/testing/test-server.ts';
 import { count, type Counts } from '#tools/torture/counts.ts';
+import { entryOf, Gone, KINDS } from '#tools/torture/entries.ts';
 import { ask, post, startVictim, type Victim } from '#tools/torture/victim.ts';
 
 const TABS = 3;
@@ -21,67 +23,62 @@ type Sent = { readonly path: string; readonly body: { readonly key: string }; co
 
 const now = () => localMomentOf(instantOfMs(Date.now()), 'UTC');
 
-const BUILD = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' };
-
+/** The record the examples of facts are of. */
 async function furnish(counts: Counts, victim: Victim): Promise<void> {
   const { on: today } = now();
   await post(counts, victim, '/api/players', { id: 'ada', name: 'Ada', standing: 'grown-up', does: ['key-oil'] });
-  for (const id of ['one', 'two'])
+  await post(counts, victim, '/api/players', { id: 'kit', name: 'Kit', standing: 'child', does: [] });
+  for (const [id, kind, build] of [
+    ['clarinet', 'clarinet', WOODEN],
+    ['other', 'clarinet', WOODEN],
+    ['trumpet', 'trumpet', { finish: 'lacquer', brassMouthpiece: 'plated' }],
+  ] as const)
     await post(counts, victim, '/api/instruments', {
-      id,
-      name: id,
-      kind: 'clarinet',
-      build: BUILD,
-      playerId: 'ada',
-      acquiredOn: addDays(today, -3000),
-      cameNew: false,
-      today,
+      ...{ id, name: id, kind, build, playerId: 'ada', acquiredOn: addDays(today, -3000), cameNew: false, today },
     });
 }
 
-/** An entry of one kind or another, now and then one that takes back or corrects what was sent before. */
-function anEntry(random: Random, sent: readonly Sent[]): Sent {
-  const instrumentId = random.chance(0.5) ? 'one' : 'two';
-  const common = { key: randomUUID(), instrumentId, now: now() };
-  const day = addDays(common.now.on, -random.whole(1, 2900));
-  const make = (where: string, body: { key: string }): Sent => ({ path: where, body, confirmed: false });
-  const play = {
-    ...common,
-    playerId: 'ada',
-    endedOn: day,
-    endedAtMinute: null,
-    minutes: random.whole(1, 90),
-    roomCelsius: null,
+const FURTHEST_BACK = 2900;
+const WITHDRAWN = 0.12;
+const CORRECTED = 0.1;
+
+/** What takes back or corrects something that was confirmed before; null where there is nothing of the kind. */
+function secondThought(random: Random, sent: readonly Sent[]): Sent | null {
+  const confirmed = sent.filter((one) => one.confirmed);
+  const target = confirmed[random.whole(0, Math.max(0, confirmed.length - 1))];
+  const key = randomUUID();
+  if (target === undefined) return null;
+  if (random.chance(WITHDRAWN / (WITHDRAWN + CORRECTED)))
+    return { path: '/api/withdrawals', body: { key, targetKey: target.body.key } as never, confirmed: false };
+  if (target.path !== '/api/plays') return null;
+  return {
+    path: target.path,
+    body: { ...target.body, key, corrects: target.body.key, minutes: 5 } as never,
+    confirmed: false,
   };
-  const earlier = sent.filter(({ confirmed }) => confirmed);
-  const target = earlier[random.whole(0, Math.max(0, earlier.length - 1))];
-  switch (random.whole(0, 7)) {
-    case 0:
-      return make('/api/care', { ...common, itemId: 'swab/wash', doneOn: day, by: 'player' } as { key: string });
-    case 1:
-      return make('/api/care/decisions', { ...common, itemId: 'swab/wash', kind: 'declined', until: null } as {
-        key: string;
-      });
-    case 2:
-      return make('/api/methods/choices', { ...common, method: 'swab-wash', choice: 'monthly' } as { key: string });
-    case 3:
-      if (target) return make('/api/withdrawals', { key: common.key, targetKey: target.body.key } as { key: string });
-      return make('/api/plays', play);
-    case 4:
-      if (target?.path === '/api/plays')
-        return make('/api/plays', { ...target.body, key: common.key, corrects: target.body.key, minutes: 5 } as {
-          key: string;
-        });
-      return make('/api/plays', play);
-    default:
-      return make('/api/plays', play);
-  }
+}
+
+/** An entry of any kind there is, of some day; now and then one that takes back or corrects what was sent before. */
+async function anEntry(counts: Counts, victim: Victim, random: Random, sent: readonly Sent[]): Promise<Sent | null> {
+  if (random.chance(WITHDRAWN + CORRECTED)) return secondThought(random, sent);
+  const kind = KINDS[random.whole(0, KINDS.length - 1)] ?? '';
+  // What lies ahead, a concert or a sitting, is of no day long gone.
+  const daysAgo = random.chance(0.5) ? 0 : random.whole(1, FURTHEST_BACK);
+  const entry = await entryOf(kind, daysAgo, now(), (where, body) => post(counts, victim, where, body));
+  if (entry === null) return null;
+  count(counts, `  of kind ${kind}`);
+  return { path: entry.path, body: { ...entry.body, key: randomUUID() }, confirmed: false };
 }
 
 /** One tab: entry after entry, some of them twice at once, until the server is gone. */
 async function tab(counts: Counts, victim: Victim, sent: Sent[], random: Random): Promise<void> {
   for (;;) {
-    const entry = anEntry(random, sent);
+    const entry = await anEntry(counts, victim, random, sent).catch((error: unknown) => {
+      if (error instanceof Gone) return 'gone' as const;
+      throw error;
+    });
+    if (entry === 'gone') return;
+    if (entry === null) continue;
     sent.push(entry);
     const tries = random.chance(0.2) ? 2 : 1;
     const answers = await Promise.all(
@@ -101,7 +98,7 @@ async function twoTabs(counts: Counts, victim: Victim): Promise<void> {
     key,
     playerId: 'ada',
     kind: 'after',
-    parts: [{ instrumentId: 'one', playKey: null, itemIds: [] }],
+    parts: [{ instrumentId: 'clarinet', playKey: null, itemIds: [] }],
     minutesAtHand: null,
     now: now(),
   });

@@ -5,6 +5,8 @@ import { count, type Counts } from '#tools/torture/counts.ts';
 /** An answer later than this is a hang. */
 const HANG_MS = 5000;
 const LARGEST_ANSWER = 4_000_000;
+/** So much of an address and of an answer is told of a fault. */
+const LONGEST_TOLD = 120;
 
 /** A server that will be killed. */
 export type Victim = {
@@ -59,7 +61,9 @@ export async function ask(
     const answer = await fetch(`${url}${path}`, { ...init, signal: AbortSignal.timeout(HANG_MS) });
     const body = await answer.text();
     if (answer.status >= 500)
-      counts.faults.push(`${init.method ?? 'GET'} ${path}: ${answer.status} ${body.slice(0, 200)}`);
+      counts.faults.push(
+        `${init.method ?? 'GET'} ${path.slice(0, LONGEST_TOLD)}: ${answer.status} ${body.slice(0, LONGEST_TOLD)}`,
+      );
     if (body.length > LARGEST_ANSWER) counts.faults.push(`${path}: an answer of ${body.length} bytes`);
     return { status: answer.status, body };
   } catch (error) {

@@ -1,5 +1,4 @@
-import { Router, type Request } from 'express';
-import { rateLimit } from 'express-rate-limit';
+import { Router } from 'express';
 import { succeed } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import { localDate } from '#core/time/local-date.ts';
@@ -17,10 +16,6 @@ import {
 import { sendFailure } from '#server/http/problem.ts';
 import { bodyOf, param, queryOf, sendLogged, sendOutcome, type Serving } from '#server/http/respond.ts';
 import { logFact } from '#server/record/log-fact.ts';
-
-const MS_PER_MINUTE = 60_000;
-/** Wrong addresses a minute. */
-const MOST_GUESSES = 20;
 
 /** What day it is where this machine stands: a calendar program does not say where it is. */
 function clockOf(ms: number): WallClock {
@@ -67,21 +62,10 @@ export function calendarOutRoutes(services: Serving, reedDaysOf: ReedDaysOf): Ro
     const renewed = renewFeed(services(req), playerId);
     sendOutcome(res, renewed.ok ? succeed({ path: renewed.value }) : renewed);
   });
-  const playerOf = (req: Request) => {
+  // Nobody guesses 24 bytes by lot; whoever tries is told nothing, however often, and nobody is shut out for it.
+  router.get(sittingPaths.subscribed, async (req, res) => {
     const [, secret = ''] = /^([\w-]{32})\.ics$/.exec(param(req, 'secret')) ?? [];
-    return services(req).calendar.playerOfSecret(secret);
-  };
-  // Whoever guesses is told nothing, and soon nothing at all; who knows the address is no guesser, wherever they are.
-  const guessing = rateLimit({
-    windowMs: MS_PER_MINUTE,
-    limit: MOST_GUESSES,
-    skip: (req) => playerOf(req) !== undefined,
-    standardHeaders: false,
-    legacyHeaders: false,
-    handler: (_req, res) => sendFailure(res, { code: 'busy', field: '', fault: { code: 'too-much-at-once' } }),
-  });
-  router.get(sittingPaths.subscribed, guessing, async (req, res) => {
-    const playerId = playerOf(req);
+    const playerId = services(req).calendar.playerOfSecret(secret);
     if (playerId === undefined) return sendFailure(res, notFound('', { code: 'no-such-calendar' }));
     const now = clockOf(services(req).nowMs());
     const file = await calendarOut(services(req), playerId, { now, reedDaysOf });

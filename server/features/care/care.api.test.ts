@@ -35,6 +35,17 @@ const post = (path: string, body: object) => server.api().post(`/api/care/${path
 const takeBack = (targetKey: string) =>
   server.api().post('/api/withdrawals').send({ key: aKey(), targetKey }).expect(201);
 
+test('the care of all is that of what is on the shelf', async () => {
+  const ids = async () =>
+    (await server.api().get(`/api/care?today=${TODAY}`).expect(200)).body.map(
+      ({ instrumentId }: { instrumentId: string }) => instrumentId,
+    );
+  expect(await ids()).toEqual(['clarinet', 'trumpet']);
+  const left = { key: aKey(), instrumentId: 'clarinet', leftOn: TODAY, now: NOW };
+  await server.api().post('/api/departures').send(left).expect(201);
+  expect(await ids()).toEqual(['trumpet']);
+});
+
 test('no water is told of what was not played, and some of what was, with its reason', async () => {
   const water = async () => (await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200)).body.water;
   expect(await water()).toMatchObject({ grams: 0, because: [] });
