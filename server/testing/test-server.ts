@@ -9,7 +9,7 @@ import { compose } from '#server/compose.ts';
 import { FACTS } from '#server/facts.ts';
 import { recordFaults } from '#server/record/check-record.repository.ts';
 import { createDesk } from '#server/work/desk.ts';
-import { routesOf } from '#server/testing/routes.ts';
+import { routesOf } from '#server/http/routes-of.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 

@@ -6,7 +6,7 @@ import { packupPaths } from '#contract/packup.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { createApp } from '#server/app.ts';
 import { everyQuestion } from '#server/testing/every-question.ts';
-import { routesOf } from '#server/testing/routes.ts';
+import { routesOf } from '#server/http/routes-of.ts';
 import { count, type Counts } from '#tools/torture/counts.ts';
 import { ask, post, startVictim, type Victim } from '#tools/torture/victim.ts';
 

@@ -1,7 +1,7 @@
 import { Alert, Button, Skeleton, Stack } from '@mui/material';
 import type { ReactNode } from 'react';
 
-type QueryLike<T> = {
+export type QueryLike<T> = {
   readonly data: T | undefined;
   readonly isError: boolean;
   readonly error: Error | null;

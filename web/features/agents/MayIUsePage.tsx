@@ -10,7 +10,8 @@ import { agentQueries } from '#web/features/agents/agents.queries.ts';
 import { Dilution } from '#web/features/agents/parts/Dilution.tsx';
 import { Verdicts } from '#web/features/agents/parts/Verdicts.tsx';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
-import { CurrentPlayer } from '#web/features/players/CurrentPlayer.tsx';
+import { CurrentPlayer } from '#web/features/players/parts/CurrentPlayer.tsx';
+import { playerQueries } from '#web/features/players/players.queries.ts';
 import { Caution } from '#web/ui/Caution.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
@@ -123,12 +124,13 @@ function Loaded({ list, places }: { readonly list: AgentList; readonly places: r
 export function MayIUsePage() {
   const agents = useQuery(agentQueries.list());
   const shelf = useQuery(instrumentQueries.shelf(useToday()));
+  const players = useQuery(playerQueries.list());
   return (
     <QueryView query={agents} height={300}>
       {(list) => (
         <QueryView query={shelf} height={300}>
           {(places) => (
-            <CurrentPlayer height={300}>
+            <CurrentPlayer players={players} height={300}>
               {(player) => (
                 <Loaded
                   list={list}

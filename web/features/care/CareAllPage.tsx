@@ -6,7 +6,8 @@ import type { ListedPlayer } from '#core/players/profile.ts';
 import type { CareOverview } from '#contract/care.ts';
 import { useToday } from '#web/clock/today.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
-import { CurrentPlayer } from '#web/features/players/CurrentPlayer.tsx';
+import { CurrentPlayer } from '#web/features/players/parts/CurrentPlayer.tsx';
+import { playerQueries } from '#web/features/players/players.queries.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { HANDS_WORDS } from '#web/ui/hands-words.ts';
 import { Problem } from '#web/ui/Problem.tsx';
@@ -126,6 +127,7 @@ function Loaded({ overview, player }: { readonly overview: CareOverview; readonl
 /** Care of all instruments in one list, the most pressing first. */
 export function CareAllPage() {
   const overview = useQuery(careQueries.overview(useToday()));
+  const players = useQuery(playerQueries.list());
   return (
     <QueryView query={overview} height={400}>
       {(places) =>
@@ -137,7 +139,9 @@ export function CareAllPage() {
             action="Add an instrument"
           />
         ) : (
-          <CurrentPlayer height={400}>{(player) => <Loaded overview={places} player={player} />}</CurrentPlayer>
+          <CurrentPlayer players={players} height={400}>
+            {(player) => <Loaded overview={places} player={player} />}
+          </CurrentPlayer>
         )
       }
     </QueryView>

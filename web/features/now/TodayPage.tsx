@@ -14,7 +14,8 @@ import { useEvening, type Along } from '#web/features/now/evening.actions.ts';
 import { NowOf } from '#web/features/now/NowPage.tsx';
 import { TodayRow } from '#web/features/now/parts/TodayRow.tsx';
 import { todayQueries } from '#web/features/now/today.queries.ts';
-import { CurrentPlayer } from '#web/features/players/CurrentPlayer.tsx';
+import { CurrentPlayer } from '#web/features/players/parts/CurrentPlayer.tsx';
+import { playerQueries } from '#web/features/players/players.queries.ts';
 import { EveningSheet } from '#web/features/plays/parts/EveningSheet.tsx';
 import { ReedsToday } from '#web/features/reeds/parts/ReedsToday.tsx';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
@@ -257,10 +258,11 @@ function TodayOf({ playerId, places }: { readonly playerId: PlayerId; readonly p
 /** Today: one list over all instruments of the player and of whom they look after, with one thing to do first. */
 export function TodayPage() {
   const shelf = useQuery(instrumentQueries.shelf(useToday()));
+  const players = useQuery(playerQueries.list());
   return (
     <QueryView query={shelf} height={520}>
       {(places) => (
-        <CurrentPlayer height={520}>
+        <CurrentPlayer players={players} height={520}>
           {(player) =>
             places.length === 0 || player === undefined ? (
               EMPTY_SHELF

@@ -9,7 +9,8 @@ import type { ShelfPlace } from '#contract/instruments.ts';
 import { useToday } from '#web/clock/today.ts';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
-import { CurrentPlayer } from '#web/features/players/CurrentPlayer.tsx';
+import { CurrentPlayer } from '#web/features/players/parts/CurrentPlayer.tsx';
+import { playerQueries } from '#web/features/players/players.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
@@ -133,6 +134,7 @@ function Loaded({
 /** Which instruments wait to be packed up. */
 export function PackUpAllPage() {
   const shelf = useQuery(instrumentQueries.shelf(useToday()));
+  const players = useQuery(playerQueries.list());
   return (
     <QueryView query={shelf} height={300}>
       {(places) =>
@@ -144,7 +146,9 @@ export function PackUpAllPage() {
             action="Add an instrument"
           />
         ) : (
-          <CurrentPlayer height={300}>{(player) => <Loaded places={places} player={player} />}</CurrentPlayer>
+          <CurrentPlayer players={players} height={300}>
+            {(player) => <Loaded places={places} player={player} />}
+          </CurrentPlayer>
         )
       }
     </QueryView>

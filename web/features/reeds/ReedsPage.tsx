@@ -13,7 +13,8 @@ import { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
 import { Concerts } from '#web/features/calendar/parts/Concerts.tsx';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
-import { CurrentPlayer } from '#web/features/players/CurrentPlayer.tsx';
+import { CurrentPlayer } from '#web/features/players/parts/CurrentPlayer.tsx';
+import { playerQueries } from '#web/features/players/players.queries.ts';
 import { Boxes, type Opened } from '#web/features/reeds/parts/Boxes.tsx';
 import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
 import { Readiness, type Asked } from '#web/features/reeds/parts/Readiness.tsx';
@@ -188,10 +189,11 @@ function ReedsOf({
 export function ReedsPage() {
   const instrumentId = (useParams()['instrumentId'] ?? null) as InstrumentId | null;
   const shelf = useQuery(instrumentQueries.shelf(useToday()));
+  const players = useQuery(playerQueries.list());
   return (
     <QueryView query={shelf} height={520}>
       {(places) => (
-        <CurrentPlayer height={520}>
+        <CurrentPlayer players={players} height={520}>
           {(current) => {
             const playerId = places.find(({ id }) => id === instrumentId)?.playerId ?? current?.id;
             return playerId === undefined ? null : (

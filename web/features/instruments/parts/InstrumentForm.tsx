@@ -34,7 +34,10 @@ const DAY_NEEDED = 'A day is needed; about is good enough.';
 const fields = (today: LocalDate) =>
   object({
     // A keyboard leaves a blank behind what it has completed: that is no fault.
-    name: string().transform(plainName).required('Give it a name you would call it by.').max(60, 'At most 60 characters.'),
+    name: string()
+      .transform(plainName)
+      .required('Give it a name you would call it by.')
+      .max(60, 'At most 60 characters.'),
     playerId: anyPlayer().required('Who plays it?'),
     acquiredOn: string<LocalDate>()
       .required(DAY_NEEDED)

@@ -44,7 +44,10 @@ const SKILL_WORDS: Readonly<Record<Skill, string>> = {
 
 const fields = object({
   // A keyboard leaves a blank behind what it has completed: that is no fault.
-  name: string().transform(plainName).required('A name is needed, a first name will do.').max(60, 'At most 60 characters.'),
+  name: string()
+    .transform(plainName)
+    .required('A name is needed, a first name will do.')
+    .max(60, 'At most 60 characters.'),
   standing: word(STANDINGS).required(),
 }).required();
 

@@ -1,11 +1,11 @@
-import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import type { ListedPlayer } from '#core/players/profile.ts';
-import { playerQueries } from '#web/features/players/players.queries.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
-import { QueryView } from '#web/ui/QueryView.tsx';
+import { QueryView, type QueryLike } from '#web/ui/QueryView.tsx';
 
 type CurrentPlayerProps = {
+  /** The players there are. */
+  readonly players: QueryLike<readonly ListedPlayer[]>;
   readonly height: number;
   readonly children: (player: ListedPlayer | undefined) => ReactNode;
 };
@@ -14,8 +14,7 @@ type CurrentPlayerProps = {
  * What hangs on who holds the device waits until that is known: nobody yet is not the same as nobody. `undefined` is a
  * record without players.
  */
-export function CurrentPlayer({ height, children }: CurrentPlayerProps) {
-  const players = useQuery(playerQueries.list());
+export function CurrentPlayer({ players, height, children }: CurrentPlayerProps) {
   const player = useCurrentPlayer(players.data);
   return (
     <QueryView query={players} height={height}>
