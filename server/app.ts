@@ -6,6 +6,8 @@ import path from 'node:path';
 import { pinoHttp } from 'pino-http';
 import type { Logger } from 'pino';
 import { calendarInPaths, LARGEST_CALENDAR_BODY } from '#contract/calendar-in.ts';
+import { packupPaths } from '#contract/packup.ts';
+import { playPaths } from '#contract/plays.ts';
 import { healthPath, type DatabaseState } from '#contract/health.ts';
 import { FACTS } from '#server/facts.ts';
 import { agentsRoutes } from '#server/features/agents/agents.routes.ts';
@@ -20,15 +22,16 @@ import { packupRoutes } from '#server/features/packup/packup.routes.ts';
 import { reedDaysOf } from '#server/features/reeds/reed-days.views.ts';
 import { reedsRoutes } from '#server/features/reeds/reeds.routes.ts';
 import { playersRoutes } from '#server/features/players/players.routes.ts';
+import { callerOf } from '#server/http/caller.ts';
 import { guardHost } from '#server/http/guard.ts';
 import { refuseDeepNesting } from '#server/http/nesting.ts';
-import { waitingLine } from '#server/http/waiting-line.ts';
+import { waitingLine, type Urgency } from '#server/http/waiting-line.ts';
 import { errorHandler, notFoundHandler } from '#server/http/problem.ts';
 import { formatOf } from '#server/http/format-of.ts';
 import type { Serving } from '#server/http/respond.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import { recordRoutes, type ToldOf } from '#server/record/record.routes.ts';
-import { AT_THIS_MACHINE, type Caller, type Services } from '#server/services.ts';
+import type { Caller, Services } from '#server/services.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import type { Format } from '#core/explain/format.ts';
 
@@ -83,14 +86,16 @@ function serveWeb(app: Express, folder: string): void {
   });
 }
 
-/** Who asks. On one's own machine nobody has to say so. */
-const callerOf = (_req: Request): Caller => AT_THIS_MACHINE;
-
 /** The record of an instrument tells of it, and of what its player is in. */
 const toldOf: ToldOf = ({ instruments }, instrumentId) => {
   const playerId = instruments.playerOf(instrumentId);
   return playerId === undefined ? undefined : [ofInstrument(instrumentId), ofPlayer(playerId)];
 };
+
+const TICK = new RegExp(`^${packupPaths.events('[^/]+')}$`);
+/** Ticking a step off and logging a play are done with an instrument in the hand. */
+const urgencyOf = ({ method, path: at }: Request): Urgency =>
+  method === 'POST' && (at === playPaths.log || at === playPaths.evening || TICK.test(at)) ? 'now' : 'soon';
 
 const noticing =
   (noticed: AppOptions['noticed']): ErrorRequestHandler =>
@@ -129,7 +134,7 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
     const now = health();
     res.status(now.database === 'ok' ? 200 : 503).json(now);
   });
-  const line = waitingLine();
+  const line = waitingLine(urgencyOf);
   app.use('/api', line.atTheDoor);
   app.use(
     Object.values(calendarInPaths),

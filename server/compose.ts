@@ -76,6 +76,8 @@ export function compose(
     record,
     readings,
     remembered,
-    desk,
+    desk: {
+      ask: (name, input, asking) => desk.ask(name, input, { device: caller.device, signal: caller.left, ...asking }),
+    },
   });
 }

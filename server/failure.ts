@@ -16,3 +16,8 @@ export const noInstrument = (field = 'instrumentId'): Failure => notFound(field,
 
 /** A log entry that was new, or had been recorded before under the same key. */
 export type Logged<View> = { readonly view: View; readonly created: boolean };
+
+/** Nobody waits for the answer any more: whoever asked has gone. */
+export class CallerLeft extends Error {}
+/** The same device has enough waiting already: it is told to come back. */
+export class TooMuchAtOnce extends Error {}

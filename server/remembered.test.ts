@@ -15,7 +15,7 @@ function remembering() {
     made,
     touch: (id: string) => revisions.set(id, (revisions.get(id) ?? 0) + 1),
     ask: (name: string, subjects: readonly Subject[] = [CLARINET], day = '2026-11-30') =>
-      of(name, subjects, day, () => made.push(name)),
+      of({ name, subjects, day }, () => made.push(name)),
   };
 }
 

@@ -16,8 +16,18 @@ import type { Desk } from '#server/work/desk.ts';
 import type { RecordOf } from '#server/record/record.repository.ts';
 
 /** Who asks. Today always whoever sits at this machine; with accounts, one of them. */
-export type Caller = { readonly kind: 'person-at-this-machine' };
-export const AT_THIS_MACHINE: Caller = { kind: 'person-at-this-machine' };
+export type Caller = {
+  readonly kind: 'person-at-this-machine';
+  /** What they ask with, under the name it gave itself: long work goes by device in turn. */
+  readonly device: string;
+  /** Aborted when they have gone and nobody waits for the answer any more. */
+  readonly left: AbortSignal;
+};
+export const AT_THIS_MACHINE: Caller = {
+  kind: 'person-at-this-machine',
+  device: '',
+  left: new AbortController().signal,
+};
 
 /** What use-cases work with, made for each request: the record and what is read from it, the book, the caller, the time. */
 export type Services = {
@@ -31,8 +41,8 @@ export type Services = {
   readonly record: RecordOf<Services>;
   readonly readings: Readings;
   readonly remembered: Remembered;
-  /** What takes longer than a turn is handed in here. */
-  readonly desk: Desk;
+  /** What takes longer than a turn is handed in here, in the caller's name: it ends where they leave. */
+  readonly desk: Pick<Desk, 'ask'>;
   readonly players: PlayersRepository;
   readonly instruments: InstrumentsRepository;
   readonly plays: PlaysRepository;

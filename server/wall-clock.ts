@@ -6,14 +6,21 @@ import { invalid, type Failure } from '#server/failure.ts';
 
 const MS_PER_DAY = 86_400_000;
 
+/** No place on earth is more than a day from the server's UTC day. */
+export const isNow = (on: LocalDate, nowMs: number): boolean =>
+  Math.abs(dayNumber(on) - Math.floor(nowMs / MS_PER_DAY)) <= 1;
+
+/** The day something long is worked out for: today, by the player's wall clock. Any other day is work for nobody. */
+export const plannedToday = (today: LocalDate, nowMs: number): Outcome<LocalDate, Failure> =>
+  isNow(today, nowMs) ? succeed(today) : fail(invalid('today', { code: 'not-today' }));
+
 /**
  * The player's wall clock as the request states it. The client says what day it is, for the server's zone is not the
- * player's; but no place on earth is more than a day from the server's UTC day, so a stranger date is refused.
+ * player's; a date that is today nowhere is refused.
  */
 export function playersClock(now: { on: string; atMinute: number }, nowMs: number): Outcome<WallClock, Failure> {
   const on = localDate(now.on);
-  if (Math.abs(dayNumber(on) - Math.floor(nowMs / MS_PER_DAY)) > 1)
-    return fail(invalid('now.on', { code: 'not-today' }));
+  if (!isNow(on, nowMs)) return fail(invalid('now.on', { code: 'not-today' }));
   return succeed({ on, atMinute: now.atMinute });
 }
 

@@ -81,7 +81,9 @@ describe('the demo world in the record', () => {
     const kinds = services.calendar.of('marit' as PlayerId).map(({ what }) => what);
     expect(kinds).toEqual(expect.arrayContaining(['travel', 'holiday']));
     for (const { id } of services.players.all()) {
-      const { of, plan, gap, due } = await weeksOf(services, id, today);
+      const weeks = await weeksOf(services, id, today);
+      if (!weeks.ok) throw new Error(weeks.failure.fault.code);
+      const { of, plan, gap, due } = weeks.value;
       expect(sittingFaults(of, plan)).toEqual([]);
       expect(needless(due, plan).size).toBe(0);
       expect(gap ?? 1).toBeLessThanOrEqual(0.05);

@@ -5,7 +5,7 @@ import { fieldOf } from '#core/record/fact.ts';
 import { PROBLEM_TITLES } from '#core/failure/request-fault-words.ts';
 import type { Problem, ProblemCode } from '#contract/problem.ts';
 import { recordFault } from '#server/db/record-fault.ts';
-import type { Failure } from '#server/failure.ts';
+import { CallerLeft, TooMuchAtOnce, type Failure } from '#server/failure.ts';
 import { STATUS_BY_CODE } from '#server/http/error-status.ts';
 import { formatOf } from '#server/http/format-of.ts';
 import { DEEPEST, TooDeep } from '#server/http/nesting.ts';
@@ -82,6 +82,9 @@ export const errorHandler: ErrorRequestHandler = (error: unknown, req, res, _nex
       inner.slice(0, MOST_FAULTS).flatMap((one) => faultsOf(res, one)),
     );
   }
+  if (error instanceof CallerLeft) return undefined;
+  if (error instanceof TooMuchAtOnce)
+    return sendFailure(res, { code: 'busy', field: '', fault: { code: 'too-much-at-once' } });
   const ofBody = bodyFault(error);
   if (ofBody) return sendFailure(res, { ...ofBody, field: '' });
   const fault = recordFault(error);

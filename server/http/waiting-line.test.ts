@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import express from 'express';
 import supertest from 'supertest';
 import { problem } from '#contract/problem.ts';
-import { createLine, waitingLine } from '#server/http/waiting-line.ts';
+import { createLine, waitingLine, type Urgency } from '#server/http/waiting-line.ts';
 
 /** A line on a clock of its own: a request takes so long, the loop turns when it is told to. */
 function line() {
@@ -18,9 +18,9 @@ function line() {
     answered,
     turns,
     /** Whether it was let in. */
-    come: (name: string, tookMs = 1): boolean => {
-      if (isTooLong()) return false;
-      enter(() => {
+    come: (name: string, tookMs = 1, client = 'one', urgency: Urgency = 'soon'): boolean => {
+      if (isTooLong(client, urgency)) return false;
+      enter(client, urgency, () => {
         clock.ms += tookMs;
         answered.push(name);
       });
@@ -31,7 +31,7 @@ function line() {
 }
 
 describe('the waiting line', () => {
-  test('lets requests in in the order they came, as many as fit one turn', () => {
+  test('lets the requests of one client in in the order they came, as many as fit one turn', () => {
     const one = line();
     for (const name of ['a', 'b', 'c', 'd']) one.come(name, 3);
     one.turn();
@@ -73,6 +73,38 @@ describe('the waiting line', () => {
     expect(one.come('too late')).toBe(false);
   });
 
+  test('goes by client in turn: who wants much makes nobody else wait, and is the one who is told to come back', () => {
+    const one = line();
+    for (let index = 0; index < 40; index++) one.come(`much ${index}`, 6, 'greedy');
+    one.turn();
+    one.come('little', 6, 'modest');
+    one.turn();
+    one.turn();
+    expect(one.answered).toEqual(['much 0', 'much 1', 'little']);
+    one.clock.ms += 300;
+    expect(one.come('still more', 6, 'greedy')).toBe(false);
+    expect(one.come('another', 6, 'modest')).toBe(true);
+  });
+
+  test('turns away a newcomer where many clients wait, and their turns come late', () => {
+    const one = line();
+    for (let index = 0; index < 30; index++) one.come('one', 1, `client ${index}`);
+    one.clock.ms += 240;
+    expect(one.come('in time', 1, 'new')).toBe(true);
+    one.clock.ms += 20;
+    expect(one.come('too late', 1, 'newer')).toBe(false);
+    expect(one.come('urgent', 1, 'newer', 'now')).toBe(true);
+  });
+
+  test('lets in what is wanted now first, and still keeps nobody waiting for ever', () => {
+    const one = line();
+    one.come('soon', 6, 'reader');
+    for (let index = 0; index < 20; index++) one.come('now', 6, `player ${index}`, 'now');
+    while (one.turns.length > 0) one.turn();
+    expect(one.answered.indexOf('soon')).toBe(8);
+    expect(one.answered).toHaveLength(21);
+  });
+
   test('a few are never too many, however long the machine was away', () => {
     const one = line();
     one.come('before it slept');
@@ -82,7 +114,7 @@ describe('the waiting line', () => {
 
   test('who is turned away is told when to come back, not always at the same time', async () => {
     const app = express();
-    const { atTheDoor, inLine } = waitingLine();
+    const { atTheDoor, inLine } = waitingLine(() => 'soon');
     app.use(atTheDoor, inLine);
     app.get('/', (_req, res) => {
       const until = performance.now() + 40;

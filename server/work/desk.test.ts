@@ -1,6 +1,9 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { asError } from '#core/kernel/as-error.ts';
 import { marketSplit } from '#core/testing/market-split.ts';
 import { draftProgram, type Program } from '#core/solve/program.ts';
+import { TooMuchAtOnce } from '#server/failure.ts';
+import { MOST_WAITING, MOST_WAITING_EACH } from '#server/work/line.ts';
 import { createDesk, OutOfPatience, WorkerFault, type Desk } from '#server/work/desk.ts';
 
 let desk: Desk;
@@ -68,6 +71,47 @@ describe('long work', () => {
     const next = desk.ask('solve', { program: least(2), limits }, { patienceMs: 10_000 });
     await expect(endless).rejects.toThrow(OutOfPatience);
     expect(await next).toMatchObject({ cost: 2 });
+  }, 60_000);
+
+  test('goes by device in turn: who asks for much makes nobody else wait for all of it', async () => {
+    const done: string[] = [];
+    const ask = (device: string, name: string) =>
+      desk
+        .ask('solve', { program: hard(), limits: { ...limits, seconds: 0.5 } }, { device })
+        .then(() => void done.push(name));
+    await Promise.all([ask('a', 'a1'), ask('a', 'a2'), ask('a', 'a3'), ask('b', 'b1')]);
+    expect(done).toEqual(['a1', 'a2', 'b1', 'a3']);
+  }, 60_000);
+
+  test('waits in twos for each device: more is refused at once, and so is too much of all', async () => {
+    const stops: AbortController[] = [];
+    const ask = (device: string) => {
+      const stop = new AbortController();
+      stops.push(stop);
+      const asked = desk.ask('solve', { program: hard(), limits }, { device, signal: stop.signal });
+      return asked.catch(asError);
+    };
+    const first = [ask('a'), ask('a'), ask('a')];
+    expect(await ask('a')).toBeInstanceOf(TooMuchAtOnce);
+    const others = Array.from({ length: MOST_WAITING - MOST_WAITING_EACH }, (_, index) => ask(`other ${index}`));
+    expect(await ask('new')).toBeInstanceOf(TooMuchAtOnce);
+    for (const stop of stops) stop.abort(new Error('enough'));
+    const ends = await Promise.all([...first, ...others]);
+    expect(new Set(ends.map((end) => 'message' in end && end.message))).toEqual(new Set(['enough']));
+    expect(await desk.ask('solve', { program: least(2), limits }, { device: 'a' })).toMatchObject({ cost: 2 });
+  }, 60_000);
+
+  test('that is stopped while it waits gives its place to the next', async () => {
+    const stop = new AbortController();
+    const ask = (signal?: AbortSignal) =>
+      desk.ask('solve', { program: hard(), limits: { ...limits, seconds: 1 } }, { ...(signal && { signal }) });
+    const first = ask();
+    const second = expect(ask(stop.signal)).rejects.toThrow('no longer');
+    const third = ask();
+    stop.abort(new Error('no longer'));
+    await second;
+    const fourth = ask();
+    expect((await Promise.all([first, third, fourth])).map(({ kind }) => kind)).toEqual(['found', 'found', 'found']);
   }, 60_000);
 
   test('that waits when the desk is closed is refused', async () => {

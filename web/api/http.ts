@@ -1,6 +1,8 @@
 import type { InferType, Schema } from 'yup';
 import { REQUEST_FAULTS } from '#core/failure/request-fault-words.ts';
+import { DEVICE_HEADER } from '#contract/device.ts';
 import { problem, type Problem } from '#contract/problem.ts';
+import { deviceKey } from '#web/session/device.ts';
 
 /** The server said no, and why; or could not be reached. `fields` names what was wrong. */
 export class RequestProblem extends Error {
@@ -55,7 +57,8 @@ export async function request<S extends Schema>(
     response = await fetch(path, {
       method,
       signal: signal ? AbortSignal.any([signal, patience]) : patience,
-      ...(body === undefined ? {} : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+      headers: { [DEVICE_HEADER]: deviceKey(), ...(body !== undefined && { 'Content-Type': 'application/json' }) },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
     });
   } catch (error) {
     if ((error as Error).name === 'AbortError') throw error;

@@ -34,6 +34,7 @@ export function remember(key: string, value: string): void {
 export const useRemembered = (key: string): string | null => useSyncExternalStore(subscribe, () => read(key));
 
 export const REMEMBERED = {
+  device: 'ulu.device',
   player: 'ulu.player',
   instrument: 'ulu.instrument',
   shortcuts: 'ulu.shortcuts',

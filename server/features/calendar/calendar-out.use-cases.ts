@@ -7,7 +7,7 @@ import type { ReedDaysView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import { calendarEntries } from '#server/features/calendar/calendar-entries.ts';
 import { calendarFileOf } from '#server/features/calendar/calendar-file.ts';
-import { isNow, keptIfItCan, weeksOf } from '#server/features/calendar/sitting-weeks.ts';
+import { keptIfItCan, weeksOf } from '#server/features/calendar/sitting-weeks.ts';
 import { pastViews } from '#server/features/calendar/sittings.views.ts';
 import type { Services } from '#server/services.ts';
 
@@ -26,12 +26,14 @@ export async function calendarOut(
 ): Promise<Outcome<string, Failure>> {
   const { calendar, atOnce, nowMs, players } = services;
   if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
-  const weeks = await weeksOf(services, playerId, now.on);
+  const planned = await weeksOf(services, playerId, now.on);
+  if (!planned.ok) return planned;
+  const weeks = planned.value;
   const reedDays = await reedDaysOf(services, playerId, now);
   if (!reedDays.ok) return reedDays;
   const told = { past: pastViews(weeks, services), reedDays: reedDays.value, bench: calendar.benchOf(playerId) };
   const entries = tellEntries(calendar.toldTo(playerId), calendarEntries(weeks, told), now.on);
-  if (isNow(now.on, nowMs())) keptIfItCan(() => atOnce(() => calendar.tell(playerId, entries)));
+  keptIfItCan(() => atOnce(() => calendar.tell(playerId, entries)));
   return succeed(calendarFileOf(entries, nowMs()));
 }
 

@@ -56,7 +56,9 @@ export async function caseLidOf(
   const reading = services.readings.of(instrumentId);
   if (!reading || reading.instrument.leftOn !== null) return fail(noInstrument());
   const { instrument, player, situation } = reading;
-  const weeks = await weeksOf(services, instrument.playerId, today);
+  const planned = await weeksOf(services, instrument.playerId, today);
+  if (!planned.ok) return planned;
+  const weeks = planned.value;
   const [weekUntil, monthUntil] = [addDays(today, WEEK - 1), addDays(today, MONTH - 1)];
   const named = (from: LocalDate, to: LocalDate) => plannedIn(weeks, reading, { from, to, today });
   const { name, phone } = services.calendar.benchOf(instrument.playerId);

@@ -1,6 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
+import { succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 import { ofInstrument, ofPlayer, type Subject } from '#core/record/fact.ts';
@@ -9,12 +10,14 @@ import { lessTime, tooLong } from '#core/sittings/fit-sittings.ts';
 import { dueItems, needless, reachable, sittingsOf, timeOf, type DueItem } from '#core/sittings/due-items.ts';
 import { carriedOn, freshSittings, withShownDays, type ShownSitting } from '#core/sittings/shown-plan.ts';
 import { costOfSittings, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
-import { addDays, dateOfDay, daysBetween, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { AnsweredSittings, StoredSittings } from '#server/features/calendar/stored-sittings.ts';
+import type { Failure } from '#server/failure.ts';
 import { recordFault } from '#server/db/record-fault.ts';
 import type { Reading } from '#server/readings.ts';
 import { inTurns } from '#server/turns.ts';
 import type { Services } from '#server/services.ts';
+import { plannedToday } from '#server/wall-clock.ts';
 
 /** More than this at once is a fleet's plan: the most pressing are planned. */
 const MOST_PLANNED = 80;
@@ -153,11 +156,6 @@ async function fittingPlan(read: WeeksRead, services: Services): Promise<Timed> 
   }
 }
 
-/** Is it the day it is where the server stands, give or take one? Only such a plan is kept. */
-export const isNow = (today: LocalDate, nowMs: number): boolean =>
-  Math.abs(daysBetween(dateOfDay(Math.floor(nowMs / MS_PER_DAY)), today)) <= 1;
-const MS_PER_DAY = 86_400_000;
-
 /** What the weeks hang on. */
 const subjectsOf = ({ instruments }: Services, playerId: PlayerId): Subject[] => {
   const own = instruments.all().filter((one) => one.playerId === playerId);
@@ -222,12 +220,12 @@ export function keptIfItCan(keep: () => void): void {
 
 /** What is shown, planned anew or as it was, and kept. */
 async function shownWeeks(services: Services, playerId: PlayerId, today: LocalDate): Promise<Weeks> {
-  const { calendar, atOnce, nowMs } = services;
+  const { calendar, atOnce } = services;
   const has = read(services, playerId, today);
   const question = questionOf(has);
   const stored = calendar.shownTo(playerId);
   const weeks = asBefore(has, question, stored) ?? (await planned(services, has, stored));
-  if (question !== stored?.question && isNow(today, nowMs())) {
+  if (question !== stored?.question) {
     const others = plansOf(stored).filter((one) => one.question !== question);
     const days = weeks.due.map(({ item }, index) => ({ id: item.id, day: weeks.plan[index] ?? null }));
     const kept = { question, days, gap: weeks.gap, ranOut: weeks.ranOut, sittings: plainCopy(weeks.shown) };
@@ -236,15 +234,25 @@ async function shownWeeks(services: Services, playerId: PlayerId, today: LocalDa
   return weeks;
 }
 
-/** The six weeks of a player: worked out once for each state of the record, and kept. */
-export function weeksOf(services: Services, playerId: PlayerId, today: LocalDate): Promise<Weeks> {
-  const subjects = subjectsOf(services, playerId);
-  return services.remembered.of(`sittings ${playerId}`, subjects, today, () => {
-    const work = shownWeeks(services, playerId, today);
-    // A plan that failed is not kept as one.
-    work.catch(() => services.remembered.forget());
-    return work;
+/**
+ * The six weeks of a player, from today: worked out once for each state of the record, for all who ask, and kept. Of
+ * another day there are none.
+ */
+export async function weeksOf(
+  services: Services,
+  playerId: PlayerId,
+  asked: LocalDate,
+): Promise<Outcome<Weeks, Failure>> {
+  const today = plannedToday(asked, services.nowMs());
+  if (!today.ok) return today;
+  const what = { name: `sittings ${playerId}`, subjects: subjectsOf(services, playerId), day: today.value };
+  const weeks = services.remembered.work(what, (wanted) => {
+    const desk: Services['desk'] = {
+      ask: (name, input, asking) => services.desk.ask(name, input, { ...asking, signal: wanted }),
+    };
+    return { done: shownWeeks({ ...services, desk }, playerId, today.value) };
   });
+  return succeed(await weeks.wait(services.caller.left, ({ done }) => done));
 }
 
 export const costOfWeeks = ({ of, plan }: Weeks) => costOfSittings(of, plan);

@@ -98,9 +98,16 @@ describe('six weeks of sittings', () => {
     expect((await weeks()).sittings).toEqual(before.sittings);
   });
 
-  test('of a day that is not today are shown and not kept', async () => {
+  test('are of today: of a day that is today nowhere nothing is worked out, and what was shown stays', async () => {
     const before = await weeks();
-    await server().api().get('/api/sittings?playerId=ada&today=2028-02-29').expect(200);
+    const ask = async (path: string) => (await server().api().get(path)).body;
+    for (const day of ['2028-02-29', '2026-11-22', '2026-11-26'])
+      for (const path of [
+        `/api/sittings?playerId=ada&today=${day}`,
+        `/api/case-lid?instrumentId=trumpet&today=${day}`,
+        `/api/reeds/plan?playerId=ada&kind=clarinet&today=${day}&atMinute=600`,
+      ])
+        expect(await ask(path)).toMatchObject({ status: 400, errors: [{ field: 'today', code: 'not-today' }] });
     server().restart();
     expect((await weeks()).sittings.map(({ uid }) => uid)).toEqual(before.sittings.map(({ uid }) => uid));
   });

@@ -145,5 +145,6 @@ export async function sittingsPageOf(
   today: LocalDate,
 ): Promise<Outcome<SittingsView, Failure>> {
   if (!services.players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
-  return succeed(viewOf(await weeksOf(services, playerId, today), services));
+  const weeks = await weeksOf(services, playerId, today);
+  return weeks.ok ? succeed(viewOf(weeks.value, services)) : weeks;
 }

@@ -15,6 +15,7 @@ import type { ReedPlanView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import { proposalOf, reedsOf } from '#server/features/reeds/reeds-of-kind.ts';
 import type { Services } from '#server/services.ts';
+import { plannedToday } from '#server/wall-clock.ts';
 
 type Planned = {
   readonly plan: RotationPlan;
@@ -69,7 +70,7 @@ const PATIENCE_MS = 1000;
 const patience = (): Promise<void> => new Promise((resolve) => void setTimeout(resolve, PATIENCE_MS).unref());
 
 /** A plan in the making: the best so far is told soon, and the last one once it is there. */
-function planningOf({ desk, remembered }: Services, rotation: Rotation) {
+function planningOf({ desk }: Services, rotation: Rotation, wanted: AbortSignal) {
   let latest: RotationPlan | undefined;
   let isFinal = false;
   let begun: () => void = () => undefined;
@@ -78,6 +79,7 @@ function planningOf({ desk, remembered }: Services, rotation: Rotation) {
   });
   const done = desk
     .ask('rotation', rotation, {
+      signal: wanted,
       onProgress: (plan) => {
         latest = plan;
         begun();
@@ -85,15 +87,9 @@ function planningOf({ desk, remembered }: Services, rotation: Rotation) {
     })
     .then((plan) => {
       [latest, isFinal] = [plan, true];
-    })
-    .catch((error: unknown) => {
-      // A plan that failed is not kept as one.
-      remembered.forget();
-      throw error;
     });
-  // Where nobody waits for it any more, its end is nobody's fault.
-  done.catch(() => undefined);
   return {
+    done,
     soon: async (): Promise<{ readonly plan: RotationPlan; readonly isFinal: boolean }> => {
       await Promise.race([done, Promise.all([first, patience()])]);
       if (latest === undefined) throw new Error('a plan of reeds came to an end without one');
@@ -108,22 +104,24 @@ export async function reedPlanOf(
   playerId: PlayerId,
   { kind, now }: { readonly kind: KindId; readonly now: WallClock },
 ): Promise<Outcome<ReedPlanView, Failure>> {
-  const today = now.on;
+  const day = plannedToday(now.on, services.nowMs());
+  if (!day.ok) return day;
+  const today = day.value;
   const of = reedsOf(services, playerId, today).find((one) => one.kind === kind);
   if (of === undefined) return fail(notFound('kind', { code: 'no-reeds-on-it' }));
-  const day = dayNumber(today);
+  const first = dayNumber(today);
   const { rotation, reeds } = rotationOfReeds({
     ...of,
     today,
-    minutesIn: (days) => of.minutesOn(day + days),
-    concertMinutesIn: (days) => of.concerts.get(day + days) ?? 0,
+    minutesIn: (days) => of.minutesOn(first + days),
+    concertMinutesIn: (days) => of.concerts.get(first + days) ?? 0,
     proposed: proposalOf(of, now),
   });
   const pins = rotation.reeds.map(({ pinned }) => pinned[0] ?? 0).join();
   const subjects = [ofPlayer(playerId), ...of.instruments.map(({ instrument }) => ofInstrument(instrument.id))];
-  const planning = services.remembered.of(`reed plan ${playerId} ${kind}`, subjects, `${today} ${pins}`, () =>
-    planningOf(services, rotation),
-  );
-  const { plan, isFinal } = await planning.soon();
+  // What is proposed for today is part of the plan, and another hour may propose another.
+  const what = { name: `reed plan ${playerId} ${kind} ${pins}`, subjects, day: today };
+  const planning = services.remembered.work(what, (wanted) => planningOf(services, rotation, wanted));
+  const { plan, isFinal } = await planning.wait(services.caller.left, (one) => one.soon());
   return succeed({ ...viewOf({ plan, rotation, reeds, set: of.set }, today, services.format), isFinal });
 }

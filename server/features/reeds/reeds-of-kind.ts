@@ -64,7 +64,9 @@ function concertsOf(instruments: readonly Reading[]): ReadonlyMap<number, number
 export function reedsOf(services: Services, playerId: PlayerId, today: LocalDate): OfKind[] {
   const own = services.instruments.all().filter((one) => one.playerId === playerId);
   const subjects = [ofPlayer(playerId), ...own.map(({ id }) => ofInstrument(id))];
-  return services.remembered.of(`reeds ${playerId}`, subjects, today, () => readReeds(services, playerId, today));
+  return services.remembered.of({ name: `reeds ${playerId}`, subjects, day: today }, () =>
+    readReeds(services, playerId, today),
+  );
 }
 
 /** Days of the forecast whose mean says how much is played a day. */
