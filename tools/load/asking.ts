@@ -1,5 +1,6 @@
 import { Agent, request } from 'node:http';
 import { at } from '#bench/measure.ts';
+import { DEVICE_HEADER } from '#contract/device.ts';
 
 /** An answer later than this is a time-out. */
 const PATIENCE_MS = 10_000;
@@ -8,11 +9,11 @@ const PATIENCE_MS = 10_000;
 export type Tally = {
   readonly times: Map<string, number[]>;
   /** Told to come back; the same request is sent again. */
-  comeBack: number;
+  readonly comeBack: Map<string, number>;
   timeouts: number;
   readonly errors: Map<string, number>;
 };
-export const newTally = (): Tally => ({ times: new Map(), comeBack: 0, timeouts: 0, errors: new Map() });
+export const newTally = (): Tally => ({ times: new Map(), comeBack: new Map(), timeouts: 0, errors: new Map() });
 
 const note = (errors: Tally['errors'], what: string) => errors.set(what, (errors.get(what) ?? 0) + 1);
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
@@ -24,10 +25,13 @@ class TookTooLong extends Error {}
 // Screens keep their connections open between two ticks, as browsers do.
 const agent = new Agent({ keepAlive: true });
 
+/** Who asks: the server serves all devices in turn. */
+type Asking = { readonly device: string; readonly body?: object };
+
 /** One request; on a connection the server has closed meanwhile it is sent once more, as browsers do. */
-function send(url: string, body: object | undefined): Promise<Answer> {
+function send(url: string, { device, body }: Asking): Promise<Answer> {
   return new Promise((resolve, reject) => {
-    const headers = body === undefined ? {} : { 'Content-Type': 'application/json' };
+    const headers = { [DEVICE_HEADER]: device, ...(body && { 'Content-Type': 'application/json' }) };
     const asked = request(url, { agent, method: body === undefined ? 'GET' : 'POST', headers }, (answer) => {
       let text = '';
       answer.setEncoding('utf8');
@@ -41,7 +45,7 @@ function send(url: string, body: object | undefined): Promise<Answer> {
     });
     asked.setTimeout(PATIENCE_MS, () => asked.destroy(new TookTooLong(`nothing within ${PATIENCE_MS} ms`)));
     asked.on('error', (error: NodeJS.ErrnoException) => {
-      if (error.code === 'ECONNRESET' && asked.reusedSocket) resolve(send(url, body));
+      if (error.code === 'ECONNRESET' && asked.reusedSocket) resolve(send(url, { device, ...(body && { body }) }));
       else reject(error);
     });
     asked.end(body === undefined ? undefined : JSON.stringify(body));
@@ -57,14 +61,14 @@ export async function ask(
   tally: Tally,
   what: string,
   url: string,
-  { body, untilMs }: { readonly body?: object; readonly untilMs: number },
+  { untilMs, ...asking }: Asking & { readonly untilMs: number },
 ): Promise<string | null> {
   while (performance.now() < untilMs) {
     const start = performance.now();
     try {
-      const { status, comeBackMs, text } = await send(url, body);
+      const { status, comeBackMs, text } = await send(url, asking);
       if (comeBackMs !== null) {
-        tally.comeBack++;
+        tally.comeBack.set(what, (tally.comeBack.get(what) ?? 0) + 1);
         await pause(comeBackMs);
         continue;
       }
@@ -90,6 +94,7 @@ export function linesOf({ times, comeBack, timeouts, errors }: Tally): string[] 
   const all = [...times.values()].flat().toSorted((a, b) => a - b);
   const line = (what: string, found: readonly number[]) =>
     `  ${what.padEnd(34)} ${String(found.length).padStart(6)}   p50 ${ms(at(found, 0.5)).padStart(7)}   p95 ${ms(at(found, 0.95)).padStart(7)}   longest ${ms(at(found, 1)).padStart(8)}`;
+  const sum = (counts: ReadonlyMap<string, number>) => [...counts.values()].reduce((total, one) => total + one, 0);
   return [
     ...[...times].map(([what, found]) =>
       line(
@@ -98,7 +103,7 @@ export function linesOf({ times, comeBack, timeouts, errors }: Tally): string[] 
       ),
     ),
     line('all', all),
-    `  told to come back ${comeBack}, time-outs ${timeouts}, errors ${[...errors.values()].reduce((sum, one) => sum + one, 0)}`,
+    `  told to come back ${sum(comeBack)}, time-outs ${timeouts}, errors ${sum(errors)}`,
     ...[...errors].map(([what, count]) => `    ${count} × ${what}`),
   ];
 }
