@@ -63,6 +63,7 @@ export function compose(
       // What was read in between stands under revisions that were never written.
       readings.forget();
       remembered.forget();
+      repositories.calendar.forget();
       throw error;
     }
   };

@@ -81,6 +81,35 @@ describe('migrations', () => {
     },
   );
 
+  test('imported calendars of before say what they said, each date kept once', () => {
+    const event = (key: string, more: object) => ({ key, on: '2026-02-01', name: 'Gästeprobe "B" \\ \n', ...more });
+    const [first, moved] = [event('k1', { minutes: 90 }), event('k1', { minutes: 60 })];
+    const other = event('k2', { minutes: null });
+    const before = readJournal().findIndex(({ tag }) => tag === '0016_imports_by_date');
+    const old = databaseAfter(before, path.join(folder, DATABASE_FILE));
+    const importOf = (key: string, counts: number, events: readonly object[]) => {
+      const fact = old
+        .prepare('insert into facts (key, kind, "on", logged_at, counts) values (?, ?, ?, ?, ?)')
+        .run(key, 'calendar-import', '2026-02-01', '2026-02-01T10:00:00.000Z', counts);
+      old
+        .prepare('insert into calendar_imports values (?, ?, ?, ?)')
+        .run(fact.lastInsertRowid, 'ada', 'Band', JSON.stringify(events));
+    };
+    importOf('i1', 1, [other, first]);
+    importOf('i2', 1, [moved, other]);
+    importOf('i3', 0, []);
+    old.close();
+    const opened = openDatabase(folder);
+    const { record, calendar } = compose(opened, { book: BOOK, nowMs: () => 0 })();
+    const said = ['i1', 'i2', 'i3'].map((key) => record.find(key)?.body);
+    const body = (events: readonly object[]) => ({ playerId: 'ada', calendar: 'Band', sent: null, events });
+    expect(said).toEqual([body([other, first]), body([moved, other]), body([])]);
+    // The third was taken back.
+    expect(calendar.imports('ada')).toEqual([{ calendar: 'Band', events: [moved, other] }]);
+    expect(opened.client.prepare('select count(*) from imported_dates').pluck().get()).toBe(3);
+    opened.close();
+  });
+
   test('keys, runs and undo of before go on working', async () => {
     const [play, answered] = ['6f9619ff-8b86-4d01-b42d-00cf4fc964ff', '6f9619ff-8b86-4d01-b42d-00cf4fc964f0'];
     const server = testServer({

@@ -66,8 +66,12 @@ describe.each(logged)('a %s', (kind) => {
   test('sent five times at once is recorded once', async () => {
     const { path, body } = await exampleOf(kind);
     const key = aKey();
-    const answers = await Promise.all([1, 2, 3, 4, 5].map(() => post(path, { ...body, key })));
-    expect(answers.map(({ status }) => status).toSorted()).toEqual([200, 200, 200, 200, 201]);
+    // Who has too much long work waiting is told to come back, and does.
+    const send = async (): Promise<number> => {
+      const { status } = await post(path, { ...body, key });
+      return status === 503 ? send() : status;
+    };
+    expect((await Promise.all([1, 2, 3, 4, 5].map(send))).toSorted()).toEqual([200, 200, 200, 200, 201]);
     expect(rowsOf(key)).toBe(1);
   });
 

@@ -41,6 +41,8 @@ export const ROWS_AFTER: Record<string, string> = {
   '0013_coins_of_iso': '',
   '0014_evening_plays_told': '',
   '0015_plans_without_statistics': '',
+  '0016_imports_by_date': '',
+  '0017_imports_without_copies': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

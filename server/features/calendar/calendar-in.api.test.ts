@@ -116,6 +116,36 @@ describe('a calendar file', () => {
     expect((await preview(calendar(GALA, BAND))).series.find(({ uid }) => uid === 'band')?.taken).toBe(true);
   });
 
+  test('sent again after another was imported is answered as before, and nothing else under its key is', async () => {
+    const [first, key] = [calendar(GALA, BAND), aKey()];
+    await take(first, { key }).expect(201);
+    await take(calendar({ ...GALA, days: 12 })).expect(201);
+    const after = await days();
+    const again = await take(first, { key });
+    expect([again.status, again.body]).toEqual([200, { key }]);
+    expect(await days()).toEqual(after);
+    for (const other of [{ choices: [choice('gala', 'concert')] }, { dropped: [aKey()] }, { fileName: 'else.ics' }])
+      expect((await take(first, { key, ...other })).status).toBe(409);
+    await takeBack(key);
+    expect((await take(first, { key })).status).toBe(409);
+  });
+
+  test('imported every week for years keeps each date once, and each day is found as it was', async () => {
+    const weeks = 30;
+    for (let week = 0; week < weeks; week++)
+      await take(calendar(GALA, { ...BAND, more: [`RRULE:FREQ=WEEKLY;COUNT=${4 + week}`] })).expect(201);
+    const kept = (sql: string) => server().client().prepare(sql).pluck().get() as number;
+    expect(kept('select count(*) from imported_dates')).toBe(1 + 4 + weeks - 1);
+    expect(kept('select max(length(dates)) from calendar_imports')).toBeLessThan(200);
+    expect(await days()).toHaveLength(1 + 4 + weeks - 1);
+    expect(server().faults()).toEqual([]);
+    server().restart();
+    expect(await days()).toHaveLength(1 + 4 + weeks - 1);
+    server().client().exec('begin; delete from imported_dates where id = 2');
+    expect(server().faults().join()).toContain('repeats its fact wrongly');
+    server().client().exec('rollback');
+  });
+
   test('what the player has put right of it stands until the calendar changes it, and what they leave out stays away', async () => {
     await take(calendar(GALA, BAND)).expect(201);
     const all = await events();

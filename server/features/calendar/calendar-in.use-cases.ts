@@ -9,7 +9,11 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import type { CalendarPreview, CalendarTakeRequest } from '#contract/calendar-in.ts';
 import { invalid, notFound, type Failure } from '#server/failure.ts';
-import type { CalendarImportRequest } from '#server/features/calendar/calendar-import.fact.ts';
+import {
+  calendarImportFact,
+  type CalendarImportBody,
+  type CalendarImportRequest,
+} from '#server/features/calendar/calendar-import.fact.ts';
 import type { Services } from '#server/services.ts';
 import { OutOfPatience } from '#server/work/desk.ts';
 
@@ -88,11 +92,25 @@ function keyOf(playerId: string, calendar: string, { uid, instance }: Pick<Impor
   return [hash.slice(0, 8), hash.slice(8, 12), hash.slice(12, 16), hash.slice(16, 20), hash.slice(20, 32)].join('-');
 }
 
+/** What was sent, in short: the same sent again is the same, whatever was imported in between. */
+const digestOf = ({ key: _key, now: _now, ...content }: CalendarTakeRequest): string =>
+  createHash('sha256').update(JSON.stringify(content)).digest('base64url');
+
+/** The import that was taken in under a key; what is stored under its kind was written by it. */
+function importUnder({ record }: Services, key: string): CalendarImportBody | null {
+  const found = record.find(key);
+  return found?.kind === calendarImportFact.kind ? (found.body as CalendarImportBody) : null;
+}
+
 /** What is written down of a file: what was chosen of it, with what has vanished from it and was not dropped. */
 export async function importRequestOf(
   services: Services,
-  { key, now, playerId, zone, fileName, text, choices, dropped }: CalendarTakeRequest,
+  request: CalendarTakeRequest,
 ): Promise<Outcome<CalendarImportRequest, Failure>> {
+  const { key, now, playerId, zone, fileName, text, choices, dropped } = request;
+  const sent = digestOf(request);
+  const known = importUnder(services, key);
+  if (known?.sent === sent) return succeed({ key, now, ...known });
   const read = await readFile(services, { playerId, zone, fileName, text }, now);
   if (!read.ok) return read;
   const { calendar, file, before } = read.value;
@@ -100,5 +118,5 @@ export async function importRequestOf(
   const events = takenIn(file.series, choices, kept).map((one) => ({ key: keyOf(playerId, calendar, one), ...one }));
   if (events.length > MOST_IMPORTED) return fail(invalid('choices', { code: 'ics-too-many', most: MOST_IMPORTED }));
   if (events.length === 0 && before.length === 0) return fail(invalid('choices', { code: 'ics-nothing-taken' }));
-  return succeed({ key, now, playerId, calendar, events });
+  return succeed({ key, now, playerId, calendar, events, sent });
 }

@@ -2,14 +2,13 @@ import { and, asc, desc, eq, ne, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import { usualBench, type BenchTerms } from '#core/bench/bench-terms.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
-import { standingEvents, type CalendarImport } from '#core/calendar/imported-event.ts';
+import { standingEvents } from '#core/calendar/imported-event.ts';
 import type { ToldEntry } from '#core/calendar/told-entries.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { SittingPin } from '#core/sittings/sitting-pin.ts';
 import type { Db } from '#server/db/connection.ts';
 import {
   benchTerms,
-  calendarImports,
   events,
   feeds,
   shownSittings,
@@ -17,6 +16,7 @@ import {
   sittingTimes,
   toldCalendars,
 } from '#server/features/calendar/calendar.table.ts';
+import { createCalendarImports } from '#server/features/calendar/calendar-imports.repository.ts';
 import { readSittings, writtenSittings, type StoredSittings } from '#server/features/calendar/stored-sittings.ts';
 import { readToldEntries, writtenToldEntries } from '#server/features/calendar/told-calendar.ts';
 import { facts } from '#server/record/record.table.ts';
@@ -48,6 +48,7 @@ function lastPaid(db: Db) {
 }
 
 export function createCalendarRepository(db: Db) {
+  const imports = createCalendarImports(db);
   const all = db
     .select({ key: sql<string>`coalesce(${original.key}, ${facts.key})`, event: events })
     .from(events)
@@ -55,13 +56,6 @@ export function createCalendarRepository(db: Db) {
     .leftJoin(original, eq(original.id, facts.corrects))
     .where(eq(events.playerId, ofPlayer))
     .orderBy(asc(events.on), asc(events.factId))
-    .prepare();
-  const imported = db
-    .select({ calendar: calendarImports.calendar, events: calendarImports.events })
-    .from(calendarImports)
-    .innerJoin(facts, and(eq(facts.id, calendarImports.factId), eq(facts.counts, true)))
-    .where(eq(calendarImports.playerId, ofPlayer))
-    .orderBy(asc(facts.id))
     .prepare();
   const time = db
     .select({ minutes: sittingTimes.minutes })
@@ -94,19 +88,17 @@ export function createCalendarRepository(db: Db) {
     .prepare();
   const typedOf = (playerId: string): CalendarEvent[] =>
     all.all({ playerId }).map(({ key, event: { factId: _factId, ...event } }) => ({ key, ...event }));
-  const importsOf = (playerId: string): CalendarImport[] => imported.all({ playerId });
   return {
+    ...imports,
+
     /** Minutes a player has by weekday, Monday first; null where nobody has said. */
     timeOf: (playerId: string): readonly number[] | null => time.get({ playerId })?.minutes ?? null,
 
     /** The events of a player, typed and imported, earliest first. */
-    of: (playerId: PlayerId): CalendarEvent[] => standingEvents(typedOf(playerId), importsOf(playerId), playerId),
+    of: (playerId: PlayerId): CalendarEvent[] => standingEvents(typedOf(playerId), imports.imports(playerId), playerId),
 
     /** What was typed, also what stands in the place of an imported event, or drops it. */
     typed: typedOf,
-
-    /** What was imported, the last import of a calendar last. */
-    imports: importsOf,
 
     /** Days the player has set for sittings, oldest first. */
     pinsOf: (playerId: string): SittingPin[] => moves.all({ playerId }).flatMap(({ pins }) => pins),

@@ -2,7 +2,6 @@ import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { BenchTerms } from '#core/bench/bench-terms.ts';
 import type { BenchStay, EventKind, EventOrigin } from '#core/calendar/event.ts';
-import type { ImportedEvent } from '#core/calendar/imported-event.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { SittingPin } from '#core/sittings/sitting-pin.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -74,10 +73,25 @@ export const calendarImports = sqliteTable(
     factId: bodyOf(),
     playerId: ofPlayerId(),
     calendar: text().notNull(),
-    /** JSON array. */
-    events: text({ mode: 'json' }).$type<readonly ImportedEvent[]>().notNull(),
+    /** JSON array: numbers of `imported_dates`, in order. */
+    dates: text({ mode: 'json' }).$type<readonly number[]>().notNull().default([]),
+    /** Digest of what was sent, so that the same sent again is known for it; null where it was taken in before there was one. */
+    sent: text(),
+    counts: integer({ mode: 'boolean' }).notNull().default(true),
   },
-  (table) => [index('calendar_imports_of_player').on(table.playerId)],
+  (table) => [index('calendar_imports_of_player').on(table.playerId, table.counts, table.calendar, table.factId)],
+);
+
+/** What imported calendars say of their dates, each kept once however often its calendar is imported. */
+export const importedDates = sqliteTable(
+  'imported_dates',
+  {
+    id: integer().primaryKey(),
+    key: text().notNull(),
+    /** JSON object, as it was written: what is the same letter for letter is the same. */
+    event: text().notNull(),
+  },
+  (table) => [index('imported_dates_of_key').on(table.key)],
 );
 
 /** Days of which more is known than their weekday. Kinds are data: no CHECK lists them. */

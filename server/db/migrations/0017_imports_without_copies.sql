@@ -1,0 +1,1 @@
+ALTER TABLE `calendar_imports` DROP COLUMN `events`;
