@@ -5,6 +5,7 @@ import process from 'node:process';
 import pino from 'pino';
 import { asError } from '#core/kernel/as-error.ts';
 import { checkBook } from '#core/check/check-book.ts';
+import { RECORD_FAULTS } from '#core/record/record-fault-words.ts';
 import { fieldOf } from '#core/record/fact.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { createApp } from '#server/app.ts';
@@ -13,7 +14,8 @@ import { openDatabase, DataFolderFault } from '#server/db/connection.ts';
 import { appliedMigrations } from '#server/db/migrate.ts';
 import { MigrationFault } from '#server/db/migration-order.ts';
 import { createDesk } from '#server/work/desk.ts';
-import { recordFault } from '#server/db/record-fault.ts';
+import { lookOver, orphanWords } from '#server/db/look-over.ts';
+import { recordFault, RecordUnusable } from '#server/db/record-fault.ts';
 
 export type ServeOptions = {
   readonly port: number;
@@ -114,6 +116,13 @@ export async function serve(options: ServeOptions): Promise<Served> {
     database.close();
     throw error;
   }
+  const looking = lookOver(database.client.name);
+  void looking.found.then((found) => {
+    if (found === null) return;
+    if (!found.isWhole) database.watch.noticed(new RecordUnusable('damaged'));
+    const words = found.isWhole ? orphanWords(database.client.name, found) : RECORD_FAULTS.damaged();
+    if (words !== null) console.error(words);
+  });
   const address = server.address();
   const boundPort = typeof address === 'object' && address ? address.port : port;
   const named = EVERYWHERE.includes(host) ? '127.0.0.1' : host;
@@ -122,6 +131,7 @@ export async function serve(options: ServeOptions): Promise<Served> {
     stop: () =>
       new Promise((resolve, reject) => {
         void desk.close();
+        void looking.end();
         server.close(() => {
           try {
             closeRecord(database);

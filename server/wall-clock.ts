@@ -10,6 +10,9 @@ const MS_PER_DAY = 86_400_000;
 export const isNow = (on: LocalDate, nowMs: number): boolean =>
   Math.abs(dayNumber(on) - Math.floor(nowMs / MS_PER_DAY)) <= 1;
 
+/** The last day that is today anywhere. */
+export const latestToday = (nowMs: number): LocalDate => dateOfDay(Math.floor(nowMs / MS_PER_DAY) + 1);
+
 /** The day something long is worked out for: today, by the player's wall clock. Any other day is work for nobody. */
 export const plannedToday = (today: LocalDate, nowMs: number): Outcome<LocalDate, Failure> =>
   isNow(today, nowMs) ? succeed(today) : fail(invalid('today', { code: 'not-today' }));

@@ -88,6 +88,23 @@ test.each([
 });
 
 describe('a calendar file', () => {
+  test('a series of which only moved dates are told has the name of the first', () => {
+    const moved = (day: string, name: string) =>
+      event(`RECURRENCE-ID:202612${day}T190000`, `DTSTART:202612${day}T200000`, 'DURATION:PT1H', `SUMMARY:${name}`);
+    const { series } = read(calendar(...moved('04', 'Practice'), ...moved('11', 'Practice in the hall')));
+    expect(series.map(({ summary, dates: all }) => [summary, all.length])).toEqual([['Practice', 2]]);
+  });
+
+  test('an end of another kind than its start is told as clocks show both', () => {
+    const of = (start: string, end: string) => dates(read(calendar(...event(start, end))));
+    expect(of('DTSTART;VALUE=DATE:20261204', 'DTEND:20261204T223000')).toEqual([['2026-12-04', null]]);
+    expect(of('DTSTART:20261204T200000', 'DTEND;VALUE=DATE:20261205')).toEqual([['2026-12-04', 240]]);
+    // Two zones: the end is an hour ahead of what its clock says.
+    expect(of('DTSTART;TZID=Europe/Berlin:20261204T200000', 'DTEND;TZID=Europe/London:20261204T203000')).toEqual([
+      ['2026-12-04', 90],
+    ]);
+  });
+
   test('single dates fall on the reader’s own day, whatever zone they are told in', () => {
     const text = calendar(
       ...event(

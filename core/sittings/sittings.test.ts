@@ -170,9 +170,26 @@ describe('sittings', () => {
     expect(dates([30, 30, 30, 30], { due: 3 }, { due: 0 }, { due: 9 }, { due: 1, set: 2 })).toEqual([3, 0, null, 2]);
     expect(dates([30, 30, 0, 0, 30, 30], { due: 3 })).toEqual([4]);
     expect(dates([30, 30, 0, 0, 0, 30], { due: 3 })).toEqual([1]);
+    // What falls due on the day after the last one is not planned yet.
+    expect(dates([30, 30], { due: 2 }, { due: 1 })).toEqual([null, 1]);
     // Two of twenty minutes do not fit one day of thirty.
     expect(dates([30, 30, 30, 30], { due: 1, minutes: 20 }, { due: 1, minutes: 20 })).toEqual([1, 0]);
     expect(dates([5, 5], { due: 1 })).toEqual([null]);
+  });
+
+  test('a day is open where somebody may be on it, be it one, and where there is room, be it a minute', () => {
+    const minute = anItem({ id: 'minute', minutes: 1, due: 0 });
+    expect(openDays({ time: [1, 0, 30], items: [minute] }).map(({ day, room }) => [day, room])).toEqual([
+      [0, 1],
+      [2, 30],
+    ]);
+    // What is set takes its minutes and makes the sitting; a day it fills is closed.
+    const set = anItem({ id: 'set', minutes: 10, set: 0 });
+    expect(openDays({ time: [11, 10], items: [set, minute] })).toEqual([
+      { day: 0, room: 1, sitting: 0, may: [{ at: 1, minutes: 1, cost: 0 }] },
+      { day: 1, room: 10, sitting: 15, may: [{ at: 1, minutes: 1, cost: 2 }] },
+    ]);
+    expect(openDays({ time: [10], items: [set, minute] })).toEqual([]);
   });
 
   test('what two sittings have is done in the cheaper of them, and what is set where it is set', () => {

@@ -1,9 +1,25 @@
 import Database from 'better-sqlite3';
 import path from 'node:path';
+import { asError } from '#core/kernel/as-error.ts';
 import { recordFault } from '#server/db/record-fault.ts';
 
 /** Another Ulu looks after the folder. */
 export class FolderTaken extends Error {}
+
+/** The file of the claim itself cannot be used: the record is not to blame. */
+export class ClaimFault extends Error {}
+
+const claimFaultWords = (file: string, why: string): string =>
+  `${file}, the file by which Ulu knows that no other looks after this folder, cannot be used (${why}). Nothing is kept in it: delete it while no Ulu is running, and start again.`;
+
+/** @throws ClaimFault */
+function openClaim(file: string): Database.Database {
+  try {
+    return new Database(file, { timeout: 0 });
+  } catch (error) {
+    throw new ClaimFault(claimFaultWords(file, asError(error).message));
+  }
+}
 
 const CLAIM_FILE = 'ulu.claim';
 
@@ -14,15 +30,17 @@ const CLAIM_FILE = 'ulu.claim';
  *
  * @returns how to let go of it
  * @throws FolderTaken when another process has it
+ * @throws ClaimFault when its file cannot be used
  */
 export function claimFolder(folder: string): () => void {
-  const claim = new Database(path.join(folder, CLAIM_FILE), { timeout: 0 });
+  const file = path.join(folder, CLAIM_FILE);
+  const claim = openClaim(file);
   try {
     claim.pragma('journal_mode = MEMORY');
     claim.exec('begin exclusive');
   } catch (error) {
     claim.close();
-    if (recordFault(error)?.state !== 'busy') throw error;
+    if (recordFault(error)?.state !== 'busy') throw new ClaimFault(claimFaultWords(file, asError(error).message));
     throw new FolderTaken(
       `Another Ulu looks after ${folder} already. Use that one, or choose another folder with --data FOLDER.`,
     );

@@ -1,9 +1,9 @@
 import Database from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
-import { accessSync, constants, existsSync, mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync, readdirSync, rmSync, statfsSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { asError } from '#core/kernel/as-error.ts';
-import { claimFolder, FolderTaken } from '#server/db/claim.ts';
+import { ClaimFault, claimFolder, FolderTaken } from '#server/db/claim.ts';
 import { COPY_IN_THE_MAKING, migrateDatabase } from '#server/db/migrate.ts';
 import { MigrationFault } from '#server/db/migration-order.ts';
 import { recordFault } from '#server/db/record-fault.ts';
@@ -21,9 +21,8 @@ export type OpenDatabase = {
 export class DataFolderFault extends Error {}
 
 export const DATABASE_FILE = 'ulu.db';
-/** While it starts, Ulu waits for another program to let go of the file; a request is answered that it is busy. */
+/** While it starts, Ulu waits for another program to let go of the file; later nobody waits inside a request. */
 const WAIT_AT_START_MS = 3000;
-const WAIT_MS = 200;
 
 /** One folder at a time: Node's `recursive` never returns where a file system refuses new folders with ENOENT. */
 function makeFolder(folder: string): void {
@@ -59,14 +58,25 @@ function refuseForeign(client: Database.Database, file: string): void {
     );
 }
 
-/** @throws DataFolderFault when pages of the file do not hold together */
+/** A larger file is looked over once the server answers: nobody waits for that. */
+const LARGEST_LOOKED_OVER_FIRST = 64_000_000;
+
+/** @throws DataFolderFault when pages of the file do not hold together, as far as that is soon said */
 function refuseDamaged(client: Database.Database, file: string): void {
+  if (statSync(file).size > LARGEST_LOOKED_OVER_FIRST) return;
   const found = client.pragma('quick_check(1)', { simple: true });
   if (found !== 'ok')
     throw new DataFolderFault(
       `${file} is damaged. It was left as it is. Put a copy of it in its place, and start again.`,
     );
 }
+
+/** Where there is none SQLite says now that the disk is full, now that it cannot write. */
+function hasRoom(folder: string): boolean {
+  const { bavail, bsize } = statfsSync(folder);
+  return bavail * bsize > LEAST_ROOM;
+}
+const LEAST_ROOM = 1_000_000;
 
 /** What a fault of SQLite while the file is opened means to a person. */
 function openingFault(error: unknown, file: string): Error {
@@ -85,6 +95,8 @@ function openingFault(error: unknown, file: string): Error {
         `${file} is no Ulu database, or is damaged (${message}). It was left as it is. Choose another folder with --data FOLDER.`,
       );
     case 'gone':
+      if (!hasRoom(path.dirname(file)))
+        return openingFault(Object.assign(asError(error), { code: 'SQLITE_FULL' }), file);
       return new DataFolderFault(
         `${file} cannot be written (${message}). May you write it? Nothing in it was changed.`,
       );
@@ -110,7 +122,7 @@ function openFile(file: string, { statement }: Watching): { client: Database.Dat
     refuseDamaged(client, file);
     migrateDatabase(client, file);
     if (client.pragma('foreign_keys', { simple: true }) !== 1) throw new Error('foreign keys could not be switched on');
-    client.pragma(`busy_timeout = ${WAIT_MS}`);
+    client.pragma('busy_timeout = 0');
     return { client, db: drizzle({ client }) };
   } catch (error) {
     client.close();
@@ -139,7 +151,7 @@ export function openDatabase(folder: string, watching: Watching = {}): OpenDatab
     return { db, client, watch: watchFile(file), close };
   } catch (error) {
     release();
-    if (error instanceof FolderTaken) throw new DataFolderFault(error.message);
+    if (error instanceof FolderTaken || error instanceof ClaimFault) throw new DataFolderFault(error.message);
     throw openingFault(error, file);
   }
 }

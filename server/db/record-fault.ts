@@ -26,6 +26,9 @@ const STATE_OF: readonly (readonly [prefix: string, RecordFault['state']])[] = [
 /** What an error says of the record; null where it says nothing of it. Looks at causes as well: Drizzle wraps. */
 export function recordFault(error: unknown): RecordFault | null {
   if (error instanceof RecordUnusable) return { state: error.state, message: error.message };
+  // Text of the file that is not what was written; what a request says badly comes with a status.
+  if (error instanceof SyntaxError && error.message.includes('JSON') && !('status' in error))
+    return { state: 'damaged', message: RECORD_FAULTS.damaged() };
   const [code, cause] = [fieldOf(error, 'code'), fieldOf(error, 'cause')];
   const state = typeof code === 'string' ? STATE_OF.find(([prefix]) => code.startsWith(prefix))?.[1] : undefined;
   if (state !== undefined) return { state, message: RECORD_FAULTS[state]() };

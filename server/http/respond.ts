@@ -3,6 +3,7 @@ import type { Outcome } from '#core/kernel/outcome.ts';
 import type { Failure, Logged } from '#server/failure.ts';
 import { lengthFault, lengthsIn, type Lengths } from '#server/http/lengths.ts';
 import { sendFailure } from '#server/http/problem.ts';
+import { whenFree } from '#server/http/when-free.ts';
 import type { Services } from '#server/services.ts';
 
 /** The services of a request: made for whoever asks, as they write dates. */
@@ -39,8 +40,9 @@ export function sendOutcome<View>(res: Response, outcome: Outcome<View, Failure>
   else sendFailure(res, outcome.failure);
 }
 
-/** 201 for a new log entry, 200 for one that was already recorded under its key. */
-export function sendLogged<View>(res: Response, outcome: Outcome<Logged<View>, Failure>): void {
+/** Writes something down; 201 for a new log entry, 200 for one that was already recorded under its key. */
+export async function answerLogged<View>(res: Response, log: () => Outcome<Logged<View>, Failure>): Promise<void> {
+  const outcome = await whenFree(log);
   if (outcome.ok) res.status(outcome.value.created ? 201 : 200).json(outcome.value.view);
   else sendFailure(res, outcome.failure);
 }

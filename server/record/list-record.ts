@@ -3,6 +3,11 @@ import type { RecordEntryView } from '#contract/record.ts';
 import type { Listed } from '#server/record/define-fact.ts';
 import type { Telling } from '#server/record/log-fact.ts';
 import type { NewestFact } from '#server/record/record-reader.repository.ts';
+import { latestToday } from '#server/wall-clock.ts';
+
+/** What a clock that was wrong has dated stands before everything that comes after it: it is said so. */
+const stillToCome = (words: string): string =>
+  `${words.replace(/\.?$/, '.')} Its day is still to come: a clock was wrong. Correct it, or take it back.`;
 
 /** Facts with their bodies, read together; without those that no list needs. */
 function withBodies<Told>(newest: readonly NewestFact[], { record }: Telling<Told>): Listed<unknown>[] {
@@ -40,6 +45,7 @@ export function listRecord<Told>(
   const [about] = subjects;
   const facts = withBodies(telling.record.newest(subjects, limit), telling);
   const words = wordsOf(facts, telling, about);
+  const latest = latestToday(telling.nowMs());
   return facts.map(({ id, key, kind, on, atMinute, corrects, body }) => {
     const correctable = telling.record.definitionOf(kind).logged?.correctable === true;
     return {
@@ -47,7 +53,7 @@ export function listRecord<Told>(
       kind,
       on,
       atMinute,
-      words: words.get(id) ?? kind,
+      words: on > latest ? stillToCome(words.get(id) ?? kind) : (words.get(id) ?? kind),
       correctable,
       corrected: corrects !== null,
       body: correctable && typeof body === 'object' ? { ...body } : null,

@@ -4,7 +4,7 @@ import { fail, succeed } from '#core/kernel/outcome.ts';
 import type { Subject } from '#core/record/fact.ts';
 import { recordPaths, withdrawRequest } from '#contract/record.ts';
 import { noInstrument } from '#server/failure.ts';
-import { bodyOf, param, queryOf, sendLogged, sendOutcome, type Serving } from '#server/http/respond.ts';
+import { bodyOf, param, queryOf, answerLogged, sendOutcome, type Serving } from '#server/http/respond.ts';
 import { listRecord } from '#server/record/list-record.ts';
 import { logAny } from '#server/record/log-fact.ts';
 import { withdraw } from '#server/record/withdraw.ts';
@@ -38,13 +38,17 @@ export function recordRoutes(services: Serving, definitions: readonly AnyFact<Se
         : succeed({ instrumentId, entries: listRecord(asked, subjects, Number(limit)) }),
     );
   });
-  router.post(recordPaths.withdraw, (req, res) =>
-    sendLogged(res, withdraw(services(req), bodyOf(withdrawRequest, req))),
-  );
+  router.post(recordPaths.withdraw, (req, res) => {
+    const [asked, request] = [services(req), bodyOf(withdrawRequest, req)];
+    return answerLogged(res, () => withdraw(asked, request));
+  });
   for (const definition of definitions) {
     const { path, request } = definition.logged ?? {};
     if (path !== undefined && request !== undefined)
-      router.post(path, (req, res) => sendLogged(res, logAny(services(req), definition, bodyOf(request, req))));
+      router.post(path, (req, res) => {
+        const [asked, sent] = [services(req), bodyOf(request, req)];
+        return answerLogged(res, () => logAny(asked, definition, sent));
+      });
   }
   return router;
 }

@@ -1,7 +1,7 @@
 import Database from 'better-sqlite3';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { migrationsFolder, readJournal } from '#server/db/migrate.ts';
+import { allOrNothing, migrationsFolder, readJournal } from '#server/db/migrate.ts';
 
 /** Rows and children in every table, written in plain SQL as the version of a migration knew them. */
 export const ROWS_AFTER: Record<string, string> = {
@@ -60,6 +60,16 @@ export function databaseAfter(count: number, file: string): Database.Database {
     client.exec(ROWS_AFTER[tag] ?? '');
   }
   return client;
+}
+
+/** Carries a database on by the statements of the migrations between, as each version of before did it: all or nothing. */
+export function carriedOn(client: Database.Database, from: number, to: number): void {
+  allOrNothing(client, () => {
+    for (const { tag, when } of readJournal().slice(from, to)) {
+      for (const statement of statementsOf(tag)) client.exec(statement);
+      client.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)').run(tag, when);
+    }
+  });
 }
 
 /** What a database of before says, each row as one line; beside it where the same stands since. */

@@ -16,10 +16,19 @@ export const roomOf = (file: string): string => {
 /** A test so many imports away from a file is about it, wherever it stands. */
 const NEAR = 2;
 
-/** A test of a file, and how many imports away from it. */
+/** A test of a file, and how far it is from it: none where it has its name, near where it has its first word, then its room, then by imports. */
 export type NearTest = { readonly test: string; readonly far: number };
 
-/** Which tests are those of a file: of its room all that reach it, through whatever they import, and the near ones of others. */
+/** No more are looked at: what is nearest says most, and all that may be looked at must be timed. */
+const MOST_TESTS = 8;
+/** `sitting` of `sitting-weeks.ts`: what `sittings.api.test.ts` is about as well. */
+const firstWordOf = (file: string): string => (stemOf(file).split('-')[0] ?? '').replace(/s$/, '');
+const stemOf = (file: string): string => path.basename(file).replace(/(\.[a-z-]+)*\.tsx?$/, '');
+
+/**
+ * Which tests are those of a file, the nearest first: of its room those that reach it, through whatever they import, and
+ * the near ones of others.
+ */
 export function testsOf(files: readonly string[]): (file: string) => NearTest[] {
   const known = new Map(files.filter((file) => /\.tsx?$/.test(file)).map((file) => [file, importsOf(file)]));
   /** How many imports away each file is from a test. */
@@ -33,9 +42,14 @@ export function testsOf(files: readonly string[]): (file: string) => NearTest[] 
   const reached = new Map(tests.map((test) => [test, reachedFrom(test)]));
   return (file) => {
     const room = roomOf(file);
-    return tests.flatMap((test): NearTest[] => {
+    const near = tests.flatMap((test): NearTest[] => {
       const far = reached.get(test)?.get(file);
-      return far !== undefined && (far <= NEAR || path.dirname(test).startsWith(room)) ? [{ test, far }] : [];
+      const isOfRoom = path.dirname(test).startsWith(room);
+      if (far === undefined || (far > NEAR && !isOfRoom)) return [];
+      if (!isOfRoom) return [{ test, far: far + 1 }];
+      const isAlike = stemOf(test).startsWith(firstWordOf(file));
+      return [{ test, far: stemOf(test) === stemOf(file) ? 0 : isAlike ? 1 : NEAR }];
     });
+    return near.toSorted((a, b) => a.far - b.far).slice(0, MOST_TESTS);
   };
 }

@@ -16,12 +16,16 @@ export type Victim = {
   readonly stop: () => Promise<void>;
 };
 
+/** How a server is started: by the program itself, or with the demo made before. */
+export type Starting = 'server/main.ts' | 'tools/demo.ts';
+
 /** Starts a server on a data folder; `onSpawn` gets the process before it says where it is. */
 export function startVictim(
   dataFolder: string,
   onSpawn: (child: ChildProcess) => void = () => undefined,
+  program: Starting = 'server/main.ts',
 ): Promise<Victim | null> {
-  const args = ['--import', 'tsx', 'server/main.ts', '--port', '0', '--quiet', '--data', dataFolder];
+  const args = ['--import', 'tsx', program, '--port', '0', '--quiet', '--data', dataFolder];
   const child = spawn(process.execPath, args, {
     stdio: ['ignore', 'pipe', 'pipe'],
     env: { ...process.env, NODE_OPTIONS: '' },
@@ -46,8 +50,10 @@ export function startVictim(
 
 export type Answer = { readonly status: number; readonly body: string };
 
+const COME_BACK_MS = 200;
+
 /**
- * Asks a victim something. A 5xx, an answer that does not come, and one without end are faults; a server that was killed
+ * Asks a victim something; who is told to come back does so. Any other 5xx, an answer that does not come, and one without end are faults; a server that was killed
  * meanwhile answers nothing, which is none.
  */
 export async function ask(
@@ -60,6 +66,11 @@ export async function ask(
   try {
     const answer = await fetch(`${url}${path}`, { ...init, signal: AbortSignal.timeout(HANG_MS) });
     const body = await answer.text();
+    if (answer.status === 503 && answer.headers.has('retry-after')) {
+      count(counts, '  told to come back');
+      await new Promise((resolve) => setTimeout(resolve, COME_BACK_MS));
+      return await ask(counts, { url }, path, init);
+    }
     if (answer.status >= 500)
       counts.faults.push(
         `${init.method ?? 'GET'} ${path.slice(0, LONGEST_TOLD)}: ${answer.status} ${body.slice(0, LONGEST_TOLD)}`,

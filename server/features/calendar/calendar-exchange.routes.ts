@@ -14,7 +14,8 @@ import {
   type ReedDaysOf,
 } from '#server/features/calendar/calendar-out.use-cases.ts';
 import { sendFailure } from '#server/http/problem.ts';
-import { bodyOf, param, queryOf, sendLogged, sendOutcome, type Serving } from '#server/http/respond.ts';
+import { bodyOf, param, queryOf, answerLogged, sendOutcome, type Serving } from '#server/http/respond.ts';
+import { whenFree } from '#server/http/when-free.ts';
 import { logFact } from '#server/record/log-fact.ts';
 
 /** What day it is where this machine stands: a calendar program does not say where it is. */
@@ -35,9 +36,10 @@ export function calendarInRoutes(services: Serving): Router {
     sendOutcome(res, await previewOf(services(req), file, now));
   });
   router.post(calendarInPaths.imports, async (req, res) => {
-    const request = await importRequestOf(services(req), bodyOf(calendarTakeRequest, req));
+    const asked = services(req);
+    const request = await importRequestOf(asked, bodyOf(calendarTakeRequest, req));
     if (!request.ok) return sendOutcome(res, request);
-    sendLogged(res, logFact(services(req), calendarImportFact, request.value));
+    return answerLogged(res, () => logFact(asked, calendarImportFact, request.value));
   });
   return router;
 }
@@ -57,9 +59,10 @@ export function calendarOutRoutes(services: Serving, reedDaysOf: ReedDaysOf): Ro
     const secret = services(req).calendar.secretOf(playerId);
     res.json({ path: secret === null ? null : pathOfFeed(secret) });
   });
-  router.post(sittingPaths.feed, (req, res) => {
+  router.post(sittingPaths.feed, async (req, res) => {
     const { playerId } = bodyOf(feedQuery, req);
-    const renewed = renewFeed(services(req), playerId);
+    const asked = services(req);
+    const renewed = await whenFree(() => renewFeed(asked, playerId));
     sendOutcome(res, renewed.ok ? succeed({ path: renewed.value }) : renewed);
   });
   // Nobody guesses 24 bytes by lot; whoever tries is told nothing, however often, and nobody is shut out for it.

@@ -2,7 +2,7 @@ import { Router } from 'express';
 import { addInstrumentRequest, instrumentPaths } from '#contract/instruments.ts';
 import { todayQuery } from '#contract/scalars.ts';
 import { addInstrument, listKinds, listShelf } from '#server/features/instruments/instruments.use-cases.ts';
-import { bodyOf, queryOf, sendLogged, type Serving } from '#server/http/respond.ts';
+import { bodyOf, queryOf, answerLogged, type Serving } from '#server/http/respond.ts';
 
 export function instrumentsRoutes(services: Serving): Router {
   const router = Router();
@@ -11,8 +11,9 @@ export function instrumentsRoutes(services: Serving): Router {
     const { today } = queryOf(todayQuery, req);
     res.json(await listShelf(services(req), today));
   });
-  router.post(instrumentPaths.add, (req, res) =>
-    sendLogged(res, addInstrument(services(req), bodyOf(addInstrumentRequest, req))),
-  );
+  router.post(instrumentPaths.add, (req, res) => {
+    const [asked, request] = [services(req), bodyOf(addInstrumentRequest, req)];
+    return answerLogged(res, () => addInstrument(asked, request));
+  });
   return router;
 }

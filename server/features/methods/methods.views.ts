@@ -1,4 +1,5 @@
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { kindName } from '#core/instruments/kind.ts';
 import {
   barredChoice,
@@ -9,8 +10,8 @@ import {
   usualMethod,
 } from '#core/methods/chosen-method.ts';
 import { situationOf, type Situation } from '#core/situation/situation.ts';
-import { consequenceOf } from '#core/year/consequence.ts';
-import { usualYear, yearMemo, type UsualYear, type YearOf } from '#core/year/usual-year.ts';
+import { consequenceOf, type Change } from '#core/year/consequence.ts';
+import { usualYear, yearMemo } from '#core/year/usual-year.ts';
 import { changeWords, yearWords } from '#core/year/year-words.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -20,44 +21,62 @@ import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 import { inTurns } from '#server/turns.ts';
 
-/** One instrument as it is looked after now, and a way to ask what a year would be under another choice. */
-type Comparing = {
-  readonly now: { readonly situation: Situation; readonly year: UsualYear };
-  readonly under: (method: MethodId, choice: string) => { situation: Situation; year: UsualYear };
+/** A choice that is offered for an instrument. */
+type Offered = { readonly method: MethodId; readonly choice: string };
+const nameOf = ({ method, choice }: Offered): string => `${method} ${choice}`;
+
+/** The coming year of an instrument as it is looked after now, and what another choice would change in it. */
+type ComparedYears = {
+  readonly year: MethodsPage['year'];
+  /** By method and choice. */
+  readonly changes: ReadonlyMap<string, readonly Change[]>;
 };
 
-function comparing({ book }: Services, { instrument, facts }: Reading, situation: Situation, of: YearOf): Comparing {
+/** Compares the years a choice at a time: each is a year of its own, and others get their turn between. */
+async function compareYears(
+  { book }: Services,
+  { instrument, player, facts, wetness, situation }: Reading,
+  { today, offered }: { readonly today: LocalDate; readonly offered: readonly Offered[] },
+): Promise<ComparedYears> {
   const memo = yearMemo();
+  const of = { instrumentId: instrument.id, player, wetness: wetness(), today };
+  const now = { situation: situation(today), year: usualYear(situation(today), of, memo) };
+  const changes = await inTurns(offered, ({ method, choice }) => {
+    const other = situationOf(book, instrument, { ...facts, choices: { ...facts.choices, [method]: choice } }, today);
+    const under = { situation: other, year: usualYear(other, of, memo) };
+    return [[nameOf({ method, choice }), consequenceOf(method, now, under)] as const];
+  });
+  const { plays, before, after, minutes } = now.year;
   return {
-    now: { situation, year: usualYear(situation, of, memo) },
-    under: (method, choice) => {
-      const choices = { ...facts.choices, [method]: choice };
-      const other = situationOf(book, instrument, { ...facts, choices }, of.today);
-      return { situation: other, year: usualYear(other, of, memo) };
-    },
+    year: { plays, beforeMinutes: before.minutes, afterMinutes: after.minutes, passes: after.passes, minutes },
+    changes: new Map(changes),
   };
 }
 
+/** Is it a choice that is not in force and can be made? */
+function isOpen({ method, choice }: Offered, { methods: { choices, context } }: Situation): boolean {
+  return (
+    chosenMethod(method, choices, context).choice !== choice && barredChoice(method, choice, choices, context) === null
+  );
+}
+
 function choiceView(
-  id: MethodId,
-  choice: string,
-  { now, under }: Comparing,
+  one: Offered,
+  { methods: { choices, context } }: Situation,
+  changes: readonly Change[],
   { book, format }: Services,
 ): MethodChoiceView {
-  const { choices, context } = now.situation.methods;
-  const offered = methodOf(book, id).choices[choice];
-  if (offered === undefined) throw new Error(`method ${id} has no choice ${choice}`);
-  const inForce = chosenMethod(id, choices, context).choice === choice;
-  const barred = barredChoice(id, choice, choices, context);
-  const changes = inForce || barred !== null ? [] : consequenceOf(id, now, under(id, choice));
+  const { method, choice } = one;
+  const offered = methodOf(book, method).choices[choice];
+  if (offered === undefined) throw new Error(`method ${method} has no choice ${choice}`);
   return {
     choice,
     words: offered.words,
     mark: offered.mark,
-    inForce,
-    isDefault: usualMethod(id, context).choice === choice,
+    inForce: chosenMethod(method, choices, context).choice === choice,
+    isDefault: usualMethod(method, context).choice === choice,
     cost: offered.cost ?? null,
-    barred,
+    barred: barredChoice(method, choice, choices, context),
     yearWords: yearWords(changes),
     changes: changes.map((change) => changeWords(change, format)),
   };
@@ -65,52 +84,49 @@ function choiceView(
 
 /**
  * Every question that is asked about an instrument, with its choices, the default and why, and what another choice would
- * change for this instrument in the coming year. One question after the other, so that others get their turn between.
+ * change for this instrument in the coming year. The years are compared once for each state of the record.
  */
 export async function methodsPageOf(
   services: Services,
   instrumentId: string,
   today: LocalDate,
 ): Promise<Outcome<MethodsPage, Failure>> {
-  const { book, readings } = services;
+  const { book, readings, remembered, caller } = services;
   const reading = readings.of(instrumentId);
   if (!reading) return fail(noInstrument());
-  const { instrument, player } = reading;
+  const { instrument } = reading;
   const situation = reading.situation(today);
-  const year = { instrumentId: instrument.id, player, wetness: reading.wetness(), today };
-  const compare = comparing(services, reading, situation, year);
   const { choices, context } = situation.methods;
-  const offered = methodsFor(book, instrument.kind, instrument.build)
-    .map((id) => ({ id, choices: offeredChoices(id, context) }))
+  const asked = methodsFor(book, instrument.kind, instrument.build)
+    .map((method) => ({ method, choices: offeredChoices(method, context) }))
     .filter((one) => one.choices.length > 1);
-  // A choice at a time: each is a year of its own.
-  const views = await inTurns(
-    offered.flatMap((one) => one.choices.map((choice) => ({ id: one.id, choice }))),
-    ({ id, choice }) => [{ id, view: choiceView(id, choice, compare, services) }],
-  );
-  const methods = offered.map(({ id }): MethodView => {
-    const { question, moment } = methodOf(book, id);
+  const offered = asked
+    .flatMap(({ method, choices: all }) => all.map((choice) => ({ method, choice })))
+    .filter((one) => isOpen(one, situation));
+  const subjects = [ofInstrument(instrument.id), ofPlayer(instrument.playerId)];
+  const comparing = remembered.work({ name: `years ${instrument.id}`, subjects, day: today }, () => ({
+    done: compareYears(services, reading, { today, offered }),
+  }));
+  const { year, changes } = await comparing.wait(caller.left, ({ done }) => done);
+  const methods = asked.map(({ method, choices: all }): MethodView => {
+    const { question, moment } = methodOf(book, method);
     return {
-      method: id,
+      method,
       question,
       moment,
-      byPlayer: chosenMethod(id, choices, context).byPlayer,
-      defaultWhy: usualMethod(id, context).why,
-      choices: views.filter((one) => one.id === id).map(({ view }) => view),
+      byPlayer: chosenMethod(method, choices, context).byPlayer,
+      defaultWhy: usualMethod(method, context).why,
+      choices: all.map((choice) => {
+        const one = { method, choice };
+        return choiceView(one, situation, changes.get(nameOf(one)) ?? [], services);
+      }),
     };
   });
-  const { plays, before, after, minutes } = compare.now.year;
   return succeed({
     instrumentId: instrument.id,
     name: instrument.name,
     kindName: kindName(situation.kind, instrument.build),
-    year: {
-      plays,
-      beforeMinutes: before.minutes,
-      afterMinutes: after.minutes,
-      passes: after.passes,
-      minutes,
-    },
+    year,
     methods,
   });
 }

@@ -2,7 +2,7 @@ import { Router } from 'express';
 import { packupPaths, runEventRequest } from '#contract/packup.ts';
 import { findRun } from '#server/features/packup/packup.views.ts';
 import { runEventFact } from '#server/features/packup/run-event.fact.ts';
-import { bodyOf, param, sendLogged, sendOutcome, type Serving } from '#server/http/respond.ts';
+import { bodyOf, param, answerLogged, sendOutcome, type Serving } from '#server/http/respond.ts';
 import { logFact } from '#server/record/log-fact.ts';
 
 export function packupRoutes(services: Serving): Router {
@@ -10,7 +10,9 @@ export function packupRoutes(services: Serving): Router {
   router.get(packupPaths.one(':key'), (req, res) => sendOutcome(res, findRun(services(req), param(req, 'key'))));
   router.post(packupPaths.events(':key'), (req, res) => {
     const request = bodyOf(runEventRequest, req);
-    sendLogged(res, logFact(services(req), runEventFact, { ...request, runKey: param(req, 'key') }));
+    const sent = { ...request, runKey: param(req, 'key') };
+    const asked = services(req);
+    return answerLogged(res, () => logFact(asked, runEventFact, sent));
   });
   return router;
 }

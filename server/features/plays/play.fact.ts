@@ -11,6 +11,7 @@ import { plays } from '#server/features/plays/plays.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
+import { latestToday } from '#server/wall-clock.ts';
 
 /** More plays than anybody has. */
 const EVERY = 1_000_000;
@@ -57,10 +58,10 @@ export const playFact = defineFact<Services>()<PlayBody, LogPlayRequest>({
   }),
   about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }, { format }) => playWords(body.minutes, body.roomCelsius, format),
-  breaking: ({ instruments, plays: played }) =>
+  breaking: ({ instruments, plays: played, nowMs }) =>
     instruments.all().flatMap(({ id }) => {
       const instrument = instruments.find(id);
-      const odd = instrument ? oddPlays(played.newest(id, EVERY).toReversed(), instrument) : [];
+      const odd = instrument ? oddPlays(played.newest(id, EVERY).toReversed(), instrument, latestToday(nowMs())) : [];
       return odd.map(({ play, why }) => `play ${play.key} of ${id} on ${play.endedOn}: ${why}`);
     }),
   logged: {
