@@ -45,8 +45,13 @@ function arrivals(today: LocalDate): NewFact[] {
 
 const kindAt = (index: number) => KIND_IDS[index % KIND_IDS.length] ?? 'clarinet';
 
-/** 300 instruments played nearly every day for ten years, each with its care: about a million plays. */
-export function fillBigRecord({ client }: OpenDatabase, { record, atOnce }: Services, today: LocalDate): number {
+/** 300 instruments played nearly every day, for ten years unless less is asked for, each with its care: two million facts. */
+export function fillBigRecord(
+  { client }: OpenDatabase,
+  { record, atOnce }: Services,
+  { today, years = YEARS }: { readonly today: LocalDate; readonly years?: number },
+): number {
+  const days = Math.round(years * 365.25);
   atOnce(() => record.append(arrivals(today)));
   const loggedAt = instantOfMs(0);
   const spine = client.prepare('insert into facts (key, kind, "on", at_minute, logged_at) values (?, ?, ?, ?, ?)');
@@ -58,7 +63,7 @@ export function fillBigRecord({ client }: OpenDatabase, { record, atOnce }: Serv
     "insert into care_done (fact_id, instrument_id, item_id, by, wall_minute) values (?, ?, ?, 'player', ?)",
   );
   const subject = client.prepare("select id from subjects where kind = 'instrument' and name = ?").pluck();
-  const dates = Array.from({ length: DAYS }, (_, daysAgo) => addDays(today, -daysAgo));
+  const dates = Array.from({ length: days }, (_, daysAgo) => addDays(today, -daysAgo));
   let plays = 0;
   atOnce(() => {
     for (let index = 0; index < INSTRUMENTS; index++) {
@@ -73,7 +78,7 @@ export function fillBigRecord({ client }: OpenDatabase, { record, atOnce }: Serv
         plays++;
       });
       for (const { id: item } of practiceFor(BOOK, kind, usualBuild(BOOK.kinds[kind])).items)
-        for (let daysAgo = index % CARE_EVERY_DAYS; daysAgo < DAYS; daysAgo += CARE_EVERY_DAYS) {
+        for (let daysAgo = index % CARE_EVERY_DAYS; daysAgo < days; daysAgo += CARE_EVERY_DAYS) {
           const on = dates[daysAgo] ?? today;
           const fact = spine.run(`${index}-${item}-${daysAgo}`, 'care', on, null, loggedAt).lastInsertRowid;
           about.run(fact, subjectId, dayNumber(on) * 1440);

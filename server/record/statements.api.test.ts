@@ -1,7 +1,11 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { addDays, localDate } from '#core/time/local-date.ts';
 import type { RunView } from '#contract/packup.ts';
+import type { FeedView } from '#contract/sittings.ts';
 import { recordPaths } from '#contract/record.ts';
+import { FACTS } from '#server/facts.ts';
+import { logAny } from '#server/record/log-fact.ts';
+import { everyQuestion } from '#server/testing/every-question.ts';
 import { furnish, testServer, aKey, NOW, runBody, share, TODAY, type TestServer } from '#server/testing/test-server.ts';
 
 let server: TestServer;
@@ -45,12 +49,17 @@ async function liveADay(ago: number, box: string): Promise<void> {
   });
 }
 
-test('the record’s page takes as many statements for many lines as for few, and says the same of each', async () => {
+async function aBox(): Promise<string> {
   const box = aKey();
   await post('/api/reeds/boxes', {
     ...{ key: box, now: NOW, playerId: 'ada', kind: 'clarinet', name: 'Fennel', cut: null, strength: '2' },
     ...{ material: 'cane', breakIn: 'week', place: null, cost: null, cameOn: '2026-01-01', before: [0] },
   });
+  return box;
+}
+
+test('the record’s page takes as many statements for many lines as for few, and says the same of each', async () => {
+  const box = await aBox();
   for (let ago = 20; ago > 8; ago--) await liveADay(ago, box);
   const ask = async (lines: number) => {
     let entries: { words: string }[] = [];
@@ -77,4 +86,58 @@ test('the record’s page takes as many statements for many lines as for few, an
      "Wash the swab",
    ]
   `);
+}, 120_000);
+
+/** Entries of the kinds that come daily, one of each so many days back, written in one go. */
+function more(from: number, count: number): void {
+  const services = server.services();
+  const log = (kind: string, request: object): void => {
+    const fact = FACTS.find((one) => one.kind === kind);
+    if (fact === undefined) throw new Error(`there is no ${kind}`);
+    const answer = logAny(services, fact, { key: aKey(), now: { ...NOW, on: today }, ...request });
+    if (!answer.ok) throw new Error(`${kind}: ${JSON.stringify(answer.failure)}`);
+  };
+  const instrumentId = 'clarinet';
+  services.atOnce(() => {
+    for (let ago = from; ago < from + count; ago++) {
+      const on = addDays(today, -ago);
+      const play = { instrumentId, playerId: 'ada', endedOn: on, endedAtMinute: 700, minutes: 30, roomCelsius: null };
+      log('play', play);
+      log('care', { instrumentId, itemId: 'clarinet/swab-bore', doneOn: on, by: 'player' });
+      log('decision', { instrumentId, itemId: 'keyed/key-oil', kind: 'declined', until: null });
+      log('air-reading', { playerId: 'ada', celsius: 20, humidityPercent: 45 });
+      log('event', {
+        ...{ playerId: 'ada', what: 'rehearsal', on, until: on, atMinute: null, minutes: 60, name: null },
+        ...{ instrumentIds: [instrumentId], stay: null, origin: null },
+      });
+    }
+  });
+}
+
+test('every route takes as many statements in a record of a thousand entries as in one of ten', async () => {
+  for (const ago of [3, 2]) await liveADay(ago, await aBox());
+  const choice = { key: aKey(), instrumentId: 'clarinet', now: NOW, method: 'swab-wash', choice: 'monthly' };
+  await post('/api/methods/choices', choice);
+  const run = (await post('/api/runs', runBody()).expect(201)).body as RunView;
+  const feed = (await server.api().post('/api/calendar/feed').send({ playerId: 'ada' })).body as FeedView;
+  const secret = feed.path?.split('/').at(-1) ?? '';
+  const of = { playerId: 'ada', instrumentId: 'clarinet', runKey: run.key, secret, lines: 10 };
+  const questions = Object.entries(everyQuestion({ ...of, now: { ...NOW, on: today } }));
+  /** Reads of each route by a server that has read nothing yet. */
+  const reads = async (): Promise<Record<string, number>> => {
+    const counts: Record<string, number> = {};
+    for (const [route, url] of questions) {
+      server.restart();
+      // What was shown before would be shown again: it is planned each time.
+      server.client().exec('delete from shown_sittings');
+      const statements = await server.statementsOf(() => server.api().get(url).expect(200));
+      counts[route] = statements.filter((sql) => /^\s*(select|with)/i.test(sql)).length;
+    }
+    return counts;
+  };
+  more(10, 10);
+  const few = await reads();
+  more(30, 190);
+  expect(await reads()).toEqual(few);
+  expect(Object.keys(few).length).toBeGreaterThan(25);
 }, 120_000);

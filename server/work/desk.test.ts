@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { asError } from '#core/kernel/as-error.ts';
 import { marketSplit } from '#core/testing/market-split.ts';
 import { draftProgram, type Program } from '#core/solve/program.ts';
@@ -6,11 +6,12 @@ import { TooMuchAtOnce } from '#server/failure.ts';
 import { MOST_WAITING, MOST_WAITING_EACH } from '#server/work/line.ts';
 import { createDesk, OutOfPatience, WorkerFault, type Desk } from '#server/work/desk.ts';
 
+// One thread for all of them: it takes longer to start than most of the work.
 let desk: Desk;
-beforeEach(() => {
+beforeAll(() => {
   desk = createDesk();
 });
-afterEach(() => desk.close());
+afterAll(() => desk.close());
 
 /** The cheapest whole number that is at least `least`. */
 function least(of: number): Program {
@@ -44,7 +45,7 @@ describe('long work', () => {
     const stop = new AbortController();
     const long = desk.ask('solve', { program: hard(), limits }, { signal: stop.signal });
     const behind = desk.ask('solve', { program: least(4), limits });
-    setTimeout(() => stop.abort(new Error('no longer wanted')), 1500);
+    setTimeout(() => stop.abort(new Error('no longer wanted')), 300);
     await expect(long).rejects.toThrow('no longer wanted');
     expect(await behind).toMatchObject({ kind: 'found', cost: 4 });
     await expect(desk.ask('solve', { program: least(1), limits }, { signal: stop.signal })).rejects.toThrow(
@@ -63,8 +64,8 @@ describe('long work', () => {
   }, 30_000);
 
   test('is given its time from when it begins: what waits behind something long is not to blame', async () => {
-    const long = desk.ask('solve', { program: hard(), limits: { ...limits, seconds: 3 } });
-    const behind = desk.ask('solve', { program: least(4), limits }, { patienceMs: 1500 });
+    const long = desk.ask('solve', { program: hard(), limits: { ...limits, seconds: 1.5 } });
+    const behind = desk.ask('solve', { program: least(4), limits }, { patienceMs: 1000 });
     expect(await behind).toMatchObject({ kind: 'found', cost: 4 });
     await long;
     const endless = desk.ask('solve', { program: hard(), limits }, { patienceMs: 300 });
@@ -104,7 +105,7 @@ describe('long work', () => {
   test('that is stopped while it waits gives its place to the next', async () => {
     const stop = new AbortController();
     const ask = (signal?: AbortSignal) =>
-      desk.ask('solve', { program: hard(), limits: { ...limits, seconds: 1 } }, { ...(signal && { signal }) });
+      desk.ask('solve', { program: hard(), limits: { ...limits, seconds: 0.5 } }, { ...(signal && { signal }) });
     const first = ask();
     const second = expect(ask(stop.signal)).rejects.toThrow('no longer');
     const third = ask();
@@ -115,9 +116,10 @@ describe('long work', () => {
   }, 60_000);
 
   test('that waits when the desk is closed is refused', async () => {
-    const long = desk.ask('solve', { program: hard(), limits });
-    const refused = expect(long).rejects.toThrow(WorkerFault);
-    await desk.close();
-    await refused;
+    const closing = createDesk();
+    const ask = () => expect(closing.ask('solve', { program: hard(), limits })).rejects.toThrow(WorkerFault);
+    const refused = [ask(), ask()];
+    await closing.close();
+    await Promise.all(refused);
   }, 30_000);
 });

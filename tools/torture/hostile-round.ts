@@ -137,9 +137,10 @@ async function hostileQuestions(counts: Counts, victim: Victim): Promise<void> {
 export async function hostileRound(counts: Counts, dataFolder: string): Promise<void> {
   const victim = await startVictim(dataFolder);
   if (!victim) return void counts.faults.push('the server did not start for the hostile requests');
+  const opened = halfOpen(counts, victim);
   await hostileBodies(counts, victim);
   await hostileQuestions(counts, victim);
-  await halfOpen(counts, victim);
+  await opened;
   const health = await ask(counts, victim, healthPath);
   if (health?.status !== 200)
     counts.faults.push(`after the hostile requests the server says ${health?.status ?? 'nothing'}`);

@@ -11,6 +11,7 @@ const LONGEST_TOLD = 120;
 /** A server that will be killed. */
 export type Victim = {
   readonly url: string;
+  readonly pid: number;
   /** kill -9, and gone when this resolves. */
   readonly kill: () => Promise<void>;
   readonly stop: () => Promise<void>;
@@ -42,7 +43,7 @@ export function startVictim(
     child.stdout?.on('data', (chunk: Buffer) => {
       said += chunk.toString();
       const url = /at (http:\/\/\S+)/.exec(said)?.[1];
-      if (url) resolve({ url, kill: end('SIGKILL'), stop: end('SIGTERM') });
+      if (url) resolve({ url, pid: child.pid ?? 0, kill: end('SIGKILL'), stop: end('SIGTERM') });
     });
     void gone.then(() => resolve(null));
   });

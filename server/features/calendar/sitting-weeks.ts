@@ -84,8 +84,23 @@ function keptPlan(has: WeeksRead, { days: kept }: AnsweredSittings): Pick<Timed,
   return { has: left, plan: left.due.map(({ item }) => days.get(item.id) ?? null) };
 }
 
+type LearnedOf = Services['packup']['learnedMinutes'];
+
+/** The minutes learned of each instrument, read once for all the sittings it is in. */
+function learnedOnce({ packup }: Services): LearnedOf {
+  const known = new Map<string, ReturnType<LearnedOf>>();
+  return (parts, player) =>
+    new Map(
+      parts.flatMap((part) => {
+        const mine = known.get(part.instrumentId) ?? packup.learnedMinutes([part], player);
+        known.set(part.instrumentId, mine);
+        return [...mine];
+      }),
+    );
+}
+
 /** What a sitting takes by the planner of runs, which knows what is opened once for two things, and what waits. */
-function minutesOfRun({ own, today }: WeeksRead, items: readonly DueItem[], { packup }: Services): number {
+function minutesOfRun({ own, today }: WeeksRead, items: readonly DueItem[], learnedOf: LearnedOf): number {
   const parts = own.flatMap(({ instrument, situation, wetness }) => {
     const mine = items.filter(({ instrumentId }) => instrumentId === instrument.id).map(({ clock }) => clock.item.id);
     const share = { items: [...new Set(mine)], play: null, wetness: wetness() };
@@ -94,7 +109,7 @@ function minutesOfRun({ own, today }: WeeksRead, items: readonly DueItem[], { pa
   const [first] = own;
   const player: (PlayerAbilities & { readonly id: PlayerId }) | undefined = first?.player;
   if (player === undefined || parts.length === 0) return 0;
-  return planRun({ parts, player, minutesAtHand: null, learned: packup.learnedMinutes(parts, player) }).elapsedMinutes;
+  return planRun({ parts, player, minutesAtHand: null, learned: learnedOf(parts, player) }).elapsedMinutes;
 }
 
 type Timed = {
@@ -108,11 +123,11 @@ type Timed = {
 };
 
 /** The minutes of each sitting of a plan, by its day. */
-async function timed(has: WeeksRead, plan: SittingPlan, services: Services): Promise<Timed['minutes']> {
+async function timed(has: WeeksRead, plan: SittingPlan, learnedOf: LearnedOf): Promise<Timed['minutes']> {
   const days = [...new Set(plan.filter((day) => day !== null))];
   const found = await inTurns(days, (day) => {
     const items = has.due.filter((_, at) => plan[at] === day);
-    return [[day, minutesOfRun(has, items, services)] as const];
+    return [[day, minutesOfRun(has, items, learnedOf)] as const];
   });
   return new Map(found);
 }
@@ -140,6 +155,7 @@ function corrected({ has, time }: Ground, found: Timed): Ground | null {
  * less and the plan is made anew. A search finds most of that out, before the plan is made as well as it can be.
  */
 async function fittingPlan(read: WeeksRead, services: Services): Promise<Timed> {
+  const learnedOf = learnedOnce(services);
   let ground: Ground = { has: read, time: read.of.time };
   for (let round = 1; ; round++) {
     const { has, time } = ground;
@@ -148,7 +164,7 @@ async function fittingPlan(read: WeeksRead, services: Services): Promise<Timed> 
     const { plan, ranOut } = asked;
     // A day that was given less time may hold more of something else: what is best then is not best of the whole.
     const gap = time.every((minutes, day) => minutes === read.of.time[day]) ? asked.gap : null;
-    const found = { has, plan, gap, ranOut, minutes: await timed(has, plan, services) };
+    const found = { has, plan, gap, ranOut, minutes: await timed(has, plan, learnedOf) };
     const next = corrected(ground, found);
     if (!isRough && (next === null || round >= MOST_ROUNDS)) return found;
     if (next !== null) ground = next;
