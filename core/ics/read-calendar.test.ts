@@ -31,6 +31,7 @@ function spelt(text: string): string[] {
 // The examples of RFC 5545, 3.8.5.3 and 3.3.10, where an endless rule was given a count; the last four were made here.
 test.each([
   ['19970902T090000', 'FREQ=DAILY;COUNT=10', '1997-09-02 03 04 05 06 07 08 09 10 11'],
+  ['20260901T090000', 'FREQ=MONTHLY;COUNT=3;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=1', '2026-09-01 2026-10-01 2026-11-02'],
   ['19970902T090000', 'FREQ=WEEKLY;COUNT=10', '1997-09-02 09 16 23 30 1997-10-07 14 21 28 1997-11-04'],
   [
     '19970902T090000',

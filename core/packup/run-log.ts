@@ -8,6 +8,7 @@ import {
   type SaidAlong,
   type SkipReason,
 } from '#core/packup/run-event.ts';
+import type { StepId } from '#core/book/care-ids.ts';
 import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 import { msOfInstant, type Instant } from '#core/time/instant.ts';
 import type { LastPass } from '#core/water/wetness.ts';
@@ -131,6 +132,7 @@ type ProgressOf = (key: RunStepKey) => Progress;
 /** What has been found of the steps before one: a step looks back only, so that each is looked at once. */
 type Fold = {
   readonly steps: readonly KeptStep[];
+  readonly byKey: ReadonlyMap<RunStepKey, KeptStep>;
   /** The looks that have been answered: few are, and every step asks them whether it has been ended. */
   readonly answered: readonly KeptStep[];
   readonly of: ProgressOf;
@@ -154,9 +156,9 @@ function byStandIns({ steps, of, called }: Fold, standIns: readonly KeptStep[]):
 }
 
 /** What the look that may call for this step has found. */
-function byLook({ steps, of }: Fold, { instrumentId, calledBy }: KeptStep): Called {
+function byLook({ byKey, of }: Fold, { instrumentId, calledBy }: KeptStep): Called {
   if (calledBy === null) return 'yes';
-  const look = steps.find(({ key }) => key === runStepKey(instrumentId, calledBy.look));
+  const look = byKey.get(runStepKey(instrumentId, calledBy.look));
   if (look === undefined) return 'yes';
   const { answer, state } = of(look.key);
   // Nobody looked: it goes on as it usually does.
@@ -166,12 +168,9 @@ function byLook({ steps, of }: Fold, { instrumentId, calledBy }: KeptStep): Call
 }
 
 function calledFor(fold: Fold, step: KeptStep): Called {
-  const { steps, answered, of } = fold;
+  const { byKey, answered, of } = fold;
   if (answered.some((other) => other.key !== step.key && isEndedBy(other, of(other.key).answer, step))) return 'no';
-  const others = (ids: readonly string[]) =>
-    ids.length === 0
-      ? []
-      : steps.filter(({ instrumentId, id }) => instrumentId === step.instrumentId && ids.includes(id));
+  const others = (ids: readonly StepId[]) => ids.flatMap((id) => byKey.get(runStepKey(step.instrumentId, id)) ?? []);
   if (isBarred(fold, others(step.standsOn))) return 'cannot';
   return byStandIns(fold, others(step.unless)) ?? byLook(fold, step);
 }
@@ -180,15 +179,16 @@ function calledFor(fold: Fold, step: KeptStep): Called {
 function calledIn(steps: readonly KeptStep[], of: ProgressOf): ReadonlyMap<RunStepKey, Called> {
   const called = new Map<RunStepKey, Called>();
   const answered = steps.filter(({ key, look }) => look !== null && of(key).answer !== null);
-  for (const step of steps) called.set(step.key, calledFor({ steps, answered, of, called }, step));
+  const fold = { steps, byKey: new Map(steps.map((step) => [step.key, step])), answered, of, called };
+  for (const step of steps) called.set(step.key, calledFor(fold, step));
   return called;
 }
 
 const MS_PER_MINUTE = 60_000;
 
-/** The latest end of a wait an open step depends on; null when none has begun. */
-function waitEnds(steps: readonly KeptStep[], of: ProgressOf, step: KeptStep): number | null {
-  const ends = steps.flatMap(({ key, instrumentId, wait }) => {
+/** The latest end of a wait an open step depends on, of steps that bring one; null when none has begun. */
+function waitEnds(waits: readonly KeptStep[], of: ProgressOf, step: KeptStep): number | null {
+  const ends = waits.flatMap(({ key, instrumentId, wait }) => {
     const { tickedAt } = of(key);
     if (instrumentId !== step.instrumentId || !wait?.until.includes(step.id) || tickedAt === null) return [];
     return [msOfInstant(tickedAt) + wait.minutes * MS_PER_MINUTE];
@@ -204,12 +204,13 @@ export function foldRun(plan: Pick<KeptPlan, 'steps' | 'leftOut'>, events: reado
   const pulled = plan.leftOut.filter(isPulled).flatMap(({ steps }) => steps);
   const steps = withPulledIn(plan.steps, pulled);
   const called = calledIn(steps, of);
+  const waits = steps.filter(({ wait }) => wait !== null);
   return {
     steps: steps.map((step) => ({
       ...step,
       ...of(step.key),
       called: called.get(step.key) ?? 'yes',
-      waitsUntilMs: of(step.key).state === 'open' ? waitEnds(steps, of, step) : null,
+      waitsUntilMs: of(step.key).state === 'open' ? waitEnds(waits, of, step) : null,
       lastPass: lastPass.get(step.key) ?? null,
     })),
     leftOut: plan.leftOut.filter((one) => !isPulled(one) && one.steps.length > 0),

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { forecastDays } from '#core/plays/forecast.ts';
 import { alphaOfHalfLife, shrunk, smoothed, usualWeek, weeklyMinutes } from '#core/plays/usual-week.ts';
 import { dayReasonWords } from '#core/plays/forecast-words.ts';
-import { playColumns, playedSince } from '#core/plays/play-columns.ts';
+import { lastPlayedOn, playColumns, playedSince } from '#core/plays/play-columns.ts';
 import { checkPlay, playsOverlap, wallMinute, type PlaySpan } from '#core/plays/play.ts';
 import { dateOfDay, dayNumber, localDate } from '#core/time/local-date.ts';
 
@@ -149,6 +149,32 @@ describe('the forecast of an ordinary week', () => {
       expect(meanMinutes[weekday]).toBeCloseTo((4 * mean + 2 * anyDay) / 6, 3),
     );
     expect(daysSeen).toBe(28);
+  });
+
+  test('what is played today is not yet part of what is usual', () => {
+    const today = dayNumber(localDate('2026-11-24'));
+    const of = (...ago: readonly number[]) =>
+      usualWeek(
+        playColumns(
+          Int32Array.from(ago, (days) => wallMinute(dateOfDay(today - days), 600)),
+          Int32Array.from(ago, () => 60),
+        ),
+        today,
+      );
+    expect(of(28, 21, 14, 7, 0)).toEqual(of(28, 21, 14, 7));
+    expect(of(28, 21, 14, 7, 1)).not.toEqual(of(28, 21, 14, 7));
+  });
+
+  test('the last day of playing is that of the last play', () => {
+    const days = ['2026-11-01', '2026-11-03', '2026-11-09'].map((day) => wallMinute(localDate(day), 600));
+    const of = (rows: readonly number[]) =>
+      lastPlayedOn(
+        playColumns(
+          Int32Array.from(rows),
+          Int32Array.from(rows, () => 5),
+        ),
+      );
+    expect([of(days), of(days.slice(0, 1)), of([])]).toEqual(['2026-11-09', '2026-11-01', null]);
   });
 
   test('an empty record foresees nothing', () => {

@@ -57,6 +57,19 @@ describe('sittings that have been shown', () => {
     ]);
   });
 
+  test('what was done counts for the first of them by its day, in whatever order they were kept', () => {
+    const [early, late] = first(fresh(1, 'wash'), fresh(8, 'wash'));
+    const lastDoneOn = () => today;
+    for (const shown of [
+      [early, late],
+      [late, early],
+    ] as ShownSitting[][])
+      expect(later(shown, [fresh(8, 'wash')], { lastDoneOn }).map(({ uid, state }) => [uid, state])).toEqual([
+        ['u0', 'done'],
+        ['u1', 'planned'],
+      ]);
+  });
+
   test('was done on the day most of it was done, on the later of two that come as often', () => {
     const shown = first(fresh(1, 'wash', 'oil', 'grease'));
     const doneOn = (days: Readonly<Record<string, number>>) =>

@@ -52,6 +52,13 @@ describe('today', () => {
     expect(todayList([], NOW)).toEqual({ lines: [], fine: [], unknown: [], away: [] });
   });
 
+  test('that of which some care is unknown is neither fine nor due, whatever else is known', () => {
+    const known = stands('known', { calling: [clock('soon', 0.8)] });
+    const partly = stands('partly', { calling: [clock('soon', 0.8), clock('unknown', 1)] });
+    const { fine, unknown } = todayList([known, partly, stands('nothing')], NOW);
+    expect([fine, unknown]).toEqual([['known', 'nothing'], ['partly']]);
+  });
+
   test('what is at the bench is only named, whatever is due on it', () => {
     const away = stands('away', { isAway: true, calling: [clock('overdue', 2)], awaitsPackUp: true });
     const { lines, away: named } = todayList([away, stands('here', { calling: [clock('due', 1)] })], NOW);

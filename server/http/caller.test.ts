@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import express from 'express';
 import { DEVICE_HEADER, LONGEST_DEVICE_NAME } from '#contract/device.ts';
-import { CallerLeft } from '#server/failure.ts';
+import { CallerLeft, TooMuchAtOnce } from '#server/failure.ts';
 import { callerOf } from '#server/http/caller.ts';
 import { errorHandler } from '#server/http/problem.ts';
 import type { Caller } from '#server/services.ts';
@@ -20,6 +20,9 @@ app.get('/never', async (req) => {
   hear(caller);
   await once(caller.left, 'abort');
   throw caller.left.reason;
+});
+app.get('/too-much', () => {
+  throw new TooMuchAtOnce('enough waits');
 });
 app.use(errorHandler);
 
@@ -45,6 +48,12 @@ describe('who asks', () => {
     expect(devices.slice(0, 2)).toEqual(['a-phone', 'x'.repeat(LONGEST_DEVICE_NAME)]);
     expect(devices[2]).toMatch(/127\.0\.0\.1$/);
     expect(devices[3]).toBe(devices[2]);
+  });
+
+  test('is told to come back, and when, where enough of theirs waits already', async () => {
+    const answer = await fetch(url('/too-much'));
+    expect([answer.status, Number(answer.headers.get('retry-after')) > 0]).toEqual([503, true]);
+    expect(await answer.json()).toMatchObject({ code: 'busy', errors: [{ code: 'too-much-at-once' }] });
   });
 
   test('has not left where the answer came', async () => {

@@ -42,6 +42,7 @@ describe('six weeks of sittings', () => {
     expect(sittings.length).toBeGreaterThan(0);
     expect(left).toEqual([]);
     expect(words).toMatch(/^\d+ sittings? in six weeks\./);
+    expect(words).toContain('No plan is better: that is proved.');
     for (const { on, minutes } of sittings) {
       const day = Array.from(time.keys()).find((ahead) => addDays(today, ahead) === on);
       expect(minutes).toBeLessThanOrEqual(time[day ?? -1] ?? 0);

@@ -1,4 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { usualBuild } from '#core/instruments/usual-build.ts';
+import { BOOK } from '#core/tables/book.ts';
 import { runFact } from '#server/features/packup/run.fact.ts';
 import { runsOf } from '#server/testing/runs.ts';
 import { aKey, furnishedServer, NOW, playBody, share, type TestServer, TODAY } from '#server/testing/test-server.ts';
@@ -17,6 +19,33 @@ const tick = (runKey: string, stepKey: string | undefined, over: object = {}) =>
   send(runKey, { kind: 'ticked', stepKey, ...over });
 /** Overwrites what is stored of a run, as another version may have left it. */
 const replan = (plan: string) => server.client().prepare('update runs set plan = ?').run(plan);
+
+describe('a look', () => {
+  test('puts what it saw in the record, where this build can have it', async () => {
+    const signsOf = async (mouthpiece: string) => {
+      const id = `with-${mouthpiece}`;
+      const build = { ...usualBuild(BOOK.kinds['alto-saxophone']), mouthpiece };
+      const shelved = { id, name: id, kind: 'alto-saxophone', build, playerId: 'ada' };
+      await server
+        .api()
+        .post('/api/instruments')
+        .send({ ...shelved, acquiredOn: '2026-01-01', cameNew: true, today: TODAY })
+        .expect(201);
+      const itemIds = ['single-reed/mouthpiece-wash'];
+      const run = await begin({ kind: 'care', parts: [share({ instrumentId: id, itemIds })] });
+      for (const { key: stepKey, look: asks } of run.steps)
+        await send(
+          run.key,
+          asks ? { kind: 'answered', stepKey, answer: asks.answers.at(-1)?.id } : { kind: 'ticked', stepKey },
+        ).expect(201);
+      await send(run.key, { kind: 'finished', now: NOW }).expect(201);
+      return server.client().prepare('select item_id from signs_noticed where instrument_id = ?').pluck().all(id);
+    };
+    // The last answer of the look is that lime stays: in a mouthpiece of metal, which is never soaked, nothing follows.
+    expect(await signsOf('hard-rubber')).toEqual(['single-reed/mouthpiece-soak']);
+    expect(await signsOf('metal')).toEqual([]);
+  });
+});
 
 describe('a tick', () => {
   test('of a run of one takes ten statements at the most, right after a start and later alike', async () => {

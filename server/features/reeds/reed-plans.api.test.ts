@@ -23,6 +23,16 @@ describe('four weeks of reeds', () => {
       { strict: true },
     );
 
+  test('expect playing on the weekdays that are usual', async () => {
+    await aBox({ before: [null, null] });
+    for (const endedOn of ['2026-10-26', '2026-11-02', '2026-11-09', '2026-11-16', '2026-11-23'])
+      await aPlay({ endedOn, endedAtMinute: 1200, minutes: 120 });
+    const { expected } = await planOf();
+    const longest = Math.max(...expected);
+    // Mondays; today is a Tuesday.
+    expect(expected.flatMap((minutes, day) => (minutes === longest ? [day] : []))).toEqual([6, 13, 20, 27]);
+  }, 30_000);
+
   test('show what was played and plan what is to come, in a thread of its own', async () => {
     const box = await aBox({ before: [null, null, 0] });
     for (const day of ['2026-11-09', '2026-11-16', '2026-11-23'])

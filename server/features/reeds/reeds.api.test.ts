@@ -183,6 +183,22 @@ describe('what is said of a reed', () => {
   });
 });
 
+test('a reed that shares its playing with another lasts twice as many days', async () => {
+  for (const endedOn of ['2026-11-02', '2026-11-09', '2026-11-16', '2026-11-23']) await aPlay({ endedOn, minutes: 60 });
+  const daysLeft = async (): Promise<number> => {
+    const [reed] = await reeds();
+    const [, until = ''] = /likely until ([^)]*)/.exec(reed?.leftWords ?? '') ?? [];
+    return (Date.parse(`${until} UTC`) - Date.parse(`${TODAY}T00:00:00Z`)) / 86_400_000;
+  };
+  await aBox({ before: [null] });
+  const alone = await daysLeft();
+  await aBox({ before: [null] });
+  const shared = await daysLeft();
+  expect(alone).toBeGreaterThan(14);
+  // Played once a week: to within a week.
+  expect(Math.abs(shared - 2 * alone)).toBeLessThanOrEqual(7);
+});
+
 test('the reed for tonight is the one that rested, with its cap and why', async () => {
   const box = await aBox();
   await post(
