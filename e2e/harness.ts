@@ -151,6 +151,7 @@ async function launchOwn(): Promise<{ browser: Browser; profile: string; close: 
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      '--force-prefers-reduced-motion',
       '--lang=en-GB',
       '--accept-lang=en-GB,en',
     ],
