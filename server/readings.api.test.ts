@@ -11,6 +11,15 @@ afterEach(() => server.stop());
 
 const post = (path: string, body: object) => server.api().post(path).send(body);
 
+const playOf = (key: string) => ({
+  ...{ key, kind: 'play', on: localDate(TODAY), atMinute: 60, corrects: null, belongsTo: null },
+  loggedAt: instant('2026-11-24T20:00:00.000Z'),
+  body: {
+    ...{ instrumentId: 'clarinet', playerId: 'ada', endedOn: TODAY, endedAtMinute: 60, minutes: 7 },
+    roomCelsius: null,
+  },
+});
+
 describe('the facts of an instrument', () => {
   test('are read once, until a fact touches it or its player; another instrument’s facts do not', async () => {
     const { readings } = server.services();
@@ -28,6 +37,46 @@ describe('the facts of an instrument', () => {
     const ill = { key: aKey(), instrumentId: 'trumpet', condition: 'ill', beginsOn: TODAY, endsOn: null };
     await post('/api/conditions', { ...ill, part: null, air: null, now: NOW }).expect(201);
     expect(readings.of('clarinet')?.facts.conditions.map(({ id }) => id)).toEqual(['ill']);
+  });
+
+  test('plays that are added to those read before are those that would be read anew', async () => {
+    const { plays, atOnce } = server.services();
+    const inTheFile = () =>
+      server
+        .client()
+        .prepare(
+          "select wall_minute, minutes from plays where instrument_id = 'clarinet' and counts = 1 order by wall_minute, minutes",
+        )
+        .raw()
+        .all() as [number, number][];
+    const agree = () => {
+      const { endedAt, minutes } = plays.columns('clarinet');
+      expect(Array.from(endedAt, (at, row) => [at, minutes[row]])).toEqual(inTheFile());
+    };
+    agree();
+    const keys: string[] = [];
+    const log = async (over: object) => {
+      const body = playBody({ minutes: 20, ...over });
+      await post('/api/plays', body).expect(201);
+      keys.push(body.key);
+      agree();
+    };
+    for (const endedAtMinute of [600, 500, 700]) await log({ endedOn: '2026-11-20', endedAtMinute });
+    await log({ endedOn: '2026-11-19', endedAtMinute: null, minutes: 30 });
+    await log({ endedOn: '2026-11-19', endedAtMinute: null, minutes: 10 });
+    await log({ endedOn: '2026-11-20', endedAtMinute: 620, minutes: 10, corrects: keys[0] });
+    await post('/api/withdrawals', { key: aKey(), targetKey: keys[1] }).expect(201);
+    agree();
+    await log({ endedOn: '2026-11-21', endedAtMinute: 800 });
+    const never = () =>
+      atOnce(() => {
+        server.services().record.append([playOf(aKey())]);
+        expect(plays.columns('clarinet').minutes).toHaveLength(inTheFile().length);
+        throw new Error('thought better of it');
+      });
+    expect(never).toThrow('thought better');
+    agree();
+    expect(inTheFile()).toHaveLength(5);
   });
 
   test('are not kept from a change that was never written', () => {

@@ -144,7 +144,10 @@ export function createReadings(book: Book, { revision, revisions }: Revisions, s
     },
 
     /** Drops everything read so far. */
-    forget: (): void => kept.clear(),
+    forget: (): void => {
+      kept.clear();
+      sources.plays.forget();
+    },
   };
 }
 export type Readings = ReturnType<typeof createReadings>;

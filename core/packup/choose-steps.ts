@@ -49,10 +49,14 @@ class Search {
   private readonly order: readonly number[];
   /** The unit a job belongs to, by job. */
   private readonly unitOf: (readonly number[])[] = [];
+  /** The longest wait that begins when a job is done, s. */
+  private readonly waitOf: number[] = [];
 
   constructor(private readonly input: ChoiceInput) {
     const { units } = input;
     for (const { jobs } of units) for (const job of jobs) this.unitOf[job] = jobs;
+    for (const { after } of input.jobs)
+      for (const { job, waitSeconds } of after) this.waitOf[job] = Math.max(this.waitOf[job] ?? 0, waitSeconds);
     const density = (unit: Unit | undefined) =>
       (unit?.value ?? 0) / Math.max(1, unit?.jobs.reduce((sum, job) => sum + this.work(job), 0) ?? 1);
     this.order = units.map((_, index) => index).toSorted((a, b) => density(units[b]) - density(units[a]) || a - b);
@@ -82,7 +86,12 @@ class Search {
   }
 
   private fits(jobs: ReadonlySet<number>): boolean {
-    if (this.activeSeconds(jobs) > this.input.limitSeconds) return false;
+    const active = this.activeSeconds(jobs);
+    if (active > this.input.limitSeconds) return false;
+    // One after the other, each wait sat out: no order takes longer than that needs to.
+    let waits = 0;
+    for (const job of jobs) waits += this.waitOf[job] ?? 0;
+    if (active + waits <= this.input.limitSeconds) return true;
     this.tries++;
     const { fits, proved } = fitsWithin(
       jobsAmong(this.input.jobs, ascending(jobs)),

@@ -40,6 +40,21 @@ function firstAfter(endedAt: Int32Array, wallMinute: number): number {
   return low;
 }
 
+const inserted = (numbers: Int32Array, row: number, number: number): Int32Array => {
+  const more = new Int32Array(numbers.length + 1);
+  more.set(numbers.subarray(0, row));
+  more[row] = number;
+  more.set(numbers.subarray(row), row + 1);
+  return more;
+};
+
+/** The columns with one play more, in its place; of plays at one minute the shorter come first, as they are read. */
+export function withPlay({ endedAt, minutes }: PlayColumns, at: number, length: number): PlayColumns {
+  let row = firstAfter(endedAt, at);
+  while (row > 0 && endedAt[row - 1] === at && (minutes[row - 1] ?? 0) > length) row -= 1;
+  return playColumns(inserted(endedAt, row, at), inserted(minutes, row, length));
+}
+
 /** The day of the last play; null where nothing was played. */
 export function lastPlayedOn({ endedAt }: PlayColumns): LocalDate | null {
   const last = endedAt.at(-1);

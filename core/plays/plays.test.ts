@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { forecastDays } from '#core/plays/forecast.ts';
 import { alphaOfHalfLife, shrunk, smoothed, usualWeek, weeklyMinutes } from '#core/plays/usual-week.ts';
 import { dayReasonWords } from '#core/plays/forecast-words.ts';
-import { lastPlayedOn, playColumns, playedSince } from '#core/plays/play-columns.ts';
+import { lastPlayedOn, playColumns, playedSince, withPlay } from '#core/plays/play-columns.ts';
 import { checkPlay, playsOverlap, wallMinute, type PlaySpan } from '#core/plays/play.ts';
 import { dateOfDay, dayNumber, localDate } from '#core/time/local-date.ts';
 
@@ -67,6 +67,26 @@ describe('a play', () => {
 });
 
 describe('play columns', () => {
+  test('with a play more are those of all of them sorted', () => {
+    const rows = fc.array(fc.record({ at: fc.integer({ min: 0, max: 6 }), minutes: fc.integer({ min: 1, max: 3 }) }), {
+      minLength: 1,
+      maxLength: 12,
+    });
+    const of = (all: readonly { at: number; minutes: number }[]) => {
+      const sorted = all.toSorted((a, b) => a.at - b.at || a.minutes - b.minutes);
+      return playColumns(
+        Int32Array.from(sorted, ({ at }) => at),
+        Int32Array.from(sorted, ({ minutes }) => minutes),
+      );
+    };
+    fc.assert(
+      fc.property(rows, (all) => {
+        const [one, ...others] = all;
+        if (one) expect(withPlay(of(others), one.at, one.minutes)).toEqual(of(all));
+      }),
+    );
+  });
+
   const columns = playColumns(Int32Array.of(100, 200, 200, 300), Int32Array.of(10, 20, 30, 40));
 
   test('answer what was played after a moment', () => {

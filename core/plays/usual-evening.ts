@@ -19,14 +19,22 @@ export type EveningCandidate<Id> = {
 };
 export type EveningPlay<Id> = { readonly id: Id; readonly minutes: number; readonly usual: boolean };
 
+type MinutesByDay = { readonly today: number; readonly days: ReadonlyMap<number, number> };
+/** Columns never change: what was found in them for a day is found again. */
+const found = new WeakMap<PlayColumns, MinutesByDay>();
+
 /** Minutes played on each day of the weeks before `today`, by day number. */
-function minutesByDay({ endedAt, minutes }: PlayColumns, today: number): Map<number, number> {
+function minutesByDay(columns: PlayColumns, today: number): ReadonlyMap<number, number> {
+  const known = found.get(columns);
+  if (known?.today === today) return known.days;
   const days = new Map<number, number>();
+  const { endedAt, minutes } = columns;
   for (let row = endedAt.length - 1; row >= 0; row--) {
     const day = Math.floor((endedAt[row] ?? 0) / MINUTES_PER_DAY);
     if (day < today - WEEKS_SEEN * DAYS_PER_WEEK) break;
     if (day <= today) days.set(day, (days.get(day) ?? 0) + (minutes[row] ?? 0));
   }
+  found.set(columns, { today, days });
   return days;
 }
 

@@ -6,7 +6,7 @@ import { ofInstrument } from '#core/record/fact.ts';
 import { logPlayRequest, playPaths, type LogPlayRequest } from '#contract/plays.ts';
 import { conflict, invalid, noInstrument, notFound, type Failure } from '#server/failure.ts';
 import { playFromRow } from '#server/features/plays/plays.mapper.ts';
-import { misrepeatedPlays } from '#server/features/plays/plays.repository.ts';
+import { misrepeatedPlays, playsChanged, playWritten } from '#server/features/plays/plays.repository.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
@@ -48,14 +48,26 @@ export function judgedPlay(
   );
 }
 
+const rows = bodyTable<typeof plays, PlayBody>(plays, {
+  misrepeated: misrepeatedPlays,
+  toRow: (play) => play,
+  fromRow: playFromRow,
+});
+
 /** One spell of playing. */
 export const playFact = defineFact<Services>()<PlayBody, LogPlayRequest>({
   kind: 'play',
-  store: bodyTable(plays, {
-    misrepeated: misrepeatedPlays,
-    toRow: (play) => play,
-    fromRow: playFromRow,
-  }),
+  store: {
+    ...rows,
+    insert: (db, place, play) => {
+      rows.insert(db, place, play);
+      playWritten(db, place.factId, play);
+    },
+    recount: (db, factId, counts) => {
+      rows.recount(db, factId, counts);
+      playsChanged(db);
+    },
+  },
   about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }, { format }) => playWords(body.minutes, body.roomCelsius, format),
   breaking: ({ instruments, plays: played, nowMs }) =>

@@ -1,6 +1,6 @@
 import { and, asc, between, desc, eq, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
-import type { PlayColumns } from '#core/plays/play-columns.ts';
+import { withPlay, type PlayColumns } from '#core/plays/play-columns.ts';
 import { wallMinute, type Play } from '#core/plays/play.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
@@ -31,6 +31,30 @@ function everyPlay(db: Db) {
   return db.select(gathered).from(rows).prepare();
 }
 
+/** Columns that have been read, by instrument: a play that is logged is added to them, anything else forgets them. */
+const known = new WeakMap<Db, Map<string, PlayColumns>>();
+function columnsIn(db: Db): Map<string, PlayColumns> {
+  const mine = known.get(db) ?? new Map<string, PlayColumns>();
+  known.set(db, mine);
+  return mine;
+}
+
+/** A play was written down: ten years of others are not read anew for it. */
+export function playWritten(db: Db, factId: number, { instrumentId }: Omit<Play, 'key'>): void {
+  const mine = columnsIn(db);
+  const columns = mine.get(instrumentId);
+  if (columns === undefined) return;
+  const row = db
+    .select({ at: plays.wallMinute, minutes: plays.minutes })
+    .from(plays)
+    .where(eq(plays.factId, factId))
+    .get();
+  if (row) mine.set(instrumentId, withPlay(columns, row.at, row.minutes));
+}
+
+/** Plays were taken back, put right or never written. */
+export const playsChanged = (db: Db): void => columnsIn(db).clear();
+
 export function createPlaysRepository(db: Db) {
   const every = everyPlay(db);
   const keyed = () =>
@@ -55,7 +79,15 @@ export function createPlaysRepository(db: Db) {
   const play = ({ play: row, key }: Row): Play => ({ key, ...playFromRow(row) });
   return {
     /** Every play of an instrument that counts, as columns. */
-    columns: (instrumentId: string): PlayColumns => columnsFromRows(every.get({ instrumentId }) ?? NOTHING_PLAYED),
+    columns: (instrumentId: string): PlayColumns => {
+      const mine = columnsIn(db);
+      const columns = mine.get(instrumentId) ?? columnsFromRows(every.get({ instrumentId }) ?? NOTHING_PLAYED);
+      mine.set(instrumentId, columns);
+      return columns;
+    },
+
+    /** Reads all plays anew. */
+    forget: (): void => playsChanged(db),
 
     /** A play as it stands: as last corrected. Undefined when it was taken back. */
     standing: (key: string): Play | undefined => {
