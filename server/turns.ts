@@ -1,5 +1,5 @@
 /** After so many milliseconds of work the server lets others have their turn. */
-const TURN_MS = 15;
+const TURN_MS = 10;
 
 const nextTurn = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
 

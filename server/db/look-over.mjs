@@ -1,6 +1,11 @@
 // The thread a record is looked over in: pages that do not hold together, rows that point at nothing. It only reads.
 import Database from 'better-sqlite3';
+import { constants, setPriority } from 'node:os';
+import process from 'node:process';
 import { parentPort, workerData } from 'node:worker_threads';
+
+// On Linux this is the priority of the thread alone.
+if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_LOW);
 
 const client = new Database(workerData, { readonly: true });
 try {

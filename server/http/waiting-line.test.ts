@@ -54,9 +54,9 @@ describe('the waiting line', () => {
   test('turns away who comes while many have waited too long, and nobody once it moves again', () => {
     const one = line();
     for (let index = 0; index < 30; index++) expect(one.come(`early ${index}`)).toBe(true);
-    one.clock.ms = 240;
+    one.clock.ms = 990;
     expect(one.come('in time')).toBe(true);
-    one.clock.ms = 260;
+    one.clock.ms = 1010;
     expect(one.come('too late')).toBe(false);
     while (one.turns.length > 0) one.turn();
     expect(one.answered).toHaveLength(31);
@@ -67,7 +67,7 @@ describe('the waiting line', () => {
     const one = line();
     one.clock.ms = 1_000_000;
     for (let index = 0; index < 30; index++) one.come(`early ${index}`);
-    one.clock.ms += 240;
+    one.clock.ms += 990;
     expect(one.come('in time')).toBe(true);
     one.clock.ms += 20;
     expect(one.come('too late')).toBe(false);
@@ -81,7 +81,7 @@ describe('the waiting line', () => {
     one.turn();
     one.turn();
     expect(one.answered).toEqual(['much 0', 'much 1', 'little']);
-    one.clock.ms += 300;
+    one.clock.ms += 1100;
     expect(one.come('still more', 6, 'greedy')).toBe(false);
     expect(one.come('another', 6, 'modest')).toBe(true);
   });
@@ -89,7 +89,7 @@ describe('the waiting line', () => {
   test('turns away a newcomer where many clients wait, and their turns come late', () => {
     const one = line();
     for (let index = 0; index < 30; index++) one.come('one', 1, `client ${index}`);
-    one.clock.ms += 240;
+    one.clock.ms += 990;
     expect(one.come('in time', 1, 'new')).toBe(true);
     one.clock.ms += 20;
     expect(one.come('too late', 1, 'newer')).toBe(false);

@@ -3,8 +3,8 @@ import { ByTurns } from '#server/by-turns.ts';
 import { deviceOf } from '#server/http/caller.ts';
 import { sendFailure } from '#server/http/problem.ts';
 
-/** Who would have to wait longer than this is told to come back, ms. */
-const MOST_WAIT_MS = 250;
+/** Who would have to wait longer than this is told to come back, ms: coming back takes longer than that. */
+const MOST_WAIT_MS = 1000;
 /** Never so few: a machine that was busy with something else, or asleep, is not one that has too much to do here. */
 const LEAST_IN_LINE = 30;
 /**

@@ -1,4 +1,6 @@
 // The thread long work is done in. Started by `desk.ts`; it does one piece after the other and answers each once.
+import { constants, setPriority } from 'node:os';
+import process from 'node:process';
 import { parentPort } from 'node:worker_threads';
 import { asError } from '#core/kernel/as-error.ts';
 import type { LongWork, Order, Said } from '#server/work/long-work.ts';
@@ -25,6 +27,9 @@ async function work({ id, name, input, stop }: Order): Promise<void> {
     say({ id, kind: 'failed', message: asError(error).message });
   }
 }
+
+// On Linux this is the priority of the thread alone: long work takes what those who wait for an answer leave.
+if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_LOW);
 
 let last = Promise.resolve();
 parentPort?.on('message', (order: Order) => {
