@@ -9,13 +9,13 @@ import { afterAFact } from '#bench/after-a-fact.ts';
 import { fillBigRecord, INSTRUMENTS, YEARS } from '#bench/big-record.ts';
 import { firstViewScript } from '#bench/first-view.ts';
 import { at, median, ms, print, times, type Row } from '#bench/measure.ts';
-import { memoryRows } from '#bench/memory.ts';
 import { runOfMany } from '#bench/run-of-many.ts';
 import { plannerRows } from '#bench/planner.ts';
 import { reedRows } from '#bench/reeds.ts';
 import { hostileRow, sittingRows } from '#bench/sittings.ts';
 import { ask, whileServing } from '#bench/serving.ts';
 import { tick } from '#bench/tick.ts';
+import { wholeServerRows } from '#bench/whole-server.ts';
 import { situationOf } from '#core/situation/situation.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { instantOfMs, localMomentOf } from '#core/time/instant.ts';
@@ -240,7 +240,7 @@ try {
     script(),
   ];
   database.close();
-  print([...rows, await startUp(), ...(await memoryRows(folder, today))]);
+  print([...rows, await startUp(), ...(await wholeServerRows(folder, today))]);
 } finally {
   rmSync(folder, { recursive: true, force: true });
 }

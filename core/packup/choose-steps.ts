@@ -35,8 +35,22 @@ const NODES = 6000;
 
 const ascending = (jobs: Iterable<number>): number[] => [...jobs].toSorted((a, b) => a - b);
 
+/** Does one of these jobs wait for another? */
+function hasWaits(jobs: readonly Job[], chosen: readonly number[]): boolean {
+  const among = new Set(chosen);
+  return chosen.some((job) =>
+    jobs[job]?.after.some(({ job: before, waitSeconds }) => waitSeconds > 0 && among.has(before)),
+  );
+}
+
 /** Seconds the jobs take in their shortest order, and whether it is proved to be that. */
 export function shortestSeconds(jobs: readonly Job[], chosen: readonly number[]): { seconds: number; proved: boolean } {
+  // One pair of hands and nothing to wait for: every order takes as long as the work.
+  const isTimed = chosen.every(
+    (job) => Number.isSafeInteger(jobs[job]?.workSeconds) && (jobs[job]?.workSeconds ?? 0) >= 0,
+  );
+  if (isTimed && !hasWaits(jobs, chosen))
+    return { seconds: chosen.reduce((sum, job) => sum + (jobs[job]?.workSeconds ?? 0), 0), proved: true };
   const { elapsedSeconds, proved } = orderSteps(jobsAmong(jobs, chosen));
   return { seconds: elapsedSeconds, proved };
 }

@@ -7,12 +7,18 @@ export type Job = {
 
 /** The jobs of a subset as a problem of their own; `after` is transitive, so nothing is lost between them. */
 export function jobsAmong(jobs: readonly Job[], chosen: readonly number[]): Job[] {
-  const at = new Map(chosen.map((job, index) => [job, index]));
-  return chosen.map((job) => ({
-    workSeconds: jobs[job]?.workSeconds ?? 0,
-    after: (jobs[job]?.after ?? []).flatMap(({ job: before, waitSeconds }) => {
-      const index = at.get(before);
-      return index === undefined ? [] : [{ job: index, waitSeconds }];
-    }),
-  }));
+  const at = new Int32Array(jobs.length).fill(-1);
+  chosen.forEach((job, index) => (at[job] = index));
+  // Most come without a wait: one object for all who come after the same job.
+  const plain = chosen.map((_, job) => ({ job, waitSeconds: 0 }));
+  return chosen.map((job) => {
+    const after: { readonly job: number; readonly waitSeconds: number }[] = [];
+    for (const { job: before, waitSeconds } of jobs[job]?.after ?? []) {
+      const index = at[before] ?? -1;
+      const known = waitSeconds === 0 ? plain[index] : undefined;
+      if (known) after.push(known);
+      else if (index >= 0) after.push({ job: index, waitSeconds });
+    }
+    return { workSeconds: jobs[job]?.workSeconds ?? 0, after };
+  });
 }

@@ -147,18 +147,32 @@ function parsed(text: string): unknown {
   }
 }
 
+/** Plans of this version, which say all of themselves: every tick of a run asks for its plan. */
+const readBefore = new Map<string, KeptPlan>();
+const MOST_REMEMBERED = 16;
+
+function rememberPlan(raw: Raw, text: string, plan: KeptPlan): KeptPlan {
+  if (raw['version'] !== PLAN_VERSION) return plan;
+  const [oldest] = readBefore.keys();
+  if (readBefore.size >= MOST_REMEMBERED && oldest !== undefined) readBefore.delete(oldest);
+  readBefore.set(text, plan);
+  return plan;
+}
+
 /**
  * Reads a stored plan, of whatever version it was written by.
  *
  * @returns undefined for what is no plan, or one of a version that is not known here
  */
 export function readPlan(text: string, stepOf: StepOf): KeptPlan | undefined {
+  const known = readBefore.get(text);
+  if (known) return known;
   const raw = parsed(text);
   if (!isRaw(raw)) return undefined;
   const { because, ...rest } = raw;
   try {
     const plan = READERS.get(raw['version'])?.(rest, stepOf);
-    return plan && { ...plan, because: reasonsIn(because) };
+    return plan && rememberPlan(raw, text, { ...plan, because: reasonsIn(because) });
   } catch (error) {
     if (error instanceof ValidationError) return undefined;
     throw error;
