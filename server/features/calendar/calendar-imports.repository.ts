@@ -1,8 +1,10 @@
 import { and, eq, sql } from 'drizzle-orm';
 import type { CalendarImport, ImportedEvent } from '#core/calendar/imported-event.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { Db } from '#server/db/connection.ts';
 import { insertRow } from '#server/db/prepared-insert.ts';
 import { calendarImports, importedDates } from '#server/features/calendar/calendar.table.ts';
+import type { BodyStore } from '#server/record/define-fact.ts';
 import { facts } from '#server/record/record.table.ts';
 
 /** Writes down the dates of an import, those that are new; the number of each, in order. */
@@ -99,3 +101,23 @@ export function createCalendarImports(db: Db) {
     forget: (): void => parsed.clear(),
   };
 }
+
+/** `sent`: a digest of what was sent, by which the same is known when it is sent again. */
+export type CalendarImportBody = CalendarImport & { readonly playerId: PlayerId; readonly sent: string | null };
+/** The dates of an import are kept apart from it: the next import of the calendar has most of them again. */
+export const importStore: BodyStore<CalendarImportBody> = {
+  table: calendarImports,
+  misrepeated: misrepeatedImports,
+  insert: (db, { factId }, { events, ...body }) => {
+    insertRow(db, calendarImports, { ...body, dates: writeDates(db, events), factId });
+  },
+  read: (db, factId) => {
+    const row = db.select().from(calendarImports).where(eq(calendarImports.factId, factId)).get();
+    if (row === undefined) throw new Error(`calendar_imports has no body of fact ${factId}`);
+    const { playerId, calendar, sent, dates } = row;
+    return { playerId, calendar, sent, events: readDates(db, dates) };
+  },
+  recount: (db, factId, counts) => {
+    db.update(calendarImports).set({ counts }).where(eq(calendarImports.factId, factId)).run();
+  },
+};

@@ -9,11 +9,8 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import type { CalendarPreview, CalendarTakeRequest } from '#contract/calendar-in.ts';
 import { invalid, notFound, type Failure } from '#server/failure.ts';
-import {
-  calendarImportFact,
-  type CalendarImportBody,
-  type CalendarImportRequest,
-} from '#server/features/calendar/calendar-import.fact.ts';
+import { calendarImportFact, type CalendarImportRequest } from '#server/features/calendar/calendar-import.fact.ts';
+import type { CalendarImportBody } from '#server/features/calendar/calendar-imports.repository.ts';
 import type { Services } from '#server/services.ts';
 import { OutOfPatience } from '#server/work/desk.ts';
 
