@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { copyFileSync, mkdirSync, readdirSync, watch } from 'node:fs';
+import { copyFileSync, mkdirSync, readdirSync, rmSync, watch } from 'node:fs';
 import path from 'node:path';
 import type { Random } from '#demo/random.ts';
 import { DATABASE_FILE } from '#server/db/connection.ts';
@@ -54,6 +54,7 @@ function said(file: string, version: number): string {
 function saidBefore(file: string, version: number): string {
   if (version >= BEFORE) return said(file, version);
   const copy = `${file}.carried`;
+  rmSync(copy, { force: true });
   copyFileSync(file, copy);
   const client = new Database(copy);
   carriedOn(client, version, BEFORE);

@@ -6,7 +6,7 @@ import { noCounts, type Counts } from '#tools/torture/counts.ts';
 import { hostileRound } from '#tools/torture/hostile-round.ts';
 import { loggingRound } from '#tools/torture/logging-round.ts';
 import { demoRound, importRound, startRound } from '#tools/torture/killing-rounds.ts';
-import { migrationRound, OLD_PLAYS, oldRecord, oldVersions } from '#tools/torture/migration-round.ts';
+import { migrationRound, OLD_PLAYS, oldRecord, oldVersions, type OldRecord } from '#tools/torture/migration-round.ts';
 
 type Torturing = { readonly cycles: number; readonly seed: number; readonly oldPlays?: number };
 
@@ -26,13 +26,15 @@ export async function torture({ cycles, seed, oldPlays = OLD_PLAYS }: Torturing)
   try {
     const record = path.join(folder, 'record');
     const versions = oldVersions();
+    const made = new Map<number, OldRecord>();
     for (let cycle = 0; cycle < cycles; cycle++) {
       await loggingRound(counts, record, random);
       await startRound(counts, record, random);
       await importRound(counts, record, random);
       // The versions in turn: many cycles see all of them.
       const version = versions[(seed + cycle) % versions.length] ?? 1;
-      const old = await oldRecord(folder, version, oldPlays);
+      const old = made.get(version) ?? (await oldRecord(folder, version, oldPlays));
+      made.set(version, old);
       const dataFolder = path.join(folder, `old-${cycle}`);
       await migrationRound(counts, old, { dataFolder, random });
       rmSync(dataFolder, { recursive: true, force: true });

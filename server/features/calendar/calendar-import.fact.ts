@@ -1,7 +1,6 @@
 import { checkEvent } from '#core/calendar/event.ts';
 import type { ImportedEvent } from '#core/calendar/imported-event.ts';
 import { counted } from '#core/explain/format.ts';
-import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { invalid, notFound, type Failure } from '#server/failure.ts';
