@@ -43,11 +43,11 @@ function wholeIn(text: string | undefined, least: number, most: number): number 
   return value >= least && value <= most ? value : null;
 }
 
-/** A list of them; none where nothing is said, null where one of them is none. `signed`: from the end as well, but not 0. */
-function listIn(text: string | undefined, least: number, most: number, signed = false): number[] | null {
+/** A list of them; none where nothing is said, null where one of them is none. Below 0 counts from the end; 0 is none then. */
+function listIn(text: string | undefined, least: number, most: number): number[] | null {
   if (text === undefined) return [];
-  const values = text.split(',').map((one) => wholeIn(one, signed ? -most : least, most));
-  return values.every((one) => one !== null && !(signed && one === 0)) ? values.filter((one) => one !== null) : null;
+  const values = text.split(',').map((one) => wholeIn(one, least, most));
+  return values.every((one) => one !== null && !(least < 0 && one === 0)) ? values.filter((one) => one !== null) : null;
 }
 
 function weekdaysIn(text: string | undefined): Rule['weekdays'] | null {
@@ -102,8 +102,7 @@ const isRule = (read: Read): read is Rule => !Object.values(read).includes('wron
 
 /** Every part of a rule, read or wrong. */
 function readParts(every: Rule['every'], parts: ReadonlyMap<string, string>): Read {
-  const list = (name: string, least: number, most: number, signed = false) =>
-    listIn(parts.get(name), least, most, signed) ?? 'wrong';
+  const list = (name: string, least: number, most: number) => listIn(parts.get(name), least, most) ?? 'wrong';
   const optional = <Value, None>(name: string, read: (value: string) => Value | null, none: None) => {
     const value = parts.get(name);
     return value === undefined ? none : (read(value) ?? 'wrong');
@@ -114,14 +113,14 @@ function readParts(every: Rule['every'], parts: ReadonlyMap<string, string>): Re
     count: optional('COUNT', (value) => wholeIn(value, 1, MOST), null),
     until: optional('UNTIL', untilIn, null),
     months: list('BYMONTH', 1, 12),
-    monthDays: list('BYMONTHDAY', 1, 31, true),
-    yearDays: list('BYYEARDAY', 1, 366, true),
-    weeks: list('BYWEEKNO', 1, 53, true),
+    monthDays: list('BYMONTHDAY', -31, 31),
+    yearDays: list('BYYEARDAY', -366, 366),
+    weeks: list('BYWEEKNO', -53, 53),
     weekdays: weekdaysIn(parts.get('BYDAY')) ?? 'wrong',
     hours: list('BYHOUR', 0, 23),
     minutes: list('BYMINUTE', 0, 59),
     seconds: list('BYSECOND', 0, 59),
-    positions: list('BYSETPOS', 1, 366, true),
+    positions: list('BYSETPOS', -366, 366),
     weekStart: optional('WKST', (value) => (WEEKDAYS.includes(value) ? WEEKDAYS.indexOf(value) : null), 0),
   };
 }

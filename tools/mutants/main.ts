@@ -2,8 +2,9 @@
  * `npm run mutants`: formulas are broken one at a time, by lot, and the tests of their room run; a test that can fail
  * does. Two at a time, at most twenty minutes. `-- --seed N` draws others, `--only core/reeds` those of some files,
  * `--count N` how many. What survives is printed, with its reason where
- * `survivors.json` has one; what changes nothing at all (`same: …` there) is not run and counts neither way. Fails where fewer
- * than nine of ten in `core/`, or four of five in `server/`, are noticed.
+ * `survivors.json` has one. What stands there is not run: what changes nothing at all (`same: …`) counts neither way,
+ * everything else as survived; `--again` looks once more. Fails where fewer than nine of ten in `core/`, or four of five
+ * in `server/`, are noticed.
  */
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
@@ -13,6 +14,7 @@ import { parseArgs } from 'node:util';
 import { mutantsOf, nameOf, type Mutant } from '#tools/mutants/mutate.ts';
 import { Sandbox } from '#tools/mutants/sandbox.ts';
 import { testsOf, type NearTest } from '#tools/mutants/tests-of.ts';
+import { unbroken } from '#tools/mutants/timings.ts';
 
 const { values } = parseArgs({
   options: {
@@ -20,6 +22,7 @@ const { values } = parseArgs({
     count: { type: 'string', default: '320' },
     only: { type: 'string', default: '' },
     minutes: { type: 'string', default: '20' },
+    again: { type: 'boolean', default: false },
   },
 });
 
@@ -73,27 +76,12 @@ const chosen = drawn(
   count,
 );
 
-const tests = testsOf(files);
+const { tests, sourcesOf } = testsOf(files);
 const sandboxes = Array.from({ length: AT_A_TIME }, () => new Sandbox(files));
 const ends = performance.now() + Number(values.minutes) * 60_000;
 
-/** How long each test takes by itself, unbroken; one that fails then proves nothing. */
-async function unbroken(): Promise<ReadonlyMap<string, number>> {
-  const needed = [...new Set(chosen.flatMap(({ file }) => tests(file).map(({ test }) => test)))];
-  const told = await Promise.all(
-    sandboxes.map((sandbox, mine) => sandbox.timed(needed.filter((_, at) => at % sandboxes.length === mine))),
-  );
-  return new Map(
-    told
-      .flatMap((one) => [...one])
-      .map(([test, seconds]) => {
-        if (seconds === null) throw new Error(`${test} fails before anything is broken`);
-        return [test, seconds];
-      }),
-  );
-}
-
-const took = await unbroken();
+const needed = [...new Set(chosen.flatMap(({ file }) => tests(file).map(({ test }) => test)))];
+const took = await unbroken(needed, sandboxes, sourcesOf);
 /** Of the tests that are a file's the nearest, as many as take so long together, one at least; what is near and quick first. */
 function quickest(all: readonly NearTest[], most: number): { readonly own: readonly string[]; readonly usual: number } {
   const secondsOf = ({ test }: NearTest): number => took.get(test) ?? 0;
@@ -120,9 +108,11 @@ await Promise.all(
         mine.same++;
         continue;
       }
+      // What survived and has its reason would survive again; `--again` looks.
+      const isKnown = reason !== undefined && !values.again;
       const { own, usual } = quickest(tests(one.file), LONGEST_SECONDS[layerOf(one)]);
       const { passed } =
-        own.length === 0
+        own.length === 0 || isKnown
           ? { passed: true }
           : await sandbox.runBroken(one, own, usual * PATIENCE.times + PATIENCE.seconds);
       mine[passed ? 'survived' : 'noticed']++;

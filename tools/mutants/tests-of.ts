@@ -4,7 +4,7 @@ import path from 'node:path';
 /** The files a file takes its names from, by the names they are imported under. */
 function importsOf(file: string): string[] {
   const source = readFileSync(file, 'utf8');
-  return [...source.matchAll(/from '#([^']+)'/g)].map(([, name = '']) => name);
+  return [...source.matchAll(/(?:from |import\()'#([^']+)'/g)].map(([, name = '']) => name);
 }
 
 /** The room of a file: the folder whose tests are its tests. */
@@ -29,7 +29,11 @@ const stemOf = (file: string): string => path.basename(file).replace(/(\.[a-z-]+
  * Which tests are those of a file, the nearest first: of its room those that reach it, through whatever they import, and
  * the near ones of others.
  */
-export function testsOf(files: readonly string[]): (file: string) => NearTest[] {
+export function testsOf(files: readonly string[]): {
+  readonly tests: (file: string) => NearTest[];
+  /** Everything a test comes from, itself among it. */
+  readonly sourcesOf: (test: string) => readonly string[];
+} {
   const known = new Map(files.filter((file) => /\.tsx?$/.test(file)).map((file) => [file, importsOf(file)]));
   /** How many imports away each file is from a test. */
   const reachedFrom = (test: string): ReadonlyMap<string, number> => {
@@ -40,9 +44,9 @@ export function testsOf(files: readonly string[]): (file: string) => NearTest[] 
   };
   const tests = files.filter((file) => /^(core|server|tools)\/.*\.test\.ts$/.test(file));
   const reached = new Map(tests.map((test) => [test, reachedFrom(test)]));
-  return (file) => {
+  const near = (file: string): NearTest[] => {
     const room = roomOf(file);
-    const near = tests.flatMap((test): NearTest[] => {
+    const found = tests.flatMap((test): NearTest[] => {
       const far = reached.get(test)?.get(file);
       const isOfRoom = path.dirname(test).startsWith(room);
       if (far === undefined || (far > NEAR && !isOfRoom)) return [];
@@ -50,6 +54,9 @@ export function testsOf(files: readonly string[]): (file: string) => NearTest[] 
       const isAlike = stemOf(test).startsWith(firstWordOf(file));
       return [{ test, far: stemOf(test) === stemOf(file) ? 0 : isAlike ? 1 : NEAR }];
     });
-    return near.toSorted((a, b) => a.far - b.far).slice(0, MOST_TESTS);
+    return found.toSorted((a, b) => a.far - b.far).slice(0, MOST_TESTS);
   };
+  // What is no program, migrations and settings, may be read by any of them.
+  const read = files.filter((file) => /\.(sql|json|mjs)$/.test(file));
+  return { tests: near, sourcesOf: (test) => [...(reached.get(test)?.keys() ?? []), ...read] };
 }
