@@ -54,16 +54,23 @@ export function compose(
   const remembered = createRemembered(record.revision);
   const atOnce = <Result>(work: () => Result): Result => {
     watch.beforeWriting();
+    let hasBegun = false;
+    const begin = (): Result => {
+      hasBegun = true;
+      return work();
+    };
     try {
-      const result = db.transaction(() => work(), { behavior: 'immediate' });
+      const result = db.transaction(begin, { behavior: 'immediate' });
       watch.written();
       return result;
     } catch (error) {
       watch.noticed(error);
-      // What was read in between stands under revisions that were never written.
-      readings.forget();
-      remembered.forget();
-      repositories.calendar.forget();
+      // What was read in between stands under revisions that were never written; of a held record nothing was.
+      if (hasBegun) {
+        readings.forget();
+        remembered.forget();
+        repositories.calendar.forget();
+      }
       throw error;
     }
   };

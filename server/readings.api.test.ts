@@ -1,6 +1,9 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import Database from 'better-sqlite3';
+import path from 'node:path';
 import { instant } from '#core/time/instant.ts';
 import { localDate } from '#core/time/local-date.ts';
+import { DATABASE_FILE } from '#server/db/connection.ts';
 import { aKey, furnishedServer, NOW, playBody, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
 let server: TestServer;
@@ -77,6 +80,20 @@ describe('the facts of an instrument', () => {
     expect(never).toThrow('thought better');
     agree();
     expect(inTheFile()).toHaveLength(5);
+  });
+
+  test('are kept where another program holds the record: nothing was written', () => {
+    const { readings, atOnce, remembered } = server.services();
+    const first = readings.of('clarinet');
+    const of = { name: 'anything', subjects: [], day: TODAY };
+    const made = remembered.of(of, () => ({}));
+    const other = new Database(path.join(server.folder, DATABASE_FILE));
+    other.exec('begin immediate');
+    expect(() => atOnce(() => 0)).toThrow();
+    other.exec('rollback');
+    other.close();
+    expect(readings.of('clarinet')).toBe(first);
+    expect(remembered.of(of, () => ({}))).toBe(made);
   });
 
   test('are not kept from a change that was never written', () => {

@@ -4,7 +4,7 @@ import { accessSync, constants, existsSync, mkdirSync, readdirSync, rmSync, stat
 import path from 'node:path';
 import { asError } from '#core/kernel/as-error.ts';
 import { ClaimFault, claimFolder, FolderTaken } from '#server/db/claim.ts';
-import { COPY_IN_THE_MAKING, migrateDatabase } from '#server/db/migrate.ts';
+import { appliedMigrations, COPY_IN_THE_MAKING, migrateDatabase, readJournal } from '#server/db/migrate.ts';
 import { MigrationFault } from '#server/db/migration-order.ts';
 import { recordFault } from '#server/db/record-fault.ts';
 import { watchFile, type RecordWatch } from '#server/db/watch-file.ts';
@@ -58,12 +58,13 @@ function refuseForeign(client: Database.Database, file: string): void {
     );
 }
 
-/** A larger file is looked over once the server answers: nobody waits for that. */
+/** A larger file is looked over once the server answers, unless it is to be carried over: nobody waits for that. */
 const LARGEST_LOOKED_OVER_FIRST = 64_000_000;
 
 /** @throws DataFolderFault when pages of the file do not hold together, as far as that is soon said */
 function refuseDamaged(client: Database.Database, file: string): void {
-  if (statSync(file).size > LARGEST_LOOKED_OVER_FIRST) return;
+  const isOfThisVersion = appliedMigrations(client).length === readJournal().length;
+  if (isOfThisVersion && statSync(file).size > LARGEST_LOOKED_OVER_FIRST) return;
   const found = client.pragma('quick_check(1)', { simple: true });
   if (found !== 'ok')
     throw new DataFolderFault(

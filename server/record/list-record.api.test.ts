@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { recordView } from '#contract/record.ts';
 import { furnished } from '#server/testing/furnished.ts';
-import { playBody, TODAY } from '#server/testing/test-server.ts';
+import { aKey, playBody, TODAY } from '#server/testing/test-server.ts';
 
 const { server } = furnished();
 const DAY_MS = 86_400_000;
@@ -24,6 +24,17 @@ test('what was dated by a clock far ahead is told as such, until its day has com
     [ahead, told],
     [TODAY, 'Played 45 min'],
   ]);
+  // What cannot be put right is taken back.
+  clock.ms += 400 * DAY_MS;
+  const washed = { key: aKey(), instrumentId: 'clarinet', itemId: 'swab/wash', doneOn: ahead, by: 'player' };
+  const { body: care } = await api()
+    .post('/api/care')
+    .send({ ...washed, now: { on: ahead, atMinute: 1200 } })
+    .expect(201);
+  clock.ms -= 400 * DAY_MS;
+  const words = (await entries()).map(([, said]) => said).find((said) => said?.startsWith('Wash'));
+  expect(words).toMatch(/a clock was wrong\. Take it back\.$/);
+  await api().post('/api/withdrawals').send({ key: aKey(), targetKey: care.key }).expect(201);
   // A day before by the server's clock: in the farthest east it is today.
   clock.ms += 399 * DAY_MS;
   expect((await entries())[0]).toEqual([ahead, 'Played 45 min']);

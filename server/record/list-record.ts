@@ -6,8 +6,8 @@ import type { NewestFact } from '#server/record/record-reader.repository.ts';
 import { latestToday } from '#server/wall-clock.ts';
 
 /** What a clock that was wrong has dated stands before everything that comes after it: it is said so. */
-const stillToCome = (words: string): string =>
-  `${words.replace(/\.?$/, '.')} Its day is still to come: a clock was wrong. Correct it, or take it back.`;
+const stillToCome = (words: string, correctable: boolean): string =>
+  `${words.replace(/\.?$/, '.')} Its day is still to come: a clock was wrong. ${correctable ? 'Correct it, or take it back.' : 'Take it back.'}`;
 
 /** Facts with their bodies, read together; without those that no list needs. */
 function withBodies<Told>(newest: readonly NewestFact[], { record }: Telling<Told>): Listed<unknown>[] {
@@ -53,7 +53,7 @@ export function listRecord<Told>(
       kind,
       on,
       atMinute,
-      words: on > latest ? stillToCome(words.get(id) ?? kind) : (words.get(id) ?? kind),
+      words: on > latest ? stillToCome(words.get(id) ?? kind, correctable) : (words.get(id) ?? kind),
       correctable,
       corrected: corrects !== null,
       body: correctable && typeof body === 'object' ? { ...body } : null,

@@ -52,6 +52,9 @@ export function startVictim(
 export type Answer = { readonly status: number; readonly body: string };
 
 const COME_BACK_MS = 200;
+/** Who is told to come back so often is never served. */
+const MOST_TRIES = 50;
+const isToComeBack = ({ status, headers }: Response): boolean => status === 503 && headers.has('retry-after');
 
 /**
  * Asks a victim something; who is told to come back does so. Any other 5xx, an answer that does not come, and one without end are faults; a server that was killed
@@ -65,13 +68,14 @@ export async function ask(
 ): Promise<Answer | null> {
   count(counts, 'requests');
   try {
-    const answer = await fetch(`${url}${path}`, { ...init, signal: AbortSignal.timeout(HANG_MS) });
-    const body = await answer.text();
-    if (answer.status === 503 && answer.headers.has('retry-after')) {
+    const send = () => fetch(`${url}${path}`, { ...init, signal: AbortSignal.timeout(HANG_MS) });
+    let answer = await send();
+    for (let tries = 1; tries < MOST_TRIES && isToComeBack(answer); tries++) {
       count(counts, '  told to come back');
       await new Promise((resolve) => setTimeout(resolve, COME_BACK_MS));
-      return await ask(counts, { url }, path, init);
+      answer = await send();
     }
+    const body = await answer.text();
     if (answer.status >= 500)
       counts.faults.push(
         `${init.method ?? 'GET'} ${path.slice(0, LONGEST_TOLD)}: ${answer.status} ${body.slice(0, LONGEST_TOLD)}`,
