@@ -132,18 +132,22 @@ module.exports = {
         dependencyTypesNot: ['type-only'],
       },
     ),
-    never('shared-ui-knows-no-feature', { path: '^web/(ui|theme|api|clock|session)/' }, { path: '^web/features/' }),
+    never(
+      'shared-ui-knows-no-feature',
+      { path: '^web/(ui|theme|api|clock|session|record)/' },
+      { path: '^web/features/' },
+    ),
     never(
       'only-app-knows-every-feature',
-      { path: '^web/(features|ui|theme|api|clock|session)/' },
+      { path: '^web/(features|ui|theme|api|clock|session|record)/' },
       { path: '^web/app/' },
     ),
     never(
-      'web-features-meet-at-queries-actions-and-parts',
+      'web-features-meet-at-queries-actions-parts-and-compartments',
       { path: '^web/features/([^/]+)/' },
       {
         path: '^web/features/',
-        pathNot: ['^web/features/$1/', '\\.(queries|actions)\\.ts$', '^web/features/[^/]+/parts/'],
+        pathNot: ['^web/features/$1/', '\\.(queries|actions)\\.ts$', '^web/features/[^/]+/(parts|compartments)/'],
       },
     ),
     never('production-code-imports-no-tests', { pathNot: '\\.(test|e2e)\\.tsx?$' }, { path: '\\.(test|e2e)\\.tsx?$' }),

@@ -6,7 +6,7 @@ import { ribbonOf } from '#server/features/calendar/ribbon.views.ts';
 import { todayOf } from '#server/features/care/today.use-cases.ts';
 import { listShelf } from '#server/features/instruments/instruments.use-cases.ts';
 import { listPlayers } from '#server/features/players/players.use-cases.ts';
-import { playFact } from '#server/features/plays/play.fact.ts';
+import { playDefinition } from '#server/features/plays/play.fact.ts';
 import { logFact } from '#server/record/log-fact.ts';
 import type { Services } from '#server/services.ts';
 import { INSTRUMENTS } from '#bench/big-record.ts';
@@ -31,7 +31,7 @@ function logAPlay(services: Services, today: LocalDate): void {
   days += 1;
   const play = { instrumentId: `i${days % INSTRUMENTS}` as InstrumentId, playerId: 'p' as PlayerId, minutes: 1 };
   const when = { endedOn: addDays(today, -(days % 12)), endedAtMinute: 60 + Math.floor(days / 12), roomCelsius: null };
-  const logged = logFact(services, playFact, {
+  const logged = logFact(services, playDefinition, {
     key: randomUUID(),
     ...play,
     ...when,

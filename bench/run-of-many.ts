@@ -7,9 +7,9 @@ import { BOOK } from '#core/tables/book.ts';
 import { localDate, type LocalDate } from '#core/time/local-date.ts';
 import { MOST_INSTRUMENTS_AT_ONCE } from '#contract/packup.ts';
 import { addInstrument } from '#server/features/instruments/instruments.use-cases.ts';
-import { runFact } from '#server/features/packup/run.fact.ts';
+import { runDefinition } from '#server/features/packup/run.fact.ts';
 import { addPlayer } from '#server/features/players/players.use-cases.ts';
-import { playFact } from '#server/features/plays/play.fact.ts';
+import { playDefinition } from '#server/features/plays/play.fact.ts';
 import { logFact } from '#server/record/log-fact.ts';
 import { withdraw } from '#server/record/withdraw.ts';
 import type { Services } from '#server/services.ts';
@@ -29,13 +29,13 @@ export async function runOfMany(services: Services, today: LocalDate): Promise<R
     const shelved = { id, name: id, kind, build, playerId, acquiredOn: localDate('2020-01-01'), cameNew: true, today };
     addInstrument(services, shelved);
     const play = { instrumentId: id, playerId, endedOn: today, endedAtMinute: null, minutes: 60 };
-    logFact(services, playFact, { key: randomUUID(), ...play, roomCelsius: null, now });
+    logFact(services, playDefinition, { key: randomUUID(), ...play, roomCelsius: null, now });
   }
   const parts = ids.map((instrumentId) => ({ instrumentId, playKey: null, itemIds: [] }));
   const start = (run: number) => {
     const key = randomUUID();
     const minutesAtHand = MINUTES_AT_HAND[run % MINUTES_AT_HAND.length] ?? null;
-    const begun = logFact(services, runFact, { key, playerId, kind: 'after', parts, minutesAtHand, now });
+    const begun = logFact(services, runDefinition, { key, playerId, kind: 'after', parts, minutesAtHand, now });
     if (!begun.ok) throw new Error(begun.failure.fault.code);
     return key;
   };

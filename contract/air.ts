@@ -1,5 +1,7 @@
 import { object, type InferType } from 'yup';
-import { amount, clientKey, factRequest, localDateText, minuteOfDay, playerId } from '#contract/scalars.ts';
+import { ofPlayer } from '#core/record/fact.ts';
+import { fact } from '#contract/fact.ts';
+import { amount, clientKey, localDateText, minuteOfDay, playerId } from '#contract/scalars.ts';
 
 export const airPaths = {
   page: '/api/air',
@@ -7,13 +9,18 @@ export const airPaths = {
   of: (player: string, today: string) => `/api/air?playerId=${encodeURIComponent(player)}&today=${today}`,
 } as const;
 
-/** `POST /api/air/readings`: what the hygrometer shows now, °C and percent of relative humidity. */
-export const airReadingRequest = factRequest({
-  playerId: playerId().required(),
-  celsius: amount().required(),
-  humidityPercent: amount().required(),
+/** What the hygrometer shows now, °C and percent of relative humidity. */
+export const airReadingFact = fact({
+  kind: 'air-reading',
+  path: airPaths.readings,
+  fields: {
+    playerId: playerId().required(),
+    celsius: amount().required(),
+    humidityPercent: amount().required(),
+  },
+  about: (read) => [ofPlayer(read.playerId)],
+  correctable: true,
 });
-export type AirReadingRequest = InferType<typeof airReadingRequest>;
 
 /** `GET /api/air?playerId=&today=` */
 export const airQuery = object({ playerId: playerId().required(), today: localDateText().required() })

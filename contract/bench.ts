@@ -1,10 +1,11 @@
 import { array, boolean, object, type InferType } from 'yup';
+import { fact } from '#contract/fact.ts';
+import { ofPlayer } from '#core/record/fact.ts';
 import { MOST_BENCH } from '#core/bench/bench-terms.ts';
 import {
   amount,
   careItemId,
   clientKey,
-  factRequest,
   instrumentId,
   localDateText,
   namedInstrument,
@@ -23,15 +24,19 @@ export const benchPaths = {
 const days = (most: number) => amount().integer().min(0).max(most).required();
 
 /** `POST /api/bench/terms`: the bench a player goes to, and how long an instrument is away. */
-export const benchTermsRequest = factRequest({
-  playerId: playerId().required(),
-  name: visibleText(60).nullable().defined(),
-  phone: visibleText(40).nullable().defined(),
-  workingDays: days(MOST_BENCH.workingDays),
-  shippingDays: days(MOST_BENCH.shippingDays),
-  settlingDays: days(MOST_BENCH.settlingDays),
+export const benchTermsFact = fact({
+  kind: 'bench-terms',
+  path: benchPaths.terms,
+  fields: {
+    playerId: playerId().required(),
+    name: visibleText(60).nullable().defined(),
+    phone: visibleText(40).nullable().defined(),
+    workingDays: days(MOST_BENCH.workingDays),
+    shippingDays: days(MOST_BENCH.shippingDays),
+    settlingDays: days(MOST_BENCH.settlingDays),
+  },
+  about: ({ playerId: id }) => [ofPlayer(id)],
 });
-export type BenchTermsRequest = InferType<typeof benchTermsRequest>;
 
 /** `GET /api/bench?playerId=&today=` */
 export const benchQuery = object({ playerId: playerId().required(), today: localDateText().required() })

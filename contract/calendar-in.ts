@@ -1,10 +1,12 @@
 import { array, boolean, object, type InferType } from 'yup';
+import { fact } from '#contract/fact.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
+import type { ImportOfCalendar } from '#core/calendar/imported-event.ts';
 import { EVENT_KINDS } from '#core/calendar/event.ts';
 import { SERIES_STATES } from '#core/ics/import-plan.ts';
 import {
   amount,
   clientKey,
-  factRequest,
   instrumentId,
   localDateText,
   namedInstrument,
@@ -44,23 +46,30 @@ const importedName = text().max(1000);
 const instruments = array(instrumentId().required()).max(12).required();
 
 /** `POST /api/calendar/imports`: takes in what was chosen of it, all or nothing. */
-export const calendarTakeRequest = factRequest({
-  ...file,
-  choices: array(
-    object({
-      uid: importedName.defined(),
-      what: word(EVENT_KINDS).required(),
-      instrumentIds: instruments.min(1),
-    })
-      .exact()
+export const calendarImportFact = fact({
+  kind: 'calendar-import',
+  path: calendarInPaths.imports,
+  fields: {
+    ...file,
+    choices: array(
+      object({
+        uid: importedName.defined(),
+        what: word(EVENT_KINDS).required(),
+        instrumentIds: instruments.min(1),
+      })
+        .exact()
+        .required(),
+    )
+      .max(MOST_SERIES)
       .required(),
-  )
-    .max(MOST_SERIES)
-    .required(),
-  /** What has vanished from it and goes; everything else that has vanished stays. */
-  dropped: array(clientKey().required()).max(MOST_SERIES).required(),
+    /** What has vanished from it and goes; everything else that has vanished stays. */
+    dropped: array(clientKey().required()).max(MOST_SERIES).required(),
+  },
+  about: ({ playerId: id, events }: ImportOfCalendar) => [
+    ofPlayer(id),
+    ...[...new Set(events.flatMap((event) => event.instrumentIds))].map(ofInstrument),
+  ],
 });
-export type CalendarTakeRequest = InferType<typeof calendarTakeRequest>;
 
 export const calendarPreview = object({
   calendar: text().required(),

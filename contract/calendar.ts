@@ -1,9 +1,11 @@
 import { array, boolean, object, type InferType } from 'yup';
+import type { CalendarEvent } from '#core/calendar/event.ts';
+import { fact } from '#contract/fact.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { EVENT_KINDS, LEAST_EVENT_MINUTES, MOST_EVENT_MINUTES } from '#core/calendar/event.ts';
 import {
   amount,
   clientKey,
-  factRequest,
   instrumentId,
   localDateText,
   money,
@@ -51,16 +53,24 @@ const fields = {
 };
 
 /** `POST /api/events`: an event with its day or days, its minutes where it is played, and its instruments. */
-export const eventRequest = factRequest({
-  ...fields,
-  name: visibleText(60).nullable().defined(),
-  stay: stay.nullable().optional(),
-  /** The imported event it stands in the place of. */
-  insteadOf: clientKey().nullable().optional(),
-  /** The imported event is not wanted. */
-  dropped: boolean().strict().optional(),
+export const eventFact = fact({
+  kind: 'event',
+  path: calendarPaths.events,
+  fields: {
+    ...fields,
+    name: visibleText(60).nullable().defined(),
+    stay: stay.nullable().optional(),
+    /** The imported event it stands in the place of. */
+    insteadOf: clientKey().nullable().optional(),
+    /** The imported event is not wanted. */
+    dropped: boolean().strict().optional(),
+  },
+  about: ({ playerId: id, instrumentIds }: Omit<CalendarEvent, 'key'>) => [
+    ofPlayer(id),
+    ...instrumentIds.map(ofInstrument),
+  ],
+  correctable: true,
 });
-export type EventRequest = InferType<typeof eventRequest>;
 
 /** `GET /api/events?playerId=&today=` */
 export const eventsQuery = object({ playerId: playerId().required(), today: localDateText().required() })

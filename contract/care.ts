@@ -1,4 +1,7 @@
 import { array, boolean, object, type InferType } from 'yup';
+import { answerOf, fact } from '#contract/fact.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import type { CareDone } from '#core/care/done-by.ts';
 import { KIND_IDS, PART_IDS } from '#core/instruments/kind.ts';
 import { DECISION_KINDS } from '#core/care/care-decision.ts';
 import { DONE_BY } from '#core/care/done-by.ts';
@@ -9,7 +12,6 @@ import {
   careItemId,
   clientKey,
   dueRange,
-  factRequest,
   instrumentId,
   localDateText,
   playerId,
@@ -32,60 +34,77 @@ export const carePaths = {
 } as const;
 
 /** `POST /api/care`: something was done outside a run: at the bench, elsewhere, or before Ulu was asked. */
-export const logCareRequest = factRequest({
-  instrumentId: instrumentId().required(),
-  itemId: careItemId().required(),
-  doneOn: localDateText().required(),
-  by: word(DONE_BY).required(),
+export const careFact = fact({
+  kind: 'care',
+  path: carePaths.log,
+  fields: {
+    instrumentId: instrumentId().required(),
+    itemId: careItemId().required(),
+    doneOn: localDateText().required(),
+    by: word(DONE_BY).required(),
+  },
+  about: ({ instrumentId: id }: CareDone) => [ofInstrument(id)],
+  answer: answerOf({
+    key: clientKey().required(),
+    instrumentId: instrumentId().required(),
+    itemId: careItemId().required(),
+    doneOn: localDateText().required(),
+    by: word(DONE_BY).required(),
+  }),
 });
-export type LogCareRequest = InferType<typeof logCareRequest>;
-
-export const careEntryView = object({
-  key: clientKey().required(),
-  instrumentId: instrumentId().required(),
-  itemId: careItemId().required(),
-  doneOn: localDateText().required(),
-  by: word(DONE_BY).required(),
-})
-  .exact()
-  .required();
 
 /** `POST /api/care/signs`: something was noticed, tapped where it was seen. */
-export const logSignRequest = factRequest({
-  instrumentId: instrumentId().required(),
-  itemId: careItemId().required(),
-  part: word(PART_IDS).required(),
+export const signFact = fact({
+  kind: 'sign',
+  path: carePaths.signs,
+  fields: {
+    instrumentId: instrumentId().required(),
+    itemId: careItemId().required(),
+    part: word(PART_IDS).required(),
+  },
+  about: ({ instrumentId: id }) => [ofInstrument(id)],
 });
-export type LogSignRequest = InferType<typeof logSignRequest>;
 
 /** `POST /api/care/decisions`: let it wait until a day, do not do it, or take it up again. */
-export const logDecisionRequest = factRequest({
-  instrumentId: instrumentId().required(),
-  itemId: careItemId().required(),
-  kind: word(DECISION_KINDS).required(),
-  until: localDateText().nullable().defined(),
+export const decisionFact = fact({
+  kind: 'decision',
+  path: carePaths.decisions,
+  fields: {
+    instrumentId: instrumentId().required(),
+    itemId: careItemId().required(),
+    kind: word(DECISION_KINDS).required(),
+    until: localDateText().nullable().defined(),
+  },
+  about: ({ instrumentId: id }) => [ofInstrument(id)],
 });
-export type LogDecisionRequest = InferType<typeof logDecisionRequest>;
 
 /** `POST /api/care/last-done`: what is remembered of many items at once; it lands whole or not at all. */
-export const lastDoneRequest = factRequest({
-  instrumentId: instrumentId().required(),
-  items: array(
-    object({ itemId: careItemId().required(), doneOn: localDateText().required(), by: word(DONE_BY).required() })
-      .exact()
+export const lastDoneFact = fact({
+  kind: 'last-done',
+  path: carePaths.lastDone,
+  fields: {
+    instrumentId: instrumentId().required(),
+    items: array(
+      object({ itemId: careItemId().required(), doneOn: localDateText().required(), by: word(DONE_BY).required() })
+        .exact()
+        .required(),
+    )
+      .min(1)
+      .max(MOST_ITEMS)
       .required(),
-  )
-    .min(1)
-    .max(MOST_ITEMS)
-    .required(),
+  },
+  about: ({ instrumentId: id }) => [ofInstrument(id)],
 });
-export type LastDoneRequest = InferType<typeof lastDoneRequest>;
 
 /** `POST /api/care/wetness-resets`: what was learned of how wet its player blows it counts no longer. */
-export const resetWetnessRequest = factRequest({
-  instrumentId: instrumentId().required(),
+export const wetnessResetFact = fact({
+  kind: 'wetness-reset',
+  path: carePaths.wetnessResets,
+  fields: {
+    instrumentId: instrumentId().required(),
+  },
+  about: ({ instrumentId: id }) => [ofInstrument(id)],
 });
-export type ResetWetnessRequest = InferType<typeof resetWetnessRequest>;
 
 /** How one care item of an instrument stands. */
 export const careClockView = object({

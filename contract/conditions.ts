@@ -1,17 +1,11 @@
 import { array, boolean, object, type InferType } from 'yup';
+import { fact } from '#contract/fact.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
+import type { ConditionBegun } from '#core/conditions/condition-begun.ts';
 import { CONDITION_IDS } from '#core/book/condition-ids.ts';
 import { MARKS } from '#core/explain/explained.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
-import {
-  amount,
-  careItemId,
-  clientKey,
-  factRequest,
-  instrumentId,
-  localDateText,
-  text,
-  word,
-} from '#contract/scalars.ts';
+import { amount, careItemId, clientKey, instrumentId, localDateText, text, word } from '#contract/scalars.ts';
 
 export const conditionPaths = {
   page: (instrumentId: string, today: string) => `/api/conditions/${instrumentId}?today=${today}`,
@@ -22,22 +16,33 @@ export const conditionPaths = {
 const airReading = object({ celsius: amount().required(), humidityPercent: amount().required() }).exact();
 
 /** `POST /api/conditions`: an illness, a new cork, dry air …; a player's own holds for all their instruments. */
-export const beginConditionRequest = factRequest({
-  instrumentId: instrumentId().required(),
-  condition: word(CONDITION_IDS).required(),
-  beginsOn: localDateText().required(),
-  endsOn: localDateText().nullable().defined(),
-  part: word(PART_IDS).nullable().defined(),
-  air: airReading.nullable().defined(),
+export const conditionFact = fact({
+  kind: 'condition',
+  path: conditionPaths.begin,
+  fields: {
+    instrumentId: instrumentId().required(),
+    condition: word(CONDITION_IDS).required(),
+    beginsOn: localDateText().required(),
+    endsOn: localDateText().nullable().defined(),
+    part: word(PART_IDS).nullable().defined(),
+    air: airReading.nullable().defined(),
+  },
+  about: ({ instrumentId: instrument, playerId: player }: ConditionBegun) => [
+    ...(instrument === null ? [] : [ofInstrument(instrument)]),
+    ...(player === null ? [] : [ofPlayer(player)]),
+  ],
 });
-export type BeginConditionRequest = InferType<typeof beginConditionRequest>;
 
 /** `POST /api/conditions/ends`: its last day. */
-export const endConditionRequest = factRequest({
-  conditionKey: clientKey().required(),
-  endsOn: localDateText().required(),
+export const conditionEndFact = fact({
+  kind: 'condition-end',
+  path: conditionPaths.end,
+  fields: {
+    conditionKey: clientKey().required(),
+    endsOn: localDateText().required(),
+  },
+  about: () => [],
 });
-export type EndConditionRequest = InferType<typeof endConditionRequest>;
 
 const effectView = object({ text: text().required(), mark: word(MARKS).required() })
   .exact()

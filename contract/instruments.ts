@@ -1,9 +1,11 @@
 import { array, boolean, object, string, type InferType } from 'yup';
+import { answeredWith, fact, type Posted } from '#contract/fact.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import type { InstrumentBuilt } from '#core/instruments/instrument.ts';
 import { KIND_IDS, PART_IDS } from '#core/instruments/kind.ts';
 import { CARE_STATES } from '#core/care/care-state.ts';
 import {
   amount,
-  factRequest,
   instrumentId,
   localDateText,
   minuteOfDay,
@@ -44,7 +46,7 @@ export const kindList = array(kindView).required();
 
 /** A record of field → option; which of them exist is the core's to check. */
 const buildRecord = () =>
-  object()
+  object<Record<string, string>>()
     .strict()
     .required()
     .test('build', '${path} must be an object of text fields', (value) => {
@@ -65,22 +67,26 @@ export const addInstrumentRequest = object({
 })
   .exact()
   .required();
-export type AddInstrumentRequest = Omit<InferType<typeof addInstrumentRequest>, 'build'> & {
-  build: Record<string, string>;
-};
+export type AddInstrumentRequest = InferType<typeof addInstrumentRequest>;
 
 /** `POST /api/departures`: the day it left the shelf, or null where it came back. */
-export const departureRequest = factRequest({
-  instrumentId: instrumentId().required(),
-  leftOn: localDateText().nullable().defined(),
+export const departureFact = fact({
+  kind: 'departure',
+  path: instrumentPaths.departures,
+  fields: {
+    instrumentId: instrumentId().required(),
+    leftOn: localDateText().nullable().defined(),
+  },
+  about: ({ instrumentId: id }) => [ofInstrument(id)],
 });
-export type DepartureRequest = InferType<typeof departureRequest>;
 
 /** `POST /api/builds`: how it is built from now on. Its history stays. */
-export const reviseBuildRequest = factRequest({ instrumentId: instrumentId().required(), build: buildRecord() });
-export type ReviseBuildRequest = Omit<InferType<typeof reviseBuildRequest>, 'build'> & {
-  build: Record<string, string>;
-};
+export const buildFact = fact({
+  kind: 'build',
+  path: instrumentPaths.builds,
+  fields: { instrumentId: instrumentId().required(), build: buildRecord() },
+  about: ({ instrumentId: id }: InstrumentBuilt) => [ofInstrument(id)],
+});
 
 const gaugeFields = {
   state: word(CARE_STATES).required(),
@@ -118,6 +124,13 @@ export const shelfPlace = object({
   .required();
 export type ShelfPlace = InferType<typeof shelfPlace>;
 export const shelfView = array(shelfPlace).required();
+
+/** An instrument comes, under its id. */
+export const instrumentAddition: Posted<Omit<AddInstrumentRequest, 'id'>, ShelfPlace> = {
+  path: instrumentPaths.add,
+  answer: answeredWith(shelfPlace),
+  isAnAddition: true,
+};
 
 /** One segment of the bore strip, in bore order from the mouth. */
 export const stripSegment = object({

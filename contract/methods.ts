@@ -1,4 +1,8 @@
-import { array, boolean, object, type InferType, type ObjectSchema } from 'yup';
+import { array, boolean, object, type InferType, type ObjectSchema, type Schema } from 'yup';
+import { answerOf, fact } from '#contract/fact.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import type { MethodChosen } from '#core/methods/chosen-method.ts';
+import type { MethodSetTaken } from '#core/methods/method-set-format.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import { METHOD_IDS, METHOD_MOMENTS } from '#core/book/method-ids.ts';
 import {
@@ -13,7 +17,7 @@ import {
 import { MARKS } from '#core/explain/explained.ts';
 import {
   amount,
-  factRequest,
+  clientKey,
   instrumentId,
   localDateText,
   text,
@@ -86,12 +90,16 @@ export const methodsPage = object({
 export type MethodsPage = InferType<typeof methodsPage>;
 
 /** `POST /api/methods/choices`: this way from now on; null goes back to the default. */
-export const chooseMethodRequest = factRequest({
-  instrumentId: instrumentId().required(),
-  method: word(METHOD_IDS).required(),
-  choice: text().max(LONGEST_ID).nullable().defined(),
+export const methodChoiceFact = fact({
+  kind: 'method',
+  path: methodPaths.choices,
+  fields: {
+    instrumentId: instrumentId().required(),
+    method: word(METHOD_IDS).required(),
+    choice: text().max(LONGEST_ID).nullable().defined(),
+  },
+  about: ({ instrumentId: id }: MethodChosen) => [ofInstrument(id)],
 });
-export type ChooseMethodRequest = InferType<typeof chooseMethodRequest>;
 
 const SET_ID = new RegExp(`^[a-z0-9-]{1,${LONGEST_ID}}$`);
 
@@ -163,9 +171,13 @@ export const setReading = object({
 export type SetReading = Omit<InferType<typeof setReading>, 'kind'> & { kind: KindId };
 
 /** `POST /api/methods/sets`: takes what of a set is for this instrument; one key takes all of it back. */
-const taking = factRequest({ instrumentId: instrumentId().required(), set: methodSetFile });
-export type TakeSetRequest = Omit<InferType<typeof taking>, 'set'> & { set: MethodSet };
-export const takeSetRequest = taking as unknown as ObjectSchema<TakeSetRequest>;
+export const methodSetFact = fact({
+  kind: 'method-set',
+  path: methodPaths.takeSet,
+  fields: { instrumentId: instrumentId().required(), set: methodSetFile as unknown as Schema<MethodSet> },
+  about: ({ instrumentId: id }: MethodSetTaken) => [ofInstrument(id)],
+  answer: answerOf({ key: clientKey().required(), taken: amount().integer().required() }),
+});
 
 export const setQuery = object({
   name: visibleText(LONGEST_NAME).required(),

@@ -9,6 +9,9 @@ import {
   type ObjectShape,
   type Schema,
 } from 'yup';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { ofInstrument } from '#core/record/fact.ts';
+import { answeredWith, fact, type Answered } from '#contract/fact.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { ALONG_A_PART } from '#core/book/step.ts';
 import { PART_IDS, KIND_IDS } from '#core/instruments/kind.ts';
@@ -67,17 +70,12 @@ const runShareRequest = object({
  * `POST /api/runs`: begins a run over one or several instruments. For kinds `before` and `after` the steps of every
  * play come by themselves; `itemIds` adds to them. `minutesAtHand` null: all the time it takes.
  */
-export const startRunRequest = object({
-  key: clientKey().required(),
+const startFields = {
   playerId: playerId().required(),
   kind: word(RUN_KINDS).required(),
   parts: array(runShareRequest).min(1).max(MOST_INSTRUMENTS_AT_ONCE).required(),
   minutesAtHand: amount().min(0).max(MOST_MINUTES_AT_HAND).nullable().defined(),
-  now: wallClock.required(),
-})
-  .exact()
-  .required();
-export type StartRunRequest = InferType<typeof startRunRequest>;
+};
 
 /** What an event may say, by field; which fields belong to which kind is declared in the core. */
 const FIELDS = {
@@ -124,13 +122,16 @@ export const runEventRequest = byKind<RunEventRequest>((kind) => ({
   ...(kind === 'finished' ? { now: wallClock.required() } : {}),
 }));
 
-/** What is answered to an event, and what a log is made of. */
+/** What a log is made of. */
 export const loggedRunEvent = object({
   key: clientKey().required(),
   event: byKind<RunEvent>(() => ({ at: instantText().required() })),
 })
   .exact()
   .required();
+
+/** What is answered to an event. */
+export const runEventAnswer = answeredWith(loggedRunEvent);
 
 /** What the book says of a step of a run, for whoever does it. */
 export const stepWords = object({
@@ -211,3 +212,13 @@ export const runView = object({
 export type RunView = Omit<InferType<typeof runView>, 'plan'> & {
   readonly plan: Omit<KeptPlan, 'because'> & { readonly because: readonly WhyLine[] };
 };
+
+type OverInstruments = { readonly shares: readonly { readonly instrumentId: InstrumentId }[] };
+/** A run over one or several instruments is begun: the plan as it is shown. */
+export const runFact = fact({
+  kind: 'run',
+  path: packupPaths.start,
+  fields: startFields,
+  about: ({ shares }: OverInstruments) => shares.map((share) => ofInstrument(share.instrumentId)),
+  answer: answeredWith(runView) as unknown as Schema<Answered<RunView>>,
+});

@@ -1,8 +1,10 @@
 import { array, object, type InferType, type Schema } from 'yup';
+import { answeredWith, fact, type Posted } from '#contract/fact.ts';
+import { ofPlayer } from '#core/record/fact.ts';
 import { RUN_WAYS } from '#core/players/run-way.ts';
 import { SKILLS, STANDINGS } from '#core/players/player.ts';
 import type { ListedPlayer } from '#core/players/profile.ts';
-import { factRequest, playerId, visibleText, word } from '#contract/scalars.ts';
+import { playerId, visibleText, word } from '#contract/scalars.ts';
 
 export const playerPaths = {
   list: '/api/players',
@@ -25,24 +27,36 @@ export const addPlayerRequest = object({
 export type AddPlayerRequest = InferType<typeof addPlayerRequest>;
 
 /** `POST /api/profiles`: what somebody is and does themselves from now on; who a step is for follows. */
-export const profileRequest = factRequest({
-  playerId: playerId().required(),
-  name: name().required(),
-  standing: word(STANDINGS).required(),
-  does: array(word(SKILLS).required()).max(SKILLS.length).required(),
+export const profileFact = fact({
+  kind: 'profile',
+  path: playerPaths.profiles,
+  fields: {
+    playerId: playerId().required(),
+    name: name().required(),
+    standing: word(STANDINGS).required(),
+    does: array(word(SKILLS).required()).max(SKILLS.length).required(),
+  },
+  about: ({ playerId: id }) => [ofPlayer(id)],
 });
-export type ProfileRequest = InferType<typeof profileRequest>;
 
 /** `POST /api/run-ways`: how somebody goes through a run from now on. */
-export const runWayRequest = factRequest({ playerId: playerId().required(), way: word(RUN_WAYS).required() });
-export type RunWayRequest = InferType<typeof runWayRequest>;
+export const runWayFact = fact({
+  kind: 'run-way',
+  path: playerPaths.runWays,
+  fields: { playerId: playerId().required(), way: word(RUN_WAYS).required() },
+  about: ({ playerId: id }) => [ofPlayer(id)],
+});
 
 /** `POST /api/minders`: who looks after a child's or a pupil's instruments with them; null: nobody. */
-export const minderRequest = factRequest({
-  playerId: playerId().required(),
-  minderId: playerId().nullable().defined(),
+export const minderFact = fact({
+  kind: 'minder',
+  path: playerPaths.minders,
+  fields: {
+    playerId: playerId().required(),
+    minderId: playerId().nullable().defined(),
+  },
+  about: ({ playerId: id }) => [ofPlayer(id)],
 });
-export type MinderRequest = InferType<typeof minderRequest>;
 
 /** A player, as the core has them. */
 export const playerView = object({
@@ -57,3 +71,10 @@ export const playerView = object({
   .required() satisfies Schema<ListedPlayer>;
 
 export const playerList = array(playerView).required();
+
+/** Somebody is added, under their id. */
+export const playerAddition: Posted<Omit<AddPlayerRequest, 'id'>, ListedPlayer> = {
+  path: playerPaths.list,
+  answer: answeredWith(playerView),
+  isAnAddition: true,
+};

@@ -1,15 +1,10 @@
-import { array, object, type InferType, type Schema } from 'yup';
+import { array, object, type Schema } from 'yup';
+import { answerOf, fact } from '#contract/fact.ts';
+import { reedsOfPlay } from '#contract/reeds.ts';
+import { ofInstrument } from '#core/record/fact.ts';
 import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
 import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES, type Play } from '#core/plays/play.ts';
-import {
-  amount,
-  clientKey,
-  factRequest,
-  instrumentId,
-  localDateText,
-  minuteOfDay,
-  playerId,
-} from '#contract/scalars.ts';
+import { amount, clientKey, instrumentId, localDateText, minuteOfDay, playerId } from '#contract/scalars.ts';
 
 export const playPaths = { log: '/api/plays', evening: '/api/evenings' } as const;
 
@@ -17,51 +12,58 @@ export const playPaths = { log: '/api/plays', evening: '/api/evenings' } as cons
 export const MOST_PLAYS_AN_EVENING = 12;
 
 /** `POST /api/plays`: one spell of playing, ended by packing up. `now` is the player's wall clock. */
-export const logPlayRequest = factRequest({
-  instrumentId: instrumentId().required(),
-  playerId: playerId().required(),
-  endedOn: localDateText().required(),
-  /** null when only the day is known. */
-  endedAtMinute: minuteOfDay().nullable().defined(),
-  minutes: amount().integer().min(LEAST_PLAY_MINUTES).max(MOST_PLAY_MINUTES).required(),
-  /** The room, °C; null where nobody says. */
-  roomCelsius: amount().min(COLDEST_ROOM).max(WARMEST_ROOM).nullable().defined(),
+export const playFact = fact({
+  kind: 'play',
+  path: playPaths.log,
+  fields: {
+    instrumentId: instrumentId().required(),
+    playerId: playerId().required(),
+    endedOn: localDateText().required(),
+    /** null when only the day is known. */
+    endedAtMinute: minuteOfDay().nullable().defined(),
+    minutes: amount().integer().min(LEAST_PLAY_MINUTES).max(MOST_PLAY_MINUTES).required(),
+    /** The room, °C; null where nobody says. */
+    roomCelsius: amount().min(COLDEST_ROOM).max(WARMEST_ROOM).nullable().defined(),
+    /** On which reeds it was, where that is known at once. */
+    reeds: reedsOfPlay.nullable().optional(),
+  },
+  about: ({ instrumentId: id }: Omit<Play, 'key'>) => [ofInstrument(id)],
+  correctable: true,
+  answer: answerOf({
+    key: clientKey().required(),
+    instrumentId: instrumentId().required(),
+    playerId: playerId().required(),
+    endedOn: localDateText().required(),
+    endedAtMinute: minuteOfDay().nullable().defined(),
+    minutes: amount().integer().required(),
+    roomCelsius: amount().nullable().defined(),
+  }) satisfies Schema<Play>,
 });
-export type LogPlayRequest = InferType<typeof logPlayRequest>;
 
 /**
  * `POST /api/evenings`: what somebody played on several instruments, each a play of its own. All of them land or none,
  * and taking the evening back takes them all back.
  */
-export const logEveningRequest = factRequest({
-  playerId: playerId().required(),
-  endedOn: localDateText().required(),
-  endedAtMinute: minuteOfDay().nullable().defined(),
-  roomCelsius: amount().min(COLDEST_ROOM).max(WARMEST_ROOM).nullable().defined(),
-  plays: array(
-    object({
-      key: clientKey().required(),
-      instrumentId: instrumentId().required(),
-      minutes: amount().integer().min(LEAST_PLAY_MINUTES).max(MOST_PLAY_MINUTES).required(),
-    })
-      .exact()
+export const eveningFact = fact({
+  kind: 'evening',
+  path: playPaths.evening,
+  fields: {
+    playerId: playerId().required(),
+    endedOn: localDateText().required(),
+    endedAtMinute: minuteOfDay().nullable().defined(),
+    roomCelsius: amount().min(COLDEST_ROOM).max(WARMEST_ROOM).nullable().defined(),
+    plays: array(
+      object({
+        key: clientKey().required(),
+        instrumentId: instrumentId().required(),
+        minutes: amount().integer().min(LEAST_PLAY_MINUTES).max(MOST_PLAY_MINUTES).required(),
+      })
+        .exact()
+        .required(),
+    )
+      .min(1)
+      .max(MOST_PLAYS_AN_EVENING)
       .required(),
-  )
-    .min(1)
-    .max(MOST_PLAYS_AN_EVENING)
-    .required(),
+  },
+  about: ({ plays }) => plays.map((one) => ofInstrument(one.instrumentId)),
 });
-export type LogEveningRequest = InferType<typeof logEveningRequest>;
-
-/** A play, as the core has it. */
-export const playView = object({
-  key: clientKey().required(),
-  instrumentId: instrumentId().required(),
-  playerId: playerId().required(),
-  endedOn: localDateText().required(),
-  endedAtMinute: minuteOfDay().nullable().defined(),
-  minutes: amount().integer().required(),
-  roomCelsius: amount().nullable().defined(),
-})
-  .exact()
-  .required() satisfies Schema<Play>;

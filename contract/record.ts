@@ -1,4 +1,5 @@
 import { array, boolean, object, type InferType } from 'yup';
+import { touchedSubjects } from '#contract/fact.ts';
 import { clientKey, factKey, instantText, instrumentId, localDateText, minuteOfDay, text } from '#contract/scalars.ts';
 
 export const recordPaths = {
@@ -16,6 +17,7 @@ export const withdrawalView = object({
   key: factKey().required(),
   targetKey: factKey().required(),
   at: instantText().required(),
+  touched: touchedSubjects,
 })
   .exact()
   .required();
@@ -31,8 +33,8 @@ export const recordEntryView = object({
   correctable: boolean().strict().required(),
   /** It stands as corrected. */
   corrected: boolean().strict().required(),
-  /** What a form needs to correct it: the body of its kind; null where it cannot be corrected. */
-  body: object().nullable().defined(),
+  /** What was said, for the form that corrects it; null where it cannot be corrected. */
+  said: object().nullable().defined(),
 })
   .exact()
   .required();

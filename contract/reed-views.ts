@@ -5,6 +5,7 @@ import { reedId } from '#contract/reeds.ts';
 import {
   amount,
   clientKey,
+  factKey,
   instrumentId,
   localDateText,
   minuteOfDay,
@@ -88,7 +89,7 @@ const playWithReeds = object({
   endedAtMinute: minuteOfDay().nullable().defined(),
   minutes: amount().integer().required(),
   /** The key under which it was said; null where nobody said. */
-  saidKey: clientKey().nullable().defined(),
+  saidKey: factKey().nullable().defined(),
   high: word(HIGH_SHARES).nullable().defined(),
   shares: array(
     object({ reedId: reedId().required(), name: text().required(), minutes: amount().required() }).exact().required(),

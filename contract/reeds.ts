@@ -1,4 +1,9 @@
-import { array, object, string, type InferType } from 'yup';
+import { array, object, string } from 'yup';
+import { fact } from '#contract/fact.ts';
+import { ofPlayer } from '#core/record/fact.ts';
+import type { ReedsOfPlay } from '#core/reeds/reed.ts';
+import type { SaidOfReed } from '#core/reeds/reed.ts';
+import type { ReedSessions } from '#core/reeds/reed-pin.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { MOST_PLAY_MINUTES } from '#core/plays/play.ts';
 import type { WallClock } from '#core/plays/play.ts';
@@ -12,19 +17,10 @@ import {
   REED_MATERIALS,
   REED_SIGNS,
   REED_USES,
+  type ReedBox,
   type ReedId,
 } from '#core/reeds/reed.ts';
-import {
-  amount,
-  clientKey,
-  factRequest,
-  localDateText,
-  money,
-  playerId,
-  text,
-  visibleText,
-  word,
-} from '#contract/scalars.ts';
+import { amount, clientKey, localDateText, money, playerId, text, visibleText, word } from '#contract/scalars.ts';
 
 export const reedPaths = {
   page: '/api/reeds',
@@ -54,27 +50,31 @@ export const reedId = () =>
     .matches(/^[0-9a-f-]{36}\/[1-9]\d?$/, '${path} must be a reed: its box and its number');
 
 /** `POST /api/reeds/boxes`: a box with its reeds. `before`: minutes each had been played, null where nobody knows. */
-export const reedBoxRequest = factRequest({
-  playerId: playerId().required(),
-  kind: word(KIND_IDS).required(),
-  name: visibleText(40).required(),
-  cut: visibleText(30).nullable().defined(),
-  strength: visibleText(12).nullable().defined(),
-  material: word(REED_MATERIALS).required(),
-  breakIn: word(BREAK_INS).required(),
-  place: visibleText(40).nullable().defined(),
-  cost: money.nullable().defined(),
-  cameOn: localDateText().required(),
-  before: array(amount().integer().min(0).max(MOST_BEFORE_MINUTES).nullable().defined())
-    .min(1)
-    .max(MOST_IN_A_BOX)
-    .required(),
+export const reedBoxFact = fact({
+  kind: 'reed-box',
+  path: reedPaths.boxes,
+  fields: {
+    playerId: playerId().required(),
+    kind: word(KIND_IDS).required(),
+    name: visibleText(40).required(),
+    cut: visibleText(30).nullable().defined(),
+    strength: visibleText(12).nullable().defined(),
+    material: word(REED_MATERIALS).required(),
+    breakIn: word(BREAK_INS).required(),
+    place: visibleText(40).nullable().defined(),
+    cost: money.nullable().defined(),
+    cameOn: localDateText().required(),
+    before: array(amount().integer().min(0).max(MOST_BEFORE_MINUTES).nullable().defined())
+      .min(1)
+      .max(MOST_IN_A_BOX)
+      .required(),
+  },
+  about: ({ playerId: id }: Omit<ReedBox, 'key'>) => [ofPlayer(id)],
+  correctable: true,
 });
-export type ReedBoxRequest = InferType<typeof reedBoxRequest>;
 
-/** `POST /api/reeds/plays`: which reeds a play was played on, and how much of it lay high. */
-export const reedPlayRequest = factRequest({
-  playKey: clientKey().required(),
+/** Which reeds a play was on, and how much of it lay high. */
+const reedsInPlay = {
   shares: array(
     object({ reedId: reedId().required(), minutes: amount().integer().min(1).max(MOST_PLAY_MINUTES).required() })
       .exact()
@@ -84,51 +84,69 @@ export const reedPlayRequest = factRequest({
     .max(MOST_IN_A_PLAY)
     .required(),
   high: word(HIGH_SHARES).required(),
+};
+/** The same, sent along with the play itself. */
+export const reedsOfPlay = object(reedsInPlay).exact();
+
+/** `POST /api/reeds/plays`: on which reeds a play was, said afterwards, or put right. */
+export const reedPlayFact = fact({
+  kind: 'reed-play',
+  path: reedPaths.plays,
+  fields: { playKey: clientKey().required(), ...reedsInPlay },
+  about: ({ playerId: id }: ReedsOfPlay) => [ofPlayer(id)],
+  correctable: true,
 });
-export type ReedPlayRequest = InferType<typeof reedPlayRequest>;
 
 /** What can be said of one reed. */
 export const REED_WHATS = ['graded', 'flattened', 'ended'] as const;
 /** `POST /api/reeds/said`: a grade, a back rubbed flat, or that it is played no more. */
-export const reedSaidRequest = factRequest({
-  reedId: reedId().required(),
-  what: word(REED_WHATS).required(),
-  feel: word(REED_FEELS)
-    .nullable()
-    .defined()
-    .test('graded', '${path} is said with a grade, and only there', (feel, { parent }) =>
-      (parent as { what?: string }).what === 'graded' ? feel !== null : feel === null,
-    ),
-  goodFor: word(REED_USES).nullable().defined(),
-  signs: array(word(REED_SIGNS).required()).max(REED_SIGNS.length).required(),
-  cause: word(REED_ENDS)
-    .nullable()
-    .defined()
-    .test('ended', '${path} is said of a reed that is played no more, and only there', (cause, { parent }) =>
-      (parent as { what?: string }).what === 'ended' ? cause !== null : cause === null,
-    ),
+export const reedSaidFact = fact({
+  kind: 'reed-said',
+  path: reedPaths.said,
+  fields: {
+    reedId: reedId().required(),
+    what: word(REED_WHATS).required(),
+    feel: word(REED_FEELS)
+      .nullable()
+      .defined()
+      .test('graded', '${path} is said with a grade, and only there', (feel, { parent }) =>
+        (parent as { what?: string }).what === 'graded' ? feel !== null : feel === null,
+      ),
+    goodFor: word(REED_USES).nullable().defined(),
+    signs: array(word(REED_SIGNS).required()).max(REED_SIGNS.length).required(),
+    cause: word(REED_ENDS)
+      .nullable()
+      .defined()
+      .test('ended', '${path} is said of a reed that is played no more, and only there', (cause, { parent }) =>
+        (parent as { what?: string }).what === 'ended' ? cause !== null : cause === null,
+      ),
+  },
+  about: ({ playerId: id }: SaidOfReed) => [ofPlayer(id)],
 });
-export type ReedSaidRequest = InferType<typeof reedSaidRequest>;
 
 /** Sessions moved at once: one from its place and one to it, or two that change places. */
 const MOST_SET = 8;
 /** `POST /api/reeds/sessions`: sessions set by hand; 0 minutes where the reed shall lie still, null where the plan decides again. */
-export const reedSessionRequest = factRequest({
-  playerId: playerId().required(),
-  pins: array(
-    object({
-      reedId: reedId().required(),
-      on: localDateText().required(),
-      minutes: amount().integer().min(0).max(LONGEST_SET).nullable().defined(),
-    })
-      .exact()
+export const reedSessionFact = fact({
+  kind: 'reed-session',
+  path: reedPaths.sessions,
+  fields: {
+    playerId: playerId().required(),
+    pins: array(
+      object({
+        reedId: reedId().required(),
+        on: localDateText().required(),
+        minutes: amount().integer().min(0).max(LONGEST_SET).nullable().defined(),
+      })
+        .exact()
+        .required(),
+    )
+      .min(1)
+      .max(MOST_SET)
       .required(),
-  )
-    .min(1)
-    .max(MOST_SET)
-    .required(),
+  },
+  about: ({ playerId: id }: ReedSessions) => [ofPlayer(id)],
 });
-export type ReedSessionRequest = InferType<typeof reedSessionRequest>;
 
 const minuteText = () => text().matches(/^(\d{1,3}|1[0-3]\d\d|14[0-3]\d)$/, '${path} must be a minute of the day');
 /** `GET /api/reeds?playerId=&today=&atMinute=` */

@@ -1,5 +1,5 @@
 import '#contract/short-messages.ts';
-import { array, number, object, string, type ObjectShape } from 'yup';
+import { array, number, object, string } from 'yup';
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { hasHidden, hasVisibleText } from '#core/kernel/visible-text.ts';
@@ -99,23 +99,6 @@ export const minuteOfDay = () => amount().integer().min(0).max(1439);
 
 /** Where the player's wall clock stands; the server's zone is not the player's. */
 export const wallClock = object({ on: localDateText().required(), atMinute: minuteOfDay().required() }).exact();
-
-/**
- * A request that logs a fact: its key, the key of the fact whose place it takes where it corrects one, the player's wall
- * clock, and what the kind says.
- */
-export const factRequest = <Fields extends ObjectShape>(fields: Fields) =>
-  object({
-    key: clientKey().required(),
-    corrects: clientKey().nullable().optional(),
-    now: wallClock.required(),
-    ...fields,
-  })
-    .exact()
-    .required();
-
-/** What is answered where nothing but the key is to be said: it can be taken back under it. */
-export const loggedKey = object({ key: clientKey().required() }).exact().required();
 
 /** One line under "Why". */
 export const whyLine = object({

@@ -1,11 +1,13 @@
 import { array, boolean, object, type InferType } from 'yup';
+import { fact } from '#contract/fact.ts';
+import { ofPlayer } from '#core/record/fact.ts';
+import type { SittingMoved } from '#core/sittings/sitting-pin.ts';
 import { EVENT_KINDS } from '#core/calendar/event.ts';
 import { MOST_TIME } from '#core/sittings/sitting-numbers.ts';
 import {
   amount,
   careItemId,
   clientKey,
-  factRequest,
   instrumentId,
   localDateText,
   namedInstrument,
@@ -31,33 +33,41 @@ export const sittingPaths = {
 const DAYS_A_WEEK = 7;
 
 /** `POST /api/sittings/times`: minutes the player usually has on each weekday, Monday first. */
-export const sittingTimeRequest = factRequest({
-  playerId: playerId().required(),
-  minutes: array(amount().integer().min(0).max(MOST_TIME).required()).length(DAYS_A_WEEK).required(),
+export const sittingTimeFact = fact({
+  kind: 'sitting-time',
+  path: sittingPaths.times,
+  fields: {
+    playerId: playerId().required(),
+    minutes: array(amount().integer().min(0).max(MOST_TIME).required()).length(DAYS_A_WEEK).required(),
+  },
+  about: ({ playerId: id }) => [ofPlayer(id)],
 });
-export type SittingTimeRequest = InferType<typeof sittingTimeRequest>;
 
 /** Things that may be moved at once; more are in no sitting. */
 const MOST_MOVED = 80;
 
 /** `POST /api/sittings/moves`: what of a sitting is done on another day; null leaves it to the plan again. */
-export const sittingMoveRequest = factRequest({
-  playerId: playerId().required(),
-  times: array(
-    object({
-      instrumentId: instrumentId().required(),
-      itemId: careItemId().required(),
-      dueOn: localDateText().required(),
-    })
-      .exact()
+export const sittingMoveFact = fact({
+  kind: 'sitting-move',
+  path: sittingPaths.moves,
+  fields: {
+    playerId: playerId().required(),
+    times: array(
+      object({
+        instrumentId: instrumentId().required(),
+        itemId: careItemId().required(),
+        dueOn: localDateText().required(),
+      })
+        .exact()
+        .required(),
+    )
+      .min(1)
+      .max(MOST_MOVED)
       .required(),
-  )
-    .min(1)
-    .max(MOST_MOVED)
-    .required(),
-  on: localDateText().nullable().defined(),
+    on: localDateText().nullable().defined(),
+  },
+  about: ({ playerId: id }: SittingMoved) => [ofPlayer(id)],
 });
-export type SittingMoveRequest = InferType<typeof sittingMoveRequest>;
 
 /** `GET /api/sittings?playerId=&today=` */
 export const sittingsQuery = object({ playerId: playerId().required(), today: localDateText().required() })

@@ -12,6 +12,7 @@ import { createPackupRepository } from '#server/features/packup/packup.repositor
 import { createPlayersRepository } from '#server/features/players/players.repository.ts';
 import { createPlaysRepository } from '#server/features/plays/plays.repository.ts';
 import { createReedsRepository } from '#server/features/reeds/reeds.repository.ts';
+import { reachOf } from '#server/reach.ts';
 import { createReadings } from '#server/readings.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import { createRemembered } from '#server/remembered.ts';
@@ -82,6 +83,7 @@ export function compose(
     nowMs,
     atOnce,
     record,
+    reachOf: (subjects) => reachOf(repositories, subjects),
     readings,
     remembered,
     desk: {

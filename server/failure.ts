@@ -1,4 +1,5 @@
 import type { Fault } from '#core/failure/fault.ts';
+import type { TouchedSubject } from '#contract/fact.ts';
 import type { ProblemCode } from '#contract/problem.ts';
 
 /** What a use-case answers when it cannot do what was asked: which field, and what was wrong with it. */
@@ -15,7 +16,12 @@ export const invalid = failing('invalid-request');
 export const noInstrument = (field = 'instrumentId'): Failure => notFound(field, { code: 'no-such-instrument' });
 
 /** A log entry that was new, or had been recorded before under the same key. */
-export type Logged<View> = { readonly view: View; readonly created: boolean };
+export type Logged<View> = {
+  readonly view: View;
+  readonly created: boolean;
+  /** Whose pages look again. */
+  readonly touched: readonly TouchedSubject[];
+};
 
 /** Nobody waits for the answer any more: whoever asked has gone. */
 export class CallerLeft extends Error {}

@@ -1,5 +1,6 @@
 import type { Book } from '#core/book/book.ts';
 import type { Format } from '#core/explain/format.ts';
+import type { Subject } from '#core/record/fact.ts';
 import type { AirRepository } from '#server/features/air/air.repository.ts';
 import type { CalendarRepository } from '#server/features/calendar/calendar.repository.ts';
 import type { CareRepository } from '#server/features/care/care.repository.ts';
@@ -39,6 +40,8 @@ export type Services = {
   /** One use-case, one transaction: either everything in `work` lands or nothing does, and nobody writes in between. */
   readonly atOnce: <Result>(work: () => Result) => Result;
   readonly record: RecordOf<Services>;
+  /** Whose pages hang on what was written of these subjects. */
+  readonly reachOf: (subjects: readonly Subject[]) => readonly Subject[];
   readonly readings: Readings;
   readonly remembered: Remembered;
   /** What takes longer than a turn is handed in here, in the caller's name: it ends where they leave. */

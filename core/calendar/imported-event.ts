@@ -8,6 +8,9 @@ export type ImportedEvent = Omit<CalendarEvent, 'playerId' | 'stay' | 'origin'> 
 /** One import: the calendar's name, and what was taken from it. */
 export type CalendarImport = { readonly calendar: string; readonly events: readonly ImportedEvent[] };
 
+/** An import as it stands in the record; `sent` is what was sent, in short, where it was kept. */
+export type ImportOfCalendar = CalendarImport & { readonly playerId: PlayerId; readonly sent: string | null };
+
 const placeOf = ({ calendar, uid, instance }: Pick<EventOrigin, 'calendar' | 'uid' | 'instance'>): string =>
   JSON.stringify([calendar, uid, instance]);
 

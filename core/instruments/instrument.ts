@@ -6,6 +6,9 @@ import type { LocalDate } from '#core/time/local-date.ts';
 export type InstrumentId = Branded<string, 'InstrumentId'>;
 export type PlayerId = Branded<string, 'PlayerId'>;
 
+/** How an instrument is built from now on, as the record has it. */
+export type InstrumentBuilt = Pick<Instrument, 'build'> & { readonly instrumentId: InstrumentId };
+
 /** One instrument in the record. `acquiredOn` is the day it came to its player; before it nothing was played here. */
 export type Instrument = {
   readonly id: InstrumentId;

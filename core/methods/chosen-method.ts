@@ -1,10 +1,20 @@
 import type { Book } from '#core/book/book.ts';
 import type { Step } from '#core/book/step.ts';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { METHOD_IDS, type MethodId } from '#core/book/method-ids.ts';
 import type { Method, MethodCase, MethodChoice } from '#core/book/method.ts';
 import type { ChosenMethod, MethodChoices, MethodContext, MethodSetting } from '#core/book/method-setting.ts';
+
+/** A choice as the record has it. */
+export type MethodChosen = {
+  readonly instrumentId: InstrumentId;
+  /** One that has left the book since stays in the record. */
+  readonly method: string;
+  /** Null: back to the default. */
+  readonly choice: string | null;
+};
 
 type InBook = Pick<MethodContext, 'book'>;
 

@@ -1,3 +1,4 @@
+import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 
 /** What a method set says it is, and the version that is written. */
@@ -20,4 +21,12 @@ export type MethodSet = {
   /** The kind it was made on; what other kinds are asked as well is taken by them, too. */
   readonly kind: KindId;
   readonly choices: Readonly<Record<string, string>>;
+};
+
+/** A set that was taken, as the record has it. */
+export type MethodSetTaken = {
+  readonly instrumentId: InstrumentId;
+  readonly name: string;
+  /** As it was sent; undefined where nobody kept it. */
+  readonly set: MethodSet | undefined;
 };

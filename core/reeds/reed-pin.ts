@@ -1,3 +1,4 @@
+import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { UNIT_MINUTES } from '#core/reeds/rotation.ts';
 import type { ReedId } from '#core/reeds/reed.ts';
@@ -8,6 +9,9 @@ import { addDays, type LocalDate } from '#core/time/local-date.ts';
  * the plan again.
  */
 export type ReedPin = { readonly reedId: ReedId; readonly on: LocalDate; readonly minutes: number | null };
+
+/** Sessions a player has set, as the record has them. */
+export type ReedSessions = { readonly playerId: PlayerId; readonly pins: readonly ReedPin[] };
 
 /** Sessions set by hand: minutes by day for each reed. */
 export type SetSessions = ReadonlyMap<ReedId, ReadonlyMap<LocalDate, number>>;

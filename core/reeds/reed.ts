@@ -89,6 +89,27 @@ export type ReedSaying =
   | { readonly what: 'ended'; readonly cause: ReedEnd };
 export type ReedSaid = ReedSaying & { readonly reedId: ReedId; readonly on: LocalDate };
 
+/** What is said of a reed, as the record has it: what does not belong to it is null. */
+export type SaidOfReed = {
+  readonly playerId: PlayerId;
+  readonly reedId: ReedId;
+  readonly what: ReedSaying['what'];
+  readonly feel: ReedFeel | null;
+  readonly goodFor: ReedFor | null;
+  readonly signs: readonly ReedSign[];
+  readonly cause: ReedEnd | null;
+};
+
+/** The reeds of a play, as the record has them. */
+export type ReedsOfPlay = {
+  readonly playerId: PlayerId;
+  readonly playKey: string;
+  /** Minutes the play had when it was said: where they are corrected, the reeds follow. */
+  readonly ofMinutes: number;
+  readonly high: HighShare;
+  readonly shares: readonly { readonly reedId: ReedId; readonly minutes: number }[];
+};
+
 /** How reeds of an instrument are made and kept; null where it has none. */
 export type ReedFamily = 'single' | 'double' | 'pipe';
 const FAMILY: Readonly<Partial<Record<Family, ReedFamily>>> = {

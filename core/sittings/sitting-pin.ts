@@ -1,5 +1,5 @@
 import type { CareItemId } from '#core/book/care-ids.ts';
-import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
 import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
@@ -14,6 +14,9 @@ export type DueTime = {
 
 /** The day the player has set for it; null leaves it to the plan again. */
 export type SittingPin = DueTime & { readonly on: LocalDate | null };
+
+/** What of a sitting was moved, as the record has it. */
+export type SittingMoved = { readonly playerId: PlayerId; readonly pins: readonly SittingPin[] };
 
 /** A pin in days from today. */
 export type PinnedDay = { readonly due: number; readonly on: number };

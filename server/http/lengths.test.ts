@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { array, number, object, string, ValidationError } from 'yup';
-import { calendarPreviewRequest, calendarTakeRequest } from '#contract/calendar-in.ts';
+import { calendarImportFact, calendarPreviewRequest } from '#contract/calendar-in.ts';
 import { addInstrumentRequest } from '#contract/instruments.ts';
 import { addPlayerRequest } from '#contract/players.ts';
 import { RUN_EVENTS } from '#core/packup/run-event.ts';
@@ -62,13 +62,13 @@ function limitsIn(of: Lengths, path: string): [string, number][] {
 
 describe('every request', () => {
   const requests = [
-    ...FACTS.flatMap(({ kind, logged }) => (logged?.request ? [[kind, logged.request] as const] : [])),
+    ...FACTS.flatMap(({ kind, request }) => (request ? [[kind, request] as const] : [])),
     ...Object.entries({
       addPlayerRequest,
       addInstrumentRequest,
       withdrawRequest,
       calendarPreviewRequest,
-      calendarTakeRequest,
+      calendarTakeRequest: calendarImportFact.request,
     }),
     ...Object.keys(RUN_EVENTS).map((kind) => [kind, runEventRequest.resolve({ value: { kind } })] as const),
   ];

@@ -40,9 +40,13 @@ export function sendOutcome<View>(res: Response, outcome: Outcome<View, Failure>
   else sendFailure(res, outcome.failure);
 }
 
-/** Writes something down; 201 for a new log entry, 200 for one that was already recorded under its key. */
-export async function answerLogged<View>(res: Response, log: () => Outcome<Logged<View>, Failure>): Promise<void> {
+/** Writes something down and says whose pages look again; 201 for a new log entry, 200 for one that was already recorded under its key. */
+export async function answerLogged<View extends object>(
+  res: Response,
+  log: () => Outcome<Logged<View>, Failure>,
+): Promise<void> {
   const outcome = await whenFree(log);
-  if (outcome.ok) res.status(outcome.value.created ? 201 : 200).json(outcome.value.view);
-  else sendFailure(res, outcome.failure);
+  if (!outcome.ok) return sendFailure(res, outcome.failure);
+  const { created, view, touched } = outcome.value;
+  res.status(created ? 201 : 200).json({ ...view, touched });
 }

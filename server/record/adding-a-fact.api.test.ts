@@ -1,9 +1,10 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { InferType } from 'yup';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import { ofInstrument } from '#core/record/fact.ts';
-import { amount, factRequest, instrumentId } from '#contract/scalars.ts';
+import { fact } from '#contract/fact.ts';
+import { amount, instrumentId } from '#contract/scalars.ts';
 import { invalid, noInstrument } from '#server/failure.ts';
 import { FACTS } from '#server/facts.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
@@ -14,11 +15,17 @@ import { aKey, furnish, NOW, testServer, TODAY, type TestServer } from '#server/
 
 // The worked example of docs/adding-a-fact.md: what a hygrometer shows, of an instrument's case or of a room.
 
-/** 1. The schema: what is sent. */
-const caseReadingRequest = factRequest({
-  instrumentId: instrumentId().nullable().defined(),
-  celsius: amount().required(),
-  humidityPercent: amount().required(),
+/** 1. The declaration: what is sent, and of whom it tells. */
+const caseReadingFact = fact({
+  kind: 'case-reading',
+  path: '/api/cases/readings',
+  fields: {
+    instrumentId: instrumentId().nullable().defined(),
+    celsius: amount().required(),
+    humidityPercent: amount().required(),
+  },
+  about: ({ instrumentId: id }) => (id === null ? [] : [ofInstrument(id)]),
+  correctable: true,
 });
 
 /** 2. The table: a row for each, that refers to the spine. */
@@ -26,40 +33,30 @@ const caseReadings = sqliteTable('case_readings', {
   factId: integer('fact_id')
     .primaryKey()
     .references(() => facts.id),
-  instrumentId: text('instrument_id'),
+  instrumentId: text('instrument_id').$type<InstrumentId>(),
   celsius: real().notNull(),
   humidityPercent: real('humidity_percent').notNull(),
 });
 const MIGRATION =
   'create table case_readings (fact_id integer primary key references facts (id), instrument_id text references instruments (id), celsius real not null, humidity_percent real not null)';
 
-type CaseReading = { readonly instrumentId: string | null; readonly celsius: number; readonly humidityPercent: number };
-
-/** 3. The definition: all the record must know. */
-const caseReadingFact = defineFact<Services>()<CaseReading, InferType<typeof caseReadingRequest>>({
-  kind: 'case-reading',
+/** 3. The definition: how it is decided, kept and read. */
+const caseReadingDefinition = defineFact<Services>()(caseReadingFact, {
   store: bodyTable(caseReadings, {
     toRow: (reading) => reading,
-    fromRow: ({ instrumentId, celsius, humidityPercent }) => ({ instrumentId, celsius, humidityPercent }),
+    fromRow: ({ factId: _factId, ...reading }) => reading,
   }),
-  about: ({ instrumentId }) => (instrumentId === null ? [] : [ofInstrument(instrumentId)]),
   words: ({ body }) => `Air: ${body.celsius} °C, ${body.humidityPercent} %`,
-  logged: {
-    path: '/api/cases/readings',
-    request: caseReadingRequest,
-    correctable: true,
-    decide: ({ instrumentId, celsius, humidityPercent }, { now }, { instruments }) => {
-      if (instrumentId !== null && !instruments.find(instrumentId)) return fail(noInstrument());
-      if (humidityPercent < 0 || humidityPercent > 100)
-        return fail(invalid('humidityPercent', { code: 'no-humidity' }));
-      return succeed({ body: { instrumentId, celsius, humidityPercent }, ...now });
-    },
+  decide: ({ instrumentId: id, celsius, humidityPercent }, { now }, { instruments }) => {
+    if (id !== null && !instruments.find(id)) return fail(noInstrument());
+    if (humidityPercent < 0 || humidityPercent > 100) return fail(invalid('humidityPercent', { code: 'no-humidity' }));
+    return succeed({ body: { instrumentId: id, celsius, humidityPercent }, ...now });
   },
 });
 
 let server: TestServer;
 beforeAll(async () => {
-  server = testServer({ kinds: [...FACTS, caseReadingFact as AnyFact<Services>] });
+  server = testServer({ kinds: [...FACTS, caseReadingDefinition as AnyFact<Services>] });
   server.client().exec(MIGRATION);
   await furnish(server);
 });

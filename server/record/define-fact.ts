@@ -56,15 +56,21 @@ export type Deciding = { readonly now: WallClock; readonly atMs: number; readonl
 /** A fact with its number in the spine. */
 export type Listed<Body> = Fact<Body> & { readonly id: number };
 
-/**
- * A kind of fact: everything the record must know to store it, answer it again, take it back, correct it, list it and
- * give it out. `Told` is what words and rules are handed: the record itself knows no feature.
- */
-export type FactDefinition<Body, Request extends Sent, Told> = {
+/** What is known of a kind before its rules: its name, of whom it tells, and what a client sends. */
+type Declared<Body, Request> = {
   readonly kind: string;
-  readonly store: BodyStore<Body>;
-  /** What it is about; none for a fact about another fact. */
+  /** Of whom it tells; nobody where it is about another fact. */
   about(body: Body): readonly Subject[];
+  /** Where it is posted; what only ever comes along with another is sent by nobody. */
+  readonly path?: string;
+  readonly request?: Schema<Request, AnyObject>;
+  /** May another of its kind take its place? */
+  readonly correctable?: boolean;
+};
+
+/** How a kind is decided, kept and read. `Told` is what words and rules are handed: the record itself knows no feature. */
+export type Keeping<Body, Request extends Sent, Told> = {
+  readonly store: BodyStore<Body>;
   /** Does it change what is known of its subjects, or of those of the fact it belongs to? Without it everything does. */
   changesSubjects?(body: Body): boolean;
   /** How it reads in the record of its subjects; a kind without words is told under another. */
@@ -75,33 +81,60 @@ export type FactDefinition<Body, Request extends Sent, Told> = {
   readonly isTooLargeToList?: true;
   /** Is what was logged with it told by itself? Without it a fact is told under the one it belongs to. */
   readonly eachIsTold?: true;
-  /** What a client can log; a kind without it is only ever written along with another. */
-  readonly logged?: {
-    /** Where it is posted; without it a feature's own route takes it in. */
-    readonly path?: string;
-    readonly request?: Schema<Request, AnyObject>;
-    /** May another of its kind take its place? */
-    readonly correctable?: boolean;
-    /** The rules: they bind new facts, never old ones. */
-    decide(request: Request, deciding: Deciding, told: Told): Outcome<ToWrite<Body>, Failure>;
-    /** What of the request the stored fact says, where its body names it otherwise. */
-    sent?(fact: Fact<Body>): Readonly<Record<string, unknown>>;
-    /** What is answered; the key alone where nothing else is said. */
-    answer?(fact: Fact<Body>, told: Told): object;
-    /** The fact that is there already and means the same, though it was sent under another key (a second tab's start). */
-    sameAs?(request: Request, told: Told): string | undefined;
-  };
+  /** The rules a new one must keep, never an old one; a kind without them is only ever written along with another. */
+  decide?(request: Request, deciding: Deciding, told: Told): Outcome<ToWrite<Body>, Failure>;
+  /** A feature's own route takes it in: it reads more than is sent. */
+  readonly hasOwnRoute?: true;
+  /** What of the request the stored fact says, where its body names it otherwise. */
+  sent?(fact: Fact<Body>, told: Told): Readonly<Record<string, unknown>>;
+  /** What is answered; the key alone where nothing else is said. */
+  answer?(fact: Fact<Body>, told: Told): object;
+  /** The fact that is there already and means the same, though it was sent under another key (a second tab's start). */
+  sameAs?(request: Request, told: Told): string | undefined;
   /** Facts of the kind that break a rule of today, a line each: rules bind new facts, old ones stay as they are. */
   breaking?(told: Told): string[];
   /** Why it cannot be taken back; null where it can. Without it everything of the kind can. */
   keeps?(fact: Fact<Body>, told: Told): Failure | null;
 };
 
+/**
+ * A kind of fact: everything the record must know to store it, answer it again, take it back, correct it, list it and
+ * give it out.
+ */
+export type FactDefinition<Body, Request extends Sent, Told> = Declared<Body, Request> & Keeping<Body, Request, Told>;
+
 /** Any kind of fact, whatever its body. */
 export type AnyFact<Told> = FactDefinition<unknown, Sent, Told>;
 
-/** Declares a kind of fact; the type parameters follow from what is given. */
+type AnyDeclared = {
+  readonly kind: string;
+  about(body: never): readonly Subject[];
+  readonly path?: string;
+  readonly request?: Schema;
+  readonly correctable?: boolean;
+};
+/** What is kept: what the declaration says it is, or more. */
+type BodyOf<Of extends AnyDeclared, Kept> = [Kept] extends [never] ? Parameters<Of['about']>[0] : Kept;
+/** What is sent: what the declaration says, or what the feature's own route makes of it. */
+type RequestOf<Of extends AnyDeclared, Request> = [Request] extends [never]
+  ? Of extends { readonly request: Schema<infer Said> }
+    ? Said & Sent
+    : Sent
+  : Request;
+
+/**
+ * Adds to a kind of fact, as the contract declares it, how it is decided, kept and read.
+ *
+ * @typeParam Kept what is kept of it, where that is more than its declaration needs to know
+ */
 export const defineFact =
-  <Told>() =>
-  <Body, Request extends Sent>(definition: FactDefinition<Body, Request, Told>): FactDefinition<Body, Request, Told> =>
-    definition;
+  <Told, Kept = never, Request extends Sent = never>() =>
+  <const Of extends AnyDeclared>(
+    { kind, about, path, request, correctable }: Of,
+    keeping: Keeping<BodyOf<Of, Kept>, RequestOf<Of, Request>, Told>,
+  ): FactDefinition<BodyOf<Of, Kept>, RequestOf<Of, Request>, Told> =>
+    ({ kind, about, path, request, correctable, ...keeping }) as unknown as FactDefinition<
+      BodyOf<Of, Kept>,
+      RequestOf<Of, Request>,
+      Told
+    >;

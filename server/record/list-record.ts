@@ -46,8 +46,9 @@ export function listRecord<Told>(
   const facts = withBodies(telling.record.newest(subjects, limit), telling);
   const words = wordsOf(facts, telling, about);
   const latest = latestToday(telling.nowMs());
-  return facts.map(({ id, key, kind, on, atMinute, corrects, body }) => {
-    const correctable = telling.record.definitionOf(kind).logged?.correctable === true;
+  return facts.map((fact) => {
+    const { id, key, kind, on, atMinute, corrects } = fact;
+    const correctable = telling.record.definitionOf(kind).correctable === true;
     return {
       key,
       kind,
@@ -56,7 +57,7 @@ export function listRecord<Told>(
       words: on > latest ? stillToCome(words.get(id) ?? kind, correctable) : (words.get(id) ?? kind),
       correctable,
       corrected: corrects !== null,
-      body: correctable && typeof body === 'object' ? { ...body } : null,
+      said: correctable && typeof fact.body === 'object' ? { ...fact.body } : null,
     };
   });
 }

@@ -1,5 +1,6 @@
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { differences, type Fact } from '#core/record/fact.ts';
+import { differences, type Fact, type Subject } from '#core/record/fact.ts';
+import type { TouchedSubject } from '#contract/fact.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { conflict, invalid, notFound, type Failure, type Logged } from '#server/failure.ts';
 import type { AnyFact, Deciding, FactDefinition, Sent } from '#server/record/define-fact.ts';
@@ -10,6 +11,8 @@ import { playersClock, stampNow } from '#server/wall-clock.ts';
 /** What the record needs of whoever tells it something. */
 export type Telling<Told> = {
   readonly record: RecordOf<Told>;
+  /** Whose pages hang on those of these subjects as well: themselves, and whom a feature knows them to belong to. */
+  readonly reachOf: (subjects: readonly Subject[]) => readonly Subject[];
   readonly atOnce: <Result>(work: () => Result) => Result;
   readonly nowMs: () => number;
 };
@@ -36,8 +39,8 @@ const ofKind = <Body>(fact: Recorded): Recorded<Body> => fact as Recorded<Body>;
 
 /** An entry under a key the record knows already: the same again, another one, or one taken back. */
 function known<Body, Request extends Sent, Told>(
-  telling: Telling<Told>,
-  { kind, logged }: Kind<Body, Request, Told>,
+  telling: Telling<Told> & Told,
+  { kind, sent }: Kind<Body, Request, Told>,
   request: Request,
 ): Outcome<Recorded<Body> | null, Failure> {
   const { record } = telling;
@@ -47,7 +50,7 @@ function known<Body, Request extends Sent, Told>(
   if (found === undefined) return succeed(null);
   if (found.kind !== kind) return fail(otherEntry(['kind']));
   const ours = ofKind<Body>(found);
-  const stored = other ? other.sent : { ...(logged?.sent?.(ours) ?? ours.body), corrects: found.corrects };
+  const stored = other ? other.sent : { ...(sent?.(ours, telling) ?? ours.body), corrects: found.corrects };
   const differing = differences(resolved(telling, request), stored);
   if (differing.length > 0) return fail(otherEntry(differing));
   return record.standing(found.key) === undefined ? fail(takenBack()) : succeed(ours);
@@ -56,14 +59,14 @@ function known<Body, Request extends Sent, Told>(
 /** The original a request wants to take the place of; null where it corrects nothing. */
 function corrected<Body, Request extends Sent, Told>(
   { record }: Telling<Told>,
-  { kind, logged }: Kind<Body, Request, Told>,
+  { kind, correctable }: Kind<Body, Request, Told>,
   request: Request,
 ): Outcome<string | null, Failure> {
   const { corrects } = request;
   if (corrects === null || corrects === undefined) return succeed(null);
   const found = record.findOriginal(corrects);
   if (found === undefined || found.kind !== kind) return fail(notFound('corrects', { code: 'nothing-to-correct' }));
-  if (logged?.correctable !== true) return fail(invalid('corrects', { code: 'not-correctable' }));
+  if (correctable !== true) return fail(invalid('corrects', { code: 'not-correctable' }));
   if (record.standing(found.key) === undefined)
     return fail(conflict('corrects', { code: 'correcting-what-was-taken-back' }));
   return succeed(found.key);
@@ -96,16 +99,15 @@ function write<Body, Request extends Sent, Told>(
   if (before.value) return succeed({ fact: before.value, created: false });
   const clock = clockOf(request, nowMs());
   if (!clock.ok) return clock;
-  const { logged } = definition;
-  if (logged === undefined) throw new Error(`${definition.kind} is never logged by itself`);
-  const twin = logged.sameAs?.(request, telling);
+  if (definition.decide === undefined) throw new Error(`${definition.kind} is never logged by itself`);
+  const twin = definition.sameAs?.(request, telling);
   if (twin !== undefined) {
     record.alsoKnownAs(twin, request.key, contentOf(request));
     return succeed({ fact: factUnder<Body, Told>(telling, twin), created: false });
   }
   const original = corrected(telling, definition, request);
   if (!original.ok) return original;
-  const decided = logged.decide(request, { ...clock.value, corrects: original.value }, telling);
+  const decided = definition.decide(request, { ...clock.value, corrects: original.value }, telling);
   if (!decided.ok) return decided;
   const { body, on, atMinute, belongsTo = null, with: others = [] } = decided.value;
   const { key } = request;
@@ -136,9 +138,14 @@ export function logFact<Body, Request extends Sent, Told>(
   const written = telling.atOnce(() => write(telling, definition, request));
   if (!written.ok) return written;
   const { fact, created } = written.value;
-  const view = definition.logged?.answer?.(fact, telling) ?? { key: fact.key };
-  return succeed({ view, created });
+  const view = definition.answer?.(fact, telling) ?? { key: fact.key };
+  const isOfNoOne = definition.changesSubjects?.(fact.body) === false;
+  return succeed({ view, created, touched: isOfNoOne ? [] : touchedBy(telling, fact.key) });
 }
+
+/** Whose pages look again after something was written or taken back under this key. */
+export const touchedBy = <Told>({ record, reachOf }: Telling<Told>, key: string): TouchedSubject[] =>
+  reachOf(record.touchedBy(key)).map((subject) => ({ ...subject, revision: record.revision(subject) }));
 
 /** Any definition, as the routes hold them. */
 export const logAny = <Told>(telling: Telling<Told> & Told, definition: AnyFact<Told>, request: Sent) =>

@@ -53,6 +53,11 @@ export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
     .from(subjects)
     .where(and(eq(subjects.kind, sql.placeholder('kind')), eq(subjects.name, sql.placeholder('name'))))
     .prepare();
+  const subjectById = db
+    .select({ kind: subjects.kind, id: subjects.name })
+    .from(subjects)
+    .where(eq(subjects.id, sql.placeholder('id')))
+    .prepare();
   const subjectsOf = db
     .select({ id: factSubjects.subjectId })
     .from(factSubjects)
@@ -97,8 +102,17 @@ export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
     const isToldByItself = owner === null || spine.definitionOf(owner.kind).eachIsTold === true;
     const isListed = definition.words !== undefined && isToldByItself;
     const listedAt = isListed ? dayNumber(fact.on) * MINUTES_PER_DAY + (fact.atMinute ?? 0) : null;
-    for (const id of new Set(definition.about(fact.body).map(subjectId)))
-      insertRow(db, factSubjects, { factId: row.id, subjectId: id, listedAt });
+    const about = definition.about(fact.body);
+    // What names instruments stands in their records, not in that of everything else their player has.
+    const namesInstruments = about.some(({ kind }) => kind === 'instrument');
+    const listed = new Map(
+      about.map((subject) => [
+        subjectId(subject),
+        subject.kind === 'instrument' || !namesInstruments ? listedAt : null,
+      ]),
+    );
+    for (const [subject, at] of listed)
+      insertRow(db, factSubjects, { factId: row.id, subjectId: subject, listedAt: at });
     settle(row, owner);
     return definition.changesSubjects?.(fact.body) === false ? [] : touchedBy(row);
   };
@@ -115,6 +129,13 @@ export function createRecordWriter<Told>(db: Db, spine: Spine<Told>) {
           .set({ revision: sql`${subjects.revision} + 1` })
           .where(inArray(subjects.id, [...touched]))
           .run();
+    },
+
+    /** Of whom a fact tells, and every fact it belongs to or corrects. */
+    touchedBy: (key: string): Subject[] => {
+      const row = spine.withKey(key);
+      const ids = new Set(row === undefined ? [] : touchedBy(row));
+      return [...ids].flatMap((id) => subjectById.all({ id }));
     },
 
     /** Lets a key stand for a fact that is there already. */

@@ -34,7 +34,7 @@ const takeBack = (targetKey: string) => post('/api/withdrawals', { key: aKey(), 
 const begun = async (over: object = {}): Promise<RunView> => (await post('/api/runs', runBody(over)).expect(201)).body;
 const note = { instrumentId: 'clarinet', now: NOW };
 
-const logged = FACTS.filter((kind) => kind.logged !== undefined).map(({ kind }) => kind);
+const logged = FACTS.filter((kind) => kind.decide !== undefined).map(({ kind }) => kind);
 const exampleOf = async (kind: string): Promise<Example> => {
   const make = oneOfEach[kind];
   if (make === undefined) throw new Error(`no example of ${kind}`);

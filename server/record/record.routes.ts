@@ -43,8 +43,8 @@ export function recordRoutes(services: Serving, definitions: readonly AnyFact<Se
     return answerLogged(res, () => withdraw(asked, request));
   });
   for (const definition of definitions) {
-    const { path, request } = definition.logged ?? {};
-    if (path !== undefined && request !== undefined)
+    const { path, request, hasOwnRoute } = definition;
+    if (path !== undefined && request !== undefined && hasOwnRoute !== true)
       router.post(path, (req, res) => {
         const [asked, sent] = [services(req), bodyOf(request, req)];
         return answerLogged(res, () => logAny(asked, definition, sent));

@@ -9,6 +9,7 @@ import {
   type AnySQLiteColumn,
 } from 'drizzle-orm/sqlite-core';
 import type { Instant } from '#core/time/instant.ts';
+import type { SubjectKind } from '#core/record/fact.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
 /** The spine of the record: one row for each fact of whatever kind. Nothing is ever changed in it but `counts`. */
@@ -46,7 +47,7 @@ export const subjects = sqliteTable(
   'subjects',
   {
     id: integer().primaryKey(),
-    kind: text().notNull(),
+    kind: text().$type<SubjectKind>().notNull(),
     name: text().notNull(),
     revision: integer().notNull().default(0),
   },

@@ -1,5 +1,7 @@
 import { expect, test } from '@jest/globals';
 import type { RecordView } from '#contract/record.ts';
+import { saidAgain } from '#contract/fact.ts';
+import { DECLARED } from '#contract/facts.ts';
 import { FACTS } from '#server/facts.ts';
 import { furnished } from '#server/testing/furnished.ts';
 import { oneOfEach } from '#server/testing/one-of-each.ts';
@@ -109,7 +111,7 @@ const TOLD: Readonly<Record<string, readonly (readonly [over: Over, words: strin
   minder: [[{}, null]],
 };
 /** Kinds whose body is shown again in a form, to be corrected. */
-const CORRECTABLE = ['play', 'event', 'reed-box', 'reed-play'];
+const CORRECTABLE = ['play', 'event', 'reed-box', 'reed-play', 'air-reading'];
 
 const { server, get } = furnished();
 const post = (path: string, body: object) => server().api().post(path).send(body);
@@ -118,11 +120,17 @@ const furnishOther = () =>
     ...{ id: 'other', name: 'Other', kind: 'clarinet', build: WOODEN, playerId: 'ada', cameNew: false },
     ...{ acquiredOn: '2024-01-10', today: TODAY },
   }).expect(201);
+const sayable = (kind: string, said: object): object => {
+  const declared = DECLARED.find((one) => one.kind === kind);
+  if (declared === undefined) throw new Error(`${kind} is not declared`);
+  const all = Object.entries(saidAgain<object>(declared, said));
+  return Object.fromEntries(all.filter(([, value]) => value !== null));
+};
 const lineOf = async (key: string) =>
   ((await get('/api/record/clarinet?limit=100').expect(200)).body as RecordView).entries.find((one) => one.key === key);
 
 test('every kind that can be logged is told here', () => {
-  const logged = FACTS.filter((kind) => kind.logged !== undefined).map(({ kind }) => kind);
+  const logged = FACTS.filter((kind) => kind.decide !== undefined).map(({ kind }) => kind);
   expect(Object.keys(TOLD).toSorted()).toEqual(logged.toSorted());
 });
 
@@ -139,7 +147,9 @@ test.each(all)('a $kind reads “$words”, also after a restart, and is the sam
     else {
       expect(line?.words).toContain(one.words);
       expect(line?.correctable).toBe(CORRECTABLE.includes(one.kind));
-      expect(line?.body !== null).toBe(CORRECTABLE.includes(one.kind));
+      expect(line?.said !== null).toBe(CORRECTABLE.includes(one.kind));
+      // What its form is handed can be said again.
+      if (line?.said) expect(sayable(one.kind, sent)).toMatchObject(sayable(one.kind, line.said));
       expect(line?.corrected).toBe(false);
     }
   }

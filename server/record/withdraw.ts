@@ -2,7 +2,7 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { fieldOf } from '#core/record/fact.ts';
 import type { WithdrawRequest } from '#contract/record.ts';
 import { conflict, notFound, type Failure, type Logged } from '#server/failure.ts';
-import type { Telling } from '#server/record/log-fact.ts';
+import { touchedBy, type Telling } from '#server/record/log-fact.ts';
 import { WITHDRAWAL } from '#server/record/withdrawal.fact.ts';
 import { stampNow } from '#server/wall-clock.ts';
 
@@ -44,5 +44,5 @@ export function withdraw<Told>(
   if (!written.ok) return written;
   const view = telling.record.withdrawalOf(request.targetKey);
   if (view === undefined) throw new Error(`${request.targetKey} was taken back and is not`);
-  return succeed({ view, created: written.value });
+  return succeed({ view, created: written.value, touched: touchedBy(telling, request.targetKey) });
 }

@@ -1,13 +1,12 @@
 import { withdrawals } from '#server/record/record.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
-import { defineFact, type Sent } from '#server/record/define-fact.ts';
+import { defineFact } from '#server/record/define-fact.ts';
 
 export const WITHDRAWAL = 'withdrawal';
 export type Withdrawal = { readonly targetKey: string };
 
 /** A fact was taken back. A fact of its own, which itself is not taken back. */
-export const withdrawalFact = defineFact<unknown>()<Withdrawal, Sent>({
-  kind: WITHDRAWAL,
-  store: bodyTable(withdrawals, { toRow: (body) => body, fromRow: ({ targetKey }) => ({ targetKey }) }),
-  about: () => [],
-});
+export const withdrawalDefinition = defineFact<unknown, Withdrawal>()(
+  { kind: WITHDRAWAL, about: () => [] },
+  { store: bodyTable(withdrawals, { toRow: (body) => body, fromRow: ({ targetKey }) => ({ targetKey }) }) },
+);

@@ -43,6 +43,7 @@ export const ROWS_AFTER: Record<string, string> = {
   '0015_plans_without_statistics': '',
   '0016_imports_by_date': '',
   '0017_imports_without_copies': '',
+  '0018_listed_by_instrument': '',
 };
 
 export const statementsOf = (tag: string): string[] =>

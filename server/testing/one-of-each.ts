@@ -29,18 +29,23 @@ type Post = (path: string, body: object) => ReturnType<ReturnType<TestServer['ap
 
 /** An example of each kind of fact that can be logged, by its kind; what it stands on is logged as it is asked for. */
 export const oneOfEach: Readonly<Record<string, (post: Post) => Promise<Example> | Example>> = {
-  play: () => ({
-    path: '/api/plays',
-    body: { ...playBody(), key: undefined },
-    otherwise: {
-      instrumentId: 'other',
-      playerId: 'kit',
-      endedOn: dayBefore,
-      endedAtMinute: 1100,
-      minutes: 46,
-      roomCelsius: 10,
-    },
-  }),
+  play: async (post) => {
+    const box = await reedBox(post);
+    const reeds = (number: number) => ({ shares: [{ reedId: `${box}/${number}`, minutes: 20 }], high: 'none' });
+    return {
+      path: '/api/plays',
+      body: { ...playBody(), reeds: reeds(1), key: undefined },
+      otherwise: {
+        reeds: reeds(2),
+        instrumentId: 'other',
+        playerId: 'kit',
+        endedOn: dayBefore,
+        endedAtMinute: 1100,
+        minutes: 46,
+        roomCelsius: 10,
+      },
+    };
+  },
   run: async (post) => {
     const play = playBody();
     await post('/api/plays', play).expect(201);

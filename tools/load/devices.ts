@@ -8,7 +8,7 @@ import { compose } from '#server/compose.ts';
 import { openDatabase } from '#server/db/connection.ts';
 import { addInstrument } from '#server/features/instruments/instruments.use-cases.ts';
 import { addPlayer } from '#server/features/players/players.use-cases.ts';
-import { playFact } from '#server/features/plays/play.fact.ts';
+import { playDefinition } from '#server/features/plays/play.fact.ts';
 import { logFact } from '#server/record/log-fact.ts';
 
 /** A player with an instrument of their own, in front of one screen. */
@@ -34,7 +34,12 @@ export function furnishDevices(dataFolder: string, count: number, today: LocalDa
     for (const { playerId, instrumentId } of devices)
       for (let daysAgo = PLAYS_EACH; daysAgo >= 1; daysAgo--) {
         const play = { instrumentId, playerId, endedOn: addDays(today, -daysAgo), endedAtMinute: 1100, minutes: 45 };
-        logFact(services, playFact, { key: randomUUID(), ...play, roomCelsius: null, now: { on: today, atMinute: 0 } });
+        logFact(services, playDefinition, {
+          key: randomUUID(),
+          ...play,
+          roomCelsius: null,
+          now: { on: today, atMinute: 0 },
+        });
       }
   });
   database.close();

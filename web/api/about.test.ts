@@ -1,22 +1,26 @@
 import { describe, expect, test } from '@jest/globals';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { mustLookAgain } from '#web/api/about.ts';
 
-const [clarinet, horn] = ['clarinet', 'horn'] as unknown as [InstrumentId, InstrumentId];
+const clarinet = 'clarinet' as unknown as InstrumentId;
+const [ofClarinet, ofHorn] = [ofInstrument('clarinet'), ofInstrument('horn')];
 
 describe('after something was written', () => {
   test.each([
-    ['the book', 'book', 'everything', false],
-    ['the shelf', 'record', [horn], true],
-    ['a page of the instrument', { instrument: clarinet }, [horn, clarinet], true],
-    ['a page of another instrument', { instrument: clarinet }, [horn], false],
-    ['a page, of a player and all they play', { instrument: clarinet }, 'everything', true],
-    ['a run, of an instrument', { run: 'one' }, [horn], true],
+    ['the book', 'book', [ofHorn], false],
+    ['the shelf', 'record', [ofHorn], true],
+    ['a page of the instrument', { instrument: clarinet }, [ofHorn, ofClarinet], true],
+    ['a page of another instrument', { instrument: clarinet }, [ofHorn], false],
+    ['a page of the player', { player: 'ada' }, [ofHorn, ofPlayer('ada')], true],
+    ['a page of another player', { player: 'ada' }, [ofHorn, ofPlayer('ben')], false],
+    ['a page of a player whose name is that of an instrument', { player: 'horn' }, [ofHorn], false],
+    ['a run, of an instrument', { run: 'one' }, [ofHorn], true],
     ['a run, of a tick in it', { run: 'one' }, { run: 'one' }, true],
     ['a run, of a tick in another', { run: 'one' }, { run: 'two' }, false],
     ['a page, of a tick', { instrument: clarinet }, { run: 'one' }, false],
     ['the shelf, of a tick', 'record', { run: 'one' }, false],
-    ['what does not say what it is about', undefined, [horn], true],
+    ['what does not say what it is about', undefined, [ofHorn], true],
   ] as const)('%s: looked at again or not', (_what, about, touched, again) => {
     expect(mustLookAgain(about, touched)).toBe(again);
   });

@@ -25,8 +25,8 @@ export const loggedAs = ({ path, body }: Asked): Answer => ({
   status: 201,
   body:
     path === recordPaths.withdraw
-      ? { key: body?.key, targetKey: body?.targetKey, at: '2026-11-24T20:00:00.000Z' }
-      : { key: body?.key },
+      ? { key: body?.key, targetKey: body?.targetKey, at: '2026-11-24T20:00:00.000Z', touched: [] }
+      : { key: body?.key, touched: [] },
 });
 
 /** What a component asks of the server, and the answers it gets: `null` is none at all, as of a server that has gone. */

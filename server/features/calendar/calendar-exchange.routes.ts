@@ -2,10 +2,10 @@ import { Router } from 'express';
 import { succeed } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import { localDate } from '#core/time/local-date.ts';
-import { calendarInPaths, calendarPreviewRequest, calendarTakeRequest } from '#contract/calendar-in.ts';
+import { calendarImportFact, calendarInPaths, calendarPreviewRequest } from '#contract/calendar-in.ts';
 import { feedQuery, sittingPaths, sittingsQuery } from '#contract/sittings.ts';
 import { notFound } from '#server/failure.ts';
-import { calendarImportFact } from '#server/features/calendar/calendar-import.fact.ts';
+import { calendarImportDefinition } from '#server/features/calendar/calendar-import.fact.ts';
 import { importRequestOf, previewOf } from '#server/features/calendar/calendar-in.use-cases.ts';
 import {
   calendarOut,
@@ -37,9 +37,9 @@ export function calendarInRoutes(services: Serving): Router {
   });
   router.post(calendarInPaths.imports, async (req, res) => {
     const asked = services(req);
-    const request = await importRequestOf(asked, bodyOf(calendarTakeRequest, req));
+    const request = await importRequestOf(asked, bodyOf(calendarImportFact.request, req));
     if (!request.ok) return sendOutcome(res, request);
-    return answerLogged(res, () => logFact(asked, calendarImportFact, request.value));
+    return answerLogged(res, () => logFact(asked, calendarImportDefinition, request.value));
   });
   return router;
 }

@@ -1,11 +1,11 @@
 import { and, eq, sql } from 'drizzle-orm';
 import type { CalendarImport, ImportedEvent } from '#core/calendar/imported-event.ts';
-import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { Db } from '#server/db/connection.ts';
 import { insertRow } from '#server/db/prepared-insert.ts';
 import { calendarImports, importedDates } from '#server/features/calendar/calendar.table.ts';
 import type { BodyStore } from '#server/record/define-fact.ts';
 import { facts } from '#server/record/record.table.ts';
+import type { ImportOfCalendar } from '#core/calendar/imported-event.ts';
 
 /** Writes down the dates of an import, those that are new; the number of each, in order. */
 export function writeDates(db: Db, events: readonly ImportedEvent[]): number[] {
@@ -103,9 +103,8 @@ export function createCalendarImports(db: Db) {
 }
 
 /** `sent`: a digest of what was sent, by which the same is known when it is sent again. */
-export type CalendarImportBody = CalendarImport & { readonly playerId: PlayerId; readonly sent: string | null };
 /** The dates of an import are kept apart from it: the next import of the calendar has most of them again. */
-export const importStore: BodyStore<CalendarImportBody> = {
+export const importStore: BodyStore<ImportOfCalendar> = {
   table: calendarImports,
   misrepeated: misrepeatedImports,
   insert: (db, { factId }, { events, ...body }) => {

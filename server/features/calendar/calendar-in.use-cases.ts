@@ -7,12 +7,13 @@ import type { IcsCalendar } from '#core/ics/read-calendar.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { WallClock } from '#core/plays/play.ts';
-import type { CalendarPreview, CalendarTakeRequest } from '#contract/calendar-in.ts';
+import { calendarImportFact, type CalendarPreview } from '#contract/calendar-in.ts';
 import { invalid, notFound, type Failure } from '#server/failure.ts';
-import { calendarImportFact, type CalendarImportRequest } from '#server/features/calendar/calendar-import.fact.ts';
-import type { CalendarImportBody } from '#server/features/calendar/calendar-imports.repository.ts';
+import type { CalendarImportRequest } from '#server/features/calendar/calendar-import.fact.ts';
 import type { Services } from '#server/services.ts';
 import { OutOfPatience } from '#server/work/desk.ts';
+import type { ImportOfCalendar } from '#core/calendar/imported-event.ts';
+import type { Sending } from '#contract/fact.ts';
 
 /** Nobody waits longer for a file to be read, ms. */
 const PATIENCE_MS = 15_000;
@@ -90,19 +91,19 @@ function keyOf(playerId: string, calendar: string, { uid, instance }: Pick<Impor
 }
 
 /** What was sent, in short: the same sent again is the same, whatever was imported in between. */
-const digestOf = ({ key: _key, now: _now, ...content }: CalendarTakeRequest): string =>
+const digestOf = ({ key: _key, now: _now, ...content }: Sending<typeof calendarImportFact>): string =>
   createHash('sha256').update(JSON.stringify(content)).digest('base64url');
 
 /** The import that was taken in under a key; what is stored under its kind was written by it. */
-function importUnder({ record }: Services, key: string): CalendarImportBody | null {
+function importUnder({ record }: Services, key: string): ImportOfCalendar | null {
   const found = record.find(key);
-  return found?.kind === calendarImportFact.kind ? (found.body as CalendarImportBody) : null;
+  return found?.kind === calendarImportFact.kind ? (found.body as ImportOfCalendar) : null;
 }
 
 /** What is written down of a file: what was chosen of it, with what has vanished from it and was not dropped. */
 export async function importRequestOf(
   services: Services,
-  request: CalendarTakeRequest,
+  request: Sending<typeof calendarImportFact>,
 ): Promise<Outcome<CalendarImportRequest, Failure>> {
   const { key, now, playerId, zone, fileName, text, choices, dropped } = request;
   const sent = digestOf(request);

@@ -1,27 +1,25 @@
 import { doneThereWords } from '#core/bench/bench-words.ts';
 import { bookItem, type Book } from '#core/book/book.ts';
 import { itemIn } from '#core/book/practice.ts';
-import { checkEvent, eventWords, type BenchStay, type CalendarEvent, type EventOrigin } from '#core/calendar/event.ts';
+import { checkEvent, eventWords, type BenchStay, type EventOrigin } from '#core/calendar/event.ts';
 import { duration } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { calendarPaths, eventRequest, type EventRequest } from '#contract/calendar.ts';
+import { eventFact } from '#contract/calendar.ts';
 import { invalid, notFound, type Failure } from '#server/failure.ts';
 import { events } from '#server/features/calendar/calendar.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import { costFault } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
+import type { Kept, Sending } from '#contract/fact.ts';
 
-export type EventBody = Omit<CalendarEvent, 'key'>;
-
-type Content = Omit<EventRequest, 'key' | 'now' | 'corrects' | 'insteadOf' | 'dropped'>;
+type Content = Omit<Sending<typeof eventFact>, 'key' | 'now' | 'corrects' | 'insteadOf' | 'dropped'>;
 
 /** Where the event came from: what it corrects keeps its place, and what stands instead of an imported one takes it. */
 function originOf(
-  { corrects, insteadOf, dropped }: Pick<EventRequest, 'corrects' | 'insteadOf' | 'dropped'>,
+  { corrects, insteadOf, dropped }: Pick<Sending<typeof eventFact>, 'corrects' | 'insteadOf' | 'dropped'>,
   { calendar }: Services,
   playerId: PlayerId,
 ): Outcome<EventOrigin | null, Failure> {
@@ -41,14 +39,14 @@ function unknownWork({ stay }: Content, { readings }: Services, today: LocalDate
 }
 
 function decide(
-  { key: _key, now: _now, corrects, insteadOf, dropped, ...content }: EventRequest,
+  { key: _key, now: _now, corrects, insteadOf, dropped, ...content }: Sending<typeof eventFact>,
   { now }: Deciding,
   services: Services,
-): Outcome<ToWrite<EventBody>, Failure> {
+): Outcome<ToWrite<Kept<typeof eventFact>>, Failure> {
   const { players, instruments } = services;
   const player = players.find(content.playerId);
   if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
-  const own = new Set(instruments.all().flatMap((one) => (one.playerId === player.id ? [one.id] : [])));
+  const own = new Set(instruments.ofPlayer(player.id).map(({ id }) => id));
   const origin = originOf({ corrects, insteadOf, dropped }, services, content.playerId);
   if (!origin.ok) return origin;
   const checked = checkEvent({ ...content, stay: content.stay ?? null, origin: origin.value }, now.on, own);
@@ -66,10 +64,8 @@ const workOf = ({ done }: BenchStay, book: Book) =>
   [...new Set(done.flatMap(({ itemIds }) => itemIds))].flatMap((id) => bookItem(book, id) ?? []);
 
 /** A day of which more is known than its weekday; it moves whatever is foreseen for the instruments it names. */
-export const eventFact = defineFact<Services>()<EventBody, EventRequest>({
-  kind: 'event',
+export const eventDefinition = defineFact<Services>()(eventFact, {
   store: bodyTable(events, { toRow: (event) => event, fromRow: ({ factId: _factId, ...event }) => event }),
-  about: ({ playerId, instrumentIds }) => [ofPlayer(playerId), ...instrumentIds.map(ofInstrument)],
   words: ({ body }, { format, book }) => {
     const { on, until, minutes, stay, origin } = body;
     const days = until === null || until === on ? format.date(on) : `${format.date(on)} to ${format.date(until)}`;
@@ -78,5 +74,5 @@ export const eventFact = defineFact<Services>()<EventBody, EventRequest>({
     const dropped = origin?.dropped === true ? ' Left out of the calendar.' : '';
     return `${days}: ${eventWords(body)}${minutes === null ? '' : `, ${duration(minutes)}`}.${came}${cost}${dropped}`;
   },
-  logged: { path: calendarPaths.events, request: eventRequest, correctable: true, decide },
+  decide,
 });

@@ -1,25 +1,24 @@
 import { bookItem } from '#core/book/book.ts';
 import { itemIn } from '#core/book/practice.ts';
 import { daysOf } from '#core/calendar/event.ts';
-import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { ofPlayer } from '#core/record/fact.ts';
-import { checkMove, type SittingPin } from '#core/sittings/sitting-pin.ts';
+import { checkMove } from '#core/sittings/sitting-pin.ts';
 import { dayNumber } from '#core/time/local-date.ts';
-import { sittingMoveRequest, sittingPaths, type SittingMoveRequest } from '#contract/sittings.ts';
+import { sittingMoveFact } from '#contract/sittings.ts';
 import { invalid, notFound, type Failure } from '#server/failure.ts';
 import { sittingMoves } from '#server/features/calendar/calendar.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
-
-export type SittingMoveBody = { readonly playerId: PlayerId; readonly pins: readonly SittingPin[] };
+import type { SittingMoved } from '#core/sittings/sitting-pin.ts';
+import type { Sending } from '#contract/fact.ts';
 
 function decide(
-  { playerId, times, on }: SittingMoveRequest,
+  { playerId, times, on }: Sending<typeof sittingMoveFact>,
   { now }: Deciding,
   { players, readings, calendar }: Services,
-): Outcome<ToWrite<SittingMoveBody>, Failure> {
+): Outcome<ToWrite<SittingMoved>, Failure> {
   if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
   for (const [at, { instrumentId, itemId }] of times.entries()) {
     const reading = readings.of(instrumentId);
@@ -48,7 +47,7 @@ function instrumentNamer({ instruments }: Services): (id: InstrumentId) => strin
 }
 
 function moveWords(
-  { pins }: SittingMoveBody,
+  { pins }: SittingMoved,
   nameOf: (id: InstrumentId) => string,
   { book, format }: Pick<Services, 'book' | 'format'>,
 ): string {
@@ -62,23 +61,17 @@ function moveWords(
 }
 
 /** A sitting, or part of one, on a day the player has set: it stays there, and the rest is planned round it. */
-export const sittingMoveFact = defineFact<Services>()<SittingMoveBody, SittingMoveRequest>({
-  kind: 'sitting-move',
+export const sittingMoveDefinition = defineFact<Services>()(sittingMoveFact, {
   store: bodyTable(sittingMoves, { toRow: (move) => move, fromRow: ({ factId: _factId, ...move }) => move }),
-  about: ({ playerId }) => [ofPlayer(playerId)],
   words: ({ body }, told) => moveWords(body, instrumentNamer(told), told),
   wordsOfAll: (facts, told) => {
     const nameOf = instrumentNamer(told);
     return facts.map(({ body }) => moveWords(body, nameOf, told));
   },
-  logged: {
-    path: sittingPaths.moves,
-    request: sittingMoveRequest,
-    decide,
-    sent: ({ body: { playerId, pins } }) => ({
-      playerId,
-      times: pins.map(({ on: _on, ...time }) => time),
-      on: pins[0]?.on ?? null,
-    }),
-  },
+  decide,
+  sent: ({ body: { playerId, pins } }) => ({
+    playerId,
+    times: pins.map(({ on: _on, ...time }) => time),
+    on: pins[0]?.on ?? null,
+  }),
 });

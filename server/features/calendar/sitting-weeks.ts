@@ -174,7 +174,7 @@ async function fittingPlan(read: WeeksRead, services: Services): Promise<Timed> 
 
 /** What the weeks hang on. */
 const subjectsOf = ({ instruments }: Services, playerId: PlayerId): Subject[] => {
-  const own = instruments.all().filter((one) => one.playerId === playerId);
+  const own = instruments.ofPlayer(playerId);
   return [ofPlayer(playerId), ...own.map(({ id }) => ofInstrument(id))];
 };
 

@@ -1,32 +1,23 @@
-import type { CareItemId } from '#core/book/care-ids.ts';
 import type { Book } from '#core/book/book.ts';
 import { bookItem } from '#core/book/book.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import { itemIn } from '#core/book/practice.ts';
-import type { DoneBy } from '#core/care/done-by.ts';
 import { doneWords } from '#core/care/record-words.ts';
-import type { Instrument, InstrumentId } from '#core/instruments/instrument.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
-import { ofInstrument } from '#core/record/fact.ts';
-import { carePaths, logCareRequest, type LogCareRequest } from '#contract/care.ts';
+import { careFact } from '#contract/care.ts';
 import { invalid, noInstrument, notFound, type Failure } from '#server/failure.ts';
 import { misrepeatedCare } from '#server/features/care/care.repository.ts';
 import { careDone } from '#server/features/care/care.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
+import type { CareDone } from '#core/care/done-by.ts';
+import type { Sending } from '#contract/fact.ts';
 
 const LAST_MINUTE_OF_DAY = 1439;
-
-export type CareDoneBody = {
-  readonly instrumentId: InstrumentId;
-  readonly itemId: CareItemId;
-  readonly by: DoneBy;
-  /** Day and minute as one number, as clocks count. */
-  readonly wallMinute: number;
-};
 
 /** What an entry about an item is about, or what in it is not known. */
 export function itemOf(
@@ -40,10 +31,10 @@ export function itemOf(
   return succeed({ instrument, item });
 }
 
-type Done = Pick<LogCareRequest, 'instrumentId' | 'itemId' | 'doneOn' | 'by'>;
+type Done = Pick<Sending<typeof careFact>, 'instrumentId' | 'itemId' | 'doneOn' | 'by'>;
 
 /** Care of an instrument that was done by now, as it is written down. */
-export function doneBefore(services: Services, request: Done, now: WallClock): Outcome<ToWrite<CareDoneBody>, Failure> {
+export function doneBefore(services: Services, request: Done, now: WallClock): Outcome<ToWrite<CareDone>, Failure> {
   const about = itemOf(services, request);
   if (!about.ok) return about;
   const { instrument } = about.value;
@@ -61,8 +52,7 @@ export function doneBefore(services: Services, request: Done, now: WallClock): O
 }
 
 /** Something was done: by a run that was finished, or outside one, at the bench, elsewhere, before Ulu was asked. */
-export const careFact = defineFact<Services>()<CareDoneBody, LogCareRequest>({
-  kind: 'care',
+export const careDefinition = defineFact<Services>()(careFact, {
   store: bodyTable(careDone, {
     misrepeated: misrepeatedCare,
     toRow: (done) => done,
@@ -73,13 +63,8 @@ export const careFact = defineFact<Services>()<CareDoneBody, LogCareRequest>({
       wallMinute: at,
     }),
   }),
-  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }, { book }) => doneWords(bookItem(book, body.itemId), body.itemId, body.by),
-  logged: {
-    path: carePaths.log,
-    request: logCareRequest,
-    decide: (request, { now }, services) => doneBefore(services, request, now),
-    sent: ({ on, body }) => ({ ...body, doneOn: on }),
-    answer: ({ key, on, body: { instrumentId, itemId, by } }) => ({ key, instrumentId, itemId, doneOn: on, by }),
-  },
+  decide: (request, { now }, services) => doneBefore(services, request, now),
+  sent: ({ on, body }) => ({ ...body, doneOn: on }),
+  answer: ({ key, on, body: { instrumentId, itemId, by } }) => ({ key, instrumentId, itemId, doneOn: on, by }),
 });

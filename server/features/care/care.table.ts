@@ -1,6 +1,5 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { LastDoneRequest } from '#contract/care.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { DECISION_KINDS } from '#core/care/care-decision.ts';
@@ -8,6 +7,8 @@ import { DONE_BY } from '#core/care/done-by.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
 import { oneOf } from '#server/db/one-of.ts';
 import { ofInstrument } from '#server/features/instruments/instruments.table.ts';
+import type { Kept } from '#contract/fact.ts';
+import type { lastDoneFact } from '#contract/care.ts';
 
 export const careDone = sqliteTable(
   'care_done',
@@ -63,7 +64,7 @@ export const lastDone = sqliteTable(
   {
     ...ofInstrument(),
     /** JSON of what was sent: each item, its day and who did it. */
-    items: text({ mode: 'json' }).$type<LastDoneRequest['items']>().notNull(),
+    items: text({ mode: 'json' }).$type<Kept<typeof lastDoneFact>['items']>().notNull(),
   },
   (table) => [index('last_done_of_instrument').on(table.instrumentId)],
 );

@@ -1,33 +1,23 @@
-import type { CareItemId } from '#core/book/care-ids.ts';
 import { bookItem } from '#core/book/book.ts';
-import type { DecisionKind } from '#core/care/care-decision.ts';
 import { decisionWords } from '#core/care/record-words.ts';
-import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { ofInstrument } from '#core/record/fact.ts';
-import { addDays, type LocalDate } from '#core/time/local-date.ts';
-import { carePaths, logDecisionRequest, type LogDecisionRequest } from '#contract/care.ts';
+import { addDays } from '#core/time/local-date.ts';
+import { decisionFact } from '#contract/care.ts';
 import { invalid, type Failure } from '#server/failure.ts';
 import { itemOf } from '#server/features/care/care-done.fact.ts';
 import { careDecisions } from '#server/features/care/care.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
+import type { Kept, Sending } from '#contract/fact.ts';
 
 const LATEST_POSTPONEMENT_DAYS = 365;
 
-export type DecisionBody = {
-  readonly instrumentId: InstrumentId;
-  readonly itemId: CareItemId;
-  readonly kind: DecisionKind;
-  readonly until: LocalDate | null;
-};
-
 function decide(
-  request: LogDecisionRequest,
+  request: Sending<typeof decisionFact>,
   { now }: Deciding,
   services: Services,
-): Outcome<ToWrite<DecisionBody>, Failure> {
+): Outcome<ToWrite<Kept<typeof decisionFact>>, Failure> {
   const about = itemOf(services, request);
   if (!about.ok) return about;
   const { instrument, item } = about.value;
@@ -42,8 +32,7 @@ function decide(
 }
 
 /** A decision about an item: let it wait, do not do it, take it up again. The latest counts. */
-export const decisionFact = defineFact<Services>()<DecisionBody, LogDecisionRequest>({
-  kind: 'decision',
+export const decisionDefinition = defineFact<Services>()(decisionFact, {
   store: bodyTable(careDecisions, {
     toRow: (decision) => decision,
     fromRow: ({ instrumentId, itemId, kind, until }) => ({
@@ -53,7 +42,6 @@ export const decisionFact = defineFact<Services>()<DecisionBody, LogDecisionRequ
       until,
     }),
   }),
-  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }, { book, format }) => decisionWords(bookItem(book, body.itemId), body, format),
-  logged: { path: carePaths.decisions, request: logDecisionRequest, decide },
+  decide,
 });

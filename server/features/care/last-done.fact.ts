@@ -1,24 +1,21 @@
 import { bookItem } from '#core/book/book.ts';
 import { lastDoneWords } from '#core/care/record-words.ts';
-import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { ofInstrument } from '#core/record/fact.ts';
-import { carePaths, lastDoneRequest, type LastDoneRequest } from '#contract/care.ts';
+import { lastDoneFact } from '#contract/care.ts';
 import { invalid, type Failure } from '#server/failure.ts';
 import { doneBefore } from '#server/features/care/care-done.fact.ts';
 import { lastDone } from '#server/features/care/care.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Accompanying, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
-
-export type LastDoneBody = { readonly instrumentId: InstrumentId; readonly items: LastDoneRequest['items'] };
+import type { Kept, Sending } from '#contract/fact.ts';
 
 /** All of it, or the first thing that cannot be. */
 function decide(
-  { key, instrumentId, items }: LastDoneRequest,
+  { key, instrumentId, items }: Sending<typeof lastDoneFact>,
   { now }: Deciding,
   services: Services,
-): Outcome<ToWrite<LastDoneBody>, Failure> {
+): Outcome<ToWrite<Kept<typeof lastDoneFact>>, Failure> {
   const others: Accompanying[] = [];
   for (const [index, { itemId, doneOn, by }] of items.entries()) {
     const field = `items[${index}]`;
@@ -38,13 +35,11 @@ function decide(
 }
 
 /** What somebody remembers of many items at once: it lands whole or not at all, and is taken back whole. */
-export const lastDoneFact = defineFact<Services>()<LastDoneBody, LastDoneRequest>({
-  kind: 'last-done',
+export const lastDoneDefinition = defineFact<Services>()(lastDoneFact, {
   store: bodyTable(lastDone, {
     toRow: (remembered) => remembered,
     fromRow: ({ instrumentId, items }) => ({ instrumentId, items }),
   }),
-  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }, { book }) => lastDoneWords(body.items.map(({ itemId }) => bookItem(book, itemId)?.name ?? itemId)),
-  logged: { path: carePaths.lastDone, request: lastDoneRequest, decide },
+  decide,
 });

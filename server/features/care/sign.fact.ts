@@ -2,22 +2,21 @@ import { bookItem } from '#core/book/book.ts';
 import { signOf } from '#core/book/care-item.ts';
 import { signWords } from '#core/care/record-words.ts';
 import { signParts } from '#core/care/sign-parts.ts';
-import type { CareItemId } from '#core/book/care-ids.ts';
-import type { InstrumentId } from '#core/instruments/instrument.ts';
-import type { PartId } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { ofInstrument } from '#core/record/fact.ts';
-import { carePaths, logSignRequest, type LogSignRequest } from '#contract/care.ts';
+import { signFact } from '#contract/care.ts';
 import { invalid, type Failure } from '#server/failure.ts';
 import { itemOf } from '#server/features/care/care-done.fact.ts';
 import { signsNoticed } from '#server/features/care/care.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
+import type { Kept, Sending } from '#contract/fact.ts';
 
-export type SignBody = { readonly instrumentId: InstrumentId; readonly itemId: CareItemId; readonly part: PartId };
-
-function decide(request: LogSignRequest, { now }: Deciding, services: Services): Outcome<ToWrite<SignBody>, Failure> {
+function decide(
+  request: Sending<typeof signFact>,
+  { now }: Deciding,
+  services: Services,
+): Outcome<ToWrite<Kept<typeof signFact>>, Failure> {
   const about = itemOf(services, request);
   if (!about.ok) return about;
   const { instrument, item } = about.value;
@@ -30,13 +29,11 @@ function decide(request: LogSignRequest, { now }: Deciding, services: Services):
 }
 
 /** A sign was noticed, by somebody who tapped it or by the look of a run: what it calls for is due from then on. */
-export const signFact = defineFact<Services>()<SignBody, LogSignRequest>({
-  kind: 'sign',
+export const signDefinition = defineFact<Services>()(signFact, {
   store: bodyTable(signsNoticed, {
     toRow: (sign) => sign,
     fromRow: ({ instrumentId, itemId, part }) => ({ instrumentId: instrumentId, itemId, part }),
   }),
-  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }, { book }) => signWords(bookItem(book, body.itemId), body.itemId),
-  logged: { path: carePaths.signs, request: logSignRequest, decide },
+  decide,
 });

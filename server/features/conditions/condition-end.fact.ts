@@ -1,22 +1,21 @@
 import { conditionKind } from '#core/conditions/in-force.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { localDate, type LocalDate } from '#core/time/local-date.ts';
-import { conditionPaths, endConditionRequest, type EndConditionRequest } from '#contract/conditions.ts';
+import { localDate } from '#core/time/local-date.ts';
+import { conditionEndFact } from '#contract/conditions.ts';
 import { invalid, notFound, type Failure } from '#server/failure.ts';
-import { conditionFact } from '#server/features/conditions/condition.fact.ts';
+import { conditionDefinition } from '#server/features/conditions/condition.fact.ts';
 import { conditionEnds } from '#server/features/conditions/conditions.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
-
-export type ConditionEndBody = { readonly conditionKey: string; readonly endsOn: LocalDate };
+import type { Kept, Sending } from '#contract/fact.ts';
 
 function decide(
-  { conditionKey, endsOn: text }: EndConditionRequest,
+  { conditionKey, endsOn: text }: Sending<typeof conditionEndFact>,
   { now }: Deciding,
   { record, conditions, book }: Services,
-): Outcome<ToWrite<ConditionEndBody>, Failure> {
-  const condition = record.standing(conditionKey)?.kind === conditionFact.kind && conditions.find(conditionKey);
+): Outcome<ToWrite<Kept<typeof conditionEndFact>>, Failure> {
+  const condition = record.standing(conditionKey)?.kind === conditionDefinition.kind && conditions.find(conditionKey);
   if (!condition) return fail(notFound('conditionKey', { code: 'no-such-condition' }));
   const endsOn = localDate(text);
   if (endsOn < condition.beginsOn) return fail(invalid('endsOn', { code: 'ends-before' }));
@@ -26,12 +25,10 @@ function decide(
 }
 
 /** The last day of a condition, said later. The last one said counts. */
-export const conditionEndFact = defineFact<Services>()<ConditionEndBody, EndConditionRequest>({
-  kind: 'condition-end',
+export const conditionEndDefinition = defineFact<Services>()(conditionEndFact, {
   store: bodyTable(conditionEnds, {
     toRow: (end) => end,
     fromRow: ({ conditionKey, endsOn }) => ({ conditionKey, endsOn: endsOn }),
   }),
-  about: () => [],
-  logged: { path: conditionPaths.end, request: endConditionRequest, decide },
+  decide,
 });

@@ -3,33 +3,22 @@ import { conditionWords } from '#core/conditions/condition-words.ts';
 import { conditionKind } from '#core/conditions/in-force.ts';
 import type { Condition } from '#core/book/condition.ts';
 import { boreStrip } from '#core/instruments/bore-strip.ts';
-import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { beginConditionRequest, conditionPaths, type BeginConditionRequest } from '#contract/conditions.ts';
+import { conditionFact } from '#contract/conditions.ts';
 import { conflict, invalid, noInstrument, type Failure } from '#server/failure.ts';
 import { conditions } from '#server/features/conditions/conditions.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
+import type { ConditionBegun } from '#core/conditions/condition-begun.ts';
+import type { Sending } from '#contract/fact.ts';
 
 /** Of an instrument or of its player: one of the two is null. */
-export type ConditionBody = {
-  readonly condition: Condition['id'];
-  readonly instrumentId: InstrumentId | null;
-  readonly playerId: PlayerId | null;
-  /** The instrument on whose page it was said; undefined where nobody kept it. */
-  readonly saidOn: InstrumentId | undefined;
-  readonly beginsOn: LocalDate;
-  readonly endsOn: LocalDate | null;
-  readonly part: Condition['part'];
-  readonly air: Condition['air'];
-};
-
 /** The condition that is asked for, if it may be written down of this instrument. */
 function checkedCondition(
-  { key, condition: id, beginsOn, endsOn, part, air }: BeginConditionRequest,
+  { key, condition: id, beginsOn, endsOn, part, air }: Sending<typeof conditionFact>,
   instrument: Instrument,
   today: LocalDate,
   { book }: Services,
@@ -47,10 +36,10 @@ function checkedCondition(
 }
 
 function decide(
-  request: BeginConditionRequest,
+  request: Sending<typeof conditionFact>,
   { now }: Deciding,
   services: Services,
-): Outcome<ToWrite<ConditionBody>, Failure> {
+): Outcome<ToWrite<ConditionBegun>, Failure> {
   const instrument = services.instruments.find(request.instrumentId);
   if (!instrument) return fail(noInstrument());
   const checked = checkedCondition(request, instrument, now.on, services);
@@ -65,8 +54,7 @@ function decide(
 }
 
 /** A condition has begun, for one instrument or, where it is the player's, for all they play. */
-export const conditionFact = defineFact<Services>()<ConditionBody, BeginConditionRequest>({
-  kind: 'condition',
+export const conditionDefinition = defineFact<Services>()(conditionFact, {
   store: bodyTable(conditions, {
     toRow: ({ air, saidOn, ...condition }) => ({
       ...condition,
@@ -85,15 +73,7 @@ export const conditionFact = defineFact<Services>()<ConditionBody, BeginConditio
       air: celsius === null || humidityPercent === null ? null : { celsius, humidityPercent },
     }),
   }),
-  about: ({ instrumentId, playerId }) => [
-    ...(instrumentId === null ? [] : [ofInstrument(instrumentId)]),
-    ...(playerId === null ? [] : [ofPlayer(playerId)]),
-  ],
   words: ({ body }, { book }) => conditionWords(book, body.condition, body.playerId !== null),
-  logged: {
-    path: conditionPaths.begin,
-    request: beginConditionRequest,
-    decide,
-    sent: ({ body }) => ({ ...body, instrumentId: body.instrumentId ?? body.saidOn }),
-  },
+  decide,
+  sent: ({ body }) => ({ ...body, instrumentId: body.instrumentId ?? body.saidOn }),
 });

@@ -3,26 +3,27 @@ import { ofInstrument } from '#core/record/fact.ts';
 import { conflict } from '#server/failure.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
-import { defineFact, type Sent } from '#server/record/define-fact.ts';
+import { defineFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 
 export type Arrival = Omit<Instrument, 'build' | 'leftOn'>;
 
 /** An instrument came. How it is built, and whether it has left again, are facts of their own. */
-export const instrumentFact = defineFact<Services>()<Arrival, Sent>({
-  kind: 'instrument',
-  store: bodyTable(instruments, {
-    toRow: (arrival) => arrival,
-    fromRow: ({ id, name, kind, playerId, acquiredOn, cameNew }) => ({
-      id: id,
-      name,
-      kind,
-      playerId: playerId,
-      acquiredOn,
-      cameNew,
+export const instrumentDefinition = defineFact<Services>()(
+  { kind: 'instrument', about: ({ id }: Arrival) => [ofInstrument(id)] },
+  {
+    store: bodyTable(instruments, {
+      toRow: (arrival) => arrival,
+      fromRow: ({ id, name, kind, playerId, acquiredOn, cameNew }) => ({
+        id: id,
+        name,
+        kind,
+        playerId: playerId,
+        acquiredOn,
+        cameNew,
+      }),
     }),
-  }),
-  about: ({ id }) => [ofInstrument(id)],
-  keeps: ({ key, body }, { record }) =>
-    record.saysMoreOf(ofInstrument(body.id), key) ? conflict('targetKey', { code: 'has-a-record' }) : null,
-});
+    keeps: ({ key, body }, { record }) =>
+      record.saysMoreOf(ofInstrument(body.id), key) ? conflict('targetKey', { code: 'has-a-record' }) : null,
+  },
+);

@@ -57,6 +57,7 @@ export function createInstrumentsRepository(db: Db, book: Book) {
     .orderBy(desc(builds.factId))
     .limit(1)
     .prepare();
+  const all = (): { readonly id: InstrumentId; readonly playerId: PlayerId }[] => shelf.all();
   return {
     /** What an instrument is and how it is built now; undefined where there is none. */
     builtAs: (id: string): { readonly kind: KindId; readonly build: Build } | undefined => {
@@ -71,8 +72,10 @@ export function createInstrumentsRepository(db: Db, book: Book) {
     nameOf: (id: string): string | undefined => owner.get({ id })?.name,
 
     /** Every instrument that ever came, in the order they were added, with whose it is. */
-    all: (): { readonly id: InstrumentId; readonly playerId: PlayerId }[] =>
-      shelf.all().map(({ id, playerId }) => ({ id: id, playerId: playerId })),
+    all,
+
+    /** Every instrument that ever came to a player, in the order they were added. */
+    ofPlayer: (playerId: string) => all().filter((one) => one.playerId === playerId),
 
     find: (id: string): Instrument | undefined => {
       const row = arrival.get({ id })?.instruments;

@@ -10,9 +10,10 @@ import { instantOfMs } from '#core/time/instant.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { AddInstrumentRequest, KindView, ShelfPlace } from '#contract/instruments.ts';
 import { conflict, invalid, noInstrument, notFound, type Failure, type Logged } from '#server/failure.ts';
-import { buildFact, buildOf } from '#server/features/instruments/build.fact.ts';
-import { instrumentFact } from '#server/features/instruments/instrument.fact.ts';
+import { buildDefinition, buildOf } from '#server/features/instruments/build.fact.ts';
+import { instrumentDefinition } from '#server/features/instruments/instrument.fact.ts';
 import type { Reading } from '#server/readings.ts';
+import { touchedBy } from '#server/record/log-fact.ts';
 import type { Services } from '#server/services.ts';
 import { inTurns } from '#server/turns.ts';
 import { playersClock } from '#server/wall-clock.ts';
@@ -96,11 +97,11 @@ function writeInstrument(services: Services, request: AddInstrumentRequest): Out
   const common = { on, atMinute: null, loggedAt: instantOfMs(nowMs()), corrects: null };
   const key = `instrument/${id}`;
   record.append([
-    { ...common, key, kind: instrumentFact.kind, belongsTo: null, body: arrival },
+    { ...common, key, kind: instrumentDefinition.kind, belongsTo: null, body: arrival },
     {
       ...common,
       key: `build/${id}`,
-      kind: buildFact.kind,
+      kind: buildDefinition.kind,
       belongsTo: key,
       body: { instrumentId: id, build: build.value },
     },
@@ -114,5 +115,6 @@ export function addInstrument(services: Services, request: AddInstrumentRequest)
   if (!written.ok) return written;
   const reading = services.readings.of(request.id);
   if (!reading) return fail(noInstrument('id'));
-  return succeed({ view: shelfPlace(reading, request.today), created: written.value.created });
+  const touched = touchedBy(services, `instrument/${request.id}`);
+  return succeed({ view: shelfPlace(reading, request.today), created: written.value.created, touched });
 }

@@ -1,22 +1,16 @@
-import type { InstrumentId, Instrument } from '#core/instruments/instrument.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { barredChoice, isAsked } from '#core/methods/chosen-method.ts';
 import { choiceWords } from '#core/methods/method-words.ts';
-import { ofInstrument } from '#core/record/fact.ts';
-import { chooseMethodRequest, methodPaths, type ChooseMethodRequest } from '#contract/methods.ts';
+import { methodChoiceFact } from '#contract/methods.ts';
 import { conflict, invalid, noInstrument, type Failure } from '#server/failure.ts';
 import { methodChoices } from '#server/features/methods/methods.table.ts';
 import type { Reading } from '#server/readings.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
-
-export type MethodChoiceBody = {
-  readonly instrumentId: InstrumentId;
-  readonly method: string;
-  /** Null: back to the default. */
-  readonly choice: string | null;
-};
+import type { MethodChosen } from '#core/methods/chosen-method.ts';
+import type { Sending } from '#contract/fact.ts';
 
 /** The instrument a choice is made on: one that is still on the shelf. */
 export function onShelf({ readings }: Services, instrumentId: string): Outcome<Reading, Failure> {
@@ -28,10 +22,10 @@ export function onShelf({ readings }: Services, instrumentId: string): Outcome<R
 }
 
 function decide(
-  { instrumentId, method, choice }: ChooseMethodRequest,
+  { instrumentId, method, choice }: Sending<typeof methodChoiceFact>,
   { now }: Deciding,
   services: Services,
-): Outcome<ToWrite<MethodChoiceBody>, Failure> {
+): Outcome<ToWrite<MethodChosen>, Failure> {
   const found = onShelf(services, instrumentId);
   if (!found.ok) return found;
   const { instrument, situation } = found.value;
@@ -44,13 +38,11 @@ function decide(
 }
 
 /** How somebody does it where practice differs, from now on; null goes back to the default. */
-export const methodChoiceFact = defineFact<Services>()<MethodChoiceBody, ChooseMethodRequest>({
-  kind: 'method',
+export const methodChoiceDefinition = defineFact<Services>()(methodChoiceFact, {
   store: bodyTable(methodChoices, {
     toRow: (choice) => choice,
     fromRow: ({ instrumentId, method, choice }) => ({ instrumentId: instrumentId, method, choice }),
   }),
-  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }, { book }) => choiceWords(book, body.method, body.choice),
-  logged: { path: methodPaths.choices, request: chooseMethodRequest, decide },
+  decide,
 });

@@ -1,29 +1,21 @@
-import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import type { MethodSet } from '#core/methods/method-set-format.ts';
 import { readSet } from '#core/methods/method-set.ts';
 import { setWords } from '#core/methods/method-words.ts';
-import { ofInstrument } from '#core/record/fact.ts';
-import { methodPaths, takeSetRequest, type TakeSetRequest } from '#contract/methods.ts';
+import { methodSetFact } from '#contract/methods.ts';
 import { conflict, type Failure } from '#server/failure.ts';
-import { methodChoiceFact, onShelf } from '#server/features/methods/method-choice.fact.ts';
+import { methodChoiceDefinition, onShelf } from '#server/features/methods/method-choice.fact.ts';
 import { methodSets } from '#server/features/methods/methods.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
-
-export type MethodSetBody = {
-  readonly instrumentId: InstrumentId;
-  readonly name: string;
-  /** As it was sent; undefined where nobody kept it. */
-  readonly set: MethodSet | undefined;
-};
+import type { MethodSetTaken } from '#core/methods/method-set-format.ts';
+import type { Sending } from '#contract/fact.ts';
 
 function decide(
-  { key, instrumentId, set }: TakeSetRequest,
+  { key, instrumentId, set }: Sending<typeof methodSetFact>,
   { now }: Deciding,
   services: Services,
-): Outcome<ToWrite<MethodSetBody>, Failure> {
+): Outcome<ToWrite<MethodSetTaken>, Failure> {
   const found = onShelf(services, instrumentId);
   if (!found.ok) return found;
   const { instrument, situation } = found.value;
@@ -34,7 +26,7 @@ function decide(
     on: now.on,
     atMinute: null,
     with: lines.map(({ method, choice }) => ({
-      kind: methodChoiceFact.kind,
+      kind: methodChoiceDefinition.kind,
       key: `${key}/${method}`,
       body: { instrumentId: instrument.id, method, choice },
       on: now.on,
@@ -44,8 +36,7 @@ function decide(
 }
 
 /** What of a set is for this instrument was taken, all of it; taking the set back takes its choices back. */
-export const methodSetFact = defineFact<Services>()<MethodSetBody, TakeSetRequest>({
-  kind: 'method-set',
+export const methodSetDefinition = defineFact<Services>()(methodSetFact, {
   store: bodyTable(methodSets, {
     toRow: ({ set, ...body }) => ({ ...body, set: set ?? null }),
     fromRow: ({ instrumentId, name, set }) => ({
@@ -54,12 +45,7 @@ export const methodSetFact = defineFact<Services>()<MethodSetBody, TakeSetReques
       set: set ?? undefined,
     }),
   }),
-  about: ({ instrumentId }) => [ofInstrument(instrumentId)],
   words: ({ body }) => setWords(body.name),
-  logged: {
-    path: methodPaths.takeSet,
-    request: takeSetRequest,
-    decide,
-    answer: ({ key }, { methods }) => ({ key, taken: methods.takenWith(key) }),
-  },
+  decide,
+  answer: ({ key }, { methods }) => ({ key, taken: methods.takenWith(key) }),
 });

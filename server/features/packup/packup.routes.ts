@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { packupPaths, runEventRequest } from '#contract/packup.ts';
 import { findRun } from '#server/features/packup/packup.views.ts';
-import { runEventFact } from '#server/features/packup/run-event.fact.ts';
+import { runEventDefinition } from '#server/features/packup/run-event.fact.ts';
 import { bodyOf, param, answerLogged, sendOutcome, type Serving } from '#server/http/respond.ts';
 import { logFact } from '#server/record/log-fact.ts';
 
@@ -12,7 +12,7 @@ export function packupRoutes(services: Serving): Router {
     const request = bodyOf(runEventRequest, req);
     const sent = { ...request, runKey: param(req, 'key') };
     const asked = services(req);
-    return answerLogged(res, () => logFact(asked, runEventFact, sent));
+    return answerLogged(res, () => logFact(asked, runEventDefinition, sent));
   });
   return router;
 }

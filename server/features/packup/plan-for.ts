@@ -14,15 +14,16 @@ import type { RunPart } from '#core/packup/run-plan.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
 import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
 import type { Play, WallClock } from '#core/plays/play.ts';
-import type { StartRunRequest } from '#contract/packup.ts';
 import { conflict, invalid, noInstrument, notFound, type Failure } from '#server/failure.ts';
 import type { RunBody } from '#server/features/packup/packup.mapper.ts';
 import { writtenPlan } from '#server/features/packup/stored-plan.ts';
 import type { Reading } from '#server/readings.ts';
 import type { ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
+import type { Sending } from '#contract/fact.ts';
+import type { runFact } from '#contract/packup.ts';
 
-type Share = StartRunRequest['parts'][number];
+type Share = Sending<typeof runFact>['parts'][number];
 /** A share of a run with what it follows on and what was asked for. */
 type Planned = { readonly part: RunPart; readonly playKey: string | null; readonly asked: Omit<Share, 'instrumentId'> };
 
@@ -111,7 +112,7 @@ export type Starter = {
 /** Plans the run that was asked for, over all its instruments. */
 export function plannedRun(
   services: Services,
-  request: StartRunRequest,
+  request: Sending<typeof runFact>,
   { player, now }: Starter,
 ): Outcome<ToWrite<RunBody>, Failure> {
   const planned: Planned[] = [];

@@ -100,18 +100,17 @@ function decide(
 }
 
 /** One thing that happened in a run. Its end brings with it exactly what was done. */
-export const runEventFact = defineFact<Services>()<RunEventBody, SentRunEvent>({
-  kind: 'run-event',
-  store: runEventStore,
-  about: () => [],
-  changesSubjects: ({ event }) => isKnownBeyond(event),
-  logged: {
+export const runEventDefinition = defineFact<Services, RunEventBody, SentRunEvent>()(
+  { kind: 'run-event', about: () => [] },
+  {
+    store: runEventStore,
+    changesSubjects: ({ event }) => isKnownBeyond(event),
     decide,
     sent: ({ body: { runKey, event } }) => {
       const { at: _at, ...said } = event;
       return { runKey, ...said };
     },
     answer: ({ key, body: { event } }) => ({ key, event }),
+    keeps: ({ body }) => (isKnownBeyond(body.event) ? null : notFound('targetKey', { code: 'nothing-under-this-key' })),
   },
-  keeps: ({ body }) => (isKnownBeyond(body.event) ? null : notFound('targetKey', { code: 'nothing-under-this-key' })),
-});
+);

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import { BOOK } from '#core/tables/book.ts';
-import { runFact } from '#server/features/packup/run.fact.ts';
+import { runDefinition } from '#server/features/packup/run.fact.ts';
 import { runsOf } from '#server/testing/runs.ts';
 import { aKey, furnishedServer, NOW, playBody, share, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
@@ -220,7 +220,9 @@ describe('a plan another version left', () => {
     ])
       expect([answer.status, answer.body.errors[0].code]).toEqual([409, 'unreadable-plan']);
     await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200);
-    expect(runFact.breaking?.(server.services())).toEqual([`run ${run.key} of ${TODAY}: its plan cannot be read`]);
+    expect(runDefinition.breaking?.(server.services())).toEqual([
+      `run ${run.key} of ${TODAY}: its plan cannot be read`,
+    ]);
     await server.api().post('/api/withdrawals').send({ key: aKey(), targetKey: run.key }).expect(201);
     await begin();
   });

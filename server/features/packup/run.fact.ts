@@ -1,8 +1,8 @@
 import { bookItem } from '#core/book/book.ts';
 import { fail, type Outcome } from '#core/kernel/outcome.ts';
 import { runWords } from '#core/packup/run-words.ts';
-import { ofInstrument, type Subject } from '#core/record/fact.ts';
-import { packupPaths, startRunRequest, type StartRunRequest } from '#contract/packup.ts';
+import { type Subject } from '#core/record/fact.ts';
+import { runFact } from '#contract/packup.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import type { RunBody } from '#server/features/packup/packup.mapper.ts';
 import { viewOf } from '#server/features/packup/packup.views.ts';
@@ -11,15 +11,20 @@ import { plannedRun } from '#server/features/packup/plan-for.ts';
 import { runStore } from '#server/features/packup/run-store.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
+import type { Sending } from '#contract/fact.ts';
 
-function decide(request: StartRunRequest, { now }: Deciding, services: Services): Outcome<ToWrite<RunBody>, Failure> {
+function decide(
+  request: Sending<typeof runFact>,
+  { now }: Deciding,
+  services: Services,
+): Outcome<ToWrite<RunBody>, Failure> {
   const player = services.players.find(request.playerId);
   if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
   return plannedRun(services, request, { player, now });
 }
 
 /** The run another tab has begun already, if this start means the same one. Care runs may lie side by side. */
-function sameAs(request: StartRunRequest, { packup }: Services): string | undefined {
+function sameAs(request: Sending<typeof runFact>, { packup }: Services): string | undefined {
   const [first] = request.parts;
   const open = request.kind === 'care' || !first ? undefined : packup.open(first.instrumentId);
   if (open === undefined) return undefined;
@@ -50,10 +55,8 @@ const runsInWords = (ids: readonly number[], { packup, book }: Services, { id }:
 };
 
 /** A run over one or several instruments was begun: the plan as it was shown. */
-export const runFact = defineFact<Services>()<RunBody, StartRunRequest>({
-  kind: 'run',
+export const runDefinition = defineFact<Services, RunBody>()(runFact, {
   store: runStore,
-  about: ({ shares }) => shares.map(({ instrumentId }) => ofInstrument(instrumentId)),
   words: ({ key }, told, about) => {
     const run = told.packup.find(key);
     return run === undefined ? RUN : (runsInWords([run.id], told, about)[0] ?? RUN);
@@ -69,15 +72,11 @@ export const runFact = defineFact<Services>()<RunBody, StartRunRequest>({
     [...services.packup.every()].flatMap((run) =>
       planOf(services, run).ok ? [] : [`run ${run.key} of ${run.startedOn}: its plan cannot be read`],
     ),
-  logged: {
-    path: packupPaths.start,
-    request: startRunRequest,
-    decide,
-    sameAs,
-    sent: ({ body: { playerId, kind, minutesAtHand, shares } }) => {
-      const parts = shares.map(({ instrumentId, asked }) => asked && { instrumentId, ...asked });
-      return { playerId, kind, minutesAtHand, parts: parts.includes(undefined) ? undefined : parts };
-    },
-    answer: ({ key }, services) => viewOf(services, key),
+  decide,
+  sameAs,
+  sent: ({ body: { playerId, kind, minutesAtHand, shares } }) => {
+    const parts = shares.map(({ instrumentId, asked }) => asked && { instrumentId, ...asked });
+    return { playerId, kind, minutesAtHand, parts: parts.includes(undefined) ? undefined : parts };
   },
+  answer: ({ key }, services) => viewOf(services, key),
 });

@@ -44,6 +44,11 @@ export function createPlayersRepository(db: Db) {
   const one = told()
     .where(and(counting, eq(players.id, sql.placeholder('id'))))
     .prepare();
+  const minding = db
+    .select({ minderId: minders.minderId })
+    .from(minders)
+    .where(eq(minders.playerId, sql.placeholder('id')))
+    .prepare();
   type Row = ReturnType<typeof all.all>[number];
   const player = ({ id, does, ...row }: Row): ListedPlayer => ({
     ...row,
@@ -53,6 +58,11 @@ export function createPlayersRepository(db: Db) {
   return {
     /** Everybody, each as the latest profile has them. */
     all: (): ListedPlayer[] => [...new Map(all.all().map((row) => [row.id, player(row)])).values()],
+
+    /** Whoever looks after somebody's instruments with them, or ever did. */
+    mindersOf: (id: string): PlayerId[] => [
+      ...new Set(minding.all({ id }).flatMap(({ minderId }) => (minderId === null ? [] : [minderId]))),
+    ],
 
     find: (id: string): ListedPlayer | undefined => {
       const row = one.all({ id }).at(-1);

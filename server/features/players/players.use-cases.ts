@@ -3,15 +3,15 @@ import { differences } from '#core/record/fact.ts';
 import type { ListedPlayer } from '#core/players/profile.ts';
 import type { AddPlayerRequest } from '#contract/players.ts';
 import { conflict, type Failure, type Logged } from '#server/failure.ts';
-import { playerFact } from '#server/features/players/player.fact.ts';
-import { profileFact } from '#server/features/players/profile.fact.ts';
+import { playerDefinition } from '#server/features/players/player.fact.ts';
+import { profileDefinition } from '#server/features/players/profile.fact.ts';
+import { touchedBy } from '#server/record/log-fact.ts';
 import type { Services } from '#server/services.ts';
 import { stampNow } from '#server/wall-clock.ts';
 
 export const listPlayers = ({ players }: Services): ListedPlayer[] => players.all();
 
-/** Adds a player under the client's id; the same request again is the same player. */
-export const addPlayer = (services: Services, request: AddPlayerRequest): Outcome<Logged<ListedPlayer>, Failure> =>
+const writePlayer = (services: Services, request: AddPlayerRequest): Outcome<{ created: boolean }, Failure> =>
   services.atOnce(() => {
     const { record, nowMs } = services;
     const [key, profileKey] = [`player/${request.id}`, `profile/${request.id}`];
@@ -22,14 +22,22 @@ export const addPlayer = (services: Services, request: AddPlayerRequest): Outcom
       if (record.withdrawalOf(key)) return fail(conflict('id', { code: 'player-taken-back' }));
       return differing.length > 0
         ? fail(conflict('id', { code: 'id-of-another-player', fields: differing }))
-        : succeed({ view: { ...request, way: null, minderId: null }, created: false });
+        : succeed({ created: false });
     }
     const { id, ...profile } = request;
     const playerId = id;
     const common = { ...stampNow(nowMs()), corrects: null };
     record.append([
-      { ...common, key, kind: playerFact.kind, belongsTo: null, body: { id: playerId } },
-      { ...common, key: profileKey, kind: profileFact.kind, belongsTo: key, body: { playerId, ...profile } },
+      { ...common, key, kind: playerDefinition.kind, belongsTo: null, body: { id: playerId } },
+      { ...common, key: profileKey, kind: profileDefinition.kind, belongsTo: key, body: { playerId, ...profile } },
     ]);
-    return succeed({ view: { ...request, way: null, minderId: null }, created: true });
+    return succeed({ created: true });
   });
+
+/** Adds a player under the client's id; the same request again is the same player. */
+export function addPlayer(services: Services, request: AddPlayerRequest): Outcome<Logged<ListedPlayer>, Failure> {
+  const written = writePlayer(services, request);
+  if (!written.ok) return written;
+  const view = { ...request, way: null, minderId: null };
+  return succeed({ view, created: written.value.created, touched: touchedBy(services, `player/${request.id}`) });
+}

@@ -1,29 +1,19 @@
-import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { ofInstrument } from '#core/record/fact.ts';
-import type { LocalDate } from '#core/time/local-date.ts';
-import { logEveningRequest, playPaths, type LogEveningRequest } from '#contract/plays.ts';
+import { eveningFact } from '#contract/plays.ts';
 import { conflict, invalid, type Failure } from '#server/failure.ts';
-import { judgedPlay, playFact } from '#server/features/plays/play.fact.ts';
-import { evenings, type EveningPlayBody } from '#server/features/plays/plays.table.ts';
+import { judgedPlay, playDefinition } from '#server/features/plays/play.fact.ts';
+import { evenings } from '#server/features/plays/plays.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Accompanying, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
-
-export type EveningBody = {
-  readonly playerId: PlayerId;
-  readonly endedOn: LocalDate;
-  readonly endedAtMinute: number | null;
-  readonly roomCelsius: number | null;
-  readonly plays: readonly EveningPlayBody[];
-};
+import type { Kept, Sending } from '#contract/fact.ts';
 
 /** Every play must be one that could be logged by itself; the first that could not refuses the evening. */
 function decide(
-  { key: _key, now: _now, corrects: _corrects, ...evening }: LogEveningRequest,
+  { key: _key, now: _now, corrects: _corrects, ...evening }: Sending<typeof eveningFact>,
   deciding: Deciding,
   services: Services,
-): Outcome<ToWrite<EveningBody>, Failure> {
+): Outcome<ToWrite<Kept<typeof eveningFact>>, Failure> {
   const { plays, ...common } = evening;
   const together: Accompanying[] = [];
   for (const [index, { key, instrumentId, minutes }] of plays.entries()) {
@@ -34,19 +24,17 @@ function decide(
       return fail(conflict(`${field}.key`, { code: 'another-under-this-key', fields: ['key'] }));
     const judged = judgedPlay({ ...common, instrumentId, minutes }, { ...deciding, corrects: null }, services);
     if (!judged.ok) return fail({ ...judged.failure, field: `${field}.${judged.failure.field}` });
-    together.push({ ...judged.value, kind: playFact.kind, key });
+    together.push({ ...judged.value, kind: playDefinition.kind, key });
   }
   return succeed({ body: evening, on: evening.endedOn, atMinute: evening.endedAtMinute, with: together });
 }
 
 /** An evening on several instruments: each play is told and corrected by itself, and all are taken back with it. */
-export const eveningFact = defineFact<Services>()<EveningBody, LogEveningRequest>({
-  kind: 'evening',
+export const eveningDefinition = defineFact<Services>()(eveningFact, {
   store: bodyTable(evenings, {
     toRow: (evening) => evening,
     fromRow: ({ factId: _factId, ...evening }) => evening,
   }),
   eachIsTold: true,
-  about: ({ plays }) => plays.map(({ instrumentId }) => ofInstrument(instrumentId)),
-  logged: { path: playPaths.evening, request: logEveningRequest, decide },
+  decide,
 });

@@ -1,8 +1,7 @@
 import { counted } from '#core/explain/format.ts';
 import { partsOfReedId, reedFamilyOf, type ReedId } from '#core/reeds/reed.ts';
-import { ofPlayer } from '#core/record/fact.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { reedBoxRequest, reedPaths, type ReedBoxRequest } from '#contract/reeds.ts';
+import { reedBoxFact } from '#contract/reeds.ts';
 import { conflict, invalid, notFound, type Failure } from '#server/failure.ts';
 import { boxBodyFromRow, rowFromBox, type BoxBody } from '#server/features/reeds/reeds.mapper.ts';
 import { reedBoxes } from '#server/features/reeds/reeds.table.ts';
@@ -10,6 +9,7 @@ import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import { costFault } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
+import type { Sending } from '#contract/fact.ts';
 
 /** Numbers of a box of which something is known already. */
 function numbersTold(boxKey: string, playerId: BoxBody['playerId'], { reeds }: Services): number[] {
@@ -35,7 +35,7 @@ function correctionFault(
 }
 
 function decide(
-  { key: _key, now: _now, corrects: _corrects, ...box }: ReedBoxRequest,
+  { key: _key, now: _now, corrects: _corrects, ...box }: Sending<typeof reedBoxFact>,
   { now, corrects }: Deciding,
   services: Services,
 ): Outcome<ToWrite<BoxBody>, Failure> {
@@ -54,13 +54,11 @@ function decide(
 }
 
 /** A box of reeds has come; its reeds are known by its key and their numbers. */
-export const reedBoxFact = defineFact<Services>()<BoxBody, ReedBoxRequest>({
-  kind: 'reed-box',
+export const reedBoxDefinition = defineFact<Services>()(reedBoxFact, {
   store: bodyTable(reedBoxes, { toRow: rowFromBox, fromRow: boxBodyFromRow }),
-  about: ({ playerId }) => [ofPlayer(playerId)],
   words: ({ body: { name, strength, before } }) =>
     `A box of ${counted(before.length, 'reed')}: ${name}${strength === null ? '' : ` ${strength}`}.`,
-  logged: { path: reedPaths.boxes, request: reedBoxRequest, correctable: true, decide },
+  decide,
   keeps: ({ key, body: { playerId } }, services) =>
     numbersTold(key, playerId, services).length > 0 ? conflict('targetKey', { code: 'kind-is-played' }) : null,
 });

@@ -1,31 +1,29 @@
 import { duration, type Format } from '#core/explain/format.ts';
-import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { ofPlayer } from '#core/record/fact.ts';
+import { reedOn } from '#core/reeds/reeds-in-play.ts';
 import { checkPins, type ReedPin } from '#core/reeds/reed-pin.ts';
-import { reedPaths, reedSessionRequest, type ReedSessionRequest } from '#contract/reeds.ts';
+import { reedSessionFact } from '#contract/reeds.ts';
 import { invalid, notFound, type Failure } from '#server/failure.ts';
-import { aliveOn, boxOfReed, reedNamer, type ReedNamer } from '#server/features/reeds/reed-told.ts';
+import { reedNamer, type ReedNamer } from '#server/features/reeds/reed-told.ts';
+import { reedFailure } from '#server/reed-failure.ts';
 import { reedSessions } from '#server/features/reeds/reeds.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
-
-export type ReedSessionBody = { readonly playerId: PlayerId; readonly pins: readonly ReedPin[] };
+import type { ReedSessions } from '#core/reeds/reed-pin.ts';
+import type { Sending } from '#contract/fact.ts';
 
 function decide(
-  { playerId, pins }: ReedSessionRequest,
+  { playerId, pins }: Sending<typeof reedSessionFact>,
   { now }: Deciding,
   { players, reeds }: Services,
-): Outcome<ToWrite<ReedSessionBody>, Failure> {
+): Outcome<ToWrite<ReedSessions>, Failure> {
   if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
   const record = reeds.record(playerId);
   for (const [at, { reedId, on }] of pins.entries()) {
     const field = `pins[${at}].reedId`;
-    const box = boxOfReed(reedId, field, record);
-    if (!box.ok) return box;
-    const alive = aliveOn(reedId, on, box.value, record);
-    if (!alive.ok) return fail({ ...alive.failure, field });
+    const reed = reedOn(reedId, on, record);
+    if (!reed.ok) return fail(reedFailure(field, reed.failure));
   }
   const checked = checkPins(pins, now.on);
   if (checked.ok) return succeed({ body: { playerId, pins: checked.value }, ...now });
@@ -39,18 +37,16 @@ function pinWords(name: string, { on, minutes }: ReedPin, format: Format): strin
   return minutes === 0 ? `${name}: not on ${day}.` : `${name}: ${duration(minutes)} on ${day}.`;
 }
 
-const sessionWords = ({ playerId, pins }: ReedSessionBody, nameOf: ReedNamer, format: Format): string =>
+const sessionWords = ({ playerId, pins }: ReedSessions, nameOf: ReedNamer, format: Format): string =>
   pins.map((pin) => pinWords(nameOf(playerId, pin.reedId), pin, format)).join(' ');
 
 /** Sessions set by hand: they stay where they are, and the plan goes round them. */
-export const reedSessionFact = defineFact<Services>()<ReedSessionBody, ReedSessionRequest>({
-  kind: 'reed-session',
+export const reedSessionDefinition = defineFact<Services>()(reedSessionFact, {
   store: bodyTable(reedSessions, { toRow: (body) => body, fromRow: ({ factId: _factId, ...body }) => body }),
-  about: ({ playerId }) => [ofPlayer(playerId)],
   words: ({ body }, told) => sessionWords(body, reedNamer(told), told.format),
   wordsOfAll: (facts, told) => {
     const nameOf = reedNamer(told);
     return facts.map(({ body }) => sessionWords(body, nameOf, told.format));
   },
-  logged: { path: reedPaths.sessions, request: reedSessionRequest, decide },
+  decide,
 });

@@ -62,7 +62,7 @@ function concertsOf(instruments: readonly Reading[]): ReadonlyMap<number, number
 
 /** Everything of a player's reeds, kind by kind: worked out once for each state of the record. */
 export function reedsOf(services: Services, playerId: PlayerId, today: LocalDate): OfKind[] {
-  const own = services.instruments.all().filter((one) => one.playerId === playerId);
+  const own = services.instruments.ofPlayer(playerId);
   const subjects = [ofPlayer(playerId), ...own.map(({ id }) => ofInstrument(id))];
   return services.remembered.of({ name: `reeds ${playerId}`, subjects, day: today }, () =>
     readReeds(services, playerId, today),

@@ -100,6 +100,38 @@ describe('the reed of a play', () => {
     expect(await minutes()).toEqual([0, 0]);
   });
 
+  test('comes with the play in one request, and is taken back and put right like any other', async () => {
+    const onReed = (number: number) => ({ shares: [{ reedId: `${box}/${number}`, minutes: 45 }], high: 'some' });
+    const play = playBody({ reeds: onReed(3) });
+    await post('/api/plays', play).expect(201);
+    expect(await minutes()).toEqual([45, 0]);
+    const { body } = await post('/api/plays', { ...play, reeds: onReed(4) }).expect(409);
+    expect(body.errors).toMatchObject([{ code: 'another-under-this-key' }]);
+    const said = `${play.key}/reeds`;
+    expect((await clarinets()).plays).toMatchObject([{ playKey: play.key, saidKey: said }]);
+    await post('/api/reeds/plays', on(play.key, [[`${box}/4`, 45]], { corrects: said })).expect(201);
+    expect(await minutes()).toEqual([0, 45]);
+    await post('/api/plays', play).expect(200);
+    await post('/api/withdrawals', { key: aKey(), targetKey: play.key }).expect(201);
+    expect(await minutes()).toEqual([0, 0]);
+  });
+
+  test('that cannot be refuses the play it came with: neither is written', async () => {
+    const shares = [{ reedId: `${box}/3`, minutes: 46 }];
+    const { body } = await post('/api/plays', playBody({ reeds: { shares, high: 'none' } })).expect(400);
+    expect(body.errors).toMatchObject([{ field: 'reeds.shares', code: 'more-than-the-play' }]);
+    expect((await clarinets()).plays).toEqual([]);
+  });
+
+  test('may come with a correction of the play, unless it has been said', async () => {
+    const play = await aPlay();
+    const reeds = { shares: [{ reedId: `${box}/3`, minutes: 30 }], high: 'none' };
+    await post('/api/plays', playBody({ corrects: play, minutes: 30, reeds })).expect(201);
+    expect(await minutes()).toEqual([30, 0]);
+    const again = await post('/api/plays', playBody({ corrects: play, minutes: 40, reeds })).expect(409);
+    expect(again.body.errors).toMatchObject([{ field: 'reeds', code: 'reed-is-said' }]);
+  });
+
   test('is said later, and put right where it was the wrong one', async () => {
     const play = await aPlay();
     expect((await clarinets()).plays).toMatchObject([{ playKey: play, saidKey: null, shares: [] }]);

@@ -1,13 +1,13 @@
 import { queryOptions } from '@tanstack/react-query';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { airPaths, airView } from '#contract/air.ts';
-import { ABOUT_THE_RECORD } from '#web/api/about.ts';
+import { aboutPlayer } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
 
 export const airQueries = {
   of: (playerId: string, today: LocalDate) =>
     queryOptions({
-      meta: ABOUT_THE_RECORD,
+      meta: aboutPlayer(playerId),
       queryKey: ['air', playerId, today],
       queryFn: ({ signal }) => request(airView, airPaths.of(playerId, today), { signal }),
     }),

@@ -1,8 +1,9 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { Link, useParams } from 'react-router';
+import { Link } from 'react-router';
 import type { CaseLidSheet } from '#contract/case-lid.ts';
 import { FORMAT } from '#web/clock/format.ts';
+import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { useToday } from '#web/clock/today.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -113,7 +114,7 @@ function SheetOf({ sheet }: { readonly sheet: CaseLidSheet }) {
 
 /** The week and the month of one instrument on a page of paper, to lie in its case. */
 export function CaseLidPage() {
-  const { instrumentId = '' } = useParams();
+  const instrumentId = useInstrumentId();
   const query = useQuery(calendarQueries.caseLid(instrumentId, useToday()));
   return (
     <QueryView query={query} height={520}>

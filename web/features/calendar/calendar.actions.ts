@@ -1,41 +1,40 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { InferType } from 'yup';
-import { benchPaths, type BenchTermsRequest } from '#contract/bench.ts';
+import { benchTermsFact } from '#contract/bench.ts';
 import {
+  calendarImportFact,
   calendarInPaths,
   calendarPreview,
   type calendarPreviewRequest,
-  type CalendarTakeRequest,
 } from '#contract/calendar-in.ts';
-import { calendarPaths, type EventRequest, type EventView } from '#contract/calendar.ts';
+import { eventFact, type EventView } from '#contract/calendar.ts';
+import type { Said } from '#contract/fact.ts';
 import { feedView, sittingPaths } from '#contract/sittings.ts';
 import { request } from '#web/api/http.ts';
 import { wallNow } from '#web/clock/today.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
 import { EVENT_NAMES } from '#web/features/calendar/parts/event-names.ts';
-import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
-import { useLog } from '#web/features/record/log.actions.ts';
+import { useWithdraw } from '#web/record/withdraw.actions.ts';
+import { useLog } from '#web/record/log.actions.ts';
 import { useNotice } from '#web/ui/Notice.tsx';
 
-type EventContent = Omit<EventRequest, 'key' | 'now' | 'corrects'>;
-
 /** What an event says, to be said again. */
-const contentOf = ({ key: _key, calendar: _calendar, asImported: _asImported, ...content }: EventView): EventContent =>
-  content;
+const contentOf = ({
+  key: _key,
+  calendar: _calendar,
+  asImported: _asImported,
+  ...content
+}: EventView): Said<typeof eventFact> => content;
 
 /** Enters an event, or takes one back; whatever is foreseen moves with it. What was deleted is entered again by Undo. */
 export function useEvent() {
   const { withdraw } = useWithdraw();
   const notice = useNotice();
-  const entering = useLog({
-    path: calendarPaths.events,
-    about: (_event: EventContent) => 'everything',
-    form: true,
-  });
+  const entering = useLog(eventFact, { form: true });
   // By a tap, and no form: it says itself when it fails.
-  const again = useLog({ path: calendarPaths.events, about: (_event: EventContent) => 'everything' });
+  const again = useLog(eventFact);
   const remove = (old: EventView, onGone?: () => void): void =>
-    withdraw(old.key, 'everything', () => {
+    withdraw(old.key, () => {
       const words = EVENT_NAMES[old.what].toLowerCase();
       const undo = () => again.log(contentOf(old), { said: `The ${words} is back.` });
       notice({ text: `The ${words} is deleted.`, undo });
@@ -45,20 +44,10 @@ export function useEvent() {
 }
 
 /** Says which bench one goes to, and how long an instrument is away. */
-export const useBenchTerms = () =>
-  useLog({
-    path: benchPaths.terms,
-    about: (_terms: Omit<BenchTermsRequest, 'key' | 'now' | 'corrects'>) => 'everything',
-    form: true,
-  });
+export const useBenchTerms = () => useLog(benchTermsFact, { form: true });
 
 /** Takes in what was chosen of a calendar file. */
-export const useCalendarImport = () =>
-  useLog({
-    path: calendarInPaths.imports,
-    about: (_file: Omit<CalendarTakeRequest, 'key' | 'now' | 'corrects'>) => 'everything',
-    form: true,
-  });
+export const useCalendarImport = () => useLog(calendarImportFact, { form: true });
 
 /** Reads a calendar file without taking anything in. */
 export const useCalendarPreview = () =>

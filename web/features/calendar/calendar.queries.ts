@@ -1,23 +1,24 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { benchPaths, benchView } from '#contract/bench.ts';
 import { calendarPaths, eventList } from '#contract/calendar.ts';
 import { caseLidPaths, caseLidSheet } from '#contract/case-lid.ts';
 import { ribbonPaths, ribbonView } from '#contract/ribbon.ts';
 import { feedView, sittingPaths } from '#contract/sittings.ts';
-import { ABOUT_THE_RECORD } from '#web/api/about.ts';
+import { ABOUT_THE_RECORD, aboutInstrument, aboutPlayer } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
 
 export const calendarQueries = {
   of: (playerId: string, today: LocalDate) =>
     queryOptions({
-      meta: ABOUT_THE_RECORD,
+      meta: aboutPlayer(playerId),
       queryKey: ['events', playerId, today],
       queryFn: ({ signal }) => request(eventList, calendarPaths.of(playerId, today), { signal }),
     }),
   bench: (playerId: string, today: LocalDate) =>
     queryOptions({
-      meta: ABOUT_THE_RECORD,
+      meta: aboutPlayer(playerId),
       queryKey: ['bench', playerId, today],
       queryFn: ({ signal }) => request(benchView, benchPaths.of(playerId, today), { signal }),
       placeholderData: keepPreviousData,
@@ -28,9 +29,9 @@ export const calendarQueries = {
       queryKey: ['ribbon', today],
       queryFn: ({ signal }) => request(ribbonView, ribbonPaths.of(today), { signal }),
     }),
-  caseLid: (instrumentId: string, today: LocalDate) =>
+  caseLid: (instrumentId: InstrumentId, today: LocalDate) =>
     queryOptions({
-      meta: ABOUT_THE_RECORD,
+      meta: aboutInstrument(instrumentId),
       queryKey: ['case-lid', instrumentId, today],
       queryFn: ({ signal }) => request(caseLidSheet, caseLidPaths.of(instrumentId, today), { signal }),
     }),

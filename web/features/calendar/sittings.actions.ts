@@ -1,17 +1,8 @@
-import { sittingPaths, type SittingMoveRequest, type SittingTimeRequest } from '#contract/sittings.ts';
-import { useLog } from '#web/features/record/log.actions.ts';
+import { sittingMoveFact, sittingTimeFact } from '#contract/sittings.ts';
+import { useLog } from '#web/record/log.actions.ts';
 
 /** When one usually has time for a sitting. */
-export const useSittingTime = () =>
-  useLog({
-    path: sittingPaths.times,
-    about: (_time: Omit<SittingTimeRequest, 'key' | 'now' | 'corrects'>) => 'everything',
-    form: true,
-  });
+export const useSittingTime = () => useLog(sittingTimeFact, { form: true });
 
 /** Sets what of a sitting is done on another day, or leaves it to the plan again. */
-export const useSittingMove = () =>
-  useLog({
-    path: sittingPaths.moves,
-    about: (_move: Omit<SittingMoveRequest, 'key' | 'now' | 'corrects'>) => 'everything',
-  });
+export const useSittingMove = () => useLog(sittingMoveFact);

@@ -3,9 +3,7 @@ import type { LocalDate } from '#core/time/local-date.ts';
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-
 import type { InstrumentPage } from '#contract/care.ts';
-import type { RecordEntryView } from '#contract/record.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { useToday } from '#web/clock/today.ts';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
@@ -26,20 +24,14 @@ import { StandingConditions } from '#web/features/conditions/parts/StandingCondi
 import { BuildForm } from '#web/features/instruments/parts/BuildForm.tsx';
 import { useReviseBuild, useSetDeparture } from '#web/features/instruments/instruments.actions.ts';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
-import { RecordList } from '#web/features/record/parts/RecordList.tsx';
-import { CorrectPlay } from '#web/features/care/CorrectPlay.tsx';
-import { recordQueries } from '#web/features/record/record.queries.ts';
-import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
 import { duration } from '#core/explain/format.ts';
+import { RecordOf } from '#web/features/record/compartments/RecordOf.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
-import { useNotice } from '#web/ui/Notice.tsx';
 import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
-
-const RECORD_LINES = 20;
 
 /** Illness, a new cork, dry air …: what changes what is due for a while. */
 function ForAWhile({ instrumentId, playerId }: { readonly instrumentId: InstrumentId; readonly playerId: PlayerId }) {
@@ -66,28 +58,6 @@ function Wetness({ page: { instrument, wetness } }: { readonly page: InstrumentP
   return (
     <Compartment title="How wet you blow it">
       <WetnessBelief wetness={wetness} busy={busy} onReset={forget} />
-    </Compartment>
-  );
-}
-
-function RecordOf({ instrumentId }: { readonly instrumentId: InstrumentId }) {
-  const query = useQuery(recordQueries.of(instrumentId, RECORD_LINES));
-  const { withdraw, busy } = useWithdraw();
-  const notice = useNotice();
-  const [wrong, setWrong] = useState<RecordEntryView | null>(null);
-  return (
-    <Compartment title="Record">
-      {wrong?.kind === 'play' && <CorrectPlay entry={wrong} onClose={() => setWrong(null)} />}
-      <QueryView query={query}>
-        {({ entries }) => (
-          <RecordList
-            entries={entries}
-            busy={busy}
-            onCorrect={setWrong}
-            onTakeBack={({ key, words }) => withdraw(key, 'everything', () => notice({ text: `Undone: ${words}.` }))}
-          />
-        )}
-      </QueryView>
     </Compartment>
   );
 }

@@ -3,16 +3,15 @@ import type { DecisionKind } from '#core/care/care-decision.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import {
-  careEntryView,
-  carePaths,
+  careFact,
+  decisionFact,
+  lastDoneFact,
+  signFact,
+  wetnessResetFact,
   type CareClockView,
-  type LastDoneRequest,
-  type LogCareRequest,
-  type LogDecisionRequest,
-  type LogSignRequest,
 } from '#contract/care.ts';
 import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
-import { useLog } from '#web/features/record/log.actions.ts';
+import { useLog } from '#web/record/log.actions.ts';
 
 type ItemId = CareClockView['itemId'];
 
@@ -20,26 +19,12 @@ type ItemId = CareClockView['itemId'];
 const decidedWords = ({ name, caution }: Pick<CareClockView, 'name' | 'caution'>, kind: DecisionKind): string =>
   ({ postponed: `${name} waits.`, declined: `${name}: not done here. ${caution}`, resumed: `${name} is back.` })[kind];
 
-type Of<Request, Fields extends keyof Request> = Pick<Request, Fields | ('instrumentId' & keyof Request)>;
-const aboutIt = ({ instrumentId }: { readonly instrumentId: InstrumentId }) => [instrumentId];
-
 /** What can be done about a care item of one instrument: do it, say it is done, notice it, let it wait, leave it. */
 export function useCareActions(instrumentId: InstrumentId, playerId: PlayerId) {
   const [asked, setAsked] = useState<CareClockView | null>(null);
-  const logCare = useLog({
-    path: carePaths.log,
-    answer: careEntryView,
-    about: (content: Of<LogCareRequest, 'itemId' | 'doneOn' | 'by'>) => aboutIt(content),
-    form: true,
-  });
-  const logSign = useLog({
-    path: carePaths.signs,
-    about: (content: Of<LogSignRequest, 'itemId' | 'part'>) => aboutIt(content),
-  });
-  const logDecision = useLog({
-    path: carePaths.decisions,
-    about: (content: Of<LogDecisionRequest, 'itemId' | 'kind' | 'until'>) => aboutIt(content),
-  });
+  const logCare = useLog(careFact, { form: true });
+  const logSign = useLog(signFact);
+  const logDecision = useLog(decisionFact);
   const { begin, busy } = useBeginRun();
 
   const doNow = (itemIds: readonly ItemId[]) =>
@@ -76,14 +61,9 @@ export type CareActions = ReturnType<typeof useCareActions>;
 
 /** From here on nothing is known any more of how wet its player blows it. */
 export function useForgetWetness(instrumentId: InstrumentId) {
-  const { log, busy } = useLog({ path: carePaths.wetnessResets, about: aboutIt });
+  const { log, busy } = useLog(wetnessResetFact);
   return { busy, forget: () => log({ instrumentId }, { said: 'Forgotten. The rule of thumb counts again.' }) };
 }
 
 /** When each item was last done, as far as anybody remembers: all of it in one entry, or nothing. */
-export const useLogLastDone = () =>
-  useLog({
-    path: carePaths.lastDone,
-    about: (content: Of<LastDoneRequest, 'items'>) => aboutIt(content),
-    form: true,
-  });
+export const useLogLastDone = () => useLog(lastDoneFact, { form: true });

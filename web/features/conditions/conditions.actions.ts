@@ -1,26 +1,17 @@
 import type { InstrumentId } from '#core/instruments/instrument.ts';
-import {
-  conditionPaths,
-  type BeginConditionRequest,
-  type ConditionView,
-  type EndConditionRequest,
-} from '#contract/conditions.ts';
+import { conditionEndFact, conditionFact, type ConditionView } from '#contract/conditions.ts';
+import type { Said } from '#contract/fact.ts';
 import { useToday } from '#web/clock/today.ts';
-import { useLog } from '#web/features/record/log.actions.ts';
-import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
+import { useLog } from '#web/record/log.actions.ts';
+import { useWithdraw } from '#web/record/withdraw.actions.ts';
 
-export type ConditionEntry = Omit<BeginConditionRequest, 'key' | 'now' | 'corrects' | 'instrumentId'>;
-type Begun = ConditionEntry & Pick<BeginConditionRequest, 'instrumentId'>;
+export type ConditionEntry = Omit<Said<typeof conditionFact>, 'instrumentId'>;
 
 /** What can be done about the conditions of an instrument: one begins, one is over, one goes on after all. */
 export function useConditionActions(instrumentId: InstrumentId) {
   const today = useToday();
-  // A player's own condition holds for all they play.
-  const begin = useLog({ path: conditionPaths.begin, about: (_: Begun) => 'everything', form: true });
-  const end = useLog({
-    path: conditionPaths.end,
-    about: (_: Pick<EndConditionRequest, 'conditionKey' | 'endsOn'>) => 'everything',
-  });
+  const begin = useLog(conditionFact, { form: true });
+  const end = useLog(conditionEndFact);
   const { withdraw, busy } = useWithdraw();
   return {
     busy: begin.busy || end.busy || busy,

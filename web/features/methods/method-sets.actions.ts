@@ -1,17 +1,13 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { object } from 'yup';
 import { counted } from '#core/explain/format.ts';
 import type { MethodSet } from '#core/methods/method-set-format.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
-import { methodPaths, methodSetFile, setReading, type ReadSetRequest, type TakeSetRequest } from '#contract/methods.ts';
-import { amount, clientKey } from '#contract/scalars.ts';
+import { methodPaths, methodSetFact, methodSetFile, setReading, type ReadSetRequest } from '#contract/methods.ts';
 import { request, RequestProblem } from '#web/api/http.ts';
 import { useToday } from '#web/clock/today.ts';
 import { readSetFile, saveSetFile } from '#web/features/methods/set-file.ts';
-import { useLog } from '#web/features/record/log.actions.ts';
-
-const taken = object({ key: clientKey().required(), taken: amount().integer().required() }).exact().required();
+import { useLog } from '#web/record/log.actions.ts';
 
 /** Saves the player's choices on an instrument as a file. */
 export function useGivingSet(instrumentId: InstrumentId, onGiven: () => void) {
@@ -46,12 +42,7 @@ export function useTakingSet(instrumentId: InstrumentId, onTaken: () => void) {
   const read = useMutation({
     mutationFn: (body: ReadSetRequest) => request(setReading, methodPaths.readSet, { method: 'POST', body }),
   });
-  const take = useLog({
-    path: methodPaths.takeSet,
-    answer: taken,
-    about: (_: Pick<TakeSetRequest, 'instrumentId' | 'set'>) => [instrumentId],
-    form: true,
-  });
+  const take = useLog(methodSetFact, { form: true });
   const open = async (file: File | undefined) => {
     setSet(null);
     setUnreadable(null);

@@ -1,13 +1,10 @@
 import type { InstrumentId } from '#core/instruments/instrument.ts';
-import { methodPaths, type ChooseMethodRequest, type MethodView } from '#contract/methods.ts';
-import { useLog } from '#web/features/record/log.actions.ts';
+import { methodChoiceFact, type MethodView } from '#contract/methods.ts';
+import { useLog } from '#web/record/log.actions.ts';
 
 /** Answers a question of practice for one instrument; null goes back to the default. */
 export function useChooseMethod(instrumentId: InstrumentId) {
-  const { log, busy } = useLog({
-    path: methodPaths.choices,
-    about: (_: Pick<ChooseMethodRequest, 'instrumentId' | 'method' | 'choice'>) => [instrumentId],
-  });
+  const { log, busy } = useLog(methodChoiceFact);
   return {
     busy,
     choose: ({ method, question, choices }: MethodView, choice: string | null) => {

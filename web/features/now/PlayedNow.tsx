@@ -4,7 +4,6 @@ import type { InstrumentPage } from '#contract/care.ts';
 import { wallNow } from '#web/clock/today.ts';
 import type { useJustPlayed } from '#web/features/now/just-played.actions.ts';
 import { PlayedSheet } from '#web/features/plays/parts/PlayedSheet.tsx';
-import { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
 
 type PlayedNowProps = {
@@ -18,7 +17,6 @@ type PlayedNowProps = {
 /** "I have just played", on the reed for now where it is played on reeds. It comes with its first tap. */
 export function PlayedNow({ page: { instrument, week, onReeds }, along, played, onClose }: PlayedNowProps) {
   const reeds = useQuery({ ...reedQueries.of(instrument.playerId, wallNow()), enabled: onReeds });
-  const onReed = useReedPlay();
   // The sheet is drawn in one go; where nobody answers it comes without the reeds, which can be said later.
   const isAsking = onReeds && reeds.isPending && reeds.failureCount === 0;
   const offered = (reeds.data?.kinds ?? [])
@@ -38,14 +36,9 @@ export function PlayedNow({ page: { instrument, week, onReeds }, along, played, 
       onClose={onClose}
       onLog={(entry, after, reed) =>
         played.log(
-          { entry, after },
+          { entry, after, reed },
           along.map(({ itemId }) => itemId),
-          (playKey) => {
-            onClose();
-            // Where this does not arrive, the play stands without its reed and can be completed under Reeds.
-            if (reed)
-              onReed.alsoSay({ playKey, shares: [{ reedId: reed.reedId, minutes: entry.minutes }], high: reed.high });
-          },
+          onClose,
         )
       }
     />

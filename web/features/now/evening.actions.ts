@@ -1,12 +1,13 @@
 import { counted } from '#core/explain/format.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import { playPaths, type LogEveningRequest } from '#contract/plays.ts';
+import type { Said } from '#contract/fact.ts';
+import { eveningFact } from '#contract/plays.ts';
 import { newKey } from '#web/api/new-key.ts';
 import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
-import { useLog } from '#web/features/record/log.actions.ts';
+import { useLog } from '#web/record/log.actions.ts';
 
-export type Evening = Pick<LogEveningRequest, 'endedOn' | 'endedAtMinute' | 'roomCelsius'> & {
+export type Evening = Pick<Said<typeof eveningFact>, 'endedOn' | 'endedAtMinute' | 'roomCelsius'> & {
   readonly plays: readonly { readonly instrumentId: InstrumentId; readonly minutes: number }[];
 };
 /** Due work of each instrument that comes along when it is packed up. */
@@ -14,11 +15,7 @@ export type Along = ReadonlyMap<InstrumentId, readonly CareItemId[]>;
 
 /** Logs an evening on several instruments in one entry, and packs them up in one run if asked. */
 export function useEvening(playerId: PlayerId) {
-  const evening = useLog<Omit<LogEveningRequest, 'key' | 'now' | 'corrects'>>({
-    path: playPaths.evening,
-    about: ({ plays }) => plays.map(({ instrumentId }) => instrumentId),
-    form: true,
-  });
+  const evening = useLog(eveningFact, { form: true });
   const { begin, busy } = useBeginRun();
   const packUp = (instruments: readonly InstrumentId[], along: Along, minutesAtHand: number | null = null) =>
     begin({

@@ -2,7 +2,7 @@ import { duration } from '#core/explain/format.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
-import type { PlayedEntry } from '#web/features/plays/parts/PlayedSheet.tsx';
+import type { PlayedEntry, ReedEntry } from '#web/features/plays/parts/PlayedSheet.tsx';
 import { useLogPlay } from '#web/features/plays/plays.actions.ts';
 
 /** Logs a play, and goes on to packing up if asked. The play's Undo stays at hand either way. */
@@ -18,14 +18,19 @@ export function useJustPlayed(instrumentId: InstrumentId, playerId: PlayerId) {
 
   type After = { readonly minutesAtHand: number | null } | null;
   /** What was played, and whether it is packed up now. */
-  type Played = { readonly entry: PlayedEntry; readonly after: After };
-  const log = ({ entry, after }: Played, itemIds: readonly CareItemId[], onLogged: (playKey: string) => void) =>
+  type Played = { readonly entry: PlayedEntry; readonly after: After; readonly reed: ReedEntry };
+  const log = ({ entry, after, reed }: Played, itemIds: readonly CareItemId[], onLogged: () => void) =>
     play.log(
-      { instrumentId, playerId, ...entry },
+      {
+        instrumentId,
+        playerId,
+        ...entry,
+        reeds: reed && { shares: [{ reedId: reed.reedId, minutes: entry.minutes }], high: reed.high },
+      },
       {
         said: `${duration(entry.minutes)} logged.`,
         onLogged: (_answer, key) => {
-          onLogged(key);
+          onLogged();
           if (after) packUp(key, itemIds, after.minutesAtHand);
         },
       },

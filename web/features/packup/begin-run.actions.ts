@@ -1,11 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { packupPaths, runView, type RunView, type StartRunRequest } from '#contract/packup.ts';
+import type { Said } from '#contract/fact.ts';
+import { runFact } from '#contract/packup.ts';
 import { packupQueries } from '#web/features/packup/packup.queries.ts';
-import { useLog } from '#web/features/record/log.actions.ts';
+import { useLog } from '#web/record/log.actions.ts';
 
-type Share = StartRunRequest['parts'][number];
-type Beginning = Pick<StartRunRequest, 'kind' | 'playerId' | 'parts' | 'minutesAtHand'>;
+type Beginning = Said<typeof runFact>;
+type Share = Beginning['parts'][number];
 export type RunToBegin = Pick<Beginning, 'kind' | 'playerId'> & {
   readonly parts: readonly (Pick<Share, 'instrumentId'> & Partial<Share>)[];
   /** Null: all the time it takes. */
@@ -16,11 +17,7 @@ export type RunToBegin = Pick<Beginning, 'kind' | 'playerId'> & {
 export function useBeginRun() {
   const cache = useQueryClient();
   const navigate = useNavigate();
-  const { log, busy } = useLog<Beginning, RunView>({
-    path: packupPaths.start,
-    answer: runView,
-    about: ({ parts }) => parts.map(({ instrumentId }) => instrumentId),
-  });
+  const { log, busy } = useLog(runFact);
   const begin = ({ kind, playerId, parts, minutesAtHand = null }: RunToBegin) =>
     log(
       {

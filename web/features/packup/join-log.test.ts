@@ -11,6 +11,7 @@ const entry = (key: string): LoggedRunEvent => ({
   key,
   event: { kind: 'ticked', stepKey: `horn:${key}` as RunStepKey, at: instantOfMs(0) },
 });
+const NOBODY = { touched: [] };
 const viewWith = (...log: LoggedRunEvent[]) => ({ key: 'run', log, parts: [] }) as unknown as RunView;
 const { queryKey } = packupQueries.run('run');
 const cache = new QueryClient();
@@ -28,7 +29,7 @@ test('a confirmed entry stays, though the run was being fetched as it stood befo
   void cache.invalidateQueries({ queryKey });
   expect(answers).toHaveLength(1);
   const one = { ...entry('a'), runKey: 'run' };
-  joinLog(cache, one, entry('a'));
+  joinLog(cache, one, { ...entry('a'), ...NOBODY });
   answers[0]?.(viewWith());
   await Promise.resolve();
   expect(cache.getQueryData<RunView>(queryKey)?.log.map(({ key }) => key)).toEqual(['a']);
@@ -48,7 +49,7 @@ test('nor is it lost where the run is being fetched for the first time', async (
   });
   const stop = observer.subscribe(() => undefined);
   expect(answers).toHaveLength(1);
-  joinLog(cache, { ...entry('a'), runKey: 'run' }, entry('a'));
+  joinLog(cache, { ...entry('a'), runKey: 'run' }, { ...entry('a'), ...NOBODY });
   await new Promise((resolve) => setTimeout(resolve, 5));
   // What was asked before the entry was written is not taken.
   answers[0]?.(viewWith());
@@ -60,6 +61,6 @@ test('nor is it lost where the run is being fetched for the first time', async (
 });
 
 test('an entry of a run nobody looks at is kept by the server alone', () => {
-  joinLog(cache, { ...entry('a'), runKey: 'run' }, entry('a'));
+  joinLog(cache, { ...entry('a'), runKey: 'run' }, { ...entry('a'), ...NOBODY });
   expect(cache.getQueryData(queryKey)).toBeUndefined();
 });

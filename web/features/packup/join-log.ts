@@ -1,5 +1,6 @@
 import type { QueryClient } from '@tanstack/react-query';
 import type { LoggedRunEvent } from '#core/packup/run-event.ts';
+import type { Answered } from '#contract/fact.ts';
 import { isKnownBeyond } from '#core/packup/run-log.ts';
 import { recordChanged, tellOtherTabs } from '#web/api/record-changes.ts';
 import { packupQueries } from '#web/features/packup/packup.queries.ts';
@@ -15,13 +16,16 @@ async function askedAnew(cache: QueryClient, queryKey: readonly unknown[]): Prom
  * A confirmed entry joins the log on the screen; what more than its run knows of is looked at again. A run that is being
  * fetched just then may have been read before the entry was written: it is not taken, but asked for once more.
  */
-export function joinLog(cache: QueryClient, { runKey }: Unsent, logged: LoggedRunEvent): void {
+export function joinLog(
+  cache: QueryClient,
+  { runKey }: Unsent,
+  { touched, ...logged }: Answered<LoggedRunEvent>,
+): void {
   const { queryKey } = packupQueries.run(runKey);
   const isBeingFetched = cache.isFetching({ queryKey }) > 0;
   const view = cache.getQueryData(queryKey);
   if (view !== undefined) cache.setQueryData(queryKey, { ...view, log: [...view.log, logged] });
-  if (isKnownBeyond(logged.event))
-    void recordChanged(cache, view?.parts.map(({ instrumentId }) => instrumentId) ?? 'everything');
+  if (isKnownBeyond(logged.event)) void recordChanged(cache, touched);
   else {
     tellOtherTabs({ run: runKey });
     if (isBeingFetched) void (view === undefined ? askedAnew(cache, queryKey) : cache.invalidateQueries({ queryKey }));

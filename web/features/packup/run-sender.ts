@@ -1,4 +1,5 @@
 import type { LoggedRunEvent } from '#core/packup/run-event.ts';
+import type { Answered } from '#contract/fact.ts';
 import { msOfInstant } from '#core/time/instant.ts';
 import { RequestProblem } from '#web/api/http.ts';
 import type { Outbox, Unsent } from '#web/features/packup/run-outbox.ts';
@@ -7,13 +8,13 @@ export type Posting = { readonly one: Unsent; readonly msAgo: number };
 type Sending = {
   readonly outbox: Outbox;
   /** Sends one entry; resolves with it as the log has it. @throws RequestProblem */
-  readonly post: (posting: Posting) => Promise<LoggedRunEvent>;
+  readonly post: (posting: Posting) => Promise<Answered<LoggedRunEvent>>;
   readonly nowMs: () => number;
   /** Calls back later; returns how to call it off. */
   readonly later: (work: () => void, ms: number) => () => void;
 };
 export type SenderHandlers = {
-  readonly confirmed: (one: Unsent, logged: LoggedRunEvent) => void;
+  readonly confirmed: (one: Unsent, logged: Answered<LoggedRunEvent>) => void;
   readonly refused: (one: Unsent, problem: Error) => void;
 };
 

@@ -1,4 +1,4 @@
-import { loggedRunEvent, packupPaths } from '#contract/packup.ts';
+import { runEventAnswer, packupPaths } from '#contract/packup.ts';
 import { request } from '#web/api/http.ts';
 import { createOutbox } from '#web/features/packup/run-outbox.ts';
 import { createSender } from '#web/features/packup/run-sender.ts';
@@ -16,7 +16,7 @@ export const runSender = createSender({
   post: ({ one: { key, runKey, event, now }, msAgo }) => {
     const { at: _at, ...said } = event;
     const body = { key, ...said, msAgo, ...(now ? { now } : {}) };
-    return request(loggedRunEvent, packupPaths.events(runKey), { method: 'POST', body });
+    return request(runEventAnswer, packupPaths.events(runKey), { method: 'POST', body });
   },
   nowMs: () => Date.now(),
   later: (work, ms) => {

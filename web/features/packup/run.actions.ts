@@ -16,7 +16,7 @@ import { packupQueries } from '#web/features/packup/packup.queries.ts';
 import type { Unsent } from '#web/features/packup/run-outbox.ts';
 import { joinLog } from '#web/features/packup/join-log.ts';
 import { runOutbox, runSender } from '#web/features/packup/run-sending.ts';
-import { useWithdraw } from '#web/features/record/withdraw.actions.ts';
+import { useWithdraw } from '#web/record/withdraw.actions.ts';
 import { useNotice } from '#web/ui/Notice.tsx';
 
 const useUnsent = (): readonly Unsent[] => useSyncExternalStore(runOutbox.subscribe, runOutbox.all);
@@ -86,11 +86,7 @@ export function useRunLog(view: RunView, run: ShownRun) {
     if (finishKey === null) return;
     const unsent = runOutbox.all().some(({ key }) => key === finishKey) && !runSender.isSending(finishKey);
     if (unsent) runOutbox.remove(finishKey);
-    else
-      withdraw(
-        finishKey,
-        run.parts.map(({ instrumentId }) => instrumentId),
-      );
+    else withdraw(finishKey);
   };
   return {
     tick: (stepKey: RunStepKey) => say({ kind: 'ticked', stepKey }),

@@ -54,7 +54,7 @@ test('a tick stays ticked on the screen while it goes from the device into the l
   const from = seen.length;
   await act(async () => {
     // As the sender does: into the log, and at once out of what is unsent.
-    joinLog(cache, { ...tick, runKey: RUN }, tick);
+    joinLog(cache, { ...tick, runKey: RUN }, { ...tick, touched: [] });
     runOutbox.remove(tick.key);
     await new Promise((wake) => setTimeout(wake, 20));
   });

@@ -1,17 +1,5 @@
-import { playPaths, playView, type LogPlayRequest } from '#contract/plays.ts';
-import { useLog } from '#web/features/record/log.actions.ts';
+import { playFact } from '#contract/plays.ts';
+import { useLog } from '#web/record/log.actions.ts';
 
-type Played = Omit<LogPlayRequest, 'key' | 'now' | 'corrects'>;
-
-/** Logs a play. */
-export const useLogPlay = () =>
-  useLog({ path: playPaths.log, answer: playView, about: ({ instrumentId }: Played) => [instrumentId], form: true });
-
-/** Takes the place of a play that was logged wrongly. */
-export const useCorrectPlay = () =>
-  useLog({
-    path: playPaths.log,
-    answer: playView,
-    about: ({ instrumentId }: Played & { readonly corrects: string }) => [instrumentId],
-    form: true,
-  });
+/** Logs a play, or puts one right. */
+export const useLogPlay = () => useLog(playFact, { form: true });

@@ -1,27 +1,20 @@
 import type { ReedId } from '#core/reeds/reed.ts';
 import { END_WORDS, FEEL_WORDS, USE_WORDS } from '#core/reeds/reed-words.ts';
-import { reedPaths, type ReedBoxRequest, type ReedSaidRequest, type ReedSessionRequest } from '#contract/reeds.ts';
-import { useLog } from '#web/features/record/log.actions.ts';
-
-type Content<Request> = Omit<Request, 'key' | 'now'>;
+import type { Said } from '#contract/fact.ts';
+import { reedBoxFact, reedSaidFact, reedSessionFact } from '#contract/reeds.ts';
+import { useLog } from '#web/record/log.actions.ts';
 
 /** A box has come, or one is put right. */
-export const useReedBox = () =>
-  useLog({
-    path: reedPaths.boxes,
-    about: (_box: Content<ReedBoxRequest>) => 'everything',
-    form: true,
-  });
+export const useReedBox = () => useLog(reedBoxFact, { form: true });
 
 const NOTHING = { feel: null, goodFor: null, signs: [], cause: null } as const;
 
 /** What is said of one reed by a tap. */
 export function useReedSaid() {
-  const { log, busy } = useLog({
-    path: reedPaths.said,
-    about: (_said: Content<ReedSaidRequest>) => 'everything',
-  });
-  type Grade = Pick<ReedSaidRequest, 'goodFor' | 'signs'> & { readonly feel: NonNullable<ReedSaidRequest['feel']> };
+  const { log, busy } = useLog(reedSaidFact);
+  type Grade = Pick<Said<typeof reedSaidFact>, 'goodFor' | 'signs'> & {
+    readonly feel: NonNullable<Said<typeof reedSaidFact>['feel']>;
+  };
   return {
     busy,
     flattened: (reedId: ReedId) =>
@@ -31,14 +24,10 @@ export function useReedSaid() {
         { ...NOTHING, reedId, what: 'graded', feel, goodFor: goodFor ?? null, signs },
         { said: `Graded ${FEEL_WORDS[feel]}${goodFor ? `, for ${USE_WORDS[goodFor]}` : ''}.` },
       ),
-    ended: (reedId: ReedId, cause: NonNullable<ReedSaidRequest['cause']>) =>
+    ended: (reedId: ReedId, cause: NonNullable<Said<typeof reedSaidFact>['cause']>) =>
       log({ ...NOTHING, signs: [], reedId, what: 'ended', cause }, { said: `No longer played: ${END_WORDS[cause]}.` }),
   };
 }
 
 /** Sessions set by hand, or left to the plan again. */
-export const useReedSessions = () =>
-  useLog({
-    path: reedPaths.sessions,
-    about: (_sessions: Content<ReedSessionRequest>) => 'everything',
-  });
+export const useReedSessions = () => useLog(reedSessionFact);

@@ -4,7 +4,7 @@ import type { WallClock } from '#core/plays/play.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { reedPaths } from '#contract/reeds.ts';
 import { readinessView, reedPlanView, reedsOfRun, reedsPage, type ReedsOfRunView } from '#contract/reed-views.ts';
-import { ABOUT_THE_RECORD } from '#web/api/about.ts';
+import { ABOUT_THE_RECORD, aboutPlayer } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
 
 /** A reed's rest is told to the quarter of an hour, so that the page need not ask each minute. */
@@ -18,7 +18,7 @@ export const reedQueries = {
   of: (playerId: string, now: WallClock) => {
     const asked = toTheQuarter(now);
     return queryOptions({
-      meta: ABOUT_THE_RECORD,
+      meta: aboutPlayer(playerId),
       queryKey: ['reeds', playerId, asked.on, asked.atMinute],
       queryFn: ({ signal }) => request(reedsPage, reedPaths.of(playerId, asked), { signal }),
       placeholderData: keepPreviousData,
@@ -41,7 +41,7 @@ export const reedQueries = {
   plan: (playerId: string, kind: KindId, now: WallClock) => {
     const { on: today, atMinute } = toTheQuarter(now);
     return queryOptions({
-      meta: ABOUT_THE_RECORD,
+      meta: aboutPlayer(playerId),
       queryKey: ['reeds', playerId, 'plan', kind, today, atMinute],
       queryFn: ({ signal }) => {
         const query = new URLSearchParams({ playerId, kind, today, atMinute: String(atMinute) });
@@ -52,7 +52,7 @@ export const reedQueries = {
   },
   readiness: (playerId: string, kind: KindId, asked: { on: LocalDate; wanted: number; today: LocalDate }) =>
     queryOptions({
-      meta: ABOUT_THE_RECORD,
+      meta: aboutPlayer(playerId),
       queryKey: ['reeds', playerId, 'ready', kind, asked],
       queryFn: ({ signal }) => {
         const query = new URLSearchParams({

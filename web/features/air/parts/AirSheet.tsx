@@ -9,17 +9,25 @@ import { typedNumber } from '#web/ui/typed-number.ts';
 
 type AirSheetProps = {
   readonly playerId: PlayerId;
-  readonly read: AirView['read'];
+  readonly read: Pick<NonNullable<AirView['read']>, 'celsius' | 'humidityPercent'> | null;
+  /** The reading that is put right; without it another one is noted. */
+  readonly corrects?: string;
   readonly air: ReturnType<typeof useReadAir>;
   readonly onClose: () => void;
 };
 
 /** What the hygrometer shows: two numbers. */
-export function AirSheet({ playerId, read, air, onClose }: AirSheetProps) {
+export function AirSheet({ playerId, read, corrects, air, onClose }: AirSheetProps) {
   const [humidity, setHumidity] = useState(read === null ? '' : String(read.humidityPercent));
   const [celsius, setCelsius] = useState(String(read?.celsius ?? 20));
   const said = { playerId, celsius: typedNumber(celsius), humidityPercent: typedNumber(humidity) };
   const isRead = !Number.isNaN(said.celsius) && !Number.isNaN(said.humidityPercent);
+  const keep = () =>
+    air.log(said, {
+      said: corrects === undefined ? 'The air is noted.' : 'The reading is corrected.',
+      corrects,
+      onLogged: onClose,
+    });
   const field = (label: string, value: string, onChange: (text: string) => void) => (
     <TextField
       fullWidth
@@ -44,13 +52,8 @@ export function AirSheet({ playerId, read, air, onClose }: AirSheetProps) {
             {field('Humidity, %', humidity, setHumidity)}
             {field('Temperature, °C', celsius, setCelsius)}
           </Stack>
-          <SheetEnd
-            problem={air.problem}
-            disabled={air.busy || !isRead}
-            onKeep={() => air.log(said, { said: 'The air is noted.', onLogged: onClose })}
-            onClose={onClose}
-          >
-            Note the air
+          <SheetEnd problem={air.problem} disabled={air.busy || !isRead} onKeep={keep} onClose={onClose}>
+            {corrects === undefined ? 'Note the air' : 'Save the correction'}
           </SheetEnd>
         </Stack>
       </DialogContent>

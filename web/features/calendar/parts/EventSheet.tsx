@@ -64,12 +64,12 @@ function contentOf({ what, on, until, name, minutes, chosen }: Entry, { playerId
   if (on === null) return null;
   const days = isPlayed(what) ? { until: null, minutes } : { until, minutes: null };
   const stay = what === 'bench' ? (old?.stay ?? null) : null;
-  const content = { playerId, what, on, ...days, name: plainName(name) || null, instrumentIds: [...chosen], stay };
-  return old ? { ...content, ...inPlaceOf(old) } : content;
+  const insteadOf = old?.asImported === true ? { insteadOf: old.key } : {};
+  return { playerId, what, on, ...days, name: plainName(name) || null, instrumentIds: [...chosen], stay, ...insteadOf };
 }
 
 /** What was imported is not corrected: another stands in its place. */
-const inPlaceOf = ({ key, asImported }: EventView) => (asImported ? { insteadOf: key } : { corrects: key });
+const correctedBy = (old: EventView | undefined) => (old?.asImported === false ? old.key : undefined);
 
 type FieldsProps = Pick<EventSheetProps, 'instruments' | 'kinds'> & {
   readonly entry: Entry;
@@ -140,7 +140,10 @@ export function EventSheet(props: EventSheetProps) {
     if (!old) return;
     if (old.calendar === null) event.remove(old, onClose);
     else if (content)
-      event.log({ ...content, dropped: true }, { said: `The ${words} is left out.`, onLogged: onClose });
+      event.log(
+        { ...content, dropped: true },
+        { said: `The ${words} is left out.`, corrects: correctedBy(old), onLogged: onClose },
+      );
   };
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="event-title">
@@ -163,7 +166,7 @@ export function EventSheet(props: EventSheetProps) {
           <SheetEnd
             problem={event.problem}
             disabled={event.busy || content === null || entry.chosen.length === 0}
-            onKeep={() => content && event.log(content, { said, onLogged: onClose })}
+            onKeep={() => content && event.log(content, { said, corrects: correctedBy(old), onLogged: onClose })}
             onClose={onClose}
           >
             {old ? 'Keep it so' : `Add the ${words}`}

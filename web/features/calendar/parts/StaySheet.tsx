@@ -79,7 +79,6 @@ export function StaySheet({ playerId, stay, currency, today, event, onClose }: S
     });
     const content = {
       playerId,
-      corrects: stay.key,
       what: 'bench' as const,
       on: stay.on,
       until: back,
@@ -88,7 +87,11 @@ export function StaySheet({ playerId, stay, currency, today, event, onClose }: S
       instrumentIds,
       stay: { done: work, cost: typedMoney(cost.cost, cost.currency) },
     };
-    event.log(content, { said: 'It is back, and its care counts from there.', onLogged: onClose });
+    event.log(content, {
+      said: 'It is back, and its care counts from there.',
+      corrects: stay.key,
+      onLogged: onClose,
+    });
   };
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="stay-title">

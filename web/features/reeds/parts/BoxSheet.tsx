@@ -14,11 +14,14 @@ import { DateField } from '#web/ui/DateField.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 
+/** A box that is there already. */
+type BoxAsEntered = Omit<ReedBoxView, 'reeds'>;
+
 type BoxSheetProps = {
   readonly playerId: PlayerId;
   readonly of: Pick<ReedsOfKindView, 'kind' | 'kindName' | 'breaksIn'>;
   /** The box that is put right; none where a new one has come. */
-  readonly old: ReedBoxView | null;
+  readonly old: BoxAsEntered | null;
   /** In which prices are said; null before the first of them. */
   readonly currency: string | null;
   readonly today: LocalDate;
@@ -64,7 +67,7 @@ const usualEntry = (currency: string | null, today: LocalDate): Entry => ({
   apart: false,
 });
 /** What is there already. */
-function entryOf({ entered, material, breakIn, cameOn, place }: ReedBoxView, usual: Entry): Entry {
+function entryOf({ entered, material, breakIn, cameOn, place }: BoxAsEntered, usual: Entry): Entry {
   const { name, strength, cost, before } = entered;
   const told = { name, strength: strength ?? '', place: place ?? '', cost: cost ? moneyAsTyped(cost) : '' };
   return { ...usual, ...told, material, breakIn, cameOn, before };
@@ -167,9 +170,12 @@ export function BoxSheet({ playerId, of, old, currency, today, box, onClose }: B
         cost: entry.cost.trim() === '' ? null : typedMoney(entry.cost, entry.currency),
         cameOn,
         before: [...before],
-        ...(old === null ? {} : { corrects: old.key }),
       },
-      { said: old === null ? 'The box is in the record.' : 'The box is put right.', onLogged: onClose },
+      {
+        said: old === null ? 'The box is in the record.' : 'The box is put right.',
+        corrects: old?.key,
+        onLogged: onClose,
+      },
     );
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="box-title">

@@ -91,7 +91,7 @@ export function PlayReedSheet({ play, of, playing, onClose }: PlayReedSheetProps
   const shown = all.filter(({ reedId, isNew }) => opening || !isNew || chosen.includes(reedId));
   const shares = sharesOf(chosen, said, play.minutes);
   const say = () => {
-    playing.say({ playKey: play.playKey, shares, high, ...(play.saidKey === null ? {} : { corrects: play.saidKey }) });
+    playing.say({ playKey: play.playKey, shares, high }, play.saidKey ?? undefined);
     onClose();
   };
   return (

@@ -1,20 +1,19 @@
 /** @jest-environment jsdom */
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { useLog } from '#web/features/record/log.actions.ts';
+import { fact } from '#contract/fact.ts';
+import { amount } from '#contract/scalars.ts';
+import { useLog } from '#web/record/log.actions.ts';
 import { loggedAs, pretendServer, refusal, renderWriting } from '#web/testing/pretend-server.tsx';
 
 afterEach(cleanup);
 
 const KEY = /^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 const PATH = '/api/things';
+const thingFact = fact({ kind: 'thing', path: PATH, fields: { size: amount().required() }, about: () => [] });
 
 function Writing({ form }: { readonly form?: true }) {
-  const { log, problem, open, fields } = useLog({
-    path: PATH,
-    about: (_thing: { readonly size: number }) => 'everything',
-    ...(form ? { form } : {}),
-  });
+  const { log, problem, open, fields } = useLog(thingFact, form ? { form } : {});
   return (
     <>
       <button onClick={() => log({ size: 3 }, { said: 'Three is in the record.' })}>Log it</button>

@@ -1,0 +1,51 @@
+import { airReadingFact } from '#contract/air.ts';
+import { benchTermsFact } from '#contract/bench.ts';
+import { calendarImportFact } from '#contract/calendar-in.ts';
+import { eventFact } from '#contract/calendar.ts';
+import { careFact, signFact, decisionFact, lastDoneFact, wetnessResetFact } from '#contract/care.ts';
+import { conditionFact, conditionEndFact } from '#contract/conditions.ts';
+import { departureFact, buildFact } from '#contract/instruments.ts';
+import { methodChoiceFact, methodSetFact } from '#contract/methods.ts';
+import { runFact } from '#contract/packup.ts';
+import { profileFact, runWayFact, minderFact } from '#contract/players.ts';
+import { playFact, eveningFact } from '#contract/plays.ts';
+import { reedBoxFact, reedPlayFact, reedSaidFact, reedSessionFact } from '#contract/reeds.ts';
+import { sittingTimeFact, sittingMoveFact } from '#contract/sittings.ts';
+
+/** Every kind of fact that is posted, as the contract declares it. A new kind is its declaration and its line here. */
+export const DECLARED = [
+  airReadingFact,
+  benchTermsFact,
+  calendarImportFact,
+  eventFact,
+  careFact,
+  signFact,
+  decisionFact,
+  lastDoneFact,
+  wetnessResetFact,
+  conditionFact,
+  conditionEndFact,
+  departureFact,
+  buildFact,
+  methodChoiceFact,
+  methodSetFact,
+  runFact,
+  profileFact,
+  runWayFact,
+  minderFact,
+  playFact,
+  eveningFact,
+  reedBoxFact,
+  reedPlayFact,
+  reedSaidFact,
+  reedSessionFact,
+  sittingTimeFact,
+  sittingMoveFact,
+] as const;
+
+type Declared = (typeof DECLARED)[number];
+type Correctable = Extract<Declared, { readonly correctable: true }>;
+/** The kinds of which a wrong one is put right: each has its form. */
+export type CorrectableKind = Correctable['kind'];
+/** The declaration of a kind. */
+export type DeclaredAs<Kind extends Declared['kind']> = Extract<Declared, { readonly kind: Kind }>;
