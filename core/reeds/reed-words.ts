@@ -4,6 +4,7 @@ import { clockTime } from '#core/plays/play-words.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import type { WarpDriver } from '#core/reeds/warp.ts';
 import { DAILY_CAP, IN_HAND, REST_HOURS, WARP_BY } from '#core/reeds/reed-numbers.ts';
+import type { ReedPin } from '#core/reeds/reed-pin.ts';
 import type { HeldBack, ReedState } from '#core/reeds/reed-state.ts';
 import type {
   ReedBox,
@@ -237,3 +238,10 @@ export function favouriteWords(reeds: readonly ReedState[], family: ReedFamily):
 /** Minutes on the living reeds together before anything is said, and the share that makes a favourite (estimates). */
 const FAVOURITE_FROM = 300;
 const FAVOURITE_SHARE = 0.6;
+
+/** A session set by hand: what was said of a reed and a day. */
+export function pinWords(name: string, { on, minutes }: ReedPin, format: Format): string {
+  const day = format.weekdayDate(on);
+  if (minutes === null) return `${name}: ${day} is left to the plan.`;
+  return minutes === 0 ? `${name}: not on ${day}.` : `${name}: ${duration(minutes)} on ${day}.`;
+}

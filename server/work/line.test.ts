@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
-import { Line, type Piece } from '#server/work/line.ts';
+import { TooMuchAtOnce } from '#server/failure.ts';
+import { Line, MOST_WAITING, type Piece } from '#server/work/line.ts';
 import type { Order } from '#server/work/long-work.ts';
 
 beforeEach(() => void jest.useFakeTimers());
@@ -58,6 +59,19 @@ test('a thread that notices goes on with the next, and is not ended', async () =
     'send 2',
     'begin 2',
   ]);
+});
+
+test('of so many devices each may wait until all that may wait do, and again once the thread has gone', () => {
+  const { line, piece } = lineOf();
+  const fill = (from: number) => {
+    for (let id = from; id <= from + MOST_WAITING; id++) line.add(piece(id, `device ${id}`));
+  };
+  // One is in the hands of the thread, the others wait.
+  fill(1);
+  expect(() => line.add(piece(999, 'one more'))).toThrow(TooMuchAtOnce);
+  line.refuseAll(new Error('gone'));
+  fill(1000);
+  expect(() => line.add(piece(9999, 'one more'))).toThrow(TooMuchAtOnce);
 });
 
 test('what is stopped while it waits is not begun, and a thread without work may sleep', () => {

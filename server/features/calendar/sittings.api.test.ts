@@ -49,6 +49,12 @@ describe('six weeks of sittings', () => {
     }
   });
 
+  test('say of what falls due for the first time between which days that may be', async () => {
+    const items = (await weeks()).sittings.flatMap((sitting) => sitting.items);
+    const ranges = items.filter(({ earliest, latest }) => earliest !== null && latest !== null && earliest <= latest);
+    expect(ranges.length).toBeGreaterThan(0);
+  });
+
   test('go by the time a player has said they have; taken back, by what is usual', async () => {
     const key = aKey();
     await post('/api/sittings/times', { key, playerId: 'ada', minutes: [0, 0, 0, 0, 0, 60, 0] }).expect(201);

@@ -1,7 +1,8 @@
-import { duration, type Format } from '#core/explain/format.ts';
+import type { Format } from '#core/explain/format.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { reedOn } from '#core/reeds/reeds-in-play.ts';
-import { checkPins, type ReedPin } from '#core/reeds/reed-pin.ts';
+import { checkPins } from '#core/reeds/reed-pin.ts';
+import { pinWords } from '#core/reeds/reed-words.ts';
 import { reedSessionFact } from '#contract/reeds.ts';
 import { invalid, notFound, type Failure } from '#server/failure.ts';
 import { reedNamer, type ReedNamer } from '#server/features/reeds/reed-told.ts';
@@ -29,12 +30,6 @@ function decide(
   if (checked.ok) return succeed({ body: { playerId, pins: checked.value }, ...now });
   const { at, field, ...fault } = checked.failure;
   return fail(invalid(`pins[${at}].${field}`, fault));
-}
-
-function pinWords(name: string, { on, minutes }: ReedPin, format: Format): string {
-  const day = format.weekdayDate(on);
-  if (minutes === null) return `${name}: ${day} is left to the plan.`;
-  return minutes === 0 ? `${name}: not on ${day}.` : `${name}: ${duration(minutes)} on ${day}.`;
 }
 
 const sessionWords = ({ playerId, pins }: ReedSessions, nameOf: ReedNamer, format: Format): string =>

@@ -1,0 +1,13 @@
+import { expect, test } from '@jest/globals';
+import { PLAIN_FORMAT } from '#core/explain/format.ts';
+import { pinWords } from '#core/reeds/reed-words.ts';
+import { REED_TODAY, said } from '#core/testing/reeds.ts';
+
+test.each([
+  [null, 'Reed 3: Thu 26 Nov is left to the plan.'],
+  [0, 'Reed 3: not on Thu 26 Nov.'],
+  [20, 'Reed 3: 20 min on Thu 26 Nov.'],
+])('a session set by hand to %s reads as what was asked for', (minutes, words) => {
+  const { reedId } = said(3, REED_TODAY, { what: 'flattened' });
+  expect(pinWords('Reed 3', { reedId, on: REED_TODAY, minutes }, PLAIN_FORMAT)).toBe(words);
+});
