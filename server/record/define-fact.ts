@@ -51,7 +51,13 @@ export type Accompanying = { readonly kind: string; readonly key: string } & Omi
 >;
 
 /** For what a request is judged: where the player's clock stood, when that was, and which fact it takes the place of. */
-export type Deciding = { readonly now: WallClock; readonly atMs: number; readonly corrects: string | null };
+export type Deciding = {
+  readonly now: WallClock;
+  readonly atMs: number;
+  readonly corrects: string | null;
+  /** When it was so, of what says no day itself: now, or when that was which it takes the place of. */
+  readonly moment: { readonly on: LocalDate; readonly atMinute: number | null };
+};
 
 /** A fact with its number in the spine. */
 export type Listed<Body> = Fact<Body> & { readonly id: number };

@@ -61,7 +61,7 @@ function corrected<Body, Request extends Sent, Told>(
   { record }: Telling<Told>,
   { kind, correctable }: Kind<Body, Request, Told>,
   request: Request,
-): Outcome<string | null, Failure> {
+): Outcome<Recorded | null, Failure> {
   const { corrects } = request;
   if (corrects === null || corrects === undefined) return succeed(null);
   const found = record.findOriginal(corrects);
@@ -69,7 +69,7 @@ function corrected<Body, Request extends Sent, Told>(
   if (correctable !== true) return fail(invalid('corrects', { code: 'not-correctable' }));
   if (record.standing(found.key) === undefined)
     return fail(conflict('corrects', { code: 'correcting-what-was-taken-back' }));
-  return succeed(found.key);
+  return succeed(found);
 }
 
 type Written<Body> = { readonly fact: Fact<Body>; readonly created: boolean };
@@ -107,7 +107,9 @@ function write<Body, Request extends Sent, Told>(
   }
   const original = corrected(telling, definition, request);
   if (!original.ok) return original;
-  const decided = definition.decide(request, { ...clock.value, corrects: original.value }, telling);
+  const moment = original.value ?? clock.value.now;
+  const corrects = original.value?.key ?? null;
+  const decided = definition.decide(request, { ...clock.value, corrects, moment }, telling);
   if (!decided.ok) return decided;
   const { body, on, atMinute, belongsTo = null, with: others = [] } = decided.value;
   const { key } = request;
@@ -118,7 +120,7 @@ function write<Body, Request extends Sent, Told>(
     on,
     atMinute,
     loggedAt,
-    corrects: original.value,
+    corrects,
     belongsTo,
     body,
   };

@@ -12,10 +12,10 @@ export const airReadingDefinition = defineFact<Services>()(airReadingFact, {
   store: bodyTable(airReadings, { toRow: (read) => read, fromRow: ({ factId: _factId, ...read }) => read }),
   words: ({ body: { celsius, humidityPercent } }, { format }) =>
     `The air: ${format.celsius(celsius)}, ${format.number(humidityPercent)} %.`,
-  decide: ({ playerId, celsius, humidityPercent }, { now }, { players }) => {
+  decide: ({ playerId, celsius, humidityPercent }, { moment: { on, atMinute } }, { players }) => {
     if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
     const checked = checkAir(celsius, humidityPercent);
-    if (checked.ok) return succeed({ body: { playerId, ...checked.value }, ...now });
+    if (checked.ok) return succeed({ body: { playerId, ...checked.value }, on, atMinute });
     const { field, ...fault } = checked.failure;
     return fail(invalid(field, fault));
   },

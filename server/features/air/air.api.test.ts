@@ -41,6 +41,21 @@ describe('a reading of the air', () => {
     expect(await today()).toMatchObject({ humidityPercent: 31 });
   });
 
+  test('put right stays where it was: yesterday’s is not read today, and the older of two not the newest', async () => {
+    const yesterday = { on: '2026-11-23', atMinute: 1200 };
+    const old = reading({ now: yesterday });
+    await post('/api/air/readings', old).expect(201);
+    await post('/api/air/readings', reading({ corrects: old.key, humidityPercent: 47 })).expect(201);
+    expect(await today()).toBeNull();
+    const [early, late] = [reading({ now: { on: TODAY, atMinute: 600 } }), reading({ humidityPercent: 52 })];
+    await post('/api/air/readings', early).expect(201);
+    await post('/api/air/readings', late).expect(201);
+    await post('/api/air/readings', reading({ corrects: early.key, humidityPercent: 39 })).expect(201);
+    expect(await today()).toMatchObject({ key: late.key, humidityPercent: 52 });
+    await post('/api/withdrawals', { key: aKey(), targetKey: late.key }).expect(201);
+    expect(await today()).toMatchObject({ key: early.key, atMinute: 600, humidityPercent: 39 });
+  });
+
   test('puts wood in dry air until it is read not to be dry, whatever was entered', async () => {
     expect(await standing()).toEqual([]);
     await post('/api/air/readings', reading()).expect(201);

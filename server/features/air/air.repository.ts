@@ -1,23 +1,16 @@
-import { and, desc, eq, sql } from 'drizzle-orm';
+import { desc, eq, sql } from 'drizzle-orm';
 import type { AirRead } from '#core/air/air-record.ts';
 import type { Db } from '#server/db/connection.ts';
 import { airReadings } from '#server/features/air/air.table.ts';
+import { counting } from '#server/record/counting.repository.ts';
 import { facts } from '#server/record/record.table.ts';
 
 /** What is older says nothing of today, be it read twice a day. */
 const MOST_READ = 60;
 
 export function createAirRepository(db: Db) {
-  const newest = db
-    .select({
-      key: facts.key,
-      on: facts.on,
-      atMinute: facts.atMinute,
-      celsius: airReadings.celsius,
-      humidityPercent: airReadings.humidityPercent,
-    })
-    .from(airReadings)
-    .innerJoin(facts, and(eq(facts.id, airReadings.factId), eq(facts.counts, true)))
+  const { celsius, humidityPercent } = airReadings;
+  const newest = counting(db, airReadings, { on: facts.on, atMinute: facts.atMinute, celsius, humidityPercent })
     .where(eq(airReadings.playerId, sql.placeholder('playerId')))
     .orderBy(desc(facts.on), desc(facts.atMinute), desc(facts.id))
     .limit(MOST_READ)

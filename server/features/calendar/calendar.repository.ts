@@ -1,5 +1,4 @@
 import { and, asc, desc, eq, ne, sql } from 'drizzle-orm';
-import { alias } from 'drizzle-orm/sqlite-core';
 import { usualBench, type BenchTerms } from '#core/bench/bench-terms.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import { standingEvents } from '#core/calendar/imported-event.ts';
@@ -19,9 +18,9 @@ import {
 import { createCalendarImports } from '#server/features/calendar/calendar-imports.repository.ts';
 import { readSittings, writtenSittings, type StoredSittings } from '#server/features/calendar/stored-sittings.ts';
 import { readToldEntries, writtenToldEntries } from '#server/features/calendar/told-calendar.ts';
+import { counting, knownKey, original } from '#server/record/counting.repository.ts';
 import { facts } from '#server/record/record.table.ts';
 
-const original = alias(facts, 'original');
 const ofPlayer = sql.placeholder('playerId');
 
 /** The currency of the last stay that says what it cost, but for one. */
@@ -38,7 +37,7 @@ function lastPaid(db: Db) {
           eq(facts.id, events.factId),
           eq(facts.counts, true),
           sql`json_extract(${events.stay}, '$.cost.currency') is not null`,
-          ne(sql`coalesce(${original.key}, ${facts.key})`, sql.placeholder('without')),
+          ne(knownKey, sql.placeholder('without')),
         ),
       )
       .orderBy(desc(events.factId))
@@ -49,35 +48,22 @@ function lastPaid(db: Db) {
 
 export function createCalendarRepository(db: Db) {
   const imports = createCalendarImports(db);
-  const all = db
-    .select({ key: sql<string>`coalesce(${original.key}, ${facts.key})`, event: events })
-    .from(events)
-    .innerJoin(facts, and(eq(facts.id, events.factId), eq(facts.counts, true)))
-    .leftJoin(original, eq(original.id, facts.corrects))
+  const all = counting(db, events, { event: events })
     .where(eq(events.playerId, ofPlayer))
     .orderBy(asc(events.on), asc(events.factId))
     .prepare();
-  const time = db
-    .select({ minutes: sittingTimes.minutes })
-    .from(sittingTimes)
-    .innerJoin(facts, and(eq(facts.id, sittingTimes.factId), eq(facts.counts, true)))
+  const time = counting(db, sittingTimes, { minutes: sittingTimes.minutes })
     .where(eq(sittingTimes.playerId, ofPlayer))
     .orderBy(desc(facts.id))
     .limit(1)
     .prepare();
   const paid = lastPaid(db);
-  const terms = db
-    .select({ terms: benchTerms.terms })
-    .from(benchTerms)
-    .innerJoin(facts, and(eq(facts.id, benchTerms.factId), eq(facts.counts, true)))
+  const terms = counting(db, benchTerms, { terms: benchTerms.terms })
     .where(eq(benchTerms.playerId, ofPlayer))
     .orderBy(desc(facts.id))
     .limit(1)
     .prepare();
-  const moves = db
-    .select({ pins: sittingMoves.pins })
-    .from(sittingMoves)
-    .innerJoin(facts, and(eq(facts.id, sittingMoves.factId), eq(facts.counts, true)))
+  const moves = counting(db, sittingMoves, { pins: sittingMoves.pins })
     .where(eq(sittingMoves.playerId, ofPlayer))
     .orderBy(asc(facts.id))
     .prepare();

@@ -8,9 +8,8 @@ import { MINUTES_PER_DAY, wallMinute } from '#core/plays/play.ts';
 import { dateOfDay, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
 import { careDecisions, careDone, signsNoticed, wetnessResets } from '#server/features/care/care.table.ts';
+import { counting } from '#server/record/counting.repository.ts';
 import { facts } from '#server/record/record.table.ts';
-
-const counting = eq(facts.counts, true);
 
 /**
  * The last time each item was done that counts, one seek an item: the items are found by leaping through the index from
@@ -37,21 +36,25 @@ function lastDoneFrom(said: string): LastDone {
 
 /** In the order they were seen, so that the last one of an item wins in a map. */
 const standingSigns = (db: Db) =>
-  db
-    .select({ itemId: signsNoticed.itemId, part: signsNoticed.part, on: facts.on, atMinute: facts.atMinute })
-    .from(signsNoticed)
-    .innerJoin(facts, eq(facts.id, signsNoticed.factId))
-    .where(and(eq(signsNoticed.instrumentId, sql.placeholder('instrumentId')), counting))
+  counting(db, signsNoticed, {
+    itemId: signsNoticed.itemId,
+    part: signsNoticed.part,
+    on: facts.on,
+    atMinute: facts.atMinute,
+  })
+    .where(eq(signsNoticed.instrumentId, sql.placeholder('instrumentId')))
     .orderBy(asc(facts.on), asc(facts.atMinute), asc(facts.id))
     .prepare();
 
 /** In the order they were made. */
 const standingDecisions = (db: Db) =>
-  db
-    .select({ itemId: careDecisions.itemId, kind: careDecisions.kind, until: careDecisions.until, on: facts.on })
-    .from(careDecisions)
-    .innerJoin(facts, eq(facts.id, careDecisions.factId))
-    .where(and(eq(careDecisions.instrumentId, sql.placeholder('instrumentId')), counting))
+  counting(db, careDecisions, {
+    itemId: careDecisions.itemId,
+    kind: careDecisions.kind,
+    until: careDecisions.until,
+    on: facts.on,
+  })
+    .where(eq(careDecisions.instrumentId, sql.placeholder('instrumentId')))
     .orderBy(asc(facts.id))
     .prepare();
 
@@ -67,17 +70,14 @@ function decisionFromRow({ kind, on: text, until, itemId }: DecisionRow): CareDe
 
 export function createCareRepository(db: Db) {
   const [last, signs, decisions] = [lastOfEach(db), standingSigns(db), standingDecisions(db)];
-  const newestReset = db
-    .select({ id: max(facts.id) })
-    .from(wetnessResets)
-    .innerJoin(facts, eq(facts.id, wetnessResets.factId))
-    .where(and(eq(wetnessResets.instrumentId, sql.placeholder('instrumentId')), counting))
+  const newestReset = counting(db, wetnessResets, { id: max(facts.id) })
+    .where(eq(wetnessResets.instrumentId, sql.placeholder('instrumentId')))
     .prepare();
   const ofSource = db
     .select({ instrumentId: careDone.instrumentId, itemId: careDone.itemId })
     .from(facts)
     .innerJoin(careDone, eq(careDone.factId, facts.id))
-    .where(and(eq(facts.belongsTo, sql.placeholder('source')), counting))
+    .where(and(eq(facts.belongsTo, sql.placeholder('source')), eq(facts.counts, true)))
     .orderBy(asc(facts.id))
     .prepare();
   const since = db

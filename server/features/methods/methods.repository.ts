@@ -1,19 +1,17 @@
-import { and, asc, count, eq, sql } from 'drizzle-orm';
+import { asc, count, eq, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import { isMethodId } from '#core/book/method-ids.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
 import type { Db } from '#server/db/connection.ts';
 import { methodChoices } from '#server/features/methods/methods.table.ts';
+import { counting } from '#server/record/counting.repository.ts';
 import { facts } from '#server/record/record.table.ts';
 
 const set = alias(facts, 'the_set');
 
 export function createMethodsRepository(db: Db) {
   // In the order they were made, so that the last one of a question wins.
-  const chosen = db
-    .select({ method: methodChoices.method, choice: methodChoices.choice })
-    .from(methodChoices)
-    .innerJoin(facts, and(eq(facts.id, methodChoices.factId), eq(facts.counts, true)))
+  const chosen = counting(db, methodChoices, { method: methodChoices.method, choice: methodChoices.choice })
     .where(eq(methodChoices.instrumentId, sql.placeholder('instrumentId')))
     .orderBy(asc(facts.id))
     .prepare();

@@ -1,16 +1,15 @@
 import { and, asc, between, desc, eq, or, sql } from 'drizzle-orm';
-import { alias } from 'drizzle-orm/sqlite-core';
 import { withPlay, type PlayColumns } from '#core/plays/play-columns.ts';
 import { wallMinute, type Play } from '#core/plays/play.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
 import { columnsFromRows, playFromRow } from '#server/features/plays/plays.mapper.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
+import { knownKey, original } from '#server/record/counting.repository.ts';
 import { facts } from '#server/record/record.table.ts';
 
 const counting = and(eq(plays.instrumentId, sql.placeholder('instrumentId')), eq(plays.counts, true));
 const NOTHING_PLAYED = { at: '[]', minutes: '[]' } as const;
-const original = alias(facts, 'original');
 
 /**
  * All plays in the order of the index that holds just these columns: the rows themselves are not touched. SQLite
@@ -59,7 +58,7 @@ export function createPlaysRepository(db: Db) {
   const every = everyPlay(db);
   const keyed = () =>
     db
-      .select({ play: plays, key: sql<string>`coalesce(${original.key}, ${facts.key})` })
+      .select({ play: plays, key: knownKey })
       .from(plays)
       .innerJoin(facts, eq(facts.id, plays.factId))
       .leftJoin(original, eq(original.id, facts.corrects));

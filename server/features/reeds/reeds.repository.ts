@@ -8,9 +8,9 @@ import type { Db } from '#server/db/connection.ts';
 import { boxFromRow, playMinutes, saidFromRow } from '#server/features/reeds/reeds.mapper.ts';
 import { reedBoxes, reedPlays, reedSayings, reedSessions } from '#server/features/reeds/reeds.table.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
+import { counting, knownKey, original } from '#server/record/counting.repository.ts';
 import { facts } from '#server/record/record.table.ts';
 
-const original = alias(facts, 'original');
 const corrected = alias(facts, 'corrected');
 
 /** Which reeds a play was on, under the key it was said with. */
@@ -33,7 +33,7 @@ export type ReedRecord = {
 /** What was said of plays that count, with each play as it stands: as last corrected. */
 const toldOfPlays = (db: Db) =>
   db
-    .select({ key: sql<string>`coalesce(${original.key}, ${facts.key})`, told: reedPlays, play: plays })
+    .select({ key: knownKey, told: reedPlays, play: plays })
     .from(reedPlays)
     .innerJoin(facts, and(eq(facts.id, reedPlays.factId), eq(facts.counts, true)))
     .leftJoin(original, eq(original.id, facts.corrects))
@@ -42,11 +42,7 @@ const toldOfPlays = (db: Db) =>
     .orderBy(asc(plays.wallMinute));
 
 export function createReedsRepository(db: Db) {
-  const boxes = db
-    .select({ key: sql<string>`coalesce(${original.key}, ${facts.key})`, box: reedBoxes })
-    .from(reedBoxes)
-    .innerJoin(facts, and(eq(facts.id, reedBoxes.factId), eq(facts.counts, true)))
-    .leftJoin(original, eq(original.id, facts.corrects));
+  const boxes = counting(db, reedBoxes, { box: reedBoxes });
   const boxesOf = boxes
     .where(eq(reedBoxes.playerId, sql.placeholder('playerId')))
     .orderBy(asc(reedBoxes.cameOn), asc(reedBoxes.factId))
@@ -57,22 +53,16 @@ export function createReedsRepository(db: Db) {
   const ofPlay = toldOfPlays(db)
     .where(eq(reedPlays.playKey, sql.placeholder('playKey')))
     .prepare();
-  const saidOf = db
-    .select({ on: facts.on, said: reedSayings })
-    .from(reedSayings)
-    .innerJoin(facts, and(eq(facts.id, reedSayings.factId), eq(facts.counts, true)))
+  const saidOf = counting(db, reedSayings, { on: facts.on, said: reedSayings })
     .where(eq(reedSayings.playerId, sql.placeholder('playerId')))
     .orderBy(asc(facts.on), asc(facts.id))
     .prepare();
-  const pinsOf = db
-    .select({ pins: reedSessions.pins })
-    .from(reedSessions)
-    .innerJoin(facts, and(eq(facts.id, reedSessions.factId), eq(facts.counts, true)))
+  const pinsOf = counting(db, reedSessions, { pins: reedSessions.pins })
     .where(eq(reedSessions.playerId, sql.placeholder('playerId')))
     .orderBy(asc(facts.id))
     .prepare();
   const newestPlays = db
-    .select({ key: sql<string>`coalesce(${original.key}, ${facts.key})`, play: plays })
+    .select({ key: knownKey, play: plays })
     .from(plays)
     .innerJoin(facts, eq(facts.id, plays.factId))
     .leftJoin(original, eq(original.id, facts.corrects))
@@ -92,7 +82,7 @@ export function createReedsRepository(db: Db) {
         eq(facts.id, reedBoxes.factId),
         eq(facts.counts, true),
         isNotNull(reedBoxes.currency),
-        ne(sql`coalesce(${original.key}, ${facts.key})`, sql.placeholder('without')),
+        ne(knownKey, sql.placeholder('without')),
       ),
     )
     .orderBy(desc(reedBoxes.factId))

@@ -41,7 +41,7 @@ export function AirSheet({ playerId, read, corrects, air, onClose }: AirSheetPro
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="air-title">
       <DialogTitle id="air-title" variant="h1">
-        How is the air?
+        {corrects === undefined ? 'How is the air?' : 'Correct this reading'}
       </DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
