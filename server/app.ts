@@ -23,6 +23,8 @@ import { reedDaysOf } from '#server/features/reeds/reed-days.views.ts';
 import { reedsRoutes } from '#server/features/reeds/reeds.routes.ts';
 import { playersRoutes } from '#server/features/players/players.routes.ts';
 import { callerOf } from '#server/http/caller.ts';
+import { namedIn } from '#server/http/named-in.ts';
+import { NotAllowed } from '#server/may.ts';
 import { guardHost } from '#server/http/guard.ts';
 import { refuseDeepNesting } from '#server/http/nesting.ts';
 import { waitingLine, type Urgency } from '#server/http/waiting-line.ts';
@@ -142,7 +144,11 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
   );
   app.use(express.json({ limit: '100kb', verify: (_req, _res, bytes) => refuseDeepNesting(bytes) }));
   app.use('/api', line.inLine);
-  const services: Serving = (req) => serve(callerOf(req), formatOf(req));
+  const services: Serving = (req) => {
+    const asked = serve(callerOf(req), formatOf(req));
+    if (!asked.may(() => namedIn(req, asked.record.touchedBy))) throw new NotAllowed();
+    return asked;
+  };
   for (const routes of [
     playersRoutes,
     instrumentsRoutes,

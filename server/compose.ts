@@ -12,6 +12,7 @@ import { createPackupRepository } from '#server/features/packup/packup.repositor
 import { createPlayersRepository } from '#server/features/players/players.repository.ts';
 import { createPlaysRepository } from '#server/features/plays/plays.repository.ts';
 import { createReedsRepository } from '#server/features/reeds/reeds.repository.ts';
+import { everybodyMay, type May } from '#server/may.ts';
 import { reachOf } from '#server/reach.ts';
 import { createReadings } from '#server/readings.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
@@ -25,6 +26,8 @@ type Composing = {
   readonly nowMs: () => number;
   /** The kinds of fact the record knows. */
   readonly kinds?: readonly AnyFact<Services>[];
+  /** Who may see and say what; everybody, unless it is said otherwise. */
+  readonly may?: May;
   /** Where long work is handed in; one of its own unless somebody closes it. */
   readonly desk?: Desk;
 };
@@ -36,7 +39,7 @@ type Composing = {
  */
 export function compose(
   { db, watch }: Pick<OpenDatabase, 'db' | 'watch'>,
-  { book, nowMs, kinds = FACTS, desk = createDesk() }: Composing,
+  { book, nowMs, kinds = FACTS, desk = createDesk(), may = everybodyMay }: Composing,
 ): (caller?: Caller, format?: Format) => Services {
   const record = createRecord<Services>(db, kinds);
   const repositories = {
@@ -83,6 +86,7 @@ export function compose(
     nowMs,
     atOnce,
     record,
+    may: (ofWhom) => may(caller, ofWhom),
     reachOf: (subjects) => reachOf(repositories, subjects),
     readings,
     remembered,

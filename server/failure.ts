@@ -12,6 +12,9 @@ export const notFound = failing('not-found');
 export const conflict = failing('conflict');
 export const invalid = failing('invalid-request');
 
+/** Whoever asks may not see or say this. */
+export const notYours = (): Failure => ({ code: 'forbidden', field: '', fault: { code: 'not-yours' } });
+
 /** There is no such instrument: asked for so often that it has a name. */
 export const noInstrument = (field = 'instrumentId'): Failure => notFound(field, { code: 'no-such-instrument' });
 

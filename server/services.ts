@@ -11,6 +11,7 @@ import type { PackupRepository } from '#server/features/packup/packup.repository
 import type { PlayersRepository } from '#server/features/players/players.repository.ts';
 import type { PlaysRepository } from '#server/features/plays/plays.repository.ts';
 import type { ReedsRepository } from '#server/features/reeds/reeds.repository.ts';
+import type { OfWhom } from '#server/may.ts';
 import type { Readings } from '#server/readings.ts';
 import type { Remembered } from '#server/remembered.ts';
 import type { Desk } from '#server/work/desk.ts';
@@ -40,6 +41,8 @@ export type Services = {
   /** One use-case, one transaction: either everything in `work` lands or nothing does, and nobody writes in between. */
   readonly atOnce: <Result>(work: () => Result) => Result;
   readonly record: RecordOf<Services>;
+  /** May the caller see or say something of these? */
+  readonly may: (ofWhom: OfWhom) => boolean;
   /** Whose pages hang on what was written of these subjects. */
   readonly reachOf: (subjects: readonly Subject[]) => readonly Subject[];
   readonly readings: Readings;

@@ -16,7 +16,7 @@ export const REQUEST_FAULTS = {
 /** What a request's trouble is called, above everything that is said of it. */
 export const PROBLEM_TITLES = {
   'invalid-request': 'Something in the request is not right',
-  forbidden: 'Not allowed from there',
+  forbidden: 'Not allowed',
   'not-found': 'Not found',
   conflict: 'This does not fit the record',
   'too-large': 'Too large',

@@ -8,6 +8,7 @@ export const RECORD_FAULTS = {
   'nothing-to-correct': () => 'No such entry of this kind in the record.',
   'not-correctable': () => 'An entry of this kind is taken back and logged anew.',
   'correcting-what-was-taken-back': () => 'What it would correct was taken back. Log it anew.',
+  'not-yours': () => 'This is not yours to see or to change.',
   busy: () => 'Another program holds your record just now. Nothing was lost; try again in a moment.',
   damaged: () =>
     'The file of your record is damaged, so nothing more is written into it. Stop Ulu and put a copy of the file in its place.',

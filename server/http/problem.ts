@@ -5,7 +5,8 @@ import { fieldOf } from '#core/record/fact.ts';
 import { PROBLEM_TITLES } from '#core/failure/request-fault-words.ts';
 import type { Problem, ProblemCode } from '#contract/problem.ts';
 import { recordFault } from '#server/db/record-fault.ts';
-import { CallerLeft, TooMuchAtOnce, type Failure } from '#server/failure.ts';
+import { CallerLeft, notYours, TooMuchAtOnce, type Failure } from '#server/failure.ts';
+import { NotAllowed } from '#server/may.ts';
 import { STATUS_BY_CODE } from '#server/http/error-status.ts';
 import { formatOf } from '#server/http/format-of.ts';
 import { DEEPEST, TooDeep } from '#server/http/nesting.ts';
@@ -85,6 +86,7 @@ export const errorHandler: ErrorRequestHandler = (error: unknown, req, res, _nex
   if (error instanceof CallerLeft) return undefined;
   if (error instanceof TooMuchAtOnce)
     return sendFailure(res, { code: 'busy', field: '', fault: { code: 'too-much-at-once' } });
+  if (error instanceof NotAllowed) return sendFailure(res, notYours());
   const ofBody = bodyFault(error);
   if (ofBody) return sendFailure(res, { ...ofBody, field: '' });
   const fault = recordFault(error);

@@ -2,7 +2,7 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { differences, type Fact, type Subject } from '#core/record/fact.ts';
 import type { TouchedSubject } from '#contract/fact.ts';
 import { instantOfMs } from '#core/time/instant.ts';
-import { conflict, invalid, notFound, type Failure, type Logged } from '#server/failure.ts';
+import { conflict, invalid, notFound, notYours, type Failure, type Logged } from '#server/failure.ts';
 import type { AnyFact, Deciding, FactDefinition, Sent } from '#server/record/define-fact.ts';
 import type { RecordOf } from '#server/record/record.repository.ts';
 import type { Recorded } from '#server/record/spine.repository.ts';
@@ -11,6 +11,7 @@ import { playersClock, stampNow } from '#server/wall-clock.ts';
 /** What the record needs of whoever tells it something. */
 export type Telling<Told> = {
   readonly record: RecordOf<Told>;
+  readonly may: (ofWhom: () => readonly Subject[]) => boolean;
   /** Whose pages hang on those of these subjects as well: themselves, and whom a feature knows them to belong to. */
   readonly reachOf: (subjects: readonly Subject[]) => readonly Subject[];
   readonly atOnce: <Result>(work: () => Result) => Result;
@@ -112,6 +113,11 @@ function write<Body, Request extends Sent, Told>(
   const decided = definition.decide(request, { ...clock.value, corrects, moment }, telling);
   if (!decided.ok) return decided;
   const { body, on, atMinute, belongsTo = null, with: others = [] } = decided.value;
+  const ofWhom = (): readonly Subject[] => [
+    ...definition.about(body),
+    ...(belongsTo === null ? [] : record.touchedBy(belongsTo)),
+  ];
+  if (!telling.may(ofWhom)) return fail(notYours());
   const { key } = request;
   const loggedAt = instantOfMs(nowMs());
   const own: Fact<Body> = {

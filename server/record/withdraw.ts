@@ -1,7 +1,7 @@
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { fieldOf } from '#core/record/fact.ts';
 import type { WithdrawRequest } from '#contract/record.ts';
-import { conflict, notFound, type Failure, type Logged } from '#server/failure.ts';
+import { conflict, notFound, notYours, type Failure, type Logged } from '#server/failure.ts';
 import { touchedBy, type Telling } from '#server/record/log-fact.ts';
 import { WITHDRAWAL } from '#server/record/withdrawal.fact.ts';
 import { stampNow } from '#server/wall-clock.ts';
@@ -25,6 +25,7 @@ function write<Told>(telling: Telling<Told> & Told, request: WithdrawRequest): O
   const target = record.find(targetKey);
   if (target?.kind === WITHDRAWAL) return fail(conflict('targetKey', { code: 'withdrawal-stays' }));
   if (target === undefined) return fail(notFound('targetKey', { code: 'nothing-under-this-key' }));
+  if (!telling.may(() => record.touchedBy(targetKey))) return fail(notYours());
   const kept = record.definitionOf(target.kind).keeps?.(target, telling) ?? null;
   if (kept !== null) return fail(kept);
   const stamp = stampNow(nowMs());

@@ -10,6 +10,7 @@ import { FACTS } from '#server/facts.ts';
 import { recordFaults } from '#server/record/check-record.repository.ts';
 import { createDesk } from '#server/work/desk.ts';
 import { routesOf } from '#server/http/routes-of.ts';
+import { everybodyMay, type May } from '#server/may.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 
@@ -18,6 +19,8 @@ export const TODAY = '2026-11-24';
 export const NOW = { on: TODAY, atMinute: 1200 };
 
 type Setting = {
+  /** Who may see and say what; everybody unless it is said. It may change its mind. */
+  readonly may?: May;
   /** Other kinds of fact than the program's own. */
   readonly kinds?: readonly AnyFact<Services>[];
   /** Puts something into the data folder before it is opened. */
@@ -36,12 +39,12 @@ function startEmpty(folder: string): void {
 }
 
 /** The real app on a real database file in a folder of its own. */
-export function testServer({ kinds, prepare = startEmpty, counting }: Setting = {}) {
+export function testServer({ kinds, prepare = startEmpty, counting, may = everybodyMay }: Setting = {}) {
   const folder = mkdtempSync(path.join(tmpdir(), 'ulu-api-'));
   prepare(folder);
   const clock = { ms: Date.parse(`${TODAY}T20:00:00.000Z`) };
   const desk = createDesk();
-  const composing = { book: BOOK, nowMs: () => clock.ms, desk, ...(kinds ? { kinds } : {}) };
+  const composing = { book: BOOK, nowMs: () => clock.ms, desk, may, ...(kinds ? { kinds } : {}) };
   const statements: string[] = [];
   const prepared = new Set<string>();
   const open = () => {

@@ -32,8 +32,9 @@ const pad = (value: number): string => String(value).padStart(2, '0');
 export function calendarInRoutes(services: Serving): Router {
   const router = Router();
   router.post(calendarInPaths.preview, async (req, res) => {
+    const asked = services(req);
     const { now, ...file } = bodyOf(calendarPreviewRequest, req);
-    sendOutcome(res, await previewOf(services(req), file, now));
+    sendOutcome(res, await previewOf(asked, file, now));
   });
   router.post(calendarInPaths.imports, async (req, res) => {
     const asked = services(req);
@@ -60,8 +61,8 @@ export function calendarOutRoutes(services: Serving, reedDaysOf: ReedDaysOf): Ro
     res.json({ path: secret === null ? null : pathOfFeed(secret) });
   });
   router.post(sittingPaths.feed, async (req, res) => {
-    const { playerId } = bodyOf(feedQuery, req);
     const asked = services(req);
+    const { playerId } = bodyOf(feedQuery, req);
     const renewed = await whenFree(() => renewFeed(asked, playerId));
     sendOutcome(res, renewed.ok ? succeed({ path: renewed.value }) : renewed);
   });

@@ -9,9 +9,8 @@ export function packupRoutes(services: Serving): Router {
   const router = Router();
   router.get(packupPaths.one(':key'), (req, res) => sendOutcome(res, findRun(services(req), param(req, 'key'))));
   router.post(packupPaths.events(':key'), (req, res) => {
-    const request = bodyOf(runEventRequest, req);
-    const sent = { ...request, runKey: param(req, 'key') };
     const asked = services(req);
+    const sent = { ...bodyOf(runEventRequest, req), runKey: param(req, 'key') };
     return answerLogged(res, () => logFact(asked, runEventDefinition, sent));
   });
   return router;
