@@ -48,6 +48,7 @@ const instruments = array(instrumentId().required()).max(12).required();
 /** `POST /api/calendar/imports`: takes in what was chosen of it, all or nothing. */
 export const calendarImportFact = fact({
   kind: 'calendar-import',
+  needsServer: true,
   path: calendarInPaths.imports,
   fields: {
     ...file,

@@ -2,12 +2,17 @@ import { array, object, type AnyObject, type InferType, type ObjectSchema, type 
 import { SUBJECT_KINDS, type Subject } from '#core/record/fact.ts';
 import { amount, clientKey, factKey, text, wallClock, word } from '#contract/scalars.ts';
 
+/** What waited longer on a device is refused. */
+export const LONGEST_UNSENT_MS = 31 * 86_400_000;
+
 /** The key and the moment of a request: the same for every kind. */
 const envelope = {
   key: clientKey().required(),
   /** What came along with another is corrected as well; its key is made of that one's. */
   corrects: factKey().nullable().optional(),
   now: wallClock.required(),
+  /** How long ago it was said, ms, where it could not be sent at once: the clocks of two devices need not agree. */
+  msAgo: amount().integer().min(0).max(LONGEST_UNSENT_MS).optional(),
 };
 
 /**
@@ -66,6 +71,10 @@ export type Posted<Content, Answer> = {
   /** What it says, without its key and the moment: what a form holds. */
   readonly content?: Schema<Content>;
   readonly answer: Schema<Answered<Answer>>;
+  /** What kind of fact it is; an addition is several. */
+  readonly kind?: string;
+  /** More is answered than its key, and needed at once: it does not wait on the device. */
+  readonly needsServer?: boolean;
   /** Its key is its sender's name for what is added: sent as `id`, without the moment. */
   readonly isAnAddition?: boolean;
 };
@@ -97,6 +106,8 @@ type Declaring<Kind extends string, Fields extends ObjectShape, Body, Answer, Co
   /** Of whom it tells; nobody where it is about another fact. What is kept of it is what was said, unless typed otherwise. */
   readonly about: (body: Body) => readonly Subject[];
   readonly correctable?: Correctable;
+  /** More is answered than its key, and needed at once: it does not wait on the device until somebody answers. */
+  readonly needsServer?: boolean;
   /** What is answered, where that is more than the key. */
   readonly answer?: Schema<Answered<Answer>>;
 };
@@ -117,6 +128,7 @@ export const fact = <
   fields,
   about,
   correctable = false as Correctable,
+  needsServer = false,
   answer = loggedKey as unknown as Schema<Answered<Answer>>,
 }: Declaring<Kind, Fields, Body, Answer, Correctable>): DeclaredFact<Kind, Fields, Body, Answer, Correctable> => ({
   kind,
@@ -127,6 +139,7 @@ export const fact = <
   answer,
   about,
   correctable,
+  needsServer,
 });
 
 /** What somebody says in a fact of a kind. */

@@ -176,6 +176,7 @@ export const methodSetFact = fact({
   path: methodPaths.takeSet,
   fields: { instrumentId: instrumentId().required(), set: methodSetFile as unknown as Schema<MethodSet> },
   about: ({ instrumentId: id }: MethodSetTaken) => [ofInstrument(id)],
+  needsServer: true,
   answer: answerOf({ key: clientKey().required(), taken: amount().integer().required() }),
 });
 

@@ -11,7 +11,8 @@ import {
 } from 'yup';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { ofInstrument } from '#core/record/fact.ts';
-import { answeredWith, fact, type Answered } from '#contract/fact.ts';
+import { packupPaths } from '#contract/packup-paths.ts';
+import { answeredWith, fact, LONGEST_UNSENT_MS, type Answered } from '#contract/fact.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { ALONG_A_PART } from '#core/book/step.ts';
 import { PART_IDS, KIND_IDS } from '#core/instruments/kind.ts';
@@ -49,11 +50,7 @@ import {
   word,
 } from '#contract/scalars.ts';
 
-export const packupPaths = {
-  start: '/api/runs',
-  one: (key: string) => `/api/runs/${key}`,
-  events: (key: string) => `/api/runs/${key}/events`,
-} as const;
+export { packupPaths };
 
 export const MOST_INSTRUMENTS_AT_ONCE = 12;
 export const MOST_MINUTES_AT_HAND = 300;
@@ -86,8 +83,6 @@ const FIELDS = {
   answer: text().max(40).required(),
   found: word(LAST_PASSES).required(),
 } satisfies { [Field in keyof RunEventFields]: Schema<RunEventFields[Field]> };
-
-const LONGEST_UNSENT_MS = 31 * 86_400_000;
 
 /** What every event is sent with. */
 type Sent = {
@@ -220,5 +215,6 @@ export const runFact = fact({
   path: packupPaths.start,
   fields: startFields,
   about: ({ shares }: OverInstruments) => shares.map((share) => ofInstrument(share.instrumentId)),
+  needsServer: true,
   answer: answeredWith(runView) as unknown as Schema<Answered<RunView>>,
 });

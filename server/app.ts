@@ -106,6 +106,15 @@ const noticing =
     next(error);
   };
 
+/** What a request is served with, once whoever asks may see or say what it names. */
+const servicesOf =
+  (serve: AppOptions['serve']): Serving =>
+  (req) => {
+    const asked = serve(callerOf(req), formatOf(req));
+    if (!asked.may(() => namedIn(req, asked.record.touchedBy))) throw new NotAllowed();
+    return asked;
+  };
+
 /** The whole server, without the listening. */
 export function createApp({ serve, health, boundHost, log, webFolder, kinds = FACTS, noticed }: AppOptions): Express {
   const app = express();
@@ -144,11 +153,7 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
   );
   app.use(express.json({ limit: '100kb', verify: (_req, _res, bytes) => refuseDeepNesting(bytes) }));
   app.use('/api', line.inLine);
-  const services: Serving = (req) => {
-    const asked = serve(callerOf(req), formatOf(req));
-    if (!asked.may(() => namedIn(req, asked.record.touchedBy))) throw new NotAllowed();
-    return asked;
-  };
+  const services = servicesOf(serve);
   for (const routes of [
     playersRoutes,
     instrumentsRoutes,

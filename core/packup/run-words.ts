@@ -31,7 +31,3 @@ export function cannotThenWords(headings: readonly string[]): string {
   const more = headings.length > named.length ? [`${counted(headings.length - named.length, 'other')}`] : [];
   return `Then ${listed([...named, ...more])} cannot be done either.`;
 }
-
-/** Said while the server does not answer and a run goes on all the same. */
-export const unsentWords = (count: number): string =>
-  `Ulu’s server does not answer. Go on: ${count === 1 ? 'one entry is' : `${count} entries are`} kept on this device and sent as soon as it does.`;

@@ -3,7 +3,7 @@ import { differences, type Fact, type Subject } from '#core/record/fact.ts';
 import type { TouchedSubject } from '#contract/fact.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { conflict, invalid, notFound, notYours, type Failure, type Logged } from '#server/failure.ts';
-import type { AnyFact, Deciding, FactDefinition, Sent } from '#server/record/define-fact.ts';
+import type { AnyFact, Deciding, FactDefinition, Sent, ToWrite } from '#server/record/define-fact.ts';
 import type { RecordOf } from '#server/record/record.repository.ts';
 import type { Recorded } from '#server/record/spine.repository.ts';
 import { playersClock, stampNow } from '#server/wall-clock.ts';
@@ -89,6 +89,29 @@ function clockOf({ now, msAgo = 0 }: Sent, nowMs: number): Outcome<Pick<Deciding
   return clock.ok ? succeed({ now: clock.value, atMs }) : clock;
 }
 
+type Asked<Request> = Pick<Deciding, 'now' | 'atMs'> & { readonly request: Request };
+
+/** What a request becomes, by the rules of its kind, where whoever asks may say it. */
+function decide<Body, Request extends Sent, Told>(
+  telling: Telling<Told> & Told,
+  definition: Kind<Body, Request, Told>,
+  { request, ...clock }: Asked<Request>,
+): Outcome<{ readonly toWrite: ToWrite<Body>; readonly corrects: string | null }, Failure> {
+  if (definition.decide === undefined) throw new Error(`${definition.kind} is never logged by itself`);
+  const original = corrected(telling, definition, request);
+  if (!original.ok) return original;
+  const corrects = original.value?.key ?? null;
+  const moment = original.value ?? clock.now;
+  const decided = definition.decide(request, { ...clock, corrects, moment }, telling);
+  if (!decided.ok) return decided;
+  const { body, belongsTo } = decided.value;
+  const ofWhom = (): readonly Subject[] => [
+    ...definition.about(body),
+    ...(belongsTo === undefined ? [] : telling.record.touchedBy(belongsTo)),
+  ];
+  return telling.may(ofWhom) ? succeed({ toWrite: decided.value, corrects }) : fail(notYours());
+}
+
 function write<Body, Request extends Sent, Told>(
   telling: Telling<Told> & Told,
   definition: Kind<Body, Request, Told>,
@@ -100,24 +123,15 @@ function write<Body, Request extends Sent, Told>(
   if (before.value) return succeed({ fact: before.value, created: false });
   const clock = clockOf(request, nowMs());
   if (!clock.ok) return clock;
-  if (definition.decide === undefined) throw new Error(`${definition.kind} is never logged by itself`);
   const twin = definition.sameAs?.(request, telling);
   if (twin !== undefined) {
     record.alsoKnownAs(twin, request.key, contentOf(request));
     return succeed({ fact: factUnder<Body, Told>(telling, twin), created: false });
   }
-  const original = corrected(telling, definition, request);
-  if (!original.ok) return original;
-  const moment = original.value ?? clock.value.now;
-  const corrects = original.value?.key ?? null;
-  const decided = definition.decide(request, { ...clock.value, corrects, moment }, telling);
+  const decided = decide(telling, definition, { request, ...clock.value });
   if (!decided.ok) return decided;
-  const { body, on, atMinute, belongsTo = null, with: others = [] } = decided.value;
-  const ofWhom = (): readonly Subject[] => [
-    ...definition.about(body),
-    ...(belongsTo === null ? [] : record.touchedBy(belongsTo)),
-  ];
-  if (!telling.may(ofWhom)) return fail(notYours());
+  const { corrects, toWrite } = decided.value;
+  const { body, on, atMinute, belongsTo = null, with: others = [] } = toWrite;
   const { key } = request;
   const loggedAt = instantOfMs(nowMs());
   const own: Fact<Body> = {

@@ -9,9 +9,9 @@ import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { remember, REMEMBERED } from '#web/session/stored.ts';
 
 /** Comes after the first view. Where it cannot come, what is unsent stays on the device until it can. */
-const [SendingRuns] = lazyPart(() =>
-  import('#web/features/packup/SendingRuns.tsx').then(
-    (room) => room.SendingRuns,
+const [Unsent] = lazyPart(() =>
+  import('#web/app/Unsent.tsx').then(
+    (room) => room.Unsent,
     () => () => null,
   ),
 );
@@ -67,7 +67,7 @@ export function Frame() {
         }}
       >
         <Box sx={{ maxWidth: 1240, mx: 'auto' }}>
-          <SendingRuns />
+          <Unsent />
           <Outlet />
         </Box>
       </Box>

@@ -3,17 +3,22 @@ import { afterEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { fact } from '#contract/fact.ts';
 import { amount } from '#contract/scalars.ts';
+import { outbox, sender } from '#web/record/sending.ts';
 import { useLog } from '#web/record/log.actions.ts';
 import { loggedAs, pretendServer, refusal, renderWriting } from '#web/testing/pretend-server.tsx';
 
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  // Each test is a device of its own.
+  for (const { key } of [...outbox.shown().waiting, ...outbox.shown().refused]) outbox.remove(key);
+});
 
 const KEY = /^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
 const PATH = '/api/things';
 const thingFact = fact({ kind: 'thing', path: PATH, fields: { size: amount().required() }, about: () => [] });
 
-function Writing({ form }: { readonly form?: true }) {
-  const { log, problem, open, fields } = useLog(thingFact, form ? { form } : {});
+function Writing({ form, needsServer = false }: { readonly form?: true; readonly needsServer?: boolean }) {
+  const { log, problem, open, fields } = useLog({ ...thingFact, needsServer }, form ? { form } : {});
   return (
     <>
       <button onClick={() => log({ size: 3 }, { said: 'Three is in the record.' })}>Log it</button>
@@ -66,11 +71,41 @@ describe('the way into the record', () => {
     expect(new Set(keysSent(asked)).size).toBe(2);
   });
 
-  test('a form sent again after the connection was lost is the same entry, and a new one once it stands', async () => {
+  test('where nobody answers is kept on this device, said to be so, and sent once somebody does', async () => {
     const { asked, answers } = pretendServer(() => null);
     renderWriting(<Writing form />);
     press('Log it');
+    await screen.findByText(/^Not sent yet: it is kept on this device/);
+    expect(screen.getByText('nothing wrong')).toBeTruthy();
+    expect(outbox.waiting().map(({ says }) => says)).toEqual(['Three is in the record.']);
+    answers(loggedAs);
+    await sender.flush();
+    expect(outbox.waiting()).toEqual([]);
+    expect(new Set(keysSent(asked)).size).toBe(1);
+    press('Log it');
+    await screen.findByText('Three is in the record.');
+    expect(new Set(keysSent(asked)).size).toBe(2);
+  });
+
+  test('what waits is taken back by Undo before it was ever sent', async () => {
+    const { asked, answers } = pretendServer(() => null);
+    renderWriting(<Writing />);
+    press('Log it');
+    await screen.findByText(/^Not sent yet/);
+    const tried = asked.length;
+    press('Undo');
+    expect(outbox.waiting()).toEqual([]);
+    answers(loggedAs);
+    await sender.flush();
+    expect(asked.slice(tried)).toEqual([]);
+  });
+
+  test('what needs an answer at once does not wait: it says that nobody answers, and is the same entry sent again', async () => {
+    const { asked, answers } = pretendServer(() => null);
+    renderWriting(<Writing form needsServer />);
+    press('Log it');
     await waitFor(() => expect(screen.getByRole('status').textContent).not.toBe('nothing wrong'));
+    expect(outbox.waiting()).toEqual([]);
     answers(loggedAs);
     press('Log it');
     await screen.findByText('Three is in the record.');

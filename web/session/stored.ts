@@ -30,6 +30,16 @@ export function remember(key: string, value: string): void {
   for (const listener of listeners) listener();
 }
 
+/** Forgets a word kept on this device. */
+export function forget(key: string): void {
+  try {
+    localStorage.removeItem(key);
+  } catch {
+    // See above.
+  }
+  for (const listener of listeners) listener();
+}
+
 /** One word kept on this device, or null. */
 export const useRemembered = (key: string): string | null => useSyncExternalStore(subscribe, () => read(key));
 

@@ -56,6 +56,20 @@ describe('a reading of the air', () => {
     expect(await today()).toMatchObject({ key: early.key, atMinute: 600, humidityPercent: 39 });
   });
 
+  test('kept on a device over a weekend lands on its own day, in its place', async () => {
+    const saturday = { on: '2026-11-21', atMinute: 600 };
+    const kept = reading({ now: saturday, humidityPercent: 44 });
+    const late = await post('/api/air/readings', kept);
+    expect([late.status, late.body.errors[0].code]).toEqual([400, 'not-today']);
+    const msAgo = server.clock.ms - Date.parse('2026-11-21T10:00:00.000Z');
+    await post('/api/air/readings', { ...kept, msAgo }).expect(201);
+    await post('/api/air/readings', { ...kept, msAgo: msAgo + 60_000 }).expect(200);
+    expect(await today()).toBeNull();
+    const then = await server.api().get('/api/air?playerId=ada&today=2026-11-21').expect(200);
+    expect(then.body.read).toMatchObject({ key: kept.key, atMinute: 600, humidityPercent: 44 });
+    await post('/api/air/readings', { ...reading(), msAgo: 32 * 86_400_000 }).expect(400);
+  });
+
   test('puts wood in dry air until it is read not to be dry, whatever was entered', async () => {
     expect(await standing()).toEqual([]);
     await post('/api/air/readings', reading()).expect(201);

@@ -30,7 +30,7 @@ export function AddInstrumentPage() {
     if (!kind) return;
     addInstrument.log(
       { ...entry, kind: kind.id, today },
-      { onLogged: ({ id }) => void navigate(entry.cameNew ? `/now/${id}` : `/add/${id}/history`) },
+      { onAnswered: ({ id }) => void navigate(entry.cameNew ? `/now/${id}` : `/add/${id}/history`) },
     );
   };
 
@@ -44,7 +44,7 @@ export function AddInstrumentPage() {
               <PlayerForm
                 busy={addPlayer.busy}
                 problem={addPlayer.problem}
-                onSave={(entry) => addPlayer.log(entry, { onLogged: ({ id }) => choosePlayer(id) })}
+                onSave={(entry) => addPlayer.log(entry, { onAnswered: ({ id }) => choosePlayer(id) })}
               />
             </Compartment>
           ) : (

@@ -29,7 +29,7 @@ export function useJustPlayed(instrumentId: InstrumentId, playerId: PlayerId) {
       },
       {
         said: `${duration(entry.minutes)} logged.`,
-        onLogged: (_answer, key) => {
+        onLogged: (key) => {
           onLogged();
           if (after) packUp(key, itemIds, after.minutesAtHand);
         },

@@ -27,7 +27,7 @@ export function useBeginRun() {
         minutesAtHand,
       },
       {
-        onLogged: (run) => {
+        onAnswered: (run) => {
           cache.setQueryData(packupQueries.run(run.key).queryKey, run);
           void navigate(`/pack-up/${run.parts[0]?.instrumentId}/${run.key}`);
         },

@@ -28,8 +28,7 @@ test('a confirmed entry stays, though the run was being fetched as it stood befo
   const stop = observer.subscribe(() => undefined);
   void cache.invalidateQueries({ queryKey });
   expect(answers).toHaveLength(1);
-  const one = { ...entry('a'), runKey: 'run' };
-  joinLog(cache, one, { ...entry('a'), ...NOBODY });
+  joinLog(cache, 'run', { ...entry('a'), ...NOBODY });
   answers[0]?.(viewWith());
   await Promise.resolve();
   expect(cache.getQueryData<RunView>(queryKey)?.log.map(({ key }) => key)).toEqual(['a']);
@@ -49,7 +48,7 @@ test('nor is it lost where the run is being fetched for the first time', async (
   });
   const stop = observer.subscribe(() => undefined);
   expect(answers).toHaveLength(1);
-  joinLog(cache, { ...entry('a'), runKey: 'run' }, { ...entry('a'), ...NOBODY });
+  joinLog(cache, 'run', { ...entry('a'), ...NOBODY });
   await new Promise((resolve) => setTimeout(resolve, 5));
   // What was asked before the entry was written is not taken.
   answers[0]?.(viewWith());
@@ -61,6 +60,6 @@ test('nor is it lost where the run is being fetched for the first time', async (
 });
 
 test('an entry of a run nobody looks at is kept by the server alone', () => {
-  joinLog(cache, { ...entry('a'), runKey: 'run' }, { ...entry('a'), ...NOBODY });
+  joinLog(cache, 'run', { ...entry('a'), ...NOBODY });
   expect(cache.getQueryData(queryKey)).toBeUndefined();
 });

@@ -4,7 +4,6 @@ import type { Answered } from '#contract/fact.ts';
 import { isKnownBeyond } from '#core/packup/run-log.ts';
 import { recordChanged, tellOtherTabs } from '#web/api/record-changes.ts';
 import { packupQueries } from '#web/features/packup/packup.queries.ts';
-import type { Unsent } from '#web/features/packup/run-outbox.ts';
 
 /** Calls off a first fetch that is under way, which asking anew alone would leave to finish, and asks. */
 async function askedAnew(cache: QueryClient, queryKey: readonly unknown[]): Promise<void> {
@@ -16,11 +15,7 @@ async function askedAnew(cache: QueryClient, queryKey: readonly unknown[]): Prom
  * A confirmed entry joins the log on the screen; what more than its run knows of is looked at again. A run that is being
  * fetched just then may have been read before the entry was written: it is not taken, but asked for once more.
  */
-export function joinLog(
-  cache: QueryClient,
-  { runKey }: Unsent,
-  { touched, ...logged }: Answered<LoggedRunEvent>,
-): void {
+export function joinLog(cache: QueryClient, runKey: string, { touched, ...logged }: Answered<LoggedRunEvent>): void {
   const { queryKey } = packupQueries.run(runKey);
   const isBeingFetched = cache.isFetching({ queryKey }) > 0;
   const view = cache.getQueryData(queryKey);

@@ -1,7 +1,7 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { faultWords } from '#core/failure/fault.ts';
-import type { RunEventSaid, SaidAlong, SkipReason } from '#core/packup/run-event.ts';
+import type { LoggedRunEvent, RunEventSaid, SaidAlong, SkipReason } from '#core/packup/run-event.ts';
 import { MOST_REPEATS } from '#core/packup/run-event.ts';
 import { checkRunEvent } from '#core/packup/run-log.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
@@ -13,26 +13,30 @@ import { newKey } from '#web/api/new-key.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { wallNow } from '#web/clock/today.ts';
 import { packupQueries } from '#web/features/packup/packup.queries.ts';
-import type { Unsent } from '#web/features/packup/run-outbox.ts';
 import { joinLog } from '#web/features/packup/join-log.ts';
-import { runOutbox, runSender } from '#web/features/packup/run-sending.ts';
+import { runEventAnswer } from '#contract/packup.ts';
+import { packupPaths } from '#contract/packup-paths.ts';
+import type { Waiting } from '#web/record/outbox.ts';
+import { outbox, sender } from '#web/record/sending.ts';
 import { useWithdraw } from '#web/record/withdraw.actions.ts';
 import { useNotice } from '#web/ui/Notice.tsx';
 
-const useUnsent = (): readonly Unsent[] => useSyncExternalStore(runOutbox.subscribe, runOutbox.all);
+const RUN_EVENT = 'run-event';
+
+/** What waits of a run, as its log will have it. */
+const unsentOf = (runKey: string, waiting: readonly Waiting[]): LoggedRunEvent[] =>
+  waiting
+    .filter(({ kind, path }) => kind === RUN_EVENT && path === packupPaths.events(runKey))
+    // Its content is what `useRunLog` has put there.
+    .map(({ key, content, at }) => ({ key, event: { ...(content as RunEventSaid), at } }));
+
+const useWaiting = (): readonly Waiting[] => useSyncExternalStore(outbox.subscribe, outbox.waiting);
 
 /** A run as it stands on this device: what the server has of it, and what happened since. */
 export function useShownRun(view: RunView): ShownRun {
-  const unsent = useUnsent();
+  const waiting = useWaiting();
   const fresh = useFresh(view);
-  return useMemo(
-    () =>
-      shownRun(
-        fresh,
-        unsent.filter(({ runKey }) => runKey === view.key),
-      ),
-    [view.key, fresh, unsent],
-  );
+  return useMemo(() => shownRun(fresh, unsentOf(view.key, waiting)), [view.key, fresh, waiting]);
 }
 
 /**
@@ -42,13 +46,6 @@ export function useShownRun(view: RunView): ShownRun {
 function useFresh(view: RunView): RunView {
   const cache = useQueryClient();
   return cache.getQueryData<RunView>(packupQueries.run(view.key).queryKey) ?? view;
-}
-
-/** How much is kept on this device because nobody answers; 0 while all goes through. */
-export function useHeldUp(): number {
-  const unsent = useUnsent();
-  const heldUp = useSyncExternalStore(runSender.subscribe, runSender.isHeldUp);
-  return heldUp ? unsent.length : 0;
 }
 
 const tickedAlong = (keys: readonly RunStepKey[], along: SaidAlong): RunEventSaid[] =>
@@ -70,22 +67,21 @@ export function useRunLog(view: RunView, run: ShownRun) {
         notice({ text: faultWords(checked.failure, FORMAT), tone: 'failed' });
         break;
       }
-      const event = { ...said, at: instantOfMs(Date.now()) };
-      runOutbox.add({ key: newKey(), runKey: run.key, event, ...(said.kind === 'finished' ? { now: wallNow() } : {}) });
-      if (all.length > 1)
-        now = shownRun(
-          fresh,
-          runOutbox.all().filter(({ runKey }) => runKey === view.key),
-        );
+      outbox.add({
+        ...{ key: newKey(), kind: RUN_EVENT, path: packupPaths.events(run.key), content: said },
+        ...{ at: instantOfMs(Date.now()), says: 'A step of a run' },
+        ...(said.kind === 'finished' ? { now: wallNow() } : {}),
+      });
+      if (all.length > 1) now = shownRun(fresh, unsentOf(view.key, outbox.waiting()));
     }
-    void runSender.flush();
+    void sender.flush();
   };
   const say = (said: RunEventSaid): void => sayAll([said]);
   const undoFinish = (): void => {
     const { finishKey } = run;
     if (finishKey === null) return;
-    const unsent = runOutbox.all().some(({ key }) => key === finishKey) && !runSender.isSending(finishKey);
-    if (unsent) runOutbox.remove(finishKey);
+    const unsent = outbox.waiting().some(({ key }) => key === finishKey) && !sender.isSending(finishKey);
+    if (unsent) outbox.remove(finishKey);
     else withdraw(finishKey);
   };
   return {
@@ -127,32 +123,27 @@ export type Ending = {
 };
 
 /** What an entry was about, to say which one was refused. */
-function headingOf(cache: QueryClient, { runKey, event }: Unsent): string | null {
+function headingOf(cache: QueryClient, runKey: string, event: Partial<RunEventSaid>): string | null {
   const plan = cache.getQueryData(packupQueries.run(runKey).queryKey)?.plan;
-  if (plan === undefined || event.kind === 'finished') return null;
+  if (plan === undefined || !('stepKey' in event)) return null;
   const steps = [...plan.steps, ...plan.leftOut.flatMap((one) => one.steps)];
   return steps.find(({ key }) => key === event.stepKey)?.heading ?? null;
 }
 
-/** Sends what is unsent for as long as the app is open: at once, when the device wakes up, when the network is back. */
-export function useSendingRuns(): void {
+/** A confirmed event joins the log of its run; a refused one is rolled back, with its reason. */
+export function useRunEventsSent(): void {
   const cache = useQueryClient();
   const notice = useNotice();
   useEffect(() => {
-    runSender.start({
-      confirmed: (one, logged) => joinLog(cache, one, logged),
-      refused: (one, problem) => {
-        const heading = headingOf(cache, one);
+    sender.handle(RUN_EVENT, {
+      confirmed: ({ path }, answer) =>
+        joinLog(cache, packupPaths.runOf(path), runEventAnswer.validateSync(answer, { strict: true })),
+      refused: ({ path, content }, problem) => {
+        const runKey = packupPaths.runOf(path);
+        const heading = headingOf(cache, runKey, content);
         notice({ text: `${heading === null ? '' : `Not kept: ${heading}. `}${problem.message}`, tone: 'failed' });
-        void cache.invalidateQueries({ queryKey: packupQueries.run(one.runKey).queryKey });
+        void cache.invalidateQueries({ queryKey: packupQueries.run(runKey).queryKey });
       },
     });
-    const again = () => void runSender.flush();
-    window.addEventListener('online', again);
-    document.addEventListener('visibilitychange', again);
-    return () => {
-      window.removeEventListener('online', again);
-      document.removeEventListener('visibilitychange', again);
-    };
   }, [cache, notice]);
 }

@@ -7,7 +7,8 @@ import { instantOfMs } from '#core/time/instant.ts';
 import type { RunView } from '#contract/packup.ts';
 import { joinLog } from '#web/features/packup/join-log.ts';
 import { packupQueries } from '#web/features/packup/packup.queries.ts';
-import { runOutbox } from '#web/features/packup/run-sending.ts';
+import { packupPaths } from '#contract/packup-paths.ts';
+import { outbox } from '#web/record/sending.ts';
 import { useShownRun } from '#web/features/packup/run.actions.ts';
 
 afterEach(cleanup);
@@ -50,12 +51,15 @@ test('a tick stays ticked on the screen while it goes from the device into the l
       <Page />
     </QueryClientProvider>,
   );
-  act(() => runOutbox.add({ ...tick, runKey: RUN }));
+  const { at, ...content } = tick.event;
+  act(() =>
+    outbox.add({ ...{ key: tick.key, kind: 'run-event', path: packupPaths.events(RUN), content, at, says: '' } }),
+  );
   const from = seen.length;
   await act(async () => {
     // As the sender does: into the log, and at once out of what is unsent.
-    joinLog(cache, { ...tick, runKey: RUN }, { ...tick, touched: [] });
-    runOutbox.remove(tick.key);
+    joinLog(cache, RUN, { ...tick, touched: [] });
+    outbox.remove(tick.key);
     await new Promise((wake) => setTimeout(wake, 20));
   });
   expect(seen[from - 1]).toBe('ticked');

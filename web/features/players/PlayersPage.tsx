@@ -77,7 +77,7 @@ export function PlayersPage() {
               problem={add.problem}
               onSave={(entry) =>
                 add.log(entry, {
-                  onLogged: ({ id }) => {
+                  onAnswered: ({ id }) => {
                     choosePlayer(id);
                     setCount(count + 1);
                     notice({ text: `${entry.name} is in the record.` });
