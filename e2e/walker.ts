@@ -206,7 +206,7 @@ export const closedSteps = (page: Page, closed: number): Promise<void> =>
 
 /** Waits until everything that happened in runs has been sent and confirmed. */
 export const allSent = (page: Page): Promise<unknown> =>
-  page.waitForFunction(() => (localStorage.getItem('ulu.unsent') ?? '[]') === '[]', { timeout: WAIT_MS });
+  page.waitForSelector('[data-waiting="0"]', { timeout: WAIT_MS });
 
 export const heading = (page: Page, level: 1 | 2 = 1): Promise<string> =>
   page.$eval(`h${level}`, (element) => (element as HTMLElement).innerText);

@@ -82,6 +82,28 @@ test('closed while nobody answers, the page sends what it kept when it is opened
   await page.browserContext().close();
 }, 120_000);
 
+test('a play is logged while the server stands still, and lands in the record once it is back', async () => {
+  const page = await walk(browser(), url('/now/asha-horn'));
+  const record = async (): Promise<string[]> =>
+    (await (await fetch(url('/api/record/asha-horn?limit=5'))).json()).entries.map(
+      ({ words }: { words: string }) => words,
+    );
+  const before = await record();
+  await tap(page, 'I have just played');
+  await sees(page, 'and pack up');
+  await server().pause();
+  await press(page, 'Only log it');
+  await sees(page, 'Not sent yet: it is kept on this device until Ulu answers.');
+  await sees(page, 'one entry is kept on this device');
+  await server().resume();
+  await visitAgain(page);
+  await allSent(page);
+  const after = await record();
+  expect([after.length, after[0]?.startsWith('Played')]).toEqual([before.length, true]);
+  expect(after).not.toEqual(before);
+  await page.browserContext().close();
+}, 120_000);
+
 test('what is refused is rolled back with its reason: the run was ended on another device', async () => {
   const page = await walk(browser(), url('/now/wren-flute'));
   await tap(page, 'Make ready to play');

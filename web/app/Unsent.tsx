@@ -1,4 +1,4 @@
-import { Button } from '@mui/material';
+import { Box, Button } from '@mui/material';
 import { noRoomWords, refusedWords, unsentWords } from '#core/record/unsent-words.ts';
 import { useRunEventsSent } from '#web/features/packup/run.actions.ts';
 import { outbox, sender } from '#web/record/sending.ts';
@@ -11,7 +11,7 @@ export function Unsent() {
   useSending();
   const { waiting, refused, unkept, heldUp } = useUnsent();
   return (
-    <>
+    <Box data-waiting={waiting.length}>
       {heldUp && waiting.length > 0 && (
         <Caution
           role="status"
@@ -40,6 +40,6 @@ export function Unsent() {
           {refusedWords(says, why)}
         </Caution>
       ))}
-    </>
+    </Box>
   );
 }

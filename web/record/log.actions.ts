@@ -47,7 +47,10 @@ async function throughOutbox<Content>(kind: string, path: string, saying: Saying
   const at = instantOfMs(Date.now());
   const outcome = await sender.send({ key, kind, path, content: body as object, corrects, says, at, now: wallNow() });
   if (outcome.kind === 'refused') throw outcome.problem;
-  return outcome.kind === 'confirmed';
+  if (outcome.kind === 'held-up') return false;
+  // What is said was done is on the page by then.
+  await outcome.shown;
+  return true;
 }
 
 /** Takes back what was said: out of the outbox while it waits there, else out of the record. */
@@ -79,7 +82,7 @@ export function useLog<Content extends object, Answer extends object>(
       const { key, body, corrects } = saying;
       const envelope = isAnAddition ? { id: key } : { key, now: wallNow() };
       const answered = await request(answer, path, { method: 'POST', body: { ...body, corrects, ...envelope } });
-      void recordChanged(cache, answered.touched);
+      await recordChanged(cache, answered.touched);
       return { stands: true, answered };
     },
   });

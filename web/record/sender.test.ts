@@ -52,7 +52,7 @@ function device(keep: Keep = keepIn(), tells = false) {
     },
   });
   sender.start({
-    confirmed: (one) => void log.push(one.key),
+    confirmed: (one) => void log.push(one.key) as undefined,
     ...(tells ? { refused: (one, problem) => void refused.push(`${one.key}: ${problem.message}`) } : {}),
   });
   const settle = async () => {
@@ -155,7 +155,7 @@ describe('what is said on a device', () => {
       },
     });
     const log: string[] = [];
-    sender.start({ confirmed: ({ key }) => void log.push(key) });
+    sender.start({ confirmed: ({ key }) => void log.push(key) as undefined });
     const outcome = sender.send(said('a'));
     await one.settle();
     alarms.find(({ ms }) => ms === PATIENCE_MS)?.work();

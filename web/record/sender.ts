@@ -15,13 +15,14 @@ type Sending = {
 };
 /** Who is told how it went, whether or not somebody waits for it. */
 export type SenderHandlers = {
-  readonly confirmed: (one: Waiting, answer: Confirmed) => void;
+  /** @returns once the pages show it, where somebody waits for that */
+  readonly confirmed: (one: Waiting, answer: Confirmed) => Promise<unknown> | undefined;
   /** Says that it was refused; without it the entry stays, with the reason. */
   readonly refused?: (one: Waiting, problem: Error) => void;
 };
 /** How it went with an entry that somebody waits for. */
 export type Outcome =
-  | { readonly kind: 'confirmed'; readonly answer: Confirmed }
+  | { readonly kind: 'confirmed'; readonly answer: Confirmed; readonly shown: Promise<unknown> | undefined }
   | { readonly kind: 'refused'; readonly problem: Error }
   /** Nobody answers: it is kept, and sent as soon as somebody does. */
   | { readonly kind: 'held-up' };
@@ -196,9 +197,9 @@ export class Sender {
     this.#retry.wentThrough();
     this.#heldUp.set(false);
     // Into what the page shows before it leaves the outbox: in between, it is counted once by its key.
-    to.confirmed(one, answer);
+    const shown = to.confirmed(one, answer);
     this.sending.outbox.remove(one.key);
-    this.#waiters.tell(one.key, { kind: 'confirmed', answer });
+    this.#waiters.tell(one.key, { kind: 'confirmed', answer, shown });
   }
 
   #refused(one: Waiting, problem: Error, to: SenderHandlers): void {

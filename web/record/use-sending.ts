@@ -7,7 +7,7 @@ import { outbox, sender } from '#web/record/sending.ts';
 export function useSending(): void {
   const cache = useQueryClient();
   useEffect(() => {
-    sender.start({ confirmed: (_one, { touched }) => void recordChanged(cache, touched) });
+    sender.start({ confirmed: (_one, { touched }) => recordChanged(cache, touched) });
     const again = () => void sender.flush();
     window.addEventListener('online', again);
     document.addEventListener('visibilitychange', again);

@@ -136,8 +136,10 @@ export function useRunEventsSent(): void {
   const notice = useNotice();
   useEffect(() => {
     sender.handle(RUN_EVENT, {
-      confirmed: ({ path }, answer) =>
-        joinLog(cache, packupPaths.runOf(path), runEventAnswer.validateSync(answer, { strict: true })),
+      confirmed: ({ path }, answer) => {
+        joinLog(cache, packupPaths.runOf(path), runEventAnswer.validateSync(answer, { strict: true }));
+        return undefined;
+      },
       refused: ({ path, content }, problem) => {
         const runKey = packupPaths.runOf(path);
         const heading = headingOf(cache, runKey, content);
