@@ -1,6 +1,6 @@
 import { array, object, type Schema } from 'yup';
 import { answerOf, fact } from '#contract/fact.ts';
-import { reedsOfPlay } from '#contract/reeds.ts';
+import { reedsOfPlay } from '#contract/reeds-in-play.ts';
 import { ofInstrument } from '#core/record/fact.ts';
 import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
 import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES, type Play } from '#core/plays/play.ts';

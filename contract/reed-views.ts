@@ -1,7 +1,7 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { BREAK_INS, HIGH_SHARES, REED_MATERIALS, REED_STAGES, REED_USES } from '#core/reeds/reed.ts';
-import { reedId } from '#contract/reeds.ts';
+import { reedId } from '#contract/reeds-in-play.ts';
 import {
   amount,
   clientKey,

@@ -1,25 +1,14 @@
-import { array, object, string } from 'yup';
+import { array, object } from 'yup';
+import { reedId, reedsInPlay } from '#contract/reeds-in-play.ts';
 import { fact } from '#contract/fact.ts';
 import { ofPlayer } from '#core/record/fact.ts';
 import type { ReedsOfPlay } from '#core/reeds/reed.ts';
 import type { SaidOfReed } from '#core/reeds/reed.ts';
 import type { ReedSessions } from '#core/reeds/reed-pin.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
-import { MOST_PLAY_MINUTES } from '#core/plays/play.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import { LONGEST_SET } from '#core/reeds/reed-pin.ts';
-import {
-  BREAK_INS,
-  HIGH_SHARES,
-  MOST_IN_A_BOX,
-  REED_ENDS,
-  REED_FEELS,
-  REED_MATERIALS,
-  REED_SIGNS,
-  REED_USES,
-  type ReedBox,
-  type ReedId,
-} from '#core/reeds/reed.ts';
+import { BREAK_INS, MOST_IN_A_BOX, REED_ENDS, REED_FEELS, REED_MATERIALS, REED_SIGNS, REED_USES, type ReedBox } from '#core/reeds/reed.ts';
 import { amount, clientKey, localDateText, money, playerId, text, visibleText, word } from '#contract/scalars.ts';
 
 export const reedPaths = {
@@ -38,16 +27,7 @@ export const reedPaths = {
     `/api/reeds?playerId=${encodeURIComponent(player)}&today=${on}&atMinute=${atMinute}`,
 } as const;
 
-/** Reeds in one play: more is a table, not a play. */
-const MOST_IN_A_PLAY = 6;
 const MOST_BEFORE_MINUTES = 20_000;
-
-/** A reed: the key of its box and its number. */
-export const reedId = () =>
-  string<ReedId>()
-    .strict()
-    .max(39)
-    .matches(/^[0-9a-f-]{36}\/[1-9]\d?$/, '${path} must be a reed: its box and its number');
 
 /** `POST /api/reeds/boxes`: a box with its reeds. `before`: minutes each had been played, null where nobody knows. */
 export const reedBoxFact = fact({
@@ -72,21 +52,6 @@ export const reedBoxFact = fact({
   about: ({ playerId: id }: Omit<ReedBox, 'key'>) => [ofPlayer(id)],
   correctable: true,
 });
-
-/** Which reeds a play was on, and how much of it lay high. */
-const reedsInPlay = {
-  shares: array(
-    object({ reedId: reedId().required(), minutes: amount().integer().min(1).max(MOST_PLAY_MINUTES).required() })
-      .exact()
-      .required(),
-  )
-    .min(1)
-    .max(MOST_IN_A_PLAY)
-    .required(),
-  high: word(HIGH_SHARES).required(),
-};
-/** The same, sent along with the play itself. */
-export const reedsOfPlay = object(reedsInPlay).exact();
 
 /** `POST /api/reeds/plays`: on which reeds a play was, said afterwards, or put right. */
 export const reedPlayFact = fact({

@@ -2,7 +2,8 @@ import { Box, Button } from '@mui/material';
 import { noRoomWords, refusedWords, unsentWords } from '#core/record/unsent-words.ts';
 import { useRunEventsSent } from '#web/features/packup/run.actions.ts';
 import { outbox, sender } from '#web/record/sending.ts';
-import { useSending, useUnsent } from '#web/record/use-sending.ts';
+import { useSending } from '#web/record/use-sending.ts';
+import { useUnsent } from '#web/record/use-unsent.ts';
 import { Caution } from '#web/ui/Caution.tsx';
 
 /** Sends what was said on this device, and tells what waits and what was refused: nothing is lost, and nothing pretended. */

@@ -94,7 +94,7 @@ describe('the way into the record', () => {
     await screen.findByText(/^Not sent yet/);
     const tried = asked.length;
     press('Undo');
-    expect(outbox.waiting()).toEqual([]);
+    await waitFor(() => expect(outbox.waiting()).toEqual([]));
     answers(loggedAs);
     await sender.flush();
     expect(asked.slice(tried)).toEqual([]);

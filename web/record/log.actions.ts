@@ -6,8 +6,7 @@ import { request, RequestProblem } from '#web/api/http.ts';
 import { newKey } from '#web/api/new-key.ts';
 import { recordChanged } from '#web/api/record-changes.ts';
 import { wallNow } from '#web/clock/today.ts';
-import { outbox, sender } from '#web/record/sending.ts';
-import { useSending } from '#web/record/use-sending.ts';
+import { sending, useSending } from '#web/record/use-sending.ts';
 import { useWithdraw } from '#web/record/withdraw.actions.ts';
 import { useNotice } from '#web/ui/Notice.tsx';
 
@@ -45,6 +44,7 @@ type Saying<Content> = {
 async function throughOutbox<Content>(kind: string, path: string, saying: Saying<Content>): Promise<boolean> {
   const { key, body, corrects, says } = saying;
   const at = instantOfMs(Date.now());
+  const { sender } = await sending();
   const outcome = await sender.send({ key, kind, path, content: body as object, corrects, says, at, now: wallNow() });
   if (outcome.kind === 'refused') throw outcome.problem;
   if (outcome.kind === 'held-up') return false;
@@ -54,7 +54,8 @@ async function throughOutbox<Content>(kind: string, path: string, saying: Saying
 }
 
 /** Takes back what was said: out of the outbox while it waits there, else out of the record. */
-function takeBack(key: string, withdraw: (key: string) => void): void {
+async function takeBack(key: string, withdraw: (key: string) => void): Promise<void> {
+  const { outbox, sender } = await sending();
   const waits = outbox.waiting().some((one) => one.key === key) && !sender.isSending(key);
   if (waits) outbox.remove(key);
   else withdraw(key);
@@ -73,12 +74,13 @@ export function useLog<Content extends object, Answer extends object>(
   const notice = useNotice();
   const { withdraw } = useWithdraw();
   useSending();
+  /** It may wait on this device. */
+  const kept = kind !== undefined && !needsServer;
   const formKey = useRef<string | null>(null);
   type Logged = { readonly stands: boolean; readonly answered: Answered<Answer> | null };
   const { mutate, isPending, error, reset } = useMutation({
     mutationFn: async (saying: Saying<Content>): Promise<Logged> => {
-      if (kind !== undefined && !needsServer)
-        return { stands: await throughOutbox(kind, path, saying), answered: null };
+      if (kept) return { stands: await throughOutbox(kind, path, saying), answered: null };
       const { key, body, corrects } = saying;
       const envelope = isAnAddition ? { id: key } : { key, now: wallNow() };
       const answered = await request(answer, path, { method: 'POST', body: { ...body, corrects, ...envelope } });
@@ -95,7 +97,7 @@ export function useLog<Content extends object, Answer extends object>(
       {
         onSuccess: ({ stands, answered }) => {
           formKey.current = null;
-          const undo = () => takeBack(key, withdraw);
+          const undo = () => void (kept ? takeBack(key, withdraw) : withdraw(key));
           if (!stands) notice({ text: NOT_SENT, undo });
           else if (typeof said === 'string') notice({ text: said, undo });
           else if (said !== undefined && answered) notice({ text: said(answered), undo });

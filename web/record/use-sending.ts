@@ -1,14 +1,22 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useSyncExternalStore } from 'react';
+import { useEffect } from 'react';
 import { recordChanged } from '#web/api/record-changes.ts';
-import { outbox, sender } from '#web/record/sending.ts';
+
+/** The outbox and what sends it: no burden to the first view, and there a moment later. */
+export const sending = () => import('#web/record/sending.ts');
 
 /** Sends what waits for as long as the app is open: at once, when the device wakes up, when the network is back. */
 export function useSending(): void {
   const cache = useQueryClient();
   useEffect(() => {
-    sender.start({ confirmed: (_one, { touched }) => recordChanged(cache, touched) });
-    const again = () => void sender.flush();
+    // Where it cannot come, what waits stays on the device until it can.
+    const withSender = (work: (sender: Awaited<ReturnType<typeof sending>>['sender']) => void) =>
+      void sending().then(
+        ({ sender }) => work(sender),
+        () => undefined,
+      );
+    withSender((sender) => sender.start({ confirmed: (_one, { touched }) => recordChanged(cache, touched) }));
+    const again = () => withSender((sender) => void sender.flush());
     window.addEventListener('online', again);
     document.addEventListener('visibilitychange', again);
     return () => {
@@ -16,11 +24,4 @@ export function useSending(): void {
       document.removeEventListener('visibilitychange', again);
     };
   }, [cache]);
-}
-
-/** What waits on this device, what was refused, and whether anybody answers. */
-export function useUnsent() {
-  const shown = useSyncExternalStore(outbox.subscribe, outbox.shown);
-  const heldUp = useSyncExternalStore(sender.subscribe, sender.isHeldUp);
-  return { ...shown, heldUp };
 }

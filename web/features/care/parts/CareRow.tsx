@@ -1,6 +1,6 @@
 import { mdiDotsVertical } from '@mdi/js';
-import { Box, Button, IconButton, Menu, MenuItem, Typography } from '@mui/material';
-import { useState } from 'react';
+import { Box, Button, IconButton, Typography } from '@mui/material';
+import { useEffect, useState } from 'react';
 import { duration } from '#core/explain/format.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { CareClockView } from '#contract/care.ts';
@@ -10,6 +10,9 @@ import { TubeGauge } from '#web/ui/TubeGauge.tsx';
 import { useWhyFold } from '#web/ui/WhyFold.tsx';
 import { PlainRow } from '#web/ui/PlainList.tsx';
 import { Icon } from '#web/ui/Icon.tsx';
+import { lazyPart } from '#web/ui/lazy-part.tsx';
+
+const [EntryMenu, fetchMenu] = lazyPart(async () => (await import('#web/ui/EntryMenu.tsx')).EntryMenu);
 
 /** What a row can set going; the page hands it in. */
 export type RowActions = {
@@ -26,10 +29,7 @@ const LATER_DAYS = [3, 7, 30] as const;
 /** The rarer choices: let it wait, leave it, take it up again. */
 function MoreMenu({ clock, today, actions }: CareRowProps) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const choose = (act: () => void) => () => {
-    setAnchor(null);
-    act();
-  };
+  useEffect(() => void fetchMenu(), []);
   const entries = clock.declined
     ? [{ words: 'Do it again from now on', act: () => actions.decide(clock, 'resumed') }]
     : [
@@ -53,13 +53,7 @@ function MoreMenu({ clock, today, actions }: CareRowProps) {
       >
         <Icon path={mdiDotsVertical} />
       </IconButton>
-      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        {entries.map(({ words, act }) => (
-          <MenuItem key={words} onClick={choose(act)}>
-            {words}
-          </MenuItem>
-        ))}
-      </Menu>
+      {anchor && <EntryMenu anchor={anchor} entries={entries} onClose={() => setAnchor(null)} />}
     </>
   );
 }

@@ -60,9 +60,10 @@ describe('a row of care', () => {
     draw(<CareRow clock={clock(over)} today={today} actions={actions} />);
     return actions;
   };
-  const more = (words: string | RegExp) => {
+  // The menu comes with its first tap.
+  const more = async (words: string | RegExp) => {
     tap('More: Oil the keys');
-    fireEvent.click(screen.getByRole('menuitem', { name: words }));
+    fireEvent.click(await screen.findByRole('menuitem', { name: words }));
   };
 
   test('says how it stands, where, and why; one tap does it, another says that it is done', () => {
@@ -105,10 +106,10 @@ describe('a row of care', () => {
     expect(screen.getByText(/with a grown-up beside you/)).toBeTruthy();
   });
 
-  test('it is put off to a day, or left for good; what is put off says until when', () => {
+  test('it is put off to a day, or left for good; what is put off says until when', async () => {
     const actions = row();
-    more(`Let it wait until ${FORMAT.weekdayDate(addDays(today, 7))}`);
-    more('I don’t do this');
+    await more(`Let it wait until ${FORMAT.weekdayDate(addDays(today, 7))}`);
+    await more('I don’t do this');
     expect(actions.decide.mock.calls.map(([, ...said]) => said)).toEqual([
       ['postponed', addDays(today, 7)],
       ['declined'],
@@ -118,10 +119,10 @@ describe('a row of care', () => {
     expect(screen.getByText(new RegExp(`waits until ${FORMAT.weekdayDate(addDays(today, 3))}`))).toBeTruthy();
   });
 
-  test('what was left for good is taken up again, and nothing else', () => {
+  test('what was left for good is taken up again, and nothing else', async () => {
     const actions = row({ declined: true });
     tap('More: Oil the keys');
-    expect(screen.getAllByRole('menuitem')).toHaveLength(1);
+    expect(await screen.findAllByRole('menuitem')).toHaveLength(1);
     fireEvent.click(screen.getByRole('menuitem', { name: 'Do it again from now on' }));
     expect(actions.decide.mock.calls[0]?.slice(1)).toEqual(['resumed']);
   });
