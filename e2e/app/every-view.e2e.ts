@@ -201,16 +201,17 @@ test('a phone: nothing sticks out sideways, whatever the name, and targets are a
   await page.browserContext().close();
 }, 120_000);
 
-test('a dead server is said plainly and nothing typed is lost', async () => {
-  const page = await walk(browser(), url('/now/ife-clarinet'));
+test('a dead server is said plainly: what was said is kept on the device, and what needs an answer says so', async () => {
+  const page = await walk(browser(), url('/now/asha-horn'));
   await tap(page, 'I have just played');
   await tap(page, '+15 minutes');
-  const minutes = await page.$eval('output', (output) => (output as HTMLElement).innerText);
   await page.setRequestInterception(true);
   page.on('request', (request) => void (request.url().includes('/api/') ? request.abort() : request.continue()));
   await press(page, 'Only log it');
-  await page.waitForSelector('[role="dialog"] [role="alert"]', { timeout: 20_000 });
-  expect(await page.$eval('output', (output) => (output as HTMLElement).innerText)).toBe(minutes);
-  expect(await textOf(page)).toContain('You have played');
+  await sees(page, 'Not sent yet: it is kept on this device until Ulu answers.');
+  await sees(page, 'one entry is kept on this device');
+  await tap(page, 'Make ready to play');
+  await page.waitForSelector('[role="alert"]', { timeout: 20_000 });
+  expect(await textOf(page)).toContain('Ulu’s server does not answer.');
   await page.browserContext().close();
 }, 120_000);
