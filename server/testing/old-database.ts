@@ -3,6 +3,37 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { allOrNothing, migrationsFolder, readJournal } from '#server/db/migrate.ts';
 
+type Said = {
+  readonly key: string;
+  readonly kind: string;
+  readonly table: string;
+  /** The columns of its body, by name, as SQL writes them. */
+  readonly body: Readonly<Record<string, string>>;
+  /** Of whom it tells, and whether it stands in their record. */
+  readonly about?: readonly string[];
+  readonly belongsTo?: string;
+};
+
+const DAY = '2026-02-01';
+/** A fact with its body and its subjects, as every version has them that knows a spine. */
+const aFact = ({ key, kind, table, body, about = ['ada'], belongsTo }: Said): string => {
+  const idOf = (name: string) => `(select id from facts where key = '${name}')`;
+  const owner = belongsTo === undefined ? 'null' : idOf(belongsTo);
+  const subjects = about.map((name) => [name === 'ada' ? 'player' : 'instrument', name] as const);
+  return [
+    `insert into facts (key, kind, "on", at_minute, logged_at, belongs_to, counts) values ('${key}', '${kind}', '${DAY}', 600, '${DAY}T10:00:00.000Z', ${owner}, 1)`,
+    `insert into ${table} (fact_id, ${Object.keys(body).join(', ')}) values (${idOf(key)}, ${Object.values(body).join(', ')})`,
+    ...subjects.flatMap(([of, name]) => [
+      `insert or ignore into subjects (kind, name) values ('${of}', '${name}')`,
+      `insert into fact_subjects values (${idOf(key)}, (select id from subjects where kind = '${of}' and name = '${name}'), 29500000)`,
+    ]),
+  ].join(';\n');
+};
+const json = (value: unknown): string => `'${JSON.stringify(value)}'`;
+const ADA = { player_id: `'ada'` };
+const REED_PLAY = { of_minutes: '30', high: `'some'`, shares: json([{ reedId: 'box/1', minutes: 30 }]) };
+const EVENT = { what: `'concert'`, on_day: `'2026-02-14'`, instrument_ids: json(['cl']) };
+
 /** Rows and children in every table, written in plain SQL as the version of a migration knew them. */
 export const ROWS_AFTER: Record<string, string> = {
   '0000_first': `
@@ -29,15 +60,152 @@ export const ROWS_AFTER: Record<string, string> = {
   // Columns only: the rows above have them now.
   '0002_room_and_cloth': '',
   '0003_one_record': '',
-  '0004_plan_and_log': '',
-  '0005_ways_minders_evenings': '',
-  '0006_reeds': '',
-  '0007_events': '',
-  '0008_reed_sessions': '',
-  '0009_air': '',
-  '0010_events_of_days': '',
-  '0011_sitting_times': '',
-  '0012_calendar_whole': '',
+  '0004_plan_and_log': aFact({
+    ...{ key: 'last1', kind: 'last-done', table: 'last_done', about: ['cl'] },
+    body: { instrument_id: `'cl'`, items: json([{ itemId: 'swab/wash', doneOn: '2026-01-01', by: 'player' }]) },
+  }),
+  '0005_ways_minders_evenings': [
+    aFact({ key: 'way1', kind: 'run-way', table: 'run_ways', body: { ...ADA, way: `'guided'` } }),
+    aFact({ key: 'minder1', kind: 'minder', table: 'minders', body: { ...ADA, minder_id: 'null' } }),
+    aFact({
+      ...{ key: 'evening1', kind: 'evening', table: 'evenings', about: ['cl'] },
+      body: {
+        ...ADA,
+        ended_on: `'${DAY}'`,
+        ended_at_minute: '600',
+        room_celsius: '19.5',
+        plays: json([{ key: 'p3', instrumentId: 'cl', minutes: 30 }]),
+      },
+    }),
+    aFact({
+      ...{ key: 'p3', kind: 'play', table: 'plays', about: ['cl'], belongsTo: 'evening1' },
+      body: {
+        ...ADA,
+        instrument_id: `'cl'`,
+        ended_on: `'${DAY}'`,
+        ended_at_minute: '600',
+        minutes: '30',
+        room_celsius: '19.5',
+      },
+    }),
+  ].join(';\n'),
+  '0006_reeds': [
+    aFact({
+      ...{ key: 'box', kind: 'reed-box', table: 'reed_boxes' },
+      body: {
+        ...ADA,
+        kind: `'clarinet'`,
+        name: `'Fennel'`,
+        cut: 'null',
+        strength: `'2½'`,
+        material: `'cane'`,
+        break_in: `'week'`,
+        place: `'pocket'`,
+        cost_minor: '2890',
+        currency: `'EUR'`,
+        came_on: `'2026-01-20'`,
+        before: json([0, null, 170]),
+      },
+    }),
+    aFact({
+      key: 'rp1',
+      kind: 'reed-play',
+      table: 'reed_plays',
+      belongsTo: 'p3',
+      body: { ...ADA, play_key: `'p3'`, ...REED_PLAY },
+    }),
+    aFact({
+      ...{ key: 'rs1', kind: 'reed-said', table: 'reed_sayings' },
+      body: {
+        ...ADA,
+        reed_id: `'box/1'`,
+        what: `'graded'`,
+        feel: `'right'`,
+        good_for: `'concert'`,
+        signs: json(['soft']),
+        cause: 'null',
+      },
+    }),
+  ].join(';\n'),
+  '0007_events': aFact({
+    key: 'ev1',
+    kind: 'event',
+    table: 'events',
+    about: ['ada', 'cl'],
+    body: { ...ADA, ...EVENT, minutes: '80', name: `'Gala'` },
+  }),
+  '0008_reed_sessions': aFact({
+    key: 'session1',
+    kind: 'reed-session',
+    table: 'reed_sessions',
+    body: { ...ADA, pins: json([{ reedId: 'box/1', on: '2026-02-03', minutes: 20 }]) },
+  }),
+  '0009_air': aFact({
+    key: 'air1',
+    kind: 'air-reading',
+    table: 'air_readings',
+    body: { ...ADA, celsius: '21.5', humidity_percent: '38' },
+  }),
+  '0010_events_of_days': aFact({
+    key: 'ev2',
+    kind: 'event',
+    table: 'events',
+    about: ['ada', 'cl'],
+    body: { ...ADA, ...EVENT, what: `'holiday'`, until_day: `'2026-02-20'`, minutes: 'null', name: `'Away'` },
+  }),
+  '0011_sitting_times': aFact({
+    key: 'time1',
+    kind: 'sitting-time',
+    table: 'sitting_times',
+    body: { ...ADA, minutes: json([0, 30, 0, 30, 0, 60, 0]) },
+  }),
+  '0012_calendar_whole': [
+    aFact({
+      key: 'terms1',
+      kind: 'bench-terms',
+      table: 'bench_terms',
+      body: {
+        ...ADA,
+        terms: json({ name: 'Quayside Winds', phone: null, workingDays: 5, shippingDays: 0, settlingDays: 2 }),
+      },
+    }),
+    aFact({
+      key: 'im1',
+      kind: 'calendar-import',
+      table: 'calendar_imports',
+      about: ['ada', 'cl'],
+      body: { ...ADA, calendar: `'Band'`, events: json([{ key: 'k1', on: '2026-02-05', name: 'Probe', minutes: 90 }]) },
+    }),
+    aFact({
+      key: 'move1',
+      kind: 'sitting-move',
+      table: 'sitting_moves',
+      body: {
+        ...ADA,
+        pins: json([{ instrumentId: 'cl', itemId: 'swab/wash', dueOn: '2026-02-04', on: '2026-02-06' }]),
+      },
+    }),
+    aFact({
+      key: 'ev3',
+      kind: 'event',
+      table: 'events',
+      about: ['ada', 'cl'],
+      body: {
+        ...ADA,
+        ...EVENT,
+        what: `'bench'`,
+        minutes: 'null',
+        name: 'null',
+        stay: json({
+          done: [{ instrumentId: 'cl', itemIds: ['wind/bench-service'] }],
+          cost: { minor: 12050, currency: 'EUR' },
+        }),
+        origin: 'null',
+      },
+    }),
+    `insert into feeds values ('ada', 'abcdefghijklmnopqrstuvwxyz012345')`,
+    `insert into told_calendars values ('ada', '[]')`,
+  ].join(';\n'),
   '0013_coins_of_iso': '',
   '0014_evening_plays_told': '',
   '0015_plans_without_statistics': '',
