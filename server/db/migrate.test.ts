@@ -25,7 +25,8 @@ import {
   readJournal,
 } from '#server/db/migrate.ts';
 import { recordFaults } from '#server/record/check-record.repository.ts';
-import { carriedOn, databaseAfter, linesOf, ROWS_AFTER, statementsOf } from '#server/testing/old-database.ts';
+import { carriedOn, databaseAfter, ROWS_AFTER, statementsOf } from '#server/testing/old-database.ts';
+import { linesOf } from '#server/testing/lines-of.ts';
 import { rowsIn } from '#server/testing/rows-in.ts';
 import { aKey, NOW, testServer } from '#server/testing/test-server.ts';
 import { MigrationFault, pendingMigrations } from '#server/db/migration-order.ts';

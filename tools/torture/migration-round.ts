@@ -4,7 +4,8 @@ import path from 'node:path';
 import type { Random } from '#demo/random.ts';
 import { DATABASE_FILE } from '#server/db/connection.ts';
 import { appliedMigrations, COPY_IN_THE_MAKING, readJournal } from '#server/db/migrate.ts';
-import { carriedOn, databaseAfter, linesOf } from '#server/testing/old-database.ts';
+import { carriedOn, databaseAfter } from '#server/testing/old-database.ts';
+import { linesOf } from '#server/testing/lines-of.ts';
 import { count, type Counts } from '#tools/torture/counts.ts';
 import { startVictim } from '#tools/torture/victim.ts';
 
