@@ -37,7 +37,7 @@ function logAPlay(services: Services, today: LocalDate): void {
     ...when,
     now: { on: today, atMinute: 1439 },
   });
-  if (!logged.ok) throw new Error(logged.failure.fault.code);
+  if (!logged.ok) throw new Error(logged.failure.refusal.code);
 }
 
 type Read = (typeof READS)[keyof typeof READS];

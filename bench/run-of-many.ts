@@ -36,7 +36,7 @@ export async function runOfMany(services: Services, today: LocalDate): Promise<R
     const key = randomUUID();
     const minutesAtHand = MINUTES_AT_HAND[run % MINUTES_AT_HAND.length] ?? null;
     const begun = logFact(services, runDefinition, { key, playerId, kind: 'after', parts, minutesAtHand, now });
-    if (!begun.ok) throw new Error(begun.failure.fault.code);
+    if (!begun.ok) throw new Error(begun.failure.refusal.code);
     return key;
   };
   const longest: number[] = [];

@@ -8,7 +8,16 @@ import type { ReedSessions } from '#core/reeds/reed-pin.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import type { WallClock } from '#core/plays/play.ts';
 import { LONGEST_SET } from '#core/reeds/reed-pin.ts';
-import { BREAK_INS, MOST_IN_A_BOX, REED_ENDS, REED_FEELS, REED_MATERIALS, REED_SIGNS, REED_USES, type ReedBox } from '#core/reeds/reed.ts';
+import {
+  BREAK_INS,
+  MOST_IN_A_BOX,
+  REED_ENDS,
+  REED_FEELS,
+  REED_MATERIALS,
+  REED_SIGNS,
+  REED_USES,
+  type ReedBox,
+} from '#core/reeds/reed.ts';
 import { amount, clientKey, localDateText, money, playerId, text, visibleText, word } from '#contract/scalars.ts';
 
 export const reedPaths = {

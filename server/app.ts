@@ -33,7 +33,8 @@ import { formatOf } from '#server/http/format-of.ts';
 import type { Serving } from '#server/http/respond.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import { recordRoutes, type ToldOf } from '#server/record/record.routes.ts';
-import type { Caller, Services } from '#server/services.ts';
+import type { Caller } from '#server/caller.ts';
+import type { Services } from '#server/services.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import type { Format } from '#core/explain/format.ts';
 

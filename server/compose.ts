@@ -19,7 +19,8 @@ import type { AnyFact } from '#server/record/define-fact.ts';
 import { createRemembered } from '#server/remembered.ts';
 import { createRecord } from '#server/record/record.repository.ts';
 import { createDesk, type Desk } from '#server/work/desk.ts';
-import { AT_THIS_MACHINE, type Caller, type Services } from '#server/services.ts';
+import { AT_THIS_MACHINE, type Caller } from '#server/caller.ts';
+import { type Services } from '#server/services.ts';
 
 type Composing = {
   readonly book: Book;

@@ -2,7 +2,7 @@
 import { homedir } from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
-import { OptionFault, readOptions } from '#server/options.ts';
+import { OptionRefusal, readOptions } from '#server/options.ts';
 import { serveUntilStopped } from '#server/serve.ts';
 
 const dataHome = process.env.XDG_DATA_HOME ?? path.join(homedir(), '.local', 'share');
@@ -14,7 +14,7 @@ try {
     (url) => `Ulu is at ${url}\nYour record is in ${options.dataFolder}\nStop with Ctrl+C.`,
   );
 } catch (error) {
-  if (!(error instanceof OptionFault)) throw error;
+  if (!(error instanceof OptionRefusal)) throw error;
   console.error(error.message);
   process.exitCode = 1;
 }

@@ -25,7 +25,7 @@ beforeEach(async () => {
   await furnish(server);
 });
 afterEach(() => {
-  expect(server.faults()).toEqual([]);
+  expect(server.breaches()).toEqual([]);
   server.stop();
 });
 

@@ -1,5 +1,5 @@
 import type { Subject } from '#core/record/fact.ts';
-import type { Caller } from '#server/services.ts';
+import type { Caller } from '#server/caller.ts';
 
 /** Of whom something tells that somebody wants to see or to say, looked up where it matters; of nobody: the whole record. */
 export type OfWhom = () => readonly Subject[];

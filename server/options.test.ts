@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import path from 'node:path';
-import { OptionFault, readOptions } from '#server/options.ts';
+import { OptionRefusal, readOptions } from '#server/options.ts';
 
 const USUAL = { port: 4000, dataFolder: 'usual' };
 const read = (...args: string[]) => readOptions(args, USUAL);
@@ -18,7 +18,7 @@ describe('the command line', () => {
   });
 
   test.each([['65536'], ['-1'], ['1.5'], ['http'], ['NaN'], ['Infinity'], [''], [' ']])('“%s” is no port', (port) => {
-    expect(() => read(`--port=${port}`)).toThrow(OptionFault);
+    expect(() => read(`--port=${port}`)).toThrow(OptionRefusal);
   });
 
   test.each([
@@ -29,6 +29,6 @@ describe('the command line', () => {
     ['--colour', 'red'],
     ['a', 'b'],
   ])('%s “%s” is refused', (name, value) => {
-    expect(() => read(name, value)).toThrow(OptionFault);
+    expect(() => read(name, value)).toThrow(OptionRefusal);
   });
 });

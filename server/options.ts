@@ -4,14 +4,14 @@ import { asError } from '#core/kernel/as-error.ts';
 import type { ServeOptions } from '#server/serve.ts';
 
 /** An option on the command line is wrong; the message says which. */
-export class OptionFault extends Error {}
+export class OptionRefusal extends Error {}
 
 const LARGEST_PORT = 65_535;
 function portIn(text: string): number {
   // An empty text would count as nought.
   const port = text.trim() === '' ? NaN : Number(text);
   if (Number.isInteger(port) && port >= 0 && port <= LARGEST_PORT) return port;
-  throw new OptionFault(`--port takes a number from 0 to ${LARGEST_PORT}, not “${text}”`);
+  throw new OptionRefusal(`--port takes a number from 0 to ${LARGEST_PORT}, not “${text}”`);
 }
 
 /** An empty host would listen on every network this machine is in. */
@@ -19,7 +19,7 @@ const HOST_LEFT_EMPTY = '--host needs an address, such as 127.0.0.1. Leave it ou
 /** An empty folder would be the one the program was started in. */
 const FOLDER_LEFT_EMPTY = '--data needs a folder. Leave it out for the usual one.';
 function said(text: string, leftEmpty: string): string {
-  if (text.trim() === '') throw new OptionFault(leftEmpty);
+  if (text.trim() === '') throw new OptionRefusal(leftEmpty);
   return text;
 }
 
@@ -41,7 +41,7 @@ export function readOptions(args: readonly string[], usual: { port: number; data
       },
     }));
   } catch (error) {
-    throw new OptionFault(asError(error).message);
+    throw new OptionRefusal(asError(error).message);
   }
   // An empty text counts as nought.
   return {

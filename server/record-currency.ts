@@ -14,7 +14,7 @@ export const currencyOfRecord = ({ reeds, calendar }: Paying, without = ''): str
   reeds.currency(without) ?? calendar.currencyOfStays(without);
 
 /** What is wrong with a price: it is in a currency, and in that of the record, were it not the only one. */
-export function costFault(
+export function costRefusal(
   cost: Money | null | undefined,
   paying: Paying,
   { field, without }: { readonly field: string; readonly without: string | null },

@@ -5,17 +5,17 @@ import process from 'node:process';
 import pino from 'pino';
 import { asError } from '#core/kernel/as-error.ts';
 import { checkBook } from '#core/check/check-book.ts';
-import { RECORD_FAULTS } from '#core/record/record-fault-words.ts';
+import { RECORD_REFUSALS } from '#core/record/record-refusal-words.ts';
 import { fieldOf } from '#core/record/fact.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { createApp } from '#server/app.ts';
 import { compose } from '#server/compose.ts';
-import { openDatabase, DataFolderFault } from '#server/db/connection.ts';
+import { openDatabase, DataFolderRefusal } from '#server/db/connection.ts';
 import { appliedMigrations } from '#server/db/migrate.ts';
-import { MigrationFault } from '#server/db/migration-order.ts';
+import { MigrationRefusal } from '#server/db/migration-order.ts';
 import { createDesk } from '#server/work/desk.ts';
 import { lookOver, orphanWords } from '#server/db/look-over.ts';
-import { recordFault, RecordUnusable } from '#server/db/record-fault.ts';
+import { recordTrouble, RecordUnusable } from '#server/db/record-trouble.ts';
 
 export type ServeOptions = {
   readonly port: number;
@@ -25,7 +25,7 @@ export type ServeOptions = {
 };
 
 /** The server cannot start or stop as it should; the message says what to do. */
-export class StartFault extends Error {}
+export class StartRefusal extends Error {}
 
 const root = path.resolve(import.meta.dirname, '..');
 const version = String(fieldOf(JSON.parse(readFileSync(path.join(root, 'package.json'), 'utf8')), 'version'));
@@ -49,7 +49,7 @@ const EVERYWHERE_WORDS =
   'Ulu listens on every network this machine is in, but answers only under the machine’s own names: it has no passwords yet, so other devices are refused.';
 
 /** Why the server cannot listen, by the codes of the system. */
-function listenFault({ host, port }: ServeOptions, code: string | undefined): string {
+function listenRefusal({ host, port }: ServeOptions, code: string | undefined): string {
   if (code === 'EADDRINUSE') return `Port ${port} is taken, perhaps by another Ulu. Choose another with --port NUMBER.`;
   if (code !== undefined && NO_ADDRESS.includes(code))
     return `${host} is no address of this machine. Leave --host out, or name one that is.`;
@@ -60,14 +60,16 @@ function open(dataFolder: string): ReturnType<typeof openDatabase> {
   try {
     return openDatabase(dataFolder);
   } catch (error) {
-    if (error instanceof DataFolderFault || error instanceof MigrationFault) throw new StartFault(error.message);
+    if (error instanceof DataFolderRefusal || error instanceof MigrationRefusal) throw new StartRefusal(error.message);
     throw error;
   }
 }
 
 const listen = (server: Server, options: ServeOptions): Promise<void> =>
   new Promise((resolve, reject) => {
-    server.once('error', (error: NodeJS.ErrnoException) => reject(new StartFault(listenFault(options, error.code))));
+    server.once('error', (error: NodeJS.ErrnoException) =>
+      reject(new StartRefusal(listenRefusal(options, error.code))),
+    );
     server.listen({ port: options.port, host: options.host, backlog: BACKLOG }, () => resolve());
   });
 
@@ -76,8 +78,8 @@ function closeRecord({ client, close }: ReturnType<typeof openDatabase>): void {
   try {
     client.pragma('wal_checkpoint(TRUNCATE)');
   } catch (error) {
-    const why = recordFault(error)?.message ?? asError(error).message;
-    throw new StartFault(`Stopped, but the record could not be tidied up: ${why}`);
+    const why = recordTrouble(error)?.message ?? asError(error).message;
+    throw new StartRefusal(`Stopped, but the record could not be tidied up: ${why}`);
   } finally {
     close();
   }
@@ -120,7 +122,7 @@ export async function serve(options: ServeOptions): Promise<Served> {
   void looking.found.then((found) => {
     if (found === null) return;
     if (!found.isWhole) database.watch.noticed(new RecordUnusable('damaged'));
-    const words = found.isWhole ? orphanWords(database.client.name, found) : RECORD_FAULTS.damaged();
+    const words = found.isWhole ? orphanWords(database.client.name, found) : RECORD_REFUSALS.damaged();
     if (words !== null) console.error(words);
   });
   const address = server.address();
@@ -147,7 +149,7 @@ export async function serve(options: ServeOptions): Promise<Served> {
 
 /** One line for a person, whatever went wrong; never a stack. */
 function say(error: unknown): void {
-  const known = error instanceof StartFault;
+  const known = error instanceof StartRefusal;
   console.error(known ? error.message : `Ulu could not go on: ${asError(error).message}`);
   process.exitCode = 1;
 }

@@ -11,25 +11,12 @@ import type { PackupRepository } from '#server/features/packup/packup.repository
 import type { PlayersRepository } from '#server/features/players/players.repository.ts';
 import type { PlaysRepository } from '#server/features/plays/plays.repository.ts';
 import type { ReedsRepository } from '#server/features/reeds/reeds.repository.ts';
+import type { Caller } from '#server/caller.ts';
 import type { OfWhom } from '#server/may.ts';
 import type { Readings } from '#server/readings.ts';
 import type { Remembered } from '#server/remembered.ts';
 import type { Desk } from '#server/work/desk.ts';
 import type { RecordOf } from '#server/record/record.repository.ts';
-
-/** Who asks. Today always whoever sits at this machine; with accounts, one of them. */
-export type Caller = {
-  readonly kind: 'person-at-this-machine';
-  /** What they ask with, under the name it gave itself: long work goes by device in turn. */
-  readonly device: string;
-  /** Aborted when they have gone and nobody waits for the answer any more. */
-  readonly left: AbortSignal;
-};
-export const AT_THIS_MACHINE: Caller = {
-  kind: 'person-at-this-machine',
-  device: '',
-  left: new AbortController().signal,
-};
 
 /** What use-cases work with, made for each request: the record and what is read from it, the book, the caller, the time. */
 export type Services = {

@@ -15,7 +15,7 @@ import { DATABASE_FILE } from '#server/db/connection.ts';
 import { appliedMigrations, readJournal } from '#server/db/migrate.ts';
 import { watchFile } from '#server/db/watch-file.ts';
 import { FACTS } from '#server/facts.ts';
-import { recordFaults } from '#server/record/check-record.repository.ts';
+import { recordBreaches } from '#server/record/check-record.repository.ts';
 
 const { values } = parseArgs({ options: { data: { type: 'string' } } });
 const dataHome = process.env.XDG_DATA_HOME ?? path.join(homedir(), '.local', 'share');
@@ -34,7 +34,7 @@ function lines(): string[] {
     const services = compose({ db, watch: watchFile(file) }, { book: BOOK, nowMs: () => Date.now() })();
     return [
       ...(orphans.length > 0 ? [`${orphans.length} rows point at nothing`] : []),
-      ...recordFaults(db, FACTS),
+      ...recordBreaches(db, FACTS),
       ...FACTS.flatMap(({ breaking }) => breaking?.(services) ?? []),
     ];
   } finally {

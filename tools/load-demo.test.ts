@@ -7,7 +7,7 @@ import type { MethodId } from '#core/book/method-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { needless } from '#core/sittings/due-items.ts';
 import { ownDates } from '#core/sittings/search-sittings.ts';
-import { sittingFaults } from '#core/sittings/sittings.ts';
+import { sittingBreaches } from '#core/sittings/sittings.ts';
 import { localDate } from '#core/time/local-date.ts';
 import { DEMO_CONDITIONS } from '#demo/judgements.demo.ts';
 import { weeksOf } from '#server/features/calendar/sitting-weeks.ts';
@@ -82,9 +82,9 @@ describe('the demo world in the record', () => {
     expect(kinds).toEqual(expect.arrayContaining(['travel', 'holiday']));
     for (const { id } of services.players.all()) {
       const weeks = await weeksOf(services, id, today);
-      if (!weeks.ok) throw new Error(weeks.failure.fault.code);
+      if (!weeks.ok) throw new Error(weeks.failure.refusal.code);
       const { of, plan, gap, due } = weeks.value;
-      expect(sittingFaults(of, plan)).toEqual([]);
+      expect(sittingBreaches(of, plan)).toEqual([]);
       expect(needless(due, plan).size).toBe(0);
       expect(gap ?? 1).toBeLessThanOrEqual(0.05);
       const sittings = new Set(plan.filter((day) => day !== null)).size;

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { addPlayer } from '#server/features/players/players.use-cases.ts';
-import { OptionFault } from '#server/options.ts';
+import { OptionRefusal } from '#server/options.ts';
 import type { loadDemo } from '#tools/load-demo.ts';
 import { makeDemo } from '#tools/make-demo.ts';
 
@@ -52,6 +52,6 @@ test('a folder that is no demo is left alone', () => {
   const folder = path.join(place, 'mine');
   mkdirSync(folder);
   writeFileSync(path.join(folder, 'letter.txt'), 'Dear …');
-  expect(() => makeDemo(folder)).toThrow(OptionFault);
+  expect(() => makeDemo(folder)).toThrow(OptionRefusal);
   expect(readdirSync(folder)).toEqual(['letter.txt']);
 });

@@ -5,7 +5,7 @@ import { instantOfMs, localMomentOf } from '#core/time/instant.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { compose } from '#server/compose.ts';
 import { openDatabase } from '#server/db/connection.ts';
-import { OptionFault } from '#server/options.ts';
+import { OptionRefusal } from '#server/options.ts';
 import { loadDemo } from '#tools/load-demo.ts';
 
 const STAMP = 'made-on';
@@ -40,7 +40,7 @@ export function makeDemo(folder: string, load = loadDemo): void {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === today) return;
   if (existsSync(folder)) {
     if (!existsSync(stamp))
-      throw new OptionFault(`${folder} exists and was not made by the demo. Choose another with --data FOLDER.`);
+      throw new OptionRefusal(`${folder} exists and was not made by the demo. Choose another with --data FOLDER.`);
     const aside = `${folder}-earlier`;
     rmSync(aside, { recursive: true, force: true });
     renameSync(folder, aside);

@@ -2,7 +2,7 @@ import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { HAZARDS, SURFACE_IDS, type Agent, type Verdict } from '#core/book/agent.ts';
-import { dilute, dilutionFaultWords, measured, type DilutionInput } from '#core/agents/dilution.ts';
+import { dilute, dilutionRefusalWords, measured, type DilutionInput } from '#core/agents/dilution.ts';
 import { agentWith } from '#core/book/book.ts';
 import { isAbout, mayIUse, surfacesOf } from '#core/agents/may-i-use.ts';
 import { mixing } from '#core/agents/mixing.ts';
@@ -478,7 +478,7 @@ describe('dilution', () => {
   ] as const)('%j is refused: %s', (input, code, field) => {
     const made = dilute(input);
     expect(made).toEqual({ ok: false, failure: { code, field } });
-    if (!made.ok) expect(dilutionFaultWords(made.failure)).toMatch(/\.$/);
+    if (!made.ok) expect(dilutionRefusalWords(made.failure)).toMatch(/\.$/);
   });
 
   test('whatever is given, there is an answer that keeps the solute, or a clear error', () => {
@@ -488,7 +488,7 @@ describe('dilution', () => {
         fc.record({ stockPercent: anything, targetPercent: anything, finalMl: anything }),
         (input: DilutionInput) => {
           const made = dilute(input);
-          if (!made.ok) return expect(dilutionFaultWords(made.failure).length).toBeGreaterThan(10);
+          if (!made.ok) return expect(dilutionRefusalWords(made.failure).length).toBeGreaterThan(10);
           const { stockMl, waterMl } = made.value;
           expect(stockMl + waterMl).toBeCloseTo(input.finalMl, 6);
           expect(Math.min(stockMl, waterMl)).toBeGreaterThanOrEqual(0);

@@ -14,7 +14,7 @@ export type Dilution = {
   readonly cautions: readonly string[];
 };
 
-export type DilutionFault = {
+export type DilutionRefusal = {
   readonly code: 'not-a-number' | 'not-positive' | 'over-100' | 'stronger-than-stock' | 'too-much';
   readonly field: keyof DilutionInput;
 };
@@ -33,7 +33,7 @@ const CAUTIONS = {
   weight: 'If the label says per cent by weight, it is stronger by volume than it looks.',
 } as const;
 
-function faultIn(input: DilutionInput): DilutionFault | null {
+function refusalIn(input: DilutionInput): DilutionRefusal | null {
   for (const field of ['stockPercent', 'targetPercent', 'finalMl'] as const) {
     if (!Number.isFinite(input[field])) return { code: 'not-a-number', field };
     if (input[field] <= 0) return { code: 'not-positive', field };
@@ -47,9 +47,9 @@ function faultIn(input: DilutionInput): DilutionFault | null {
  * How much stock and how much water: C1·V1 = C2·V2, volumes taken as additive (a small error up to 12 %).
  * Exact; rounding is the words' business.
  */
-export function dilute(input: DilutionInput): Outcome<Dilution, DilutionFault> {
-  const fault = faultIn(input);
-  if (fault) return fail(fault);
+export function dilute(input: DilutionInput): Outcome<Dilution, DilutionRefusal> {
+  const refusal = refusalIn(input);
+  if (refusal) return fail(refusal);
   const { stockPercent, targetPercent, finalMl } = input;
   const stockMl = (targetPercent * finalMl) / stockPercent;
   const cautions = [
@@ -73,7 +73,7 @@ export function measured({ stockMl }: Dilution, finalMl: number): { readonly sto
   return { stock: words(stock), water: words(Math.max(0, finalMl - stock)) };
 }
 
-export function dilutionFaultWords({ code, field }: DilutionFault): string {
+export function dilutionRefusalWords({ code, field }: DilutionRefusal): string {
   const name = {
     stockPercent: 'The strength of the stock',
     targetPercent: 'The strength wanted',

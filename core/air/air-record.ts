@@ -11,7 +11,7 @@ export type AirRead = {
   readonly humidityPercent: number;
 };
 
-export type AirFault = {
+export type AirRefusal = {
   readonly code: 'air-no-room' | 'air-no-humidity';
   readonly field: 'celsius' | 'humidityPercent';
 };
@@ -20,7 +20,7 @@ export type AirFault = {
 export function checkAir(
   celsius: number,
   humidityPercent: number,
-): Outcome<Pick<AirRead, 'celsius' | 'humidityPercent'>, AirFault> {
+): Outcome<Pick<AirRead, 'celsius' | 'humidityPercent'>, AirRefusal> {
   if (!(celsius >= COLDEST_ROOM && celsius <= WARMEST_ROOM)) return fail({ code: 'air-no-room', field: 'celsius' });
   if (!(humidityPercent >= 0 && humidityPercent <= 100))
     return fail({ code: 'air-no-humidity', field: 'humidityPercent' });

@@ -60,7 +60,7 @@ export type CalendarEvent = {
 };
 type NewEvent = Omit<CalendarEvent, 'key'>;
 
-export type EventFault =
+export type EventRefusal =
   | { readonly code: 'event-too-far'; readonly field: 'on' }
   | { readonly code: 'event-ends-before' | 'event-too-long' | 'event-of-one-day'; readonly field: 'until' }
   | { readonly code: 'event-without-minutes' | 'event-not-played'; readonly field: 'minutes' }
@@ -69,7 +69,7 @@ export type EventFault =
   | { readonly code: 'event-on-anothers'; readonly field: 'instrumentIds' };
 
 /** Are its days in order, and no more than its kind has? */
-function daysFault({ what, on, until }: NewEvent, today: LocalDate): EventFault | null {
+function daysBreach({ what, on, until }: NewEvent, today: LocalDate): EventRefusal | null {
   if (on > addDays(today, FURTHEST_DAYS) || on < addDays(today, -FURTHEST_DAYS))
     return { code: 'event-too-far', field: 'on' };
   if (until === null) return null;
@@ -79,7 +79,7 @@ function daysFault({ what, on, until }: NewEvent, today: LocalDate): EventFault 
 }
 
 /** What came of a stay is said once it is over, and of instruments that were there. */
-function stayFault({ what, on, until, stay, instrumentIds }: NewEvent, today: LocalDate): EventFault | null {
+function stayRefusal({ what, on, until, stay, instrumentIds }: NewEvent, today: LocalDate): EventRefusal | null {
   if (stay === null) return null;
   if (what !== 'bench') return { code: 'stay-of-no-bench', field: 'stay' };
   if ((until ?? on) > today) return { code: 'stay-not-over', field: 'stay' };
@@ -95,10 +95,10 @@ export function checkEvent(
   event: NewEvent,
   today: LocalDate,
   own: ReadonlySet<InstrumentId>,
-): Outcome<NewEvent, EventFault> {
+): Outcome<NewEvent, EventRefusal> {
   const { what, minutes, instrumentIds } = event;
-  const fault = daysFault(event, today) ?? stayFault(event, today);
-  if (fault) return fail(fault);
+  const refusal = daysBreach(event, today) ?? stayRefusal(event, today);
+  if (refusal) return fail(refusal);
   if (isPlayed(what) && minutes === null) return fail({ code: 'event-without-minutes', field: 'minutes' });
   if (!isPlayed(what) && minutes !== null) return fail({ code: 'event-not-played', field: 'minutes' });
   if (instrumentIds.length === 0) return fail({ code: 'event-of-nothing', field: 'instrumentIds' });

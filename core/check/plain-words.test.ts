@@ -53,31 +53,31 @@ function saidOn(kind: KindId, build: Build): Step[] {
 const sentences = (text: string): string[] => text.split(/(?<=[.?])\s+/);
 
 /** What is wrong with the words of a step, in words; nothing where nothing is. */
-function faultsOf({ id, heading, how = '', harm, cautions = [], supplies = [] }: Step): string[] {
-  const faults: string[] = [];
-  const fault = (what: string, text: string) => faults.push(`${id}: ${what}: “${text}”`);
+function refusalsOf({ id, heading, how = '', harm, cautions = [], supplies = [] }: Step): string[] {
+  const refusals: string[] = [];
+  const refusal = (what: string, text: string) => refusals.push(`${id}: ${what}: “${text}”`);
   const [first = ''] = heading.split(/[\s,]/);
-  if (heading.length > LONGEST_HEADING) fault('too long a heading', heading);
-  if (!VERBS.has(first)) fault('begins with no verb', heading);
-  if (heading.endsWith('.')) fault('a heading ends without a full stop', heading);
-  if (how === '') fault('nothing says how', heading);
-  if (how !== '' && sentences(how).length > MOST_SENTENCES) fault('too many sentences', how);
+  if (heading.length > LONGEST_HEADING) refusal('too long a heading', heading);
+  if (!VERBS.has(first)) refusal('begins with no verb', heading);
+  if (heading.endsWith('.')) refusal('a heading ends without a full stop', heading);
+  if (how === '') refusal('nothing says how', heading);
+  if (how !== '' && sentences(how).length > MOST_SENTENCES) refusal('too many sentences', how);
   for (const one of how === '' ? [] : sentences(how)) {
-    if (one.split(/\s+/).length > LONGEST_SENTENCE) fault('too long a sentence', one);
-    if (!/^[A-Z0-9].*[.?]$/.test(one)) fault('no whole sentence', one);
+    if (one.split(/\s+/).length > LONGEST_SENTENCE) refusal('too long a sentence', one);
+    if (!/^[A-Z0-9].*[.?]$/.test(one)) refusal('no whole sentence', one);
   }
-  for (const one of cautions.flatMap(sentences)) if (!/^[A-Z].*\.$/.test(one)) fault('no whole sentence', one);
+  for (const one of cautions.flatMap(sentences)) if (!/^[A-Z].*\.$/.test(one)) refusal('no whole sentence', one);
   if (harm !== undefined && (/[.;]$/.test(harm) || harm.split(/\s+/).length < 3 || !/^([a-z]|[A-G],? )/.test(harm)))
-    fault('does not go on from “If you skip this:”', harm);
-  for (const one of supplies) if (/[.;]/.test(one)) fault('a supply is a thing, not prose', one);
-  return faults;
+    refusal('does not go on from “If you skip this:”', harm);
+  for (const one of supplies) if (/[.;]/.test(one)) refusal('a supply is a thing, not prose', one);
+  return refusals;
 }
 
 describe.each(KIND_IDS)('the steps of the %s', (kind) => {
   test('are said as a teacher would, under every choice', () => {
     const builds = [usualBuild(BOOK.kinds[kind]), ...(pairwise(buildDials(BOOK, kind)) as Build[])];
-    const faults = builds.flatMap((build) => [...new Set(saidOn(kind, build))].flatMap(faultsOf));
-    expect([...new Set(faults)]).toEqual([]);
+    const refusals = builds.flatMap((build) => [...new Set(saidOn(kind, build))].flatMap(refusalsOf));
+    expect([...new Set(refusals)]).toEqual([]);
   });
 });
 
@@ -112,7 +112,7 @@ describe('the rule itself', () => {
     harm: 'it grows mould',
   } as unknown as Step;
 
-  test('passes a plain step', () => expect(faultsOf(good)).toEqual([]));
+  test('passes a plain step', () => expect(refusalsOf(good)).toEqual([]));
   test.each<[string, Partial<Step>]>([
     ['a heading that names no doing', { heading: 'Mouthpiece washed' }],
     ['a long heading', { heading: `Hang ${'the swab '.repeat(6)}` }],
@@ -122,7 +122,7 @@ describe('the rule itself', () => {
     ['a breathless sentence', { how: `It ${'goes on and '.repeat(8)}ends.` }],
     ['harm that is no clause', { harm: 'Mould.' }],
     ['a caution in shorthand', { cautions: ['cork kept dry'] }],
-  ])('finds %s', (_, bad) => expect(faultsOf({ ...good, ...bad })).not.toEqual([]));
+  ])('finds %s', (_, bad) => expect(refusalsOf({ ...good, ...bad })).not.toEqual([]));
 });
 
 test.each(['rinsed; dried', 'On a bud', 'corks are kept dry', 'Keep it dry. never wet'])(

@@ -1,9 +1,9 @@
 import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
 import type { Book } from '#core/book/book.ts';
 import type { Condition } from '#core/book/condition.ts';
-import type { CONDITION_FAULTS } from '#core/conditions/condition-fault-words.ts';
+import type { CONDITION_REFUSALS } from '#core/conditions/condition-refusal-words.ts';
 import { concerns, conditionKind } from '#core/conditions/in-force.ts';
-import type { FaultOf } from '#core/explain/fault.ts';
+import type { RefusalOf } from '#core/explain/refusal.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
@@ -14,15 +14,16 @@ export const DRY_BELOW_PERCENT = 40;
 const LONGEST_DAYS = 1100;
 const LATEST_BEGIN_DAYS = 366;
 
-type ConditionTrouble = FaultOf<typeof CONDITION_FAULTS>;
-export type ConditionFault = ConditionTrouble & {
+type ConditionTrouble = RefusalOf<typeof CONDITION_REFUSALS>;
+export type ConditionRefusal = ConditionTrouble & {
   readonly field: 'condition' | 'beginsOn' | 'endsOn' | 'part' | 'air.celsius' | 'air.humidityPercent' | 'instrumentId';
 };
 
-const refuse = (field: ConditionFault['field'], fault: ConditionTrouble) => fail<ConditionFault>({ ...fault, field });
+const refuse = (field: ConditionRefusal['field'], refusal: ConditionTrouble) =>
+  fail<ConditionRefusal>({ ...refusal, field });
 
 type InBook = { readonly book: Pick<Book, 'conditions'>; readonly condition: Condition };
-type Checked = Outcome<Condition, ConditionFault>;
+type Checked = Outcome<Condition, ConditionRefusal>;
 
 function checkAir(condition: Condition): Checked {
   const { air } = condition;

@@ -1,5 +1,5 @@
 import { BOOK } from '#core/tables/book.ts';
-import { faultWords } from '#core/failure/fault.ts';
+import { refusalWords } from '#core/failure/refusal.ts';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
@@ -9,7 +9,7 @@ import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
-import { checkCondition, type ConditionFault } from '#core/conditions/check-condition.ts';
+import { checkCondition, type ConditionRefusal } from '#core/conditions/check-condition.ts';
 import { conditionCalls } from '#core/conditions/condition-calls.ts';
 import { conditionNotes } from '#core/conditions/condition-effects.ts';
 import { conditionNoteWords, endWords } from '#core/conditions/condition-words.ts';
@@ -287,10 +287,10 @@ describe('entering one', () => {
     cameNew: true,
     leftOn: null,
   };
-  const fault = (
+  const refusal = (
     one: Condition,
     instrument: Instrument | null = clarinet,
-  ): Pick<ConditionFault, 'code' | 'field'> | null => {
+  ): Pick<ConditionRefusal, 'code' | 'field'> | null => {
     const checked = checkCondition({ book: BOOK, condition: one }, instrument, TODAY);
     return checked.ok ? null : { code: checked.failure.code, field: checked.failure.field };
   };
@@ -317,23 +317,23 @@ describe('entering one', () => {
     ],
     ['air that is not dry', dry(20, 55), 'not-dry', 'air.humidityPercent'],
   ] as const)('%s is refused by name', (_what, one, code, field) => {
-    expect(fault(one)).toEqual({ code, field });
+    expect(refusal(one)).toEqual({ code, field });
   });
 
   test('80 in a Fahrenheit house is said so', () => {
     const checked = checkCondition({ book: BOOK, condition: dry(80, 30) }, clarinet, TODAY);
-    expect(!checked.ok && faultWords(checked.failure, PLAIN_FORMAT)).toContain('80 °F are 27 °C');
+    expect(!checked.ok && refusalWords(checked.failure, PLAIN_FORMAT)).toContain('80 °F are 27 °C');
   });
 
   test('on an instrument that has left, or cannot be in it', () => {
-    expect(fault(condition('ill'), { ...clarinet, leftOn: ago(1) })).toMatchObject({ code: 'has-left' });
+    expect(refusal(condition('ill'), { ...clarinet, leftOn: ago(1) })).toMatchObject({ code: 'has-left' });
     const plastic = { ...clarinet, build: { ...clarinet.build, body: 'plastic' as const } };
-    expect(fault(condition('new-wood'), plastic)).toMatchObject({ code: 'not-for-this' });
+    expect(refusal(condition('new-wood'), plastic)).toMatchObject({ code: 'not-for-this' });
   });
 
   test('what is right is taken, to its edges', () => {
-    expect([dry(20, 39.9), dry(50, 0), dry(-40, 0)].map((one) => fault(one))).toEqual([null, null, null]);
-    expect(fault(condition('long-rest', { beginsOn: addDays(TODAY, 366) }))).toBeNull();
+    expect([dry(20, 39.9), dry(50, 0), dry(-40, 0)].map((one) => refusal(one))).toEqual([null, null, null]);
+    expect(refusal(condition('long-rest', { beginsOn: addDays(TODAY, 366) }))).toBeNull();
     for (const one of [
       condition('ill', { beginsOn: ago(300) }),
       dry(21, 30),
@@ -341,7 +341,7 @@ describe('entering one', () => {
       condition('long-rest', { beginsOn: addDays(TODAY, 30) }),
       condition('long-rest', { endsOn: addDays(TODAY, 1100) }),
     ])
-      expect(fault(one)).toBeNull();
-    expect(fault(condition('long-rest', { endsOn: addDays(TODAY, 1101) }))).toMatchObject({ code: 'too-long' });
+      expect(refusal(one)).toBeNull();
+    expect(refusal(condition('long-rest', { endsOn: addDays(TODAY, 1101) }))).toMatchObject({ code: 'too-long' });
   });
 });

@@ -1,7 +1,7 @@
 import type { IcsNote } from '#core/ics/read-lines.ts';
 
 /** Why a file was not taken in. */
-export const ICS_FAULTS = {
+export const ICS_REFUSALS = {
   'ics-too-large': () => 'A calendar file is at most 5 MB. Export fewer years, and import that.',
   'ics-no-calendar': () => 'This is no calendar file: it does not begin with BEGIN:VCALENDAR.',
   'ics-too-hard': () => 'The dates of this calendar could not be worked out in time: one of its series has none.',

@@ -12,13 +12,13 @@ export type IcsCalendar = {
   readonly notes: readonly IcsNote[];
 };
 
-export type IcsFault = { readonly code: 'ics-too-large' | 'ics-no-calendar' };
+export type IcsRefusal = { readonly code: 'ics-too-large' | 'ics-no-calendar' };
 
 /**
  * Reads an iCalendar file (RFC 5545): single dates and series with their exceptions, in the reader's own days, from two
  * weeks back to eighteen months ahead. What is not understood is left out and noted; the rest stands.
  */
-export function readCalendar(reading: ReadingIcs): Outcome<IcsCalendar, IcsFault> {
+export function readCalendar(reading: ReadingIcs): Outcome<IcsCalendar, IcsRefusal> {
   if (reading.text.length > LARGEST_ICS) return fail({ code: 'ics-too-large' });
   const file = readLines(reading.text);
   if (!file.isCalendar) return fail({ code: 'ics-no-calendar' });

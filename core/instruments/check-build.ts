@@ -2,7 +2,7 @@ import { isBuildField, type Build } from '#core/instruments/build.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 
-export type BuildFault = {
+export type BuildRefusal = {
   readonly code: 'no-such-field' | 'no-such-option' | 'field-missing';
   readonly field: string;
   readonly allowed: readonly string[];
@@ -12,7 +12,10 @@ export type BuildFault = {
  * Makes a build of what somebody filled in: every field the kind has, each with one of its options, and nothing
  * else (a trumpet has no tenons). The first fault found is returned with what would have been allowed.
  */
-export function checkBuild(kind: InstrumentKind, given: Readonly<Record<string, string>>): Outcome<Build, BuildFault> {
+export function checkBuild(
+  kind: InstrumentKind,
+  given: Readonly<Record<string, string>>,
+): Outcome<Build, BuildRefusal> {
   const known: readonly string[] = kind.fields.map(({ field }) => field);
   const stray = Object.keys(given).find((field) => !isBuildField(field) || !known.includes(field));
   if (stray !== undefined) return fail({ code: 'no-such-field', field: stray, allowed: known });

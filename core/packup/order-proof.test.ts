@@ -82,9 +82,9 @@ describe('what is called proved', () => {
     for (const jobs of sets) {
       const { elapsedSeconds, boundSeconds, proved, starts } = orderSteps(jobs);
       const shortest = shortestOfAll(jobs);
-      const faults = wrongWith(jobs, starts, elapsedSeconds);
-      if (!proved || elapsedSeconds !== shortest || boundSeconds !== shortest || faults.length > 0)
-        wrong.push({ jobs, elapsedSeconds, boundSeconds, proved, shortest, faults });
+      const refusals = wrongWith(jobs, starts, elapsedSeconds);
+      if (!proved || elapsedSeconds !== shortest || boundSeconds !== shortest || refusals.length > 0)
+        wrong.push({ jobs, elapsedSeconds, boundSeconds, proved, shortest, refusals });
     }
     expect(sets).toHaveLength(10_000);
     expect(wrong.slice(0, 2)).toEqual([]);

@@ -218,7 +218,7 @@ export function foldRun(plan: Pick<KeptPlan, 'steps' | 'leftOut'>, events: reado
   };
 }
 
-export type RunEventFault =
+export type RunEventRefusal =
   | { readonly code: 'already-finished' }
   | { readonly code: 'no-such-step'; readonly stepKey: string }
   | { readonly code: 'no-such-answer'; readonly allowed: readonly string[] }
@@ -232,7 +232,7 @@ export const mustBeSettled = ({ steps }: RunNow): StepNow[] =>
   steps.filter(({ must, state, called }) => must && state === 'open' && called === 'yes');
 
 /** May this be said of the run? It is finished once, and never with a must-step neither done nor skipped. */
-export function checkRunEvent(run: RunNow, said: RunEventSaid): Outcome<RunEventSaid, RunEventFault> {
+export function checkRunEvent(run: RunNow, said: RunEventSaid): Outcome<RunEventSaid, RunEventRefusal> {
   // What the cloth showed is often said only once the case is shut.
   if (run.finishedAt !== null && said.kind !== 'last-pass') return fail({ code: 'already-finished' });
   if (said.kind === 'finished') {
@@ -244,14 +244,14 @@ export function checkRunEvent(run: RunNow, said: RunEventSaid): Outcome<RunEvent
   const { stepKey } = said;
   const here = said.kind === 'pulled-in' ? run.leftOut.flatMap(({ steps }) => steps) : run.steps;
   const found = here.find(({ key }) => key === stepKey);
-  const fault = found === undefined ? ({ code: 'no-such-step', stepKey } as const) : faultOnStep(found, said);
-  return fault === null ? succeed(said) : fail(fault);
+  const refusal = found === undefined ? ({ code: 'no-such-step', stepKey } as const) : refusalOnStep(found, said);
+  return refusal === null ? succeed(said) : fail(refusal);
 }
 
 const isTick = ({ kind }: RunEventSaid): boolean => kind === 'ticked' || kind === 'ticked-along';
 
 /** What this step cannot take: passes it has not, a tick where an answer is wanted, an answer it does not know. */
-function faultOnStep({ look, passes }: KeptStep, said: RunEventSaid): RunEventFault | null {
+function refusalOnStep({ look, passes }: KeptStep, said: RunEventSaid): RunEventRefusal | null {
   if (said.kind === 'last-pass' && (!passes || said.count < 1)) return { code: 'no-passes', stepKey: said.stepKey };
   if (isTick(said) && look) return { code: 'answer-wanted', question: look.question };
   if (said.kind === 'not-looked' && !look) return { code: 'no-look' };

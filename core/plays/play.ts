@@ -29,7 +29,7 @@ export type WallClock = { readonly on: LocalDate; readonly atMinute: number };
 /** Wall-clock minutes since 1970-01-01T00:00, the same clock for every play of an instrument. */
 export const wallMinute = (on: LocalDate, atMinute: number): number => dayNumber(on) * MINUTES_PER_DAY + atMinute;
 
-export type PlayFault =
+export type PlayRefusal =
   | { readonly code: 'in-the-future'; readonly field: 'endedOn' | 'endedAtMinute' }
   | { readonly code: 'before-it-came'; readonly field: 'endedOn'; readonly acquiredOn: LocalDate }
   | { readonly code: 'after-it-left'; readonly field: 'endedOn'; readonly leftOn: LocalDate }
@@ -59,7 +59,7 @@ export function checkPlay(
   now: WallClock,
   shelf: { readonly acquiredOn: LocalDate; readonly leftOn: LocalDate | null },
   near: readonly PlaySpan[],
-): Outcome<PlaySpan, PlayFault> {
+): Outcome<PlaySpan, PlayRefusal> {
   if (play.endedOn > now.on) return fail({ code: 'in-the-future', field: 'endedOn' });
   if (play.endedOn === now.on && play.endedAtMinute !== null && play.endedAtMinute > now.atMinute)
     return fail({ code: 'in-the-future', field: 'endedAtMinute' });

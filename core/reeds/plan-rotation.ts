@@ -3,7 +3,7 @@ import { boundRotation } from '#core/reeds/bound-rotation.ts';
 import { improveRotation, type Schedules } from '#core/reeds/improve-rotation.ts';
 import {
   costOfPlan,
-  planFaults,
+  planBreaches,
   totalOf,
   type ReedSchedule,
   type Rotation,
@@ -36,8 +36,8 @@ const LAST_ROUNDS = 150;
 
 /** @throws Error where a plan breaks a rule: it is never shown */
 function checked(rotation: Rotation, schedules: Schedules, bound: number | null): RotationPlan {
-  const [fault] = planFaults(rotation, schedules);
-  if (fault !== undefined) throw new Error(`a plan of reeds breaks its rules: ${fault}`);
+  const [breach] = planBreaches(rotation, schedules);
+  if (breach !== undefined) throw new Error(`a plan of reeds breaks its rules: ${breach}`);
   const cost = costOfPlan(rotation, schedules);
   const planned = schedules.reduce((sum, one) => sum + one.reduce((all, minutes) => all + minutes, 0), 0);
   const gap = bound === null ? null : Math.max(0, totalOf(cost) - bound) / Math.max(1, planned);

@@ -42,13 +42,13 @@ export const FURTHEST_SET_DAYS = 56;
 /** A session longer than this is a mistake, minutes. */
 export const LONGEST_SET = 300;
 
-export type PinFault =
+export type PinRefusal =
   | { readonly code: 'session-is-past' | 'session-too-far'; readonly at: number; readonly field: 'on' }
   | { readonly code: 'session-not-in-fives'; readonly at: number; readonly field: 'minutes' }
   | { readonly code: 'session-set-twice'; readonly at: number; readonly field: 'reedId' };
 
 /** May these sessions be set? From today to eight weeks ahead, in fives as they are planned, each once. */
-export function checkPins(pins: readonly ReedPin[], today: LocalDate): Outcome<readonly ReedPin[], PinFault> {
+export function checkPins(pins: readonly ReedPin[], today: LocalDate): Outcome<readonly ReedPin[], PinRefusal> {
   const seen = new Set<string>();
   for (const [at, { reedId, on, minutes }] of pins.entries()) {
     if (on < today) return fail({ code: 'session-is-past', at, field: 'on' });

@@ -6,14 +6,14 @@ import type { LocalDate } from '#core/time/local-date.ts';
 /** What is known of a player's reeds. */
 type Known = { readonly boxes: readonly ReedBox[]; readonly said: readonly ReedSaid[] };
 
-export type ReedFault =
+export type ReedRefusal =
   | { readonly code: 'no-such-box' }
   | { readonly code: 'no-such-reed'; readonly number: number; readonly count: number }
   | { readonly code: 'box-not-here-yet'; readonly cameOn: LocalDate }
   | { readonly code: 'reed-has-ended'; readonly on: LocalDate };
 
 /** The box of a reed, where there is such a reed. */
-export function boxOfReed(id: ReedId, { boxes }: Pick<Known, 'boxes'>): Outcome<ReedBox, ReedFault> {
+export function boxOfReed(id: ReedId, { boxes }: Pick<Known, 'boxes'>): Outcome<ReedBox, ReedRefusal> {
   const parts = partsOfReedId(id);
   const box = boxes.find(({ key }) => key === parts?.boxKey);
   if (parts === undefined || box === undefined) return fail({ code: 'no-such-box' });
@@ -23,7 +23,7 @@ export function boxOfReed(id: ReedId, { boxes }: Pick<Known, 'boxes'>): Outcome<
 }
 
 /** A reed on a day: there is one, its box had come, and it was not ended before. */
-export function reedOn(id: ReedId, on: LocalDate, { boxes, said }: Known): Outcome<ReedBox, ReedFault> {
+export function reedOn(id: ReedId, on: LocalDate, { boxes, said }: Known): Outcome<ReedBox, ReedRefusal> {
   const box = boxOfReed(id, { boxes });
   if (!box.ok) return box;
   if (on < box.value.cameOn) return fail({ code: 'box-not-here-yet', cameOn: box.value.cameOn });
@@ -31,8 +31,8 @@ export function reedOn(id: ReedId, on: LocalDate, { boxes, said }: Known): Outco
   return end !== undefined && on > end.on ? fail({ code: 'reed-has-ended', on: end.on }) : box;
 }
 
-export type ReedsInPlayFault = (
-  | ReedFault
+export type ReedsInPlayRefusal = (
+  | ReedRefusal
   | { readonly code: 'reed-of-another-kind' | 'reed-named-twice' }
   | { readonly code: 'more-than-the-play'; readonly reeds: number; readonly minutes: number }
 ) & { readonly field: string };
@@ -49,7 +49,7 @@ export function checkReedsInPlay(
     minutes,
   }: { readonly kind: KindId | undefined; readonly endedOn: LocalDate; readonly minutes: number },
   known: Known,
-): Outcome<ReedsOfPlay['shares'], ReedsInPlayFault> {
+): Outcome<ReedsOfPlay['shares'], ReedsInPlayRefusal> {
   for (const [index, { reedId }] of shares.entries()) {
     const field = `shares[${index}].reedId`;
     const box = reedOn(reedId, endedOn, known);

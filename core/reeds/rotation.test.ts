@@ -6,7 +6,7 @@ import { solveWithHighs } from '#core/solve/with-highs.ts';
 import { planRotation, type RotationPlan } from '#core/reeds/plan-rotation.ts';
 import { boundRotation } from '#core/reeds/bound-rotation.ts';
 import { bestSchedule } from '#core/reeds/reed-schedule.ts';
-import { planFaults, totalOf, type Rotation, type RotationReed } from '#core/reeds/rotation.ts';
+import { planBreaches, totalOf, type Rotation, type RotationReed } from '#core/reeds/rotation.ts';
 import { leastRotation, rotationCost } from '#core/testing/rotation-oracle.ts';
 import { aReed, fourWeeks } from '#core/testing/rotations.ts';
 
@@ -51,7 +51,7 @@ describe('a plan of reeds', () => {
       fc.asyncProperty(small, async (rotation) => {
         const { schedules, cost, bound, gap, ranOut } = await plan(rotation);
         const least = leastRotation(rotation);
-        expect(planFaults(rotation, schedules)).toEqual([]);
+        expect(planBreaches(rotation, schedules)).toEqual([]);
         expect(rotationCost(rotation, schedules)).toBeCloseTo(totalOf(cost), 6);
         expect(bound).toBeLessThanOrEqual(least + 1e-6);
         // What is left between it and the best is what its gap says, in minutes of the plan.
@@ -130,7 +130,7 @@ describe('a plan of reeds', () => {
     const reed = aReed({ pinned: { 1: 60 } });
     const rotation = { days: days(60, 60, 60, 60), reeds: [reed] };
     expect((await plan(rotation)).schedules[0]).toEqual([0, 60, 0, 60]);
-    expect(planFaults(rotation, [[60, 60, 0, 60]])[0]).toMatch(/does not rest before a pinned session/);
+    expect(planBreaches(rotation, [[60, 60, 0, 60]])[0]).toMatch(/does not rest before a pinned session/);
   });
 
   test('of no reeds or no days is empty and proved', async () => {
@@ -144,7 +144,7 @@ describe('a plan of reeds', () => {
       reeds: [aReed(), aReed({ id: 'b' })],
     };
     const { schedules, bound, gap } = await planRotation(rotation, { solve, stop: { aborted: true } });
-    expect(planFaults(rotation, schedules)).toEqual([]);
+    expect(planBreaches(rotation, schedules)).toEqual([]);
     // Nothing is known of the best, and nothing said of it.
     expect([bound, gap]).toEqual([null, null]);
   });
@@ -156,7 +156,7 @@ describe('a plan of reeds', () => {
     ['misses a day', [[30, 0]]],
     ['is missing', []],
   ])('that %s is found out', (_, schedules) => {
-    expect(planFaults({ days: days(100, 30, 30), reeds: [aReed()] }, schedules)).not.toEqual([]);
+    expect(planBreaches({ days: days(100, 30, 30), reeds: [aReed()] }, schedules)).not.toEqual([]);
   });
 
   test('ten reeds over four weeks: a gap of at most 5 % of the planned minutes', async () => {
@@ -177,7 +177,7 @@ describe('a plan of reeds', () => {
       reeds,
     };
     const { gap, schedules } = await plan(rotation);
-    expect(planFaults(rotation, schedules)).toEqual([]);
+    expect(planBreaches(rotation, schedules)).toEqual([]);
     expect(gap).toBeLessThanOrEqual(0.05);
   }, 60_000);
 });

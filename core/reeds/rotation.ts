@@ -163,13 +163,13 @@ export function costOfPlan({ days, reeds }: Rotation, schedules: readonly ReedSc
 }
 
 /** A reed that tires rests the day before and the day after. */
-const restFaults = (yesterday: number, pinnedTomorrow: number): string[] => [
+const restBreaches = (yesterday: number, pinnedTomorrow: number): string[] => [
   ...(yesterday > 0 ? ['has not rested'] : []),
   ...(pinnedTomorrow > 0 ? ['does not rest before a pinned session'] : []),
 ];
 
 /** What is wrong with a session the player has not set. */
-function sessionFaults(
+function sessionBreaches(
   reed: RotationReed,
   {
     day,
@@ -193,7 +193,7 @@ function sessionFaults(
     ...(minutes > most ? [`plays ${minutes}, the day holds ${most}`] : []),
     ...(minutes < (isBroken ? leastOn(holds) : Math.min(cap, most)) ? [`plays only ${minutes}`] : []),
     ...(day < reed.from ? [`plays before day ${reed.from}`] : []),
-    ...(reed.rests && isBroken ? restFaults(yesterday, reed.pinned[day + 1] ?? 0) : []),
+    ...(reed.rests && isBroken ? restBreaches(yesterday, reed.pinned[day + 1] ?? 0) : []),
   ];
 }
 
@@ -202,18 +202,18 @@ function sessionFaults(
  * keeps its cap by the sessions really reached, plays no more than the day holds, is broken in outside concerts and for
  * the whole of its minutes, and every pinned session stands.
  */
-export function planFaults({ days, reeds }: Rotation, schedules: readonly ReedSchedule[]): string[] {
+export function planBreaches({ days, reeds }: Rotation, schedules: readonly ReedSchedule[]): string[] {
   if (schedules.length !== reeds.length) return [`${schedules.length} schedules for ${reeds.length} reeds`];
   return reeds.flatMap((reed, at) => {
     const schedule = schedules[at] ?? [];
     let reached: Reached = { steps: 0, minutes: 0 };
     // A day of breaking in tires nobody: the reed is broken in from the next day on.
     let tiring = 0;
-    const faults = days.flatMap((day, index): string[] => {
+    const breaches = days.flatMap((day, index): string[] => {
       const minutes = schedule[index] ?? 0;
       const pin = reed.pinned[index];
       const session = { day: index, holds: day, minutes, reached, yesterday: tiring };
-      const found = pin === undefined && minutes > 0 ? sessionFaults(reed, session) : [];
+      const found = pin === undefined && minutes > 0 ? sessionBreaches(reed, session) : [];
       tiring = reached.steps >= reed.ramp.length ? minutes : 0;
       reached = after(reed, reached, minutes);
       return [
@@ -223,7 +223,7 @@ export function planFaults({ days, reeds }: Rotation, schedules: readonly ReedSc
       ].map((what) => `${reed.id} on day ${index}: ${what}`);
     });
     return schedule.length === days.length
-      ? faults
-      : [...faults, `${reed.id}: ${schedule.length} days of ${days.length}`];
+      ? breaches
+      : [...breaches, `${reed.id}: ${schedule.length} days of ${days.length}`];
   });
 }

@@ -4,7 +4,7 @@ import { polishSittings } from '#core/sittings/polish-sittings.ts';
 import { eachOnItsOwnDate, searchSittings } from '#core/sittings/search-sittings.ts';
 import {
   costOfSittings,
-  sittingFaults,
+  sittingBreaches,
   totalCost,
   type SittingPlan,
   type Sittings,
@@ -30,8 +30,8 @@ const SHAKES_AFTER = 20;
 
 /** @throws Error where a plan breaks a rule: it is never shown */
 function checked(of: Sittings, plan: SittingPlan, bound: number | null): PlannedSittings {
-  const [fault] = sittingFaults(of, plan);
-  if (fault !== undefined) throw new Error(`a plan of sittings breaks its rules: ${fault}`);
+  const [breach] = sittingBreaches(of, plan);
+  if (breach !== undefined) throw new Error(`a plan of sittings breaks its rules: ${breach}`);
   const cost = costOfSittings(of, plan);
   const gap = bound === null ? null : Math.max(0, totalCost(cost) - bound) / Math.max(1, totalCost(cost));
   return { plan, cost, gap: gap !== null && gap < 1e-6 ? 0 : gap, ranOut: false };

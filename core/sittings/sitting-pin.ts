@@ -21,7 +21,7 @@ export type SittingMoved = { readonly playerId: PlayerId; readonly pins: readonl
 /** A pin in days from today. */
 export type PinnedDay = { readonly due: number; readonly on: number };
 
-export type PinFault = { readonly code: 'sitting-out-of-weeks' | 'sitting-while-away' | 'named-twice' };
+export type PinRefusal = { readonly code: 'sitting-out-of-weeks' | 'sitting-while-away' | 'named-twice' };
 
 /**
  * May these be done on that day? Within the weeks that are planned, each thing once, and no instrument that is away.
@@ -32,7 +32,7 @@ export function checkMove(
   times: readonly DueTime[],
   on: LocalDate | null,
   { today, isAway }: { readonly today: LocalDate; readonly isAway: (id: InstrumentId, on: LocalDate) => boolean },
-): Outcome<readonly SittingPin[], PinFault> {
+): Outcome<readonly SittingPin[], PinRefusal> {
   if (on !== null && (on < today || daysBetween(today, on) >= SITTING_DAYS))
     return fail({ code: 'sitting-out-of-weeks' });
   const names = times.map(({ instrumentId, itemId, dueOn }) => `${instrumentId}:${itemId}:${dueOn}`);

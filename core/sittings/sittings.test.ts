@@ -16,7 +16,7 @@ import {
   costOfSittings,
   itemCost,
   leftCost,
-  sittingFaults,
+  sittingBreaches,
   totalCost,
   type SittingPlan,
   type Sittings,
@@ -91,7 +91,7 @@ describe('sittings', () => {
       fc.asyncProperty(smallWeeks, async (of) => {
         const { plan, cost, gap } = await planSittings(of, work);
         const least = leastSittings(of);
-        expect(sittingFaults(of, plan)).toEqual([]);
+        expect(sittingBreaches(of, plan)).toEqual([]);
         expect(sittingsCost(of, plan)).toBeCloseTo(totalCost(cost), 6);
         if (gap === null) throw new Error('a plan that was not stopped has a gap');
         expect(totalCost(cost) * (1 - gap)).toBeLessThanOrEqual(least + 1e-5);
@@ -225,9 +225,9 @@ describe('sittings', () => {
     ['on a barred day', { barred: new Set([3]) }, [3], 'may not be on day 3'],
     ['too early', { from: 5 }, [3], 'may not be on day 3'],
     ['left though set', { set: 2 }, [null], 'is left'],
-  ])('a plan %s is found out', (_, over, plan, fault) => {
+  ])('a plan %s is found out', (_, over, plan, breach) => {
     const of = { time: [30, 30, 30, 30], items: [anItem(over)] };
-    expect(sittingFaults(of, plan)[0]).toContain(fault);
+    expect(sittingBreaches(of, plan)[0]).toContain(breach);
   });
 
   test('forty items over six weeks: at most 5 % from the best, and far fewer than each on its own date', async () => {
@@ -239,7 +239,7 @@ describe('sittings', () => {
       expect(gap).toBeLessThanOrEqual(0.05);
       const days = (one: SittingPlan) => new Set(one.filter((day) => day !== null)).size;
       expect(days(plan)).toBeLessThanOrEqual(0.6 * days(eachOnItsOwnDate(of)));
-      expect(sittingFaults(of, eachOnItsOwnDate(of))).toEqual([]);
+      expect(sittingBreaches(of, eachOnItsOwnDate(of))).toEqual([]);
       expect(totalCost(costOfSittings(of, searchSittings(of)))).toBeLessThan(
         totalCost(costOfSittings(of, eachOnItsOwnDate(of))),
       );

@@ -118,7 +118,7 @@ export const minutesOfDay = ({ items }: Sittings, plan: SittingPlan, day: number
   items.reduce((sum, { minutes }, at) => sum + (plan[at] === day ? minutes : 0), 0);
 
 /** What is wrong with a plan, in words for a programmer; nothing where every item lies on a day it may, and fits. */
-export function sittingFaults(of: Sittings, plan: SittingPlan): string[] {
+export function sittingBreaches(of: Sittings, plan: SittingPlan): string[] {
   if (plan.length !== of.items.length) return [`${plan.length} days for ${of.items.length} items`];
   const wrong = of.items.flatMap((item, at): string[] => {
     const day = plan[at] ?? null;

@@ -67,26 +67,27 @@ const SLACK = 1e-6;
  * What is wrong with an answer, in words for a programmer; nothing where it keeps every row, every limit and every whole
  * number, costs what it says and is not below its own bound. Checked by our own arithmetic, whoever solved.
  */
-export function answerFaults(program: Program, { values, cost, bound }: Found): string[] {
+export function answerBreaches(program: Program, { values, cost, bound }: Found): string[] {
   const { columns, rows } = program;
   if (values.length !== columns.length) return [`${values.length} values for ${columns.length} columns`];
-  const faults: string[] = [];
+  const breaches: string[] = [];
   columns.forEach(({ name, least, most, whole }, index) => {
     const value = values[index] ?? NaN;
-    if (!(value >= least - SLACK && value <= most + SLACK)) faults.push(`${name} is ${value}, not ${least} to ${most}`);
-    if (whole && Math.abs(value - Math.round(value)) > SLACK) faults.push(`${name} is ${value}, not whole`);
+    if (!(value >= least - SLACK && value <= most + SLACK))
+      breaches.push(`${name} is ${value}, not ${least} to ${most}`);
+    if (whole && Math.abs(value - Math.round(value)) > SLACK) breaches.push(`${name} is ${value}, not whole`);
   });
   for (const row of rows) {
     const sum = sumOf(row, values);
     const slack = SLACK * Math.max(1, ...row.terms.map(([column, times]) => Math.abs(times * (values[column] ?? 0))));
     if (!(sum >= row.least - slack && sum <= row.most + slack))
-      faults.push(`${row.name} is ${sum}, not ${row.least} to ${row.most}`);
+      breaches.push(`${row.name} is ${sum}, not ${row.least} to ${row.most}`);
   }
   const slack = SLACK * Math.max(1, Math.abs(cost));
   if (!(Math.abs(costOf(program, values) - cost) <= slack))
-    faults.push(`costs ${costOf(program, values)}, not ${cost}`);
-  if (!(bound <= cost + slack)) faults.push(`costs ${cost}, less than its bound ${bound}`);
-  return faults;
+    breaches.push(`costs ${costOf(program, values)}, not ${cost}`);
+  if (!(bound <= cost + slack)) breaches.push(`costs ${cost}, less than its bound ${bound}`);
+  return breaches;
 }
 
 /**
@@ -99,8 +100,8 @@ export const checkedSolver =
   async (program, limits, stop) => {
     const answer = await solve(program, limits, stop);
     if (answer.kind === 'none') return answer;
-    const [fault] = answerFaults(program, answer);
-    if (fault !== undefined) throw new Error(`the solver's answer breaks its program: ${fault}`);
+    const [breach] = answerBreaches(program, answer);
+    if (breach !== undefined) throw new Error(`the solver's answer breaks its program: ${breach}`);
     const values = answer.values.map((value, index) => (program.columns[index]?.whole ? Math.round(value) : value));
     return { ...answer, values };
   };

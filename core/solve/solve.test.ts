@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import highs, { type Highs } from 'highs';
-import { answerFaults, checkedSolver, gapOf, watchingTime, type Answer, type Found } from '#core/solve/answer.ts';
+import { answerBreaches, checkedSolver, gapOf, watchingTime, type Answer, type Found } from '#core/solve/answer.ts';
 import { lpText } from '#core/solve/lp-text.ts';
 import { costOf, draftProgram, sumOf, type Program } from '#core/solve/program.ts';
 import { marketSplit } from '#core/testing/market-split.ts';
@@ -75,7 +75,7 @@ describe('a program', () => {
         }
         if (answer.kind !== 'found') throw new Error(answer.why);
         expect(answer.cost).toBeCloseTo(best, 6);
-        expect([answerFaults(program, answer), gapOf(answer)]).toEqual([[], 0]);
+        expect([answerBreaches(program, answer), gapOf(answer)]).toEqual([[], 0]);
         expect(runtime.solve(lpText(program), { output_flag: false }).ObjectiveValue).toBeCloseTo(best, 6);
       }),
       { numRuns: 150 },
@@ -116,7 +116,7 @@ describe('a program', () => {
     const [one, other] = [1, 2].map(() => solveWithHighs(runtime, hard, { ...EXACT, nodes: 300 }, never));
     if (one?.kind !== 'found') throw new Error('nothing found');
     expect(other).toEqual(one);
-    expect(answerFaults(hard, one)).toEqual([]);
+    expect(answerBreaches(hard, one)).toEqual([]);
     expect([one.endedBy, one.bound < one.cost, gapOf(one) > 0]).toEqual(['work', true, true]);
   }, 60_000);
 
@@ -165,9 +165,9 @@ describe('an answer', () => {
     ['is too short', { values: [3] }],
     ['is no number', { values: [NaN, 3] }],
   ])('that %s is found out', async (_, over) => {
-    expect(answerFaults(program(), right)).toEqual([]);
+    expect(answerBreaches(program(), right)).toEqual([]);
     const wrong = { ...right, ...over };
-    expect(answerFaults(program(), wrong)).not.toEqual([]);
+    expect(answerBreaches(program(), wrong)).not.toEqual([]);
     await expect(checkedSolver(() => Promise.resolve(wrong))(program(), EXACT)).rejects.toThrow(/breaks its program/);
   });
 

@@ -1,15 +1,15 @@
 import Database from 'better-sqlite3';
 import path from 'node:path';
 import { asError } from '#core/kernel/as-error.ts';
-import { recordFault } from '#server/db/record-fault.ts';
+import { recordTrouble } from '#server/db/record-trouble.ts';
 
 /** Another Ulu looks after the folder. */
 export class FolderTaken extends Error {}
 
 /** The file of the claim itself cannot be used: the record is not to blame. */
-export class ClaimFault extends Error {}
+export class ClaimRefusal extends Error {}
 
-const claimFaultWords = (file: string, why: string): string =>
+const claimRefusalWords = (file: string, why: string): string =>
   `${file}, the file by which Ulu knows that no other looks after this folder, cannot be used (${why}). Nothing is kept in it: delete it while no Ulu is running, and start again.`;
 
 /** @throws ClaimFault */
@@ -17,7 +17,7 @@ function openClaim(file: string): Database.Database {
   try {
     return new Database(file, { timeout: 0 });
   } catch (error) {
-    throw new ClaimFault(claimFaultWords(file, asError(error).message));
+    throw new ClaimRefusal(claimRefusalWords(file, asError(error).message));
   }
 }
 
@@ -40,7 +40,7 @@ export function claimFolder(folder: string): () => void {
     claim.exec('begin exclusive');
   } catch (error) {
     claim.close();
-    if (recordFault(error)?.state !== 'busy') throw new ClaimFault(claimFaultWords(file, asError(error).message));
+    if (recordTrouble(error)?.state !== 'busy') throw new ClaimRefusal(claimRefusalWords(file, asError(error).message));
     throw new FolderTaken(
       `Another Ulu looks after ${folder} already. Use that one, or choose another folder with --data FOLDER.`,
     );

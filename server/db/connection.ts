@@ -3,10 +3,10 @@ import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import { accessSync, constants, existsSync, mkdirSync, readdirSync, rmSync, statfsSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { asError } from '#core/kernel/as-error.ts';
-import { ClaimFault, claimFolder, FolderTaken } from '#server/db/claim.ts';
+import { ClaimRefusal, claimFolder, FolderTaken } from '#server/db/claim.ts';
 import { appliedMigrations, COPY_IN_THE_MAKING, migrateDatabase, readJournal } from '#server/db/migrate.ts';
-import { MigrationFault } from '#server/db/migration-order.ts';
-import { recordFault } from '#server/db/record-fault.ts';
+import { MigrationRefusal } from '#server/db/migration-order.ts';
+import { recordTrouble } from '#server/db/record-trouble.ts';
 import { watchFile, type RecordWatch } from '#server/db/watch-file.ts';
 
 export type Db = BetterSQLite3Database & { readonly $client: Database.Database };
@@ -18,7 +18,7 @@ export type OpenDatabase = {
 };
 
 /** The data folder or the file in it cannot be used; the message says what to do. */
-export class DataFolderFault extends Error {}
+export class DataFolderRefusal extends Error {}
 
 export const DATABASE_FILE = 'ulu.db';
 /** While it starts, Ulu waits for another program to let go of the file; later nobody waits inside a request. */
@@ -37,7 +37,7 @@ function writableFolder(folder: string): void {
     makeFolder(folder);
     accessSync(folder, constants.W_OK);
   } catch (error) {
-    throw new DataFolderFault(
+    throw new DataFolderRefusal(
       `The data folder ${folder} cannot be written (${asError(error).message}). Choose another with --data FOLDER.`,
     );
   }
@@ -53,7 +53,7 @@ function clearLeftovers(folder: string): void {
 function refuseForeign(client: Database.Database, file: string): void {
   const tables = client.prepare("select name from sqlite_master where type = 'table'").pluck().all();
   if (tables.length > 0 && !tables.includes('__drizzle_migrations'))
-    throw new DataFolderFault(
+    throw new DataFolderRefusal(
       `${file} is a database, but not one of Ulu’s. It was left as it is. Choose another folder with --data FOLDER.`,
     );
 }
@@ -67,7 +67,7 @@ function refuseDamaged(client: Database.Database, file: string): void {
   if (isOfThisVersion && statSync(file).size > LARGEST_LOOKED_OVER_FIRST) return;
   const found = client.pragma('quick_check(1)', { simple: true });
   if (found !== 'ok')
-    throw new DataFolderFault(
+    throw new DataFolderRefusal(
       `${file} is damaged. It was left as it is. Put a copy of it in its place, and start again.`,
     );
 }
@@ -80,29 +80,29 @@ function hasRoom(folder: string): boolean {
 const LEAST_ROOM = 1_000_000;
 
 /** What a fault of SQLite while the file is opened means to a person. */
-function openingFault(error: unknown, file: string): Error {
-  if (error instanceof DataFolderFault || error instanceof MigrationFault) return error;
+function openingRefusal(error: unknown, file: string): Error {
+  if (error instanceof DataFolderRefusal || error instanceof MigrationRefusal) return error;
   const message = asError(error).message;
-  const state = recordFault(error)?.state;
+  const state = recordTrouble(error)?.state;
   switch (state) {
     case 'busy':
-      return new DataFolderFault(`Another program holds ${file}. Close it there, and start Ulu again.`);
+      return new DataFolderRefusal(`Another program holds ${file}. Close it there, and start Ulu again.`);
     case 'full':
-      return new DataFolderFault(
+      return new DataFolderRefusal(
         `The disk is full, so ${file} cannot be opened. Nothing in it was changed. Make room first.`,
       );
     case 'damaged':
-      return new DataFolderFault(
+      return new DataFolderRefusal(
         `${file} is no Ulu database, or is damaged (${message}). It was left as it is. Choose another folder with --data FOLDER.`,
       );
     case 'gone':
       if (!hasRoom(path.dirname(file)))
-        return openingFault(Object.assign(asError(error), { code: 'SQLITE_FULL' }), file);
-      return new DataFolderFault(
+        return openingRefusal(Object.assign(asError(error), { code: 'SQLITE_FULL' }), file);
+      return new DataFolderRefusal(
         `${file} cannot be written (${message}). May you write it? Nothing in it was changed.`,
       );
     case undefined:
-      return new DataFolderFault(`${file} cannot be opened (${message}). Nothing in it was changed.`);
+      return new DataFolderRefusal(`${file} cannot be opened (${message}). Nothing in it was changed.`);
   }
 }
 
@@ -152,7 +152,7 @@ export function openDatabase(folder: string, watching: Watching = {}): OpenDatab
     return { db, client, watch: watchFile(file), close };
   } catch (error) {
     release();
-    if (error instanceof FolderTaken || error instanceof ClaimFault) throw new DataFolderFault(error.message);
-    throw openingFault(error, file);
+    if (error instanceof FolderTaken || error instanceof ClaimRefusal) throw new DataFolderRefusal(error.message);
+    throw openingRefusal(error, file);
   }
 }

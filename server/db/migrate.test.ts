@@ -15,7 +15,7 @@ import path from 'node:path';
 import { BOOK } from '#core/tables/book.ts';
 import { compose } from '#server/compose.ts';
 import { FACTS } from '#server/facts.ts';
-import { DATABASE_FILE, DataFolderFault, openDatabase } from '#server/db/connection.ts';
+import { DATABASE_FILE, DataFolderRefusal, openDatabase } from '#server/db/connection.ts';
 import {
   allOrNothing,
   COPY_IN_THE_MAKING,
@@ -24,12 +24,12 @@ import {
   migrationsFolder,
   readJournal,
 } from '#server/db/migrate.ts';
-import { recordFaults } from '#server/record/check-record.repository.ts';
+import { recordBreaches } from '#server/record/check-record.repository.ts';
 import { carriedOn, databaseAfter, ROWS_AFTER, statementsOf } from '#server/testing/old-database.ts';
 import { linesOf } from '#server/testing/lines-of.ts';
 import { rowsIn } from '#server/testing/rows-in.ts';
 import { aKey, NOW, testServer } from '#server/testing/test-server.ts';
-import { MigrationFault, pendingMigrations } from '#server/db/migration-order.ts';
+import { MigrationRefusal, pendingMigrations } from '#server/db/migration-order.ts';
 
 let folder: string;
 beforeEach(() => {
@@ -64,7 +64,7 @@ describe('migrations', () => {
       const opened = openDatabase(home);
       expect(linesOf(opened.client, 1)).toEqual(said);
       expect(opened.client.pragma('foreign_key_check')).toEqual([]);
-      expect(recordFaults(opened.db, FACTS)).toEqual([]);
+      expect(recordBreaches(opened.db, FACTS)).toEqual([]);
       const left = opened.client
         .prepare("select name from sqlite_master where name like 'old%' or name like 'staged%'")
         .pluck()
@@ -172,7 +172,7 @@ describe('migrations', () => {
     expect((await server.api().get('/api/runs/r2').expect(200)).body).toMatchObject({ key: 'r2', log: [], done: null });
     await post('/api/runs/r2/events', { key: aKey(), kind: 'finished', now: NOW }).expect(201);
     expect((await server.api().get('/api/runs/r1').expect(200)).body.parts[0].playedMinutes).toBe(30);
-    expect(server.faults()).toEqual([]);
+    expect(server.breaches()).toEqual([]);
     server.stop();
   });
 
@@ -189,7 +189,7 @@ describe('migrations', () => {
       { key: 'p1', kind: 'play', counts: 0 },
       { key: 'p1/again/decision', kind: 'decision', counts: 0 },
     ]);
-    expect(recordFaults(opened.db, FACTS)).toEqual([]);
+    expect(recordBreaches(opened.db, FACTS)).toEqual([]);
     opened.close();
   });
 
@@ -199,7 +199,7 @@ describe('migrations', () => {
     old.exec("insert into withdrawals values ('w9', 'never-there', '2026-01-03T00:00:00.000Z')");
     old.close();
     const opened = openDatabase(home);
-    expect(recordFaults(opened.db, FACTS)).toEqual([
+    expect(recordBreaches(opened.db, FACTS)).toEqual([
       'withdrawal w9 takes back never-there, which is not in the record',
     ]);
     opened.close();
@@ -339,7 +339,7 @@ describe('migrations', () => {
     ];
     expect(pendingMigrations(journal, [10]).map(({ tag }) => tag)).toEqual(['b', 'c']);
     expect(() => pendingMigrations(journal, [10, 30])).toThrow('would be skipped: b');
-    expect(() => pendingMigrations(journal, [10, 20, 30, 40])).toThrow(MigrationFault);
+    expect(() => pendingMigrations(journal, [10, 20, 30, 40])).toThrow(MigrationRefusal);
   });
 
   test.each([1795495585997, 1795567387275, 1795654601284])('the early trial of stamp %d is named as such', (stamp) => {
@@ -425,13 +425,13 @@ describe('opening the data folder', () => {
   test('what is no folder, or no database, is said plainly', () => {
     const file = path.join(folder, 'a-file');
     writeFileSync(file, 'no folder');
-    expect(() => openDatabase(file)).toThrow(DataFolderFault);
-    expect(() => openDatabase('/proc/ulu')).toThrow(DataFolderFault);
+    expect(() => openDatabase(file)).toThrow(DataFolderRefusal);
+    expect(() => openDatabase('/proc/ulu')).toThrow(DataFolderRefusal);
     writeFileSync(
       path.join(folder, DATABASE_FILE),
       'this is no database, but a text that is long enough to be read as a header',
     );
-    expect(() => openDatabase(folder)).toThrow(DataFolderFault);
+    expect(() => openDatabase(folder)).toThrow(DataFolderRefusal);
     expect(existsSync(path.join(folder, DATABASE_FILE))).toBe(true);
   });
 

@@ -2,7 +2,7 @@ import type Database from 'better-sqlite3';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { readFileSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { MigrationFault, pendingMigrations, type JournalEntry } from '#server/db/migration-order.ts';
+import { MigrationRefusal, pendingMigrations, type JournalEntry } from '#server/db/migration-order.ts';
 
 export const migrationsFolder = path.join(import.meta.dirname, 'migrations');
 /** In the name of a copy until it is whole. */
@@ -33,7 +33,7 @@ function refuseOrphans(client: Database.Database, when: 'before' | 'after'): voi
     .all();
   if (first === undefined) return;
   const rows = `${more.length + 1} ${more.length === 0 ? 'row points' : 'rows point'} at nothing (${first.table} at ${first.parent})`;
-  throw new MigrationFault(
+  throw new MigrationRefusal(
     'orphans',
     when === 'before'
       ? `In this record ${rows}, so it is not carried over to this version. It was left as it is.`

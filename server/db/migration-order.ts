@@ -1,7 +1,7 @@
 export type JournalEntry = { readonly idx: number; readonly when: number; readonly tag: string };
 
 /** What is wrong between the migrations this program ships and those a database has seen. */
-export class MigrationFault extends Error {
+export class MigrationRefusal extends Error {
   constructor(
     readonly code: 'newer-database' | 'would-be-skipped' | 'early-trial' | 'orphans',
     message: string,
@@ -21,13 +21,13 @@ const EARLY_TRIAL: readonly number[] = [1795495585997, 1795567387275, 1795654601
  */
 export function pendingMigrations(journal: readonly JournalEntry[], appliedWhens: readonly number[]): JournalEntry[] {
   if (appliedWhens.some((when) => EARLY_TRIAL.includes(when)))
-    throw new MigrationFault(
+    throw new MigrationRefusal(
       'early-trial',
       'This database was made by an early trial of Ulu and cannot be carried over. It was left as it is. Choose another folder with --data FOLDER.',
     );
   const known = new Set(journal.map(({ when }) => when));
   if (appliedWhens.some((when) => !known.has(when)))
-    throw new MigrationFault(
+    throw new MigrationRefusal(
       'newer-database',
       'This database was made by a newer version of Ulu. Start that version, or choose another data folder with --data.',
     );
@@ -35,7 +35,7 @@ export function pendingMigrations(journal: readonly JournalEntry[], appliedWhens
   const newest = Math.max(0, ...appliedWhens);
   const skipped = journal.filter(({ when }) => when <= newest && !applied.has(when));
   if (skipped.length > 0)
-    throw new MigrationFault(
+    throw new MigrationRefusal(
       'would-be-skipped',
       `Regenerate these migrations, they would be skipped: ${skipped.map(({ tag }) => tag).join(', ')}`,
     );

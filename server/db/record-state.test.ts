@@ -5,7 +5,7 @@ import path from 'node:path';
 import { healthView } from '#contract/health.ts';
 import { problem } from '#contract/problem.ts';
 import { DATABASE_FILE } from '#server/db/connection.ts';
-import { recordFault } from '#server/db/record-fault.ts';
+import { recordTrouble } from '#server/db/record-trouble.ts';
 import { watchFile } from '#server/db/watch-file.ts';
 import { furnishedServer, playBody, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
@@ -68,7 +68,7 @@ describe('the disk is full', () => {
     expect([refused?.status, refused?.body.code]).toEqual([503, 'unusable']);
     expect(refused?.body.detail).toContain('The disk is full');
     expect((await server.api().get('/api/health').expect(503)).body.database).toBe('full');
-    expect(server.faults()).toEqual([]);
+    expect(server.breaches()).toEqual([]);
     server.client().pragma('max_page_count = 1000000');
     await log(play).expect(201);
     await server.api().get('/api/health').expect(200);
@@ -115,7 +115,7 @@ describe('what an error says of the record', () => {
     [undefined, undefined],
   ])('%s: %s, also where another error wraps it', (code, state) => {
     const error = Object.assign(new Error('x'), { code });
-    expect(recordFault(error)?.state).toBe(state);
-    expect(recordFault(new Error('wrapped', { cause: error }))?.state).toBe(state);
+    expect(recordTrouble(error)?.state).toBe(state);
+    expect(recordTrouble(new Error('wrapped', { cause: error }))?.state).toBe(state);
   });
 });

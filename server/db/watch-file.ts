@@ -1,6 +1,6 @@
 import { statSync } from 'node:fs';
 import type { DatabaseState } from '#contract/health.ts';
-import { recordFault, RecordUnusable } from '#server/db/record-fault.ts';
+import { recordTrouble, RecordUnusable } from '#server/db/record-trouble.ts';
 
 export type RecordWatch = {
   /** How the record is now. */
@@ -43,7 +43,7 @@ export function watchFile(file: string): RecordWatch {
       if (now !== 'ok' && now !== 'full') throw new RecordUnusable(now);
     },
     noticed: (error) => {
-      const found = recordFault(error)?.state;
+      const found = recordTrouble(error)?.state;
       damaged ||= found === 'damaged';
       full ||= found === 'full';
     },

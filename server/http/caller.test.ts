@@ -6,7 +6,7 @@ import { DEVICE_HEADER, LONGEST_DEVICE_NAME } from '#contract/device.ts';
 import { CallerLeft, TooMuchAtOnce } from '#server/failure.ts';
 import { callerOf } from '#server/http/caller.ts';
 import { errorHandler } from '#server/http/problem.ts';
-import type { Caller } from '#server/services.ts';
+import type { Caller } from '#server/caller.ts';
 
 const asked: Caller[] = [];
 const app = express();

@@ -1,7 +1,7 @@
 import type { Request } from 'express';
 import { DEVICE_HEADER, LONGEST_DEVICE_NAME } from '#contract/device.ts';
 import { CallerLeft } from '#server/failure.ts';
-import { AT_THIS_MACHINE, type Caller } from '#server/services.ts';
+import { AT_THIS_MACHINE, type Caller } from '#server/caller.ts';
 
 /** What somebody asks with: the key the device gave itself, or the address it has. */
 export function deviceOf(req: Request): string {

@@ -17,10 +17,10 @@ export function guardHost(boundHost: string): RequestHandler {
   return (req, res, next) => {
     const host = req.headers.host ?? '';
     if (!allowed.has(hostName(host)))
-      return sendFailure(res, { code: 'forbidden', field: 'Host', fault: { code: 'other-host' } });
+      return sendFailure(res, { code: 'forbidden', field: 'Host', refusal: { code: 'other-host' } });
     const { origin } = req.headers;
     if (origin !== undefined && origin !== `http://${host}`)
-      return sendFailure(res, { code: 'forbidden', field: 'Origin', fault: { code: 'other-site' } });
+      return sendFailure(res, { code: 'forbidden', field: 'Origin', refusal: { code: 'other-site' } });
     return next();
   };
 }

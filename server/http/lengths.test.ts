@@ -7,7 +7,7 @@ import { RUN_EVENTS } from '#core/packup/run-event.ts';
 import { runEventRequest } from '#contract/packup.ts';
 import { withdrawRequest } from '#contract/record.ts';
 import { FACTS } from '#server/facts.ts';
-import { lengthFault, lengthsIn, type Lengths } from '#server/http/lengths.ts';
+import { lengthRefusal, lengthsIn, type Lengths } from '#server/http/lengths.ts';
 import { bodyOf } from '#server/http/respond.ts';
 
 const schema = object({
@@ -31,17 +31,17 @@ function watched(length: number, of: unknown) {
 
 describe('lengths', () => {
   test('are judged wherever they are, and named', () => {
-    const fault = (value: unknown) => lengthFault(lengths, value)?.path ?? null;
-    expect(fault({ name: 'abc', items: [{ id: 'ab', n: 1 }, { id: 'cd' }] })).toBeNull();
-    expect(fault({ name: 'abcd', items: [] })).toBe('name');
-    expect(fault({ name: 'a', items: [{ id: 'abc' }] })).toBe('items[0].id');
-    expect(fault({ name: 'a', items: [{ id: 'a' }, { id: 'a' }, { id: 'a' }] })).toBe('items');
-    expect(lengthFault(lengths, { name: 'abcd' })?.message).toBe('name must be at most 3 characters');
+    const refusal = (value: unknown) => lengthRefusal(lengths, value)?.path ?? null;
+    expect(refusal({ name: 'abc', items: [{ id: 'ab', n: 1 }, { id: 'cd' }] })).toBeNull();
+    expect(refusal({ name: 'abcd', items: [] })).toBe('name');
+    expect(refusal({ name: 'a', items: [{ id: 'abc' }] })).toBe('items[0].id');
+    expect(refusal({ name: 'a', items: [{ id: 'a' }, { id: 'a' }, { id: 'a' }] })).toBe('items');
+    expect(lengthRefusal(lengths, { name: 'abcd' })?.message).toBe('name must be at most 3 characters');
   });
 
   test('of another shape are left to the schema', () => {
     for (const value of [null, undefined, 1, 'text', [], { name: ['a', 'b', 'c', 'd'] }, { items: 'long text' }])
-      expect(lengthFault(lengths, value)).toBeNull();
+      expect(lengthRefusal(lengths, value)).toBeNull();
   });
 
   test('a list that is too long is refused without a look into it', () => {

@@ -54,8 +54,8 @@ const firstOf = (
   values: Iterable<readonly [path: string, lengths: Lengths, value: unknown]>,
 ): ValidationError | null => {
   for (const [path, lengths, value] of values) {
-    const fault = lengthFault(lengths, value, path);
-    if (fault) return fault;
+    const refusal = lengthRefusal(lengths, value, path);
+    if (refusal) return refusal;
   }
   return null;
 };
@@ -78,7 +78,7 @@ function inFields({ fields }: Lengths & { kind: 'fields' }, value: unknown, path
  *
  * @param path of the value, as Yup writes it
  */
-export function lengthFault(lengths: Lengths, value: unknown, path = ''): ValidationError | null {
+export function lengthRefusal(lengths: Lengths, value: unknown, path = ''): ValidationError | null {
   switch (lengths.kind) {
     case 'list':
       return inList(lengths, value, path);

@@ -1,7 +1,7 @@
 import type { Request, Response } from 'express';
 import type { Outcome } from '#core/kernel/outcome.ts';
 import type { Failure, Logged } from '#server/failure.ts';
-import { lengthFault, lengthsIn, type Lengths } from '#server/http/lengths.ts';
+import { lengthRefusal, lengthsIn, type Lengths } from '#server/http/lengths.ts';
 import { sendFailure } from '#server/http/problem.ts';
 import { whenFree } from '#server/http/when-free.ts';
 import type { Services } from '#server/services.ts';
@@ -21,7 +21,7 @@ function checked<Value>(schema: Checking<Value>, value: unknown): Value {
   const asked = schema.resolve({ value });
   const lengths = lengthsOf.get(asked) ?? lengthsIn(asked);
   lengthsOf.set(asked, lengths);
-  const tooLong = lengthFault(lengths, value);
+  const tooLong = lengthRefusal(lengths, value);
   if (tooLong) throw tooLong;
   return schema.validateSync(value, { abortEarly: false, strict: true });
 }

@@ -78,7 +78,7 @@ export function waitingLine(urgencyOf: (req: Request) => Urgency): {
   return {
     atTheDoor: (req, res, next) =>
       line.isTooLong(deviceOf(req), urgencyOf(req))
-        ? sendFailure(res, { code: 'busy', field: '', fault: { code: 'too-much-at-once' } })
+        ? sendFailure(res, { code: 'busy', field: '', refusal: { code: 'too-much-at-once' } })
         : next(),
     inLine: (req, _res, next) => line.enter(deviceOf(req), urgencyOf(req), next),
   };

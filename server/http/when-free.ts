@@ -1,5 +1,5 @@
 import { setTimeout as pause } from 'node:timers/promises';
-import { recordFault } from '#server/db/record-fault.ts';
+import { recordTrouble } from '#server/db/record-trouble.ts';
 
 /** Another program that holds the record is waited for so long before a request is told that it is busy, ms. */
 const PATIENCE_MS = 200;
@@ -16,7 +16,7 @@ export async function whenFree<Result>(write: () => Result): Promise<Result> {
     try {
       return write();
     } catch (error) {
-      if (recordFault(error)?.state !== 'busy' || performance.now() >= until) throw error;
+      if (recordTrouble(error)?.state !== 'busy' || performance.now() >= until) throw error;
       await pause(AGAIN_MS);
     }
 }

@@ -61,7 +61,7 @@ beforeAll(async () => {
   await furnish(server);
 });
 afterAll(() => {
-  expect(server.faults()).toEqual([]);
+  expect(server.breaches()).toEqual([]);
   server.stop();
 });
 

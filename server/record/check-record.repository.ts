@@ -66,7 +66,7 @@ const withoutBody = (db: Db, kinds: readonly AnyKind[]): string[] =>
  * what counts, by the rule of the core, and compares it with what is kept. Old facts that break a newer rule are listed,
  * never changed.
  */
-export function recordFaults(db: Db, kinds: readonly AnyKind[]): string[] {
+export function recordBreaches(db: Db, kinds: readonly AnyKind[]): string[] {
   const spine = spineOf(db);
   const keys = new Set(spine.map(({ key }) => key));
   const counting = whatCounts(spine);

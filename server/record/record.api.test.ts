@@ -25,7 +25,7 @@ beforeEach(async () => {
 });
 afterEach(() => {
   // Whatever was done to it, the record holds together.
-  expect(server.faults()).toEqual([]);
+  expect(server.breaches()).toEqual([]);
   server.stop();
 });
 

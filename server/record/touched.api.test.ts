@@ -17,7 +17,7 @@ beforeEach(async () => {
     }).expect(201);
 });
 afterEach(() => {
-  expect(server.faults()).toEqual([]);
+  expect(server.breaches()).toEqual([]);
   server.stop();
 });
 

@@ -9,7 +9,7 @@ export function furnished() {
     server = await furnishedServer();
   });
   afterEach(() => {
-    expect(server.faults()).toEqual([]);
+    expect(server.breaches()).toEqual([]);
     server.stop();
   });
   return {

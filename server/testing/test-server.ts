@@ -7,7 +7,7 @@ import { DATABASE_FILE, openDatabase } from '#server/db/connection.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { compose } from '#server/compose.ts';
 import { FACTS } from '#server/facts.ts';
-import { recordFaults } from '#server/record/check-record.repository.ts';
+import { recordBreaches } from '#server/record/check-record.repository.ts';
 import { createDesk } from '#server/work/desk.ts';
 import { routesOf } from '#server/http/routes-of.ts';
 import { everybodyMay, type May } from '#server/may.ts';
@@ -83,7 +83,7 @@ export function testServer({ kinds, prepare = startEmpty, counting, may = everyb
       return [...statements];
     },
     /** What in the record does not hold together. */
-    faults: () => recordFaults(database.db, kinds ?? FACTS),
+    breaches: () => recordBreaches(database.db, kinds ?? FACTS),
     services: () => serve(),
     /** Closes and opens the file again, as a restart does. */
     restart: () => {

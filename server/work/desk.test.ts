@@ -4,7 +4,7 @@ import { marketSplit } from '#core/testing/market-split.ts';
 import { draftProgram, type Program } from '#core/solve/program.ts';
 import { TooMuchAtOnce } from '#server/failure.ts';
 import { MOST_WAITING, MOST_WAITING_EACH } from '#server/work/line.ts';
-import { createDesk, OutOfPatience, WorkerFault, type Desk } from '#server/work/desk.ts';
+import { createDesk, OutOfPatience, WorkerTrouble, type Desk } from '#server/work/desk.ts';
 
 // One thread for all of them: it takes longer to start than most of the work.
 let desk: Desk;
@@ -117,7 +117,7 @@ describe('long work', () => {
 
   test('that waits when the desk is closed is refused', async () => {
     const closing = createDesk();
-    const ask = () => expect(closing.ask('solve', { program: hard(), limits })).rejects.toThrow(WorkerFault);
+    const ask = () => expect(closing.ask('solve', { program: hard(), limits })).rejects.toThrow(WorkerTrouble);
     const refused = [ask(), ask()];
     await closing.close();
     await Promise.all(refused);

@@ -31,7 +31,7 @@ export type Desk = {
 };
 
 /** The long work was ended by a fault of its thread, not by its own. */
-export class WorkerFault extends Error {}
+export class WorkerTrouble extends Error {}
 
 /** The work was given a time, and took longer. */
 export class OutOfPatience extends Error {}
@@ -67,7 +67,7 @@ export function createDesk(): Desk {
   let nextId = 1;
   const thread = createThread({
     said: (word) => line.hear(word),
-    lost: (cause) => line.refuseAll(new WorkerFault('the thread that worked on it has ended', { cause })),
+    lost: (cause) => line.refuseAll(new WorkerTrouble('the thread that worked on it has ended', { cause })),
   });
   const line = new Line(thread);
 
@@ -87,7 +87,7 @@ export function createDesk(): Desk {
         line.add(piece);
       }),
     close: async () => {
-      line.refuseAll(new WorkerFault('the desk was closed'));
+      line.refuseAll(new WorkerTrouble('the desk was closed'));
       await thread.end();
     },
   };

@@ -5,7 +5,7 @@ import { solveWithHighs } from '#core/solve/with-highs.ts';
 import { planRotation, type RotationPlan } from '#core/reeds/plan-rotation.ts';
 import type { Rotation } from '#core/reeds/rotation.ts';
 import { planSittings, roughSittings, type PlannedSittings } from '#core/sittings/plan-sittings.ts';
-import { readCalendar, type IcsCalendar, type IcsFault } from '#core/ics/read-calendar.ts';
+import { readCalendar, type IcsCalendar, type IcsRefusal } from '#core/ics/read-calendar.ts';
 import type { ReadingIcs } from '#core/ics/ics-times.ts';
 import type { Outcome } from '#core/kernel/outcome.ts';
 import type { Sittings } from '#core/sittings/sittings.ts';
@@ -35,6 +35,6 @@ export const WORKS = {
   /** The same at once, as well as a search finds it. */
   roughSittings: (of: Sittings): Promise<PlannedSittings> => Promise.resolve(roughSittings(of)),
   /** The dates of a calendar file. */
-  ics: (reading: ReadingIcs): Promise<Outcome<IcsCalendar, IcsFault>> => Promise.resolve(readCalendar(reading)),
+  ics: (reading: ReadingIcs): Promise<Outcome<IcsCalendar, IcsRefusal>> => Promise.resolve(readCalendar(reading)),
 } as const satisfies LongWorks;
 export type Works = typeof WORKS;

@@ -9,7 +9,7 @@ import { playerPaths } from '#contract/players.ts';
 import type { Random } from '#demo/random.ts';
 import { DATABASE_FILE } from '#server/db/connection.ts';
 import { FACTS } from '#server/facts.ts';
-import { recordFaults } from '#server/record/check-record.repository.ts';
+import { recordBreaches } from '#server/record/check-record.repository.ts';
 import { count, type Counts } from '#tools/torture/counts.ts';
 import { ask, post, startVictim } from '#tools/torture/victim.ts';
 
@@ -30,7 +30,7 @@ function looked<Found>(
   try {
     const integrity = client.pragma('integrity_check', { simple: true });
     if (integrity !== 'ok') counts.faults.push(`integrity after a kill while ${when}: ${String(integrity)}`);
-    for (const fault of recordFaults(drizzle({ client }), FACTS)) counts.faults.push(fault);
+    for (const fault of recordBreaches(drizzle({ client }), FACTS)) counts.faults.push(fault);
     return of(client);
   } finally {
     client.close();

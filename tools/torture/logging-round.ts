@@ -9,7 +9,7 @@ import { instantOfMs, localMomentOf } from '#core/time/instant.ts';
 import { addDays } from '#core/time/local-date.ts';
 import { DATABASE_FILE } from '#server/db/connection.ts';
 import { FACTS } from '#server/facts.ts';
-import { recordFaults } from '#server/record/check-record.repository.ts';
+import { recordBreaches } from '#server/record/check-record.repository.ts';
 import { WOODEN } from '#server/testing/test-server.ts';
 import { count, type Counts } from '#tools/torture/counts.ts';
 import { entryOf, Gone, KINDS } from '#tools/torture/entries.ts';
@@ -145,7 +145,7 @@ function checkFile(counts: Counts, dataFolder: string, sent: readonly Sent[]): v
       counts.faults.push(`${where} ${body.key}: confirmed, found ${found} times`);
     if (confirmed) count(counts, 'confirmed entries looked for after the kill');
   }
-  for (const fault of recordFaults(drizzle({ client }), FACTS)) counts.faults.push(fault);
+  for (const fault of recordBreaches(drizzle({ client }), FACTS)) counts.faults.push(fault);
   client.close();
 }
 

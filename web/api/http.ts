@@ -1,5 +1,5 @@
 import type { InferType, Schema } from 'yup';
-import { REQUEST_FAULTS } from '#core/failure/request-fault-words.ts';
+import { REQUEST_REFUSALS } from '#core/failure/request-refusal-words.ts';
 import { DEVICE_HEADER } from '#contract/device.ts';
 import { problem, type Problem } from '#contract/problem.ts';
 import { deviceKey } from '#web/session/device.ts';
@@ -34,7 +34,7 @@ async function problemOf(response: Response): Promise<RequestProblem> {
     const seconds = Number(response.headers.get('Retry-After') ?? Number.NaN);
     return new RequestProblem(code, detail, errors, Number.isNaN(seconds) ? null : 1000 * seconds);
   } catch {
-    return new RequestProblem('internal', REQUEST_FAULTS['without-reason']({ status: response.status }));
+    return new RequestProblem('internal', REQUEST_REFUSALS['without-reason']({ status: response.status }));
   }
 }
 
@@ -62,7 +62,7 @@ export async function request<S extends Schema>(
     });
   } catch (error) {
     if ((error as Error).name === 'AbortError') throw error;
-    throw new RequestProblem('unreachable', REQUEST_FAULTS.unreachable());
+    throw new RequestProblem('unreachable', REQUEST_REFUSALS.unreachable());
   }
   if (!response.ok) throw await problemOf(response);
   return schema.validateSync(await response.json(), { strict: true }) as InferType<S>;

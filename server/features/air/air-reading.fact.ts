@@ -16,7 +16,7 @@ export const airReadingDefinition = defineFact<Services>()(airReadingFact, {
     if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
     const checked = checkAir(celsius, humidityPercent);
     if (checked.ok) return succeed({ body: { playerId, ...checked.value }, on, atMinute });
-    const { field, ...fault } = checked.failure;
-    return fail(invalid(field, fault));
+    const { field, ...refusal } = checked.failure;
+    return fail(invalid(field, refusal));
   },
 });

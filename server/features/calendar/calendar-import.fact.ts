@@ -22,8 +22,8 @@ function decide(
   for (const { uid: _uid, instance: _instance, said: _said, ...event } of events) {
     const checked = checkEvent({ ...event, playerId, stay: null, origin: null }, now.on, own);
     if (checked.ok) continue;
-    const { field: _field, ...fault } = checked.failure;
-    return fail(invalid('choices', fault));
+    const { field: _field, ...refusal } = checked.failure;
+    return fail(invalid('choices', refusal));
   }
   return succeed({ body: { playerId, calendar, events, sent }, ...now });
 }

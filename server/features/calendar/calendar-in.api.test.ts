@@ -138,11 +138,11 @@ describe('a calendar file', () => {
     expect(kept('select count(*) from imported_dates')).toBe(1 + 4 + weeks - 1);
     expect(kept('select max(length(dates)) from calendar_imports')).toBeLessThan(200);
     expect(await days()).toHaveLength(1 + 4 + weeks - 1);
-    expect(server().faults()).toEqual([]);
+    expect(server().breaches()).toEqual([]);
     server().restart();
     expect(await days()).toHaveLength(1 + 4 + weeks - 1);
     server().client().exec('begin; delete from imported_dates where id = 2');
-    expect(server().faults().join()).toContain('repeats its fact wrongly');
+    expect(server().breaches().join()).toContain('repeats its fact wrongly');
     server().client().exec('rollback');
   });
 

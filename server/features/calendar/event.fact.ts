@@ -11,7 +11,7 @@ import { invalid, notFound, type Failure } from '#server/failure.ts';
 import { events } from '#server/features/calendar/calendar.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
-import { costFault } from '#server/record-currency.ts';
+import { costRefusal } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
 import type { Kept, Sending } from '#contract/fact.ts';
 
@@ -51,12 +51,12 @@ function decide(
   if (!origin.ok) return origin;
   const checked = checkEvent({ ...content, stay: content.stay ?? null, origin: origin.value }, now.on, own);
   if (!checked.ok) {
-    const { field, ...fault } = checked.failure;
-    return fail(invalid(field, fault));
+    const { field, ...refusal } = checked.failure;
+    return fail(invalid(field, refusal));
   }
   if (unknownWork(content, services, now.on)) return fail(invalid('stay', { code: 'stay-work-unknown' }));
-  const fault = costFault(content.stay?.cost, services, { field: 'stay.cost', without: corrects ?? null });
-  return fault === null ? succeed({ body: checked.value, ...now }) : fail(fault);
+  const refusal = costRefusal(content.stay?.cost, services, { field: 'stay.cost', without: corrects ?? null });
+  return refusal === null ? succeed({ body: checked.value, ...now }) : fail(refusal);
 }
 
 /** The work of a stay; of an item that has left the book since, nothing is known any more. */

@@ -13,7 +13,7 @@ import { costOfSittings, type SittingPlan, type Sittings } from '#core/sittings/
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { AnsweredSittings, StoredSittings } from '#server/features/calendar/stored-sittings.ts';
 import type { Failure } from '#server/failure.ts';
-import { recordFault } from '#server/db/record-fault.ts';
+import { recordTrouble } from '#server/db/record-trouble.ts';
 import type { Reading } from '#server/readings.ts';
 import { inTurns } from '#server/turns.ts';
 import type { Services } from '#server/services.ts';
@@ -230,7 +230,7 @@ export function keptIfItCan(keep: () => void): void {
   try {
     keep();
   } catch (error) {
-    if (recordFault(error) === null) throw error;
+    if (recordTrouble(error) === null) throw error;
   }
 }
 

@@ -27,8 +27,8 @@ function checkedCondition(
   const condition: Condition = { key, id, beginsOn, endsOn: last, part, air };
   const checked = checkCondition({ book, condition }, instrument, today);
   if (!checked.ok) {
-    const { field, ...fault } = checked.failure;
-    return fail(fault.code === 'has-left' ? conflict(field, fault) : invalid(field, fault));
+    const { field, ...refusal } = checked.failure;
+    return fail(refusal.code === 'has-left' ? conflict(field, refusal) : invalid(field, refusal));
   }
   const strip = boreStrip(book.kinds[instrument.kind], instrument.build, 0);
   if (part !== null && !strip.some((one) => one.id === part)) return fail(invalid('part', { code: 'no-such-part' }));

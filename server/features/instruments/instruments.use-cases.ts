@@ -84,7 +84,7 @@ function writeInstrument(services: Services, request: AddInstrumentRequest): Out
     return known.ok ? succeed({ created: false }) : known;
   }
   const clock = playersClock({ on: todayText, atMinute: 0 }, nowMs());
-  if (!clock.ok) return fail(invalid('today', clock.failure.fault));
+  if (!clock.ok) return fail(invalid('today', clock.failure.refusal));
   const { on } = clock.value;
   const build = buildOf(book, request.kind, request.build);
   if (!build.ok) return build;

@@ -278,8 +278,8 @@ describe('a method set', () => {
     ['nothing', null, 'set', /null|required/],
   ])('with %s is refused by name, and nothing is kept', async (_what, file, field, message) => {
     for (const answer of [await read(file).expect(400), await take(file).expect(400)]) {
-      const fault = answer.body.errors.find((one: { field: string }) => one.field === field);
-      expect([field, fault?.message ?? answer.body.errors]).toEqual([field, expect.stringMatching(message)]);
+      const refusal = answer.body.errors.find((one: { field: string }) => one.field === field);
+      expect([field, refusal?.message ?? answer.body.errors]).toEqual([field, expect.stringMatching(message)]);
     }
     expect(stored('method_choices')).toBe(0);
   });

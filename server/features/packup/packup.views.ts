@@ -159,6 +159,6 @@ export function findRun(services: Services, key: string): Outcome<RunView, Failu
 /** A run that is known to be there, and was written by this version. @throws Error when it is not */
 export function viewOf(services: Services, key: string): RunView {
   const found = findRun(services, key);
-  if (!found.ok) throw new Error(`run ${key}: ${found.failure.fault.code}`);
+  if (!found.ok) throw new Error(`run ${key}: ${found.failure.refusal.code}`);
   return found.value;
 }

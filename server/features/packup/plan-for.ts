@@ -5,7 +5,7 @@ import { itemIn } from '#core/book/practice.ts';
 import { runPartOf } from '#core/situation/run-part-of.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
-import type { Fault } from '#core/failure/fault.ts';
+import type { Refusal } from '#core/failure/refusal.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { keepPlan } from '#core/packup/kept-plan.ts';
 import { planRun } from '#core/packup/plan-run.ts';
@@ -35,7 +35,7 @@ function barredAtHome(
   { methods: { practice }, care: { clocks } }: Situation,
   item: CareItem,
   player: PlayerAbilities,
-): Fault | null {
+): Refusal | null {
   if (item.place === 'bench' || handsFor(item.skill, player) === 'bench')
     return { code: 'is-the-benchs', item: item.name };
   const waits = clocks.some((clock) => clock.item.id === item.id && clock.state === 'waiting');

@@ -4,7 +4,7 @@ import { practiceFor } from '#core/methods/practice-for.ts';
 import type { KeptPlan } from '#core/packup/kept-plan.ts';
 import type { LoggedRunEvent, RunEvent } from '#core/packup/run-event.ts';
 import { careDoneBy, signsSeenBy } from '#core/packup/run-care.ts';
-import { checkRunEvent, foldRun, isKnownBeyond, type RunEventFault } from '#core/packup/run-log.ts';
+import { checkRunEvent, foldRun, isKnownBeyond, type RunEventRefusal } from '#core/packup/run-log.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { instantOfMs, msOfInstant, type Instant } from '#core/time/instant.ts';
 import type { RunEventRequest } from '#contract/packup.ts';
@@ -19,8 +19,8 @@ import type { Services } from '#server/services.ts';
 /** An event as it is sent, with the run it is of. */
 export type SentRunEvent = RunEventRequest & { readonly runKey: string };
 
-/** Which field of the request a fault is at, and what kind of refusal it is. */
-const FAULT_AT: Readonly<Record<RunEventFault['code'], readonly [ProblemCode, string]>> = {
+/** Which field of the request a refusal is of, and how it is answered. */
+const REFUSAL_AT: Readonly<Record<RunEventRefusal['code'], readonly [ProblemCode, string]>> = {
   'already-finished': ['conflict', 'kind'],
   'no-such-step': ['not-found', 'stepKey'],
   'no-such-answer': ['invalid-request', 'answer'],
@@ -30,9 +30,9 @@ const FAULT_AT: Readonly<Record<RunEventFault['code'], readonly [ProblemCode, st
   'must-steps-open': ['conflict', 'kind'],
 };
 
-function failureOf(fault: RunEventFault): Failure {
-  const [code, field] = FAULT_AT[fault.code];
-  return { code, field, fault };
+function failureOf(refusal: RunEventRefusal): Failure {
+  const [code, field] = REFUSAL_AT[refusal.code];
+  return { code, field, refusal };
 }
 
 /** What a finished run has done and found: facts that come with its end. */

@@ -47,9 +47,9 @@ export function judgedPlay(
   const near = played.near(instrument.id, body.endedOn).filter(({ key }) => key !== corrects);
   const checked = checkPlay(body, now, instrument, near);
   if (checked.ok) return succeed({ body, on: body.endedOn, atMinute: endedAtMinute });
-  const { field, ...fault } = checked.failure;
+  const { field, ...refusal } = checked.failure;
   return fail(
-    fault.code === 'overlaps' || fault.code === 'day-is-full' ? conflict(field, fault) : invalid(field, fault),
+    refusal.code === 'overlaps' || refusal.code === 'day-is-full' ? conflict(field, refusal) : invalid(field, refusal),
   );
 }
 
@@ -67,8 +67,8 @@ function onReeds(
   const kind = instruments.find(instrumentId)?.kind;
   const checked = checkReedsInPlay(said.shares, { ...body, kind }, reeds.record(playerId));
   if (!checked.ok) {
-    const { field, ...fault } = checked.failure;
-    return fail(reedFailure(`reeds.${field}`, fault));
+    const { field, ...refusal } = checked.failure;
+    return fail(reedFailure(`reeds.${field}`, refusal));
   }
   const told: ReedsOfPlay = { playerId, playKey: corrects ?? key, ofMinutes, ...said };
   return succeed({ ...play, with: [{ kind: reedPlayFact.kind, key: keyOfReeds(key), body: told, on, atMinute }] });

@@ -7,7 +7,7 @@ import { boxBodyFromRow, rowFromBox, type BoxBody } from '#server/features/reeds
 import { reedBoxes } from '#server/features/reeds/reeds.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
-import { costFault } from '#server/record-currency.ts';
+import { costRefusal } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
 import type { Sending } from '#contract/fact.ts';
 
@@ -22,7 +22,7 @@ function numbersTold(boxKey: string, playerId: BoxBody['playerId'], { reeds }: S
 }
 
 /** A box whose reeds have been played keeps its kind, and the numbers that were. */
-function correctionFault(
+function correctionRefusal(
   box: Pick<BoxBody, 'playerId' | 'kind' | 'before'>,
   corrects: string,
   services: Services,
@@ -44,10 +44,10 @@ function decide(
   if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
   if (reedFamilyOf(book.kinds[box.kind]) === null) return fail(invalid('kind', { code: 'no-reeds-on-it' }));
   if (box.cameOn > now.on) return fail(invalid('cameOn', { code: 'box-from-tomorrow' }));
-  const fault =
-    costFault(box.cost, services, { field: 'cost.currency', without: corrects }) ??
-    (corrects && correctionFault(box, corrects, services));
-  if (fault) return fail(fault);
+  const refusal =
+    costRefusal(box.cost, services, { field: 'cost.currency', without: corrects }) ??
+    (corrects && correctionRefusal(box, corrects, services));
+  if (refusal) return fail(refusal);
   const { cost, ...rest } = box;
   const body = { ...rest, cost: cost ? { minor: cost.minor, currency: cost.currency } : null };
   return succeed({ body, on: box.cameOn, atMinute: null });

@@ -9,7 +9,7 @@ beforeEach(async () => {
   server = await furnishedServer();
 });
 afterEach(() => {
-  expect(server.faults()).toEqual([]);
+  expect(server.breaches()).toEqual([]);
   server.stop();
 });
 

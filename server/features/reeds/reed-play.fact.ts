@@ -22,8 +22,8 @@ function decide(
   const kind = services.instruments.find(play.instrumentId)?.kind;
   const checked = checkReedsInPlay(shares, { ...play, kind }, services.reeds.record(play.playerId));
   if (!checked.ok) {
-    const { field, ...fault } = checked.failure;
-    return fail(reedFailure(field, fault));
+    const { field, ...refusal } = checked.failure;
+    return fail(reedFailure(field, refusal));
   }
   const body = { playerId: play.playerId, playKey: play.key, ofMinutes: play.minutes, high, shares };
   return succeed({ body, on: play.endedOn, atMinute: play.endedAtMinute, belongsTo: play.key });

@@ -28,8 +28,8 @@ function decide(
   }
   const checked = checkPins(pins, now.on);
   if (checked.ok) return succeed({ body: { playerId, pins: checked.value }, ...now });
-  const { at, field, ...fault } = checked.failure;
-  return fail(invalid(`pins[${at}].${field}`, fault));
+  const { at, field, ...refusal } = checked.failure;
+  return fail(invalid(`pins[${at}].${field}`, refusal));
 }
 
 const sessionWords = ({ playerId, pins }: ReedSessions, nameOf: ReedNamer, format: Format): string =>

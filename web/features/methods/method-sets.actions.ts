@@ -29,7 +29,7 @@ export function useGivingSet(instrumentId: InstrumentId, onGiven: () => void) {
 }
 
 /** What is wrong with a file that was read: what it is comes before what in it is wrong. */
-function faultOf(problem: string | null, fields: RequestProblem['fields']): string | null {
+function refusalOf(problem: string | null, fields: RequestProblem['fields']): string | null {
   const first = ['set.format', 'set.version'].flatMap((name) => fields.filter(({ field }) => field === name))[0];
   return first?.message ?? problem;
 }
@@ -72,8 +72,8 @@ export function useTakingSet(instrumentId: InstrumentId, onTaken: () => void) {
     reading: read.data ?? null,
     problem:
       unreadable ??
-      faultOf(read.error?.message ?? null, read.error instanceof RequestProblem ? read.error.fields : []) ??
-      faultOf(take.problem, take.fields),
+      refusalOf(read.error?.message ?? null, read.error instanceof RequestProblem ? read.error.fields : []) ??
+      refusalOf(take.problem, take.fields),
   };
 }
 export type TakingSet = ReturnType<typeof useTakingSet>;

@@ -1,6 +1,6 @@
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
-import { faultWords } from '#core/failure/fault.ts';
+import { refusalWords } from '#core/failure/refusal.ts';
 import type { LoggedRunEvent, RunEventSaid, SaidAlong, SkipReason } from '#core/packup/run-event.ts';
 import { MOST_REPEATS } from '#core/packup/run-event.ts';
 import { checkRunEvent } from '#core/packup/run-log.ts';
@@ -64,7 +64,7 @@ export function useRunLog(view: RunView, run: ShownRun) {
     for (const said of all) {
       const checked = checkRunEvent(now, said);
       if (!checked.ok) {
-        notice({ text: faultWords(checked.failure, FORMAT), tone: 'failed' });
+        notice({ text: refusalWords(checked.failure, FORMAT), tone: 'failed' });
         break;
       }
       outbox.add({

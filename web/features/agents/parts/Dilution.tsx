@@ -1,6 +1,6 @@
 import { Alert, Box, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
-import { dilute, dilutionFaultWords, measured } from '#core/agents/dilution.ts';
+import { dilute, dilutionRefusalWords, measured } from '#core/agents/dilution.ts';
 
 const FIELDS = [
   { field: 'stockPercent', label: 'The bottle holds, %' },
@@ -24,7 +24,7 @@ export function Dilution() {
     targetPercent: typed(given.targetPercent),
     finalMl: typed(given.finalMl),
   });
-  const fault = made.ok ? null : made.failure;
+  const refusal = made.ok ? null : made.failure;
   const cup = made.ok ? measured(made.value, typed(given.finalMl)) : null;
   return (
     <Box>
@@ -34,7 +34,7 @@ export function Dilution() {
             key={field}
             label={label}
             value={given[field]}
-            error={fault?.field === field}
+            error={refusal?.field === field}
             onChange={({ target }) => setGiven({ ...given, [field]: target.value })}
             slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           />
@@ -46,7 +46,7 @@ export function Dilution() {
             {cup?.stock} from the bottle, {cup?.water} water
           </Typography>
         ) : (
-          <Alert severity="error">{dilutionFaultWords(made.failure)}</Alert>
+          <Alert severity="error">{dilutionRefusalWords(made.failure)}</Alert>
         )}
       </Box>
       {made.ok &&

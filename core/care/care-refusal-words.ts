@@ -1,5 +1,5 @@
 /** Why something cannot be written down about the care of an instrument. */
-export const CARE_FAULTS = {
+export const CARE_REFUSALS = {
   'no-such-care': () => 'This instrument has no such care.',
   'not-done-yet': () => 'That has not happened yet.',
   'was-new': () => 'It was new when it came; nothing was done to it before.',

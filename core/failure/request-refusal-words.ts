@@ -1,5 +1,5 @@
 /** Why a request cannot be taken at all, whatever it is about. */
-export const REQUEST_FAULTS = {
+export const REQUEST_REFUSALS = {
   'too-deep': ({ deepest }: { deepest: number }) => `The body is nested deeper than ${deepest}.`,
   'not-json': () => 'The body is not JSON.',
   'body-too-large': () => 'The body is larger than 100 kB.',

@@ -1,5 +1,5 @@
 /** Why something cannot be written down about a player. */
-export const PLAYER_FAULTS = {
+export const PLAYER_REFUSALS = {
   'no-such-player': () => 'No such player in the record.',
   'player-taken-back': () => 'This player was taken back. Add them under another id.',
   'id-of-another-player': ({ fields }: { fields: readonly string[] }) =>

@@ -4,7 +4,7 @@ import { clockTime } from '#core/plays/play-words.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
 /** Why a play cannot be written down, and what was kept. */
-export const PLAY_FAULTS = {
+export const PLAY_REFUSALS = {
   'in-the-future': () => 'That has not happened yet. A play ends now or earlier.',
   'before-it-came': ({ acquiredOn }: { acquiredOn: LocalDate }, format: Format) =>
     `It came to you on ${format.date(acquiredOn)}; an earlier play is not in this record.`,

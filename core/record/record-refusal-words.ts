@@ -1,5 +1,5 @@
 /** Why an entry cannot be written down, put right or taken back, whatever its kind. */
-export const RECORD_FAULTS = {
+export const RECORD_REFUSALS = {
   'taken-back': () => 'This entry was taken back. Log it anew.',
   'another-under-this-key': ({ fields }: { fields: readonly string[] }) =>
     `Another entry has this key: ${fields.join(', ')} ${fields.length === 1 ? 'differs' : 'differ'}.`,

@@ -1,5 +1,5 @@
 /** Why an event cannot be written down. */
-export const EVENT_FAULTS = {
+export const EVENT_REFUSALS = {
   'event-too-far': () => 'An event lies within two years of today.',
   'event-ends-before': () => 'It cannot end before it begins.',
   'event-too-long': () => 'It ends within a year.',

@@ -2,7 +2,7 @@ import { counted, duration, type Format } from '#core/explain/format.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
 /** Why something of a reed cannot be written down. */
-export const REED_FAULTS = {
+export const REED_REFUSALS = {
   'no-reeds-on-it': () => 'Such an instrument is played without a reed of its own.',
   'no-such-box': () => 'No such box of reeds in the record.',
   'no-such-reed': ({ number, count }: { number: number; count: number }) =>

@@ -1,5 +1,5 @@
 /** Why a run cannot be begun, or something cannot be said of it. */
-export const RUN_FAULTS = {
+export const RUN_REFUSALS = {
   'no-such-run': () => 'No such run in the record.',
   'unreadable-plan': () => 'The plan of this run cannot be read any more. Take the run back and begin it anew.',
   'nothing-to-do': () => 'Name at least one thing to be done.',

@@ -2,7 +2,7 @@ import type { Format } from '#core/explain/format.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
 /** Why something cannot be written down about an instrument. */
-export const INSTRUMENT_FAULTS = {
+export const INSTRUMENT_REFUSALS = {
   'no-such-instrument': () => 'No such instrument in the record.',
   'not-on-shelf': () => 'It is no longer on the shelf. Put it back first.',
   'no-such-part': () => 'This instrument has no such part.',

@@ -6,7 +6,7 @@ import type { LocalDate } from '#core/time/local-date.ts';
 const HOTTEST_FAHRENHEIT = 122;
 
 /** Why a condition cannot be written down. */
-export const CONDITION_FAULTS = {
+export const CONDITION_REFUSALS = {
   'no-such-condition': () => 'No such condition in the record.',
   'no-air': () => 'Dry air needs what the hygrometer shows.',
   'no-room': ({ celsius }: { celsius: number }, format: Format) => {
