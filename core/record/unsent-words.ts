@@ -8,4 +8,4 @@ export const noRoomWords = (count: number): string =>
 
 /** What was refused after its form had closed. */
 export const refusedWords = (says: string, why: string): string =>
-  `Not in the record${says === '' ? '' : `: “${says}”`} ${why}`;
+  `Not in the record: ${says === '' ? '' : `“${says}” `}${why}`;
