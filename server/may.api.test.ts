@@ -109,7 +109,7 @@ describe('who may only what is Ada’s', () => {
 test.each(Object.keys(oneOfEach))(
   'a %s is asked about where it is written, whatever the request named',
   async (kind) => {
-    const { path, body } = (await oneOfEach[kind]?.(post)) ?? { path: '', body: {} };
+    const { path, body } = (await oneOfEach[kind]?.make(post)) ?? { path: '', body: {} };
     let asked = 0;
     if (kind === 'evening')
       await post('/api/instruments', {

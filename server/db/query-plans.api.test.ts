@@ -30,7 +30,7 @@ const SMALL_INDEXES: Readonly<Record<string, string>> = {
 /** Everything that is prepared while a fact of each kind is logged, corrected and taken back. */
 async function preparedByFacts(): Promise<string[]> {
   const prepared = new Set<string>();
-  for (const [kind, make] of Object.entries(oneOfEach)) {
+  for (const [kind, { make }] of Object.entries(oneOfEach)) {
     const own = await furnishedServer();
     try {
       const log = (path: string, body: object) => own.api().post(path).send(body);

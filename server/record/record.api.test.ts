@@ -3,7 +3,8 @@ import type { RecordView } from '#contract/record.ts';
 import type { RunView } from '#contract/packup.ts';
 import { shownRun } from '#contract/shown-run.ts';
 import { FACTS } from '#server/facts.ts';
-import { oneOfEach, type Example } from '#server/testing/one-of-each.ts';
+import type { Example } from '#server/testing/examples/example.ts';
+import { oneOfEach } from '#server/testing/one-of-each.ts';
 import {
   aKey,
   furnishedServer,
@@ -36,7 +37,7 @@ const note = { instrumentId: 'clarinet', now: NOW };
 
 const logged = FACTS.filter((kind) => kind.decide !== undefined).map(({ kind }) => kind);
 const exampleOf = async (kind: string): Promise<Example> => {
-  const make = oneOfEach[kind];
+  const make = oneOfEach[kind]?.make;
   if (make === undefined) throw new Error(`no example of ${kind}`);
   return make(post);
 };

@@ -2,6 +2,7 @@ import Database from 'better-sqlite3';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { allOrNothing, migrationsFolder, readJournal } from '#server/db/migrate.ts';
+import { rowsIn } from '#server/testing/rows-in.ts';
 
 type Said = {
   readonly key: string;
@@ -34,7 +35,10 @@ const ADA = { player_id: `'ada'` };
 const REED_PLAY = { of_minutes: '30', high: `'some'`, shares: json([{ reedId: 'box/1', minutes: 30 }]) };
 const EVENT = { what: `'concert'`, on_day: `'2026-02-14'`, instrument_ids: json(['cl']) };
 
-/** Rows and children in every table, written in plain SQL as the version of a migration knew them. */
+/**
+ * Rows and children in every table, written in plain SQL as the version of a migration knew them. A table that is written
+ * in none of them gets a row made of its columns, so that a later migration is tried on it, too.
+ */
 export const ROWS_AFTER: Record<string, string> = {
   '0000_first': `
     insert into players values ('ada', 'Ada', 'grown-up', '["key-oil"]', '2026-01-01T00:00:00.000Z');
@@ -58,8 +62,6 @@ export const ROWS_AFTER: Record<string, string> = {
     insert into conditions values ('n1', 'ill', null, 'ada', '2026-01-02', null, null, null, null, '2026-01-02T10:05:00.000Z');
     insert into condition_ends values ('m1', 'n1', '2026-01-05', '2026-01-05T10:05:00.000Z');`,
   // Columns only: the rows above have them now.
-  '0002_room_and_cloth': '',
-  '0003_one_record': '',
   '0004_plan_and_log': aFact({
     ...{ key: 'last1', kind: 'last-done', table: 'last_done', about: ['cl'] },
     body: { instrument_id: `'cl'`, items: json([{ itemId: 'swab/wash', doneOn: '2026-01-01', by: 'player' }]) },
@@ -206,13 +208,39 @@ export const ROWS_AFTER: Record<string, string> = {
     `insert into feeds values ('ada', 'abcdefghijklmnopqrstuvwxyz012345')`,
     `insert into told_calendars values ('ada', '[]')`,
   ].join(';\n'),
-  '0013_coins_of_iso': '',
-  '0014_evening_plays_told': '',
-  '0015_plans_without_statistics': '',
-  '0016_imports_by_date': '',
-  '0017_imports_without_copies': '',
-  '0018_listed_by_instrument': '',
 };
+
+/** The last version of which every table has its row written. */
+const WRITTEN_UP_TO = '0018_listed_by_instrument';
+
+type Column = { readonly name: string; readonly type: string };
+/** A row of a table nobody has written one of, as its columns ask for it: a fact with this as its body. */
+function rowMadeOf(client: Database.Database, table: string): string {
+  const columns = client.prepare<[string], Column>('select name, type from pragma_table_info(?)').all(table);
+  const parents = new Map(
+    client
+      .prepare<[string], readonly [string, string]>('select "from", "table" from pragma_foreign_key_list(?)')
+      .raw()
+      .all(table),
+  );
+  const valueOf = ({ name, type }: Column): string => {
+    const parent = parents.get(name);
+    if (parent === 'players') return `'ada'`;
+    if (parent === 'instruments') return `'cl'`;
+    return type.toLowerCase() === 'text' ? `'some ${name}'` : '7';
+  };
+  const body = Object.fromEntries(
+    columns.filter(({ name }) => name !== 'fact_id').map((column) => [column.name, valueOf(column)]),
+  );
+  return aFact({ key: `made-${table}`, kind: table.replaceAll('_', '-'), table, body, about: ['ada', 'cl'] });
+}
+/** A plan that is shown is made anew where it is not there; a second key is no more than a second tab's. */
+const WITHOUT_ROWS: readonly string[] = ['other_keys', 'shown_sittings'];
+function fillEmptyTables(client: Database.Database): void {
+  for (const [table, { columns, rows }] of rowsIn(client))
+    if (rows.length === 0 && columns.includes('fact_id') && !WITHOUT_ROWS.includes(table))
+      client.exec(rowMadeOf(client, table));
+}
 
 export const statementsOf = (tag: string): string[] =>
   readFileSync(path.join(migrationsFolder, `${tag}.sql`), 'utf8').split('--> statement-breakpoint');
@@ -227,6 +255,7 @@ export function databaseAfter(count: number, file: string): Database.Database {
     client.prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)').run(tag, when);
     // At once, so that every later migration is tried on them.
     client.exec(ROWS_AFTER[tag] ?? '');
+    if (tag > WRITTEN_UP_TO) fillEmptyTables(client);
   }
   return client;
 }

@@ -39,7 +39,7 @@ export async function entryOf(kind: string, daysAgo: number, now: WallClock, sen
     },
   });
   try {
-    const made = await oneOfEach[kind]?.(post as never);
+    const made = await oneOfEach[kind]?.make(post as never);
     if (made === undefined) return null;
     const body = moved(made.body, days, now);
     // What has left is logged on no more: the one nothing else is logged on goes.
