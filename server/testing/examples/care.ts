@@ -1,7 +1,6 @@
 import { note, dayBefore, type TriedKinds } from '#server/testing/examples/example.ts';
 import { aKey, NOW, TODAY, WOODEN } from '#server/testing/test-server.ts';
 
-
 export const CARE_EXAMPLES: TriedKinds = {
   'last-done': {
     make: () => ({
