@@ -3,6 +3,8 @@
  * `docs/reading-runs.md` says what can be asked of it.
  */
 import { parseArgs } from 'node:util';
+import { checkBook } from '#core/check/check-book.ts';
+import { asError } from '#core/kernel/as-error.ts';
 import type { StepId } from '#core/book/care-ids.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
 import { PLAIN_FORMAT, counted, duration } from '#core/explain/format.ts';
@@ -32,6 +34,12 @@ const stop = (text: string): never => {
   console.error(text);
   process.exit(1);
 };
+
+try {
+  checkBook(BOOK);
+} catch (cause) {
+  stop(`The book does not hold together: ${asError(cause).message}`);
+}
 
 const pairs = (said: readonly string[]): [string, string][] =>
   said
