@@ -116,7 +116,10 @@ export const careClockView = object({
   everyPlay: boolean().strict().required(),
   atBench: boolean().strict().required(),
   hands: word(HANDS).required(),
-  withPackUp: boolean().strict().required(),
+  /** Done at home in one go with whatever else is due. */
+  dueAtHome: boolean().strict().required(),
+  /** Due, and short enough to come along when the instrument is packed up. */
+  goesAlong: boolean().strict().required(),
   /** What calls for it where it has no clock, and the parts on which that can be seen. */
   sign: object({ words: text().required(), parts: array(word(PART_IDS).required()).required() })
     .exact()

@@ -2,7 +2,8 @@ import type { AirRead } from '#core/air/air-record.ts';
 import type { Book } from '#core/book/book.ts';
 import type { Condition } from '#core/book/condition.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
-import { plannedDays, type CalendarEvent } from '#core/calendar/event.ts';
+import { calendarStanding, type CalendarStanding } from '#core/calendar/calendar-standing.ts';
+import type { CalendarEvent } from '#core/calendar/event.ts';
 import { careStanding, type CareHistory, type CareStanding } from '#core/care/care-standing.ts';
 import { conditionsStanding, type ConditionsStanding } from '#core/conditions/conditions-standing.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
@@ -32,6 +33,7 @@ export type Situation = {
   readonly instrument: Instrument;
   readonly today: LocalDate;
   readonly kind: InstrumentKind;
+  readonly calendar: CalendarStanding;
   readonly plays: PlaysStanding;
   readonly conditions: ConditionsStanding;
   readonly methods: MethodsStanding;
@@ -41,7 +43,8 @@ export type Situation = {
 /** Works out an instrument's situation from the facts; nothing is stored. */
 export function situationOf(book: Book, instrument: Instrument, facts: InstrumentFacts, today: LocalDate): Situation {
   const kind = book.kinds[instrument.kind];
-  const plays = playsStanding(facts.plays, today, plannedDays(facts.events, instrument.id));
+  const calendar = calendarStanding(facts.events, instrument.id, today);
+  const plays = playsStanding(facts.plays, today, calendar.planned);
   const setting = { book, instrument, today, choices: facts.choices, week: plays.forecast.week };
   const conditions = conditionsStanding(setting, facts.conditions, facts.air);
   const methods = methodsStanding(setting, conditions.ids);
@@ -53,5 +56,5 @@ export function situationOf(book: Book, instrument: Instrument, facts: Instrumen
     history: facts.care,
     conditions: conditions.standing,
   });
-  return { instrument, today, kind, plays, conditions, methods, care };
+  return { instrument, today, kind, calendar, plays, conditions, methods, care };
 }

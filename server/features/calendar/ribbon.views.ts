@@ -1,4 +1,4 @@
-import { awayUntil, eventWords, lastDayOf } from '#core/calendar/event.ts';
+import { eventWords, lastDayOf } from '#core/calendar/event.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
@@ -23,11 +23,12 @@ function dayOf({ item, state, due }: ItemClock, first: number, today: LocalDate)
  * What falls due on an instrument in the weeks to come, day by day; what is due already, today. At the bench nothing is done
  * at home: it waits until the day it is back.
  */
-function dueOn({ instrument, facts, situation }: Reading, today: LocalDate): Lane['due'] {
+function dueOn({ situation }: Reading, today: LocalDate): Lane['due'] {
   const days = new Map<number, string[]>();
-  const back = awayUntil(facts.events, instrument.id, today);
+  const { care, calendar } = situation(today);
+  const back = calendar.awayUntil;
   const first = back === null ? 0 : daysBetween(today, back);
-  for (const clock of situation(today).care.clocks) {
+  for (const clock of care.clocks) {
     const day = dayOf(clock, first, today);
     if (day === null || day >= SITTING_DAYS) continue;
     const names = days.get(day);

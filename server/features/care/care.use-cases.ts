@@ -1,4 +1,4 @@
-import { awayUntil } from '#core/calendar/event.ts';
+import type { Situation } from '#core/situation/situation.ts';
 import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { bookItem } from '#core/book/book.ts';
 import { itemIn } from '#core/book/practice.ts';
@@ -29,6 +29,9 @@ function closedItems({ book }: Services, { facts, situation }: Reading, today: L
   });
 }
 
+/** What calls for attention at home: nothing while it is at the bench. */
+const atHand = ({ calendar, care }: Situation) => (calendar.awayUntil === null ? care.calling : []);
+
 /** Everything the page of one instrument shows, computed from its facts. */
 export function instrumentPageOf(services: Services, id: string, today: LocalDate): Outcome<InstrumentPage, Failure> {
   const reading = services.readings.of(id);
@@ -44,9 +47,9 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
     onReeds: reedFamilyOf(kind) !== null,
     strip: stripView(kind, instrument.build, water.grams),
     clocks: care.clocks.map((clock) => clockView(clock, situation, reader)),
-    calling: care.calling.map(({ item }) => item.id),
+    calling: atHand(situation).map(({ item }) => item.id),
     awaitsPackUp: care.awaitsPackUp,
-    awayUntil: awayUntil(facts.events, instrument.id, today),
+    awayUntil: situation.calendar.awayUntil,
     leftForLater: care.leftForLater.map(({ item }) => ({ itemId: item.id, name: item.name })),
     openRunKey: facts.openRunKey,
     lastPlay: lastPlay && {
@@ -73,12 +76,9 @@ export const careOverviewOf = ({ readings, format }: Services, today: LocalDate)
   inTurns(readings.onShelf(), (read) => {
     const reading = read();
     if (reading === undefined || reading.instrument.leftOn !== null) return [];
-    const { instrument, player, facts } = reading;
+    const { instrument, player } = reading;
     const situation = reading.situation(today);
     const { name, kind, kindName, playerId } = instrumentView(instrument, situation.kind);
-    // At the bench nothing is done at home.
-    const isAway = awayUntil(facts.events, instrument.id, today) !== null;
-    const clocks = isAway ? [] : situation.care.calling;
-    const calling = clocks.map((clock) => clockView(clock, situation, { player, today, format }));
+    const calling = atHand(situation).map((clock) => clockView(clock, situation, { player, today, format }));
     return [{ instrumentId: instrument.id, name, kind, kindName, playerId, calling }];
   });

@@ -2,6 +2,7 @@ import { isNoticed } from '#core/care/what-matters.ts';
 import { signOf } from '#core/book/care-item.ts';
 import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
+import { goesAlong, isDueAtHome } from '#core/care/due-at-home.ts';
 import { signParts } from '#core/care/sign-parts.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import type { MethodsStanding } from '#core/methods/methods-standing.ts';
@@ -54,6 +55,8 @@ export type Reader = { readonly player: PlayerAbilities; readonly today: LocalDa
 export function clockView(clock: ItemClock, situation: Situation, { player, today, format }: Reader): CareClockView {
   const { item } = clock;
   const atBench = item.place === 'bench';
+  const hands = atBench ? 'bench' : handsFor(item.skill, player);
+  const at = { hands, isAway: situation.calendar.awayUntil !== null };
   const sign = signOf(item);
   return {
     itemId: item.id,
@@ -63,8 +66,9 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
     gauge: { state: clock.state, load: clock.load, words: standingWords(clock, today) },
     everyPlay: item.trigger.kind === 'every-play',
     atBench,
-    hands: atBench ? 'bench' : handsFor(item.skill, player),
-    withPackUp: item.withPackUp === true,
+    hands,
+    dueAtHome: isDueAtHome(clock, at),
+    goesAlong: goesAlong(clock, at),
     sign:
       sign === undefined
         ? null

@@ -112,7 +112,11 @@ describe('today', () => {
     const { lines, away } = await todayOf('ada');
     expect(lines.map(({ instrumentId }) => instrumentId)).not.toContain('trumpet');
     expect(away).toMatchObject([{ instrumentId: 'trumpet' }]);
-    expect((await pageOf('trumpet')).awayUntil).toBe('2026-12-03');
+    const page = await pageOf('trumpet');
+    expect([page.awayUntil, page.calling]).toEqual(['2026-12-03', []]);
+    expect(page.clocks.filter(({ dueAtHome, goesAlong }) => dueAtHome || goesAlong)).toEqual([]);
+    // What is at the bench was not played this evening.
+    expect((await todayOf('ada')).evening.map(({ instrumentId }) => instrumentId)).not.toContain('trumpet');
     expect((await pageOf('clarinet')).awayUntil).toBeNull();
   });
 

@@ -1,4 +1,3 @@
-import { awayUntil } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
@@ -17,12 +16,12 @@ type Read = { readonly reading: Reading; readonly stands: StandsToday };
 
 /** How an instrument stands by now, as far as today's list asks. */
 function standsToday({ instrument: { id }, facts, situation }: Reading, now: WallClock): StandsToday {
-  const { care, kind, conditions } = situation(now.on);
+  const { care, kind, conditions, calendar } = situation(now.on);
   const lastPlay = care.awaitsPackUp ? facts.lastPlay() : null;
   const roomCelsius = lastPlay?.roomCelsius ?? conditions.roomCelsius;
   return {
     id,
-    isAway: awayUntil(facts.events, id, now.on) !== null,
+    isAway: calendar.awayUntil !== null,
     openRunKey: facts.openRunKey,
     awaitsPackUp: care.awaitsPackUp,
     playedAt: lastPlay?.endedAtMinute == null ? null : wallMinute(lastPlay.endedOn, lastPlay.endedAtMinute),
@@ -88,7 +87,8 @@ export async function todayOf(
     read.map(({ stands }) => stands),
     wallMinute(now.on, now.atMinute),
   );
-  const mine = read.filter(({ reading }) => reading.player.id === me.id);
+  // What is at the bench was not played this evening.
+  const mine = read.filter(({ reading, stands }) => reading.player.id === me.id && !stands.isAway);
   const candidates = mine.map(({ reading: { instrument, facts, situation }, stands }) => ({
     id: { instrument, awaitsPackUp: stands.awaitsPackUp },
     plays: facts.plays,

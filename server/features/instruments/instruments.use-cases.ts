@@ -1,4 +1,3 @@
-import { awayUntil } from '#core/calendar/event.ts';
 import { KIND_IDS, kindName } from '#core/instruments/kind.ts';
 import { standingWords } from '#core/care/care-words.ts';
 import { lastPlayedOn } from '#core/plays/play-columns.ts';
@@ -32,7 +31,7 @@ export const listKinds = ({ book }: Services): KindView[] =>
 
 function shelfPlace(reading: Reading, today: LocalDate): ShelfPlace {
   const { instrument, facts } = reading;
-  const { kind, care } = reading.situation(today);
+  const { kind, care, calendar } = reading.situation(today);
   const worst = worstClock(care.clocks);
   return {
     id: instrument.id,
@@ -48,7 +47,7 @@ function shelfPlace(reading: Reading, today: LocalDate): ShelfPlace {
     },
     calling: care.calling.length,
     awaitsPackUp: care.awaitsPackUp,
-    awayUntil: awayUntil(facts.events, instrument.id, today),
+    awayUntil: calendar.awayUntil,
     openRunKey: facts.openRunKey,
     lastPlayedOn: lastPlayedOn(facts.plays),
     hasReeds: reedFamilyOf(kind) !== null,

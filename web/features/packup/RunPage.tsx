@@ -1,179 +1,28 @@
-import { Box, Button, Typography, useMediaQuery, useTheme } from '@mui/material';
+import { useMediaQuery, useTheme } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { RunStepKey } from '#core/packup/run-step.ts';
-import { doneInOneGo, isWaiting, stepAtHand, standingOn } from '#core/packup/run-progress.ts';
+import { doneInOneGo, isWaiting, stepAtHand } from '#core/packup/run-progress.ts';
 import type { RunView } from '#contract/packup.ts';
-import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
 import { useNowMs, wallNow } from '#web/clock/today.ts';
 import { packupQueries } from '#web/features/packup/packup.queries.ts';
 import { FinishSheet } from '#web/features/packup/parts/FinishSheet.tsx';
-import { LeftOut } from '#web/features/packup/parts/LeftOut.tsx';
-import { PhoneStrip } from '#web/features/packup/parts/PhoneStrip.tsx';
 import { RunEnd } from '#web/features/packup/parts/RunEnd.tsx';
-import { RunHead, type RunHeadProps } from '#web/features/packup/parts/RunHead.tsx';
-import { SkipDialog } from '#web/features/packup/parts/SkipDialog.tsx';
 import { StepAtHand } from '#web/features/packup/parts/StepAtHand.tsx';
-import { HowOf, StepDrawing } from '#web/features/packup/parts/StepDrawing.tsx';
-import { StretchList } from '#web/features/packup/parts/StretchList.tsx';
-import { shownStretches, stretchAtHand, type ShownStretch } from '#web/features/packup/run-stretches.ts';
+import { StepDrawing } from '#web/features/packup/parts/StepDrawing.tsx';
+import { shownStretches, stretchAtHand } from '#web/features/packup/run-stretches.ts';
 import { useRunWay } from '#web/features/packup/run-way.actions.ts';
-import { useRunLog, useShownRun, type RunLog } from '#web/features/packup/run.actions.ts';
+import { useRunLog, useShownRun } from '#web/features/packup/run.actions.ts';
 import { useRunKeys } from '#web/features/packup/use-run-keys.ts';
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
-import { BrassButton } from '#web/ui/BrassButton.tsx';
-import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
-import { Compartment } from '#web/ui/Compartment.tsx';
+import { TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
 import { Loading, QueryView } from '#web/ui/QueryView.tsx';
-
-type Shown = {
-  readonly run: ShownRun;
-  readonly stretches: readonly ShownStretch[];
-  readonly nowMs: number;
-  readonly log: RunLog;
-  readonly onSkip: (key: RunStepKey) => void;
-};
-
-const keysOf = (steps: readonly ShownStep[]): RunStepKey[] => steps.map(({ key }) => key);
-
-type EndsProps = {
-  /** The whole list in one tap is the next action, and stands elsewhere as such. */
-  readonly listed: boolean;
-  readonly onListed: () => void;
-  readonly onFinish: () => void;
-};
-
-/** The two ways to end early: never a dead button, for what is open is asked in a sheet. */
-const Ends = ({ listed, onListed, onFinish }: EndsProps) => (
-  <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
-    {!listed && (
-      <Button variant="outlined" color="inherit" onClick={onListed} sx={{ minHeight: 48 }}>
-        All done as listed
-      </Button>
-    )}
-    <Button color="inherit" onClick={onFinish} sx={{ minHeight: 48 }}>
-      Finish here…
-    </Button>
-  </Box>
-);
-
-/** All stretches, and under them how to end where that has no other place. */
-function AllStretches({
-  run,
-  stretches,
-  nowMs,
-  log,
-  onSkip,
-  step,
-  byStretch,
-  ends,
-  listed,
-  onListed,
-  onFinish,
-}: Shown &
-  EndsProps & {
-    readonly step: ShownStep | null;
-    readonly byStretch: boolean;
-    readonly ends: boolean;
-  }) {
-  const finished = run.finishedAt !== null;
-  const allClosed = stretches.every(({ closed, total }) => closed === total);
-  const atHand = finished ? null : stretchAtHand(stretches);
-  return (
-    <Compartment sx={{ display: 'flex', gap: 1, py: { xs: 1.5, sm: 1.5 } }}>
-      {!finished && <PhoneStrip run={run} step={step ?? atHand?.steps.find(({ state }) => state === 'open')} />}
-      <Box sx={{ flexGrow: 1, minWidth: 0 }}>
-        {listed && !allClosed && !finished && (
-          <BrassButton onClick={onListed} sx={{ mb: 1.5, width: '100%' }}>
-            All done as listed
-          </BrassButton>
-        )}
-        <StretchList
-          stretches={stretches}
-          atHandKey={atHand?.key ?? null}
-          stepKey={step?.key ?? null}
-          nowMs={nowMs}
-          readOnly={finished}
-          onTick={log.tick}
-          onUndo={log.takeBack}
-          onSkip={onSkip}
-          onAnswer={log.answer}
-          {...(byStretch
-            ? { onDone: (one: ShownStretch) => log.tickAlong(keysOf(one.toTick), 'stretch', keysOf(one.notNeeded)) }
-            : {})}
-        />
-        {!finished && run.leftOut.length > 0 && (
-          <LeftOut leftOut={run.leftOut} several={run.parts.length > 1} busy={log.busy} onPullIn={log.pullIn} />
-        )}
-        {ends && <Ends listed={listed} onListed={onListed} onFinish={onFinish} />}
-      </Box>
-    </Compartment>
-  );
-}
-
-/** Everything is closed: one tap ends the run. */
-const AllSettled = ({ log, onFinish }: { readonly log: RunLog; readonly onFinish: () => void }) => (
-  <Compartment>
-    <Typography variant="h1" sx={{ mb: 2 }}>
-      Every step is settled.
-    </Typography>
-    <BrassButton disabled={log.busy} onClick={onFinish}>
-      Finish and record it
-    </BrassButton>
-  </Compartment>
-);
-
-/** Asks why a step is skipped, once somebody wants to. */
-function Skipping({
-  run,
-  stepKey,
-  log,
-  onClose,
-}: Pick<Shown, 'run' | 'log'> & { readonly stepKey: RunStepKey | null; readonly onClose: () => void }) {
-  const step = run.steps.find(({ key }) => key === stepKey);
-  if (step === undefined) return null;
-  return (
-    <SkipDialog
-      barred={standingOn(run.steps, step).map(({ heading }) => heading)}
-      step={step}
-      onClose={onClose}
-      onSkip={(reason) => {
-        log.skip(step.key, reason);
-        onClose();
-      }}
-    />
-  );
-}
-
-/** Beside the stretches: the one at hand drawn, how its steps are done, and on a wide screen the ways to end. */
-const Beside = ({
-  run,
-  stretch,
-  several,
-  end,
-}: Pick<Shown, 'run'> & {
-  readonly stretch: ShownStretch | null;
-  readonly several: boolean;
-  readonly end?: EndsProps;
-}) =>
-  stretch && (
-    <Column last>
-      <Compartment title={stretch.title}>
-        <StepDrawing run={run} steps={stretch.steps} />
-        <HowOf steps={stretch.steps} several={several} />
-        {end && <Ends {...end} />}
-      </Compartment>
-    </Column>
-  );
-
-/** What the run is, with the reeds it is about. */
-function Head(head: Omit<RunHeadProps, 'reeds'>) {
-  const { key, finishedAt } = head.run;
-  const { data = [] } = useQuery(reedQueries.ofRun(key, wallNow()));
-  return <RunHead {...head} reeds={finishedAt === null ? data : []} />;
-}
+import { AllSettled, AllStretches, type EndsProps, keysOf } from '#web/features/packup/parts/AllStretches.tsx';
+import { BesideStretches } from '#web/features/packup/parts/BesideStretches.tsx';
+import { Skipping } from '#web/features/packup/parts/Skipping.tsx';
+import { RunHeadWithReeds } from '#web/features/packup/compartments/RunHeadWithReeds.tsx';
 
 function Loaded({ view }: { readonly view: RunView }) {
   const run = useShownRun(view);
@@ -215,7 +64,7 @@ function Loaded({ view }: { readonly view: RunView }) {
   );
   return (
     <TwoColumns wide="left">
-      <Head run={run} nowMs={nowMs} way={way} onWay={choose} />
+      <RunHeadWithReeds run={run} nowMs={nowMs} way={way} onWay={choose} />
       {finished && <RunEnd run={run} onUndo={log.undoFinish} onLastPass={log.lastPass} busy={log.busy} />}
       {!finished && step === null && <AllSettled log={log} onFinish={log.finish} />}
       {carded && (
@@ -233,7 +82,7 @@ function Loaded({ view }: { readonly view: RunView }) {
         />
       )}
       {all}
-      {!guided && step && <Beside run={run} stretch={stretch} several={several} {...(wide ? { end } : {})} />}
+      {!guided && step && <BesideStretches run={run} stretch={stretch} several={several} {...(wide ? { end } : {})} />}
       <Skipping run={run} stepKey={skipping} log={log} onClose={() => setSkipping(null)} />
       {ending && !finished && <FinishSheet run={run} nowMs={nowMs} log={log} onClose={() => setEnding(false)} />}
     </TwoColumns>

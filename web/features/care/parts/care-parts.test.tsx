@@ -4,7 +4,6 @@ import { cleanup, fireEvent, screen } from '@testing-library/react';
 import { addDays, localDate } from '#core/time/local-date.ts';
 import type { CareClockView, InstrumentPage } from '#contract/care.ts';
 import { FORMAT } from '#web/clock/format.ts';
-import { isDueAtHome } from '#web/features/care/due-at-home.ts';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
 import { Closed, Methods, NeverDos } from '#web/features/care/parts/HeldTo.tsx';
@@ -24,7 +23,8 @@ const clock = (over: Partial<CareClockView> = {}): CareClockView => ({
   everyPlay: false,
   atBench: false,
   hands: 'player',
-  withPackUp: false,
+  dueAtHome: true,
+  goesAlong: false,
   sign: null,
   noticed: false,
   declined: false,
@@ -40,19 +40,6 @@ const seen = {
   sign: { words: 'a pad loose', parts: ['upper-joint' as const] },
   gauge: { state: 'as-seen' as const, load: null, words: 'when you see a pad loose' },
 };
-
-test('all in one go is what is due at home: nothing put off, of the bench, or not due yet', () => {
-  const of = (over: Partial<CareClockView>) => isDueAtHome(clock(over));
-  const gauge = (state: CareClockView['gauge']['state']) => ({ gauge: { state, load: 1, words: '' } });
-  expect([of({}), of(gauge('overdue'))]).toEqual([true, true]);
-  expect([of({ postponedUntil: addDays(today, 3) }), of({ hands: 'bench' })]).toEqual([false, false]);
-  expect((['soon', 'fresh', 'waiting', 'unknown'] as const).map((state) => of(gauge(state)))).toEqual([
-    false,
-    false,
-    false,
-    false,
-  ]);
-});
 
 describe('a row of care', () => {
   const row = (over: Partial<CareClockView> = {}, busy = false) => {

@@ -1,0 +1,64 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useState } from 'react';
+import type { SittingsView } from '#contract/sittings.ts';
+import { PlacedItems, placedWhy, type Sitting } from '#web/features/calendar/parts/SittingDays.tsx';
+import { nearDay } from '#web/features/calendar/parts/near-day.ts';
+import { SittingTimes } from '#web/features/calendar/parts/SittingTimes.tsx';
+import { useSittingTime } from '#web/features/calendar/sittings.actions.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+type NextSittingProps = {
+  readonly view: SittingsView;
+  readonly busy: boolean;
+  readonly onStart: (sitting: Sitting) => void;
+};
+
+/** What to do next, and when: the first sitting of the plan. */
+export function NextSitting({ view, busy, onStart }: NextSittingProps) {
+  const { sittings, today, words, because, said } = view;
+  const [isAsking, setIsAsking] = useState(false);
+  const time = useSittingTime();
+  const [next] = sittings;
+  return (
+    <Compartment>
+      {next ? (
+        <>
+          <Typography color="text.secondary">Next sitting</Typography>
+          <Typography variant="h1">
+            {nearDay(next.on, today)}, {next.words}
+          </Typography>
+          <Box sx={{ my: 1 }}>
+            <PlacedItems items={next.items} />
+          </Box>
+          <WhyFold lines={placedWhy(next.items)} about="the next sitting" />
+          <BrassButton disabled={busy} onClick={() => onStart(next)} sx={{ my: 1 }}>
+            {next.on === today ? 'Start it' : 'Do it now instead'}
+          </BrassButton>
+        </>
+      ) : (
+        <Typography variant="h1" sx={{ mb: 1 }}>
+          No sitting in six weeks.
+        </Typography>
+      )}
+      <Typography sx={{ mt: 1 }}>{words}</Typography>
+      <WhyFold lines={because} about="the plan of six weeks" />
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+        {said === null
+          ? 'Ulu takes a quarter of an hour on weekdays and an hour at the weekend, until you say when you have time.'
+          : 'Planned within the time you have said you have.'}
+      </Typography>
+      <Button
+        color="inherit"
+        onClick={() => {
+          time.open();
+          setIsAsking(true);
+        }}
+      >
+        When have you time?
+      </Button>
+      {isAsking && <SittingTimes view={view} time={time} onClose={() => setIsAsking(false)} />}
+    </Compartment>
+  );
+}

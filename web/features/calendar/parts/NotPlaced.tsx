@@ -1,0 +1,37 @@
+import { Link as MuiLink, Typography } from '@mui/material';
+import { Link } from 'react-router';
+import { counted } from '#core/explain/format.ts';
+import type { SittingsView } from '#contract/sittings.ts';
+import { PlacedItems, placedWhy } from '#web/features/calendar/parts/SittingDays.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+/** What finds no day in six weeks, and what it needs. */
+export function FindsNoDay({ left }: Pick<SittingsView, 'left'>) {
+  if (left.length === 0) return null;
+  return (
+    <Compartment title="Finds no day">
+      <PlacedItems items={left} />
+      <WhyFold lines={placedWhy(left)} about="what finds no day" />
+    </Compartment>
+  );
+}
+
+/** Care that is in no sitting, for nobody knows when it was last done. */
+export function InNoSittingYet({ unknown }: Pick<SittingsView, 'unknown'>) {
+  if (unknown.length === 0) return null;
+  return (
+    <Compartment title="In no sitting yet">
+      {unknown.map(({ instrumentId, name, count }) => (
+        <Typography key={instrumentId} sx={{ overflowWrap: 'anywhere' }}>
+          Nobody knows when {counted(count, 'thing')} on {name} {count === 1 ? 'was' : 'were'} last done.{' '}
+          <MuiLink component={Link} to={`/care/${instrumentId}`} color="inherit" sx={TALL_LINK}>
+            Say when
+          </MuiLink>
+        </Typography>
+      ))}
+    </Compartment>
+  );
+}
+
+const TALL_LINK = { display: 'inline-block', py: 1.5, my: -1 };

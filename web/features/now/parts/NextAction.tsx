@@ -1,0 +1,118 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { InstrumentPage } from '#contract/care.ts';
+import { duration, listed } from '#core/explain/format.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+/** The one thing to do now, big. */
+export function NextAction({
+  page,
+  onPlayed,
+  onPackUp,
+  onFinishLeft,
+  onMakeReady,
+  busy,
+}: {
+  readonly page: InstrumentPage;
+  readonly onPlayed: () => void;
+  readonly onPackUp: (minutesAtHand: number | null) => void;
+  readonly onFinishLeft: (itemIds: readonly CareItemId[]) => void;
+  readonly onMakeReady: () => void;
+  readonly busy: boolean;
+}) {
+  const { instrument, openRunKey, awaitsPackUp, awayUntil, leftForLater, lastPlay, water } = page;
+  const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
+  const played = lastPlay
+    ? `Last played ${FORMAT.weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
+    : 'Nothing played in this record yet.';
+  if (openRunKey !== null)
+    return (
+      <>
+        <Typography variant="h1" sx={{ mb: 1 }}>
+          A run is under way.
+        </Typography>
+        <Typography sx={{ mb: 2 }}>Nothing you ticked is lost.</Typography>
+        <BrassButton {...{ component: Link, to: `/pack-up/${instrument.id}/${openRunKey}` }}>Go on with it</BrassButton>
+      </>
+    );
+  if (awayUntil !== null)
+    return (
+      <>
+        <Typography variant="h1" sx={{ mb: 1 }}>
+          At the bench.
+        </Typography>
+        <Typography sx={{ mb: 2 }}>It is expected back on {FORMAT.weekdayDate(awayUntil)}.</Typography>
+        <Button variant="outlined" color="inherit" {...{ component: Link, to: `/calendar/${instrument.id}` }}>
+          It is back, or comes later
+        </Button>
+        <Button color="inherit" disabled={busy} onClick={onPlayed} sx={{ mt: 1 }}>
+          I have played it
+        </Button>
+      </>
+    );
+  if (awaitsPackUp)
+    return (
+      <>
+        <Typography variant="h1" sx={{ mb: 1 }}>
+          Not packed up yet.
+        </Typography>
+        <Typography>{played}</Typography>
+        {water.grams > 0 && (
+          <Box sx={{ mb: 1.5 }}>
+            <Typography sx={{ color: 'water.ink', fontWeight: 650 }}>
+              About {FORMAT.grams(water.grams)} of water stand in it.
+            </Typography>
+            <WhyFold lines={water.because} about="the water in it" />
+          </Box>
+        )}
+        <Box sx={{ mb: 1.5, width: '100%' }}>
+          <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
+        </Box>
+        <BrassButton disabled={busy} onClick={() => onPackUp(minutesAtHand)}>
+          Start packing up
+        </BrassButton>
+        <Button color="inherit" onClick={onPlayed} sx={{ mt: 1 }}>
+          I have played again
+        </Button>
+      </>
+    );
+  return (
+    <>
+      <Typography variant="h1" sx={{ mb: 1 }}>
+        Ready to play.
+      </Typography>
+      <Typography sx={{ mb: water.letOut || leftForLater.length > 0 ? 1 : 2.5 }}>{played}</Typography>
+      {leftForLater.length > 0 && (
+        <Box sx={{ mb: 2, display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
+          <Typography>Left from packing up: {listed(leftForLater.map(({ name }) => name.toLowerCase()))}.</Typography>
+          <Button
+            variant="outlined"
+            color="inherit"
+            disabled={busy}
+            onClick={() => onFinishLeft(leftForLater.map(({ itemId }) => itemId))}
+          >
+            Do it now
+          </Button>
+        </Box>
+      )}
+      {water.letOut && (
+        <Box sx={{ mb: 1.5 }}>
+          <WhyFold lines={water.letOut.because} about="when to let water out">
+            <Typography component="span" sx={{ color: 'water.ink' }}>
+              While playing, let water out about every {duration(water.letOut.minutes)}.
+            </Typography>
+          </WhyFold>
+        </Box>
+      )}
+      <BrassButton onClick={onPlayed}>I have just played</BrassButton>
+      <Button color="inherit" disabled={busy} onClick={onMakeReady} sx={{ mt: 1.5 }}>
+        Make ready to play
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,46 @@
+import { Button } from '@mui/material';
+import { Link } from 'react-router';
+import { counted } from '#core/explain/format.ts';
+import type { TodayLineView } from '#contract/today.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+
+/** The one yellow button: the run under way, what stands wet, or what was just played. */
+export function NextStep({
+  lines,
+  busy,
+  onPlayed,
+  onPackUp,
+}: {
+  readonly lines: readonly TodayLineView[];
+  readonly busy: boolean;
+  readonly onPlayed: () => void;
+  readonly onPackUp: (wet: readonly TodayLineView[]) => void;
+}) {
+  const own = lines.filter(({ ownerName }) => ownerName === null);
+  const run = own.find(({ what }) => what === 'run');
+  const wet = own.filter(({ what }) => what === 'wet');
+  const played = (
+    <Button variant="outlined" color="inherit" onClick={onPlayed} sx={{ minHeight: 56 }}>
+      I have played
+    </Button>
+  );
+  if (run)
+    return (
+      <>
+        <BrassButton {...{ component: Link, to: `/pack-up/${run.instrumentId}/${run.runKey ?? ''}` }}>
+          Go on: {run.name}
+        </BrassButton>
+        {played}
+      </>
+    );
+  if (wet.length > 0)
+    return (
+      <>
+        <BrassButton disabled={busy} onClick={() => onPackUp(wet)}>
+          {wet.length === 1 ? `Pack up: ${wet[0]?.name ?? ''}` : `Pack up ${counted(wet.length, 'instrument')}`}
+        </BrassButton>
+        {played}
+      </>
+    );
+  return <BrassButton onClick={onPlayed}>I have played</BrassButton>;
+}

@@ -1,0 +1,107 @@
+import { Box, Button, Typography } from '@mui/material';
+import type { RunStepKey } from '#core/packup/run-step.ts';
+import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
+import { LeftOut } from '#web/features/packup/parts/LeftOut.tsx';
+import { PhoneStrip } from '#web/features/packup/parts/PhoneStrip.tsx';
+import { StretchList } from '#web/features/packup/parts/StretchList.tsx';
+import { stretchAtHand, type ShownStretch } from '#web/features/packup/run-stretches.ts';
+import type { RunLog } from '#web/features/packup/run.actions.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+
+export type Shown = {
+  readonly run: ShownRun;
+  readonly stretches: readonly ShownStretch[];
+  readonly nowMs: number;
+  readonly log: RunLog;
+  readonly onSkip: (key: RunStepKey) => void;
+};
+
+export const keysOf = (steps: readonly ShownStep[]): RunStepKey[] => steps.map(({ key }) => key);
+
+export type EndsProps = {
+  /** The whole list in one tap is the next action, and stands elsewhere as such. */
+  readonly listed: boolean;
+  readonly onListed: () => void;
+  readonly onFinish: () => void;
+};
+
+/** The two ways to end early: never a dead button, for what is open is asked in a sheet. */
+export const Ends = ({ listed, onListed, onFinish }: EndsProps) => (
+  <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
+    {!listed && (
+      <Button variant="outlined" color="inherit" onClick={onListed} sx={{ minHeight: 48 }}>
+        All done as listed
+      </Button>
+    )}
+    <Button color="inherit" onClick={onFinish} sx={{ minHeight: 48 }}>
+      Finish here…
+    </Button>
+  </Box>
+);
+
+/** All stretches, and under them how to end where that has no other place. */
+export function AllStretches({
+  run,
+  stretches,
+  nowMs,
+  log,
+  onSkip,
+  step,
+  byStretch,
+  ends,
+  listed,
+  onListed,
+  onFinish,
+}: Shown &
+  EndsProps & {
+    readonly step: ShownStep | null;
+    readonly byStretch: boolean;
+    readonly ends: boolean;
+  }) {
+  const finished = run.finishedAt !== null;
+  const allClosed = stretches.every(({ closed, total }) => closed === total);
+  const atHand = finished ? null : stretchAtHand(stretches);
+  return (
+    <Compartment sx={{ display: 'flex', gap: 1, py: { xs: 1.5, sm: 1.5 } }}>
+      {!finished && <PhoneStrip run={run} step={step ?? atHand?.steps.find(({ state }) => state === 'open')} />}
+      <Box sx={{ flexGrow: 1, minWidth: 0 }}>
+        {listed && !allClosed && !finished && (
+          <BrassButton onClick={onListed} sx={{ mb: 1.5, width: '100%' }}>
+            All done as listed
+          </BrassButton>
+        )}
+        <StretchList
+          stretches={stretches}
+          atHandKey={atHand?.key ?? null}
+          stepKey={step?.key ?? null}
+          nowMs={nowMs}
+          readOnly={finished}
+          onTick={log.tick}
+          onUndo={log.takeBack}
+          onSkip={onSkip}
+          onAnswer={log.answer}
+          {...(byStretch
+            ? { onDone: (one: ShownStretch) => log.tickAlong(keysOf(one.toTick), 'stretch', keysOf(one.notNeeded)) }
+            : {})}
+        />
+        {!finished && run.leftOut.length > 0 && (
+          <LeftOut leftOut={run.leftOut} several={run.parts.length > 1} busy={log.busy} onPullIn={log.pullIn} />
+        )}
+        {ends && <Ends listed={listed} onListed={onListed} onFinish={onFinish} />}
+      </Box>
+    </Compartment>
+  );
+}
+
+/** Everything is closed: one tap ends the run. */
+export const AllSettled = ({ log, onFinish }: { readonly log: RunLog; readonly onFinish: () => void }) => (
+  <Compartment>
+    <Typography variant="h1" sx={{ mb: 2 }}>
+      Every step is settled.
+    </Typography>
+    <BrassButton disabled={log.busy} onClick={onFinish}>
+      Finish and record it
+    </BrassButton>
+  </Compartment>
+);

@@ -1,0 +1,91 @@
+import { Box, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { ReedBoxView } from '#contract/reed-views.ts';
+import { useToday } from '#web/clock/today.ts';
+import { useReadAir } from '#web/features/air/air.actions.ts';
+import { airQueries } from '#web/features/air/air.queries.ts';
+import { AirToday } from '#web/features/air/parts/AirToday.tsx';
+import { Boxes, type Opened } from '#web/features/reeds/parts/Boxes.tsx';
+import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
+import { ReedNow } from '#web/features/reeds/parts/ReedNow.tsx';
+import { ReedPlan } from '#web/features/reeds/compartments/ReedPlan.tsx';
+import { Supply } from '#web/features/reeds/parts/Supply.tsx';
+import { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
+import { useReedBox, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { lazyPart } from '#web/ui/lazy-part.tsx';
+import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { ReadyForConcert, type ReedsOfKindProps } from '#web/features/reeds/compartments/ReadyForConcert.tsx';
+
+const [LifeChart] = lazyPart(async () => (await import('#web/features/reeds/parts/LifeChart.tsx')).LifeChart);
+
+const [ReedSheet] = lazyPart(async () => (await import('#web/features/reeds/parts/ReedSheet.tsx')).ReedSheet);
+
+const [BoxSheet] = lazyPart(async () => (await import('#web/features/reeds/parts/BoxSheet.tsx')).BoxSheet);
+
+/** The reeds of one kind of instrument: which one now, the boxes, the last plays, and what is to come. */
+export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { readonly currency: string | null }) {
+  const today = useToday();
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [editing, setEditing] = useState<{ readonly old: ReedBoxView | null } | null>(null);
+  const said = useReedSaid();
+  const air = useReadAir();
+  const read = useQuery(airQueries.of(playerId, today)).data?.read ?? null;
+  const playing = useReedPlay();
+  const box = useReedBox();
+  const reed = of.boxes.flatMap(({ reeds }) => reeds).find(({ reedId }) => reedId === opened?.reedId);
+  const edit = (old: ReedBoxView | null) => {
+    box.open();
+    setEditing({ old });
+  };
+  const add = () => edit(null);
+  return (
+    <Box component="section" aria-label={of.kindName} sx={{ mb: 3 }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        {of.kindName}
+      </Typography>
+      <TwoColumns wide="left">
+        <Column>
+          <Compartment>
+            <ReedNow of={of} onAddBox={add} />
+            {of.boxes.length > 0 && <AirToday playerId={playerId} read={read} air={air} />}
+          </Compartment>
+          {of.boxes.length > 0 && (
+            <>
+              <Compartment title="Last played">
+                <PlayReeds of={of} playing={playing} />
+              </Compartment>
+              <Compartment title="How long they live">
+                <Typography>{of.life.words}</Typography>
+                <WhyFold lines={of.life.because} about="how long the reeds live" />
+                <LifeChart life={of.life} />
+              </Compartment>
+              <Compartment title="Supply">
+                <Supply supply={of.supply} currency={currency} />
+              </Compartment>
+            </>
+          )}
+        </Column>
+        <Column>
+          <Boxes of={of} onReed={setOpened} onEdit={edit} onAdd={add} />
+          {of.boxes.length > 0 && <ReadyForConcert of={of} playerId={playerId} />}
+        </Column>
+      </TwoColumns>
+      {of.boxes.length > 0 && <ReedPlan kind={of.kind} playerId={playerId} />}
+      {opened && reed && <ReedSheet name={opened.name} reed={reed} said={said} onClose={() => setOpened(null)} />}
+      {editing && (
+        <BoxSheet
+          playerId={playerId}
+          of={of}
+          old={editing.old}
+          currency={currency}
+          today={today}
+          box={box}
+          onClose={() => setEditing(null)}
+        />
+      )}
+    </Box>
+  );
+}
