@@ -85,7 +85,7 @@ export const conditionView = object({
 export type ConditionView = InferType<typeof conditionView>;
 
 /** A condition this instrument may be in, as the form asks for it. */
-export const conditionOffer = object({
+const conditionOffer = object({
   condition: word(CONDITION_IDS).required(),
   name: text().required(),
   begins: text().required(),

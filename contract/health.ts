@@ -2,7 +2,7 @@ import { object } from 'yup';
 import { amount, text, word } from '#contract/scalars.ts';
 
 /** `damaged`: pages of the file cannot be read; `gone`: the file is not where it was; `full`: the disk is. */
-export const DATABASE_STATES = ['ok', 'damaged', 'gone', 'full'] as const;
+const DATABASE_STATES = ['ok', 'damaged', 'gone', 'full'] as const;
 export type DatabaseState = (typeof DATABASE_STATES)[number];
 
 export const healthPath = '/api/health';

@@ -37,7 +37,7 @@ export const methodPaths = {
 } as const;
 
 /** One way of doing it, with what it would change for this instrument this year. */
-export const methodChoiceView = object({
+const methodChoiceView = object({
   choice: text().required(),
   words: text().required(),
   mark: word(MARKS).required(),
@@ -55,7 +55,7 @@ export const methodChoiceView = object({
   .required();
 export type MethodChoiceView = InferType<typeof methodChoiceView>;
 
-export const methodView = object({
+const methodView = object({
   method: word(METHOD_IDS).required(),
   question: text().required(),
   moment: word(METHOD_MOMENTS).required(),
@@ -146,7 +146,7 @@ export type ReadSetRequest = Omit<InferType<typeof reading>, 'set'> & { set: Met
 /** Its choices are checked one by one above; Yup only knows them as an object. */
 export const readSetRequest = reading as unknown as ObjectSchema<ReadSetRequest>;
 
-export const SET_VERDICTS = ['new', 'same', 'not-asked', 'barred', 'unknown'] as const;
+const SET_VERDICTS = ['new', 'same', 'not-asked', 'barred', 'unknown'] as const;
 
 export const setReading = object({
   name: text().required(),

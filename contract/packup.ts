@@ -53,7 +53,7 @@ import {
 export { packupPaths };
 
 export const MOST_INSTRUMENTS_AT_ONCE = 12;
-export const MOST_MINUTES_AT_HAND = 300;
+const MOST_MINUTES_AT_HAND = 300;
 
 const runShareRequest = object({
   instrumentId: instrumentId().required(),
@@ -118,7 +118,7 @@ export const runEventRequest = byKind<RunEventRequest>((kind) => ({
 }));
 
 /** What a log is made of. */
-export const loggedRunEvent = object({
+const loggedRunEvent = object({
   key: clientKey().required(),
   event: byKind<RunEvent>(() => ({ at: instantText().required() })),
 })
@@ -129,7 +129,7 @@ export const loggedRunEvent = object({
 export const runEventAnswer = answeredWith(loggedRunEvent);
 
 /** What the book says of a step of a run, for whoever does it. */
-export const stepWords = object({
+const stepWords = object({
   key: runStepKey().required(),
   instrumentName: text().required(),
   itemName: text().required(),
@@ -159,7 +159,7 @@ export const stepWords = object({
   .required();
 export type StepWords = InferType<typeof stepWords>;
 
-export const runShareView = object({
+const runShareView = object({
   instrumentId: instrumentId().required(),
   name: text().required(),
   kind: word(KIND_IDS).required(),

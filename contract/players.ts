@@ -59,7 +59,7 @@ export const minderFact = fact({
 });
 
 /** A player, as the core has them. */
-export const playerView = object({
+const playerView = object({
   id: playerId().required(),
   name: name().required(),
   standing: word(STANDINGS).required(),

@@ -2,7 +2,7 @@ import { array, object, type InferType } from 'yup';
 import { amount, text, word } from '#contract/scalars.ts';
 
 /** Everything that can be wrong with a request. Adding a word stops the server compiling until it has a status. */
-export const PROBLEM_CODES = [
+const PROBLEM_CODES = [
   'invalid-request',
   'not-found',
   'conflict',

@@ -23,7 +23,7 @@ export const withdrawalView = object({
   .required();
 
 /** One line of an instrument's record. */
-export const recordEntryView = object({
+const recordEntryView = object({
   key: factKey().required(),
   kind: text().required(),
   on: localDateText().required(),

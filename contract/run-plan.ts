@@ -52,7 +52,7 @@ export const keptStep = object({
   .exact()
   .required();
 
-export const keptLeftOut = object({
+const keptLeftOut = object({
   steps: array(keptStep).min(1).required(),
   value: amount().min(0).required(),
   moreMinutes: amount().min(0).required(),

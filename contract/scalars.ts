@@ -101,7 +101,7 @@ export const minuteOfDay = () => amount().integer().min(0).max(1439);
 export const wallClock = object({ on: localDateText().required(), atMinute: minuteOfDay().required() }).exact();
 
 /** One line under "Why". */
-export const whyLine = object({
+const whyLine = object({
   rule: text().required(),
   text: text().required(),
   mark: word(MARKS).required(),

@@ -9,7 +9,7 @@ import puppeteer, { type Browser } from 'puppeteer-core';
 const root = path.resolve(import.meta.dirname, '..');
 const START_WITHIN_MS = 60_000;
 
-export function chromiumPath(): string {
+function chromiumPath(): string {
   const found = [
     process.env.CHROMIUM_PATH,
     // The same engine without the windows nobody sees: it opens a page in half the time.

@@ -25,7 +25,7 @@ export type ServeOptions = {
 };
 
 /** The server cannot start or stop as it should; the message says what to do. */
-export class StartRefusal extends Error {}
+class StartRefusal extends Error {}
 
 const root = path.resolve(import.meta.dirname, '..');
 const version = String(fieldOf(JSON.parse(readFileSync(path.join(root, 'package.json'), 'utf8')), 'version'));

@@ -29,7 +29,7 @@ export type Stretch = { readonly from: LocalDate; readonly to: LocalDate };
 /** A stay: the day it is taken there, the day it is back, and the first day on which it may be played to an audience. */
 export type Stay = { readonly on: LocalDate; readonly back: LocalDate; readonly ready: LocalDate };
 
-export const CLASHES = ['audience', 'journey', 'kin', 'own-stay', 'weekend', 'weekend-on-the-way'] as const;
+const CLASHES = ['audience', 'journey', 'kin', 'own-stay', 'weekend', 'weekend-on-the-way'] as const;
 /** Why a day is no day to take it there. */
 export type Clash = { readonly kind: (typeof CLASHES)[number]; readonly event: CalendarEvent | null };
 

@@ -6,7 +6,7 @@ import type { Situation } from '#core/situation/situation.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 /** Nobody plans a stay further ahead. */
-export const BENCH_HORIZON_DAYS = 182;
+const BENCH_HORIZON_DAYS = 182;
 
 /** What an instrument has for the bench: all of it is done in one stay. */
 export type BenchWork = {

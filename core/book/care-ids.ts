@@ -1,5 +1,5 @@
 /** The pages of the practice book. A kind's practice is the sum of its pages, common ones first. */
-export const PAGE_IDS = [
+const PAGE_IDS = [
   'wind',
   'swab',
   'keyed',

@@ -1,7 +1,7 @@
 import type { PartId, PartRole } from '#core/instruments/kind.ts';
 
 /** Things around an instrument that hands take, lay down and put away. */
-export const LOOSE_THINGS = [
+const LOOSE_THINGS = [
   'cap',
   'plug',
   'strap',
@@ -44,7 +44,7 @@ export type Thing = PartId | LooseThing | Spot | PartRole | 'everything' | 'ever
 export type Bath = 'cup' | 'mouth' | 'water' | 'acid';
 
 /** Verbs that take one thing and no more. */
-export const PLAIN_VERBS = [
+const PLAIN_VERBS = [
   'blot',
   'brush',
   'cover',

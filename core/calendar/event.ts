@@ -7,8 +7,8 @@ import { addDays, dayNumber, daysBetween, type LocalDate } from '#core/time/loca
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 
 /** What is played on one day with so many minutes, and what takes days on which nothing is played, or no time is left. */
-export const PLAYED_EVENTS = ['concert', 'audition', 'rehearsal'] as const;
-export const DAYS_OFF = ['holiday', 'travel', 'bench'] as const;
+const PLAYED_EVENTS = ['concert', 'audition', 'rehearsal'] as const;
+const DAYS_OFF = ['holiday', 'travel', 'bench'] as const;
 export const EVENT_KINDS = [...PLAYED_EVENTS, ...DAYS_OFF] as const;
 export type EventKind = (typeof EVENT_KINDS)[number];
 export const isPlayed = (what: EventKind): boolean => PLAYED_EVENTS.some((one) => one === what);

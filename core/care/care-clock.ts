@@ -16,7 +16,7 @@ import type { PartId } from '#core/instruments/kind.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { addMonths, dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
-export const LIMB_NAMES = ['days', 'minutes', 'plays'] as const;
+const LIMB_NAMES = ['days', 'minutes', 'plays'] as const;
 export type LimbName = (typeof LIMB_NAMES)[number];
 
 /** One limb of a clock: how much of its interval has run. `load` = since ÷ interval. */

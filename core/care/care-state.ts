@@ -7,7 +7,7 @@ export const CARE_STATES = ['fresh', 'soon', 'due', 'overdue', 'unknown', 'as-se
 export type CareState = (typeof CARE_STATES)[number];
 
 export const SOON_AT = 0.75;
-export const DUE_AT = 1;
+const DUE_AT = 1;
 export const OVERDUE_AT = 1.5;
 
 /** The state of a running clock by its load: fresh < 0.75 ≤ soon < 1 ≤ due < 1.5 ≤ overdue. */

@@ -9,7 +9,7 @@ import { plainName } from '#core/kernel/visible-text.ts';
 /** What ends every name this program gives: what comes back under such a name is its own, and is not taken in again. */
 export const OWN_UIDS = '@ulu';
 /** Minutes of playing where the calendar does not say how long it is. */
-export const USUAL_EVENT_MINUTES = 80;
+const USUAL_EVENT_MINUTES = 80;
 /** Dates that are taken in at once. */
 export const MOST_IMPORTED = 1000;
 const LONGEST_NAME = 60;

@@ -4,7 +4,7 @@ import { dayOfYear, daysInMonth, daysInYear, partsOfWall, wallOfParts } from '#c
 import { weekdayOfDay } from '#core/time/local-date.ts';
 
 /** More dates of one series than anybody plays in a year and a half. */
-export const MOST_DATES = 800;
+const MOST_DATES = 800;
 /** More times of one day are by the hour or finer. */
 const MOST_TIMES = 24;
 const MS_PER_DAY = 86_400_000;

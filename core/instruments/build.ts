@@ -2,7 +2,7 @@
  * What may be recorded about one instrument, and the words it may be recorded in.
  * One list for all kinds, so that a rule such as "no bore oil on plastic" is written once.
  */
-export const BUILD_FIELDS = {
+const BUILD_FIELDS = {
   body: ['wood', 'plastic', 'hard-rubber', 'metal', 'bamboo'],
   tenons: ['cork', 'thread', 'metal'],
   pads: ['skin', 'leather', 'cork', 'synthetic'],

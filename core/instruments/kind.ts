@@ -29,7 +29,7 @@ export const KIND_IDS = [
 ] as const;
 export type KindId = (typeof KIND_IDS)[number];
 
-export const FAMILIES = ['Single reeds', 'Double reeds', 'Flutes', 'Pipes', 'Brass'] as const;
+const FAMILIES = ['Single reeds', 'Double reeds', 'Flutes', 'Pipes', 'Brass'] as const;
 export type Family = (typeof FAMILIES)[number];
 
 /** Every part that occurs in some kind, in the trade's own words. */

@@ -21,7 +21,7 @@ export type RunKind = (typeof RUN_KINDS)[number];
  * `no`: a look has found that it is not needed, or has ended its item, or another step has done it; `undecided`: that is
  * still to come; `cannot`: what it stands on was left undone.
  */
-export const CALLED = ['yes', 'no', 'undecided', 'cannot'] as const;
+const CALLED = ['yes', 'no', 'undecided', 'cannot'] as const;
 export type Called = (typeof CALLED)[number];
 
 type Closed = {
@@ -228,7 +228,7 @@ export type RunEventRefusal =
   | { readonly code: 'must-steps-open'; readonly headings: readonly string[] };
 
 /** Steps that keep a run from being finished: neither done nor skipped; they are skipped with a reason only. */
-export const mustBeSettled = ({ steps }: RunNow): StepNow[] =>
+const mustBeSettled = ({ steps }: RunNow): StepNow[] =>
   steps.filter(({ must, state, called }) => must && state === 'open' && called === 'yes');
 
 /** May this be said of the run? It is finished once, and never with a must-step neither done nor skipped. */

@@ -1,7 +1,7 @@
 import type { PlayColumns } from '#core/plays/play-columns.ts';
 
 /** What a play lasts where the record says nothing (estimate), min. */
-export const UNKNOWN_PLAY_MINUTES = 45;
+const UNKNOWN_PLAY_MINUTES = 45;
 const PLAYS_READ = 20;
 const STEP_MINUTES = 5;
 

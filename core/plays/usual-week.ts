@@ -4,7 +4,7 @@ import { weekdayOfDay } from '#core/time/local-date.ts';
 import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** Half of the weight lies in the last four weeks (estimate). */
-export const HALF_LIFE_WEEKS = 4;
+const HALF_LIFE_WEEKS = 4;
 /** Older weeks weigh less than 2⁻¹⁵ and are left out. */
 const WEEKS_READ = 60;
 
@@ -71,7 +71,7 @@ function daily(columns: PlayColumns, today: number): { firstDay: number; minutes
 }
 
 /** How many weeks of its own a weekday needs to weigh as much as the mean of all days (estimate). */
-export const SHRINK_WEEKS = 2;
+const SHRINK_WEEKS = 2;
 
 /** `(n·own + k·guess) / (n + k)`: n observations of its own beside a guess that weighs k. Source: reference §14e. */
 export function shrunk(own: number, seen: number, guess: number, weight = SHRINK_WEEKS): number {

@@ -38,7 +38,7 @@ export function leftOfSet(sessions: SetSessions, reedId: ReedId, on: LocalDate, 
 }
 
 /** Nobody sets a session further ahead. */
-export const FURTHEST_SET_DAYS = 56;
+const FURTHEST_SET_DAYS = 56;
 /** A session longer than this is a mistake, minutes. */
 export const LONGEST_SET = 300;
 

@@ -14,18 +14,10 @@ import type {
   ReedFor,
   ReedSaying,
   ReedSign,
-  ReedStage,
 } from '#core/reeds/reed.ts';
 import type { ReedReason } from '#core/reeds/which-reed.ts';
 import { dateOfDay, type LocalDate } from '#core/time/local-date.ts';
 
-export const STAGE_WORDS: Readonly<Record<ReedStage, string>> = {
-  new: 'new',
-  'breaking-in': 'being broken in',
-  'in-rotation': 'in rotation',
-  'practice-only': 'for practice only',
-  retired: 'retired',
-};
 export const FEEL_WORDS: Readonly<Record<ReedFeel, string>> = {
   'too-hard': 'too hard',
   right: 'right',

@@ -13,7 +13,7 @@ export type ReedRefusal =
   | { readonly code: 'reed-has-ended'; readonly on: LocalDate };
 
 /** The box of a reed, where there is such a reed. */
-export function boxOfReed(id: ReedId, { boxes }: Pick<Known, 'boxes'>): Outcome<ReedBox, ReedRefusal> {
+function boxOfReed(id: ReedId, { boxes }: Pick<Known, 'boxes'>): Outcome<ReedBox, ReedRefusal> {
   const parts = partsOfReedId(id);
   const box = boxes.find(({ key }) => key === parts?.boxKey);
   if (parts === undefined || box === undefined) return fail({ code: 'no-such-box' });

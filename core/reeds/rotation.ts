@@ -5,7 +5,7 @@ import { checkNumber } from '#core/kernel/check-number.ts';
 export const UNIT_MINUTES = 5;
 
 /** A session on a reed that is broken in is worth taking out and putting on: not under so many minutes (estimate). */
-export const LEAST_SESSION = 15;
+const LEAST_SESSION = 15;
 /** The shortest session of a day on such a reed. */
 export const leastOn = ({ minutes }: RotationDay): number => Math.min(LEAST_SESSION, minutes);
 

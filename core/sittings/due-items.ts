@@ -24,7 +24,7 @@ export const settlesDays = ({ settles, skill }: Pick<CareItem, 'settles' | 'skil
 const ahead = (event: CalendarEvent, today: LocalDate): number[] => daysOf(event).map((day) => day - dayNumber(today));
 
 /** Days from today on which an instrument is at the bench. */
-export const awayDays = (events: readonly CalendarEvent[], today: LocalDate): ReadonlySet<number> =>
+const awayDays = (events: readonly CalendarEvent[], today: LocalDate): ReadonlySet<number> =>
   new Set(events.filter(({ what }) => what === 'bench').flatMap((event) => ahead(event, today)));
 
 /** Days from today that are too near before an audience for this item, the day itself among them. */

@@ -114,7 +114,7 @@ export function costOfSittings(of: Sittings, plan: SittingPlan): SittingsCost {
 }
 
 /** What is set on a day counts, though it be more than the day has. */
-export const minutesOfDay = ({ items }: Sittings, plan: SittingPlan, day: number): number =>
+const minutesOfDay = ({ items }: Sittings, plan: SittingPlan, day: number): number =>
   items.reduce((sum, { minutes }, at) => sum + (plan[at] === day ? minutes : 0), 0);
 
 /** What is wrong with a plan, in words for a programmer; nothing where every item lies on a day it may, and fits. */

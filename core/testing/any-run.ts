@@ -52,7 +52,7 @@ export const homeCare = ({ items, off, chosen }: Practice): CareItem[] =>
   );
 
 /** The items that `due` means on this instrument; ids it does not know are left out. */
-export function itemsDue(practice: Practice, due: readonly Due[]): CareItemId[] {
+function itemsDue(practice: Practice, due: readonly Due[]): CareItemId[] {
   const meant = due.flatMap((one): CareItem[] => {
     switch (one) {
       case 'before':

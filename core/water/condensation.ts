@@ -3,8 +3,8 @@ import type { WaterRow } from '#core/instruments/kind.ts';
 import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** Breath as it enters the instrument: 34 °C, 95 % RH (estimate after McCutchan & Taylor 1951 and ISO 7933). */
-export const BREATH_CELSIUS = 34;
-export const BREATH_RELATIVE_HUMIDITY = 0.95;
+const BREATH_CELSIUS = 34;
+const BREATH_RELATIVE_HUMIDITY = 0.95;
 /** Colder or hotter than anywhere on earth, °C. */
 const [COLDEST, HOTTEST] = [-90, 60];
 /** The film that feels dry to the hand, g/m² of wetted bore (estimate). */

@@ -19,7 +19,7 @@ const RETRY_SECONDS = [1, 3, 5, 7, 2, 4, 6, 8] as const;
 let comers = 0;
 
 /** Answers with an RFC 9457 problem document that names each field at fault. */
-export function sendProblem(res: Response, code: ProblemCode, errors: Problem['errors'], detail?: string): void {
+function sendProblem(res: Response, code: ProblemCode, errors: Problem['errors'], detail?: string): void {
   const status = STATUS_BY_CODE[code];
   const told = errors.slice(0, MOST_REFUSALS);
   const title = PROBLEM_TITLES[code];

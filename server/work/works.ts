@@ -15,7 +15,7 @@ let loading: Promise<Highs> | undefined;
 const NEVER = { aborted: false };
 
 /** The solver of this thread, loaded when it is first asked for; its answers are checked before anybody sees them. */
-export const solveMilp: SolveMilp = checkedSolver(async (program, limits, stop = NEVER) => {
+const solveMilp: SolveMilp = checkedSolver(async (program, limits, stop = NEVER) => {
   loading ??= highs();
   return solveWithHighs(await loading, program, limits, () => stop.aborted);
 });

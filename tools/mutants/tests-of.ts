@@ -8,7 +8,7 @@ function importsOf(file: string): string[] {
 }
 
 /** The room of a file: the folder whose tests are its tests. */
-export const roomOf = (file: string): string => {
+const roomOf = (file: string): string => {
   const [layer = '', room = '', feature = ''] = file.split('/');
   return layer === 'server' && room === 'features' ? `${layer}/${room}/${feature}` : `${layer}/${room}`;
 };

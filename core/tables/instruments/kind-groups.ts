@@ -1,5 +1,5 @@
 /** Kinds together, by the names the trade uses for them. */
-export const CLARINETS = ['clarinet', 'bass-clarinet'] as const;
+const CLARINETS = ['clarinet', 'bass-clarinet'] as const;
 export const SAXOPHONES = ['soprano-saxophone', 'alto-saxophone', 'tenor-saxophone', 'baritone-saxophone'] as const;
 /** Saxophones big enough for a swab with a core through their body. */
 export const WIDE_SAXOPHONES = ['alto-saxophone', 'tenor-saxophone', 'baritone-saxophone'] as const;

@@ -8,7 +8,7 @@ import { facts } from '#server/record/record.table.ts';
 import type { ImportOfCalendar } from '#core/calendar/imported-event.ts';
 
 /** Writes down the dates of an import, those that are new; the number of each, in order. */
-export function writeDates(db: Db, events: readonly ImportedEvent[]): number[] {
+function writeDates(db: Db, events: readonly ImportedEvent[]): number[] {
   const known = db
     .select({ id: importedDates.id })
     .from(importedDates)
@@ -25,7 +25,7 @@ export function writeDates(db: Db, events: readonly ImportedEvent[]): number[] {
  *
  * @throws Error where one of them is not there: the record is not whole
  */
-export function readDates(db: Db, ids: readonly number[]): ImportedEvent[] {
+function readDates(db: Db, ids: readonly number[]): ImportedEvent[] {
   const rows = db.all<{ key: string | null; event: string }>(sql`
     select ${importedDates.key} as key, ${importedDates.event} as event
     from json_each(${JSON.stringify(ids)}) asked left join ${importedDates} on ${importedDates.id} = asked.value
@@ -37,7 +37,7 @@ export function readDates(db: Db, ids: readonly number[]): ImportedEvent[] {
 }
 
 /** Imports that name a date that is not there. */
-export const misrepeatedImports = (db: Db): string[] =>
+const misrepeatedImports = (db: Db): string[] =>
   db
     .select({ key: facts.key })
     .from(calendarImports)

@@ -3,7 +3,7 @@ import { SITTING_STATES } from '#core/sittings/shown-plan.ts';
 import { amount, careItemId, instrumentId, localDateText, text, word } from '#contract/scalars.ts';
 
 /** The version that is written. Whoever changes the shape adds a reader, and a fixture for its test. */
-export const SITTINGS_VERSION = 1;
+const SITTINGS_VERSION = 1;
 
 const thing = object({
   instrumentId: instrumentId().required(),

@@ -12,7 +12,7 @@ import { SittingSheet } from '#web/features/calendar/parts/SittingSheet.tsx';
 import { useSittingMoves } from '#web/features/calendar/use-sitting-moves.ts';
 import { SixWeeks } from '#web/features/calendar/compartments/SixWeeks.tsx';
 import { sittingQueries } from '#web/features/calendar/sittings.queries.ts';
-import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
+import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { QueryView } from '#web/ui/QueryView.tsx';

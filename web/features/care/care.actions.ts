@@ -10,7 +10,7 @@ import {
   wetnessResetFact,
   type CareClockView,
 } from '#contract/care.ts';
-import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
+import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { useLog } from '#web/record/log.actions.ts';
 
 type ItemId = CareClockView['itemId'];

@@ -4,7 +4,7 @@ import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { Said } from '#contract/fact.ts';
 import { eveningFact } from '#contract/plays.ts';
 import { newKey } from '#web/api/new-key.ts';
-import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
+import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { useLog } from '#web/record/log.actions.ts';
 
 export type Evening = Pick<Said<typeof eveningFact>, 'endedOn' | 'endedAtMinute' | 'roomCelsius'> & {

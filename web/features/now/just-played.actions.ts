@@ -1,7 +1,7 @@
 import { duration } from '#core/explain/format.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
+import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import type { PlayedEntry, ReedEntry } from '#web/features/plays/parts/PlayedSheet.tsx';
 import { useLogPlay } from '#web/features/plays/plays.actions.ts';
 

@@ -8,7 +8,7 @@ import { MOST_INSTRUMENTS_AT_ONCE } from '#contract/packup.ts';
 import type { ShelfPlace } from '#contract/instruments.ts';
 import { useToday } from '#web/clock/today.ts';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
-import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
+import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { CurrentPlayer } from '#web/features/players/parts/CurrentPlayer.tsx';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';

@@ -6,7 +6,7 @@ import type { RunStepKey } from '#core/packup/run-step.ts';
 import { doneInOneGo, isWaiting, stepAtHand } from '#core/packup/run-progress.ts';
 import type { RunView } from '#contract/packup.ts';
 import { useNowMs, wallNow } from '#web/clock/today.ts';
-import { packupQueries } from '#web/features/packup/packup.queries.ts';
+import { runQueries } from '#web/record/run.queries.ts';
 import { FinishSheet } from '#web/features/packup/parts/FinishSheet.tsx';
 import { RunEnd } from '#web/features/packup/parts/RunEnd.tsx';
 import { StepAtHand } from '#web/features/packup/parts/StepAtHand.tsx';
@@ -103,7 +103,7 @@ const RUN_HEIGHT = 560;
 /** A run, step by step or stretch by stretch. What happens shows at once, is kept on the device and sent behind. */
 export function RunPage() {
   const { runKey = '' } = useParams();
-  const query = useQuery(packupQueries.run(runKey));
+  const query = useQuery(runQueries.of(runKey));
   // They stand above what is tapped, and would push it away by coming later. Where they cannot come, the run begins without.
   const reeds = useQuery(reedQueries.ofRun(runKey, wallNow()));
   return (

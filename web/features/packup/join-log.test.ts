@@ -5,7 +5,7 @@ import type { RunStepKey } from '#core/packup/run-step.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import type { RunView } from '#contract/packup.ts';
 import { joinLog } from '#web/features/packup/join-log.ts';
-import { packupQueries } from '#web/features/packup/packup.queries.ts';
+import { runQueries } from '#web/record/run.queries.ts';
 
 const entry = (key: string): LoggedRunEvent => ({
   key,
@@ -13,7 +13,7 @@ const entry = (key: string): LoggedRunEvent => ({
 });
 const NOBODY = { touched: [] };
 const viewWith = (...log: LoggedRunEvent[]) => ({ key: 'run', log, parts: [] }) as unknown as RunView;
-const { queryKey } = packupQueries.run('run');
+const { queryKey } = runQueries.of('run');
 const cache = new QueryClient();
 afterEach(() => cache.clear());
 

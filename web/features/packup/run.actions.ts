@@ -12,7 +12,7 @@ import { shownRun, type ShownRun } from '#contract/shown-run.ts';
 import { newKey } from '#web/api/new-key.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { wallNow } from '#web/clock/today.ts';
-import { packupQueries } from '#web/features/packup/packup.queries.ts';
+import { runQueries } from '#web/record/run.queries.ts';
 import { joinLog } from '#web/features/packup/join-log.ts';
 import { runEventAnswer } from '#contract/packup.ts';
 import { packupPaths } from '#contract/packup-paths.ts';
@@ -45,7 +45,7 @@ export function useShownRun(view: RunView): ShownRun {
  */
 function useFresh(view: RunView): RunView {
   const cache = useQueryClient();
-  return cache.getQueryData<RunView>(packupQueries.run(view.key).queryKey) ?? view;
+  return cache.getQueryData<RunView>(runQueries.of(view.key).queryKey) ?? view;
 }
 
 const tickedAlong = (keys: readonly RunStepKey[], along: SaidAlong): RunEventSaid[] =>
@@ -124,7 +124,7 @@ export type Ending = {
 
 /** What an entry was about, to say which one was refused. */
 function headingOf(cache: QueryClient, runKey: string, event: Partial<RunEventSaid>): string | null {
-  const plan = cache.getQueryData(packupQueries.run(runKey).queryKey)?.plan;
+  const plan = cache.getQueryData(runQueries.of(runKey).queryKey)?.plan;
   if (plan === undefined || !('stepKey' in event)) return null;
   const steps = [...plan.steps, ...plan.leftOut.flatMap((one) => one.steps)];
   return steps.find(({ key }) => key === event.stepKey)?.heading ?? null;
@@ -144,7 +144,7 @@ export function useRunEventsSent(): void {
         const runKey = packupPaths.runOf(path);
         const heading = headingOf(cache, runKey, content);
         notice({ text: `${heading === null ? '' : `Not kept: ${heading}. `}${problem.message}`, tone: 'failed' });
-        void cache.invalidateQueries({ queryKey: packupQueries.run(runKey).queryKey });
+        void cache.invalidateQueries({ queryKey: runQueries.of(runKey).queryKey });
       },
     });
   }, [cache, notice]);

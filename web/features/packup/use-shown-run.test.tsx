@@ -6,7 +6,7 @@ import type { LoggedRunEvent } from '#core/packup/run-event.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import type { RunView } from '#contract/packup.ts';
 import { joinLog } from '#web/features/packup/join-log.ts';
-import { packupQueries } from '#web/features/packup/packup.queries.ts';
+import { runQueries } from '#web/record/run.queries.ts';
 import { packupPaths } from '#contract/packup-paths.ts';
 import { outbox } from '#web/record/sending.ts';
 import { useShownRun } from '#web/features/packup/run.actions.ts';
@@ -35,7 +35,7 @@ const tick = {
 
 test('a tick stays ticked on the screen while it goes from the device into the log', async () => {
   const cache = new QueryClient();
-  cache.setQueryData(packupQueries.run(RUN).queryKey, view);
+  cache.setQueryData(runQueries.of(RUN).queryKey, view);
   const seen: string[] = [];
   function Run({ of }: { readonly of: RunView }) {
     seen.push(useShownRun(of).steps[0]?.state ?? 'none');
@@ -43,7 +43,7 @@ test('a tick stays ticked on the screen while it goes from the device into the l
   }
   // As the page does: what the query has is handed down.
   function Page() {
-    const { data } = useQuery({ ...packupQueries.run(RUN), enabled: false });
+    const { data } = useQuery({ ...runQueries.of(RUN), enabled: false });
     return data ? <Run of={data} /> : null;
   }
   render(

@@ -17,7 +17,7 @@ import { plainName } from '#core/kernel/visible-text.ts';
 import type { EventView } from '#contract/calendar.ts';
 import type { useEvent } from '#web/features/calendar/calendar.actions.ts';
 import { EVENT_NAMES } from '#web/features/calendar/parts/event-names.ts';
-import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
+import { PlayMinutes } from '#web/ui/PlayMinutes.tsx';
 import { DateField } from '#web/ui/DateField.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';

@@ -8,7 +8,7 @@ import type { PlacedItemView, SittingsView } from '#contract/sittings.ts';
 /** Days of the record before today. */
 export const PAST_DAYS = 14;
 
-export const MARK_KINDS = [
+const MARK_KINDS = [
   'audience',
   'rehearsal',
   'off',

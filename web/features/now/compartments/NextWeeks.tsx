@@ -4,7 +4,7 @@ import { useToday } from '#web/clock/today.ts';
 import { partsOf } from '#web/features/calendar/parts/sitting-parts.ts';
 import { SittingToday } from '#web/features/calendar/parts/SittingToday.tsx';
 import { sittingQueries } from '#web/features/calendar/sittings.queries.ts';
-import { useBeginRun } from '#web/features/packup/begin-run.actions.ts';
+import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 
 /** The next sitting of a player; nothing where none is planned. */

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { clockTime } from '#core/plays/play-words.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { Play } from '#core/plays/play.ts';
-import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
+import { PlayMinutes } from '#web/ui/PlayMinutes.tsx';
 import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choice.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { DateField } from '#web/ui/DateField.tsx';

@@ -4,7 +4,7 @@ import { duration, listed } from '#core/explain/format.ts';
 import type { Play } from '#core/plays/play.ts';
 import type { HighShare, ReedId } from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
+import { PlayMinutes } from '#web/ui/PlayMinutes.tsx';
 import { ReedPlayed, UNSAID, type ReedOffered } from '#web/features/plays/parts/ReedPlayed.tsx';
 import { useWhenPlayed, WhenPlayed } from '#web/features/plays/parts/WhenPlayed.tsx';
 import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choice.ts';

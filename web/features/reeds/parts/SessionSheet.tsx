@@ -6,7 +6,7 @@ import { UNIT_MINUTES } from '#core/reeds/rotation.ts';
 import { addDays } from '#core/time/local-date.ts';
 import type { ReedPlanView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
-import { PlayMinutes } from '#web/features/plays/parts/PlayMinutes.tsx';
+import { PlayMinutes } from '#web/ui/PlayMinutes.tsx';
 import { shifted, type Session } from '#web/features/reeds/parts/reed-rows-grid.ts';
 import type { Cell } from '#web/ui/use-moves.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';

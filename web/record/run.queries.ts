@@ -3,12 +3,13 @@ import { packupPaths, runView, type RunView } from '#contract/packup.ts';
 import { aboutRun } from '#web/api/about.ts';
 import { request } from '#web/api/http.ts';
 
-export const packupQueries = {
+/** A run, as the server tells it. */
+export const runQueries = {
   all: () => ['packup'] as const,
-  run: (key: string) =>
+  of: (key: string) =>
     queryOptions({
       meta: aboutRun(key),
-      queryKey: [...packupQueries.all(), key],
+      queryKey: [...runQueries.all(), key],
       queryFn: ({ signal }): Promise<RunView> => request(runView, packupPaths.one(key), { signal }),
       // A phone that was asleep looks what has happened to the run meanwhile.
       refetchOnWindowFocus: 'always',

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import type { Said } from '#contract/fact.ts';
 import { runFact } from '#contract/packup.ts';
-import { packupQueries } from '#web/features/packup/packup.queries.ts';
+import { runQueries } from '#web/record/run.queries.ts';
 import { useLog } from '#web/record/log.actions.ts';
 
 type Beginning = Said<typeof runFact>;
@@ -28,7 +28,7 @@ export function useBeginRun() {
       },
       {
         onAnswered: (run) => {
-          cache.setQueryData(packupQueries.run(run.key).queryKey, run);
+          cache.setQueryData(runQueries.of(run.key).queryKey, run);
           void navigate(`/pack-up/${run.parts[0]?.instrumentId}/${run.key}`);
         },
       },
