@@ -7,8 +7,7 @@ import { invalid, type Failure } from '#server/failure.ts';
 const MS_PER_DAY = 86_400_000;
 
 /** No place on earth is more than a day from the server's UTC day. */
-const isNow = (on: LocalDate, nowMs: number): boolean =>
-  Math.abs(dayNumber(on) - Math.floor(nowMs / MS_PER_DAY)) <= 1;
+const isNow = (on: LocalDate, nowMs: number): boolean => Math.abs(dayNumber(on) - Math.floor(nowMs / MS_PER_DAY)) <= 1;
 
 /** The last day that is today anywhere. */
 export const latestToday = (nowMs: number): LocalDate => dateOfDay(Math.floor(nowMs / MS_PER_DAY) + 1);

@@ -3,6 +3,7 @@ import {
   standing,
   type CareFacts,
   type CareSetting,
+  type ClockReason,
   type ItemClock,
   type SignNoticed,
 } from '#core/care/care-clock.ts';
@@ -22,34 +23,24 @@ function standingSign({ id }: CareItem, { signs, lastDone }: CareFacts): SignNot
   return sign && (done === undefined || done.atWallMinute < sign.atWallMinute) ? sign : undefined;
 }
 
-/** A sign calls for its item: it is due from the moment it was seen until it is put right. */
-function withSign(clock: ItemClock, facts: CareFacts): ItemClock {
-  const sign = standingSign(clock.item, facts);
-  const seen = signOf(clock.item);
-  if (seen === undefined || sign === undefined || clock.state !== 'as-seen') return clock;
-  return {
-    ...clock,
-    part: sign.part,
-    state: 'due',
-    load: 1,
-    due: null,
-    because: [{ rule: 'noticed', on: dayOf(sign.atWallMinute), sign: seen, item: clock.item }, ...clock.because],
-  };
-}
+/** What a rule makes of a clock: what it changes, and why. The reasons stand before those that are there. */
+type Verdict = Partial<Omit<ItemClock, 'item' | 'because'>> & { readonly because: readonly ClockReason[] };
+type Asked = {
+  readonly practice: Pick<Practice, 'items' | 'off'>;
+  readonly facts: CareFacts;
+  readonly setting: CareSetting;
+};
+/** Looks at a clock as the rules before it leave it; null where it has nothing to say. */
+type Rule = (clock: ItemClock, asked: Asked) => Verdict | null;
 
-/** Care the methods in force do without. */
-function withMethod(clock: ItemClock, off: Practice['off']): ItemClock {
-  const chosen = off.get(clock.item.id);
-  return chosen === undefined
-    ? clock
-    : {
-        ...standing(clock.item, 'off', [
-          { rule: 'method', chosen },
-          { rule: 'why', item: clock.item },
-        ]),
-        lastDone: clock.lastDone,
-      };
-}
+/** A sign calls for its item: it is due from the moment it was seen until it is put right. */
+const bySign: Rule = ({ item, state }, { facts }) => {
+  const sign = standingSign(item, facts);
+  const seen = signOf(item);
+  if (seen === undefined || sign === undefined || state !== 'as-seen') return null;
+  const because = [{ rule: 'noticed', on: dayOf(sign.atWallMinute), sign: seen, item } as const];
+  return { part: sign.part, state: 'due', load: 1, due: null, because };
+};
 
 /** What falls due by a condition runs over by a whole interval in a week (estimate). */
 const CONDITION_WEEK = 7;
@@ -76,70 +67,77 @@ function beforeItsOwn(clock: ItemClock, on: LocalDate, daysAhead: number): Parti
 }
 
 /** A condition in force calls for it: at each joining, or on its day, where that comes before its own clock. */
-function withCondition(clock: ItemClock, facts: CareFacts, setting: CareSetting): ItemClock {
+const byCondition: Rule = (clock, { facts, setting }) => {
   const call = clock.state === 'off' ? undefined : callFor(clock.item, facts, setting);
-  if (call === undefined) return clock;
+  if (call === undefined) return null;
   const { on } = call;
-  const called: ItemClock = {
-    ...clock,
-    part: call.condition.part ?? clock.part,
-    because: [{ rule: 'condition', call }, ...clock.because],
-  };
+  const called = { part: call.condition.part ?? clock.part, because: [{ rule: 'condition', call } as const] };
   const due = on === null ? clock.due : { on, earliest: on, latest: on };
   if (call.kind === 'at-each-joining' || on === null) return { ...called, state: 'due', load: 1, due };
   const past = daysBetween(on, setting.today);
   if (past < 0) return { ...called, ...beforeItsOwn(clock, on, -past) };
   const load = Math.max(clock.load ?? 0, 1 + past / CONDITION_WEEK);
   return { ...called, state: stateOfLoad(load), load, due };
-}
+};
 
 /** What is stuck keeps what needs it waiting, however long that clock has run. */
-function withBlock(clock: ItemClock, items: readonly CareItem[], facts: CareFacts): ItemClock {
-  const { blockedBy } = clock.item;
-  if (blockedBy === undefined) return clock;
-  const by = items.find(({ id }) => id === blockedBy);
+const byBlock: Rule = ({ item: { blockedBy } }, { practice, facts }) => {
+  if (blockedBy === undefined) return null;
+  const by = practice.items.find(({ id }) => id === blockedBy);
   const sign = by && standingSign(by, facts);
-  if (!by || !sign) return clock;
-  return {
-    ...clock,
-    state: 'waiting',
-    because: [{ rule: 'blocked', by, since: dayOf(sign.atWallMinute) }, ...clock.because],
-  };
-}
+  if (!by || !sign) return null;
+  return { state: 'waiting', because: [{ rule: 'blocked', by, since: dayOf(sign.atWallMinute) }] };
+};
 
 /** The player overrules: put off, or not done at all. */
-function withDecision(clock: ItemClock, facts: CareFacts, today: LocalDate): ItemClock {
-  const decision = facts.decisions.get(clock.item.id);
-  if (decision === undefined || clock.item.trigger.kind === 'every-play') return clock;
+const byDecision: Rule = ({ item }, { facts, setting }) => {
+  const decision = facts.decisions.get(item.id);
+  if (decision === undefined || item.trigger.kind === 'every-play') return null;
   switch (decision.kind) {
     case 'resumed':
-      return clock;
+      return null;
     case 'declined':
-      return { ...clock, state: 'off', because: [{ rule: 'declined', on: decision.on }, ...clock.because] };
+      return { state: 'off', because: [{ rule: 'declined', on: decision.on }] };
     case 'postponed':
-      return decision.until > today
-        ? {
-            ...clock,
-            postponedUntil: decision.until,
-            because: [{ rule: 'postponed', until: decision.until }, ...clock.because],
-          }
-        : clock;
+      return decision.until > setting.today
+        ? { postponedUntil: decision.until, because: [{ rule: 'postponed', until: decision.until }] }
+        : null;
   }
+};
+
+/** From the weakest to the one that overrules all others. */
+const RULES: readonly Rule[] = [bySign, byCondition, byBlock, byDecision];
+
+const judged = (own: ItemClock, asked: Asked): ItemClock =>
+  RULES.reduce((clock, rule) => {
+    const verdict = rule(clock, asked);
+    return verdict === null ? clock : { ...clock, ...verdict, because: [...verdict.because, ...clock.because] };
+  }, own);
+
+/** The clock as the facts alone have it; off where the methods in force do without the item. */
+function ownClock(item: CareItem, { practice, facts, setting }: Asked): ItemClock | null {
+  const clock = careClock(item, facts, setting);
+  const chosen = practice.off.get(item.id);
+  if (clock === null || chosen === undefined) return clock;
+  const because: readonly ClockReason[] = [
+    { rule: 'method', chosen },
+    { rule: 'why', item },
+  ];
+  return { ...standing(item, 'off', because), lastDone: clock.lastDone };
 }
 
 /**
- * All clocks of one instrument, in the book's order: as its facts have it, then what the methods do without, what was
- * noticed, what a condition calls for, what waits for the bench, and what the player has decided.
+ * All clocks of one instrument, in the book's order: as its facts and methods have it, then what was noticed, what a
+ * condition calls for, what waits for the bench, and what the player has decided.
  */
 export function careClocks(
-  { items, off }: Pick<Practice, 'items' | 'off'>,
+  practice: Pick<Practice, 'items' | 'off'>,
   facts: CareFacts,
   setting: CareSetting,
 ): ItemClock[] {
-  return items.flatMap((item) => {
-    const own = careClock(item, facts, setting);
-    if (own === null) return [];
-    const called = withCondition(withSign(withMethod(own, off), facts), facts, setting);
-    return [withDecision(withBlock(called, items, facts), facts, setting.today)];
+  const asked = { practice, facts, setting };
+  return practice.items.flatMap((item) => {
+    const own = ownClock(item, asked);
+    return own === null ? [] : [judged(own, asked)];
   });
 }

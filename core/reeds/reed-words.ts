@@ -6,15 +6,7 @@ import type { WarpDriver } from '#core/reeds/warp.ts';
 import { DAILY_CAP, IN_HAND, REST_HOURS, WARP_BY } from '#core/reeds/reed-numbers.ts';
 import type { ReedPin } from '#core/reeds/reed-pin.ts';
 import type { HeldBack, ReedState } from '#core/reeds/reed-state.ts';
-import type {
-  ReedBox,
-  ReedEnd,
-  ReedFamily,
-  ReedFeel,
-  ReedFor,
-  ReedSaying,
-  ReedSign,
-} from '#core/reeds/reed.ts';
+import type { ReedBox, ReedEnd, ReedFamily, ReedFeel, ReedFor, ReedSaying, ReedSign } from '#core/reeds/reed.ts';
 import type { ReedReason } from '#core/reeds/which-reed.ts';
 import { dateOfDay, type LocalDate } from '#core/time/local-date.ts';
 
