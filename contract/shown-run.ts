@@ -48,8 +48,10 @@ const NO_WORDS: Omit<StepWords, 'key'> = {
 function namesOf({ items, parts }: RunView, care: readonly CareDone[]): string[] {
   const names = care.map(({ instrumentId, itemId }) => {
     const name = items.find((one) => one.instrumentId === instrumentId && one.itemId === itemId)?.name ?? itemId;
-    const of = parts.find((one) => one.instrumentId === instrumentId)?.name;
-    return parts.length > 1 && of !== undefined ? `${name.toLowerCase()} (${of})` : name.toLowerCase();
+    const instrumentName = parts.find((one) => one.instrumentId === instrumentId)?.name;
+    return parts.length > 1 && instrumentName !== undefined
+      ? `${name.toLowerCase()} (${instrumentName})`
+      : name.toLowerCase();
   });
   return [...new Set(names)];
 }
@@ -71,11 +73,11 @@ export function shownRun(view: RunView, unsent: readonly LoggedRunEvent[] = []):
   const steps = now.steps.map((step) => ({ ...step, ...(wordsOf.get(step.key) ?? NO_WORDS) }));
   const leftOut = now.leftOut.map((one): ShownLeftOut => {
     const [first] = one.steps;
-    const said = (first && wordsOf.get(first.key)) ?? NO_WORDS;
+    const words = (first && wordsOf.get(first.key)) ?? NO_WORDS;
     // What belongs to every play waits step by step; anything else waits whole.
     const single = items.some(({ itemId, everyPlay }) => everyPlay && itemId === first?.item);
-    const name = single || said.itemName === '' ? (first?.heading ?? '') : said.itemName;
-    return { ...one, name, instrumentName: said.instrumentName, cost: said.harm ?? said.why };
+    const name = single || words.itemName === '' ? (first?.heading ?? '') : words.itemName;
+    return { ...one, name, instrumentName: words.instrumentName, cost: words.harm ?? words.why };
   });
   const care = done ?? careDoneBy(now);
   return {

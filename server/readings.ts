@@ -122,7 +122,7 @@ export function createReadings(book: Book, { revision, revisions }: Revisions, s
     return reading;
   };
 
-  const of = (id: string): Reading | undefined => {
+  const find = (id: string): Reading | undefined => {
     const owner = sources.instruments.playerOf(id);
     if (owner === undefined) return undefined;
     return readAt(id, `${revision(ofInstrument(id))} ${revision(ofPlayer(owner))}`);
@@ -130,7 +130,7 @@ export function createReadings(book: Book, { revision, revisions }: Revisions, s
 
   return {
     /** The reading of one instrument; undefined where there is none, or it was taken back. */
-    of,
+    of: find,
 
     /**
      * Every instrument in the order they were added, each to be read when its turn comes: what has been read before is

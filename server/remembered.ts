@@ -11,7 +11,7 @@ export type Remembering = { readonly name: string; readonly subjects: readonly S
 export function createRemembered(revision: (subject: Subject) => number) {
   const kept = new Map<string, { readonly at: string; readonly value: unknown }>();
   /** @param make makes it; it may be given `drop`, which forgets what was made and nothing else */
-  const of = <Value>({ name, subjects, day }: Remembering, make: (drop: () => void) => Value): Value => {
+  const find = <Value>({ name, subjects, day }: Remembering, make: (drop: () => void) => Value): Value => {
     // Two devices at two sides of midnight ask in turn: neither forgets what the other has.
     const called = `${day} ${name}`;
     const at = subjects.map((one) => `${one.id}:${revision(one)}`).join(' ');
@@ -29,7 +29,7 @@ export function createRemembered(revision: (subject: Subject) => number) {
     return value;
   };
   return {
-    of,
+    of: find,
     /**
      * The same for long work, which is begun once for all who wait for it, ended when the last of them has left, and
      * forgotten where it failed.
@@ -38,7 +38,7 @@ export function createRemembered(revision: (subject: Subject) => number) {
       what: Remembering,
       begin: (wanted: AbortSignal) => Work,
     ): Shared<Work> =>
-      of(what, (drop) => {
+      find(what, (drop) => {
         const shared = share(begin, drop);
         shared.work.done.catch(drop);
         return shared;

@@ -52,9 +52,11 @@ export function mayIUseAnywhere(book: Book, { rows }: Agent): SaidAnywhere[] {
       const before = rows.slice(0, index).filter((one) => meantOn(book, one, surface) !== null);
       if (made === null || before.some(isPlain)) return [];
       const isRest = isPlain(row) && before.length > 0;
-      const of = [made, row.among?.words ?? [], builtWords(row), isRest ? 'anything else' : []].flat().join(', ');
+      const materials = [made, row.among?.words ?? [], builtWords(row), isRest ? 'anything else' : []]
+        .flat()
+        .join(', ');
       const { verdict, why, mark = 'practice' } = row;
-      return [{ on: surface, name: book.surfaces[surface].name, of: of || null, verdict, why, mark }];
+      return [{ on: surface, name: book.surfaces[surface].name, of: materials || null, verdict, why, mark }];
     }),
   );
 }

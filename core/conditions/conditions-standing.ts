@@ -20,13 +20,13 @@ export type ConditionsStanding = {
  * @param air what was read of the air
  */
 export function conditionsStanding(
-  of: MethodsOf,
+  asked: MethodsOf,
   entered: readonly Condition[],
   air: readonly AirRead[],
 ): ConditionsStanding {
-  const { book, instrument, today, choices } = of;
+  const { book, instrument, today, choices } = asked;
   const standing = entered.filter(({ id }) => concerns(conditionKind(book, id), instrument.kind, instrument.build));
-  const ids = idsInForce(standing, today, { choices, context: contextOf(of, []) });
-  const room = airOn(air, today)?.celsius ?? roomRead(standing, today, { choices, context: contextOf(of, ids) });
+  const ids = idsInForce(standing, today, { choices, context: contextOf(asked, []) });
+  const room = airOn(air, today)?.celsius ?? roomRead(standing, today, { choices, context: contextOf(asked, ids) });
   return { standing, ids, roomCelsius: room ?? USUAL_ROOM_CELSIUS };
 }

@@ -14,8 +14,8 @@ type Need = (world: World, deed: Deed, step: Step) => Broke | null;
 const BATHS: readonly string[] = ['cup', 'mouth', 'water', 'acid'];
 
 const named = (world: World, deed: Deed): Thing[] => {
-  const said = deed.do === 'draw' || deed.do === 'to-and-fro' ? deed.through : [deed.thing];
-  const both = 'with' in deed ? [...said, deed.with] : said;
+  const named = deed.do === 'draw' || deed.do === 'to-and-fro' ? deed.through : [deed.thing];
+  const both = 'with' in deed ? [...named, deed.with] : named;
   return both.flatMap((thing) => world.things(thing));
 };
 

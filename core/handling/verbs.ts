@@ -8,8 +8,8 @@ type Leave = (world: World, deed: Deed, step: Step) => void;
 type Rule = { readonly needs: readonly NeedId[]; readonly leaves: Leave };
 
 const each = (world: World, deed: Deed, act: (thing: Thing) => void): void => {
-  const said = deed.do === 'draw' || deed.do === 'to-and-fro' ? deed.through : [deed.thing];
-  for (const thing of said.flatMap((one) => world.things(one))) act(thing);
+  const named = deed.do === 'draw' || deed.do === 'to-and-fro' ? deed.through : [deed.thing];
+  for (const thing of named.flatMap((one) => world.things(one))) act(thing);
 };
 
 const everyPiece = (world: World, deed: Deed): readonly Thing[] =>

@@ -92,10 +92,10 @@ function startsOf(one: IcsEvent, reader: Reader): Given[] {
   for (const more of saidTimes(one, 'rdate', reader)) starts.set(momentOf(more), more);
   for (const wall of excepted) starts.delete(momentOf(at(wall)));
   const days = new Set<number>();
-  for (const none of saidTimes(one, 'exdate', reader)) {
-    starts.delete(momentOf(none));
+  for (const excluded of saidTimes(one, 'exdate', reader)) {
+    starts.delete(momentOf(excluded));
     // A day left out of a series of times: that day's.
-    if (none.isDay && !start.isDay) days.add(none.wall);
+    if (excluded.isDay && !start.isDay) days.add(excluded.wall);
   }
   return [...starts.values()].filter(({ wall }) => days.size === 0 || !days.has(dayOfWall(wall)));
 }

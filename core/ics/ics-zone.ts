@@ -20,8 +20,8 @@ const saidOf = (text: string): Said => {
 };
 
 /** When clocks are put by one part of a zone, within what is looked at; null where it cannot be said. */
-function onsetsOf(said: readonly Said[], until: number, budget: DayBudget): Onset[] | null {
-  const values = (name: string) => said.filter((one) => one.name === name).map(({ value }) => value);
+function onsetsOf(zones: readonly Said[], until: number, budget: DayBudget): Onset[] | null {
+  const values = (name: string) => zones.filter((one) => one.name === name).map(({ value }) => value);
   const [offset, before] = [offsetIn(values('TZOFFSETTO')[0]), offsetIn(values('TZOFFSETFROM')[0])];
   const start = realWall((values('DTSTART')[0] ?? '').replace('T', ''));
   if (offset === null || before === null || start === null) return null;

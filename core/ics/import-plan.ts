@@ -53,8 +53,8 @@ function stateOf(
 ): SeriesPreview['state'] {
   const known = before.filter((one) => one.uid === uid);
   if (known.length === 0) return 'new';
-  const said = new Map(known.map((one) => [placeOf(one), one.said]));
-  const isSame = dates.every((date) => said.get(placeOf({ uid, instance: date.instance })) === saidBy(date));
+  const choices = new Map(known.map((one) => [placeOf(one), one.said]));
+  const isSame = dates.every((date) => choices.get(placeOf({ uid, instance: date.instance })) === saidBy(date));
   const upcoming = known.filter(({ on }) => on >= today).length;
   return isSame && dates.filter(({ on }) => on >= today).length === upcoming ? 'same' : 'changed';
 }
@@ -139,8 +139,8 @@ const playedIn = (minutes: number | null): number =>
 
 function taken(date: IcsDate, { uid, what, instrumentIds }: SeriesChoice): Omit<ImportedEvent, 'key'> {
   const { instance, on, summary, minutes } = date;
-  const said = saidBy(date);
-  const common = { uid, instance, said, what, on, name: nameOf(summary), instrumentIds };
+  const choices = saidBy(date);
+  const common = { uid, instance, said: choices, what, on, name: nameOf(summary), instrumentIds };
   if (isPlayed(what)) return { ...common, until: null, minutes: playedIn(minutes) };
   const latest = addDays(on, MOST_DAYS);
   const until = date.until > latest ? latest : date.until;

@@ -103,9 +103,9 @@ const isRule = (read: Read): read is Rule => !Object.values(read).includes('wron
 /** Every part of a rule, read or wrong. */
 function readParts(every: Rule['every'], parts: ReadonlyMap<string, string>): Read {
   const list = (name: string, least: number, most: number) => listIn(parts.get(name), least, most) ?? 'wrong';
-  const optional = <Value, None>(name: string, read: (value: string) => Value | null, none: None) => {
+  const optional = <Value, None>(name: string, read: (value: string) => Value | null, otherwise: None) => {
     const value = parts.get(name);
-    return value === undefined ? none : (read(value) ?? 'wrong');
+    return value === undefined ? otherwise : (read(value) ?? 'wrong');
   };
   return {
     every,

@@ -31,14 +31,14 @@ export const methodsFor = (book: Pick<Book, 'methods'>, kind: KindId, build: Bui
 const instrumentIs = ({ kinds, build: wanted }: MethodCase, { kind, build }: MethodContext): boolean =>
   (kinds === undefined || kinds.includes(kind)) && buildMeets(build, wanted);
 
-const recordSays = ({ newerThanDays, weeklyMinutesAbove }: MethodCase, of: MethodContext): boolean =>
-  (newerThanDays === undefined || (of.ageDays !== null && of.ageDays < newerThanDays)) &&
-  (weeklyMinutesAbove === undefined || of.weeklyMinutes > weeklyMinutesAbove);
+const recordSays = ({ newerThanDays, weeklyMinutesAbove }: MethodCase, context: MethodContext): boolean =>
+  (newerThanDays === undefined || (context.ageDays !== null && context.ageDays < newerThanDays)) &&
+  (weeklyMinutesAbove === undefined || context.weeklyMinutes > weeklyMinutesAbove);
 
-const caseHolds = (of: MethodCase, context: MethodContext): boolean =>
-  instrumentIs(of, context) &&
-  recordSays(of, context) &&
-  (of.conditions === undefined || of.conditions.some((one) => context.conditions.includes(one)));
+const caseHolds = (methodCase: MethodCase, context: MethodContext): boolean =>
+  instrumentIs(methodCase, context) &&
+  recordSays(methodCase, context) &&
+  (methodCase.conditions === undefined || methodCase.conditions.some((one) => context.conditions.includes(one)));
 
 /** The default worked out for this instrument, with its reason. */
 export function usualMethod(id: MethodId, context: MethodContext): ChosenMethod {

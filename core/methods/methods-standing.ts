@@ -34,9 +34,9 @@ export const contextOf = (
 });
 
 /** @param conditions those in force today: some defaults look at them */
-export function methodsStanding(of: MethodsOf, conditions: readonly ConditionId[]): MethodsStanding {
-  const { book, instrument, choices } = of;
-  const context = contextOf(of, conditions);
+export function methodsStanding(asked: MethodsOf, conditions: readonly ConditionId[]): MethodsStanding {
+  const { book, instrument, choices } = asked;
+  const context = contextOf(asked, conditions);
   const practice = practiceUnder(practiceFor(book, instrument.kind, instrument.build), { choices, context });
   return { choices, context, practice };
 }

@@ -20,14 +20,14 @@ import type { MethodChoices, MethodContext, MethodSetting } from '#core/book/met
 const variants = new WeakMap<Step, Map<string, Step>>();
 
 /** One object for each way a step is said and placed, so that what is worked out from a step can be kept with it. */
-function variantOf(step: Step, said: Pick<Step, 'heading' | 'does'>, how: string, later: readonly StepId[]): Step {
-  const key = [said.heading, JSON.stringify(said.does), how, ...later].join('|');
+function variantOf(step: Step, otherwise: Pick<Step, 'heading' | 'does'>, how: string, later: readonly StepId[]): Step {
+  const key = [otherwise.heading, JSON.stringify(otherwise.does), how, ...later].join('|');
   const mine = variants.get(step) ?? new Map<string, Step>();
   const known = mine.get(key);
   if (known) return known;
   const made: Step = {
     ...step,
-    ...said,
+    ...otherwise,
     ...(how === '' ? {} : { how }),
     ...(later.length === 0 ? {} : { laterThan: later }),
   };
@@ -39,8 +39,8 @@ function variantOf(step: Step, said: Pick<Step, 'heading' | 'does'>, how: string
 function wordsOf(methods: readonly MethodInForce[]): ReadonlyMap<StepId, readonly StepWords[]> {
   const words = new Map<StepId, StepWords[]>();
   for (const { effects } of methods)
-    for (const [id, said] of Object.entries(effects.says ?? {}) as [StepId, StepWords][])
-      words.set(id, [...(words.get(id) ?? []), said]);
+    for (const [id, otherwise] of Object.entries(effects.says ?? {}) as [StepId, StepWords][])
+      words.set(id, [...(words.get(id) ?? []), otherwise]);
   return words;
 }
 

@@ -176,10 +176,10 @@ function calledFor(fold: Fold, step: KeptStep): Called {
 }
 
 /** For each step whether it is called for, as far as the log says by now. */
-function calledIn(steps: readonly KeptStep[], of: ProgressOf): ReadonlyMap<RunStepKey, Called> {
+function calledIn(steps: readonly KeptStep[], progressOf: ProgressOf): ReadonlyMap<RunStepKey, Called> {
   const called = new Map<RunStepKey, Called>();
-  const answered = steps.filter(({ key, look }) => look !== null && of(key).answer !== null);
-  const fold = { steps, byKey: new Map(steps.map((step) => [step.key, step])), answered, of, called };
+  const answered = steps.filter(({ key, look }) => look !== null && progressOf(key).answer !== null);
+  const fold = { steps, byKey: new Map(steps.map((step) => [step.key, step])), answered, of: progressOf, called };
   for (const step of steps) called.set(step.key, calledFor(fold, step));
   return called;
 }
@@ -187,9 +187,9 @@ function calledIn(steps: readonly KeptStep[], of: ProgressOf): ReadonlyMap<RunSt
 const MS_PER_MINUTE = 60_000;
 
 /** The latest end of a wait an open step depends on, of steps that bring one; null when none has begun. */
-function waitEnds(waits: readonly KeptStep[], of: ProgressOf, step: KeptStep): number | null {
+function waitEnds(waits: readonly KeptStep[], progressOf: ProgressOf, step: KeptStep): number | null {
   const ends = waits.flatMap(({ key, instrumentId, wait }) => {
-    const { tickedAt } = of(key);
+    const { tickedAt } = progressOf(key);
     if (instrumentId !== step.instrumentId || !wait?.until.includes(step.id) || tickedAt === null) return [];
     return [msOfInstant(tickedAt) + wait.minutes * MS_PER_MINUTE];
   });
@@ -199,18 +199,18 @@ function waitEnds(waits: readonly KeptStep[], of: ProgressOf, step: KeptStep): n
 /** A run is its plan and its log: the same on the server, on every screen, and while what was ticked is still unsent. */
 export function foldRun(plan: Pick<KeptPlan, 'steps' | 'leftOut'>, events: readonly RunEvent[]): RunNow {
   const { progress, pulledIn, lastPass, finishedAt } = addUp(events);
-  const of: ProgressOf = (key) => progress.get(key) ?? OPEN;
+  const progressOf: ProgressOf = (key) => progress.get(key) ?? OPEN;
   const isPulled = ({ steps }: KeptLeftOut) => steps.some(({ key }) => pulledIn.has(key));
   const pulled = plan.leftOut.filter(isPulled).flatMap(({ steps }) => steps);
   const steps = withPulledIn(plan.steps, pulled);
-  const called = calledIn(steps, of);
+  const called = calledIn(steps, progressOf);
   const waits = steps.filter(({ wait }) => wait !== null);
   return {
     steps: steps.map((step) => ({
       ...step,
-      ...of(step.key),
+      ...progressOf(step.key),
       called: called.get(step.key) ?? 'yes',
-      waitsUntilMs: of(step.key).state === 'open' ? waitEnds(waits, of, step) : null,
+      waitsUntilMs: progressOf(step.key).state === 'open' ? waitEnds(waits, progressOf, step) : null,
       lastPass: lastPass.get(step.key) ?? null,
     })),
     leftOut: plan.leftOut.filter((one) => !isPulled(one) && one.steps.length > 0),
@@ -232,32 +232,32 @@ const mustBeSettled = ({ steps }: RunNow): StepNow[] =>
   steps.filter(({ must, state, called }) => must && state === 'open' && called === 'yes');
 
 /** May this be said of the run? It is finished once, and never with a must-step neither done nor skipped. */
-export function checkRunEvent(run: RunNow, said: RunEventSaid): Outcome<RunEventSaid, RunEventRefusal> {
+export function checkRunEvent(run: RunNow, event: RunEventSaid): Outcome<RunEventSaid, RunEventRefusal> {
   // What the cloth showed is often said only once the case is shut.
-  if (run.finishedAt !== null && said.kind !== 'last-pass') return fail({ code: 'already-finished' });
-  if (said.kind === 'finished') {
+  if (run.finishedAt !== null && event.kind !== 'last-pass') return fail({ code: 'already-finished' });
+  if (event.kind === 'finished') {
     const open = mustBeSettled(run);
     return open.length > 0
       ? fail({ code: 'must-steps-open', headings: open.map(({ heading }) => heading) })
-      : succeed(said);
+      : succeed(event);
   }
-  const { stepKey } = said;
-  const here = said.kind === 'pulled-in' ? run.leftOut.flatMap(({ steps }) => steps) : run.steps;
+  const { stepKey } = event;
+  const here = event.kind === 'pulled-in' ? run.leftOut.flatMap(({ steps }) => steps) : run.steps;
   const found = here.find(({ key }) => key === stepKey);
-  const refusal = found === undefined ? ({ code: 'no-such-step', stepKey } as const) : refusalOnStep(found, said);
-  return refusal === null ? succeed(said) : fail(refusal);
+  const refusal = found === undefined ? ({ code: 'no-such-step', stepKey } as const) : refusalOnStep(found, event);
+  return refusal === null ? succeed(event) : fail(refusal);
 }
 
 const isTick = ({ kind }: RunEventSaid): boolean => kind === 'ticked' || kind === 'ticked-along';
 
 /** What this step cannot take: passes it has not, a tick where an answer is wanted, an answer it does not know. */
-function refusalOnStep({ look, passes }: KeptStep, said: RunEventSaid): RunEventRefusal | null {
-  if (said.kind === 'last-pass' && (!passes || said.count < 1)) return { code: 'no-passes', stepKey: said.stepKey };
-  if (isTick(said) && look) return { code: 'answer-wanted', question: look.question };
-  if (said.kind === 'not-looked' && !look) return { code: 'no-look' };
-  if (said.kind !== 'answered') return null;
+function refusalOnStep({ look, passes }: KeptStep, event: RunEventSaid): RunEventRefusal | null {
+  if (event.kind === 'last-pass' && (!passes || event.count < 1)) return { code: 'no-passes', stepKey: event.stepKey };
+  if (isTick(event) && look) return { code: 'answer-wanted', question: look.question };
+  if (event.kind === 'not-looked' && !look) return { code: 'no-look' };
+  if (event.kind !== 'answered') return null;
   const allowed = look?.answers.map(({ id }) => id) ?? [];
-  return allowed.includes(said.answer) ? null : { code: 'no-such-answer', allowed };
+  return allowed.includes(event.answer) ? null : { code: 'no-such-answer', allowed };
 }
 
 /** Is it taken back by a withdrawal, because more than the run knows of it? */

@@ -22,7 +22,7 @@ type Column = {
   readonly ready: ReedSchedule;
 };
 
-function columnOf({ days }: Rotation, reed: RotationReed, of: number, schedule: ReedSchedule): Column {
+function columnOf({ days }: Rotation, reed: RotationReed, reedAt: number, schedule: ReedSchedule): Column {
   let cost = 0;
   let reached: Reached = { steps: 0, minutes: 0 };
   const ready = days.map((day, index) => {
@@ -32,7 +32,7 @@ function columnOf({ days }: Rotation, reed: RotationReed, of: number, schedule: 
     reached = after(reed, before, minutes);
     return isReady(reed, before) ? minutes : 0;
   });
-  return { of, schedule, cost, ready };
+  return { of: reedAt, schedule, cost, ready };
 }
 
 type Master = { readonly program: Program; readonly columns: readonly number[]; readonly rows: Rows };
@@ -63,8 +63,10 @@ function masterOf({ days, reeds }: Rotation, all: readonly Column[]): Master {
     const uses = terms(({ schedule }) => ((schedule[day] ?? 0) > 0 ? 1 : 0));
     rows.change.push(row({ name: `changes ${day}`, terms: [...uses, [extra, -1]], most: 1 }));
   });
-  reeds.forEach((_, of) =>
-    rows.one.push(row({ name: `reed ${of}`, terms: terms((one) => (one.of === of ? 1 : 0)), least: 1, most: 1 })),
+  reeds.forEach((_, reedAt) =>
+    rows.one.push(
+      row({ name: `reed ${reedAt}`, terms: terms((one) => (one.of === reedAt ? 1 : 0)), least: 1, most: 1 }),
+    ),
   );
   return { program: program(), columns, rows };
 }
@@ -109,14 +111,14 @@ export async function boundRotation(rotation: Rotation, bounding: Bounding): Pro
   const { solve, stop, rounds, onBound } = bounding;
   const columns: Column[] = [];
   const known = new Set<string>();
-  const add = (of: number, schedule: ReedSchedule): void => {
-    const reed = reeds[of];
-    const key = `${of} ${schedule.join()}`;
+  const add = (reedAt: number, schedule: ReedSchedule): void => {
+    const reed = reeds[reedAt];
+    const key = `${reedAt} ${schedule.join()}`;
     if (reed === undefined || known.has(key)) return;
     known.add(key);
-    columns.push(columnOf(rotation, reed, of, schedule));
+    columns.push(columnOf(rotation, reed, reedAt, schedule));
   };
-  bounding.start.forEach((some, of) => some.forEach((schedule) => add(of, schedule)));
+  bounding.start.forEach((some, reedAt) => some.forEach((schedule) => add(reedAt, schedule)));
   let bound = 0;
   let shares: readonly number[] = [];
   for (let round = 0; round < rounds && !stop.aborted; round++) {
@@ -127,12 +129,12 @@ export async function boundRotation(rotation: Rotation, bounding: Bounding): Pro
     shares = master.columns.map((at) => answer.values[at] ?? 0);
     const gain = gainAt(prices, master.rows);
     let saved = 0;
-    reeds.forEach((reed, of) => {
+    reeds.forEach((reed, reedAt) => {
       const { schedule, value } = bestSchedule(rotation, reed, gain);
-      const reduced = value - (prices[master.rows.one[of] ?? -1] ?? 0);
+      const reduced = value - (prices[master.rows.one[reedAt] ?? -1] ?? 0);
       if (reduced < -NEARLY) {
         saved -= reduced;
-        add(of, schedule);
+        add(reedAt, schedule);
       }
     });
     if (cost - saved > bound) {
@@ -146,8 +148,8 @@ export async function boundRotation(rotation: Rotation, bounding: Bounding): Pro
 
 /** A plan near the linear one: of each reed the schedule that has the largest share. */
 function surest({ reeds, days }: Rotation, columns: readonly Column[], shares: readonly number[]): ReedSchedule[] {
-  return reeds.map((_, of) => {
-    const mine = columns.flatMap((one, at) => (one.of === of ? [{ one, share: shares[at] ?? 0 }] : []));
+  return reeds.map((_, reedAt) => {
+    const mine = columns.flatMap((one, at) => (one.of === reedAt ? [{ one, share: shares[at] ?? 0 }] : []));
     const [first] = mine.toSorted((a, b) => b.share - a.share);
     return first?.one.schedule ?? days.map(() => 0);
   });

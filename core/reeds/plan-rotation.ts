@@ -53,7 +53,7 @@ const NOTHING = 1e-6;
 export async function planRotation(rotation: Rotation, { solve, stop, onPlan }: Planning): Promise<RotationPlan> {
   const watched = watchingTime(solve);
   const seen: ReedSchedule[][] = rotation.reeds.map(() => []);
-  const note = (of: number, schedule: ReedSchedule): void => void seen[of]?.push(schedule);
+  const note = (reedAt: number, schedule: ReedSchedule): void => void seen[reedAt]?.push(schedule);
   let plan = checked(rotation, improveRotation(rotation, { rounds: FIRST_ROUNDS, stop, seen: note }), null);
   const take = (schedules: Schedules, bound: number | null): void => {
     const other = checked(rotation, schedules, bound);

@@ -54,8 +54,8 @@ class Told {
     return this.boxes.flatMap((box) => {
       const within = <One extends { readonly reedId: ReedId }>(all: readonly One[]) =>
         all.filter(({ reedId: id }) => id.startsWith(`${box.key}/`));
-      const of = { box, boxName: box.key, uses: within(this.uses), said: within(this.said) };
-      return reedStates(of, { today, family: 'single' });
+      const record = { box, boxName: box.key, uses: within(this.uses), said: within(this.said) };
+      return reedStates(record, { today, family: 'single' });
     });
   }
   /** There is always a box with something in it. */

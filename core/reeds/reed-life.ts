@@ -36,13 +36,13 @@ export type LivesOf = Readonly<Record<ReedMaterial, ReedLives>>;
 /** Each is worked out when it is first asked for. */
 export function livesOf(reeds: readonly ReedState[]): LivesOf {
   const made: Partial<Record<ReedMaterial, ReedLives>> = {};
-  const of = (material: ReedMaterial): ReedLives => (made[material] ??= reedLives(reeds, material));
+  const livesOf = (material: ReedMaterial): ReedLives => (made[material] ??= reedLives(reeds, material));
   return {
     get cane() {
-      return of('cane');
+      return livesOf('cane');
     },
     get synthetic() {
-      return of('synthetic');
+      return livesOf('synthetic');
     },
   };
 }

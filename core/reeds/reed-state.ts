@@ -115,14 +115,14 @@ export function breakingIn(days: readonly DayOfUse[], today: LocalDate, ramping:
 }
 
 /** What has been said of a reed, the latest of each. */
-function saidOf(said: readonly ReedSaid[]) {
+function saidOf(sayings: readonly ReedSaid[]) {
   let [grade, flattenedOn, hardFrom, ended]: [
     ReedGrade | null,
     LocalDate | null,
     LocalDate | null,
     ReedState['ended'],
   ] = [null, null, null, null];
-  for (const one of said) {
+  for (const one of sayings) {
     if (one.what === 'flattened') flattenedOn = one.on;
     else if (one.what === 'ended') ended = { on: one.on, cause: one.cause };
     else {
@@ -218,12 +218,12 @@ function restedFrom({ on, endedAt }: ReedUse): number {
 }
 
 /** Every reed of a box on a day, by number. */
-export function reedStates(of: ReedsOf, setting: ReedSetting): ReedState[] {
-  return of.box.before.map((_, index) => {
-    const id = reedId(of.box.key, index + 1);
+export function reedStates(record: ReedsOf, setting: ReedSetting): ReedState[] {
+  return record.box.before.map((_, index) => {
+    const id = reedId(record.box.key, index + 1);
     const mine = <One extends { readonly reedId: ReedId }>(all: readonly One[]) =>
       all.filter((one) => one.reedId === id);
-    return reedState({ ...of, uses: mine(of.uses), said: mine(of.said) }, index + 1, setting);
+    return reedState({ ...record, uses: mine(record.uses), said: mine(record.said) }, index + 1, setting);
   });
 }
 

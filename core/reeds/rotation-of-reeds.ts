@@ -55,19 +55,19 @@ export function setByHand(
   return pinned;
 }
 
-function planReed(reed: ReedState, of: ToPlan): RotationReed {
+function planReed(reed: ReedState, asked: ToPlan): RotationReed {
   const isCane = reed.box.material === 'cane';
   return {
     id: reed.id,
     ramp: rampAhead(reed),
     cap: isCane ? DAILY_CAP.value : NO_CAP,
     rests: isCane,
-    from: firstDay(reed, of.today),
-    share: shareOfLife(reed, of.lives),
-    life: of.lives[reed.box.material].belief.median.mean,
+    from: firstDay(reed, asked.today),
+    share: shareOfLife(reed, asked.lives),
+    life: asked.lives[reed.box.material].belief.median.mean,
     isConcert: isConcertReed(reed),
     isPracticeOnly: reed.stage === 'practice-only',
-    pinned: setByHand(reed, of),
+    pinned: setByHand(reed, asked),
   };
 }
 
@@ -91,26 +91,28 @@ function proposedToday({ first, choices }: ReedProposal, minutes: number): Reado
 }
 
 /** Those in use and those the player has set, were they not opened yet; by name. */
-function plannedReeds(of: ToPlan): ReedState[] {
-  const isSet = (reed: ReedState): boolean => Object.keys(setByHand(reed, of)).length > 0;
-  return of.reeds
+function plannedReeds(asked: ToPlan): ReedState[] {
+  const isSet = (reed: ReedState): boolean => Object.keys(setByHand(reed, asked)).length > 0;
+  return asked.reeds
     .filter((reed) => reed.stage !== 'retired' && (reed.stage !== 'new' || isSet(reed)))
-    .toSorted((a, b) => Number(isSet(b)) - Number(isSet(a)) || shareOfLife(a, of.lives) - shareOfLife(b, of.lives))
+    .toSorted(
+      (a, b) => Number(isSet(b)) - Number(isSet(a)) || shareOfLife(a, asked.lives) - shareOfLife(b, asked.lives),
+    )
     .slice(0, MOST_PLANNED)
     .sort((a, b) => a.id.localeCompare(b.id));
 }
 
 /** What is planned: the reeds in use, and the minutes the days will probably hold less what today has had. */
-export function rotationOfReeds(of: ToPlan): { readonly rotation: Rotation; readonly reeds: readonly ReedState[] } {
-  const reeds = plannedReeds(of);
-  const had = of.reeds.reduce((sum, { playedToday }) => sum + playedToday, 0);
+export function rotationOfReeds(asked: ToPlan): { readonly rotation: Rotation; readonly reeds: readonly ReedState[] } {
+  const reeds = plannedReeds(asked);
+  const had = asked.reeds.reduce((sum, { playedToday }) => sum + playedToday, 0);
   const days = Array.from({ length: PLAN_DAYS }, (_, index) => ({
-    minutes: inFives(Math.max(0, of.minutesIn(index) - (index === 0 ? had : 0))),
-    concertMinutes: inFives(of.concertMinutesIn(index)),
+    minutes: inFives(Math.max(0, asked.minutesIn(index) - (index === 0 ? had : 0))),
+    concertMinutes: inFives(asked.concertMinutesIn(index)),
   }));
-  const planned = reeds.map((reed) => planReed(reed, of));
+  const planned = reeds.map((reed) => planReed(reed, asked));
   const isSet = planned.reduce((sum, { pinned }) => sum + (pinned[0] ?? 0), 0);
-  const proposed = proposedToday(of.proposed, Math.max(0, (days[0]?.minutes ?? 0) - isSet));
+  const proposed = proposedToday(asked.proposed, Math.max(0, (days[0]?.minutes ?? 0) - isSet));
   const withProposed = planned.map((reed) => {
     const session = proposed.get(reed.id);
     return session === undefined || reed.pinned[0] !== undefined

@@ -109,7 +109,7 @@ const asShares = ({ first, choices, resting }: ReedProposal, minutes: number): S
 /** The sessions of the days until next Monday. */
 function weekOf({
   sight: { day, dayOfSeason, reeds, concerts },
-  lives: of,
+  lives: lives,
   proposed,
 }: {
   readonly sight: SeasonSight;
@@ -121,7 +121,7 @@ function weekOf({
   const { rotation, reeds: planned } = rotationOfReeds({
     today,
     reeds,
-    lives: of,
+    lives: lives,
     set: NONE_SET,
     minutesIn: (days) =>
       days === 0 ? minutes : isConcertIn(days) ? ON_STAGE : usualOn((dayOfSeason + days) % DAYS_A_WEEK),
@@ -150,12 +150,12 @@ export function asPlanned(wanted = 1): WayOfPlaying {
   return (sight) => {
     const { day, dayOfSeason, reeds } = sight;
     const { on: today, minutes, isConcert } = day;
-    const wantedFor = (of: LivesOf, sessions: SetSessions) => ({
+    const wantedFor = (lives: LivesOf, sessions: SetSessions) => ({
       nowWall: wallMinute(today, NOW),
       today,
       minutes,
       isConcert,
-      shareOfLife: (reed: ReedState) => shareOfLife(reed, of),
+      shareOfLife: (reed: ReedState) => shareOfLife(reed, lives),
       set: sessions,
     });
     const isNewWeek = Math.floor(dayOfSeason / DAYS_A_WEEK) !== week;

@@ -106,11 +106,11 @@ function survivalFrom(points: readonly Weighed[], age: number, then: number): nu
   return share;
 }
 
-function meanAndSpread(points: readonly Weighed[], of: (point: Weighed, at: number) => number) {
+function meanAndSpread(points: readonly Weighed[], valueOf: (point: Weighed, at: number) => number) {
   const sum = (value: (point: Weighed, at: number) => number): number =>
     points.reduce((all, one) => one.weights.reduce((more, weight, at) => more + weight * value(one, at), all), 0);
-  const mean = sum(of);
-  return { mean, sd: Math.sqrt(sum((point, at) => (of(point, at) - mean) ** 2)) };
+  const mean = sum(valueOf);
+  return { mean, sd: Math.sqrt(sum((point, at) => (valueOf(point, at) - mean) ** 2)) };
 }
 
 /** Times an interval is narrowed at most, and the share of an age that makes no difference. */
@@ -121,8 +121,8 @@ const SAME_AGE = 1e-7;
  * Where a function that falls from 1 towards 0 reaches `to`: an interval that grows from `first`, narrowed by the false
  * position of its logarithm, where an end that stays is halved (the Illinois method; Dowell and Jarratt 1971, BIT 11:168).
  */
-function whereItFalls(of: (further: number) => number, to: number, first: number): number {
-  const above = (further: number): number => ln(of(further)) - ln(to);
+function whereItFalls(valueOf: (further: number) => number, to: number, first: number): number {
+  const above = (further: number): number => ln(valueOf(further)) - ln(to);
   let [low, high] = [0, first];
   let [atLow, atHigh] = [-ln(to), above(first)];
   while (atHigh > 0 && high < Number.MAX_VALUE / 4) {

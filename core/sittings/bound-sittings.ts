@@ -52,7 +52,7 @@ function byDay({ open, thought, shared }: Node): Open[] | null {
  * @param upper what the best plan costs: a part that cannot be better is done with
  */
 async function boundByParts(
-  of: Sittings,
+  problem: Sittings,
   root: Node,
   { upper, ...solving }: Solving & { readonly upper: number },
 ): Promise<number> {
@@ -66,7 +66,7 @@ async function boundByParts(
     for (const open of sides) {
       const isClosed = open.days.length < lowest.open.days.length;
       const thought = isClosed ? restricted(open, lowest.thought.all) : lowest.thought;
-      const shared = await shareOut(of, open, thought, { ...solving, rounds: SIDE_ROUNDS });
+      const shared = await shareOut(problem, open, thought, { ...solving, rounds: SIDE_ROUNDS });
       // Where nothing came of it, what held for all of them holds for it.
       const bound = Math.max(lowest.shared.bound, shared?.bound ?? -Infinity);
       found.push({ open, thought, shared: { ...(shared ?? lowest.shared), bound } });
@@ -90,17 +90,24 @@ const ROUNDS = 60;
  * again. (The best choice of all sittings thought of, as a program of whole columns, takes seconds for a hundredth.) Dantzig and Wolfe 1960; the bound as in Lübbecke and
  * Desrosiers 2005, Oper. Res. 53:1007–1023.
  */
-export async function boundSittings(of: Sittings, { start, ...solving }: SittingsBounding): Promise<BoundedSittings> {
-  checkSittings(of);
-  const days = openDays(of);
-  const items = new Set(of.items.flatMap((item, at) => (item.set === null ? [at] : [])));
+export async function boundSittings(
+  problem: Sittings,
+  { start, ...solving }: SittingsBounding,
+): Promise<BoundedSittings> {
+  checkSittings(problem);
+  const days = openDays(problem);
+  const items = new Set(problem.items.flatMap((item, at) => (item.set === null ? [at] : [])));
   const open = { items, days };
   const thought = new Thought();
   for (const plan of start) for (const one of columnsOf(days, plan)) thought.add(one);
-  const shared = await shareOut(of, open, thought, { ...solving, rounds: ROUNDS });
+  const shared = await shareOut(problem, open, thought, { ...solving, rounds: ROUNDS });
   if (shared === null) return { bound: null, plans: [] };
-  const dived = await dive(of, open, thought, { ...solving, shared });
-  const known = Math.min(...[...start, planOf(of, dived)].map((plan) => totalCost(costOfSittings(of, plan))));
-  const bound = await boundByParts(of, { open, thought, shared }, { ...solving, upper: known - costOfSet(of) });
-  return { bound: costOfSet(of) + bound, plans: [planOf(of, dived)] };
+  const dived = await dive(problem, open, thought, { ...solving, shared });
+  const known = Math.min(...[...start, planOf(problem, dived)].map((plan) => totalCost(costOfSittings(problem, plan))));
+  const bound = await boundByParts(
+    problem,
+    { open, thought, shared },
+    { ...solving, upper: known - costOfSet(problem) },
+  );
+  return { bound: costOfSet(problem) + bound, plans: [planOf(problem, dived)] };
 }

@@ -135,7 +135,7 @@ export function dueItems(
 ): DueItem[] {
   const mine = events.filter(({ instrumentIds }) => instrumentIds.includes(instrument.id));
   const away = awayDays(mine, today);
-  const of = {
+  const asked = {
     kind,
     practice: methods.practice,
     usualMinutes: plays.usualMinutes,
@@ -149,7 +149,7 @@ export function dueItems(
       const first = {
         id: `${instrument.id}:${item.id}`,
         // In whole minutes, as days are filled; rounded up, so that a sitting is not longer than its day.
-        minutes: Math.max(1, Math.ceil(minutesOfItem(of, item.id, player))),
+        minutes: Math.max(1, Math.ceil(minutesOfItem(asked, item.id, player))),
         due: on,
         from: postponedUntil === null ? 0 : Math.max(0, daysBetween(today, postponedUntil)),
         interval: intervalOf(clock, today),
@@ -215,7 +215,7 @@ export function reachable(times: readonly DueItem[], time: readonly number[]): D
  * What the player has set stays.
  */
 export function needless(due: readonly DueItem[], plan: SittingPlan): ReadonlySet<DueItem> {
-  const none = new Set<DueItem>();
+  const nothing = new Set<DueItem>();
   due.forEach((one, at) => {
     const day = plan[at] ?? null;
     if (day === null || one.item.set !== null) return;
@@ -225,13 +225,13 @@ export function needless(due: readonly DueItem[], plan: SittingPlan): ReadonlySe
         other.clock === one.clock &&
         other.item.due < one.item.due &&
         before !== null &&
-        !none.has(other) &&
+        !nothing.has(other) &&
         day - before < one.item.interval / 2
       );
     });
-    if (isNear) none.add(one);
+    if (isNear) nothing.add(one);
   });
-  return none;
+  return nothing;
 }
 
 export const sittingsOf = (items: readonly DueItem[], time: readonly number[]): Sittings => ({

@@ -25,7 +25,7 @@ export const tooLong = (
  * @param time what the days were filled with before
  */
 export function lessTime(
-  of: Sittings,
+  problem: Sittings,
   plan: SittingPlan,
   {
     over,
@@ -34,8 +34,8 @@ export function lessTime(
 ): number[] {
   const less = [...time];
   for (const [day, needs] of over) {
-    const added = of.items.reduce((sum, { minutes }, at) => sum + (plan[at] === day ? minutes : 0), 0);
-    less[day] = Math.max(0, Math.floor(Math.min(less[day] ?? 0, added) - (needs - (of.time[day] ?? 0))));
+    const added = problem.items.reduce((sum, { minutes }, at) => sum + (plan[at] === day ? minutes : 0), 0);
+    less[day] = Math.max(0, Math.floor(Math.min(less[day] ?? 0, added) - (needs - (problem.time[day] ?? 0))));
   }
   return less;
 }

@@ -1,12 +1,12 @@
 import { itemCost, leftCost, mayBeOn, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
 
 /** Costs of each item on each day, Infinity where it may not be; the last column is being left. */
-function costTable(of: Sittings): Float64Array[] {
-  return of.items.map((item) => {
-    const costs = of.time.map((_, day) =>
-      item.set === null && mayBeOn(of, item, day) ? itemCost(item, day) : Infinity,
+function costTable(problem: Sittings): Float64Array[] {
+  return problem.items.map((item) => {
+    const costs = problem.time.map((_, day) =>
+      item.set === null && mayBeOn(problem, item, day) ? itemCost(item, day) : Infinity,
     );
-    return Float64Array.from([...costs, leftCost(of, item)]);
+    return Float64Array.from([...costs, leftCost(problem, item)]);
   });
 }
 
@@ -17,18 +17,18 @@ const LEAST_GAIN = 1e-9;
  * The same sittings with their items placed better: an item moves to another sitting, or there in the place of one that
  * moves on to a third, until nothing makes it better. O(items² × sittings) a round.
  */
-export function polishSittings(of: Sittings, plan: SittingPlan): SittingPlan {
-  const costs = costTable(of);
-  const nowhere = of.time.length;
+export function polishSittings(problem: Sittings, plan: SittingPlan): SittingPlan {
+  const costs = costTable(problem);
+  const nowhere = problem.time.length;
   const at = plan.map((day) => day ?? nowhere);
   const days = [...new Set([...at, nowhere])];
-  const room = Float64Array.from([...of.time, Infinity]);
-  of.items.forEach(({ minutes }, item) => {
+  const room = Float64Array.from([...problem.time, Infinity]);
+  problem.items.forEach(({ minutes }, item) => {
     const day = at[item] ?? nowhere;
     room[day] = (room[day] ?? 0) - minutes;
   });
-  const free = of.items.flatMap(({ set }, item) => (set === null ? [item] : []));
-  const minutesOf = (item: number): number => of.items[item]?.minutes ?? 0;
+  const free = problem.items.flatMap(({ set }, item) => (set === null ? [item] : []));
+  const minutesOf = (item: number): number => problem.items[item]?.minutes ?? 0;
   const costOf = (item: number, day: number): number => costs[item]?.[day] ?? Infinity;
   const move = (item: number, day: number): void => {
     const from = at[item] ?? nowhere;

@@ -20,9 +20,9 @@ const setMinutes = ({ time, items }: Sittings): number[] =>
 
 /** The days of an item in the order it would like them, with what each costs. */
 type Wishes = readonly { readonly day: number; readonly cost: number }[];
-const wishesOf = (of: Sittings, item: SittingItem): Wishes =>
-  of.time
-    .flatMap((_, day) => (mayBeOn(of, item, day) ? [{ day, cost: itemCost(item, day) }] : []))
+const wishesOf = (problem: Sittings, item: SittingItem): Wishes =>
+  problem.time
+    .flatMap((_, day) => (mayBeOn(problem, item, day) ? [{ day, cost: itemCost(item, day) }] : []))
     .sort((a, b) => a.cost - b.cost || a.day - b.day);
 
 /** What does not change while days are opened and closed. */
@@ -102,21 +102,21 @@ export type Searching = {
  *
  * @throws RangeError for a question of which the numbers are none
  */
-export function searchSittings(of: Sittings, { from = [], shakes = SHAKES }: Searching = {}): SittingPlan {
-  checkSittings(of);
+export function searchSittings(problem: Sittings, { from = [], shakes = SHAKES }: Searching = {}): SittingPlan {
+  checkSittings(problem);
   checkNumber('the shakes of a search', shakes, { whole: true });
-  const room = setMinutes(of).map((used, day) => Math.max(0, (of.time[day] ?? 0) - used));
+  const room = setMinutes(problem).map((used, day) => Math.max(0, (problem.time[day] ?? 0) - used));
   const ground = {
-    of,
-    wishes: of.items.map((item) => (item.set === null ? wishesOf(of, item) : [])),
-    left: of.items.map((item) => leftCost(of, item)),
+    of: problem,
+    wishes: problem.items.map((item) => (item.set === null ? wishesOf(problem, item) : [])),
+    left: problem.items.map((item) => leftCost(problem, item)),
     room,
   };
   const useful = [...new Set(ground.wishes.flatMap((all) => all.map(({ day }) => day)))].sort((a, b) => a - b);
-  if (useful.length === 0) return of.items.map(({ set }) => set);
-  const dice = prand.xoroshiro128plus(of.items.length * 1000 + useful.length);
+  if (useful.length === 0) return problem.items.map(({ set }) => set);
+  const dice = prand.xoroshiro128plus(problem.items.length * 1000 + useful.length);
   const pick = () => useful[prand.unsafeUniformIntDistribution(0, useful.length - 1, dice)] ?? 0;
-  const begin = new Uint8Array(of.time.length);
+  const begin = new Uint8Array(problem.time.length);
   for (const day of from) if (day !== null) begin[day] = 1;
   let open = settledDays(ground, useful, begin);
   let best = polished(ground, open);
@@ -169,14 +169,14 @@ const NEAR_DAYS = 5;
 const LEAST_GAIN = SITTING_PENALTY.sitting * 1e-7;
 
 /** Each item on its own date, or the nearest day it may be on: what a plan is compared with. */
-export function eachOnItsOwnDate(of: Sittings): SittingPlan {
-  const room = setMinutes(of).map((used, day) => (of.time[day] ?? 0) - used);
-  return of.items.map((item) => {
+export function eachOnItsOwnDate(problem: Sittings): SittingPlan {
+  const room = setMinutes(problem).map((used, day) => (problem.time[day] ?? 0) - used);
+  return problem.items.map((item) => {
     if (item.set !== null) return item.set;
-    if (item.due >= of.time.length) return null;
-    const near = of.time
+    if (item.due >= problem.time.length) return null;
+    const near = problem.time
       .map((_, day) => day)
-      .filter((day) => mayBeOn(of, item, day) && (room[day] ?? 0) >= item.minutes)
+      .filter((day) => mayBeOn(problem, item, day) && (room[day] ?? 0) >= item.minutes)
       .sort((a, b) => Math.abs(a - item.due) - Math.abs(b - item.due) || a - b);
     const [day] = near;
     if (day === undefined) return null;

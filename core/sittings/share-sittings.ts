@@ -23,7 +23,7 @@ type Master = {
 
 /** Each item in a sitting or left, one sitting a day: the columns are whole sittings. */
 export function masterOf(
-  of: Sittings,
+  problem: Sittings,
   { items, days: open, used, count }: Open,
   all: readonly Column[],
   whole: boolean,
@@ -44,9 +44,9 @@ export function masterOf(
   });
   const once = new Map<number, number>();
   for (const at of items) {
-    const item = of.items[at];
+    const item = problem.items[at];
     if (item === undefined) continue;
-    const left = column({ name: `${item.id} is left`, cost: leftCost(of, item), most: 1 });
+    const left = column({ name: `${item.id} is left`, cost: leftCost(problem, item), most: 1 });
     once.set(at, row({ name: `${item.id} once`, terms: [...(ofItem.get(at) ?? []), [left, 1]], least: 1 }));
   }
   const days = new Map(
@@ -81,7 +81,7 @@ const LINEAR: Limits = { gap: 0, iterations: 20_000, nodes: 0, seconds: 30 };
  * knapsack that finds the sitting that would pay best; null where nothing came of it.
  */
 export async function shareOut(
-  of: Sittings,
+  problem: Sittings,
   open: Open,
   thought: Thought,
   { solve, stop, rounds }: Solving & { readonly rounds: number },
@@ -94,11 +94,11 @@ export async function shareOut(
     const all = [...thought.all];
     const near = all.flatMap((one, at) => (isNear(one) ? [at] : []));
     const columns = near.flatMap((at) => all[at] ?? []);
-    const master = masterOf(of, open, columns, false);
+    const master = masterOf(problem, open, columns, false);
     const answer = await solve(master.program, LINEAR, stop);
     if (answer.kind === 'none' || answer.prices === null) return shared;
     const { prices, cost, values } = answer;
-    const worth = of.items.map((_, at) => prices[master.once.get(at) ?? -1] ?? 0);
+    const worth = problem.items.map((_, at) => prices[master.once.get(at) ?? -1] ?? 0);
     const ofCount = prices[master.counted ?? -1] ?? 0;
     const ofDay = (day: number): number => (prices[master.days.get(day) ?? -1] ?? 0) + ofCount;
     let saved = 0;
@@ -136,7 +136,7 @@ const DIVE_ROUNDS = 3;
 
 /** A plan from the linear one: the sitting it is surest of is settled, and the rest shared out anew. */
 export async function dive(
-  of: Sittings,
+  problem: Sittings,
   from: Open,
   thought: Thought,
   { shared: first, ...solving }: Solving & { readonly shared: Shared },
@@ -156,7 +156,7 @@ export async function dive(
     open = { items, days };
     if (items.size === 0) break;
     known = restricted(open, known.all);
-    shared = await shareOut(of, open, known, { ...solving, rounds: DIVE_ROUNDS });
+    shared = await shareOut(problem, open, known, { ...solving, rounds: DIVE_ROUNDS });
   }
   return chosen;
 }

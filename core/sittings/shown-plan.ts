@@ -27,18 +27,18 @@ const isAhead = ({ state, on }: ShownSitting, today: LocalDate): boolean => stat
  * The same times with the day on which each has been shown, where it may still be on it: each time takes the first such
  * day of its thing that falls into its own days.
  */
-export function withShownDays(due: readonly DueItem[], shown: readonly ShownSitting[], of: LookedAt): DueItem[] {
+export function withShownDays(due: readonly DueItem[], shown: readonly ShownSitting[], asked: LookedAt): DueItem[] {
   const days = new Map<string, number[]>();
-  for (const sitting of shown.filter((one) => isAhead(one, of.today)))
+  for (const sitting of shown.filter((one) => isAhead(one, asked.today)))
     for (const { instrumentId, itemId } of sitting.things) {
       const thing = `${instrumentId}:${itemId}`;
-      days.set(thing, [...(days.get(thing) ?? []), daysBetween(of.today, sitting.on)]);
+      days.set(thing, [...(days.get(thing) ?? []), daysBetween(asked.today, sitting.on)]);
     }
   for (const list of days.values()) list.sort((a, b) => a - b);
   return due.map((one) => {
     const { item } = one;
     const list = days.get(`${one.instrumentId}:${one.clock.item.id}`) ?? [];
-    const at = item.set === null ? list.findIndex((day) => mayBeOn({ time: of.time, items: [] }, item, day)) : -1;
+    const at = item.set === null ? list.findIndex((day) => mayBeOn({ time: asked.time, items: [] }, item, day)) : -1;
     const [day = null] = at < 0 ? [] : list.splice(at, 1);
     return { ...one, item: { ...item, shown: day } };
   });
@@ -49,17 +49,21 @@ export type LookedAt = { readonly today: LocalDate; readonly time: readonly numb
 export type FreshSitting = Pick<ShownSitting, 'on' | 'minutes' | 'things'>;
 
 /** The sittings of a plan, earliest first. */
-export function freshSittings(due: readonly DueItem[], plan: SittingPlan, of: Sittings & LookedAt): FreshSitting[] {
+export function freshSittings(
+  due: readonly DueItem[],
+  plan: SittingPlan,
+  problem: Sittings & LookedAt,
+): FreshSitting[] {
   const days = [...new Set(plan.filter((day) => day !== null))].sort((a, b) => a - b);
   return days.map((day) => {
     const mine = due.filter((_, at) => plan[at] === day);
     return {
-      on: addDays(of.today, day),
+      on: addDays(problem.today, day),
       minutes: Math.round(mine.reduce((sum, { item }) => sum + item.minutes, 0)),
       things: mine.map(({ instrumentId, clock, item }) => ({
         instrumentId,
         itemId: clock.item.id,
-        dueOn: clock.due !== null && clock.due.on <= of.today ? clock.due.on : addDays(of.today, item.due),
+        dueOn: clock.due !== null && clock.due.on <= problem.today ? clock.due.on : addDays(problem.today, item.due),
         lastDone: clock.lastDone?.on ?? null,
       })),
     };

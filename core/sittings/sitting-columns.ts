@@ -11,12 +11,12 @@ export type OpenDay = {
   readonly may: readonly { readonly at: number; readonly minutes: number; readonly cost: number }[];
 };
 
-export function openDays(of: Sittings): OpenDay[] {
-  return of.time.flatMap((minutes, day): OpenDay[] => {
-    const set = of.items.filter((item) => item.set === day);
+export function openDays(problem: Sittings): OpenDay[] {
+  return problem.time.flatMap((minutes, day): OpenDay[] => {
+    const set = problem.items.filter((item) => item.set === day);
     const room = minutes - set.reduce((sum, item) => sum + item.minutes, 0);
-    const may = of.items.flatMap((item, at) =>
-      item.set === null && mayBeOn(of, item, day)
+    const may = problem.items.flatMap((item, at) =>
+      item.set === null && mayBeOn(problem, item, day)
         ? [{ at, minutes: Math.ceil(item.minutes), cost: itemCost(item, day) }]
         : [],
     );
@@ -80,15 +80,15 @@ export function columnsOf(days: readonly OpenDay[], plan: SittingPlan): Column[]
 }
 
 /** What is set costs what it costs, whatever the rest does. */
-export const costOfSet = (of: Sittings): number => {
-  const set = of.items.filter((item) => item.set !== null);
+export const costOfSet = (problem: Sittings): number => {
+  const set = problem.items.filter((item) => item.set !== null);
   const days = new Set(set.map((item) => item.set));
   return set.reduce((sum, item) => sum + itemCost(item, item.set ?? 0), 0) + days.size * SITTING_PENALTY.sitting;
 };
 
 /** The plan the chosen sittings make: an item in two of them is done in the cheaper. */
-export function planOf(of: Sittings, chosen: readonly Column[]): SittingPlan {
-  return of.items.map((item, at) => {
+export function planOf(problem: Sittings, chosen: readonly Column[]): SittingPlan {
+  return problem.items.map((item, at) => {
     if (item.set !== null) return item.set;
     const days = chosen.filter(({ items }) => items.includes(at)).map(({ day }) => day);
     return days.sort((a, b) => itemCost(item, a) - itemCost(item, b) || a - b)[0] ?? null;

@@ -97,12 +97,12 @@ export const totalCost = ({ sittings, early, late, moved, left }: SittingsCost):
   sittings + early + late + moved + left;
 
 /** What a plan costs, term by term: the one place the objective is worked out. */
-export function costOfSittings(of: Sittings, plan: SittingPlan): SittingsCost {
+export function costOfSittings(problem: Sittings, plan: SittingPlan): SittingsCost {
   const days = new Set<number>();
   let [early, late, moved, left] = [0, 0, 0, 0];
-  of.items.forEach((item, at) => {
+  problem.items.forEach((item, at) => {
     const day = plan[at] ?? null;
-    if (day === null) left += leftCost(of, item);
+    if (day === null) left += leftCost(problem, item);
     else {
       days.add(day);
       if (day < item.due) early += awayFromDue(item, day);
@@ -118,19 +118,21 @@ const minutesOfDay = ({ items }: Sittings, plan: SittingPlan, day: number): numb
   items.reduce((sum, { minutes }, at) => sum + (plan[at] === day ? minutes : 0), 0);
 
 /** What is wrong with a plan, in words for a programmer; nothing where every item lies on a day it may, and fits. */
-export function sittingBreaches(of: Sittings, plan: SittingPlan): string[] {
-  if (plan.length !== of.items.length) return [`${plan.length} days for ${of.items.length} items`];
-  const wrong = of.items.flatMap((item, at): string[] => {
+export function sittingBreaches(problem: Sittings, plan: SittingPlan): string[] {
+  if (plan.length !== problem.items.length) return [`${plan.length} days for ${problem.items.length} items`];
+  const wrong = problem.items.flatMap((item, at): string[] => {
     const day = plan[at] ?? null;
     if (day === null) return item.set === null ? [] : [`${item.id} is left, set on ${item.set}`];
-    return mayBeOn(of, item, day) ? [] : [`${item.id} may not be on day ${day}`];
+    return mayBeOn(problem, item, day) ? [] : [`${item.id} may not be on day ${day}`];
   });
-  const full = of.time.flatMap((minutes, day): string[] => {
-    const free = of.items.reduce(
+  const full = problem.time.flatMap((minutes, day): string[] => {
+    const free = problem.items.reduce(
       (sum, item, at) => sum + (plan[at] === day && item.set === null ? item.minutes : 0),
       0,
     );
-    return free > 0 && minutesOfDay(of, plan, day) > minutes ? [`day ${day} holds more than its ${minutes} min`] : [];
+    return free > 0 && minutesOfDay(problem, plan, day) > minutes
+      ? [`day ${day} holds more than its ${minutes} min`]
+      : [];
   });
   return [...wrong, ...full];
 }

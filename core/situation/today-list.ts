@@ -70,7 +70,7 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
   const lines = [...runs, ...wet, ...first, ...due];
   const named = new Set(lines.map(({ id }) => id));
   const rest = instruments.filter(({ id }) => !named.has(id));
-  const ids = (of: readonly StandsToday[]) => of.map(({ id }) => id);
+  const ids = (stands: readonly StandsToday[]) => stands.map(({ id }) => id);
   return {
     lines,
     fine: ids(rest.filter((one) => !hasUnknown(one))),

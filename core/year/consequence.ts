@@ -49,7 +49,7 @@ function runChanges(run: RunName, from: UsualRun, to: UsualRun): Change[] {
   const added = to.steps.filter(({ id }) => !had.has(id)).map(({ heading }) => heading);
   const gone = from.steps.filter(({ id }) => !has.has(id)).map(({ heading }) => heading);
   const kept = (one: UsualRun) => one.steps.map(({ id }) => id).filter((id) => had.has(id) && has.has(id));
-  const said = to.steps.flatMap((step): Change[] => {
+  const saidOtherwise = to.steps.flatMap((step): Change[] => {
     const old = had.get(step.id);
     const isSame = old === undefined || (old.heading === step.heading && old.how === step.how);
     return isSame ? [] : [{ rule: 'said', heading: step.heading, how: step.how ?? null }];
@@ -58,7 +58,7 @@ function runChanges(run: RunName, from: UsualRun, to: UsualRun): Change[] {
     ...(added.length > 0 ? [{ rule: 'steps-added', run, headings: added } as const] : []),
     ...(gone.length > 0 ? [{ rule: 'steps-gone', run, headings: gone } as const] : []),
     ...(kept(from).join() === kept(to).join() ? [] : [{ rule: 'order', run } as const]),
-    ...said,
+    ...saidOtherwise,
     ...(Math.abs(to.minutes - from.minutes) >= LEAST_EACH
       ? [{ rule: 'minutes-each', run, from: from.minutes, to: to.minutes } as const]
       : []),

@@ -57,13 +57,13 @@ export const yearMemo = (): YearMemo => ({ runs: new Map(), dates: new Map() });
 const numbers = new WeakMap<Step | Limbs, number>();
 let numbered = 0;
 /** A number for each object of the book; the same words in the same place are the same object. */
-function numberOf(of: Step | Limbs): number {
-  const number = numbers.get(of) ?? ++numbered;
-  numbers.set(of, number);
+function numberOf(counted: Step | Limbs): number {
+  const number = numbers.get(counted) ?? ++numbered;
+  numbers.set(counted, number);
   return number;
 }
 
-function runOf(situation: Situation, items: readonly CareItem[], of: YearOf, { runs }: YearMemo): UsualRun {
+function runOf(situation: Situation, items: readonly CareItem[], asked: YearOf, { runs }: YearMemo): UsualRun {
   const { kind } = situation;
   const { practice } = situation.methods;
   const ids = items.map(({ id }) => id);
@@ -73,17 +73,17 @@ function runOf(situation: Situation, items: readonly CareItem[], of: YearOf, { r
   const { steps, elapsedMinutes } = planRun({
     parts: [
       {
-        instrumentId: of.instrumentId,
+        instrumentId: asked.instrumentId,
         kind,
         practice,
         items: ids,
         playedMinutes: situation.plays.usualMinutes,
         roomCelsius: USUAL_ROOM_CELSIUS,
-        wetness: of.wetness,
+        wetness: asked.wetness,
         loads: new Map(),
       },
     ],
-    player: of.player,
+    player: asked.player,
     minutesAtHand: null,
     learned: new Map(),
   });
@@ -131,28 +131,28 @@ function datesOf(
 
 const AT_THE_BENCH: UsualRun = { steps: [], minutes: 0, passes: 0 };
 
-const runOnce = (situation: Situation, item: CareItem, of: YearOf, memo: YearMemo): UsualRun =>
-  item.place === 'bench' ? AT_THE_BENCH : runOf(situation, [item], of, memo);
+const runOnce = (situation: Situation, item: CareItem, asked: YearOf, memo: YearMemo): UsualRun =>
+  item.place === 'bench' ? AT_THE_BENCH : runOf(situation, [item], asked, memo);
 
 /**
  * What the coming year asks of the player at their usual weeks: making ready and packing up after an ordinary play, how
  * often everything else falls due, and the minutes all of it takes. Minutes are estimates, dates follow the forecast.
  */
-export function usualYear(situation: Situation, of: YearOf, memo: YearMemo = yearMemo()): UsualYear {
+export function usualYear(situation: Situation, asked: YearOf, memo: YearMemo = yearMemo()): UsualYear {
   const { practice } = situation.methods;
   const { clocks } = situation.care;
   const everyPlay = (moment: 'before' | 'after') =>
     practice.items.filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === moment);
-  const before = runOf(situation, everyPlay('before'), of, memo);
-  const after = runOf(situation, everyPlay('after'), of, memo);
+  const before = runOf(situation, everyPlay('before'), asked, memo);
+  const after = runOf(situation, everyPlay('after'), asked, memo);
   const plays = situation.plays.forecast.week.meanPlays.reduce((sum, one) => sum + one, 0) * WEEKS_A_YEAR;
   const items = new Map<CareItemId, ItemYear>();
   for (const clock of clocks)
     if (clock.item.trigger.kind !== 'every-play')
       items.set(clock.item.id, {
         item: clock.item,
-        dates: datesOf(clock, situation, of.today, memo.dates),
-        run: runOnce(situation, clock.item, of, memo),
+        dates: datesOf(clock, situation, asked.today, memo.dates),
+        run: runOnce(situation, clock.item, asked, memo),
       });
   const periodic = [...items.values()].reduce((sum, { dates, run }) => sum + dates.length * run.minutes, 0);
   return { plays, before, after, items, minutes: plays * (before.minutes + after.minutes) + periodic };

@@ -14,8 +14,8 @@ export function lookOver(file: string): LookingOver {
   const thread = new Worker(new URL('./look-over.mjs', import.meta.url), { workerData: file });
   thread.unref();
   const gone = once(thread, 'exit').then(() => null);
-  const said = once(thread, 'message').then(([found]: unknown[]) => found as LookedOver);
-  return { found: Promise.race([said, gone]).catch(() => null), end: () => thread.terminate() };
+  const lookedOver = once(thread, 'message').then(([found]: unknown[]) => found as LookedOver);
+  return { found: Promise.race([lookedOver, gone]).catch(() => null), end: () => thread.terminate() };
 }
 
 /** What a person who starts Ulu is told of rows that point at nothing; null where there are none. */

@@ -6,7 +6,7 @@ import { asError } from '#core/kernel/as-error.ts';
 import type { LongWork, Order, Said } from '#server/work/long-work.ts';
 import { WORKS } from '#server/work/works.ts';
 
-const say = (said: Said) => parentPort?.postMessage(said);
+const say = (words: Said) => parentPort?.postMessage(words);
 const works: Readonly<Record<string, LongWork>> = WORKS;
 
 async function work({ id, name, input, stop }: Order): Promise<void> {

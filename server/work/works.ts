@@ -31,9 +31,10 @@ export const WORKS = {
   rotation: (rotation: Rotation, { stop, report }: AtWork): Promise<RotationPlan> =>
     planRotation(rotation, { solve: solveMilp, stop, onPlan: report }),
   /** What falls due, packed into few sittings. */
-  sittings: (of: Sittings, { stop }: AtWork): Promise<PlannedSittings> => planSittings(of, { solve: solveMilp, stop }),
+  sittings: (problem: Sittings, { stop }: AtWork): Promise<PlannedSittings> =>
+    planSittings(problem, { solve: solveMilp, stop }),
   /** The same at once, as well as a search finds it. */
-  roughSittings: (of: Sittings): Promise<PlannedSittings> => Promise.resolve(roughSittings(of)),
+  roughSittings: (problem: Sittings): Promise<PlannedSittings> => Promise.resolve(roughSittings(problem)),
   /** The dates of a calendar file. */
   ics: (reading: ReadingIcs): Promise<Outcome<IcsCalendar, IcsRefusal>> => Promise.resolve(readCalendar(reading)),
 } as const satisfies LongWorks;

@@ -2,11 +2,11 @@ import type { Anatomy, Coupling, Piece } from '#core/book/anatomy.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 
 /** Together while it is played, apart in the case. */
-const played = (...of: readonly [Piece, Piece]): Coupling => ({ of, played: true, cased: false });
+const played = (...pieces: readonly [Piece, Piece]): Coupling => ({ of: pieces, played: true, cased: false });
 /** Together in the case only: a cap, an end plug. */
-const cased = (...of: readonly [Piece, Piece]): Coupling => ({ of, played: false, cased: true });
+const cased = (...pieces: readonly [Piece, Piece]): Coupling => ({ of: pieces, played: false, cased: true });
 /** Together while it is played and in the case: comes apart for cleaning. */
-const kept = (...of: readonly [Piece, Piece]): Coupling => ({ of, played: true, cased: true });
+const kept = (...pieces: readonly [Piece, Piece]): Coupling => ({ of: pieces, played: true, cased: true });
 
 /** A reed under its ligature; where it is left on, it stays there in the case. */
 const SINGLE_REED: readonly Coupling[] = [

@@ -24,9 +24,9 @@ type Has = {
 };
 
 /** An instrument with work for the bench, and when it should go, beside the stays that are planned or proposed already. */
-function windowView({ reading, work }: { reading: Reading; work: BenchWork }, has: Has): ForTheBenchView {
-  const { own, events, terms, today } = has;
-  const { format } = has.services;
+function windowView({ reading, work }: { reading: Reading; work: BenchWork }, asked: Has): ForTheBenchView {
+  const { own, events, terms, today } = asked;
+  const { format } = asked.services;
   const { instrument, situation } = reading;
   const kin = own.filter(({ instrument: other }) => other.kind === instrument.kind && other.id !== instrument.id);
   const answer = benchWindow({
@@ -106,18 +106,18 @@ const hasAStay = (events: readonly CalendarEvent[], id: string, today: LocalDate
  * When the instruments of a player should go to the bench. The most pressing chooses its days first, and what is proposed
  * for one keeps another of its kind at home.
  */
-function proposals(has: Has): ForTheBenchView[] {
-  const { own, today } = has;
+function proposals(asked: Has): ForTheBenchView[] {
+  const { own, today } = asked;
   const waiting = own
-    .filter(({ instrument }) => !hasAStay(has.events, instrument.id, today))
+    .filter(({ instrument }) => !hasAStay(asked.events, instrument.id, today))
     .flatMap((reading) => {
       const work = benchWork(reading.situation(today), reading.player);
       return work === null ? [] : [{ reading, work }];
     })
     .toSorted((a, b) => (a.work.due < b.work.due ? -1 : 1));
-  let { events } = has;
+  let { events } = asked;
   return waiting.map((one) => {
-    const view = windowView(one, { ...has, events });
+    const view = windowView(one, { ...asked, events });
     if (view.best) events = [...events, proposedStay(one.reading, view.best)];
     return view;
   });
@@ -146,14 +146,14 @@ export function benchPageOf(services: Services, playerId: PlayerId, today: Local
     .flatMap(({ id }) => readings.of(id) ?? [])
     .filter(({ instrument }) => instrument.leftOn === null);
   const { said, ...terms } = calendar.benchOf(playerId);
-  const has = { own, events: calendar.of(playerId), terms, today, services };
+  const asked = { own, events: calendar.of(playerId), terms, today, services };
   return succeed({
     playerId,
     today,
     terms: { ...terms, said },
     currency: currencyOfRecord(services),
-    stays: stayViews(has),
-    instruments: proposals(has),
+    stays: stayViews(asked),
+    instruments: proposals(asked),
     unknown: own
       .filter(({ situation, player }) => unknownBenchWork(situation(today), player).length > 0)
       .map(({ instrument: { id, name } }) => ({ instrumentId: id, name })),

@@ -91,8 +91,8 @@ export function createCalendarRepository(db: Db) {
 
     /** The bench a player goes to, and whether they have said so. */
     benchOf: (playerId: string): BenchTerms & { readonly said: boolean } => {
-      const said = terms.get({ playerId });
-      return { ...(said?.terms ?? usualBench), said: said !== undefined };
+      const row = terms.get({ playerId });
+      return { ...(row?.terms ?? usualBench), said: row !== undefined };
     },
 
     /** The currency stays at the bench were paid in, but for this one; null where none says what it cost. */

@@ -55,14 +55,14 @@ function read({ readings, instruments, calendar }: Services, playerId: PlayerId,
     .filter(({ instrument }) => instrument.leftOn === null);
   const events = calendar.of(playerId).filter((event) => lastDayOf(event) >= addDays(today, -DAYS_TOLD));
   const pins = calendar.pinsOf(playerId);
-  const said = calendar.timeOf(playerId);
-  const time = timeOf(said, events, today);
+  const ownTime = calendar.timeOf(playerId);
+  const time = timeOf(ownTime, events, today);
   const all = own
     .flatMap(({ situation, player }) => reachable(dueItems(situation(today), { events, pins }, player), time))
     .toSorted((a, b) => a.item.due - b.item.due || b.item.lateDay - a.item.lateDay)
     .slice(0, MOST_PLANNED);
   const due = withShownDays(all, calendar.shownTo(playerId)?.sittings ?? [], { today, time });
-  return { playerId, today, own, events, due, said, of: sittingsOf(due, time) };
+  return { playerId, today, own, events, due, said: ownTime, of: sittingsOf(due, time) };
 }
 
 /** What is asked of a plan, as a digest: two questions that differ in nothing but where things lay before are one. */
@@ -77,9 +77,9 @@ function questionOf({ today, due, of }: WeeksRead): string {
 }
 
 /** A plan that was shown, read beside today's record; null where it does not fit it. */
-function keptPlan(has: WeeksRead, { days: kept }: AnsweredSittings): Pick<Timed, 'has' | 'plan'> | null {
+function keptPlan(known: WeeksRead, { days: kept }: AnsweredSittings): Pick<Timed, 'has' | 'plan'> | null {
   const days = new Map(kept.map(({ id, day }) => [id, day]));
-  const left = without(has, new Set(has.due.filter(({ item }) => !days.has(item.id))));
+  const left = without(known, new Set(known.due.filter(({ item }) => !days.has(item.id))));
   if (left.due.length !== days.size) return null;
   return { has: left, plan: left.due.map(({ item }) => days.get(item.id) ?? null) };
 }
@@ -123,19 +123,19 @@ type Timed = {
 };
 
 /** The minutes of each sitting of a plan, by its day. */
-async function timed(has: WeeksRead, plan: SittingPlan, learnedOf: LearnedOf): Promise<Timed['minutes']> {
+async function timed(known: WeeksRead, plan: SittingPlan, learnedOf: LearnedOf): Promise<Timed['minutes']> {
   const days = [...new Set(plan.filter((day) => day !== null))];
   const found = await inTurns(days, (day) => {
-    const items = has.due.filter((_, at) => plan[at] === day);
-    return [[day, minutesOfRun(has, items, learnedOf)] as const];
+    const items = known.due.filter((_, at) => plan[at] === day);
+    return [[day, minutesOfRun(known, items, learnedOf)] as const];
   });
   return new Map(found);
 }
 
 /** The same weeks without what need not be done. */
-function without(has: WeeksRead, none: ReadonlySet<DueItem>): WeeksRead {
-  const due = has.due.filter((one) => !none.has(one));
-  return { ...has, due, of: sittingsOf(due, has.of.time) };
+function without(known: WeeksRead, needlessOnes: ReadonlySet<DueItem>): WeeksRead {
+  const due = known.due.filter((one) => !needlessOnes.has(one));
+  return { ...known, due, of: sittingsOf(due, known.of.time) };
 }
 
 /** What is planned: the weeks, and the minutes each day may be filled with. */
@@ -144,9 +144,9 @@ type Ground = { readonly has: WeeksRead; readonly time: readonly number[] };
 /** The same with less time on days that were filled too full, and without what need not be; null where all is well. */
 function corrected({ has, time }: Ground, found: Timed): Ground | null {
   const over = tooLong(found.has.of, found.plan, found.minutes);
-  const none = needless(has.due, found.plan);
-  if (over.length === 0 && none.size === 0) return null;
-  return { has: without(has, none), time: lessTime(has.of, found.plan, { over, time }) };
+  const needlessOnes = needless(has.due, found.plan);
+  if (over.length === 0 && needlessOnes.size === 0) return null;
+  return { has: without(has, needlessOnes), time: lessTime(has.of, found.plan, { over, time }) };
 }
 
 /**
@@ -237,10 +237,10 @@ export function keptIfItCan(keep: () => void): void {
 /** What is shown, planned anew or as it was, and kept. */
 async function shownWeeks(services: Services, playerId: PlayerId, today: LocalDate): Promise<Weeks> {
   const { calendar, atOnce } = services;
-  const has = read(services, playerId, today);
-  const question = questionOf(has);
+  const known = read(services, playerId, today);
+  const question = questionOf(known);
   const stored = calendar.shownTo(playerId);
-  const weeks = asBefore(has, question, stored) ?? (await planned(services, has, stored));
+  const weeks = asBefore(known, question, stored) ?? (await planned(services, known, stored));
   if (question !== stored?.question) {
     const others = plansOf(stored).filter((one) => one.question !== question);
     const days = weeks.due.map(({ item }, index) => ({ id: item.id, day: weeks.plan[index] ?? null }));

@@ -27,8 +27,8 @@ const lastOfEach = (db: Db) =>
     from items where item is not null`);
 
 /** "29743800 player": the wall minute and who did it, as they stand side by side in the index. */
-function lastDoneFrom(said: string): LastDone {
-  const [at = '', by = ''] = said.split(' ');
+function lastDoneFrom(text: string): LastDone {
+  const [at = '', by = ''] = text.split(' ');
   const who = DONE_BY.find((one) => one === by);
   if (who === undefined) throw new Error(`care_done says it was done by ${by}`);
   return { atWallMinute: Number(at), by: who };
@@ -99,7 +99,7 @@ export function createCareRepository(db: Db) {
       const rows = last.all(id, id, id);
       return {
         lastDone: new Map(
-          rows.flatMap(({ item, last: said }) => (said === null ? [] : [[item, lastDoneFrom(said)] as const])),
+          rows.flatMap(({ item, last: text }) => (text === null ? [] : [[item, lastDoneFrom(text)] as const])),
         ),
         itemsLogged: rows.map(({ item }) => item),
       };

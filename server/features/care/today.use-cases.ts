@@ -82,7 +82,7 @@ export async function todayOf(
     if (reading === undefined || owner === undefined || reading.instrument.leftOn !== null) return [];
     return owner === me.id || minded.has(owner) ? [{ reading, stands: standsToday(reading, now) }] : [];
   });
-  const of = new Map(read.map(({ reading }) => [reading.instrument.id, reading]));
+  const readingOf = new Map(read.map(({ reading }) => [reading.instrument.id, reading]));
   const { lines, fine, unknown, away } = todayList(
     read.map(({ stands }) => stands),
     wallMinute(now.on, now.atMinute),
@@ -96,12 +96,12 @@ export async function todayOf(
   }));
   const named = (ids: readonly InstrumentId[]): TodayView['fine'] =>
     ids.flatMap((id) => {
-      const reading = of.get(id);
+      const reading = readingOf.get(id);
       return reading ? [instrumentView(reading, me.id)] : [];
     });
   return succeed({
     lines: lines.flatMap((line) => {
-      const reading = of.get(line.id);
+      const reading = readingOf.get(line.id);
       return reading ? [lineView(services, line, reading, { on: now.on, me: me.id })] : [];
     }),
     fine: named(fine),

@@ -39,11 +39,11 @@ async function compareYears(
   { today, offered }: { readonly today: LocalDate; readonly offered: readonly Offered[] },
 ): Promise<ComparedYears> {
   const memo = yearMemo();
-  const of = { instrumentId: instrument.id, player, wetness: wetness(), today };
-  const now = { situation: situation(today), year: usualYear(situation(today), of, memo) };
+  const asked = { instrumentId: instrument.id, player, wetness: wetness(), today };
+  const now = { situation: situation(today), year: usualYear(situation(today), asked, memo) };
   const changes = await inTurns(offered, ({ method, choice }) => {
     const other = situationOf(book, instrument, { ...facts, choices: { ...facts.choices, [method]: choice } }, today);
-    const under = { situation: other, year: usualYear(other, of, memo) };
+    const under = { situation: other, year: usualYear(other, asked, memo) };
     return [[nameOf({ method, choice }), consequenceOf(method, now, under)] as const];
   });
   const { plays, before, after, minutes } = now.year;

@@ -19,26 +19,30 @@ const whoseOf = ({ kind, instruments }: OfKind) => ({
 });
 
 /** Days on which a reed of this kind is broken in, by the plan of the reeds; none where no reed is. */
-async function breakInDays(services: Services, of: OfKind, { playerId, now }: Asked): Promise<ReedDaysView['breakIn']> {
-  if (!of.reeds.some(({ stage }) => stage === 'breaking-in')) return [];
-  const plan = await reedPlanOf(services, playerId, { kind: of.kind, now });
+async function breakInDays(
+  services: Services,
+  ofKind: OfKind,
+  { playerId, now }: Asked,
+): Promise<ReedDaysView['breakIn']> {
+  if (!ofKind.reeds.some(({ stage }) => stage === 'breaking-in')) return [];
+  const plan = await reedPlanOf(services, playerId, { kind: ofKind.kind, now });
   if (!plan.ok) return [];
   const { rows, today, expected } = plan.value;
   return expected.flatMap((_, day) => {
     const mine = rows.filter(({ caps }) => (caps[day] ?? null) !== null);
     if (mine.length === 0) return [];
     const told = mine.map(({ boxName, number, planned }) => `${boxName}, reed ${number}, ${planned[day] ?? 0} min`);
-    return [{ ...whoseOf(of), on: addDays(today, day), words: `${told.join('; ')}.` }];
+    return [{ ...whoseOf(ofKind), on: addDays(today, day), words: `${told.join('; ')}.` }];
   });
 }
 
 /** The day on which reeds of this kind are to be bought, where it lies in the weeks to come. */
-function buyDay(of: OfKind, { now }: Asked): ReedDaysView['buy'] {
-  if (of.reeds.length === 0) return [];
-  const { buyOn } = supplyOfKind(of, now.on);
+function buyDay(ofKind: OfKind, { now }: Asked): ReedDaysView['buy'] {
+  if (ofKind.reeds.length === 0) return [];
+  const { buyOn } = supplyOfKind(ofKind, now.on);
   if (buyOn === null || buyOn > addDays(now.on, SITTING_DAYS - 1)) return [];
   const on = buyOn < now.on ? now.on : buyOn;
-  const whose = whoseOf(of);
+  const whose = whoseOf(ofKind);
   return [
     { ...whose, on, words: `Order reeds for ${whose.name}, so that they are there before those in hand are spent.` },
   ];
@@ -54,6 +58,6 @@ export async function reedDaysOf(
   const asked = { playerId, now };
   const kinds = reedsOf(services, playerId, now.on);
   const breakIn: ReedDaysView['breakIn'] = [];
-  for (const of of kinds) breakIn.push(...(await breakInDays(services, of, asked)));
-  return succeed({ breakIn, buy: kinds.flatMap((of) => buyDay(of, asked)) });
+  for (const ofKind of kinds) breakIn.push(...(await breakInDays(services, ofKind, asked)));
+  return succeed({ breakIn, buy: kinds.flatMap((ofKind) => buyDay(ofKind, asked)) });
 }

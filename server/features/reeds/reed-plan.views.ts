@@ -107,21 +107,21 @@ export async function reedPlanOf(
   const day = plannedToday(now.on, services.nowMs());
   if (!day.ok) return day;
   const today = day.value;
-  const of = reedsOf(services, playerId, today).find((one) => one.kind === kind);
-  if (of === undefined) return fail(notFound('kind', { code: 'no-reeds-on-it' }));
+  const ofKind = reedsOf(services, playerId, today).find((one) => one.kind === kind);
+  if (ofKind === undefined) return fail(notFound('kind', { code: 'no-reeds-on-it' }));
   const first = dayNumber(today);
   const { rotation, reeds } = rotationOfReeds({
-    ...of,
+    ...ofKind,
     today,
-    minutesIn: (days) => of.minutesOn(first + days),
-    concertMinutesIn: (days) => of.concerts.get(first + days) ?? 0,
-    proposed: proposalOf(of, now),
+    minutesIn: (days) => ofKind.minutesOn(first + days),
+    concertMinutesIn: (days) => ofKind.concerts.get(first + days) ?? 0,
+    proposed: proposalOf(ofKind, now),
   });
   const pins = rotation.reeds.map(({ pinned }) => pinned[0] ?? 0).join();
-  const subjects = [ofPlayer(playerId), ...of.instruments.map(({ instrument }) => ofInstrument(instrument.id))];
+  const subjects = [ofPlayer(playerId), ...ofKind.instruments.map(({ instrument }) => ofInstrument(instrument.id))];
   // What is proposed for today is part of the plan, and another hour may propose another.
   const what = { name: `reed plan ${playerId} ${kind} ${pins}`, subjects, day: today };
   const planning = services.remembered.work(what, (wanted) => planningOf(services, rotation, wanted));
   const { plan, isFinal } = await planning.wait(services.caller.left, (one) => one.soon());
-  return succeed({ ...viewOf({ plan, rotation, reeds, set: of.set }, today, services.format), isFinal });
+  return succeed({ ...viewOf({ plan, rotation, reeds, set: ofKind.set }, today, services.format), isFinal });
 }

@@ -14,25 +14,25 @@ import type { Services } from '#server/services.ts';
 const AT_A_CONCERT = 2;
 
 /** What one player asks of the reeds for a day. */
-function readinessBy(of: OfKind, { on, wanted, today }: Omit<Wanting, 'kind'>): Readiness {
+function readinessBy(ofKind: OfKind, { on, wanted, today }: Omit<Wanting, 'kind'>): Readiness {
   const from = dayNumber(today);
-  const days = Array.from({ length: Math.max(0, dayNumber(on) - from) }, (_, index) => of.minutesOn(from + index));
+  const days = Array.from({ length: Math.max(0, dayNumber(on) - from) }, (_, index) => ofKind.minutesOn(from + index));
   return readinessFor({
     on,
     wanted,
     today,
-    reeds: of.reeds,
-    lives: of.lives,
+    reeds: ofKind.reeds,
+    lives: ofKind.lives,
     minutesUntil: days.reduce((sum, one) => sum + one, 0),
-    breakIn: of.family === 'single' ? (of.boxes.at(-1)?.breakIn ?? 'week') : 'none',
+    breakIn: ofKind.family === 'single' ? (ofKind.boxes.at(-1)?.breakIn ?? 'week') : 'none',
   });
 }
 
 /** What has to be opened for the next concert; nothing where enough are there, or there is nothing to open it from. */
-export function reminderOf(of: OfKind, today: LocalDate, format: Format): string | null {
-  const coming = [...of.concerts.keys()].filter((day) => day > dayNumber(today)).sort((a, b) => a - b)[0];
-  if (coming === undefined || of.boxes.length === 0) return null;
-  const ready = readinessBy(of, { on: dateOfDay(coming), wanted: AT_A_CONCERT, today });
+export function reminderOf(ofKind: OfKind, today: LocalDate, format: Format): string | null {
+  const coming = [...ofKind.concerts.keys()].filter((day) => day > dayNumber(today)).sort((a, b) => a - b)[0];
+  if (coming === undefined || ofKind.boxes.length === 0) return null;
+  const ready = readinessBy(ofKind, { on: dateOfDay(coming), wanted: AT_A_CONCERT, today });
   return ready.openBy === null || ready.toOpen === 0 ? null : readinessWords(ready, format);
 }
 
@@ -44,9 +44,9 @@ export function readinessOf(
   playerId: PlayerId,
   { kind, on, wanted, today }: Wanting,
 ): Outcome<ReadinessView, Failure> {
-  const of = reedsOf(services, playerId, today).find((one) => one.kind === kind);
-  if (of === undefined) return fail(notFound('kind', { code: 'no-reeds-on-it' }));
-  const ready = readinessBy(of, { on, wanted, today });
+  const ofKind = reedsOf(services, playerId, today).find((one) => one.kind === kind);
+  if (ofKind === undefined) return fail(notFound('kind', { code: 'no-reeds-on-it' }));
+  const ready = readinessBy(ofKind, { on, wanted, today });
   const { format } = services;
   return succeed({
     words: readinessWords(ready, format),

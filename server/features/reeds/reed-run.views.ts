@@ -40,8 +40,8 @@ export function reedsOfRunOf(services: Services, runKey: string, now: WallClock)
   return succeed(
     services.packup.shares(run.id).flatMap((share) => {
       const instrument = services.instruments.find(share.instrumentId);
-      const of = kinds.find(({ kind }) => kind === instrument?.kind);
-      const words = of ? wordsOf(services, { kind: run.kind, share, of, now }) : null;
+      const ofKind = kinds.find(({ kind }) => kind === instrument?.kind);
+      const words = ofKind ? wordsOf(services, { kind: run.kind, share, of: ofKind, now }) : null;
       return instrument && words !== null ? [{ instrumentId: instrument.id, name: instrument.name, words }] : [];
     }),
   );

@@ -68,8 +68,8 @@ function likelyEnd(minutes: number, { reeds, minutesOn }: OfKind, today: LocalDa
 /** Beyond a year nobody knows. */
 const FURTHEST_END_DAYS = 365;
 
-function reedView(reed: ReedState, of: OfKind, { now, nowWall, format }: Showing): ReedView {
-  const { lives, left: ofLeft } = of;
+function reedView(reed: ReedState, ofKind: OfKind, { now, nowWall, format }: Showing): ReedView {
+  const { lives, left: ofLeft } = ofKind;
   const { id, number, stage, playedMinutes, lastPlayedOn, grade, ungraded, breakIn } = reed;
   const left = ofLeft.get(id) ?? null;
   return {
@@ -79,7 +79,7 @@ function reedView(reed: ReedState, of: OfKind, { now, nowWall, format }: Showing
     words: standingWords(reed, nowWall, format),
     playedMinutes: Math.round(playedMinutes),
     shareOfLife: stage === 'new' ? null : shareOfLife(reed, lives),
-    leftWords: left && remainingWords(left, likelyEnd(left.middle, of, now.on), format),
+    leftWords: left && remainingWords(left, likelyEnd(left.middle, ofKind, now.on), format),
     lastPlayedOn,
     goodFor: grade?.goodFor ?? null,
     ungraded,
@@ -91,16 +91,16 @@ function reedView(reed: ReedState, of: OfKind, { now, nowWall, format }: Showing
   };
 }
 
-const boxView = (box: ReedBox, of: OfKind, showing: Showing): ReedBoxView => ({
+const boxView = (box: ReedBox, ofKind: OfKind, showing: Showing): ReedBoxView => ({
   key: box.key,
-  name: of.names.get(box.key) ?? box.name,
+  name: ofKind.names.get(box.key) ?? box.name,
   entered: { name: box.name, strength: box.strength, cost: box.cost, before: [...box.before] },
   cut: box.cut,
   material: box.material,
   breakIn: box.breakIn,
   place: box.place,
   cameOn: box.cameOn,
-  reeds: of.reeds.filter((reed) => reed.box.key === box.key).map((reed) => reedView(reed, of, showing)),
+  reeds: ofKind.reeds.filter((reed) => reed.box.key === box.key).map((reed) => reedView(reed, ofKind, showing)),
 });
 
 /** The last plays on instruments of this kind, each with the reeds it was on. */
@@ -112,7 +112,7 @@ function playsOf({ reeds: told }: Services, { instruments, reeds }: OfKind, play
     .filter(({ instrumentId }) => names.has(instrumentId))
     .slice(0, PLAYS_SHOWN)
     .map((play): PlayWithReeds => {
-      const said = told.ofPlay(play.key);
+      const kept = told.ofPlay(play.key);
       return {
         playKey: play.key,
         instrumentId: play.instrumentId,
@@ -120,9 +120,9 @@ function playsOf({ reeds: told }: Services, { instruments, reeds }: OfKind, play
         endedOn: play.endedOn,
         endedAtMinute: play.endedAtMinute,
         minutes: play.minutes,
-        saidKey: said?.key ?? null,
-        high: said?.high ?? null,
-        shares: (said?.shares ?? []).map(({ reedId, minutes }) => ({
+        saidKey: kept?.key ?? null,
+        high: kept?.high ?? null,
+        shares: (kept?.shares ?? []).map(({ reedId, minutes }) => ({
           reedId,
           name: reedNames.get(reedId) ?? 'A reed of another box',
           minutes,
@@ -131,33 +131,33 @@ function playsOf({ reeds: told }: Services, { instruments, reeds }: OfKind, play
     });
 }
 
-function kindView(services: Services, of: OfKind, playerId: PlayerId, showing: Showing): ReedsOfKindView {
-  const { kind, kindName, instruments, reeds, lives, family } = of;
+function kindView(services: Services, ofKind: OfKind, playerId: PlayerId, showing: Showing): ReedsOfKindView {
+  const { kind, kindName, instruments, reeds, lives, family } = ofKind;
   const { now, format } = showing;
-  const proposal = proposalOf(of, now);
-  const supply = supplyOfKind(of, now.on);
+  const proposal = proposalOf(ofKind, now);
+  const supply = supplyOfKind(ofKind, now.on);
   return {
     kind,
     kindName,
     breaksIn: family === 'single',
     instruments: instruments.map(({ instrument }) => ({ instrumentId: instrument.id, name: instrument.name })),
-    first: proposal.first.map((one) => choiceView(one, of, showing)),
-    choices: proposal.choices.map((one) => choiceView(one, of, showing)),
-    resting: proposal.resting.map((one) => choiceView(one, of, showing)),
+    first: proposal.first.map((one) => choiceView(one, ofKind, showing)),
+    choices: proposal.choices.map((one) => choiceView(one, ofKind, showing)),
+    resting: proposal.resting.map((one) => choiceView(one, ofKind, showing)),
     favourite: favouriteWords(reeds, family),
-    reminder: reminderOf(of, now.on, format),
-    boxes: of.boxes.map((box) => boxView(box, of, showing)).reverse(),
-    plays: playsOf(services, of, playerId),
+    reminder: reminderOf(ofKind, now.on, format),
+    boxes: ofKind.boxes.map((box) => boxView(box, ofKind, showing)).reverse(),
+    plays: playsOf(services, ofKind, playerId),
     life: {
       words: lifeWords(mainLives(reeds, lives), format),
       because: lifeWhy(mainLives(reeds, lives), format),
-      ...of.curves,
+      ...ofKind.curves,
     },
     supply: {
       words: supplyWords(supply, format),
       costWords: costWords(supply, format),
       because: supplyWhy(supply, format),
-      spent: spentByMonth(of.boxes, now.on).map(({ from, minor }) => ({
+      spent: spentByMonth(ofKind.boxes, now.on).map(({ from, minor }) => ({
         from,
         minor,
         words: format.money({ minor, currency: supply.costOfOne?.currency ?? '' }),
@@ -174,6 +174,6 @@ export function reedsPageOf(services: Services, playerId: PlayerId, now: WallClo
   return succeed({
     playerId,
     currency: currencyOfRecord(services),
-    kinds: kinds.map((of) => kindView(services, of, playerId, showing)),
+    kinds: kinds.map((ofKind) => kindView(services, ofKind, playerId, showing)),
   });
 }

@@ -22,8 +22,8 @@ export function useSittingMoves(view: SittingsView, playerId: PlayerId) {
       if (items.length === 0) return;
       if (on !== null && moved !== undefined) setMoving({ uid: moved, day: daysBetween(view.today, on), from: view });
       const times = items.map(({ instrumentId, itemId, dueOn }) => ({ instrumentId, itemId, dueOn }));
-      const said = on === null ? 'Ulu plans it again.' : `It is set for ${FORMAT.weekdayDate(on)}.`;
-      log({ playerId, times, on }, { said });
+      const notice = on === null ? 'Ulu plans it again.' : `It is set for ${FORMAT.weekdayDate(on)}.`;
+      log({ playerId, times, on }, { said: notice });
     },
   };
 }

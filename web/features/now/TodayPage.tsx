@@ -42,18 +42,18 @@ function Loaded({ view, playerId, others }: LoadedProps) {
   const { lines, evening } = view;
   const today = useToday();
   const [sheet, setSheet] = useState(false);
-  const said = useEvening(playerId);
+  const evenings = useEvening(playerId);
   // Below the list: it comes when it comes. What stands below it waits for it, so that nothing moves.
   const reeds = useQuery(reedQueries.of(playerId, wallNow()));
   const along = alongOf(lines);
   const packUpOne = ({ instrumentId, playerId: owner }: TodayLineView) =>
-    said.begin({
+    evenings.begin({
       kind: 'after',
       playerId: owner,
       parts: [{ instrumentId, itemIds: [...(along.get(instrumentId) ?? [])] }],
     });
   const doItem = ({ instrumentId, playerId: owner, clock }: TodayLineView) =>
-    clock && said.begin({ kind: 'care', playerId: owner, parts: [{ instrumentId, itemIds: [clock.itemId] }] });
+    clock && evenings.begin({ kind: 'care', playerId: owner, parts: [{ instrumentId, itemIds: [clock.itemId] }] });
   return (
     <Box sx={{ maxWidth: 820, mx: 'auto', display: 'grid', gap: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
@@ -64,13 +64,13 @@ function Loaded({ view, playerId, others }: LoadedProps) {
         <Box sx={{ display: 'flex', gap: 1.5, flex: { xs: '1 1 100%', sm: '0 0 auto' }, '& > *': { flexGrow: 1 } }}>
           <NextStep
             lines={lines}
-            busy={said.busy}
+            busy={evenings.busy}
             onPlayed={() => {
-              said.open();
+              evenings.open();
               setSheet(true);
             }}
             onPackUp={(wet) =>
-              said.packUp(
+              evenings.packUp(
                 wet.map(({ instrumentId }) => instrumentId),
                 along,
               )
@@ -78,7 +78,7 @@ function Loaded({ view, playerId, others }: LoadedProps) {
           />
         </Box>
       </Box>
-      <TodayLines view={view} busy={said.busy} onPackUp={packUpOne} onDo={doItem} />
+      <TodayLines view={view} busy={evenings.busy} onPackUp={packUpOne} onDo={doItem} />
       <Others places={others} />
       {reeds.data && reeds.data.kinds.some(({ boxes }) => boxes.length > 0) && (
         <Compartment title="Reeds today">
@@ -90,10 +90,10 @@ function Loaded({ view, playerId, others }: LoadedProps) {
         <EveningSheet
           evening={evening}
           now={wallNow()}
-          problem={said.problem}
-          busy={said.busy}
+          problem={evenings.problem}
+          busy={evenings.busy}
           onClose={() => setSheet(false)}
-          onLog={(entry, after) => said.log(entry, after, along, () => setSheet(false))}
+          onLog={(entry, after) => evenings.log(entry, after, along, () => setSheet(false))}
         />
       )}
     </Box>

@@ -61,22 +61,22 @@ export function useRunLog(view: RunView, run: ShownRun) {
   /** One after another, each judged by how the run stands after the one before; the rest is dropped where one cannot be. */
   const sayAll = (all: readonly RunEventSaid[]): void => {
     let now = run;
-    for (const said of all) {
-      const checked = checkRunEvent(now, said);
+    for (const event of all) {
+      const checked = checkRunEvent(now, event);
       if (!checked.ok) {
         notice({ text: refusalWords(checked.failure, FORMAT), tone: 'failed' });
         break;
       }
       outbox.add({
-        ...{ key: newKey(), kind: RUN_EVENT, path: packupPaths.events(run.key), content: said },
+        ...{ key: newKey(), kind: RUN_EVENT, path: packupPaths.events(run.key), content: event },
         ...{ at: instantOfMs(Date.now()), says: 'A step of a run' },
-        ...(said.kind === 'finished' ? { now: wallNow() } : {}),
+        ...(event.kind === 'finished' ? { now: wallNow() } : {}),
       });
       if (all.length > 1) now = shownRun(fresh, unsentOf(view.key, outbox.waiting()));
     }
     void sender.flush();
   };
-  const say = (said: RunEventSaid): void => sayAll([said]);
+  const say = (event: RunEventSaid): void => sayAll([event]);
   const undoFinish = (): void => {
     const { finishKey } = run;
     if (finishKey === null) return;

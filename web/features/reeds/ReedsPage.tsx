@@ -34,7 +34,9 @@ function ReedsOf({
               action="Go to Now"
             />
           );
-        return shown.map((of) => <ReedsOfKind key={of.kind} of={of} playerId={playerId} currency={currency} />);
+        return shown.map((ofKind) => (
+          <ReedsOfKind key={ofKind.kind} of={ofKind} playerId={playerId} currency={currency} />
+        ));
       }}
     </QueryView>
   );

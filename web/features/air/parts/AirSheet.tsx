@@ -20,10 +20,10 @@ type AirSheetProps = {
 export function AirSheet({ playerId, read, corrects, air, onClose }: AirSheetProps) {
   const [humidity, setHumidity] = useState(read === null ? '' : String(read.humidityPercent));
   const [celsius, setCelsius] = useState(String(read?.celsius ?? 20));
-  const said = { playerId, celsius: typedNumber(celsius), humidityPercent: typedNumber(humidity) };
-  const isRead = !Number.isNaN(said.celsius) && !Number.isNaN(said.humidityPercent);
+  const reading = { playerId, celsius: typedNumber(celsius), humidityPercent: typedNumber(humidity) };
+  const isRead = !Number.isNaN(reading.celsius) && !Number.isNaN(reading.humidityPercent);
   const keep = () =>
-    air.log(said, {
+    air.log(reading, {
       said: corrects === undefined ? 'The air is noted.' : 'The reading is corrected.',
       corrects,
       onLogged: onClose,

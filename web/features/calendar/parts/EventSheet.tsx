@@ -135,7 +135,7 @@ export function EventSheet(props: EventSheetProps) {
   const [entry, setEntry] = useState(() => entryOf(props));
   const words = EVENT_NAMES[entry.what].toLowerCase();
   const content = contentOf(entry, props);
-  const said = old ? `The ${words} is put right.` : `The ${words} is in the record.`;
+  const notice = old ? `The ${words} is put right.` : `The ${words} is in the record.`;
   const remove = () => {
     if (!old) return;
     if (old.calendar === null) event.remove(old, onClose);
@@ -166,7 +166,9 @@ export function EventSheet(props: EventSheetProps) {
           <SheetEnd
             problem={event.problem}
             disabled={event.busy || content === null || entry.chosen.length === 0}
-            onKeep={() => content && event.log(content, { said, corrects: correctedBy(old), onLogged: onClose })}
+            onKeep={() =>
+              content && event.log(content, { said: notice, corrects: correctedBy(old), onLogged: onClose })
+            }
             onClose={onClose}
           >
             {old ? 'Keep it so' : `Add the ${words}`}

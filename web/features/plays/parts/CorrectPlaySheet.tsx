@@ -33,10 +33,10 @@ export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }
   const [minutes, setMinutes] = useState(play.minutes);
   const [endedOn, setEndedOn] = useState<LocalDate | null>(play.endedOn);
   const [endedAtMinute, setEndedAtMinute] = useState(play.endedAtMinute);
-  const said = ROOMS.find(({ value }) => celsiusOf(value) === play.roomCelsius)?.value;
-  const [room, setRoom] = useState<RoomSaid>(said ?? 'as-said');
+  const roomOfPlay = ROOMS.find(({ value }) => celsiusOf(value) === play.roomCelsius)?.value;
+  const [room, setRoom] = useState<RoomSaid>(roomOfPlay ?? 'as-said');
   const rooms: readonly { readonly value: RoomSaid; readonly words: string }[] =
-    said === undefined
+    roomOfPlay === undefined
       ? [...ROOMS, { value: 'as-said', words: `As said, ${FORMAT.celsius(play.roomCelsius ?? 0)}` }]
       : ROOMS;
   const move = (by: number) => setEndedAtMinute(Math.min(LAST_MINUTE, Math.max(0, (endedAtMinute ?? 0) + by)));

@@ -103,7 +103,7 @@ export function EveningSheet({ evening, now, problem, busy, onLog, onClose }: Ev
   const plays = evening.flatMap(({ instrumentId, minutes }) =>
     chosen.has(instrumentId) ? [{ instrumentId, minutes: minutesOf.get(instrumentId) ?? minutes }] : [],
   );
-  const said: Evening = { endedOn: endedOn ?? now.on, endedAtMinute, roomCelsius: celsiusOf(room), plays };
+  const entry: Evening = { endedOn: endedOn ?? now.on, endedAtMinute, roomCelsius: celsiusOf(room), plays };
   const toggle = (id: InstrumentId) =>
     setChosen(new Set(chosen.has(id) ? [...chosen].filter((one) => one !== id) : [...chosen, id]));
   const cannot = busy || endedOn === null || plays.length === 0 || plays.length > MOST_PLAYS_AN_EVENING;
@@ -127,11 +127,11 @@ export function EveningSheet({ evening, now, problem, busy, onLog, onClose }: Ev
             ))}
           </PlainList>
           {problem && <Alert severity="error">{problem}</Alert>}
-          <BrassButton autoFocus disabled={cannot} onClick={() => onLog(said, { minutesAtHand })}>
+          <BrassButton autoFocus disabled={cannot} onClick={() => onLog(entry, { minutesAtHand })}>
             {plays.length > 1 ? `Log ${counted(plays.length, 'instrument')} and pack up` : 'Log it and pack up'}
           </BrassButton>
           <Box sx={{ display: 'flex', gap: 1 }}>
-            <Button fullWidth color="inherit" disabled={cannot} onClick={() => onLog(said, null)}>
+            <Button fullWidth color="inherit" disabled={cannot} onClick={() => onLog(entry, null)}>
               Only log it
             </Button>
             <Button fullWidth color="inherit" onClick={onClose}>

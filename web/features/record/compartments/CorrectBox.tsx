@@ -10,12 +10,12 @@ export function CorrectBox({ entryKey, said, onClose }: CorrectingProps<'reed-bo
   const box = useReedBox();
   const today = useToday();
   const reeds = useQuery(reedQueries.of(said.playerId, wallNow()));
-  const of = reeds.data?.kinds.find(({ kind }) => kind === said.kind);
-  if (reeds.data === undefined || of === undefined) return null;
+  const ofKind = reeds.data?.kinds.find(({ kind }) => kind === said.kind);
+  if (reeds.data === undefined || ofKind === undefined) return null;
   return (
     <BoxSheet
       playerId={said.playerId}
-      of={of}
+      of={ofKind}
       old={{ ...said, key: entryKey, entered: said }}
       currency={reeds.data.currency}
       today={today}

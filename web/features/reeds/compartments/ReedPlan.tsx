@@ -36,8 +36,8 @@ function useSetting(plan: ReedPlanView, playerId: PlayerId) {
     busy,
     set: (session: Session, to: Cell, minutes: number) => {
       const left = sameCell(session, to) ? [] : pinOf(session, 0);
-      const said = minutes > 0 ? `${duration(minutes)} on ${dayOf(to)}` : `not on ${dayOf(to)}`;
-      log({ playerId, pins: [...left, ...pinOf(to, minutes)] }, { said: `${nameOf(to.row)}: ${said}.` });
+      const notice = minutes > 0 ? `${duration(minutes)} on ${dayOf(to)}` : `not on ${dayOf(to)}`;
+      log({ playerId, pins: [...left, ...pinOf(to, minutes)] }, { said: `${nameOf(to.row)}: ${notice}.` });
     },
     free: (session: Session) =>
       log(

@@ -30,7 +30,7 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
   const today = useToday();
   const [opened, setOpened] = useState<Opened | null>(null);
   const [editing, setEditing] = useState<{ readonly old: ReedBoxView | null } | null>(null);
-  const said = useReedSaid();
+  const saying = useReedSaid();
   const air = useReadAir();
   const read = useQuery(airQueries.of(playerId, today)).data?.read ?? null;
   const playing = useReedPlay();
@@ -74,7 +74,7 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
         </Column>
       </TwoColumns>
       {of.boxes.length > 0 && <ReedPlan kind={of.kind} playerId={playerId} />}
-      {opened && reed && <ReedSheet name={opened.name} reed={reed} said={said} onClose={() => setOpened(null)} />}
+      {opened && reed && <ReedSheet name={opened.name} reed={reed} said={saying} onClose={() => setOpened(null)} />}
       {editing && (
         <BoxSheet
           playerId={playerId}

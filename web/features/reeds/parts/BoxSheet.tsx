@@ -113,7 +113,7 @@ function Fields({ of: { breaksIn }, currency, today, entry, onChange }: FieldsPr
           </MenuItem>
         ))}
       </TextField>
-      <BoxBefore before={before} apart={apart} onChange={(said, each) => onChange({ before: said, apart: each })} />
+      <BoxBefore before={before} apart={apart} onChange={(counts, each) => onChange({ before: counts, apart: each })} />
       <ChooseOne
         label="Made of"
         options={MATERIALS}

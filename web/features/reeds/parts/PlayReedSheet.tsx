@@ -84,12 +84,12 @@ export function PlayReedSheet({ play, of, playing, onClose }: PlayReedSheetProps
   const [high, setHigh] = useState<HighShare>(play.high ?? 'none');
   const toggle = (reedId: ReedId) =>
     setChosen(chosen.includes(reedId) ? chosen.filter((one) => one !== reedId) : [...chosen, reedId]);
-  const [said, setSaid] = useState<Readonly<Record<string, number>>>(
+  const [minutesOf, setSaid] = useState<Readonly<Record<string, number>>>(
     Object.fromEntries(play.shares.map(({ reedId, minutes }) => [reedId, Math.round(minutes)])),
   );
   const all = candidates(of);
   const shown = all.filter(({ reedId, isNew }) => opening || !isNew || chosen.includes(reedId));
-  const shares = sharesOf(chosen, said, play.minutes);
+  const shares = sharesOf(chosen, minutesOf, play.minutes);
   const say = () => {
     playing.say({ playKey: play.playKey, shares, high }, play.saidKey ?? undefined);
     onClose();
@@ -127,7 +127,7 @@ export function PlayReedSheet({ play, of, playing, onClose }: PlayReedSheetProps
             <Shares
               shares={shares}
               nameOf={(id) => all.find(({ reedId }) => reedId === id)?.name ?? 'A reed'}
-              onSay={(reedId, minutes) => setSaid({ ...said, [reedId]: minutes })}
+              onSay={(reedId, minutes) => setSaid({ ...minutesOf, [reedId]: minutes })}
             />
           )}
           <ChooseOne label="How high was it?" options={HIGH} value={high} onChange={setHigh} />
