@@ -1,3 +1,4 @@
+import { isOneOf } from '#core/kernel/typed.ts';
 /**
  * Points on which good practitioners differ. Ids are stable: never renamed or reused. What the book lets follow another
  * choice (the count, the taking apart and the mouthpiece's way out follow the clarinet's swab path; wiping follows the
@@ -72,7 +73,7 @@ export const METHOD_IDS = [
   'brass-mouthpiece-wash',
 ] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
-export const isMethodId = (text: string): text is MethodId => (METHOD_IDS as readonly string[]).includes(text);
+export const isMethodId = (text: string): text is MethodId => isOneOf(METHOD_IDS, text);
 
 /** The moments a question belongs to: the headings it stands under. */
 export const METHOD_MOMENTS = ['Putting together', 'After playing', 'Cleaning', 'Oil, grease and bench'] as const;

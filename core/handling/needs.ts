@@ -1,3 +1,4 @@
+import { isOneOf } from '#core/kernel/typed.ts';
 import type { Deed, Thing } from '#core/book/deed.ts';
 import type { StepId } from '#core/book/care-ids.ts';
 import { SPOTS } from '#core/book/deed.ts';
@@ -21,9 +22,7 @@ const named = (world: World, deed: Deed): Thing[] => {
 
 /** A spot is where its part is: a tenon lies in the case when its joint does. */
 const places = (world: World, deed: Deed, { part }: Step): Thing[] =>
-  named(world, deed).flatMap((thing) =>
-    (SPOTS as readonly Thing[]).includes(thing) ? (world.knows(part) ? [part] : []) : [thing],
-  );
+  named(world, deed).flatMap((thing) => (isOneOf(SPOTS, thing) ? (world.knows(part) ? [part] : []) : [thing]));
 
 const firstOf = (things: readonly Thing[], is: (thing: Thing) => boolean): Broke | null => {
   const thing = things.find(is);
@@ -116,7 +115,7 @@ const TABLE = {
     // Oil and the dry swab after it are drawn through "every bore"; a feather is named with its joint.
     const isDrawn = deed.do === 'draw' || thingOf(deed) === 'every-bore';
     const things = isDrawn ? named(world, deed) : [];
-    return firstOf(things, (thing) => (neverDrawn.pieces as readonly Thing[]).includes(thing));
+    return firstOf(things, (thing) => isOneOf(neverDrawn.pieces, thing));
   },
   'taken-apart': (world, deed, { part }) => {
     if (thingOf(deed) !== 'corks' && thingOf(deed) !== 'tenons') return null;

@@ -1,3 +1,4 @@
+import { isOneOf } from '#core/kernel/typed.ts';
 import type { Coupling, Piece } from '#core/book/anatomy.ts';
 import type { Bath, Deed, Thing } from '#core/book/deed.ts';
 import type { StepId } from '#core/book/care-ids.ts';
@@ -15,7 +16,7 @@ export type Start = 'before' | 'after' | 'care';
 export type Hands = { readonly held: Set<string>; readonly hanging: Set<string> };
 export const emptyHands = (): Hands => ({ held: new Set(), hanging: new Set() });
 
-const isRole = (thing: Thing): thing is PartRole => (PART_ROLES as readonly string[]).includes(thing);
+const isRole = (thing: Thing): thing is PartRole => isOneOf(PART_ROLES, thing);
 
 const known = new WeakMap<Practice, readonly Coupling[]>();
 
@@ -132,7 +133,7 @@ export class World {
   }
 
   knows(thing: Thing): boolean {
-    return this.couplings().some(({ of }) => (of as readonly Thing[]).includes(thing));
+    return this.couplings().some(({ of }) => isOneOf(of, thing));
   }
 
   with(thing: Thing): ReadonlySet<Thing> {

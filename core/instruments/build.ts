@@ -1,3 +1,4 @@
+import { keysOf } from '#core/kernel/typed.ts';
 /**
  * What may be recorded about one instrument, and the words it may be recorded in.
  * One list for all kinds, so that a rule such as "no bore oil on plastic" is written once.
@@ -32,7 +33,7 @@ export type BuildCondition = { readonly [Field in BuildField]?: readonly BuildOp
 
 export const isBuildField = (text: string): text is BuildField => Object.hasOwn(BUILD_FIELDS, text);
 
-const buildFields = Object.keys(BUILD_FIELDS) as BuildField[];
+const buildFields = keysOf(BUILD_FIELDS);
 
 /** Does `build` meet `condition`? A field the build does not have meets no condition on it. */
 export function buildMeets(build: Build, condition: BuildCondition | undefined): boolean {

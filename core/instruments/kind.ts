@@ -1,3 +1,4 @@
+import { isOneOf } from '#core/kernel/typed.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import { buildMeets } from '#core/instruments/build.ts';
 import type { Build, BuildCondition, BuildField, BuildOption } from '#core/instruments/build.ts';
@@ -164,4 +165,4 @@ export function kindName(kind: InstrumentKind, build: Build): string {
   return kind.nameByBuild.find(({ when }) => buildMeets(build, when))?.name ?? kind.name;
 }
 
-export const isKindId = (text: string): text is KindId => (KIND_IDS as readonly string[]).includes(text);
+export const isKindId = (text: string): text is KindId => isOneOf(KIND_IDS, text);

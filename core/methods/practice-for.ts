@@ -1,3 +1,4 @@
+import { isOneOf } from '#core/kernel/typed.ts';
 import type { Agent } from '#core/book/agent.ts';
 import { agentWith, type Book } from '#core/book/book.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
@@ -16,7 +17,7 @@ const agentsOf = (book: Book, steps: readonly Step[]): ReadonlyMap<string, Agent
       }),
   );
 
-const isRole = (part: PartId | PartRole): part is PartRole => (PART_ROLES as readonly string[]).includes(part);
+const isRole = (part: PartId | PartRole): part is PartRole => isOneOf(PART_ROLES, part);
 
 /** The row on the kind's own part. @throws Error when the kind does not say which part it means */
 function placed<Row extends { readonly id: string; readonly part: PartId | PartRole }>(
@@ -56,7 +57,7 @@ function madeFor(book: Book, kindId: KindId, build: Build): Practice {
     .filter(({ when }) => buildMeets(build, when))
     .map(({ page, without = [], says = {}, calls = {} }) => {
       const applies = ({ id, when }: { readonly id: string; readonly when?: BuildCondition }) =>
-        buildMeets(build, when) && !(without as readonly string[]).includes(id);
+        buildMeets(build, when) && !isOneOf(without, id);
       return {
         items: page.items.filter(applies).map((item) => ({ ...item, ...calls[item.id] })),
         steps: page.steps.filter(applies).map((step) => ({ ...step, ...says[step.id] })),

@@ -1,3 +1,4 @@
+import { entriesOf } from '#core/kernel/typed.ts';
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import type { Book } from '#core/book/book.ts';
 import type { Practice } from '#core/book/practice.ts';
@@ -39,7 +40,7 @@ function variantOf(step: Step, otherwise: Pick<Step, 'heading' | 'does'>, how: s
 function wordsOf(methods: readonly MethodInForce[]): ReadonlyMap<StepId, readonly StepWords[]> {
   const words = new Map<StepId, StepWords[]>();
   for (const { effects } of methods)
-    for (const [id, otherwise] of Object.entries(effects.says ?? {}) as [StepId, StepWords][])
+    for (const [id, otherwise] of entriesOf<StepId, StepWords>(effects.says ?? {}))
       words.set(id, [...(words.get(id) ?? []), otherwise]);
   return words;
 }

@@ -49,7 +49,9 @@ const holdsItselfUp = (steps: readonly StretchStep[]): boolean => (heldUpFrom(st
 function heldUpFrom(steps: readonly StretchStep[]): number[] {
   const first = steps.map(() => Infinity);
   for (let at = steps.length - 1; at >= 0; at--) {
-    const { instrumentId, wait } = steps[at] as StretchStep;
+    const step = steps[at];
+    if (step === undefined) continue;
+    const { instrumentId, wait } = step;
     const held = wait
       ? steps.findIndex((one, index) => index > at && one.instrumentId === instrumentId && wait.until.includes(one.id))
       : -1;

@@ -1,3 +1,4 @@
+import { entriesOf } from '#core/kernel/typed.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration, type Format } from '#core/explain/format.ts';
 import { RAN_OUT } from '#core/solve/solve-words.ts';
@@ -193,7 +194,7 @@ const TERM_WORDS: Readonly<Record<keyof RotationCost, string>> = {
 
 /** What a plan weighs, term by term: all in minutes one would rather do without a fit reed. */
 export function rotationWhy({ cost, bound }: RotationPlan, format: Format): WhyLine[] {
-  const terms = (Object.entries(TERM_WORDS) as [keyof RotationCost, string][]).map(([term, words]): WhyLine => ({
+  const terms = entriesOf(TERM_WORDS).map(([term, words]): WhyLine => ({
     rule: term,
     text: `${format.number(cost[term])} penalty minutes for ${words}.`,
     mark: 'estimate',

@@ -1,3 +1,4 @@
+import { entriesOf } from '#core/kernel/typed.ts';
 import { FIRST_HALF, OVERPLAYED, TOO_LITTLE } from '#core/reeds/reed-numbers.ts';
 import { checkNumber } from '#core/kernel/check-number.ts';
 
@@ -148,8 +149,7 @@ export function costOfPlan({ days, reeds }: Rotation, schedules: readonly ReedSc
     reeds.forEach((reed, at) => {
       const minutes = schedules[at]?.[index] ?? 0;
       const before = reached[at] ?? { steps: 0, minutes: 0 };
-      for (const [term, one] of Object.entries(ownCost(reed, day, before, minutes)) as [OwnTerm, number][])
-        cost[term] += one;
+      for (const [term, one] of entriesOf<OwnTerm, number>(ownCost(reed, day, before, minutes))) cost[term] += one;
       played += minutes;
       if (isReady(reed, before)) ready += minutes;
       if (minutes > 0) inUse += 1;

@@ -1,3 +1,4 @@
+import { asError } from '#core/kernel/as-error.ts';
 import type { InferType, Schema } from 'yup';
 import { REQUEST_REFUSALS } from '#core/failure/request-refusal-words.ts';
 import { DEVICE_HEADER } from '#contract/device.ts';
@@ -61,7 +62,7 @@ export async function request<S extends Schema>(
       ...(body !== undefined && { body: JSON.stringify(body) }),
     });
   } catch (error) {
-    if ((error as Error).name === 'AbortError') throw error;
+    if (asError(error).name === 'AbortError') throw error;
     throw new RequestProblem('unreachable', REQUEST_REFUSALS.unreachable());
   }
   if (!response.ok) throw await problemOf(response);

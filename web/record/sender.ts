@@ -1,3 +1,4 @@
+import { asError } from '#core/kernel/as-error.ts';
 import { msOfInstant } from '#core/time/instant.ts';
 import type { Answered } from '#contract/fact.ts';
 import { RequestProblem } from '#web/api/http.ts';
@@ -186,7 +187,7 @@ export class Sender {
         this.#tryLater(error);
         return false;
       }
-      this.#refused(one, error as Error, to);
+      this.#refused(one, asError(error), to);
     } finally {
       this.#underWay = null;
     }

@@ -1,9 +1,10 @@
+import { isOneOf } from '#core/kernel/typed.ts';
 import type { CareClockView } from '#contract/care.ts';
 import type { StripPin } from '#web/ui/bore-strip-marks.tsx';
 
 const PRESSING = ['overdue', 'due', 'unknown', 'soon'] as const;
 type Pressing = (typeof PRESSING)[number];
-const isPressing = (state: string): state is Pressing => (PRESSING as readonly string[]).includes(state);
+const isPressing = (state: string): state is Pressing => isOneOf(PRESSING, state);
 
 /** One pin a part: its most pressing state, and how many items share it. */
 export function pinsOf(clocks: readonly CareClockView[]): StripPin[] {

@@ -71,7 +71,7 @@ function Loaded({ view, playerId, chosen }: LoadedProps) {
 export function CalendarPage() {
   const today = useToday();
   const players = useQuery(playerQueries.list());
-  const playerId = useCurrentPlayer(players.data)?.id as PlayerId | undefined;
+  const playerId = useCurrentPlayer(players.data)?.id;
   const query = useQuery({ ...sittingQueries.of(playerId ?? '', today), enabled: playerId !== undefined });
   const { instrumentId } = useParams();
   return (
@@ -80,7 +80,7 @@ export function CalendarPage() {
         <Loaded
           key={`${view.playerId} ${instrumentId ?? ''}`}
           view={view}
-          playerId={view.playerId as PlayerId}
+          playerId={view.playerId}
           chosen={view.instruments.find((one) => one.instrumentId === instrumentId)?.instrumentId ?? null}
         />
       )}

@@ -1,3 +1,4 @@
+import { isOneOf } from '#core/kernel/typed.ts';
 import { Box, Button, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -104,7 +105,7 @@ function Loaded({ overview, player }: { readonly overview: CareOverview; readonl
       )}
       {GROUPS.map(({ title, states }) => {
         const here = rows
-          .filter(({ clock }) => (states as readonly string[]).includes(clock.gauge.state))
+          .filter(({ clock }) => isOneOf(states, clock.gauge.state))
           .toSorted(
             (a, b) => (b.clock.gauge.load ?? 0) - (a.clock.gauge.load ?? 0) || dueOn(a).localeCompare(dueOn(b)),
           );

@@ -1,3 +1,4 @@
+import { asError } from '#core/kernel/as-error.ts';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { counted } from '#core/explain/format.ts';
@@ -54,7 +55,7 @@ export function useTakingSet(instrumentId: InstrumentId, onTaken: () => void) {
       setSet(content);
       read.mutate({ instrumentId, set: content, today });
     } catch (error) {
-      setUnreadable((error as Error).message);
+      setUnreadable(asError(error).message);
     }
   };
   const accept = () => {

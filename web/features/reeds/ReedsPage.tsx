@@ -54,11 +54,7 @@ export function ReedsPage() {
           {(current) => {
             const playerId = places.find(({ id }) => id === instrumentId)?.playerId ?? current?.id;
             return playerId === undefined ? null : (
-              <ReedsOf
-                key={`${playerId} ${instrumentId ?? ''}`}
-                playerId={playerId as PlayerId}
-                instrumentId={instrumentId}
-              />
+              <ReedsOf key={`${playerId} ${instrumentId ?? ''}`} playerId={playerId} instrumentId={instrumentId} />
             );
           }}
         </CurrentPlayer>

@@ -1,3 +1,4 @@
+import { isOneOf } from '#core/kernel/typed.ts';
 import { Alert, Box, Button, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import { counted } from '#core/explain/format.ts';
 import type { SetReading } from '#contract/methods.ts';
@@ -19,7 +20,7 @@ function Lines({ lines }: { readonly lines: readonly Line[] }) {
   return (
     <>
       {HEADINGS.map(({ verdicts, title }) => {
-        const here = lines.filter(({ verdict }) => (verdicts as readonly string[]).includes(verdict));
+        const here = lines.filter(({ verdict }) => isOneOf(verdicts, verdict));
         if (here.length === 0) return null;
         return (
           <Box key={title} sx={{ mt: 1.5 }}>
