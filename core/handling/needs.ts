@@ -87,15 +87,13 @@ const TABLE = {
     );
     const [held] = others;
     if (held === undefined || others.length + handsFor(world, deed) <= HANDS) return null;
-    return { thing: world.one(thingOf(deed)), other: (held.split(':').at(-1) ?? held) as Thing };
+    return { thing: world.one(thingOf(deed)), other: world.thingHeld(held) };
   },
   'nothing-heavy-meanwhile': (world, deed) => {
     if (!('with' in deed) || !FINE.includes(world.one(deed.thing))) return null;
     const mine = [...world.whole(world.one(deed.with))].map((thing) => world.key(thing));
     const heavy = [...world.hands.held, ...world.hands.hanging].find((key) => !mine.includes(key));
-    return heavy === undefined
-      ? null
-      : { thing: world.one(deed.thing), other: (heavy.split(':').at(-1) ?? heavy) as Thing };
+    return heavy === undefined ? null : { thing: world.one(deed.thing), other: world.thingHeld(heavy) };
   },
   'ends-free': (world, deed) => {
     if (deed.do !== 'draw' && deed.do !== 'to-and-fro') return null;

@@ -165,6 +165,11 @@ export class World {
     return this.place.get(thing) ?? 'out';
   }
 
+  /** The thing that a hand holds under this key. */
+  thingHeld(key: string): Thing {
+    return (key.split(':').at(-1) ?? key) as Thing;
+  }
+
   /** Is anything that a deed calls this held in a hand, or does it hang? */
   isHeld(thing: Thing): boolean {
     return [...this.whole(thing)].some((one) => this.hands.held.has(this.key(one)));

@@ -121,8 +121,7 @@ function fromWhereTogether(steps: readonly StretchStep[]): number {
   const seen = new Set<InstrumentId>();
   let from = steps.length;
   let last: InstrumentId | null = null;
-  while (from > 0) {
-    const { instrumentId } = steps[from - 1] as StretchStep;
+  for (const { instrumentId } of steps.toReversed()) {
     if (instrumentId !== last && seen.has(instrumentId)) return from;
     seen.add(instrumentId);
     last = instrumentId;

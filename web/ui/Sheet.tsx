@@ -5,7 +5,8 @@ type SheetProps = Omit<DialogProps, 'open' | 'onClose'> & { readonly onClose: ()
 
 /** Marks the place in the browser's history that stands for an open sheet. */
 const MARK = 'uluSheet';
-const isMarked = (): boolean => (window.history.state as Record<string, unknown> | null)?.[MARK] === true;
+const state = (): Record<string, unknown> | null => window.history.state;
+const isMarked = (): boolean => state()?.[MARK] === true;
 
 /**
  * Makes the browser's Back close what is open instead of leaving the page: while it is open the history has a place for
@@ -18,7 +19,7 @@ function useBackCloses(onClose: () => void): void {
   });
   useEffect(() => {
     // Its place in the router's order stays the same: for the router nothing has moved.
-    window.history.pushState({ ...(window.history.state as object | null), [MARK]: true }, '');
+    window.history.pushState({ ...state(), [MARK]: true }, '');
     const onBack = () => {
       if (!isMarked()) close.current();
     };

@@ -26,7 +26,8 @@ export async function readSetFile(file: File): Promise<MethodSet> {
   if (file.size > LARGEST_FILE_BYTES)
     throw new Error(`${file.name} is larger than a set of choices can be. Nothing was changed.`);
   try {
-    return JSON.parse(await file.text()) as MethodSet;
+    const content: MethodSet = JSON.parse(await file.text());
+    return content;
   } catch {
     throw new Error(`${file.name} is no JSON file. Nothing was changed.`);
   }

@@ -1,5 +1,5 @@
+import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { useQuery } from '@tanstack/react-query';
-import { useParams } from 'react-router';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { useToday, wallNow } from '#web/clock/today.ts';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
@@ -15,7 +15,8 @@ function ReedsOf({
   instrumentId,
 }: {
   readonly playerId: PlayerId;
-  readonly instrumentId: InstrumentId | null;
+  /** Empty: all of them. */
+  readonly instrumentId: InstrumentId;
 }) {
   useToday();
   const query = useQuery(reedQueries.of(playerId, wallNow()));
@@ -23,7 +24,7 @@ function ReedsOf({
     <QueryView query={query} height={520}>
       {({ kinds, currency }) => {
         const shown = kinds.filter(
-          ({ instruments }) => instrumentId === null || instruments.some((one) => one.instrumentId === instrumentId),
+          ({ instruments }) => instrumentId === '' || instruments.some((one) => one.instrumentId === instrumentId),
         );
         if (shown.length === 0)
           return (
@@ -44,7 +45,7 @@ function ReedsOf({
 
 /** The reeds of whoever holds the device, or of the instrument the address names and its player. */
 export function ReedsPage() {
-  const instrumentId = (useParams()['instrumentId'] ?? null) as InstrumentId | null;
+  const instrumentId = useInstrumentId();
   const shelf = useQuery(instrumentQueries.shelf(useToday()));
   const players = useQuery(playerQueries.list());
   return (
@@ -54,7 +55,7 @@ export function ReedsPage() {
           {(current) => {
             const playerId = places.find(({ id }) => id === instrumentId)?.playerId ?? current?.id;
             return playerId === undefined ? null : (
-              <ReedsOf key={`${playerId} ${instrumentId ?? ''}`} playerId={playerId} instrumentId={instrumentId} />
+              <ReedsOf key={`${playerId} ${instrumentId}`} playerId={playerId} instrumentId={instrumentId} />
             );
           }}
         </CurrentPlayer>

@@ -1,3 +1,4 @@
+import { isOneOf } from '#core/kernel/typed.ts';
 import {
   Button,
   Checkbox,
@@ -87,7 +88,7 @@ function Fields({ instruments, kinds = EVENT_KINDS, entry, onChange }: FieldsPro
           select
           label="What it is"
           value={what}
-          onChange={({ target }) => onChange({ what: target.value as EventKind })}
+          onChange={({ target: { value } }) => isOneOf(EVENT_KINDS, value) && onChange({ what: value })}
         >
           {kinds.map((kind) => (
             <MenuItem key={kind} value={kind}>

@@ -1,3 +1,4 @@
+import { isOneOf } from '#core/kernel/typed.ts';
 import { Box, Checkbox, FormControlLabel, MenuItem, TextField, Typography } from '@mui/material';
 import { EVENT_KINDS, isPlayed, type EventKind } from '#core/calendar/event.ts';
 import { counted, duration } from '#core/explain/format.ts';
@@ -67,7 +68,9 @@ function Row({ one, choice, instruments, onChange }: RowProps) {
             size="small"
             label={`${name}: what it is`}
             value={choice.what}
-            onChange={({ target }) => onChange(asKind(target.value as EventKind, choice, one, instruments))}
+            onChange={({ target: { value } }) =>
+              isOneOf(EVENT_KINDS, value) && onChange(asKind(value, choice, one, instruments))
+            }
           >
             {EVENT_KINDS.map((kind) => (
               <MenuItem key={kind} value={kind}>

@@ -47,6 +47,8 @@ const fields = (today: LocalDate) =>
     build: object().required(),
   }).required();
 
+const USUALLY: (typeof CAME)[number] = 'used';
+
 /** The build questions of a kind, each with its usual answer chosen; only the day has to be thought about. */
 export function InstrumentForm({ kind, people, playerId, today, busy, problem, onSave }: InstrumentFormProps) {
   const { control, register, handleSubmit, formState } = useForm({
@@ -55,7 +57,7 @@ export function InstrumentForm({ kind, people, playerId, today, busy, problem, o
       name: kind.name,
       playerId,
       acquiredOn: today,
-      came: 'used' as (typeof CAME)[number],
+      came: USUALLY,
       build: Object.fromEntries(kind.fields.map(({ field, usual }) => [field, usual])),
     },
   });

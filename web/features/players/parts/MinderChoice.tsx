@@ -18,7 +18,7 @@ export function MinderChoice({ player, people, onChoose }: MinderChoiceProps) {
       label={`Who looks after the instruments with ${player.name}?`}
       options={[{ value: NOBODY, words: 'Nobody' }, ...grownUps.map(({ id, name }) => ({ value: id, words: name }))]}
       value={player.minderId ?? NOBODY}
-      onChange={(id) => onChoose(id === NOBODY ? null : (id as PlayerId))}
+      onChange={(chosen) => onChoose(grownUps.find(({ id }) => id === chosen)?.id ?? null)}
     />
   );
 }

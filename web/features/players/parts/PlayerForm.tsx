@@ -53,9 +53,10 @@ const fields = object({
 
 /** Who plays, and what they do themselves: steps they do not do go to a grown-up, the teacher or the bench. */
 export function PlayerForm({ busy, problem, onSave, known }: PlayerFormProps) {
+  const standing: Standing = known?.standing ?? 'grown-up';
   const { control, register, handleSubmit, formState, watch } = useForm({
     resolver: yupResolver(fields),
-    defaultValues: { name: known?.name ?? '', standing: known?.standing ?? ('grown-up' as Standing) },
+    defaultValues: { name: known?.name ?? '', standing },
   });
   const [does, setDoes] = useState<readonly Skill[]>(known?.does ?? []);
   const grownUp = watch('standing') === 'grown-up';
