@@ -59,7 +59,14 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
         world.hands.hanging.add(world.key(thing));
       }),
   },
-  unhook: { needs: IN_REACH, leaves: (world, deed) => each(world, deed, (thing) => world.letGo(thing)) },
+  unhook: {
+    needs: BY_HAND,
+    leaves: (world, deed) =>
+      each(world, deed, (thing) => {
+        world.letGo(thing);
+        world.hands.held.add(world.key(thing));
+      }),
+  },
   lay: { needs: IN_REACH, leaves: (world, deed) => each(world, deed, (thing) => world.letGo(thing)) },
   // ---- joints
   join: {

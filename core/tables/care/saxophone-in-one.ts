@@ -1,4 +1,4 @@
-import { draw, hold } from '#core/book/deed.ts';
+import { draw, hold, lay } from '#core/book/deed.ts';
 import { IF_IT_BINDS } from '#core/tables/care/cautions.ts';
 import type { PageUse, StepSaid } from '#core/book/page.ts';
 import { saxophone } from '#core/tables/care/saxophone.ts';
@@ -8,9 +8,9 @@ const CAUTIONS = [IF_IT_BINDS, 'Use a soprano’s own thin cloth. The tube is na
 const REED_FIRST = { id: 'sax-reed-on', choices: ['bare-mouthpiece'] } as const;
 const pull = (heading: string, caught: string, thread: NonNullable<StepSaid['thread']>): StepSaid => ({
   heading,
-  how: `Feel along the cord for knots. Tip the horn, catch the weight at the ${caught} and draw gently.`,
+  how: `Feel along the cord for knots. Tip the horn, catch the weight at the ${caught} and draw gently. Then lay it down softly, keys up.`,
   cautions: CAUTIONS,
-  does: [draw('body', 'neck')],
+  does: [draw('body', 'neck'), lay('body')],
   after: ['saxophone/unhook', 'saxophone/mouthpiece-off'],
   thread,
 });
