@@ -37,6 +37,7 @@ export const keptStep = object({
   standsOn: array(stepId().required()).required(),
   wait: object({
     minutes: amount().min(0).required(),
+    most: amount().min(0).nullable().defined(),
     why: text().required(),
     until: array(stepId().required()).required(),
   })

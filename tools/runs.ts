@@ -120,6 +120,12 @@ const nameOf = (id: string): string => id.replace(/^\d+-/, '');
 /** What goes on from other words, up to its full stop. */
 const sentence = (text: string | undefined): string | undefined => text && `${text}.`;
 
+function waitWords(wait: DoneStep['step']['wait']): string | undefined {
+  if (wait === undefined) return undefined;
+  const most = wait.most ? `, not longer than ${duration(wait.most.value)}` : '';
+  return `${duration(wait.minutes.value)}${most}: ${wait.why}`;
+}
+
 function print(one: DoneStep, index: number): void {
   const { step, hands, repeats, instrumentId } = one;
   const several = instruments.length > 1 ? `[${nameOf(instrumentId)}] ` : '';
@@ -138,7 +144,7 @@ function print(one: DoneStep, index: number): void {
   say('If you skip this: ', sentence(step.harm));
   for (const caution of step.cautions ?? []) say('! ', caution);
   say('With: ', step.supplies?.join(', '));
-  if (step.wait) say('Then wait ', `${duration(step.wait.minutes.value)}: ${step.wait.why}`);
+  say('Then wait ', waitWords(step.wait));
 }
 
 if (values.json) {

@@ -20,7 +20,7 @@ export type Page = {
 
 /** What may be said otherwise of a step where its page is used; `after`: its other place among the others; `method`: only then. */
 export type StepSaid = Partial<
-  Pick<Step, 'heading' | 'how' | 'why' | 'harm' | 'cautions' | 'does' | 'after' | 'thread' | 'method'>
+  Pick<Step, 'heading' | 'how' | 'why' | 'harm' | 'cautions' | 'does' | 'after' | 'thread' | 'method' | 'wait'>
 >;
 
 /** A page as a kind uses it: for every build or only for some, and without the rows that are not true of this kind. */

@@ -60,7 +60,13 @@ export type Step = {
   readonly minutes: number;
   readonly repeats?: Repeats;
   /** A passive time that starts when the handwork ends; only the steps named in `until` wait for it. */
-  readonly wait?: { readonly minutes: Marked; readonly why: string; readonly until: readonly StepId[] };
+  readonly wait?: {
+    readonly minutes: Marked;
+    /** Not longer than this: what soaks is not left lying. Without it, it may take as long as it does. */
+    readonly most?: Marked;
+    readonly why: string;
+    readonly until: readonly StepId[];
+  };
   /** Steps that must come first, where they are part of the run. */
   readonly after: readonly StepId[];
   /** Comes after every step of the run that leads up to these. */

@@ -49,6 +49,7 @@ const WORDS: Readonly<Record<RuleId, Say>> = {
   'guarded-and-dry': (thing, other) =>
     other === '' ? `The ${thing} goes into the case wet.` : `The ${thing} is not on the ${other}.`,
   'everything-in': (thing) => `The case is shut, and the ${thing} is not in its place.`,
+  'soaks-too-long': (thing) => `The ${thing} is left to soak longer than is good for it.`,
   'left-open': (thing) => `The ${thing} is left open.`,
   'left-shielded': () => 'Slips of paper are left under the pads.',
   'left-in-a-bath': (thing) => `The ${thing} is left lying in the water.`,

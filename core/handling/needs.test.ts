@@ -36,7 +36,7 @@ const stands = (rule: NeedId, world: World, deed: Deed, part: PartId = 'mouthpie
 const { blot, brush, draw, grease, hang, hold, join, lay, oil, part, soak, toAndFro, wipe } = deeds;
 
 describe('hands: two, each free or holding one thing', () => {
-  const held = (...things: readonly Thing[]) => did(found('alto-saxophone'), deeds.unhook('body'), ...things.map(hold));
+  const held = (...things: readonly Thing[]) => did(found('alto-saxophone'), deeds.lay('body'), ...things.map(hold));
   test('two things are joined with both hands, or with one where the other hangs or is held', () => {
     expect(stands('hands-free', held(), part('neck', 'body'))).toBeNull();
     expect(stands('hands-free', held('cap'), part('neck', 'body'))).toEqual({ thing: 'neck', other: 'cap' });

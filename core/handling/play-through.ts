@@ -17,7 +17,9 @@ export const LEFT = [
   'left-apart',
   'left-dry',
 ] as const;
-export type RuleId = NeedId | (typeof LEFT)[number];
+/** What the times of a plan may break. */
+export const TIMED = ['soaks-too-long'] as const;
+export type RuleId = NeedId | (typeof LEFT)[number] | (typeof TIMED)[number];
 
 /** A rule of handling that a run broke: by which step, on which thing, and the step before it that is to blame. */
 export type Broken = {

@@ -3,7 +3,7 @@ import { PartialSchedule, type Found, type Search } from '#core/packup/partial-s
 const SEEN_LIMIT = 50_000;
 
 /** States seen with the same jobs done: none better is reached from one that is later in every respect. */
-class Seen {
+export class Seen {
   private readonly states = new Map<string, number[][]>();
   private count = 0;
 

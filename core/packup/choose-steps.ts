@@ -14,6 +14,8 @@ export type ChoiceInput = {
   /** What a job cannot be done without, by index: parting before swabbing. Closed already. */
   readonly requires: readonly (readonly number[])[];
   readonly limitSeconds: number;
+  /** How long it takes to turn from one instrument to another. */
+  readonly changeSeconds?: number;
 };
 
 export type Choice = {
@@ -35,23 +37,28 @@ const NODES = 6000;
 
 const ascending = (jobs: Iterable<number>): number[] => [...jobs].toSorted((a, b) => a - b);
 
-/** Does one of these jobs wait for another? */
-function hasWaits(jobs: readonly Job[], chosen: readonly number[]): boolean {
+/** Does one of these jobs wait for another, or do hands turn from one instrument to another? */
+function takesMoreThanWork(jobs: readonly Job[], chosen: readonly number[], changeSeconds: number): boolean {
   const among = new Set(chosen);
+  if (changeSeconds > 0 && new Set(chosen.map((job) => jobs[job]?.instrument)).size > 1) return true;
   return chosen.some((job) =>
     jobs[job]?.after.some(({ job: before, waitSeconds }) => waitSeconds > 0 && among.has(before)),
   );
 }
 
 /** Seconds the jobs take in their shortest order, and whether it is proved to be that. */
-export function shortestSeconds(jobs: readonly Job[], chosen: readonly number[]): { seconds: number; proved: boolean } {
+export function shortestSeconds(
+  jobs: readonly Job[],
+  chosen: readonly number[],
+  changeSeconds = 0,
+): { seconds: number; proved: boolean } {
   // One pair of hands and nothing to wait for: every order takes as long as the work.
   const isTimed = chosen.every(
     (job) => Number.isSafeInteger(jobs[job]?.workSeconds) && (jobs[job]?.workSeconds ?? 0) >= 0,
   );
-  if (isTimed && !hasWaits(jobs, chosen))
+  if (isTimed && !takesMoreThanWork(jobs, chosen, changeSeconds))
     return { seconds: chosen.reduce((sum, job) => sum + (jobs[job]?.workSeconds ?? 0), 0), proved: true };
-  const { elapsedSeconds, proved } = orderSteps(jobsAmong(jobs, chosen));
+  const { elapsedSeconds, proved } = orderSteps(jobsAmong(jobs, chosen), { changeSeconds });
   return { seconds: elapsedSeconds, proved };
 }
 
@@ -65,12 +72,23 @@ class Search {
   private readonly unitOf: (readonly number[])[] = [];
   /** The longest wait that begins when a job is done, s. */
   private readonly waitOf: number[] = [];
+  /** Jobs that begin a wait with a most: it cannot be sat out one after the other, whatever comes between. */
+  private readonly beginsMost = new Set<number>();
+  private readonly changeSeconds: number;
+  /** An order of all jobs: without those left out it is one of the rest. */
+  private readonly anOrder: readonly number[];
 
   constructor(private readonly input: ChoiceInput) {
     const { units } = input;
     for (const { jobs } of units) for (const job of jobs) this.unitOf[job] = jobs;
     for (const { after } of input.jobs)
-      for (const { job, waitSeconds } of after) this.waitOf[job] = Math.max(this.waitOf[job] ?? 0, waitSeconds);
+      for (const { job, waitSeconds, mostSeconds } of after) {
+        this.waitOf[job] = Math.max(this.waitOf[job] ?? 0, waitSeconds);
+        if (mostSeconds !== undefined) this.beginsMost.add(job);
+      }
+    this.changeSeconds = input.changeSeconds ?? 0;
+    this.anOrder =
+      this.changeSeconds > 0 ? orderSteps(input.jobs, { nodes: 0, changeSeconds: this.changeSeconds }).order : [];
     const density = (unit: Unit | undefined) =>
       (unit?.value ?? 0) / Math.max(1, unit?.jobs.reduce((sum, job) => sum + this.work(job), 0) ?? 1);
     this.order = units.map((_, index) => index).toSorted((a, b) => density(units[b]) - density(units[a]) || a - b);
@@ -99,19 +117,28 @@ class Search {
     return sum;
   }
 
+  /** What turning from instrument to instrument takes: at least, and in an order there is. */
+  private turning(jobs: ReadonlySet<number>): { least: number; there: number } {
+    if (this.changeSeconds === 0) return { least: 0, there: 0 };
+    const instruments = this.anOrder.flatMap((job) => (jobs.has(job) ? [this.input.jobs[job]?.instrument] : []));
+    const changes = instruments.filter((one, at) => at > 0 && one !== instruments[at - 1]).length;
+    return { least: (new Set(instruments).size - 1) * this.changeSeconds, there: changes * this.changeSeconds };
+  }
+
   private fits(jobs: ReadonlySet<number>): boolean {
     const active = this.activeSeconds(jobs);
-    if (active > this.input.limitSeconds) return false;
+    const { limitSeconds } = this.input;
+    const turning = this.turning(jobs);
+    if (active + turning.least > limitSeconds) return false;
     // One after the other, each wait sat out: no order takes longer than that needs to.
     let waits = 0;
-    for (const job of jobs) waits += this.waitOf[job] ?? 0;
-    if (active + waits <= this.input.limitSeconds) return true;
+    for (const job of jobs) waits += this.beginsMost.has(job) ? Infinity : (this.waitOf[job] ?? 0);
+    if (active + turning.there + waits <= limitSeconds) return true;
     this.tries++;
-    const { fits, proved } = fitsWithin(
-      jobsAmong(this.input.jobs, ascending(jobs)),
-      this.input.limitSeconds,
-      this.budget,
-    );
+    const { fits, proved } = fitsWithin(jobsAmong(this.input.jobs, ascending(jobs)), limitSeconds, {
+      budget: this.budget,
+      changeSeconds: this.changeSeconds,
+    });
     if (!proved) this.unproved = true;
     return fits;
   }
@@ -164,7 +191,7 @@ export function chooseSteps(input: ChoiceInput): Choice {
   for (const { value } of input.units) checkNumber('what a unit is worth', value);
   const search = new Search(input);
   const must = search.closed(new Set(), input.must);
-  const mustTime = shortestSeconds(input.jobs, ascending(must));
+  const mustTime = shortestSeconds(input.jobs, ascending(must), input.changeSeconds);
   if (mustTime.seconds <= input.limitSeconds) search.explore(0, must, new Set(), 0);
   const { chosen, taken, value } = search.best ?? { chosen: must, taken: new Set<number>(), value: 0 };
   const jobs = ascending(chosen);
@@ -175,7 +202,7 @@ export function chooseSteps(input: ChoiceInput): Choice {
       taken.has(index) || unit.jobs.every((job) => chosen.has(job)) ? [] : [index],
     ),
     value,
-    elapsedSeconds: shortestSeconds(input.jobs, jobs).seconds,
+    elapsedSeconds: shortestSeconds(input.jobs, jobs, input.changeSeconds).seconds,
     mustSeconds: mustTime.seconds,
     proved: !search.unproved && mustTime.proved,
   };

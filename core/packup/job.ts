@@ -2,8 +2,17 @@
 export type Job = {
   readonly workSeconds: number;
   /** Jobs (by index) that must be finished before this one starts, and the passive wait each leaves this one with. */
-  readonly after: readonly { readonly job: number; readonly waitSeconds: number }[];
+  readonly after: readonly {
+    readonly job: number;
+    readonly waitSeconds: number;
+    /** It starts no later than this after the end of the other: what soaks is not left lying. */
+    readonly mostSeconds?: number;
+  }[];
+  /** At which instrument it is done; turning to another takes time. */
+  readonly instrument?: number;
 };
+
+type After = Job['after'][number];
 
 /** The jobs of a subset as a problem of their own; `after` is transitive, so nothing is lost between them. */
 export function jobsAmong(jobs: readonly Job[], chosen: readonly number[]): Job[] {
@@ -11,14 +20,14 @@ export function jobsAmong(jobs: readonly Job[], chosen: readonly number[]): Job[
   chosen.forEach((job, index) => (at[job] = index));
   // Most come without a wait: one object for all who come after the same job.
   const plain = chosen.map((_, job) => ({ job, waitSeconds: 0 }));
+  const among = (one: After): After[] => {
+    const index = at[one.job] ?? -1;
+    if (index < 0) return [];
+    const isPlain = one.waitSeconds === 0 && one.mostSeconds === undefined;
+    return [(isPlain ? plain[index] : undefined) ?? { ...one, job: index }];
+  };
   return chosen.map((job) => {
-    const after: { readonly job: number; readonly waitSeconds: number }[] = [];
-    for (const { job: before, waitSeconds } of jobs[job]?.after ?? []) {
-      const index = at[before] ?? -1;
-      const known = waitSeconds === 0 ? plain[index] : undefined;
-      if (known) after.push(known);
-      else if (index >= 0) after.push({ job: index, waitSeconds });
-    }
-    return { workSeconds: jobs[job]?.workSeconds ?? 0, after };
+    const { workSeconds = 0, after = [], instrument } = jobs[job] ?? {};
+    return { workSeconds, after: after.flatMap(among), ...(instrument !== undefined && { instrument }) };
   });
 }

@@ -41,7 +41,13 @@ export type KeptStep = {
   /** Cannot be done where one of these was left undone: what has not been taken off is not put back. */
   readonly standsOn: readonly StepId[];
   /** Minutes that must pass before the steps named may begin. */
-  readonly wait: { readonly minutes: number; readonly why: string; readonly until: readonly StepId[] } | null;
+  readonly wait: {
+    readonly minutes: number;
+    /** It is not left longer than this; null where that does no harm. */
+    readonly most: number | null;
+    readonly why: string;
+    readonly until: readonly StepId[];
+  } | null;
   readonly alsoDoes: readonly CareItemId[];
   /** Its count is the water model's, and can be tuned by a tap. */
   readonly passes: boolean;
@@ -65,6 +71,11 @@ export type KeptPlan = {
   readonly because: readonly PlanReason[];
 };
 
+const keptWait = (wait: Step['wait']): KeptStep['wait'] =>
+  wait === undefined
+    ? null
+    : { minutes: wait.minutes.value, most: wait.most?.value ?? null, why: wait.why, until: wait.until };
+
 /** What a run keeps of a step of the book. */
 export const keptOf = ({ id, item, part, heading, ...step }: Step) => ({
   id,
@@ -87,7 +98,7 @@ export const keptOf = ({ id, item, part, heading, ...step }: Step) => ({
     : null,
   onlyLooks: step.look !== undefined && step.does.every((deed) => deed.do === 'look'),
   calledBy: step.calledBy ?? null,
-  wait: step.wait ? { minutes: step.wait.minutes.value, why: step.wait.why, until: step.wait.until } : null,
+  wait: keptWait(step.wait),
   alsoDoes: step.alsoDoes ?? [],
   // What the plan says of it beside the book.
   unless: [] as readonly StepId[],

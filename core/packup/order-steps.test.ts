@@ -145,10 +145,10 @@ describe('one pair of hands with passive waits', () => {
     ];
     expect(fitsWithin(waits, 70)).toEqual({ fits: true, proved: true });
     expect(fitsWithin(waits, 69)).toEqual({ fits: false, proved: true });
-    expect(fitsWithin(waits, 70, { nodes: 0 })).toEqual({ fits: true, proved: true });
+    expect(fitsWithin(waits, 70, { budget: { nodes: 0 } })).toEqual({ fits: true, proved: true });
     // More work than there is time is no matter of looking.
-    expect(fitsWithin(waits, 39, { nodes: 0 })).toEqual({ fits: false, proved: true });
-    expect(fitsWithin(waits, 69, { nodes: 0 })).toEqual({ fits: false, proved: true });
+    expect(fitsWithin(waits, 39, { budget: { nodes: 0 } })).toEqual({ fits: false, proved: true });
+    expect(fitsWithin(waits, 69, { budget: { nodes: 0 } })).toEqual({ fits: false, proved: true });
   });
 
   test('refuses a precedence that runs in a circle', () => {

@@ -1,4 +1,6 @@
 import { BranchAndBound, type Budget } from '#core/packup/branch-and-bound.ts';
+import { HandsPrefix } from '#core/packup/hands-prefix.ts';
+import { HandsSearch, listWithMost, timed } from '#core/packup/hands-search.ts';
 import type { Job } from '#core/packup/job.ts';
 import { PartialSchedule, prepare, type Found, type Search } from '#core/packup/partial-schedule.ts';
 import { checkNumber } from '#core/kernel/check-number.ts';
@@ -13,11 +15,15 @@ export type Schedule = {
   readonly boundSeconds: number;
   /** Is `elapsedSeconds` the shortest there is? */
   readonly proved: boolean;
+  /** False where no order was found that keeps every wait within its most. */
+  readonly keepsMost: boolean;
 };
 
 /** Nodes looked at for one order, and for one question whether something fits. */
 const NODE_LIMIT = 25_000;
 const FITS_LIMIT = 1_000;
+/** The same where a wait has a most, or there are several instruments: each node takes longer. */
+const HANDS_LIMIT = 4_000;
 
 type Rank = (job: number) => number;
 
@@ -63,43 +69,77 @@ function listSchedule({ jobs, followers }: Search, rank: Rank): Found {
   return { order, starts, elapsedSeconds: now };
 }
 
+/** How an order is looked for. */
+export type Looking = {
+  /** What may be looked at; where that does not suffice, the best order found with a bound that holds. */
+  readonly nodes?: number;
+  /** How long it takes to turn from one instrument to another. */
+  readonly changeSeconds?: number;
+};
+
 /**
  * The shortest order of the jobs for one pair of hands, with passive waits overlapped: one machine, precedence with
- * minimum time lags, makespan. Waits at the very end, which nothing waits for, do not count.
+ * least and most time lags, the time of turning from one instrument to another, makespan. Waits at the very end, which
+ * nothing waits for, do not count.
  *
  * The given order is kept wherever it costs nothing: it is tried first, then with the jobs that lead to a wait moved
- * forward, then longest chain first; branch and bound closes what gap is left, within a fixed number of nodes.
- * Sources of the problem and of the check instances: see the test.
+ * forward, then longest chain first; branch and bound closes what gap is left, within a fixed number of nodes. Where a
+ * wait has a most, the problem without it is solved first: an order of that which keeps every most is the shortest there
+ * is. Sources of the problem and of the check instances: see the test.
  *
- * @param nodes what may be looked at; where that does not suffice, the best order found with a bound that holds
  * @throws Error when the precedence runs in a circle
  * @throws RangeError for times that are no whole seconds
  */
-export function orderSteps(jobs: readonly Job[], nodes: number = NODE_LIMIT): Schedule {
+export function orderSteps(jobs: readonly Job[], { nodes = NODE_LIMIT, changeSeconds = 0 }: Looking = {}): Schedule {
   checkNumber('the nodes of a search', nodes, { whole: true });
-  return order(jobs, 0, { nodes });
+  checkNumber('the time of a change', changeSeconds, { whole: true });
+  return order(jobs, { enough: 0, changeSeconds }, { nodes });
 }
 
-function order(jobs: readonly Job[], enough: number, budget: Budget): Schedule {
-  if (jobs.length === 0) return { order: [], starts: [], elapsedSeconds: 0, boundSeconds: 0, proved: true };
+type Wanted = {
+  /** An order this short will do. */
+  readonly enough: number;
+  readonly changeSeconds: number;
+};
+
+const NO_JOBS: Schedule = { order: [], starts: [], elapsedSeconds: 0, boundSeconds: 0, proved: true, keepsMost: true };
+
+function order(jobs: readonly Job[], wanted: Wanted, budget: Budget): Schedule {
+  if (jobs.length === 0) return NO_JOBS;
   const search = prepare(jobs);
+  const { changeSeconds } = wanted;
+  const hasMost = jobs.some(({ after }) => after.some(({ mostSeconds }) => mostSeconds !== undefined));
+  const hasChanges = changeSeconds > 0 && new Set(jobs.map(({ instrument }) => instrument)).size > 1;
+  if (!hasMost && !hasChanges) return leastOnly(search, wanted.enough, budget);
+  // Without mosts and changes nothing takes longer: its bound holds here, too.
+  const eased = leastOnly(search, 0, hasChanges ? { nodes: 0 } : budget);
+  const asItIs = timed(search, changeSeconds, eased.order);
+  if (asItIs?.elapsedSeconds === eased.boundSeconds)
+    return { ...asItIs, ...SHORTEST, boundSeconds: eased.boundSeconds };
+  return withMost(search, { eased, asItIs, ...wanted }, budget);
+}
+
+const SHORTEST = { proved: true, keepsMost: true } as const;
+
+const ranksOf = ({ jobs, leadsToWait, tails }: Search): readonly Rank[] => [
+  (job) => (leadsToWait[job] ? job - jobs.length : job),
+  (job) => -(tails[job] ?? 0),
+];
+
+function leastOnly(search: Search, enough: number, budget: Budget): Schedule {
   const start = new PartialSchedule(search);
   const bound = Math.max(start.bound(start.available()), start.sharperBound());
-  const ranks: readonly Rank[] = [
-    (job) => (search.leadsToWait[job] ? job - jobs.length : job),
-    (job) => -(search.tails[job] ?? 0),
-  ];
   let best = listSchedule(search, (job) => job);
-  for (const rank of ranks) {
+  for (const rank of ranksOf(search)) {
     // Nothing is shorter than the bound: as they were given is mostly as short as can be.
     if (best.elapsedSeconds <= Math.max(bound, enough)) break;
     const found = listSchedule(search, rank);
     if (found.elapsedSeconds < best.elapsedSeconds) best = found;
   }
-  if (best.elapsedSeconds === bound) return { ...best, boundSeconds: bound, proved: true };
+  if (best.elapsedSeconds === bound) return { ...best, ...SHORTEST, boundSeconds: bound };
   // Asked only whether it fits, nothing is looked for where it cannot.
   if (enough > 0 && (best.elapsedSeconds <= enough || bound > enough))
-    return { ...best, boundSeconds: bound, proved: bound > enough };
+    return { ...best, boundSeconds: bound, proved: bound > enough, keepsMost: true };
   const searched = new BranchAndBound(search, best, Math.max(bound, enough), budget);
   searched.explore();
   const isProved = searched.isComplete && searched.best.elapsedSeconds > enough;
@@ -107,6 +147,58 @@ function order(jobs: readonly Job[], enough: number, budget: Budget): Schedule {
     ...searched.best,
     boundSeconds: isProved ? searched.best.elapsedSeconds : bound,
     proved: isProved || searched.best.elapsedSeconds === bound,
+    keepsMost: true,
+  };
+}
+
+type Eased = { readonly eased: Schedule; readonly asItIs: Found | null };
+
+/** The shortest of the orders that are listed without looking further; null where all come to a dead end. */
+function listedWithMost(search: Search, first: Found | null, { enough, changeSeconds }: Wanted): Found | null {
+  let best = first;
+  for (const rank of [(job: number) => job, ...ranksOf(search)])
+    for (const isCautious of [false, true]) {
+      if (best !== null && best.elapsedSeconds <= enough) return best;
+      const found = listWithMost(search, changeSeconds, rank, isCautious);
+      if (found !== null && found.elapsedSeconds < (best?.elapsedSeconds ?? Infinity)) best = found;
+    }
+  return best;
+}
+
+function withMost(search: Search, { eased, asItIs, ...wanted }: Wanted & Eased, budget: Budget): Schedule {
+  const { enough, changeSeconds } = wanted;
+  const bound = Math.max(eased.boundSeconds, new HandsPrefix(search, changeSeconds).bound());
+  const best = listedWithMost(search, asItIs, { changeSeconds, enough: Math.max(bound, enough) });
+  if (best?.elapsedSeconds === bound) return { ...best, ...SHORTEST, boundSeconds: bound };
+  // Asked only whether it fits, nothing is looked for where it does, or cannot.
+  const doesFit = best !== null && best.elapsedSeconds <= enough;
+  if (enough > 0 && (doesFit || bound > enough))
+    return { ...(best ?? eased), boundSeconds: bound, proved: bound > enough, keepsMost: best !== null };
+  return searchedWithMost(search, { eased, best, bound, ...wanted }, budget);
+}
+
+type Listed = { readonly eased: Schedule; readonly best: Found | null; readonly bound: number };
+
+function searchedWithMost(
+  search: Search,
+  { eased, best, bound, ...wanted }: Wanted & Listed,
+  budget: Budget,
+): Schedule {
+  const { enough, changeSeconds } = wanted;
+  const given = Math.min(budget.nodes, HANDS_LIMIT);
+  const mine = { nodes: given };
+  const searched = new HandsSearch(search, { enough: Math.max(bound, enough), changeSeconds }, best, mine);
+  searched.explore();
+  budget.nodes -= given - Math.max(0, mine.nodes);
+  const found = searched.best;
+  // No order keeps every most: it is said, and the rest is kept.
+  if (found === null) return { ...eased, proved: false, keepsMost: false };
+  const isProved = searched.isComplete && found.elapsedSeconds > enough;
+  return {
+    ...found,
+    boundSeconds: isProved ? found.elapsedSeconds : bound,
+    proved: isProved || found.elapsedSeconds === bound,
+    keepsMost: true,
   };
 }
 
@@ -122,12 +214,15 @@ function order(jobs: readonly Job[], enough: number, budget: Budget): Schedule {
 export function fitsWithin(
   jobs: readonly Job[],
   limitSeconds: number,
-  budget: Budget = { nodes: FITS_LIMIT },
+  {
+    budget = { nodes: FITS_LIMIT },
+    changeSeconds = 0,
+  }: { readonly budget?: Budget; readonly changeSeconds?: number } = {},
 ): { fits: boolean; proved: boolean } {
   if (Number.isNaN(limitSeconds)) throw new RangeError('a limit of time is a number');
   const mine = { nodes: Math.min(budget.nodes, FITS_LIMIT) };
   const given = mine.nodes;
-  const { elapsedSeconds, proved } = order(jobs, Math.max(1, limitSeconds), mine);
+  const { elapsedSeconds, proved } = order(jobs, { enough: Math.max(1, limitSeconds), changeSeconds }, mine);
   budget.nodes -= given - Math.max(0, mine.nodes);
   const fits = elapsedSeconds <= limitSeconds;
   return { fits, proved: fits || proved };

@@ -25,6 +25,14 @@ const waitsWords = ({ waitMinutes, idleMinutes }: { waitMinutes: number; idleMin
     ? `Other steps fill all ${duration(waitMinutes)} of waiting.`
     : `Of ${duration(waitMinutes)} of waiting, other steps fill what they can; for about ${duration(idleMinutes)} there is nothing to do.`;
 
+const mostWords = ({ isKept }: { isKept: boolean }): string =>
+  isKept
+    ? 'What soaks is taken out in time: nothing longer is put in between.'
+    : 'No order was found in which nothing soaks too long: take out what soaks when its time is up.';
+
+const turningWords = ({ turns, seconds }: { turns: number; seconds: number }): string =>
+  `Turning to another instrument counts as ${seconds} seconds, ${counted(turns, 'time')} in this run.`;
+
 /** A plan's reason in words. */
 export function planReasonWords(reason: PlanReason): WhyLine {
   const { rule } = reason;
@@ -38,11 +46,11 @@ export function planReasonWords(reason: PlanReason): WhyLine {
       return { rule, text, mark: 'practice' };
     }
     case 'waits-overlapped':
-      return {
-        rule,
-        text: waitsWords(reason),
-        mark: 'estimate',
-      };
+      return { rule, text: waitsWords(reason), mark: 'estimate' };
+    case 'most-of-waits':
+      return { rule, text: mostWords(reason), mark: 'estimate' };
+    case 'turning':
+      return { rule, text: turningWords(reason), mark: 'estimate' };
     case 'usual-look':
       return {
         rule,

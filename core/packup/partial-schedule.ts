@@ -34,7 +34,10 @@ function topological(jobs: readonly Job[]): number[] {
 function checkTimes(jobs: readonly Job[]): void {
   const isTime = (seconds: number) => Number.isSafeInteger(seconds) && seconds >= 0;
   for (const { workSeconds, after } of jobs)
-    if (!isTime(workSeconds) || !after.every(({ waitSeconds }) => isTime(waitSeconds)))
+    if (
+      !isTime(workSeconds) ||
+      !after.every(({ waitSeconds, mostSeconds = 0 }) => isTime(waitSeconds) && isTime(mostSeconds))
+    )
       throw new RangeError('the times of jobs are whole seconds from 0 on');
 }
 
@@ -54,13 +57,16 @@ function reduced(jobs: readonly Job[]): Job[] {
     }
   });
   const further = new Uint32Array(words);
-  return jobs.map(({ workSeconds, after }) => {
+  return jobs.map((one) => {
+    const { after } = one;
     further.fill(0);
     for (const { job: before } of after)
       for (let word = 0; word < words; word++)
         further[word] = (further[word] ?? 0) | (rows[before * words + word] ?? 0);
     const isFurther = (job: number): boolean => ((further[Math.floor(job / WORD)] ?? 0) & (1 << (job % WORD))) !== 0;
-    return { workSeconds, after: after.filter(({ job, waitSeconds }) => waitSeconds > 0 || !isFurther(job)) };
+    const isNamed = ({ job, waitSeconds, mostSeconds }: Job['after'][number]): boolean =>
+      waitSeconds > 0 || mostSeconds !== undefined || !isFurther(job);
+    return { ...one, after: after.filter(isNamed) };
   });
 }
 

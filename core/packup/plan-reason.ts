@@ -6,6 +6,8 @@ const DECLARED = {
   'minutes-are-estimates': { pace: 'number', learned: 'number' },
   order: { proved: 'boolean', gapMinutes: 'number' },
   'waits-overlapped': { waitMinutes: 'number', idleMinutes: 'number' },
+  'most-of-waits': { waits: 'number', isKept: 'boolean' },
+  turning: { turns: 'number', seconds: 'number' },
   'usual-look': { question: 'string', answer: 'string' },
   'time-at-hand': { minutes: 'number', mustMinutes: 'number', proved: 'boolean' },
   'kept-apart': { first: 'string', second: 'string' },

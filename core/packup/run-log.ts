@@ -45,6 +45,8 @@ export type StepNow = KeptStep &
     readonly called: Called;
     /** When the last wait it depends on ends, ms since 1970; null when none is running. */
     readonly waitsUntilMs: number | null;
+    /** By when it is to be done, for what waits for it is not left longer, ms since 1970; null where nothing presses. */
+    readonly mostUntilMs: number | null;
     /** What the cloth showed on the last pass; the latest answer counts. */
     readonly lastPass: LastPass | null;
   };
@@ -186,14 +188,20 @@ function calledIn(steps: readonly KeptStep[], progressOf: ProgressOf): ReadonlyM
 
 const MS_PER_MINUTE = 60_000;
 
-/** The latest end of a wait an open step depends on, of steps that bring one; null when none has begun. */
-function waitEnds(waits: readonly KeptStep[], progressOf: ProgressOf, step: KeptStep): number | null {
-  const ends = waits.flatMap(({ key, instrumentId, wait }) => {
+type WaitEnds = Pick<StepNow, 'waitsUntilMs' | 'mostUntilMs'>;
+const NO_WAIT: WaitEnds = { waitsUntilMs: null, mostUntilMs: null };
+
+/** The latest end of a wait an open step depends on, and the earliest most, of steps that bring one and are done. */
+function waitEnds(waits: readonly KeptStep[], progressOf: ProgressOf, step: KeptStep): WaitEnds {
+  const begun = waits.flatMap(({ key, instrumentId, wait }) => {
     const { tickedAt } = progressOf(key);
     if (instrumentId !== step.instrumentId || !wait?.until.includes(step.id) || tickedAt === null) return [];
-    return [msOfInstant(tickedAt) + wait.minutes * MS_PER_MINUTE];
+    const ms = msOfInstant(tickedAt);
+    return [{ end: ms + wait.minutes * MS_PER_MINUTE, most: ms + (wait.most ?? Infinity) * MS_PER_MINUTE }];
   });
-  return ends.length === 0 ? null : Math.max(...ends);
+  if (begun.length === 0) return NO_WAIT;
+  const most = Math.min(...begun.map((one) => one.most));
+  return { waitsUntilMs: Math.max(...begun.map(({ end }) => end)), mostUntilMs: most === Infinity ? null : most };
 }
 
 /** A run is its plan and its log: the same on the server, on every screen, and while what was ticked is still unsent. */
@@ -210,7 +218,7 @@ export function foldRun(plan: Pick<KeptPlan, 'steps' | 'leftOut'>, events: reado
       ...step,
       ...progressOf(step.key),
       called: called.get(step.key) ?? 'yes',
-      waitsUntilMs: progressOf(step.key).state === 'open' ? waitEnds(waits, progressOf, step) : null,
+      ...(progressOf(step.key).state === 'open' ? waitEnds(waits, progressOf, step) : NO_WAIT),
       lastPass: lastPass.get(step.key) ?? null,
     })),
     leftOut: plan.leftOut.filter((one) => !isPulled(one) && one.steps.length > 0),

@@ -71,8 +71,23 @@ describe('blocks', () => {
       candidate('b', 'open'),
       candidate('b', 'shut'),
     ];
-    expect(kept(all, { 'b soak': 'b open' })).toEqual({ 'b soak': ['b open'], 'b shut': ['a lift'] });
+    expect(kept(all, { 'b soak': 'b open' })).toEqual({
+      'a lift': ['b drain'],
+      'b soak': ['b open'],
+      'b shut': ['b drain', 'a lift'],
+    });
   });
+});
+
+test('hands are washed before anything is touched on any instrument', () => {
+  const all = [candidate('a', 'lift'), candidate('b', 'soak', { wait: {} } as unknown as Partial<Step>)];
+  const washed = [candidate('a', 'wash', { oncePerRun: true }), ...all];
+  const before = new Map<RunStepKey, RunStepKey[]>();
+  keepBlocks(washed, before);
+  expect([...before].map(([key, first]) => [named(key), first.map(named)])).toEqual([
+    ['a lift', ['a wash']],
+    ['b soak', ['a wash']],
+  ]);
 });
 
 describe('the steps of a run', () => {

@@ -12,6 +12,10 @@ export type Candidate = Omit<PlannedStep, 'startsAtMinute' | 'standsOn'> & {
 export const isUrgent = ({ step }: Candidate): boolean =>
   step.reaches?.some((milestone) => milestone === 'reed-off' || milestone === 'water-out') === true;
 
+/** What is done in one round over all instruments before hands turn to any of them: once for all, or what cannot wait. */
+export const isFirstOfAll = (candidate: Candidate): boolean =>
+  candidate.step.oncePerRun === true || isUrgent(candidate);
+
 export type Before = ReadonlyMap<RunStepKey, readonly RunStepKey[]>;
 
 /** What must come before each step, by the book and the methods of its instrument. */
@@ -33,11 +37,26 @@ export function beforeOf(candidates: readonly Candidate[], parts: readonly RunPa
 /** Is an instrument of this run lifted, or does it hang from a strap? */
 const isHeavy = ({ step }: Candidate): boolean => step.does.some((deed) => deed.do === 'hold' || deed.do === 'hang');
 
+/** Hands are washed before any reed is touched, and no instrument is taken on while another stands with its reed on or its water in. */
+function firstOfAllFirst(candidates: readonly Candidate[], before: Map<RunStepKey, RunStepKey[]>): void {
+  const first = candidates.filter(isFirstOfAll).map(({ key }) => key);
+  // A wait is begun as soon as may be.
+  const early = [...first, ...candidates.filter(({ step }) => step.wait !== undefined).map(({ key }) => key)];
+  const leading = new Set([...early, ...early.flatMap((key) => before.get(key) ?? [])]);
+  const once = candidates.filter(({ step }) => step.oncePerRun).map(({ key }) => key);
+  const beforeOnce = new Set([...once, ...once.flatMap((key) => before.get(key) ?? [])]);
+  for (const { key } of candidates) {
+    const wanted = leading.has(key) ? (beforeOnce.has(key) ? [] : once) : first;
+    if (wanted.length > 0) before.set(key, [...new Set([...(before.get(key) ?? []), ...wanted])]);
+  }
+}
+
 /**
  * What a hand or a strap carries is one block of work: one instrument is made ready to its end before the next is
  * begun. Only what begins a wait, a reed laid to soak, and what cannot wait comes first on all of them.
  */
 export function keepBlocks(candidates: readonly Candidate[], before: Map<RunStepKey, RunStepKey[]>): void {
+  firstOfAllFirst(candidates, before);
   const blocks = [...new Set(candidates.map(({ instrumentId }) => instrumentId))].map((id) =>
     candidates.filter(({ instrumentId }) => instrumentId === id),
   );

@@ -10,9 +10,11 @@ const step = (key: string, over: Partial<StepNow> = {}) =>
     state: 'open',
     called: 'yes',
     waitsUntilMs: null,
+    mostUntilMs: null,
     activeMinutes: 1,
     must: false,
     unless: [],
+    standsOn: [],
     ...over,
   }) as StepNow;
 const run = (...steps: StepNow[]): Pick<RunNow, 'steps'> => ({ steps });
@@ -65,10 +67,19 @@ describe('progress', () => {
     expect(progress).toMatchObject({ closed: 1, total: 3, minutesLeft: 3 });
   });
 
+  test('what must not lie longer comes first as soon as its wait is over, once what it stands on is done', () => {
+    const other = step('other');
+    const lying = step('rinse', { waitsUntilMs: later(-60), mostUntilMs: later(60) });
+    expect(stepAtHand([other, { ...lying, waitsUntilMs: later(60) }], NOW)?.key).toBe(other.key);
+    expect(stepAtHand([other, lying], NOW)?.key).toBe(lying.key);
+    expect(stepAtHand([other, { ...lying, standsOn: [other.id] }], NOW)?.key).toBe(other.key);
+    expect(stepAtHand([other, { ...lying, mostUntilMs: null }], NOW)?.key).toBe(other.key);
+  });
+
   test('what is left holds the waits nothing else fills', () => {
     const soak = step('soak', {
       id: 'single-reed/soak-mouthpiece',
-      wait: { minutes: 10, why: 'it soaks', until: ['single-reed/rinse-soaked'] },
+      wait: { minutes: 10, most: 12, why: 'it soaks', until: ['single-reed/rinse-soaked'] },
     });
     const rinse = step('rinse', { id: 'single-reed/rinse-soaked' });
     // One minute to lay it in, ten to soak, one to rinse; other work in between costs nothing.

@@ -8,9 +8,18 @@ export const isWaiting = ({ waitsUntilMs }: Pick<StepNow, 'waitsUntilMs'>, nowMs
 const calledFor = <Step extends StepNow>(steps: readonly Step[]): Step[] =>
   steps.filter(({ called, unless }) => called === 'yes' || (called === 'undecided' && unless.length === 0));
 
-/** The step at hand: the first open one whose wait is over, else the first open one. */
+/**
+ * The step at hand: what is not to lie any longer, once all it stands on is done; else the first open one whose wait is
+ * over, else the first open one.
+ */
 export function stepAtHand<Step extends StepNow>(steps: readonly Step[], nowMs: number): Step | null {
   const open = calledFor(steps).filter(({ state, called }) => state === 'open' && called === 'yes');
+  const isOpen = (one: Step, id: Step['id']) =>
+    open.some((other) => other.instrumentId === one.instrumentId && other.id === id);
+  const pressing = open.find(
+    (step) => step.mostUntilMs !== null && !isWaiting(step, nowMs) && !step.standsOn.some((id) => isOpen(step, id)),
+  );
+  if (pressing !== undefined) return pressing;
   return open.find((step) => !isWaiting(step, nowMs)) ?? open[0] ?? null;
 }
 

@@ -58,7 +58,8 @@ describe('the stretches of a run', () => {
         const steps = made.map((one, index) => ({
           ...one,
           id: `wind/${index}` as const,
-          wait: index === first ? { minutes: 3, why: 'it soaks', until: [`wind/${second}` as const] } : null,
+          wait:
+            index === first ? { minutes: 3, most: null, why: 'it soaks', until: [`wind/${second}` as const] } : null,
         }));
         const stretches = stretchesOf(steps);
         expect(stretches.flatMap((one) => one.steps)).toEqual(steps);

@@ -1,6 +1,6 @@
 /**
  * Oracles for one pair of hands, written from the words of the problem alone; they share no function with the planner.
- * A piece of handwork as they know it: the planner's jobs have neither a most nor an instrument yet.
+ * A piece of handwork as they know it: they share no type with the planner.
  */
 export type OracleJob = {
   readonly workSeconds: number;
@@ -74,6 +74,16 @@ function earliestStarts(count: number, apart: readonly Apart[]): number[] | null
   return null;
 }
 
+/** Every wait, least and most. */
+const waitsOf = (jobs: readonly OracleJob[]): Apart[] =>
+  jobs.flatMap(({ after }, job) =>
+    after.flatMap(({ job: before, waitSeconds, mostSeconds }): Apart[] => {
+      const work = jobs[before]?.workSeconds ?? 0;
+      const most: Apart[] = mostSeconds === undefined ? [] : [[job, before, -(work + mostSeconds)]];
+      return [[before, job, work + waitSeconds], ...most];
+    }),
+  );
+
 /**
  * The same with waits that may have a most, and with time for changing from one instrument to another: for each order the
  * starts are what the differences between them allow (longest paths), so that a job may begin later than it could.
@@ -81,30 +91,28 @@ function earliestStarts(count: number, apart: readonly Apart[]): number[] | null
  * @returns Infinity where no order keeps every most
  */
 export function shortestWithMost(jobs: readonly OracleJob[], changeSeconds = 0): number {
-  const work = (job: number): number => jobs[job]?.workSeconds ?? 0;
-  const waits = jobs.flatMap(({ after }, job) =>
-    after.flatMap(({ job: before, waitSeconds, mostSeconds }): Apart[] => [
-      [before, job, work(before) + waitSeconds],
-      ...(mostSeconds === undefined ? [] : [[job, before, -(work(before) + mostSeconds)] as const]),
-    ]),
-  );
   let best = jobs.length === 0 ? 0 : Infinity;
-  for (const order of everyOrder(jobs.length)) {
-    const hands = order.slice(1).map((job, at): Apart => {
-      const before = order[at] ?? 0;
-      const changes = jobs[before]?.instrument !== jobs[job]?.instrument;
-      return [before, job, work(before) + (changes ? changeSeconds : 0)];
-    });
-    const starts = earliestStarts(jobs.length, [...waits, ...hands]);
-    const last = order.at(-1);
-    if (starts !== null && last !== undefined) best = Math.min(best, (starts[last] ?? 0) + work(last));
-  }
+  for (const order of everyOrder(jobs.length)) best = Math.min(best, timeOf(jobs, order, changeSeconds));
   return best;
+}
+
+/** How long this one order takes with every most kept and every change counted; Infinity where no starts do. */
+function timeOf(jobs: readonly OracleJob[], order: readonly number[], changeSeconds: number): number {
+  const work = (job: number): number => jobs[job]?.workSeconds ?? 0;
+  const hands = order.slice(1).map((job, at): Apart => {
+    const before = order[at] ?? 0;
+    const changes = jobs[before]?.instrument !== jobs[job]?.instrument;
+    return [before, job, work(before) + (changes ? changeSeconds : 0)];
+  });
+  const starts = earliestStarts(jobs.length, [...waitsOf(jobs), ...hands]);
+  const last = order.at(-1);
+  return starts === null || last === undefined ? Infinity : (starts[last] ?? 0) + work(last);
 }
 
 /**
  * Is there an order shorter than `than`? Depth first, cut only where the work that is left, or the longest chain of work
- * and waits that is left, already takes as long: nothing is left out because something else is as good.
+ * and waits that is left, already takes as long: nothing is left out because something else is as good. A most, which may
+ * make jobs begin later, is asked of whole orders only.
  *
  * @param most jobs placed at most; where they do not suffice, `complete` is false
  */
@@ -112,7 +120,13 @@ export function searchShorter(
   jobs: readonly OracleJob[],
   than: number,
   most: number,
+  changeSeconds = 0,
 ): { readonly found: number | null; readonly complete: boolean } {
+  const order: number[] = [];
+  const turn = (job: number): number => {
+    const last = order.at(-1);
+    return last === undefined || jobs[last]?.instrument === jobs[job]?.instrument ? 0 : changeSeconds;
+  };
   const chains = longestChains(jobs);
   const work = jobs.map(({ workSeconds }) => workSeconds);
   const ends = jobs.map(() => -1);
@@ -122,7 +136,10 @@ export function searchShorter(
     const next: [start: number, job: number][] = [];
     for (const [job, { after }] of jobs.entries()) {
       if (ends[job] !== -1 || after.some(({ job: before }) => ends[before] === -1)) continue;
-      const start = Math.max(now, ...after.map(({ job: before, waitSeconds }) => (ends[before] ?? 0) + waitSeconds));
+      const start = Math.max(
+        now + turn(job),
+        ...after.map(({ job: before, waitSeconds }) => (ends[before] ?? 0) + waitSeconds),
+      );
       if (start + (chains[job] ?? 0) >= than) return null;
       next.push([start, job]);
     }
@@ -130,12 +147,18 @@ export function searchShorter(
   };
   const goOn = (now: number, left: number, workLeft: number): void => {
     if (found !== null || placed > most || now + workLeft >= than) return;
-    if (left === 0) found = now;
+    if (left === 0) {
+      const seconds = timeOf(jobs, order, changeSeconds);
+      if (seconds < than) found = seconds;
+      return;
+    }
     for (const [start, job] of comesNext(now) ?? []) {
       placed++;
       const end = start + (work[job] ?? 0);
       ends[job] = end;
+      order.push(job);
       goOn(end, left - 1, workLeft - (work[job] ?? 0));
+      order.pop();
       ends[job] = -1;
     }
   };

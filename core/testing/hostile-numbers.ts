@@ -50,9 +50,9 @@ const sittings = (over: Parameters<typeof anItem>[0], time = 30) => {
   const of = { time: [time, 30, 30, 30], items: [anItem(over), anItem({ id: 'b' })] };
   return [searchSittings(of), eachOnItsOwnDate(of)];
 };
-const jobs = (workSeconds: number, waitSeconds = 3) => [
+const jobs = (workSeconds: number, waitSeconds = 3, mostSeconds?: number) => [
   { workSeconds: 5, after: [] },
-  { workSeconds, after: [{ job: 0, waitSeconds }] },
+  { workSeconds, after: [{ job: 0, waitSeconds, ...(mostSeconds !== undefined && { mostSeconds }) }] },
 ];
 const choose = (over: { limitSeconds?: number; value?: number }) =>
   chooseSteps({
@@ -104,7 +104,9 @@ const play = (minutes: number) =>
 const CALLS: Readonly<Record<string, (n: number) => unknown>> = {
   'orderSteps work': (n) => orderSteps(jobs(n)),
   'orderSteps wait': (n) => orderSteps(jobs(4, n)),
-  'orderSteps nodes': (n) => orderSteps(jobs(4), n),
+  'orderSteps nodes': (n) => orderSteps(jobs(4), { nodes: n }),
+  'orderSteps change': (n) => orderSteps(jobs(4), { changeSeconds: n }),
+  'orderSteps most': (n) => orderSteps(jobs(4, 1, n)),
   'fitsWithin limit': (n) => fitsWithin(jobs(4), n),
   'chooseSteps limit': (n) => choose({ limitSeconds: n }),
   'chooseSteps value': (n) => choose({ value: n }),

@@ -1,6 +1,8 @@
 import type { Book } from '#core/book/book.ts';
 import type { Exception } from '#core/book/handling-exception.ts';
 import { LEFT, playThrough, type Broken, type RuleId } from '#core/handling/play-through.ts';
+import { soaksTooLong } from '#core/packup/soaks.ts';
+import { TURN_SECONDS } from '#core/packup/turning.ts';
 import type { OrderedPlan } from '#core/packup/plan-run.ts';
 import { doneIn } from '#core/testing/answered-run.ts';
 import { orderedPlanOf, partsOf } from '#core/testing/any-run.ts';
@@ -31,7 +33,7 @@ const LOOKED_AGAIN = 300_000;
  */
 function checkProof({ jobs, schedule }: OrderedPlan['ordered']): ProofChecked {
   if (!schedule.proved) return 'not-claimed';
-  const { found, complete } = searchShorter(jobs, schedule.elapsedSeconds, LOOKED_AGAIN);
+  const { found, complete } = searchShorter(jobs, schedule.elapsedSeconds, LOOKED_AGAIN, TURN_SECONDS.value);
   return found !== null ? 'false' : complete ? 'holds' : 'cut-short';
 }
 
@@ -52,8 +54,10 @@ export function proveRun(book: Book, { run, answers, skip }: Situation): Proved 
     steps.map(({ instrumentId, step }) => ({ instrument: instrumentId, step })),
     book.exceptions,
   );
+  // Whoever leaves a step out does the rest sooner: only the plan as it is says when.
+  const tooLong = skip === undefined && answers === undefined ? soaksTooLong(plan.steps) : [];
   return {
-    broken: broken.filter(({ rule }) => skip === undefined || !LEFT_BY_A_SKIP.has(rule)),
+    broken: [...broken, ...tooLong].filter(({ rule }) => skip === undefined || !LEFT_BY_A_SKIP.has(rule)),
     excepted: [...excepted],
     proof: answers === undefined && skip === undefined ? checkProof(ordered) : null,
   };

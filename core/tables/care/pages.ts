@@ -1,3 +1,4 @@
+import { estimate } from '#core/explain/explained.ts';
 import { blot, oil, unshield, wipeOff } from '#core/book/deed.ts';
 import type { PageUse, Page } from '#core/book/page.ts';
 import { bambooFlute } from '#core/tables/care/bamboo-flute.ts';
@@ -91,6 +92,13 @@ const doubleReedBassoon: PageUse = {
   says: {
     'double-reed/into-cup': {
       how: 'They soak while the rest goes together, right through, thread and back too.',
+      // A bassoon reed is thicker: 5 at the least, 10 as a rule, 20 at the most (estimates of the practice book).
+      wait: {
+        minutes: estimate(10),
+        most: estimate(20),
+        why: 'the cane takes up water right through, about 10 min, while the joints go together',
+        until: ['double-reed/lamp'],
+      },
     },
   },
 };

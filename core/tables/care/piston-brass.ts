@@ -291,7 +291,12 @@ export const pistonBrass: Page = {
       heading: 'Lay the body and the slides in the tub',
       how: 'Let the water run into every tube.',
       minutes: 0.5,
-      wait: { minutes: estimate(15), why: 'the soak loosens scale', until: ['piston-brass/bath-brush'] },
+      wait: {
+        minutes: estimate(15),
+        most: estimate(25),
+        why: 'the soak loosens scale',
+        until: ['piston-brass/bath-brush'],
+      },
       after: ['piston-brass/bath-fill', 'piston-brass/bath-slides-out'],
       does: [soak('valve-block', 'water'), soak('every-slide', 'water')],
       mark: 'practice',

@@ -8,7 +8,7 @@ const CAUTIONS = [IF_IT_BINDS, 'Use a soprano’s own thin cloth. The tube is na
 const REED_FIRST = { id: 'sax-reed-on', choices: ['bare-mouthpiece'] } as const;
 const pull = (heading: string, caught: string, thread: NonNullable<StepSaid['thread']>): StepSaid => ({
   heading,
-  how: `Feel along the cord for knots. Tip the horn, catch the weight at the ${caught} and draw gently. Then lay it down softly, keys up.`,
+  how: `Feel along the cord for knots. Tip the horn, catch the weight at the ${caught}, draw gently and lay the horn down softly.`,
   cautions: CAUTIONS,
   does: [draw('body', 'neck'), lay('body')],
   after: ['saxophone/unhook', 'saxophone/mouthpiece-off'],

@@ -74,6 +74,7 @@ export const singleReed: Page = {
       minutes: 0.2,
       wait: {
         minutes: estimate(1),
+        most: estimate(10),
         why: 'the cane takes up water while the rest goes together',
         until: ['clarinet/reed-on', 'bass-clarinet/reed-on', 'saxophone/reed-on'],
       },
@@ -185,6 +186,7 @@ export const singleReed: Page = {
       minutes: 0.7,
       wait: {
         minutes: estimate(10),
+        most: estimate(12),
         why: 'the acid works on the lime; old hard rubber about 3 min and watched',
         until: ['single-reed/rinse-soaked'],
       },

@@ -141,6 +141,12 @@ const FOURTH = THIRD.replace('"version":3', '"version":4').replace(
   '"heading":"Grease them","onlyLooks":true',
 );
 
+/** As the fifth version writes it: a wait may have a most. */
+const FIFTH = FOURTH.replace('"version":4', '"version":5').replace(
+  '"activeMinutes":1,"startsAtMinute"',
+  '"wait":{"minutes":10,"most":12,"why":"it soaks","until":["brass/rinse"]},"activeMinutes":1,"startsAtMinute"',
+);
+
 describe('a stored plan', () => {
   test('is read as it was written', () => {
     // The bath waits for a longer evening: both halves of a plan are there to be read.
@@ -204,6 +210,13 @@ describe('a stored plan', () => {
     expect(readPlan(FOURTH, () => undefined)?.steps[0]).toMatchObject({ heading: 'Grease them', onlyLooks: true });
     expect(readPlan(THIRD, () => undefined)?.steps[0]).toMatchObject({ heading: 'Grease them', onlyLooks: false });
     expect(readPlan(FOURTH.replace('"heading"', '"action"'), () => undefined)).toBeUndefined();
+  });
+
+  test('of the fifth version says how long a wait may last at most; before, none had a most', () => {
+    expect(readPlan(FIFTH, () => undefined)?.steps[0]?.wait).toMatchObject({ minutes: 10, most: 12 });
+    const fourth = FIFTH.replace('"version":5', '"version":4').replace('"most":12,', '');
+    expect(readPlan(fourth, () => undefined)?.steps[0]?.wait).toMatchObject({ minutes: 10, most: null });
+    expect(readPlan(FIFTH.replace('"most":12,', ''), () => undefined)).toBeUndefined();
   });
 
   test.each([

@@ -9,7 +9,7 @@ import { keptPlan } from '#contract/run-plan.ts';
 import { amount, instrumentId, stepId } from '#contract/scalars.ts';
 
 /** The version that is written. Whoever changes the shape of a plan adds a reader, and a fixture for its test. */
-export const PLAN_VERSION = 4;
+export const PLAN_VERSION = 5;
 
 type StepOfBook = ReturnType<typeof keptOf>;
 /** What the book says of a step today; undefined where it has none of that id for an instrument built like this. */
@@ -65,7 +65,7 @@ const planSchema = object({ ...keptPlan, version: number().oneOf([PLAN_VERSION])
   .exact()
   .required();
 
-function readFourth(raw: Raw): Omit<KeptPlan, 'because'> {
+function readFifth(raw: Raw): Omit<KeptPlan, 'because'> {
   const filled = eachStep(raw, (step) => ({
     ...PLAIN,
     key: stepKeyText(String(step['instrumentId']), String(step['id'])),
@@ -75,9 +75,15 @@ function readFourth(raw: Raw): Omit<KeptPlan, 'because'> {
   return plan;
 }
 
+/** The fourth version knew no most of a wait. */
+function readFourth(raw: Raw): Omit<KeptPlan, 'because'> {
+  const withMost = ({ wait, ...step }: Raw) => ({ ...step, ...(isRaw(wait) && { wait: { ...wait, most: null } }) });
+  return readFifth({ ...eachStep(raw, withMost), version: PLAN_VERSION });
+}
+
 /** The third version called a heading an action. */
 const readThird = (raw: Raw): Omit<KeptPlan, 'because'> =>
-  readFourth({ ...eachStep(raw, ({ action, ...step }) => ({ ...step, heading: action })), version: PLAN_VERSION });
+  readFourth(eachStep(raw, ({ action, ...step }) => ({ ...step, heading: action })));
 
 /** The second version knew no steps that stand in for others, and looks that end their own item only. */
 const readSecond = (raw: Raw): Omit<KeptPlan, 'because'> =>
@@ -133,7 +139,8 @@ const READERS: ReadonlyMap<unknown, (raw: Raw, stepOf: StepOf) => Omit<KeptPlan,
   [undefined, readFirst],
   [2, readSecond],
   [3, readThird],
-  [PLAN_VERSION, readFourth],
+  [4, readFourth],
+  [PLAN_VERSION, readFifth],
 ]);
 
 /** Reasons that are no longer told are left out: a plan does not become unreadable by them. */

@@ -66,7 +66,8 @@ export function StepReasons({ step }: { readonly step: ShownStep }) {
       )}
       {wait && (
         <Typography variant="body2">
-          Then it waits about {duration(wait.minutes)} by itself: {wait.why}. Go on meanwhile.
+          Then it waits about {duration(wait.minutes)} by itself: {wait.why}. Go on meanwhile
+          {wait.most === null ? '.' : `, but leave it no longer than ${duration(wait.most)}.`}
         </Typography>
       )}
       {way.length > 0 && <WhyFold lines={way} about={heading} label="Why this way" />}

@@ -48,6 +48,7 @@ const step = (id: string, over: Partial<ShownStep> = {}): ShownStep => ({
   along: null,
   called: 'yes',
   waitsUntilMs: null,
+  mostUntilMs: null,
   lastPass: null,
   instrumentName: 'Clarinet',
   itemName: 'Swab the bore',
