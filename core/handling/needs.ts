@@ -157,6 +157,10 @@ const TABLE = {
     !named(world, deed).includes('mouthpiece')
       ? { thing: 'hand-slide' }
       : null,
+  'not-blocked': (world, deed, { item }) => {
+    const { blockedBy } = world.practice.items.find(({ id }) => id === item) ?? {};
+    return blockedBy !== undefined && world.noticed.has(blockedBy) ? { thing: world.one(thingOf(deed)) } : null;
+  },
   'rim-bare': (world, deed) =>
     thingOf(deed) === 'rim' && world.with('cap').size > 0 ? { thing: 'rim', other: 'cap' } : null,
   'not-greased-yet': (world, deed) => {

@@ -38,7 +38,8 @@ export type Handled = {
   readonly practice: Practice;
   readonly items: readonly CareItemId[];
 };
-export type HandledStep = { readonly instrument: string; readonly step: Step };
+/** A step somebody does, and what they found where it is a look. */
+export type HandledStep = { readonly instrument: string; readonly step: Step; readonly answer?: string | null };
 
 /** Does a run begin with the case shut, with the instrument as it was played, or with it lying ready? */
 export function startOf({ practice, items }: Pick<Handled, 'practice' | 'items'>): Start {
@@ -125,9 +126,11 @@ export function playThrough(
   const hands = emptyHands();
   const worlds = new Map(handled.map((one) => [one.instrument, worldOf(one, hands)] as const));
   const last = new Map(steps.map(({ instrument }, index) => [instrument, index]));
-  const all = steps.flatMap(({ instrument, step }, index) => {
+  const all = steps.flatMap(({ instrument, step, answer }, index) => {
     const world = worlds.get(instrument);
     const broken = world ? doStep(world, step) : [];
+    const notice = step.look?.answers.find(({ id }) => id === answer)?.notice;
+    if (notice !== undefined) world?.noticed.add(notice);
     // Made ready, an instrument goes on its stand before the hands turn to the next.
     if (world && last.get(instrument) === index) for (const piece of world.pieces()) world.letGo(piece);
     return broken;

@@ -84,7 +84,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     },
   },
   part: {
-    needs: [...BY_HAND, 'together', 'tip-covered', 'locked-slide'],
+    needs: [...BY_HAND, 'not-blocked', 'together', 'tip-covered', 'locked-slide'],
     leaves: (world, deed) => {
       if (!('with' in deed)) return;
       for (const other of world.things(deed.with)) each(world, deed, (thing) => world.part(thing, other));
@@ -116,7 +116,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   },
   // ---- water
   soak: {
-    needs: ['not-in-the-case', 'not-put-away', 'not-in-a-bath', 'uncoated', 'dry-things-off'],
+    needs: ['not-blocked', 'not-in-the-case', 'not-put-away', 'not-in-a-bath', 'uncoated', 'dry-things-off'],
     leaves: (world, deed, step) => {
       if (deed.do !== 'soak') return;
       each(world, deed, (thing) => {
@@ -131,11 +131,19 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     leaves: (world, deed) => each(world, deed, (thing) => world.put(thing, 'out')),
   },
   rinse: {
-    needs: ['not-in-the-case', 'not-put-away', 'not-in-a-bath', 'uncoated', 'dry-things-unattached'],
+    needs: ['not-blocked', 'not-in-the-case', 'not-put-away', 'not-in-a-bath', 'uncoated', 'dry-things-unattached'],
     leaves: wetted,
   },
   wash: {
-    needs: ['not-in-the-case', 'not-put-away', 'not-in-a-bath', 'uncoated', 'dry-things-unattached', 'once'],
+    needs: [
+      'not-blocked',
+      'not-in-the-case',
+      'not-put-away',
+      'not-in-a-bath',
+      'uncoated',
+      'dry-things-unattached',
+      'once',
+    ],
     leaves: (world, deed, step) => {
       wetted(world, deed, step);
       done(world, deed, step);
@@ -160,7 +168,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     needs: IN_REACH,
     leaves: (world, deed) => each(world, deed, (thing) => world.freshOil.delete(thing)),
   },
-  brush: { needs: ['not-in-the-case', 'not-put-away', 'not-greased-yet', 'once'], leaves: done },
+  brush: { needs: ['not-blocked', 'not-in-the-case', 'not-put-away', 'not-greased-yet', 'once'], leaves: done },
   blot: {
     needs: [...IN_REACH, 'can-be-drawn-back'],
     leaves: (world, deed) => each(world, deed, (thing) => world.freshOil.delete(thing)),
@@ -181,14 +189,14 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     },
   },
   grease: {
-    needs: [...IN_REACH, 'taken-apart', 'not-wet', 'once'],
+    needs: [...IN_REACH, 'not-blocked', 'taken-apart', 'not-wet', 'once'],
     leaves: (world, deed, step) => {
       each(world, deed, (thing) => world.coated.set(thing, step.id));
       done(world, deed, step);
     },
   },
   'grease-in-turn': {
-    needs: [...BY_HAND, 'in-place', 'not-wet', 'once'],
+    needs: [...BY_HAND, 'not-blocked', 'in-place', 'not-wet', 'once'],
     leaves: (world, deed, step) => {
       each(world, deed, (thing) => {
         world.coated.set(thing, step.id);
@@ -198,7 +206,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     },
   },
   'oil-in-turn': {
-    needs: [...BY_HAND, 'in-place', 'not-wet', 'once'],
+    needs: [...BY_HAND, 'not-blocked', 'in-place', 'not-wet', 'once'],
     leaves: (world, deed, step) => {
       each(world, deed, (thing) => {
         world.coated.set(thing, step.id);

@@ -1,7 +1,7 @@
 import { isOneOf } from '#core/kernel/typed.ts';
 import type { Coupling, Piece } from '#core/book/anatomy.ts';
 import type { Bath, Deed, Thing } from '#core/book/deed.ts';
-import type { StepId } from '#core/book/care-ids.ts';
+import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import type { Practice } from '#core/book/practice.ts';
 import { buildMeets } from '#core/instruments/build.ts';
 import { PART_ROLES, type PartRole } from '#core/instruments/kind.ts';
@@ -58,6 +58,8 @@ export class World {
   readonly sour = new Set<Thing>();
   /** Which step has washed, wiped, brushed or greased what. */
   readonly did = new Map<string, StepId>();
+  /** What a look has found that keeps other work from being done: a slide that will not move. */
+  readonly noticed = new Set<CareItemId>();
   /** Taken off in this run and not yet in a place. */
   readonly loose = new Set<Thing>();
 
@@ -103,6 +105,7 @@ export class World {
     fill(made.place, this.place);
     fill(made.coated, this.coated);
     fill(made.did, this.did);
+    refill(made.noticed, this.noticed);
     for (const set of ['wet', 'open', 'pulledOut', 'shielded', 'freshOil', 'washedOut', 'sour', 'loose'] as const)
       refill<Thing>(made[set], this[set]);
     refill(made.hands.held, this.hands.held);

@@ -2,6 +2,7 @@ import { isOneOf } from '#core/kernel/typed.ts';
 import type { Agent } from '#core/book/agent.ts';
 import { agentWith, type Book } from '#core/book/book.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
+import type { CareItem } from '#core/book/care-item.ts';
 import type { Practice } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
 import { buildMeets, type Build, type BuildCondition } from '#core/instruments/build.ts';
@@ -28,6 +29,20 @@ function placed<Row extends { readonly id: string; readonly part: PartId | PartR
   const own = isRole(part) ? kind.standsFor[part] : part;
   if (own === undefined) throw new Error(`${row.id}: ${kind.id} does not say which part is ${part}`);
   return { ...row, part: own };
+}
+
+/** What a look has found keeps all that waits for it from being done, in this run as in the days after it. */
+function withBlocked(step: Step, items: readonly CareItem[]): Step {
+  if (step.look === undefined) return step;
+  const answers = step.look.answers.map((answer) => {
+    const blocked = items.flatMap(({ id, blockedBy }) =>
+      blockedBy !== undefined && blockedBy === answer.notice ? [id] : [],
+    );
+    return blocked.length === 0
+      ? answer
+      : { ...answer, alsoEnds: [...new Set([...(answer.alsoEnds ?? []), ...blocked])] };
+  });
+  return { ...step, look: { ...step.look, answers } };
 }
 
 const made = new WeakMap<Book, Map<string, Practice>>();
@@ -69,7 +84,7 @@ function madeFor(book: Book, kindId: KindId, build: Build): Practice {
   const steps = pages
     .flatMap((page) => page.steps)
     .filter(({ item }) => itemIds.has(item))
-    .map((step) => placed(kind, step));
+    .map((step) => withBlocked(placed(kind, step), items));
   const practice: Practice = {
     kind,
     build,

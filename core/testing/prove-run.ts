@@ -51,7 +51,7 @@ export function proveRun(book: Book, { run, answers, skip }: Situation): Proved 
   const steps = doneIn(plan, answers, new Set(skip === undefined ? [] : [skip]));
   const { broken, excepted } = playThrough(
     parts.map(({ instrumentId, practice, items }) => ({ instrument: instrumentId, practice, items })),
-    steps.map(({ instrumentId, step }) => ({ instrument: instrumentId, step })),
+    steps.map(({ instrumentId, step, answer }) => ({ instrument: instrumentId, step, answer })),
     book.exceptions,
   );
   // Whoever leaves a step out does the rest sooner: only the plan as it is says when.

@@ -60,6 +60,7 @@ export const brass: Page = {
       trigger: { kind: 'clock', limbs: { months: practice(1) }, words: 'when dry, at least monthly' },
       severity: 'function',
       why: 'Grease keeps slides free and keeps corrosion off, played or not. A slide that sets is a bench job.',
+      blockedBy: 'brass/stuck',
       mark: 'practice',
     },
     {

@@ -155,7 +155,7 @@ export const horn: Page = {
         question: 'Does everything move?',
         answers: [
           { id: 'move', words: 'All move' },
-          { id: 'stuck', words: 'One is stuck', notice: 'brass/stuck', endsItem: true },
+          { id: 'stuck', words: 'One is stuck: leave it to the bench', notice: 'brass/stuck', endsItem: true },
         ],
       },
       harm: 'water is shut in behind a stuck one',

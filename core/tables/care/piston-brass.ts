@@ -228,13 +228,7 @@ export const pistonBrass: Page = {
         question: 'Does everything move?',
         answers: [
           { id: 'move', words: 'All move' },
-          {
-            id: 'stuck',
-            words: 'One is stuck',
-            notice: 'brass/stuck',
-            endsItem: true,
-            alsoEnds: ['piston-brass/mouthpipe-brush'],
-          },
+          { id: 'stuck', words: 'One is stuck: leave it to the bench', notice: 'brass/stuck', endsItem: true },
         ],
       },
       minutes: 1,

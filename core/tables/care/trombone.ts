@@ -248,7 +248,7 @@ export const trombone: Page = {
         question: 'Does everything move?',
         answers: [
           { id: 'move', words: 'All move' },
-          { id: 'stuck', words: 'One is stuck', notice: 'brass/stuck', endsItem: true },
+          { id: 'stuck', words: 'One is stuck: leave it to the bench', notice: 'brass/stuck', endsItem: true },
         ],
       },
       harm: 'water is shut in',
