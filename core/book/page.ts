@@ -20,8 +20,14 @@ export type Page = {
 
 /** What may be said otherwise of a step where its page is used; `after`: its other place among the others; `method`: only then. */
 export type StepSaid = Partial<
-  Pick<Step, 'heading' | 'how' | 'why' | 'harm' | 'cautions' | 'does' | 'after' | 'thread' | 'method' | 'wait'>
->;
+  Pick<
+    Step,
+    'heading' | 'how' | 'why' | 'harm' | 'cautions' | 'does' | 'after' | 'thread' | 'method' | 'wait' | 'repeats'
+  >
+> & {
+  /** Here no key is held meanwhile: a trombone without a rotor has no valve to press. */
+  readonly holdsNothing?: true;
+};
 
 /** A page as a kind uses it: for every build or only for some, and without the rows that are not true of this kind. */
 export type PageUse = {

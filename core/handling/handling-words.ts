@@ -41,6 +41,7 @@ const WORDS: Readonly<Record<RuleId, Say>> = {
   shielded: () => 'There are no slips of paper under the pads.',
   'locked-slide': () => 'The hand slide is not locked: the outer slide runs out.',
   'not-blocked': (thing) => `Something is stuck: the ${thing} waits until the bench has freed it.`,
+  'valves-in': (thing) => `The ${thing} lie on their cloth: no valve can be pressed.`,
   'rim-bare': (thing, other) => `The ${other} still covers the ${thing}.`,
   'not-greased-yet': (thing) => `The ${thing} was greased or oiled before: this takes it off again.`,
   once: (thing) => `The ${thing} has been done already in this run.`,

@@ -161,6 +161,12 @@ const TABLE = {
     const { blockedBy } = world.practice.items.find(({ id }) => id === item) ?? {};
     return blockedBy !== undefined && world.noticed.has(blockedBy) ? { thing: world.one(thingOf(deed)) } : null;
   },
+  'valves-in': (world, deed) => {
+    const isOfValves = [...named(world, deed), thingOf(deed)].some(
+      (thing) => thing === 'valves' || isOneOf(world.practice.anatomy.slides ?? [], thing),
+    );
+    return isOfValves && world.knows('pistons') && world.with('pistons').size === 0 ? { thing: 'pistons' } : null;
+  },
   'rim-bare': (world, deed) =>
     thingOf(deed) === 'rim' && world.with('cap').size > 0 ? { thing: 'rim', other: 'cap' } : null,
   'not-greased-yet': (world, deed) => {

@@ -30,6 +30,7 @@ const BARS: ReadonlySet<string> = new Set<NeedId>([
   'locked-slide',
   'rim-bare',
   'empty-case',
+  'valves-in',
   'fits-its-place',
 ]);
 

@@ -196,7 +196,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     },
   },
   'grease-in-turn': {
-    needs: [...BY_HAND, 'not-blocked', 'in-place', 'not-wet', 'once'],
+    needs: [...BY_HAND, 'not-blocked', 'valves-in', 'in-place', 'not-wet', 'once'],
     leaves: (world, deed, step) => {
       each(world, deed, (thing) => {
         world.coated.set(thing, step.id);
@@ -216,16 +216,19 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     },
   },
   // ---- keys, looks, locks
-  work: { needs: [...IN_REACH, 'no-slips', 'no-fresh-oil'], leaves: nothing },
+  work: { needs: [...IN_REACH, 'no-slips', 'no-fresh-oil', 'valves-in'], leaves: nothing },
   look: { needs: ['not-in-a-bath'], leaves: nothing },
   open: { needs: ['not-put-away', 'was-shut'], leaves: (world, deed) => each(world, deed, (t) => world.open.add(t)) },
   shut: {
     needs: ['was-open'],
     leaves: (world, deed) => each(world, deed, (thing) => world.open.delete(thing)),
   },
-  pull: { needs: BY_HAND, leaves: (world, deed) => each(world, deed, (thing) => world.pulledOut.add(thing)) },
+  pull: {
+    needs: [...BY_HAND, 'valves-in'],
+    leaves: (world, deed) => each(world, deed, (thing) => world.pulledOut.add(thing)),
+  },
   push: {
-    needs: [...BY_HAND, 'was-out'],
+    needs: [...BY_HAND, 'was-out', 'valves-in'],
     leaves: (world, deed) => each(world, deed, (t) => world.pulledOut.delete(t)),
   },
   // ---- the case

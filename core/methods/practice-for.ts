@@ -3,6 +3,7 @@ import type { Agent } from '#core/book/agent.ts';
 import { agentWith, type Book } from '#core/book/book.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
+import type { StepRow, StepSaid } from '#core/book/page.ts';
 import type { Practice } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
 import { buildMeets, type Build, type BuildCondition } from '#core/instruments/build.ts';
@@ -29,6 +30,14 @@ function placed<Row extends { readonly id: string; readonly part: PartId | PartR
   const own = isRole(part) ? kind.standsFor[part] : part;
   if (own === undefined) throw new Error(`${row.id}: ${kind.id} does not say which part is ${part}`);
   return { ...row, part: own };
+}
+
+/** A step of a shared page as this kind says it. */
+function saidHere<Row extends StepRow>(step: Row, said: StepSaid | undefined): Row {
+  if (said === undefined) return step;
+  const { holdsNothing, ...words } = said;
+  const { holds: _holds, ...free } = step;
+  return { ...(holdsNothing ? (free as Row) : step), ...words };
 }
 
 /** What a look has found keeps all that waits for it from being done, in this run as in the days after it. */
@@ -75,7 +84,7 @@ function madeFor(book: Book, kindId: KindId, build: Build): Practice {
         buildMeets(build, when) && !isOneOf(without, id);
       return {
         items: page.items.filter(applies).map((item) => ({ ...item, ...calls[item.id] })),
-        steps: page.steps.filter(applies).map((step) => ({ ...step, ...says[step.id] })),
+        steps: page.steps.filter(applies).map((step) => saidHere(step, says[step.id])),
         neverDos: page.neverDos.filter(applies),
       };
     });

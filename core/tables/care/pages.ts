@@ -1,4 +1,4 @@
-import { estimate } from '#core/explain/explained.ts';
+import { estimate, practice } from '#core/explain/explained.ts';
 import { blot, oil, unshield, wipeOff } from '#core/book/deed.ts';
 import type { PageUse, Page } from '#core/book/page.ts';
 import { bambooFlute } from '#core/tables/care/bamboo-flute.ts';
@@ -124,6 +124,32 @@ const brassOneMark: PageUse = { page: brass, without: ['brass/slides-to-marks'] 
 const keyedBassoon: PageUse = { page: keyed, without: ['keyed/wipe-keys'] };
 /** A horn is emptied by turning it and pulling slides. */
 const brassTurned: PageUse = { page: brass, without: ['brass/empty-water', 'brass/water-keys'] };
+/** A trombone without a rotor has no valve to press, and none that goes slow. */
+const brassOfSlide: PageUse = {
+  page: brass,
+  when: { rotor: ['none'] },
+  says: {
+    'brass/slides-to-marks': {
+      heading: 'Set the tuning slide to its mark',
+      how: 'Move it straight, by both legs.',
+      holdsNothing: true,
+    },
+    'brass/water-keys': { harm: 'the slide goes slow' },
+    'brass/grease-slides': {
+      heading: 'Pull, wipe and grease the tuning slide',
+      how: 'Wipe both legs, grease the inner ones thinly, work it and set it to its mark.',
+      why: 'A greased slide keeps tight and stays free.',
+      holdsNothing: true,
+      repeats: { kind: 'fixed', count: practice(1), noun: 'slide' },
+    },
+  },
+};
+const brassOfSlideAndRotor: PageUse = {
+  page: brass,
+  when: { rotor: ['one'] },
+  // Its tuning slide and the rotor’s own (common practice).
+  says: { 'brass/grease-slides': { repeats: { kind: 'fixed', count: practice(2), noun: 'slide' } } },
+};
 const pistons = pages(wind, brass, pistonBrass);
 const lowPistons = pages(wind, brass, lowPistonBrass, lowBrass);
 
@@ -146,7 +172,7 @@ export const PAGES_OF = {
   cornet: pistons,
   flugelhorn: pistons,
   horn: pages(wind, brassTurned, rotaryBrass, horn),
-  trombone: pages(wind, brass, trombone, { page: rotaryBrass, when: { rotor: ['one'] } }),
+  trombone: pages(wind, brassOfSlide, brassOfSlideAndRotor, trombone, { page: rotaryBrass, when: { rotor: ['one'] } }),
   baritone: lowPistons,
   euphonium: lowPistons,
   tuba: pages(
