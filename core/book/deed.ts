@@ -18,6 +18,7 @@ export type LooseThing = (typeof LOOSE_THINGS)[number];
 /** Places on a part that are worked on without coming off. */
 export const SPOTS = [
   'corks',
+  'fingers',
   'keys',
   'lip-plate',
   'links',
@@ -47,6 +48,7 @@ export type Bath = 'cup' | 'mouth' | 'water' | 'acid';
 const PLAIN_VERBS = [
   'blot',
   'brush',
+  'clean',
   'cover',
   'drain',
   'dry',
@@ -101,6 +103,8 @@ const plain =
 /** Paper laid in, pressed and lifted; of fresh bore oil, the dry swab that takes the rest. */
 export const blot = plain('blot');
 export const brush = plain('brush');
+/** Wiped free of oil and grease: the fingers, before what goes to the lips. */
+export const clean = plain('clean');
 /** Ligature and cap on a mouthpiece, as far as they are not on it already. */
 export const cover = plain('cover');
 /** Water let out. */

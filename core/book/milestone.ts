@@ -30,6 +30,7 @@ export const MILESTONES = [
   'blowpipe-off',
   'bag-held',
   'valve-looked-at',
+  'valves-in',
   'washed',
 ] as const;
 export type Milestone = (typeof MILESTONES)[number];

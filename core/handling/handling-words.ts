@@ -40,8 +40,10 @@ const WORDS: Readonly<Record<RuleId, Say>> = {
   'was-out': (thing) => `The ${thing} is in already.`,
   shielded: () => 'There are no slips of paper under the pads.',
   'locked-slide': () => 'The hand slide is not locked: the outer slide runs out.',
-  'not-blocked': (thing) => `Something is stuck: the ${thing} waits until the bench has freed it.`,
+  'not-blocked': (thing) => `Nothing is pulled while something is stuck: the ${thing} waits for the bench.`,
   'valves-in': (thing) => `The ${thing} lie on their cloth: no valve can be pressed.`,
+  'clean-fingers': (thing) =>
+    `There is oil or grease on the fingers: the ${thing} goes to the lips and comes before it.`,
   'rim-bare': (thing, other) => `The ${other} still covers the ${thing}.`,
   'not-greased-yet': (thing) => `The ${thing} was greased or oiled before: this takes it off again.`,
   once: (thing) => `The ${thing} has been done already in this run.`,

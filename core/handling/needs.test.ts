@@ -4,7 +4,7 @@ import * as deeds from '#core/book/deed.ts';
 import type { Deed, Thing } from '#core/book/deed.ts';
 import type { Step } from '#core/book/step.ts';
 import { NEEDS, type NeedId } from '#core/handling/needs.ts';
-import { playThrough, worldOf } from '#core/handling/play-through.ts';
+import { doStep, playThrough, worldOf } from '#core/handling/play-through.ts';
 import { VERBS } from '#core/handling/verbs.ts';
 import { emptyHands, type World } from '#core/handling/world.ts';
 import type { PartId } from '#core/instruments/kind.ts';
@@ -249,4 +249,47 @@ test('an exception holds for its own rule, step, blame and thing, and no other',
   expect(broken({ by: 'brass/shut-case' })).toContain('apart');
   expect(broken({ thing: 'barrel' })).toContain('apart');
   expect(broken({ method: { id: 'bassoon-join-order', choices: ['bell-on-long-first'] } })).toContain('apart');
+});
+
+describe('what was found, and what is on the fingers', () => {
+  const of = (item: string): Step => ({ ...anyStep('valve-slides'), item: item as Step['item'] });
+
+  test('what a look has found stuck keeps from being pulled what waits for it, and nothing else', () => {
+    const world = found('horn', 'all');
+    const grease = deeds.greaseInTurn('every-slide');
+    expect(NEEDS['not-blocked'](world, grease, of('brass/slide-grease'))).toBeNull();
+    world.noticed.add('brass/stuck');
+    expect(NEEDS['not-blocked'](world, grease, of('brass/slide-grease'))).toEqual({ thing: 'main-slide' });
+    expect(NEEDS['not-blocked'](world, grease, of('brass/wipe'))).toBeNull();
+    expect(VERBS['grease-in-turn'].needs).toContain('not-blocked');
+  });
+
+  test('no valve is pressed while the pistons lie on their cloth; a horn has none', () => {
+    const trumpet = found('trumpet');
+    const out = part('pistons', 'valve-block');
+    expect(stands('valves-in', trumpet, deeds.push('main-slide'))).toBeNull();
+    expect(stands('valves-in', did(trumpet, out), deeds.push('main-slide'))).toEqual({ thing: 'pistons' });
+    expect(stands('valves-in', did(found('trumpet'), out), deeds.work('valves'))).toEqual({ thing: 'pistons' });
+    expect(stands('valves-in', did(found('trumpet'), out), wipe('outside'))).toBeNull();
+    expect(stands('valves-in', found('horn'), deeds.work('valves'))).toBeNull();
+  });
+
+  test('what goes to the lips is not touched with oil on the fingers, until they are wiped', () => {
+    const oiled: Step = { ...anyStep('body'), id: 'keyed/oil', does: [oil('keys')] };
+    const lips: Step = { ...anyStep('head-joint'), id: 'flute/lips', does: [wipe('lip-plate')] };
+    const wiped: Step = { ...anyStep('body'), id: 'keyed/fingers', does: [deeds.clean('fingers')] };
+    const rules = (...steps: Step[]) => {
+      const world = found('flute', 'all');
+      return steps.flatMap((step) => doStep(world, step)).map(({ rule, by }) => [rule, by]);
+    };
+    expect(rules(lips, oiled)).not.toContainEqual(['clean-fingers', 'keyed/oil']);
+    expect(rules(oiled, lips)).toContainEqual(['clean-fingers', 'keyed/oil']);
+    expect(rules(oiled, wiped, lips)).not.toContainEqual(['clean-fingers', 'keyed/oil']);
+  });
+
+  test('off the strap is in the hand', () => {
+    const world = did(found('alto-saxophone'), part('mouthpiece', 'neck'), deeds.unhook('body'));
+    expect([world.isHeld('body'), world.hangs('body')]).toEqual([true, false]);
+    expect(stands('hands-free', world, toAndFro('mouthpiece'))).toEqual({ thing: 'mouthpiece', other: 'body' });
+  });
 });

@@ -1,6 +1,7 @@
 import { isOneOf } from '#core/kernel/typed.ts';
 import type { Deed, Thing } from '#core/book/deed.ts';
 import type { StepId } from '#core/book/care-ids.ts';
+import { isForTheLips } from '#core/handling/clean-fingers.ts';
 import { SPOTS } from '#core/book/deed.ts';
 import type { Step } from '#core/book/step.ts';
 import { buildMeets } from '#core/instruments/build.ts';
@@ -167,6 +168,10 @@ const TABLE = {
     );
     return isOfValves && world.knows('pistons') && world.with('pistons').size === 0 ? { thing: 'pistons' } : null;
   },
+  'clean-fingers': (world, deed, step) =>
+    world.soiledBy !== null && world.soiledBy !== step.id && isForTheLips(deed)
+      ? { thing: world.one(thingOf(deed)), by: world.soiledBy }
+      : null,
   'rim-bare': (world, deed) =>
     thingOf(deed) === 'rim' && world.with('cap').size > 0 ? { thing: 'rim', other: 'cap' } : null,
   'not-greased-yet': (world, deed) => {

@@ -3,6 +3,7 @@ import type { Exception } from '#core/book/handling-exception.ts';
 import type { Practice } from '#core/book/practice.ts';
 import type { Deed, Thing } from '#core/book/deed.ts';
 import type { Step } from '#core/book/step.ts';
+import { soilsFingers } from '#core/handling/clean-fingers.ts';
 import { NEEDS, type NeedId } from '#core/handling/needs.ts';
 import { VERBS } from '#core/handling/verbs.ts';
 import { emptyHands, World, type Hands, type Start } from '#core/handling/world.ts';
@@ -108,6 +109,7 @@ export function doStep(world: World, step: Step): Broken[] {
       return thing === undefined ? [] : [{ rule, instrument: world.name, step: step.id, thing, other, by }];
     });
     VERBS[deed.do].leaves(world, deed, step);
+    if (soilsFingers(deed)) world.soiledBy = step.id;
     return broken;
   });
 }

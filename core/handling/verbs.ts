@@ -67,7 +67,10 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
         world.hands.held.add(world.key(thing));
       }),
   },
-  lay: { needs: IN_REACH, leaves: (world, deed) => each(world, deed, (thing) => world.letGo(thing)) },
+  lay: {
+    needs: [...IN_REACH, 'clean-fingers'],
+    leaves: (world, deed) => each(world, deed, (thing) => world.letGo(thing)),
+  },
   // ---- joints
   join: {
     needs: [...BY_HAND, 'apart', 'tip-covered', 'nothing-heavy-meanwhile', 'locked-slide', 'not-sour'],
@@ -116,7 +119,15 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   },
   // ---- water
   soak: {
-    needs: ['not-blocked', 'not-in-the-case', 'not-put-away', 'not-in-a-bath', 'uncoated', 'dry-things-off'],
+    needs: [
+      'clean-fingers',
+      'not-blocked',
+      'not-in-the-case',
+      'not-put-away',
+      'not-in-a-bath',
+      'uncoated',
+      'dry-things-off',
+    ],
     leaves: (world, deed, step) => {
       if (deed.do !== 'soak') return;
       each(world, deed, (thing) => {
@@ -127,15 +138,24 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     },
   },
   'lift-out': {
-    needs: ['in-a-bath'],
+    needs: ['clean-fingers', 'in-a-bath'],
     leaves: (world, deed) => each(world, deed, (thing) => world.put(thing, 'out')),
   },
   rinse: {
-    needs: ['not-blocked', 'not-in-the-case', 'not-put-away', 'not-in-a-bath', 'uncoated', 'dry-things-unattached'],
+    needs: [
+      'clean-fingers',
+      'not-blocked',
+      'not-in-the-case',
+      'not-put-away',
+      'not-in-a-bath',
+      'uncoated',
+      'dry-things-unattached',
+    ],
     leaves: wetted,
   },
   wash: {
     needs: [
+      'clean-fingers',
       'not-blocked',
       'not-in-the-case',
       'not-put-away',
@@ -151,7 +171,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   },
   drain: { needs: ['not-in-the-case', 'not-put-away', 'not-in-a-bath'], leaves: nothing },
   dry: {
-    needs: [...IN_REACH, 'not-sour'],
+    needs: ['clean-fingers', ...IN_REACH, 'not-sour'],
     leaves: (world, deed) => each(world, deed, (thing) => world.wet.delete(thing)),
   },
   // ---- cloths, brushes, paper
@@ -163,12 +183,16 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     },
   },
   'to-and-fro': { needs: [...BY_HAND, 'ends-free', 'no-slips'], leaves: (world) => void world.loose.add('swab') },
-  wipe: { needs: [...IN_REACH, 'rim-bare', 'not-greased-yet', 'once'], leaves: done },
+  wipe: { needs: ['clean-fingers', ...IN_REACH, 'rim-bare', 'not-greased-yet', 'once'], leaves: done },
   'wipe-off': {
     needs: IN_REACH,
     leaves: (world, deed) => each(world, deed, (thing) => world.freshOil.delete(thing)),
   },
-  brush: { needs: ['not-blocked', 'not-in-the-case', 'not-put-away', 'not-greased-yet', 'once'], leaves: done },
+  brush: {
+    needs: ['clean-fingers', 'not-blocked', 'not-in-the-case', 'not-put-away', 'not-greased-yet', 'once'],
+    leaves: done,
+  },
+  clean: { needs: [], leaves: (world) => void (world.soiledBy = null) },
   blot: {
     needs: [...IN_REACH, 'can-be-drawn-back'],
     leaves: (world, deed) => each(world, deed, (thing) => world.freshOil.delete(thing)),

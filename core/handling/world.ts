@@ -58,6 +58,8 @@ export class World {
   readonly sour = new Set<Thing>();
   /** Which step has washed, wiped, brushed or greased what. */
   readonly did = new Map<string, StepId>();
+  /** The step that has left oil or grease on the fingers. */
+  soiledBy: StepId | null = null;
   /** What a look has found that keeps other work from being done: a slide that will not move. */
   readonly noticed = new Set<CareItemId>();
   /** Taken off in this run and not yet in a place. */
@@ -105,6 +107,7 @@ export class World {
     fill(made.place, this.place);
     fill(made.coated, this.coated);
     fill(made.did, this.did);
+    made.soiledBy = this.soiledBy;
     refill(made.noticed, this.noticed);
     for (const set of ['wet', 'open', 'pulledOut', 'shielded', 'freshOil', 'washedOut', 'sour', 'loose'] as const)
       refill<Thing>(made[set], this[set]);

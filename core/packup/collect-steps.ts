@@ -1,4 +1,5 @@
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import { oilsOrGreases, touchesForTheLips } from '#core/handling/clean-fingers.ts';
 import type { Milestone } from '#core/book/milestone.ts';
 import type { Practice } from '#core/book/practice.ts';
 import { itemIn } from '#core/book/practice.ts';
@@ -48,14 +49,28 @@ function everythingBefore({ chain }: Practice): Closure {
   const leadingTo = new Map<Milestone, StepId[]>();
   for (const { id, reaches = [] } of chain)
     for (const milestone of reaches) leadingTo.set(milestone, [...(leadingTo.get(milestone) ?? []), id]);
-  return closureOf(
-    new Map(
-      chain.map(({ id, after, laterThan = [], needs = [] }) => {
-        const leading = needs.flatMap((milestone) => leadingTo.get(milestone) ?? []).filter((one) => one !== id);
-        return [id, [...after, ...laterThan, ...leading]] as const;
-      }),
-    ),
+  const direct = new Map(
+    chain.map(({ id, after, laterThan = [], needs = [] }) => {
+      const leading = needs.flatMap((milestone) => leadingTo.get(milestone) ?? []).filter((one) => one !== id);
+      return [id, [...after, ...laterThan, ...leading]] as const;
+    }),
   );
+  return withLipsFirst(chain, direct);
+}
+
+/**
+ * What goes to the lips is done before anything is oiled or greased: the same fingers do both (common practice). What the
+ * book puts behind an oiling all the same stays there.
+ */
+function withLipsFirst(chain: readonly Step[], direct: ReadonlyMap<StepId, readonly StepId[]>): Closure {
+  const before = closureOf(direct);
+  const soiling = new Set(chain.filter(oilsOrGreases).map(({ id }) => id));
+  const lips = chain
+    .filter((step) => touchesForTheLips(step) && !soiling.has(step.id))
+    .map(({ id }) => id)
+    .filter((id) => ![...(before.get(id) ?? [])].some((one) => soiling.has(one)));
+  if (lips.length === 0 || soiling.size === 0) return before;
+  return closureOf(new Map([...direct].map(([id, ids]) => [id, soiling.has(id) ? [...ids, ...lips] : ids])));
 }
 
 const enablingOf = new WeakMap<Practice, Closure>();

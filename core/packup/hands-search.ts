@@ -15,13 +15,18 @@ const soonestFirst = (prefix: HandsPrefix, rank: Rank): number[] =>
 /**
  * One order, always going on with the soonest job that leaves every most to be kept; null where that comes to a dead end.
  *
- * @param isCautious what begins a wait with a most is left until nothing but itself stands before the end of that wait
+ * @param held jobs that begin a wait with a most, and are left until nothing but themselves stands before the end of it
  */
-export function listWithMost(search: Search, changeSeconds: number, rank: Rank, isCautious = false): Found | null {
+export function listWithMost(
+  search: Search,
+  changeSeconds: number,
+  rank: Rank,
+  held: ReadonlySet<number>,
+): Found | null {
   const prefix = new HandsPrefix(search, changeSeconds);
   while (prefix.order.length < search.jobs.length) {
     const soonest = soonestFirst(prefix, rank);
-    const ending = isCautious ? soonest.filter((job) => prefix.canEndWhatItBegins(job)) : soonest;
+    const ending = soonest.filter((job) => !held.has(job) || prefix.canEndWhatItBegins(job));
     const next = (ending.length > 0 ? ending : soonest).find((job) => {
       const undo = prefix.push(job);
       if (undo === null) return false;

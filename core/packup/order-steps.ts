@@ -153,13 +153,30 @@ function leastOnly(search: Search, enough: number, budget: Budget): Schedule {
 
 type Eased = { readonly eased: Schedule; readonly asItIs: Found | null };
 
+/** Soaks that are held back are tried in every combination up to so many; of more, none and all. */
+const MOST_COMBINED = 3;
+
+/** Which of the jobs that begin a wait with a most are held back: none, some, all. */
+function heldBack({ jobs }: Search): ReadonlySet<number>[] {
+  const begins = [
+    ...new Set(
+      jobs.flatMap(({ after }) => after.flatMap(({ job, mostSeconds }) => (mostSeconds === undefined ? [] : [job]))),
+    ),
+  ];
+  if (begins.length > MOST_COMBINED) return [new Set(), new Set(begins)];
+  return begins.reduce<ReadonlySet<number>[]>(
+    (sets, job) => [...sets, ...sets.map((set) => new Set([...set, job]))],
+    [new Set()],
+  );
+}
+
 /** The shortest of the orders that are listed without looking further; null where all come to a dead end. */
 function listedWithMost(search: Search, first: Found | null, { enough, changeSeconds }: Wanted): Found | null {
   let best = first;
   for (const rank of [(job: number) => job, ...ranksOf(search)])
-    for (const isCautious of [false, true]) {
+    for (const held of heldBack(search)) {
       if (best !== null && best.elapsedSeconds <= enough) return best;
-      const found = listWithMost(search, changeSeconds, rank, isCautious);
+      const found = listWithMost(search, changeSeconds, rank, held);
       if (found !== null && found.elapsedSeconds < (best?.elapsedSeconds ?? Infinity)) best = found;
     }
   return best;

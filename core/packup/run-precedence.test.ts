@@ -104,6 +104,16 @@ describe('the steps of a run', () => {
     expect(ids('piston-brass/valve-oil')).toEqual([]);
   });
 
+  test('what goes to the lips comes before anything is oiled or greased', () => {
+    const steps = stepsFor(
+      practice,
+      practice.items.map(({ id }) => id),
+    );
+    const before = precedence(practice, steps);
+    expect(before.get('keyed/oil-rods')).toContain('single-reed/rinse-reeds');
+    expect(before.get('wooden-bore/oil-once')).toContain('single-reed/brush-mouthpiece');
+  });
+
   test('what may stand in for another comes before it, and so does all that comes before that', () => {
     const steps = stepsFor(
       practice,

@@ -1,4 +1,4 @@
-import { grease } from '#core/book/deed.ts';
+import { clean, grease } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { oneVoice, practice } from '#core/explain/explained.ts';
 
@@ -58,7 +58,7 @@ export const tenons: Page = {
       item: 'tenons/grease-stiff',
       part: 'the-tenons',
       heading: 'Grease a cork that goes on stiffly',
-      how: 'Put a thin line round the cork and rub it in until nothing stands on it. A new cork needs it most days.',
+      how: 'Put a thin line round the cork and rub it in until nothing stands on it. A new cork needs it most days. Wipe your fingers.',
       minutes: 0.3,
       after: [],
       needs: ['hands-ready', 'case-open', 'reed-wetting'],
@@ -67,7 +67,7 @@ export const tenons: Page = {
       harm: 'the joint has to be forced, and keys bend',
       supplies: ['cork grease'],
       uses: [{ agent: 'cork-grease', on: 'tenons' }],
-      does: [grease('corks')],
+      does: [grease('corks'), clean('fingers')],
       mark: 'practice',
     },
     {
@@ -75,7 +75,7 @@ export const tenons: Page = {
       item: 'tenons/new-cork',
       part: 'the-tenons',
       heading: 'Grease the new cork',
-      how: 'Put a thin line round the cork and rub it in until nothing stands on it. Do this at each joining while the cork is new.',
+      how: 'Put a thin line round the cork and rub it in until nothing stands on it. Do it at each joining while it is new, and wipe your fingers.',
       minutes: 0.3,
       after: [],
       needs: ['hands-ready', 'case-open', 'reed-wetting'],
@@ -83,7 +83,7 @@ export const tenons: Page = {
       harm: 'the joint has to be forced, and keys bend',
       supplies: ['cork grease'],
       uses: [{ agent: 'cork-grease', on: 'tenons' }],
-      does: [grease('corks')],
+      does: [grease('corks'), clean('fingers')],
       alsoDoes: ['tenons/grease-stiff', 'tenons/grease'],
       mark: 'one-voice',
     },
@@ -99,7 +99,7 @@ export const tenons: Page = {
       harm: 'the joint has to be forced, and keys bend',
       supplies: ['cork grease'],
       uses: [{ agent: 'cork-grease', on: 'tenons' }],
-      does: [grease('corks')],
+      does: [grease('corks'), clean('fingers')],
       mark: 'practice',
     },
     {
@@ -113,7 +113,7 @@ export const tenons: Page = {
       needs: ['bore-dry', 'sockets-dry'],
       supplies: ['tenon wax'],
       uses: [{ agent: 'tenon-wax', on: 'tenons' }],
-      does: [grease('corks')],
+      does: [grease('corks'), clean('fingers')],
       mark: 'practice',
     },
   ],
