@@ -29,12 +29,16 @@ export type Anatomy = {
   readonly staysDry?: readonly Piece[];
   /** Pieces a cloth is never drawn through on such a build: it could not be drawn back. */
   readonly neverDrawn?: { readonly pieces: readonly Piece[]; readonly when: BuildCondition };
+  /** Pieces with one open end: a cloth comes out the way it went in. */
+  readonly closed?: readonly Piece[];
   /** Slides that stand at their marks while it is played. */
   readonly pulled?: readonly Piece[];
   /** Locks and screws that are open while it is played, and those that are shut. */
   readonly openPlayed?: readonly LooseThing[];
   /** A piece that needs a hand or a strap while it stands. */
   readonly hangsPlayed?: Piece;
+  /** False where nobody bends down with it on: it would tip over. */
+  readonly bendsDown?: false;
   /** The piece rotors sit in: water through it washes the oil out of them. */
   readonly rotors?: { readonly in: Piece; readonly when?: BuildCondition };
   /** The keys close pads that oil ruins. */

@@ -25,6 +25,8 @@ const WORDS: Readonly<Record<RuleId, Say>> = {
     `The ${other} hangs or is held while the ${thing} goes on: settle the ${thing} first.`,
   'ends-free': (thing, other) => `The cloth cannot come out of the ${thing}: the ${other} is still on it.`,
   'can-be-drawn-back': (thing) => `Nothing is drawn through the ${thing}: without a tail cord it cannot be drawn back.`,
+  'open-at-both-ends': (thing) => `The ${thing} is closed at one end: a cloth comes out the way it went in.`,
+  upright: (thing, other) => `Nothing is done at the ${thing} with the ${other} on the shoulder.`,
   'taken-apart': (thing, other) => `The ${thing} is still on the ${other}.`,
   uncoated: (thing, other) => `The ${other} was greased or oiled before: water on the ${thing} takes it off again.`,
   'dry-things-off': (_thing, other) => `The ${other} must stay dry and does not go into the water.`,

@@ -287,6 +287,23 @@ describe('what was found, and what is on the fingers', () => {
     expect(rules(oiled, wiped, lips)).not.toContainEqual(['clean-fingers', 'keyed/oil']);
   });
 
+  test('nothing is drawn through what is closed at one end', () => {
+    const piccolo = did(found('piccolo', 'all'), part('head-joint', 'body'));
+    expect(stands('open-at-both-ends', piccolo, draw('head-joint'))).toEqual({ thing: 'head-joint' });
+    expect(stands('open-at-both-ends', piccolo, oil('every-bore'))).toEqual({ thing: 'head-joint' });
+    expect(stands('open-at-both-ends', piccolo, toAndFro('head-joint'))).toBeNull();
+    expect(stands('open-at-both-ends', piccolo, draw('body'))).toBeNull();
+    for (const verb of ['draw', 'oil', 'blot'] as const) expect(VERBS[verb].needs).toContain('open-at-both-ends');
+  });
+
+  test('nobody bends down to the case with a sousaphone on the shoulder; a saxophone on its strap is no matter', () => {
+    const worn = did(found('sousaphone', 'before'), hang('valve-block'));
+    expect(stands('upright', worn, deeds.shutEmpty('case'))).toEqual({ thing: 'case', other: 'valve-block' });
+    expect(stands('upright', did(worn, lay('valve-block')), deeds.shutEmpty('case'))).toBeNull();
+    expect(stands('upright', did(found('alto-saxophone'), hang('body')), deeds.shutEmpty('case'))).toBeNull();
+    expect(VERBS['shut-empty'].needs).toContain('upright');
+  });
+
   test('off the strap is in the hand', () => {
     const world = did(found('alto-saxophone'), part('mouthpiece', 'neck'), deeds.unhook('body'));
     expect([world.isHeld('body'), world.hangs('body')]).toEqual([true, false]);

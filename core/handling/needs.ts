@@ -116,6 +116,17 @@ const TABLE = {
     const things = isDrawn ? named(world, deed) : [];
     return firstOf(things, (thing) => isOneOf(neverDrawn.pieces, thing));
   },
+  'open-at-both-ends': (world, deed) => {
+    const isDrawn = deed.do === 'draw' || thingOf(deed) === 'every-bore';
+    return isDrawn ? firstOf(named(world, deed), (thing) => isOneOf(world.practice.anatomy.closed ?? [], thing)) : null;
+  },
+  // What is worn is not bent down with.
+  upright: (world) => {
+    const { hangsPlayed, bendsDown } = world.practice.anatomy;
+    return hangsPlayed !== undefined && bendsDown === false && world.hangs(hangsPlayed)
+      ? { thing: 'case', other: hangsPlayed }
+      : null;
+  },
   'taken-apart': (world, deed, { part }) => {
     if (thingOf(deed) !== 'corks' && thingOf(deed) !== 'tenons') return null;
     const other = [...world.with(part)].find((one) => !GUARDS.includes(one));

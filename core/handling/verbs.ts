@@ -176,7 +176,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   },
   // ---- cloths, brushes, paper
   draw: {
-    needs: [...BY_HAND, 'can-be-drawn-back', 'ends-free', 'no-slips'],
+    needs: [...BY_HAND, 'can-be-drawn-back', 'open-at-both-ends', 'ends-free', 'no-slips'],
     leaves: (world, deed) => {
       world.loose.add('swab');
       each(world, deed, (thing) => world.wet.delete(thing));
@@ -194,7 +194,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   },
   clean: { needs: [], leaves: (world) => void (world.soiledBy = null) },
   blot: {
-    needs: [...IN_REACH, 'can-be-drawn-back'],
+    needs: [...IN_REACH, 'can-be-drawn-back', 'open-at-both-ends'],
     leaves: (world, deed) => each(world, deed, (thing) => world.freshOil.delete(thing)),
   },
   shield: { needs: IN_REACH, leaves: (world) => void world.shielded.add('pads') },
@@ -202,7 +202,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   prop: { needs: [...IN_REACH, 'no-fresh-oil'], leaves: nothing },
   // ---- oil and grease
   oil: {
-    needs: [...IN_REACH, 'can-be-drawn-back', 'not-wet', 'pads-shielded', 'once'],
+    needs: [...IN_REACH, 'can-be-drawn-back', 'open-at-both-ends', 'not-wet', 'pads-shielded', 'once'],
     leaves: (world, deed, step) => {
       each(world, deed, (thing) => {
         world.coated.set(thing, step.id);
@@ -256,7 +256,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     leaves: (world, deed) => each(world, deed, (t) => world.pulledOut.delete(t)),
   },
   // ---- the case
-  'shut-empty': { needs: ['was-open', 'empty-case'], leaves: (world) => void world.open.delete('case') },
+  'shut-empty': { needs: ['was-open', 'empty-case', 'upright'], leaves: (world) => void world.open.delete('case') },
   'hang-up': {
     needs: [],
     leaves: (world, deed) =>

@@ -1,5 +1,5 @@
 import { estimate, practice } from '#core/explain/explained.ts';
-import { blot, oil, unshield, wipeOff } from '#core/book/deed.ts';
+import { blot, oil, shutEmpty, take, unshield, wipeOff } from '#core/book/deed.ts';
 import type { PageUse, Page } from '#core/book/page.ts';
 import { bambooFlute } from '#core/tables/care/bamboo-flute.ts';
 import { baritoneSaxophone } from '#core/tables/care/baritone-saxophone.ts';
@@ -40,6 +40,24 @@ const BY_FEATHER = {
   does: [oil('lower-joint'), oil('upper-joint')],
 } as const;
 const inWood: PageUse = { page: woodenBore, when: { body: ['wood'] } };
+/** The head of a piccolo is closed by its cork: nothing is drawn through it. */
+const HEAD_TO_AND_FRO = {
+  heading: 'Oil the bore thinly',
+  how: 'Rub about 3 drops into silk on the rod and blot it. Wipe the head with it, in and out the same way, and draw it through the body.',
+  does: [oil('head-joint'), oil('body')],
+} as const;
+const inWoodToTheHead: PageUse = {
+  page: woodenBore,
+  when: { body: ['wood'] },
+  says: {
+    'wooden-bore/oil-once': HEAD_TO_AND_FRO,
+    'wooden-bore/oil-twice': HEAD_TO_AND_FRO,
+    'wooden-bore/dry-oiled': {
+      how: 'Wipe the head with a dry cloth on the rod and draw one through the body. Then slide the paper slips out.',
+      does: [wipeOff('head-joint'), blot('body'), unshield('pads')],
+    },
+  },
+};
 /** Where the swab has no tail cord nothing is drawn through the upper joint, the oil neither: a feather carries it. */
 const inWoodByFeather: PageUse = {
   page: woodenBore,
@@ -120,6 +138,17 @@ const lowPistonBrass: PageUse = { page: pistonBrass, without: ['piston-brass/lif
 const lowByTubing: PageUse = { page: lowBrass, without: ['low-brass/lift'] };
 /** Its one slide with a mark is set as it is lifted out. */
 const brassOneMark: PageUse = { page: brass, without: ['brass/slides-to-marks'] };
+/** With the bell on nobody stoops to the case: all parts are out of it, and it is shut, before the body is shouldered. */
+const brassShouldered: PageUse = {
+  ...brassOneMark,
+  says: {
+    'brass/shut-case': {
+      heading: 'Take all the parts out and close the case',
+      how: 'Lay the neck, the bits, the bell and the mouthpiece where nothing rolls. Latch the empty case.',
+      does: [take('mouthpiece'), take('mouthpipe'), take('bell'), shutEmpty('case')],
+    },
+  },
+};
 /** The bassoon wipes its keys with its metal, a saxophone names the keys it leaves ajar. */
 const keyedBassoon: PageUse = { page: keyed, without: ['keyed/wipe-keys'] };
 /** A horn is emptied by turning it and pulling slides. */
@@ -165,7 +194,7 @@ export const PAGES_OF = {
   'cor-anglais': pages(wind, swab, keyed, tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboeJoints, corAnglais),
   bassoon: pages(wind, swab, keyedBassoon, tenons, doubleReedBassoon, bassoon),
   flute: pages(wind, swab, keyed, flute),
-  piccolo: pages(wind, swab, keyed, inWood, flute, piccolo),
+  piccolo: pages(wind, swab, keyed, inWoodToTheHead, flute, piccolo),
   'bamboo-flute': pages(windInBag, swab, bambooFlute),
   'highland-pipes': pages(windUncased, highlandPipes),
   trumpet: pistons,
@@ -184,5 +213,5 @@ export const PAGES_OF = {
     { page: rotaryBrass, when: { valves: ['rotary'] } },
     { page: rotaryTuba, when: { valves: ['rotary'] } },
   ),
-  sousaphone: pages(wind, brassOneMark, lowPistonBrass, lowByTubing, tuba, sousaphone),
+  sousaphone: pages(wind, brassShouldered, lowPistonBrass, lowByTubing, tuba, sousaphone),
 } as const satisfies Record<KindId, readonly PageUse[]>;

@@ -117,12 +117,14 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
   },
   flute: {
     couplings: [played('head-joint', 'body'), played('body', 'foot-joint')],
+    closed: ['head-joint'],
     staysDry: ['head-joint', 'body', 'foot-joint'],
     pads: true,
   },
   piccolo: {
     couplings: [played('head-joint', 'body')],
     bores: ['head-joint', 'body'],
+    closed: ['head-joint'],
     staysDry: ['head-joint', 'body'],
     pads: true,
   },
@@ -186,5 +188,6 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
       played('bell', 'valve-block'),
     ],
     hangsPlayed: 'valve-block',
+    bendsDown: false,
   },
 };
