@@ -23,6 +23,7 @@ const WORDS: Readonly<Record<RuleId, Say>> = {
   'hands-free': (thing, other) => `Both hands are wanted for the ${thing}, and one still holds the ${other}.`,
   'nothing-heavy-meanwhile': (thing, other) =>
     `The ${other} hangs or is held while the ${thing} goes on: settle the ${thing} first.`,
+  'swab-at-hand': (thing) => `The ${thing} has been washed or hung up to dry: nothing is dried with it now.`,
   'ends-free': (thing, other) => `The cloth cannot come out of the ${thing}: the ${other} is still on it.`,
   'can-be-drawn-back': (thing) => `Nothing is drawn through the ${thing}: without a tail cord it cannot be drawn back.`,
   'open-at-both-ends': (thing) => `The ${thing} is closed at one end: a cloth comes out the way it went in.`,

@@ -304,6 +304,17 @@ describe('what was found, and what is on the fingers', () => {
     expect(VERBS['shut-empty'].needs).toContain('upright');
   });
 
+  test('nothing is dried with a swab that has been washed or hung up', () => {
+    const hung = did(found('oboe', 'all'), part('upper-joint', 'lower-joint'), deeds.hangUp('swab'));
+    expect(stands('swab-at-hand', found('oboe', 'all'), blot('every-bore'))).toBeNull();
+    expect(stands('swab-at-hand', hung, blot('every-bore'))).toEqual({ thing: 'swab' });
+    expect(stands('swab-at-hand', hung, draw('lower-joint'))).toEqual({ thing: 'swab' });
+    expect(stands('swab-at-hand', hung, blot('pads'))).toBeNull();
+    expect(stands('swab-at-hand', did(found('oboe'), deeds.wash('swab')), draw('lower-joint'))).toEqual({
+      thing: 'swab',
+    });
+  });
+
   test('off the strap is in the hand', () => {
     const world = did(found('alto-saxophone'), part('mouthpiece', 'neck'), deeds.unhook('body'));
     expect([world.isHeld('body'), world.hangs('body')]).toEqual([true, false]);

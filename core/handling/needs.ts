@@ -96,6 +96,11 @@ const TABLE = {
     const heavy = [...world.hands.held, ...world.hands.hanging].find((key) => !mine.includes(key));
     return heavy === undefined ? null : { thing: world.one(deed.thing), other: world.thingHeld(heavy) };
   },
+  // Other cloths (a small swab for a bocal, a feather) are their steps' own: this is the one a swabbing begins with.
+  'swab-at-hand': (world, deed) => {
+    const isDrawn = deed.do === 'draw' || (deed.do === 'blot' && thingOf(deed) === 'every-bore');
+    return isDrawn && (world.placeOf('swab') === 'hung-up' || world.wet.has('swab')) ? { thing: 'swab' } : null;
+  },
   'ends-free': (world, deed) => {
     if (deed.do !== 'draw' && deed.do !== 'to-and-fro') return null;
     const path = deed.through.flatMap((thing) => world.things(thing));

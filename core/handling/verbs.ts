@@ -176,7 +176,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   },
   // ---- cloths, brushes, paper
   draw: {
-    needs: [...BY_HAND, 'can-be-drawn-back', 'open-at-both-ends', 'ends-free', 'no-slips'],
+    needs: [...BY_HAND, 'can-be-drawn-back', 'open-at-both-ends', 'swab-at-hand', 'ends-free', 'no-slips'],
     leaves: (world, deed) => {
       world.loose.add('swab');
       each(world, deed, (thing) => world.wet.delete(thing));
@@ -194,7 +194,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   },
   clean: { needs: [], leaves: (world) => void (world.soiledBy = null) },
   blot: {
-    needs: [...IN_REACH, 'can-be-drawn-back', 'open-at-both-ends'],
+    needs: [...IN_REACH, 'swab-at-hand', 'can-be-drawn-back', 'open-at-both-ends'],
     leaves: (world, deed) => each(world, deed, (thing) => world.freshOil.delete(thing)),
   },
   shield: { needs: IN_REACH, leaves: (world) => void world.shielded.add('pads') },

@@ -147,7 +147,7 @@ export const flute: Page = {
       item: 'flute/swab',
       part: 'head-joint',
       heading: 'Swab the head with silk on the rod',
-      how: 'Cover the end of the rod. Go through and out again.',
+      how: 'Cover the end of the rod. Push it in as far as the stopper and draw it out again.',
       minutes: 0.15,
       repeats: {
         kind: 'passes-by-water',

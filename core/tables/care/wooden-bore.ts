@@ -89,7 +89,7 @@ export const woodenBore: Page = {
       cautions: [DRY_OILY_CLOTHS],
       supplies: ['swab'],
       does: [blot('every-bore'), unshield('pads')],
-      reaches: ['bore-oiled'],
+      reaches: ['bore-oiled', 'swab-used'],
       mark: 'practice',
     },
   ],
