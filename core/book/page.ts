@@ -22,7 +22,18 @@ export type Page = {
 export type StepSaid = Partial<
   Pick<
     Step,
-    'heading' | 'how' | 'why' | 'harm' | 'cautions' | 'does' | 'after' | 'thread' | 'method' | 'wait' | 'repeats'
+    | 'heading'
+    | 'how'
+    | 'why'
+    | 'harm'
+    | 'cautions'
+    | 'does'
+    | 'after'
+    | 'thread'
+    | 'method'
+    | 'wait'
+    | 'repeats'
+    | 'minutes'
   >
 > & {
   /** Here no key is held meanwhile: a trombone without a rotor has no valve to press. */

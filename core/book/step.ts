@@ -58,6 +58,8 @@ export type Step = {
   readonly how?: string;
   /** Handwork in minutes at a practised pace, for one repeat. Estimates, all of them. */
   readonly minutes: number;
+  /** What it takes a child who has just begun, until their own ticks say otherwise; without it, twice the practised pace. */
+  readonly beginnerMinutes?: Marked;
   readonly repeats?: Repeats;
   /** A passive time that starts when the handwork ends; only the steps named in `until` wait for it. */
   readonly wait?: {

@@ -50,7 +50,8 @@ function candidatesOf(part: RunPart, request: RunRequest, isFirst: boolean): Can
     const unless = standIns.get(step.id) ?? [];
     const repeats = countFor(step.repeats, part);
     const own = learned.get(step.id);
-    const minutes = (own?.value ?? step.minutes * pace) * (repeats?.count ?? 1);
+    const begun = player.standing === 'child' ? step.beginnerMinutes : undefined;
+    const minutes = (own?.value ?? begun?.value ?? step.minutes * pace) * (repeats?.count ?? 1);
     return {
       ...runStep(part.instrumentId, step),
       part,

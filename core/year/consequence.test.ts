@@ -185,9 +185,8 @@ describe('another choice', () => {
     expect(gone[0]).toMatchObject({ run: { item: 'Weekly flush' } });
     expect(gone[0]?.headings.join()).toContain('Run water through from the bell');
     expect(new Set(noWater.map((one) => JSON.stringify(one))).size).toBe(noWater.length);
-    expect(find(changes('horn', 'horn-monthly-order', 'grease-then-rinse'), 'order')[0]?.run).toEqual({
-      item: 'Monthly slides',
-    });
+    const orders = find(changes('horn', 'horn-monthly-order', 'grease-then-rinse'), 'order').map(({ run }) => run);
+    expect(orders).toContainEqual({ item: 'Monthly slides' });
     const wiped = changes('trumpet', 'valve-oil-method', 'all-the-way-out');
     expect(find(wiped, 'minutes-each')[0]).toMatchObject({ run: { item: 'Oil the valves' } });
   });

@@ -13,7 +13,7 @@ import {
   wipe,
 } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
-import { estimate, practice } from '#core/explain/explained.ts';
+import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
 import { IF_IT_BINDS, NEVER_YANK, NO_FULL_TURN } from '#core/tables/care/cautions.ts';
 import { COVERED_KEYS } from '#core/tables/care/held-keys.ts';
 
@@ -154,8 +154,9 @@ export const bassClarinet: Page = {
       item: 'bass-clarinet/join',
       part: 'reed',
       heading: 'Lay the reed on, heel first and in the middle',
-      how: 'Hold it by its sides, flat on the table, and never touch the tip.',
+      how: 'Hold it by its sides, its bare flat side on the table, and never touch the tip.',
       minutes: 0.3,
+      beginnerMinutes: oneVoice(5.5),
       after: ['bass-clarinet/mouthpiece-on'],
       needs: ['reed-wetting'],
       why: 'The thinnest part comes last.',

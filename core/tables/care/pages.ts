@@ -19,6 +19,7 @@ import { piccolo } from '#core/tables/care/piccolo.ts';
 import { pistonBrass } from '#core/tables/care/piston-brass.ts';
 import { rotaryBrass } from '#core/tables/care/rotary-brass.ts';
 import { rotaryTuba } from '#core/tables/care/rotary-tuba.ts';
+import { bathOf, keysTake } from '#core/tables/care/sizes.ts';
 import { saxophoneInOne } from '#core/tables/care/saxophone-in-one.ts';
 import { saxophone } from '#core/tables/care/saxophone.ts';
 import { singleReed } from '#core/tables/care/single-reed.ts';
@@ -76,6 +77,7 @@ const withPistons: PageUse = {
   page: pistonBrass,
   when: { valves: ['piston'] },
   without: ['piston-brass/lift-by-block'],
+  says: bathOf(2.5),
 };
 /** On the cor anglais the reed goes onto the bocal, not into a well. */
 const oboeJoints: PageUse = { page: oboe, without: ['oboe/reed-in', 'oboe/light-check'] };
@@ -104,7 +106,9 @@ const windInBag: PageUse = {
 };
 /** At home the pipes are laid out to dry, not cased. */
 const windUncased: PageUse = { page: wind, without: ['wind/bench-service', 'wind/case-away', 'wind/shake-case'] };
-const keyedSaxophone: PageUse = { page: keyed, without: ['keyed/prop-open'] };
+/** Keys by their number: few on a piccolo, many and far apart on a baritone saxophone. */
+const keyedOf = (minutes: number): PageUse => ({ page: keyed, says: keysTake(minutes) });
+const keyedSaxophone = (minutes: number): PageUse => ({ ...keyedOf(minutes), without: ['keyed/prop-open'] });
 const doubleReedBassoon: PageUse = {
   page: doubleReed,
   says: {
@@ -131,10 +135,14 @@ const singleReedUncorked: PageUse = {
     },
   },
 };
-const saxSwabbed = pages(wind, swab, keyedSaxophone, singleReedUncorked);
-const sax = [...saxSwabbed, ...pages(saxophone)];
+const saxSwabbed = (minutes: number) => pages(wind, swab, keyedSaxophone(minutes), singleReedUncorked);
+const sax = (minutes: number) => [...saxSwabbed(minutes), ...pages(saxophone)];
 /** Only the small ones are lifted round the valve block with one hand. */
-const lowPistonBrass: PageUse = { page: pistonBrass, without: ['piston-brass/lift-by-block'] };
+const lowPistonBrass = (trumpets: number): PageUse => ({
+  page: pistonBrass,
+  without: ['piston-brass/lift-by-block'],
+  says: bathOf(trumpets),
+});
 const lowByTubing: PageUse = { page: lowBrass, without: ['low-brass/lift'] };
 /** Its one slide with a mark is set as it is lifted out. */
 const brassOneMark: PageUse = { page: brass, without: ['brass/slides-to-marks'] };
@@ -150,7 +158,7 @@ const brassShouldered: PageUse = {
   },
 };
 /** The bassoon wipes its keys with its metal, a saxophone names the keys it leaves ajar. */
-const keyedBassoon: PageUse = { page: keyed, without: ['keyed/wipe-keys'] };
+const keyedBassoon: PageUse = { ...keyedOf(8), without: ['keyed/wipe-keys'] };
 /** A horn is emptied by turning it and pulling slides. */
 const brassTurned: PageUse = { page: brass, without: ['brass/empty-water', 'brass/water-keys'] };
 /** A trombone without a rotor has no valve to press, and none that goes slow. */
@@ -180,21 +188,31 @@ const brassOfSlideAndRotor: PageUse = {
   says: { 'brass/grease-slides': { repeats: { kind: 'fixed', count: practice(2), noun: 'slide' } } },
 };
 const pistons = pages(wind, brass, pistonBrass);
-const lowPistons = pages(wind, brass, lowPistonBrass, lowBrass);
+const lowPistons = pages(wind, brass, lowPistonBrass(1.5), lowBrass);
 
 /** Which pages of the book each kind is made of, common pages first. A kind without pages does not compile. */
 export const PAGES_OF = {
   clarinet: pages(wind, swab, keyed, tenons, inWood, singleReed, clarinet),
-  'bass-clarinet': pages(wind, swab, keyed, tenons, inWood, singleReed, bassClarinet),
-  'soprano-saxophone': [...saxSwabbed, { page: saxophone, when: { pieces: ['two-piece'] } }, saxophoneInOne],
-  'alto-saxophone': sax,
-  'tenor-saxophone': sax,
-  'baritone-saxophone': [...sax, ...pages(baritoneSaxophone)],
-  oboe: pages(wind, swab, keyed, tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboe),
-  'cor-anglais': pages(wind, swab, keyed, tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboeJoints, corAnglais),
+  'bass-clarinet': pages(wind, swab, keyedOf(8), tenons, inWood, singleReed, bassClarinet),
+  'soprano-saxophone': [...saxSwabbed(7), { page: saxophone, when: { pieces: ['two-piece'] } }, saxophoneInOne],
+  'alto-saxophone': sax(8),
+  'tenor-saxophone': sax(8),
+  'baritone-saxophone': [...sax(10), ...pages(baritoneSaxophone)],
+  oboe: pages(wind, swab, keyedOf(7), tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboe),
+  'cor-anglais': pages(
+    wind,
+    swab,
+    keyedOf(7),
+    tenons,
+    inWoodDrawn,
+    inWoodByFeather,
+    doubleReed,
+    oboeJoints,
+    corAnglais,
+  ),
   bassoon: pages(wind, swab, keyedBassoon, tenons, doubleReedBassoon, bassoon),
-  flute: pages(wind, swab, keyed, flute),
-  piccolo: pages(wind, swab, keyed, inWoodToTheHead, flute, piccolo),
+  flute: pages(wind, swab, keyedOf(5), flute),
+  piccolo: pages(wind, swab, keyedOf(4), inWoodToTheHead, flute, piccolo),
   'bamboo-flute': pages(windInBag, swab, bambooFlute),
   'highland-pipes': pages(windUncased, highlandPipes),
   trumpet: pistons,
@@ -213,5 +231,5 @@ export const PAGES_OF = {
     { page: rotaryBrass, when: { valves: ['rotary'] } },
     { page: rotaryTuba, when: { valves: ['rotary'] } },
   ),
-  sousaphone: pages(wind, brassShouldered, lowPistonBrass, lowByTubing, tuba, sousaphone),
+  sousaphone: pages(wind, brassShouldered, lowPistonBrass(2.5), lowByTubing, tuba, sousaphone),
 } as const satisfies Record<KindId, readonly PageUse[]>;
