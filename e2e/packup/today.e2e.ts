@@ -103,7 +103,7 @@ describe('today', () => {
     expect(await stateOf('marit-clarinet', 'clarinet/swab-bore')).toBe('fresh');
   }, 120_000);
 
-  test('a run of three on a phone shows its stretches and the next one’s button, and nothing sticks out', async () => {
+  test('a run of two on a phone shows its stretches and the next one’s button, and nothing sticks out', async () => {
     await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
     await page.evaluate(() => localStorage.setItem('ulu.player', 'lucan'));
     await visit(page, url('/now'));
@@ -111,7 +111,8 @@ describe('today', () => {
     await sees(page, 'What have you played?');
     for (const { name, usual } of (await todayOf('lucan')).evening)
       if (!usual) await tap(page, `${name} was played`, 'checkbox');
-    await press(page, 'Log 3 instruments and pack up');
+    // His tuba is at the bench.
+    await press(page, 'Log 2 instruments and pack up');
     await sees(page, 'First, what cannot wait');
     await press(page, 'By stretches');
     const done = await page.waitForSelector('::-p-aria([name="Done: First, what cannot wait"][role="button"])');
