@@ -1,6 +1,6 @@
 import { type Job, jobsAmong } from '#core/packup/job.ts';
 import type { Budget } from '#core/packup/branch-and-bound.ts';
-import { fitsWithin, orderSteps } from '#core/packup/order-steps.ts';
+import { fitsWithin, orderSteps, type Looking } from '#core/packup/order-steps.ts';
 import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** Work that is done whole or not at all: jobs by index, and what doing it protects. */
@@ -33,6 +33,8 @@ export type Choice = {
 
 /** Subsets timed, and nodes looked at for all of them together. */
 const TRIES = 2000;
+/** The same where hands turn between instruments or a soak must not last: each is timed by orders that are listed. */
+const HANDS_TRIES = 60;
 const NODES = 6000;
 
 const ascending = (jobs: Iterable<number>): number[] => [...jobs].toSorted((a, b) => a - b);
@@ -46,21 +48,27 @@ function takesMoreThanWork(jobs: readonly Job[], chosen: readonly number[], chan
   );
 }
 
-/** Seconds the jobs take in their shortest order, and whether it is proved to be that. */
+/**
+ * Seconds the jobs take in their shortest order, and whether it is proved to be that.
+ *
+ * @param looking how long it takes to turn to another instrument, and how far the shortest order is looked for
+ */
 export function shortestSeconds(
   jobs: readonly Job[],
   chosen: readonly number[],
-  changeSeconds = 0,
+  looking: Looking = {},
 ): { seconds: number; proved: boolean } {
   // One pair of hands and nothing to wait for: every order takes as long as the work.
   const isTimed = chosen.every(
     (job) => Number.isSafeInteger(jobs[job]?.workSeconds) && (jobs[job]?.workSeconds ?? 0) >= 0,
   );
-  if (isTimed && !takesMoreThanWork(jobs, chosen, changeSeconds))
+  if (isTimed && !takesMoreThanWork(jobs, chosen, looking.changeSeconds ?? 0))
     return { seconds: chosen.reduce((sum, job) => sum + (jobs[job]?.workSeconds ?? 0), 0), proved: true };
-  const { elapsedSeconds, proved } = orderSteps(jobsAmong(jobs, chosen), { changeSeconds });
+  const { elapsedSeconds, proved } = orderSteps(jobsAmong(jobs, chosen), looking);
   return { seconds: elapsedSeconds, proved };
 }
+
+const lookingOf = ({ changeSeconds = 0 }: ChoiceInput): Looking => ({ changeSeconds });
 
 class Search {
   tries = 0;
@@ -75,6 +83,7 @@ class Search {
   /** Jobs that begin a wait with a most: it cannot be sat out one after the other, whatever comes between. */
   private readonly beginsMost = new Set<number>();
   private readonly changeSeconds: number;
+  private readonly mostTries: number;
   /** An order of all jobs: without those left out it is one of the rest. */
   private readonly anOrder: readonly number[];
 
@@ -87,6 +96,8 @@ class Search {
         if (mostSeconds !== undefined) this.beginsMost.add(job);
       }
     this.changeSeconds = input.changeSeconds ?? 0;
+    const isSeveral = this.changeSeconds > 0 && new Set(input.jobs.map(({ instrument }) => instrument)).size > 1;
+    this.mostTries = isSeveral || this.beginsMost.size > 0 ? HANDS_TRIES : TRIES;
     this.anOrder =
       this.changeSeconds > 0 ? orderSteps(input.jobs, { nodes: 0, changeSeconds: this.changeSeconds }).order : [];
     const density = (unit: Unit | undefined) =>
@@ -161,7 +172,7 @@ class Search {
   }
 
   explore(at: number, chosen: Set<number>, taken: Set<number>, value: number): void {
-    if (this.tries > TRIES) {
+    if (this.tries > this.mostTries) {
       this.unproved = true;
       return;
     }
@@ -191,7 +202,7 @@ export function chooseSteps(input: ChoiceInput): Choice {
   for (const { value } of input.units) checkNumber('what a unit is worth', value);
   const search = new Search(input);
   const must = search.closed(new Set(), input.must);
-  const mustTime = shortestSeconds(input.jobs, ascending(must), input.changeSeconds);
+  const mustTime = shortestSeconds(input.jobs, ascending(must), lookingOf(input));
   if (mustTime.seconds <= input.limitSeconds) search.explore(0, must, new Set(), 0);
   const { chosen, taken, value } = search.best ?? { chosen: must, taken: new Set<number>(), value: 0 };
   const jobs = ascending(chosen);
@@ -202,7 +213,7 @@ export function chooseSteps(input: ChoiceInput): Choice {
       taken.has(index) || unit.jobs.every((job) => chosen.has(job)) ? [] : [index],
     ),
     value,
-    elapsedSeconds: shortestSeconds(input.jobs, jobs, input.changeSeconds).seconds,
+    elapsedSeconds: shortestSeconds(input.jobs, jobs, lookingOf(input)).seconds,
     mustSeconds: mustTime.seconds,
     proved: !search.unproved && mustTime.proved,
   };

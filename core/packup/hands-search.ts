@@ -5,9 +5,8 @@ import type { Found, Search } from '#core/packup/partial-schedule.ts';
 type Rank = (job: number) => number;
 
 /** Of the jobs that may come next, the one that can begin soonest; of several, the first by rank. */
-const soonestFirst = (prefix: HandsPrefix, rank: Rank): number[] =>
-  prefix
-    .ready()
+const soonestFirst = (prefix: HandsPrefix, ready: readonly number[], rank: Rank): number[] =>
+  ready
     .map((job) => ({ job, start: prefix.startOf(job) }))
     .toSorted((a, b) => a.start - b.start || rank(a.job) - rank(b.job) || a.job - b.job)
     .map(({ job }) => job);
@@ -24,8 +23,10 @@ export function listWithMost(
   held: ReadonlySet<number>,
 ): Found | null {
   const prefix = new HandsPrefix(search, changeSeconds);
+  const missing = search.jobs.map(({ after }) => after.length);
+  let ready = prefix.ready();
   while (prefix.order.length < search.jobs.length) {
-    const soonest = soonestFirst(prefix, rank);
+    const soonest = soonestFirst(prefix, ready, rank);
     const ending = soonest.filter((job) => !held.has(job) || prefix.canEndWhatItBegins(job));
     const next = (ending.length > 0 ? ending : soonest).find((job) => {
       const undo = prefix.push(job);
@@ -35,6 +36,12 @@ export function listWithMost(
       return false;
     });
     if (next === undefined) return null;
+    const freed = (search.followers[next] ?? []).flatMap(({ job }) => {
+      const left = (missing[job] ?? 0) - 1;
+      missing[job] = left;
+      return left === 0 ? [job] : [];
+    });
+    ready = [...ready.filter((job) => job !== next), ...freed];
   }
   return prefix.copy();
 }
@@ -80,7 +87,7 @@ export class HandsSearch {
       return;
     }
     if (!this.isPromising()) return;
-    for (const job of soonestFirst(prefix, (one) => -(search.tails[one] ?? 0))) {
+    for (const job of soonestFirst(prefix, prefix.ready(), (one) => -(search.tails[one] ?? 0))) {
       const undo = prefix.push(job);
       if (undo === null) continue;
       this.explore();

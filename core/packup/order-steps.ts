@@ -112,7 +112,7 @@ function order(jobs: readonly Job[], wanted: Wanted, budget: Budget): Schedule {
   const hasChanges = changeSeconds > 0 && new Set(jobs.map(({ instrument }) => instrument)).size > 1;
   if (!hasMost && !hasChanges) return leastOnly(search, wanted.enough, budget);
   // Without mosts and changes nothing takes longer: its bound holds here, too.
-  const eased = leastOnly(search, 0, hasChanges ? { nodes: 0 } : budget);
+  const eased = leastOnly(search, wanted.enough, hasChanges ? { nodes: 0 } : budget);
   const asItIs = timed(search, changeSeconds, eased.order);
   if (asItIs?.elapsedSeconds === eased.boundSeconds)
     return { ...asItIs, ...SHORTEST, boundSeconds: eased.boundSeconds };
@@ -153,6 +153,21 @@ function leastOnly(search: Search, enough: number, budget: Budget): Schedule {
 
 type Eased = { readonly eased: Schedule; readonly asItIs: Found | null };
 
+const asGiven: Rank = (job) => job;
+
+/** An order that is listed as the jobs were given, with nothing held back, else with all: enough to see that it fits. */
+function anyWithMost(search: Search, first: Found | null, { enough, changeSeconds }: Wanted): Found | null {
+  if (first !== null && first.elapsedSeconds <= enough) return first;
+  const sets = heldBack(search);
+  const listed = [sets[0], sets.at(-1)].flatMap((held) => {
+    const found = held && listWithMost(search, changeSeconds, asGiven, held);
+    return found ? [found] : [];
+  });
+  return (
+    [...listed, ...(first === null ? [] : [first])].toSorted((a, b) => a.elapsedSeconds - b.elapsedSeconds)[0] ?? null
+  );
+}
+
 /** Soaks that are held back are tried in every combination up to so many; of more, none and all. */
 const MOST_COMBINED = 3;
 
@@ -173,7 +188,7 @@ function heldBack({ jobs }: Search): ReadonlySet<number>[] {
 /** The shortest of the orders that are listed without looking further; null where all come to a dead end. */
 function listedWithMost(search: Search, first: Found | null, { enough, changeSeconds }: Wanted): Found | null {
   let best = first;
-  for (const rank of [(job: number) => job, ...ranksOf(search)])
+  for (const rank of [asGiven, ...ranksOf(search)])
     for (const held of heldBack(search)) {
       if (best !== null && best.elapsedSeconds <= enough) return best;
       const found = listWithMost(search, changeSeconds, rank, held);
@@ -185,12 +200,21 @@ function listedWithMost(search: Search, first: Found | null, { enough, changeSec
 function withMost(search: Search, { eased, asItIs, ...wanted }: Wanted & Eased, budget: Budget): Schedule {
   const { enough, changeSeconds } = wanted;
   const bound = Math.max(eased.boundSeconds, new HandsPrefix(search, changeSeconds).bound());
-  const best = listedWithMost(search, asItIs, { changeSeconds, enough: Math.max(bound, enough) });
+  // Asked only whether it fits, as it is for every choice of steps, nothing further is looked for.
+  if (enough > 0) {
+    const found = bound > enough ? null : anyWithMost(search, asItIs, wanted);
+    const elapsedSeconds = found?.elapsedSeconds ?? Infinity;
+    return {
+      ...(found ?? eased),
+      elapsedSeconds,
+      boundSeconds: bound,
+      proved: bound > enough,
+      keepsMost: found !== null,
+    };
+  }
+  const listed = budget.nodes > 0 ? listedWithMost : anyWithMost;
+  const best = listed(search, asItIs, { changeSeconds, enough: bound });
   if (best?.elapsedSeconds === bound) return { ...best, ...SHORTEST, boundSeconds: bound };
-  // Asked only whether it fits, nothing is looked for where it does, or cannot.
-  const doesFit = best !== null && best.elapsedSeconds <= enough;
-  if (enough > 0 && (doesFit || bound > enough))
-    return { ...(best ?? eased), boundSeconds: bound, proved: bound > enough, keepsMost: best !== null };
   return searchedWithMost(search, { eased, best, bound, ...wanted }, budget);
 }
 

@@ -27,6 +27,8 @@ import { condensate, dryThreshold } from '#core/water/condensation.ts';
 
 const SECONDS = 60;
 const changeSeconds = TURN_SECONDS.value;
+/** How far the shortest order is looked for with what was left out: how much longer it would take is said of each. */
+const LEFT_OUT_NODES = 0;
 /** What belongs to every play is exposed at least this much, however dry the player (estimate). */
 const LEAST_EXPOSURE = 0.5;
 
@@ -222,7 +224,7 @@ function choose(candidates: readonly Candidate[], jobs: readonly Job[], request:
     const { seconds } = shortestSeconds(
       jobs,
       grown.toSorted((a, b) => a - b),
-      changeSeconds,
+      { changeSeconds, nodes: LEFT_OUT_NODES },
     );
     return {
       steps: unit.jobs.flatMap((job) => planned(candidates[job], null)),

@@ -361,8 +361,8 @@ export const JOINING = {
     askedOf: all(...DOUBLE_REEDS),
     choices: {
       'room-water': { words: 'in water of the room, 5–10 min', mark: 'one-voice' },
-      mouth: { words: 'in the mouth', mark: 'practice' },
-      'warm-water': { words: 'in warm water', mark: 'practice' },
+      mouth: { words: 'in the mouth', mark: 'practice', cost: 'warmth opens the tip, and your mouth is not free' },
+      'warm-water': { words: 'in warm water', mark: 'practice', cost: 'warmth opens the tip: look at it again' },
     },
     usual: always('room-water', 'warmth opens the reed, cold closes it'),
   },
