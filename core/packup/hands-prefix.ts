@@ -75,9 +75,15 @@ export class HandsPrefix {
     const undo = { now: this.now, clock: this.clock, starts: null };
     const change = this.change(this.order.at(-1), job);
     const start = this.startOf(job);
-    const isLate = this.jobs[job]?.after.some(
+    const late = (this.jobs[job]?.after ?? []).filter(
       ({ job: before, mostSeconds }) => mostSeconds !== undefined && start > this.end(before) + mostSeconds,
     );
+    const isLate = late.length > 0;
+    // Late by work alone: no other starts would help.
+    if (
+      late.some(({ job: before, mostSeconds = 0 }) => this.clock + change - (this.clockAt[before] ?? 0) > mostSeconds)
+    )
+      return null;
     const moved = isLate ? this.laterStarts([...this.order, job], start) : null;
     if (isLate && moved === null) return null;
     const kept = moved === null ? null : this.starts;

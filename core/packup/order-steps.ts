@@ -23,7 +23,7 @@ export type Schedule = {
 const NODE_LIMIT = 25_000;
 const FITS_LIMIT = 1_000;
 /** The same where a wait has a most, or there are several instruments: each node takes longer. */
-const HANDS_LIMIT = 4_000;
+const HANDS_LIMIT = 2_000;
 
 type Rank = (job: number) => number;
 
