@@ -1,5 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import type { RunNow, StepNow } from '#core/packup/run-log.ts';
+import { keepPlan } from '#core/packup/kept-plan.ts';
+import { foldRun, type RunNow, type StepNow } from '#core/packup/run-log.ts';
+import { BOOK } from '#core/tables/book.ts';
+import { planOf } from '#core/testing/any-run.ts';
 import { countdown, doneInOneGo, isWaiting, progressOf, standingOn, stepAtHand } from '#core/packup/run-progress.ts';
 
 const NOW = Date.parse('2026-11-24T20:00:00.000Z');
@@ -74,6 +77,22 @@ describe('progress', () => {
     expect(stepAtHand([other, lying], NOW)?.key).toBe(lying.key);
     expect(stepAtHand([other, { ...lying, standsOn: [other.id] }], NOW)?.key).toBe(other.key);
     expect(stepAtHand([other, { ...lying, mostUntilMs: null }], NOW)?.key).toBe(other.key);
+  });
+
+  test('turning to another instrument takes its time where the plan has left it, and none in the round over all', () => {
+    const on = (instrument: string, startsAtMinute: number | null) =>
+      step(`${instrument} ${startsAtMinute}`, { instrumentId: instrument as StepNow['instrumentId'], startsAtMinute });
+    const left = (...steps: StepNow[]) => progressOf(run(...steps), NOW).minutesLeft;
+    expect(left(on('a', 0), on('b', 1), on('a', 2))).toBe(3);
+    expect(left(on('a', 0), on('b', 1.25), on('a', 2.5))).toBe(3.5);
+    expect(left(on('a', 0), on('a', 5))).toBe(2);
+    expect(left(on('a', 0), on('b', null))).toBe(2.25);
+  });
+
+  test('the plan and what is left of it say the same minutes', () => {
+    const kinds = ['clarinet', 'alto-saxophone', 'piccolo'] as const;
+    const plan = keepPlan(planOf(BOOK, { instruments: kinds.map((kind) => ({ kind })), due: ['after'] }));
+    expect(progressOf(foldRun(plan, []), NOW).minutesLeft).toBeCloseTo(plan.elapsedMinutes, 1);
   });
 
   test('what is left holds the waits nothing else fills', () => {

@@ -1,4 +1,5 @@
 import type { RunNow, StepNow } from '#core/packup/run-log.ts';
+import { TURN_SECONDS } from '#core/packup/turning.ts';
 
 /** Is an open step held up by a wait that still runs? */
 export const isWaiting = ({ waitsUntilMs }: Pick<StepNow, 'waitsUntilMs'>, nowMs: number): boolean =>
@@ -37,14 +38,26 @@ export const doneInOneGo = <Step extends StepNow>(steps: readonly Step[], nowMs:
 
 const MS_PER_MINUTE = 60_000;
 
+const TURN_MINUTES = TURN_SECONDS.value / 60;
+/** Minutes are rounded on their way. */
+const ROUNDING = 0.01;
+
+/** Do hands turn to another instrument between two steps? The plan has left time for it there; in the round over all it has not. */
+function isTurn(before: StepNow | undefined, step: StepNow): boolean {
+  if (before === undefined || before.instrumentId === step.instrumentId) return false;
+  if (before.startsAtMinute === null || step.startsAtMinute === null) return true;
+  return step.startsAtMinute - (before.startsAtMinute + before.activeMinutes) > TURN_MINUTES - ROUNDING;
+}
+
 /**
- * How long the open steps still take in their order, minutes: their handwork, and where a step waits for another with
- * nothing to do meanwhile, the rest of that wait.
+ * How long the open steps still take in their order, minutes: their handwork, turning from one instrument to another, and
+ * where a step waits for another with nothing to do meanwhile, the rest of that wait.
  */
 function minutesFor(open: readonly StepNow[], nowMs: number): number {
   const over = new Map<string, number>();
   let minutes = 0;
-  for (const step of open) {
+  for (const [at, step] of open.entries()) {
+    if (isTurn(open[at - 1], step)) minutes += TURN_MINUTES;
     const running = step.waitsUntilMs === null ? 0 : (step.waitsUntilMs - nowMs) / MS_PER_MINUTE;
     const held = over.get(`${step.instrumentId}:${step.id}`) ?? 0;
     minutes = Math.max(minutes, running, held) + step.activeMinutes;
