@@ -193,11 +193,13 @@ const NO_WAIT: WaitEnds = { waitsUntilMs: null, mostUntilMs: null };
 
 /** The latest end of a wait an open step depends on, and the earliest most, of steps that bring one and are done. */
 function waitEnds(waits: readonly KeptStep[], progressOf: ProgressOf, step: KeptStep): WaitEnds {
-  const begun = waits.flatMap(({ key, instrumentId, wait }) => {
+  const begun = waits.flatMap(({ key, instrumentId, item, wait }) => {
     const { tickedAt } = progressOf(key);
     if (instrumentId !== step.instrumentId || !wait?.until.includes(step.id) || tickedAt === null) return [];
     const ms = msOfInstant(tickedAt);
-    return [{ end: ms + wait.minutes * MS_PER_MINUTE, most: ms + (wait.most ?? Infinity) * MS_PER_MINUTE }];
+    // A reed goes on last, however long it has been in the water: only what one piece of care begins and ends presses.
+    const most = item === step.item ? (wait.most ?? Infinity) : Infinity;
+    return [{ end: ms + wait.minutes * MS_PER_MINUTE, most: ms + most * MS_PER_MINUTE }];
   });
   if (begun.length === 0) return NO_WAIT;
   const most = Math.min(...begun.map((one) => one.most));

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { keepPlan } from '#core/packup/kept-plan.ts';
 import { foldRun, type RunNow, type StepNow } from '#core/packup/run-log.ts';
 import { BOOK } from '#core/tables/book.ts';
-import { planOf } from '#core/testing/any-run.ts';
+import { planOf, type Due } from '#core/testing/any-run.ts';
+import type { Instant } from '#core/time/instant.ts';
 import { countdown, doneInOneGo, isWaiting, progressOf, standingOn, stepAtHand } from '#core/packup/run-progress.ts';
 
 const NOW = Date.parse('2026-11-24T20:00:00.000Z');
@@ -77,6 +78,27 @@ describe('progress', () => {
     expect(stepAtHand([other, lying], NOW)?.key).toBe(lying.key);
     expect(stepAtHand([other, { ...lying, standsOn: [other.id] }], NOW)?.key).toBe(other.key);
     expect(stepAtHand([other, { ...lying, mostUntilMs: null }], NOW)?.key).toBe(other.key);
+  });
+
+  test('a reed in the water does not press on before the joints are together; a mouthpiece in acid does', () => {
+    const at = (minutes: number) => new Date(NOW + minutes * 60_000).toISOString() as Instant;
+    const pressing = (soak: string, due: readonly Due[]) => {
+      const plan = keepPlan(planOf(BOOK, { instruments: [{ kind: 'clarinet' }], due }));
+      const key = plan.steps.find(({ id }) => id === soak)?.key;
+      if (key === undefined) throw new Error(`no ${soak}`);
+      return foldRun(plan, [{ kind: 'ticked', stepKey: key, at: at(0) }]).steps.flatMap(({ id, mostUntilMs }) =>
+        mostUntilMs === null ? [] : [id],
+      );
+    };
+    expect(pressing('single-reed/soak-mouthpiece', ['single-reed/mouthpiece-soak'])).toEqual([
+      'single-reed/rinse-soaked',
+    ]);
+    const oboe = keepPlan(planOf(BOOK, { instruments: [{ kind: 'oboe' }], due: ['before'] }));
+    const soaked = oboe.steps.find(({ id }) => id === 'double-reed/into-cup');
+    if (!soaked) throw new Error('no soak');
+    const steps = foldRun(oboe, [{ kind: 'ticked', stepKey: soaked.key, at: at(0) }]).steps;
+    expect(steps.some(({ waitsUntilMs }) => waitsUntilMs !== null)).toBe(true);
+    expect(steps.filter(({ mostUntilMs }) => mostUntilMs !== null)).toEqual([]);
   });
 
   test('turning to another instrument takes its time where the plan has left it, and none in the round over all', () => {
