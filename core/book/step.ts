@@ -49,6 +49,9 @@ export type HeldKey = {
   readonly at: (typeof ALONG_A_PART)[number];
 };
 
+/** Of several instruments made ready one is played first and stays in the hands; the others are set aside for later. */
+export type ReadyFor = 'playing' | 'later';
+
 /** Something done with the hands, once, on one part. Order is in `after`; the book's own order breaks ties. */
 export type Step = {
   readonly id: StepId;
@@ -79,6 +82,8 @@ export type Step = {
   readonly closing?: true;
   /** Done once however many instruments are in the run: hands are washed once. */
   readonly oncePerRun?: true;
+  /** Where several instruments are made ready: done only on what is set aside for later, or only on what is played first. */
+  readonly readyFor?: ReadyFor;
   /** Done by a child or a pupil only with somebody beside them, whatever the rest of its item asks for. */
   readonly skill?: Skill;
   /** Left out only with a reason, and the harm is said. */

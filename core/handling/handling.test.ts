@@ -247,6 +247,15 @@ describe('the table of handling', () => {
   });
 });
 
+test('what is not set aside is still in the hands, or hangs, when the next instrument is begun', () => {
+  const two: AnyRun = { instruments: [{ kind: 'trumpet' }, { kind: 'clarinet' }], due: ['before'] };
+  const handled = partsOf(BOOK, two).map((one) => ({ ...one, instrument: one.instrumentId }));
+  const steps = doneIn(planOf(BOOK, two)).map(({ instrumentId, step }) => ({ instrument: instrumentId, step }));
+  const rules = (done: typeof steps) => new Set(playThrough(handled, done, []).broken.map(({ rule }) => rule));
+  expect(rules(steps)).toEqual(new Set());
+  expect(rules(steps.filter(({ step }) => step.id !== 'wind/set-aside'))).toContain('hands-free');
+});
+
 test('what cannot be done without a step: nothing is put back that has not been taken off', () => {
   const [part] = partsOf(BOOK, run('clarinet', 'after'));
   if (!part) throw new Error('no part');

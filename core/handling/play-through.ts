@@ -127,14 +127,11 @@ export function playThrough(
 ): PlayedThrough {
   const hands = emptyHands();
   const worlds = new Map(handled.map((one) => [one.instrument, worldOf(one, hands)] as const));
-  const last = new Map(steps.map(({ instrument }, index) => [instrument, index]));
-  const all = steps.flatMap(({ instrument, step, answer }, index) => {
+  const all = steps.flatMap(({ instrument, step, answer }) => {
     const world = worlds.get(instrument);
     const broken = world ? doStep(world, step) : [];
     const notice = step.look?.answers.find(({ id }) => id === answer)?.notice;
     if (notice !== undefined) world?.noticed.add(notice);
-    // Made ready, an instrument goes on its stand before the hands turn to the next.
-    if (world && last.get(instrument) === index) for (const piece of world.pieces()) world.letGo(piece);
     return broken;
   });
   for (const [instrument, world] of worlds)

@@ -69,7 +69,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   },
   lay: {
     needs: [...IN_REACH, 'clean-fingers'],
-    leaves: (world, deed) => each(world, deed, (thing) => world.letGo(thing)),
+    leaves: (world, deed) => everyPiece(world, deed).forEach((thing) => world.letGo(thing)),
   },
   // ---- joints
   join: {

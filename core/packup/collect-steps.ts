@@ -3,7 +3,7 @@ import { oilsOrGreases, touchesForTheLips } from '#core/handling/clean-fingers.t
 import type { Milestone } from '#core/book/milestone.ts';
 import type { Practice } from '#core/book/practice.ts';
 import { itemIn } from '#core/book/practice.ts';
-import type { Step } from '#core/book/step.ts';
+import type { ReadyFor, Step } from '#core/book/step.ts';
 
 /** The items named, and those they bring along; bench items and items of another build drop out. */
 function withIncluded(practice: Practice, itemIds: readonly CareItemId[]): Set<CareItemId> {
@@ -18,10 +18,10 @@ function withIncluded(practice: Practice, itemIds: readonly CareItemId[]): Set<C
   return wanted;
 }
 
-/** The steps that do the items named, in the book's order. */
-export function stepsFor(practice: Practice, itemIds: readonly CareItemId[]): Step[] {
+/** The steps that do the items named, in the book's order; of those that make it ready the ones to play it, or to set it aside. */
+export function stepsFor(practice: Practice, itemIds: readonly CareItemId[], ready: ReadyFor = 'playing'): Step[] {
   const wanted = withIncluded(practice, itemIds);
-  return practice.steps.filter(({ item }) => wanted.has(item));
+  return practice.steps.filter(({ item, readyFor = ready }) => wanted.has(item) && readyFor === ready);
 }
 
 /** Everything reached from each step by going back along `direct`, through any number of others. */

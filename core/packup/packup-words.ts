@@ -30,6 +30,9 @@ const mostWords = ({ isKept }: { isKept: boolean }): string =>
     ? 'What soaks is taken out in time: nothing longer is put in between.'
     : 'No order was found in which nothing soaks too long: take out what soaks when its time is up.';
 
+const SET_ASIDE =
+  'The instrument made ready last stays in your hands: play it first. The others are set aside, and a double reed is wetted when its turn comes.';
+
 const turningWords = ({ turns, seconds }: { turns: number; seconds: number }): string =>
   `Turning to another instrument counts as ${seconds} seconds, ${counted(turns, 'time')} in this run.`;
 
@@ -49,6 +52,8 @@ export function planReasonWords(reason: PlanReason): WhyLine {
       return { rule, text: waitsWords(reason), mark: 'estimate' };
     case 'most-of-waits':
       return { rule, text: mostWords(reason), mark: 'estimate' };
+    case 'set-aside':
+      return { rule, text: SET_ASIDE, mark: 'general' };
     case 'turning':
       return { rule, text: turningWords(reason), mark: 'estimate' };
     case 'usual-look':

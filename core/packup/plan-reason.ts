@@ -7,6 +7,7 @@ const DECLARED = {
   order: { proved: 'boolean', gapMinutes: 'number' },
   'waits-overlapped': { waitMinutes: 'number', idleMinutes: 'number' },
   'most-of-waits': { waits: 'number', isKept: 'boolean' },
+  'set-aside': { instruments: 'number' },
   turning: { turns: 'number', seconds: 'number' },
   'usual-look': { question: 'string', answer: 'string' },
   'time-at-hand': { minutes: 'number', mustMinutes: 'number', proved: 'boolean' },

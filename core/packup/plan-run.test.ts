@@ -215,3 +215,44 @@ test('what is opened is closed: a step another unit needs brings the rest of its
     ]).toContain(flush);
   }
 });
+
+describe('several instruments made ready', () => {
+  const ready = (...kinds: KindId[]) => planOf(BOOK, { instruments: kinds.map((kind) => ({ kind })), due: ['before'] });
+  const ofKind = (run: ReturnType<typeof ready>, at: number) => {
+    const ids = [...new Set(run.steps.map(({ instrumentId }) => instrumentId))].toSorted();
+    return run.steps.filter(({ instrumentId }) => instrumentId === ids[at]).map(({ step }) => step.id);
+  };
+
+  test('all but the last are set aside with the tip covered and a double reed dry; the last is ready to play', () => {
+    const run = ready('oboe', 'alto-saxophone', 'cor-anglais');
+    const [oboe, saxophone, corAnglais] = [0, 1, 2].map((at) => ofKind(run, at));
+    expect(oboe?.at(-1)).toBe('wind/set-aside');
+    expect(oboe).not.toContain('double-reed/into-cup');
+    expect(oboe).not.toContain('oboe/reed-in');
+    expect(saxophone?.at(-1)).toBe('wind/set-aside');
+    expect(saxophone).toContain('saxophone/cap-on');
+    expect(saxophone).not.toContain('saxophone/cap-off');
+    expect(corAnglais).toContain('double-reed/into-cup');
+    expect(corAnglais?.at(-1)).toBe('cor-anglais/reed-on');
+    expect(corAnglais).not.toContain('wind/set-aside');
+    expect(run.because).toContainEqual({ rule: 'set-aside', instruments: 2 });
+    expect(ready('oboe').steps.map(({ step }) => step.id)).not.toContain('wind/set-aside');
+  });
+
+  test('twelve of them: no reed soaks longer than it may, and each waits for its own reed alone', () => {
+    const run = ready(
+      ...(['clarinet', 'bass-clarinet', 'alto-saxophone', 'tenor-saxophone'] as const),
+      ...(['clarinet', 'baritone-saxophone', 'flute', 'oboe', 'clarinet'] as const),
+      ...(['alto-saxophone', 'tenor-saxophone', 'bassoon'] as const),
+    );
+    expect(run.because).toContainEqual(expect.objectContaining({ rule: 'most-of-waits', isKept: true }));
+    const soaks = run.steps.filter(({ step }) => step.wait !== undefined);
+    expect(soaks.length).toBeGreaterThanOrEqual(9);
+    for (const { step, instrumentId, startsAtMinute, activeMinutes } of soaks) {
+      const end = run.steps.find((one) => one.instrumentId === instrumentId && step.wait?.until.includes(one.step.id));
+      const waited = (end?.startsAtMinute ?? NaN) - (startsAtMinute ?? NaN) - activeMinutes;
+      expect(waited).toBeGreaterThanOrEqual((step.wait?.minutes.value ?? NaN) - 1e-9);
+      expect(waited).toBeLessThanOrEqual((step.wait?.most?.value ?? NaN) + 1e-9);
+    }
+  });
+});

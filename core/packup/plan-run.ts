@@ -1,7 +1,7 @@
 import { isHazardous } from '#core/agents/guard.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import { itemIn } from '#core/book/practice.ts';
-import type { Step } from '#core/book/step.ts';
+import type { ReadyFor, Step } from '#core/book/step.ts';
 import { protects } from '#core/care/what-matters.ts';
 import { chooseSteps, shortestSeconds, type Unit } from '#core/packup/choose-steps.ts';
 import { enabling, stepsFor } from '#core/packup/collect-steps.ts';
@@ -13,6 +13,7 @@ import {
   type Before,
   type Candidate,
 } from '#core/packup/run-precedence.ts';
+import { startOf } from '#core/handling/play-through.ts';
 import { countFor } from '#core/packup/count-for.ts';
 import { keepApart, type KeptApart } from '#core/packup/mixing-guard.ts';
 import { jobsAmong, type Job } from '#core/packup/job.ts';
@@ -40,11 +41,17 @@ function isUsual(step: Step, steps: readonly Step[]): boolean {
   return usual === undefined || calledBy.answers.includes(usual);
 }
 
+/** Of several instruments made ready the last one stays in the hands and is played first. */
+function readyForOf(parts: readonly RunPart[]): (part: RunPart) => ReadyFor {
+  const last = parts.filter((part) => startOf(part) === 'before').at(-1);
+  return (part) => (last !== undefined && part !== last && startOf(part) === 'before' ? 'later' : 'playing');
+}
+
 function candidatesOf(part: RunPart, request: RunRequest, isFirst: boolean): Candidate[] {
   const { player, learned } = request;
   const pace = paceOf(player.standing);
   // Hands are washed once, however many cases are opened.
-  const steps = stepsFor(part.practice, part.items).filter(
+  const steps = stepsFor(part.practice, part.items, readyForOf(request.parts)(part)).filter(
     ({ id, oncePerRun }) => (isFirst || !oncePerRun) && !request.without?.has(runStepKey(part.instrumentId, id)),
   );
   const standIns = standInsIn(steps);
@@ -140,7 +147,9 @@ function jobsOf(candidates: readonly Candidate[], before: Before, parts: readonl
     after: (before.get(candidate.key) ?? []).flatMap((earlier) => {
       const job = indexOf.get(earlier);
       if (job === undefined) return [];
-      const wait = candidates[job]?.step.wait;
+      const { step, instrumentId } = candidates[job] ?? {};
+      // Two clarinets have the same steps: a reed that soaks is waited for by its own instrument alone.
+      const wait = instrumentId === candidate.instrumentId ? step?.wait : undefined;
       if (!wait?.until.includes(candidate.step.id)) return [{ job, waitSeconds: 0 }];
       const most = wait.most === undefined ? {} : { mostSeconds: wait.most.value * SECONDS };
       return [{ job, waitSeconds: wait.minutes.value * SECONDS, ...most }];
@@ -306,6 +315,7 @@ function planOnce(request: RunRequest): OrderedPlan {
   const workSeconds = chosen.reduce((sum, job) => sum + (jobs[job]?.workSeconds ?? 0), 0);
   const waitMinutes = steps.reduce((sum, { step }) => sum + (step.wait?.minutes.value ?? 0), 0);
   const mosts = steps.filter(({ step }) => step.wait?.most !== undefined).length;
+  const aside = new Set(steps.flatMap(({ step, instrumentId }) => (step.readyFor === 'later' ? [instrumentId] : [])));
   const elapsedMinutes = elapsedSeconds / SECONDS;
   const activeMinutes = workSeconds / SECONDS;
   const plan: RunPlan = {
@@ -332,6 +342,7 @@ function planOnce(request: RunRequest): OrderedPlan {
           ]
         : []),
       ...(mosts > 0 ? [{ rule: 'most-of-waits', waits: mosts, isKept: keepsMost } as const] : []),
+      ...(aside.size > 0 ? [{ rule: 'set-aside', instruments: aside.size } as const] : []),
       ...(turns > 0 ? [{ rule: 'turning', turns, seconds: changeSeconds } as const] : []),
       ...usualLooks(candidates.filter((_, index) => minutesAtHand === null || isChosen.has(index))),
     ],

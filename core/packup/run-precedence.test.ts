@@ -63,6 +63,13 @@ describe('blocks', () => {
     expect(kept([candidate('a', 'wipe'), candidate('b', 'wipe')])).toEqual({});
   });
 
+  test('what is made ready to be set aside is so to its end, its soak too, before the next is begun', () => {
+    const aside: Partial<Step> = { readyFor: 'later' };
+    const one = [candidate('a', 'wet', waits), candidate('a', 'aside', aside)];
+    expect(kept([...one, candidate('b', 'join')])).toEqual({ 'b join': ['a wet', 'a aside'] });
+    expect(kept([candidate('b', 'join', held), ...one])).toEqual({ 'a wet': ['b join'], 'a aside': ['b join'] });
+  });
+
   test('what cannot wait, what begins a wait, and what leads there come first on all of them', () => {
     const all = [
       candidate('a', 'lift', held),

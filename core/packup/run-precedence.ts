@@ -37,6 +37,9 @@ export function beforeOf(candidates: readonly Candidate[], parts: readonly RunPa
 /** Is an instrument of this run lifted, or does it hang from a strap? */
 const isHeavy = ({ step }: Candidate): boolean => step.does.some((deed) => deed.do === 'hold' || deed.do === 'hang');
 
+/** Is this instrument made ready and set aside? */
+const isForLater = (block: readonly Candidate[]): boolean => block.some(({ step }) => step.readyFor === 'later');
+
 /** Hands are washed before any reed is touched, and no instrument is taken on while another stands with its reed on or its water in. */
 function firstOfAllFirst(candidates: readonly Candidate[], before: Map<RunStepKey, RunStepKey[]>): void {
   const first = candidates.filter(isFirstOfAll).map(({ key }) => key);
@@ -53,7 +56,8 @@ function firstOfAllFirst(candidates: readonly Candidate[], before: Map<RunStepKe
 
 /**
  * What a hand or a strap carries is one block of work: one instrument is made ready to its end before the next is
- * begun. Only what begins a wait, a reed laid to soak, and what cannot wait comes first on all of them.
+ * begun. Only what begins a wait, a reed laid to soak, and what cannot wait comes first on all of them. What is made
+ * ready to be set aside is made so in its own turn, its soak too: nothing hurries it.
  */
 export function keepBlocks(candidates: readonly Candidate[], before: Map<RunStepKey, RunStepKey[]>): void {
   firstOfAllFirst(candidates, before);
@@ -61,10 +65,12 @@ export function keepBlocks(candidates: readonly Candidate[], before: Map<RunStep
     candidates.filter(({ instrumentId }) => instrumentId === id),
   );
   blocks.forEach((block, at) => {
-    const begins = block.filter((one) => one.step.wait !== undefined || isUrgent(one)).map(({ key }) => key);
+    const begins = block
+      .filter((one) => (one.step.wait !== undefined && !isForLater(block)) || isUrgent(one))
+      .map(({ key }) => key);
     const early = new Set([...begins, ...begins.flatMap((key) => before.get(key) ?? [])]);
     for (const earlier of blocks.slice(0, at)) {
-      if (!earlier.some(isHeavy) && !block.some(isHeavy)) continue;
+      if (!isForLater(earlier) && !earlier.some(isHeavy) && !block.some(isHeavy)) continue;
       const keys = earlier.map(({ key }) => key);
       for (const { key } of block) if (!early.has(key)) before.set(key, [...(before.get(key) ?? []), ...keys]);
     }

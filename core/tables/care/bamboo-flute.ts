@@ -139,6 +139,7 @@ export const bambooFlute: Page = {
       after: ['bamboo-flute/push'],
       needs: ['hands-ready', 'case-open'],
       does: [part('cap', 'top-half')],
+      readyFor: 'playing',
       mark: 'general',
     },
     {

@@ -212,6 +212,7 @@ export const bassoon: Page = {
       minutes: 0.2,
       after: ['bassoon/bocal-in', 'bassoon/hand-rest', 'double-reed/lamp'],
       does: [join('reed', 'bocal')],
+      readyFor: 'playing',
       mark: 'practice',
     },
     {

@@ -85,6 +85,7 @@ export const corAnglais: Page = {
       minutes: 0.2,
       after: ['cor-anglais/bocal-in', 'double-reed/lamp'],
       does: [join('reed', 'bocal')],
+      readyFor: 'playing',
       mark: 'general',
     },
     {

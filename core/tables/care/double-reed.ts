@@ -66,6 +66,7 @@ export const doubleReed: Page = {
       method: { id: 'wetting-double-reeds', choices: ['room-water'] },
       uses: [{ agent: 'cool-water', on: 'double-reed' }],
       does: [soak('reed', 'cup')],
+      readyFor: 'playing',
       mark: 'one-voice',
     },
     {
@@ -88,6 +89,7 @@ export const doubleReed: Page = {
       cautions: [BLADES_CRACK],
       method: { id: 'wetting-double-reeds', choices: ['mouth'] },
       does: [soak('reed', 'mouth')],
+      readyFor: 'playing',
       mark: 'practice',
     },
     {
@@ -111,6 +113,7 @@ export const doubleReed: Page = {
       method: { id: 'wetting-double-reeds', choices: ['warm-water'] },
       uses: [{ agent: 'cool-water', on: 'double-reed' }],
       does: [soak('reed', 'cup')],
+      readyFor: 'playing',
       mark: 'practice',
     },
     {
@@ -124,6 +127,7 @@ export const doubleReed: Page = {
       why: 'One blade shades the other’s crack.',
       harm: 'a split reed is blamed on the instrument',
       does: [liftOut('reed'), look('reed')],
+      readyFor: 'playing',
       mark: 'practice',
     },
     {

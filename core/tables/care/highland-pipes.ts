@@ -204,6 +204,7 @@ export const highlandPipes: Page = {
       why: 'Warm reeds rise. The chanter is the fixed point.',
       harm: 'you chase drones on a cold chanter',
       does: [],
+      readyFor: 'playing',
       mark: 'estimate',
     },
     {

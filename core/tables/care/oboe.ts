@@ -115,6 +115,7 @@ export const oboe: Page = {
       supplies: ['cork grease'],
       uses: [{ agent: 'cork-grease', on: 'tube-cork' }],
       does: [grease('reed-cork')],
+      readyFor: 'playing',
       mark: 'practice',
     },
     {
@@ -128,6 +129,7 @@ export const oboe: Page = {
       why: 'The tip ends at one knock on a tooth or a sleeve.',
       cautions: ['Never hold it by the blades.'],
       does: [join('reed', 'upper-joint')],
+      readyFor: 'playing',
       mark: 'practice',
     },
     {

@@ -28,6 +28,13 @@ import { swab } from '#core/tables/care/swab.ts';
 import { tenons } from '#core/tables/care/tenons.ts';
 import { trombone } from '#core/tables/care/trombone.ts';
 import { tuba } from '#core/tables/care/tuba.ts';
+import {
+  windCapped,
+  windOfBassoon,
+  windOfDoubleReed,
+  windOfSaxophone,
+  windShouldered,
+} from '#core/tables/care/set-aside.ts';
 import { wind } from '#core/tables/care/wind.ts';
 import { woodenBore } from '#core/tables/care/wooden-bore.ts';
 import type { KindId } from '#core/instruments/kind.ts';
@@ -87,6 +94,10 @@ const windInBag: PageUse = {
   without: ['wind/bench-service'],
   says: {
     'wind/case-flat': { heading: 'Lay the bag flat and open it', how: 'Best on a carpet, never on a lap or chair.' },
+    'wind/set-aside': {
+      heading: 'Lay it on its bag until you play it',
+      how: 'Its cap stays on the blowing edge. Lay it where nobody passes.',
+    },
     'wind/pieces-in-wells': {
       heading: 'Leave nothing loose in the bag',
       how: 'The flute lies in it with its blowing edge up and capped.',
@@ -105,7 +116,16 @@ const windInBag: PageUse = {
   },
 };
 /** At home the pipes are laid out to dry, not cased. */
-const windUncased: PageUse = { page: wind, without: ['wind/bench-service', 'wind/case-away', 'wind/shake-case'] };
+const windUncased: PageUse = {
+  page: wind,
+  without: ['wind/bench-service', 'wind/case-away', 'wind/shake-case'],
+  says: {
+    'wind/set-aside': {
+      heading: 'Lay the pipes flat until you play them',
+      how: 'Lay them on a table, the drones together, well back from its edge. Warm the chanter when the turn comes.',
+    },
+  },
+};
 /** Keys by their number: few on a piccolo, many and far apart on a baritone saxophone. */
 const keyedOf = (minutes: number): PageUse => ({ page: keyed, says: keysTake(minutes) });
 const keyedSaxophone = (minutes: number): PageUse => ({ ...keyedOf(minutes), without: ['keyed/prop-open'] });
@@ -135,7 +155,7 @@ const singleReedUncorked: PageUse = {
     },
   },
 };
-const saxSwabbed = (minutes: number) => pages(wind, swab, keyedSaxophone(minutes), singleReedUncorked);
+const saxSwabbed = (minutes: number) => pages(windOfSaxophone, swab, keyedSaxophone(minutes), singleReedUncorked);
 const sax = (minutes: number) => [...saxSwabbed(minutes), ...pages(saxophone)];
 /** Only the small ones are lifted round the valve block with one hand. */
 const lowPistonBrass = (trumpets: number): PageUse => ({
@@ -192,15 +212,15 @@ const lowPistons = pages(wind, brass, lowPistonBrass(1.5), lowBrass);
 
 /** Which pages of the book each kind is made of, common pages first. A kind without pages does not compile. */
 export const PAGES_OF = {
-  clarinet: pages(wind, swab, keyed, tenons, inWood, singleReed, clarinet),
-  'bass-clarinet': pages(wind, swab, keyedOf(8), tenons, inWood, singleReed, bassClarinet),
+  clarinet: pages(windCapped, swab, keyed, tenons, inWood, singleReed, clarinet),
+  'bass-clarinet': pages(windCapped, swab, keyedOf(8), tenons, inWood, singleReed, bassClarinet),
   'soprano-saxophone': [...saxSwabbed(7), { page: saxophone, when: { pieces: ['two-piece'] } }, saxophoneInOne],
   'alto-saxophone': sax(8),
   'tenor-saxophone': sax(8),
   'baritone-saxophone': [...sax(10), ...pages(baritoneSaxophone)],
-  oboe: pages(wind, swab, keyedOf(7), tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboe),
+  oboe: pages(windOfDoubleReed, swab, keyedOf(7), tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboe),
   'cor-anglais': pages(
-    wind,
+    windOfDoubleReed,
     swab,
     keyedOf(7),
     tenons,
@@ -210,7 +230,7 @@ export const PAGES_OF = {
     oboeJoints,
     corAnglais,
   ),
-  bassoon: pages(wind, swab, keyedBassoon, tenons, doubleReedBassoon, bassoon),
+  bassoon: pages(windOfBassoon, swab, keyedBassoon, tenons, doubleReedBassoon, bassoon),
   flute: pages(wind, swab, keyedOf(5), flute),
   piccolo: pages(wind, swab, keyedOf(4), inWoodToTheHead, flute, piccolo),
   'bamboo-flute': pages(windInBag, swab, bambooFlute),
@@ -231,5 +251,5 @@ export const PAGES_OF = {
     { page: rotaryBrass, when: { valves: ['rotary'] } },
     { page: rotaryTuba, when: { valves: ['rotary'] } },
   ),
-  sousaphone: pages(wind, brassShouldered, lowPistonBrass(2.5), lowByTubing, tuba, sousaphone),
+  sousaphone: pages(windShouldered, brassShouldered, lowPistonBrass(2.5), lowByTubing, tuba, sousaphone),
 } as const satisfies Record<KindId, readonly PageUse[]>;

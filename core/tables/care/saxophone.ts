@@ -332,6 +332,7 @@ export const saxophone: Page = {
       after: ['saxophone/reed-on', 'saxophone/neck-screw'],
       harm: 'there is no sound at all',
       does: [part('cap', 'mouthpiece')],
+      readyFor: 'playing',
       mark: 'practice',
     },
     {
@@ -341,7 +342,7 @@ export const saxophone: Page = {
       heading: 'Try the octave key with A, then with G',
       how: 'With A the neck pad opens, with G it shuts.',
       minutes: 0.2,
-      after: ['saxophone/neck-in'],
+      after: ['saxophone/neck-screw', 'saxophone/neck-in'],
       why: 'It finds a bent lever at once.',
       harm: 'a bent lever costs you the lesson',
       does: [work('octave-key')],

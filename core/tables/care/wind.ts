@@ -1,4 +1,4 @@
-import { look, open, shut, stow } from '#core/book/deed.ts';
+import { lay, look, open, shut, stow } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
 
@@ -124,6 +124,21 @@ export const wind: Page = {
       why: 'The instrument lies in the lower half.',
       harm: 'everything can fall out as the lid opens',
       does: [open('case')],
+      mark: 'general',
+    },
+    {
+      id: 'wind/set-aside',
+      item: 'wind/unpack',
+      part: 'case',
+      heading: 'Set it on its stand until you play it',
+      how: 'Put the stand where nobody passes. Without one, leave it in its case and make it ready when its turn comes.',
+      minutes: 0.3,
+      after: [],
+      closing: true,
+      must: true,
+      readyFor: 'later',
+      harm: 'it is knocked off a chair while you see to the next',
+      does: [lay('everything')],
       mark: 'general',
     },
     {
