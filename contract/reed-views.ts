@@ -70,6 +70,8 @@ const choiceView = object({
   /** Null without a limit. */
   minutes: amount().integer().min(0).required(),
   words: text().required(),
+  /** False where it is new, or still being broken in. */
+  isBrokenIn: boolean().strict().required(),
   /** Its back may have bulged, and what to do about it. */
   warp: text().nullable().defined(),
   because: whyLines,
@@ -108,13 +110,25 @@ const reedsOfKind = object({
   /** Its reeds are broken in by the day. */
   breaksIn: boolean().strict().required(),
   instruments: array(instrumentName).required(),
-  /** The reed for now, and others in order. */
+  /** What is played now, reed after reed, and what else is to be done about reeds today. */
+  today: object({
+    words: array(text().required()).min(1).required(),
+    play: array(choiceView).required(),
+    /** What is played on, beyond its limit, where nothing else is there. */
+    beyond: choiceView.nullable().defined(),
+  })
+    .exact()
+    .required(),
+  /** Those being broken in, those that may be played in order, and those that rest. */
   first: array(choiceView).required(),
   choices: array(choiceView).required(),
   resting: array(choiceView).required(),
   favourite: text().nullable().defined(),
-  /** How many reeds to open for the next concert, and by when; null where there is none, or enough are there. */
-  reminder: text().nullable().defined(),
+  /** The next concert and what is ready for it, until it is over; null where none is known. */
+  concert: object({ on: localDateText().required(), words: text().required(), because: whyLines })
+    .exact()
+    .nullable()
+    .defined(),
   boxes: array(boxView).required(),
   plays: array(playWithReeds).required(),
   life: object({

@@ -1,5 +1,5 @@
 import type { PlayerId } from '#core/instruments/instrument.ts';
-import { DAILY_CAP, OVERPLAYED } from '#core/reeds/reed-numbers.ts';
+import { DAILY_CAP, OVERPLAYED, RAMP, TOO_LITTLE } from '#core/reeds/reed-numbers.ts';
 import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
 import { type ReedBox, type ReedId, type ReedSaid, type ReedUse } from '#core/reeds/reed.ts';
 import { SEASON_RATES, type ReedFate, type ReedSeason, type SeasonDay } from '#core/reeds/reed-season.ts';
@@ -67,12 +67,26 @@ class Told {
 }
 
 /**
- * What a day's play wears: minutes beyond the cap are hard ones, and so are all on a reed that is broken in and has not
- * rested.
+ * What the cane of this season bears of a day: the ramp by the days that were neither overplayed nor hardly played; null
+ * once its pores have closed. Who is advised by use or by a grade is advised: the cane knows nothing of that (estimate).
  */
-function wearOn({ breakIn, lastPlayedOn }: ReedState, minutes: number, today: LocalDate): number {
-  const isUnrested = breakIn === null && lastPlayedOn === addDays(today, -1);
-  const cap = breakIn === null ? DAILY_CAP.value : breakIn.cap.value * OVERPLAYED.value;
+function borneOf({ days }: ReedState): number | null {
+  let steps = 0;
+  for (const { minutes } of days) {
+    const cap = RAMP[steps]?.value;
+    if (cap !== undefined && minutes <= cap * OVERPLAYED.value && minutes >= cap * TOO_LITTLE.value) steps += 1;
+  }
+  return RAMP[steps]?.value ?? null;
+}
+
+/**
+ * What a day's play wears: minutes beyond what it bears are hard ones, and so are all on a reed that is broken in and has
+ * not rested.
+ */
+function wearOn(reed: ReedState, minutes: number, today: LocalDate): number {
+  const borne = borneOf(reed);
+  const isUnrested = borne === null && reed.lastPlayedOn === addDays(today, -1);
+  const cap = borne === null ? DAILY_CAP.value : borne * OVERPLAYED.value;
   const hard = isUnrested ? minutes : Math.max(0, minutes - cap);
   return minutes + hard * (SEASON_RATES.hard.value - 1);
 }

@@ -1,14 +1,16 @@
 import { chanceOfGood, type GoodShare } from '#core/reeds/good-reeds.ts';
-import { FIRST_HALF, RAMP, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
+import { FIRST_HALF, IN_HAND, PLAYED_IN_DAYS, RAMP, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
 import { ageOf, goodShareOf, onwardOf, type LivesOf } from '#core/reeds/reed-life.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { isConcertReed } from '#core/reeds/which-reed.ts';
-import type { BreakIn } from '#core/reeds/reed.ts';
+import type { BreakIn, ReedFamily } from '#core/reeds/reed.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import { checkNumber } from '#core/kernel/check-number.ts';
 
 /** After breaking in a reed is played in turn for so long before its grade is trusted (estimate). */
 export const SETTLING_DAYS = 3;
+/** More than so many reeds nobody keeps going at once (estimates). */
+const MOST_IN_TURN: Readonly<Record<ReedFamily, number>> = { single: 8, double: 6, pipe: 2 };
 /** Nobody wants more. */
 const MOST_WANTED = 1000;
 /** More is not offered in the table. */
@@ -21,7 +23,7 @@ export type Readiness = {
   readonly on: LocalDate;
   readonly wanted: number;
   readonly existing: readonly ExistingReed[];
-  /** Reeds already opened whose grade is not known yet. */
+  /** Reeds already opened whose grade is not known yet, and can be by that day. */
   readonly underWay: number;
   readonly share: GoodShare & { readonly graded: number };
   /** Days from opening a reed to trusting its grade. */
@@ -30,6 +32,10 @@ export type Readiness = {
   readonly openBy: LocalDate | null;
   /** How many more to open for the chance that is sure enough; null where no number is, or it is too late. */
   readonly toOpen: number | null;
+  /** How many of them it is wise to open: no more than can be kept going beside those in use. */
+  readonly advised: number;
+  /** New reeds there are to be opened. */
+  readonly unopened: number;
   /** Opened so many more → the chance that enough are ready. */
   readonly table: readonly { readonly opened: number; readonly chance: number }[];
 };
@@ -42,8 +48,22 @@ export type ReadinessAsked = {
   readonly lives: LivesOf;
   /** Minutes that will probably be played until that day. */
   readonly minutesUntil: number;
+  /** How the reeds that would be opened are broken in. */
   readonly breakIn: BreakIn;
+  readonly family?: ReedFamily;
 };
+
+/** Days from opening a reed to trusting its grade. */
+const leadOf = (family: ReedFamily, breakIn: BreakIn): number =>
+  family === 'single'
+    ? (breakIn === 'none' ? 0 : RAMP.length * (breakIn === 'two-weeks' ? 2 : 1)) + SETTLING_DAYS
+    : PLAYED_IN_DAYS[family].value;
+
+/** Days until the grade of a reed that is opened can be trusted: what is left of breaking it in, and a few in turn. */
+function leftOf({ breakIn, days }: ReedState, family: ReedFamily): number {
+  if (family !== 'single') return Math.max(1, leadOf(family, 'none') - days.length);
+  return breakIn === null ? SETTLING_DAYS : breakIn.of - breakIn.reached + SETTLING_DAYS;
+}
 
 /** The chances of 0, 1, 2 … of these, each with a chance of its own. */
 function counts(chances: readonly number[]): number[] {
@@ -56,22 +76,22 @@ function counts(chances: readonly number[]): number[] {
   );
 }
 
+/** How fit a concert reed is by the share of its expected life behind it: whole in the first half, then less and less (estimate). */
+const fitnessAt = (share: number): number =>
+  share <= FIRST_HALF.value ? 1 : Math.max(0, (1 - share) / (1 - FIRST_HALF.value));
+
 /**
- * The concert reeds of today that will probably still be fit: alive, by the belief of how long reeds live, and in the
- * first half of an expected life. What is played until then is shared among the reeds in turn.
+ * The concert reeds of today that will probably still be fit: alive, by the belief of how long reeds live, and not too far
+ * in an expected life. What is played until then is shared among the reeds in turn, and those that will be.
  */
-function existingOn({ reeds, lives, minutesUntil }: ReadinessAsked): ExistingReed[] {
-  const inTurn = reeds.filter(({ stage }) => stage === 'in-rotation' || stage === 'practice-only');
-  const each = inTurn.length === 0 ? 0 : minutesUntil / inTurn.length;
+function existingOn({ reeds, lives, minutesUntil, family = 'single' }: ReadinessAsked): ExistingReed[] {
+  const living = reeds.filter(({ stage }) => stage !== 'new' && stage !== 'retired').length;
+  const unopened = reeds.filter(({ stage }) => stage === 'new').length;
+  const inTurn = Math.max(living, Math.min(IN_HAND[family].value, living + unopened));
+  const each = inTurn === 0 ? 0 : minutesUntil / inTurn;
   return reeds.filter(isConcertReed).map((reed) => {
-    const age = ageOf(reed);
-    const { belief } = lives[reed.box.material];
-    const isSpent = age + each > belief.median.mean * FIRST_HALF.value;
-    return {
-      reed,
-      minutesUntil: each,
-      chance: isSpent ? 0 : onwardOf(reed, lives).lasts(each),
-    };
+    const share = (ageOf(reed) + each) / lives[reed.box.material].belief.median.mean;
+    return { reed, minutesUntil: each, chance: fitnessAt(share) * onwardOf(reed, lives).lasts(each) };
   });
 }
 
@@ -82,34 +102,37 @@ function existingOn({ reeds, lives, minutesUntil }: ReadinessAsked): ExistingRee
  * @throws RangeError for a wish or minutes that are none
  */
 export function readinessFor(asked: ReadinessAsked): Readiness {
-  const { on, wanted, today, reeds, breakIn } = asked;
+  const { on, wanted, today, reeds, breakIn, family = 'single' } = asked;
   checkNumber('the concert reeds wanted', wanted, { whole: true, most: MOST_WANTED });
   checkNumber('the minutes until then', asked.minutesUntil);
   const existing = existingOn(asked);
-  const share = goodShareOf(reeds);
+  const share = goodShareOf(reeds, family);
+  // What is under way counts where there is time to finish it, each by how far it has come.
   const underWay = reeds.filter(
-    ({ stage, grade, ungraded }) =>
-      stage === 'breaking-in' || (stage === 'in-rotation' && (grade === null || ungraded)),
+    (reed) =>
+      (reed.stage === 'breaking-in' || (reed.stage === 'in-rotation' && (reed.grade === null || reed.ungraded))) &&
+      leftOf(reed, family) <= daysBetween(today, on),
   ).length;
-  const ramp = breakIn === 'none' ? 0 : RAMP.length * (breakIn === 'two-weeks' ? 2 : 1);
-  const leadDays = ramp + SETTLING_DAYS;
+  const leadDays = leadOf(family, breakIn);
   const openBy = addDays(on, -leadDays);
   const inTime = openBy >= today;
-  // What is under way counts where there is time to finish it.
-  const begun = daysBetween(today, on) >= SETTLING_DAYS ? underWay : 0;
   const have = counts(existing.map(({ chance }) => chance));
   const chanceWith = (opened: number): number =>
-    have.reduce((sum, chance, count) => sum + chance * chanceOfGood(begun + opened, wanted - count, share), 0);
+    have.reduce((sum, chance, count) => sum + chance * chanceOfGood(underWay + opened, wanted - count, share), 0);
   const table = Array.from({ length: inTime ? MOST_IN_TABLE + 1 : 1 }, (_, opened) => ({
     opened,
     chance: chanceWith(opened),
   }));
+  const inUse = reeds.filter(({ stage }) => stage !== 'new' && stage !== 'retired').length;
+  const mostMore = Math.max(0, MOST_IN_TURN[family] - inUse);
   const enough = table.find(({ chance }) => chance >= SURE_ENOUGH.value - 1e-9);
   return {
     on,
     wanted,
     existing,
     underWay,
+    advised: Math.min(enough?.opened ?? Infinity, mostMore),
+    unopened: reeds.filter(({ stage }) => stage === 'new').length,
     share,
     leadDays,
     openBy: inTime ? openBy : null,

@@ -1,6 +1,6 @@
 import { CANE_LIFE, SYNTHETIC_LIFE, GOOD_PRIOR } from '#core/reeds/reed-numbers.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
-import { endsALife, type ReedMaterial } from '#core/reeds/reed.ts';
+import { endsALife, type ReedFamily, type ReedMaterial } from '#core/reeds/reed.ts';
 import { drawnCurve, type DrawnCurve, type Lifetime } from '#core/reeds/survival.ts';
 import { lifeBelief, type LifeBelief, type LifePrior, type Onward } from '#core/reeds/weibull-life.ts';
 import type { GoodShare } from '#core/reeds/good-reeds.ts';
@@ -70,9 +70,16 @@ export function remainingOf(reed: ReedState, lives: LivesOf): { low: number; mid
   return { low: outlives(0.9), middle: outlives(0.5), high: outlives(0.1) };
 }
 
-/** How a player's own grading has come out, added to what is believed before: only reeds graded with a flat back count. */
-export function goodShareOf(reeds: readonly ReedState[]): GoodShare & { readonly graded: number } {
-  const graded = reeds.filter(({ grade, ungraded }) => grade !== null && !ungraded);
-  const good = graded.filter(({ grade }) => grade?.goodFor === 'concert').length;
-  return { good: GOOD_PRIOR.good + good, bad: GOOD_PRIOR.bad + graded.length - good, graded: graded.length };
+/**
+ * How a player's own grading has come out, added to what is believed before: only reeds graded with a flat back count, and
+ * one that was of concert grade once stays a good one, however it is graded when it is worn.
+ */
+export function goodShareOf(
+  reeds: readonly ReedState[],
+  family: ReedFamily = 'single',
+): GoodShare & { readonly graded: number } {
+  const prior = GOOD_PRIOR[family];
+  const graded = reeds.filter(({ grade, ungraded, wasConcert }) => wasConcert || (grade !== null && !ungraded));
+  const good = graded.filter(({ wasConcert }) => wasConcert).length;
+  return { good: prior.good + good, bad: prior.bad + graded.length - good, graded: graded.length };
 }

@@ -15,6 +15,11 @@ export const RAMP: readonly Marked[] = [
   estimate(40),
   estimate(50),
 ];
+/**
+ * However its days were spread, a reed is broken in once it has been played on as many days as the ramp has, and as long as
+ * the whole ramp. The player's own grade ends it sooner, but not before it has been played on so many days.
+ */
+export const GRADED_AFTER_DAYS = estimate(4);
 /** Played more than so many times the cap, a day holds the reed back; less than so much of it, it brings it no further. */
 export const OVERPLAYED = estimate(1.25);
 export const TOO_LITTLE = estimate(0.5);
@@ -54,8 +59,20 @@ export const CANE_LIFE: LifePrior = { median: MONTH_MINUTES, medianSpread: 0.5, 
 /** Nobody says how long a synthetic reed lives: six times as long is a guess. */
 export const SYNTHETIC_LIFE: LifePrior = { ...CANE_LIFE, median: 6 * MONTH_MINUTES, medianSpread: 0.8 };
 
-/** Of the reeds of a box half are good enough for a concert: counted as two that were and two that were not. */
-export const GOOD_PRIOR = { good: 2, bad: 2 } as const;
+/**
+ * Of the cane reeds of a box half are good enough for a concert: counted as two that were and two that were not. Of double
+ * reeds made by hand one in two or three is: counted as two that were and three that were not. Estimates.
+ */
+export const GOOD_PRIOR: Readonly<Record<ReedFamily, { readonly good: number; readonly bad: number }>> = {
+  single: { good: 2, bad: 2 },
+  double: { good: 2, bad: 3 },
+  pipe: { good: 2, bad: 2 },
+};
+/** From opening a reed that has no ramp to trusting its grade, days: it is adjusted and played in (estimate). */
+export const PLAYED_IN_DAYS: Readonly<Record<Exclude<ReedFamily, 'single'>, Marked>> = {
+  double: estimate(7),
+  pipe: estimate(7),
+};
 /** With that chance there shall be enough on the day. */
 export const SURE_ENOUGH = estimate(0.95);
 /** A concert reed is in the first half of its life. */

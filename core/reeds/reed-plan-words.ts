@@ -2,7 +2,8 @@ import { entriesOf } from '#core/kernel/typed.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { counted, duration, type Format } from '#core/explain/format.ts';
 import { RAN_OUT } from '#core/solve/solve-words.ts';
-import { FIRST_HALF, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
+import { FIRST_HALF, GOOD_PRIOR, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
+import type { ReedFamily } from '#core/reeds/reed.ts';
 import type { ReedLives } from '#core/reeds/reed-life.ts';
 import { reedName } from '#core/reeds/reed-words.ts';
 import type { RotationPlan } from '#core/reeds/plan-rotation.ts';
@@ -15,26 +16,36 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
 const hours = (minutes: number, format: Format): string => `${format.number(minutes / 60)} h`;
 
 /** The answer of readiness in one sentence. */
-export function readinessWords({ wanted, openBy, toOpen, table, on }: Readiness, format: Format): string {
+export function readinessWords(
+  { wanted, openBy, toOpen, advised, table, on, unopened }: Readiness,
+  format: Format,
+): string {
   const now = table[0]?.chance ?? 0;
   const goal = `${counted(wanted, 'concert reed')} on ${format.date(on)}`;
   if (openBy === null)
     return `It is too late to break in a new reed. With those you have, the chance of ${goal} is about ${percent(now)}.`;
   if (toOpen === 0) return `You have enough: the chance of ${goal} is about ${percent(now)}.`;
-  const most = table.at(-1);
-  if (toOpen === null)
-    return `Even with ${most?.opened ?? 0} more reeds the chance of ${goal} is only about ${percent(most?.chance ?? 0)}. Open as many as you can by ${format.date(openBy)}.`;
-  return `Open ${counted(toOpen, 'more reed')} by ${format.date(openBy)}: the chance of ${goal} is then about ${percent(table[toOpen]?.chance ?? 0)}.`;
+  if (advised === 0)
+    return `You have as many reeds in turn as can be kept going: the chance of ${goal} is about ${percent(now)}.`;
+  const chance = percent(table[advised]?.chance ?? 0);
+  const missing = advised - unopened;
+  const buy =
+    missing <= 0 ? '' : ` You have ${unopened === 0 ? 'no new one' : `only ${unopened}`}, so buy ${missing} more.`;
+  return `Open ${counted(advised, 'more reed')} by ${format.date(openBy)}: the chance of ${goal} is then about ${chance}.${buy}`;
 }
 
 /** What the answer rests on, so that it can be checked by hand. */
-export function readinessWhy({ existing, underWay, share, leadDays }: Readiness, format: Format): WhyLine[] {
+export function readinessWhy(
+  { existing, underWay, share, leadDays, toOpen, advised }: Readiness,
+  family: ReedFamily,
+  format: Format,
+): WhyLine[] {
   return [
     ...existing.map(({ reed, minutesUntil, chance }): WhyLine => ({
       rule: 'existing',
       text:
         chance === 0
-          ? `${reedName(reed)} will be past the first half of its life by then.`
+          ? `${reedName(reed)} will be worn by then.`
           : `${reedName(reed)} plays about ${hours(minutesUntil, format)} until then, and is still fit with a chance of ${percent(chance)}.`,
       mark: 'estimate',
     })),
@@ -50,15 +61,24 @@ export function readinessWhy({ existing, underWay, share, leadDays }: Readiness,
     {
       rule: 'share',
       text:
-        `Of a box about half are good enough for a concert: counted as 2 that were and 2 that were not. ` +
-        `You have graded ${counted(share.graded, 'reed')} with a flat back, which makes ${format.number(share.good)} good and ${format.number(share.bad)} not (beta-binomial).`,
+        `${family === 'double' ? 'Of reeds made by hand about two in five are good enough for a concert' : 'Of a box about half are good enough for a concert'}: counted as ${GOOD_PRIOR[family].good} that were and ${GOOD_PRIOR[family].bad} that were not. ` +
+        `You have graded ${counted(share.graded, 'reed')}${family === 'single' ? ' with a flat back' : ''}, which makes ${format.number(share.good)} good and ${format.number(share.bad)} not (beta-binomial).`,
       mark: share.graded === 0 ? 'estimate' : 'yours',
     },
     {
       rule: 'lead',
-      text: `From opening a reed to trusting its grade takes ${counted(leadDays, 'day')}: breaking in, and ${SETTLING_DAYS} days in turn.`,
+      text: `From opening a reed to trusting its grade takes ${counted(leadDays, 'day')}: ${family === 'single' ? `breaking in, and ${SETTLING_DAYS} days in turn` : 'it is adjusted and played in'}.`,
       mark: 'estimate',
     },
+    ...(toOpen === null || toOpen > advised
+      ? [
+          {
+            rule: 'kept-going',
+            text: `To be sure it would take ${toOpen === null ? 'more than twenty' : toOpen}: that many are not kept going at once.`,
+            mark: 'estimate',
+          } as const,
+        ]
+      : []),
     {
       rule: 'sure-enough',
       text: `Enough is a chance of ${percent(SURE_ENOUGH.value)}, and a concert reed is in the first ${FIRST_HALF.value === 0.5 ? 'half' : percent(FIRST_HALF.value)} of its life.`,

@@ -1,18 +1,6 @@
-import { asSentence, counted, duration, listed } from '#core/explain/format.ts';
+import { counted, listed } from '#core/explain/format.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { reedName } from '#core/reeds/reed-words.ts';
-import type { ReedProposal } from '#core/reeds/which-reed.ts';
-
-/** Which reed is taken out when an instrument is made ready; null where none is to be had. */
-export function takeOutWords({ first, choices }: ReedProposal): string | null {
-  const breaking = first.map(({ reed, minutes }) => `break in ${reedName(reed)} for ${duration(minutes)}`);
-  const playing = choices
-    .slice(0, 1)
-    .map(({ reed, minutes }) => `play ${reedName(reed)} for up to ${duration(minutes)}`);
-  const [begin, ...then] = [...breaking, ...playing];
-  if (begin === undefined) return null;
-  return `${[asSentence(begin), ...then].join(', then ')}.`;
-}
 
 /** Where the reeds that were played go when it is packed up; null where nobody said which. */
 export function putBackWords(played: readonly ReedState[]): string | null {

@@ -46,11 +46,42 @@ describe('breaking in', () => {
   test('an overplayed day holds it back, a hardly played one brings it no further, a missed day takes nothing', () => {
     expect(reed1(daily(5, 25)).breakIn).toMatchObject({
       reached: 1,
-      cap: { value: 10 },
+      // What was played and did no harm it may be played again.
+      cap: { value: 25 },
       heldBack: [{ over: true, minutes: 25, cap: 10 }],
     });
     expect(reed1(daily(5, 3)).breakIn).toMatchObject({ reached: 1, heldBack: [{ over: false }] });
     expect(reed1([used(1, 20, 5), used(1, 9, 10)]).breakIn).toMatchObject({ reached: 2, heldBack: [] });
+  });
+
+  test('half an hour a day from the first: after a week of days it is broken in, not on day 1 for ever', () => {
+    const caps = Array.from(
+      { length: 8 },
+      (_, days) => reed1(daily(...Array<number>(days).fill(30))).breakIn?.cap.value,
+    );
+    expect(caps).toEqual([5, 30, 30, 30, 30, 30, 40, undefined]);
+    // An hour a day: nobody is sent back from it to 5 min, and no further than the ramp goes.
+    expect(reed1(daily(60)).breakIn?.cap.value).toBe(50);
+    // Two minutes a day for three weeks are no breaking in.
+    expect(reed1(daily(...Array<number>(21).fill(2))).breakIn).toMatchObject({ reached: 0 });
+  });
+
+  test("its player's own grade ends it, but not that of the first days; too hard again begins it anew", () => {
+    const right = (daysAgo: number, feel: 'right' | 'too-hard' = 'right') =>
+      said(1, addDays(REED_TODAY, -daysAgo), { what: 'graded', feel, goodFor: null, signs: [] });
+    expect(reed1(daily(5, 10, 15, 20), { sayings: [right(1)] }).breakIn).toBeNull();
+    expect(reed1(daily(5, 10, 15, 20), { sayings: [right(3)] }).breakIn).toMatchObject({ reached: 4 });
+    expect(reed1(daily(5, 10, 15, 20), { sayings: [right(1), right(0, 'too-hard')] }).breakIn).toMatchObject({
+      reached: 4,
+    });
+  });
+
+  test('a day put right weeks ago does not throw a settled reed back', () => {
+    const settled = daily(5, 10, 15, 20, 30, 40, 50, 60, 45, 60);
+    for (const [at] of settled.entries()) {
+      expect(reed1(settled.toSpliced(at, 1)).breakIn).toBeNull();
+      expect(reed1(settled.map((one, index) => (index === at ? { ...one, minutes: 90 } : one))).breakIn).toBeNull();
+    }
   });
 
   test('over two weeks each step is held for two days', () => {
@@ -99,12 +130,14 @@ describe('breaking in', () => {
     fc.assert(
       fc.property(fc.array(day, { maxLength: 30 }), (minutes) => {
         const days = minutes.map((one, at) => ({ on: addDays(REED_TODAY, at - 40), minutes: one }));
-        const ramping = { breakIn: 'week', before: 0, hardFrom: null } as const;
+        const ramping = { breakIn: 'week', before: 0, hardFrom: null, rightFrom: null } as const;
         let last = 0;
         for (let count = 0; count <= days.length; count++) {
           const reached = breakingIn(days.slice(0, count), REED_TODAY, ramping)?.reached ?? RAMP.length;
           expect(reached).toBeGreaterThanOrEqual(last);
-          expect(reached).toBeLessThanOrEqual(last + 1);
+          // Step by step, or by use: as many days as the ramp has, and as many minutes.
+          const isPlayedIn = count >= 7 && days.slice(0, count).reduce((sum, one) => sum + one.minutes, 0) >= 170;
+          expect(reached).toBeLessThanOrEqual(isPlayedIn ? RAMP.length : last + 1);
           last = reached;
         }
       }),

@@ -1,5 +1,13 @@
 import type { Marked } from '#core/explain/explained.ts';
-import { DAILY_CAP, OVERPLAYED, RAMP, REST_HOURS, TOO_LITTLE, WEAR } from '#core/reeds/reed-numbers.ts';
+import {
+  DAILY_CAP,
+  GRADED_AFTER_DAYS,
+  OVERPLAYED,
+  RAMP,
+  REST_HOURS,
+  TOO_LITTLE,
+  WEAR,
+} from '#core/reeds/reed-numbers.ts';
 import {
   reedId,
   type BreakIn,
@@ -61,6 +69,8 @@ export type ReedState = {
   /** What it may still play today; null without a limit. */
   readonly leftToday: number | null;
   readonly grade: ReedGrade | null;
+  /** It was graded for concerts once. */
+  readonly wasConcert: boolean;
   /** "Too hard" with a back that has not been rubbed flat is no grade yet. */
   readonly ungraded: boolean;
   readonly flattenedOn: LocalDate | null;
@@ -87,50 +97,84 @@ type Ramping = {
   readonly before: number;
   /** From this day on the longer way is taken, whatever was chosen: it was too hard with a flat back. */
   readonly hardFrom: LocalDate | null;
+  /** Since when its player has found it right, or soft: cane that is still closing feels hard. */
+  readonly rightFrom: LocalDate | null;
 };
+
+const RAMP_MINUTES = RAMP.reduce((sum, { value }) => sum + value, 0);
+const LAST_CAP = RAMP.at(-1)?.value ?? 0;
+
+/** What may be played by the ramp, or what was played before and did no harm: nobody goes back behind that. */
+const capOf = (ramp: Marked, played: number): Marked => {
+  const unharmed = Math.min(played, LAST_CAP);
+  return unharmed > ramp.value ? { value: unharmed, mark: 'estimate' } : ramp;
+};
+
+type Ramped = { readonly steps: number; readonly heldBack: readonly HeldBack[]; readonly most: number };
+
+/** How far the days that are over have brought a reed along the ramp; beyond it the last of them count no more. */
+function alongTheRamp(past: readonly DayOfUse[], before: number, isLong: (on: LocalDate) => boolean): Ramped {
+  let [steps, most] = [stepsBefore(before), 0];
+  const heldBack: HeldBack[] = [];
+  for (const { on, minutes } of past) {
+    const ramp = RAMP[Math.floor(steps)];
+    if (ramp === undefined) break;
+    const cap = capOf(ramp, most).value;
+    const over = minutes > cap * OVERPLAYED.value;
+    if (over || minutes < cap * TOO_LITTLE.value) heldBack.push({ on, minutes, cap, over });
+    else steps += isLong(on) ? 0.5 : 1;
+    most = Math.max(most, minutes);
+  }
+  return { steps, heldBack, most };
+}
+
+/** As many days and minutes as the ramp has, however they were spread; or its player found it right, after a few days. */
+function isPlayedIn(past: readonly DayOfUse[], { before, rightFrom }: Ramping, held: number): boolean {
+  const minutes = past.reduce((sum, one) => sum + one.minutes, before);
+  const daysUntilRight = rightFrom === null ? 0 : past.filter(({ on }) => on <= rightFrom).length;
+  const isLongEnough = past.length >= RAMP.length * held && minutes >= RAMP_MINUTES * held;
+  return isLongEnough || daysUntilRight >= GRADED_AFTER_DAYS.value;
+}
 
 /**
  * How far a reed has been broken in by the days it was really played: a day counts where it came near its cap, an
- * overplayed or hardly played one does not, and a missed day takes nothing away. Null where it is broken in.
+ * overplayed or hardly played one does not, and a missed day takes nothing away. Null where it is broken in: by the ramp, by
+ * as many days and minutes as the ramp has however they were spread, or by its player's own grade.
  */
 export function breakingIn(days: readonly DayOfUse[], today: LocalDate, ramping: Ramping): BreakingIn | null {
   const { breakIn, before, hardFrom } = ramping;
   if (breakIn === 'none') return null;
   const isLong = (on: LocalDate) => breakIn === 'two-weeks' || (hardFrom !== null && hardFrom <= on);
-  let steps = stepsBefore(before);
-  const heldBack: HeldBack[] = [];
-  for (const { on, minutes } of days) {
-    if (on >= today) break;
-    const cap = RAMP[Math.floor(steps)]?.value;
-    if (cap === undefined) return null;
-    const over = minutes > cap * OVERPLAYED.value;
-    if (over || minutes < cap * TOO_LITTLE.value) heldBack.push({ on, minutes, cap, over });
-    else steps += isLong(on) ? 0.5 : 1;
-  }
-  const cap = RAMP[Math.floor(steps)];
-  if (cap === undefined) return null;
-  const by = isLong(today) ? 'two-weeks' : 'week';
-  const held = by === 'week' ? 1 : 2;
-  return { by, reached: Math.floor(steps * held), of: RAMP.length * held, cap, heldBack };
+  const [by, held] = isLong(today) ? (['two-weeks', 2] as const) : (['week', 1] as const);
+  const past = days.filter(({ on }) => on < today);
+  const { steps, heldBack, most } = alongTheRamp(past, before, isLong);
+  const ramp = RAMP[Math.floor(steps)];
+  if (ramp === undefined || isPlayedIn(past, ramping, held)) return null;
+  return { by, reached: Math.floor(steps * held), of: RAMP.length * held, cap: capOf(ramp, most), heldBack };
 }
 
 /** What has been said of a reed, the latest of each. */
 function saidOf(sayings: readonly ReedSaid[]) {
-  let [grade, flattenedOn, hardFrom, ended]: [
+  let [grade, flattenedOn, hardFrom, rightFrom, ended]: [
     ReedGrade | null,
     LocalDate | null,
     LocalDate | null,
+    LocalDate | null,
     ReedState['ended'],
-  ] = [null, null, null, null];
+  ] = [null, null, null, null, null];
+  let wasConcert = false;
   for (const one of sayings) {
     if (one.what === 'flattened') flattenedOn = one.on;
     else if (one.what === 'ended') ended = { on: one.on, cause: one.cause };
     else {
       grade = { feel: one.feel, goodFor: one.goodFor, signs: one.signs, on: one.on };
+      wasConcert ||= one.goodFor === 'concert' && one.feel !== 'too-soft';
       if (one.feel === 'too-hard' && flattenedOn !== null) hardFrom ??= one.on;
+      // Too hard again, it is still closing.
+      rightFrom = one.feel === 'too-hard' ? null : one.on;
     }
   }
-  return { grade, flattenedOn, hardFrom, ended };
+  return { grade, flattenedOn, hardFrom, rightFrom, ended, wasConcert };
 }
 
 const PRACTICE: ReedFor = 'practice';
@@ -161,11 +205,11 @@ function rampOf(
   box: ReedBox,
   before: number | null,
   days: readonly DayOfUse[],
-  setting: ReedSetting & Pick<Ramping, 'hardFrom'>,
+  setting: ReedSetting & Pick<Ramping, 'hardFrom' | 'rightFrom'>,
 ) {
-  const { family, today, hardFrom } = setting;
+  const { family, today, hardFrom, rightFrom } = setting;
   return box.material === 'cane' && family === 'single' && before !== null
-    ? breakingIn(days, today, { breakIn: box.breakIn, before, hardFrom })
+    ? breakingIn(days, today, { breakIn: box.breakIn, before, hardFrom, rightFrom })
     : null;
 }
 
@@ -194,9 +238,9 @@ const isUngraded = (grade: ReedGrade | null, flattenedOn: LocalDate | null): boo
 
 function reedState({ box, boxName, uses, said }: ReedsOf, number: number, setting: ReedSetting): ReedState {
   const days = daysOf(uses);
-  const { hardFrom, ...told } = saidOf(said);
+  const { hardFrom, rightFrom, ...told } = saidOf(said);
   const beforeMinutes = box.before[number - 1] ?? null;
-  const breakIn = rampOf(box, beforeMinutes, days, { ...setting, hardFrom });
+  const breakIn = rampOf(box, beforeMinutes, days, { ...setting, hardFrom, rightFrom });
   const played = playedOf(uses, days, setting.today);
   const limits = limitsOf(box, breakIn, uses.at(-1), played.playedToday);
   const known = { ...told, ...played, ...limits, beforeMinutes, breakIn };

@@ -8,7 +8,7 @@ import type { ReedPin } from '#core/reeds/reed-pin.ts';
 import type { HeldBack, ReedState } from '#core/reeds/reed-state.ts';
 import type { ReedBox, ReedEnd, ReedFamily, ReedFeel, ReedFor, ReedSaying, ReedSign } from '#core/reeds/reed.ts';
 import type { ReedReason } from '#core/reeds/which-reed.ts';
-import { dateOfDay, type LocalDate } from '#core/time/local-date.ts';
+import { dateOfDay, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 export const FEEL_WORDS: Readonly<Record<ReedFeel, string>> = {
   'too-hard': 'too hard',
@@ -95,6 +95,11 @@ const AGAINST = {
   'practice-only': 'It is only good for practice.',
 } as const;
 
+const openedWords = (minutes: number): string =>
+  `Fewer reeds are in turn than should be, so this one is opened: on its first day about ${duration(minutes)}.`;
+const nothingElseWords = (minutes: number): string =>
+  `No reed that has rested and is broken in is left for ${duration(minutes)}. Played on, this one wears sooner.`;
+
 /** One reason of a proposal in words. */
 export function reedReasonWords(reason: ReedReason, nowWall: number, format: Format): WhyLine {
   const { rule } = reason;
@@ -107,6 +112,10 @@ export function reedReasonWords(reason: ReedReason, nowWall: number, format: For
         text: `Day ${reason.reached} of ${reason.of} of breaking it in: about ${duration(reason.minutes)}, no more.`,
         mark: 'one-voice',
       };
+    case 'opened':
+      return { rule, text: openedWords(reason.minutes), mark: 'one-voice' };
+    case 'nothing-else':
+      return { rule, text: nothingElseWords(reason.minutes), mark: 'estimate' };
     case 'not-rested':
       return {
         rule,
@@ -205,16 +214,29 @@ export function standingWords(reed: ReedState, nowWall: number, format: Format):
   return goodFor === null ? 'in rotation, not graded yet' : `in rotation, for ${USE_WORDS[goodFor]}`;
 }
 
-/** A favourite that is played on and on, said kindly; null where none is. */
-export function favouriteWords(reeds: readonly ReedState[], family: ReedFamily): string | null {
-  const living = reeds.filter(({ stage }) => stage === 'in-rotation' || stage === 'practice-only');
-  const all = living.reduce((sum, { playedMinutes }) => sum + playedMinutes, 0);
-  const favourite = living.toSorted((a, b) => b.playedMinutes - a.playedMinutes)[0];
-  if (favourite === undefined || living.length < 2 || all < FAVOURITE_FROM) return null;
+/** A favourite that has ended is missed so long (estimate), days. */
+const MISSED_DAYS = 14;
+
+/**
+ * A favourite that is played on and on, said kindly; null where none is, and while others are still being broken in. When it
+ * has died it is said once more: that is when the next one feels too hard.
+ */
+export function favouriteWords(reeds: readonly ReedState[], family: ReedFamily, today: LocalDate): string | null {
+  if (reeds.some(({ stage }) => stage === 'breaking-in')) return null;
+  const isMissed = ({ ended }: ReedState): boolean => ended !== null && daysBetween(ended.on, today) <= MISSED_DAYS;
+  const inTurn = reeds.filter(
+    (reed) => reed.stage === 'in-rotation' || reed.stage === 'practice-only' || isMissed(reed),
+  );
+  const all = inTurn.reduce((sum, { playedMinutes }) => sum + playedMinutes, 0);
+  const favourite = inTurn.toSorted((a, b) => b.playedMinutes - a.playedMinutes)[0];
+  if (favourite === undefined || inTurn.length < 2 || all < FAVOURITE_FROM) return null;
   const share = favourite.playedMinutes / all;
   if (share < FAVOURITE_SHARE) return null;
+  const most = `About ${Math.round(share * 100)} % of your playing was on ${reedName(favourite)}. `;
+  if (favourite.ended !== null)
+    return `${most}Your lips have followed it as it softened, so the next one feels too hard at first. Play it for a few minutes a day, a little longer each day, and keep ${IN_HAND[family].value} in turn.`;
   return (
-    `About ${Math.round(share * 100)} % of your playing was on ${reedName(favourite)}. ` +
+    most +
     `Your lips follow one reed as it softens, and the next one then feels too hard. ` +
     `Play another for a few minutes first, a little longer each day, and keep ${IN_HAND[family].value} in turn.`
   );

@@ -11,7 +11,7 @@ import { addDays } from '#core/time/local-date.ts';
 
 const planOf = (reeds: readonly ReedState[], set = setSessions([]), minutes: (day: number) => number = () => 60) => {
   const lives = livesOf(reeds);
-  const proposed = whichReed(reeds, {
+  const { choices, first } = whichReed(reeds, {
     nowWall: wallMinute(REED_TODAY, 1200),
     today: REED_TODAY,
     minutes: minutes(0),
@@ -26,7 +26,7 @@ const planOf = (reeds: readonly ReedState[], set = setSessions([]), minutes: (da
     set,
     minutesIn: minutes,
     concertMinutesIn: (day) => (day === 9 ? 80 : 0),
-    proposed,
+    proposed: [...first, ...choices.filter(({ because }) => because.every(({ rule }) => rule !== 'set')).slice(0, 1)],
   }).rotation;
 };
 const fromOf = (daysAgo: number, box: Parameters<typeof reedsOf>[1] = {}): number | undefined =>

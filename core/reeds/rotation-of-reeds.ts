@@ -3,7 +3,7 @@ import { DAILY_CAP, RAMP } from '#core/reeds/reed-numbers.ts';
 import { leftOfSet, type SetSessions } from '#core/reeds/reed-pin.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { UNIT_MINUTES, type Rotation, type RotationReed } from '#core/reeds/rotation.ts';
-import { isConcertReed, type ReedProposal } from '#core/reeds/which-reed.ts';
+import { isConcertReed, type ReedChoice } from '#core/reeds/which-reed.ts';
 import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 /** Days of a plan. */
@@ -23,8 +23,8 @@ export type ToPlan = {
   /** Minutes that will probably be played so many days from today, and those of a concert among them. */
   readonly minutesIn: (days: number) => number;
   readonly concertMinutesIn: (days: number) => number;
-  /** Which reed is proposed for now: it is what the plan begins with. */
-  readonly proposed: ReedProposal;
+  /** What is proposed for now, reed after reed: it is what the plan begins with. */
+  readonly proposed: readonly ReedChoice[];
 };
 
 /** Caps of breaking in that are still ahead; the last ones of the ramp, each held as often as its way says. */
@@ -77,11 +77,11 @@ const inFives = (minutes: number): number => Math.round(minutes / UNIT_MINUTES) 
  * What is proposed for now stands in the plan: the two never say different things of today. What the player has set
  * stands already; the proposal has what is left of the day.
  */
-function proposedToday({ first, choices }: ReedProposal, minutes: number): ReadonlyMap<string, number> {
+function proposedToday(proposed: readonly ReedChoice[], minutes: number): ReadonlyMap<string, number> {
   const sessions = new Map<string, number>();
   let left = minutes;
-  const fittest = choices.find(({ because }) => because.every(({ rule }) => rule !== 'set'));
-  for (const { reed, minutes: cap } of [...first, ...(fittest ? [fittest] : [])]) {
+  for (const { reed, minutes: cap, because } of proposed) {
+    if (because.some(({ rule }) => rule === 'set')) continue;
     const session = Math.min(left, Math.floor(cap / UNIT_MINUTES) * UNIT_MINUTES);
     if (session <= 0) continue;
     sessions.set(reed.id, session);
@@ -90,9 +90,10 @@ function proposedToday({ first, choices }: ReedProposal, minutes: number): Reado
   return sessions;
 }
 
-/** Those in use and those the player has set, were they not opened yet; by name. */
+/** Those in use, those opened today, and those the player has set, were they not opened yet; by name. */
 function plannedReeds(asked: ToPlan): ReedState[] {
-  const isSet = (reed: ReedState): boolean => Object.keys(setByHand(reed, asked)).length > 0;
+  const isSet = (reed: ReedState): boolean =>
+    asked.proposed.some((one) => one.reed === reed) || Object.keys(setByHand(reed, asked)).length > 0;
   return asked.reeds
     .filter((reed) => reed.stage !== 'retired' && (reed.stage !== 'new' || isSet(reed)))
     .toSorted(

@@ -100,9 +100,15 @@ function toOpen({ day, dayOfSeason, reeds, concerts }: SeasonSight, lives: Lives
   return Math.max(missing, isTime ? (more ?? 0) : 0);
 }
 
+/** At most so many reeds are broken in on one day of a season (estimate). */
+const BROKEN_IN_A_DAY = 2;
+
 /** What is proposed, first who is being broken in, then in order; who rests comes last, for the day must be played. */
 const asShares = ({ first, choices, resting }: ReedProposal, minutes: number): Share[] => [
-  ...[...first, ...choices].map((one) => ({ reedId: one.reed.id, minutes: Math.round(one.minutes) })),
+  ...[...first.slice(0, BROKEN_IN_A_DAY), ...choices].map((one) => ({
+    reedId: one.reed.id,
+    minutes: Math.round(one.minutes),
+  })),
   ...resting.slice(0, choices.length > 0 ? 0 : 1).map(({ reed }) => ({ reedId: reed.id, minutes })),
 ];
 
@@ -126,7 +132,7 @@ function weekOf({
     minutesIn: (days) =>
       days === 0 ? minutes : isConcertIn(days) ? ON_STAGE : usualOn((dayOfSeason + days) % DAYS_A_WEEK),
     concertMinutesIn: (days) => (isConcertIn(days) ? ON_STAGE : 0),
-    proposed,
+    proposed: [...proposed.first.slice(0, BROKEN_IN_A_DAY), ...proposed.choices.slice(0, 1)],
   });
   const schedules = improveRotation(rotation, { rounds: 0, stop: { aborted: false } });
   const pins = planned.flatMap(({ id }, at) =>

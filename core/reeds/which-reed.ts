@@ -31,6 +31,10 @@ export type ReedReason =
   /** The player has set it: for now, not for now, or for tomorrow, for which it rests. */
   | { readonly rule: 'set'; readonly minutes: number }
   | { readonly rule: 'set-aside' | 'set-for-tomorrow' }
+  /** Opened today, for so long. */
+  | { readonly rule: 'opened'; readonly minutes: number }
+  /** Nothing else is there for so long. */
+  | { readonly rule: 'nothing-else'; readonly minutes: number }
   | { readonly rule: 'uncovered'; readonly minutes: number; readonly penalty: number }
   | { readonly rule: 'concert-reed-spent'; readonly penalty: number }
   | { readonly rule: 'wear'; readonly share: number; readonly penalty: number }
@@ -87,7 +91,7 @@ function weighed(reed: ReedState, { minutes, isConcert, today, shareOfLife }: Wa
 }
 
 export type ReedProposal = {
-  /** To be played in first for the few minutes its break-in allows. */
+  /** Those being broken in that may be played today, for the few minutes that allows; how many a play bears is not said here. */
   readonly first: readonly ReedChoice[];
   /** What may be played, the fittest first. */
   readonly choices: readonly ReedChoice[];
@@ -123,9 +127,6 @@ function restingFor(reed: ReedState, wanted: WantedFor): ReedReason | null {
   return restsForTomorrow ? { rule: 'set-for-tomorrow' } : null;
 }
 
-/** At most so many reeds are broken in on one day: more is work for a table, not for a play. */
-const BROKEN_IN_A_DAY = 2;
-
 /**
  * Which reed is played now, for how long, and why: those the player has set, then the fittest; ties go to the lower box
  * and number, so that the answer is one.
@@ -143,8 +144,7 @@ export function whichReed(reeds: readonly ReedState[], wanted: WantedFor): ReedP
       const { reached, of } = reed.breakIn ?? { reached: 0, of: 0 };
       const minutes = reed.leftToday ?? 0;
       return { reed, minutes, penalty: 0, because: [{ rule: 'break-in', reached: reached + 1, of, minutes }] };
-    })
-    .slice(0, BROKEN_IN_A_DAY);
+    });
   const settled = others.filter(({ breakIn }) => !breakIn);
   const choices = settled
     .filter((reed) => restingFor(reed, wanted) === null)

@@ -40,12 +40,13 @@ describe('the times a thing falls due', () => {
     const times = timesOf(item());
     expect(times.map(({ due }) => due)).toEqual([3, 10, 17, 24, 31, 38]);
     expect(times.map(({ from, until }) => [from, until])).toEqual([
+      // Never before 0.6 of the week is over: two days before its own at the soonest.
       [0, 6],
-      [7, 13],
-      [14, 20],
-      [21, 27],
-      [28, 34],
-      [35, 41],
+      [8, 13],
+      [15, 20],
+      [22, 27],
+      [29, 34],
+      [36, 41],
     ]);
     expect(new Set(times.map(({ id }) => id)).size).toBe(times.length);
   });
@@ -153,9 +154,9 @@ test('a time that falls into a journey is done the next time and is late by then
   // The second and the third time have no day: the fourth is due since the second was.
   expect(days(without(7, 20))).toEqual([
     [3, 0],
-    [10, 21],
-    [31, 28],
-    [38, 35],
+    [10, 22],
+    [31, 29],
+    [38, 36],
   ]);
   // The last finds no day any more: it falls into the weeks after the plan.
   expect(days(without(35, 41))).toHaveLength(5);

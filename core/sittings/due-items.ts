@@ -4,7 +4,13 @@ import type { ItemClock } from '#core/care/care-clock.ts';
 import { SEVERITY_WEIGHT } from '#core/book/care-item.ts';
 import { minutesOfItem } from '#core/packup/item-minutes.ts';
 import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
-import { SETTLES_BY_SKILL, SITTING_DAYS, UNKNOWN_INTERVAL, USUAL_TIME } from '#core/sittings/sitting-numbers.ts';
+import {
+  EARLIEST_LOAD,
+  SETTLES_BY_SKILL,
+  SITTING_DAYS,
+  UNKNOWN_INTERVAL,
+  USUAL_TIME,
+} from '#core/sittings/sitting-numbers.ts';
 import { pinOf, standingPins, type PinnedDay, type SittingPin } from '#core/sittings/sitting-pin.ts';
 import { mayBeOn, type SittingItem, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
 import type { Situation } from '#core/situation/situation.ts';
@@ -55,10 +61,13 @@ function isForASitting({ item, state, due }: ItemClock, player: PlayerAbilities,
   return state === 'due' || state === 'overdue' || (due !== null && daysBetween(today, due.on) < SITTING_DAYS);
 }
 
+/** The first day on which enough of the interval is over, for something due on that day. */
+const earliestOf = (due: number, interval: number): number => due - Math.floor(interval * (1 - EARLIEST_LOAD.value));
+
 /** One time a thing falls due, with the day that is set for it. */
 function oneTime(first: SittingItem, due: number, pin: PinnedDay | null, at: number): SittingItem {
   const { id, interval } = first;
-  const from = at === 0 ? first.from : Math.max(first.from, due - Math.ceil(interval / 2) + 1);
+  const from = at === 0 ? first.from : Math.max(first.from, earliestOf(due, interval));
   return {
     ...first,
     id: at === 0 ? id : `${id}:${at + 1}`,
@@ -146,13 +155,14 @@ export function dueItems(
     .flatMap((clock): DueItem[] => {
       const { item, due, postponedUntil } = clock;
       const on = due === null ? 0 : Math.max(0, daysBetween(today, due.on));
+      const interval = intervalOf(clock, today);
       const first = {
         id: `${instrument.id}:${item.id}`,
         // In whole minutes, as days are filled; rounded up, so that a sitting is not longer than its day.
         minutes: Math.max(1, Math.ceil(minutesOfItem(asked, item.id, player))),
         due: on,
-        from: postponedUntil === null ? 0 : Math.max(0, daysBetween(today, postponedUntil)),
-        interval: intervalOf(clock, today),
+        from: Math.max(0, postponedUntil === null ? 0 : daysBetween(today, postponedUntil), earliestOf(on, interval)),
+        interval,
         lateDay: SEVERITY_WEIGHT[item.severity].value,
         barred: new Set([...away, ...settlingDays(item, mine, today)]),
         until: Infinity,

@@ -13,7 +13,8 @@ import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { addDays, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import type { ReedPlanView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import { proposalOf, reedsOf } from '#server/features/reeds/reeds-of-kind.ts';
+import { reedsOf } from '#server/features/reeds/reeds-of-kind.ts';
+import { reedsTodayOf } from '#server/features/reeds/reeds-today.views.ts';
 import type { Services } from '#server/services.ts';
 import { plannedToday } from '#server/wall-clock.ts';
 
@@ -115,7 +116,7 @@ export async function reedPlanOf(
     today,
     minutesIn: (days) => ofKind.minutesOn(first + days),
     concertMinutesIn: (days) => ofKind.concerts.get(first + days) ?? 0,
-    proposed: proposalOf(ofKind, now),
+    proposed: reedsTodayOf(ofKind, now).play,
   });
   const pins = rotation.reeds.map(({ pinned }) => pinned[0] ?? 0).join();
   const subjects = [ofPlayer(playerId), ...ofKind.instruments.map(({ instrument }) => ofInstrument(instrument.id))];

@@ -1,9 +1,9 @@
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
-import type { Format } from '#core/explain/format.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { readinessFor, type Readiness } from '#core/reeds/readiness.ts';
 import { readinessWhy, readinessWords } from '#core/reeds/reed-plan-words.ts';
+import { nextOpened } from '#core/reeds/reeds-today.ts';
 import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import type { ReadinessView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
@@ -24,16 +24,15 @@ function readinessBy(ofKind: OfKind, { on, wanted, today }: Omit<Wanting, 'kind'
     reeds: ofKind.reeds,
     lives: ofKind.lives,
     minutesUntil: days.reduce((sum, one) => sum + one, 0),
-    breakIn: ofKind.family === 'single' ? (ofKind.boxes.at(-1)?.breakIn ?? 'week') : 'none',
+    family: ofKind.family,
+    breakIn: (nextOpened(ofKind.reeds)?.box ?? ofKind.boxes.at(-1))?.breakIn ?? 'week',
   });
 }
 
-/** What has to be opened for the next concert; nothing where enough are there, or there is nothing to open it from. */
-export function reminderOf(ofKind: OfKind, today: LocalDate, format: Format): string | null {
-  const coming = [...ofKind.concerts.keys()].filter((day) => day > dayNumber(today)).sort((a, b) => a - b)[0];
-  if (coming === undefined || ofKind.boxes.length === 0) return null;
-  const ready = readinessBy(ofKind, { on: dateOfDay(coming), wanted: AT_A_CONCERT, today });
-  return ready.openBy === null || ready.toOpen === 0 ? null : readinessWords(ready, format);
+/** The next concert on these instruments, today's among them, with the reeds there are for it; null where none is known. */
+export function nextConcertOf(ofKind: OfKind, today: LocalDate): Readiness | null {
+  const coming = [...ofKind.concerts.keys()].filter((day) => day >= dayNumber(today)).sort((a, b) => a - b)[0];
+  return coming === undefined ? null : readinessBy(ofKind, { on: dateOfDay(coming), wanted: AT_A_CONCERT, today });
 }
 
 type Wanting = { readonly kind: KindId; readonly on: LocalDate; readonly wanted: number; readonly today: LocalDate };
@@ -50,7 +49,7 @@ export function readinessOf(
   const { format } = services;
   return succeed({
     words: readinessWords(ready, format),
-    because: readinessWhy(ready, format),
+    because: readinessWhy(ready, ofKind.family, format),
     table: ready.table.map(({ opened, chance }) => ({ opened, chance })),
   });
 }

@@ -2,11 +2,13 @@ import { succeed, fail, type Outcome } from '#core/kernel/outcome.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
 import type { RunShare } from '#core/packup/run.ts';
 import type { WallClock } from '#core/plays/play.ts';
-import { cleanedWords, putBackWords, takeOutWords } from '#core/reeds/reed-run-words.ts';
+import { cleanedWords, putBackWords } from '#core/reeds/reed-run-words.ts';
+import { playInOrder } from '#core/reeds/reeds-today-words.ts';
 import { bookItem } from '#core/book/book.ts';
 import type { ReedsOfRunView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import { proposalOf, reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
+import { reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
+import { reedsTodayOf } from '#server/features/reeds/reeds-today.views.ts';
 import type { Services } from '#server/services.ts';
 
 /** The reeds that were played in the play a share of a run packs up. */
@@ -24,7 +26,7 @@ type OnRun = { readonly kind: RunKind; readonly share: RunShare; readonly of: Of
 /** What is taken out or put back, and then what is cleaned; null where the run leaves the reeds alone. */
 function wordsOf(services: Services, { kind, share, of, now }: OnRun): string | null {
   const moved = {
-    before: () => takeOutWords(proposalOf(of, now)),
+    before: () => playInOrder(reedsTodayOf(of, now)),
     after: () => putBack(services, share, of),
     care: () => null,
   };

@@ -148,15 +148,21 @@ function readReeds(
   });
 }
 
-/** Which reed for the play at hand: today's concert, or an ordinary one as long as usual. */
-export function proposalOf({ instruments, reeds, lives, concerts, set }: OfKind, now: WallClock): ReedProposal {
+/** The play at hand: today's concert, or an ordinary one as long as usual. */
+export function playAtHand({ instruments, concerts }: OfKind, { on }: WallClock) {
   const [first] = instruments;
-  const concertMinutes = concerts.get(dayNumber(now.on));
+  const concertMinutes = concerts.get(dayNumber(on));
+  const minutes = concertMinutes ?? first?.situation(on).plays.usualMinutes ?? USUAL_MINUTES;
+  return { minutes, isConcert: concertMinutes !== undefined };
+}
+
+/** Which reed for the play at hand. */
+export function proposalOf(ofKind: OfKind, now: WallClock): ReedProposal {
+  const { reeds, lives, set } = ofKind;
   return whichReed(reeds, {
     nowWall: wallMinute(now.on, now.atMinute),
     today: now.on,
-    minutes: concertMinutes ?? first?.situation(now.on).plays.usualMinutes ?? USUAL_MINUTES,
-    isConcert: concertMinutes !== undefined,
+    ...playAtHand(ofKind, now),
     shareOfLife: (reed) => shareOfLife(reed, lives),
     set,
   });

@@ -3,6 +3,7 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { shareOfLife } from '#core/reeds/reed-life.ts';
 import { costWords, lifeWhy, lifeWords, supplyWhy, supplyWords } from '#core/reeds/reed-plan-words.ts';
+import { reedsTodayWords } from '#core/reeds/reeds-today-words.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { warpDrivers } from '#core/reeds/warp.ts';
 import {
@@ -29,7 +30,7 @@ import type {
   ReedView,
 } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import { reminderOf } from '#server/features/reeds/reed-readiness.views.ts';
+import { concertView, reedsTodayOf } from '#server/features/reeds/reeds-today.views.ts';
 import { mainLives, proposalOf, reedsOf, supplyOfKind, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
 import { currencyOfRecord } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
@@ -50,6 +51,7 @@ function choiceView(
     name: reedName(reed),
     minutes: Math.round(minutes),
     words: standingWords(reed, nowWall, format),
+    isBrokenIn: reed.breakIn === null,
     warp: warpWords(warp),
     because: [...because.map((reason) => reedReasonWords(reason, nowWall, format)), ...warpWhy(warp, format)],
   };
@@ -135,17 +137,23 @@ function kindView(services: Services, ofKind: OfKind, playerId: PlayerId, showin
   const { kind, kindName, instruments, reeds, lives, family } = ofKind;
   const { now, format } = showing;
   const proposal = proposalOf(ofKind, now);
+  const atHand = reedsTodayOf(ofKind, now);
   const supply = supplyOfKind(ofKind, now.on);
   return {
     kind,
     kindName,
     breaksIn: family === 'single',
     instruments: instruments.map(({ instrument }) => ({ instrumentId: instrument.id, name: instrument.name })),
+    today: {
+      words: reedsTodayWords(atHand),
+      play: atHand.play.map((one) => choiceView(one, ofKind, showing)),
+      beyond: atHand.beyond && choiceView(atHand.beyond, ofKind, showing),
+    },
     first: proposal.first.map((one) => choiceView(one, ofKind, showing)),
     choices: proposal.choices.map((one) => choiceView(one, ofKind, showing)),
     resting: proposal.resting.map((one) => choiceView(one, ofKind, showing)),
-    favourite: favouriteWords(reeds, family),
-    reminder: reminderOf(ofKind, now.on, format),
+    favourite: favouriteWords(reeds, family, now.on),
+    concert: concertView(ofKind, now.on, format),
     boxes: ofKind.boxes.map((box) => boxView(box, ofKind, showing)).reverse(),
     plays: playsOf(services, ofKind, playerId),
     life: {

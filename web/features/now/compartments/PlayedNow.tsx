@@ -21,8 +21,15 @@ export function PlayedNow({ page: { instrument, week, onReeds }, along, played, 
   const isAsking = onReeds && reeds.isPending && reeds.failureCount === 0;
   const offered = (reeds.data?.kinds ?? [])
     .filter(({ instruments }) => instruments.some((one) => one.instrumentId === instrument.id))
-    .flatMap(({ choices, first }) => [...choices, ...first])
-    .map(({ reedId, name }) => ({ reedId, name }));
+    .flatMap(({ today, choices, first }) => [
+      ...today.play.filter(({ isBrokenIn }) => isBrokenIn),
+      ...today.play,
+      ...(today.beyond ? [today.beyond] : []),
+      ...choices,
+      ...first,
+    ])
+    .map(({ reedId, name }) => ({ reedId, name }))
+    .filter(({ reedId }, at, all) => all.findIndex((one) => one.reedId === reedId) === at);
   if (isAsking) return null;
   return (
     <PlayedSheet

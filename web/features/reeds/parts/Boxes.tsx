@@ -55,7 +55,7 @@ export function Boxes({
   readonly onAdd: () => void;
 }) {
   const [all, setAll] = useState(false);
-  const proposed = of.choices[0]?.reedId ?? null;
+  const proposed = of.today.play.find(({ isBrokenIn }) => isBrokenIn)?.reedId ?? of.today.play[0]?.reedId ?? null;
   const isFinished = ({ reeds }: ReedBoxView) => reeds.every(({ stage }) => stage === 'retired');
   const finished = of.boxes.filter(isFinished);
   const shown = all ? of.boxes : of.boxes.filter((box) => !isFinished(box));

@@ -27,8 +27,13 @@ const Row = ({ one, children }: { readonly one: ReedChoiceView; readonly childre
 );
 
 /** Which reed now and for how long: the answer large, what is broken in before it, the others below. */
-export function ReedNow({ of: { first, choices, resting, favourite, reminder, boxes }, onAddBox }: ReedNowProps) {
-  const [best, ...others] = choices;
+export function ReedNow({ of: { today, choices, resting, favourite, concert, boxes }, onAddBox }: ReedNowProps) {
+  const breaking = today.play.filter(({ isBrokenIn }) => !isBrokenIn);
+  const [best, ...then] = today.play.filter(({ isBrokenIn }) => isBrokenIn);
+  const shown = new Set(today.play.map(({ reedId }) => reedId));
+  const others = [...choices, ...resting].filter(({ reedId }) => !shown.has(reedId)).slice(0, OTHERS);
+  // What is played stands large above; what else is to be done, below it.
+  const [order, ...rest] = today.words;
   if (boxes.length === 0)
     return (
       <>
@@ -38,6 +43,7 @@ export function ReedNow({ of: { first, choices, resting, favourite, reminder, bo
         <Typography sx={{ mb: 2 }}>
           Add a box, and Ulu says which reed to play today, for how long, and when to buy the next box.
         </Typography>
+        {concert && <Typography sx={{ mb: 2, fontWeight: 650 }}>{concert.words}</Typography>}
         <Button variant="outlined" color="inherit" onClick={onAddBox}>
           Add a box of reeds
         </Button>
@@ -45,13 +51,13 @@ export function ReedNow({ of: { first, choices, resting, favourite, reminder, bo
     );
   return (
     <>
-      {first.length > 0 && (
+      {breaking.length > 0 && (
         <Box sx={{ mb: 2 }}>
-          <Typography variant="h2" sx={{ mb: 0.5 }}>
-            First, break in
+          <Typography variant={best ? 'h2' : 'h1'} sx={{ mb: 0.5 }}>
+            {best ? 'First, break in' : 'Break in today'}
           </Typography>
           <PlainList>
-            {first.map((one) => (
+            {breaking.map((one) => (
               <Row key={one.reedId} one={one}>
                 <BreakInTimer reedId={one.reedId} name={one.name} minutes={one.minutes} />
               </Row>
@@ -59,28 +65,44 @@ export function ReedNow({ of: { first, choices, resting, favourite, reminder, bo
           </PlainList>
         </Box>
       )}
-      {best ? (
+      {best && (
         <Box sx={{ mb: 1.5 }}>
-          <Typography color="text.secondary">{first.length > 0 ? 'Then play' : 'Play now'}</Typography>
+          <Typography color="text.secondary">{breaking.length > 0 ? 'Then play' : 'Play now'}</Typography>
           <Typography variant="h1" sx={{ color: 'text.primary' }}>
             {best.name}
           </Typography>
           <Typography>
-            Up to {duration(best.minutes)} today, {best.words}.
+            {duration(best.minutes)} today, {best.words}.
           </Typography>
           {best.warp && <Typography sx={{ mt: 0.5 }}>{best.warp}</Typography>}
           <WhyFold lines={best.because} about={best.name} />
+          {then.map((one) => (
+            <Row key={one.reedId} one={one}>
+              <Typography variant="body2">then {duration(one.minutes)}</Typography>
+            </Row>
+          ))}
         </Box>
-      ) : (
+      )}
+      {today.play.length === 0 && (
         <Typography variant="h1" sx={{ mb: 1 }}>
-          {resting.length > 0 ? 'Every reed rests.' : 'No reed is in rotation.'}
+          {order}
         </Typography>
       )}
-      {reminder && <Typography sx={{ my: 1.5, fontWeight: 650 }}>{reminder}</Typography>}
+      {rest.map((line) => (
+        <Typography key={line} sx={{ my: 1 }}>
+          {line}
+        </Typography>
+      ))}
+      {concert && (
+        <Box sx={{ my: 1.5 }}>
+          <Typography sx={{ fontWeight: 650 }}>{concert.words}</Typography>
+          <WhyFold lines={concert.because} about="the next concert" />
+        </Box>
+      )}
       {favourite && <Typography sx={{ my: 1.5 }}>{favourite}</Typography>}
-      {(others.length > 0 || resting.length > 0) && (
+      {others.length > 0 && (
         <PlainList>
-          {[...others, ...resting].slice(0, OTHERS).map((one) => (
+          {others.map((one) => (
             <Row key={one.reedId} one={one} />
           ))}
         </PlainList>

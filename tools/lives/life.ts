@@ -1,0 +1,77 @@
+import type { InstrumentPage } from '#contract/care.ts';
+import type { ReedsPageView } from '#contract/reed-views.ts';
+import type { SittingsView } from '#contract/sittings.ts';
+import type { TodayView } from '#contract/today.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import type { Person } from '#tools/lives/person.ts';
+
+/** Pages somebody opens of a day; today's list everybody sees. */
+export const PAGES = ['reeds', 'care', 'calendar'] as const;
+export type PageName = (typeof PAGES)[number];
+
+/** What the pages said at one moment of a day; null where they were not opened. */
+export type Seen = {
+  readonly today: TodayView;
+  readonly reeds: ReedsPageView | null;
+  readonly care: ReadonlyMap<string, InstrumentPage>;
+  readonly sittings: SittingsView | null;
+};
+
+/** What somebody did of a day. */
+export type Deed =
+  | {
+      readonly did: 'played';
+      readonly instrumentId: string;
+      readonly minutes: number;
+      readonly reeds: readonly string[];
+    }
+  | { readonly did: 'cared'; readonly instrumentId: string; readonly itemId: CareItemId }
+  | { readonly did: 'undid'; readonly what: string; readonly before: Seen; readonly after: Seen }
+  | { readonly did: 'other'; readonly what: string };
+
+/** One page of a diary. */
+export type Day = {
+  readonly on: LocalDate;
+  readonly morning: Seen;
+  readonly evening: Seen;
+  readonly deeds: readonly Deed[];
+  /** The day as it is read aloud. */
+  readonly lines: readonly string[];
+};
+
+/** How somebody takes what they are told. */
+export const NATURES = ['does-what-is-said', 'does-as-they-like', 'never-does-what-is-said'] as const;
+export type Nature = (typeof NATURES)[number];
+
+/** Somebody invented, with what they have and how they live. */
+export type Life = {
+  readonly name: string;
+  /** Who it is, in a sentence. */
+  readonly who: string;
+  readonly from: LocalDate;
+  readonly days: number;
+  readonly nature: Nature;
+  readonly opens: readonly PageName[];
+  /** The calendar is opened once in so many days; its plan takes long. */
+  readonly calendarEvery?: number;
+  /** Moves in: who plays, on what, with which reeds. */
+  readonly begin: (person: Person) => Promise<void>;
+  /** Lives the day of this number, from 0. */
+  readonly live: (person: Person, day: number) => Promise<void>;
+};
+
+/** A life as it was lived. */
+export type Lived = { readonly life: Life; readonly days: readonly Day[] };
+
+/** Something a rule found wrong. */
+export type Breach = { readonly on: LocalDate; readonly words: string };
+
+/** Something that holds in every life, every day. */
+export type Rule = {
+  readonly name: string;
+  readonly words: string;
+  /** It is known to fail until that is mended; named in plain words. */
+  readonly expected?: string;
+  readonly judge: (lived: Lived) => readonly Breach[];
+};

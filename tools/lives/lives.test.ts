@@ -1,0 +1,87 @@
+import { describe, expect, test } from '@jest/globals';
+import type { Breach, Life, Lived, Rule } from '#tools/lives/life.ts';
+import { livesAndRules } from '#tools/lives/all.ts';
+import { live } from '#tools/lives/live.ts';
+
+/** Lives of which a share is lived here, so many days each; the whole is `npm run lives`. */
+const SHARE = { 'beginner-with-a-new-box': 9, 'corrects-and-undoes': 4 } as const;
+
+const { lives, rules } = await livesAndRules();
+const lifeOf = (name: string): Life => {
+  const life = lives.find((one) => one.name === name);
+  if (life === undefined) throw new Error(`no such life: ${name}`);
+  return life;
+};
+const brokenIn = (lived: Lived): string[] =>
+  rules
+    .filter(({ expected }) => expected === undefined)
+    .flatMap((rule) => rule.judge(lived).map(({ on, words }) => `${rule.name}, ${on}: ${words}`));
+
+describe('lived with for some days', () => {
+  test.each(Object.entries(SHARE))(
+    '%s: no rule is broken',
+    async (name, days) => {
+      const lived = await live(lifeOf(name), days);
+      expect(lived.days).toHaveLength(days);
+      expect(lived.days.some(({ deeds }) => deeds.some(({ did }) => did === 'played'))).toBe(true);
+      expect(brokenIn(lived)).toEqual([]);
+    },
+    60_000,
+  );
+
+  test('the same life lived again is the same', async () => {
+    const life = lifeOf('child-with-one-reed');
+    const [once, again] = [await live(life, 3), await live(life, 3)];
+    expect(again.days.map(({ lines }) => lines)).toEqual(once.days.map(({ lines }) => lines));
+  }, 60_000);
+});
+
+describe('a rule', () => {
+  const ruleOf = (name: string): Rule => {
+    const rule = rules.find((one) => one.name === name);
+    if (rule === undefined) throw new Error(`no such rule: ${name}`);
+    return rule;
+  };
+  const judged = (name: string, lived: Lived): readonly Breach[] => ruleOf(name).judge(lived);
+
+  test('each has a name of its own, words, and finds what it is for', async () => {
+    expect(new Set(rules.map(({ name }) => name)).size).toBe(rules.length);
+    for (const { words } of rules) expect(words).toMatch(/^[A-Z].*\.$/);
+    const lived = await live(lifeOf('beginner-with-a-new-box'), 3);
+    /** The same life, with something wrong on its last morning. */
+    const spoilt = (spoil: (morning: Lived['days'][number]['morning']) => object): Lived => ({
+      ...lived,
+      days: lived.days.map((day, at) =>
+        at === lived.days.length - 1 ? { ...day, morning: { ...day.morning, ...spoil(day.morning) } } : day,
+      ),
+    });
+    const silent = spoilt(({ reeds }) => ({
+      reeds: reeds && {
+        ...reeds,
+        kinds: reeds.kinds.map((kind) => ({ ...kind, today: { words: ['Nothing.'], play: [], beyond: null } })),
+      },
+    }));
+    expect(judged('something-to-play', silent)).toHaveLength(1);
+    expect(judged('something-to-play', lived)).toEqual([]);
+    const [last] = lived.days.slice(-1);
+    const done = lived.days.flatMap(({ deeds }) => deeds).find(({ did }) => did === 'cared');
+    expect(done).toBeDefined();
+    const undone: Lived = {
+      ...lived,
+      days: lived.days.map((day) => ({
+        ...day,
+        deeds: last
+          ? [
+              {
+                did: 'undid' as const,
+                what: 'a play',
+                before: last.morning,
+                after: lived.days[0]?.morning ?? last.morning,
+              },
+            ]
+          : [],
+      })),
+    };
+    expect(judged('undone-is-as-before', undone).length).toBeGreaterThan(0);
+  }, 60_000);
+});
