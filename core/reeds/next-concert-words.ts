@@ -23,8 +23,7 @@ function helpWords(reeds: readonly ReedState[], days: number): string {
   if (untried.length > 0)
     return `Play ${named(untried)} before then and grade ${untried.length === 1 ? 'it' : 'them'}, so that you know whether ${untried.length === 1 ? 'it is' : 'one is'} good enough.`;
   const best = settled.filter(({ grade }) => grade?.feel !== 'too-soft' && grade?.goodFor === 'rehearsal');
-  if (best.length > 0)
-    return `The next best ${isAre(best)} ${named(best)}: keep ${best.length === 1 ? 'it' : 'them'} for that day.`;
+  if (best.length > 0) return `Of those you have, ${named(best)} ${isAre(best)} the best for it.`;
   const breaking = reeds.filter(({ breakIn, stage }) => breakIn !== null && stage === 'breaking-in');
   if (breaking.length > 0)
     return `Bring ${named(breaking)} on every day until then: the furthest of them is what you have.`;
@@ -49,7 +48,7 @@ export function nextConcertWords(
   const fit = existing.filter(({ chance }) => chance >= LIKELY).map(({ reed }) => reed);
   const fading = existing.filter(({ chance }) => chance < LIKELY).map(({ reed }) => reed);
   const when = days === 0 ? 'The concert is today' : `The next concert is on ${format.weekdayDate(on)}`;
-  const worn = fading.length === 0 ? '' : `, and ${named(fading)} will probably be worn by then`;
+  const worn = fading.length === 0 ? '' : `, and ${named(fading)} ${isAre(fading)} probably too worn for it by then`;
   const have = `${fit.length === 0 ? 'no reed is ready for it' : `${named(fit)} ${isAre(fit)} ready for it`}${worn}`;
   if (toOpen === 0 || fit.length >= wanted) return `${when}: ${have}.`;
   if (openBy !== null && days > 0) return `${when}: ${have}. ${readinessWords(ready, format)}`;
