@@ -1,6 +1,6 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { KIND_IDS } from '#core/instruments/kind.ts';
-import { BREAK_INS, HIGH_SHARES, REED_MATERIALS, REED_STAGES, REED_USES } from '#core/reeds/reed.ts';
+import { BREAK_INS, HIGH_SHARES, REED_FAMILIES, REED_MATERIALS, REED_STAGES, REED_USES } from '#core/reeds/reed.ts';
 import { reedId } from '#contract/reeds-in-play.ts';
 import {
   amount,
@@ -107,6 +107,7 @@ const point = object({ minutes: amount().required(), share: amount().required() 
 const reedsOfKind = object({
   kind: word(KIND_IDS).required(),
   kindName: text().required(),
+  family: word(REED_FAMILIES).required(),
   /** Its reeds are broken in by the day. */
   breaksIn: boolean().strict().required(),
   instruments: array(instrumentName).required(),

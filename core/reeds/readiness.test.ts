@@ -176,7 +176,7 @@ describe('supply', () => {
     const reeds = reedsOf([], {
       box: { before: Array.from({ length: 10 }, () => 0), cost: { minor: 3000, currency: 'EUR' } },
     });
-    const life = lives.cane.belief.median.mean;
+    const life = lives.cane.usualMinutes;
     const { aMonth, runsOutOn, buyOn, costAMonth, costAnHour } = supply(reeds, 60);
     expect(aMonth).toBeCloseTo((60 * 365.25) / 12 / life, 9);
     expect(runsOutOn).toBe(addDays(REED_TODAY, Math.floor((10 * life - 2 * life) / 60)));

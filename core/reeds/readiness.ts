@@ -90,7 +90,7 @@ function existingOn({ reeds, lives, minutesUntil, family = 'single' }: Readiness
   const inTurn = Math.max(living, Math.min(IN_HAND[family].value, living + unopened));
   const each = inTurn === 0 ? 0 : minutesUntil / inTurn;
   return reeds.filter(isConcertReed).map((reed) => {
-    const share = (ageOf(reed) + each) / lives[reed.box.material].belief.median.mean;
+    const share = (ageOf(reed) + each) / lives[reed.box.material].usualMinutes;
     return { reed, minutesUntil: each, chance: fitnessAt(share) * onwardOf(reed, lives).lasts(each) };
   });
 }

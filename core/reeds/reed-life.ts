@@ -2,7 +2,7 @@ import { CANE_LIFE, SYNTHETIC_LIFE, GOOD_PRIOR } from '#core/reeds/reed-numbers.
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { endsALife, type ReedFamily, type ReedMaterial } from '#core/reeds/reed.ts';
 import { drawnCurve, type DrawnCurve, type Lifetime } from '#core/reeds/survival.ts';
-import { lifeBelief, type LifeBelief, type LifePrior, type Onward } from '#core/reeds/weibull-life.ts';
+import { lifeBelief, type LifeBelief, type Onward } from '#core/reeds/weibull-life.ts';
 import type { GoodShare } from '#core/reeds/good-reeds.ts';
 
 /**
@@ -16,19 +16,30 @@ export function lifetimeOf({ beforeMinutes, wornMinutes, ended }: ReedState): Li
   return { entered: beforeMinutes, left: beforeMinutes + wornMinutes, ended: isOver };
 }
 
+const HALF = 0.5;
+
 /** How long reeds of one material live with this player. */
 export type ReedLives = {
   readonly material: ReedMaterial;
   readonly belief: LifeBelief;
   readonly curve: DrawnCurve;
-  /** What is believed before any of them. */
-  readonly prior: LifePrior;
+  /** What half of them outlive, minutes: the one length of a life that is reckoned with and shown. */
+  readonly usualMinutes: number;
+  /** The same before any of them was seen. */
+  readonly beforeMinutes: number;
 };
 
 export function reedLives(reeds: readonly ReedState[], material: ReedMaterial): ReedLives {
   const lives = reeds.filter(({ box }) => box.material === material).flatMap((reed) => lifetimeOf(reed) ?? []);
   const prior = material === 'cane' ? CANE_LIFE : SYNTHETIC_LIFE;
-  return { material, belief: lifeBelief(lives, prior), curve: drawnCurve(lives), prior };
+  const belief = lifeBelief(lives, prior);
+  return {
+    material,
+    belief,
+    curve: drawnCurve(lives),
+    usualMinutes: belief.ageAt(HALF),
+    beforeMinutes: lifeBelief([], prior).ageAt(HALF),
+  };
 }
 
 /** Lives by material: a synthetic reed says nothing of cane. */
@@ -52,7 +63,7 @@ export const ageOf = ({ beforeMinutes, wornMinutes }: ReedState): number => (bef
 
 /** The share of its expected life a reed has behind it; 1 where it has outlived that. */
 export const shareOfLife = (reed: ReedState, lives: LivesOf): number =>
-  Math.min(1, ageOf(reed) / lives[reed.box.material].belief.median.mean);
+  Math.min(1, ageOf(reed) / lives[reed.box.material].usualMinutes);
 
 /**
  * What is believed of a reed that has come so far, by all others of its material: it is one of the lives seen, and would
@@ -79,7 +90,9 @@ export function goodShareOf(
   family: ReedFamily = 'single',
 ): GoodShare & { readonly graded: number } {
   const prior = GOOD_PRIOR[family];
-  const graded = reeds.filter(({ grade, ungraded, wasConcert }) => wasConcert || (grade !== null && !ungraded));
+  // Too hard with a flat back it is worked in for two weeks, and nothing is known of it before.
+  const isOpen = ({ grade, breakIn }: ReedState): boolean => grade?.feel === 'too-hard' && breakIn !== null;
+  const graded = reeds.filter((reed) => reed.wasConcert || (reed.grade !== null && !reed.ungraded && !isOpen(reed)));
   const good = graded.filter(({ wasConcert }) => wasConcert).length;
   return { good: prior.good + good, bad: prior.bad + graded.length - good, graded: graded.length };
 }

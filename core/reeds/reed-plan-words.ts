@@ -1,6 +1,6 @@
 import { entriesOf } from '#core/kernel/typed.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
-import { counted, duration, type Format } from '#core/explain/format.ts';
+import { asSentence, counted, duration, type Format } from '#core/explain/format.ts';
 import { RAN_OUT } from '#core/solve/solve-words.ts';
 import { FIRST_HALF, GOOD_PRIOR, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
 import type { ReedFamily } from '#core/reeds/reed.ts';
@@ -88,23 +88,23 @@ export function readinessWhy(
 }
 
 /** How long reeds live, in one sentence with how sure it is. */
-export function lifeWords({ belief, material }: ReedLives, format: Format): string {
+export function lifeWords({ belief, material, usualMinutes }: ReedLives, format: Format): string {
   const { ended, alive } = belief.seen;
   const [low, high] = [belief.ageAt(0.9), belief.ageAt(0.1)];
   const seen =
     ended + alive === 0
       ? 'No reed of yours has been seen to its end yet, so this is what is usual.'
       : `That rests on ${counted(ended, 'reed')} of yours that ended and ${alive} still alive, beside what is usual.`;
-  return `Half of your ${material} reeds live longer than about ${hours(belief.ageAt(0.5), format)} of playing, most between ${hours(low, format)} and ${hours(high, format)}. ${seen}`;
+  return `Half of your ${material} reeds live longer than about ${hours(usualMinutes, format)} of playing, most between ${hours(low, format)} and ${hours(high, format)}. ${seen}`;
 }
 
 /** What a life rests on: what is usual, one's own reeds, and how the two are put together. */
-export function lifeWhy({ belief, curve, prior }: ReedLives, format: Format): WhyLine[] {
+export function lifeWhy({ belief, curve, beforeMinutes }: ReedLives, format: Format): WhyLine[] {
   const { ended, alive } = belief.seen;
   return [
     {
       rule: 'prior',
-      text: `What is usual: half live longer than about ${hours(prior.median, format)} of playing.`,
+      text: `What is usual: half live longer than about ${hours(beforeMinutes, format)} of playing.`,
       mark: 'estimate',
     },
     ...(ended + alive > 0
@@ -135,8 +135,9 @@ export function lifeWhy({ belief, curve, prior }: ReedLives, format: Format): Wh
 
 /** When to buy, in one sentence. */
 export function supplyWords(supply: Supply, format: Format): string {
-  const { unopened, living, runsOutOn, buyOn, inHand } = supply;
+  const { unopened, living, runsOutOn, buyOn, inHand, minutesADay } = supply;
   const have = `You have ${counted(unopened, 'new reed')} and ${living} in use.`;
+  if (minutesADay === 0) return `${have} How long they last is not known before you have played on them.`;
   if (runsOutOn === null || buyOn === null) return `${have} That is enough for two years and more.`;
   return `${have} About ${format.date(runsOutOn)} fewer than ${inHand} are left in hand. Buy a box by ${format.date(buyOn)}.`;
 }
@@ -216,7 +217,7 @@ const TERM_WORDS: Readonly<Record<keyof RotationCost, string>> = {
 export function rotationWhy({ cost, bound }: RotationPlan, format: Format): WhyLine[] {
   const terms = entriesOf(TERM_WORDS).map(([term, words]): WhyLine => ({
     rule: term,
-    text: `${format.number(cost[term])} penalty minutes for ${words}.`,
+    text: `${asSentence(words)}: as bad as ${format.number(cost[term])} min without a reed.`,
     mark: 'estimate',
   }));
   const best: WhyLine[] =
@@ -225,7 +226,7 @@ export function rotationWhy({ cost, bound }: RotationPlan, format: Format): WhyL
       : [
           {
             rule: 'bound',
-            text: `No plan costs less than ${format.number(bound)} penalty minutes.`,
+            text: `No plan is less bad than ${format.number(bound)} min without a reed.`,
             mark: 'published',
           },
         ];

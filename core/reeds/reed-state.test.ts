@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { RAMP } from '#core/reeds/reed-numbers.ts';
-import { breakingIn } from '#core/reeds/reed-state.ts';
-import { partsOfReedId, reedId } from '#core/reeds/reed.ts';
+import { goodShareOf } from '#core/reeds/reed-life.ts';
+import { breakingIn, type ReedSetting } from '#core/reeds/reed-state.ts';
+import { partsOfReedId, reedId, type ReedBox, type ReedFeel, type ReedSaid, type ReedSign } from '#core/reeds/reed.ts';
 import { leftOfSet, setSessions, type SetSessions } from '#core/reeds/reed-pin.ts';
 import { PENALTY, whichReed, type WantedFor } from '#core/reeds/which-reed.ts';
 import { wallMinute } from '#core/plays/play.ts';
@@ -145,6 +146,43 @@ describe('breaking in', () => {
   });
 });
 
+describe('what a sign is worth', () => {
+  const graded = (daysAgo: number, signs: readonly ReedSign[], feel: ReedFeel = 'right') =>
+    said(1, addDays(REED_TODAY, -daysAgo), { what: 'graded', feel, goodFor: 'rehearsal', signs });
+  const flat = (daysAgo: number) => said(1, addDays(REED_TODAY, -daysAgo), { what: 'flattened' });
+  const of = (sayings: readonly ReedSaid[], setting: Partial<ReedSetting> = {}, box: Partial<ReedBox> = {}) =>
+    reed1([used(1, 3, 45)], { sayings, setting, box: { before: [null], ...box } });
+
+  test('a chipped tip ends it, and so does a double reed that sank in pitch; a corner gone does not', () => {
+    expect(of([graded(2, ['chipped'])])).toMatchObject({ stage: 'retired', ended: { cause: 'chipped' } });
+    expect(of([graded(2, ['sank-in-pitch'])], { family: 'double' })).toMatchObject({ stage: 'retired' });
+    expect(of([graded(2, ['corner-gone'])], { family: 'double' })).toMatchObject({ stage: 'in-rotation' });
+  });
+
+  test('stuffy and squeaking lead to the back first; rubbed flat it is tried anew; only cane of one blade has a back', () => {
+    expect(of([graded(2, ['stuffy'])]).ungraded).toBe(true);
+    expect(of([flat(3), graded(2, ['squeaks'])]).ungraded).toBe(false);
+    expect(of([graded(2, []), flat(1)]).ungraded).toBe(true);
+    expect(of([graded(2, ['stuffy'], 'too-hard')], { family: 'double' }).ungraded).toBe(false);
+    expect(of([graded(2, ['stuffy'], 'too-hard')], {}, { material: 'synthetic' }).ungraded).toBe(false);
+  });
+
+  test('what was of concert grade once stays so in the share, however it is graded when it is worn', () => {
+    const once = said(1, addDays(REED_TODAY, -9), { what: 'graded', feel: 'right', goodFor: 'concert', signs: [] });
+    const worn = of([once, graded(1, [], 'too-soft')]);
+    expect(goodShareOf([worn])).toEqual({ good: 3, bad: 2, graded: 1 });
+    // Too hard with a flat back it is still worked in: nothing is known yet.
+    const hard = reed1([used(1, 3, 5)], {
+      sayings: [
+        flat(3),
+        said(1, addDays(REED_TODAY, -2), { what: 'graded', feel: 'too-hard', goodFor: null, signs: [] }),
+      ],
+    });
+    expect(goodShareOf([hard])).toEqual({ good: 2, bad: 2, graded: 0 });
+    expect(goodShareOf([], 'double')).toEqual({ good: 2, bad: 3, graded: 0 });
+  });
+});
+
 describe('a reed in turn', () => {
   const broken = { box: { before: [null, null, null, null] } };
 
@@ -214,7 +252,8 @@ describe('which reed', () => {
       isConcert: true,
     }).choices;
     expect(concert?.because.map(({ rule }) => rule)).toEqual(['cap', 'not-concert-grade', 'second-half']);
-    expect(concert?.penalty).toBe(PENALTY.notConcertGrade + PENALTY.secondHalf);
+    // 720 of 1,200 min: a fifth of the way from the middle of its life to its end.
+    expect(concert?.penalty).toBeCloseTo(PENALTY.notConcertGrade + 0.2 * PENALTY.secondHalf, 9);
   });
 
   test('the penalty is the sum of its reasons', () => {

@@ -9,6 +9,8 @@ import {
   WEAR,
 } from '#core/reeds/reed-numbers.ts';
 import {
+  endBySign,
+  hasABack,
   reedId,
   type BreakIn,
   type ReedBox,
@@ -18,6 +20,7 @@ import {
   type ReedId,
   type ReedSaid,
   type ReedSaying,
+  type ReedSign,
   type ReedStage,
   type ReedUse,
 } from '#core/reeds/reed.ts';
@@ -168,6 +171,8 @@ function saidOf(sayings: readonly ReedSaid[]) {
     else if (one.what === 'ended') ended = { on: one.on, cause: one.cause };
     else {
       grade = { feel: one.feel, goodFor: one.goodFor, signs: one.signs, on: one.on };
+      const end = endBySign(one.signs);
+      if (end !== null) ended ??= { on: one.on, cause: end };
       wasConcert ||= one.goodFor === 'concert' && one.feel !== 'too-soft';
       if (one.feel === 'too-hard' && flattenedOn !== null) hardFrom ??= one.on;
       // Too hard again, it is still closing.
@@ -233,8 +238,18 @@ function limitsOf({ material }: ReedBox, ramp: BreakingIn | null, last: ReedUse 
   };
 }
 
-const isUngraded = (grade: ReedGrade | null, flattenedOn: LocalDate | null): boolean =>
-  grade?.feel === 'too-hard' && (flattenedOn === null || flattenedOn > grade.on);
+/** Signs that a bulged back may be to blame for. */
+const OF_THE_BACK: readonly ReedSign[] = ['stuffy', 'squeaks'];
+
+/**
+ * Where a back can bulge, "too hard", stuffy and squeaking say nothing before it has been rubbed flat; and once it has, the
+ * reed is another one, to be tried anew.
+ */
+function isUngraded(grade: ReedGrade | null, flattenedOn: LocalDate | null): boolean {
+  if (grade === null) return false;
+  if (flattenedOn !== null) return flattenedOn > grade.on;
+  return grade.feel === 'too-hard' || grade.signs.some((sign) => OF_THE_BACK.includes(sign));
+}
 
 function reedState({ box, boxName, uses, said }: ReedsOf, number: number, setting: ReedSetting): ReedState {
   const days = daysOf(uses);
@@ -251,7 +266,7 @@ function reedState({ box, boxName, uses, said }: ReedsOf, number: number, settin
     boxName,
     number,
     stage: stageOf(known),
-    ungraded: isUngraded(told.grade, told.flattenedOn),
+    ungraded: hasABack(setting.family, box.material) && isUngraded(told.grade, told.flattenedOn),
   };
 }
 

@@ -24,12 +24,18 @@ export const SIGN_WORDS: Readonly<Record<ReedSign, string>> = {
   stuffy: 'stuffy',
   squeaks: 'squeaks',
   chipped: 'chipped',
+  'corner-gone': 'a corner is gone',
+  'sank-in-pitch': 'sank in pitch',
+  shut: 'shut',
 };
 export const END_WORDS: Readonly<Record<ReedEnd, string>> = {
   soft: 'soft past use',
   dark: 'dark',
   chipped: 'chipped',
   split: 'split',
+  'corner-gone': 'without a corner',
+  'sank-in-pitch': 'flat for good',
+  shut: 'shut',
   lost: 'lost',
   'given-away': 'given away',
 };
@@ -201,7 +207,7 @@ export const heldBackWords = ({ on, minutes, cap, over }: HeldBack, format: Form
 
 /** How a reed stands, in one line beside its name. */
 export function standingWords(reed: ReedState, nowWall: number, format: Format): string {
-  const { stage, breakIn, ended, leftToday, restedFrom, playedToday, ungraded, grade } = reed;
+  const { stage, breakIn, ended, leftToday, restedFrom, playedToday, ungraded, grade, flattenedOn } = reed;
   if (ended !== null) return `${END_WORDS[ended.cause]} since ${format.shortDate(ended.on)}`;
   if (stage === 'new') return 'new, not opened';
   if (breakIn !== null) {
@@ -209,7 +215,10 @@ export function standingWords(reed: ReedState, nowWall: number, format: Format):
     return `being broken in, day ${Math.min(breakIn.reached + 1, breakIn.of)} of ${breakIn.of}: ${today}`;
   }
   if (restedFrom !== null && restedFrom > nowWall) return `rests until ${momentWords(restedFrom, nowWall, format)}`;
-  if (ungraded) return 'too hard so far: rub its back flat and try it again';
+  if (ungraded)
+    return flattenedOn !== null && grade !== null && flattenedOn > grade.on
+      ? 'its back was rubbed flat: try it again and grade it'
+      : `${grade?.feel === 'too-hard' ? 'too hard' : 'not right'} so far: rub its back flat and try it again`;
   const goodFor = grade?.goodFor ?? null;
   return goodFor === null ? 'in rotation, not graded yet' : `in rotation, for ${USE_WORDS[goodFor]}`;
 }

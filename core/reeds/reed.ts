@@ -65,10 +65,20 @@ export const REED_FEELS = ['too-hard', 'right', 'too-soft'] as const;
 export type ReedFeel = (typeof REED_FEELS)[number];
 export const REED_USES = ['concert', 'rehearsal', 'practice'] as const;
 export type ReedFor = (typeof REED_USES)[number];
-export const REED_SIGNS = ['stuffy', 'squeaks', 'chipped'] as const;
+export const REED_SIGNS = ['stuffy', 'squeaks', 'chipped', 'corner-gone', 'sank-in-pitch', 'shut'] as const;
 export type ReedSign = (typeof REED_SIGNS)[number];
-/** Why it is played no more. The last two end nothing: nobody saw how long it would have lived. */
-export const REED_ENDS = ['soft', 'dark', 'chipped', 'split', 'lost', 'given-away'] as const;
+/** Why it is played no more. Lost and given away end nothing: nobody saw how long it would have lived. */
+export const REED_ENDS = [
+  'soft',
+  'dark',
+  'chipped',
+  'split',
+  'corner-gone',
+  'sank-in-pitch',
+  'shut',
+  'lost',
+  'given-away',
+] as const;
 export type ReedEnd = (typeof REED_ENDS)[number];
 export const endsALife = (cause: ReedEnd): boolean => cause !== 'lost' && cause !== 'given-away';
 
@@ -110,11 +120,32 @@ export type ReedsOfPlay = {
   readonly shares: readonly { readonly reedId: ReedId; readonly minutes: number }[];
 };
 
-/** How reeds of an instrument are made and kept; null where it has none. */
-export type ReedFamily = 'single' | 'double' | 'pipe';
+/** How reeds of an instrument are made and kept. */
+export const REED_FAMILIES = ['single', 'double', 'pipe'] as const;
+export type ReedFamily = (typeof REED_FAMILIES)[number];
+/** By the family of the instrument; others have none. */
 const FAMILY: Readonly<Partial<Record<Family, ReedFamily>>> = {
   'Single reeds': 'single',
   'Double reeds': 'double',
   Pipes: 'pipe',
 };
 export const reedFamilyOf = ({ family }: { readonly family: Family }): ReedFamily | null => FAMILY[family] ?? null;
+
+/** What may be seen of the reeds of a family. */
+export const SIGNS_OF: Readonly<Record<ReedFamily, readonly ReedSign[]>> = {
+  single: ['stuffy', 'squeaks', 'chipped'],
+  double: ['stuffy', 'corner-gone', 'sank-in-pitch', 'shut'],
+  pipe: ['stuffy', 'squeaks', 'chipped'],
+};
+export const ENDS_OF: Readonly<Record<ReedFamily, readonly ReedEnd[]>> = {
+  single: ['soft', 'dark', 'chipped', 'split', 'lost', 'given-away'],
+  double: ['soft', 'dark', 'split', 'corner-gone', 'sank-in-pitch', 'shut', 'lost', 'given-away'],
+  pipe: ['soft', 'dark', 'chipped', 'split', 'lost', 'given-away'],
+};
+/** Signs that end a reed: a chipped tip, and one that sank in pitch overnight, for it has split (the practice book). */
+const ENDING_SIGNS = ['chipped', 'sank-in-pitch'] as const satisfies readonly ReedSign[] & readonly ReedEnd[];
+export const endBySign = (signs: readonly ReedSign[]): ReedEnd | null =>
+  ENDING_SIGNS.find((sign) => signs.includes(sign)) ?? null;
+/** Only the flat back of a single reed of cane bulges, and can be rubbed flat. */
+export const hasABack = (family: ReedFamily, material: ReedMaterial): boolean =>
+  family === 'single' && material === 'cane';

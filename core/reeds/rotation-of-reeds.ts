@@ -64,7 +64,7 @@ function planReed(reed: ReedState, asked: ToPlan): RotationReed {
     rests: isCane,
     from: firstDay(reed, asked.today),
     share: shareOfLife(reed, asked.lives),
-    life: asked.lives[reed.box.material].belief.median.mean,
+    life: asked.lives[reed.box.material].usualMinutes,
     isConcert: isConcertReed(reed),
     isPracticeOnly: reed.stage === 'practice-only',
     pinned: setByHand(reed, asked),

@@ -2,7 +2,7 @@ import { ageOf, type LivesOf } from '#core/reeds/reed-life.ts';
 import { IN_HAND } from '#core/reeds/reed-numbers.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import type { Money } from '#core/money/money.ts';
-import type { ReedBox, ReedFamily } from '#core/reeds/reed.ts';
+import type { ReedBox, ReedFamily, ReedMaterial } from '#core/reeds/reed.ts';
 import { addDays, addMonths, localDate, type LocalDate } from '#core/time/local-date.ts';
 import { checkNumber } from '#core/kernel/check-number.ts';
 
@@ -38,9 +38,10 @@ export type SupplyAsked = {
   readonly minutesADay: number;
 };
 
-/** What a reed costs: the mean over the boxes that say so in the currency of the newest of them. */
-function costOfOne(reeds: readonly ReedState[]): Money | null {
-  const priced = reeds
+/** What a reed of a material costs: the mean over the boxes that say so in the currency of the newest of them. */
+function costOfOne(all: readonly ReedState[], material: ReedMaterial): Money | null {
+  const priced = all
+    .filter(({ box }) => box.material === material)
     .flatMap(({ box }) => (box.cost === null ? [] : [{ on: box.cameOn, of: box.before.length, cost: box.cost }]))
     .sort((a, b) => (a.on < b.on ? -1 : 1));
   const currency = priced.at(-1)?.cost.currency;
@@ -74,20 +75,21 @@ const monthOf = (day: LocalDate): LocalDate => localDate(`${day.slice(0, 7)}-01`
  */
 export function supplyOf({ today, family, reeds, lives, minutesADay }: SupplyAsked): Supply {
   checkNumber('the minutes of a day', minutesADay);
-  const lifeOf = (reed: ReedState): number => lives[reed.box.material].belief.median.mean;
+  const lifeOf = (reed: ReedState): number => lives[reed.box.material].usualMinutes;
   const unopened = reeds.filter(({ stage }) => stage === 'new');
   const living = reeds.filter(({ stage }) => stage !== 'new' && stage !== 'retired');
   const left = [...living, ...unopened].reduce((sum, reed) => sum + Math.max(0, lifeOf(reed) - ageOf(reed)), 0);
   // What will be bought next is what most of them are made of.
   const isCane = reeds.filter(({ box }) => box.material === 'cane').length * 2 >= reeds.length;
-  const lifeMinutes = lives[isCane ? 'cane' : 'synthetic'].belief.median.mean;
+  const material = isCane ? 'cane' : 'synthetic';
+  const lifeMinutes = lives[material].usualMinutes;
   const inHand = IN_HAND[family].value;
   // Reeds in turn are on average half way through.
   const spare = left - (inHand * lifeMinutes) / 2;
   const days = minutesADay > 0 ? Math.max(0, Math.floor(spare / minutesADay)) : FURTHEST_DAYS;
   const runsOutOn = days >= FURTHEST_DAYS ? null : addDays(today, days);
   const aMonth = (minutesADay * DAYS_A_MONTH) / lifeMinutes;
-  const cost = costOfOne(reeds);
+  const cost = costOfOne(reeds, material);
   const costOf = (howMany: number): Money | null => cost && { ...cost, minor: cost.minor * howMany };
   return {
     unopened: unopened.length,

@@ -19,7 +19,8 @@ export const PENALTY = {
   waitedDay: 0.4,
   /** At a concert: not of concert grade, in the second half of its life. */
   notConcertGrade: 60,
-  secondHalf: 30,
+  /** At the end of its life; less before it, from the middle on. */
+  secondHalf: 60,
 } as const;
 const LONGEST_WAIT_DAYS = 10;
 
@@ -78,7 +79,8 @@ function weighed(reed: ReedState, { minutes, isConcert, today, shareOfLife }: Wa
     against({ rule: 'uncovered', minutes: minutes - playable, penalty: (minutes - playable) * PENALTY.uncovered });
   if (isConcert) {
     if (!isConcertReed(reed)) against({ rule: 'not-concert-grade', penalty: PENALTY.notConcertGrade });
-    if (share > FIRST_HALF.value) against({ rule: 'second-half', penalty: PENALTY.secondHalf });
+    const beyond = (share - FIRST_HALF.value) / (1 - FIRST_HALF.value);
+    if (beyond > 0) against({ rule: 'second-half', penalty: beyond * PENALTY.secondHalf });
   } else {
     if (isConcertReed(reed)) against({ rule: 'concert-reed-spent', penalty: playable * PENALTY.concertReedSpent });
     if (reed.stage === 'practice-only') against({ rule: 'practice-only', penalty: PENALTY.practiceOnly });

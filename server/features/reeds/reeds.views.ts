@@ -142,6 +142,7 @@ function kindView(services: Services, ofKind: OfKind, playerId: PlayerId, showin
   return {
     kind,
     kindName,
+    family,
     breaksIn: family === 'single',
     instruments: instruments.map(({ instrument }) => ({ instrumentId: instrument.id, name: instrument.name })),
     today: {

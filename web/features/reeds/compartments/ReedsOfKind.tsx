@@ -1,6 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { hasABack } from '#core/reeds/reed.ts';
 import type { ReedBoxView } from '#contract/reed-views.ts';
 import { useToday } from '#web/clock/today.ts';
 import { useReadAir } from '#web/features/air/air.actions.ts';
@@ -34,10 +35,11 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
   const air = useReadAir();
   const read = useQuery(airQueries.of(playerId, today)).data?.read ?? null;
   const playing = useReedPlay();
-  const box = useReedBox();
-  const reed = of.boxes.flatMap(({ reeds }) => reeds).find(({ reedId }) => reedId === opened?.reedId);
+  const entering = useReedBox();
+  const box = of.boxes.find(({ reeds }) => reeds.some(({ reedId }) => reedId === opened?.reedId));
+  const reed = box?.reeds.find(({ reedId }) => reedId === opened?.reedId);
   const edit = (old: ReedBoxView | null) => {
-    box.open();
+    entering.open();
     setEditing({ old });
   };
   const add = () => edit(null);
@@ -74,7 +76,16 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
         </Column>
       </TwoColumns>
       {of.boxes.length > 0 && <ReedPlan kind={of.kind} playerId={playerId} />}
-      {opened && reed && <ReedSheet name={opened.name} reed={reed} said={saying} onClose={() => setOpened(null)} />}
+      {opened && box && reed && (
+        <ReedSheet
+          name={opened.name}
+          reed={reed}
+          family={of.family}
+          hasBack={hasABack(of.family, box.material)}
+          said={saying}
+          onClose={() => setOpened(null)}
+        />
+      )}
       {editing && (
         <BoxSheet
           playerId={playerId}
@@ -82,7 +93,7 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
           old={editing.old}
           currency={currency}
           today={today}
-          box={box}
+          box={entering}
           onClose={() => setEditing(null)}
         />
       )}

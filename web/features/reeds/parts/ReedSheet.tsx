@@ -2,7 +2,15 @@ import { Box, Button, Chip, DialogContent, DialogTitle, Stack, Typography } from
 import { useState } from 'react';
 import { duration } from '#core/explain/format.ts';
 import { END_WORDS, FEEL_WORDS, SIGN_WORDS, USE_WORDS } from '#core/reeds/reed-words.ts';
-import { REED_ENDS, REED_FEELS, REED_SIGNS, REED_USES, type ReedFeel, type ReedSign } from '#core/reeds/reed.ts';
+import {
+  ENDS_OF,
+  REED_FEELS,
+  REED_USES,
+  SIGNS_OF,
+  type ReedFamily,
+  type ReedFeel,
+  type ReedSign,
+} from '#core/reeds/reed.ts';
 import type { ReedView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import type { useReedSaid } from '#web/features/reeds/reeds.actions.ts';
@@ -12,6 +20,9 @@ import { WhyFold } from '#web/ui/WhyFold.tsx';
 type ReedSheetProps = {
   readonly name: string;
   readonly reed: ReedView;
+  readonly family: ReedFamily;
+  /** It has a back that can bulge. */
+  readonly hasBack: boolean;
   readonly said: ReturnType<typeof useReedSaid>;
   readonly onClose: () => void;
 };
@@ -22,7 +33,7 @@ const Chips = ({ children }: { readonly children: React.ReactNode }) => (
 const tall = { minHeight: 44 } as const;
 
 /** How it felt first, then what it is good for: two taps. "Too hard" asks for a flat back before it is a grade. */
-function Grading({ reed, said, onClose }: Omit<ReedSheetProps, 'name'>) {
+function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 'name'>) {
   const [feel, setFeel] = useState<ReedFeel | null>(null);
   const [signs, setSigns] = useState<readonly ReedSign[]>([]);
   const grade = (goodFor: (typeof REED_USES)[number] | null) => {
@@ -47,7 +58,7 @@ function Grading({ reed, said, onClose }: Omit<ReedSheetProps, 'name'>) {
     );
   return (
     <Stack spacing={1.5}>
-      {feel === 'too-hard' && (
+      {feel === 'too-hard' && hasBack && (
         <Box>
           <Typography>
             Has its back been rubbed flat? A reed that feels too hard may only be bulged. Rub it flat, try it again, and
@@ -72,7 +83,7 @@ function Grading({ reed, said, onClose }: Omit<ReedSheetProps, 'name'>) {
         </Box>
       )}
       <Chips>
-        {REED_SIGNS.map((one) => (
+        {SIGNS_OF[family].map((one) => (
           <Chip
             key={one}
             label={SIGN_WORDS[one]}
@@ -83,7 +94,7 @@ function Grading({ reed, said, onClose }: Omit<ReedSheetProps, 'name'>) {
           />
         ))}
       </Chips>
-      {feel !== 'too-hard' && (
+      {(feel !== 'too-hard' || !hasBack) && (
         <Box>
           <Typography sx={{ mb: 0.5 }}>It felt {FEEL_WORDS[feel]}. What is it good for?</Typography>
           <Chips>
@@ -100,7 +111,7 @@ function Grading({ reed, said, onClose }: Omit<ReedSheetProps, 'name'>) {
 }
 
 /** Why it is played no more: one tap, and it can be taken back. */
-function Retiring({ reed, said, onClose }: Omit<ReedSheetProps, 'name'>) {
+function Retiring({ reed, family, said, onClose }: Omit<ReedSheetProps, 'name' | 'hasBack'>) {
   const [open, setOpen] = useState(false);
   if (!open)
     return (
@@ -112,7 +123,7 @@ function Retiring({ reed, said, onClose }: Omit<ReedSheetProps, 'name'>) {
     <Box>
       <Typography sx={{ mb: 0.5 }}>Why is it no longer played?</Typography>
       <Chips>
-        {REED_ENDS.map((cause) => (
+        {ENDS_OF[family].map((cause) => (
           <Button
             key={cause}
             variant="outlined"
@@ -132,7 +143,8 @@ function Retiring({ reed, said, onClose }: Omit<ReedSheetProps, 'name'>) {
 }
 
 /** What is known of one reed, and what can be said of it after playing. */
-export function ReedSheet({ name, reed, said, onClose }: ReedSheetProps) {
+export function ReedSheet({ name, ...props }: ReedSheetProps) {
+  const { reed, said, hasBack, onClose } = props;
   const { words, playedMinutes, leftWords, lastPlayedOn, because, stage } = reed;
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="reed-title">
@@ -152,9 +164,9 @@ export function ReedSheet({ name, reed, said, onClose }: ReedSheetProps) {
           </Box>
           {stage !== 'retired' && (
             <>
-              {stage !== 'new' && <Grading reed={reed} said={said} onClose={onClose} />}
+              {stage !== 'new' && <Grading {...props} />}
               <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-                {stage !== 'new' && (
+                {stage !== 'new' && hasBack && (
                   <Button
                     color="inherit"
                     disabled={said.busy}
@@ -166,7 +178,7 @@ export function ReedSheet({ name, reed, said, onClose }: ReedSheetProps) {
                     Its back is rubbed flat
                   </Button>
                 )}
-                <Retiring reed={reed} said={said} onClose={onClose} />
+                <Retiring {...props} />
               </Box>
             </>
           )}

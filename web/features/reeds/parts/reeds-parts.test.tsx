@@ -9,6 +9,7 @@ import { BoxSheet } from '#web/features/reeds/parts/BoxSheet.tsx';
 import { BreakInTimer } from '#web/features/reeds/parts/BreakInTimer.tsx';
 import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
 import { Readiness } from '#web/features/reeds/parts/Readiness.tsx';
+import type { ReedFamily } from '#core/reeds/reed.ts';
 import { ReedSheet } from '#web/features/reeds/parts/ReedSheet.tsx';
 import { ReedSlots } from '#web/features/reeds/parts/ReedSlots.tsx';
 import { SessionSheet } from '#web/features/reeds/parts/SessionSheet.tsx';
@@ -141,10 +142,11 @@ describe('a box of reeds', () => {
 });
 
 describe('what is said of a reed', () => {
-  const opened = (one: ReedView) => {
+  const opened = (one: ReedView, family: ReedFamily = 'single') => {
     const said = { busy: false, graded: jest.fn(), flattened: jest.fn(), ended: jest.fn() };
     const onClose = jest.fn();
-    draw(<ReedSheet name="Fennel, reed 1" reed={one} said={said as never} onClose={onClose} />);
+    const of = { family, hasBack: family === 'single' };
+    draw(<ReedSheet name="Fennel, reed 1" reed={one} {...of} said={said as never} onClose={onClose} />);
     return { ...said, onClose };
   };
 
@@ -169,6 +171,18 @@ describe('what is said of a reed', () => {
     tap('too hard');
     tap('Still too hard');
     expect(graded.mock.calls).toEqual([['box/1', { feel: 'too-hard', goodFor: null, signs: [] }]]);
+  });
+
+  test('a double reed has no back to be rubbed flat, and signs and ends of its own', () => {
+    const { graded } = opened(reed(1), 'double');
+    expect(screen.queryByRole('button', { name: 'Its back is rubbed flat' })).toBeNull();
+    tap('Retire this reed…');
+    expect(screen.getByRole('button', { name: 'flat for good' })).toBeTruthy();
+    tap('too hard');
+    expect(screen.queryByText(/may only be bulged/)).toBeNull();
+    tap('a corner is gone');
+    tap('practice');
+    expect(graded.mock.calls).toEqual([['box/1', { feel: 'too-hard', goodFor: 'practice', signs: ['corner-gone'] }]]);
   });
 
   test('it is retired with its reason, in two taps', () => {
