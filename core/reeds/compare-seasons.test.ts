@@ -5,6 +5,7 @@ import type { ReedId } from '#core/reeds/reed.ts';
 import { CANE_LIFE } from '#core/reeds/reed-numbers.ts';
 import { drawSeason, SEASON_RATES } from '#core/reeds/reed-season.ts';
 import { asPlanned, oneReedUntilSpent, roundRobin } from '#core/reeds/ways-of-playing.ts';
+import { toldAndTrue } from '#core/reeds/told-and-true.ts';
 import { localDate } from '#core/time/local-date.ts';
 
 const BEGINS = localDate('2026-01-05');
@@ -77,6 +78,17 @@ describe('as Ulu plans it, in the same seasons', () => {
     expect(differenceOf(played.planned, played.turns, ready).mean).toBeGreaterThan(0.5);
   });
 });
+
+test('of the concerts that are told a chance of about nine in ten, about nine in ten have their reed', () => {
+  // Three seasons here; `npm run seasons -- --told 10 --seasons 170` holds two thousand concerts against it.
+  const all = toldAndTrue(() => asPlanned(), SEEDS.slice(0, 3), { begins: BEGINS, ahead: 10, wanted: 1 });
+  const sure = all.filter(({ told }) => told >= 0.8);
+  expect(sure.length).toBeGreaterThan(15);
+  const mean = sure.reduce((sum, { told }) => sum + told, 0) / sure.length;
+  const share = sure.filter(({ isTrue }) => isTrue).length / sure.length;
+  // Three standard errors of so few: a chance told half as large again, or half as small, is far outside.
+  expect(Math.abs(share - mean)).toBeLessThan(3 * Math.sqrt((mean * (1 - mean)) / sure.length) + 0.05);
+}, 60_000);
 
 test('the band of a mean: five values by hand, and one value says nothing', () => {
   // Mean 3, variance 2.5: 1.645 × √(2.5 ÷ 5) to either side.

@@ -42,13 +42,13 @@ test('from when it is known until it is over it says what is ready, what to open
 test('a concert reed is kept by degrees, not to a cliff at half of its life', () => {
   const one = (before: number) =>
     reedsOf([used(1, 3, 60)], { box: { before: [before], breakIn: 'none' }, sayings: [graded(1, 'concert')] });
-  const chances = [300, 750, 850, 1000, 1300].map((before) => {
+  const chances = [60, 300, 500, 700, 1300].map((before) => {
     const reeds = one(before);
     const asked = { on: addDays(REED_TODAY, 3), wanted: 1, today: REED_TODAY, reeds, lives: livesOf(reeds) };
     return readinessFor({ ...asked, minutesUntil: 0, breakIn: 'none' }).existing[0]?.chance ?? NaN;
   });
-  expect(chances[0]).toBe(1);
+  expect(chances[0]).toBeGreaterThan(0.95);
   for (const [at, chance] of chances.entries()) if (at > 0) expect(chance).toBeLessThan(chances[at - 1] ?? 0);
-  expect((chances[1] ?? 0) - (chances[2] ?? 0)).toBeLessThan(0.5);
+  expect((chances[1] ?? 0) - (chances[2] ?? 0)).toBeLessThan(0.3);
   expect(wordsIn(3, one(1400))).toMatch(/no reed is ready for it, and Fennel 2½, reed 1 is probably too worn for it/);
 });

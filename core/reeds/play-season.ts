@@ -3,6 +3,7 @@ import { DAILY_CAP, OVERPLAYED, RAMP, TOO_LITTLE } from '#core/reeds/reed-number
 import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
 import { type ReedBox, type ReedId, type ReedSaid, type ReedUse } from '#core/reeds/reed.ts';
 import { SEASON_RATES, type ReedFate, type ReedSeason, type SeasonDay } from '#core/reeds/reed-season.ts';
+import { isConcertReed } from '#core/reeds/which-reed.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 
@@ -26,6 +27,8 @@ export type SeasonResult = {
   readonly concerts: number;
   /** Those played to their end on reeds good enough, played before, and in truth in the first half of their life. */
   readonly ready: number;
+  /** Concert days on which so many reeds of concert grade were in truth ready, by day: whoever tries them hears which. */
+  readonly readyReeds: ReadonlyMap<LocalDate, number>;
   readonly opened: number;
 };
 
@@ -96,6 +99,9 @@ const PLAYED_BEFORE = 2;
 const isReadyInTruth = ({ days }: ReedState, { isGood, lives, worn }: ReedFate & { worn: number }): boolean =>
   isGood && days.length >= PLAYED_BEFORE && worn < lives / 2;
 
+const isReadyNow = (reed: ReedState, truth: (ReedFate & { worn: number }) | undefined): boolean =>
+  truth !== undefined && isConcertReed(reed) && isReadyInTruth(reed, truth);
+
 /** The evening after: worn reeds end, and what has just been broken in is graded for what it is. */
 function evening(told: Told, shares: readonly Share[], on: LocalDate): void {
   const tomorrow = new Map(told.reeds(addDays(on, 1)).map((reed) => [reed.id, reed]));
@@ -114,6 +120,7 @@ function evening(told: Told, shares: readonly Share[], on: LocalDate): void {
 export function playSeason({ days, fateOf }: ReedSeason, play: WayOfPlaying): SeasonResult {
   const told = new Told();
   let ready = 0;
+  const readyReeds = new Map<LocalDate, number>();
   const concerts = days.filter(({ isConcert }) => isConcert);
   days.forEach((day, dayOfSeason) => {
     const { on, minutes, isConcert } = day;
@@ -122,6 +129,7 @@ export function playSeason({ days, fateOf }: ReedSeason, play: WayOfPlaying): Se
     const reeds = told.reeds(on);
     const coming = concerts.filter((one) => one.on >= on).map((one) => one.on);
     const shares = play({ day, dayOfSeason, reeds, concerts: coming });
+    if (isConcert) readyReeds.set(on, reeds.filter((reed) => isReadyNow(reed, told.truth.get(reed.id))).length);
     let readyMinutes = 0;
     for (const { reedId: id, minutes: played } of shares) {
       const reed = reeds.find((one) => one.id === id);
@@ -134,5 +142,5 @@ export function playSeason({ days, fateOf }: ReedSeason, play: WayOfPlaying): Se
     if (isConcert && readyMinutes >= minutes) ready += 1;
     evening(told, shares, on);
   });
-  return { concerts: concerts.length, ready, opened: told.truth.size };
+  return { concerts: concerts.length, ready, readyReeds, opened: told.truth.size };
 }

@@ -41,20 +41,28 @@ describe('ready for the concert', () => {
       sayings: [graded(1, 'concert')],
     });
     const ready = readinessFor(asked(reeds, { wanted: 1, breakIn: 'none' }));
-    expect(ready.existing).toMatchObject([{ reed: { number: 1 }, chance: 1 }]);
+    expect(ready.existing).toMatchObject([{ reed: { number: 1 } }]);
+    // An hour old, it is past the first half of its life only if it lives less than two.
+    const kept = ready.existing[0]?.chance ?? NaN;
+    expect(kept).toBeGreaterThan(0.98);
+    expect(kept).toBeLessThan(1);
     expect(ready.share).toEqual({ good: 3, bad: 2, graded: 1 });
     expect(ready.toOpen).toBe(0);
-    // One existing that is certain and n new ones: at least two is at least one of the new.
+    // One existing and n new ones: at least two is at least one of the new with it, or two without.
     const two = readinessFor(asked(reeds, { breakIn: 'none' }));
-    expect(two.table[4]?.chance).toBeCloseTo(chanceOfGood(4, 1, { good: 3, bad: 2 }), 12);
+    const ofNew = (least: number) => chanceOfGood(4, least, { good: 3, bad: 2 });
+    expect(two.table[4]?.chance).toBeCloseTo(kept * ofNew(1) + (1 - kept) * ofNew(2), 12);
   });
 
-  test('a concert reed that will be past the first half of its life is not counted', () => {
+  test('a concert reed that will be past the first half of its life hardly counts', () => {
     const reeds = reedsOf([used(1, 5, 60)], {
       box: { before: [0], breakIn: 'none' },
       sayings: [graded(1, 'concert')],
     });
-    expect(readinessFor(asked(reeds, { minutesUntil: 2000 })).existing).toMatchObject([{ chance: 0 }]);
+    const chanceIn = (minutesUntil: number) => readinessFor(asked(reeds, { minutesUntil })).existing[0]?.chance ?? NaN;
+    const chances = [0, 300, 600, 1000, 2000].map(chanceIn);
+    for (const [at, chance] of chances.entries()) if (at > 0) expect(chance).toBeLessThan(chances[at - 1] ?? 0);
+    expect(chances.at(-1)).toBeLessThan(0.03);
   });
 
   test('tomorrow it is too late to open one, and it says what is possible', () => {

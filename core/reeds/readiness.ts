@@ -76,13 +76,10 @@ function counts(chances: readonly number[]): number[] {
   );
 }
 
-/** How fit a concert reed is by the share of its expected life behind it: whole in the first half, then less and less (estimate). */
-const fitnessAt = (share: number): number =>
-  share <= FIRST_HALF.value ? 1 : Math.max(0, (1 - share) / (1 - FIRST_HALF.value));
-
 /**
- * The concert reeds of today that will probably still be fit: alive, by the belief of how long reeds live, and not too far
- * in an expected life. What is played until then is shared among the reeds in turn, and those that will be.
+ * The concert reeds of today that will probably still be fit: alive, and still in the first half of whatever life they
+ * turn out to have, by the belief of how long reeds live. What is played until then is shared among the reeds in turn, and
+ * those that will be.
  */
 function existingOn({ reeds, lives, minutesUntil, family = 'single' }: ReadinessAsked): ExistingReed[] {
   const living = reeds.filter(({ stage }) => stage !== 'new' && stage !== 'retired').length;
@@ -90,8 +87,9 @@ function existingOn({ reeds, lives, minutesUntil, family = 'single' }: Readiness
   const inTurn = Math.max(living, Math.min(IN_HAND[family].value, living + unopened));
   const each = inTurn === 0 ? 0 : minutesUntil / inTurn;
   return reeds.filter(isConcertReed).map((reed) => {
-    const share = (ageOf(reed) + each) / lives[reed.box.material].usualMinutes;
-    return { reed, minutesUntil: each, chance: fitnessAt(share) * onwardOf(reed, lives).lasts(each) };
+    const age = ageOf(reed);
+    const chance = onwardOf(reed, lives).lasts((age + each) / FIRST_HALF.value - age);
+    return { reed, minutesUntil: each, chance };
   });
 }
 
