@@ -30,9 +30,9 @@ export type Planning = {
 };
 
 const FIRST_ROUNDS = 0;
-const ROUNDS = 60;
+const ROUNDS = 40;
 const MASTERS = 60;
-const LAST_ROUNDS = 150;
+const LAST_ROUNDS = 80;
 
 /** @throws Error where a plan breaks a rule: it is never shown */
 function checked(rotation: Rotation, schedules: Schedules, bound: number | null): RotationPlan {

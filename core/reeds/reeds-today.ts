@@ -159,7 +159,8 @@ export function reedsToday(asked: ReedsTodayAsked): ReedsToday {
     opened: play.map(({ reed }) => reed).filter(({ stage }) => stage === 'new'),
     beyond,
     beside: others.at(0) ?? null,
-    before: others.findLast(({ reed }) => !isConcertReed(reed)) ?? null,
+    // What stands ready beside the concert reed is not tired out before it.
+    before: others.slice(1).findLast(({ reed }) => !isConcertReed(reed)) ?? null,
     inHand: { have, unopened: reeds.filter(({ stage }) => stage === 'new').length, least: IN_HAND[family].value },
   };
 }

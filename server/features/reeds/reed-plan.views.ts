@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { Format } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
@@ -9,7 +10,6 @@ import type { SetSessions } from '#core/reeds/reed-pin.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { after, type Reached, type ReedSchedule, type Rotation, type RotationReed } from '#core/reeds/rotation.ts';
 import { PLAN_DAYS, rotationOfReeds, setByHand } from '#core/reeds/rotation-of-reeds.ts';
-import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { addDays, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import type { ReedPlanView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
@@ -118,10 +118,9 @@ export async function reedPlanOf(
     concertMinutesIn: (days) => ofKind.concerts.get(first + days) ?? 0,
     proposed: reedsTodayOf(ofKind, now).play,
   });
-  const pins = rotation.reeds.map(({ pinned }) => pinned[0] ?? 0).join();
-  const subjects = [ofPlayer(playerId), ...ofKind.instruments.map(({ instrument }) => ofInstrument(instrument.id))];
-  // What is proposed for today is part of the plan, and another hour may propose another.
-  const what = { name: `reed plan ${playerId} ${kind} ${pins}`, subjects, day: today };
+  // A plan hangs on its question alone: what is played on another instrument does not have it worked out again.
+  const question = createHash('sha256').update(JSON.stringify(rotation)).digest('base64');
+  const what = { name: `reed plan ${question}`, subjects: [], day: today };
   const planning = services.remembered.work(what, (wanted) => planningOf(services, rotation, wanted));
   const { plan, isFinal } = await planning.wait(services.caller.left, (one) => one.soon());
   return succeed({ ...viewOf({ plan, rotation, reeds, set: ofKind.set }, today, services.format), isFinal });

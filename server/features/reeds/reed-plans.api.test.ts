@@ -146,6 +146,19 @@ describe('a concert', () => {
     expect((await clarinets()).concert).toBeNull();
   });
 
+  test('is spoken of on its day until it has been played, and then no more', async () => {
+    const box = await aBox({ before: [null, null] });
+    await keyOf('/api/events', concert({ on: TODAY }));
+    expect((await clarinets()).concert).toMatchObject({
+      on: TODAY,
+      words: expect.stringMatching(/^The concert is today: /) as unknown,
+    });
+    await post('/api/reeds/plays', on(await aPlay({ minutes: 60, endedAtMinute: 1195 }), [[`${box}/1`, 60]])).expect(
+      201,
+    );
+    expect((await clarinets()).concert).toBeNull();
+  });
+
   test('on its day is played on a concert reed, which ordinary days leave alone', async () => {
     const box = await aBox({ before: [null, null] });
     const graded = (number: number, goodFor: string) =>

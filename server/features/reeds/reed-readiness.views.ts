@@ -7,7 +7,7 @@ import { nextOpened } from '#core/reeds/reeds-today.ts';
 import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import type { ReadinessView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import { reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
+import { concertDays, reedsOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
 import type { Services } from '#server/services.ts';
 
 /** A second reed stands ready at a concert. */
@@ -31,7 +31,7 @@ function readinessBy(ofKind: OfKind, { on, wanted, today }: Omit<Wanting, 'kind'
 
 /** The next concert on these instruments, today's among them, with the reeds there are for it; null where none is known. */
 export function nextConcertOf(ofKind: OfKind, today: LocalDate): Readiness | null {
-  const coming = [...ofKind.concerts.keys()].filter((day) => day >= dayNumber(today)).sort((a, b) => a - b)[0];
+  const [coming] = concertDays(ofKind, today);
   return coming === undefined ? null : readinessBy(ofKind, { on: dateOfDay(coming), wanted: AT_A_CONCERT, today });
 }
 

@@ -148,21 +148,41 @@ function readReeds(
   });
 }
 
+/** Nobody says when a concert begins: of an evening (estimate), minutes of the day. */
+const CONCERT_AT = 19 * 60 + 30;
+/** So much of a concert's minutes played on a day is taken to have been the concert (estimate). */
+const PLAYED_AS_CONCERT = 0.5;
+
+/** Minutes of today's concert; undefined where there is none, and once as much has been played today. */
+function concertToCome({ concerts, reeds }: OfKind, today: LocalDate): number | undefined {
+  const minutes = concerts.get(dayNumber(today));
+  const played = reeds.reduce((sum, { playedToday }) => sum + playedToday, 0);
+  return minutes !== undefined && played >= minutes * PLAYED_AS_CONCERT ? undefined : minutes;
+}
+
+/** The days of concerts to come, the next first; today's until it has been played. */
+export const concertDays = (ofKind: OfKind, today: LocalDate): number[] =>
+  [...ofKind.concerts.keys()]
+    .filter((day) => day > dayNumber(today) || (day === dayNumber(today) && concertToCome(ofKind, today) !== undefined))
+    .sort((a, b) => a - b);
+
 /** The play at hand: today's concert, or an ordinary one as long as usual. */
-export function playAtHand({ instruments, concerts }: OfKind, { on }: WallClock) {
-  const [first] = instruments;
-  const concertMinutes = concerts.get(dayNumber(on));
+export function playAtHand(ofKind: OfKind, { on }: WallClock) {
+  const [first] = ofKind.instruments;
+  const concertMinutes = concertToCome(ofKind, on);
   const minutes = concertMinutes ?? first?.situation(on).plays.usualMinutes ?? USUAL_MINUTES;
   return { minutes, isConcert: concertMinutes !== undefined };
 }
 
-/** Which reed for the play at hand. */
+/** Which reed for the play at hand; at a concert those that will have rested by then. */
 export function proposalOf(ofKind: OfKind, now: WallClock): ReedProposal {
   const { reeds, lives, set } = ofKind;
+  const atHand = playAtHand(ofKind, now);
+  const atMinute = atHand.isConcert ? Math.max(now.atMinute, CONCERT_AT) : now.atMinute;
   return whichReed(reeds, {
-    nowWall: wallMinute(now.on, now.atMinute),
+    nowWall: wallMinute(now.on, atMinute),
     today: now.on,
-    ...playAtHand(ofKind, now),
+    ...atHand,
     shareOfLife: (reed) => shareOfLife(reed, lives),
     set,
   });
