@@ -16,7 +16,7 @@ export type RotationPlan = {
   readonly cost: RotationCost;
   /** No plan costs less, penalty minutes; null before a bound is known. */
   readonly bound: number | null;
-  /** (cost − bound) ÷ planned minutes: 0 is proved, null before a bound is known. */
+  /** (cost − bound) ÷ cost, a share of the plan's own cost: 0 is proved, null before a bound is known. */
   readonly gap: number | null;
   /** Time ended it before its work was done: asked again, it may be another. */
   readonly ranOut: boolean;
@@ -39,8 +39,8 @@ function checked(rotation: Rotation, schedules: Schedules, bound: number | null)
   const [breach] = planBreaches(rotation, schedules);
   if (breach !== undefined) throw new Error(`a plan of reeds breaks its rules: ${breach}`);
   const cost = costOfPlan(rotation, schedules);
-  const planned = schedules.reduce((sum, one) => sum + one.reduce((all, minutes) => all + minutes, 0), 0);
-  const gap = bound === null ? null : Math.max(0, totalOf(cost) - bound) / Math.max(1, planned);
+  const total = totalOf(cost);
+  const gap = bound === null ? null : total > 0 ? Math.max(0, total - bound) / total : 0;
   return { schedules, cost, bound, gap: gap !== null && gap < NOTHING ? 0 : gap, ranOut: false };
 }
 /** A gap that arithmetic in doubles may leave. */

@@ -183,7 +183,7 @@ export function rotationWords({ gap, cost, schedules, ranOut }: RotationPlan, fo
       ? 'How far it is from the best is still being worked out.'
       : gap === 0
         ? 'No plan is better: that is proved.'
-        : `It is at most ${format.number(Math.max(LEAST_TOLD, gap * 100))} % of the planned minutes from the best plan there is.`;
+        : `The best plan there is may cost at most ${format.number(Math.max(LEAST_TOLD, gap * 100))} % less.`;
   const short = cost.short / ROTATION_PENALTY.short;
   const missing =
     short < A_PLAY
