@@ -53,6 +53,8 @@ export type ConditionEffect =
       readonly mark: Mark;
       /** Only where one of these choices of a question is in force. */
       readonly by?: { readonly method: MethodId; readonly choices: readonly string[] };
+      /** Only on these kinds. */
+      readonly kinds?: readonly KindId[];
     };
 
 /** How it ends: by itself after so many days, or when somebody says so. */

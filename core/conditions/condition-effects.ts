@@ -32,7 +32,11 @@ function changedDefaults({ id }: Condition, { choices, context }: MethodSetting)
 }
 
 /** What hangs on a question is not held to where that is not asked: a humidifier helps some bamboo and harms other. */
-function isHeld({ by }: Extract<ConditionEffect, { kind: 'hold' }>, { choices, context }: MethodSetting): boolean {
+function isHeld(
+  { by, kinds }: Extract<ConditionEffect, { kind: 'hold' }>,
+  { choices, context }: MethodSetting,
+): boolean {
+  if (kinds !== undefined && !kinds.includes(context.kind)) return false;
   if (by === undefined) return true;
   return (
     isAsked(context.book, by.method, context.kind, context.build) &&

@@ -1,5 +1,5 @@
 import { SURFACE_IDS, type Agent, type VerdictRow } from '#core/book/agent.ts';
-import { BRASS_WIND, WOODWINDS } from '#core/tables/agents/among.ts';
+import { BRASS_WIND, KEYLESS, PIPES, WOODWINDS } from '#core/tables/agents/among.ts';
 import { ALL_BUT_MOUTHPIECES, CORKS, METAL_PARTS, WOODWIND_BODY } from '#core/tables/agents/surface-groups.ts';
 
 /** Instruments whose water runs through rotors. */
@@ -57,13 +57,39 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
         verdict: 'care',
         why: 'The mouthpiece and valve go under the tap. The pipe itself is brushed.',
       },
+      {
+        on: ['double-reed'],
+        among: PIPES,
+        verdict: 'no',
+        why: 'A pipe reed is damp enough from playing. It is dried as far as it needs it, never rinsed.',
+        mark: 'general',
+      },
       { on: ['reed', 'double-reed'], verdict: 'yes', why: 'It is wetted and rinsed in it.' },
-      { on: ['blowing-edge'], verdict: 'care', why: 'A wet fingertip on the rim is all it gets.' },
+      {
+        on: ['blowing-edge'],
+        of: ['bamboo', 'wood'],
+        verdict: 'care',
+        why: 'A wet fingertip on the rim is all it gets.',
+      },
       {
         on: ['lip-plate'],
         verdict: 'care',
         why: 'Use a barely damp cloth and dry it after. Never hold it under the tap.',
         mark: 'general',
+      },
+      {
+        on: ['body', 'bore', 'tone-holes', 'bamboo-joint', 'blowing-edge'],
+        of: ['plastic'],
+        among: KEYLESS,
+        verdict: 'yes',
+        why: 'It has no pads: lukewarm, and dry it afterwards.',
+      },
+      {
+        on: WOODWIND_BODY,
+        of: ['wood'],
+        among: KEYLESS,
+        verdict: 'no',
+        why: 'Wood swells and shrinks with it, and cracks.',
       },
       {
         on: ['body'],
@@ -227,7 +253,15 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     name: 'Mouthwash with alcohol',
     group: 'Cleaners',
     rows: [
-      { on: ['mouthpiece'], verdict: 'no', why: 'It dries hard rubber.' },
+      { on: ['mouthpiece'], of: ['hard-rubber'], verdict: 'no', why: 'It dries hard rubber.' },
+      { on: ['mouthpiece'], of: ['plastic'], verdict: 'no', why: 'Some plastics craze.', mark: 'general' },
+      {
+        on: ['mouthpiece'],
+        of: ['glass', 'metal'],
+        verdict: 'care',
+        why: 'Use it cool, keep it off the cork, and rinse at once.',
+        mark: 'general',
+      },
       { on: SURFACE_IDS, of: ['wood', 'bamboo'], verdict: 'no', why: 'Alcohol dries wood.', mark: 'general' },
     ],
     hazards: ['alcohol'],
@@ -334,6 +368,14 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     alsoCalled: ['H2O2'],
     rows: [
       { on: ['reed'], verdict: 'yes', why: 'Leave it for 30 seconds, then rinse.', mark: 'one-voice' },
+      { on: ['mouthpiece'], of: ['metal'], verdict: 'no', why: 'It attacks metal finishes.' },
+      {
+        on: ['double-reed'],
+        among: PIPES,
+        verdict: 'no',
+        why: 'A pipe reed is not bathed. It is dried as far as it needs it.',
+        mark: 'general',
+      },
       {
         on: ['double-reed'],
         verdict: 'yes',
@@ -375,7 +417,20 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     name: 'Cleaner with ammonia',
     group: 'Cleaners',
     alsoCalled: ['window cleaner', 'glass cleaner'],
-    rows: [],
+    rows: [
+      {
+        on: METAL_PARTS,
+        verdict: 'no',
+        why: 'It attacks brass, which cracks with it where it is under strain, and it lifts lacquer.',
+        mark: 'general',
+      },
+      {
+        on: SURFACE_IDS,
+        verdict: 'no',
+        why: 'Nothing on an instrument calls for it, and what it leaves goes to pads, wood or lips.',
+        mark: 'general',
+      },
+    ],
     hazards: ['ammonia'],
     cautions: ['Never with bleach: chloramine vapours.', 'Open window, gloves.'],
   },
@@ -394,6 +449,13 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
     group: 'Cleaners',
     alsoCalled: ['disinfectant spray'],
     rows: [
+      {
+        on: ['double-reed'],
+        among: PIPES,
+        verdict: 'no',
+        why: 'It goes into the mouthpiece and the blowpipe stock. A pipe reed stays clear of it.',
+        mark: 'general',
+      },
       {
         on: ['mouthpiece', 'brass-mouthpiece', 'blowpipe', 'reed', 'double-reed'],
         verdict: 'yes',

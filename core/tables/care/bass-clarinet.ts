@@ -265,7 +265,7 @@ export const bassClarinet: Page = {
       item: 'bass-clarinet/take-apart',
       part: 'upper-joint',
       heading: 'Take the bell off and part the joints',
-      how: 'Then hold the covered keys down so that the links lift. Part the upper from the lower joint, straight, with small turns.',
+      how: 'Hold the key of the bell closed as it comes off. Then hold the covered keys down so that the links lift. Part the upper from the lower joint, straight, with small turns.',
       holds: COVERED_KEYS,
       minutes: 0.5,
       after: ['bass-clarinet/neck-off'],

@@ -192,7 +192,9 @@ export const keyed: Page = {
       after: [],
       needs: ['bore-dry', 'pads-dry', 'wiped', 'keys-clean', 'keys-oiled', 'bore-oiled'],
       harm: 'closed pads stay wet and stick',
-      cautions: ['Use a slip of paper and nothing thicker. A key wedged open is a bent key.'],
+      cautions: [
+        'Use a slip of paper, or a soft prop made for it in the size of this instrument. A hard wedge, or one that is forced, bends the key.',
+      ],
       supplies: ['plain absorbent paper'],
       method: { id: 'pads-after-playing', choices: ['prop-open'] },
       uses: [{ agent: 'plain-paper', on: 'pads' }],

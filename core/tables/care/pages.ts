@@ -33,6 +33,7 @@ import {
   windOfBassoon,
   windOfDoubleReed,
   windOfSaxophone,
+  windOfTrombone,
   windShouldered,
 } from '#core/tables/care/set-aside.ts';
 import { wind } from '#core/tables/care/wind.ts';
@@ -239,7 +240,10 @@ export const PAGES_OF = {
   cornet: pistons,
   flugelhorn: pistons,
   horn: pages(wind, brassTurned, rotaryBrass, horn),
-  trombone: pages(wind, brassOfSlide, brassOfSlideAndRotor, trombone, { page: rotaryBrass, when: { rotor: ['one'] } }),
+  trombone: pages(windOfTrombone, brassOfSlide, brassOfSlideAndRotor, trombone, {
+    page: rotaryBrass,
+    when: { rotor: ['one'] },
+  }),
   baritone: lowPistons,
   euphonium: lowPistons,
   tuba: pages(

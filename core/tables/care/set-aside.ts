@@ -23,3 +23,4 @@ export const windShouldered = aside({
   heading: 'Lift it off and set it on its stand',
   how: `Two of you lift it if it is heavy. ${STAND}`,
 });
+export const windOfTrombone = aside({ heading: 'Lock the slide and set it on its stand', how: STAND });

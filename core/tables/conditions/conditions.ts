@@ -1,6 +1,7 @@
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { ConditionKind } from '#core/book/condition.ts';
 import { estimate, general, oneVoice } from '#core/explain/explained.ts';
+import { DOUBLE_REEDS, SINGLE_REEDS } from '#core/tables/instruments/kind-groups.ts';
 import { corked } from '#core/tables/methods/asked-of.ts';
 
 /** What goes to the mouth: cleaned at once when its player falls ill. */
@@ -66,7 +67,12 @@ export const CONDITIONS = {
         mark: 'one-voice',
       },
       { kind: 'hold', text: 'Do not share it. Nobody else plays it meanwhile.', mark: 'practice' },
-      { kind: 'hold', text: 'Disinfect the reeds of these days as the label says, or retire them.', mark: 'practice' },
+      {
+        kind: 'hold',
+        text: 'Disinfect the reeds of these days as the label says, or retire them.',
+        kinds: [...SINGLE_REEDS, ...DOUBLE_REEDS],
+        mark: 'practice',
+      },
       {
         kind: 'hold',
         text: 'Cleaning lessens what grows in it. It is not disinfecting, and no promise against illness.',
