@@ -208,6 +208,12 @@ const brassOfSlideAndRotor: PageUse = {
   // Its tuning slide and the rotor’s own (common practice).
   says: { 'brass/grease-slides': { repeats: { kind: 'fixed', count: practice(2), noun: 'slide' } } },
 };
+/** A trombone has one rotor where it has any. */
+const oneRotor: PageUse = {
+  page: rotaryBrass,
+  when: { rotor: ['one'] },
+  says: { 'rotary-brass/oil-bearings': { repeats: { kind: 'fixed', count: practice(1), noun: 'rotor' } } },
+};
 const pistons = pages(wind, brass, pistonBrass);
 const lowPistons = pages(wind, brass, lowPistonBrass(1.5), lowBrass);
 
@@ -240,10 +246,7 @@ export const PAGES_OF = {
   cornet: pistons,
   flugelhorn: pistons,
   horn: pages(wind, brassTurned, rotaryBrass, horn),
-  trombone: pages(windOfTrombone, brassOfSlide, brassOfSlideAndRotor, trombone, {
-    page: rotaryBrass,
-    when: { rotor: ['one'] },
-  }),
+  trombone: pages(windOfTrombone, brassOfSlide, brassOfSlideAndRotor, trombone, oneRotor),
   baritone: lowPistons,
   euphonium: lowPistons,
   tuba: pages(
