@@ -58,6 +58,7 @@ export const METHOD_IDS = [
   'bore-oil-passes',
   'bamboo-oil',
   'bamboo-bag',
+  'bamboo-parting',
   'case-humidifier',
   'ill-cleaning',
   'service-interval',

@@ -131,7 +131,16 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
   'bamboo-flute': {
     couplings: [
       cased('cap', 'top-half'),
-      { ...played('top-half', 'lower-half'), when: { pieces: ['two-piece'] } },
+      {
+        ...played('top-half', 'lower-half'),
+        when: { pieces: ['two-piece'] },
+        method: { id: 'bamboo-parting', choices: ['parted'] },
+      },
+      {
+        ...kept('top-half', 'lower-half'),
+        when: { pieces: ['two-piece'] },
+        method: { id: 'bamboo-parting', choices: ['joined'] },
+      },
       { ...kept('top-half', 'lower-half'), when: { pieces: ['one-piece'] } },
     ],
     staysDry: ['top-half', 'lower-half'],

@@ -1,4 +1,4 @@
-import { cover, join, part } from '#core/book/deed.ts';
+import { cover, grease, join, part } from '#core/book/deed.ts';
 import { estimate } from '#core/explain/explained.ts';
 import type { Method } from '#core/book/method.ts';
 import { KEYED, SAXOPHONES, SINGLE_REEDS, SWABBED, WIDE_SAXOPHONES } from '#core/tables/instruments/kind-groups.ts';
@@ -10,6 +10,42 @@ const CAPPED = 'the reed dries in a wave and breeds germs, and the mouthpiece be
 
 /** What is done at once when the playing is over. */
 export const AFTER_PLAYING = {
+  'bamboo-parting': {
+    question: 'Is it taken apart after every play?',
+    moment: 'After playing',
+    askedOf: [{ kinds: ['bamboo-flute'], build: { pieces: ['two-piece'] } }],
+    choices: {
+      joined: {
+        words: 'no: wiped and capped as it is, and parted only to travel',
+        mark: 'one-voice',
+        without: [
+          'bamboo-flute/marks',
+          'bamboo-flute/push',
+          'bamboo-flute/tap-apart',
+          'bamboo-flute/top-in-bag',
+          'bamboo-flute/lower-in-bag',
+        ],
+        says: {
+          'bamboo-flute/tape': {
+            heading: 'Part it, and tape the tenon',
+            how: 'Tap its knuckles until the halves come loose. Put a turn of clear tape on the tenon, smooth it down, and join them by their marks.',
+            does: [part('lower-half', 'top-half'), join('lower-half', 'top-half')],
+          },
+          'bamboo-flute/ease': {
+            heading: 'Part it, and grease the tenon a trace',
+            how: 'Tap its knuckles until the halves come loose. Rub a trace of light grease in until nothing stands on it, and join them by their marks.',
+            does: [part('lower-half', 'top-half'), grease('tenons'), join('lower-half', 'top-half')],
+          },
+        },
+      },
+      parted: {
+        words: 'yes, after every play',
+        mark: 'practice',
+        cost: 'each parting wears the joint it should spare',
+      },
+    },
+    usual: always('joined', 'each parting wears the joint; it is parted to travel'),
+  },
   'clarinet-swab-path': {
     question: 'How is the clarinet swabbed?',
     moment: 'After playing',
