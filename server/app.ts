@@ -169,7 +169,8 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
     calendarInRoutes,
   ])
     app.use(routes(services));
-  app.use(calendarOutRoutes(services, reedDaysOf));
+  // What other programs take in is not what may be another in a second.
+  app.use(calendarOutRoutes(services, (asked, playerId, now) => reedDaysOf(asked, playerId, now, 'last')));
   app.use(recordRoutes(services, kinds, toldOf));
   app.use('/api', notFoundHandler);
   if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder);

@@ -31,6 +31,8 @@ export type Household = {
   readonly now: () => WallClock;
   readonly setClock: (on: LocalDate, atMinute: number) => void;
   readonly get: (at: string) => Promise<unknown>;
+  /** The same of what is no JSON. */
+  readonly text: (at: string) => Promise<string>;
   readonly post: (at: string, body: object) => Promise<unknown>;
   /** The next key: the same in every life lived again. */
   readonly newKey: () => string;
@@ -55,18 +57,21 @@ export async function openHousehold(from: LocalDate): Promise<Household> {
   const { port } = server.address() as AddressInfo;
 
   let keys = 0;
-  async function ask(at: string, init: RequestInit): Promise<unknown> {
+  async function answerTo(at: string, init: RequestInit): Promise<string> {
     const answer = await fetch(`http://127.0.0.1:${port}${at}`, init);
     const text = await answer.text();
     if (!answer.ok) throw new Refused(answer.status, `${init.method} ${at} ${String(init.body ?? '')}`, text);
-    return JSON.parse(text) as unknown;
+    return text;
   }
+  const ask = async (at: string, init: RequestInit): Promise<unknown> =>
+    JSON.parse(await answerTo(at, init)) as unknown;
   return {
     now: () => clock,
     setClock: (on, atMinute) => {
       clock = { on, atMinute };
     },
     get: (at) => ask(at, { method: 'GET' }),
+    text: (at) => answerTo(at, { method: 'GET' }),
     post: (at, body) =>
       ask(at, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
     newKey: () => `00000000-0000-4000-8000-${String(++keys).padStart(12, '0')}`,

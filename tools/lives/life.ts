@@ -16,6 +16,8 @@ export type Seen = {
   readonly reeds: ReedsPageView | null;
   readonly care: ReadonlyMap<string, InstrumentPage>;
   readonly sittings: SittingsView | null;
+  /** The calendar as a file for other programs: what each event is and when, by its UID; null where it was not taken. */
+  readonly file: ReadonlyMap<string, string> | null;
 };
 
 /** What somebody did of a day. */

@@ -1,3 +1,4 @@
+import ICAL from 'ical.js';
 import { instrumentPage, carePaths, type CareClockView, type InstrumentPage } from '#contract/care.ts';
 import { calendarPaths } from '#contract/calendar.ts';
 import { loggedKey } from '#contract/fact.ts';
@@ -151,12 +152,29 @@ export class Person {
       care,
       reeds: opens.includes('reeds') ? await this.reeds() : null,
       sittings: opens.includes('calendar') && withCalendar ? await this.calendar() : null,
+      file: opens.includes('calendar') && withCalendar ? await this.file() : null,
     };
   }
 
   async calendar() {
     const asked = await this.house.get(sittingPaths.of(this.id, this.today));
     return sittingsView.validateSync(asked, { strict: true });
+  }
+
+  /** The calendar file, as a program that takes it in reads it. */
+  private async file(): Promise<ReadonlyMap<string, string>> {
+    const text = await this.house.text(sittingPaths.fileOf(this.id, this.today));
+    const events = new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent');
+    const of = (event: ICAL.Component, name: string): string => String(event.getFirstPropertyValue(name));
+    // What was cancelled is told once more, so that other programs take it out.
+    return new Map(
+      events
+        .filter((event) => of(event, 'status') !== 'CANCELLED')
+        .map((event) => [
+          of(event, 'uid').replace(/@ulu$/, ''),
+          ['dtstart', 'dtend', 'summary'].map((name) => of(event, name)).join(' '),
+        ]),
+    );
   }
 
   // ---- playing and caring

@@ -6,11 +6,11 @@ import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
 import { addDays } from '#core/time/local-date.ts';
 import type { ReedDaysView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import { reedPlanOf } from '#server/features/reeds/reed-plan.views.ts';
+import { reedPlanOf, type PlanWait } from '#server/features/reeds/reed-plan.views.ts';
 import { reedsOf, supplyOfKind, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
 import type { Services } from '#server/services.ts';
 
-type Asked = { readonly playerId: PlayerId; readonly now: WallClock };
+type Asked = { readonly playerId: PlayerId; readonly now: WallClock; readonly wait: PlanWait };
 /** Which instruments a day is for. */
 const whoseOf = ({ kind, instruments }: OfKind) => ({
   kind,
@@ -22,10 +22,10 @@ const whoseOf = ({ kind, instruments }: OfKind) => ({
 async function breakInDays(
   services: Services,
   ofKind: OfKind,
-  { playerId, now }: Asked,
+  { playerId, now, wait }: Asked,
 ): Promise<ReedDaysView['breakIn']> {
   if (!ofKind.reeds.some(({ stage }) => stage === 'breaking-in')) return [];
-  const plan = await reedPlanOf(services, playerId, { kind: ofKind.kind, now });
+  const plan = await reedPlanOf(services, playerId, { kind: ofKind.kind, now, wait });
   if (!plan.ok) return [];
   const { rows, today, expected } = plan.value;
   return expected.flatMap((_, day) => {
@@ -53,9 +53,10 @@ export async function reedDaysOf(
   services: Services,
   playerId: PlayerId,
   now: WallClock,
+  wait: PlanWait = 'soon',
 ): Promise<Outcome<ReedDaysView, Failure>> {
   if (!services.players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
-  const asked = { playerId, now };
+  const asked = { playerId, now, wait };
   const kinds = reedsOf(services, playerId, now.on);
   const breakIn: ReedDaysView['breakIn'] = [];
   for (const ofKind of kinds) breakIn.push(...(await breakInDays(services, ofKind, asked)));

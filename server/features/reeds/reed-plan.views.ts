@@ -66,6 +66,9 @@ function viewOf(
   };
 }
 
+/** A screen takes the best there is soon and asks again; what goes out for good waits for the last. */
+export type PlanWait = 'soon' | 'last';
+
 /** Nobody waits longer for a plan that is there but may still become better, ms. */
 const PATIENCE_MS = 1000;
 const patience = (): Promise<void> => new Promise((resolve) => void setTimeout(resolve, PATIENCE_MS).unref());
@@ -91,6 +94,11 @@ function planningOf({ desk }: Services, rotation: Rotation, wanted: AbortSignal)
     });
   return {
     done,
+    last: async (): Promise<{ readonly plan: RotationPlan; readonly isFinal: boolean }> => {
+      await done;
+      if (latest === undefined) throw new Error('a plan of reeds came to an end without one');
+      return { plan: latest, isFinal };
+    },
     soon: async (): Promise<{ readonly plan: RotationPlan; readonly isFinal: boolean }> => {
       await Promise.race([done, Promise.all([first, patience()])]);
       if (latest === undefined) throw new Error('a plan of reeds came to an end without one');
@@ -103,7 +111,7 @@ function planningOf({ desk }: Services, rotation: Rotation, wanted: AbortSignal)
 export async function reedPlanOf(
   services: Services,
   playerId: PlayerId,
-  { kind, now }: { readonly kind: KindId; readonly now: WallClock },
+  { kind, now, wait = 'soon' }: { readonly kind: KindId; readonly now: WallClock; readonly wait?: PlanWait },
 ): Promise<Outcome<ReedPlanView, Failure>> {
   const day = plannedToday(now.on, services.nowMs());
   if (!day.ok) return day;
@@ -122,6 +130,6 @@ export async function reedPlanOf(
   const question = createHash('sha256').update(JSON.stringify(rotation)).digest('base64');
   const what = { name: `reed plan ${question}`, subjects: [], day: today };
   const planning = services.remembered.work(what, (wanted) => planningOf(services, rotation, wanted));
-  const { plan, isFinal } = await planning.wait(services.caller.left, (one) => one.soon());
+  const { plan, isFinal } = await planning.wait(services.caller.left, (one) => one[wait]());
   return succeed({ ...viewOf({ plan, rotation, reeds, set: ofKind.set }, today, services.format), isFinal });
 }

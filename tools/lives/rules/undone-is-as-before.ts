@@ -1,11 +1,12 @@
 import type { Breach, Rule, Seen } from '#tools/lives/life.ts';
 
 /** What the pages say, as text: whatever differs was not taken back. */
-const textOf = ({ today, reeds, care, sittings }: Seen): Readonly<Record<string, string>> => ({
+const textOf = ({ today, reeds, care, sittings, file }: Seen): Readonly<Record<string, string>> => ({
   today: JSON.stringify(today),
   reeds: JSON.stringify(reeds),
   care: JSON.stringify([...care]),
   sittings: JSON.stringify(sittings && { ...sittings, because: [] }),
+  file: JSON.stringify(file && [...file].toSorted()),
 });
 
 /** Every undo brings back the day before. */
