@@ -150,6 +150,18 @@ const reedsOfKind = object({
   })
     .exact()
     .required(),
+  /** Which make again: what the reeds of each have come to, in words; null where too little is known. */
+  makes: array(
+    object({
+      name: text().required(),
+      seen: text().required(),
+      concert: text().nullable().defined(),
+      life: text().nullable().defined(),
+      goodHour: text().nullable().defined(),
+    })
+      .exact()
+      .required(),
+  ).required(),
   supply: object({
     words: text().required(),
     /** What playing costs in reeds; null where no box says what it cost. */

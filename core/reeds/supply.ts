@@ -1,8 +1,9 @@
 import { ageOf, type LivesOf } from '#core/reeds/reed-life.ts';
 import { IN_HAND } from '#core/reeds/reed-numbers.ts';
+import { priceOfOne } from '#core/reeds/reed-price.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import type { Money } from '#core/money/money.ts';
-import type { ReedBox, ReedFamily, ReedMaterial } from '#core/reeds/reed.ts';
+import type { ReedBox, ReedFamily } from '#core/reeds/reed.ts';
 import { addDays, addMonths, localDate, type LocalDate } from '#core/time/local-date.ts';
 import { checkNumber } from '#core/kernel/check-number.ts';
 
@@ -37,18 +38,6 @@ export type SupplyAsked = {
   /** Mean minutes a day, as foreseen. */
   readonly minutesADay: number;
 };
-
-/** What a reed of a material costs: the mean over the boxes that say so in the currency of the newest of them. */
-function costOfOne(all: readonly ReedState[], material: ReedMaterial): Money | null {
-  const priced = all
-    .filter(({ box }) => box.material === material)
-    .flatMap(({ box }) => (box.cost === null ? [] : [{ on: box.cameOn, of: box.before.length, cost: box.cost }]))
-    .sort((a, b) => (a.on < b.on ? -1 : 1));
-  const currency = priced.at(-1)?.cost.currency;
-  if (currency === undefined) return null;
-  const each = priced.filter(({ cost }) => cost.currency === currency).map(({ of, cost }) => cost.minor / of);
-  return { minor: each.reduce((sum, one) => sum + one, 0) / each.length, currency };
-}
 
 /** What was spent on boxes in one month of the calendar, by its first day. */
 export type SpentInMonth = { readonly from: LocalDate; readonly minor: number };
@@ -89,7 +78,7 @@ export function supplyOf({ today, family, reeds, lives, minutesADay }: SupplyAsk
   const days = minutesADay > 0 ? Math.max(0, Math.floor(spare / minutesADay)) : FURTHEST_DAYS;
   const runsOutOn = days >= FURTHEST_DAYS ? null : addDays(today, days);
   const aMonth = (minutesADay * DAYS_A_MONTH) / lifeMinutes;
-  const cost = costOfOne(reeds, material);
+  const cost = priceOfOne(reeds.filter(({ box }) => box.material === material));
   const costOf = (howMany: number): Money | null => cost && { ...cost, minor: cost.minor * howMany };
   return {
     unopened: unopened.length,

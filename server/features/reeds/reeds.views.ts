@@ -4,6 +4,8 @@ import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { shareOfLife } from '#core/reeds/reed-life.ts';
 import { costWords, lifeWhy, lifeWords, supplyWhy, supplyWords } from '#core/reeds/reed-plan-words.ts';
 import { reedsTodayWords } from '#core/reeds/reeds-today-words.ts';
+import { makesOf } from '#core/reeds/makes.ts';
+import { makeWords } from '#core/reeds/make-words.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { warpDrivers } from '#core/reeds/warp.ts';
 import {
@@ -162,6 +164,7 @@ function kindView(services: Services, ofKind: OfKind, playerId: PlayerId, showin
       because: lifeWhy(mainLives(reeds, lives), format),
       ...ofKind.curves,
     },
+    makes: makesOf(reeds, family).map((make) => makeWords(make, format)),
     supply: {
       words: supplyWords(supply, format),
       costWords: costWords(supply, format),

@@ -8,6 +8,7 @@ import { useReadAir } from '#web/features/air/air.actions.ts';
 import { airQueries } from '#web/features/air/air.queries.ts';
 import { AirToday } from '#web/features/air/parts/AirToday.tsx';
 import { Boxes, type Opened } from '#web/features/reeds/parts/Boxes.tsx';
+import { Makes } from '#web/features/reeds/parts/Makes.tsx';
 import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
 import { ReedNow } from '#web/features/reeds/parts/ReedNow.tsx';
 import { ReedPlan } from '#web/features/reeds/compartments/ReedPlan.tsx';
@@ -63,6 +64,9 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
                 <Typography>{of.life.words}</Typography>
                 <WhyFold lines={of.life.because} about="how long the reeds live" />
                 <LifeChart life={of.life} />
+              </Compartment>
+              <Compartment title="Which make again">
+                <Makes makes={of.makes} />
               </Compartment>
               <Compartment title="Supply">
                 <Supply supply={of.supply} currency={currency} />
