@@ -123,6 +123,8 @@ describe('breaking in', () => {
       restedFrom: null,
     });
     expect(reed1(daily(60), { setting: { family: 'double' } }).breakIn).toBeNull();
+    // A pipe reed stays in its pipe: no cap of the day and no rest.
+    expect(reed1(daily(60, 120), { setting: { family: 'pipe' } })).toMatchObject({ leftToday: null, restedFrom: null });
     expect(reed1(daily(60), { box: { breakIn: 'none' } }).breakIn).toBeNull();
   });
 
@@ -144,6 +146,18 @@ describe('breaking in', () => {
       }),
     );
   });
+});
+
+test('one "too soft" never makes it a practice reed by itself; twice on end does', () => {
+  const soft = (daysAgo: number) =>
+    said(1, addDays(REED_TODAY, -daysAgo), { what: 'graded', feel: 'too-soft', goodFor: null, signs: [] });
+  const right = said(1, addDays(REED_TODAY, -2), { what: 'graded', feel: 'right', goodFor: null, signs: [] });
+  const of = (...sayings: ReedSaid[]) => reed1([used(1, 4, 45)], { box: { before: [null] }, sayings }).stage;
+  expect([of(soft(3)), of(soft(3), soft(1)), of(soft(3), right, soft(1))]).toEqual([
+    'in-rotation',
+    'practice-only',
+    'in-rotation',
+  ]);
 });
 
 describe('what a sign is worth', () => {

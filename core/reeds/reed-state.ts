@@ -156,6 +156,12 @@ export function breakingIn(days: readonly DayOfUse[], today: LocalDate, ramping:
   return { by, reached: Math.floor(steps * held), of: RAMP.length * held, cap: capOf(ramp, most), heldBack };
 }
 
+/** How often on end it was last found too soft. */
+function softTimesOf(sayings: readonly ReedSaid[]): number {
+  const feels = sayings.flatMap((one) => (one.what === 'graded' ? [one.feel] : []));
+  return feels.length - 1 - feels.findLastIndex((feel) => feel !== 'too-soft');
+}
+
 /** What has been said of a reed, the latest of each. */
 function saidOf(sayings: readonly ReedSaid[]) {
   let [grade, flattenedOn, hardFrom, rightFrom, ended]: [
@@ -179,17 +185,23 @@ function saidOf(sayings: readonly ReedSaid[]) {
       rightFrom = one.feel === 'too-hard' ? null : one.on;
     }
   }
-  return { grade, flattenedOn, hardFrom, rightFrom, ended, wasConcert };
+  return { grade, flattenedOn, hardFrom, rightFrom, ended, wasConcert, softTimes: softTimesOf(sayings) };
 }
 
 const PRACTICE: ReedFor = 'practice';
+/** Found too soft so many times on end, it is only good for practice: once may be the weather, or how it was set (estimate). */
+const SOFT_FOR_GOOD = 2;
 
-function stageOf(state: Pick<ReedState, 'ended' | 'breakIn' | 'grade' | 'firstPlayedOn' | 'beforeMinutes'>): ReedStage {
+function stageOf(
+  state: Pick<ReedState, 'ended' | 'breakIn' | 'grade' | 'firstPlayedOn' | 'beforeMinutes'> & {
+    readonly softTimes: number;
+  },
+): ReedStage {
   const { ended, breakIn, grade, firstPlayedOn, beforeMinutes } = state;
   if (ended !== null) return 'retired';
   if (firstPlayedOn === null && beforeMinutes === 0) return 'new';
   if (breakIn !== null) return 'breaking-in';
-  return grade?.goodFor === PRACTICE || grade?.feel === 'too-soft' ? 'practice-only' : 'in-rotation';
+  return grade?.goodFor === PRACTICE || state.softTimes >= SOFT_FOR_GOOD ? 'practice-only' : 'in-rotation';
 }
 
 export type ReedsOf = {
@@ -228,9 +240,17 @@ const playedOf = (uses: readonly ReedUse[], days: readonly DayOfUse[], today: Lo
   playedToday: days.find(({ on }) => on === today)?.minutes ?? 0,
 });
 
-/** What it may still be played, and from when: a synthetic reed has neither cap nor rest, one being broken in its ramp. */
-function limitsOf({ material }: ReedBox, ramp: BreakingIn | null, last: ReedUse | undefined, playedToday: number) {
-  if (material === 'synthetic') return { restedFrom: null, leftToday: null };
+/**
+ * What it may still be played, and from when: a synthetic reed has neither cap nor rest, nor has a pipe reed, which stays in
+ * its pipe and is rotated less; one being broken in has its ramp.
+ */
+function limitsOf(
+  { box, family }: { readonly box: ReedBox; readonly family: ReedFamily },
+  ramp: BreakingIn | null,
+  last: ReedUse | undefined,
+  playedToday: number,
+) {
+  if (box.material === 'synthetic' || family === 'pipe') return { restedFrom: null, leftToday: null };
   const cap = ramp?.cap.value ?? DAILY_CAP.value;
   return {
     restedFrom: last === undefined || ramp !== null ? null : restedFrom(last),
@@ -253,11 +273,11 @@ function isUngraded(grade: ReedGrade | null, flattenedOn: LocalDate | null): boo
 
 function reedState({ box, boxName, uses, said }: ReedsOf, number: number, setting: ReedSetting): ReedState {
   const days = daysOf(uses);
-  const { hardFrom, rightFrom, ...told } = saidOf(said);
+  const { hardFrom, rightFrom, softTimes, ...told } = saidOf(said);
   const beforeMinutes = box.before[number - 1] ?? null;
   const breakIn = rampOf(box, beforeMinutes, days, { ...setting, hardFrom, rightFrom });
   const played = playedOf(uses, days, setting.today);
-  const limits = limitsOf(box, breakIn, uses.at(-1), played.playedToday);
+  const limits = limitsOf({ box, family: setting.family }, breakIn, uses.at(-1), played.playedToday);
   const known = { ...told, ...played, ...limits, beforeMinutes, breakIn };
   return {
     ...known,
@@ -265,7 +285,7 @@ function reedState({ box, boxName, uses, said }: ReedsOf, number: number, settin
     box,
     boxName,
     number,
-    stage: stageOf(known),
+    stage: stageOf({ ...known, softTimes }),
     ungraded: hasABack(setting.family, box.material) && isUngraded(told.grade, told.flattenedOn),
   };
 }

@@ -90,7 +90,7 @@ const penaltyWords = (penalty: number, format: Format): string =>
   `${penalty < 0 ? 'That speaks for it' : 'That counts against it'} like ${format.number(Math.abs(penalty))} min without a fit reed.`;
 
 function capWords({ minutes, playedToday }: Extract<ReedReason, { rule: 'cap' }>): string {
-  if (minutes === null) return 'A synthetic reed has no limit for the day.';
+  if (minutes === null) return 'It has no limit for the day.';
   const played = playedToday > 0 ? ` ${duration(playedToday)} are behind it today.` : '';
   return `A reed that is broken in plays at most about ${duration(DAILY_CAP.value)} a day.${played}`;
 }

@@ -1,21 +1,44 @@
-import { asSentence, counted, duration } from '#core/explain/format.ts';
+import { asSentence, counted, duration, listed } from '#core/explain/format.ts';
 import { reedName } from '#core/reeds/reed-words.ts';
 import type { ReedsToday } from '#core/reeds/reeds-today.ts';
 import type { ReedChoice } from '#core/reeds/which-reed.ts';
 
-const isUnlimited = ({ reed }: ReedChoice): boolean => reed.box.material === 'synthetic';
-
 function playWords(one: ReedChoice): string {
   const name = reedName(one.reed);
-  if (one.reed.stage === 'new') return `open ${name} and play it for ${duration(one.minutes)}`;
   if (one.reed.breakIn !== null) return `break in ${name} for ${duration(one.minutes)}`;
-  return isUnlimited(one) ? `play ${name}` : `play ${name} for up to ${duration(one.reed.leftToday ?? one.minutes)}`;
+  return one.reed.leftToday === null ? `play ${name}` : `play ${name} for up to ${duration(one.reed.leftToday)}`;
 }
+
+/** "Open Sorrel, reeds 2, 3 and 4 and play each for 5 min": new ones of one box that are played alike are said in one go. */
+function openWords(all: readonly ReedChoice[]): string {
+  const [first] = all;
+  if (first === undefined) return '';
+  if (all.length === 1) return `open ${reedName(first.reed)} and play it for ${duration(first.minutes)}`;
+  const numbers = listed(all.map(({ reed }) => String(reed.number)));
+  return `open ${first.reed.boxName}, reeds ${numbers} and play each for ${duration(first.minutes)}`;
+}
+
+const isAlike = (one: ReedChoice, other: ReedChoice | undefined): boolean =>
+  other !== undefined &&
+  one.reed.stage === 'new' &&
+  other.reed.stage === 'new' &&
+  one.reed.box.key === other.reed.box.key &&
+  one.minutes === other.minutes;
 
 /** "Break in Fennel 2½, reed 3 for 10 min, then play Fennel 2½, reed 1 for up to 1 h 30 min."; null where no reed is there. */
 export function playInOrder({ play }: Pick<ReedsToday, 'play'>): string | null {
   if (play.length === 0) return null;
-  return `${asSentence(play.map(playWords).join(', then '))}.`;
+  const groups = play.reduce<ReedChoice[][]>((before, one) => {
+    const last = before.at(-1);
+    if (last !== undefined && isAlike(one, last.at(-1))) last.push(one);
+    else before.push([one]);
+    return before;
+  }, []);
+  const said = groups.map((group) => {
+    const [first] = group;
+    return first === undefined ? '' : first.reed.stage === 'new' ? openWords(group) : playWords(first);
+  });
+  return `${asSentence(said.join(', then '))}.`;
 }
 
 function beyondWords({ play, beyond }: ReedsToday): string | null {

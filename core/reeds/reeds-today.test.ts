@@ -34,7 +34,7 @@ describe('reeds today', () => {
     expect(today.opened.map(({ number }) => number)).toEqual([1, 2, 3, 4]);
     expect(today.beyond).toMatchObject({ reed: { number: 1 }, minutes: 10 });
     expect(reedsTodayWords(today)).toEqual([
-      'Open Fennel 2½, reed 1 and play it for 5 min, then open Fennel 2½, reed 2 and play it for 5 min, then open Fennel 2½, reed 3 and play it for 5 min, then open Fennel 2½, reed 4 and play it for 5 min.',
+      'Open Fennel 2½, reeds 1, 2, 3 and 4 and play each for 5 min.',
       'If you play longer than that, the other 10 min are on Fennel 2½, reed 1. It wears sooner for it.',
     ]);
   });

@@ -38,8 +38,8 @@ export type ReedsTodayAsked = {
 const LEAST_SESSION = RAMP[0]?.value ?? 0;
 
 const inUse = ({ stage }: ReedState): boolean => stage !== 'new' && stage !== 'retired';
-const firstDayOf = ({ box, breakIn }: ReedState): number =>
-  box.material === 'synthetic' ? Infinity : (breakIn?.cap.value ?? DAILY_CAP.value);
+const firstDayOf = ({ leftToday, breakIn }: ReedState): number =>
+  leftToday === null ? Infinity : (breakIn?.cap.value ?? DAILY_CAP.value);
 
 /** New reeds in the order they are opened: the oldest box first, as they lie in it. */
 const unopened = (reeds: readonly ReedState[]): ReedState[] =>

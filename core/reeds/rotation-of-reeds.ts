@@ -35,8 +35,8 @@ function rampAhead({ breakIn }: ReedState): number[] {
 }
 
 /** The first day of the plan on which it may play: the day after, or one more where it has to rest. */
-function firstDay({ lastPlayedOn, breakIn, box }: ReedState, today: LocalDate): number {
-  if (lastPlayedOn === null || box.material === 'synthetic') return 0;
+function firstDay({ lastPlayedOn, breakIn, leftToday }: ReedState, today: LocalDate): number {
+  if (lastPlayedOn === null || leftToday === null) return 0;
   const rest = breakIn === null ? 2 : 1;
   return Math.max(0, rest - daysBetween(lastPlayedOn, today));
 }
@@ -56,12 +56,12 @@ export function setByHand(
 }
 
 function planReed(reed: ReedState, asked: ToPlan): RotationReed {
-  const isCane = reed.box.material === 'cane';
+  const hasLimits = reed.leftToday !== null;
   return {
     id: reed.id,
     ramp: rampAhead(reed),
-    cap: isCane ? DAILY_CAP.value : NO_CAP,
-    rests: isCane,
+    cap: hasLimits ? DAILY_CAP.value : NO_CAP,
+    rests: hasLimits,
     from: firstDay(reed, asked.today),
     share: shareOfLife(reed, asked.lives),
     life: asked.lives[reed.box.material].usualMinutes,

@@ -104,9 +104,9 @@ export type ReedProposal = {
 const NONE_SET: SetSessions = new Map();
 
 /** What the player has set for today, and whether the reed has to rest for tomorrow. */
-function setFor({ id, playedToday, box, breakIn }: ReedState, { set = NONE_SET, today }: WantedFor) {
+function setFor({ id, playedToday, leftToday, breakIn }: ReedState, { set = NONE_SET, today }: WantedFor) {
   const tomorrow = set.get(id)?.get(addDays(today, 1)) ?? 0;
-  const rests = box.material === 'cane' && breakIn === null;
+  const rests = leftToday !== null && breakIn === null;
   return { minutes: leftOfSet(set, id, today, playedToday), restsForTomorrow: rests && tomorrow > 0 };
 }
 

@@ -121,6 +121,8 @@ describe('today', () => {
     expect((box?.y ?? 0) + (box?.height ?? 0)).toBeLessThan(770);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     await done?.click();
+    // It stands on the page, and so on the device, before the page is left.
+    await page.waitForFunction(() => /[1-9]\d* of \d+ steps/.test(document.body.innerText));
     await visitAgain(page);
     expect(await textOf(page)).toMatch(/[1-9]\d* of \d+ steps/);
   }, 120_000);

@@ -18,11 +18,18 @@ const listAndPage = ({ on, seen: { today, care } }: OnADay): Breach[] =>
     return isSame ? [] : [{ on, words }];
   });
 
+/** "Sorrel, reed 3", or among "Sorrel, reeds 2, 3 and 4". */
+function isNamed(words: string, name: string): boolean {
+  const [box, number] = name.split(', reed ');
+  const many = new RegExp(`${box ?? ''}, reeds [\\d, and]*\\b${number ?? ''}\\b`);
+  return words.includes(name) || many.test(words);
+}
+
 /** What is to be played is what the words say. */
 const playAndWords = ({ on, seen: { reeds } }: OnADay): Breach[] =>
   (reeds?.kinds ?? []).flatMap(({ today: { play, words } }) =>
     play
-      .filter(({ name }) => !words.join(' ').includes(name))
+      .filter(({ name }) => !isNamed(words.join(' '), name))
       .map(({ name }) => ({ on, words: `${name} is to be played, and the words leave it out` })),
   );
 

@@ -14,6 +14,7 @@ import {
 import type { ReedView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import type { useReedSaid } from '#web/features/reeds/reeds.actions.ts';
+import { ReedTrial } from '#web/features/reeds/parts/ReedTrial.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 
@@ -36,11 +37,25 @@ const tall = { minHeight: 44 } as const;
 function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 'name'>) {
   const [feel, setFeel] = useState<ReedFeel | null>(null);
   const [signs, setSigns] = useState<readonly ReedSign[]>([]);
+  const [isTrying, setTrying] = useState(false);
+  const [isTried, setTried] = useState(false);
   const grade = (goodFor: (typeof REED_USES)[number] | null) => {
     if (feel === null) return;
     said.graded(reed.reedId, { feel, goodFor, signs: [...signs] });
     onClose();
   };
+  if (isTrying)
+    return (
+      <ReedTrial
+        hasBack={hasBack}
+        onFlattened={() => said.flattened(reed.reedId)}
+        onGrade={(felt) => {
+          setTrying(false);
+          setTried(true);
+          setFeel(felt);
+        }}
+      />
+    );
   if (feel === null)
     return (
       <Box>
@@ -54,11 +69,14 @@ function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 
             </Button>
           ))}
         </Chips>
+        <Button color="inherit" onClick={() => setTrying(true)}>
+          Try it step by step
+        </Button>
       </Box>
     );
   return (
     <Stack spacing={1.5}>
-      {feel === 'too-hard' && hasBack && (
+      {feel === 'too-hard' && hasBack && !isTried && (
         <Box>
           <Typography>
             Has its back been rubbed flat? A reed that feels too hard may only be bulged. Rub it flat, try it again, and
@@ -94,7 +112,7 @@ function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 
           />
         ))}
       </Chips>
-      {(feel !== 'too-hard' || !hasBack) && (
+      {(feel !== 'too-hard' || !hasBack || isTried) && (
         <Box>
           <Typography sx={{ mb: 0.5 }}>It felt {FEEL_WORDS[feel]}. What is it good for?</Typography>
           <Chips>

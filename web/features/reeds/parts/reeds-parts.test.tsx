@@ -173,6 +173,24 @@ describe('what is said of a reed', () => {
     expect(graded.mock.calls).toEqual([['box/1', { feel: 'too-hard', goodFor: null, signs: [] }]]);
   });
 
+  test('tried step by step: hard, flattened, still hard and moved, it is graded at last', () => {
+    const { graded, flattened } = opened(reed(1));
+    tap('Try it step by step');
+    tap('I have played it');
+    tap('too hard');
+    expect(screen.getByText(/Rub its back flat/)).toBeTruthy();
+    tap('Done');
+    expect(flattened.mock.calls).toEqual([['box/1']]);
+    tap('I have played it');
+    tap('stuffy');
+    expect(screen.getByText(/a hair down/)).toBeTruthy();
+    tap('Done');
+    tap('I have played it');
+    tap('right');
+    tap('concert');
+    expect(graded.mock.calls).toEqual([['box/1', { feel: 'right', goodFor: 'concert', signs: [] }]]);
+  });
+
   test('a double reed has no back to be rubbed flat, and signs and ends of its own', () => {
     const { graded } = opened(reed(1), 'double');
     expect(screen.queryByRole('button', { name: 'Its back is rubbed flat' })).toBeNull();
