@@ -30,7 +30,7 @@ test('hard or stuffy: flatten first, then a hair down, and only what stays so is
   expect(led(['too-hard', 'right'])).toEqual(['play', 'flatten', 'grade right']);
   expect(led(['stuffy', 'too-hard', 'too-hard'])).toEqual(['play', 'flatten', 'move down', 'grade too-hard']);
   expect(led(['too-soft', 'too-soft'])).toEqual(['play', 'move up', 'grade too-soft']);
-  // A double reed has no back.
+  // A synthetic reed has no back that bulges.
   expect(led(['too-hard', 'too-hard'], false)).toEqual(['play', 'move down', 'grade too-hard']);
 });
 

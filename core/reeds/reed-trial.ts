@@ -1,6 +1,6 @@
 import type { ReedFeel } from '#core/reeds/reed.ts';
 
-/** What is done with a reed that is tried, one thing after the other. */
+/** What is done with a single reed that is tried, one thing after the other. */
 export type TrialStep =
   | { readonly step: 'play' }
   | { readonly step: 'feel' }

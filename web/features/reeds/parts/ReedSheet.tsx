@@ -69,9 +69,11 @@ function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 
             </Button>
           ))}
         </Chips>
-        <Button color="inherit" onClick={() => setTrying(true)}>
-          Try it step by step
-        </Button>
+        {family === 'single' && (
+          <Button color="inherit" onClick={() => setTrying(true)}>
+            Try it step by step
+          </Button>
+        )}
       </Box>
     );
   return (

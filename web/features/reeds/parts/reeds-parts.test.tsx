@@ -194,6 +194,7 @@ describe('what is said of a reed', () => {
   test('a double reed has no back to be rubbed flat, and signs and ends of its own', () => {
     const { graded } = opened(reed(1), 'double');
     expect(screen.queryByRole('button', { name: 'Its back is rubbed flat' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Try it step by step' })).toBeNull();
     tap('Retire this reed…');
     expect(screen.getByRole('button', { name: 'flat for good' })).toBeTruthy();
     tap('too hard');
