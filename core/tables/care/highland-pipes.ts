@@ -2,6 +2,17 @@ import { brush, drain, dry, free, join, lay, look, part, rinse, wipe } from '#co
 import type { Page } from '#core/book/page.ts';
 import { estimate, general, practice } from '#core/explain/explained.ts';
 
+/** Each drone dried, whether the chanter's seat or one tenor drone has called for it. */
+const EACH_DRONE = {
+  heading: 'Take each drone out and look at its reed',
+  how: 'A dry reed stays where it is. For a wet one take the reed out carefully. Brush seat, bore and stock with a small and a larger brush.',
+  minutes: 2,
+  repeats: { kind: 'fixed', count: practice(3), noun: 'drone' },
+  harm: 'a wet drone reed shuts',
+  cautions: ['Mind a drone valve.', 'Use brushes here. Pull-through swabs stick in narrow bores.'],
+  supplies: ['brushes'],
+} as const;
+
 /** The highland bagpipe: the chanter tells how wet the rest is. Minutes per step are estimates. */
 export const highlandPipes: Page = {
   id: 'highland-pipes',
@@ -418,16 +429,10 @@ export const highlandPipes: Page = {
       id: 'highland-pipes/each-drone',
       item: 'highland-pipes/drones',
       part: 'tenor-drones',
-      heading: 'Take each drone out and look at its reed',
-      how: 'A dry reed stays where it is. For a wet one take the reed out carefully. Brush seat, bore and stock with a small and a larger brush.',
-      minutes: 2,
-      repeats: { kind: 'fixed', count: practice(3), noun: 'drone' },
+      ...EACH_DRONE,
       after: ['highland-pipes/chanter-out', 'highland-pipes/cap-chanter'],
       calledBy: { look: 'highland-pipes/chanter-out', answers: ['drops'] },
       reaches: ['bore-dry', 'swab-used'],
-      harm: 'a wet drone reed shuts',
-      cautions: ['Mind a drone valve.', 'Use brushes here. Pull-through swabs stick in narrow bores.'],
-      supplies: ['brushes'],
       does: [free('tenor-drones'), free('bass-drone'), brush('tenor-drones'), brush('bass-drone')],
       mark: 'practice',
     },
@@ -435,16 +440,10 @@ export const highlandPipes: Page = {
       id: 'highland-pipes/each-drone-too',
       item: 'highland-pipes/drones',
       part: 'tenor-drones',
-      heading: 'Take each drone out and look at its reed',
-      how: 'A dry reed stays where it is. For a wet one take the reed out carefully. Brush seat, bore and stock with a small and a larger brush.',
-      minutes: 2,
-      repeats: { kind: 'fixed', count: practice(3), noun: 'drone' },
+      ...EACH_DRONE,
       after: ['highland-pipes/check-one-tenor'],
       calledBy: { look: 'highland-pipes/check-one-tenor', answers: ['wet'] },
       reaches: ['bore-dry', 'swab-used'],
-      harm: 'a wet drone reed shuts',
-      cautions: ['Mind a drone valve.', 'Use brushes here. Pull-through swabs stick in narrow bores.'],
-      supplies: ['brushes'],
       does: [free('tenor-drones'), free('bass-drone'), brush('bass-drone')],
       mark: 'practice',
     },
