@@ -5,6 +5,7 @@ import path from 'node:path';
 import process from 'node:process';
 import { setTimeout as pause } from 'node:timers/promises';
 import puppeteer, { type Browser } from 'puppeteer-core';
+import { builtProgram, type Program } from '#tools/testing/programs.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
 const START_WITHIN_MS = 60_000;
@@ -35,19 +36,15 @@ export type RunningServer = {
 
 type Started = { readonly url: string; readonly end: () => Promise<void> };
 
-async function run(script: string, dataFolder: string, port: string): Promise<Started> {
-  const child: ChildProcess = spawn(
-    process.execPath,
-    ['--import', 'tsx', script, '--port', port, '--data', dataFolder],
-    {
-      cwd: root,
-      env: { ...process.env, NODE_OPTIONS: '' },
-      stdio: ['ignore', 'pipe', 'pipe'],
-    },
-  );
+async function run(program: Program, dataFolder: string, port: string): Promise<Started> {
+  const child: ChildProcess = spawn(process.execPath, [builtProgram(program), '--port', port, '--data', dataFolder], {
+    cwd: root,
+    env: { ...process.env, NODE_OPTIONS: '' },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   const url = await new Promise<string>((resolve, reject) => {
     let said = '';
-    const timer = setTimeout(() => reject(new Error(`${script} said only: ${said}`)), START_WITHIN_MS);
+    const timer = setTimeout(() => reject(new Error(`${program} said only: ${said}`)), START_WITHIN_MS);
     // The request log is of interest only when the start fails, but it must be read or the pipe fills up.
     child.stderr?.on('data', (chunk: Buffer) => {
       said = (said + chunk.toString()).slice(-4000);
@@ -59,7 +56,7 @@ async function run(script: string, dataFolder: string, port: string): Promise<St
       clearTimeout(timer);
       resolve(address);
     });
-    child.once('exit', (code) => reject(new Error(`${script} ended with ${code}: ${said}`)));
+    child.once('exit', (code) => reject(new Error(`${program} ended with ${code}: ${said}`)));
   });
   const end = () =>
     new Promise<void>((resolve) => {
@@ -69,8 +66,8 @@ async function run(script: string, dataFolder: string, port: string): Promise<St
   return { url, end };
 }
 
-async function start(script: string, dataFolder: string, onStop: () => void): Promise<RunningServer> {
-  let started = await run(script, dataFolder, '0');
+async function start(program: Program, dataFolder: string, onStop: () => void): Promise<RunningServer> {
+  let started = await run(program, dataFolder, '0');
   const { url } = started;
   return {
     url,
@@ -81,7 +78,7 @@ async function start(script: string, dataFolder: string, onStop: () => void): Pr
     },
     pause: () => started.end(),
     resume: async () => {
-      started = await run('server/main.ts', dataFolder, new URL(url).port);
+      started = await run('main', dataFolder, new URL(url).port);
     },
   };
 }
@@ -96,13 +93,13 @@ export function startDemo(): Promise<RunningServer> {
   const { folder, remove } = temporary();
   const prepared = process.env.ULU_PREPARED_DEMO;
   if (prepared !== undefined && existsSync(prepared)) cpSync(prepared, folder, { recursive: true });
-  return start('tools/demo.ts', folder, remove);
+  return start('demo', folder, remove);
 }
 
 /** The real program on a record of its own, empty unless `dataFolder` is given (which is then kept). */
 export function startEmpty(dataFolder?: string): Promise<RunningServer> {
   const { folder, remove } = temporary();
-  return start('server/main.ts', dataFolder ?? folder, dataFolder === undefined ? remove : () => undefined);
+  return start('main', dataFolder ?? folder, dataFolder === undefined ? remove : () => undefined);
 }
 
 const defaultViewport = { width: 1280, height: 800 };

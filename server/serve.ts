@@ -10,6 +10,7 @@ import { fieldOf } from '#core/record/fact.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { createApp } from '#server/app.ts';
 import { compose } from '#server/compose.ts';
+import { HOME } from '#server/home.ts';
 import { openDatabase, DataFolderRefusal } from '#server/db/connection.ts';
 import { appliedMigrations } from '#server/db/migrate.ts';
 import { MigrationRefusal } from '#server/db/migration-order.ts';
@@ -27,8 +28,7 @@ export type ServeOptions = {
 /** The server cannot start or stop as it should; the message says what to do. */
 class StartRefusal extends Error {}
 
-const root = path.resolve(import.meta.dirname, '..');
-const version = String(fieldOf(JSON.parse(readFileSync(path.join(root, 'package.json'), 'utf8')), 'version'));
+const version = String(fieldOf(JSON.parse(readFileSync(path.join(HOME, 'package.json'), 'utf8')), 'version'));
 
 /** A request that does not come to its end is let go: nobody needs longer for so little. */
 const PATIENCE = {
@@ -109,7 +109,7 @@ export async function serve(options: ServeOptions): Promise<Served> {
     boundHost: host,
     noticed: database.watch.noticed,
     log,
-    webFolder: path.join(root, 'web/dist'),
+    webFolder: path.join(HOME, 'web/dist'),
   });
   const server = createServer(PATIENCE, app);
   try {

@@ -3,6 +3,7 @@ import path from 'node:path';
 import process from 'node:process';
 import { DataFolderRefusal } from '#server/db/connection.ts';
 import { MigrationRefusal } from '#server/db/migration-order.ts';
+import { HOME } from '#server/home.ts';
 import { OptionRefusal, readOptions } from '#server/options.ts';
 import { serveUntilStopped } from '#server/serve.ts';
 import { makeDemo } from '#tools/make-demo.ts';
@@ -10,7 +11,7 @@ import { makeDemo } from '#tools/make-demo.ts';
 try {
   const options = readOptions(process.argv.slice(2), {
     port: 4181,
-    dataFolder: path.resolve(import.meta.dirname, '../demo-data'),
+    dataFolder: path.join(HOME, 'demo-data'),
   });
   makeDemo(options.dataFolder);
   await serveUntilStopped({ ...options, quiet: true }, (url) => `The Ulu demo is at ${url}\nStop with Ctrl+C.`);

@@ -1,22 +1,14 @@
 #!/usr/bin/env node
 // Brings a fresh clone to a runnable state, and does next to nothing when it already is. No dependencies.
-//   node tools/setup.mjs [--browser] [--build] [--then FILE.ts ARGS…]
+//   node tools/setup.mjs [--browser] [--build] [--then FILE ARGS…]
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import {
-  copyFileSync,
-  existsSync,
-  mkdirSync,
-  readFileSync,
-  readdirSync,
-  renameSync,
-  rmSync,
-  writeFileSync,
-} from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { availableParallelism, homedir } from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
 import { fileURLToPath } from 'node:url';
+import { build } from './build.mjs';
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 const at = (...parts) => path.join(root, ...parts);
@@ -145,34 +137,10 @@ async function browser() {
   die('The browser tests need Chromium. Install it (Debian: sudo apt-get install -y chromium), or set CHROMIUM_PATH.');
 }
 
-function filesUnder(directory) {
-  return readdirSync(directory, { withFileTypes: true, recursive: true })
-    .filter((entry) => entry.isFile())
-    .map((entry) => path.join(entry.parentPath ?? entry.path, entry.name))
-    .filter((file) => !file.includes(`${path.sep}dist${path.sep}`) && !/\.test\.tsx?$/.test(file))
-    .sort();
-}
-
-/** Hash of all that goes into the web bundle: file times mean nothing after a clone. */
-function webSourceHash() {
-  const hash = createHash('sha256').update(lock);
-  for (const layer of ['core', 'contract', 'web'])
-    for (const file of filesUnder(at(layer))) hash.update(path.relative(root, file)).update(readFileSync(file));
-  return hash.digest('hex');
-}
-
-async function build() {
-  const stampFile = at('web/dist/.source-hash');
-  const hash = webSourceHash();
-  if (read(stampFile) === hash && existsSync(at('web/dist/index.html'))) return;
-  rmSync(at('web/dist'), { recursive: true, force: true });
-  await run(process.execPath, [at('node_modules/vite/bin/vite.js'), 'build', at('web'), '--logLevel', 'warn']);
-  writeFileSync(stampFile, hash);
-}
-
 /** Hands over to the real program; a signal to this process reaches it, so nothing is left running. */
 function handOver(file, args) {
-  const child = spawn(process.execPath, ['--import', 'tsx', at(file), ...args], { cwd: root, stdio: 'inherit' });
+  const loader = file.endsWith('.ts') ? ['--import', 'tsx'] : [];
+  const child = spawn(process.execPath, [...loader, at(file), ...args], { cwd: root, stdio: 'inherit' });
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => child.kill(signal));
   child.once('error', (error) => die(error.message));
   child.once('exit', (code, signal) => process.exit(code ?? (signal ? 1 : 0)));
@@ -182,7 +150,7 @@ const started = Date.now();
 checkNode();
 try {
   await Promise.all([packages(), flags.has('--browser') ? browser() : undefined]);
-  if (flags.has('--build')) await build();
+  if (flags.has('--build')) await build(run);
 } catch (error) {
   die(error.message);
 }

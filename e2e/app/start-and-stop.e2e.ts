@@ -8,6 +8,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
 import { startEmpty, type RunningServer } from '#e2e/harness.ts';
+import { builtProgram } from '#tools/testing/programs.ts';
 
 let folder: string;
 let server: RunningServer;
@@ -21,7 +22,7 @@ afterAll(async () => {
 }, 120_000);
 
 const run = (...args: string[]) =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { encoding: 'utf8', timeout: 30_000 });
+  spawnSync(process.execPath, [builtProgram('main'), ...args], { encoding: 'utf8', timeout: 30_000 });
 
 /** fetch() does not let Host be set; a plain request does. */
 const ask = (headers: Record<string, string>): Promise<number> =>
@@ -93,7 +94,7 @@ describe('the server', () => {
   test('on every network of the machine it listens only with a plain word about it', async () => {
     const child = spawn(
       process.execPath,
-      ['--import', 'tsx', 'server/main.ts', '--host', '0.0.0.0', '--port', '0', '--data', path.join(folder, 'wide')],
+      [builtProgram('main'), '--host', '0.0.0.0', '--port', '0', '--data', path.join(folder, 'wide')],
       { stdio: ['ignore', 'pipe', 'ignore'] },
     );
     const said = await new Promise<string>((resolve) => {
@@ -111,7 +112,7 @@ describe('the server', () => {
 
   test('killed in the middle of writing, the record opens again with all that was answered', async () => {
     const data = path.join(folder, 'killed');
-    const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', '--port', '0', '--data', data], {
+    const child = spawn(process.execPath, [builtProgram('main'), '--port', '0', '--data', data], {
       stdio: ['ignore', 'pipe', 'ignore'],
     });
     const url = await new Promise<string>((resolve) => {

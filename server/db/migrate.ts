@@ -2,9 +2,10 @@ import type Database from 'better-sqlite3';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { readFileSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { HOME } from '#server/home.ts';
 import { MigrationRefusal, pendingMigrations, type JournalEntry } from '#server/db/migration-order.ts';
 
-export const migrationsFolder = path.join(import.meta.dirname, 'migrations');
+export const migrationsFolder = path.join(HOME, 'server/db/migrations');
 /** In the name of a copy until it is whole. */
 export const COPY_IN_THE_MAKING = '.in-the-making';
 

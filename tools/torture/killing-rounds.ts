@@ -124,11 +124,11 @@ export async function demoRound(counts: Counts, dataFolder: string, random: Rand
   const victim = await startVictim(
     dataFolder,
     (child) => void setTimeout(() => child.kill('SIGKILL'), random.whole(0, LONGEST_DEMO_MS)),
-    'tools/demo.ts',
+    'demo',
   );
   await victim?.kill();
   count(counts, 'kills while making the demo');
-  const again = await startVictim(dataFolder, undefined, 'tools/demo.ts');
+  const again = await startVictim(dataFolder, undefined, 'demo');
   if (!again) return void counts.faults.push('the demo was not made after a kill');
   const players = await ask(counts, again, playerPaths.list);
   if (players?.status !== 200 || (JSON.parse(players.body) as unknown[]).length === 0)

@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import process from 'node:process';
+import { builtProgram, type Program } from '#tools/testing/programs.ts';
 import { count, type Counts } from '#tools/torture/counts.ts';
 
 /** An answer later than this is a hang. */
@@ -17,16 +18,13 @@ export type Victim = {
   readonly stop: () => Promise<void>;
 };
 
-/** How a server is started: by the program itself, or with the demo made before. */
-export type Starting = 'server/main.ts' | 'tools/demo.ts';
-
 /** Starts a server on a data folder; `onSpawn` gets the process before it says where it is. */
 export function startVictim(
   dataFolder: string,
   onSpawn: (child: ChildProcess) => void = () => undefined,
-  program: Starting = 'server/main.ts',
+  program: Program = 'main',
 ): Promise<Victim | null> {
-  const args = ['--import', 'tsx', program, '--port', '0', '--quiet', '--data', dataFolder];
+  const args = [builtProgram(program), '--port', '0', '--quiet', '--data', dataFolder];
   const child = spawn(process.execPath, args, {
     stdio: ['ignore', 'pipe', 'pipe'],
     env: { ...process.env, NODE_OPTIONS: '' },
