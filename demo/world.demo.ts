@@ -107,14 +107,19 @@ type RunToTell = {
   readonly minutesAtHand: number | null;
 };
 
-type Planned = { readonly plan: RunPlan; readonly kept: KeptPlan };
+type Planned = {
+  readonly plan: RunPlan;
+  readonly kept: KeptPlan;
+  /** What its runs have done, by what was said of their steps: most days say the same. */
+  readonly done: Map<string, readonly CareDone[]>;
+};
 /** The same instrument after as long a play is packed up by the same plan: of thousands of runs a few hundred are planned. */
-const planned = new Map<string, Planned>();
+const plans = new Map<string, Planned>();
 
 function planOf({ instrument, player }: Story, { items, play, minutesAtHand }: RunToTell): Planned {
   const playedMinutes = play?.minutes ?? 0;
   const asked = [instrument.id, playedMinutes, minutesAtHand, ...items].join(' ');
-  const known = planned.get(asked);
+  const known = plans.get(asked);
   if (known) return known;
   const part = {
     instrumentId: instrument.id,
@@ -127,15 +132,23 @@ function planOf({ instrument, player }: Story, { items, play, minutesAtHand }: R
     loads: new Map(),
   };
   const plan = planRun({ parts: [part], player, minutesAtHand, learned: new Map() });
-  const made = { plan, kept: keepPlan(plan) };
-  planned.set(asked, made);
+  const made = { plan, kept: keepPlan(plan), done: new Map<string, readonly CareDone[]>() };
+  plans.set(asked, made);
   return made;
+}
+
+function doneIn({ kept, done }: Planned, events: readonly RunEvent[]): readonly CareDone[] {
+  const said = events.map(({ at: _when, ...one }) => Object.values(one).join(' ')).join();
+  const known = done.get(said) ?? careDoneBy(foldRun(kept, events));
+  done.set(said, known);
+  return known;
 }
 
 function runOf(story: Story, toTell: RunToTell): DemoRun {
   const { kind, items, on, minute, play, minutesAtHand } = toTell;
   const { instrument, random } = story;
-  const { plan, kept } = planOf(story, toTell);
+  const planned = planOf(story, toTell);
+  const { plan, kept } = planned;
   const log = eventsOf(plan, { on, minute }, random);
   const events = log.map(({ event }) => event);
   return {
@@ -154,7 +167,7 @@ function runOf(story: Story, toTell: RunToTell): DemoRun {
     startedAt: instantAt(on, minute),
     minutesAtHand,
     log,
-    done: careDoneBy(foldRun(kept, events)),
+    done: doneIn(planned, events),
   };
 }
 

@@ -21,12 +21,18 @@ const PROGRAMS = {
 
 const BUILDS = [
   {
-    layers: ['core', 'contract', 'web'],
+    sources: ['core', 'contract', 'web'],
     folder: 'web/dist',
     command: ['node_modules/vite/bin/vite.js', 'build', at('web'), '--logLevel', 'warn'],
   },
   {
-    layers: ['core', 'contract', 'server', 'demo', 'tools'],
+    sources: [
+      'core',
+      'contract',
+      'server',
+      'demo',
+      ...['demo', 'make-demo', 'load-demo'].map((name) => `tools/${name}.ts`),
+    ],
     folder: 'server/dist',
     command: [
       'node_modules/esbuild/bin/esbuild',
@@ -39,6 +45,8 @@ const BUILDS = [
 
 const isSource = (file) => !file.includes(`${path.sep}dist${path.sep}`) && !/\.test\.tsx?$/.test(file);
 
+const filesOf = (source) => (source.endsWith('.ts') ? [at(source)] : filesUnder(at(source)));
+
 const filesUnder = (directory) =>
   readdirSync(directory, { withFileTypes: true, recursive: true })
     .filter((entry) => entry.isFile())
@@ -47,9 +55,9 @@ const filesUnder = (directory) =>
     .sort();
 
 /** Hash of all that goes into a build: file times mean nothing after a clone. */
-function sourceHash(layers) {
+function sourceHash(sources) {
   const hash = createHash('sha256').update(readFileSync(at('package-lock.json')));
-  for (const file of [...layers.flatMap((layer) => filesUnder(at(layer))), fileURLToPath(import.meta.url)])
+  for (const file of [...sources.flatMap(filesOf), fileURLToPath(import.meta.url)])
     hash.update(path.relative(root, file)).update(readFileSync(file));
   return hash.digest('hex');
 }
@@ -59,12 +67,12 @@ const isOf = ({ folder }, hash) => existsSync(stampOf(folder)) && readFileSync(s
 
 /** Are the programs in server/dist those of the sources as they stand? */
 export const areProgramsBuilt = () =>
-  BUILDS.every((one) => one.folder !== 'server/dist' || isOf(one, sourceHash(one.layers)));
+  BUILDS.every((one) => one.folder !== 'server/dist' || isOf(one, sourceHash(one.sources)));
 
 /** Builds what is not there, or is of other sources. `run` starts a command and answers once it has ended. */
 export async function build(run) {
   for (const one of BUILDS) {
-    const hash = sourceHash(one.layers);
+    const hash = sourceHash(one.sources);
     if (isOf(one, hash)) continue;
     rmSync(at(one.folder), { recursive: true, force: true });
     await run(process.execPath, one.command);
