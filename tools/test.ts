@@ -41,6 +41,7 @@ const isBrowsed = ({ name }: Part): boolean =>
   name === 'browser' || (name === 'chosen' && given.some((word) => word.startsWith('e2e')));
 const parts = given.length > 0 ? chosen : all;
 
+const BUILT_THREAD = path.resolve('server/dist/thread.mjs');
 const folder = mkdtempSync(path.join(tmpdir(), 'ulu-test-'));
 
 /** The browser tests each start on a copy of one demo: making it anew takes longer than most of them. */
@@ -62,7 +63,7 @@ async function runPart({ name, args, zone }: Part, env: object = {}): Promise<Re
     [...flags, 'node_modules/jest/bin/jest.js', '--json', `--outputFile=${report}`, ...args],
     {
       stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, TZ: zone ?? process.env.TZ ?? 'UTC', ...env },
+      env: { ...process.env, TZ: zone ?? process.env.TZ ?? 'UTC', ULU_BUILT_THREAD: BUILT_THREAD, ...env },
     },
   );
   const [status] = (await once(jest, 'exit')) as [number | null];

@@ -9,6 +9,7 @@ import { compose } from '#server/compose.ts';
 import { FACTS } from '#server/facts.ts';
 import { recordBreaches } from '#server/record/check-record.repository.ts';
 import { createDesk } from '#server/work/desk.ts';
+import { builtThread } from '#server/testing/built-thread.ts';
 import { routesOf } from '#server/http/routes-of.ts';
 import { everybodyMay, type May } from '#server/may.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
@@ -43,7 +44,7 @@ export function testServer({ kinds, prepare = startEmpty, counting, may = everyb
   const folder = mkdtempSync(path.join(tmpdir(), 'ulu-api-'));
   prepare(folder);
   const clock = { ms: Date.parse(`${TODAY}T20:00:00.000Z`) };
-  const desk = createDesk();
+  const desk = createDesk(builtThread());
   const composing = { book: BOOK, nowMs: () => clock.ms, desk, may, ...(kinds ? { kinds } : {}) };
   const statements: string[] = [];
   const prepared = new Set<string>();

@@ -62,13 +62,16 @@ function patient(patienceMs: number | undefined, onEnd: () => void) {
   };
 }
 
-/** A desk of its own: the server has one. */
-export function createDesk(): Desk {
+/** A desk of its own: the server has one. `firstFile` is where its thread begins, where that is not beside the program. */
+export function createDesk(firstFile?: URL): Desk {
   let nextId = 1;
-  const thread = createThread({
-    said: (word) => line.hear(word),
-    lost: (cause) => line.refuseAll(new WorkerTrouble('the thread that worked on it has ended', { cause })),
-  });
+  const thread = createThread(
+    {
+      said: (word) => line.hear(word),
+      lost: (cause) => line.refuseAll(new WorkerTrouble('the thread that worked on it has ended', { cause })),
+    },
+    firstFile,
+  );
   const line = new Line(thread);
 
   return {

@@ -17,10 +17,13 @@ type Hearing = {
   readonly lost: (why: unknown) => void;
 };
 
-export function createThread({ said, lost }: Hearing): Thread {
+/** Its first file in the sources brings the loader along; in what is built, it is the thread itself. */
+const FIRST_FILE = new URL('./thread.mjs', import.meta.url);
+
+export function createThread({ said, lost }: Hearing, firstFile = FIRST_FILE): Thread {
   let worker: Worker | undefined;
   const start = (): Worker => {
-    const started = new Worker(new URL('./thread.mjs', import.meta.url));
+    const started = new Worker(firstFile);
     const gone = (why: unknown): void => {
       if (worker !== started) return;
       worker = undefined;

@@ -9,6 +9,7 @@ import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import { createApp } from '#server/app.ts';
 import { compose } from '#server/compose.ts';
 import { openDatabase } from '#server/db/connection.ts';
+import { builtThread } from '#server/testing/built-thread.ts';
 import { createDesk } from '#server/work/desk.ts';
 
 const MS_PER_MINUTE = 60_000;
@@ -43,7 +44,7 @@ export type Household = {
 export async function openHousehold(from: LocalDate): Promise<Household> {
   const folder = mkdtempSync(path.join(tmpdir(), 'ulu-life-'));
   const database = openDatabase(folder);
-  const desk = createDesk();
+  const desk = createDesk(builtThread());
   let clock: WallClock = { on: from, atMinute: 0 };
   const nowMs = (): number => dayNumber(clock.on) * MS_PER_DAY + clock.atMinute * MS_PER_MINUTE;
   const app = createApp({
