@@ -29,6 +29,9 @@ export type ReedLives = {
   readonly beforeMinutes: number;
 };
 
+/** What half of them outlive before any was seen: the same for everybody, so it is worked out once. */
+const usualBefore: Partial<Record<ReedMaterial, number>> = {};
+
 export function reedLives(reeds: readonly ReedState[], material: ReedMaterial): ReedLives {
   const lives = reeds.filter(({ box }) => box.material === material).flatMap((reed) => lifetimeOf(reed) ?? []);
   const prior = material === 'cane' ? CANE_LIFE : SYNTHETIC_LIFE;
@@ -38,7 +41,7 @@ export function reedLives(reeds: readonly ReedState[], material: ReedMaterial): 
     belief,
     curve: drawnCurve(lives),
     usualMinutes: belief.ageAt(HALF),
-    beforeMinutes: lifeBelief([], prior).ageAt(HALF),
+    beforeMinutes: (usualBefore[material] ??= lifeBelief([], prior).ageAt(HALF)),
   };
 }
 

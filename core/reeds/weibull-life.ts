@@ -56,19 +56,39 @@ function toldBy(lives: readonly Lifetime[], shape: number): (rate: number) => nu
   return (rate) => ended.length * (ln(shape) + ln(rate)) + (shape - 1) * ages - rate * lived;
 }
 
-/**
- * The posterior on an 81 × 81 grid: ln L = Σ_ended [ln k − k ln η + (k−1) ln t] − Σ_all (t^k − entered^k)/η^k, with
- * η = median/(ln 2)^(1/k).
- */
-function posterior(lives: readonly Lifetime[], medians: readonly number[], prior: LifePrior): Shape[] {
-  return STEPS.map((shapeStep) => {
+/** What is believed before any life was seen, on an 81 × 81 grid. */
+type Grid = { readonly medians: readonly number[]; readonly shapes: readonly Shape[] };
+
+const grids = new WeakMap<LifePrior, Grid>();
+/** The grid of a prior, worked out once: a season asks for the same one thousands of times. */
+function gridOf(prior: LifePrior): Grid {
+  const known = grids.get(prior);
+  if (known !== undefined) return known;
+  const medians = STEPS.map((step) => prior.median * exp(prior.medianSpread * step));
+  const shapes = STEPS.map((shapeStep): Shape => {
     const shape = prior.shape * exp(prior.shapeSpread * shapeStep);
-    const rates = Float64Array.from(medians, (median) => LN2 / median ** shape);
-    const told = toldBy(lives, shape);
-    const logs = Float64Array.from(STEPS, (step, at) => told(rates[at] ?? 0) - (shapeStep ** 2 + step ** 2) / 2);
-    return { shape, rates, logs };
+    return {
+      shape,
+      rates: new Float64Array(medians.map((median) => LN2 / median ** shape)),
+      logs: new Float64Array(STEPS.map((step) => -(shapeStep ** 2 + step ** 2) / 2)),
+    };
   });
+  const made = { medians, shapes };
+  grids.set(prior, made);
+  return made;
 }
+
+/**
+ * A grid after lives have been seen, or (`times` −1) without them: ln L = Σ_ended [ln k − k ln η + (k−1) ln t] −
+ * Σ_all (t^k − entered^k)/η^k, with η = median/(ln 2)^(1/k).
+ */
+const afterSeeing = (shapes: readonly Shape[], lives: readonly Lifetime[], times: 1 | -1): readonly Shape[] =>
+  lives.length === 0
+    ? shapes
+    : shapes.map(({ shape, rates, logs }) => {
+        const told = toldBy(lives, shape);
+        return { shape, rates, logs: logs.map((one, at) => one + times * told(rates[at] ?? 0)) };
+      });
 
 /** What is still believed, shape by shape: the points of the grid that weigh something, their weights adding up to 1. */
 type Weighed = {
@@ -151,7 +171,7 @@ function whereItFalls(valueOf: (further: number) => number, to: number, first: n
 const isBetween = (value: number): boolean => value > 0 && value < 1;
 
 /** What is believed by a grid; nothing is worked out before it is asked for. */
-function beliefOf(shapes: readonly Shape[], medians: readonly number[], seen: LifeBelief['seen']): LifeBelief {
+function beliefOf({ medians, shapes }: Grid, seen: LifeBelief['seen']): LifeBelief {
   /** Where ages begin to be looked at: the middle of the grid. */
   const first = medians[STEPS.length >> 1] ?? 1;
   let made: readonly Weighed[] | undefined;
@@ -187,13 +207,9 @@ function beliefOf(shapes: readonly Shape[], medians: readonly number[], seen: Li
     ageAt: (share) => having(0).outlives(share),
     having,
     without: (life) => {
-      const others = shapes.map(({ shape, rates, logs }) => {
-        const told = toldBy([life], shape);
-        return { shape, rates, logs: logs.map((one, at) => one - told(rates[at] ?? 0)) };
-      });
       const { ended, alive } = seen;
       const left = life.ended ? { ended: ended - 1, alive } : { ended, alive: alive - 1 };
-      return beliefOf(others, medians, left);
+      return beliefOf({ medians, shapes: afterSeeing(shapes, [life], -1) }, left);
     },
     get median() {
       return (median ??= meanAndSpread(believed(), ({ from }, at) => medians[from + at] ?? 0));
@@ -214,7 +230,7 @@ function beliefOf(shapes: readonly Shape[], medians: readonly number[], seen: Li
  */
 export function lifeBelief(lives: readonly Lifetime[], prior: LifePrior): LifeBelief {
   checkLives(lives);
-  const medians = STEPS.map((step) => prior.median * exp(prior.medianSpread * step));
+  const { medians, shapes } = gridOf(prior);
   const ended = lives.filter((life) => life.ended).length;
-  return beliefOf(posterior(lives, medians, prior), medians, { ended, alive: lives.length - ended });
+  return beliefOf({ medians, shapes: afterSeeing(shapes, lives, 1) }, { ended, alive: lives.length - ended });
 }
