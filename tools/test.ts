@@ -9,8 +9,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
-import { launchShared } from '#e2e/harness.ts';
-import { makeDemo } from '#tools/make-demo.ts';
+import { launchShared, prepareDemo } from '#e2e/harness.ts';
 
 type Report = {
   readonly numPassedTests: number;
@@ -48,6 +47,11 @@ const folder = mkdtempSync(path.join(tmpdir(), 'ulu-test-'));
 const preparedDemo = path.join(folder, 'demo');
 
 const SLOWEST = 5;
+/** It is made beside the tests that need none. */
+const demo = parts.some(isBrowsed) ? prepareDemo(preparedDemo) : null;
+// Who waits for it hears of it.
+demo?.catch(() => undefined);
+
 /** How long each file took, s. */
 const took: { readonly name: string; readonly seconds: number }[] = [];
 
@@ -81,7 +85,7 @@ async function runPart({ name, args, zone }: Part, env: object = {}): Promise<Re
 
 /** The browser tests share a browser for each file that runs at a time, and one demo to start from. */
 async function runBrowserPart(part: Part): Promise<Result> {
-  makeDemo(preparedDemo);
+  await demo;
   const browsers = await Promise.all(Array.from({ length: AT_A_TIME.browsing }, launchShared));
   const endpoints = browsers.map(({ endpoint }) => endpoint).join(' ');
   try {

@@ -270,10 +270,10 @@ test('what cannot be done without a step: nothing is put back that has not been 
 });
 
 test('a seeded share of the proof: no rule is broken', () => {
-  // The whole of it is `npm run prove`. Here: of every kind the usual case and one more, and of each every twelfth
-  // situation; another share with another ULU_SEED.
+  // The whole of it is `npm run prove`. Here: of every kind the usual case and one more, and of each every
+  // eighteenth situation; another share with another ULU_SEED.
   const seed = Number(process.env['ULU_SEED'] ?? 3);
-  const EVERY = 12;
+  const EVERY = 18;
   let played = 0;
   const broken = new Map<string, Situation>();
   const play = (situation: Situation) => {
@@ -291,5 +291,5 @@ test('a seeded share of the proof: no rule is broken', () => {
   }
   share(severalInstruments(), 40);
   expect([...broken.keys()]).toEqual([]);
-  expect(played).toBeGreaterThan(600);
+  expect(played).toBeGreaterThan(400);
 }, 60_000);
