@@ -7,7 +7,7 @@ export type Walker = Page & {
 };
 
 /** Three files share two cores: what takes a second alone may take twenty. */
-const WAIT_MS = 45_000;
+const WAIT_MS = 90_000;
 
 type Asked = { readonly url: string; readonly by: string };
 /** What the document on a page has asked for and not got yet; of an earlier document nothing is waited for. */
