@@ -121,14 +121,20 @@ export function improveRotation(
     seen,
   );
   let cost = totalOf(costOfPlan(rotation, best));
+  // The same reeds put back in the same order come to the same: of few reeds most rounds would be repeats.
+  const inVain = new Set<string>();
   for (let round = 0; round < rounds && !stop.aborted && reeds.length > 1; round++) {
     const out = new Set(shuffled().slice(0, TAKEN_OUT));
     const without = best.map((schedule, at) => (out.has(at) ? (still[at] ?? []) : schedule));
     // Only those taken out are planned anew: the others have their turn when they are taken out.
     const order = shuffled().filter((at) => out.has(at));
+    if (inVain.has(order.join())) continue;
     const tried = settle(rotation, without, order, seen);
     const now = totalOf(costOfPlan(rotation, tried));
-    if (now < cost - IMPROVES) [best, cost] = [tried, now];
+    if (now < cost - IMPROVES) {
+      [best, cost] = [tried, now];
+      inVain.clear();
+    } else inVain.add(order.join());
   }
   return best;
 }
