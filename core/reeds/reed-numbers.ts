@@ -42,6 +42,8 @@ export const WARP_BY = {
   /** An older reading says nothing of the air a reed lay in. */
   oldestDays: estimate(14),
   muchPlayed: { minutes: estimate(120), days: estimate(3) },
+  /** In so long the air of a room becomes that of another season. */
+  lainDays: estimate(28),
 } as const;
 
 /** Reeds in hand at the least: so many are in turn. */

@@ -181,6 +181,18 @@ export function warpWhy(drivers: readonly WarpDriver[], format: Format): WhyLine
         text: `It was played ${duration(driver.minutes)} in ${counted(driver.days, 'day')}: cane that is soaked through bulges sooner.`,
         mark: 'practice',
       };
+    if (driver.rule === 'another-place')
+      return {
+        rule: driver.rule,
+        text: `On ${format.date(driver.on)} you came to another place, and its air is not what the reed was last played in.`,
+        mark: 'yours',
+      };
+    if (driver.rule === 'lain-long')
+      return {
+        rule: driver.rule,
+        text: `It was last played ${counted(driver.days, 'day')} ago: the air of a room changes with the season.`,
+        mark: 'estimate',
+      };
     const { before, now } = driver;
     return {
       rule: driver.rule,

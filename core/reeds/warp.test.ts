@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import type { AirRead } from '#core/air/air-record.ts';
-import { warpDrivers } from '#core/reeds/warp.ts';
+import { warpDrivers, type AirOfReeds } from '#core/reeds/warp.ts';
 import { REED_TODAY, reedsOf, said, used } from '#core/testing/reeds.ts';
-import { addDays } from '#core/time/local-date.ts';
+import { addDays, daysBetween } from '#core/time/local-date.ts';
 
 const read = (daysAgo: number, humidityPercent: number, celsius = 20): AirRead => ({
   key: `a${daysAgo}`,
@@ -11,9 +11,20 @@ const read = (daysAgo: number, humidityPercent: number, celsius = 20): AirRead =
   celsius,
   humidityPercent,
 });
-const rules = (reads: readonly AirRead[], uses = [used(1, 3, 40)], over: Parameters<typeof reedsOf>[1] = {}) => {
+type Over = Parameters<typeof reedsOf>[1];
+const drivers = (air: AirOfReeds, uses = [used(1, 3, 40)], over: Over = {}) => {
   const [reed] = reedsOf(uses, { box: { before: [null] }, ...over });
-  return reed ? warpDrivers(reed, reads, REED_TODAY).map(({ rule }) => rule) : [];
+  return reed ? warpDrivers(reed, air, REED_TODAY) : [];
+};
+const rules = (reads: readonly AirRead[], uses = [used(1, 3, 40)], over: Over = {}) =>
+  drivers({ reads, journeys: [] }, uses, over).map(({ rule }) => rule);
+const journey = (leftDaysAgo: number, lastDayAway: number | null) => ({
+  on: addDays(REED_TODAY, -leftDaysAgo),
+  until: lastDayAway === null ? null : addDays(REED_TODAY, -lastDayAway),
+});
+const moved = (journeys: AirOfReeds['journeys'], lastPlayed: number, over: Over = {}) => {
+  const [first] = drivers({ reads: [], journeys }, [used(1, lastPlayed, 40)], over);
+  return first?.rule === 'another-place' ? daysBetween(first.on, REED_TODAY) : (first?.rule ?? null);
 };
 
 describe('a back that may have bulged', () => {
@@ -53,5 +64,34 @@ describe('a back that may have bulged', () => {
     expect(rules(changed, [used(1, 3, 40)], { box: { before: [null], material: 'synthetic' } })).toEqual([]);
     expect(rules(changed, [used(1, 3, 40), used(1, 0, 20)])).toEqual([]);
     expect(rules(changed, [used(1, 3, 40)], { sayings: [said(1, REED_TODAY, { what: 'flattened' })] })).toEqual([]);
+  });
+
+  test.each([
+    ['left the day before', [journey(1, -3)], 3, 1],
+    ['leaves today', [journey(0, -3)], 3, 0],
+    ['came home yesterday, having played away', [journey(9, 2)], 4, 1],
+    ['came home today', [journey(9, 1)], 4, 0],
+    ['plays away on the second day', [journey(2, -3)], 1, null],
+    ['was away yesterday and no longer', [journey(1, null)], 3, 0],
+    ['played on the day of leaving', [journey(3, -3)], 3, null],
+    ['comes home tomorrow', [journey(9, 0)], 4, null],
+    ['will leave tomorrow', [journey(-1, -5)], 3, null],
+  ])('by a journey: the player %s', (_, journeys, lastPlayed, expected) => {
+    expect(moved(journeys, lastPlayed)).toBe(expected);
+  });
+
+  test('by another season, after four weeks in the case; rubbed flat since then, it is flat', () => {
+    expect(moved([], 28)).toBe('lain-long');
+    expect(moved([], 27)).toBeNull();
+    const flat = (daysAgo: number) => ({ sayings: [said(1, addDays(REED_TODAY, -daysAgo), { what: 'flattened' })] });
+    expect(moved([], 28, flat(2))).toBeNull();
+    expect(moved([], 28, flat(40))).toBe('lain-long');
+    expect(moved([journey(1, -3)], 3, flat(1))).toBeNull();
+    expect(moved([journey(1, -3)], 3, flat(2))).toBe(1);
+  });
+
+  test('is not guessed at where the air was read then and now', () => {
+    const air = { reads: [read(3, 50), read(0, 52)], journeys: [journey(1, -3)] };
+    expect(drivers(air)).toEqual([]);
   });
 });

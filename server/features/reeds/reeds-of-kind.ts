@@ -1,4 +1,3 @@
-import type { AirRead } from '#core/air/air-record.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { isOnStage } from '#core/calendar/event.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
@@ -9,6 +8,7 @@ import { setSessions, type SetSessions } from '#core/reeds/reed-pin.ts';
 import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
 import { boxNames } from '#core/reeds/reed-words.ts';
 import { reedFamilyOf, type ReedBox, type ReedFamily, type ReedId } from '#core/reeds/reed.ts';
+import type { AirOfReeds } from '#core/reeds/warp.ts';
 import { supplyOf, type Supply } from '#core/reeds/supply.ts';
 import { bandOf } from '#core/reeds/survival.ts';
 import { whichReed, type ReedProposal } from '#core/reeds/which-reed.ts';
@@ -35,8 +35,8 @@ export type OfKind = {
   readonly lives: LivesOf;
   /** Sessions the player has set by hand. */
   readonly set: SetSessions;
-  /** What was read of the air. */
-  readonly air: readonly AirRead[];
+  /** What is known of the air they lie in. */
+  readonly air: AirOfReeds;
   readonly minutesOn: (day: number) => number;
   /** Minutes of concerts by day. */
   readonly concerts: ReadonlyMap<number, number>;
@@ -59,6 +59,10 @@ function concertsOf(instruments: readonly Reading[]): ReadonlyMap<number, number
         days.set(dayNumber(on), (days.get(dayNumber(on)) ?? 0) + (minutes ?? 0));
   return days;
 }
+
+/** The player's journeys, whichever of the instruments came along. */
+const journeysOf = (instruments: readonly Reading[]): AirOfReeds['journeys'] =>
+  instruments.flatMap(({ facts }) => facts.events.filter(({ what }) => what === 'travel'));
 
 /** Everything of a player's reeds, kind by kind: worked out once for each state of the record. */
 export function reedsOf(services: Services, playerId: PlayerId, today: LocalDate): OfKind[] {
@@ -138,7 +142,7 @@ function readReeds(
         reeds,
         lives,
         set,
-        air: reads,
+        air: { reads, journeys: journeysOf(mine) },
         left: new Map(reeds.filter(isAlive).map((reed) => [reed.id, remainingOf(reed, lives)])),
         curves: curvesOf(mainLives(reeds, lives)),
         minutesOn: forecastOf(mine, today),
