@@ -36,10 +36,14 @@ export type PlayRefusal =
   | { readonly code: 'overlaps'; readonly field: 'minutes'; readonly other: PlaySpan }
   | { readonly code: 'day-is-full'; readonly field: 'minutes'; readonly alreadyMinutes: number };
 
-const spanOf = (play: PlaySpan): readonly [number, number] | null => {
-  if (play.endedAtMinute === null) return null;
-  const end = wallMinute(play.endedOn, play.endedAtMinute);
-  return [end - play.minutes, end];
+/** When it ended, on that clock; null where its hour is not known. */
+export const endOf = ({ endedOn, endedAtMinute }: Omit<PlaySpan, 'minutes'>): number | null =>
+  endedAtMinute === null ? null : wallMinute(endedOn, endedAtMinute);
+
+/** From when to when it went on. */
+export const spanOf = (play: PlaySpan): readonly [number, number] | null => {
+  const end = endOf(play);
+  return end === null ? null : [end - play.minutes, end];
 };
 
 /** Do two plays of one instrument run at the same time? A play whose hour is not known overlaps nothing. */

@@ -17,6 +17,8 @@ export const REED_REFUSALS = {
   'reed-of-another-player': () => 'That box belongs to somebody else.',
   'more-than-the-play': ({ reeds, minutes }: { reeds: number; minutes: number }) =>
     `The reeds add up to ${duration(reeds)}, and the play was ${duration(minutes)}.`,
+  'reed-on-two-plays': ({ reeds, minutes }: { reeds: number; minutes: number }) =>
+    `That reed was on another play at the same time: together that is ${duration(reeds)} of it within ${duration(minutes)}. Put right when one of them ended, or which reed it was.`,
   'reed-named-twice': () => 'A reed is in a play once.',
   'reed-is-said': () => 'That play already says its reed. Correct it there.',
   'reed-has-ended': ({ on }: { on: LocalDate }, format: Format) =>

@@ -65,7 +65,12 @@ function onReeds(
   const { instrumentId, playerId, minutes: ofMinutes } = body;
   if (corrects !== null && reeds.ofPlay(corrects)) return fail(conflict('reeds', { code: 'reed-is-said' }));
   const kind = instruments.find(instrumentId)?.kind;
-  const checked = checkReedsInPlay(said.shares, { ...body, kind }, reeds.record(playerId));
+  const checked = checkReedsInPlay(
+    said.shares,
+    { ...body, kind },
+    reeds.record(playerId),
+    reeds.atOneHour(body, corrects ?? key),
+  );
   if (!checked.ok) {
     const { field, ...refusal } = checked.failure;
     return fail(reedFailure(`reeds.${field}`, refusal));

@@ -20,7 +20,12 @@ function decide(
   if (corrects === null && services.reeds.ofPlay(play.key)) return fail(conflict('playKey', { code: 'reed-is-said' }));
   const { high, shares } = request;
   const kind = services.instruments.find(play.instrumentId)?.kind;
-  const checked = checkReedsInPlay(shares, { ...play, kind }, services.reeds.record(play.playerId));
+  const checked = checkReedsInPlay(
+    shares,
+    { ...play, kind },
+    services.reeds.record(play.playerId),
+    services.reeds.atOneHour(play, play.key),
+  );
   if (!checked.ok) {
     const { field, ...refusal } = checked.failure;
     return fail(reedFailure(field, refusal));

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { readinessView } from '#contract/reed-views.ts';
 import { reedBench } from '#server/testing/reed-bench.ts';
-import { aKey, furnishedServer, playBody, type TestServer, TODAY } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, playBody, type TestServer, TODAY, WOODEN } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -154,6 +154,40 @@ describe('the reed of a play', () => {
     const { body } = await post('/api/reeds/plays', { ...on(await aPlay(), []), ...over(box) });
     expect(body.errors).toMatchObject([{ code }]);
     expect((await reeds())[0]?.playedMinutes).toBe(0);
+  });
+
+  test('is not on two clarinets at one hour, however it is said', async () => {
+    await server
+      .api()
+      .post('/api/instruments')
+      .send({
+        id: 'second',
+        name: 'Second',
+        kind: 'clarinet',
+        build: WOODEN,
+        playerId: 'ada',
+        acquiredOn: '2024-01-10',
+        cameNew: false,
+        today: TODAY,
+      })
+      .expect(201);
+    const shares = [{ reedId: `${box}/3`, minutes: 45 }];
+    await post('/api/plays', playBody({ endedAtMinute: 1140, reeds: { shares, high: 'none' } })).expect(201);
+    const second = playBody({ instrumentId: 'second', endedAtMinute: 1150 });
+    const together = await post('/api/plays', { ...second, reeds: { shares, high: 'none' } }).expect(400);
+    expect(together.body.errors).toMatchObject([{ field: 'reeds.shares[0].reedId', code: 'reed-on-two-plays' }]);
+    const key = await keyOf('/api/plays', second);
+    const later = await post('/api/reeds/plays', on(key, [[`${box}/3`, 45]])).expect(400);
+    expect(later.body.errors).toMatchObject([
+      {
+        code: 'reed-on-two-plays',
+        message: expect.stringContaining('together that is 1 h 30 min of it within 55 min') as unknown,
+      },
+    ]);
+    // What was said of the play itself is not held against its correction.
+    const said = await keyOf('/api/reeds/plays', on(key, [[`${box}/4`, 45]]));
+    await post('/api/reeds/plays', on(key, [[`${box}/4`, 40]], { corrects: said })).expect(201);
+    await post('/api/reeds/plays', on(key, [[`${box}/3`, 10]], { corrects: said })).expect(201);
   });
 
   test('is none that came later, has ended, or belongs to another kind or player', async () => {

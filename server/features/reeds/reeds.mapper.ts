@@ -1,4 +1,4 @@
-import { wallMinute } from '#core/plays/play.ts';
+import { endOf } from '#core/plays/play.ts';
 import type { ReedBox, ReedSaid, ReedSaying, ReedUse } from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { reedBoxes, reedPlays, reedSayings } from '#server/features/reeds/reeds.table.ts';
@@ -35,7 +35,7 @@ export const playMinutes = ({ told: { shares, ofMinutes, high }, play }: Told): 
   shares.map(({ reedId, minutes }) => ({
     reedId,
     on: play.endedOn,
-    endedAt: play.endedAtMinute === null ? null : wallMinute(play.endedOn, play.endedAtMinute),
+    endedAt: endOf(play),
     minutes: (minutes * play.minutes) / ofMinutes,
     high,
   }));

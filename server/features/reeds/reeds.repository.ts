@@ -1,9 +1,10 @@
-import { and, asc, desc, eq, isNotNull, ne, sql } from 'drizzle-orm';
+import { and, asc, between, desc, eq, isNotNull, ne, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { ReedPin } from '#core/reeds/reed-pin.ts';
+import type { PlayOnReeds } from '#core/reeds/reeds-in-play.ts';
 import { type ReedBox, type ReedId, type ReedSaid, type ReedUse } from '#core/reeds/reed.ts';
-import type { Play } from '#core/plays/play.ts';
+import { endOf, MOST_PLAY_MINUTES, type Play } from '#core/plays/play.ts';
 import type { Db } from '#server/db/connection.ts';
 import { boxFromRow, playMinutes, saidFromRow } from '#server/features/reeds/reeds.mapper.ts';
 import { reedBoxes, reedPlays, reedSayings, reedSessions } from '#server/features/reeds/reeds.table.ts';
@@ -52,6 +53,15 @@ export function createReedsRepository(db: Db) {
     .prepare();
   const ofPlay = toldOfPlays(db)
     .where(eq(reedPlays.playKey, sql.placeholder('playKey')))
+    .prepare();
+  const atOneHour = toldOfPlays(db)
+    .where(
+      and(
+        eq(reedPlays.playerId, sql.placeholder('playerId')),
+        ne(reedPlays.playKey, sql.placeholder('without')),
+        between(plays.wallMinute, sql.placeholder('from'), sql.placeholder('until')),
+      ),
+    )
     .prepare();
   const saidOf = counting(db, reedSayings, { on: facts.on, said: reedSayings })
     .where(eq(reedSayings.playerId, sql.placeholder('playerId')))
@@ -107,6 +117,16 @@ export function createReedsRepository(db: Db) {
     ofPlay: (playKey: string): SaidOfPlay | undefined => {
       const row = ofPlay.all({ playKey }).at(-1);
       return row && { key: row.key, high: row.told.high, shares: playMinutes(row) };
+    },
+
+    /** What was said of the plays of a player that may have gone on at the hour of this one, itself left out. */
+    atOneHour: (play: Omit<Play, 'key'>, without: string): PlayOnReeds[] => {
+      const endedAt = endOf(play);
+      if (endedAt === null) return [];
+      const hour = { from: endedAt - play.minutes, until: endedAt + MOST_PLAY_MINUTES };
+      return atOneHour
+        .all({ playerId: play.playerId, without, ...hour })
+        .map((row) => ({ ...row.play, shares: playMinutes(row) }));
     },
 
     /** The newest plays of a player on whatever instrument. */
