@@ -24,7 +24,7 @@ const reedView = object({
   /** How it stands, beside its name. */
   words: text().required(),
   playedMinutes: amount().required(),
-  /** The share of its expected life that is behind it; null before it is played. */
+  /** The share of its expected life that is behind it; null before it is played, and where nobody knows its age. */
   shareOfLife: amount().min(0).max(1).nullable().defined(),
   /** What is probably left of it, in words; null where it is new or retired. */
   leftWords: text().nullable().defined(),

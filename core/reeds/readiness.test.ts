@@ -1,6 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
-import { goodShareOf, lifetimeOf, livesOf, reedLives, remainingOf, shareOfLife } from '#core/reeds/reed-life.ts';
+import {
+  goodShareOf,
+  lifetimeOf,
+  livesOf,
+  reedLives,
+  remainingOf,
+  shareOfLife,
+  type LivesOf,
+} from '#core/reeds/reed-life.ts';
+import type { ReedFeel } from '#core/reeds/reed.ts';
 import { chanceOfGood } from '#core/reeds/good-reeds.ts';
 import { lifeWhy, lifeWords, readinessWords, supplyWords } from '#core/reeds/reed-plan-words.ts';
 import { lifeBelief } from '#core/reeds/weibull-life.ts';
@@ -127,7 +136,7 @@ describe('lives', () => {
     const [alone] = reedsOf([used(1, 3, 90), used(1, 5, 90)]);
     if (alone === undefined) throw new Error('a reed');
     const usual = lifeBelief([], CANE_LIFE).having(180);
-    expect(remainingOf(alone, livesOf([alone])).middle).toBeCloseTo(usual.outlives(0.5), 6);
+    expect(remainingOf(alone, livesOf([alone]))?.middle).toBeCloseTo(usual.outlives(0.5), 6);
     const ready = readinessFor(asked([alone], { wanted: 1 }));
     for (const { chance, minutesUntil } of ready.existing) expect(chance).toBeCloseTo(usual.lasts(minutesUntil), 9);
   });
@@ -144,15 +153,48 @@ describe('lives', () => {
     );
   });
 
+  const leftOf = (reed: ReedState | undefined, lives: LivesOf) => {
+    const left = reed && remainingOf(reed, lives);
+    if (!left) throw new Error('nobody knows how old it is');
+    return left;
+  };
+
+  test('what is left never grows, however long a reed has lived; of too soft a one there is half', () => {
+    const lives = livesOf([]);
+    const played = (minutes: number) => leftOf(reedsOf([used(1, 3, minutes)])[0], lives);
+    let before = played(30);
+    for (let minutes = 60; minutes <= 9000; minutes += 60) {
+      const left = played(minutes);
+      for (const one of ['low', 'middle', 'high'] as const) expect(left[one]).toBeLessThanOrEqual(before[one] + 2);
+      before = left;
+    }
+    // Belief alone would say otherwise.
+    const { having } = lifeBelief([], CANE_LIFE);
+    expect(having(9000).outlives(0.5)).toBeGreaterThan(having(1800).outlives(0.5) * 1.5);
+    const graded = (feel: ReedFeel) =>
+      leftOf(
+        reedsOf([used(1, 3, 600)], {
+          sayings: [said(1, REED_TODAY, { what: 'graded', feel, goodFor: 'practice', signs: [] })],
+        })[0],
+        lives,
+      );
+    expect(graded('too-soft').middle).toBeCloseTo(graded('right').middle / 2, 6);
+  });
+
+  test('of a reed of unknown age nothing is said to be left', () => {
+    const [unknown] = reedsOf([used(1, 3, 60)], { box: { before: [null] } });
+    expect(unknown && remainingOf(unknown, livesOf([]))).toBeNull();
+  });
+
   test('what is left shrinks with age, and low, middle and high are in order', () => {
     const reeds = reedsOf([used(1, 3, 90), used(2, 4, 90), used(2, 3, 90), used(2, 2, 90)]);
     const lives = livesOf(reeds);
     const [young, old] = reeds;
     if (young === undefined || old === undefined) throw new Error('two reeds');
-    const { low, middle, high } = remainingOf(young, lives);
+    const { low, middle, high } = leftOf(young, lives);
     expect(low).toBeLessThan(middle);
     expect(middle).toBeLessThan(high);
-    expect(remainingOf(old, lives).middle).toBeLessThan(middle);
+    expect(leftOf(old, lives).middle).toBeLessThan(middle);
     expect(shareOfLife(old, lives)).toBeGreaterThan(shareOfLife(young, lives));
     // One that has outlived what is expected has all of it behind it, and not more.
     const [outlived] = reedsOf([used(1, 3, 9000)]);

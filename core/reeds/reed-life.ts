@@ -1,4 +1,4 @@
-import { CANE_LIFE, SYNTHETIC_LIFE, GOOD_PRIOR } from '#core/reeds/reed-numbers.ts';
+import { CANE_LIFE, GOOD_PRIOR, SOFT_LEFT, SYNTHETIC_LIFE } from '#core/reeds/reed-numbers.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { endsALife, type ReedFamily, type ReedMaterial } from '#core/reeds/reed.ts';
 import { drawnCurve, type DrawnCurve, type Lifetime } from '#core/reeds/survival.ts';
@@ -68,20 +68,36 @@ export const ageOf = ({ beforeMinutes, wornMinutes }: ReedState): number => (bef
 export const shareOfLife = (reed: ReedState, lives: LivesOf): number =>
   Math.min(1, ageOf(reed) / lives[reed.box.material].usualMinutes);
 
-/**
- * What is believed of a reed that has come so far, by all others of its material: it is one of the lives seen, and would
- * tell its own age twice.
- */
-export function onwardOf(reed: ReedState, lives: LivesOf): Onward {
+/** What is believed of a reed by all others of its material: it is one of the lives seen, and would tell its own age twice. */
+function beliefOf(reed: ReedState, lives: LivesOf): LifeBelief {
   const { belief } = lives[reed.box.material];
   const life = lifetimeOf(reed);
-  return (life === null ? belief : belief.without(life)).having(ageOf(reed));
+  return life === null ? belief : belief.without(life);
 }
 
+/** What is believed of a reed that has come so far. */
+export const onwardOf = (reed: ReedState, lives: LivesOf): Onward => beliefOf(reed, lives).having(ageOf(reed));
+
 /** What is left of a living reed, minutes: the middle, and what nine of ten and one of ten outlive. */
-export function remainingOf(reed: ReedState, lives: LivesOf): { low: number; middle: number; high: number } {
-  const { outlives } = onwardOf(reed, lives);
-  return { low: outlives(0.9), middle: outlives(0.5), high: outlives(0.1) };
+export type Remaining = { readonly low: number; readonly middle: number; readonly high: number };
+
+/** Ages, in usual lives, from which on one that lives is believed to be one of those that live long. */
+const OLD_AGES = [0.75, 1, 1.5, 2];
+
+/**
+ * What is left of a living reed; null where nobody knows how old it is. Belief alone says more of one that has lived
+ * beyond all others, for it must be a long-lived one; but cane does not recover, and what was left once is not less than
+ * what is left later. One last found too soft has half of it (estimate).
+ */
+export function remainingOf(reed: ReedState, lives: LivesOf): Remaining | null {
+  if (reed.beforeMinutes === null) return null;
+  const { usualMinutes } = lives[reed.box.material];
+  const { having } = beliefOf(reed, lives);
+  const age = ageOf(reed);
+  const onward = [age, ...OLD_AGES.map((old) => old * usualMinutes).filter((old) => old < age)].map(having);
+  const share = reed.grade?.feel === 'too-soft' ? SOFT_LEFT.value : 1;
+  const left = (chance: number): number => share * Math.min(...onward.map(({ outlives }) => outlives(chance)));
+  return { low: left(0.9), middle: left(0.5), high: left(0.1) };
 }
 
 /**

@@ -77,5 +77,7 @@ export const PLAYED_IN_DAYS: Readonly<Record<Exclude<ReedFamily, 'single'>, Mark
 };
 /** With that chance there shall be enough on the day. */
 export const SURE_ENOUGH = estimate(0.95);
+/** The share that is left of a reed last found too soft, of what its age alone would leave. */
+export const SOFT_LEFT = estimate(0.5);
 /** A concert reed is in the first half of its life. */
 export const FIRST_HALF = estimate(0.5);

@@ -4,6 +4,7 @@ import { clockTime } from '#core/plays/play-words.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import type { WarpDriver } from '#core/reeds/warp.ts';
 import { DAILY_CAP, IN_HAND, REST_HOURS, WARP_BY } from '#core/reeds/reed-numbers.ts';
+import type { Remaining } from '#core/reeds/reed-life.ts';
 import type { ReedPin } from '#core/reeds/reed-pin.ts';
 import type { HeldBack } from '#core/reeds/breaking-in.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
@@ -205,8 +206,9 @@ export function warpWhy(drivers: readonly WarpDriver[], format: Format): WhyLine
   });
 }
 
-type Remaining = { readonly low: number; readonly middle: number; readonly high: number };
 /** What is left of a reed, with its range and the day it likely comes to; null where that is more than a year off. */
+export const UNKNOWN_AGE_WORDS = 'nobody knows how old it is';
+
 export function remainingWords({ low, middle, high }: Remaining, until: LocalDate | null, format: Format): string {
   const end = until === null ? '' : `, likely until ${format.date(until)}`;
   return `about ${roughly(middle)} left (${roughly(low)} to ${roughly(high)})${end}`;

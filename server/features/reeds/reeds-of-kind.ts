@@ -3,7 +3,14 @@ import { isOnStage } from '#core/calendar/event.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import type { Forecast } from '#core/plays/forecast.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
-import { livesOf, remainingOf, shareOfLife, type LivesOf, type ReedLives } from '#core/reeds/reed-life.ts';
+import {
+  livesOf,
+  remainingOf,
+  shareOfLife,
+  type LivesOf,
+  type ReedLives,
+  type Remaining,
+} from '#core/reeds/reed-life.ts';
 import { setSessions, type SetSessions } from '#core/reeds/reed-pin.ts';
 import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
 import { boxNames } from '#core/reeds/reed-words.ts';
@@ -41,7 +48,7 @@ export type OfKind = {
   /** Minutes of concerts by day. */
   readonly concerts: ReadonlyMap<number, number>;
   /** What is left of each living reed, and the curves: worked out once, for they ask the belief often. */
-  readonly left: ReadonlyMap<ReedId, ReturnType<typeof remainingOf>>;
+  readonly left: ReadonlyMap<ReedId, Remaining | null>;
   readonly curves: Pick<ReedsOfKindView['life'], 'belief' | 'curve'>;
 };
 

@@ -256,13 +256,22 @@ test('a reed that shares its playing with another lasts twice as many days', asy
     const [, until = ''] = /likely until ([^)]*)/.exec(reed?.leftWords ?? '') ?? [];
     return (Date.parse(`${until} UTC`) - Date.parse(`${TODAY}T00:00:00Z`)) / 86_400_000;
   };
-  await aBox({ before: [null] });
+  await aBox({ before: [300] });
   const alone = await daysLeft();
-  await aBox({ before: [null] });
+  await aBox({ before: [300] });
   const shared = await daysLeft();
   expect(alone).toBeGreaterThan(14);
   // Played once a week: to within a week.
   expect(Math.abs(shared - 2 * alone)).toBeLessThanOrEqual(7);
+});
+
+test('of a reed nobody knows the age of nothing is said to be left', async () => {
+  await aBox({ before: [null, 60, 0] });
+  const [unknown, known, fresh] = await reeds();
+  expect(unknown).toMatchObject({ leftWords: 'nobody knows how old it is', shareOfLife: null });
+  expect(known).toMatchObject({ leftWords: expect.stringMatching(/^about .* left/) as unknown });
+  expect(known?.shareOfLife).toBeGreaterThan(0);
+  expect(fresh).toMatchObject({ leftWords: null, shareOfLife: null });
 });
 
 test('the reed for tonight is the one that rested, with its cap and why', async () => {

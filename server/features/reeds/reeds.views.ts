@@ -15,6 +15,7 @@ import {
   reedReasonWords,
   remainingWords,
   standingWords,
+  UNKNOWN_AGE_WORDS,
   warpWhy,
   warpWords,
 } from '#core/reeds/reed-words.ts';
@@ -75,15 +76,20 @@ const FURTHEST_END_DAYS = 365;
 function reedView(reed: ReedState, ofKind: OfKind, { now, nowWall, format }: Showing): ReedView {
   const { lives, left: ofLeft } = ofKind;
   const { id, number, stage, playedMinutes, lastPlayedOn, grade, ungraded, breakIn } = reed;
-  const left = ofLeft.get(id) ?? null;
+  const left = ofLeft.get(id);
+  const isOfUnknownAge = left === null;
   return {
     reedId: id,
     number,
     stage,
     words: standingWords(reed, nowWall, format),
     playedMinutes: Math.round(playedMinutes),
-    shareOfLife: stage === 'new' ? null : shareOfLife(reed, lives),
-    leftWords: left && remainingWords(left, likelyEnd(left.middle, ofKind, now.on), format),
+    shareOfLife: stage === 'new' || isOfUnknownAge ? null : shareOfLife(reed, lives),
+    leftWords: isOfUnknownAge
+      ? UNKNOWN_AGE_WORDS
+      : left === undefined
+        ? null
+        : remainingWords(left, likelyEnd(left.middle, ofKind, now.on), format),
     lastPlayedOn,
     goodFor: grade?.goodFor ?? null,
     ungraded,

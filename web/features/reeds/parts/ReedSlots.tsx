@@ -13,9 +13,10 @@ const HEIGHT = 92;
 const TIP_ARC = 10;
 const STOCK = 60;
 
-/** A reed from the front: its tip on top, cane as far as its life goes, the stock at the heel. */
+/** A reed from the front: its tip on top, cane as far as its life goes and paler where nobody knows, the stock at the heel. */
 function Blade({ reed: { stage, shareOfLife } }: { readonly reed: ReedView }) {
   const outline = `M8 ${TIP_ARC + 2}Q22 -4 36 ${TIP_ARC + 2}L34 ${HEIGHT - 4}H10z`;
+  const isOfUnknownAge = shareOfLife === null && stage !== 'new' && stage !== 'retired';
   const gone = stage === 'retired' ? 1 : (shareOfLife ?? 0);
   const top = 2 + (HEIGHT - 6) * gone;
   const ink = 'var(--ulu-palette-text-primary)';
@@ -28,6 +29,7 @@ function Blade({ reed: { stage, shareOfLife } }: { readonly reed: ReedView }) {
       <path
         d={outline}
         clipPath={`url(#left-${stage}-${Math.round(top * 10)})`}
+        fillOpacity={isOfUnknownAge ? 0.45 : 1}
         style={{ fill: 'var(--ulu-palette-cane-main)' }}
       />
       <path
