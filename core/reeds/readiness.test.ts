@@ -82,6 +82,24 @@ describe('ready for the concert', () => {
     );
   });
 
+  test('says what the reeds cost that are to be opened, where a box does', () => {
+    const day = { on: addDays(REED_TODAY, 30), wanted: 1 };
+    const costing = (minor: number | null, over: object = {}) =>
+      reedsOf([], { box: { cost: minor === null ? null : { minor, currency: 'EUR' }, ...over } });
+    const ready = readinessFor(asked(costing(1000), day));
+    expect(ready.advised).toBeGreaterThan(1);
+    // Four in the box, so 2.50 each.
+    expect(ready.costOfOne).toEqual({ minor: 250, currency: 'EUR' });
+    const words = readinessWords(ready, PLAIN_FORMAT);
+    expect(words).toContain(
+      `Together they cost about ${PLAIN_FORMAT.money({ minor: 250 * ready.advised, currency: 'EUR' })}.`,
+    );
+    expect(readinessWords(readinessFor(asked(costing(null), day)), PLAIN_FORMAT)).not.toContain('cost');
+    // What synthetics cost says nothing of cane.
+    const mixed = [...costing(1000), ...costing(9000, { key: 'moss', material: 'synthetic', before: [0] })];
+    expect(readinessFor(asked(mixed, day)).costOfOne).toEqual({ minor: 250, currency: 'EUR' });
+  });
+
   test('is the chance that every way it can come out adds up to, with reeds in hand and under way', () => {
     const reeds = reedsOf([used(1, 5, 60), used(2, 6, 300), used(3, 7, 500), used(4, 4, 60)], {
       box: { before: [0, 0, 0, 0], breakIn: 'none' },

@@ -1,7 +1,9 @@
 import { chanceOfGood, type GoodShare } from '#core/reeds/good-reeds.ts';
 import { FIRST_HALF, IN_HAND, PLAYED_IN_DAYS, RAMP, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
 import { ageOf, goodShareOf, onwardOf, type LivesOf } from '#core/reeds/reed-life.ts';
+import type { Money } from '#core/money/money.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
+import { priceOfNext } from '#core/reeds/reed-price.ts';
 import { isConcertReed } from '#core/reeds/which-reed.ts';
 import type { BreakIn, ReedFamily } from '#core/reeds/reed.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
@@ -34,6 +36,8 @@ export type Readiness = {
   readonly toOpen: number | null;
   /** How many of them it is wise to open: no more than can be kept going beside those in use. */
   readonly advised: number;
+  /** What one of them costs; null where no box says. */
+  readonly costOfOne: Money | null;
   /** New reeds there are to be opened. */
   readonly unopened: number;
   /** Opened so many more → the chance that enough are ready. */
@@ -130,6 +134,7 @@ export function readinessFor(asked: ReadinessAsked): Readiness {
     existing,
     underWay,
     advised: Math.min(enough?.opened ?? Infinity, mostMore),
+    costOfOne: priceOfNext(reeds),
     unopened: reeds.filter(({ stage }) => stage === 'new').length,
     share,
     leadDays,

@@ -1,6 +1,6 @@
 import { ageOf, type LivesOf } from '#core/reeds/reed-life.ts';
 import { IN_HAND } from '#core/reeds/reed-numbers.ts';
-import { priceOfOne } from '#core/reeds/reed-price.ts';
+import { boughtNext, priceOf, priceOfNext } from '#core/reeds/reed-price.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import type { Money } from '#core/money/money.ts';
 import type { ReedBox, ReedFamily } from '#core/reeds/reed.ts';
@@ -68,18 +68,15 @@ export function supplyOf({ today, family, reeds, lives, minutesADay }: SupplyAsk
   const unopened = reeds.filter(({ stage }) => stage === 'new');
   const living = reeds.filter(({ stage }) => stage !== 'new' && stage !== 'retired');
   const left = [...living, ...unopened].reduce((sum, reed) => sum + Math.max(0, lifeOf(reed) - ageOf(reed)), 0);
-  // What will be bought next is what most of them are made of.
-  const isCane = reeds.filter(({ box }) => box.material === 'cane').length * 2 >= reeds.length;
-  const material = isCane ? 'cane' : 'synthetic';
-  const lifeMinutes = lives[material].usualMinutes;
+  const lifeMinutes = lives[boughtNext(reeds)].usualMinutes;
   const inHand = IN_HAND[family].value;
   // Reeds in turn are on average half way through.
   const spare = left - (inHand * lifeMinutes) / 2;
   const days = minutesADay > 0 ? Math.max(0, Math.floor(spare / minutesADay)) : FURTHEST_DAYS;
   const runsOutOn = days >= FURTHEST_DAYS ? null : addDays(today, days);
   const aMonth = (minutesADay * DAYS_A_MONTH) / lifeMinutes;
-  const cost = priceOfOne(reeds.filter(({ box }) => box.material === material));
-  const costOf = (howMany: number): Money | null => cost && { ...cost, minor: cost.minor * howMany };
+  const cost = priceOfNext(reeds);
+  const costOf = (howMany: number): Money | null => cost && priceOf(howMany, cost);
   return {
     unopened: unopened.length,
     living: living.length,
