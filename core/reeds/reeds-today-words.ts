@@ -60,11 +60,10 @@ function concertWords({ beside, before }: ReedsToday): string[] {
   ];
 }
 
-function buyWords({ inHand: { have, unopened, least } }: ReedsToday): string | null {
-  const missing = least - have - unopened;
-  if (missing <= 0) return null;
+function buyWords({ inHand: { have, unopened, least }, buy }: ReedsToday): string | null {
+  if (buy === 0) return null;
   if (have + unopened === 0) return `You have no reed. Buy at least ${least}, or borrow one until they come.`;
-  return `You have ${counted(have + unopened, 'reed')}. With ${least} in turn each of them lasts longer, so buy ${missing} more.`;
+  return `You have ${counted(have + unopened, 'reed')}. With ${least} in turn each of them lasts longer, so buy ${buy} more.`;
 }
 
 /** What to do about reeds today, line by line: what to play, what if it gets longer, what to buy. Never nothing. */

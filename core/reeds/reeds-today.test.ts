@@ -7,7 +7,7 @@ import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
 import type { ReedUse } from '#core/reeds/reed.ts';
 import { whichReed } from '#core/reeds/which-reed.ts';
 import { aBox, REED_TODAY, reedsOf, said, used } from '#core/testing/reeds.ts';
-import { addDays } from '#core/time/local-date.ts';
+import { addDays, localDate } from '#core/time/local-date.ts';
 
 const todayOf = (reeds: readonly ReedState[], over: Partial<ReedsTodayAsked> & { atMinute?: number } = {}) => {
   const { minutes = 45, isConcert = false, atMinute = 1140 } = over;
@@ -18,7 +18,16 @@ const todayOf = (reeds: readonly ReedState[], over: Partial<ReedsTodayAsked> & {
     isConcert,
     shareOfLife: ({ playedMinutes }) => Math.min(1, playedMinutes / 1200),
   });
-  return reedsToday({ reeds, proposal, minutes, isConcert, family: 'single', forConcert: 0, ...over });
+  return reedsToday({
+    today: REED_TODAY,
+    reeds,
+    proposal,
+    minutes,
+    isConcert,
+    family: 'single',
+    forConcert: 0,
+    ...over,
+  });
 };
 const played = (today: ReturnType<typeof todayOf>) => today.play.map(({ reed, minutes }) => [reed.number, minutes]);
 
@@ -51,16 +60,36 @@ describe('reeds today', () => {
     expect(played(todayOf(reedsOf([], { box: { before: [0, 0] } }), { minutes: 4 }))).toEqual([[1, 4]]);
   });
 
-  test('one reed in the house: it is played, and it is said what to buy', () => {
+  test('one reed in the house: it is played, and it is said on Mondays what to buy', () => {
     const today = todayOf(reedsOf([used(1, 1, 30)], { box: { before: [0] } }), { minutes: 30 });
     expect(played(today)).toEqual([[1, 30]]);
-    const tired = todayOf(reedsOf([used(1, 0, 30)], { box: { before: [null] } }), { minutes: 40 });
+    const onMonday = { minutes: 40, today: localDate('2026-11-23') };
+    const tired = todayOf(reedsOf([used(1, 0, 30)], { box: { before: [null] } }), onMonday);
     expect(tired).toMatchObject({ play: [], beyond: { reed: { number: 1 }, minutes: 40 } });
     expect(reedsTodayWords(tired)).toEqual([
       'Every reed has had its play. If you play all the same, play on Fennel 2½, reed 1: it wears sooner for it.',
       'You have 1 reed. With 4 in turn each of them lasts longer, so buy 3 more.',
     ]);
     expect(reedsTodayWords(todayOf([]))).toEqual(['You have no reed. Buy at least 4, or borrow one until they come.']);
+  });
+
+  test('what to buy is not said every day, but when a reed has ended, and while there is none', () => {
+    const buys = (endedDaysAgo: number | null, on = REED_TODAY) =>
+      todayOf(
+        reedsOf([used(1, 20, 30)], {
+          box: { before: [0, 0, 0] },
+          sayings:
+            endedDaysAgo === null
+              ? []
+              : [said(1, addDays(REED_TODAY, -endedDaysAgo), { what: 'ended', cause: 'split' })],
+        }),
+        { today: on },
+      ).buy;
+    // A Thursday.
+    expect([buys(null), buys(0), buys(3), buys(4)]).toEqual([0, 2, 2, 0]);
+    const week = [22, 23, 24, 25, 26, 27, 28].map((day) => buys(null, localDate(`2026-11-${day}`)));
+    expect(week).toEqual([0, 1, 0, 0, 0, 0, 0]);
+    expect(todayOf([]).buy).toBe(4);
   });
 
   test('four in turn: nothing is opened, but where a concert needs more and it is time', () => {

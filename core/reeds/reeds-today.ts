@@ -1,6 +1,7 @@
 import { DAILY_CAP, IN_HAND, RAMP, TOO_LITTLE } from '#core/reeds/reed-numbers.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import type { ReedFamily } from '#core/reeds/reed.ts';
+import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import { isConcertReed, type ReedChoice, type ReedProposal, type ReedReason } from '#core/reeds/which-reed.ts';
 
 /** More reeds than this are not broken in on one day, however long it is (estimate). */
@@ -19,11 +20,14 @@ export type ReedsToday = {
   /** At a concert: what stands ready beside it, and what is practised on before it; null where there is none. */
   readonly beside: ReedChoice | null;
   readonly before: ReedChoice | null;
-  /** How many are in use and how many should be; more are bought where there are fewer. */
+  /** How many are in use, are still to be opened, and should be there at the least. */
   readonly inHand: { readonly have: number; readonly unopened: number; readonly least: number };
+  /** How many to buy; 0 where there are enough, and on days on which it need not be said again. */
+  readonly buy: number;
 };
 
 export type ReedsTodayAsked = {
+  readonly today: LocalDate;
   readonly reeds: readonly ReedState[];
   readonly proposal: ReedProposal;
   /** How long the play will probably be. */
@@ -131,6 +135,20 @@ function beyondOf(
   return reed === undefined ? null : asChoice(reed, minutes, [{ rule: 'nothing-else', minutes }]);
 }
 
+/** When a reed has ended, what to buy is said for so many days; without that on Mondays: who has heard it knows it. */
+const BUY_SAID_DAYS = 3;
+const MONDAY = 0;
+
+/** How many to buy, where it is said today; with no reed at all it is always said. */
+function toBuy({ reeds, today }: ReedsTodayAsked, { have, unopened, least }: ReedsToday['inHand']): number {
+  const since = addDays(today, -BUY_SAID_DAYS);
+  const isSaid =
+    have + unopened === 0 ||
+    weekdayOfDay(dayNumber(today)) === MONDAY ||
+    reeds.some(({ ended }) => ended !== null && ended.on >= since);
+  return isSaid ? Math.max(0, least - have - unopened) : 0;
+}
+
 /**
  * What is played now: what is being broken in, new reeds where fewer are in turn than should be, then the fittest ones
  * until the play is covered. Where nothing covers it, the least bad; where there is no reed at all, nothing.
@@ -152,7 +170,11 @@ export function reedsToday(asked: ReedsTodayAsked): ReedsToday {
     if (left > 0) take(one);
   const missing = left < LEAST_SESSION ? 0 : left;
   const beyond = missing === 0 ? null : beyondOf(asked, play, missing);
-  const have = reeds.filter(inUse).length;
+  const inHand = {
+    have: reeds.filter(inUse).length,
+    unopened: unopened(reeds).length,
+    least: IN_HAND[family].value,
+  };
   const others = isConcert ? proposal.choices.filter((one) => !play.some(({ reed }) => reed === one.reed)) : [];
   return {
     play,
@@ -161,6 +183,7 @@ export function reedsToday(asked: ReedsTodayAsked): ReedsToday {
     beside: others.at(0) ?? null,
     // What stands ready beside the concert reed is not tired out before it.
     before: others.slice(1).findLast(({ reed }) => !isConcertReed(reed)) ?? null,
-    inHand: { have, unopened: reeds.filter(({ stage }) => stage === 'new').length, least: IN_HAND[family].value },
+    inHand,
+    buy: toBuy(asked, inHand),
   };
 }

@@ -18,6 +18,7 @@ export function reedsTodayOf(ofKind: OfKind, now: WallClock): ReedsToday {
   const isTime =
     ready?.openBy !== undefined && ready.openBy !== null && ready.openBy <= addDays(now.on, OPENED_FROM_DAYS);
   return reedsToday({
+    today: now.on,
     reeds,
     family,
     proposal: proposalOf(ofKind, now),
