@@ -37,11 +37,14 @@ const asked = (reeds: readonly ReedState[], over: Partial<ReadinessAsked> = {}):
 
 describe('ready for the concert', () => {
   test('with no record it is the prior: two of n by Beta(2, 2)', () => {
-    const { table, toOpen, openBy } = readinessFor(asked([]));
+    const { table, toOpen, openBy, surer } = readinessFor(asked([]));
     expect(table[10]?.chance).toBeCloseTo(chanceOfGood(10, 2, { good: 2, bad: 2 }), 12);
     expect(openBy).toBe(addDays(REED_TODAY, 25));
-    // By hand: P(0) = 6/((n+2)(n+3)), P(1) = 12n/((n+1)(n+2)(n+3)): 16 leave 0.0506 below two, 17 leave 0.0456.
-    expect(toOpen).toBe(17);
+    // By hand: P(0) = 6/((n+2)(n+3)), P(1) = 12n/((n+1)(n+2)(n+3)): 6 leave 0.226 below two, 7 leave 0.183.
+    expect(toOpen).toBe(7);
+    // And 16 leave 0.0506, 17 leave 0.0456: more than are kept going at once.
+    expect(table.findIndex(({ chance }) => chance >= 0.95)).toBe(17);
+    expect(surer).toBeNull();
   });
 
   test('reeds in hand take their place, and lie where they can be counted by hand', () => {
@@ -82,6 +85,23 @@ describe('ready for the concert', () => {
     );
   });
 
+  test('says how many make it surer, where that many are kept going', () => {
+    const ready = readinessFor(asked([], { wanted: 1 }));
+    // One of n by Beta(2, 2): 1 − 6/((n+2)(n+3)) is 0.8 at n = 3, and 0.9545 at n = 9, which are too many at once.
+    expect(ready).toMatchObject({ toOpen: 3, advised: 3, surer: null });
+    const mostlyGood = reedsOf([], { box: { before: Array<number>(6).fill(700), breakIn: 'none' } });
+    const share = readinessFor(
+      asked(
+        mostlyGood.slice(0, 2).map((reed) => ({ ...reed, wasConcert: true, stage: 'retired' as const })),
+        { wanted: 1 },
+      ),
+    );
+    // Beta(4, 2): none of n are good with 120/((n+2)(n+3)(n+4)(n+5)): 0.333, 0.143, 0.071, 0.0397.
+    expect(share).toMatchObject({ toOpen: 2, advised: 2, surer: { opened: 4 } });
+    expect(share.surer?.chance).toBeCloseTo(1 - 120 / (6 * 7 * 8 * 9), 12);
+    expect(readinessWords(share, PLAIN_FORMAT)).toContain('is then about 86 %. With 4 it is about 96 %.');
+  });
+
   test('says what the reeds cost that are to be opened, where a box does', () => {
     const day = { on: addDays(REED_TODAY, 30), wanted: 1 };
     const costing = (minor: number | null, over: object = {}) =>
@@ -92,7 +112,7 @@ describe('ready for the concert', () => {
     expect(ready.costOfOne).toEqual({ minor: 250, currency: 'EUR' });
     const words = readinessWords(ready, PLAIN_FORMAT);
     expect(words).toContain(
-      `Together they cost about ${PLAIN_FORMAT.money({ minor: 250 * ready.advised, currency: 'EUR' })}.`,
+      `${ready.advised} cost about ${PLAIN_FORMAT.money({ minor: 250 * ready.advised, currency: 'EUR' })}.`,
     );
     expect(readinessWords(readinessFor(asked(costing(null), day)), PLAIN_FORMAT)).not.toContain('cost');
     // What synthetics cost says nothing of cane.

@@ -1,5 +1,5 @@
 import { chanceOfGood, type GoodShare } from '#core/reeds/good-reeds.ts';
-import { FIRST_HALF, IN_HAND, PLAYED_IN_DAYS, RAMP, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
+import { FIRST_HALF, IN_HAND, PLAYED_IN_DAYS, RAMP, SURE_ENOUGH, SURER } from '#core/reeds/reed-numbers.ts';
 import { ageOf, goodShareOf, onwardOf, type LivesOf } from '#core/reeds/reed-life.ts';
 import type { Money } from '#core/money/money.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
@@ -36,6 +36,8 @@ export type Readiness = {
   readonly toOpen: number | null;
   /** How many of them it is wise to open: no more than can be kept going beside those in use. */
   readonly advised: number;
+  /** How many make it surer still, where that is more and can be kept going; null where nothing is to be opened. */
+  readonly surer: { readonly opened: number; readonly chance: number } | null;
   /** What one of them costs; null where no box says. */
   readonly costOfOne: Money | null;
   /** New reeds there are to be opened. */
@@ -127,13 +129,17 @@ export function readinessFor(asked: ReadinessAsked): Readiness {
   }));
   const inUse = reeds.filter(({ stage }) => stage !== 'new' && stage !== 'retired').length;
   const mostMore = Math.max(0, MOST_IN_TURN[family] - inUse);
-  const enough = table.find(({ chance }) => chance >= SURE_ENOUGH.value - 1e-9);
+  const reaching = (least: number) => table.find(({ chance }) => chance >= least - 1e-9);
+  const enough = reaching(SURE_ENOUGH.value);
+  const advised = Math.min(enough?.opened ?? Infinity, mostMore);
+  const surer = reaching(SURER.value);
   return {
     on,
     wanted,
     existing,
     underWay,
-    advised: Math.min(enough?.opened ?? Infinity, mostMore),
+    advised,
+    surer: surer !== undefined && advised > 0 && surer.opened > advised && surer.opened <= mostMore ? surer : null,
     costOfOne: priceOfNext(reeds),
     unopened: reeds.filter(({ stage }) => stage === 'new').length,
     share,

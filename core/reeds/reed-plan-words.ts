@@ -18,7 +18,7 @@ const hours = (minutes: number, format: Format): string => `${format.number(minu
 
 /** The answer of readiness in one sentence. */
 export function readinessWords(
-  { wanted, openBy, toOpen, advised, table, on, unopened, costOfOne }: Readiness,
+  { wanted, openBy, toOpen, advised, table, on, unopened, costOfOne, surer }: Readiness,
   format: Format,
 ): string {
   const now = table[0]?.chance ?? 0;
@@ -30,13 +30,14 @@ export function readinessWords(
     return `You have as many reeds in turn as can be kept going: the chance of ${goal} is about ${percent(now)}.`;
   const chance = percent(table[advised]?.chance ?? 0);
   const missing = advised - unopened;
+  const more = surer === null ? '' : ` With ${surer.opened} it is about ${percent(surer.chance)}.`;
   const cost =
     costOfOne === null
       ? ''
-      : ` ${advised === 1 ? 'It costs' : 'Together they cost'} about ${format.money(priceOf(advised, costOfOne))}.`;
+      : ` ${advised === 1 ? 'One costs' : `${advised} cost`} about ${format.money(priceOf(advised, costOfOne))}.`;
   const buy =
     missing <= 0 ? '' : ` You have ${unopened === 0 ? 'no new one' : `only ${unopened}`}, so buy ${missing} more.`;
-  return `Open ${counted(advised, 'more reed')} by ${format.date(openBy)}: the chance of ${goal} is then about ${chance}.${cost}${buy}`;
+  return `Open ${counted(advised, 'more reed')} by ${format.date(openBy)}: the chance of ${goal} is then about ${chance}.${more}${cost}${buy}`;
 }
 
 /** What the answer rests on, so that it can be checked by hand. */
