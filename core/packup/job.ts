@@ -1,3 +1,6 @@
+/** Plans are ordered in whole seconds: sums of minutes never compare equal. */
+export const SECONDS_A_MINUTE = 60;
+
 /** A piece of handwork for one pair of hands. Times are whole seconds, so that equal lengths compare equal. */
 export type Job = {
   readonly workSeconds: number;
