@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { keepPlan } from '#core/packup/kept-plan.ts';
 import { foldRun, type RunNow, type StepNow } from '#core/packup/run-log.ts';
+import type { StepId } from '#core/book/care-ids.ts';
+import { KIND_IDS } from '#core/instruments/kind.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { planOf, type Due } from '#core/testing/any-run.ts';
 import type { Instant } from '#core/time/instant.ts';
@@ -18,6 +20,7 @@ const step = (key: string, over: Partial<StepNow> = {}) =>
     activeMinutes: 1,
     must: false,
     unless: [],
+    calledBy: null,
     standsOn: [],
     ...over,
   }) as StepNow;
@@ -58,6 +61,38 @@ test('a wait is over at the moment it ends', () => {
 });
 
 describe('progress', () => {
+  test.each(KIND_IDS)('of a run that has just begun is what its plan takes: %s', (kind) => {
+    for (const due of ['before', 'after', 'all'] as const) {
+      const plan = planOf(BOOK, { instruments: [{ kind }], due: [due], playedMinutes: 45 });
+      const { minutesLeft } = progressOf(foldRun(keepPlan(plan), []), NOW);
+      // Minutes of a step are rounded on their way.
+      expect([due, Math.abs(minutesLeft - plan.elapsedMinutes) < 0.2]).toEqual([due, true]);
+    }
+  });
+
+  test('counts what a look seldom calls for only once it has', () => {
+    const pipes = { instruments: [{ kind: 'highland-pipes' as const }], due: ['after' as const], playedMinutes: 45 };
+    const plan = keepPlan(planOf(BOOK, pipes));
+    const calls = (look: StepId, answer: string | undefined): boolean =>
+      plan.steps.some(({ calledBy }) => calledBy?.look === look && calledBy.answers.includes(answer ?? ''));
+    const look = plan.steps.find(
+      (one) =>
+        !calls(one.id, one.look?.answers[0]?.id) && one.look?.answers.some(({ id }) => calls(one.id, id)) === true,
+    );
+    const seldom = look?.look?.answers.find(({ id }) => calls(look.id, id));
+    if (look === undefined || seldom === undefined) throw new Error('the pipes have a look');
+    const answered = (answer: string) =>
+      progressOf(
+        foldRun(plan, [{ kind: 'answered', stepKey: look.key, answer, at: '2026-11-24T20:00:00.000Z' as Instant }]),
+        NOW,
+      );
+    const usual = answered(look.look?.answers[0]?.id ?? '');
+    const called = answered(seldom.id);
+    expect(called.total).toBeGreaterThan(usual.total);
+    expect(called.minutesLeft).toBeGreaterThan(usual.minutesLeft + 1);
+    expect(progressOf(foldRun(plan, []), NOW).total).toBe(usual.total);
+  });
+
   test('counts what is called for, and the handwork of what is open', () => {
     const progress = progressOf(
       run(

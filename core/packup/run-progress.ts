@@ -5,9 +5,23 @@ import { TURN_SECONDS } from '#core/packup/turning.ts';
 export const isWaiting = ({ waitsUntilMs }: Pick<StepNow, 'waitsUntilMs'>, nowMs: number): boolean =>
   waitsUntilMs !== null && waitsUntilMs > nowMs;
 
-/** Steps that count: not what a look has found needless, what cannot be done, or what another step is about to do. */
+/** Does what is usually found call for it? The plan has left time for nothing else. */
+function isUsual({ calledBy, instrumentId }: StepNow, steps: readonly StepNow[]): boolean {
+  if (calledBy === null) return true;
+  const look = steps.find((one) => one.instrumentId === instrumentId && one.id === calledBy.look)?.look;
+  const usual = look?.answers[0]?.id;
+  return usual === undefined || calledBy.answers.includes(usual);
+}
+
+/**
+ * Steps that count: not what a look has found needless, or usually finds so; what cannot be done; or what another step is
+ * about to do.
+ */
 const calledFor = <Step extends StepNow>(steps: readonly Step[]): Step[] =>
-  steps.filter(({ called, unless }) => called === 'yes' || (called === 'undecided' && unless.length === 0));
+  steps.filter(
+    (step) =>
+      step.called === 'yes' || (step.called === 'undecided' && step.unless.length === 0 && isUsual(step, steps)),
+  );
 
 /**
  * The step at hand: what is not to lie any longer, once all it stands on is done; else the first open one whose wait is
