@@ -25,6 +25,8 @@ const common = {
 export default {
   // A busy machine takes ten times as long; what hangs is found out all the same.
   testTimeout: 60_000,
+  // Not with what the tests themselves keep: that goes with them.
+  cacheDirectory: '<rootDir>/node_modules/.cache/jest',
   projects: [
     {
       ...common,

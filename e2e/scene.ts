@@ -16,11 +16,11 @@ export function scene() {
       fetch(`${demo.url}/api/today?playerId=marit&today=${today()}&atMinute=1200`),
       launch().then((launched) => ({ browser, close } = launched)),
     ]);
-  }, 120_000);
+  }, 300_000);
   afterAll(async () => {
     await close();
     await demo.stop();
-  }, 60_000);
+  }, 300_000);
   const careOf = async (id: string): Promise<InstrumentPage> =>
     (await fetch(`${demo.url}/api/care/${id}?today=${today()}`)).json() as never;
   return {

@@ -113,7 +113,7 @@ describe('in the light theme and in the dark', () => {
   let page: Walker;
   beforeAll(async () => {
     page = await walk(browser(), url('/now'));
-  }, 120_000);
+  }, 300_000);
   afterAll(() => page.browserContext().close());
 
   test.each(VIEWS)(
@@ -134,7 +134,7 @@ describe('in the light theme and in the dark', () => {
       // An instrument that is not there is a 404 of the API, which the browser itself reports.
       expect(page.complaints.filter((complaint) => !complaint.includes('404'))).toEqual([]);
     },
-    120_000,
+    300_000,
   );
 });
 
@@ -145,7 +145,7 @@ test('axe finds what is wrong when something is', async () => {
   });
   expect((await violations(page)).join()).toMatch(/image-alt.*button-name|button-name.*image-alt/s);
   await page.browserContext().close();
-}, 120_000);
+}, 300_000);
 
 /** What can be tapped in the page and is smaller than a finger, by its words. */
 const tooSmall = (page: Walker): Promise<string[]> =>
@@ -199,7 +199,7 @@ test('a phone: nothing sticks out sideways, whatever the name, and targets are a
   await sees(page, ' steps');
   expect(await tooSmall(page)).toEqual([]);
   await page.browserContext().close();
-}, 120_000);
+}, 300_000);
 
 test('a dead server is said plainly: what was said is kept on the device, and what needs an answer says so', async () => {
   const page = await walk(browser(), url('/now/asha-horn'));
@@ -214,4 +214,4 @@ test('a dead server is said plainly: what was said is kept on the device, and wh
   await page.waitForSelector('[role="alert"]', { timeout: 20_000 });
   expect(await textOf(page)).toContain('Ulu’s server does not answer.');
   await page.browserContext().close();
-}, 120_000);
+}, 300_000);

@@ -15,14 +15,14 @@ let server: RunningServer;
 beforeAll(async () => {
   folder = mkdtempSync(path.join(tmpdir(), 'ulu-start-'));
   server = await startEmpty(path.join(folder, 'data'));
-}, 120_000);
+}, 300_000);
 afterAll(async () => {
   await server.stop();
   rmSync(folder, { recursive: true, force: true });
-}, 120_000);
+}, 300_000);
 
 const run = (...args: string[]) =>
-  spawnSync(process.execPath, [builtProgram('main'), ...args], { encoding: 'utf8', timeout: 30_000 });
+  spawnSync(process.execPath, [builtProgram('main'), ...args], { encoding: 'utf8', timeout: 120_000 });
 
 /** fetch() does not let Host be set; a plain request does. */
 const ask = (headers: Record<string, string>): Promise<number> =>
@@ -59,7 +59,7 @@ describe('the server', () => {
     expect(stderr).toContain('is taken');
     expect(stderr).toContain('--port');
     expect(stderr).not.toContain('at Server');
-  }, 120_000);
+  }, 300_000);
 
   test('a folder that cannot be written, and a port that is none, are said', () => {
     const noFolder = run('--port', '0', '--data', '/proc/ulu');
@@ -71,7 +71,7 @@ describe('the server', () => {
     expect([noHost.status, noHost.stderr]).toEqual([1, expect.stringContaining('--host needs an address')]);
     const strange = run('--host', '203.0.113.7', '--port', '0', '--data', path.join(folder, 'no-host'));
     expect([strange.status, strange.stderr]).toEqual([1, expect.stringContaining('no address of this machine')]);
-  }, 90_000);
+  }, 300_000);
 
   test('a second server on the same folder is told in one line, and the first goes on', async () => {
     const second = run('--port', '0', '--data', server.dataFolder);
@@ -82,7 +82,7 @@ describe('the server', () => {
     // What the first one closed meanwhile is noticed before it is asked again.
     await new Promise((resolve) => setTimeout(resolve, 100));
     expect((await fetch(`${server.url}/api/health`)).status).toBe(200);
-  }, 120_000);
+  }, 300_000);
 
   test('what is missing is missing: a file is no page, and a page nobody knows is the app', async () => {
     const status = async (where: string) => (await fetch(`${server.url}${where}`)).status;
@@ -108,7 +108,7 @@ describe('the server', () => {
     expect(said).toContain('no passwords yet');
     child.kill('SIGTERM');
     await new Promise((resolve) => child.once('exit', resolve));
-  }, 120_000);
+  }, 300_000);
 
   test('killed in the middle of writing, the record opens again with all that was answered', async () => {
     const data = path.join(folder, 'killed');
@@ -144,7 +144,7 @@ describe('the server', () => {
     expect(answered).toBeGreaterThanOrEqual(SOME);
     expect(answered).toBeLessThan(500);
     database.close();
-  }, 120_000);
+  }, 300_000);
 
   test('a signal stops it cleanly: one whole file is left, without a write-ahead log', async () => {
     const data = path.join(folder, 'stopped');
@@ -159,7 +159,7 @@ describe('the server', () => {
     const database = new Database(path.join(data, 'ulu.db'), { readonly: true });
     expect(database.prepare('select name from profiles').pluck().all()).toEqual(['Ada']);
     database.close();
-  }, 120_000);
+  }, 300_000);
 
   test('a database from a newer version is refused and untouched', async () => {
     const data = path.join(folder, 'newer');
@@ -176,5 +176,5 @@ describe('the server', () => {
     expect(status).toBe(1);
     expect(stderr).toContain('newer version');
     expect(hash()).toBe(before);
-  }, 120_000);
+  }, 300_000);
 });

@@ -17,7 +17,7 @@ beforeEach(async () => {
   await heldBy(page, 'teodor');
   await visit(page, url('/calendar'));
   await page.waitForSelector('[data-cell]');
-}, 120_000);
+}, 300_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
   await page.browserContext().close();
@@ -57,7 +57,7 @@ describe('the calendar', () => {
     await tap(page, 'Undo');
     await atRest(page);
     expect((await weeks()).sittings).toEqual(before.sittings);
-  }, 120_000);
+  }, 300_000);
 
   test('time is said by weekday, and the weeks are planned within it', async () => {
     await tap(page, 'When have you time?');
@@ -71,7 +71,7 @@ describe('the calendar', () => {
     expect(said).toEqual([0, 0, 0, 0, 0, 60, 60]);
     const weekdays = sittings.map(({ on }) => new Date(`${on}T12:00:00Z`).getUTCDay());
     expect(weekdays.filter((day) => day !== 0 && day !== 6)).toEqual([]);
-  }, 120_000);
+  }, 300_000);
 
   test('the next sitting is begun as a run of its care', async () => {
     const [next] = (await weeks()).sittings;
@@ -80,7 +80,7 @@ describe('the calendar', () => {
     const text = await textOf(page);
     expect(text).toContain(next?.items[0]?.instrumentName ?? 'nothing');
     expect(page.url()).toContain('/pack-up/');
-  }, 120_000);
+  }, 300_000);
 
   test('a sitting is carried by keys, stays where it was put, and Undo puts it back', async () => {
     const [first] = (await weeks()).sittings;
@@ -97,7 +97,7 @@ describe('the calendar', () => {
     expect(moved?.items.some(({ isSet }) => isSet)).toBe(true);
     await tap(page, 'Undo');
     await page.waitForSelector('[data-cell][aria-label$=", set by you"]', { hidden: true });
-  }, 120_000);
+  }, 300_000);
 
   test('it is pulled by the mouse as well, and left to the plan again in its sheet', async () => {
     const cell = await page.waitForSelector('[data-cell]');
@@ -114,7 +114,7 @@ describe('the calendar', () => {
     await page.keyboard.press('Enter');
     await tap(page, 'Let Ulu plan it again');
     await page.waitForSelector('[data-cell][aria-label$=", set by you"]', { hidden: true });
-  }, 120_000);
+  }, 300_000);
 
   test('a calendar file is looked at, taken in, and stands in the weeks', async () => {
     const folder = mkdtempSync(path.join(tmpdir(), 'ulu-ics-'));
@@ -146,7 +146,7 @@ describe('the calendar', () => {
     rmSync(folder, { recursive: true });
     await sees(page, 'Band practice, 1 h 30 min');
     expect((await weeks()).events.filter(({ what }) => what === 'rehearsal')).toHaveLength(3);
-  }, 120_000);
+  }, 300_000);
 
   test('an address is made, holds the same weeks, and another one takes its place', async () => {
     await tap(page, 'Subscribe from a calendar program');
@@ -160,7 +160,7 @@ describe('the calendar', () => {
     await page.waitForFunction((old) => document.querySelector('textarea')?.value !== old, {}, first);
     expect((await fetch(first)).status).toBe(404);
     expect((await fetch(await address())).status).toBe(200);
-  }, 120_000);
+  }, 300_000);
 
   test('the bench: a stay goes into the calendar, and once it is back its work is said', async () => {
     await page.evaluate(() => localStorage.setItem('ulu.player', 'lucan'));
@@ -178,7 +178,7 @@ describe('the calendar', () => {
     await sees(page, 'It is back, and its care counts from there.');
     // What is late may have gone there today: only the one that is back is asked about no more.
     expect((await bench()).stays.map(({ name }) => name)).not.toContain('Dents taken out');
-  }, 120_000);
+  }, 300_000);
 
   test('the sheet for the lid of a case is one page of paper', async () => {
     await page.evaluate(() => localStorage.setItem('ulu.player', 'marit'));
@@ -186,12 +186,12 @@ describe('the calendar', () => {
     await sees(page, 'After every play');
     const pdf = Buffer.from(await page.pdf({ format: 'a4' })).toString('latin1');
     expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
-  }, 120_000);
+  }, 300_000);
 
   test('everybody’s instruments have a lane each', async () => {
     await page.locator('::-p-aria([name="Instrument"][role="combobox"])').click();
     await press(page, 'Everybody’s instruments');
     await sees(page, 'Something is due now on');
     expect(await textOf(page)).toContain('Wren');
-  }, 120_000);
+  }, 300_000);
 });

@@ -6,7 +6,7 @@ const { url, browser, stateOf, careOf } = scene();
 let page: Walker;
 beforeEach(async () => {
   page = await walk(browser(), url('/care/wren-flute'));
-}, 120_000);
+}, 300_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
   await page.browserContext().close();
@@ -31,7 +31,7 @@ describe('care', () => {
     await press(page, 'Do it again from now on');
     await page.waitForFunction(() => !document.body.innerText.includes('Not done here'));
     expect(await stateOf('wren-flute', 'wind/case-check')).not.toBe('off');
-  }, 120_000);
+  }, 300_000);
 
   test('a play logged wrongly is put right where it stands, and the correction undone', async () => {
     await visit(page, url('/care/wren-flute'));
@@ -46,7 +46,7 @@ describe('care', () => {
     await tap(page, 'Undo');
     await page.waitForFunction(() => !document.body.innerText.includes('(corrected)'));
     expect(await minutes()).toBe(before);
-  }, 120_000);
+  }, 300_000);
 
   test('a sign is tapped where it was seen; an edited build closes what it no longer has', async () => {
     await visit(page, url('/care/wren-flute'));
@@ -69,5 +69,5 @@ describe('care', () => {
     await sees(page, 'Oil the bore.');
     await tap(page, 'Undo');
     await page.waitForFunction(() => !document.body.innerText.includes('Oil the bore.'));
-  }, 120_000);
+  }, 300_000);
 });

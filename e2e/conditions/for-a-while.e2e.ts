@@ -6,7 +6,7 @@ const { url, browser, stateOf } = scene();
 let page: Walker;
 beforeEach(async () => {
   page = await walk(browser(), url('/care/teodor-oboe'));
-}, 120_000);
+}, 300_000);
 afterEach(async () => {
   await page.browserContext().close();
 });
@@ -29,7 +29,7 @@ describe('for a while', () => {
     await tap(page, 'Undo');
     await page.waitForFunction(() => !document.body.innerText.includes('up to'));
     expect(page.complaints).toEqual([]);
-  }, 120_000);
+  }, 300_000);
 
   test('a room of 80 degrees is no room; what was typed is still there', async () => {
     await tap(page, 'Something has changed');
@@ -47,5 +47,5 @@ describe('for a while', () => {
     await tap(page, 'Note it');
     await sees(page, 'Dry air: noted.');
     expect(await textOf(page)).toContain('Keep a humidifier in the case');
-  }, 120_000);
+  }, 300_000);
 });

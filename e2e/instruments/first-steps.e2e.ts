@@ -11,11 +11,11 @@ beforeAll(async () => {
   server = await startEmpty();
   ({ browser, close } = await launch());
   page = await walk(browser, server.url);
-}, 90_000);
+}, 300_000);
 afterAll(async () => {
   await close();
   await server.stop();
-}, 120_000);
+}, 300_000);
 
 const fill = async (label: string, value: string): Promise<void> => {
   await page.locator(`::-p-aria([name="${label}"])`).fill(value);
@@ -31,7 +31,7 @@ describe('an empty record', () => {
     await fill('Your name', 'Tove');
     await tap(page, 'Add');
     await sees(page, 'Which kind?');
-  }, 120_000);
+  }, 300_000);
 
   test('takes the first instrument; a day that has not come is refused and nothing is lost', async () => {
     await press(page, 'Trumpet');
@@ -56,7 +56,7 @@ describe('an empty record', () => {
     await press(page, 'That is all I know');
     await sees(page, 'Ready to play.');
     await sees(page, 'Old faithful');
-  }, 120_000);
+  }, 300_000);
 
   test('asks about what is not known, and the first play leads to a finished run', async () => {
     await sees(page, 'not known');
@@ -77,10 +77,10 @@ describe('an empty record', () => {
     await tap(page, 'Finish and record it');
     await sees(page, 'Packed up.');
     expect(page.complaints).toEqual([]);
-  }, 120_000);
+  }, 300_000);
 
   test('survives a reload on a deep link', async () => {
     await visitAgain(page);
     expect(await textOf(page)).toContain('Packed up.');
-  }, 120_000);
+  }, 300_000);
 });

@@ -12,7 +12,7 @@ let folder: string;
 beforeEach(async () => {
   folder = mkdtempSync(path.join(tmpdir(), 'ulu-sets-'));
   page = await walk(browser(), url('/care/asha-horn/methods'));
-}, 120_000);
+}, 300_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
   await page.browserContext().close();
@@ -42,7 +42,7 @@ describe('where practice differs', () => {
     await sees(page, 'all at their defaults');
     await press(page, 'Does water go through with the rotors in?');
     await sees(page, 'less a year');
-  }, 120_000);
+  }, 300_000);
 
   test('the choice reaches the care it is about at once, in this tab and in another', async () => {
     const other = await walk(browser(), url('/care/asha-horn/methods'));
@@ -53,7 +53,7 @@ describe('where practice differs', () => {
     await visit(other, url('/care/petra-bassoon'));
     expect(await textOf(other)).toContain('Not done here');
     await other.browserContext().close();
-  }, 120_000);
+  }, 300_000);
 
   test('a teacher’s choices travel as a file to a pupil’s instrument, read before they are taken', async () => {
     const session = await browser().target().createCDPSession();
@@ -88,7 +88,7 @@ describe('where practice differs', () => {
     await sees(page, '3 answered by you');
     await tap(page, 'Undo');
     await sees(page, '1 answered by you');
-  }, 120_000);
+  }, 300_000);
 
   test.each([
     ['no JSON at all', 'hello there', 'is no JSON file'],
@@ -110,6 +110,6 @@ describe('where practice differs', () => {
       // A refused file is an answer of the server, which the browser notes as one.
       page.complaints.length = 0;
     },
-    120_000,
+    300_000,
   );
 });

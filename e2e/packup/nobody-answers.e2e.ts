@@ -60,7 +60,7 @@ test('a run is ticked through while the server stands still, and every tick arri
   expect(moments).toEqual([...moments].sort());
   expect(new Set(moments).size).toBeGreaterThan(total / 2);
   await page.browserContext().close();
-}, 120_000);
+}, 300_000);
 
 test('closed while nobody answers, the page sends what it kept when it is opened again', async () => {
   const page = await walk(browser(), url('/now/lucan-trumpet'));
@@ -80,7 +80,7 @@ test('closed while nobody answers, the page sends what it kept when it is opened
   // A log that was being read meanwhile is asked for once more.
   await closedSteps(page, before + 2);
   await page.browserContext().close();
-}, 120_000);
+}, 300_000);
 
 test('a play is logged while the server stands still, and lands in the record once it is back', async () => {
   const page = await walk(browser(), url('/now/asha-horn'));
@@ -102,7 +102,7 @@ test('a play is logged while the server stands still, and lands in the record on
   expect([after.length, after[0]?.startsWith('Played')]).toEqual([before.length, true]);
   expect(after).not.toEqual(before);
   await page.browserContext().close();
-}, 120_000);
+}, 300_000);
 
 test('what is refused is rolled back with its reason: the run was ended on another device', async () => {
   const page = await walk(browser(), url('/now/wren-flute'));
@@ -129,4 +129,4 @@ test('what is refused is rolled back with its reason: the run was ended on anoth
   await allSent(page);
   await sees(page, 'Done.');
   await page.browserContext().close();
-}, 90_000);
+}, 300_000);

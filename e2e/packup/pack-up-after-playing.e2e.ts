@@ -19,7 +19,7 @@ const { url, browser, careOf, stateOf } = scene();
 let page: Walker;
 beforeEach(async () => {
   page = await walk(browser(), url('/now/lucan-trumpet'));
-}, 120_000);
+}, 300_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
   await page.browserContext().close();
@@ -64,7 +64,7 @@ describe('by mouse', () => {
     expect(learned.wetness?.factor).toBeGreaterThan(1);
     await tap(page, 'Back to Now', 'link');
     await sees(page, 'Ready to play.');
-  }, 90_000);
+  }, 300_000);
 
   test('undo takes the play back', async () => {
     await visit(page, url('/now/wren-flute'));
@@ -79,7 +79,7 @@ describe('by mouse', () => {
     await tap(page, 'Undo');
     await sees(page, 'Ready to play.');
     expect(await careOf('wren-flute')).toEqual(before);
-  }, 120_000);
+  }, 300_000);
 
   test('a reload in the middle loses nothing; skipping asks for a reason and says what it costs', async () => {
     await visit(page, url('/now/lucan-trumpet'));
@@ -102,7 +102,7 @@ describe('by mouse', () => {
     await tap(page, 'Go on with it', 'link');
     await sees(page, '2 of');
     expect(page.url()).toBe(runUrl);
-  }, 120_000);
+  }, 300_000);
 
   test('two tabs share one run', async () => {
     await visit(page, url('/pack-up/lucan-trumpet'));
@@ -118,7 +118,7 @@ describe('by mouse', () => {
     expect((await progress(page)).closed).toBe(closed + 1);
     expect(other.complaints).toEqual([]);
     await other.browserContext().close();
-  }, 120_000);
+  }, 300_000);
 });
 
 describe('by keyboard', () => {
@@ -145,7 +145,7 @@ describe('by keyboard', () => {
     await sees(page, 'What is due, and when');
     await page.keyboard.press('?');
     await sees(page, 'Single-key shortcuts');
-  }, 90_000);
+  }, 300_000);
 
   test('single-key shortcuts can be switched off', async () => {
     await page.keyboard.press('?');
@@ -158,5 +158,5 @@ describe('by keyboard', () => {
     await page.keyboard.press('c');
     expect(page.url()).toContain('/now/');
     expect(await textOf(page)).not.toContain('Single-key shortcuts');
-  }, 120_000);
+  }, 300_000);
 });

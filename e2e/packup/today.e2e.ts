@@ -23,7 +23,7 @@ beforeEach(async () => {
   await heldBy(page, 'marit');
   await visit(page, url('/now'));
   taps = 0;
-}, 120_000);
+}, 300_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
   await page.browserContext().close();
@@ -75,7 +75,7 @@ describe('today', () => {
     expect(taps).toBe(3);
     await allSent(page);
     for (const id of MARITS) expect((await careOf(id)).awaitsPackUp).toBe(false);
-  }, 120_000);
+  }, 300_000);
 
   test('from nothing logged to three instruments recorded as packed up: five taps at most', async () => {
     const { evening } = await todayOf('marit');
@@ -101,7 +101,7 @@ describe('today', () => {
       ]);
     }
     expect(await stateOf('marit-clarinet', 'clarinet/swab-bore')).toBe('fresh');
-  }, 120_000);
+  }, 300_000);
 
   test('a run of two on a phone shows its stretches and the next one’s button, and nothing sticks out', async () => {
     await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
@@ -125,7 +125,7 @@ describe('today', () => {
     await page.waitForFunction(() => /[1-9]\d* of \d+ steps/.test(document.body.innerText));
     await visitAgain(page);
     expect(await textOf(page)).toMatch(/[1-9]\d* of \d+ steps/);
-  }, 120_000);
+  }, 300_000);
 
   test('the browser’s Back closes an open sheet and stays on the page; closed by hand, Back leaves it', async () => {
     await press(page, 'I have played');
@@ -141,7 +141,7 @@ describe('today', () => {
     await page.waitForFunction(() => !(history.state as { uluSheet?: true } | null)?.uluSheet);
     await page.goBack();
     await page.waitForFunction(() => location.pathname === '/care');
-  }, 120_000);
+  }, 300_000);
 
   test('a field with focus stays visible above the keyboard', async () => {
     await page.setViewport({ width: 390, height: 420, isMobile: true, hasTouch: true });
@@ -152,7 +152,7 @@ describe('today', () => {
     const rail = await (await page.$('nav[aria-label="Moments"]'))?.boundingBox();
     expect(box?.y ?? -1).toBeGreaterThanOrEqual(0);
     expect((box?.y ?? 0) + (box?.height ?? 0)).toBeLessThanOrEqual(rail?.y ?? 0);
-  }, 120_000);
+  }, 300_000);
 
   test.each([
     ['as it comes', async () => undefined],

@@ -6,7 +6,7 @@ const { url, browser, careOf, stateOf } = scene();
 let page: Walker;
 beforeEach(async () => {
   page = await walk(browser(), url('/pack-up'));
-}, 120_000);
+}, 300_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
   await page.browserContext().close();
@@ -26,7 +26,7 @@ describe('when time is short, and with several instruments', () => {
     expect((await progress(page)).total).toBeGreaterThan(total);
     expect(['due', 'overdue']).toContain(await stateOf('marit-alto', 'saxophone/swab-body'));
     expect((await careOf('marit-piccolo')).openRunKey).toBe((await careOf('marit-alto')).openRunKey);
-  }, 120_000);
+  }, 300_000);
 
   test('the look at the chanter decides what comes after it', async () => {
     await visit(page, url('/now/wren-pipes'));
@@ -47,5 +47,5 @@ describe('when time is short, and with several instruments', () => {
       await tap(page, 'Done');
       await closedSteps(page, closed + 1 + more);
     }
-  }, 120_000);
+  }, 300_000);
 });

@@ -8,7 +8,7 @@ let page: Walker;
 beforeEach(async () => {
   page = await walk(browser(), url('/reeds/marit-alto'));
   await page.evaluate(() => localStorage.setItem('ulu.player', 'marit'));
-}, 120_000);
+}, 300_000);
 afterEach(async () => {
   expect(page.complaints).toEqual([]);
   await page.browserContext().close();
@@ -41,7 +41,7 @@ describe('reeds', () => {
     await tap(page, 'Undo');
     await atRest(page);
     expect((await altoReeds()).plays[0]?.playKey).not.toBe(after.plays[0]?.playKey);
-  }, 120_000);
+  }, 300_000);
 
   test('a reed is graded in two taps, too hard asks for a flat back first, and an end can be taken back', async () => {
     const { choices } = await altoReeds();
@@ -67,7 +67,7 @@ describe('reeds', () => {
     await tap(page, 'Undo');
     await atRest(page);
     expect(await stageOf()).toBe('practice-only');
-  }, 120_000);
+  }, 300_000);
 
   test('a box is opened by its name alone, and its reeds stand there', async () => {
     await tap(page, 'Add a box');
@@ -76,7 +76,7 @@ describe('reeds', () => {
     await tap(page, 'Add the box');
     await sees(page, 'The box is in the record.');
     expect((await altoReeds()).boxes[0]).toMatchObject({ name: 'Heron', reeds: { length: 10 } });
-  }, 120_000);
+  }, 300_000);
 
   test('the few minutes of breaking in are counted, survive a reload and can be stopped', async () => {
     await visit(page, url('/reeds/marit-clarinet'));
@@ -92,7 +92,7 @@ describe('reeds', () => {
     await sees(page, 'That is enough for today.');
     await page.locator('button[aria-label^="Stop"]').click();
     await page.waitForSelector('button[aria-label^="Start "]');
-  }, 120_000);
+  }, 300_000);
 
   test('a planned session is moved by keys, and by its sheet left to the plan again', async () => {
     const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
@@ -120,7 +120,7 @@ describe('reeds', () => {
     await page.keyboard.press('Enter');
     await press(page, 'Let Ulu plan it again');
     await page.waitForSelector(session, { hidden: true });
-  }, 120_000);
+  }, 300_000);
 
   test('a concert is answered with a number of reeds, a day and a table', async () => {
     const day = new Date(Date.now() + 40 * 86_400_000).toLocaleDateString('sv');
@@ -134,5 +134,5 @@ describe('reeds', () => {
     );
     await sees(page, 'the chance of 2 concert reeds');
     expect(await textOf(page)).toMatch(/You have enough|Open \d+ more reeds? by/);
-  }, 120_000);
+  }, 300_000);
 });
