@@ -69,7 +69,7 @@ const SHOTS: readonly Shot[] = [
     then: async (page) => {
       await press(page, 'Ready for it?');
       await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
-      await page.waitForSelector('::-p-text(from the best plan there is)', { timeout: 30_000 });
+      await page.waitForSelector('::-p-text(The best plan there is)', { timeout: 30_000 });
       await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
     },
   },
