@@ -3,7 +3,7 @@ import { counted, duration, roughly, type Format } from '#core/explain/format.ts
 import { clockTime } from '#core/plays/play-words.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import type { WarpDriver } from '#core/reeds/warp.ts';
-import { DAILY_CAP, IN_HAND, REST_HOURS, WARP_BY } from '#core/reeds/reed-numbers.ts';
+import { DAILY_CAP, IN_HAND, REST_HOURS, SOFT_LEFT, WARP_BY } from '#core/reeds/reed-numbers.ts';
 import type { Remaining } from '#core/reeds/reed-life.ts';
 import type { ReedPin } from '#core/reeds/reed-pin.ts';
 import type { HeldBack } from '#core/reeds/breaking-in.ts';
@@ -206,9 +206,11 @@ export function warpWhy(drivers: readonly WarpDriver[], format: Format): WhyLine
   });
 }
 
-/** What is left of a reed, with its range and the day it likely comes to; null where that is more than a year off. */
+/** Why less is left of a reed than its age would leave. */
+export const TOO_SOFT_LEFT_WORDS = `It was last too soft, so ${Math.round(SOFT_LEFT.value * 100)} % of what its age would leave is counted.`;
 export const UNKNOWN_AGE_WORDS = 'nobody knows how old it is';
 
+/** What is left of a reed, with its range and the day it likely comes to; null where that is more than a year off. */
 export function remainingWords({ low, middle, high }: Remaining, until: LocalDate | null, format: Format): string {
   const end = until === null ? '' : `, likely until ${format.date(until)}`;
   return `about ${roughly(middle)} left (${roughly(low)} to ${roughly(high)})${end}`;

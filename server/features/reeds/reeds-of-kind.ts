@@ -67,9 +67,11 @@ function concertsOf(instruments: readonly Reading[]): ReadonlyMap<number, number
   return days;
 }
 
-/** The player's journeys, whichever of the instruments came along. */
+/** Journeys on which one of these instruments came along: reeds of one that stays at home lie in the air they lay in. */
 const journeysOf = (instruments: readonly Reading[]): AirOfReeds['journeys'] =>
-  instruments.flatMap(({ facts }) => facts.events.filter(({ what }) => what === 'travel'));
+  instruments.flatMap(({ instrument, facts }) =>
+    facts.events.filter(({ what, instrumentIds }) => what === 'travel' && instrumentIds.includes(instrument.id)),
+  );
 
 /** Everything of a player's reeds, kind by kind: worked out once for each state of the record. */
 export function reedsOf(services: Services, playerId: PlayerId, today: LocalDate): OfKind[] {

@@ -265,6 +265,22 @@ test('a reed that shares its playing with another lasts twice as many days', asy
   expect(Math.abs(shared - 2 * alone)).toBeLessThanOrEqual(7);
 });
 
+test('of one last too soft half is left, and it is said why', async () => {
+  const box = await aBox({ before: [300] });
+  const feels = (feel: string) =>
+    post('/api/reeds/said', saying(`${box}/1`, { what: 'graded', feel, goodFor: 'practice' })).expect(201);
+  await feels('right');
+  expect((await reeds())[0]?.because).toEqual([]);
+  await feels('too-soft');
+  expect((await reeds())[0]?.because).toEqual([
+    {
+      rule: 'too-soft',
+      text: 'It was last too soft, so 50 % of what its age would leave is counted.',
+      mark: 'estimate',
+    },
+  ]);
+});
+
 test('of a reed nobody knows the age of nothing is said to be left', async () => {
   await aBox({ before: [null, 60, 0] });
   const [unknown, known, fresh] = await reeds();

@@ -15,6 +15,7 @@ import {
   reedReasonWords,
   remainingWords,
   standingWords,
+  TOO_SOFT_LEFT_WORDS,
   UNKNOWN_AGE_WORDS,
   warpWhy,
   warpWords,
@@ -93,11 +94,16 @@ function reedView(reed: ReedState, ofKind: OfKind, { now, nowWall, format }: Sho
     lastPlayedOn,
     goodFor: grade?.goodFor ?? null,
     ungraded,
-    because: (breakIn?.heldBack ?? []).map((one) => ({
-      rule: 'held-back',
-      text: heldBackWords(one, format),
-      mark: 'estimate',
-    })),
+    because: [
+      ...(breakIn?.heldBack ?? []).map((one) => ({
+        rule: 'held-back',
+        text: heldBackWords(one, format),
+        mark: 'estimate' as const,
+      })),
+      ...(left && grade?.feel === 'too-soft'
+        ? [{ rule: 'too-soft', text: TOO_SOFT_LEFT_WORDS, mark: 'estimate' as const }]
+        : []),
+    ],
   };
 }
 
