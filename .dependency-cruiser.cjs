@@ -31,6 +31,7 @@ const CORE_ROOMS = [
   'conditions',
   'agents',
   'care',
+  'faults',
   'handling',
   'packup',
   'situation',

@@ -4,6 +4,13 @@ import { calendarImportFact } from '#contract/calendar-in.ts';
 import { eventFact } from '#contract/calendar.ts';
 import { careFact, signFact, decisionFact, lastDoneFact, wetnessResetFact } from '#contract/care.ts';
 import { conditionFact, conditionEndFact } from '#contract/conditions.ts';
+import {
+  faultEndFact,
+  interviewAnswerFact,
+  interviewFact,
+  interviewOutcomeFact,
+  mishapFact,
+} from '#contract/faults.ts';
 import { departureFact, buildFact } from '#contract/instruments.ts';
 import { methodChoiceFact, methodSetFact } from '#contract/methods.ts';
 import { runFact } from '#contract/packup.ts';
@@ -25,6 +32,11 @@ export const DECLARED = [
   wetnessResetFact,
   conditionFact,
   conditionEndFact,
+  interviewFact,
+  interviewAnswerFact,
+  interviewOutcomeFact,
+  mishapFact,
+  faultEndFact,
   departureFact,
   buildFact,
   methodChoiceFact,

@@ -15,6 +15,7 @@ import { airRoutes } from '#server/features/air/air.routes.ts';
 import { calendarInRoutes, calendarOutRoutes } from '#server/features/calendar/calendar-exchange.routes.ts';
 import { calendarRoutes } from '#server/features/calendar/calendar.routes.ts';
 import { careRoutes } from '#server/features/care/care.routes.ts';
+import { faultsRoutes } from '#server/features/faults/faults.routes.ts';
 import { conditionsRoutes } from '#server/features/conditions/conditions.routes.ts';
 import { instrumentsRoutes } from '#server/features/instruments/instruments.routes.ts';
 import { methodsRoutes } from '#server/features/methods/methods.routes.ts';
@@ -162,6 +163,7 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
     packupRoutes,
     methodsRoutes,
     conditionsRoutes,
+    faultsRoutes,
     agentsRoutes,
     reedsRoutes,
     airRoutes,

@@ -5,6 +5,7 @@ import { FACTS } from '#server/facts.ts';
 import { createAirRepository } from '#server/features/air/air.repository.ts';
 import { createCalendarRepository } from '#server/features/calendar/calendar.repository.ts';
 import { createCareRepository } from '#server/features/care/care.repository.ts';
+import { createFaultsRepository } from '#server/features/faults/faults.repository.ts';
 import { createConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
 import { createInstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import { createMethodsRepository } from '#server/features/methods/methods.repository.ts';
@@ -52,6 +53,7 @@ export function compose(
     packup: createPackupRepository(db),
     methods: createMethodsRepository(db),
     conditions: createConditionsRepository(db),
+    faults: createFaultsRepository(db),
     calendar: createCalendarRepository(db),
     air: createAirRepository(db),
   };

@@ -11,6 +11,11 @@ import { signDefinition } from '#server/features/care/sign.fact.ts';
 import { wetnessResetDefinition } from '#server/features/care/wetness-reset.fact.ts';
 import { conditionEndDefinition } from '#server/features/conditions/condition-end.fact.ts';
 import { conditionDefinition } from '#server/features/conditions/condition.fact.ts';
+import { faultEndDefinition } from '#server/features/faults/fault-end.fact.ts';
+import { interviewAnswerDefinition } from '#server/features/faults/interview-answer.fact.ts';
+import { interviewDefinition } from '#server/features/faults/interview.fact.ts';
+import { interviewOutcomeDefinition } from '#server/features/faults/interview-outcome.fact.ts';
+import { mishapDefinition } from '#server/features/faults/mishap.fact.ts';
 import { buildDefinition } from '#server/features/instruments/build.fact.ts';
 import { departureDefinition } from '#server/features/instruments/departure.fact.ts';
 import { instrumentDefinition } from '#server/features/instruments/instrument.fact.ts';
@@ -63,4 +68,9 @@ export const FACTS = [
   methodSetDefinition,
   conditionDefinition,
   conditionEndDefinition,
+  interviewDefinition,
+  interviewAnswerDefinition,
+  interviewOutcomeDefinition,
+  mishapDefinition,
+  faultEndDefinition,
 ] as readonly AnyFact<Services>[];

@@ -15,6 +15,7 @@ import type { CalendarRepository } from '#server/features/calendar/calendar.repo
 import type { CareRepository } from '#server/features/care/care.repository.ts';
 import { standingWithAir } from '#server/features/conditions/standing-with-air.ts';
 import type { ConditionsRepository, StandingCondition } from '#server/features/conditions/conditions.repository.ts';
+import type { FaultsRepository } from '#server/features/faults/faults.repository.ts';
 import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import type { MethodsRepository } from '#server/features/methods/methods.repository.ts';
 import type { PackupRepository } from '#server/features/packup/packup.repository.ts';
@@ -52,6 +53,7 @@ type Sources = {
   readonly conditions: ConditionsRepository;
   readonly calendar: CalendarRepository;
   readonly air: AirRepository;
+  readonly faults: FaultsRepository;
 };
 type Revisions = {
   readonly revision: (subject: Subject) => number;
@@ -69,7 +71,7 @@ function forDay(make: (today: LocalDate) => Situation): (today: LocalDate) => Si
 }
 
 function readFacts(
-  { plays, care, packup, methods, conditions, calendar, air }: Sources,
+  { plays, care, packup, methods, conditions, calendar, air, faults }: Sources,
   { id, playerId }: Instrument,
 ): ReadFacts {
   const reads = air.of(playerId);
@@ -86,6 +88,7 @@ function readFacts(
     entered,
     events,
     air: reads,
+    faults: faults.of(id),
     lastPlay: once(() => plays.last(id) ?? null),
     openRunKey: packup.openKey(id) ?? null,
     lastPasses: packup.lastPasses(id, care.lastResetId(id)),

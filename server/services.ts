@@ -5,6 +5,7 @@ import type { AirRepository } from '#server/features/air/air.repository.ts';
 import type { CalendarRepository } from '#server/features/calendar/calendar.repository.ts';
 import type { CareRepository } from '#server/features/care/care.repository.ts';
 import type { ConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
+import type { FaultsRepository } from '#server/features/faults/faults.repository.ts';
 import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import type { MethodsRepository } from '#server/features/methods/methods.repository.ts';
 import type { PackupRepository } from '#server/features/packup/packup.repository.ts';
@@ -46,4 +47,5 @@ export type Services = {
   readonly conditions: ConditionsRepository;
   readonly calendar: CalendarRepository;
   readonly air: AirRepository;
+  readonly faults: FaultsRepository;
 };

@@ -3,6 +3,7 @@ import type { Anatomy } from '#core/book/anatomy.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { ConditionKind } from '#core/book/condition.ts';
 import type { CareItemRow, PageUse } from '#core/book/page.ts';
+import type { Faults } from '#core/book/fault.ts';
 import type { Exception } from '#core/book/handling-exception.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
 import type { Method } from '#core/book/method.ts';
@@ -27,6 +28,8 @@ export type Book = {
   readonly surfaces: Readonly<Record<SurfaceId, Surface>>;
   /** The surfaces of each kind, from the mouth on. */
   readonly surfacesOf: Readonly<Record<KindId, readonly SurfaceUse[]>>;
+  /** What can go wrong with each kind, its signs and what puts it right. */
+  readonly faults: Faults;
 };
 
 const itemsOf = new WeakMap<Book, ReadonlyMap<string, CareItemRow>>();

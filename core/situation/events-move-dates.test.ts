@@ -53,6 +53,7 @@ function factsWith(id: InstrumentId, events: readonly CalendarEvent[]): Instrume
     conditions: [],
     events,
     air: [],
+    faults: { interviews: [], mishaps: [] },
   };
 }
 const standing = (id: InstrumentId, events: readonly CalendarEvent[]) => {

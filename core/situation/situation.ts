@@ -5,6 +5,8 @@ import type { MethodChoices } from '#core/book/method-setting.ts';
 import { calendarStanding, type CalendarStanding } from '#core/calendar/calendar-standing.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import { careStanding, type CareHistory, type CareStanding } from '#core/care/care-standing.ts';
+import type { FaultFacts } from '#core/faults/fault-record.ts';
+import { faultsStanding, type FaultsStanding } from '#core/faults/faults-standing.ts';
 import { conditionsStanding, type ConditionsStanding } from '#core/conditions/conditions-standing.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
@@ -23,6 +25,8 @@ export type InstrumentFacts = {
   readonly events: readonly CalendarEvent[];
   /** What was read of the air where its player is. */
   readonly air: readonly AirRead[];
+  /** What was wrong with it, and what happened to it. */
+  readonly faults: FaultFacts;
 };
 
 /**
@@ -38,6 +42,7 @@ export type Situation = {
   readonly conditions: ConditionsStanding;
   readonly methods: MethodsStanding;
   readonly care: CareStanding;
+  readonly faults: FaultsStanding;
 };
 
 /** Works out an instrument's situation from the facts; nothing is stored. */
@@ -56,5 +61,6 @@ export function situationOf(book: Book, instrument: Instrument, facts: Instrumen
     history: facts.care,
     conditions: conditions.standing,
   });
-  return { instrument, today, kind, calendar, plays, conditions, methods, care };
+  const faults = faultsStanding(book, instrument, facts.faults, { today, events: facts.events });
+  return { instrument, today, kind, calendar, plays, conditions, methods, care, faults };
 }

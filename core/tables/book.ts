@@ -4,6 +4,7 @@ import { SURFACES, SURFACES_OF } from '#core/tables/agents/surfaces.ts';
 import { PAGES_OF } from '#core/tables/care/pages.ts';
 import { CONDITIONS } from '#core/tables/conditions/conditions.ts';
 import { ANATOMY } from '#core/tables/handling/anatomy.ts';
+import { FAULTS } from '#core/tables/faults/faults.ts';
 import { EXCEPTIONS } from '#core/tables/handling/exceptions.ts';
 import { KINDS } from '#core/tables/instruments/kinds.ts';
 import { METHODS } from '#core/tables/methods/methods.ts';
@@ -19,4 +20,5 @@ export const BOOK: Book = {
   exceptions: EXCEPTIONS,
   surfaces: SURFACES,
   surfacesOf: SURFACES_OF,
+  faults: FAULTS,
 };

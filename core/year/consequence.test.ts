@@ -59,6 +59,7 @@ function situation(
       conditions,
       events: [],
       air: [],
+      faults: { interviews: [], mishaps: [] },
     },
     TODAY,
   );

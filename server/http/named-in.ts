@@ -11,7 +11,7 @@ const listIn = (value: unknown, field: string): readonly unknown[] => {
 };
 
 /** Fields that name a fact by its key. */
-const KEYS = ['key', 'runKey', 'targetKey', 'corrects', 'conditionKey', 'playKey'];
+const KEYS = ['key', 'runKey', 'targetKey', 'corrects', 'conditionKey', 'playKey', 'interviewKey', 'faultKey'];
 /** Fields that hold a list of things, each of an instrument. */
 const LISTS = ['parts', 'plays', 'times'];
 

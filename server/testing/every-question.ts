@@ -4,6 +4,7 @@ import { benchPaths } from '#contract/bench.ts';
 import { calendarPaths } from '#contract/calendar.ts';
 import { carePaths } from '#contract/care.ts';
 import { caseLidPaths } from '#contract/case-lid.ts';
+import { faultPaths } from '#contract/faults.ts';
 import { conditionPaths } from '#contract/conditions.ts';
 import { healthPath } from '#contract/health.ts';
 import { instrumentPaths } from '#contract/instruments.ts';
@@ -53,6 +54,8 @@ export const everyQuestion = ({
     '/api/methods/:instrumentId': methodPaths.page(instrumentId, today),
     '/api/methods/:instrumentId/set': methodPaths.set(instrumentId, 'Mine', today),
     '/api/conditions/:instrumentId': conditionPaths.page(instrumentId, today),
+    '/api/faults/:instrumentId': faultPaths.page(instrumentId, today, 'sure'),
+    '/api/faults/:instrumentId/book': faultPaths.book(instrumentId, today),
     [agentPaths.list]: agentPaths.list,
     '/api/agents/:agentId/verdicts/:instrumentId': agentPaths.verdicts(agent, instrumentId, today),
     [agentPaths.anywhere(':agentId')]: agentPaths.anywhere(agent),

@@ -208,10 +208,44 @@ export const ROWS_AFTER: Record<string, string> = {
     `insert into feeds values ('ada', 'abcdefghijklmnopqrstuvwxyz012345')`,
     `insert into told_calendars values ('ada', '[]')`,
   ].join(';\n'),
+  '0019_what_is_wrong': [
+    aFact({
+      key: 'wrong1',
+      kind: 'interview',
+      table: 'interviews',
+      about: ['cl'],
+      body: { instrument_id: `'cl'`, noticed: json(['single-reed/squeak']) },
+    }),
+    aFact({
+      key: 'wrong2',
+      kind: 'interview-answer',
+      table: 'interview_answers',
+      body: { interview_key: `'wrong1'`, sign: `'single-reed/rocks'`, answer: `'yes'`, noticed: '0' },
+    }),
+    aFact({
+      key: 'wrong3',
+      kind: 'interview-outcome',
+      table: 'interview_outcomes',
+      body: { interview_key: `'wrong1'`, cause: `'single-reed/back-bulged'`, helped: '1' },
+    }),
+    aFact({
+      key: 'wrong4',
+      kind: 'mishap',
+      table: 'mishaps',
+      about: ['cl'],
+      body: { instrument_id: `'cl'`, mishap: `'knocked'`, part: `'mouthpiece'`, happened_on: `'2026-02-03'` },
+    }),
+    aFact({
+      key: 'wrong5',
+      kind: 'fault-end',
+      table: 'fault_ends',
+      body: { fault_key: `'wrong1'`, by: `'bench'` },
+    }),
+  ].join(';\n'),
 };
 
 /** The last version of which every table has its row written. */
-const WRITTEN_UP_TO = '0018_listed_by_instrument';
+const WRITTEN_UP_TO = '0019_what_is_wrong';
 
 type Column = { readonly name: string; readonly type: string };
 /** A row of a table nobody has written one of, as its columns ask for it: a fact with this as its body. */

@@ -1,5 +1,6 @@
 import { CALENDAR_EXAMPLES } from '#server/testing/examples/calendar.ts';
 import { CARE_EXAMPLES } from '#server/testing/examples/care.ts';
+import { FAULT_EXAMPLES } from '#server/testing/examples/faults.ts';
 import { PLAYER_EXAMPLES } from '#server/testing/examples/players.ts';
 import { PLAY_AND_RUN_EXAMPLES } from '#server/testing/examples/plays-and-runs.ts';
 import { REED_EXAMPLES } from '#server/testing/examples/reeds.ts';
@@ -9,6 +10,7 @@ import type { TriedKinds } from '#server/testing/examples/example.ts';
 export const oneOfEach: TriedKinds = {
   ...PLAY_AND_RUN_EXAMPLES,
   ...CARE_EXAMPLES,
+  ...FAULT_EXAMPLES,
   ...PLAYER_EXAMPLES,
   ...REED_EXAMPLES,
   ...CALENDAR_EXAMPLES,

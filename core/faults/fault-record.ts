@@ -1,0 +1,59 @@
+import type { CauseId, ClearedBy, Mishap, SignId } from '#core/book/fault.ts';
+import type { PartId } from '#core/instruments/kind.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import type { Answer } from '#core/faults/stops.ts';
+
+/** One thing said in an interview, under the key it can be taken back by. */
+export type AnswerSaid = {
+  readonly key: string;
+  readonly sign: SignId;
+  readonly answer: Answer;
+  /** Said without being asked. */
+  readonly noticed: boolean;
+};
+
+/** A remedy that was tried. */
+export type OutcomeSaid = {
+  readonly key: string;
+  readonly cause: CauseId;
+  readonly helped: boolean;
+  readonly on: LocalDate;
+};
+
+/** Who has looked at a stopped instrument, or put the question away; `nobody`: it is let be. */
+export const ENDED_BY = ['bench', 'maker', 'teacher', 'self', 'nobody'] as const satisfies readonly (
+  ClearedBy | 'nobody'
+)[];
+export type EndedBy = (typeof ENDED_BY)[number];
+export type EndSaid = { readonly key: string; readonly by: EndedBy; readonly on: LocalDate };
+
+/** An interview as the record has it, what was said in its order. */
+export type InterviewNoted = {
+  readonly key: string;
+  readonly on: LocalDate;
+  readonly noticed: readonly SignId[];
+  readonly answers: readonly AnswerSaid[];
+  readonly outcomes: readonly OutcomeSaid[];
+  readonly end: EndSaid | null;
+};
+
+/** Something that happened to an instrument. */
+export type MishapNoted = {
+  readonly key: string;
+  readonly mishap: Mishap;
+  /** Where it was knocked; null where nobody knows, or it is no matter of a part. */
+  readonly part: PartId | null;
+  readonly on: LocalDate;
+  readonly end: EndSaid | null;
+};
+
+/** What the record says of what was wrong with an instrument, the oldest first. */
+export type FaultFacts = {
+  readonly interviews: readonly InterviewNoted[];
+  readonly mishaps: readonly MishapNoted[];
+};
+export const NO_FAULTS: FaultFacts = { interviews: [], mishaps: [] };
+
+/** Is it still being asked about? A remedy that helped, or somebody who looked, is its end. */
+export const isOpen = ({ end, outcomes }: InterviewNoted): boolean =>
+  end === null && outcomes.every(({ helped }) => !helped);

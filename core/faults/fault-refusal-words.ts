@@ -1,0 +1,11 @@
+/** Why something that is wrong cannot be written down so. */
+export const FAULT_REFUSALS = {
+  'no-such-sign': () => 'This instrument, as it is built, cannot show that.',
+  'no-such-cause': () => 'This instrument, as it is built, cannot have that.',
+  'nothing-noticed': () => 'Say at least one thing that you notice.',
+  'no-such-interview': () => 'No such question in the record.',
+  'interview-is-over': () => 'This question is closed. Begin a new one.',
+  'mishap-in-future': () => 'Say so once it has happened: today at the latest.',
+  'mishap-before-it-came': () => 'The instrument had not come yet.',
+  'not-cleared-so': () => 'Whoever looks at it says so: the person named there.',
+};

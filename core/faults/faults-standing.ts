@@ -1,0 +1,109 @@
+import type { CauseId, MishapStop, SignId, StopRule } from '#core/book/fault.ts';
+import type { Book } from '#core/book/book.ts';
+import type { CalendarEvent } from '#core/calendar/event.ts';
+import { isOpen, type FaultFacts, type InterviewNoted, type MishapNoted } from '#core/faults/fault-record.ts';
+import type { Outcomes } from '#core/faults/fault-net.ts';
+import { faultsFor, type FaultsHere } from '#core/faults/faults-for.ts';
+import { stoppedByAnswer, type Answer } from '#core/faults/stops.ts';
+import type { Said, Tried } from '#core/faults/interview.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
+
+/** What stops an instrument, since when, and the fact that is ended when it is well again. */
+export type StopStanding = {
+  readonly rule: StopRule | MishapStop;
+  /** Nobody could tell: until a named person has looked. */
+  readonly unsure: boolean;
+  readonly since: LocalDate;
+  readonly key: string;
+};
+
+/** How what is wrong with an instrument stands on a day. */
+export type FaultsStanding = {
+  readonly here: FaultsHere;
+  /** The newest that is still being asked about. */
+  readonly open: InterviewNoted | null;
+  readonly stopped: StopStanding | null;
+  /** What happened to it and still counts. */
+  readonly mishaps: readonly MishapNoted[];
+  /** What was found to be the cause before. */
+  readonly outcomes: Outcomes;
+};
+
+/** What was said in an interview, as it is asked on. */
+export const saidIn = ({ noticed, answers }: InterviewNoted): Said[] => [
+  ...noticed.map((sign): Said => ({ sign, answer: 'yes', noticed: true })),
+  ...answers.map(({ sign, answer, noticed: unasked }): Said => ({ sign, answer, noticed: unasked })),
+];
+export const triedIn = ({ outcomes }: InterviewNoted): Tried[] =>
+  outcomes.map(({ cause, helped }) => ({ cause, helped }));
+
+function stopOf(here: FaultsHere, interview: InterviewNoted): StopStanding | null {
+  const answers = new Map<SignId, Answer>(saidIn(interview).map(({ sign, answer }) => [sign, answer]));
+  const stopped = stoppedByAnswer(here, answers);
+  if (stopped?.by !== 'answer') return null;
+  return { rule: stopped.rule, unsure: stopped.answer === 'cannot-tell', since: interview.on, key: interview.key };
+}
+
+/** A stop that ends by itself is that of the day it happened. */
+const isOver = ({ clearedBy }: MishapStop, { on, end }: MishapNoted, today: LocalDate): boolean =>
+  end !== null || (clearedBy === 'self' && on < today);
+
+function stopOfMishap(here: FaultsHere, noted: MishapNoted, today: LocalDate): StopStanding | null {
+  const rule = here.mishapStops.find(({ mishap }) => mishap === noted.mishap);
+  if (!rule || isOver(rule, noted, today)) return null;
+  return { rule, unsure: false, since: noted.on, key: noted.key };
+}
+
+/** The day an instrument last came back from the bench; null where it never was there. */
+export const backFromBench = (events: readonly CalendarEvent[], id: string, today: LocalDate): LocalDate | null =>
+  events
+    .filter(
+      ({ what, instrumentIds, until, on }) =>
+        what === 'bench' && instrumentIds.some((one) => one === id) && (until ?? on) < today,
+    )
+    .map(({ on, until }) => until ?? on)
+    .sort()
+    .at(-1) ?? null;
+
+/** Does it still count? For two weeks (estimate); a knock until the instrument was at the bench. */
+function stillCounts({ mishap, on }: MishapNoted, days: number, back: LocalDate | null, today: LocalDate): boolean {
+  if (on > today) return false;
+  return mishap === 'knocked' ? back === null || back < on : addDays(on, days) >= today;
+}
+
+/** How often each cause was found on this instrument: what helped is what it was. */
+export function outcomesOf(interviews: readonly InterviewNoted[]): Outcomes {
+  const of = new Map<CauseId, number>();
+  const helped = interviews.flatMap(({ outcomes }) => outcomes.filter((one) => one.helped));
+  for (const { cause } of helped) of.set(cause, (of.get(cause) ?? 0) + 1);
+  return { known: helped.length, of };
+}
+
+/** Works out how what is wrong with an instrument stands; nothing is stored. */
+export function faultsStanding(
+  book: Book,
+  { id, kind, build }: Pick<Instrument, 'id' | 'kind' | 'build'>,
+  { interviews, mishaps }: FaultFacts,
+  { today, events }: { readonly today: LocalDate; readonly events: readonly CalendarEvent[] },
+): FaultsStanding {
+  const here = faultsFor(book, kind, build);
+  const back = backFromBench(events, id, today);
+  const open = interviews.filter(isOpen);
+  const stops = [
+    ...open.map((one) => stopOf(here, one)),
+    ...mishaps.map((one) => stopOfMishap(here, one, today)),
+  ].filter((one) => one !== null);
+  return {
+    here,
+    open: open.at(-1) ?? null,
+    // What may not be played at all comes before what may not be forced.
+    stopped: stops.find(({ rule }) => rule.stands === 'not-played') ?? stops[0] ?? null,
+    mishaps: mishaps.filter((one) => stillCounts(one, here.figures.mishapDays.value, back, today)),
+    outcomes: outcomesOf(interviews),
+  };
+}
+
+/** Is it not to be played, nor cared for beyond what its stop says? */
+export const isLaidBy = ({ stopped }: Pick<FaultsStanding, 'stopped'>): boolean =>
+  stopped !== null && stopped.rule.stands !== 'no-force';

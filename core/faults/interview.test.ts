@@ -1,0 +1,339 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import type { RiskId, SignId } from '#core/book/fault.ts';
+import { NO_OUTCOMES, priorOf } from '#core/faults/fault-net.ts';
+import { causeHere, faultsFor } from '#core/faults/faults-for.ts';
+import { findSigns } from '#core/faults/find-signs.ts';
+import { effortOf, interview, type Interview, type InterviewWay, type Said } from '#core/faults/interview.ts';
+import { ANSWERS, type Answer } from '#core/faults/stops.ts';
+import type { Build } from '#core/instruments/build.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+import { usualBuild } from '#core/instruments/usual-build.ts';
+import type { PlayerAbilities } from '#core/players/player.ts';
+import { BOOK } from '#core/tables/book.ts';
+import { gainSetBySet, setsOfCauses } from '#core/testing/fault-oracle.ts';
+
+/** One kind of each that differ in what can be wrong with them. */
+const KINDS: readonly KindId[] = [
+  'clarinet',
+  'alto-saxophone',
+  'oboe',
+  'bassoon',
+  'piccolo',
+  'bamboo-flute',
+  'highland-pipes',
+  'trumpet',
+  'horn',
+  'trombone',
+];
+const GROWN_UP: PlayerAbilities = { standing: 'grown-up', does: [] };
+type Told = {
+  readonly risks?: readonly RiskId[];
+  readonly answers?: readonly (readonly [SignId, Answer])[];
+  readonly build?: Build;
+  readonly player?: PlayerAbilities;
+  readonly way?: InterviewWay;
+  readonly tried?: readonly { readonly cause: SignId; readonly helped: boolean }[];
+};
+function ask(kind: KindId, noticed: readonly SignId[], told: Told = {}): Interview {
+  const { risks = [], answers = [], player = GROWN_UP, way = 'sure', tried = [] } = told;
+  return interview({
+    here: faultsFor(BOOK, kind, told.build ?? usualBuild(BOOK.kinds[kind])),
+    beforehand: { risks: new Set(risks), outcomes: NO_OUTCOMES },
+    player,
+    way,
+    said: [
+      ...noticed.map((sign): Said => ({ sign, answer: 'yes', noticed: true })),
+      ...answers.map(([sign, answer]): Said => ({ sign, answer, noticed: false })),
+    ],
+    tried,
+  });
+}
+const first = (stands: Interview) => stands.suspected[0]?.cause.id;
+const asked = (stands: Interview) => stands.next?.sign.id;
+
+describe('look-alikes: what is seen and what is in the record, and what is asked first (common practice, no source)', () => {
+  test.each<[string, KindId, SignId[], RiskId[], SignId]>([
+    [
+      'squeaks, mouthpiece dropped yesterday',
+      'clarinet',
+      ['single-reed/squeak'],
+      ['mouthpiece-knocked'],
+      'single-reed/mouthpiece-chipped',
+    ],
+    ['squeaks, the weather turned', 'clarinet', ['single-reed/squeak'], ['weather-change'], 'single-reed/rocks'],
+    ['squeaks, first month', 'clarinet', ['single-reed/squeak'], ['new-player'], 'single-reed/much-in-mouth'],
+    ['a key is not flat', 'clarinet', ['keyed/not-flat'], [], 'keyed/cork-gone'],
+    ['stuffy trumpet, dropped mouthpiece', 'trumpet', ['brass/stuffy'], ['mouthpiece-knocked'], 'brass/shank-rocks'],
+    ['stuffy trumpet, bath long ago', 'trumpet', ['brass/stuffy'], ['bath-overdue'], 'brass/pipe-film'],
+    ['no sound with one valve, bath today', 'trumpet', ['piston/silent'], ['valves-out-today'], 'piston/number-wrong'],
+    ['one slow valve after a fall', 'trumpet', ['piston/slow'], ['knocked'], 'piston/one-only'],
+    ['a wooden clarinet airy in a cold church', 'clarinet', ['keyed/fuzzy'], ['cold-room'], 'wooden/line'],
+    ['oboe reed flat since yesterday', 'oboe', ['double-reed/fell-flat'], [], 'double-reed/light-line'],
+    ['blows hard, nothing sounds', 'oboe', ['double-reed/nothing-sounds'], [], 'double-reed/lips-at-tip'],
+    [
+      'slowly harder, high notes first',
+      'oboe',
+      ['double-reed/slowly-harder', 'double-reed/high-weak'],
+      [],
+      'double-reed/corners-seen',
+    ],
+    ['hiss at the bocal', 'bassoon', ['bassoon/hiss-at-bocal'], [], 'double-reed/soak-helps'],
+    ['the third repair in a year', 'clarinet', ['any/again-and-again'], [], 'any/moves-in-case'],
+  ])('%s', (_what, kind, noticed, risks, sign) => {
+    expect(asked(ask(kind, noticed, { risks }))).toBe(sign);
+  });
+
+  test('low notes fail after a knock on a flute: the bench, and nothing is bent', () => {
+    const stands = ask('flute', ['keyed/low-fails'], { risks: ['knocked'], answers: [['keyed/seen-bent', 'yes']] });
+    expect(first(stands)).toBe('keyed/bent');
+    expect(stands.suspected[0]?.cause.remedy).toMatchObject({ hand: 'bench' });
+    expect(stands.suspected[0]?.cause.remedy.never).toContain('Never bend');
+  });
+  test('a sticky key after a sweet drink: plain paper, never drawn from under skin', () => {
+    const stands = ask('clarinet', ['keyed/sticky'], { risks: ['sweet-drink'] });
+    expect(first(stands)).toBe('keyed/dirty-pad');
+    const paper = faultsFor(BOOK, 'clarinet', {}).signs.find(({ id }) => id === 'keyed/paper-helps');
+    expect(paper?.how).toContain('Never pull the paper from under a skin pad');
+  });
+  test('a joint tight in a damp week though greased: wait, no force', () => {
+    const stands = ask('clarinet', ['corked/tight'], {
+      risks: ['damp-air'],
+      answers: [['corked/tight-greased', 'yes']],
+    });
+    expect(first(stands)).toBe('wooden/swollen');
+    expect(stands.suspected[0]?.cause.remedy.never).toContain('Do not force');
+  });
+  test('a reed flat and soft for weeks: it is too soft, and a teacher clips', () => {
+    const stands = ask('oboe', ['double-reed/whole-flat'], { answers: [['double-reed/balm', 'yes']] });
+    expect(first(stands)).toBe('double-reed/too-soft');
+    expect(stands.suspected[0]?.cause.remedy.hand).toBe('teacher');
+  });
+  test('a rattle: the loose screw before the bent rod', () => {
+    const stands = ask('clarinet', ['keyed/rattle'], { answers: [['keyed/post-moves', 'no']] });
+    expect(first(stands)).toBe('keyed/screw-loose');
+  });
+  test('pipes lose pressure: the stocks come before the bag', () => {
+    const stands = ask('highland-pipes', ['pipes/loses']);
+    const at = (id: string) => [...stands.chances].sort((a, b) => b[1] - a[1]).findIndex(([cause]) => cause === id);
+    expect(at('pipes/hemp')).toBeLessThan(at('pipes/seam'));
+  });
+});
+
+test('a slow valve after a fall that grates: the bench, never sanded', () => {
+  const stands = ask('trumpet', ['piston/slow'], {
+    risks: ['knocked'],
+    answers: [
+      ['piston/one-only', 'yes'],
+      ['piston/grates', 'yes'],
+    ],
+  });
+  expect(first(stands)).toBe('piston/casing-bent');
+  expect(stands.suspected[0]?.word).toBe('nearly-sure');
+  expect(stands.suspected[0]?.cause.remedy.never).toContain('Never sand');
+});
+
+describe('stops go by rule', () => {
+  test('one yes stops, however unlikely a crack is; no lets it go on', () => {
+    expect(ask('clarinet', ['keyed/stuffy']).next?.stop?.sign).toBe('wooden/line');
+    const yes = ask('clarinet', ['keyed/stuffy'], { answers: [['wooden/line', 'yes']] });
+    expect(yes).toMatchObject({ end: 'stopped', next: null, stopped: { answer: 'yes' } });
+    const unsure = ask('clarinet', ['keyed/stuffy'], { answers: [['wooden/line', 'cannot-tell']] });
+    expect(unsure).toMatchObject({ end: 'stopped', stopped: { answer: 'cannot-tell' } });
+    expect(ask('clarinet', ['keyed/stuffy'], { answers: [['wooden/line', 'no']] }).stopped).toBeNull();
+  });
+  test('plastic has no wood to crack', () => {
+    const build: Build = { ...usualBuild(BOOK.kinds.clarinet), body: 'plastic' };
+    expect(ask('clarinet', ['keyed/stuffy'], { build }).next?.stop).toBeNull();
+  });
+  test('a crack in a reed stops no instrument', () => {
+    const stands = ask('oboe', ['double-reed/fell-flat'], { answers: [['double-reed/light-line', 'yes']] });
+    expect(stands.stopped).toBeNull();
+    expect(first(stands)).toBe('double-reed/crack');
+  });
+});
+
+describe('how it ends', () => {
+  test('a first look comes before the first remedy', () => {
+    const stands = ask('trumpet', ['piston/silent'], { risks: ['valves-out-today'] });
+    expect(stands.suspected[0]?.word).toBe('nearly-sure');
+    expect(stands.end).toBeNull();
+    expect(ask('trumpet', ['piston/silent'], { way: 'quick', answers: [['piston/number-wrong', 'yes']] }).end).toBe(
+      'clear',
+    );
+  });
+  test('“I cannot tell” three times running leads to a person', () => {
+    const unsure: [SignId, Answer][] = [];
+    for (let n = 0; n < 3; n++) {
+      const sign = asked(ask('clarinet', ['single-reed/squeak'], { answers: unsure }));
+      if (sign !== undefined) unsure.push([sign, 'cannot-tell']);
+    }
+    expect(ask('clarinet', ['single-reed/squeak'], { answers: unsure }).end).toBe('cannot-tell');
+  });
+  test('the quick way asks five questions at most', () => {
+    for (const kind of KINDS) {
+      const here = faultsFor(BOOK, kind, usualBuild(BOOK.kinds[kind]));
+      for (const { id } of here.signs.filter(({ sort }) => sort === 'complaint')) {
+        const answers: [SignId, Answer][] = [];
+        for (;;) {
+          const stands = ask(kind, [id], { way: 'quick', answers });
+          if (stands.next === null) break;
+          answers.push([stands.next.sign.id, 'no']);
+          // What stops the instrument is asked beside the five.
+          if (answers.length > 7) throw new Error(`${kind}: ${id} goes on and on`);
+        }
+      }
+    }
+  });
+  test('an answer that goes against an earlier one is said so', () => {
+    const stands = ask('clarinet', ['keyed/gurgle'], {
+      answers: [
+        ['keyed/blown-clear', 'yes'],
+        ['wooden/line', 'no'],
+        ['keyed/pad-torn', 'no'],
+      ],
+    });
+    expect(stands.against).toBeNull();
+  });
+  test('a remedy that did not help makes its cause less likely, one that helped more', () => {
+    const chance = (tried: Told['tried']) =>
+      ask('clarinet', ['keyed/sticky'], tried ? { tried } : {}).chances.get('keyed/dirty-pad') ?? 0;
+    const before = chance(undefined);
+    expect(chance([{ cause: 'keyed/dirty-pad', helped: false }])).toBeLessThan(before);
+    expect(chance([{ cause: 'keyed/dirty-pad', helped: true }])).toBeGreaterThan(before);
+  });
+});
+
+describe('who may be asked', () => {
+  test('a child is never asked to oil, to take valves out or to do what is not for them alone', () => {
+    const wrong: string[] = [];
+    for (const kind of KINDS) {
+      const here = faultsFor(BOOK, kind, usualBuild(BOOK.kinds[kind]));
+      for (const { id } of here.signs.filter(({ sort }) => sort === 'complaint')) {
+        const answers: [SignId, Answer][] = [];
+        for (let n = 0; n < 12; n++) {
+          const { next } = ask(kind, [id], { answers, player: { standing: 'child', does: [] } });
+          if (next === null) break;
+          if (next.sign.notAlone) wrong.push(`${kind}: ${next.sign.id}`);
+          answers.push([next.sign.id, 'no']);
+        }
+      }
+    }
+    expect(wrong).toEqual([]);
+  });
+});
+
+test('the question chosen tells most for its effort, set by set, among those without a tool', () => {
+  const here = faultsFor(BOOK, 'highland-pipes', usualBuild(BOOK.kinds['highland-pipes']));
+  const { figures } = here;
+  const beforehand = { risks: new Set<RiskId>(), outcomes: NO_OUTCOMES };
+  fc.assert(
+    fc.property(fc.constantFrom(...here.signs.filter(({ sort }) => sort === 'complaint')), (sign) => {
+      const stands = ask('highland-pipes', [sign.id]);
+      if (stands.next === null || stands.next.stop) return;
+      const causes = here.causes.filter(({ links }) => links.some((link) => link.sign === sign.id));
+      const miss = (cause: (typeof causes)[number], id: SignId) => {
+        const word = cause.links.find((link) => link.sign === id)?.word;
+        return word === undefined ? 1 : 1 - figures.link[word].value;
+      };
+      const net = {
+        priors: [...causes.map((cause) => priorOf(cause, here, beforehand)), figures.notInList.value],
+        signs: here.signs.map(({ id, sort }) => ({
+          leak: figures.leak[sort].value,
+          misses: [
+            ...causes.map((cause) => miss(cause, id)),
+            sort === 'complaint' ? 1 - figures.notInListShows.value : 1,
+          ],
+        })),
+        wrong: figures.wrong.value,
+      };
+      const at = here.signs.findIndex(({ id }) => id === sign.id);
+      const sets = setsOfCauses(net, [{ sign: at, yes: true }], [1, 3]);
+      const worth = here.signs
+        .map((one, index) => ({
+          one,
+          perEffort: gainSetBySet(sets, index) / effortOf(one, figures),
+          bits: gainSetBySet(sets, index),
+        }))
+        .filter(
+          ({ one, bits }) =>
+            one.id !== sign.id &&
+            bits >= 0.02 &&
+            causes.some(({ links }) => links.some((link) => link.sign === one.id)),
+        );
+      const plain = worth.filter(({ one }) => one.tool === undefined && one.apart !== true);
+      const best = Math.max(...(plain.length > 0 ? plain : worth).map(({ perEffort }) => perEffort));
+      expect(stands.next.bits / stands.next.effort).toBeCloseTo(best, 9);
+    }),
+    { numRuns: 30, seed: 27 },
+  );
+});
+
+describe('risks and words', () => {
+  test('several risks multiply on the odds and stop at the most', () => {
+    const here = faultsFor(BOOK, 'clarinet', usualBuild(BOOK.kinds.clarinet));
+    const water = causeHere(here, 'keyed/water-in-hole');
+    if (!water) throw new Error('no water in a tone hole');
+    const prior = (...risks: RiskId[]) => priorOf(water, here, { risks: new Set(risks), outcomes: NO_OUTCOMES });
+    const odds = (p: number) => p / (1 - p);
+    expect(prior()).toBeCloseTo(0.06, 12);
+    expect(odds(prior('long-play'))).toBeCloseTo(4 * odds(0.06), 12);
+    expect(prior('long-play', 'cold-room', 'swab-skipped')).toBe(0.6);
+  });
+  test('what was found before moves the prior as one of about ten', () => {
+    const here = faultsFor(BOOK, 'clarinet', usualBuild(BOOK.kinds.clarinet));
+    const water = causeHere(here, 'keyed/water-in-hole');
+    if (!water) throw new Error('no water in a tone hole');
+    const outcomes = { known: 2, of: new Map([['keyed/water-in-hole' as const, 1]]) };
+    expect(priorOf(water, here, { risks: new Set(), outcomes })).toBeCloseTo((0.06 * 10 + 1) / 12, 12);
+  });
+  test.each<[string, KindId, SignId]>([
+    ['it squeals like a goose', 'clarinet', 'single-reed/squeak'],
+    ['spit noise, bubbles', 'clarinet', 'keyed/gurgle'],
+    ['G sharp sticks', 'alto-saxophone', 'keyed/sticky'],
+    ['valve hangs', 'trumpet', 'piston/slow'],
+    ['mouthpiece jammed', 'trumpet', 'brass/mouthpiece-stuck'],
+    ['low notes drop an octave', 'flute', 'keyed/low-fails'],
+    ['slide frozen', 'euphonium', 'brass/stuck'],
+    ['bag loses air', 'highland-pipes', 'pipes/loses'],
+  ])('“%s” is found', (typed, kind, sign) => {
+    const here = faultsFor(BOOK, kind, usualBuild(BOOK.kinds[kind]));
+    expect(
+      findSigns(here.signs, typed)
+        .slice(0, 3)
+        .map(({ id }) => id),
+    ).toContain(sign);
+  });
+  test('nothing is guessed from nothing', () => {
+    const here = faultsFor(BOOK, 'clarinet', usualBuild(BOOK.kinds.clarinet));
+    expect(findSigns(here.signs, '')).toEqual([]);
+    expect(findSigns(here.signs, 'the of and')).toEqual([]);
+    expect(findSigns(here.signs, 'xyzzy')).toEqual([]);
+  });
+});
+
+test('whatever is answered, in whatever order, the interview comes to an end', () => {
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...KINDS),
+      fc.nat(40),
+      fc.array(fc.constantFrom(...ANSWERS), { minLength: 90, maxLength: 90 }),
+      fc.constantFrom<InterviewWay>('quick', 'sure'),
+      (kind, from, said, way) => {
+        const here = faultsFor(BOOK, kind, usualBuild(BOOK.kinds[kind]));
+        const complaints = here.signs.filter(({ sort }) => sort === 'complaint');
+        const noticed = complaints[from % complaints.length]?.id ?? 'any/smells';
+        const answers: [SignId, Answer][] = [];
+        for (const answer of said) {
+          const stands = ask(kind, [noticed], { way, answers });
+          const all = [...stands.chances.values()];
+          if (all.some((one) => !(one >= 0 && one <= 1 + 1e-9))) throw new Error('no chance');
+          if (stands.next === null) return;
+          answers.push([stands.next.sign.id, answer]);
+        }
+        throw new Error(`${kind}, ${noticed}: no end`);
+      },
+    ),
+    { numRuns: 25, seed: 27 },
+  );
+});

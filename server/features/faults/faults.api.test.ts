@@ -1,0 +1,220 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { faultBook, faultPaths, faultsPage } from '#contract/faults.ts';
+import { aKey, furnishedServer, NOW, TODAY, type TestServer } from '#server/testing/test-server.ts';
+
+let server: TestServer;
+beforeEach(async () => {
+  server = await furnishedServer();
+});
+afterEach(() => server.stop());
+
+const page = async (id = 'clarinet', way = 'sure', today = TODAY) =>
+  faultsPage.validateSync(
+    (
+      await server
+        .api()
+        .get(faultPaths.page(id, today, way))
+        .expect(200)
+    ).body,
+    { strict: true },
+  );
+const post = (path: string, body: object) =>
+  server
+    .api()
+    .post(path)
+    .send({ key: aKey(), now: NOW, ...body });
+const begin = async (noticed: string[], instrumentId = 'clarinet') => {
+  const key = aKey();
+  await post(faultPaths.begin, { key, instrumentId, noticed }).expect(201);
+  return key;
+};
+const answer = (interviewKey: string, sign: string, said: string) =>
+  post(faultPaths.answer, { interviewKey, sign, answer: said, noticed: false });
+const mishap = (what: string, part: string | null = null, on = TODAY, instrumentId = 'clarinet') =>
+  post(faultPaths.mishap, { instrumentId, mishap: what, part, happenedOn: on });
+const end = (faultKey: string, by: string) => post(faultPaths.end, { faultKey, by });
+const takeBack = (targetKey: string) =>
+  server.api().post('/api/withdrawals').send({ key: aKey(), targetKey }).expect(201);
+
+describe('an interview', () => {
+  test('asks, believes, and comes to a remedy that helped; Undo asks again', async () => {
+    const key = await begin(['single-reed/squeak']);
+    const first = (await page()).open;
+    expect(first?.question?.sign).toBeDefined();
+    expect(first?.suspected.length).toBeGreaterThan(1);
+    for (let asked = 0; asked < 8; asked++) {
+      const { open } = await page();
+      if (!open?.question) break;
+      const is = open.question.sign === 'single-reed/rocks' || open.question.sign === 'single-reed/second-reed';
+      await answer(key, open.question.sign, is ? 'yes' : 'no').expect(201);
+    }
+    const { open } = await page();
+    expect(open?.question).toBeNull();
+    expect(open?.suspected[0]).toMatchObject({
+      name: 'The back of the reed has bulged',
+      wordSaid: 'Nearly sure',
+      remedy: { handWords: 'You can do this', heading: 'Flatten the back of the reed' },
+    });
+    expect(open?.note).toContain('Noticed: It squeaks.');
+    const outcome = aKey();
+    await post(faultPaths.outcome, {
+      key: outcome,
+      interviewKey: key,
+      cause: 'single-reed/back-bulged',
+      helped: true,
+    }).expect(201);
+    const after = await page();
+    expect(after.open).toBeNull();
+    expect(after.before[0]?.text).toBe('It squeaks. The back of the reed has bulged: that was it.');
+    await answer(key, 'single-reed/rocks', 'no').expect(409);
+    await takeBack(outcome);
+    expect((await page()).open?.key).toBe(key);
+  });
+
+  test('an answer changed counts as it was said last; taken back, as it was said before', async () => {
+    const key = await begin(['single-reed/squeak']);
+    await answer(key, 'single-reed/rocks', 'yes').expect(201);
+    const chance = async () =>
+      (await page()).open?.suspected.find(({ cause }) => cause === 'single-reed/back-bulged')?.percent ?? 0;
+    const yes = await chance();
+    const second = aKey();
+    await post(faultPaths.answer, {
+      key: second,
+      interviewKey: key,
+      sign: 'single-reed/rocks',
+      answer: 'no',
+      noticed: false,
+    }).expect(201);
+    expect(await chance()).toBeLessThan(yes);
+    await takeBack(second);
+    expect(await chance()).toBe(yes);
+  });
+
+  test('a remedy that did not help makes its cause less likely', async () => {
+    const key = await begin(['keyed/sticky']);
+    const before = (await page()).open?.suspected[0];
+    await post(faultPaths.outcome, { interviewKey: key, cause: 'keyed/dirty-pad', helped: false }).expect(201);
+    const after = (await page()).open?.suspected.find(({ cause }) => cause === 'keyed/dirty-pad');
+    expect(after?.percent ?? 0).toBeLessThan(before?.percent ?? 0);
+    expect(after?.wasTried ?? true).toBe(true);
+  });
+
+  test('what the record knows speaks for a cause', async () => {
+    await mishap('knocked', 'mouthpiece').expect(201);
+    await begin(['single-reed/squeak']);
+    const { open, known } = await page();
+    expect(known.map(({ text }) => text)).toContain('It was dropped or knocked on 24 Nov.');
+    expect(open?.question?.sign).toBe('single-reed/mouthpiece-chipped');
+  });
+});
+
+describe('what stops an instrument', () => {
+  test('a line in the wood is asked for first; yes stops it until the bench has looked', async () => {
+    const key = await begin(['keyed/stuffy']);
+    expect((await page()).open?.question).toMatchObject({ sign: 'wooden/line', isStop: true });
+    await answer(key, 'wooden/line', 'yes').expect(201);
+    const { stopped, open } = await page();
+    expect(stopped).toMatchObject({ key, mayBePlayed: false, clearedBy: 'bench' });
+    expect(open?.question).toBeNull();
+    await end(key, 'nobody').expect(409);
+    await end(key, 'self').expect(409);
+    await end(key, 'teacher').expect(409);
+    await end(key, 'bench').expect(201);
+    expect(await page()).toMatchObject({ stopped: null, open: null });
+  });
+
+  test('“I cannot tell” stops it until a named person has looked', async () => {
+    const key = await begin(['keyed/stuffy']);
+    await answer(key, 'wooden/line', 'cannot-tell').expect(201);
+    expect((await page()).stopped).toMatchObject({ clearedBy: 'teacher' });
+    await end(key, 'self').expect(409);
+    await end(key, 'teacher').expect(201);
+    expect((await page()).stopped).toBeNull();
+  });
+
+  test('plastic is not asked about wood', async () => {
+    await post('/api/builds', {
+      instrumentId: 'clarinet',
+      build: { body: 'plastic', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' },
+    }).expect(201);
+    await begin(['keyed/stuffy']);
+    expect((await page()).open?.question?.sign).not.toBe('wooden/line');
+  });
+
+  test('water stops it at once; a hot car for the day', async () => {
+    const key = aKey();
+    await post(faultPaths.mishap, {
+      key,
+      instrumentId: 'clarinet',
+      mishap: 'in-water',
+      part: null,
+      happenedOn: TODAY,
+    }).expect(201);
+    expect((await page()).stopped).toMatchObject({ key, clearedBy: 'teacher' });
+    await end(key, 'bench').expect(201);
+    expect((await page()).stopped).toBeNull();
+    await mishap('hot-car').expect(201);
+    expect((await page()).stopped).toMatchObject({ clearedBy: 'self' });
+    expect((await page('clarinet', 'sure', '2026-11-25')).stopped).toBeNull();
+  });
+
+  test('a stuck mouthpiece that was not forced stops nothing, a forced one does', async () => {
+    const key = await begin(['brass/mouthpiece-stuck'], 'trumpet');
+    expect((await page('trumpet')).open?.question).toMatchObject({ sign: 'brass/forced', isStop: true });
+    await answer(key, 'brass/forced', 'no').expect(201);
+    expect((await page('trumpet')).stopped).toBeNull();
+  });
+});
+
+describe('refused by name, and nothing written', () => {
+  test.each([
+    ['nothing noticed', faultPaths.begin, { instrumentId: 'clarinet', noticed: [] }, 400, 'noticed'],
+    [
+      'a sign of another kind',
+      faultPaths.begin,
+      { instrumentId: 'clarinet', noticed: ['piston/slow'] },
+      400,
+      'noticed',
+    ],
+    ['no such instrument', faultPaths.begin, { instrumentId: 'none', noticed: ['keyed/sticky'] }, 404, 'instrumentId'],
+    [
+      'a mishap of tomorrow',
+      faultPaths.mishap,
+      { instrumentId: 'clarinet', mishap: 'rain', part: null, happenedOn: '2026-11-25' },
+      400,
+      'happenedOn',
+    ],
+    [
+      'a knock on a part it has not',
+      faultPaths.mishap,
+      { instrumentId: 'clarinet', mishap: 'knocked', part: 'bocal', happenedOn: TODAY },
+      400,
+      'part',
+    ],
+    [
+      'an answer to no interview',
+      faultPaths.answer,
+      { interviewKey: '8f3d2c1a-0b4e-4d6f-9a7b-1c2d3e4f5a6b', sign: 'keyed/sticky', answer: 'yes', noticed: false },
+      404,
+      'interviewKey',
+    ],
+  ] as const)('%s', async (_what, path, body, status, field) => {
+    const refused = await post(path, body).expect(status);
+    expect(refused.body.errors[0].field).toBe(field);
+  });
+
+  test('an answer about what it cannot show', async () => {
+    const key = await begin(['keyed/sticky']);
+    const refused = await answer(key, 'piston/slow', 'yes').expect(400);
+    expect(refused.body.errors[0].field).toBe('sign');
+  });
+});
+
+test('everything of an instrument can be looked up without being asked', async () => {
+  const book = faultBook.validateSync((await server.api().get(faultPaths.book('clarinet', TODAY)).expect(200)).body, {
+    strict: true,
+  });
+  const squeak = book.complaints.find(({ sign }) => sign === 'single-reed/squeak');
+  expect(squeak?.causes[0]?.name).toBe('The back of the reed has bulged');
+  expect(book.never).toContain('No glue and no tape.');
+});

@@ -1,0 +1,121 @@
+import { and, asc, eq, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
+import type { EndSaid, FaultFacts, InterviewNoted, MishapNoted } from '#core/faults/fault-record.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { Db } from '#server/db/connection.ts';
+import {
+  faultEnds,
+  interviewAnswers,
+  interviewOutcomes,
+  interviews,
+  mishaps,
+} from '#server/features/faults/faults.table.ts';
+import { counting } from '#server/record/counting.repository.ts';
+import { facts } from '#server/record/record.table.ts';
+
+const child = alias(facts, 'child');
+
+/** What hangs on facts of an instrument: rows of another kind that belong to one of its own. */
+function hangingOn(db: Db) {
+  const parent = alias(facts, 'parent');
+  const belongs = and(eq(child.belongsTo, parent.id), eq(child.counts, true));
+  const ofInterviews = and(eq(interviews.factId, parent.id), eq(interviews.instrumentId, sql.placeholder('id')));
+  return {
+    answers: db
+      .select({ of: parent.key, key: child.key, row: interviewAnswers })
+      .from(interviews)
+      .innerJoin(parent, ofInterviews)
+      .innerJoin(child, belongs)
+      .innerJoin(interviewAnswers, eq(interviewAnswers.factId, child.id))
+      .orderBy(asc(child.id))
+      .prepare(),
+    outcomes: db
+      .select({ of: parent.key, key: child.key, on: child.on, row: interviewOutcomes })
+      .from(interviews)
+      .innerJoin(parent, ofInterviews)
+      .innerJoin(child, belongs)
+      .innerJoin(interviewOutcomes, eq(interviewOutcomes.factId, child.id))
+      .orderBy(asc(child.id))
+      .prepare(),
+    ends: db
+      .select({ of: parent.key, key: child.key, on: child.on, by: faultEnds.by })
+      .from(interviews)
+      .innerJoin(parent, ofInterviews)
+      .innerJoin(child, belongs)
+      .innerJoin(faultEnds, eq(faultEnds.factId, child.id))
+      .orderBy(asc(child.id))
+      .prepare(),
+    endsOfMishaps: db
+      .select({ of: parent.key, key: child.key, on: child.on, by: faultEnds.by })
+      .from(mishaps)
+      .innerJoin(parent, and(eq(mishaps.factId, parent.id), eq(mishaps.instrumentId, sql.placeholder('id'))))
+      .innerJoin(child, belongs)
+      .innerJoin(faultEnds, eq(faultEnds.factId, child.id))
+      .orderBy(asc(child.id))
+      .prepare(),
+  };
+}
+
+type EndRow = EndSaid & { readonly of: string };
+/** The last one said counts. */
+const endOf = (rows: readonly EndRow[], key: string): EndSaid | null => {
+  const row = rows.findLast(({ of }) => of === key);
+  return row ? { key: row.key, on: row.on, by: row.by } : null;
+};
+
+export function createFaultsRepository(db: Db) {
+  const begun = counting(db, interviews, { on: facts.on, noticed: interviews.noticed })
+    .where(eq(interviews.instrumentId, sql.placeholder('id')))
+    .orderBy(asc(facts.id))
+    .prepare();
+  const happened = counting(db, mishaps, { mishap: mishaps.mishap, part: mishaps.part, on: mishaps.happenedOn })
+    .where(eq(mishaps.instrumentId, sql.placeholder('id')))
+    .orderBy(asc(mishaps.happenedOn), asc(facts.id))
+    .prepare();
+  const ownerOfInterview = counting(db, interviews, { instrumentId: interviews.instrumentId })
+    .where(eq(facts.key, sql.placeholder('key')))
+    .prepare();
+  const ownerOfMishap = counting(db, mishaps, { instrumentId: mishaps.instrumentId })
+    .where(eq(facts.key, sql.placeholder('key')))
+    .prepare();
+  const hanging = hangingOn(db);
+
+  return {
+    /** What was wrong with an instrument and what happened to it, the oldest first. */
+    of: (id: string): FaultFacts => {
+      const all = begun.all({ id });
+      const noted = happened.all({ id });
+      if (all.length === 0 && noted.length === 0) return { interviews: [], mishaps: [] };
+      const answers = hanging.answers.all({ id });
+      const outcomes = hanging.outcomes.all({ id });
+      const ends = hanging.ends.all({ id });
+      const endsOfMishaps = hanging.endsOfMishaps.all({ id });
+      return {
+        interviews: all.map(({ key, on, noticed }): InterviewNoted => ({
+          key,
+          on,
+          noticed,
+          answers: answers
+            .filter((one) => one.of === key)
+            .map((one) => ({ key: one.key, sign: one.row.sign, answer: one.row.answer, noticed: one.row.noticed })),
+          outcomes: outcomes
+            .filter((one) => one.of === key)
+            .map((one) => ({ key: one.key, cause: one.row.cause, helped: one.row.helped, on: one.on })),
+          end: endOf(ends, key),
+        })),
+        mishaps: noted.map(({ key, mishap, part, on }): MishapNoted => ({
+          key,
+          mishap,
+          part,
+          on,
+          end: endOf(endsOfMishaps, key),
+        })),
+      };
+    },
+
+    /** The instrument an interview, or something that happened, is of; undefined where none counts under this key. */
+    instrumentOf: (key: string): InstrumentId | undefined =>
+      ownerOfInterview.get({ key })?.instrumentId ?? ownerOfMishap.get({ key })?.instrumentId,
+  };
+}
+export type FaultsRepository = ReturnType<typeof createFaultsRepository>;

@@ -1,0 +1,224 @@
+import type { SignId } from '#core/book/fault.ts';
+import { bookSign, causeHere, partHere, signHere } from '#core/faults/faults-for.ts';
+import { faultNote } from '#core/faults/fault-note.ts';
+import { isOpen, type InterviewNoted } from '#core/faults/fault-record.ts';
+import {
+  CHANCE_WORDS_SAID,
+  endWords,
+  MISHAP_NAMES,
+  mishapSaid,
+  outcomeSaid,
+  riskWords,
+} from '#core/faults/fault-words.ts';
+import { saidIn, triedIn, type StopStanding } from '#core/faults/faults-standing.ts';
+import { interview, type Interview, type InterviewWay, type Question, type Suspected } from '#core/faults/interview.ts';
+import { MISHAPS } from '#core/book/fault.ts';
+import { boreStrip, partName } from '#core/instruments/bore-strip.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import type { FaultsPage, InterviewView, Noticeable, QuestionView, StopView, SuspectView } from '#contract/faults.ts';
+import { lookAt, nameOfPart, remedyView, type Looked } from '#server/features/faults/looked-at.ts';
+import { noInstrument, type Failure } from '#server/failure.ts';
+import type { Services } from '#server/services.ts';
+
+/** What was solved is shown so many times. */
+const SHOWN_BEFORE = 5;
+
+/** What speaks for a cause: of the record what makes it likelier, of the answers those it shows. */
+function because({ cause }: Suspected, noted: InterviewNoted, { here, risks, format }: Looked): SuspectView['because'] {
+  const answered = new Map(saidIn(noted).map(({ sign, answer }) => [sign, answer]));
+  const ofSigns = cause.links.flatMap(({ sign }) => {
+    const answer = answered.get(sign);
+    const words = signHere(here, sign)?.words;
+    if (answer === undefined || answer === 'cannot-tell' || words === undefined) return [];
+    return [{ text: answer === 'yes' ? `${words}.` : `Against it: “${words}” is not so.`, mark: 'yours' as const }];
+  });
+  const ofRisks = risks
+    .filter(({ risk }) => cause.likelier?.[risk] !== undefined)
+    .map((risk) => ({ text: riskWords(risk, format), mark: 'yours' as const }));
+  const common = { common: 'It is common', ordinary: 'It is not rare', uncommon: 'It is uncommon', rare: 'It is rare' };
+  return [
+    ...ofSigns,
+    ...ofRisks,
+    { text: `${common[cause.common]} among what goes wrong.`, mark: 'estimate' as const },
+  ];
+}
+
+function suspectView(suspected: Suspected, noted: InterviewNoted, looked: Looked): SuspectView {
+  const { cause, chance, word } = suspected;
+  return {
+    cause: cause.id,
+    name: cause.name,
+    partName: nameOfPart(looked, cause.part),
+    word,
+    wordSaid: CHANCE_WORDS_SAID[word],
+    percent: Math.round(100 * chance),
+    remedy: remedyView(cause, looked),
+    because: because(suspected, noted, looked),
+    wasTried: noted.outcomes.some((one) => one.cause === cause.id && !one.helped),
+  };
+}
+
+/** Why this question is asked now. */
+function whyAsked({ stop, sign }: Question, { suspected }: Interview): string {
+  if (stop) return 'It comes first: it decides whether the instrument may be played at all.';
+  const shown = suspected
+    .filter(({ cause }) => cause.links.some((link) => link.sign === sign.id))
+    .map(({ cause }) => cause.name);
+  const [first, second] = shown;
+  if (first === undefined) return 'It tells most of what is still open, for the time it takes.';
+  return second === undefined
+    ? `It tells most for the time it takes: whether it is “${first}”.`
+    : `It tells most for the time it takes: “${first}” and “${second}” hang on it.`;
+}
+
+function questionView(question: Question, stands: Interview, looked: Looked): QuestionView {
+  const { sign, stop } = question;
+  return {
+    sign: sign.id,
+    question: sign.question,
+    how: sign.how ?? null,
+    part: partHere(looked.situation.kind, sign.part),
+    partName: nameOfPart(looked, sign.part),
+    tool: sign.tool ?? null,
+    isStop: stop !== null,
+    why: whyAsked(question, stands),
+  };
+}
+
+function noteOf(noted: InterviewNoted, stands: Interview, { reading, here, risks, format, situation }: Looked): string {
+  const said = saidIn(noted);
+  const words = (id: SignId): string => signHere(here, id)?.words ?? id;
+  const last = new Map(said.map((one) => [one.sign, one]));
+  const asked = [...last.values()].filter((one) => !one.noticed);
+  const withAnswer = (answer: string) => asked.filter((one) => one.answer === answer).map(({ sign }) => words(sign));
+  return faultNote(
+    {
+      instrument: reading.instrument.name,
+      since: noted.on,
+      noticed: [...last.values()].filter((one) => one.noticed && one.answer === 'yes').map(({ sign }) => words(sign)),
+      seen: withAnswer('yes'),
+      notSeen: withAnswer('no'),
+      unsure: withAnswer('cannot-tell'),
+      tried: noted.outcomes.map(({ cause, helped }) => ({ name: causeHere(here, cause)?.name ?? cause, helped })),
+      known: risks.map((risk) => riskWords(risk, format)),
+      suspected: stands.suspected
+        .slice(0, 3)
+        .map(({ cause, word }) => `${cause.name} (${CHANCE_WORDS_SAID[word].toLowerCase()})`),
+      hasCase: situation.kind.loose.some(({ id }) => id === 'case'),
+    },
+    format,
+  );
+}
+
+function interviewView(noted: InterviewNoted, way: InterviewWay, looked: Looked): InterviewView {
+  const { here, risks, faults, reading } = looked;
+  const stands = interview({
+    here,
+    beforehand: { risks: new Set(risks.map(({ risk }) => risk)), outcomes: faults.outcomes },
+    player: reading.player,
+    way,
+    // What this instrument cannot show any more, since its build was put right, is left out.
+    said: saidIn(noted).filter(({ sign }) => signHere(here, sign) !== undefined),
+    tried: triedIn(noted),
+  });
+  const keys = new Map(noted.answers.map(({ key, sign }) => [sign, key]));
+  const last = new Map(saidIn(noted).map((one) => [one.sign, one]));
+  const against = stands.against === null ? undefined : signHere(here, stands.against);
+  return {
+    key: noted.key,
+    on: noted.on,
+    said: [...last.values()].flatMap(({ sign, answer, noticed }) => {
+      const known = signHere(here, sign);
+      if (!known) return [];
+      return [{ key: keys.get(sign) ?? null, sign, words: known.words, question: known.question, answer, noticed }];
+    }),
+    suspected: stands.suspected.slice(0, 3).map((one) => suspectView(one, noted, looked)),
+    notInListPercent: Math.round(100 * stands.notInList),
+    question: stands.next && questionView(stands.next, stands, looked),
+    asked: stands.asked,
+    endWords: stands.end && endWords(stands.end, reading.player.standing === 'child'),
+    against: against ? { sign: against.id, words: against.words } : null,
+    note: noteOf(noted, stands, looked),
+  };
+}
+
+const CLEARED = {
+  bench: 'The bench says when it may be played again.',
+  maker: 'The maker says when it may be played again.',
+  teacher: 'Your teacher, or the bench, says when it may be played again.',
+  self: 'Say so when it is done.',
+} as const;
+
+export function stopView({ rule, unsure, since, key }: StopStanding): StopView {
+  const clearedBy = unsure ? 'teacher' : rule.clearedBy;
+  return {
+    key,
+    heading: rule.heading,
+    meanwhile: rule.meanwhile,
+    why: unsure ? 'Nobody could tell. It waits until your teacher or the bench has looked.' : CLEARED[clearedBy],
+    mayBePlayed: rule.stands === 'no-force',
+    clearedBy,
+    clearedWords:
+      clearedBy === 'self'
+        ? 'It is done'
+        : clearedBy === 'teacher'
+          ? 'The teacher has looked: it is well'
+          : clearedBy === 'maker'
+            ? 'The maker has seen to it'
+            : 'The bench has seen to it',
+    since,
+  };
+}
+
+const noticeable = (looked: Looked): Noticeable[] =>
+  looked.here.signs
+    .filter(({ sort, id }) => sort === 'complaint' || looked.here.stops.some(({ sign }) => sign === id))
+    .map(({ id, words, sense, sort, notes, part, also }) => ({
+      sign: id,
+      words,
+      sense,
+      sort,
+      notes: notes ?? null,
+      part: partHere(looked.situation.kind, part),
+      partName: nameOfPart(looked, part),
+      also: [...(also ?? [])],
+    }));
+
+/** What is wrong with an instrument, and what happened to it. */
+export function faultsPageOf(
+  services: Services,
+  id: string,
+  { today, way }: { readonly today: LocalDate; readonly way: InterviewWay },
+): Outcome<FaultsPage, Failure> {
+  const looked = lookAt(services, id, today);
+  if (!looked) return fail(noInstrument());
+  const { reading, situation, faults, here, risks, format } = looked;
+  const before = reading.facts.faults.interviews
+    .filter((one) => !isOpen(one))
+    .toReversed()
+    .slice(0, SHOWN_BEFORE);
+  return succeed({
+    instrumentId: reading.instrument.id,
+    playerId: reading.player.id,
+    stopped: faults.stopped && stopView(faults.stopped),
+    open: faults.open && interviewView(faults.open, way, looked),
+    noticeable: noticeable(looked),
+    known: risks.map((risk) => ({ text: riskWords(risk, format), mark: 'yours' as const })),
+    mishaps: faults.mishaps.map(({ key, mishap, part, on }) => ({
+      key,
+      on,
+      words: `${mishapSaid(mishap)}${part === null ? '' : `: ${partName(situation.kind, part).toLowerCase()}`}`,
+    })),
+    mishapOffers: MISHAPS.map((mishap) => ({ mishap, name: MISHAP_NAMES[mishap], asksPart: mishap === 'knocked' })),
+    parts: [...boreStrip(situation.kind, reading.instrument.build, 0), ...situation.kind.loose].map(
+      ({ id: part, name }) => ({ part, name }),
+    ),
+    before: before.map(({ key, on, noticed, outcomes }) => {
+      const helped = outcomes.find((one) => one.helped);
+      const what = noticed.map((sign) => bookSign(services.book, sign)?.words ?? sign).join('; ');
+      const found = helped && outcomeSaid(causeHere(here, helped.cause)?.name, helped.cause, true);
+      return { key, on, text: found ? `${what}. ${found}.` : `${what}.` };
+    }),
+  });
+}

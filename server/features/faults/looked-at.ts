@@ -1,0 +1,62 @@
+import { itemIn } from '#core/book/practice.ts';
+import type { Format } from '#core/explain/format.ts';
+import { partHere, type CauseHere, type FaultsHere } from '#core/faults/faults-for.ts';
+import { handsOfRemedy, HANDS_SAID, thenWords } from '#core/faults/fault-words.ts';
+import type { FaultsStanding } from '#core/faults/faults-standing.ts';
+import { risksIn, type RiskNoted } from '#core/faults/risks.ts';
+import { partName } from '#core/instruments/bore-strip.ts';
+import type { Situation } from '#core/situation/situation.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import type { SuspectView } from '#contract/faults.ts';
+import type { Reading } from '#server/readings.ts';
+import type { Services } from '#server/services.ts';
+
+/** One instrument as its faults are looked at. */
+export type Looked = {
+  readonly reading: Reading;
+  readonly situation: Situation;
+  readonly faults: FaultsStanding;
+  readonly here: FaultsHere;
+  readonly risks: readonly RiskNoted[];
+  readonly format: Format;
+};
+
+/** The faults of an instrument with what the record says beside; undefined where there is none. */
+export function lookAt(services: Services, id: string, today: LocalDate): Looked | undefined {
+  const reading = services.readings.of(id);
+  if (!reading) return undefined;
+  const situation = reading.situation(today);
+  const { faults } = situation;
+  const risks = risksIn({
+    today,
+    instrument: reading.instrument,
+    player: reading.player,
+    plays: reading.facts.plays,
+    care: situation.care,
+    conditions: situation.conditions,
+    air: reading.facts.air,
+    faults,
+  });
+  return { reading, situation, faults, here: faults.here, risks, format: services.format };
+}
+
+export const nameOfPart = ({ situation }: Looked, part: CauseHere['part'] | undefined): string | null => {
+  const found = partHere(situation.kind, part);
+  return found === null ? null : partName(situation.kind, found);
+};
+
+export function remedyView(cause: CauseHere, { situation, reading }: Looked): SuspectView['remedy'] {
+  const { remedy } = cause;
+  const hands = handsOfRemedy(cause, reading.player);
+  const item = remedy.care?.map((id) => itemIn(situation.methods.practice, id)).find((one) => one !== undefined);
+  const isOwn = hands === 'player' || hands === 'with-a-grown-up' || hands === 'with-the-teacher';
+  return {
+    handWords: HANDS_SAID[hands],
+    isOwn,
+    heading: remedy.heading,
+    how: remedy.how,
+    never: remedy.never ?? null,
+    thenWords: isOwn || remedy.hand === 'teacher' ? thenWords(remedy.then) : null,
+    care: item ? { itemId: item.id, name: item.name, isRun: isOwn && item.place !== 'bench' } : null,
+  };
+}
