@@ -6,6 +6,7 @@ import { KIND_IDS, PART_IDS } from '#core/instruments/kind.ts';
 import { DECISION_KINDS } from '#core/care/care-decision.ts';
 import { DONE_BY } from '#core/care/done-by.ts';
 import { HANDS } from '#core/players/player.ts';
+import { stopView } from '#contract/faults.ts';
 import { gaugeView, instrumentView, lastPlayView, stripSegment } from '#contract/instruments.ts';
 import {
   amount,
@@ -156,6 +157,10 @@ export const instrumentPage = object({
   awaitsPackUp: boolean().strict().required(),
   /** It is at the bench until then; null where it is not. */
   awayUntil: localDateText().nullable().defined(),
+  /** It is stopped: not to be played, or not to be forced. */
+  stopped: stopView.nullable().defined(),
+  /** Something is wrong with it, and it is still being asked what. */
+  wrong: object({ key: text().required(), words: text().required() }).exact().nullable().defined(),
   /** Packed up in a hurry: what of every play was left. */
   leftForLater: array(
     object({ itemId: careItemId().required(), name: text().required() }).exact().required(),

@@ -22,7 +22,7 @@ export const todayListQuery = object({
   .exact()
   .required();
 
-const TODAY_LINES = ['run', 'wet', 'first', 'due'] as const;
+const TODAY_LINES = ['run', 'stopped', 'wet', 'wrong', 'first', 'due'] as const;
 
 const instrument = {
   instrumentId: instrumentId().required(),
@@ -37,7 +37,7 @@ const instrument = {
 const todayLine = object({
   what: word(TODAY_LINES).required(),
   ...instrument,
-  /** What stands in the way: how long it has stood wet; null where the clock says it. */
+  /** What stands in the way: how long it has stood wet, what stops it; null where the clock says it. */
   words: text().nullable().defined(),
   /** Where its figures come from; what is due says so in its clock. */
   because: whyLines,

@@ -1,3 +1,4 @@
+import { demoFaults } from '#demo/faults.demo.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { instantOfMs, type Instant } from '#core/time/instant.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
@@ -143,6 +144,42 @@ function reedFacts({ reeds, plays }: DemoWorld, loggedAt: Instant): NewFact[] {
   ];
 }
 
+/** What is wrong, was wrong and happened. */
+function faultFacts(today: LocalDate, loggedAt: Instant): NewFact[] {
+  const { mishaps, interviews } = demoFaults();
+  const onDay = (daysAgo: number) => ({ on: addDays(today, -daysAgo), atMinute: daysAgo === 0 ? 0 : MIDDAY, loggedAt });
+  return [
+    ...mishaps.map(({ key, instrumentId, mishap, daysAgo }) => {
+      const when = onDay(daysAgo);
+      return told({ key, kind: 'mishap', ...when, body: { instrumentId, mishap, part: null, happenedOn: when.on } });
+    }),
+    ...interviews.flatMap(({ key, instrumentId, noticed, answers, helped, daysAgo }) => {
+      const under = { ...onDay(daysAgo), belongsTo: key };
+      return [
+        told({ key, kind: 'interview', ...onDay(daysAgo), body: { instrumentId, noticed } }),
+        ...answers.map((said) =>
+          told({
+            key: said.key,
+            kind: 'interview-answer',
+            ...under,
+            body: { interviewKey: key, sign: said.sign, answer: said.answer, noticed: false },
+          }),
+        ),
+        ...(helped === null
+          ? []
+          : [
+              told({
+                key: helped.key,
+                kind: 'interview-outcome',
+                ...under,
+                body: { interviewKey: key, cause: helped.cause, helped: true },
+              }),
+            ]),
+      ];
+    }),
+  ];
+}
+
 /** What is to come. */
 const eventFacts = (today: LocalDate, loggedAt: Instant): NewFact[] =>
   [...DEMO_EVENTS, ...demoShows((days) => weekdayOfDay(dayNumber(today) + days))].map(
@@ -176,6 +213,7 @@ export function loadDemo({ record, atOnce }: Services, today: LocalDate): void {
       ...entries(world, loggedAt),
       ...reedFacts(world, loggedAt),
       ...eventFacts(today, loggedAt),
+      ...faultFacts(today, loggedAt),
     ]),
   );
 }

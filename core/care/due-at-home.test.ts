@@ -25,27 +25,28 @@ const clock = (over: Partial<ItemClock> = {}, of: Partial<CareItem> = {}): ItemC
   because: [],
   ...over,
 });
-const HOME = { hands: 'player', isAway: false } as const;
+const HOME = { hands: 'player', isAway: false, isLaidBy: false } as const;
 
 describe('what is done at home in one go', () => {
   test('is what is due or late, in whoever’s hands of the house it is', () => {
     const states = CARE_STATES.filter((state) => isDueAtHome(clock({ state }), HOME));
     expect(states.toSorted()).toEqual(['due', 'overdue']);
     for (const hands of ['player', 'with-a-grown-up', 'with-the-teacher'] as const)
-      expect(isDueAtHome(clock(), { hands, isAway: false })).toBe(true);
+      expect(isDueAtHome(clock(), { hands, isAway: false, isLaidBy: false })).toBe(true);
   });
 
   test('is nothing put off, of the bench, of every play, or of an instrument that is away', () => {
     expect(isDueAtHome(clock({ postponedUntil: localDate('2026-12-01') }), HOME)).toBe(false);
-    expect(isDueAtHome(clock(), { hands: 'bench', isAway: false })).toBe(false);
+    expect(isDueAtHome(clock(), { hands: 'bench', isAway: false, isLaidBy: false })).toBe(false);
     expect(isDueAtHome(clock({}, { place: 'bench' }), HOME)).toBe(false);
     expect(isDueAtHome(clock({}, { trigger: { kind: 'every-play', moment: 'after' } }), HOME)).toBe(false);
-    expect(isDueAtHome(clock(), { hands: 'player', isAway: true })).toBe(false);
+    expect(isDueAtHome(clock(), { hands: 'player', isAway: true, isLaidBy: false })).toBe(false);
+    expect(isDueAtHome(clock(), { hands: 'player', isAway: false, isLaidBy: true })).toBe(false);
   });
 });
 
 test('only what is short comes along with packing up, and only where it is due at home', () => {
   const short = clock({}, { withPackUp: true });
   expect([goesAlong(short, HOME), goesAlong(clock(), HOME)]).toEqual([true, false]);
-  expect(goesAlong(short, { hands: 'player', isAway: true })).toBe(false);
+  expect(goesAlong(short, { hands: 'player', isAway: true, isLaidBy: false })).toBe(false);
 });

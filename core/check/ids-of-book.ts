@@ -1,10 +1,14 @@
 import type { Book } from '#core/book/book.ts';
+import type { FaultPage, FaultPageUse } from '#core/book/fault.ts';
 import type { PageUse } from '#core/book/page.ts';
 
 /** Everything of the book that records, runs and files of players name, by what it is; in the order of the alphabet. */
 export type BookIds = Readonly<Record<string, readonly string[]>>;
 
 const sorted = (ids: Iterable<string>): readonly string[] => [...new Set(ids)].toSorted();
+
+const faultPages = ({ faults }: Book): FaultPage[] =>
+  Object.values<readonly FaultPageUse[]>(faults.pagesOf).flatMap((uses) => uses.map(({ page }) => page));
 
 /**
  * The ids a book gives away: whoever has logged with one keeps it, so it is never renamed or given to another thing.
@@ -30,6 +34,8 @@ export function idsOfBook(book: Book): BookIds {
     ),
     agents: sorted(book.agents.map(({ id }) => id)),
     conditions: sorted(Object.keys(book.conditions)),
+    signs: sorted(faultPages(book).flatMap(({ signs }) => signs.map(({ id }) => id))),
+    causes: sorted(faultPages(book).flatMap(({ causes }) => causes.map(({ id }) => id))),
   };
 }
 

@@ -7,5 +7,6 @@ export const FAULT_REFUSALS = {
   'interview-is-over': () => 'This question is closed. Begin a new one.',
   'mishap-in-future': () => 'Say so once it has happened: today at the latest.',
   'mishap-before-it-came': () => 'The instrument had not come yet.',
+  'instrument-is-stopped': ({ heading }: { heading: string }) => `It is stopped. ${heading}.`,
   'not-cleared-so': () => 'Whoever looks at it says so: the person named there.',
 };

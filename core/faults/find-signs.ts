@@ -1,4 +1,5 @@
-import type { FaultSign } from '#core/book/fault.ts';
+/** How a sign is known: as the book says it, and as people say it. */
+type Known = { readonly words: string; readonly also?: readonly string[] };
 
 const plain = (text: string): string =>
   text
@@ -24,7 +25,7 @@ const stems = (text: string): string[] =>
  * The signs somebody may mean by what they type, best first: each word they use that stands in the sign or among its
  * everyday words counts, a whole everyday phrase counts most. Nothing is guessed from no match.
  */
-export function findSigns(signs: readonly FaultSign[], typed: string): FaultSign[] {
+export function findSigns<Sign extends Known>(signs: readonly Sign[], typed: string): Sign[] {
   const wanted = stems(typed);
   const phrase = plain(typed);
   if (wanted.length === 0) return [];

@@ -15,6 +15,8 @@ const stands = (id: string, over: Partial<StandsToday> = {}): StandsToday => ({
   grams: 0,
   leftForLater: [],
   isAway: false,
+  stopped: null,
+  isAskedAbout: false,
   calling: [],
   ...over,
 });

@@ -7,6 +7,10 @@ export type StandsToday = {
   readonly id: InstrumentId;
   /** It is at the bench: its care waits until it is back. */
   readonly isAway: boolean;
+  /** It is stopped: not to be played, and its care waits; or only not to be forced. */
+  readonly stopped: 'laid-by' | 'with-care' | null;
+  /** Something is wrong with it, and it is still being asked what. */
+  readonly isAskedAbout: boolean;
   readonly openRunKey: string | null;
   readonly awaitsPackUp: boolean;
   /** When the last play ended, wall minutes; null where only its day is known, or nothing was played. */
@@ -19,11 +23,12 @@ export type StandsToday = {
 };
 
 /**
- * A line of today's list: a run under way, an instrument that stands wet, what must happen before it is played again,
- * what is due.
+ * A line of today's list: a run under way, an instrument that is stopped, one that stands wet, one with which something
+ * is wrong, what must happen before it is played again, what is due.
  */
 export type TodayLine =
   | { readonly what: 'run'; readonly id: InstrumentId; readonly runKey: string }
+  | { readonly what: 'stopped' | 'wrong'; readonly id: InstrumentId }
   /** `wetMinutes` null: since a day whose hour nobody said. */
   | { readonly what: 'wet'; readonly id: InstrumentId; readonly wetMinutes: number | null; readonly grams: number }
   | { readonly what: 'first' | 'due'; readonly id: InstrumentId; readonly clock: ItemClock };
@@ -41,17 +46,23 @@ const hasUnknown = ({ calling }: StandsToday): boolean => calling.some(({ state 
 const loadOf = ({ load }: ItemClock): number => load ?? 1;
 
 /**
- * One ordered list over several instruments: runs under way, then what stands wet (the longest first), then what was
- * noticed or left from packing up, then what is due, the furthest over first. What has no line is fine, unless nothing
- * is known of some of its care. What is at the bench is only named.
+ * One ordered list over several instruments: runs under way, then what is stopped, then what stands wet (the longest
+ * first), what is asked about, what was noticed or left from packing up, then what is due, the furthest over first. What
+ * has no line is fine, unless nothing is known of some of its care. What is at the bench is only named; of what is laid
+ * by nothing else is asked.
  *
  * @param now wall minute of the player's clock
  */
 export function todayList(all: readonly StandsToday[], now: number): Today {
-  const instruments = all.filter(({ isAway }) => !isAway);
-  const runs = instruments.flatMap(({ id, openRunKey }): TodayLine[] =>
+  const there = all.filter(({ isAway }) => !isAway);
+  const instruments = there.filter(({ stopped }) => stopped !== 'laid-by');
+  const runs = there.flatMap(({ id, openRunKey }): TodayLine[] =>
     openRunKey === null ? [] : [{ what: 'run', id, runKey: openRunKey }],
   );
+  const stops = there.filter(({ stopped }) => stopped !== null).map(({ id }): TodayLine => ({ what: 'stopped', id }));
+  const wrong = instruments
+    .filter(({ isAskedAbout, stopped }) => isAskedAbout && stopped === null)
+    .map(({ id }): TodayLine => ({ what: 'wrong', id }));
   const since = ({ playedAt }: StandsToday): number | null => (playedAt === null ? null : Math.max(0, now - playedAt));
   const wet = instruments
     .filter(({ awaitsPackUp, openRunKey }) => awaitsPackUp && openRunKey === null)
@@ -67,9 +78,9 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
         .map((clock) => ({ what: 'due' as const, id, clock })),
     )
     .toSorted((a, b) => loadOf(b.clock) - loadOf(a.clock));
-  const lines = [...runs, ...wet, ...first, ...due];
+  const lines = [...runs, ...stops, ...wet, ...wrong, ...first, ...due];
   const named = new Set(lines.map(({ id }) => id));
-  const rest = instruments.filter(({ id }) => !named.has(id));
+  const rest = there.filter(({ id }) => !named.has(id));
   const ids = (stands: readonly StandsToday[]) => stands.map(({ id }) => id);
   return {
     lines,

@@ -41,6 +41,8 @@ const VIEWS: readonly View[] = [
   { name: 'care of pipes', path: '/care/wren-pipes' },
   { name: 'care that waits for the bench', path: '/care/lucan-trombone' },
   { name: 'care, all', path: '/care' },
+  { name: 'something is wrong', path: '/faults/lucan-trumpet' },
+  { name: 'a question about what is wrong', path: '/faults/ife-clarinet', then: (page) => press(page, 'Why') },
   { name: 'add', path: '/add', then: (page) => press(page, 'Clarinet') },
   {
     name: 'may I use',

@@ -63,7 +63,8 @@ export function Rail({ moment, instrumentId }: RailProps) {
               minWidth: { xs: 0, md: 76 },
               flex: { xs: '1 1 0', md: '0 0 auto' },
               borderRadius: 2,
-              fontSize: { xs: '0.9375rem', md: '1rem' },
+              // Six names side by side on the narrowest phone.
+              fontSize: { xs: '0.8125rem', sm: '0.9375rem', md: '1rem' },
               fontWeight: here ? 700 : 500,
               color: here ? 'frame.text' : 'frame.quiet',
               bgcolor: here ? 'frame.raised' : 'transparent',

@@ -39,8 +39,9 @@ const place = (here: boolean) => ({
 });
 
 /** What is said of one in a word or two: where it is, what it waits for, or how its most pressing care stands. */
-function standingOf({ awayUntil, awaitsPackUp, gauge }: ShelfPlace): string {
+function standingOf({ awayUntil, awaitsPackUp, gauge, faults }: ShelfPlace): string {
   if (awayUntil !== null) return 'at the bench';
+  if (faults === 'stopped') return 'stopped';
   return awaitsPackUp ? 'to pack up' : (gauge?.words ?? 'nothing due');
 }
 
@@ -56,7 +57,7 @@ function Place({ one, to, here }: { readonly one: ShelfPlace; readonly to: strin
           {standingOf(one)}
         </Typography>
       </Box>
-      {one.gauge && one.awayUntil === null && <TubeGauge gauge={one.gauge} height={36} />}
+      {one.gauge && one.awayUntil === null && one.faults !== 'stopped' && <TubeGauge gauge={one.gauge} height={36} />}
     </ButtonBase>
   );
 }

@@ -4,6 +4,7 @@ import {
   mdiCalendarCheckOutline,
   mdiGrass,
   mdiHandWaveOutline,
+  mdiStethoscope,
 } from '@mdi/js';
 
 /** The moments that exist so far, in the order of work; `key` follows `g` on the keyboard. */
@@ -12,6 +13,7 @@ export const MOMENTS = [
   { path: 'pack-up', name: 'Pack up', key: 'p', icon: mdiBagPersonalOutline },
   { path: 'care', name: 'Care', key: 'c', icon: mdiCalendarCheckOutline },
   { path: 'reeds', name: 'Reeds', key: 'r', icon: mdiGrass },
+  { path: 'faults', name: 'Faults', key: 'f', icon: mdiStethoscope },
   { path: 'calendar', name: 'Calendar', key: 'd', icon: mdiCalendarBlankOutline },
 ] as const;
 export type MomentPath = (typeof MOMENTS)[number]['path'];

@@ -63,6 +63,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('#web/features/calendar/CaseLidPage.tsx')).CaseLidPage }),
       },
       {
+        path: '/faults',
+        lazy: async () => ({ Component: (await import('#web/features/faults/FaultsAllPage.tsx')).FaultsAllPage }),
+      },
+      {
+        path: '/faults/:instrumentId',
+        lazy: async () => ({ Component: (await import('#web/features/faults/FaultsPage.tsx')).FaultsPage }),
+      },
+      {
         path: '/may-i-use',
         lazy: async () => ({ Component: (await import('#web/features/agents/MayIUsePage.tsx')).MayIUsePage }),
       },

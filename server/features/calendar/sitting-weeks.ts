@@ -1,3 +1,4 @@
+import { isLaidBy } from '#core/faults/faults-standing.ts';
 import { createHash, randomUUID } from 'node:crypto';
 import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
@@ -58,6 +59,8 @@ function read({ readings, instruments, calendar }: Services, playerId: PlayerId,
   const ownTime = calendar.timeOf(playerId);
   const time = timeOf(ownTime, events, today);
   const all = own
+    // What is laid by waits until somebody has looked at it.
+    .filter(({ situation }) => !isLaidBy(situation(today).faults))
     .flatMap(({ situation, player }) => reachable(dueItems(situation(today), { events, pins }, player), time))
     .toSorted((a, b) => a.item.due - b.item.due || b.item.lateDay - a.item.lateDay)
     .slice(0, MOST_PLANNED);

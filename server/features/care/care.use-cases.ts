@@ -1,3 +1,7 @@
+import { bookSign } from '#core/faults/faults-for.ts';
+import { interviewSaid } from '#core/faults/fault-words.ts';
+import { isLaidBy } from '#core/faults/faults-standing.ts';
+import { stopSaid } from '#core/faults/stop-words.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { bookItem } from '#core/book/book.ts';
@@ -29,8 +33,9 @@ function closedItems({ book }: Services, { facts, situation }: Reading, today: L
   });
 }
 
-/** What calls for attention at home: nothing while it is at the bench. */
-const atHand = ({ calendar, care }: Situation) => (calendar.awayUntil === null ? care.calling : []);
+/** What calls for attention at home: nothing while it is at the bench, or laid by. */
+const atHand = ({ calendar, care, faults }: Situation) =>
+  calendar.awayUntil === null && !isLaidBy(faults) ? care.calling : [];
 
 /** Everything the page of one instrument shows, computed from its facts. */
 export function instrumentPageOf(services: Services, id: string, today: LocalDate): Outcome<InstrumentPage, Failure> {
@@ -50,6 +55,11 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
     calling: atHand(situation).map(({ item }) => item.id),
     awaitsPackUp: care.awaitsPackUp,
     awayUntil: situation.calendar.awayUntil,
+    stopped: situation.faults.stopped && stopSaid(situation.faults.stopped),
+    wrong: situation.faults.open && {
+      key: situation.faults.open.key,
+      words: interviewSaid(situation.faults.open.noticed.map((sign) => bookSign(services.book, sign)?.words ?? sign)),
+    },
     leftForLater: care.leftForLater.map(({ item }) => ({ itemId: item.id, name: item.name })),
     openRunKey: facts.openRunKey,
     lastPlay: lastPlay && {

@@ -4,6 +4,7 @@ import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import { goesAlong, isDueAtHome } from '#core/care/due-at-home.ts';
 import { signParts } from '#core/care/sign-parts.ts';
+import { isLaidBy } from '#core/faults/faults-standing.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import type { MethodsStanding } from '#core/methods/methods-standing.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
@@ -56,7 +57,7 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
   const { item } = clock;
   const atBench = item.place === 'bench';
   const hands = atBench ? 'bench' : handsFor(item.skill, player);
-  const at = { hands, isAway: situation.calendar.awayUntil !== null };
+  const at = { hands, isAway: situation.calendar.awayUntil !== null, isLaidBy: isLaidBy(situation.faults) };
   const sign = signOf(item);
   return {
     itemId: item.id,

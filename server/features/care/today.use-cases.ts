@@ -2,6 +2,11 @@ import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { usualEvening } from '#core/plays/usual-evening.ts';
+import type { Situation } from '#core/situation/situation.ts';
+import { bookSign } from '#core/faults/faults-for.ts';
+import { interviewSaid } from '#core/faults/fault-words.ts';
+import { isLaidBy } from '#core/faults/faults-standing.ts';
+import { stopSaid } from '#core/faults/stop-words.ts';
 import { todayList, type StandsToday, type TodayLine } from '#core/situation/today-list.ts';
 import { wetWords } from '#core/situation/today-words.ts';
 import { condensate } from '#core/water/condensation.ts';
@@ -16,12 +21,14 @@ type Read = { readonly reading: Reading; readonly stands: StandsToday };
 
 /** How an instrument stands by now, as far as today's list asks. */
 function standsToday({ instrument: { id }, facts, situation }: Reading, now: WallClock): StandsToday {
-  const { care, kind, conditions, calendar } = situation(now.on);
+  const { care, kind, conditions, calendar, faults } = situation(now.on);
   const lastPlay = care.awaitsPackUp ? facts.lastPlay() : null;
   const roomCelsius = lastPlay?.roomCelsius ?? conditions.roomCelsius;
   return {
     id,
     isAway: calendar.awayUntil !== null,
+    stopped: faults.stopped === null ? null : isLaidBy(faults) ? 'laid-by' : 'with-care',
+    isAskedAbout: faults.open !== null,
     openRunKey: facts.openRunKey,
     awaitsPackUp: care.awaitsPackUp,
     playedAt: lastPlay?.endedAtMinute == null ? null : wallMinute(lastPlay.endedOn, lastPlay.endedAtMinute),
@@ -44,19 +51,35 @@ const instrumentView = ({ instrument, player }: Reading, me: PlayerId): TodayVie
   ownerName: player.id === me ? null : player.name,
 });
 
+/** What a stop says, or what was noticed of what is asked about. */
+function faultSaid(
+  { what }: TodayLine,
+  { faults }: Situation,
+  { book }: Services,
+): Pick<TodayLineView, 'words' | 'because'> | null {
+  if (what === 'stopped' && faults.stopped) {
+    const { heading, meanwhile, why } = stopSaid(faults.stopped);
+    return { words: heading, because: [{ rule: 'stopped', text: `${meanwhile} ${why}`, mark: 'practice' }] };
+  }
+  if (what !== 'wrong' || !faults.open) return null;
+  return { words: interviewSaid(faults.open.noticed.map((id) => bookSign(book, id)?.words ?? id)), because: [] };
+}
+
 function lineView(
-  { format }: Services,
+  services: Services,
   line: TodayLine,
   reading: Reading,
   { on, me }: { readonly on: WallClock['on']; readonly me: PlayerId },
 ): TodayLineView {
   const { what } = line;
   const { player, situation } = reading;
+  const { format } = services;
+  const fault = faultSaid(line, situation(on), services);
   return {
     what,
     ...instrumentView(reading, me),
-    words: what === 'wet' ? wetWords(line.wetMinutes, line.grams, format) : null,
-    because: what === 'wet' ? waterWhy(reading, on, format) : [],
+    words: what === 'wet' ? wetWords(line.wetMinutes, line.grams, format) : (fault?.words ?? null),
+    because: what === 'wet' ? waterWhy(reading, on, format) : (fault?.because ?? []),
     runKey: what === 'run' ? line.runKey : null,
     clock:
       what === 'first' || what === 'due' ? clockView(line.clock, situation(on), { player, today: on, format }) : null,

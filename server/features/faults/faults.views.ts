@@ -1,5 +1,5 @@
 import type { SignId } from '#core/book/fault.ts';
-import { bookSign, causeHere, partHere, signHere } from '#core/faults/faults-for.ts';
+import { bookSign, causeHere, partHere, signHere, type FaultsHere } from '#core/faults/faults-for.ts';
 import { faultNote } from '#core/faults/fault-note.ts';
 import { isOpen, type InterviewNoted } from '#core/faults/fault-record.ts';
 import {
@@ -10,13 +10,14 @@ import {
   outcomeSaid,
   riskWords,
 } from '#core/faults/fault-words.ts';
-import { saidIn, triedIn, type StopStanding } from '#core/faults/faults-standing.ts';
+import { saidIn, triedIn } from '#core/faults/faults-standing.ts';
 import { interview, type Interview, type InterviewWay, type Question, type Suspected } from '#core/faults/interview.ts';
 import { MISHAPS } from '#core/book/fault.ts';
+import { stopSaid } from '#core/faults/stop-words.ts';
 import { boreStrip, partName } from '#core/instruments/bore-strip.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import type { FaultsPage, InterviewView, Noticeable, QuestionView, StopView, SuspectView } from '#contract/faults.ts';
+import type { FaultsPage, InterviewView, Noticeable, QuestionView, SuspectView } from '#contract/faults.ts';
 import { lookAt, nameOfPart, remedyView, type Looked } from '#server/features/faults/looked-at.ts';
 import { noInstrument, type Failure } from '#server/failure.ts';
 import type { Services } from '#server/services.ts';
@@ -102,7 +103,8 @@ function noteOf(noted: InterviewNoted, stands: Interview, { reading, here, risks
       unsure: withAnswer('cannot-tell'),
       tried: noted.outcomes.map(({ cause, helped }) => ({ name: causeHere(here, cause)?.name ?? cause, helped })),
       known: risks.map((risk) => riskWords(risk, format)),
-      suspected: stands.suspected
+      // What is stopped goes by rule: no odds stand beside it.
+      suspected: (stands.stopped ? [] : stands.suspected)
         .slice(0, 3)
         .map(({ cause, word }) => `${cause.name} (${CHANCE_WORDS_SAID[word].toLowerCase()})`),
       hasCase: situation.kind.loose.some(({ id }) => id === 'case'),
@@ -143,37 +145,18 @@ function interviewView(noted: InterviewNoted, way: InterviewWay, looked: Looked)
   };
 }
 
-const CLEARED = {
-  bench: 'The bench says when it may be played again.',
-  maker: 'The maker says when it may be played again.',
-  teacher: 'Your teacher, or the bench, says when it may be played again.',
-  self: 'Say so when it is done.',
-} as const;
+/** How often a sign is what somebody comes with: the likeliest of its causes, by the words of the tables. */
+const howOften = ({ causes, figures }: FaultsHere, id: SignId): number =>
+  causes.reduce((sum, { common, links }) => {
+    const link = links.find(({ sign }) => sign === id);
+    return sum + (link ? figures.prior[common].value * figures.link[link.word].value : 0);
+  }, 0);
 
-export function stopView({ rule, unsure, since, key }: StopStanding): StopView {
-  const clearedBy = unsure ? 'teacher' : rule.clearedBy;
-  return {
-    key,
-    heading: rule.heading,
-    meanwhile: rule.meanwhile,
-    why: unsure ? 'Nobody could tell. It waits until your teacher or the bench has looked.' : CLEARED[clearedBy],
-    mayBePlayed: rule.stands === 'no-force',
-    clearedBy,
-    clearedWords:
-      clearedBy === 'self'
-        ? 'It is done'
-        : clearedBy === 'teacher'
-          ? 'The teacher has looked: it is well'
-          : clearedBy === 'maker'
-            ? 'The maker has seen to it'
-            : 'The bench has seen to it',
-    since,
-  };
-}
-
+/** What can be said to be noticed, the most frequent first; what is only tried is none of it. */
 const noticeable = (looked: Looked): Noticeable[] =>
   looked.here.signs
-    .filter(({ sort, id }) => sort === 'complaint' || looked.here.stops.some(({ sign }) => sign === id))
+    .filter(({ sort }) => sort !== 'trial')
+    .toSorted((a, b) => howOften(looked.here, b.id) - howOften(looked.here, a.id))
     .map(({ id, words, sense, sort, notes, part, also }) => ({
       sign: id,
       words,
@@ -201,7 +184,7 @@ export function faultsPageOf(
   return succeed({
     instrumentId: reading.instrument.id,
     playerId: reading.player.id,
-    stopped: faults.stopped && stopView(faults.stopped),
+    stopped: faults.stopped && stopSaid(faults.stopped),
     open: faults.open && interviewView(faults.open, way, looked),
     noticeable: noticeable(looked),
     known: risks.map((risk) => ({ text: riskWords(risk, format), mark: 'yours' as const })),

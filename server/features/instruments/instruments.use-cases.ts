@@ -1,3 +1,4 @@
+import { isLaidBy } from '#core/faults/faults-standing.ts';
 import { KIND_IDS, kindName } from '#core/instruments/kind.ts';
 import { standingWords } from '#core/care/care-words.ts';
 import { lastPlayedOn } from '#core/plays/play-columns.ts';
@@ -31,7 +32,7 @@ export const listKinds = ({ book }: Services): KindView[] =>
 
 function shelfPlace(reading: Reading, today: LocalDate): ShelfPlace {
   const { instrument, facts } = reading;
-  const { kind, care, calendar } = reading.situation(today);
+  const { kind, care, calendar, faults } = reading.situation(today);
   const worst = worstClock(care.clocks);
   return {
     id: instrument.id,
@@ -50,6 +51,7 @@ function shelfPlace(reading: Reading, today: LocalDate): ShelfPlace {
     awayUntil: calendar.awayUntil,
     openRunKey: facts.openRunKey,
     lastPlayedOn: lastPlayedOn(facts.plays),
+    faults: isLaidBy(faults) ? 'stopped' : faults.open || faults.stopped ? 'open' : 'none',
     hasReeds: reedFamilyOf(kind) !== null,
   };
 }

@@ -1,3 +1,4 @@
+import { isLaidBy } from '#core/faults/faults-standing.ts';
 import type { ClockReason } from '#core/care/care-clock.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
@@ -84,6 +85,12 @@ function playedBefore(
     : fail(notFound('playKey', { code: 'no-such-play' }));
 }
 
+/** An instrument that is laid by is neither made ready nor cared for; what was played all the same is packed up. */
+const stoppedFor = (kind: RunKind, { faults }: Situation): Refusal | null =>
+  kind !== 'after' && faults.stopped && isLaidBy(faults)
+    ? { code: 'instrument-is-stopped', heading: faults.stopped.rule.heading }
+    : null;
+
 /** A share with its instrument's situation: what the planner plans from. */
 function partOf(
   services: Services,
@@ -95,6 +102,8 @@ function partOf(
   const { instrument } = reading;
   if (instrument.leftOn !== null) return fail(conflict(`${field}.instrumentId`, { code: 'not-on-shelf' }));
   const situation = reading.situation(now.on);
+  const stop = stoppedFor(kind, situation);
+  if (stop !== null) return fail(conflict(`${field}.instrumentId`, stop));
   const items = itemsOf(situation, { kind, share, field }, player);
   if (!items.ok) return items;
   const played = playedBefore(services, { kind, share, reading }, situation);

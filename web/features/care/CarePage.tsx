@@ -1,5 +1,6 @@
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { useToday } from '#web/clock/today.ts';
@@ -24,7 +25,7 @@ import { AboutInstrument } from '#web/features/instruments/compartments/AboutIns
 
 function Loaded({ page }: { readonly page: InstrumentPage }) {
   const today = useToday();
-  const { instrument, clocks, calling, awayUntil } = page;
+  const { instrument, clocks, calling, awayUntil, stopped } = page;
   const care = useCareActions(instrument.id, instrument.playerId);
   const periodic = clocks.filter(({ everyPlay }) => !everyPlay);
   const rank = (id: string) => (calling.includes(id) ? calling.indexOf(id) : calling.length);
@@ -53,6 +54,17 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
             <Typography>
               It is at the bench until {FORMAT.weekdayDate(awayUntil)}. Its care waits until it is back.
             </Typography>
+          </Compartment>
+        )}
+        {stopped && (
+          <Compartment sx={{ borderColor: 'stop.main', borderWidth: 3 }}>
+            <Typography sx={{ fontWeight: 650 }}>{stopped.heading}.</Typography>
+            <Typography>
+              {stopped.meanwhile} {stopped.mayBePlayed ? '' : 'Its care waits until somebody has looked at it.'}
+            </Typography>
+            <Button color="inherit" {...{ component: Link, to: `/faults/${instrument.id}` }}>
+              See what it is
+            </Button>
           </Compartment>
         )}
         <Compartment

@@ -11,7 +11,7 @@ import { PlainList } from '#web/ui/PlainList.tsx';
 
 const SHOWN = 4;
 
-/** The few things that call for attention; nothing does while it is at the bench. */
+/** The few things that call for attention; nothing does while it is at the bench or stopped. */
 export function MattersNow({ page }: { readonly page: InstrumentPage }) {
   const today = useToday();
   const { instrument } = page;
@@ -30,9 +30,11 @@ export function MattersNow({ page }: { readonly page: InstrumentPage }) {
     >
       {calling.length === 0 && (
         <Typography>
-          {page.awayUntil === null
-            ? 'Nothing is due. All regular care is done.'
-            : 'Nothing for you to do: its care waits until it is back.'}
+          {page.awayUntil !== null
+            ? 'Nothing for you to do: its care waits until it is back.'
+            : page.stopped && !page.stopped.mayBePlayed
+              ? 'Nothing for you to do: its care waits until somebody has looked at it.'
+              : 'Nothing is due. All regular care is done.'}
         </Typography>
       )}
       <PlainList>

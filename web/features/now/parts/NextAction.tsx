@@ -5,6 +5,7 @@ import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentPage } from '#contract/care.ts';
 import { duration, listed } from '#core/explain/format.ts';
 import { FORMAT } from '#web/clock/format.ts';
+import { SomethingWrong, StoppedNow } from '#web/features/now/parts/FaultsNow.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
@@ -25,7 +26,7 @@ export function NextAction({
   readonly onMakeReady: () => void;
   readonly busy: boolean;
 }) {
-  const { instrument, openRunKey, awaitsPackUp, awayUntil, leftForLater, lastPlay, water } = page;
+  const { instrument, openRunKey, awaitsPackUp, awayUntil, stopped, leftForLater, lastPlay, water } = page;
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const played = lastPlay
     ? `Last played ${FORMAT.weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
@@ -40,6 +41,7 @@ export function NextAction({
         <BrassButton {...{ component: Link, to: `/pack-up/${instrument.id}/${openRunKey}` }}>Go on with it</BrassButton>
       </>
     );
+  if (stopped && !stopped.mayBePlayed) return <StoppedNow page={page} busy={busy} onPlayed={onPlayed} />;
   if (awayUntil !== null)
     return (
       <>
@@ -113,6 +115,7 @@ export function NextAction({
       <Button color="inherit" disabled={busy} onClick={onMakeReady} sx={{ mt: 1.5 }}>
         Make ready to play
       </Button>
+      <SomethingWrong page={page} />
     </>
   );
 }

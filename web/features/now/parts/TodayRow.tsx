@@ -44,6 +44,16 @@ function RowAction({ line, busy, onPackUp, onDo }: TodayRowProps) {
         Go on
       </Button>
     );
+  if (what === 'stopped' || what === 'wrong')
+    return (
+      <Button
+        {...shape}
+        {...{ component: Link, to: `/faults/${instrumentId}` }}
+        aria-label={`${what === 'stopped' ? 'See it' : 'Go on'}: ${name}`}
+      >
+        {what === 'stopped' ? 'See it' : 'Go on'}
+      </Button>
+    );
   if (clock === null)
     return (
       <Button {...shape} onClick={() => onPackUp(line)} aria-label={`Pack up: ${name}`}>
@@ -77,7 +87,7 @@ export function TodayRow(props: TodayRowProps) {
   const { first, second } = headline(line);
   const because = clock?.because ?? line.because;
   const why = useWhyFold({ lines: because, about: `${first}, ${nameOf(line)}` });
-  const over = clock?.gauge.state === 'overdue';
+  const over = clock?.gauge.state === 'overdue' || what === 'stopped';
   return (
     <PlainRow
       sx={{

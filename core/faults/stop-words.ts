@@ -1,0 +1,44 @@
+import type { ClearedBy } from '#core/book/fault.ts';
+import type { StopStanding } from '#core/faults/faults-standing.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+
+/** A stop as it is said: what is done meanwhile, and who says that the instrument is well again. */
+export type StopSaid = {
+  /** The fact that is ended once it is well. */
+  readonly key: string;
+  readonly heading: string;
+  readonly meanwhile: string;
+  readonly why: string;
+  readonly mayBePlayed: boolean;
+  readonly clearedBy: ClearedBy;
+  readonly clearedWords: string;
+  readonly since: LocalDate;
+};
+
+const WHO_SAYS: Readonly<Record<ClearedBy, string>> = {
+  bench: 'The bench says when it may be played again.',
+  maker: 'The maker says when it may be played again.',
+  teacher: 'Your teacher, or the bench, says when it may be played again.',
+  self: 'Say so when it is done.',
+};
+const CLEARED: Readonly<Record<ClearedBy, string>> = {
+  bench: 'The bench has seen to it',
+  maker: 'The maker has seen to it',
+  teacher: 'The teacher or the bench has looked: it is well',
+  self: 'It is done',
+};
+
+/** A stop in words. */
+export function stopSaid({ rule, unsure, since, key }: StopStanding): StopSaid {
+  const clearedBy = unsure ? 'teacher' : rule.clearedBy;
+  return {
+    key,
+    heading: rule.heading,
+    meanwhile: rule.meanwhile,
+    why: unsure ? 'Nobody could tell. It waits until your teacher or the bench has looked.' : WHO_SAYS[clearedBy],
+    mayBePlayed: rule.stands === 'no-force',
+    clearedBy,
+    clearedWords: CLEARED[clearedBy],
+    since,
+  };
+}

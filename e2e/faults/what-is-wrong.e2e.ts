@@ -1,0 +1,79 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { scene } from '#e2e/scene.ts';
+import { atRest, sees, tap, textOf, visit, walk, type Walker } from '#e2e/walker.ts';
+
+const { url, browser } = scene();
+let page: Walker;
+beforeEach(async () => {
+  page = await walk(browser(), url('/now/wren-flute'));
+}, 300_000);
+afterEach(async () => {
+  await page.browserContext().close();
+});
+
+/** Answers what is asked until nothing is: yes where the question says one of these words, no otherwise. */
+async function answerAll(yes: readonly string[]): Promise<void> {
+  for (let asked = 0; asked < 12; asked++) {
+    await atRest(page);
+    const question = await page.$eval('main h2', (head) => (head as HTMLElement).innerText);
+    const isAsked = (await textOf(page)).includes('I cannot tell');
+    if (!isAsked) return;
+    const before = question;
+    await tap(page, yes.some((word) => question.includes(word)) ? 'Yes' : 'No');
+    await page.waitForFunction(
+      (said) => (document.querySelector('main h2') as HTMLElement | null)?.innerText !== said,
+      {},
+      before,
+    );
+  }
+}
+
+describe('something is wrong', () => {
+  test('from a word typed to a remedy that helped, which the record keeps; Undo asks again', async () => {
+    await tap(page, 'Something is wrong', 'link');
+    await sees(page, 'What do you notice on Bamboo flute?');
+    await visit(page, url('/faults/marit-piccolo'));
+    await page.locator('::-p-aria([name="In your own words"])').fill('bubbles');
+    await tap(page, 'One note gurgles or bubbles');
+    await tap(page, 'Find out what it may be');
+    await sees(page, 'What it may be');
+    await answerAll(['clear']);
+    await sees(page, 'Blow the hole out and blot its pad');
+    await sees(page, 'Do not poke into the hole.');
+    await tap(page, 'Done: that was it');
+    await sees(page, 'Water in a tone hole: that was it');
+    await sees(page, 'What it was before');
+    await tap(page, 'Undo');
+    await sees(page, 'What was said');
+    expect(page.complaints).toEqual([]);
+  }, 300_000);
+
+  test('what is stopped is said on Now and asked of nobody, until somebody with a name has looked', async () => {
+    await visit(page, url('/now/petra-bassoon'));
+    await sees(page, 'Stopped: not to be played.');
+    expect(await textOf(page)).not.toContain('Make ready to play');
+    await tap(page, 'See what it is', 'link');
+    await sees(page, 'Nobody could tell.');
+    await tap(page, 'The teacher or the bench has looked: it is well');
+    await sees(page, 'it is well again');
+    await visit(page, url('/now/petra-bassoon'));
+    await sees(page, 'Make ready to play');
+    expect(page.complaints).toEqual([]);
+  }, 300_000);
+
+  test('what happened to it is two taps, and changes what is asked first', async () => {
+    await visit(page, url('/faults/marit-clarinet'));
+    await tap(page, 'Something happened');
+    await page.locator('[role="dialog"] ::-p-text(Dropped or knocked)').click();
+    await tap(page, 'Mouthpiece');
+    await tap(page, 'Note it');
+    await sees(page, 'It was dropped or knocked: mouthpiece');
+    await tap(page, 'It squeaks');
+    await tap(page, 'Find out what it may be');
+    // Her air is dry, and dry wood cracks: that comes before anything else.
+    await sees(page, 'Do you see a line or crack in the wood');
+    await tap(page, 'No');
+    await sees(page, 'Is the tip of the mouthpiece itself chipped?');
+    expect(page.complaints).toEqual([]);
+  }, 300_000);
+});

@@ -1,0 +1,86 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import type { ShelfPlace } from '#contract/instruments.ts';
+import { useToday } from '#web/clock/today.ts';
+import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
+import { CurrentPlayer } from '#web/features/players/parts/CurrentPlayer.tsx';
+import { playerQueries } from '#web/features/players/players.queries.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Problem } from '#web/ui/Problem.tsx';
+import { QueryView } from '#web/ui/QueryView.tsx';
+import { Silhouette } from '#web/ui/Silhouette.tsx';
+
+/** How what is wrong with it stands, in a few words. */
+const standsWords = ({ faults }: ShelfPlace): string | null =>
+  faults === 'stopped' ? 'Stopped: not to be played' : faults === 'open' ? 'Something is being looked for' : null;
+
+function Row({ place }: { readonly place: ShelfPlace }) {
+  const { id, name, kind, kindName } = place;
+  const stands = standsWords(place);
+  return (
+    <PlainRow
+      sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr auto', columnGap: 1.5, alignItems: 'center', py: 0.75 }}
+    >
+      <Silhouette kind={kind} size={44} />
+      <Box sx={{ minWidth: 0 }}>
+        <Typography sx={{ fontWeight: 650 }}>{name}</Typography>
+        <Typography variant="body2" sx={{ color: place.faults === 'stopped' ? 'stop.ink' : 'text.secondary' }}>
+          {stands ?? kindName}
+        </Typography>
+      </Box>
+      <Button
+        variant="outlined"
+        color="inherit"
+        {...{ component: Link, to: `/faults/${id}` }}
+        aria-label={`${stands === null ? 'Something is wrong with' : 'Go on with'} ${name}`}
+        sx={{ minHeight: 48 }}
+      >
+        {stands === null ? 'Something is wrong' : 'Go on'}
+      </Button>
+    </PlainRow>
+  );
+}
+
+function Loaded({ own }: { readonly own: readonly ShelfPlace[] }) {
+  const rank = ({ faults }: ShelfPlace) => ['stopped', 'open', 'none'].indexOf(faults);
+  if (own.length === 0)
+    return (
+      <Problem
+        title="No instrument yet"
+        text="Once there is one, this is where you say what you notice on it."
+        to="/add"
+        action="Add an instrument"
+      />
+    );
+  return (
+    <Box sx={{ maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
+      <Typography variant="h1">Something is wrong</Typography>
+      <Compartment title="With which instrument?">
+        <PlainList>
+          {own
+            .toSorted((a, b) => rank(a) - rank(b))
+            .map((place) => (
+              <Row key={place.id} place={place} />
+            ))}
+        </PlainList>
+      </Compartment>
+    </Box>
+  );
+}
+
+/** Which instrument is it? The player’s own, what is stopped first. */
+export function FaultsAllPage() {
+  const shelf = useQuery(instrumentQueries.shelf(useToday()));
+  const players = useQuery(playerQueries.list());
+  return (
+    <QueryView query={shelf} height={400}>
+      {(places) => (
+        <CurrentPlayer players={players} height={400}>
+          {(player) => <Loaded own={places.filter(({ playerId }) => playerId === player?.id)} />}
+        </CurrentPlayer>
+      )}
+    </QueryView>
+  );
+}

@@ -1,0 +1,74 @@
+import { Box, Collapse, Button, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { FaultBook } from '#contract/faults.ts';
+import { useToday } from '#web/clock/today.ts';
+import { faultQueries } from '#web/features/faults/faults.queries.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { QueryView } from '#web/ui/QueryView.tsx';
+
+type Complaint = FaultBook['complaints'][number];
+
+const CauseLine = ({ cause }: { readonly cause: Complaint['causes'][number] }) => (
+  <Box component="li" sx={{ borderLeft: '3px solid', borderColor: 'divider', pl: 1.25 }}>
+    <Typography sx={{ fontWeight: 650 }}>{cause.name}</Typography>
+    {cause.looks.length > 0 && (
+      <Typography variant="body2" color="text.secondary">
+        Look first: {cause.looks[0]}
+      </Typography>
+    )}
+    <Typography variant="body2">
+      {cause.remedy.heading} · {cause.remedy.handWords.toLowerCase()}
+    </Typography>
+    {cause.remedy.never && (
+      <Typography variant="body2" color="text.secondary">
+        {cause.remedy.never}
+      </Typography>
+    )}
+  </Box>
+);
+
+function ComplaintRow({ complaint }: { readonly complaint: Complaint }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <PlainRow>
+      <Button
+        fullWidth
+        color="inherit"
+        aria-expanded={open}
+        aria-label={`Look up: ${complaint.words}`}
+        onClick={() => setOpen(!open)}
+        sx={{ justifyContent: 'flex-start', textAlign: 'left', minHeight: 48 }}
+      >
+        {complaint.words}
+      </Button>
+      <Collapse in={open} unmountOnExit>
+        <PlainList gap={1} sx={{ mb: 1.5 }}>
+          {complaint.causes.map((cause) => (
+            <CauseLine key={cause.cause} cause={cause} />
+          ))}
+        </PlainList>
+      </Collapse>
+    </PlainRow>
+  );
+}
+
+/** Every sign of this instrument with its causes, first looks and remedies, without an interview. */
+export function LookItUp({ instrumentId }: { readonly instrumentId: InstrumentId }) {
+  const query = useQuery(faultQueries.book(instrumentId, useToday()));
+  return (
+    <Compartment title="Look it up">
+      <QueryView query={query} height={400}>
+        {({ complaints }) => (
+          <PlainList>
+            {complaints.map((complaint) => (
+              <ComplaintRow key={complaint.sign} complaint={complaint} />
+            ))}
+          </PlainList>
+        )}
+      </QueryView>
+    </Compartment>
+  );
+}

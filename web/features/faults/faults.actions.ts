@@ -1,0 +1,70 @@
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { CauseId, Mishap, SignId } from '#core/book/fault.ts';
+import type { Answer } from '#core/faults/stops.ts';
+import type { EndedBy } from '#core/faults/fault-record.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import type { PartId } from '#core/instruments/kind.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import {
+  faultEndFact,
+  interviewAnswerFact,
+  interviewFact,
+  interviewOutcomeFact,
+  mishapFact,
+  type SuspectView,
+} from '#contract/faults.ts';
+import { useBeginRun } from '#web/record/begin-run.actions.ts';
+import { useLog } from '#web/record/log.actions.ts';
+import { useWithdraw } from '#web/record/withdraw.actions.ts';
+
+/** What can be done about what is wrong with an instrument: say it, answer, try a remedy, say who has looked. */
+export function useFaultActions(instrumentId: InstrumentId, playerId: PlayerId) {
+  const begin = useLog(interviewFact);
+  const answer = useLog(interviewAnswerFact);
+  const outcome = useLog(interviewOutcomeFact);
+  const end = useLog(faultEndFact);
+  const run = useBeginRun();
+  const { withdraw, busy } = useWithdraw();
+  return {
+    busy: begin.busy || answer.busy || outcome.busy || end.busy || run.busy || busy,
+    begin: (noticed: readonly SignId[]) => begin.log({ instrumentId, noticed: [...noticed] }, { said: 'Noted.' }),
+    answer: (interviewKey: string, sign: SignId, said: Answer) =>
+      answer.log({ interviewKey, sign, answer: said, noticed: false }),
+    alsoNotice: (interviewKey: string, sign: SignId) =>
+      answer.log({ interviewKey, sign, answer: 'yes', noticed: true }, { said: 'Noted.' }),
+    tried: (interviewKey: string, { cause, name }: Pick<SuspectView, 'cause' | 'name'>, helped: boolean) =>
+      outcome.log(
+        { interviewKey, cause: cause satisfies CauseId, helped },
+        { said: helped ? `${name}: that was it.` : `${name}: that did not help.` },
+      ),
+    end: (faultKey: string, by: EndedBy) =>
+      end.log(
+        { faultKey, by },
+        { said: by === 'nobody' ? 'Let be. It stays in the record.' : 'Noted: it is well again.' },
+      ),
+    begunCare: (itemId: CareItemId) =>
+      run.begin({ kind: 'care', playerId, parts: [{ instrumentId, itemIds: [itemId] }] }),
+    takeBack: (key: string) => withdraw(key),
+  };
+}
+export type FaultActions = ReturnType<typeof useFaultActions>;
+
+type MishapSaid = {
+  readonly mishap: Mishap;
+  /** What it is called. */
+  readonly name: string;
+  readonly part: PartId | null;
+  readonly happenedOn: LocalDate;
+};
+
+/** Something happened to it: the form of one mishap. */
+export function useMishap(instrumentId: InstrumentId) {
+  const { log, busy, problem, open } = useLog(mishapFact, { form: true });
+  return {
+    busy,
+    problem,
+    open,
+    say: ({ name, ...said }: MishapSaid, onLogged: () => void) =>
+      log({ instrumentId, ...said }, { said: `${name}: noted.`, onLogged }),
+  };
+}

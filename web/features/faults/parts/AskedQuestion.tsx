@@ -1,0 +1,69 @@
+import { Box, Button, Typography } from '@mui/material';
+import type { Answer } from '#core/faults/stops.ts';
+import type { StripSegment } from '#contract/instruments.ts';
+import type { InterviewView, QuestionView } from '#contract/faults.ts';
+import { BoreStrip } from '#web/ui/BoreStrip.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+const ANSWERS = [
+  { answer: 'yes', words: 'Yes' },
+  { answer: 'no', words: 'No' },
+  { answer: 'cannot-tell', words: 'I cannot tell' },
+] as const satisfies readonly { answer: Answer; words: string }[];
+
+type AskedQuestionProps = {
+  readonly question: QuestionView;
+  readonly interview: Pick<InterviewView, 'asked' | 'said'>;
+  readonly strip: readonly StripSegment[];
+  readonly busy: boolean;
+  readonly onAnswer: (answer: Answer) => void;
+  readonly onBack: (() => void) | null;
+};
+
+/** One question at a time: where to look, what is meant, and three answers a thumb can hit. */
+export function AskedQuestion({ question, interview, strip, busy, onAnswer, onBack }: AskedQuestionProps) {
+  const { part, partName, how, tool, isStop, why } = question;
+  const isOnTube = part !== null && strip.some((segment) => segment.part === part);
+  return (
+    <Compartment>
+      <Typography variant="body2" color="text.secondary">
+        Question {interview.asked + 1}
+        {partName && ` · ${partName.toLowerCase()}`}
+        {tool && ` · needs ${tool}`}
+      </Typography>
+      <Typography variant="h1" component="h2" sx={{ my: 1, color: isStop ? 'stop.ink' : undefined }}>
+        {question.question}
+      </Typography>
+      {how && <Typography sx={{ mb: 1.5, maxWidth: '62ch' }}>{how}</Typography>}
+      {isOnTube && <BoreStrip segments={strip} activePart={part} bare label={`Where to look: ${partName ?? ''}`} />}
+      <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 1fr 1.4fr' }, mt: 1.5 }}>
+        {ANSWERS.map(({ answer, words }) => (
+          <Button
+            key={answer}
+            variant="outlined"
+            color="inherit"
+            disabled={busy}
+            onClick={() => onAnswer(answer)}
+            sx={{
+              minHeight: 60,
+              borderWidth: 2,
+              fontSize: '1.0625rem',
+              gridColumn: answer === 'cannot-tell' ? { xs: '1 / -1', sm: 'auto' } : 'auto',
+            }}
+          >
+            {words}
+          </Button>
+        ))}
+      </Box>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', mt: 1 }}>
+        <WhyFold lines={[{ rule: 'asked', text: why, mark: 'estimate' }]} about="this question" label="Why this one" />
+        {onBack && (
+          <Button color="inherit" disabled={busy} onClick={onBack}>
+            Back
+          </Button>
+        )}
+      </Box>
+    </Compartment>
+  );
+}

@@ -1,0 +1,66 @@
+import { Box, Typography } from '@mui/material';
+import type { InterviewView, SuspectView } from '#contract/faults.ts';
+import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { useWhyFold } from '#web/ui/WhyFold.tsx';
+
+/** Filled as far as it is believed: a bar of the tube, beside the word that says the same. */
+const Chance = ({ percent }: { readonly percent: number }) => (
+  <Box
+    aria-hidden
+    sx={{
+      width: 10,
+      alignSelf: 'stretch',
+      minHeight: 36,
+      border: '2px solid',
+      borderColor: 'tube.wall',
+      borderRadius: 1,
+      display: 'flex',
+      alignItems: 'flex-end',
+      overflow: 'hidden',
+    }}
+  >
+    <Box sx={{ width: '100%', height: `${percent}%`, bgcolor: 'text.primary' }} />
+  </Box>
+);
+
+function Suspect({ suspect }: { readonly suspect: SuspectView }) {
+  const { name, wordSaid, percent, partName, because, remedy, wasTried } = suspect;
+  const lines = because.map(({ text, mark }) => ({ rule: text, text, mark }));
+  const why = useWhyFold({
+    lines: [{ rule: 'chance', text: `About ${percent} in 100 by what is known so far.`, mark: 'estimate' }, ...lines],
+    about: name,
+  });
+  return (
+    <PlainRow
+      sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr auto', columnGap: 1.5, alignItems: 'center', py: 1 }}
+    >
+      <Chance percent={percent} />
+      <Box sx={{ minWidth: 0 }}>
+        <Typography sx={{ fontWeight: 650, lineHeight: 1.25 }}>{name}</Typography>
+        <Typography variant="body2" color="text.secondary">
+          {wordSaid}
+          {partName && ` · ${partName.toLowerCase()}`} ·{' '}
+          {wasTried ? 'tried, did not help' : remedy.handWords.toLowerCase()}
+        </Typography>
+      </Box>
+      {why.button}
+      {why.fold}
+    </PlainRow>
+  );
+}
+
+/** What it may be, likeliest first, in words; figures under Why. */
+export const MayBe = ({ interview: { suspected, notInListPercent } }: { readonly interview: InterviewView }) => (
+  <>
+    <PlainList>
+      {suspected.map((suspect) => (
+        <Suspect key={suspect.cause} suspect={suspect} />
+      ))}
+    </PlainList>
+    <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+      {notInListPercent >= 30
+        ? `It may well be something that is not in this list (about ${notInListPercent} in 100). Then your teacher or the bench finds it.`
+        : `Something that is not in this list: about ${notInListPercent} in 100.`}
+    </Typography>
+  </>
+);

@@ -1,0 +1,68 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useState } from 'react';
+import type { Answer } from '#core/faults/stops.ts';
+import type { SignId } from '#core/book/fault.ts';
+import type { InterviewView } from '#contract/faults.ts';
+import { Caution } from '#web/ui/Caution.tsx';
+import { ChooseOne } from '#web/ui/ChooseOne.tsx';
+import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+
+const WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', 'cannot-tell': 'I cannot tell' };
+const OPTIONS = [
+  { value: 'yes', words: WORDS.yes },
+  { value: 'no', words: WORDS.no },
+  { value: 'cannot-tell', words: WORDS['cannot-tell'] },
+] as const satisfies readonly { value: Answer; words: string }[];
+
+type SaidSoFarProps = {
+  readonly interview: InterviewView;
+  readonly onAnswer: (sign: SignId, answer: Answer) => void;
+};
+
+/** What was noticed and answered; any of it can be said otherwise. */
+export function SaidSoFar({ interview: { said, against }, onAnswer }: SaidSoFarProps) {
+  const [open, setOpen] = useState<SignId | null>(null);
+  return (
+    <>
+      {against && (
+        <Caution sx={{ mb: 1 }}>
+          The last answer goes against an earlier one: “{against.words}”. Have another look at it.
+        </Caution>
+      )}
+      <PlainList>
+        {said.map(({ sign, words, question, answer, noticed }) => (
+          <PlainRow key={sign} sx={{ py: 0.5 }}>
+            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto', alignItems: 'center', gap: 1 }}>
+              <Typography sx={{ lineHeight: 1.3 }}>
+                {noticed ? words : question}
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  {' '}
+                  · {noticed && answer === 'yes' ? 'noticed' : WORDS[answer]}
+                </Box>
+              </Typography>
+              <Button
+                color="inherit"
+                aria-expanded={open === sign}
+                aria-label={`Change: ${words}`}
+                onClick={() => setOpen(open === sign ? null : sign)}
+              >
+                Change
+              </Button>
+            </Box>
+            {open === sign && (
+              <ChooseOne
+                label={question}
+                options={OPTIONS}
+                value={answer}
+                onChange={(next) => {
+                  onAnswer(sign, next);
+                  setOpen(null);
+                }}
+              />
+            )}
+          </PlainRow>
+        ))}
+      </PlainList>
+    </>
+  );
+}

@@ -1,0 +1,104 @@
+import { Box, Button, TextField, Typography } from '@mui/material';
+import { useState } from 'react';
+import type { Sense, SignId } from '#core/book/fault.ts';
+import { findSigns } from '#core/faults/find-signs.ts';
+import type { FaultsPage, Noticeable } from '#contract/faults.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { ChooseOne } from '#web/ui/ChooseOne.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { PlainList } from '#web/ui/PlainList.tsx';
+
+const SENSES = [
+  { value: 'hear', words: 'I hear it' },
+  { value: 'feel', words: 'I feel it' },
+  { value: 'see', words: 'I see it' },
+] as const satisfies readonly { value: Sense; words: string }[];
+
+type SignChoiceProps = {
+  readonly signs: readonly Noticeable[];
+  readonly chosen: readonly SignId[];
+  readonly onToggle: (sign: SignId) => void;
+};
+
+/** Signs to be tapped, several at once. */
+const SignChoice = ({ signs, chosen, onToggle }: SignChoiceProps) => (
+  <PlainList
+    sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', sm: 'repeat(auto-fill, minmax(240px, 1fr))' } }}
+  >
+    {signs.map(({ sign, words, partName }) => (
+      <Box component="li" key={sign}>
+        <Button
+          fullWidth
+          variant={chosen.includes(sign) ? 'contained' : 'outlined'}
+          color={chosen.includes(sign) ? 'primary' : 'inherit'}
+          aria-pressed={chosen.includes(sign)}
+          onClick={() => onToggle(sign)}
+          sx={{ minHeight: 56, justifyContent: 'flex-start', textAlign: 'left', lineHeight: 1.25 }}
+        >
+          <span>
+            {words}
+            {partName && (
+              <Typography component="span" variant="body2" sx={{ display: 'block', opacity: 0.8 }}>
+                {partName}
+              </Typography>
+            )}
+          </span>
+        </Button>
+      </Box>
+    ))}
+  </PlainList>
+);
+
+type StartInterviewProps = {
+  readonly page: FaultsPage;
+  readonly busy: boolean;
+  readonly title: string;
+  readonly action: string;
+  readonly onBegin: (noticed: readonly SignId[]) => void;
+};
+
+/** Say what you notice: in your own words, or by touch. */
+export function StartInterview({ page, busy, title, action, onBegin }: StartInterviewProps) {
+  const [typed, setTyped] = useState('');
+  const [sense, setSense] = useState<Sense>('hear');
+  const [chosen, setChosen] = useState<readonly SignId[]>([]);
+  const found = findSigns(page.noticeable, typed).slice(0, 6);
+  const isTyping = typed.trim() !== '';
+  const signs = isTyping
+    ? found
+    : page.noticeable.filter((one) => one.sort === 'complaint' && (one.sense === sense || chosen.includes(one.sign)));
+  const toggle = (sign: SignId) =>
+    setChosen(chosen.includes(sign) ? chosen.filter((one) => one !== sign) : [...chosen, sign]);
+  return (
+    <Compartment title={title}>
+      <Box sx={{ display: 'grid', gap: 2 }}>
+        <TextField
+          label="In your own words"
+          placeholder="squeaks, gurgles, sticks …"
+          value={typed}
+          onChange={({ target }) => setTyped(target.value)}
+        />
+        {!isTyping && <ChooseOne label="How do you notice it?" options={SENSES} value={sense} onChange={setSense} />}
+        {isTyping && found.length === 0 && (
+          <Typography color="text.secondary">
+            Nothing on this instrument goes by these words. Try another word, or choose below by hearing, feeling or
+            seeing.
+          </Typography>
+        )}
+        <BrassButton
+          disabled={busy || chosen.length === 0}
+          onClick={() => {
+            onBegin(chosen);
+            setChosen([]);
+            setTyped('');
+          }}
+          // In sight, however many signs there are.
+          sx={{ minHeight: 56, position: 'sticky', top: 8, zIndex: 1 }}
+        >
+          {action}
+        </BrassButton>
+        <SignChoice signs={signs} chosen={chosen} onToggle={toggle} />
+      </Box>
+    </Compartment>
+  );
+}

@@ -1,0 +1,39 @@
+import { Button, Typography } from '@mui/material';
+import { Link } from 'react-router';
+import type { InstrumentPage } from '#contract/care.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+
+type StoppedNowProps = {
+  readonly page: Pick<InstrumentPage, 'instrument' | 'stopped'>;
+  readonly busy: boolean;
+  readonly onPlayed: () => void;
+};
+
+/** It is not to be played: what is done meanwhile, and where to go on. */
+export const StoppedNow = ({ page: { instrument, stopped }, busy, onPlayed }: StoppedNowProps) =>
+  stopped && (
+    <>
+      <Typography variant="h1" sx={{ mb: 1, color: 'stop.ink' }}>
+        Stopped: not to be played.
+      </Typography>
+      <Typography sx={{ fontWeight: 650 }}>{stopped.heading}.</Typography>
+      <Typography sx={{ mb: 2 }}>
+        {stopped.meanwhile} {stopped.why}
+      </Typography>
+      <BrassButton {...{ component: Link, to: `/faults/${instrument.id}` }}>See what it is</BrassButton>
+      <Button color="inherit" disabled={busy} onClick={onPlayed} sx={{ mt: 1 }}>
+        I have played it
+      </Button>
+    </>
+  );
+
+/** The way to say that something is wrong, or to go on with it. */
+export const SomethingWrong = ({ page: { instrument, wrong, stopped } }: { readonly page: InstrumentPage }) => (
+  <>
+    {stopped && <Typography sx={{ mt: 1.5, fontWeight: 650 }}>{stopped.heading}.</Typography>}
+    {wrong && <Typography sx={{ mt: 1.5 }}>{wrong.words}.</Typography>}
+    <Button color="inherit" {...{ component: Link, to: `/faults/${instrument.id}` }} sx={{ mt: 0.5 }}>
+      {wrong ? 'Go on finding out' : 'Something is wrong'}
+    </Button>
+  </>
+);
