@@ -20,8 +20,10 @@ const ELSEWHERE_AFTER = 1;
 const SURE_AFTER = 2;
 /** "I cannot tell" so often running leads to a person. */
 export const UNSURE_RUNNING = 3;
-/** An answer expected to tell less than this is not asked for; a tool or taking apart waits for it, too (estimate). */
+/** An answer expected to tell less than this is not asked for (estimate). */
 export const WORTH_BITS = 0.02;
+/** A tool, or taking apart, waits for a plain look that tells as much as this (estimate). */
+export const LOOK_FIRST_BITS = 0.1;
 /** An answer less likely than this beside the earlier ones goes against one of them (estimate). */
 const AGAINST = 0.08;
 
@@ -142,7 +144,9 @@ export function bestQuestion(
     return { sign, stop: null, bits, effort: effortOf(sign, here.figures) };
   });
   const worth = questions.filter(({ bits }) => bits >= WORTH_BITS);
-  const plain = worth.filter(({ sign }) => sign.tool === undefined && sign.apart !== true);
+  const plain = worth.filter(
+    ({ sign, bits }) => bits >= LOOK_FIRST_BITS && sign.tool === undefined && sign.apart !== true,
+  );
   return (plain.length > 0 ? plain : worth).reduce<Question | null>(
     (best, one) => (best === null || one.bits / one.effort > best.bits / best.effort ? one : best),
     null,

@@ -68,24 +68,27 @@ const asking = (here: FaultsHere, way: InterviewWay, said: readonly Said[]): Int
     tried: [],
   });
 
+/** How an interview ended, and what was said in it. */
+export type Ended = { readonly stands: Interview; readonly said: readonly Said[] };
+
 /** The interview of a case, each question answered as the case has it, to its end. */
-export function interviewed(here: FaultsHere, one: Case, way: InterviewWay): Interview {
+export function interviewed(here: FaultsHere, one: Case, way: InterviewWay): Ended {
   const said = noticedIn(one);
   for (;;) {
     const stands = asking(here, way, said);
-    if (stands.next === null) return stands;
+    if (stands.next === null) return { stands, said };
     const { id } = stands.next.sign;
     said.push({ sign: id, answer: one.answers.get(id) ?? ANSWERS[1], noticed: false });
   }
 }
 
 /** What would be believed of a case if every question were answered. */
-export function allAnswered(here: FaultsHere, one: Case): Interview {
+export function allAnswered(here: FaultsHere, one: Case): Ended {
   const said = noticedIn(one);
   for (const [sign, answer] of one.answers)
     if (!one.noticed.includes(sign) && !here.stops.some((stop) => stop.sign === sign))
       said.push({ sign, answer, noticed: false });
-  return asking(here, 'sure', said);
+  return { stands: asking(here, 'sure', said), said };
 }
 
 /** How a verdict fits a case: is the first of its causes there, is one of the first three, and are the hands right? */

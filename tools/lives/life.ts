@@ -29,6 +29,8 @@ export type Deed =
       readonly reeds: readonly string[];
     }
   | { readonly did: 'cared'; readonly instrumentId: string; readonly itemId: CareItemId }
+  /** What was wrong is found and put right, or somebody with a name has looked. */
+  | { readonly did: 'mended'; readonly instrumentId: string }
   | { readonly did: 'undid'; readonly what: string; readonly before: Seen; readonly after: Seen }
   | { readonly did: 'other'; readonly what: string };
 

@@ -66,6 +66,11 @@ export class Person {
     return loggedKey.validateSync(answer, { stripUnknown: true }).key;
   }
 
+  /** Asks a page by its address. */
+  get(path: string): Promise<unknown> {
+    return this.house.get(path);
+  }
+
   // ---- moving in
   async arrive(standing: Standing, does: readonly string[] = []): Promise<void> {
     await this.house.post(playerPaths.list, { id: this.id, name: 'Somebody', standing, does });

@@ -1,0 +1,67 @@
+import { faultPaths, faultsPage, type FaultsPage } from '#contract/faults.ts';
+import type { CauseId, Mishap, SignId } from '#core/book/fault.ts';
+import type { Answer } from '#core/faults/stops.ts';
+import type { Person } from '#tools/lives/person.ts';
+
+/** No interview asks more. */
+const MOST_QUESTIONS = 30;
+
+/** What is so with an instrument that somebody looks at: a sign that is not named here is not there. */
+export type Truth = Readonly<Partial<Record<SignId, Answer>>>;
+
+const pageOf = async (person: Person, instrumentId: string): Promise<FaultsPage> =>
+  faultsPage.validateSync(await person.get(faultPaths.page(instrumentId, person.today, 'quick')), { strict: true });
+
+/** What the page says in the end. */
+function verdictOf({ stopped, open }: FaultsPage): string {
+  if (stopped) return `stopped: ${stopped.heading}`;
+  const first = open?.suspected[0];
+  return first ? `${first.wordSaid}, ${first.name}` : 'nobody knows: show it';
+}
+
+/** Notices something, and answers what is asked as it is, until nothing more is asked. */
+export async function askedAbout(
+  person: Person,
+  {
+    instrumentId,
+    noticed,
+    truth,
+  }: { readonly instrumentId: string; readonly noticed: readonly SignId[]; readonly truth: Truth },
+): Promise<FaultsPage> {
+  const key = await person.log(faultPaths.begin, { instrumentId, noticed });
+  for (let asked = 0; asked < MOST_QUESTIONS; asked++) {
+    const page = await pageOf(person, instrumentId);
+    const question = page.open?.question ?? null;
+    if (question === null) {
+      person.note(`  ${instrumentId}: ${verdictOf(page)}`);
+      return page;
+    }
+    const answer = truth[question.sign] ?? 'no';
+    person.note(`  ${instrumentId}: ${question.question} ${answer}`);
+    await person.log(faultPaths.answer, { interviewKey: key, sign: question.sign, answer, noticed: false });
+  }
+  throw new Error(`${instrumentId}: it is asked on and on`);
+}
+
+/** The remedy of what was suspected first was done, and it helped. */
+export async function itHelped(person: Person, { instrumentId, open }: FaultsPage): Promise<CauseId | null> {
+  const cause = open?.suspected[0]?.cause ?? null;
+  if (open === null || cause === null) return null;
+  await person.log(faultPaths.outcome, { interviewKey: open.key, cause, helped: true });
+  person.deeds.push({ did: 'mended', instrumentId });
+  person.note(`  ${instrumentId}: ${cause}, that was it`);
+  return cause;
+}
+
+/** Somebody with a name has looked at what was stopped. */
+export async function wasCleared(person: Person, instrumentId: string): Promise<void> {
+  const { stopped } = await pageOf(person, instrumentId);
+  if (stopped === null) return;
+  await person.log(faultPaths.end, { faultKey: stopped.key, by: stopped.clearedBy });
+  person.deeds.push({ did: 'mended', instrumentId });
+  person.note(`  ${instrumentId}: ${stopped.clearedWords}`);
+}
+
+/** Something happened to it. */
+export const happenedTo = (person: Person, instrumentId: string, mishap: Mishap, part: string | null = null) =>
+  person.log(faultPaths.mishap, { instrumentId, mishap, part, happenedOn: person.today });

@@ -1,0 +1,56 @@
+import { localDate } from '#core/time/local-date.ts';
+import { askedAbout, happenedTo, itHelped, wasCleared } from '#tools/lives/asking.ts';
+import { doWhatIsDue, practise } from '#tools/lives/habits.ts';
+import type { Life } from '#tools/lives/life.ts';
+
+const [KNOCKED, COLD_NIGHT, LOOKED_AT, SLOW_VALVE] = [2, 8, 14, 17];
+
+export const life: Life = {
+  name: 'three-things-go-wrong',
+  who: 'A grown-up whose mouthpiece is knocked, whose clarinet pops after a night in the cold, and whose valve hangs.',
+  from: localDate('2026-01-12'),
+  days: 24,
+  nature: 'does-as-they-like',
+  opens: ['care', 'calendar'],
+  calendarEvery: 4,
+  begin: async (person) => {
+    await person.arrive('grown-up', ['key-oil']);
+    await person.own('clarinet', 'clarinet');
+    await person.own('trumpet', 'trumpet');
+    await person.hasTime([20, 20, 20, 20, 20, 40, 40]);
+  },
+  live: async (person, day) => {
+    if (day === KNOCKED) {
+      await happenedTo(person, 'clarinet', 'knocked', 'mouthpiece');
+      const page = await askedAbout(person, {
+        instrumentId: 'clarinet',
+        noticed: ['single-reed/squeak'],
+        truth: { 'single-reed/mouthpiece-chipped': 'yes' },
+      });
+      await itHelped(person, page);
+    }
+    if (day === COLD_NIGHT) {
+      await happenedTo(person, 'clarinet', 'cold-night');
+      await askedAbout(person, {
+        instrumentId: 'clarinet',
+        noticed: ['wooden/pop'],
+        truth: { 'wooden/line': 'cannot-tell' },
+      });
+      const begun = await person.dares(() => person.run('before', [{ instrumentId: 'clarinet' }]));
+      person.note(`  clarinet: made ready all the same? ${begun ? 'yes' : 'refused'}`);
+    }
+    if (day === LOOKED_AT) await wasCleared(person, 'clarinet');
+    if (day === SLOW_VALVE) {
+      const page = await askedAbout(person, {
+        instrumentId: 'trumpet',
+        noticed: ['piston/slow'],
+        truth: { 'piston/oil-helps': 'yes' },
+      });
+      await itHelped(person, page);
+    }
+    const isStopped = day >= COLD_NIGHT && day < LOOKED_AT;
+    if (day % 2 === 0 && !isStopped) await practise(person, { instrumentId: 'clarinet', minutes: 40, obeys: false });
+    if (day % 2 === 1) await practise(person, { instrumentId: 'trumpet', minutes: 40, obeys: false });
+    if (day % 7 === 6) for (const id of ['clarinet', 'trumpet']) await doWhatIsDue(person, id);
+  },
+};
