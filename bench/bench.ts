@@ -7,6 +7,7 @@ import { monitorEventLoopDelay } from 'node:perf_hooks';
 import process from 'node:process';
 import { afterAFact } from '#bench/after-a-fact.ts';
 import { fillBigRecord, INSTRUMENTS, YEARS } from '#bench/big-record.ts';
+import { faultRows } from '#bench/faults.ts';
 import { firstViewScript } from '#bench/first-view.ts';
 import { at, median, ms, print, times, type Row } from '#bench/measure.ts';
 import { runOfMany } from '#bench/run-of-many.ts';
@@ -233,6 +234,7 @@ try {
     ...(await plannerRows()),
     ...(await reedRows(today)),
     ...(await sittingRows()),
+    ...faultRows(),
     hostileRow(),
     script(),
   ];

@@ -54,15 +54,18 @@ export function inQuestion({ causes }: FaultsHere, noticed: ReadonlySet<SignId>)
 export function faultNet(here: FaultsHere, beforehand: Beforehand, causes: readonly CauseHere[]): FaultNet {
   const { figures, signs } = here;
   const count = causes.length + 1;
-  const rows: NoisySign[] = signs.map(({ id, sort }) => {
-    const misses = causes.map(({ links }) => {
-      const link = links.find(({ sign }) => sign === id);
-      return link === undefined ? 1 : 1 - figures.link[link.word].value;
-    });
-    return {
-      leak: figures.leak[sort].value,
-      misses: [...misses, sort === 'complaint' ? 1 - figures.notInListShows.value : 1],
-    };
+  const rows = signs.map(({ sort }) => ({
+    leak: figures.leak[sort].value,
+    misses: new Array<number>(count)
+      .fill(1)
+      .with(count - 1, sort === 'complaint' ? 1 - figures.notInListShows.value : 1),
+  }));
+  const signAt = new Map(signs.map(({ id }, index) => [id, index]));
+  causes.forEach(({ links }, cause) => {
+    for (const { sign, word } of links) {
+      const row = rows[signAt.get(sign) ?? -1];
+      if (row) row.misses[cause] = 1 - figures.link[word].value;
+    }
   });
   const remedies: NoisySign[] = causes.map((_, index) => ({
     leak: figures.leak.trial.value,
@@ -75,7 +78,7 @@ export function faultNet(here: FaultsHere, beforehand: Beforehand, causes: reado
     least: 1,
     most: 3,
     causeIds: causes.map(({ id }) => id),
-    signAt: new Map(signs.map(({ id }, index) => [id, index])),
+    signAt,
     remedyAt: new Map(causes.map(({ id }, index) => [id, signs.length + index])),
   };
   checkNet(net);

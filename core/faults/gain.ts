@@ -52,7 +52,7 @@ function casesOf(belief: Belief, sign: NoisySign): { readonly cases: number[]; r
   parents.forEach((a, i) => {
     for (let j = i + 1; j < parents.length; j++) {
       const b = parents[j] ?? 0;
-      exactlyTwo.set(a * n + b, (exactlyTwo.get(a * n + b) ?? 0) + pairChance(belief, a, b));
+      exactlyTwo.set(a * n + b, (exactlyTwo.get(a * n + b) ?? 0) + (belief.together[a * n + b] ?? 0));
       for (let k = j + 1; k < parents.length; k++) {
         const c = parents[k] ?? 0;
         const chance = belief.three[(a * n + b) * n + c] ?? 0;
@@ -78,15 +78,6 @@ function casesOf(belief: Belief, sign: NoisySign): { readonly cases: number[]; r
   cases.push(1 - cases.reduce((sum, chance) => sum + chance, 0));
   missed.push(1);
   return { cases, missed };
-}
-
-/** The chance that both are there, with or without a third. */
-function pairChance({ two, three, chance: { length: n } }: Belief, a: number, b: number): number {
-  let chance = two[a * n + b] ?? 0;
-  for (let c = 0; c < a; c++) chance += three[(c * n + a) * n + b] ?? 0;
-  for (let c = a + 1; c < b; c++) chance += three[(a * n + c) * n + b] ?? 0;
-  for (let c = b + 1; c < n; c++) chance += three[(a * n + b) * n + c] ?? 0;
-  return chance;
 }
 
 /**

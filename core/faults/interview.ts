@@ -153,20 +153,23 @@ export function bestQuestion(
   );
 }
 
-/** An earlier answer without which the last one would have been least surprising, where it goes against them. */
-function goesAgainst(net: FaultNet, answers: Answers): SignId | null {
+/**
+ * An earlier answer without which the last one would have been least surprising, where it goes against them.
+ *
+ * @param ofAnswers the chance of all answers together, the last one among them
+ */
+function goesAgainst(net: FaultNet, answers: Answers, ofAnswers: number): SignId | null {
   const known = [...answers].filter(([sign, answer]) => answer !== 'cannot-tell' && net.signAt.has(sign));
   const last = known.at(-1);
   if (last === undefined || known.length < 2) return null;
-  const chanceOfLast = (others: readonly (readonly [SignId, Answer])[]): number => {
-    const before = observed(net, new Map(others), []);
-    return (
-      beliefIn(net, [...before, ...observed(net, new Map([last]), [])]).ofAnswers / beliefIn(net, before).ofAnswers
-    );
-  };
+  const chanceOf = (some: readonly (readonly [SignId, Answer])[]): number =>
+    beliefIn(net, observed(net, new Map(some), [])).ofAnswers;
   const earlier = known.slice(0, -1);
-  if (chanceOfLast(earlier) >= AGAINST) return null;
-  const without = earlier.map(([sign]) => ({ sign, chance: chanceOfLast(earlier.filter(([one]) => one !== sign)) }));
+  if (ofAnswers / chanceOf(earlier) >= AGAINST) return null;
+  const without = earlier.map(([sign]) => {
+    const others = earlier.filter(([one]) => one !== sign);
+    return { sign, chance: chanceOf([...others, last]) / chanceOf(others) };
+  });
   const most = without.reduce((best, one) => (one.chance > best.chance ? one : best));
   return most.chance >= AGAINST ? most.sign : null;
 }
@@ -266,6 +269,6 @@ export function interview(asked: InterviewAsked): Interview {
     chances: new Map(net.causeIds.map((id, index) => [id, belief.chance[index] ?? 0])),
     next: end === null ? next : null,
     end,
-    against: goesAgainst(net, answers),
+    against: asked.tried.length > 0 ? null : goesAgainst(net, answers, belief.ofAnswers),
   };
 }

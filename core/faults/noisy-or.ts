@@ -28,6 +28,8 @@ export type Observed = { readonly sign: number; readonly yes: boolean };
 export type Belief = {
   /** The chance of each cause, any other beside it. */
   readonly chance: Float64Array;
+  /** The chance of each two, any other beside them, at `a * n + b` for a < b. */
+  readonly together: Float64Array;
   /** The chance that exactly nothing, one, two or three causes are there, set by set. */
   readonly none: number;
   readonly one: Float64Array;
@@ -64,15 +66,39 @@ export function checkNet({ priors, signs, wrong }: NoisyNet): void {
   }
 }
 
-/** For each answer what multiplies: the chance of a miss of each cause, and the ends of a straight line from it. */
-type Weigher = { readonly misses: readonly number[]; readonly base: number; readonly slope: number };
+/**
+ * What the answers make of a set: each is a straight line over what its causes miss together, `base + slope × Π misses`.
+ * The misses lie cause after cause, those of one cause side by side.
+ */
+type Weighers = { readonly base: Float64Array; readonly slope: Float64Array; readonly misses: Float64Array };
 
-/** P(answer | set) is `base + slope × Π misses`. */
-function weigherOf({ signs, wrong }: NoisyNet, { sign, yes }: Observed): Weigher {
-  const row = signs[sign];
-  if (!row) throw new RangeError(`the net has no sign ${sign}`);
-  const kept = (1 - row.leak) * (1 - 2 * wrong);
-  return yes ? { misses: row.misses, base: 1 - wrong, slope: -kept } : { misses: row.misses, base: wrong, slope: kept };
+function weighersOf({ priors, signs, wrong }: NoisyNet, answers: readonly Observed[]): Weighers {
+  const count = answers.length;
+  const base = new Float64Array(count);
+  const slope = new Float64Array(count);
+  const misses = new Float64Array(count * priors.length);
+  answers.forEach(({ sign, yes }, index) => {
+    const row = signs[sign];
+    if (!row) throw new RangeError(`the net has no sign ${sign}`);
+    const kept = (1 - row.leak) * (1 - 2 * wrong);
+    base[index] = yes ? 1 - wrong : wrong;
+    slope[index] = yes ? -kept : kept;
+    priors.forEach((_, cause) => (misses[cause * count + index] = row.misses[cause] ?? 1));
+  });
+  return { base, slope, misses };
+}
+
+/** The weight of a set by its answers, where `from` is missed already and one more cause comes; keeps what it misses. */
+function weigh({ base, slope, misses }: Weighers, from: Float64Array, cause: number, keep: Float64Array): number {
+  const count = base.length;
+  const at = cause * count;
+  let weight = 1;
+  for (let answer = 0; answer < count; answer++) {
+    const missed = (from[answer] ?? 1) * (misses[at + answer] ?? 1);
+    keep[answer] = missed;
+    weight *= (base[answer] ?? 0) + (slope[answer] ?? 0) * missed;
+  }
+  return weight;
 }
 
 /**
@@ -86,38 +112,24 @@ export function beliefIn(net: NoisyNet, answers: readonly Observed[]): Belief {
   const n = priors.length;
   const odds = Float64Array.from(priors, (prior) => prior / (1 - prior));
   const nothing = priors.reduce((all, prior) => all * (1 - prior), 1);
-  const weighers = answers.map((answer) => weigherOf(net, answer));
-  const k = weighers.length;
+  const weighers = weighersOf(net, answers);
   const one = new Float64Array(n);
   const two = new Float64Array(n * n);
   const three = new Float64Array(n * n * n);
-  const ofFirst = new Float64Array(k);
-  const ofBoth = new Float64Array(k);
+  const ofNone = new Float64Array(answers.length).fill(1);
+  const [ofFirst, ofBoth, ofAll] = [ofNone.slice(), ofNone.slice(), ofNone.slice()];
 
-  const miss = (answer: number, cause: number): number => weighers[answer]?.misses[cause] ?? 1;
-  /** The weight of a set: its odds, and for each answer the straight line over what its causes miss together. */
-  const weigh = (from: Float64Array | null, cause: number, keep: Float64Array | null, ofOdds: number): number => {
-    let weight = ofOdds;
-    for (let answer = 0; answer < k; answer++) {
-      const weigher = weighers[answer];
-      if (!weigher) continue;
-      const missed = (from === null ? 1 : (from[answer] ?? 1)) * (cause < 0 ? 1 : miss(answer, cause));
-      if (keep !== null) keep[answer] = missed;
-      weight *= weigher.base + weigher.slope * missed;
-    }
-    return weight;
-  };
-
-  const none = least === 0 ? weigh(null, -1, null, 1) : 0;
+  const { base, slope } = weighers;
+  const none = least === 0 ? base.reduce((all, start, answer) => all * (start + (slope[answer] ?? 0)), 1) : 0;
   let total = none;
   for (let a = 0; a < n; a++) {
     const oddsA = odds[a] ?? 0;
-    total += one[a] = weigh(null, a, ofFirst, oddsA);
+    total += one[a] = oddsA * weigh(weighers, ofNone, a, ofFirst);
     for (let b = a + 1; most > 1 && b < n; b++) {
       const oddsAB = oddsA * (odds[b] ?? 0);
-      total += two[a * n + b] = weigh(ofFirst, b, ofBoth, oddsAB);
+      total += two[a * n + b] = oddsAB * weigh(weighers, ofFirst, b, ofBoth);
       for (let c = b + 1; most > 2 && c < n; c++)
-        total += three[(a * n + b) * n + c] = weigh(ofBoth, c, null, oddsAB * (odds[c] ?? 0));
+        total += three[(a * n + b) * n + c] = oddsAB * (odds[c] ?? 0) * weigh(weighers, ofBoth, c, ofAll);
     }
   }
   if (!(total > 0)) throw new RangeError('no set of causes leads to these answers');
@@ -134,26 +146,31 @@ type Weighed = {
   readonly nothing: number;
 };
 
-/** Makes chances of weights, and of them the chance of each cause. */
+/** Makes chances of weights, and of them the chance of each cause and of each two together. */
 function normalised({ n, none, one, two, three, total, nothing }: Weighed): Belief {
   const chance = new Float64Array(n);
-  const add = (cause: number, weight: number): void => {
-    chance[cause] = (chance[cause] ?? 0) + weight;
+  const together = new Float64Array(n * n);
+  const add = (to: Float64Array, at: number, weight: number): void => {
+    to[at] = (to[at] ?? 0) + weight;
   };
   for (let a = 0; a < n; a++) {
-    add(a, (one[a] = (one[a] ?? 0) / total));
+    add(chance, a, (one[a] = (one[a] ?? 0) / total));
     for (let b = a + 1; b < n; b++) {
-      const ofTwo = (two[a * n + b] = (two[a * n + b] ?? 0) / total);
-      add(a, ofTwo);
-      add(b, ofTwo);
+      const ab = a * n + b;
+      const ofTwo = (two[ab] = (two[ab] ?? 0) / total);
+      add(together, ab, ofTwo);
+      add(chance, a, ofTwo);
+      add(chance, b, ofTwo);
       for (let c = b + 1; c < n; c++) {
-        const at = (a * n + b) * n + c;
-        const ofThree = (three[at] = (three[at] ?? 0) / total);
-        add(a, ofThree);
-        add(b, ofThree);
-        add(c, ofThree);
+        const ofThree = (three[ab * n + c] = (three[ab * n + c] ?? 0) / total);
+        add(together, ab, ofThree);
+        add(together, a * n + c, ofThree);
+        add(together, b * n + c, ofThree);
+        add(chance, a, ofThree);
+        add(chance, b, ofThree);
+        add(chance, c, ofThree);
       }
     }
   }
-  return { chance, none: none / total, one, two, three, ofAnswers: total * nothing };
+  return { chance, together, none: none / total, one, two, three, ofAnswers: total * nothing };
 }
