@@ -39,13 +39,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'now-phone', path: '/now/ife-clarinet', phone: true, then: as('ife') },
   { name: 'care', path: '/care/marit-clarinet' },
   { name: 'care-dark', path: '/care/lucan-trombone', dark: true, then: as('lucan') },
-  { name: 'tmp-all', path: '/faults', then: as('lucan') },
-  { name: 'tmp-start', path: '/faults/marit-alto' },
   { name: 'faults', path: '/faults/ife-clarinet', then: as('lucan') },
-  { name: 'tmp-stopped', path: '/faults/petra-bassoon', then: as('petra') },
-  { name: 'tmp-phone', path: '/faults/ife-clarinet', phone: true, then: as('ife') },
-  { name: 'tmp-now', path: '/now/petra-bassoon', then: as('petra') },
-  { name: 'tmp-today', path: '/now', then: as('lucan'), dark: true },
   { name: 'care-pipes', path: '/care/wren-pipes', then: as('wren') },
   {
     name: 'may-i-use',

@@ -8,6 +8,7 @@ import type { FaultsStanding } from '#core/faults/faults-standing.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { PlayColumns } from '#core/plays/play-columns.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
+import { WARP_BY } from '#core/reeds/reed-numbers.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 import { addDays, addMonths, dateOfDay, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
@@ -48,8 +49,6 @@ const COLD_CELSIUS = 16;
 const DAMP_PERCENT = 65;
 const DRY_PERCENT = 35;
 const AIR_COUNTS_DAYS = 3;
-const CHANGE_PERCENT = 15;
-const CHANGE_CELSIUS = 8;
 const CHANGE_WITHIN_DAYS = 4;
 const PADS_SKIPPED_PLAYS = 3;
 const REST_DAYS = 28;
@@ -86,8 +85,8 @@ function ofPlays({ plays, today, player }: RiskFacts): RiskNoted[] {
 
 /** Two readings far enough apart that wood and cane feel it. */
 const isAChange = (before: AirRead, now: AirRead): boolean =>
-  Math.abs(now.humidityPercent - before.humidityPercent) >= CHANGE_PERCENT ||
-  Math.abs(now.celsius - before.celsius) >= CHANGE_CELSIUS;
+  Math.abs(now.humidityPercent - before.humidityPercent) >= WARP_BY.humidityPercent.value ||
+  Math.abs(now.celsius - before.celsius) >= WARP_BY.celsius.value;
 
 /** What the newest reading says, and the one before it. */
 function ofReadings(air: readonly AirRead[], today: LocalDate): RiskNoted[] {

@@ -8,6 +8,7 @@ import { partName } from '#core/instruments/bore-strip.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { SuspectView } from '#contract/faults.ts';
+import { lastReedRisks } from '#server/features/faults/last-reed.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 
@@ -27,7 +28,7 @@ export function lookAt(services: Services, id: string, today: LocalDate): Looked
   if (!reading) return undefined;
   const situation = reading.situation(today);
   const { faults } = situation;
-  const risks = risksIn({
+  const ofRecord = risksIn({
     today,
     instrument: reading.instrument,
     player: reading.player,
@@ -37,6 +38,7 @@ export function lookAt(services: Services, id: string, today: LocalDate): Looked
     air: reading.facts.air,
     faults,
   });
+  const risks = [...ofRecord, ...lastReedRisks(services, reading, today)];
   return { reading, situation, faults, here: faults.here, risks, format: services.format };
 }
 

@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import type { InterviewWay } from '#core/faults/interview.ts';
 import type { FaultsPage as FaultsView, InterviewView } from '#contract/faults.ts';
 import type { InstrumentPage } from '#contract/care.ts';
@@ -100,6 +101,7 @@ function Loaded({
 }: Omit<Asking, 'actions'> & { readonly way: InterviewWay; readonly onWay: (way: InterviewWay) => void }) {
   const actions = useFaultActions(page.instrumentId, page.playerId);
   const { open, stopped } = page;
+  const [params] = useSearchParams();
   const [more, setMore] = useState(false);
   /** By what was answered in this very interview: a rule, whatever the odds. */
   const isStopped = open !== null && open.key === stopped?.key;
@@ -125,6 +127,7 @@ function Loaded({
           <StartInterview
             page={page}
             busy={actions.busy}
+            part={params.get('part')}
             title={`What do you notice on ${care.instrument.name}?`}
             action="Find out what it may be"
             onBegin={actions.begin}

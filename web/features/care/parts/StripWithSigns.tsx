@@ -1,5 +1,6 @@
 import { ListSubheader, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { CareClockView, InstrumentPage } from '#contract/care.ts';
 import type { CareActions } from '#web/features/care/care.actions.ts';
 import { StripHead } from '#web/ui/StripHead.tsx';
@@ -43,6 +44,12 @@ export function StripWithSigns({ page: { instrument, strip, clocks }, actions }:
             {sign.words.charAt(0).toUpperCase() + sign.words.slice(1)}
           </MenuItem>
         ))}
+        <MenuItem
+          {...{ component: Link, to: `/faults/${instrument.id}?part=${tapped?.part ?? ''}` }}
+          sx={{ minHeight: 48, fontWeight: 650 }}
+        >
+          Something else is wrong here
+        </MenuItem>
       </Menu>
     </>
   );

@@ -51,6 +51,8 @@ const SignChoice = ({ signs, chosen, onToggle }: SignChoiceProps) => (
 
 type StartInterviewProps = {
   readonly page: FaultsPage;
+  /** Where it was tapped: what can be noticed there comes alone, until somebody asks for everything. */
+  readonly part?: string | null;
   readonly busy: boolean;
   readonly title: string;
   readonly action: string;
@@ -58,7 +60,10 @@ type StartInterviewProps = {
 };
 
 /** Say what you notice: in your own words, or by touch. */
-export function StartInterview({ page, busy, title, action, onBegin }: StartInterviewProps) {
+export function StartInterview({ page, part = null, busy, title, action, onBegin }: StartInterviewProps) {
+  const [everywhere, setEverywhere] = useState(false);
+  const onPart = page.noticeable.filter((one) => part !== null && one.part === part);
+  const isThere = onPart.length > 0 && !everywhere;
   const [typed, setTyped] = useState('');
   const [sense, setSense] = useState<Sense>('hear');
   const [chosen, setChosen] = useState<readonly SignId[]>([]);
@@ -66,7 +71,9 @@ export function StartInterview({ page, busy, title, action, onBegin }: StartInte
   const isTyping = typed.trim() !== '';
   const signs = isTyping
     ? found
-    : page.noticeable.filter((one) => one.sort === 'complaint' && (one.sense === sense || chosen.includes(one.sign)));
+    : isThere
+      ? onPart
+      : page.noticeable.filter((one) => one.sort === 'complaint' && (one.sense === sense || chosen.includes(one.sign)));
   const toggle = (sign: SignId) =>
     setChosen(chosen.includes(sign) ? chosen.filter((one) => one !== sign) : [...chosen, sign]);
   return (
@@ -78,7 +85,14 @@ export function StartInterview({ page, busy, title, action, onBegin }: StartInte
           value={typed}
           onChange={({ target }) => setTyped(target.value)}
         />
-        {!isTyping && <ChooseOne label="How do you notice it?" options={SENSES} value={sense} onChange={setSense} />}
+        {!isTyping && isThere && (
+          <Button color="inherit" onClick={() => setEverywhere(true)} sx={{ justifySelf: 'start', ml: -1 }}>
+            Not only on the {onPart[0]?.partName?.toLowerCase()}: show everything
+          </Button>
+        )}
+        {!isTyping && !isThere && (
+          <ChooseOne label="How do you notice it?" options={SENSES} value={sense} onChange={setSense} />
+        )}
         {isTyping && found.length === 0 && (
           <Typography color="text.secondary">
             Nothing on this instrument goes by these words. Try another word, or choose below by hearing, feeling or

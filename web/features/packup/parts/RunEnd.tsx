@@ -48,6 +48,13 @@ export function RunEnd({ run, onUndo, onLastPass, busy }: RunEndProps) {
         <Button color="inherit" variant="outlined" disabled={busy} onClick={onUndo} sx={{ minHeight: 56 }}>
           Undo: go on with this run
         </Button>
+        <Button
+          color="inherit"
+          {...{ component: Link, to: run.parts.length === 1 ? `/faults/${run.parts[0]?.instrumentId}` : '/faults' }}
+          sx={{ minHeight: 56 }}
+        >
+          Something is wrong
+        </Button>
       </Box>
     </Compartment>
   );

@@ -1,5 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { aboutDuration } from '#core/explain/format.ts';
 import { countdown, isWaiting } from '#core/packup/run-progress.ts';
 import type { ShownStep } from '#contract/shown-run.ts';
@@ -87,6 +88,13 @@ export function StepAtHand({ step, several, nowMs, drawing, onCount, ...said }: 
       <Box sx={{ mt: 2 }}>
         <StepReasons step={step} />
       </Box>
+      <Button
+        color="inherit"
+        {...{ component: Link, to: `/faults/${step.instrumentId}?part=${step.part}` }}
+        sx={{ alignSelf: 'flex-start', ml: -1, color: 'text.secondary' }}
+      >
+        Something is wrong here
+      </Button>
     </Compartment>
   );
 }
