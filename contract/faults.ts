@@ -130,6 +130,8 @@ const suspectView = object({
       .exact()
       .required(),
   ).required(),
+  /** The same was found before, more than once: then the question is another one. */
+  again: text().nullable().defined(),
   /** It was tried and did not help. */
   wasTried: boolean().strict().required(),
 })

@@ -1,6 +1,8 @@
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { Book } from '#core/book/book.ts';
 import { doneAtBench } from '#core/calendar/event.ts';
+import { withCalledCare } from '#core/faults/called-care.ts';
+import { faultsFor } from '#core/faults/faults-for.ts';
 import { withBench } from '#core/care/done-at-bench.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { Player } from '#core/players/profile.ts';
@@ -72,23 +74,26 @@ function forDay(make: (today: LocalDate) => Situation): (today: LocalDate) => Si
 
 function readFacts(
   { plays, care, packup, methods, conditions, calendar, air, faults }: Sources,
-  { id, playerId }: Instrument,
+  book: Book,
+  { id, playerId, kind, build }: Instrument,
 ): ReadFacts {
   const reads = air.of(playerId);
   const entered = standingWithAir(conditions.standing(id, playerId), reads);
   const events = calendar.of(playerId);
   const atBench = doneAtBench(events, id);
   const { lastDone, itemsLogged } = care.history(id);
+  const wrong = faults.of(id);
+  const signs = withCalledCare(care.signs(id), wrong, faultsFor(book, kind, build), book.kinds[kind]);
   return {
     plays: plays.columns(id),
     itemsLogged: [...new Set([...itemsLogged, ...atBench.keys()])],
-    care: { lastDone: withBench(lastDone, atBench), signs: care.signs(id), decisions: care.decisions(id) },
+    care: { lastDone: withBench(lastDone, atBench), signs, decisions: care.decisions(id) },
     choices: methods.choices(id),
     conditions: entered.map(({ condition }) => condition),
     entered,
     events,
     air: reads,
-    faults: faults.of(id),
+    faults: wrong,
     lastPlay: once(() => plays.last(id) ?? null),
     openRunKey: packup.openKey(id) ?? null,
     lastPasses: packup.lastPasses(id, care.lastResetId(id)),
@@ -106,7 +111,7 @@ export function createReadings(book: Book, { revision, revisions }: Revisions, s
     const instrument = sources.instruments.find(id);
     const player = instrument && sources.players.find(instrument.playerId);
     if (!instrument || !player) return undefined;
-    const facts = readFacts(sources, instrument);
+    const facts = readFacts(sources, book, instrument);
     return {
       instrument,
       player,

@@ -80,6 +80,8 @@ export type FaultSign = {
   /** Everyday words somebody may type for it. */
   readonly also?: readonly string[];
   readonly when?: BuildCondition;
+  /** The care it calls for at once, because it keeps other care waiting that could do harm: a stuck slide, the bath. */
+  readonly calls?: CareItemId;
   readonly mark: Mark;
 };
 

@@ -123,5 +123,12 @@ export const riskWords = (noted: RiskNoted, format: Format): string =>
 export const outcomeSaid = (name: string | undefined, cause: CauseId, helped: boolean): string =>
   `${name ?? cause}: ${helped ? 'that was it' : 'that did not help'}`;
 
+/** The same was found more than once before: a third repair asks where it comes from. */
+const OFTEN = 2;
+export const againWords = (times: number): string | null =>
+  times < OFTEN
+    ? null
+    : `It was this ${times} times before. Look at the case, at the way it is put together and at the place where it stands, before the same is done again.`;
+
 /** How the beginning of an interview reads in the record: what was noticed. */
 export const interviewSaid = (noticed: readonly string[]): string => `Something is wrong: ${noticed.join('; ')}`;

@@ -79,6 +79,7 @@ export const brass: FaultPage = {
       words: 'A slide or a cap does not move at all',
       question: 'Does a slide or a cap not move at all?',
       also: ["won't budge", 'seized', 'frozen', 'stuck slide', 'stuck'],
+      calls: 'brass/stuck',
       mark: 'practice',
     },
     {
@@ -89,6 +90,7 @@ export const brass: FaultPage = {
       words: 'The mouthpiece is stuck',
       question: 'Is the mouthpiece stuck?',
       also: ['mouthpiece stuck', 'mouthpiece jammed', "mouthpiece won't come out"],
+      calls: 'brass/stuck',
       mark: 'practice',
     },
     {

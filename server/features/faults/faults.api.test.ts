@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { faultBook, faultPaths, faultsPage } from '#contract/faults.ts';
-import { aKey, furnishedServer, NOW, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, NOW, playBody, TODAY, type TestServer } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -166,6 +166,43 @@ describe('what stops an instrument', () => {
   });
 });
 
+test('a slide that is said to be stuck keeps the bath waiting, until it is mended', async () => {
+  const bath = async () => {
+    const { clocks } = (await server.api().get(`/api/care/trumpet?today=${TODAY}`).expect(200)).body;
+    return clocks.find((one: { itemId: string }) => one.itemId === 'piston-brass/bath').gauge.state;
+  };
+  const before = await bath();
+  const key = await begin(['brass/stuck'], 'trumpet');
+  expect(await bath()).toBe('waiting');
+  await post(faultPaths.outcome, { interviewKey: key, cause: 'brass/slide-set', helped: true }).expect(201);
+  expect(await bath()).toBe(before);
+});
+
+test('a reed that was played much is in what is known', async () => {
+  const box = aKey();
+  await post('/api/reeds/boxes', {
+    key: box,
+    playerId: 'ada',
+    kind: 'clarinet',
+    name: 'Fennel',
+    cut: null,
+    strength: null,
+    material: 'cane',
+    breakIn: 'none',
+    place: null,
+    cost: null,
+    cameOn: '2026-11-01',
+    before: [0, 0],
+  }).expect(201);
+  for (const endedOn of ['2026-11-22', '2026-11-23'])
+    await server
+      .api()
+      .post('/api/plays')
+      .send(playBody({ endedOn, minutes: 70, reeds: { shares: [{ reedId: `${box}/1`, minutes: 70 }], high: 'none' } }))
+      .expect(201);
+  expect((await page()).known.map(({ text }) => text)).toContain('Fennel, reed 1 was played much within three days.');
+});
+
 describe('refused by name, and nothing written', () => {
   test.each([
     ['nothing noticed', faultPaths.begin, { instrumentId: 'clarinet', noticed: [] }, 400, 'noticed'],
@@ -217,4 +254,16 @@ test('everything of an instrument can be looked up without being asked', async (
   const squeak = book.complaints.find(({ sign }) => sign === 'single-reed/squeak');
   expect(squeak?.causes[0]?.name).toBe('The back of the reed has bulged');
   expect(book.never).toContain('No glue and no tape.');
+});
+
+test('the third time the question is another one', async () => {
+  for (let times = 0; times < 2; times++) {
+    const key = await begin(['keyed/sticky']);
+    await post(faultPaths.outcome, { interviewKey: key, cause: 'keyed/dirty-pad', helped: true }).expect(201);
+  }
+  await begin(['keyed/sticky']);
+  expect((await page()).open?.suspected[0]).toMatchObject({
+    cause: 'keyed/dirty-pad',
+    again: expect.stringContaining('It was this 2 times before. Look at the case'),
+  });
 });

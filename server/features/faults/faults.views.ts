@@ -3,6 +3,7 @@ import { bookSign, causeHere, partHere, signHere, type FaultsHere } from '#core/
 import { faultNote } from '#core/faults/fault-note.ts';
 import { isOpen, type InterviewNoted } from '#core/faults/fault-record.ts';
 import {
+  againWords,
   CHANCE_WORDS_SAID,
   endWords,
   MISHAP_NAMES,
@@ -56,6 +57,7 @@ function suspectView(suspected: Suspected, noted: InterviewNoted, looked: Looked
     percent: Math.round(100 * chance),
     remedy: remedyView(cause, looked),
     because: because(suspected, noted, looked),
+    again: againWords(looked.faults.outcomes.of.get(cause.id) ?? 0),
     wasTried: noted.outcomes.some((one) => one.cause === cause.id && !one.helped),
   };
 }

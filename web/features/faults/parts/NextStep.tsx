@@ -30,6 +30,7 @@ function RemedyOf({
       </Typography>
       <Typography sx={{ maxWidth: '62ch' }}>{remedy.how}</Typography>
       {remedy.never && <Caution sx={{ mt: 1.5 }}>{remedy.never}</Caution>}
+      {suspect.again && <Caution sx={{ mt: 1.5 }}>{suspect.again}</Caution>}
       {remedy.thenWords && (
         <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5 }}>
           {remedy.thenWords}
