@@ -1,0 +1,196 @@
+/** @jest-environment jsdom */
+import { describe, expect, jest, test } from '@jest/globals';
+import { screen } from '@testing-library/react';
+import type { FaultsPage, InterviewView, QuestionView, SuspectView } from '#contract/faults.ts';
+import { localDate } from '#core/time/local-date.ts';
+import { AskedQuestion } from '#web/features/faults/parts/AskedQuestion.tsx';
+import { MayBe } from '#web/features/faults/parts/MayBe.tsx';
+import { SaidSoFar } from '#web/features/faults/parts/SaidSoFar.tsx';
+import { StartInterview } from '#web/features/faults/parts/StartInterview.tsx';
+import { Stopped } from '#web/features/faults/parts/Stopped.tsx';
+import { draw, isDead, tap, typeInto } from '#web/testing/parts.tsx';
+
+const QUESTION: QuestionView = {
+  sign: 'single-reed/rocks',
+  question: 'Does the reed rock on glass?',
+  how: 'Lay it flat side down.',
+  part: null,
+  partName: null,
+  tool: null,
+  isStop: false,
+  why: 'It tells most for the time it takes.',
+};
+const SUSPECT: SuspectView = {
+  cause: 'single-reed/back-bulged',
+  name: 'The back of the reed has bulged',
+  partName: 'Reed',
+  word: 'likely',
+  wordSaid: 'Likely',
+  percent: 64,
+  remedy: {
+    handWords: 'You can do this',
+    isOwn: true,
+    heading: 'Flatten the back of the reed',
+    how: 'Over plain paper.',
+    never: null,
+    thenWords: null,
+    care: null,
+  },
+  because: [{ text: 'It squeaks.', mark: 'yours' }],
+  again: null,
+  wasTried: false,
+};
+const INTERVIEW: InterviewView = {
+  key: 'i1',
+  on: localDate('2026-11-24'),
+  said: [
+    {
+      key: null,
+      sign: 'single-reed/squeak',
+      words: 'It squeaks',
+      question: 'Does it squeak?',
+      answer: 'yes',
+      noticed: true,
+    },
+    {
+      key: 'a1',
+      sign: 'single-reed/tip-seen',
+      words: 'The tip is chipped',
+      question: 'Is the tip chipped?',
+      answer: 'no',
+      noticed: false,
+    },
+  ],
+  suspected: [SUSPECT],
+  notInListPercent: 12,
+  question: QUESTION,
+  asked: 1,
+  endWords: null,
+  against: null,
+  note: 'Clarinet.',
+};
+const PAGE = {
+  noticeable: [
+    {
+      sign: 'single-reed/squeak',
+      words: 'It squeaks',
+      sense: 'hear',
+      sort: 'complaint',
+      notes: null,
+      part: null,
+      partName: null,
+      also: ['goose'],
+    },
+    {
+      sign: 'keyed/sticky',
+      words: 'A key sticks',
+      sense: 'feel',
+      sort: 'complaint',
+      notes: null,
+      part: 'lower-joint',
+      partName: 'Lower joint',
+      also: ['glued'],
+    },
+  ],
+} as unknown as FaultsPage;
+
+describe('what is asked', () => {
+  test('one question, three answers of one weight, the reason a tap away', () => {
+    const onAnswer = jest.fn();
+    draw(
+      <AskedQuestion
+        question={QUESTION}
+        interview={INTERVIEW}
+        strip={[]}
+        busy={false}
+        onAnswer={onAnswer}
+        onBack={null}
+      />,
+    );
+    for (const name of ['Yes', 'No', 'I cannot tell']) tap(name);
+    expect(onAnswer.mock.calls).toEqual([['yes'], ['no'], ['cannot-tell']]);
+    expect(screen.queryByText(QUESTION.why)).toBeNull();
+    tap('Why this one: this question');
+    expect(screen.getByText(QUESTION.why, { exact: false })).toBeTruthy();
+  });
+
+  test('what was said can be said otherwise', () => {
+    const onAnswer = jest.fn();
+    draw(<SaidSoFar interview={INTERVIEW} onAnswer={onAnswer} />);
+    tap('Change: The tip is chipped');
+    tap('Yes');
+    expect(onAnswer).toHaveBeenCalledWith('single-reed/tip-seen', 'yes');
+  });
+
+  test('an answer that goes against an earlier one is said', () => {
+    draw(
+      <SaidSoFar
+        interview={{ ...INTERVIEW, against: { sign: 'single-reed/squeak', words: 'It squeaks' } }}
+        onAnswer={() => undefined}
+      />,
+    );
+    expect(screen.getByText(/goes against an earlier one: “It squeaks”/)).toBeTruthy();
+  });
+
+  test('words first, figures under Why', () => {
+    draw(<MayBe interview={INTERVIEW} />);
+    expect(screen.getByText(/Likely · reed · you can do this/)).toBeTruthy();
+    expect(screen.queryByText(/64 in 100/)).toBeNull();
+    tap('Why: The back of the reed has bulged');
+    expect(screen.getByText(/About 64 in 100/)).toBeTruthy();
+  });
+});
+
+describe('what is noticed', () => {
+  const start = (part: string | null = null) => {
+    const onBegin = jest.fn();
+    draw(
+      <StartInterview page={PAGE} part={part} busy={false} title="What is it?" action="Find out" onBegin={onBegin} />,
+    );
+    return onBegin;
+  };
+  test('by their own words, several at once', () => {
+    const onBegin = start();
+    expect(isDead('Find out')).toBe(true);
+    typeInto('In your own words', 'like a goose');
+    tap('It squeaks');
+    typeInto('In your own words', 'glued');
+    tap(/A key sticks/);
+    tap('Find out');
+    expect(onBegin).toHaveBeenCalledWith(['single-reed/squeak', 'keyed/sticky']);
+  });
+  test('words nobody knows are said to be unknown', () => {
+    start();
+    typeInto('In your own words', 'xyzzy');
+    expect(screen.getByText(/goes by these words/)).toBeTruthy();
+  });
+  test('where it was tapped, what can be noticed there comes alone', () => {
+    start('lower-joint');
+    expect(screen.queryByRole('button', { name: 'It squeaks' })).toBeNull();
+    tap(/show everything/);
+    expect(screen.getByRole('button', { name: 'It squeaks' })).toBeTruthy();
+  });
+});
+
+test('what is stopped says who may clear it', () => {
+  const onCleared = jest.fn();
+  draw(
+    <Stopped
+      stop={{
+        key: 's',
+        heading: 'Leave it',
+        meanwhile: 'In its case.',
+        why: 'The bench says when.',
+        mayBePlayed: false,
+        clearedBy: 'bench',
+        clearedWords: 'The bench has seen to it',
+        since: localDate('2026-11-23'),
+      }}
+      busy={false}
+      onCleared={onCleared}
+    />,
+  );
+  expect(screen.getByText(/Stopped: not to be played since/)).toBeTruthy();
+  tap('The bench has seen to it');
+  expect(onCleared).toHaveBeenCalled();
+});
