@@ -20,7 +20,7 @@ export function handsOfRemedy({ remedy }: CauseHere, player: PlayerAbilities): H
   return player.standing === 'child' ? 'with-a-grown-up' : 'with-the-teacher';
 }
 
-export const HANDS_SAID: Readonly<Record<Hands | 'teacher' | 'maker', string>> = {
+const HANDS_SAID: Readonly<Record<Hands | 'teacher' | 'maker', string>> = {
   player: 'You can do this',
   'with-a-grown-up': 'With a grown-up',
   'with-the-teacher': 'With your teacher',
@@ -28,6 +28,9 @@ export const HANDS_SAID: Readonly<Record<Hands | 'teacher' | 'maker', string>> =
   bench: 'For the bench',
   maker: 'For the maker',
 };
+/** Not every grown-up has a teacher. */
+export const handsSaid = (hands: Hands | 'teacher' | 'maker', { standing }: PlayerAbilities): string =>
+  hands === 'teacher' && standing === 'grown-up' ? 'For a teacher or the bench' : HANDS_SAID[hands];
 
 const THEN: Readonly<Record<RemedyHand, string>> = {
   player: 'try the next in the list',
@@ -35,7 +38,11 @@ const THEN: Readonly<Record<RemedyHand, string>> = {
   bench: 'take it to the bench',
   maker: 'take it to the maker',
 };
-export const thenWords = (then: RemedyHand | undefined): string => `If it does not help, ${THEN[then ?? 'bench']}.`;
+/** Who is next where it does not help; the bench where nobody else is named. */
+export function thenWords(then: RemedyHand = 'bench', { standing }: PlayerAbilities): string {
+  const next = then === 'teacher' && standing === 'grown-up' ? 'show it to a teacher or the bench' : THEN[then];
+  return `If it does not help, ${next}.`;
+}
 
 const END_SAID: Readonly<Record<Exclude<InterviewEnd, 'cannot-tell'>, string>> = {
   stopped: 'Nothing more is asked: this one is stopped.',
@@ -43,7 +50,7 @@ const END_SAID: Readonly<Record<Exclude<InterviewEnd, 'cannot-tell'>, string>> =
   'same-step': 'Whichever it is, the next step is the same.',
   'asked-enough': 'These are the best guesses after five questions.',
   'nothing-to-ask': 'No other question would tell much more.',
-  'not-in-list': 'It is probably something that is not in this list. Your teacher or the bench finds it.',
+  'not-in-list': 'It is probably something that is not in this list. A teacher or the bench finds it.',
 };
 
 /** Why nothing more is asked, and what that means. */
@@ -51,7 +58,7 @@ export function endWords(end: InterviewEnd, isChild: boolean): string {
   if (end !== 'cannot-tell') return END_SAID[end];
   return isChild
     ? 'That is hard to see. Show it to a grown-up or your teacher; they will find it.'
-    : 'That is hard to see alone. Show it to your teacher or the bench; two pairs of eyes find it.';
+    : 'That is hard to see alone. Show it to a teacher or the bench; two pairs of eyes find it.';
 }
 
 export const MISHAP_NAMES: Readonly<Record<Mishap, string>> = {

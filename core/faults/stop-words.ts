@@ -18,13 +18,13 @@ export type StopSaid = {
 const WHO_SAYS: Readonly<Record<ClearedBy, string>> = {
   bench: 'The bench says when it may be played again.',
   maker: 'The maker says when it may be played again.',
-  teacher: 'Your teacher, or the bench, says when it may be played again.',
+  teacher: 'A teacher or the bench says when it may be played again.',
   self: 'Say so when it is done.',
 };
 const CLEARED: Readonly<Record<ClearedBy, string>> = {
   bench: 'The bench has seen to it',
   maker: 'The maker has seen to it',
-  teacher: 'The teacher or the bench has looked: it is well',
+  teacher: 'A teacher or the bench has looked: it is well',
   self: 'It is done',
 };
 
@@ -35,7 +35,7 @@ export function stopSaid({ rule, unsure, since, key }: StopStanding): StopSaid {
     key,
     heading: rule.heading,
     meanwhile: rule.meanwhile,
-    why: unsure ? 'Nobody could tell. It waits until your teacher or the bench has looked.' : WHO_SAYS[clearedBy],
+    why: unsure ? 'Nobody could tell. It waits until a teacher or the bench has looked.' : WHO_SAYS[clearedBy],
     mayBePlayed: rule.stands === 'no-force',
     clearedBy,
     clearedWords: CLEARED[clearedBy],

@@ -54,7 +54,7 @@ describe('something is wrong', () => {
     expect(await textOf(page)).not.toContain('Make ready to play');
     await tap(page, 'See what it is', 'link');
     await sees(page, 'Nobody could tell.');
-    await tap(page, 'The teacher or the bench has looked: it is well');
+    await tap(page, 'A teacher or the bench has looked: it is well');
     await sees(page, 'it is well again');
     await visit(page, url('/now/petra-bassoon'));
     await sees(page, 'Make ready to play');

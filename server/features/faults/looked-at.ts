@@ -1,7 +1,7 @@
 import { itemIn } from '#core/book/practice.ts';
 import type { Format } from '#core/explain/format.ts';
 import { partHere, type CauseHere, type FaultsHere } from '#core/faults/faults-for.ts';
-import { handsOfRemedy, HANDS_SAID, thenWords } from '#core/faults/fault-words.ts';
+import { handsOfRemedy, handsSaid, thenWords } from '#core/faults/fault-words.ts';
 import type { FaultsStanding } from '#core/faults/faults-standing.ts';
 import { risksIn, type RiskNoted } from '#core/faults/risks.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
@@ -53,12 +53,12 @@ export function remedyView(cause: CauseHere, { situation, reading }: Looked): Su
   const item = remedy.care?.map((id) => itemIn(situation.methods.practice, id)).find((one) => one !== undefined);
   const isOwn = hands === 'player' || hands === 'with-a-grown-up' || hands === 'with-the-teacher';
   return {
-    handWords: HANDS_SAID[hands],
+    handWords: handsSaid(hands, reading.player),
     isOwn,
     heading: remedy.heading,
     how: remedy.how,
     never: remedy.never ?? null,
-    thenWords: isOwn || remedy.hand === 'teacher' ? thenWords(remedy.then) : null,
+    thenWords: isOwn || remedy.hand === 'teacher' ? thenWords(remedy.then, reading.player) : null,
     care: item ? { itemId: item.id, name: item.name, isRun: isOwn && item.place !== 'bench' } : null,
   };
 }

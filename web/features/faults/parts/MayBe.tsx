@@ -59,7 +59,7 @@ export const MayBe = ({ interview: { suspected, notInListPercent } }: { readonly
     </PlainList>
     <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
       {notInListPercent >= 30
-        ? `It may well be something that is not in this list (about ${notInListPercent} in 100). Then your teacher or the bench finds it.`
+        ? `It may well be something that is not in this list (about ${notInListPercent} in 100). Then a teacher or the bench finds it.`
         : `Something that is not in this list: about ${notInListPercent} in 100.`}
     </Typography>
   </>

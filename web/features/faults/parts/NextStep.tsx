@@ -91,7 +91,7 @@ export function NextStep({ interview, actions }: NextStepProps) {
       ) : (
         <>
           <Typography variant="h1" component="h2" sx={{ my: 1 }}>
-            Show it to your teacher or the bench
+            Show it to a teacher or the bench
           </Typography>
           <Typography sx={{ maxWidth: '62ch' }}>
             Nothing of the list fits well. The note beside says what was noticed, seen and tried: take it along.
