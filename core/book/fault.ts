@@ -97,6 +97,8 @@ export type Remedy = {
   readonly how: string;
   /** The care whose run does it, or who sees to it: the first of these that the instrument has. */
   readonly care?: readonly CareItemId[];
+  /** It is said in the room of reeds: an end, a back rubbed flat, another reed. */
+  readonly inReeds?: true;
   /** A player does it only if they have said they do such work. */
   readonly skill?: Skill;
   /** A child does it with a grown-up, a pupil with the teacher: oil, screws, valves out. */

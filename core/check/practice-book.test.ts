@@ -73,6 +73,7 @@ const SHIPPED_ITEMS: CareItemId[] = [
   'keyed/low-register',
   'keyed/slips-out',
   'keyed/sticky-pad',
+  'keyed/water-in-hole',
   'oboe/case-age',
   'piston-brass/silent-valve',
   'rotary-tuba/slides-in',

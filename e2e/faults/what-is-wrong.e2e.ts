@@ -40,7 +40,7 @@ describe('something is wrong', () => {
     await answerAll(['clear']);
     await sees(page, 'Blow the hole out and blot its pad');
     await sees(page, 'Do not poke into the hole.');
-    await tap(page, 'Done: that was it');
+    await tap(page, 'That was it');
     await sees(page, 'Water in a tone hole: that was it');
     await sees(page, 'What it was before');
     await tap(page, 'Undo');

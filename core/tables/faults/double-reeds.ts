@@ -216,6 +216,7 @@ export const doubleReed: FaultPage = {
       likelier: { 'dry-air': 'weak', knocked: 'weak' },
       remedy: {
         hand: 'player',
+        inReeds: true,
         heading: 'Let this reed go and play another',
         how: 'A cracked reed does not come back. Write its end down.',
         never: 'Do not clip it: it only gets shorter.',
@@ -236,6 +237,7 @@ export const doubleReed: FaultPage = {
       likelier: { 'reed-worn': 'clear' },
       remedy: {
         hand: 'player',
+        inReeds: true,
         heading: 'Begin a new reed now',
         how: 'It is at its end. Order reeds today: hand-made ones take about a week.',
         then: 'teacher',
@@ -374,6 +376,7 @@ export const doubleReed: FaultPage = {
       likelier: { 'weather-change': 'clear', rain: 'clear' },
       remedy: {
         hand: 'player',
+        inReeds: true,
         heading: 'Choose another reed for today',
         how: 'A reed follows the weather within a day or two. Cut nothing before then.',
         never: 'Do not clip it today: tomorrow it would be too short.',

@@ -966,6 +966,7 @@ export const pipes: FaultPage = {
       likelier: { knocked: 'clear' },
       remedy: {
         hand: 'player',
+        inReeds: true,
         heading: 'Play the spare reed',
         how: 'Write the end of this one down, and play a new spare in.',
         then: 'teacher',

@@ -234,6 +234,7 @@ export const keyed: FaultPage = {
         hand: 'player',
         heading: 'Blow the hole out and blot its pad',
         how: 'Open the key and blow sharply across its hole. Press plain paper under the pad for a few seconds, then swab.',
+        care: ['keyed/water-in-hole'],
         never: 'Do not poke into the hole.',
         then: 'teacher',
       },

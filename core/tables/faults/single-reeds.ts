@@ -165,6 +165,7 @@ export const singleReed: FaultPage = {
       likelier: { 'reed-worn': 'clear' },
       remedy: {
         hand: 'player',
+        inReeds: true,
         heading: 'Play another reed, and let this one go',
         how: 'Write its end down: Ulu learns how long your reeds live.',
         then: 'teacher',
@@ -183,6 +184,7 @@ export const singleReed: FaultPage = {
       likelier: { 'weather-change': 'clear', 'reed-much-played': 'weak' },
       remedy: {
         hand: 'player',
+        inReeds: true,
         heading: 'Flatten the back of the reed',
         how: 'Draw its flat side straight over plain paper on glass a few times, tip off the edge. Wipe it and try again.',
         never: 'Do not touch the tip, and never scrape the cut side.',
@@ -198,6 +200,7 @@ export const singleReed: FaultPage = {
       shows: { usually: ['single-reed/tip-seen', 'single-reed/squeak', 'single-reed/second-reed'] },
       remedy: {
         hand: 'player',
+        inReeds: true,
         heading: 'Play another reed',
         how: 'A chipped tip does not come right. Write its end down, and keep the cap on between plays.',
         then: 'teacher',
@@ -309,6 +312,7 @@ export const singleReed: FaultPage = {
       shows: { usually: ['single-reed/too-hard'], often: ['single-reed/second-reed'], sometimes: ['keyed/stuffy'] },
       remedy: {
         hand: 'player',
+        inReeds: true,
         heading: 'Break the reed in for longer',
         how: 'A few minutes a day for a week. Lips that have followed a soft old reed find every new one hard.',
         then: 'teacher',

@@ -58,6 +58,7 @@ export function remedyView(cause: CauseHere, { situation, reading }: Looked): Su
     heading: remedy.heading,
     how: remedy.how,
     never: remedy.never ?? null,
+    inReeds: remedy.inReeds === true,
     thenWords: isOwn || remedy.hand === 'teacher' ? thenWords(remedy.then, reading.player) : null,
     care: item ? { itemId: item.id, name: item.name, isRun: isOwn && item.place !== 'bench' } : null,
   };

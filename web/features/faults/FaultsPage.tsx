@@ -40,7 +40,7 @@ type Asking = {
 /** The question that is asked, or the right thing next. */
 function Interview({ interview, care, actions }: Asking & { readonly interview: InterviewView }) {
   const { question, key } = interview;
-  if (question === null) return <NextStep interview={interview} actions={actions} />;
+  if (question === null) return <NextStep interview={interview} instrumentId={care.instrument.id} actions={actions} />;
   const last = interview.said.findLast((one) => one.key !== null)?.key ?? null;
   return (
     <AskedQuestion

@@ -25,6 +25,9 @@ const [PlayedNow, fetchPlayed] = lazyPart(
   async () => (await import('#web/features/now/compartments/PlayedNow.tsx')).PlayedNow,
 );
 
+/** Of few instruments, and of those on few days: it comes along only then. */
+const [DidItHelp] = lazyPart(async () => (await import('#web/features/faults/compartments/DidItHelp.tsx')).DidItHelp);
+
 const PAGE_HEIGHT = 560;
 
 function Loaded({ page }: { readonly page: InstrumentPage }) {
@@ -60,6 +63,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           onMakeReady={played.makeReady}
           busy={played.busy}
         />
+        {page.wrong && <DidItHelp page={page} />}
       </Compartment>
       <MattersNow page={page} />
       {sheet && <PlayedNow page={page} along={along} played={played} onClose={() => setSheet(false)} />}

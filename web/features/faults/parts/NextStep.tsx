@@ -1,20 +1,27 @@
 import { Box, Button, Typography } from '@mui/material';
+import { Link } from 'react-router';
 import type { InterviewView, SuspectView } from '#contract/faults.ts';
 import type { FaultActions } from '#web/features/faults/faults.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Caution } from '#web/ui/Caution.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 
-type NextStepProps = { readonly interview: InterviewView; readonly actions: FaultActions };
+type NextStepProps = {
+  readonly interview: InterviewView;
+  readonly instrumentId: string;
+  readonly actions: FaultActions;
+};
 
 /** One remedy with what is done, what is not, and whether it helped. */
 function RemedyOf({
   suspect,
   interviewKey,
+  instrumentId,
   actions,
 }: {
   readonly suspect: SuspectView;
   readonly interviewKey: string;
+  readonly instrumentId: string;
   readonly actions: FaultActions;
 }) {
   const { remedy } = suspect;
@@ -70,13 +77,18 @@ function RemedyOf({
         >
           It did not help
         </Button>
+        {remedy.inReeds && (
+          <Button color="inherit" {...{ component: Link, to: `/reeds/${instrumentId}` }} sx={{ minHeight: 56 }}>
+            Say it of the reed
+          </Button>
+        )}
       </Box>
     </>
   );
 }
 
 /** The right thing next, once enough is known. */
-export function NextStep({ interview, actions }: NextStepProps) {
+export function NextStep({ interview, instrumentId, actions }: NextStepProps) {
   const { suspected, endWords, key } = interview;
   const next = suspected.find(({ wasTried }) => !wasTried);
   return (
@@ -87,7 +99,7 @@ export function NextStep({ interview, actions }: NextStepProps) {
         </Typography>
       )}
       {next ? (
-        <RemedyOf suspect={next} interviewKey={key} actions={actions} />
+        <RemedyOf suspect={next} interviewKey={key} instrumentId={instrumentId} actions={actions} />
       ) : (
         <>
           <Typography variant="h1" component="h2" sx={{ my: 1 }}>

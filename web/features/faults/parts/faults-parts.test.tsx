@@ -33,6 +33,7 @@ const SUSPECT: SuspectView = {
     heading: 'Flatten the back of the reed',
     how: 'Over plain paper.',
     never: null,
+    inReeds: true,
     thenWords: null,
     care: null,
   },

@@ -1,0 +1,43 @@
+import { Box, Button, Typography } from '@mui/material';
+import { useQuery } from '@tanstack/react-query';
+import type { InstrumentPage } from '#contract/care.ts';
+import { useToday } from '#web/clock/today.ts';
+import { useFaultActions } from '#web/features/faults/faults.actions.ts';
+import { faultQueries } from '#web/features/faults/faults.queries.ts';
+
+type DidItHelpProps = { readonly page: Pick<InstrumentPage, 'instrument' | 'wrong' | 'lastPlay'> };
+
+/** After the next play one question more: did what was done help? Nothing where it was not played since, or is still asked. */
+export function DidItHelp({ page: { instrument, wrong, lastPlay } }: DidItHelpProps) {
+  const query = useQuery({
+    ...faultQueries.page(instrument.id, useToday(), 'quick'),
+    enabled: wrong !== null && lastPlay !== null,
+  });
+  const actions = useFaultActions(instrument.id, instrument.playerId);
+  const open = query.data?.open ?? null;
+  const remedy = open?.question === null ? open.suspected.find(({ wasTried }) => !wasTried) : undefined;
+  if (!open || !remedy || lastPlay === null || lastPlay.endedOn < open.on) return null;
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      <Typography sx={{ fontWeight: 650 }}>Did it help? {remedy.remedy.heading}.</Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.5 }}>
+        <Button
+          variant="outlined"
+          color="inherit"
+          disabled={actions.busy}
+          onClick={() => actions.tried(open.key, remedy, true)}
+        >
+          That was it
+        </Button>
+        <Button
+          variant="outlined"
+          color="inherit"
+          disabled={actions.busy}
+          onClick={() => actions.tried(open.key, remedy, false)}
+        >
+          It did not help
+        </Button>
+      </Box>
+    </Box>
+  );
+}
