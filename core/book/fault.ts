@@ -23,6 +23,8 @@ const FAULT_PAGE_IDS = [
   'bamboo',
   'pipes',
   'brass',
+  'bits',
+  'third-slide',
   'piston',
   'rotary',
   'hand-slide',

@@ -93,6 +93,90 @@ describe('the tables of faults', () => {
   });
 });
 
+/** The lines of the book on what is noticed, and the causes of these tables they are (common practice, no source). */
+const LINES: Readonly<Record<string, readonly string[]>> = {
+  'a note gurgles': ['keyed/water-in-hole', 'keyed/torn-pad'],
+  'it smells, furry': ['any/stored-damp'],
+  'keys rattle': ['keyed/screw-loose', 'keyed/cork-lost', 'keyed/dry-rods'],
+  'the case, again and again': ['any/case-worn'],
+  'the swab is stuck': ['swabbed/jammed'],
+  'off with the weather': ['single-reed/unsettled', 'double-reed/unsettled', 'any/cold'],
+  'pads after heat': ['keyed/pads-after-heat'],
+  'a sticky key': ['keyed/dirty-pad'],
+  'stuffy, low register fails': [
+    'keyed/torn-pad',
+    'keyed/cork-lost',
+    'linked/bridge-out',
+    'saxophone/neck-leaks',
+    'linked/leak-above',
+  ],
+  'a fuzzy note': ['keyed/dirt-in-hole', 'keyed/water-in-hole'],
+  'a key not flat': ['keyed/cork-lost', 'keyed/bent'],
+  'the saxophone’s octave': ['saxophone/octave-bent', 'saxophone/neck-out-of-line'],
+  'mouthpiece and neck': ['saxophone/neck-cork-dry'],
+  'the neck will not enter': ['saxophone/screw-tight', 'saxophone/end-dirty', 'saxophone/end-out-of-round'],
+  'the tip of the mouthpiece': ['single-reed/mouthpiece-damaged'],
+  'a pad missing': ['keyed/pad-lost'],
+  'a spring off': ['keyed/spring-off'],
+  'a joint tight or loose': ['corked/dry', 'corked/worn', 'wooden/swollen'],
+  'a line in the wood': ['wooden/crack'],
+  'lime in the holes': ['keyed/dirt-in-hole'],
+  'the tube of an oboe reed': ['oboe/tube-cork-dry'],
+  'a flute after a knock': ['keyed/bent'],
+  bamboo: ['bamboo/crack', 'bamboo/edge-damaged', 'bamboo/water', 'bamboo/joint-loose'],
+  'a single reed squeaks': [
+    'single-reed/back-bulged',
+    'single-reed/tip-chipped',
+    'single-reed/set-crooked',
+    'single-reed/fibre',
+    'single-reed/taken-in-deep',
+    'single-reed/taken-in-shallow',
+  ],
+  'a single reed too hard': ['single-reed/too-strong', 'single-reed/back-bulged'],
+  'a single reed flabby': ['single-reed/spent'],
+  'a double reed fell': ['double-reed/crack'],
+  'high or low weak': ['double-reed/corners-gone', 'double-reed/low-missing'],
+  'slowly harder': ['double-reed/corners-gone'],
+  'hiss at the side': ['double-reed/flush'],
+  'nothing sounds': ['double-reed/lips-near-tip', 'double-reed/shut', 'double-reed/corners-gone', 'double-reed/dry'],
+  'coarse and sharp': ['double-reed/lips-too-deep'],
+  'spread and flat': ['double-reed/gaping'],
+  'biting, whole range flat': ['double-reed/too-soft'],
+  'one lip': ['double-reed/held-off-angle'],
+  'air at the bocal': ['bassoon/reed-seats-badly', 'double-reed/dry'],
+  'a slow valve': ['piston/film', 'piston/dry', 'piston/wrong-oil', 'piston/casing-bent', 'piston/wrong-casing'],
+  'a silent valve': ['piston/wrong-casing'],
+  'a stem that clicks': ['piston/stem'],
+  'a clank': ['piston/felts', 'rotary/string', 'rotary/stops-worn'],
+  'stuffy brass': ['brass/shank', 'brass/pipe-dirty', 'brass/water-key', 'brass/cloth-in-bell'],
+  'a slide stuck': ['brass/slide-set', 'brass/slide-dry'],
+  'a mouthpiece stuck': ['brass/mouthpiece-jammed'],
+  'a hand slide drags': ['hand-slide/dirty', 'hand-slide/dry', 'hand-slide/bent'],
+  'red rot': ['brass/red-rot'],
+  'a water key': ['brass/water-key'],
+  'a dent': ['brass/dent'],
+  'the bag loses': ['pipes/hemp', 'pipes/zip', 'pipes/flap', 'pipes/in-line', 'pipes/hide-dry'],
+  'a drone stops or roars': ['pipes/drone-reed-shut', 'pipes/drone-reed-too-open'],
+  'the chanter goes flat': ['pipes/chanter-reed-wet'],
+  'crown and head cork': ['flute/stopper-moved'],
+  'whisper key, bocal vent': ['bassoon/whisper-link', 'bassoon/vent-clogged'],
+  'water in the wing': ['bassoon/water-in-wing'],
+  'register vent': ['clarinet/vent-clogged'],
+  'not pushed home': ['corked/not-home'],
+  'rotor string, rotor off its mark': ['rotary/string', 'rotary/set-wrong'],
+  'slide lock': ['hand-slide/lock-worn'],
+  'loose bits': ['bits/loose'],
+  'third slide': ['third-slide/dry', 'third-slide/bent'],
+  'caps not snug': ['brass/cap-loose'],
+};
+test('every line of the book is a cause of these tables, each with its remedy', () => {
+  const known = new Map<string, Cause>(causes.map((cause) => [cause.id, cause]));
+  const missing = Object.entries(LINES).flatMap(([line, ids]) =>
+    ids.filter((id) => !known.get(id)?.remedy.heading).map((id) => `${line}: ${id}`),
+  );
+  expect(missing).toEqual([]);
+});
+
 describe('each kind', () => {
   test.each(KIND_IDS)('%s: at least 12 causes and 18 signs in every build, each with its part and its hands', (id) => {
     const kind = BOOK.kinds[id];

@@ -422,6 +422,118 @@ export const brass: FaultPage = {
   mishapStops: [],
 };
 
+/** What sits between mouthpiece and body of a sousaphone. */
+export const bits: FaultPage = {
+  id: 'bits',
+  signs: [
+    {
+      id: 'bits/rock',
+      sort: 'look',
+      sense: 'feel',
+      part: 'mouthpipe',
+      words: 'The neck or a bit rocks where it goes in',
+      question: 'Does the neck, or one of the bits, rock or turn where it goes in?',
+      minutes: 0.3,
+      mark: 'general',
+    },
+  ],
+  causes: [
+    {
+      id: 'bits/loose',
+      name: 'The neck or a bit is loose',
+      common: 'ordinary',
+      part: 'mouthpipe',
+      shows: { usually: ['bits/rock'], often: ['brass/hiss', 'brass/stuffy', 'brass/rattle'] },
+      likelier: { knocked: 'weak' },
+      remedy: {
+        hand: 'player',
+        heading: 'Seat the bits with a small twist',
+        how: 'Push each in straight with a small twist, and tighten the screw of the neck with the fingers.',
+        never: 'No tape and no grease: what rocks all the same is fitted at the bench.',
+        then: 'bench',
+      },
+      mark: 'general',
+    },
+  ],
+  stops: [],
+  mishapStops: [],
+};
+
+/** A third slide that is moved while playing. */
+export const thirdSlide: FaultPage = {
+  id: 'third-slide',
+  signs: [
+    {
+      id: 'third-slide/sticks',
+      sort: 'complaint',
+      sense: 'feel',
+      part: 'valve-slides',
+      words: 'The third slide does not move while playing',
+      question: 'Does the slide of the ring or trigger stick while it is moved in playing?',
+      also: ['third slide', 'ring', 'trigger', 'saddle'],
+      mark: 'general',
+    },
+    {
+      id: 'third-slide/oil-frees',
+      sort: 'trial',
+      sense: 'feel',
+      part: 'valve-slides',
+      words: 'It moves once it is wiped and oiled',
+      question: 'Does it move freely once it has been wiped and has fresh slide oil?',
+      minutes: 2,
+      tool: 'slide oil',
+      notAlone: true,
+      mark: 'general',
+    },
+    {
+      id: 'third-slide/catches',
+      sort: 'look',
+      sense: 'feel',
+      part: 'valve-slides',
+      words: 'It catches at one place',
+      question: 'Moved slowly, does it catch at one place?',
+      minutes: 0.3,
+      mark: 'general',
+    },
+  ],
+  causes: [
+    {
+      id: 'third-slide/dry',
+      name: 'The third slide is dry, or its grease too thick',
+      common: 'common',
+      part: 'valve-slides',
+      shows: { usually: ['third-slide/sticks', 'third-slide/oil-frees'] },
+      likelier: { 'slide-care-overdue': 'clear', 'long-rest': 'weak' },
+      remedy: {
+        hand: 'player',
+        heading: 'Wipe the third slide and oil it',
+        how: 'Press its valve, draw it out and wipe it. Give it thin slide oil in place of the grease of the fixed slides.',
+        notAlone: true,
+        never: 'Never draw it without pressing its valve.',
+        then: 'bench',
+      },
+      mark: 'general',
+    },
+    {
+      id: 'third-slide/bent',
+      name: 'The third slide is out of line',
+      common: 'uncommon',
+      part: 'valve-slides',
+      shows: { usually: ['third-slide/catches', 'third-slide/sticks'] },
+      likelier: { knocked: 'strong' },
+      remedy: {
+        hand: 'bench',
+        heading: 'Have the slide aligned at the bench',
+        how: 'It may be played meanwhile, without moving the slide.',
+        never: 'Do not bend it and do not sand it.',
+      },
+      mark: 'general',
+    },
+  ],
+  stops: [],
+  mishapStops: [],
+};
+
 /** Piston valves. */
 export const piston: FaultPage = {
   id: 'piston',

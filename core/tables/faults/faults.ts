@@ -1,7 +1,7 @@
 import type { FaultPageUse, Faults } from '#core/book/fault.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { any, swabbed } from '#core/tables/faults/any.ts';
-import { brass, handSlide, piston, rotary } from '#core/tables/faults/brass.ts';
+import { bits, brass, handSlide, piston, rotary, thirdSlide } from '#core/tables/faults/brass.ts';
 import { bassoon, doubleReed, oboe } from '#core/tables/faults/double-reeds.ts';
 import { FAULT_FIGURES } from '#core/tables/faults/figures.ts';
 import { bamboo, flute, fluteFoot, pipes } from '#core/tables/faults/flutes-and-pipes.ts';
@@ -18,6 +18,7 @@ const onCork: FaultPageUse = { page: corked, when: { tenons: ['cork', 'thread'] 
 const woodwind = [any, swabbed, keyed];
 const sax = pages(...woodwind, singleReed, saxophone);
 const pistons = pages(any, brass, piston);
+const trumpets = pages(any, brass, piston, thirdSlide);
 
 /** Which pages of what can go wrong each kind has, common pages first. */
 const PAGES_OF = {
@@ -34,9 +35,9 @@ const PAGES_OF = {
   piccolo: pages(...woodwind, inWood, onCork, flute),
   'bamboo-flute': pages(any, swabbed, bamboo),
   'highland-pipes': pages(any, pipes),
-  trumpet: pistons,
-  cornet: pistons,
-  flugelhorn: pistons,
+  trumpet: trumpets,
+  cornet: trumpets,
+  flugelhorn: trumpets,
   horn: pages(any, brass, rotary),
   trombone: pages(any, brass, handSlide, { page: rotary, when: { rotor: ['one'] } }),
   baritone: pistons,
@@ -47,7 +48,7 @@ const PAGES_OF = {
     { page: piston, when: { valves: ['piston'] } },
     { page: rotary, when: { valves: ['rotary'] } },
   ),
-  sousaphone: pistons,
+  sousaphone: pages(any, brass, bits, piston),
 } as const satisfies Record<KindId, readonly FaultPageUse[]>;
 
 export const FAULTS: Faults = { figures: FAULT_FIGURES, pagesOf: PAGES_OF };
