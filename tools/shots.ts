@@ -90,9 +90,9 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'pack-up',
-    path: '/now/petra-bassoon',
+    path: '/now/teodor-cor',
     then: async (page) => {
-      await as('petra')(page);
+      await as('teodor')(page);
       await playedAndPacking(page);
       await press(page, 'Step by step');
       for (let step = 0; step < 4; step++) {
