@@ -74,7 +74,6 @@ const SHOTS: readonly Shot[] = [
       await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
     },
   },
-  { name: 'history', path: '/add/lucan-tuba/history' },
   { name: 'add', path: '/add', then: (page) => press(page, 'Bassoon') },
   { name: 'played', path: '/now/lucan-trumpet', then: (page) => press(page, 'I have just played') },
   { name: 'calendar', path: '/calendar', then: as('marit') },

@@ -267,3 +267,26 @@ test('the third time the question is another one', async () => {
     again: expect.stringContaining('It was this 2 times before. Look at the case'),
   });
 });
+
+test('an instrument that has left is not asked about; what was begun before can still be let be', async () => {
+  const key = await begin(['keyed/sticky']);
+  await post('/api/departures', { instrumentId: 'clarinet', leftOn: TODAY }).expect(201);
+  await post(faultPaths.begin, { instrumentId: 'clarinet', noticed: ['keyed/sticky'] }).expect(409);
+  await mishap('rain').expect(409);
+  await end(key, 'nobody').expect(201);
+  expect((await page()).open).toBeNull();
+});
+
+test('the build put right in the middle: what it cannot show any more is left out', async () => {
+  const key = await begin(['keyed/stuffy']);
+  await answer(key, 'wooden/line', 'cannot-tell').expect(201);
+  expect((await page()).stopped).not.toBeNull();
+  await post('/api/builds', {
+    instrumentId: 'clarinet',
+    build: { body: 'plastic', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' },
+  }).expect(201);
+  const { stopped, open } = await page();
+  expect(stopped).toBeNull();
+  expect(open?.said.map(({ sign }) => sign)).toEqual(['keyed/stuffy']);
+  expect(open?.question).not.toBeNull();
+});

@@ -2,7 +2,7 @@ import { bookSign, faultsFor, signHere } from '#core/faults/faults-for.ts';
 import { interviewSaid } from '#core/faults/fault-words.ts';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import { interviewFact } from '#contract/faults.ts';
-import { invalid, noInstrument } from '#server/failure.ts';
+import { conflict, invalid, noInstrument } from '#server/failure.ts';
 import { interviews } from '#server/features/faults/faults.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact } from '#server/record/define-fact.ts';
@@ -18,6 +18,7 @@ export const interviewDefinition = defineFact<Services>()(interviewFact, {
   decide: ({ instrumentId, noticed }, { now }, { instruments, book }) => {
     const instrument = instruments.find(instrumentId);
     if (!instrument) return fail(noInstrument());
+    if (instrument.leftOn !== null) return fail(conflict('instrumentId', { code: 'not-on-shelf' }));
     const here = faultsFor(book, instrument.kind, instrument.build);
     if (noticed.some((id) => signHere(here, id) === undefined))
       return fail(invalid('noticed', { code: 'no-such-sign' }));

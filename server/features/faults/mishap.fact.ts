@@ -2,7 +2,7 @@ import { mishapSaid } from '#core/faults/fault-words.ts';
 import { boreStrip, partName } from '#core/instruments/bore-strip.ts';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import { mishapFact } from '#contract/faults.ts';
-import { invalid, noInstrument } from '#server/failure.ts';
+import { conflict, invalid, noInstrument } from '#server/failure.ts';
 import { mishaps } from '#server/features/faults/faults.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact } from '#server/record/define-fact.ts';
@@ -22,6 +22,7 @@ export const mishapDefinition = defineFact<Services>()(mishapFact, {
   decide: ({ instrumentId, mishap, part, happenedOn }, { now }, { instruments, book }) => {
     const instrument = instruments.find(instrumentId);
     if (!instrument) return fail(noInstrument());
+    if (instrument.leftOn !== null) return fail(conflict('instrumentId', { code: 'not-on-shelf' }));
     if (happenedOn > now.on) return fail(invalid('happenedOn', { code: 'mishap-in-future' }));
     if (happenedOn < instrument.acquiredOn) return fail(invalid('happenedOn', { code: 'mishap-before-it-came' }));
     const kind = book.kinds[instrument.kind];
