@@ -48,7 +48,7 @@ export function StripWithSigns({ page: { instrument, strip, clocks }, actions }:
           {...{ component: Link, to: `/faults/${instrument.id}?part=${tapped?.part ?? ''}` }}
           sx={{ minHeight: 48, fontWeight: 650 }}
         >
-          Something else is wrong here
+          {signs.length > 0 ? 'Something else is wrong here' : 'Something is wrong here'}
         </MenuItem>
       </Menu>
     </>

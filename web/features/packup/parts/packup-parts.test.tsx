@@ -13,7 +13,7 @@ import { StepDrawing } from '#web/features/packup/parts/StepDrawing.tsx';
 import { StretchList } from '#web/features/packup/parts/StretchList.tsx';
 import { shownStretches, stretchAtHand, type ShownStretch } from '#web/features/packup/run-stretches.ts';
 import { MemoryRouter } from 'react-router';
-import { tap } from '#web/testing/parts.tsx';
+import { draw, tap } from '#web/testing/parts.tsx';
 
 afterEach(cleanup);
 
@@ -83,7 +83,7 @@ describe('the step at hand', () => {
       onAnswer: jest.fn<(answer: string) => void>(),
       onCount: jest.fn<(count: number) => void>(),
     };
-    render(<StepAtHand step={one} several={false} nowMs={NOW} {...said} />);
+    draw(<StepAtHand step={one} several={false} nowMs={NOW} {...said} />);
     return said;
   };
 
