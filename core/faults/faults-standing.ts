@@ -24,6 +24,8 @@ export type FaultsStanding = {
   /** The newest that is still being asked about. */
   readonly open: InterviewNoted | null;
   readonly stopped: StopStanding | null;
+  /** Everything that stops it, the one that is said among them. */
+  readonly stops: readonly StopStanding[];
   /** What happened to it and still counts. */
   readonly mishaps: readonly MishapNoted[];
   /** What was found to be the cause before. */
@@ -97,6 +99,7 @@ export function faultsStanding(
   return {
     here,
     open: open.at(-1) ?? null,
+    stops,
     // What may not be played at all comes before what may not be forced.
     stopped: stops.find(({ rule }) => rule.stands === 'not-played') ?? stops[0] ?? null,
     mishaps: mishaps.filter((one) => stillCounts(one, here.figures.mishapDays.value, back, today)),

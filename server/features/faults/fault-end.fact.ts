@@ -29,8 +29,8 @@ export const faultEndDefinition = defineFact<Services>()(faultEndFact, {
     const id = faults.instrumentOf(faultKey);
     const reading = id === undefined ? undefined : readings.of(id);
     if (!reading) return fail(notFound('faultKey', { code: 'no-such-interview' }));
-    const { stopped } = reading.situation(now.on).faults;
-    if (stopped?.key === faultKey && !mayClear(stopped, by)) return fail(conflict('by', { code: 'not-cleared-so' }));
+    const stop = reading.situation(now.on).faults.stops.find(({ key }) => key === faultKey);
+    if (stop && !mayClear(stop, by)) return fail(conflict('by', { code: 'not-cleared-so' }));
     return succeed({ body: { faultKey, by }, ...now, belongsTo: faultKey });
   },
 });

@@ -290,3 +290,16 @@ test('the build put right in the middle: what it cannot show any more is left ou
   expect(open?.said.map(({ sign }) => sign)).toEqual(['keyed/stuffy']);
   expect(open?.question).not.toBeNull();
 });
+
+test('no remedy lifts a stop, and a second stop does not hide the first', async () => {
+  const key = await begin(['keyed/stuffy']);
+  await answer(key, 'wooden/line', 'yes').expect(201);
+  await post(faultPaths.outcome, { interviewKey: key, cause: 'wooden/crack', helped: true }).expect(409);
+  await mishap('in-water').expect(201);
+  await end(key, 'nobody').expect(409);
+  const again = await begin(['swabbed/stuck']);
+  await answer(again, 'swabbed/pulled-hard', 'yes').expect(201);
+  await end(again, 'self').expect(409);
+  await end(again, 'bench').expect(201);
+  expect((await page()).stopped).toMatchObject({ key });
+});

@@ -14,7 +14,8 @@ export function DidItHelp({ page: { instrument, wrong, lastPlay } }: DidItHelpPr
     enabled: wrong !== null && lastPlay !== null,
   });
   const actions = useFaultActions(instrument.id, instrument.playerId);
-  const open = query.data?.open ?? null;
+  // What is stopped waits for somebody who looks: no remedy of one's own ends it.
+  const open = query.data?.stopped ? null : (query.data?.open ?? null);
   const remedy = open?.question === null ? open.suspected.find(({ wasTried }) => !wasTried) : undefined;
   if (!open || !remedy || lastPlay === null || lastPlay.endedOn < open.on) return null;
   return (
