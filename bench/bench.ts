@@ -233,7 +233,7 @@ try {
     await durability(),
     ...(await plannerRows()),
     ...(await reedRows(today)),
-    ...(await sittingRows()),
+    ...sittingRows(),
     ...faultRows(),
     hostileRow(),
     script(),

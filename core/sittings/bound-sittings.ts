@@ -1,113 +1,139 @@
-import {
-  dive,
-  NEARLY,
-  restricted,
-  shareOut,
-  type Open,
-  type Shared,
-  type Solving,
-} from '#core/sittings/share-sittings.ts';
-import { columnsOf, costOfSet, openDays, planOf, Thought } from '#core/sittings/sitting-columns.ts';
-import { checkSittings, costOfSittings, totalCost, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
+import { fullestDay, type BoundedDay } from '#core/sittings/best-day.ts';
+import { ThingPaths } from '#core/sittings/thing-paths.ts';
+import { checkSittings, SITTING_PENALTY, type Sittings } from '#core/sittings/sittings.ts';
 
-/** A part of all plans: those with so many sittings, that use some days and not others. */
-type Node = { readonly open: Open; readonly thought: Thought; readonly shared: Shared };
-
-/** A count or a share this near to a whole number is one. */
-const WHOLE_ENOUGH = 1e-3;
-const SIDE_ROUNDS = 20;
-/** Parts that are looked at beyond the first two. */
-const MOST_NODES = 6;
-/** Nearer to the best plan nobody asks how near it is. */
-const NEAR_ENOUGH = 0.047;
-
-/** The sittings of a part, by their number: there are at most so many, or at least one more; null where it is whole. */
-function byCount({ open, shared }: Node): Open[] | null {
-  const count = shared.shares.reduce((sum, one) => sum + one, 0);
-  const below = Math.floor(count + NEARLY);
-  if (count - below < WHOLE_ENOUGH || below + 1 - count < WHOLE_ENOUGH) return null;
-  const { least = 0, most = open.days.length } = open.count ?? {};
-  return [
-    { ...open, count: { least, most: below } },
-    { ...open, count: { least: below + 1, most } },
-  ];
-}
-
-/** The day of which it is least clear whether it is a sitting: it is none, or it is one; null where all are clear. */
-function byDay({ open, thought, shared }: Node): Open[] | null {
-  const shares = new Map<number, number>();
-  thought.all.forEach(({ day }, at) => shares.set(day, (shares.get(day) ?? 0) + (shared.shares[at] ?? 0)));
-  const [[day, share] = [0, 0]] = [...shares].toSorted(([, a], [, b]) => Math.abs(a - 0.5) - Math.abs(b - 0.5));
-  if (share < WHOLE_ENOUGH || share > 1 - WHOLE_ENOUGH) return null;
-  return [
-    { ...open, days: open.days.filter((one) => one.day !== day) },
-    { ...open, used: new Set([...(open.used ?? []), day]) },
-  ];
-}
+/** How far a step goes at first, as a share of what the bound is away from the best plan, and what it shrinks by. */
+const [FIRST_STEP, SHRINKS, LEAST_STEP] = [1, 0.6, 1e-4];
+/** Rounds without a better bound after which steps shrink. */
+const PATIENCE = 15;
+/** So much of a direction is the last one's: steps that go to and fro cancel out. */
+const INERTIA = 0.3;
+/** So much of what is likely was likely a round before. */
+const MEMORY = 0.92;
 
 /**
- * A better bound: all plans are taken apart, by how many sittings there are and then by whether a day is one of them,
- * the part with the lowest bound first; the lowest bound of the parts that are left holds for every plan.
- *
- * @param upper what the best plan costs: a part that cannot be better is done with
+ * What no plan can cost less than. What a thing does and what a day holds are taken apart: for prices on being there, each
+ * thing takes its cheapest way and each day its best set of things, and whatever the prices, both together cost no more
+ * than the best plan (Lagrange). Prices go up where a thing is and the day has not got it, and down the other way round
+ * (subgradient with Polyak's step; Held, Wolfe and Crowder 1974, Math. Programming 6:62–88; Fisher 1981, Management
+ * Science 27:1–18).
  */
-async function boundByParts(
-  problem: Sittings,
-  root: Node,
-  { upper, ...solving }: Solving & { readonly upper: number },
-): Promise<number> {
-  let parts: Node[] = [root];
-  for (let looked = 0; looked < MOST_NODES && !solving.stop.aborted; looked++) {
-    const [lowest, ...others] = parts.toSorted((a, b) => a.shared.bound - b.shared.bound);
-    if (lowest === undefined || lowest.shared.bound >= upper * (1 - NEAR_ENOUGH)) break;
-    const sides = byCount(lowest) ?? byDay(lowest);
-    if (sides === null) break;
-    const found: Node[] = [];
-    for (const open of sides) {
-      const isClosed = open.days.length < lowest.open.days.length;
-      const thought = isClosed ? restricted(open, lowest.thought.all) : lowest.thought;
-      const shared = await shareOut(problem, open, thought, { ...solving, rounds: SIDE_ROUNDS });
-      // Where nothing came of it, what held for all of them holds for it.
-      const bound = Math.max(lowest.shared.bound, shared?.bound ?? -Infinity);
-      found.push({ open, thought, shared: { ...(shared ?? lowest.shared), bound } });
-    }
-    parts = [...others, ...found];
+export class SittingsBound {
+  /** The best bound yet. */
+  bound = -Infinity;
+  readonly #paths: readonly ThingPaths[];
+  readonly #days: readonly BoundedDay[];
+  /** Where a thing may be on a day. */
+  readonly #slots: readonly number[];
+  readonly #set: number;
+  /** By place of the thing, then by day: the price of being there, who is there by ways and by days, and the last direction. */
+  readonly #price: Float64Array;
+  readonly #best: Float64Array;
+  readonly #goes: Uint8Array;
+  readonly #held: Uint8Array;
+  readonly #direction: Float64Array;
+  /** By day, how likely it is a sitting. */
+  readonly #likely: Float64Array;
+  readonly #width: number;
+  #scale = FIRST_STEP;
+  #since = 0;
+
+  constructor(problem: Sittings) {
+    checkSittings(problem);
+    const { time, things } = problem;
+    this.#width = time.length;
+    this.#paths = things.map((thing) => new ThingPaths(problem, thing));
+    const setOn = time.map((_, day) => things.filter(({ set }) => set.includes(day)));
+    this.#set = setOn.filter(({ length }) => length > 0).length * SITTING_PENALTY.sitting;
+    this.#days = time.map((minutes, day) => ({
+      room: Math.max(0, minutes - (setOn[day] ?? []).reduce((sum, thing) => sum + thing.minutes, 0)),
+      opens: setOn[day]?.length === 0 ? SITTING_PENALTY.sitting : 0,
+      who: this.#paths.flatMap(({ days }, at) => {
+        const thing = things[at];
+        return thing === undefined || !days.includes(day) || thing.set.includes(day)
+          ? []
+          : [{ minutes: thing.minutes, slot: at * time.length + day }];
+      }),
+    }));
+    this.#slots = this.#days.flatMap(({ who }) => who.map(({ slot }) => slot));
+    const size = things.length * time.length;
+    this.#price = new Float64Array(size);
+    // What a sitting costs is shared among all who may be there: a bound from the first round on.
+    for (const { opens, who } of this.#days) for (const { slot } of who) this.#price[slot] = opens / who.length;
+    this.#best = Float64Array.from(this.#price);
+    this.#goes = new Uint8Array(size);
+    this.#held = new Uint8Array(size);
+    this.#direction = new Float64Array(size);
+    this.#likely = new Float64Array(time.length);
   }
-  return Math.min(...parts.map(({ shared }) => shared.bound));
-}
 
-export type SittingsBounding = Solving & {
-  /** Plans to begin with. */
-  readonly start: readonly SittingPlan[];
-};
-export type BoundedSittings = { readonly bound: number | null; readonly plans: readonly SittingPlan[] };
+  /** Is it as good as it gets: proved, or its steps too small? */
+  isDone(upper: number): boolean {
+    return this.bound >= upper - 1e-6 || this.#scale < LEAST_STEP;
+  }
 
-const ROUNDS = 60;
+  /** Days that are a sitting more often than so in the ways and days of the last rounds. */
+  likelyDays(least: number): number[] {
+    return [...this.#likely.keys()].filter((day) => (this.#likely[day] ?? 0) >= least);
+  }
 
-/**
- * A lower bound of every plan, and plans near it, by columns that are whole sittings. The linear master's cost less what
- * the days would still save is a bound at every round (Lagrange); a plan comes from settling the surest sitting again and
- * again. (The best choice of all sittings thought of, as a program of whole columns, takes seconds for a hundredth.) Dantzig and Wolfe 1960; the bound as in Lübbecke and
- * Desrosiers 2005, Oper. Res. 53:1007–1023.
- */
-export async function boundSittings(
-  problem: Sittings,
-  { start, ...solving }: SittingsBounding,
-): Promise<BoundedSittings> {
-  checkSittings(problem);
-  const days = openDays(problem);
-  const items = new Set(problem.items.flatMap((item, at) => (item.set === null ? [at] : [])));
-  const open = { items, days };
-  const thought = new Thought();
-  for (const plan of start) for (const one of columnsOf(days, plan)) thought.add(one);
-  const shared = await shareOut(problem, open, thought, { ...solving, rounds: ROUNDS });
-  if (shared === null) return { bound: null, plans: [] };
-  const dived = await dive(problem, open, thought, { ...solving, shared });
-  const known = Math.min(...[...start, planOf(problem, dived)].map((plan) => totalCost(costOfSittings(problem, plan))));
-  const bound = await boundByParts(
-    problem,
-    { open, thought, shared },
-    { ...solving, upper: known - costOfSet(problem) },
-  );
-  return { bound: costOfSet(problem) + bound, plans: [planOf(problem, dived)] };
+  /** Some rounds more; `upper` is what the best plan known costs. */
+  improve(rounds: number, upper: number): void {
+    for (let round = 0; round < rounds && !this.isDone(upper); round++) {
+      const value = this.#value();
+      this.#noted(value, upper);
+      this.#step(value, upper);
+    }
+  }
+
+  /** What ways and days cost together at these prices: no plan costs less. */
+  #value(): number {
+    let value = this.#set;
+    this.#goes.fill(0);
+    this.#held.fill(0);
+    this.#paths.forEach((paths, at) => {
+      const first = at * this.#width;
+      const { days, cost } = paths.cheapest(this.#price.subarray(first, first + this.#width));
+      value += cost;
+      for (const day of days) this.#goes[first + day] = 1;
+    });
+    this.#days.forEach((day, index) => {
+      const pays = fullestDay(day, this.#price, this.#held);
+      const isSitting = pays > day.opens;
+      if (isSitting) value += day.opens - pays;
+      else for (const { slot } of day.who) this.#held[slot] = 0;
+      this.#likely[index] = MEMORY * (this.#likely[index] ?? 0) + (isSitting ? 1 - MEMORY : 0);
+    });
+    return value;
+  }
+
+  #noted(value: number, upper: number): void {
+    if (value > this.bound) {
+      if (value > this.bound + 1e-4 * Math.abs(upper)) this.#since = 0;
+      this.bound = value;
+      this.#best.set(this.#price);
+    } else this.#since++;
+    if (this.#since <= PATIENCE) return;
+    this.#scale *= SHRINKS;
+    this.#since = 0;
+    this.#price.set(this.#best);
+  }
+
+  /** Prices go where ways and days differ, as far as Polyak has it; none is below zero. */
+  #step(value: number, upper: number): void {
+    const norm = this.#slots.reduce((sum, slot) => sum + this.#turned(slot) ** 2, 0);
+    if (norm === 0) return;
+    const step = (this.#scale * (1.02 * upper - value)) / norm;
+    for (const slot of this.#slots)
+      this.#price[slot] = Math.max(0, (this.#price[slot] ?? 0) + step * (this.#direction[slot] ?? 0));
+  }
+
+  /** The direction of one price, turned to where ways and days differ now; a price of nothing goes no lower. */
+  #turned(slot: number): number {
+    const apart = (this.#goes[slot] ?? 0) - (this.#held[slot] ?? 0);
+    const way = (1 - INERTIA) * apart + INERTIA * (this.#direction[slot] ?? 0);
+    const turned = way < 0 && (this.#price[slot] ?? 0) <= 0 ? 0 : way;
+    this.#direction[slot] = turned;
+    return turned;
+  }
 }

@@ -1,14 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { lessTime, tooLong } from '#core/sittings/fit-sittings.ts';
-import { anItem } from '#core/testing/sittings.ts';
+import { weeksOf } from '#core/testing/sittings.ts';
 
 /** Ten and twelve minutes on day 1, which has thirty; eight minutes on day 2, set there. */
-const of = {
-  time: [30, 30, 5],
-  items: [anItem({ minutes: 10 }), anItem({ id: 'b', minutes: 12 }), anItem({ id: 'c', minutes: 8, set: 2 })],
-};
-const plan = [1, 1, 2];
-const takes = (...minutes: [number, number][]) => tooLong(of, plan, new Map(minutes));
+const of = weeksOf([30, 30, 5], { minutes: 10 }, { minutes: 12 }, { minutes: 8, set: [2] });
+const plan = [[1], [1], [2]];
+const takes = (...minutes: [number, number][]) => tooLong(of, new Map(minutes));
 
 describe('a sitting that takes longer than its day has', () => {
   test('is found out from the second minute on, but where the player has set it', () => {

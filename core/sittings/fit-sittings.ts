@@ -9,13 +9,11 @@ const WITHIN = 1;
  * @param minutes what each sitting takes as it is really done, by its day
  */
 export const tooLong = (
-  { time, items }: Sittings,
-  plan: SittingPlan,
+  { time, things }: Sittings,
   minutes: ReadonlyMap<number, number>,
 ): [day: number, minutes: number][] =>
   [...minutes].filter(
-    ([day, needs]) =>
-      needs > (time[day] ?? 0) + WITHIN && !items.some(({ set }, at) => plan[at] === day && set !== null),
+    ([day, needs]) => needs > (time[day] ?? 0) + WITHIN && !things.some(({ set }) => set.includes(day)),
   );
 
 /**
@@ -34,7 +32,7 @@ export function lessTime(
 ): number[] {
   const less = [...time];
   for (const [day, needs] of over) {
-    const added = problem.items.reduce((sum, { minutes }, at) => sum + (plan[at] === day ? minutes : 0), 0);
+    const added = problem.things.reduce((sum, { minutes }, at) => sum + (plan[at]?.includes(day) ? minutes : 0), 0);
     less[day] = Math.max(0, Math.floor(Math.min(less[day] ?? 0, added) - (needs - (problem.time[day] ?? 0))));
   }
   return less;

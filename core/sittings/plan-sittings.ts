@@ -1,7 +1,6 @@
-import { watchingTime, type SolveMilp, type Stop } from '#core/solve/answer.ts';
-import { boundSittings } from '#core/sittings/bound-sittings.ts';
-import { polishSittings } from '#core/sittings/polish-sittings.ts';
-import { eachOnItsOwnDate, searchSittings } from '#core/sittings/search-sittings.ts';
+import type { Stop } from '#core/solve/answer.ts';
+import { SittingsBound } from '#core/sittings/bound-sittings.ts';
+import { SittingsSearch } from '#core/sittings/search-sittings.ts';
 import {
   costOfSittings,
   sittingBreaches,
@@ -17,16 +16,30 @@ export type PlannedSittings = {
   readonly cost: SittingsCost;
   /** (cost − bound) ÷ cost: 0 is proved, null where nothing is known. */
   readonly gap: number | null;
-  /** Time ended it before its work was done: asked again, it may be another. */
-  readonly ranOut: boolean;
 };
 
-export type SittingsWork = { readonly solve: SolveMilp; readonly stop: Stop };
+/** What is asked: days that were given less time than they have are planned with it, and bounded without. */
+export type SittingsAsked = { readonly problem: Sittings; readonly wholeTime?: readonly number[] };
 
-/** A good plan by search alone, a tenth of the time: how far it is from the best is not known. */
-export const roughSittings = (problem: Sittings): PlannedSittings => checked(problem, searchSittings(problem), null);
+/** Times a plan is sought in what a bound makes likely, and the rounds of the bound between two. */
+const [SEARCHES, ROUNDS] = [8, 75];
+/** How often a day has to be a sitting in the rounds of a bound to be likely, in turn. */
+const LIKELY = [0.6, 0.35] as const;
+/** Even rhythms that are gone on from. */
+const RHYTHMS = 1;
+/** Nearer than this the best plan is found, as far as anybody can tell. */
+const PROVED = 1e-6;
 
-const SHAKES_AFTER = 20;
+/** The plan before, as far as things may still be on its days. */
+const shownPlan = ({ things }: Sittings): SittingPlan =>
+  things.map(({ set, shown }) => [...new Set([...set, ...shown])].sort((a, b) => a - b));
+
+function begun(problem: Sittings): SittingsSearch {
+  const search = new SittingsSearch(problem);
+  search.fromRhythms(RHYTHMS);
+  if (problem.things.some(({ shown }) => shown.length > 0)) search.fromPlan(shownPlan(problem));
+  return search;
+}
 
 /** @throws Error where a plan breaks a rule: it is never shown */
 function checked(problem: Sittings, plan: SittingPlan, bound: number | null): PlannedSittings {
@@ -34,26 +47,23 @@ function checked(problem: Sittings, plan: SittingPlan, bound: number | null): Pl
   if (breach !== undefined) throw new Error(`a plan of sittings breaks its rules: ${breach}`);
   const cost = costOfSittings(problem, plan);
   const gap = bound === null ? null : Math.max(0, totalCost(cost) - bound) / Math.max(1, totalCost(cost));
-  return { plan, cost, gap: gap !== null && gap < 1e-6 ? 0 : gap, ranOut: false };
+  return { plan, cost, gap: gap !== null && gap < PROVED ? 0 : gap };
 }
 
+/** A good plan by search alone, a tenth of the time: how far it is from the best is not known. */
+export const roughSittings = (problem: Sittings): PlannedSittings => checked(problem, begun(problem).best.plan, null);
+
 /**
- * Packs what falls due into few sittings: a good plan by search, then a bound by whole sittings and the best plan of
- * those. Every plan is checked before it is told.
+ * Packs what falls due into few sittings: a search begins from even rhythms and from the plan before, then goes on from
+ * the days a bound makes likely, as far as a fixed number of rounds goes: the same question has the same answer. Every
+ * plan is checked before it is told.
  */
-export async function planSittings(problem: Sittings, { solve, stop }: SittingsWork): Promise<PlannedSittings> {
-  const watched = watchingTime(solve);
-  const found = searchSittings(problem);
-  const { bound, plans } = await boundSittings(problem, {
-    solve: watched.solve,
-    stop,
-    start: [found, eachOnItsOwnDate(problem)],
-  });
-  const costOf = (one: SittingPlan): number => totalCost(costOfSittings(problem, one));
-  const searched = plans.map((from) => searchSittings(problem, { from, shakes: SHAKES_AFTER }));
-  const best = [...plans.map((one) => polishSittings(problem, one)), ...searched].reduce(
-    (least, one) => (costOf(one) < costOf(least) ? one : least),
-    found,
-  );
-  return { ...checked(problem, best, stop.aborted ? null : bound), ranOut: watched.ranOut() };
+export function planSittings({ problem, wholeTime }: SittingsAsked, stop: Stop = { aborted: false }): PlannedSittings {
+  const search = begun(problem);
+  const bound = new SittingsBound({ ...problem, time: wholeTime ?? problem.time });
+  for (let turn = 0; turn < SEARCHES && !stop.aborted && !bound.isDone(search.best.cost); turn++) {
+    bound.improve(ROUNDS, search.best.cost);
+    search.fromDays(bound.likelyDays(LIKELY[turn % LIKELY.length] ?? 1));
+  }
+  return checked(problem, search.best.plan, bound.bound);
 }

@@ -2,9 +2,16 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
-import type { DueItem } from '#core/sittings/due-items.ts';
-import { carriedOn, withShownDays, type FreshSitting, type ShownSitting } from '#core/sittings/shown-plan.ts';
-import { anItem } from '#core/testing/sittings.ts';
+import type { DueThing } from '#core/sittings/due-things.ts';
+import {
+  carriedOn,
+  freshSittings,
+  shownAgain,
+  withShownDays,
+  type FreshSitting,
+  type ShownSitting,
+} from '#core/sittings/shown-plan.ts';
+import { aThing } from '#core/testing/sittings.ts';
 import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
 
 const today = localDate('2026-11-27');
@@ -115,25 +122,69 @@ describe('sittings that have been shown', () => {
     );
   });
 
-  test('each time of a thing remembers the day it was shown on, in order, where it may still be on it', () => {
-    const shown = first(fresh(1, 'wash'), fresh(9, 'wash'));
+  test('what was taken back is planned again under its name, and never stands twice', () => {
+    const shown = first(fresh(1, 'wash', 'oil'), fresh(8, 'wash'));
+    const done = later(shown, [fresh(7, 'wash')], { lastDoneOn: () => today });
+    expect(done.map(({ uid, state }) => [uid, state])).toEqual([
+      ['u0', 'done'],
+      ['u1', 'planned'],
+    ]);
+    // Planned anew.
+    expect(later(done, [fresh(1, 'wash', 'oil'), fresh(8, 'wash')]).map(({ uid, state }) => [uid, state])).toEqual([
+      ['u0', 'planned'],
+      ['u1', 'planned'],
+    ]);
+    // The plan of before once more.
+    expect(shownAgain(done, shown, () => null)).toEqual(shown);
+    // Done and taken back in part: most of it is still done.
+    const mostly = ({ itemId }: { itemId: string }) => (itemId === 'wash' ? today : null);
+    expect(shownAgain(done, shown, mostly).map(({ uid, state }) => [uid, state])).toEqual([
+      ['u0', 'done'],
+      ['u1', 'planned'],
+    ]);
+  });
+
+  test('each thing remembers the days it was shown on, where it may still be on them', () => {
+    const shown = first(fresh(1, 'wash'), fresh(9, 'wash'), fresh(3, 'oil'));
     const time = Array.from({ length: 42 }, () => 20);
-    const due = [
-      { due: 0, from: 0, until: 3 },
-      { due: 7, from: 4, until: 10 },
-      { due: 14, from: 11, until: 17 },
-    ].map((over, at): DueItem => ({
+    const days = (over: Parameters<typeof aThing>[0]) => {
+      const due: DueThing = {
+        instrumentId: 'clarinet' as InstrumentId,
+        clock: { item: { id: 'wash' } } as unknown as DueThing['clock'],
+        away: new Set(),
+        settling: new Set(),
+        thing: aThing({ due: 0, minutes: 5, every: 7, ...over }),
+      };
+      return withShownDays([due], shown, { today, time })[0]?.thing.shown;
+    };
+    expect(days({})).toEqual([1, 9]);
+    expect(days({ barred: new Set([9]) })).toEqual([1]);
+    expect(days({ from: 2 })).toEqual([9]);
+  });
+
+  test('a plan makes sittings of its days, each thing due where it is counted from', () => {
+    const clock = (due: number | null) =>
+      ({
+        item: { id: 'wash' },
+        lastDone: null,
+        due: due === null ? null : { on: on(due) },
+      }) as unknown as DueThing['clock'];
+    const of = (due: number) => ({
       instrumentId: 'clarinet' as InstrumentId,
-      clock: { item: { id: 'wash' } } as unknown as DueItem['clock'],
-      item: anItem({ ...over, id: `w${at}`, minutes: 5, ...(at === 1 && { barred: new Set([9]) }) }),
-    }));
-    const days = (list: readonly DueItem[]) =>
-      withShownDays(list, shown, { today, time }).map(({ item }) => item.shown);
-    expect(days(due)).toEqual([1, null, null]);
-    expect(days(due.map((one) => ({ ...one, item: { ...one.item, barred: new Set<number>() } })))).toEqual([
-      1,
-      9,
-      null,
+      clock: clock(due),
+      away: new Set<number>(),
+      settling: new Set<number>(),
+      thing: aThing({ due: Math.max(0, due), minutes: 5, every: 7 }),
+    });
+    const dues = (due: number, ...days: number[]) =>
+      freshSittings([of(due)], [days], { today }).map((one) => [one.on, one.things[0]?.dueOn, one.minutes]);
+    expect(dues(2, 3, 9)).toEqual([
+      [on(3), on(2), 5],
+      [on(9), on(10), 5],
+    ]);
+    expect(dues(-4, 0, 8)).toEqual([
+      [on(0), on(-4), 5],
+      [on(8), on(7), 5],
     ]);
   });
 });

@@ -1,6 +1,6 @@
-import type { DueItem } from '#core/sittings/due-items.ts';
+import type { DueThing } from '#core/sittings/due-things.ts';
 import type { DueTime } from '#core/sittings/sitting-pin.ts';
-import { mayBeOn, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
+import { dueBefore, mayBeOn, type SittingPlan } from '#core/sittings/sittings.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
 /** A thing in a sitting as it was shown, and when it had last been done then: so it is known whether it was done since. */
@@ -19,28 +19,20 @@ export type ShownSitting = {
 /** Days for which a sitting that was done is still told of. */
 const TOLD_FOR = 14;
 
-const sameThing = (one: DueTime, other: DueTime): boolean =>
+type Thing = Pick<DueTime, 'instrumentId' | 'itemId'>;
+const sameThing = (one: Thing, other: Thing): boolean =>
   one.instrumentId === other.instrumentId && one.itemId === other.itemId;
 const isAhead = ({ state, on }: ShownSitting, today: LocalDate): boolean => state === 'planned' && on >= today;
 
-/**
- * The same times with the day on which each has been shown, where it may still be on it: each time takes the first such
- * day of its thing that falls into its own days.
- */
-export function withShownDays(due: readonly DueItem[], shown: readonly ShownSitting[], asked: LookedAt): DueItem[] {
-  const days = new Map<string, number[]>();
-  for (const sitting of shown.filter((one) => isAhead(one, asked.today)))
-    for (const { instrumentId, itemId } of sitting.things) {
-      const thing = `${instrumentId}:${itemId}`;
-      days.set(thing, [...(days.get(thing) ?? []), daysBetween(asked.today, sitting.on)]);
-    }
-  for (const list of days.values()) list.sort((a, b) => a - b);
+/** The same things with the days on which each has been shown, where it may still be on them. */
+export function withShownDays(due: readonly DueThing[], shown: readonly ShownSitting[], asked: LookedAt): DueThing[] {
+  const ahead = shown.filter((one) => isAhead(one, asked.today));
   return due.map((one) => {
-    const { item } = one;
-    const list = days.get(`${one.instrumentId}:${one.clock.item.id}`) ?? [];
-    const at = item.set === null ? list.findIndex((day) => mayBeOn({ time: asked.time, items: [] }, item, day)) : -1;
-    const [day = null] = at < 0 ? [] : list.splice(at, 1);
-    return { ...one, item: { ...item, shown: day } };
+    const days = ahead
+      .filter(({ things }) => things.some((thing) => sameThing(thing, { ...one, itemId: one.clock.item.id })))
+      .map(({ on }) => daysBetween(asked.today, on))
+      .filter((day) => mayBeOn(asked, one.thing, day));
+    return { ...one, thing: { ...one.thing, shown: [...new Set(days)].sort((a, b) => a - b) } };
   });
 }
 export type LookedAt = { readonly today: LocalDate; readonly time: readonly number[] };
@@ -50,20 +42,23 @@ export type FreshSitting = Pick<ShownSitting, 'on' | 'minutes' | 'things'>;
 
 /** The sittings of a plan, earliest first. */
 export function freshSittings(
-  due: readonly DueItem[],
+  due: readonly DueThing[],
   plan: SittingPlan,
-  problem: Sittings & LookedAt,
+  { today }: Pick<LookedAt, 'today'>,
 ): FreshSitting[] {
-  const days = [...new Set(plan.filter((day) => day !== null))].sort((a, b) => a - b);
+  const days = [...new Set(plan.flat())].sort((a, b) => a - b);
   return days.map((day) => {
-    const mine = due.filter((_, at) => plan[at] === day);
+    const mine = due.flatMap((one, at) => (plan[at]?.includes(day) ? [{ ...one, days: plan[at] }] : []));
     return {
-      on: addDays(problem.today, day),
-      minutes: Math.round(mine.reduce((sum, { item }) => sum + item.minutes, 0)),
-      things: mine.map(({ instrumentId, clock, item }) => ({
+      on: addDays(today, day),
+      minutes: mine.reduce((sum, { thing }) => sum + thing.minutes, 0),
+      things: mine.map(({ instrumentId, clock, thing, days: its }) => ({
         instrumentId,
         itemId: clock.item.id,
-        dueOn: clock.due !== null && clock.due.on <= problem.today ? clock.due.on : addDays(problem.today, item.due),
+        dueOn:
+          day === its[0] && clock.due !== null && clock.due.on <= today
+            ? clock.due.on
+            : addDays(today, dueBefore(thing, its, day)),
         lastDone: clock.lastDone?.on ?? null,
       })),
     };
@@ -97,7 +92,7 @@ function oldOf(fresh: readonly FreshSitting[], old: readonly ShownSitting[]): Re
 }
 
 /** When each thing was last done, as the record says today. */
-export type LastDoneOn = (thing: DueTime) => LocalDate | null;
+export type LastDoneOn = (thing: Thing) => LocalDate | null;
 
 /**
  * The sittings that have been done: those of which most things were done since they were shown. What was done counts for
@@ -125,9 +120,35 @@ function mostOften(days: readonly LocalDate[]): LocalDate {
   return days.reduce((best, day) => ((count(day) - count(best) || (day > best ? 1 : -1)) > 0 ? day : best));
 }
 
+/** Has most of a sitting that was done been taken back since? */
+function isUndone({ things }: ShownSitting, lastDoneOn: LastDoneOn): boolean {
+  const done = things.filter((thing) => {
+    const on = lastDoneOn(thing);
+    return on !== null && (thing.lastDone === null || on > thing.lastDone);
+  });
+  return done.length * 2 < things.length;
+}
+
+/**
+ * A plan of before that is shown again, beside what has been done since: each under its name once. What was taken back is
+ * planned again, not done and planned.
+ *
+ * @param shown what is shown now
+ * @param before what was shown when the plan was
+ */
+export function shownAgain(
+  shown: readonly ShownSitting[],
+  before: readonly ShownSitting[],
+  lastDoneOn: LastDoneOn,
+): ShownSitting[] {
+  const done = shown.filter((one) => one.state === 'done' && !isUndone(one, lastDoneOn));
+  const names = new Set(done.map(({ uid }) => uid));
+  return [...done, ...before.filter(({ state, uid }) => state === 'planned' && !names.has(uid))];
+}
+
 /**
  * The sittings that are shown from now on: each new one goes on under the name of the old one it is; what was done is
- * told for a while, and what is no longer planned is gone.
+ * told for a while, what of that was taken back is one of the old ones again, and what is no longer planned is gone.
  *
  * @param mint a name nobody has had yet
  */
@@ -136,7 +157,8 @@ export function carriedOn(
   fresh: readonly FreshSitting[],
   { today, mint, lastDoneOn }: { today: LocalDate; mint: () => string; lastDoneOn: LastDoneOn },
 ): ShownSitting[] {
-  const open = shown.filter(({ state }) => state === 'planned');
+  const before = shown.filter((one) => one.state === 'done' && !isUndone(one, lastDoneOn));
+  const open = shown.filter((one) => !before.includes(one));
   const done = doneSittings(open, lastDoneOn);
   const olds = oldOf(
     fresh,
@@ -144,6 +166,5 @@ export function carriedOn(
   );
   const planned = fresh.map((one): ShownSitting => ({ ...one, uid: olds.get(one)?.uid ?? mint(), state: 'planned' }));
   const over = [...done].map(([one, on]): ShownSitting => ({ ...one, on, state: 'done' }));
-  const before = shown.filter(({ state }) => state === 'done');
   return [...before, ...over].filter(({ on }) => daysBetween(on, today) <= TOLD_FOR).concat(planned);
 }

@@ -14,7 +14,7 @@ export const SETTLES_BY_SKILL: Readonly<Partial<Record<Skill, Marked>>> = {
   'key-oil': estimate(1),
   screws: estimate(2),
 };
-/** Nothing is lent to a day on which less than this of its interval is over: what has just been done is not done again. */
-export const EARLIEST_LOAD = estimate(0.6);
+/** Nothing is done again before this share of its interval is over: what has just been done is not done again. */
+export const LEAST_GAP = estimate(0.55);
 /** How often something is done of which no interval is known, days: for what being early wastes. */
 export const UNKNOWN_INTERVAL = 90;

@@ -42,26 +42,27 @@ export function checkMove(
   return succeed(times.map((time) => ({ ...time, on })));
 }
 
+/** When a thing is due next, in days from today, and how many days lie between two of its times. */
+export type TimesOfThing = { readonly due: number; readonly interval: number };
+
 /**
- * What still stands of the pins of one thing, in days from today; the last word counts for each time. What lies in the
- * past has had its day.
+ * What still stands of the pins of one thing, in days from today. The last word counts for each time: of pins whose due
+ * days lie nearer to each other than half the interval, the latest. What lies in the past has had its day, and so has a
+ * pin of a time that has been done since.
  *
  * @param pins oldest first
  */
-export function standingPins(pins: readonly SittingPin[], today: LocalDate): PinnedDay[] {
-  const last = new Map(pins.map((pin) => [pin.dueOn, pin.on]));
-  return [...last].flatMap(([dueOn, on]): PinnedDay[] =>
-    on === null || on < today ? [] : [{ due: Math.max(0, daysBetween(today, dueOn)), on: daysBetween(today, on) }],
+export function standingPins(
+  pins: readonly SittingPin[],
+  today: LocalDate,
+  { due: next, interval }: TimesOfThing,
+): PinnedDay[] {
+  const latest: { readonly due: number; readonly on: LocalDate | null }[] = [];
+  for (const { dueOn, on } of pins.toReversed()) {
+    const due = Math.max(0, daysBetween(today, dueOn));
+    if (latest.every((one) => Math.abs(one.due - due) > interval / 2)) latest.push({ due, on });
+  }
+  return latest.flatMap(({ due, on }): PinnedDay[] =>
+    on === null || on < today || due < next - interval / 2 ? [] : [{ due, on: daysBetween(today, on) }],
   );
-}
-
-/**
- * The pin of the time that falls due on that day: the nearest, and nearer than the next time is. One that has been done
- * since has no time near it any more.
- */
-export function pinOf(pins: readonly PinnedDay[], due: number, interval: number): PinnedDay | null {
-  const [nearest] = pins
-    .filter((pin) => Math.abs(pin.due - due) <= interval / 2)
-    .toSorted((a, b) => Math.abs(a.due - due) - Math.abs(b.due - due));
-  return nearest ?? null;
 }

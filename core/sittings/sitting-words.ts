@@ -2,7 +2,6 @@ import { SEVERITY_WEIGHT } from '#core/book/care-item.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import type { Hands } from '#core/players/player.ts';
 import { counted, duration, type Format } from '#core/explain/format.ts';
-import { RAN_OUT } from '#core/solve/solve-words.ts';
 import { SITTING_PENALTY, type SittingsCost } from '#core/sittings/sittings.ts';
 
 export type SittingsTold = {
@@ -12,8 +11,8 @@ export type SittingsTold = {
   /** What does not find a day. */
   readonly left: number;
   readonly gap: number | null;
-  /** Time ended the plan before its work was done. */
-  readonly ranOut: boolean;
+  /** What falls due, too, and is not planned: others are more pressing. */
+  readonly beyond: number;
   /** The player has said that there is none, every day is taken by something else, or there is some. */
   readonly time: 'none-said' | 'none-left' | 'some';
 };
@@ -22,7 +21,7 @@ export type SittingsTold = {
 const LEAST_TOLD = 0.1;
 
 /** What the plan comes to, in a few sentences. */
-export function sittingsWords({ count, apart, left, gap, ranOut, time }: SittingsTold, format: Format): string {
+export function sittingsWords({ count, apart, left, gap, beyond, time }: SittingsTold, format: Format): string {
   if (time === 'none-said')
     return 'You have said that you have no time on any day. Say when you have some, and Ulu plans it.';
   if (time === 'none-left')
@@ -37,7 +36,11 @@ export function sittingsWords({ count, apart, left, gap, ranOut, time }: Sitting
         : ` The best plan there is may cost at most ${format.number(Math.max(LEAST_TOLD, gap * 100))} % less.`;
   const missing =
     left === 0 ? '' : ` ${counted(left, 'thing')} ${left === 1 ? 'finds' : 'find'} no day: see below what it needs.`;
-  return `${counted(count, 'sitting')} in six weeks.${saved}${proved}${ranOut ? RAN_OUT : ''}${missing}`;
+  const further =
+    beyond === 0
+      ? ''
+      : ` ${counted(beyond, 'thing')} more ${beyond === 1 ? 'is' : 'are'} less pressing and not planned yet.`;
+  return `${counted(count, 'sitting')} in six weeks.${saved}${proved}${missing}${further}`;
 }
 
 /** What a plan weighs, term by term. */

@@ -20,10 +20,10 @@ import { reedId } from '#core/reeds/reed.ts';
 import { supplyOf } from '#core/reeds/supply.ts';
 import { drawnCurve, kaplanMeier } from '#core/reeds/survival.ts';
 import { lifeBelief } from '#core/reeds/weibull-life.ts';
-import { eachOnItsOwnDate, searchSittings } from '#core/sittings/search-sittings.ts';
+import { planSittings } from '#core/sittings/plan-sittings.ts';
 import type { Book } from '#core/book/book.ts';
 import { aReed } from '#core/testing/rotations.ts';
-import { anItem } from '#core/testing/sittings.ts';
+import { weeksOf } from '#core/testing/sittings.ts';
 import { addDays, addMonths, dateOfDay, localDate } from '#core/time/local-date.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { ianaZone } from '#core/time/zone.ts';
@@ -46,10 +46,8 @@ const rotation = (over: Partial<RotationReed>, minutes = 60, concertMinutes = 0)
     },
     { rounds: 2, stop: { aborted: false } },
   );
-const sittings = (over: Parameters<typeof anItem>[0], time = 30) => {
-  const of = { time: [time, 30, 30, 30], items: [anItem(over), anItem({ id: 'b' })] };
-  return [searchSittings(of), eachOnItsOwnDate(of)];
-};
+const sittings = (over: Parameters<typeof weeksOf>[1], time = 30) =>
+  planSittings({ problem: weeksOf([time, 30, 30, 30], over, { id: 'b' }) });
 const jobs = (workSeconds: number, waitSeconds = 3, mostSeconds?: number) => [
   { workSeconds: 5, after: [] },
   { workSeconds, after: [{ job: 0, waitSeconds, ...(mostSeconds !== undefined && { mostSeconds }) }] },
@@ -147,13 +145,13 @@ const CALLS: Readonly<Record<string, (n: number) => unknown>> = {
   'sittings minutes': (n) => sittings({ minutes: n }),
   'sittings due': (n) => sittings({ due: n }),
   'sittings from': (n) => sittings({ from: n }),
-  'sittings until': (n) => sittings({ until: n }),
+  'sittings overdue': (n) => sittings({ overdue: n }),
   'sittings interval': (n) => sittings({ interval: n }),
   'sittings late': (n) => sittings({ lateDay: n }),
-  'sittings set': (n) => sittings({ set: n }),
-  'sittings shown': (n) => sittings({ shown: n }),
+  'sittings set': (n) => sittings({ set: [n] }),
+  'sittings shown': (n) => sittings({ shown: [n] }),
   'sittings time': (n) => sittings({}, n),
-  'sittings shakes': (n) => searchSittings({ time: [30], items: [anItem()] }, { shakes: Math.min(n, 1e4) }),
+  'sittings again': (n) => sittings({ again: Array.from({ length: 4 }, () => n) }),
   'plannedDays minutes': (n) => [...plannedDays([event(n), event(900)], 'i' as InstrumentId).values()],
   'stayFrom working': (n) => stayFrom(today, { ...usualBench, workingDays: n }),
   'stayFrom shipping': (n) => stayFrom(today, { ...usualBench, shippingDays: n }),

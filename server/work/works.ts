@@ -4,11 +4,10 @@ import type { Program } from '#core/solve/program.ts';
 import { solveWithHighs } from '#core/solve/with-highs.ts';
 import { planRotation, type RotationPlan } from '#core/reeds/plan-rotation.ts';
 import type { Rotation } from '#core/reeds/rotation.ts';
-import { planSittings, roughSittings, type PlannedSittings } from '#core/sittings/plan-sittings.ts';
+import { planSittings, roughSittings, type PlannedSittings, type SittingsAsked } from '#core/sittings/plan-sittings.ts';
 import { readCalendar, type IcsCalendar, type IcsRefusal } from '#core/ics/read-calendar.ts';
 import type { ReadingIcs } from '#core/ics/ics-times.ts';
 import type { Outcome } from '#core/kernel/outcome.ts';
-import type { Sittings } from '#core/sittings/sittings.ts';
 import type { AtWork, LongWorks } from '#server/work/long-work.ts';
 
 let loading: Promise<Highs> | undefined;
@@ -31,10 +30,10 @@ export const WORKS = {
   rotation: (rotation: Rotation, { stop, report }: AtWork): Promise<RotationPlan> =>
     planRotation(rotation, { solve: solveMilp, stop, onPlan: report }),
   /** What falls due, packed into few sittings. */
-  sittings: (problem: Sittings, { stop }: AtWork): Promise<PlannedSittings> =>
-    planSittings(problem, { solve: solveMilp, stop }),
+  sittings: (asked: SittingsAsked, { stop }: AtWork): Promise<PlannedSittings> =>
+    Promise.resolve(planSittings(asked, stop)),
   /** The same at once, as well as a search finds it. */
-  roughSittings: (problem: Sittings): Promise<PlannedSittings> => Promise.resolve(roughSittings(problem)),
+  roughSittings: ({ problem }: SittingsAsked): Promise<PlannedSittings> => Promise.resolve(roughSittings(problem)),
   /** The dates of a calendar file. */
   ics: (reading: ReadingIcs): Promise<Outcome<IcsCalendar, IcsRefusal>> => Promise.resolve(readCalendar(reading)),
 } as const satisfies LongWorks;

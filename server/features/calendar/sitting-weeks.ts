@@ -8,9 +8,17 @@ import type { PlayerAbilities } from '#core/players/player.ts';
 import { ofInstrument, ofPlayer, type Subject } from '#core/record/fact.ts';
 import { runPartOf } from '#core/situation/run-part-of.ts';
 import { lessTime, tooLong } from '#core/sittings/fit-sittings.ts';
-import { dueItems, needless, reachable, sittingsOf, timeOf, type DueItem } from '#core/sittings/due-items.ts';
-import { carriedOn, freshSittings, withShownDays, type ShownSitting } from '#core/sittings/shown-plan.ts';
-import { costOfSittings, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
+import { dueThings, sittingsOf, timeOf, type DueThing } from '#core/sittings/due-things.ts';
+import {
+  carriedOn,
+  freshSittings,
+  shownAgain,
+  withShownDays,
+  type LastDoneOn,
+  type ShownSitting,
+} from '#core/sittings/shown-plan.ts';
+import type { PlannedSittings } from '#core/sittings/plan-sittings.ts';
+import { costOfSittings, sittingBreaches, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { AnsweredSittings, StoredSittings } from '#server/features/calendar/stored-sittings.ts';
 import type { Failure } from '#server/failure.ts';
@@ -20,8 +28,8 @@ import { inTurns } from '#server/turns.ts';
 import type { Services } from '#server/services.ts';
 import { plannedToday } from '#server/wall-clock.ts';
 
-/** More than this at once is a fleet's plan: the most pressing are planned. */
-const MOST_PLANNED = 80;
+/** More than this at once is a fleet's plan: the most pressing are planned, and it is said where that stops. */
+const MOST_PLANNED = 240;
 /** Days back that are told. */
 const DAYS_TOLD = 14;
 /** Times a plan is made anew because the planner of runs needs longer than the day has: first by search alone. */
@@ -35,7 +43,9 @@ export type WeeksRead = {
   readonly own: readonly Reading[];
   /** Those of the last two weeks among them. */
   readonly events: readonly CalendarEvent[];
-  readonly due: readonly DueItem[];
+  readonly due: readonly DueThing[];
+  /** Things that fall due, too, and are not planned: others are more pressing. */
+  readonly beyond: number;
   readonly of: Sittings;
   readonly said: readonly number[] | null;
 };
@@ -44,7 +54,6 @@ export type WeeksRead = {
 export type Weeks = WeeksRead & {
   readonly plan: SittingPlan;
   readonly gap: number | null;
-  readonly ranOut: boolean;
   readonly shown: readonly ShownSitting[];
 };
 
@@ -61,30 +70,30 @@ function read({ readings, instruments, calendar }: Services, playerId: PlayerId,
   const all = own
     // What is laid by waits until somebody has looked at it.
     .filter(({ situation }) => !isLaidBy(situation(today).faults))
-    .flatMap(({ situation, player }) => reachable(dueItems(situation(today), { events, pins }, player), time))
-    .toSorted((a, b) => a.item.due - b.item.due || b.item.lateDay - a.item.lateDay)
-    .slice(0, MOST_PLANNED);
-  const due = withShownDays(all, calendar.shownTo(playerId)?.sittings ?? [], { today, time });
-  return { playerId, today, own, events, due, said: ownTime, of: sittingsOf(due, time) };
+    .flatMap(({ situation, player }) => dueThings(situation(today), { events, pins }, player))
+    .toSorted((a, b) => a.thing.due - b.thing.due || b.thing.lateDay - a.thing.lateDay);
+  const pressing = all.slice(0, MOST_PLANNED);
+  const due = withShownDays(pressing, calendar.shownTo(playerId)?.sittings ?? [], { today, time });
+  const beyond = all.length - pressing.length;
+  return { playerId, today, own, events, due, beyond, said: ownTime, of: sittingsOf(due, time) };
 }
 
 /** What is asked of a plan, as a digest: two questions that differ in nothing but where things lay before are one. */
 function questionOf({ today, due, of }: WeeksRead): string {
-  const items = due.map(({ item, clock }) => [
-    { ...item, shown: null, until: item.until === Infinity ? null : item.until, barred: [...item.barred] },
+  const things = due.map(({ thing, clock }) => [
+    { ...thing, shown: [], barred: [...thing.barred] },
     clock.lastDone?.on ?? null,
   ]);
   return createHash('sha256')
-    .update(JSON.stringify([today, of.time, items]))
+    .update(JSON.stringify([today, of.time, things]))
     .digest('hex');
 }
 
 /** A plan that was shown, read beside today's record; null where it does not fit it. */
-function keptPlan(known: WeeksRead, { days: kept }: AnsweredSittings): Pick<Timed, 'has' | 'plan'> | null {
-  const days = new Map(kept.map(({ id, day }) => [id, day]));
-  const left = without(known, new Set(known.due.filter(({ item }) => !days.has(item.id))));
-  if (left.due.length !== days.size) return null;
-  return { has: left, plan: left.due.map(({ item }) => days.get(item.id) ?? null) };
+function keptPlan({ due, of }: WeeksRead, { days: kept }: AnsweredSittings): SittingPlan | null {
+  const days = new Map(kept.map(({ id, days: its }) => [id, its]));
+  const plan = due.map(({ thing }) => days.get(thing.id) ?? []);
+  return days.size === due.length && sittingBreaches(of, plan).length === 0 ? plan : null;
 }
 
 type LearnedOf = Services['packup']['learnedMinutes'];
@@ -103,9 +112,9 @@ function learnedOnce({ packup }: Services): LearnedOf {
 }
 
 /** What a sitting takes by the planner of runs, which knows what is opened once for two things, and what waits. */
-function minutesOfRun({ own, today }: WeeksRead, items: readonly DueItem[], learnedOf: LearnedOf): number {
+function minutesOfRun({ own, today }: WeeksRead, things: readonly DueThing[], learnedOf: LearnedOf): number {
   const parts = own.flatMap(({ instrument, situation, wetness }) => {
-    const mine = items.filter(({ instrumentId }) => instrumentId === instrument.id).map(({ clock }) => clock.item.id);
+    const mine = things.filter(({ instrumentId }) => instrumentId === instrument.id).map(({ clock }) => clock.item.id);
     const share = { items: [...new Set(mine)], play: null, wetness: wetness() };
     return mine.length === 0 ? [] : [runPartOf(situation(today), share)];
   });
@@ -115,62 +124,35 @@ function minutesOfRun({ own, today }: WeeksRead, items: readonly DueItem[], lear
   return planRun({ parts, player, minutesAtHand: null, learned: learnedOf(parts, player) }).elapsedMinutes;
 }
 
-type Timed = {
-  readonly has: WeeksRead;
-  readonly plan: SittingPlan;
-  /** Null where nothing is known of the best, or the days were given less time than they have: then it is of another question. */
-  readonly gap: number | null;
-  readonly ranOut: boolean;
-  /** What each sitting takes, by its day. */
-  readonly minutes: ReadonlyMap<number, number>;
-};
+/** A plan with what each of its sittings takes, by its day. */
+type Timed = Pick<PlannedSittings, 'plan' | 'gap'> & { readonly minutes: ReadonlyMap<number, number> };
 
 /** The minutes of each sitting of a plan, by its day. */
 async function timed(known: WeeksRead, plan: SittingPlan, learnedOf: LearnedOf): Promise<Timed['minutes']> {
-  const days = [...new Set(plan.filter((day) => day !== null))];
-  const found = await inTurns(days, (day) => {
-    const items = known.due.filter((_, at) => plan[at] === day);
-    return [[day, minutesOfRun(known, items, learnedOf)] as const];
+  const found = await inTurns([...new Set(plan.flat())], (day) => {
+    const things = known.due.filter((_, at) => plan[at]?.includes(day));
+    return [[day, minutesOfRun(known, things, learnedOf)] as const];
   });
   return new Map(found);
 }
 
-/** The same weeks without what need not be done. */
-function without(known: WeeksRead, needlessOnes: ReadonlySet<DueItem>): WeeksRead {
-  const due = known.due.filter((one) => !needlessOnes.has(one));
-  return { ...known, due, of: sittingsOf(due, known.of.time) };
-}
-
-/** What is planned: the weeks, and the minutes each day may be filled with. */
-type Ground = { readonly has: WeeksRead; readonly time: readonly number[] };
-
-/** The same with less time on days that were filled too full, and without what need not be; null where all is well. */
-function corrected({ has, time }: Ground, found: Timed): Ground | null {
-  const over = tooLong(found.has.of, found.plan, found.minutes);
-  const needlessOnes = needless(has.due, found.plan);
-  if (over.length === 0 && needlessOnes.size === 0) return null;
-  return { has: without(has, needlessOnes), time: lessTime(has.of, found.plan, { over, time }) };
-}
-
 /**
- * A plan whose sittings fit their days by the planner of runs, and in which nothing comes twice for once: minutes of
- * things are added up to plan them, and where a sitting then takes longer than its day has, that day is given so much
- * less and the plan is made anew. A search finds most of that out, before the plan is made as well as it can be.
+ * A plan whose sittings fit their days by the planner of runs: minutes of things are added up to plan them, and where a
+ * sitting then takes longer than its day has, that day is given so much less and the plan is made anew. A search finds
+ * most of that out, before the plan is made as well as it can be.
  */
 async function fittingPlan(read: WeeksRead, services: Services): Promise<Timed> {
   const learnedOf = learnedOnce(services);
-  let ground: Ground = { has: read, time: read.of.time };
+  const wholeTime = read.of.time;
+  let time = wholeTime;
   for (let round = 1; ; round++) {
-    const { has, time } = ground;
     const isRough = round <= ROUGH_ROUNDS;
-    const asked = await services.desk.ask(isRough ? 'roughSittings' : 'sittings', { ...has.of, time });
-    const { plan, ranOut } = asked;
-    // A day that was given less time may hold more of something else: what is best then is not best of the whole.
-    const gap = time.every((minutes, day) => minutes === read.of.time[day]) ? asked.gap : null;
-    const found = { has, plan, gap, ranOut, minutes: await timed(has, plan, learnedOf) };
-    const next = corrected(ground, found);
-    if (!isRough && (next === null || round >= MOST_ROUNDS)) return found;
-    if (next !== null) ground = next;
+    const work = isRough ? 'roughSittings' : 'sittings';
+    const { plan, gap } = await services.desk.ask(work, { problem: { ...read.of, time }, wholeTime });
+    const minutes = await timed(read, plan, learnedOf);
+    const over = tooLong(read.of, minutes);
+    if (!isRough && (over.length === 0 || round >= MOST_ROUNDS)) return { plan, gap, minutes };
+    if (over.length > 0) time = lessTime(read.of, plan, { over, time });
     else round = Math.max(round, ROUGH_ROUNDS);
   }
 }
@@ -193,36 +175,34 @@ function plansOf(stored: StoredSittings | undefined): AnsweredSittings[] {
   return [last, ...earlier];
 }
 
+/** When a thing was last done, as the record says today. */
+const lastDoneIn =
+  ({ own, today }: WeeksRead): LastDoneOn =>
+  ({ instrumentId, itemId }) => {
+    const reading = own.find(({ instrument }) => instrument.id === instrumentId);
+    return reading?.situation(today).care.clocks.find(({ item }) => item.id === itemId)?.lastDone?.on ?? null;
+  };
+
 /** The same question was answered before: it is shown as it was, beside what has been done since. */
 function asBefore(read: WeeksRead, question: string, stored: StoredSittings | undefined): Weeks | null {
   const before = plansOf(stored).find((one) => one.question === question);
-  const kept = before && keptPlan(read, before);
-  if (!before || !stored || !kept) return null;
+  const plan = before && keptPlan(read, before);
+  if (!before || !stored || !plan) return null;
   const shown =
-    stored.question === question
-      ? stored.sittings
-      : [
-          ...stored.sittings.filter(({ state }) => state === 'done'),
-          ...before.sittings.filter(({ state }) => state === 'planned'),
-        ];
-  return { ...kept.has, plan: kept.plan, gap: before.gap, ranOut: before.ranOut ?? false, shown };
+    stored.question === question ? stored.sittings : shownAgain(stored.sittings, before.sittings, lastDoneIn(read));
+  return { ...read, plan, gap: before.gap, shown };
 }
 
 /** Plans the weeks anew, each sitting under the name of the one it was before. */
 async function planned(services: Services, read: WeeksRead, stored: StoredSittings | undefined): Promise<Weeks> {
-  const { today, own } = read;
-  const { has, plan, gap, ranOut, minutes } = await fittingPlan(read, services);
-  const fresh = freshSittings(has.due, plan, { ...has.of, today }).map((one) => ({
+  const { today } = read;
+  const { plan, gap, minutes } = await fittingPlan(read, services);
+  const fresh = freshSittings(read.due, plan, { today }).map((one) => ({
     ...one,
     minutes: Math.max(1, Math.round(minutes.get(daysBetween(today, one.on)) ?? one.minutes)),
   }));
-  const lastDoneOn = (thing: { readonly instrumentId: string; readonly itemId: string }): LocalDate | null => {
-    const reading = own.find(({ instrument }) => instrument.id === thing.instrumentId);
-    const clock = reading?.situation(today).care.clocks.find(({ item }) => item.id === thing.itemId);
-    return clock?.lastDone?.on ?? null;
-  };
-  const shown = carriedOn(stored?.sittings ?? [], fresh, { today, mint: () => randomUUID(), lastDoneOn });
-  return { ...has, plan, gap, ranOut, shown };
+  const asked = { today, mint: () => randomUUID(), lastDoneOn: lastDoneIn(read) };
+  return { ...read, plan, gap, shown: carriedOn(stored?.sittings ?? [], fresh, asked) };
 }
 
 /**
@@ -246,8 +226,8 @@ async function shownWeeks(services: Services, playerId: PlayerId, today: LocalDa
   const weeks = asBefore(known, question, stored) ?? (await planned(services, known, stored));
   if (question !== stored?.question) {
     const others = plansOf(stored).filter((one) => one.question !== question);
-    const days = weeks.due.map(({ item }, index) => ({ id: item.id, day: weeks.plan[index] ?? null }));
-    const kept = { question, days, gap: weeks.gap, ranOut: weeks.ranOut, sittings: plainCopy(weeks.shown) };
+    const days = weeks.due.map(({ thing }, at) => ({ id: thing.id, days: [...(weeks.plan[at] ?? [])] }));
+    const kept = { question, days, gap: weeks.gap, sittings: plainCopy(weeks.shown) };
     keptIfItCan(() => atOnce(() => calendar.show(playerId, { ...kept, earlier: others.slice(0, MOST_EARLIER) })));
   }
   return weeks;

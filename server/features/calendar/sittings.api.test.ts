@@ -86,7 +86,7 @@ describe('six weeks of sittings', () => {
     server().restart();
     expect(await weeks()).toEqual(first);
     const kept = server().client().prepare('select plan from shown_sittings').pluck().get() as string;
-    expect(JSON.parse(kept)).toMatchObject({ version: 1 });
+    expect(JSON.parse(kept)).toMatchObject({ version: 2 });
     server().client().prepare("update shown_sittings set plan = '{}'").run();
     // What cannot be read any more is planned anew, under new names.
     server().restart();
@@ -132,9 +132,13 @@ describe('six weeks of sittings', () => {
     const moved = after.sittings.find(({ uid }) => uid === sitting.uid);
     expect(moved?.on).toBe(on);
     expect(moved?.items.every(({ isSet }) => isSet)).toBe(true);
-    expect(others(after).map(({ uid, on: day }) => [uid, day])).toEqual(
-      others(before).map(({ uid, on: day }) => [uid, day]),
-    );
+    // What is due again a day earlier may be due once more before the six weeks are over.
+    const stay = others(before).map(({ uid, on: day }) => [uid, day]);
+    expect(
+      others(after)
+        .map(({ uid, on: day }) => [uid, day])
+        .slice(0, stay.length),
+    ).toEqual(stay);
     await takeBack(key);
     const back = await weeks();
     expect(back.sittings.flatMap(({ items }) => items.map(({ isSet }) => isSet))).not.toContain(true);

@@ -4,8 +4,8 @@ import type { PlayerId } from '#core/instruments/instrument.ts';
 import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { handsFor } from '#core/players/player.ts';
-import { isFirstTime, unknownWork, type DueItem } from '#core/sittings/due-items.ts';
-import { ownDates } from '#core/sittings/search-sittings.ts';
+import { unknownWork, type DueThing } from '#core/sittings/due-things.ts';
+import { whyNoDay } from '#core/sittings/no-day.ts';
 import { SITTING_DAYS, USUAL_TIME } from '#core/sittings/sitting-numbers.ts';
 import {
   handsWords,
@@ -15,36 +15,40 @@ import {
   sittingsWords,
   type SittingsTold,
 } from '#core/sittings/sitting-words.ts';
-import type { SittingPlan } from '#core/sittings/sittings.ts';
+import { dueBefore, onOwnDates, type SittingPlan } from '#core/sittings/sittings.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { DoneItemView, PlacedItemView, SittingsView } from '#contract/sittings.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import { costOfWeeks, weeksOf, type Weeks } from '#server/features/calendar/sitting-weeks.ts';
 import type { Services } from '#server/services.ts';
 
-const countOf = (plan: SittingPlan): number => new Set(plan.filter((day) => day !== null)).size;
+const countOf = (plan: SittingPlan): number => new Set(plan.flat()).size;
 
-/** When it falls due. A later time of the same thing is counted from the days before it: nobody knows its range. */
-function dueOf({ clock, item }: DueItem, today: LocalDate) {
-  const known = isFirstTime(item) ? clock.due : null;
-  const { on, earliest = null, latest = null } = known ?? { on: addDays(today, item.due) };
-  return { dueOn: on, earliest, latest };
+/** When it falls due. A later time of the same thing is counted from the day before it: nobody knows its range. */
+function dueOf({ clock, thing }: DueThing, days: readonly number[], day: number | null, today: LocalDate) {
+  const known = day === null || day === days[0] ? clock.due : null;
+  const on = addDays(today, day === null ? thing.due : dueBefore(thing, days, day));
+  const { earliest = null, latest = null } = known ?? {};
+  return { dueOn: known?.on ?? on, earliest, latest };
 }
 
-function placedView(one: DueItem, day: number | null, { own, today }: Weeks): PlacedItemView {
-  const { clock, item, instrumentId } = one;
+/** A thing on a day of its own, or on none. */
+function placedView(one: DueThing, days: readonly number[], day: number | null, weeks: Weeks): PlacedItemView {
+  const { own, today, of } = weeks;
+  const { clock, thing, instrumentId } = one;
   const reading = own.find(({ instrument }) => instrument.id === instrumentId);
   const hands = reading ? handsWords[handsFor(clock.item.skill, reading.player)] : '';
-  const placed = day === null ? `It takes ${sittingMinutes(item.minutes)}.` : placedWords(day, item.due);
+  const placed = day === null ? whyNoDay(one, of.time) : placedWords(day, dueBefore(thing, days, day));
+  const isSet = day !== null && thing.set.includes(day);
   return {
     instrumentId,
     instrumentName: reading?.instrument.name ?? '',
     itemId: clock.item.id,
     name: clock.item.name,
-    words: `${item.set === null ? placed : 'You have set this day.'}${hands === '' ? '' : ` Only ${hands}.`}`,
+    words: `${isSet ? 'You have set this day.' : placed}${hands === '' ? '' : ` Only ${hands}.`}`,
     hands,
-    isSet: item.set !== null,
-    ...dueOf(one, today),
+    isSet,
+    ...dueOf(one, days, day, today),
   };
 }
 
@@ -55,7 +59,10 @@ function sittingViews(weeks: Weeks): SittingsView['sittings'] {
     .filter(({ state }) => state === 'planned')
     .map(({ uid, on, minutes }) => {
       const day = daysBetween(today, on);
-      const items = due.flatMap((one, at) => (plan[at] === day ? [placedView(one, day, weeks)] : []));
+      const items = due.flatMap((one, at) => {
+        const days = plan[at] ?? [];
+        return days.includes(day) ? [placedView(one, days, day, weeks)] : [];
+      });
       return { uid, on, minutes, words: sittingMinutes(minutes), items };
     })
     .toSorted((a, b) => (a.on < b.on ? -1 : 1));
@@ -106,15 +113,15 @@ const timeTold = ({ of, said }: Weeks): SittingsTold['time'] =>
 
 function viewOf(weeks: Weeks, services: Services): SittingsView {
   const { format, book } = services;
-  const { playerId, today, due, plan, gap, ranOut, said, of } = weeks;
+  const { playerId, today, due, beyond, plan, gap, said, of } = weeks;
   const last = addDays(today, SITTING_DAYS - 1);
-  const left = due.filter((_, at) => plan[at] === null);
+  const left = due.filter(({ thing }, at) => plan[at]?.length === 0 && thing.due < SITTING_DAYS);
   const told = {
     count: countOf(plan),
-    apart: ownDates(of),
+    apart: countOf(onOwnDates(of)),
     left: left.length,
+    beyond,
     gap,
-    ranOut,
     time: timeTold(weeks),
   };
   return {
@@ -125,7 +132,7 @@ function viewOf(weeks: Weeks, services: Services): SittingsView {
     time: [...of.time],
     sittings: sittingViews(weeks),
     past: pastViews(weeks, services),
-    left: left.map((one) => placedView(one, null, weeks)),
+    left: left.map((one) => placedView(one, [], null, weeks)),
     unknown: unknownViews(weeks),
     events: weeks.events.filter(({ on }) => on <= last).map(eventViewIn),
     instruments: weeks.own.map(({ instrument: { id, name, kind } }) => ({

@@ -1,9 +1,9 @@
-import { array, boolean, number, object, string, ValidationError, type InferType } from 'yup';
+import { array, number, object, string, ValidationError, type InferType } from 'yup';
 import { SITTING_STATES } from '#core/sittings/shown-plan.ts';
 import { amount, careItemId, instrumentId, localDateText, text, word } from '#contract/scalars.ts';
 
 /** The version that is written. Whoever changes the shape adds a reader, and a fixture for its test. */
-const SITTINGS_VERSION = 1;
+const SITTINGS_VERSION = 2;
 
 const thing = object({
   instrumentId: instrumentId().required(),
@@ -14,30 +14,30 @@ const thing = object({
   .exact()
   .required();
 
+const sittings = array(
+  object({
+    uid: text().required(),
+    state: word(SITTING_STATES).required(),
+    on: localDateText().required(),
+    minutes: amount().min(0).required(),
+    things: array(thing).required(),
+  })
+    .exact()
+    .required(),
+).required();
+
 /** A plan with the question it answers: asked the same again, the same is shown. */
 const answered = {
   /** What was asked, as a digest: the day, the time there is, and everything that falls due. */
   question: string().strict().required(),
-  /** The day of each time, by its id; null where it finds none. What need not be is not in it. */
+  /** The days of each thing, by its id; none where it finds none. */
   days: array(
-    object({ id: text().required(), day: amount().integer().min(0).nullable().defined() })
+    object({ id: text().required(), days: array(amount().integer().min(0).required()).required() })
       .exact()
       .required(),
   ).required(),
   gap: amount().min(0).nullable().defined(),
-  /** Not said by plans that were kept before it was. */
-  ranOut: boolean().strict().optional(),
-  sittings: array(
-    object({
-      uid: text().required(),
-      state: word(SITTING_STATES).required(),
-      on: localDateText().required(),
-      minutes: amount().min(0).required(),
-      things: array(thing).required(),
-    })
-      .exact()
-      .required(),
-  ).required(),
+  sittings,
 };
 
 const storedSittings = object({
@@ -55,10 +55,21 @@ export type AnsweredSittings = Omit<StoredSittings, 'earlier'>;
 export const writtenSittings = (stored: StoredSittings): string =>
   JSON.stringify({ version: SITTINGS_VERSION, ...stored });
 
+/** The first version planned each time of a thing by itself. Its plans are of no use any more, its names are. */
+const firstVersion = object({ version: number().oneOf([1]).required(), sittings }).required();
+
+function readFirst(written: unknown): StoredSittings | undefined {
+  if (!firstVersion.isValidSync(written, { strict: true })) return undefined;
+  return { question: '', days: [], gap: null, sittings: firstVersion.cast(written).sittings, earlier: [] };
+}
+
 /** @returns undefined for what is no plan of sittings, or one of a version that is not known here: it is made anew */
 export function readSittings(written: string): StoredSittings | undefined {
   try {
-    const { version: _version, ...stored } = storedSittings.validateSync(JSON.parse(written), { strict: true });
+    const parsed: unknown = JSON.parse(written);
+    const first = readFirst(parsed);
+    if (first !== undefined) return first;
+    const { version: _version, ...stored } = storedSittings.validateSync(parsed, { strict: true });
     return stored;
   } catch (error) {
     if (error instanceof ValidationError || error instanceof SyntaxError) return undefined;
