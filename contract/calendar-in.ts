@@ -74,6 +74,10 @@ export const calendarImportFact = fact({
 
 export const calendarPreview = object({
   calendar: text().required(),
+  /** What the file is called now; another name where it is known by what it holds. */
+  calledNow: text().required(),
+  /** Why there is nothing to take in; null where there is. */
+  empty: text().nullable().defined(),
   /** It was taken in before. */
   isKnown: boolean().strict().required(),
   series: array(
@@ -94,7 +98,13 @@ export const calendarPreview = object({
       .required(),
   ).required(),
   vanished: array(
-    object({ key: clientKey().required(), on: localDateText().required(), words: text().required() })
+    object({
+      key: clientKey().required(),
+      on: localDateText().required(),
+      words: text().required(),
+      /** Its calendar says so; of what is only no longer there, nothing is known. */
+      isCancelled: boolean().strict().required(),
+    })
       .exact()
       .required(),
   ).required(),

@@ -18,6 +18,8 @@ export type IcsDate = {
 };
 /** Everything under one name: one date, or a series. */
 export type IcsSeries = { readonly uid: string; readonly summary: string; readonly dates: readonly IcsDate[] };
+/** A date that somebody has cancelled: of a series by its name and day there; all under its name where there is none. */
+export type IcsCancelled = { readonly uid: string; readonly instance: string | null; readonly on: LocalDate | null };
 /** The name of one of a series: by when it was to begin. */
 const instanceOf = (start: Given): string => {
   const text = wallText(momentOf(start));
@@ -140,6 +142,25 @@ function plainDates(
 
 const newestMain = (all: readonly IcsEvent[]): IcsEvent | undefined =>
   newest(all.filter(({ recurrenceId }) => recurrenceId === null));
+
+/** The dates under one name that are said to be cancelled. */
+export function cancelledOf(uid: string, all: readonly IcsEvent[], reader: Reader): IcsCancelled[] {
+  if (newestMain(all)?.isCancelled === true) return [{ uid, instance: null, on: null }];
+  return all.flatMap((one) => {
+    if (!one.isCancelled || one.recurrenceId === null) return [];
+    const instance = instanceOf(one.recurrenceId);
+    return [{ uid, instance, on: dateOf(one, one.recurrenceId, instance, reader).on }];
+  });
+}
+
+/** Entries that say other things under the same name and in the same version: one of them alone can stand. */
+export function noteSeconds(all: readonly IcsEvent[], reader: Reader): void {
+  const standing = newestMain(all);
+  for (const one of all)
+    if (one !== standing && one.recurrenceId === null && one.sequence === standing?.sequence)
+      if (momentOf(one.start) !== momentOf(standing.start) || one.summary !== standing.summary)
+        reader.note({ code: 'second-of-its-name', line: one.block.line, about: one.summary });
+}
 
 /** About how many days are looked at for a series: those that ask little are read first, and stand whatever the others do. */
 export function effortOf(all: readonly IcsEvent[], { window: { from, until } }: Reader): number {

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import type { ImportedEvent } from '#core/calendar/imported-event.ts';
 import { guessKind } from '#core/ics/guess-kind.ts';
-import { mostPlayedOn, previewSeries, takenIn, vanishedFrom, type SeriesChoice } from '#core/ics/import-plan.ts';
+import { datesBefore, byName, sameCalendar, vanishedFrom } from '#core/ics/beside-before.ts';
+import { mostPlayedOn, previewSeries, takenIn, type SeriesChoice } from '#core/ics/import-plan.ts';
 import type { IcsDate, IcsSeries } from '#core/ics/ics-series.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
@@ -24,9 +25,12 @@ const choice = (uid: string, over: Partial<SeriesChoice> = {}): SeriesChoice => 
   instrumentIds: [clarinet],
   ...over,
 });
+const NOTHING = { before: [], kept: [] };
+const gone = (all: readonly IcsSeries[], known: readonly ImportedEvent[]) =>
+  vanishedFrom({ series: all, cancelled: [], isOnlyCancelling: false }, known, today);
 /** What was taken of a file before, under keys of its own. */
 const before = (all: readonly IcsSeries[], ...choices: SeriesChoice[]): ImportedEvent[] =>
-  takenIn(all, choices, []).map((one, at) => ({ key: `k${at}`, ...one }));
+  takenIn(all, choices, NOTHING).map((one, at) => ({ ...one, key: `k${at}` }));
 /** Friday is the alto's; the clarinet has more of the week. */
 const usual = (...usualMinutes: number[]) => usualMinutes;
 const own = [
@@ -60,7 +64,7 @@ describe('what is taken of a file', () => {
       series('b', date(5, { minutes: null, until: on(9) })),
       series('c', date(4, { minutes: 0 })),
     ];
-    const all = takenIn(file, [choice('a'), choice('b', { what: 'holiday' }), choice('c')], []);
+    const all = takenIn(file, [choice('a'), choice('b', { what: 'holiday' }), choice('c')], NOTHING);
     expect(all.map(({ uid, on: day, until, minutes }) => [uid, day, until, minutes])).toEqual([
       ['a', on(3), null, 120],
       ['b', on(5), on(9), null],
@@ -74,14 +78,14 @@ describe('what is taken of a file', () => {
       series('long', date(3, { minutes: 2000, summary: `${'x'.repeat(80)}\n y` })),
       series('years', date(3, { minutes: null, until: on(900), summary: '  ' })),
     ];
-    const [long, years] = takenIn(file, [choice('long'), choice('years', { what: 'travel' })], []);
+    const [long, years] = takenIn(file, [choice('long'), choice('years', { what: 'travel' })], NOTHING);
     expect([long?.minutes, long?.name?.length]).toEqual([600, 60]);
     expect([years?.until, years?.name]).toEqual([on(3 + 366), null]);
   });
 
   test('is nothing of what was not chosen, and what has vanished and is kept beside it', () => {
     const kept = before([series('old', date(8))], choice('old'));
-    const all = takenIn([series('a', date(3)), series('b', date(4))], [choice('a')], kept);
+    const all = takenIn([series('a', date(3)), series('b', date(4))], [choice('a')], { before: kept, kept });
     expect(all.map(({ uid }) => uid)).toEqual(['a', 'old']);
   });
 });
@@ -130,7 +134,7 @@ describe('a file beside what was taken before', () => {
     expect(same[0]).toMatchObject({ what: 'audition', instrumentIds: [alto] });
     const moved = [series('a', date(5))];
     expect(previewSeries(moved, taken, setting)[0]?.state).toBe('changed');
-    expect(vanishedFrom(moved, taken, today).map(({ uid }) => uid)).toEqual(['b']);
+    expect(gone(moved, taken).map(({ uid, isCancelled }) => [uid, isCancelled])).toEqual([['b', false]]);
   });
 
   test('one date more or less of a series is a change; one that is over is none', () => {
@@ -143,7 +147,8 @@ describe('a file beside what was taken before', () => {
       'changed',
       'changed',
     ]);
-    expect(vanishedFrom([weekly(3)], taken, today).map(({ on: day }) => day)).toEqual([on(10)]);
+    // The series is still there without it: its organiser has left it out.
+    expect(gone([weekly(3)], taken).map(({ on: day, isCancelled }) => [day, isCancelled])).toEqual([[on(10), true]]);
   });
 
   test('an instrument that has left is no longer played on, and what came from here is left out', () => {
@@ -151,6 +156,96 @@ describe('a file beside what was taken before', () => {
     expect(previewSeries(FILE, taken, { own: own.slice(1), today })[0]?.instrumentIds).toEqual([alto]);
     const ours = [series('x@ulu', date(3)), ...FILE];
     expect(previewSeries(ours, [], setting).map(({ uid }) => uid)).toEqual(['a', 'b']);
-    expect(takenIn(ours, [choice('x@ulu')], [])).toEqual([]);
+    expect(takenIn(ours, [choice('x@ulu')], NOTHING)).toEqual([]);
+  });
+
+  const rehearsals = (hour: string, ...days: number[]) =>
+    series('w', ...days.map((day) => date(day, { instance: `${on(day)}T${hour}:00:00Z` })));
+  const again = (file: IcsSeries, taken: readonly ImportedEvent[]) =>
+    takenIn([file], [choice('w')], { before: taken, kept: [] });
+
+  test('a series whose hour was changed is the same series, and keeps its keys', () => {
+    const taken = before([rehearsals('18', 3, 10, 17)], choice('w'));
+    const later = rehearsals('19', 3, 10, 17, 24);
+    expect(previewSeries([later], taken, setting)[0]?.state).toBe('changed');
+    expect(gone([later], taken)).toEqual([]);
+    const after = again(later, taken);
+    expect(after.map(({ key, on: day }) => [key, day])).toEqual([
+      ['k0', on(3)],
+      ['k1', on(10)],
+      ['k2', on(17)],
+      [null, on(24)],
+    ]);
+    expect(after.slice(0, 3).map(({ instance }) => instance)).toEqual(taken.map(({ instance }) => instance));
+    // And once more at another hour: found by its day again.
+    const known = after.map((one, at) => ({ ...one, key: one.key ?? `n${at}` }));
+    expect(again(rehearsals('17', 3, 10, 17, 24), known).map(({ key }) => key)).toEqual(['k0', 'k1', 'k2', 'n3']);
+  });
+
+  test('one moved by a day is the same, one moved by a week is another; each is found once', () => {
+    const taken = before([rehearsals('18', 3, 10, 17)], choice('w'));
+    const found = (...days: number[]) => again(rehearsals('20', ...days), taken).map(({ key }) => key);
+    expect(found(4, 11, 18)).toEqual(['k0', 'k1', 'k2']);
+    expect(found(2, 3, 10)).toEqual([null, 'k0', 'k1']);
+    expect(found(8, 9)).toEqual([null, 'k1']);
+    expect(found(30)).toEqual([null]);
+  });
+
+  test('a single date that becomes a series is its first, and a series that becomes one date, too', () => {
+    const single = before([series('w', date(3))], choice('w'));
+    expect(again(rehearsals('18', 3, 10), single).map(({ key, instance }) => [key, instance])).toEqual([
+      ['k0', null],
+      [null, `${on(10)}T18:00:00Z`],
+    ]);
+    const many = before([rehearsals('18', 3, 10)], choice('w'));
+    expect(again(series('w', date(10)), many).map(({ key }) => key)).toEqual(['k1']);
+  });
+
+  test('what its calendar cancels is said to be cancelled; a file that only cancels says nothing of the rest', () => {
+    const taken = before([rehearsals('18', 3, 10), series('a', date(5))], choice('w'), choice('a'));
+    const cancels = (over: Partial<Parameters<typeof vanishedFrom>[0]>) =>
+      vanishedFrom({ series: [], cancelled: [], isOnlyCancelling: false, ...over }, taken, today).map((one) => [
+        one.uid,
+        one.on,
+        one.isCancelled,
+      ]);
+    const one = { uid: 'w', instance: 'elsewhere', on: on(10) };
+    expect(cancels({ cancelled: [one], isOnlyCancelling: true })).toEqual([['w', on(10), true]]);
+    expect(cancels({ cancelled: [one] })).toEqual([
+      ['w', on(3), false],
+      ['w', on(10), true],
+      ['a', on(5), false],
+    ]);
+    const all = { uid: 'w', instance: null, on: null };
+    expect(cancels({ cancelled: [all], isOnlyCancelling: true }).map(([, day]) => day)).toEqual([on(3), on(10)]);
+    // What is over was not cancelled.
+    expect(vanishedFrom({ series: [], cancelled: [all], isOnlyCancelling: true }, taken, on(4))).toHaveLength(1);
+  });
+
+  test('a file under another name is the calendar it has most in common with, if that is half of the smaller', () => {
+    const named = (calendar: string, ...uids: string[]) => ({
+      calendar,
+      events: before(
+        uids.map((uid) => series(uid, date(3))),
+        ...uids.map((uid) => choice(uid)),
+      ),
+    });
+    const known = [named('Band', 'a', 'b', 'c', 'd'), named('School', 'e', 'f')];
+    const same = (name: string, ...uids: string[]) => sameCalendar(name, new Set(uids), known)?.calendar ?? null;
+    expect(same('School', 'a', 'b')).toBe('School');
+    expect(same('band (1).ics', 'a', 'b', 'x', 'y')).toBe('Band');
+    expect(same('band (1).ics', 'a', 'x', 'y', 'z')).toBeNull();
+    expect(same('more.ics', 'a', 'e', 'f')).toBe('School');
+    expect(same('else.ics', 'x')).toBeNull();
+    expect(same('empty.ics')).toBeNull();
+  });
+
+  test('of twenty thousand dates on the days of a thousand each is found once', () => {
+    const days = Array.from({ length: 20_000 }, (_, at) => at % 500);
+    const file = series('w', ...days.map((day, at) => date(day, { instance: `n${at}` })));
+    const taken = before([rehearsals('18', ...days.slice(0, 1000))], choice('w'));
+    const found = [...datesBefore(file, byName(taken))];
+    expect(new Set(found.map(([, one]) => one)).size).toBe(1000);
+    expect(found.every(([is, was]) => is.on === was.on)).toBe(true);
   });
 });

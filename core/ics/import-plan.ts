@@ -1,5 +1,6 @@
 import { isPlayed, MOST_EVENT_MINUTES, LEAST_EVENT_MINUTES, type EventKind } from '#core/calendar/event.ts';
 import type { ImportedEvent } from '#core/calendar/imported-event.ts';
+import { byName, datesBefore, type Before } from '#core/ics/beside-before.ts';
 import { guessKind } from '#core/ics/guess-kind.ts';
 import type { IcsDate, IcsSeries } from '#core/ics/ics-series.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
@@ -40,21 +41,17 @@ export type SeriesPreview = {
 /** What a date says, so that a later import knows whether it has changed. */
 const saidBy = ({ on, until, minutes, summary }: IcsDate): string =>
   JSON.stringify(minutes === null ? [on, until, summary] : [on, minutes, summary]);
-const placeOf = ({ uid, instance }: Pick<ImportedEvent, 'uid' | 'instance'>): string => JSON.stringify([uid, instance]);
 
 /** Series that are somebody else's: not those this program has given out itself. */
 export const foreign = (series: readonly IcsSeries[]): IcsSeries[] =>
   series.filter(({ uid }) => !uid.endsWith(OWN_UIDS));
 
-function stateOf(
-  { uid, dates }: IcsSeries,
-  before: readonly ImportedEvent[],
-  today: LocalDate,
-): SeriesPreview['state'] {
-  const known = before.filter((one) => one.uid === uid);
+function stateOf(series: IcsSeries, before: Before, today: LocalDate): SeriesPreview['state'] {
+  const { uid, dates } = series;
+  const known = before.get(uid) ?? [];
   if (known.length === 0) return 'new';
-  const choices = new Map(known.map((one) => [placeOf(one), one.said]));
-  const isSame = dates.every((date) => choices.get(placeOf({ uid, instance: date.instance })) === saidBy(date));
+  const found = datesBefore(series, before);
+  const isSame = dates.every((date) => found.get(date)?.said === saidBy(date));
   const upcoming = known.filter(({ on }) => on >= today).length;
   return isSame && dates.filter(({ on }) => on >= today).length === upcoming ? 'same' : 'changed';
 }
@@ -81,11 +78,12 @@ export function previewSeries(
   { own, today }: { readonly own: readonly OwnInstrument[]; readonly today: LocalDate },
 ): SeriesPreview[] {
   const ids = own.map(({ id }) => id);
+  const known = byName(before);
   return foreign(series).flatMap((one): SeriesPreview[] => {
     const [first] = one.dates;
     const last = one.dates.at(-1);
     if (first === undefined || last === undefined) return [];
-    const earlier = before.find(({ uid }) => uid === one.uid);
+    const earlier = known.get(one.uid)?.[0];
     const guess = guessKind(one.summary, first.minutes === null);
     const what = earlier?.what ?? guess.what;
     const mostPlayed = mostPlayedOn(own, first.on);
@@ -98,7 +96,7 @@ export function previewSeries(
         first: first.on,
         last: last.until,
         minutes: first.minutes,
-        state: stateOf(one, before, today),
+        state: stateOf(one, known, today),
         what,
         instrumentIds: earlier?.instrumentIds.filter((id) => ids.includes(id)) ?? usual,
         mostPlayed,
@@ -106,16 +104,6 @@ export function previewSeries(
       },
     ];
   });
-}
-
-/** What was taken from this calendar before, is still to come, and is not in the file any more. */
-export function vanishedFrom(
-  series: readonly IcsSeries[],
-  before: readonly ImportedEvent[],
-  today: LocalDate,
-): ImportedEvent[] {
-  const places = new Set(series.flatMap(({ uid, dates }) => dates.map(({ instance }) => placeOf({ uid, instance }))));
-  return before.filter((one) => one.on >= today && !places.has(placeOf(one)));
 }
 
 /** What the player takes of a series, and as what. */
@@ -137,10 +125,17 @@ const playedIn = (minutes: number | null): number =>
     ? USUAL_EVENT_MINUTES
     : Math.min(MOST_EVENT_MINUTES, Math.max(LEAST_EVENT_MINUTES, minutes));
 
-function taken(date: IcsDate, { uid, what, instrumentIds }: SeriesChoice): Omit<ImportedEvent, 'key'> {
-  const { instance, on, summary, minutes } = date;
-  const choices = saidBy(date);
-  const common = { uid, instance, said: choices, what, on, name: nameOf(summary), instrumentIds };
+/** A date as it is taken in; one that was there before keeps its key and its name in the series, whatever its hour is now. */
+export type TakenDate = Omit<ImportedEvent, 'key'> & { readonly key: string | null };
+
+function taken(
+  date: IcsDate,
+  { uid, what, instrumentIds }: SeriesChoice,
+  before: ImportedEvent | undefined,
+): TakenDate {
+  const { on, summary, minutes } = date;
+  const { key = null, instance = date.instance } = before ?? {};
+  const common = { key, uid, instance, said: saidBy(date), what, on, name: nameOf(summary), instrumentIds };
   if (isPlayed(what)) return { ...common, until: null, minutes: playedIn(minutes) };
   const latest = addDays(on, MOST_DAYS);
   const until = date.until > latest ? latest : date.until;
@@ -150,16 +145,21 @@ function taken(date: IcsDate, { uid, what, instrumentIds }: SeriesChoice): Omit<
 /**
  * What is in the record of this calendar from now on: what was chosen of the file, and what has vanished from it and is
  * kept all the same.
+ *
+ * @param before what was taken of it before; `kept` is of that
  */
 export function takenIn(
   series: readonly IcsSeries[],
   choices: readonly SeriesChoice[],
-  kept: readonly ImportedEvent[],
-): Omit<ImportedEvent, 'key'>[] {
+  { before, kept }: { readonly before: readonly ImportedEvent[]; readonly kept: readonly ImportedEvent[] },
+): TakenDate[] {
   const chosen = new Map(choices.map((one) => [one.uid, one]));
-  const dates = foreign(series).flatMap(({ uid, dates: all }) => {
-    const choice = chosen.get(uid);
-    return choice === undefined ? [] : all.map((date) => taken(date, choice));
+  const known = byName(before);
+  const dates = foreign(series).flatMap((one) => {
+    const choice = chosen.get(one.uid);
+    if (choice === undefined) return [];
+    const found = datesBefore(one, known);
+    return one.dates.map((date) => taken(date, choice, found.get(date)));
   });
-  return [...dates, ...kept.map(({ key: _key, ...one }) => one)];
+  return [...dates, ...kept];
 }

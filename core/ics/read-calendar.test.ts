@@ -256,6 +256,50 @@ describe('a calendar file', () => {
     expect(read(turned).series[0]?.summary).toBe('New');
   });
 
+  test('what is cancelled is named: all of it, a date of a series, everything in a file that cancels', () => {
+    const weekly = event('DTSTART:20261201T180000', 'RRULE:FREQ=WEEKLY;COUNT=3', 'SUMMARY:Band');
+    const second = event('RECURRENCE-ID:20261208T180000', 'DTSTART:20261208T180000', 'STATUS:CANCELLED');
+    const cancelled = (...lines: string[]) => read(calendar(...lines)).cancelled;
+    expect(cancelled(...weekly)).toEqual([]);
+    const moment = '2026-12-08T17:00:00Z';
+    expect(cancelled(...weekly, ...second)).toEqual([{ uid: 'e1', instance: moment, on: '2026-12-08' }]);
+    const only = read(calendar('METHOD:CANCEL', ...second.filter((line) => !line.startsWith('STATUS'))));
+    expect([only.isOnlyCancelling, only.cancelled]).toEqual([
+      true,
+      [{ uid: 'e1', instance: moment, on: '2026-12-08' }],
+    ]);
+    expect(cancelled(...event('DTSTART:20261201T180000', 'STATUS:CANCELLED'))).toEqual([
+      { uid: 'e1', instance: null, on: null },
+    ]);
+  });
+
+  test('the calendar is called what it calls itself, whatever stands beside the name', () => {
+    const name = (...lines: string[]) => read(calendar(...lines)).name;
+    expect(name('X-WR-CALNAME;VALUE=TEXT:Tideway\\, the band')).toBe('Tideway, the band');
+    expect(name('NAME;LANGUAGE="en:gb":Band: the second')).toBe('Band: the second');
+    expect(name('X-WR-CALNAME: ')).toBeNull();
+  });
+
+  test('only what is there is said to be there', () => {
+    const empty = (...lines: string[]) => read(calendar(...lines)).empty;
+    const onDay = (day: string, ...more: string[]) => event(`DTSTART;VALUE=DATE:${day}`, ...more);
+    expect(empty()).toBe('nothing');
+    expect(empty('BEGIN:VTODO', 'SUMMARY:Oil', 'END:VTODO')).toBe('tasks');
+    expect(empty(...event('SUMMARY:Nothing'))).toBe('not-understood');
+    expect(empty(...onDay('20261201', 'STATUS:CANCELLED'))).toBe('cancelled');
+    expect(empty(...onDay('20250101'), ...onDay('20241231'))).toBe('over');
+    expect(empty(...onDay('30000101'))).toBe('later');
+    expect(empty(...onDay('20250101'), ...onDay('30000101').map((line) => line.replace('e1', 'e2')))).toBe('outside');
+    expect(empty(...onDay('20261201'))).toBeNull();
+  });
+
+  test('a second entry under one name is said, and an older version of the same is not', () => {
+    const at = (hour: string, ...more: string[]) => event(`DTSTART:20261201T${hour}0000`, ...more);
+    expect(codes(read(calendar(...at('18'), ...at('19'))))).toEqual(['second-of-its-name']);
+    expect(codes(read(calendar(...at('18'), ...at('18'))))).toEqual([]);
+    expect(codes(read(calendar(...at('18', 'SEQUENCE:1'), ...at('19'))))).toEqual([]);
+  });
+
   test('of five thousand events every one is read', () => {
     const many = Array.from({ length: 5000 }, (_, at) =>
       event(

@@ -1,18 +1,53 @@
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { readEvent, type IcsEvent } from '#core/ics/ics-event.ts';
-import { effortOf, seriesOf, type IcsSeries } from '#core/ics/ics-series.ts';
-import { readerOf, type ReadingIcs } from '#core/ics/ics-times.ts';
+import {
+  cancelledOf,
+  effortOf,
+  noteSeconds,
+  seriesOf,
+  type IcsCancelled,
+  type IcsSeries,
+} from '#core/ics/ics-series.ts';
+import { momentOf, readerOf, type Reader, type ReadingIcs } from '#core/ics/ics-times.ts';
+import { grouped } from '#core/kernel/grouped.ts';
 import { LARGEST_ICS } from '#core/ics/ics-limits.ts';
-import { readLines, type IcsNote } from '#core/ics/read-lines.ts';
+import { readLines, type IcsFile, type IcsNote } from '#core/ics/read-lines.ts';
 
 export type IcsCalendar = {
   /** What the calendar calls itself; null where it does not. */
   readonly name: string | null;
   readonly series: readonly IcsSeries[];
+  /** What is said to be cancelled. */
+  readonly cancelled: readonly IcsCancelled[];
+  /** The file only says what is cancelled (METHOD:CANCEL): of everything else it says nothing. */
+  readonly isOnlyCancelling: boolean;
+  /** Why there is nothing in it to take in; null where there is something. */
+  readonly empty: 'nothing' | 'tasks' | 'not-understood' | 'cancelled' | 'over' | 'later' | 'outside' | null;
   readonly notes: readonly IcsNote[];
 };
 
 export type IcsRefusal = { readonly code: 'ics-too-large' | 'ics-no-calendar' };
+
+/** What a calendar calls itself; null where it does not. */
+function nameIn({ properties }: IcsFile): string | null {
+  const name = (properties.get('X-WR-CALNAME') ?? properties.get('NAME') ?? '').trim();
+  return name === '' ? null : name;
+}
+
+/** Why a file has nothing to take in: what is there, and where it lies. */
+function whyEmpty(
+  { events, tasks }: IcsFile,
+  parsed: readonly IcsEvent[],
+  { window: { from, until } }: Reader,
+  isCancelled: boolean,
+): IcsCalendar['empty'] {
+  if (events.length === 0) return tasks > 0 ? 'tasks' : 'nothing';
+  if (parsed.length === 0) return 'not-understood';
+  if (isCancelled) return 'cancelled';
+  const begins = parsed.map(({ start }) => momentOf(start));
+  if (begins.every((ms) => ms < from)) return 'over';
+  return begins.every((ms) => ms > until) ? 'later' : 'outside';
+}
 
 /**
  * Reads an iCalendar file (RFC 5545): single dates and series with their exceptions, in the reader's own days, from two
@@ -25,21 +60,22 @@ export function readCalendar(reading: ReadingIcs): Outcome<IcsCalendar, IcsRefus
   const notes = [...file.notes];
   const reader = readerOf(file, reading, (note) => void notes.push(note));
   const parsed = file.events.flatMap((block) => readEvent(block, reader) ?? []);
-  const byUid = new Map<string, IcsEvent[]>();
-  for (const one of parsed) {
-    const same = byUid.get(one.uid);
-    if (same) same.push(one);
-    else byUid.set(one.uid, [one]);
-  }
-  const isCancelled = file.properties.get('METHOD')?.toUpperCase() === 'CANCEL';
+  const byUid = grouped(parsed, ({ uid }) => uid);
+  const isOnlyCancelling = file.properties.get('METHOD')?.trim().toUpperCase() === 'CANCEL';
+  const cancelled = [...byUid].flatMap(([uid, all]) =>
+    cancelledOf(uid, isOnlyCancelling ? all.map((one) => ({ ...one, isCancelled: true })) : all, reader),
+  );
   const byEffort = [...byUid]
     .map(([uid, all]) => ({ uid, all, effort: effortOf(all, reader) }))
     .sort((a, b) => a.effort - b.effort);
-  const series = isCancelled ? [] : byEffort.flatMap(({ uid, all }) => seriesOf(uid, all, reader) ?? []);
-  const name = file.properties.get('X-WR-CALNAME') ?? file.properties.get('NAME') ?? null;
+  for (const { all } of byEffort) noteSeconds(all, reader);
+  const series = isOnlyCancelling ? [] : byEffort.flatMap(({ uid, all }) => seriesOf(uid, all, reader) ?? []);
   return succeed({
-    name: name === null || name.trim() === '' ? null : name.trim(),
+    name: nameIn(file),
     series: series.sort((a, b) => ((a.dates[0]?.on ?? '') < (b.dates[0]?.on ?? '') ? -1 : 1)),
+    cancelled,
+    isOnlyCancelling,
+    empty: series.length > 0 ? null : whyEmpty(file, parsed, reader, cancelled.length > 0),
     notes: notes.sort((a, b) => (a.line ?? 0) - (b.line ?? 0)),
   });
 }

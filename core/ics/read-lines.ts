@@ -15,7 +15,8 @@ export type IcsNote = {
     | 'series-too-fine'
     | 'series-not-understood'
     | 'series-cut'
-    | 'only-this-one-moved';
+    | 'only-this-one-moved'
+    | 'second-of-its-name';
   readonly line: number | null;
   /** What it is about: a name, a zone. */
   readonly about: string;
@@ -29,6 +30,8 @@ export type IcsFile = {
   readonly properties: ReadonlyMap<string, string>;
   readonly events: readonly IcsBlock[];
   readonly zones: readonly IcsBlock[];
+  /** Tasks and the like in it, which have no date that is played. */
+  readonly tasks: number;
   readonly notes: readonly IcsNote[];
 };
 
@@ -50,6 +53,19 @@ function unfolded(text: string): IcsLine[] {
 const isMark = (line: string, mark: 'BEGIN' | 'END', name: string): boolean =>
   line.toUpperCase().trimEnd() === `${mark}:${name}`;
 
+/** What is no event, and may be all a file has. */
+const TASKS = ['VTODO', 'VJOURNAL'] as const;
+
+/** The name of a property without its parameters, and its text as it is meant (RFC 5545, 3.3.11). */
+function propertyIn(content: string): { readonly key: string; readonly value: string } {
+  const [head] = CONTENT_LINE.exec(content) ?? [''];
+  const [key = ''] = head.split(/[;:]/);
+  const value = content
+    .slice(head.length)
+    .replace(/\\([\\;,nN])/g, (_, letter: string) => (/n/i.test(letter) ? ' ' : letter));
+  return { key: key.toUpperCase(), value };
+}
+
 /**
  * The events and zones of a file, and what the calendar says of itself. A line that is none is left out and named; what
  * is not closed ends where the next one begins.
@@ -60,6 +76,7 @@ export function readLines(text: string): IcsFile {
   const [events, zones]: [IcsBlock[], IcsBlock[]] = [[], []];
   let open: { name: string; lines: IcsLine[]; line: number } | null = null;
   let isCalendar = false;
+  let tasks = 0;
   const giveUp = (): void => {
     if (open !== null) notes.push({ code: 'event-never-closed', line: open.line, about: '' });
     open = null;
@@ -70,6 +87,7 @@ export function readLines(text: string): IcsFile {
       isCalendar = true;
       continue;
     }
+    if (TASKS.some((each) => isMark(content, 'BEGIN', each))) tasks += 1;
     const name = ['VEVENT', 'VTIMEZONE'].find((each) => isMark(content, 'BEGIN', each));
     if (name !== undefined) {
       giveUp();
@@ -81,10 +99,10 @@ export function readLines(text: string): IcsFile {
       notes.push({ code: 'line-not-understood', line, about: content.slice(0, LONGEST_ABOUT) });
     } else if (open !== null) open.lines.push(one);
     else {
-      const [key = '', value = ''] = content.split(/:(.*)/s);
-      if (!properties.has(key.toUpperCase())) properties.set(key.toUpperCase(), value);
+      const { key, value } = propertyIn(content);
+      if (!properties.has(key)) properties.set(key, value);
     }
   }
   giveUp();
-  return { isCalendar, properties, events, zones, notes };
+  return { isCalendar, properties, events, zones, tasks, notes };
 }

@@ -29,7 +29,7 @@ export function dayOfYear(year: number, month: number, day: number): number {
 }
 
 /** Years outside are no player's, and not written as a calendar day either. */
-const [FIRST_YEAR, LAST_YEAR] = [1900, 2999];
+const [FIRST_YEAR, LAST_YEAR] = [1900, 9999];
 
 /**
  * A wall time from its digits, `20261127183000`; null where there is none: 31 November, 25 o'clock. The 60th second, which

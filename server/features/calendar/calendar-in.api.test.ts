@@ -116,6 +116,40 @@ describe('a calendar file', () => {
     expect((await preview(calendar(GALA, BAND))).series.find(({ uid }) => uid === 'band')?.taken).toBe(true);
   });
 
+  test('at another hour, under another name and cancelled in part it is the same calendar, and nothing is doubled', async () => {
+    await take(calendar(GALA, BAND)).expect(201);
+    const keys = (await events()).map(({ key }) => key).toSorted();
+    const exported = calendar(GALA, { ...BAND, more: [`RRULE:FREQ=WEEKLY;COUNT=4`, `EXDATE:${compact(10)}T203000`] })
+      .replace('X-WR-CALNAME:Tideway Wind Band', 'X-WR-CALNAME;VALUE=TEXT:Tideway (new)')
+      .replace(`DTSTART:${compact(3)}T190000`, `DTSTART:${compact(3)}T203000`);
+    const seen = await preview(exported);
+    expect([seen.calendar, seen.calledNow, seen.isKnown]).toEqual(['Tideway Wind Band', 'Tideway (new)', true]);
+    expect(seen.vanished.map(({ on, isCancelled }) => [on, isCancelled])).toEqual([[addDays(today, 10), true]]);
+    await take(exported, { dropped: seen.vanished.map(({ key }) => key) }).expect(201);
+    const after = (await events()).map(({ key }) => key);
+    expect(after).toHaveLength(keys.length - 1);
+    expect(after.every((key) => keys.includes(key))).toBe(true);
+    // A message that only cancels says nothing of the rest.
+    const cancels = calendar({ ...GALA, more: ['STATUS:CANCELLED'] }).replace(
+      'BEGIN:VEVENT',
+      'METHOD:CANCEL\r\nBEGIN:VEVENT',
+    );
+    const gone = await preview(cancels);
+    expect([gone.empty, gone.vanished.map(({ on }) => on)]).toEqual([
+      'It says of dates that they are cancelled, and holds no others.',
+      [addDays(today, 9)],
+    ]);
+    await take(cancels, { choices: [], dropped: gone.vanished.map(({ key }) => key) }).expect(201);
+    expect((await events()).map(({ what }) => what)).toEqual(['rehearsal', 'rehearsal', 'rehearsal']);
+  });
+
+  test('with nothing to take in it says what it holds', async () => {
+    const empty = async (text: string) => (await preview(text)).empty;
+    expect(await empty(calendar())).toBe('It holds no dates.');
+    expect(await empty(calendar({ uid: 'x@ulu', days: 3, name: 'Care' }))).toMatch(/came from Ulu/);
+    expect(await empty(calendar(GALA))).toBeNull();
+  });
+
   test('sent again after another was imported is answered as before, and nothing else under its key is', async () => {
     const [first, key] = [calendar(GALA, BAND), aKey()];
     await take(first, { key }).expect(201);

@@ -1,8 +1,9 @@
 import { createHash } from 'node:crypto';
 import { eventWords } from '#core/calendar/event.ts';
 import type { ImportedEvent } from '#core/calendar/imported-event.ts';
-import { MOST_IMPORTED, previewSeries, takenIn, vanishedFrom } from '#core/ics/import-plan.ts';
-import { noteWords } from '#core/ics/ics-words.ts';
+import { sameCalendar, vanishedFrom } from '#core/ics/beside-before.ts';
+import { MOST_IMPORTED, previewSeries, takenIn } from '#core/ics/import-plan.ts';
+import { emptyWords, noteWords } from '#core/ics/ics-words.ts';
 import type { IcsCalendar } from '#core/ics/read-calendar.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
@@ -24,6 +25,8 @@ const MOST_NOTES = 50;
 type File = { readonly playerId: PlayerId; readonly zone: string; readonly fileName: string; readonly text: string };
 type Read = {
   readonly calendar: string;
+  /** What it is called now, where that is something else. */
+  readonly calledNow: string;
   readonly file: IcsCalendar;
   /** What was taken from a calendar of this name before. */
   readonly before: readonly ImportedEvent[];
@@ -44,9 +47,17 @@ async function readFile(
   });
   if (found === null) return fail(invalid('text', { code: 'ics-too-hard' }));
   if (!found.ok) return fail(invalid('text', found.failure));
-  const name = (found.value.name ?? fileName).slice(0, LONGEST_NAME);
-  const earlier = calendar.imports(playerId).findLast((one) => one.calendar === name);
-  return succeed({ calendar: name, file: found.value, before: earlier?.events ?? [], isKnown: earlier !== undefined });
+  const file = found.value;
+  const name = (file.name ?? fileName).slice(0, LONGEST_NAME);
+  const uids = new Set([...file.series, ...file.cancelled].map(({ uid }) => uid));
+  const earlier = sameCalendar(name, uids, calendar.imports(playerId));
+  return succeed({
+    calendar: earlier?.calendar ?? name,
+    calledNow: name,
+    file,
+    before: earlier?.events ?? [],
+    isKnown: earlier !== null,
+  });
 }
 
 /** What a file holds beside what is in the record already; nothing is written. */
@@ -57,7 +68,7 @@ export async function previewOf(
 ): Promise<Outcome<CalendarPreview, Failure>> {
   const read = await readFile(services, asked, now);
   if (!read.ok) return read;
-  const { calendar, file, before, isKnown } = read.value;
+  const { calendar, calledNow, file, before, isKnown } = read.value;
   const own = services.instruments
     .all()
     .filter((one) => one.playerId === asked.playerId)
@@ -70,11 +81,14 @@ export async function previewOf(
   const series = previewSeries(file.series, before, { own: played, today: now.on });
   return succeed({
     calendar,
+    calledNow,
     isKnown,
+    empty: series.length > 0 ? null : emptyWords(file.empty ?? 'own'),
     series: series.map((one) => ({ ...one, instrumentIds: [...one.instrumentIds] })),
-    vanished: vanishedFrom(file.series, before, now.on).map((one) => ({
+    vanished: vanishedFrom(file, before, now.on).map((one) => ({
       key: one.key,
       on: one.on,
+      isCancelled: one.isCancelled,
       words: eventWords(one),
     })),
     notes: file.notes.slice(0, MOST_NOTES).map(noteWords),
@@ -112,8 +126,13 @@ export async function importRequestOf(
   const read = await readFile(services, { playerId, zone, fileName, text }, now);
   if (!read.ok) return read;
   const { calendar, file, before } = read.value;
-  const kept = vanishedFrom(file.series, before, now.on).filter((one) => !dropped.includes(one.key));
-  const events = takenIn(file.series, choices, kept).map((one) => ({ key: keyOf(playerId, calendar, one), ...one }));
+  const vanished = file.isOnlyCancelling ? before : vanishedFrom(file, before, now.on);
+  const [gone, goes] = [new Set(vanished.map((one) => one.key)), new Set(dropped)];
+  const kept = before.filter((one) => gone.has(one.key) && !goes.has(one.key));
+  const events = takenIn(file.series, choices, { before, kept }).map((one) => ({
+    ...one,
+    key: one.key ?? keyOf(playerId, calendar, one),
+  }));
   if (events.length > MOST_IMPORTED) return fail(invalid('choices', { code: 'ics-too-many', most: MOST_IMPORTED }));
   if (events.length === 0 && before.length === 0) return fail(invalid('choices', { code: 'ics-nothing-taken' }));
   return succeed({ key, now, playerId, calendar, events, sent });

@@ -78,17 +78,19 @@ type ReviewProps = Omit<ImportSheetProps, 'onClose'> & {
 
 /** What the file holds, to be ticked, and what has vanished from it. */
 function Review({ playerId, taking, file, preview, onClose }: ReviewProps) {
-  const { calendar, series, vanished, notes, instruments, isKnown } = preview;
+  const { calendar, calledNow, empty, series, vanished, notes, instruments, isKnown } = preview;
   const [choices, setChoices] = useState<readonly Choice[]>(() =>
     series.map(({ uid, what, instrumentIds, taken }) => ({ uid, what, instrumentIds, taken })),
   );
-  const [dropped, setDropped] = useState<readonly string[]>([]);
+  const [dropped, setDropped] = useState<readonly string[]>(() =>
+    vanished.flatMap(({ key, isCancelled }) => (isCancelled ? [key] : [])),
+  );
   const taken = choices.filter((one) => one.taken && one.instrumentIds.length > 0);
   const count = series
     .filter(({ uid }) => taken.some((one) => one.uid === uid))
     .reduce((sum, one) => sum + one.count, 0);
-  const change = (choice: Choice) =>
-    setChoices((before) => before.map((one) => (one.uid === choice.uid ? choice : one)));
+  const change = (...changed: readonly Choice[]) =>
+    setChoices((before) => before.map((one) => changed.find(({ uid }) => uid === one.uid) ?? one));
   const keep = () =>
     taking.log(
       {
@@ -103,10 +105,15 @@ function Review({ playerId, taking, file, preview, onClose }: ReviewProps) {
   return (
     <>
       <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>{calendar}</Typography>
-      {isKnown && <Typography>It was imported before. What has changed is changed, and nothing is doubled.</Typography>}
+      {isKnown && (
+        <Typography sx={{ overflowWrap: 'anywhere' }}>
+          {calledNow !== calendar && `It is called “${calledNow}” now, and holds what you took from “${calendar}”. `}
+          It was imported before. What has changed is changed, and nothing is doubled.
+        </Typography>
+      )}
       <Notes notes={notes} />
-      {series.length === 0 ? (
-        <Typography>It holds nothing from the last two weeks on.</Typography>
+      {empty !== null ? (
+        <Typography>{empty}</Typography>
       ) : (
         <ImportSeries series={series} choices={choices} instruments={instruments} onChange={change} />
       )}

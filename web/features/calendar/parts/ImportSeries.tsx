@@ -34,7 +34,7 @@ type ImportSeriesProps = {
   readonly series: CalendarPreview['series'];
   readonly choices: readonly Choice[];
   readonly instruments: CalendarPreview['instruments'];
-  readonly onChange: (choice: Choice) => void;
+  readonly onChange: (...changed: readonly Choice[]) => void;
 };
 
 type RowProps = {
@@ -122,14 +122,35 @@ const chosenOf = (value: unknown, instruments: ImportSeriesProps['instruments'])
     Array.isArray(value) && value.includes(instrumentId) ? [instrumentId] : [],
   );
 
+/** Ticks all at once, or none. */
+function All({ choices, onChange }: Pick<ImportSeriesProps, 'choices' | 'onChange'>) {
+  const count = choices.filter(({ taken }) => taken).length;
+  return (
+    <FormControlLabel
+      control={
+        <Checkbox
+          checked={count === choices.length}
+          indeterminate={count > 0 && count < choices.length}
+          onChange={({ target }) => onChange(...choices.map((one) => ({ ...one, taken: target.checked })))}
+        />
+      }
+      label={`All ${choices.length}`}
+      sx={{ minHeight: 44, fontWeight: 650 }}
+    />
+  );
+}
+
 /** What the file holds, series by series: ticked what is taken, with what it is and on what it is played. */
 export const ImportSeries = ({ series, choices, instruments, onChange }: ImportSeriesProps) => (
-  <PlainList sx={{ maxHeight: '50vh', overflowY: 'auto' }}>
-    {series.map((one, at) => {
-      const choice = choices[at];
-      return choice ? (
-        <Row key={one.uid} one={one} choice={choice} instruments={instruments} onChange={onChange} />
-      ) : null;
-    })}
-  </PlainList>
+  <Box>
+    {series.length > 1 && <All choices={choices} onChange={onChange} />}
+    <PlainList sx={{ maxHeight: '50vh', overflowY: 'auto' }}>
+      {series.map((one, at) => {
+        const choice = choices[at];
+        return choice ? (
+          <Row key={one.uid} one={one} choice={choice} instruments={instruments} onChange={onChange} />
+        ) : null;
+      })}
+    </PlainList>
+  </Box>
 );

@@ -7,23 +7,36 @@ type ImportVanishedProps = Pick<CalendarPreview, 'vanished'> & {
   readonly onChange: (dropped: readonly string[]) => void;
 };
 
-/** What is no longer in the file: it stays, unless it is ticked. */
+/** What is no longer in the file: what its calendar has cancelled goes, the rest stays, unless the player says otherwise. */
 export function ImportVanished({ vanished, dropped, onChange }: ImportVanishedProps) {
   if (vanished.length === 0) return null;
   const toggle = (key: string) =>
     onChange(dropped.includes(key) ? dropped.filter((one) => one !== key) : [...dropped, key]);
+  const list = (title: string, all: CalendarPreview['vanished']) =>
+    all.length > 0 && (
+      <Box>
+        <Typography sx={{ fontWeight: 650 }}>{title}</Typography>
+        {all.map(({ key, on, words }) => (
+          <Box key={key}>
+            <FormControlLabel
+              control={<Checkbox checked={dropped.includes(key)} onChange={() => toggle(key)} />}
+              label={`${FORMAT.weekdayDate(on)}: ${words}`}
+              sx={{ minHeight: 44, overflowWrap: 'anywhere' }}
+            />
+          </Box>
+        ))}
+      </Box>
+    );
   return (
-    <Box>
-      <Typography sx={{ fontWeight: 650 }}>No longer in it. Tick what goes; the rest stays.</Typography>
-      {vanished.map(({ key, on, words }) => (
-        <Box key={key}>
-          <FormControlLabel
-            control={<Checkbox checked={dropped.includes(key)} onChange={() => toggle(key)} />}
-            label={`${FORMAT.weekdayDate(on)}: ${words}`}
-            sx={{ minHeight: 44, overflowWrap: 'anywhere' }}
-          />
-        </Box>
-      ))}
-    </Box>
+    <>
+      {list(
+        'Cancelled by its calendar. What is ticked goes.',
+        vanished.filter(({ isCancelled }) => isCancelled),
+      )}
+      {list(
+        'No longer in it. Tick what goes; the rest stays.',
+        vanished.filter(({ isCancelled }) => !isCancelled),
+      )}
+    </>
   );
 }

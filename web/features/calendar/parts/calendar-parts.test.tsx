@@ -328,6 +328,8 @@ describe('a calendar file', () => {
     fireEvent.mouseDown(screen.getByRole('combobox', { name: 'On which instruments' }));
     fireEvent.click(screen.getByRole('option', { name: 'Trumpet' }));
     expect(onChange.mock.calls[2]?.[0]).toMatchObject({ uid: 'band', instrumentIds: [clarinet, trumpet] });
+    tick(/^All \d+$/);
+    expect(onChange.mock.calls[3]).toMatchObject(choices.map(({ uid }) => ({ uid, taken: true })));
   });
 
   test('a holiday is off for every instrument, a rehearsal on the one most played, and the time of two is said', () => {
@@ -347,10 +349,12 @@ describe('a calendar file', () => {
   test('what has vanished from it goes only where it is ticked', () => {
     const onChange = jest.fn();
     const vanished = [
-      { key: 'a', on: on(3), words: 'Gala' },
-      { key: 'b', on: on(4), words: 'Matinee' },
+      { key: 'a', on: on(3), words: 'Gala', isCancelled: true },
+      { key: 'b', on: on(4), words: 'Matinee', isCancelled: false },
     ];
     render(<ImportVanished vanished={vanished} dropped={['b']} onChange={onChange} />);
+    expect(screen.getByText(/^Cancelled by its calendar/)).toBeTruthy();
+    expect(screen.getByText(/^No longer in it/)).toBeTruthy();
     tick(/Gala/);
     tick(/Matinee/);
     expect(onChange.mock.calls).toEqual([[['b', 'a']], [[]]]);
