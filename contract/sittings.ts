@@ -23,6 +23,7 @@ export const sittingPaths = {
   moves: '/api/sittings/moves',
   file: '/api/calendar.ics',
   feed: '/api/calendar/feed',
+  endFeed: '/api/calendar/feed/end',
   feedOf: (player: string) => `/api/calendar/feed?playerId=${encodeURIComponent(player)}`,
   /** Subscribed to by calendar programs. */
   subscribed: '/api/calendar/subscribed/:secret',
@@ -32,13 +33,26 @@ export const sittingPaths = {
 
 const DAYS_A_WEEK = 7;
 
-/** `POST /api/sittings/times`: minutes the player usually has on each weekday, Monday first. */
+const MINUTES_A_DAY = 1440;
+/** The minute of the day at which a sitting begins on each weekday, Monday first; null where nobody has said. */
+const startsAt = () =>
+  array(
+    amount()
+      .integer()
+      .min(0)
+      .max(MINUTES_A_DAY - 1)
+      .nullable()
+      .defined(),
+  ).length(DAYS_A_WEEK);
+
+/** `POST /api/sittings/times`: minutes the player usually has on each weekday, Monday first, and from when. */
 export const sittingTimeFact = fact({
   kind: 'sitting-time',
   path: sittingPaths.times,
   fields: {
     playerId: playerId().required(),
     minutes: array(amount().integer().min(0).max(MOST_TIME).required()).length(DAYS_A_WEEK).required(),
+    startsAt: startsAt().nullable(),
   },
   about: ({ playerId: id }) => [ofPlayer(id)],
 });
@@ -111,12 +125,15 @@ export const sittingsView = object({
   /** Minutes by weekday as the player has said; null where nobody has, and what is taken then. */
   said: array(amount().required()).nullable().defined(),
   usual: array(amount().required()).required(),
+  startsAt: startsAt().nullable().defined(),
   /** Minutes of each day of the plan. */
   time: array(amount().min(0).required()).required(),
   sittings: array(
     object({
       uid: text().required(),
       on: localDateText().required(),
+      /** The minute of the day at which it begins; null where nobody has said. */
+      atMinute: amount().integer().min(0).nullable().defined(),
       minutes: amount().min(0).required(),
       words: text().required(),
       items: array(placedItem).required(),
@@ -164,6 +181,14 @@ export type SittingsView = InferType<typeof sittingsView>;
 
 /** `GET /api/calendar/feed?playerId=`, `POST /api/calendar/feed`: the address of a player's calendar. */
 export const feedQuery = object({ playerId: playerId().required() }).exact().required();
+/** What of a calendar is wanted: what came from other calendars as well, and to be reminded. */
+export const toldQuery = { imported: word(['yes', 'no'] as const), alarms: word(['yes', 'no'] as const) };
+export const fileQuery = sittingsQuery.shape(toldQuery);
+export const subscribedQuery = object(toldQuery);
+/** What is wanted, as it stands behind an address; nothing where it is the usual. */
+export function toldParams({ imported, alarms }: { readonly imported: boolean; readonly alarms: boolean }): string {
+  return [...(imported ? ['imported=yes'] : []), ...(alarms ? [] : ['alarms=no'])].join('&');
+}
 /** The path with its secret; null before there is one. */
 export const feedView = object({ path: text().nullable().defined() }).exact().required();
 export type FeedView = InferType<typeof feedView>;

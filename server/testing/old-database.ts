@@ -242,10 +242,20 @@ export const ROWS_AFTER: Record<string, string> = {
       body: { fault_key: `'wrong1'`, by: `'bench'` },
     }),
   ].join(';\n'),
+  '0020_when_one_begins': aFact({
+    key: 'time2',
+    kind: 'sitting-time',
+    table: 'sitting_times',
+    body: {
+      ...ADA,
+      minutes: json([0, 30, 0, 30, 0, 60, 0]),
+      starts_at: json([null, 1140, null, 1140, null, 600, null]),
+    },
+  }),
 };
 
 /** The last version of which every table has its row written. */
-const WRITTEN_UP_TO = '0019_what_is_wrong';
+const WRITTEN_UP_TO = '0020_when_one_begins';
 
 type Column = { readonly name: string; readonly type: string };
 /** A row of a table nobody has written one of, as its columns ask for it: a fact with this as its body. */

@@ -11,7 +11,7 @@ import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
 import { addDays } from '#core/time/local-date.ts';
 import type { ReedDaysView } from '#contract/reed-views.ts';
 import type { SittingsView } from '#contract/sittings.ts';
-import type { Weeks } from '#server/features/calendar/sitting-weeks.ts';
+import { startOn, type Weeks } from '#server/features/calendar/sitting-weeks.ts';
 
 /** "Clarinet: wash the swab. Wash the swab in warm water. Hang it up." A line for each thing. */
 function stepLines({ own, today }: Weeks, things: readonly { instrumentId: InstrumentId; itemId: CareItemId }[]) {
@@ -28,17 +28,26 @@ function stepLines({ own, today }: Weeks, things: readonly { instrumentId: Instr
   });
 }
 
+/** A whole day of one's own. */
+const wholeDay = { hour: null, isImported: false } as const;
+
 const plannedEntry = (weeks: Weeks, { uid, on, minutes, things }: ShownSitting): CalendarEntry => ({
+  ...wholeDay,
   uid: `${uid}${OWN_UIDS}`,
   on,
   until: on,
+  hour: hourOf(startOn(weeks, on), minutes),
   summary: `Care of instruments, ${sittingMinutes(minutes)}`,
   description: stepLines(weeks, things).join('\n'),
   reminds: true,
 });
 
+const hourOf = (atMinute: number | null, minutes: number): CalendarEntry['hour'] =>
+  atMinute === null ? null : { atMinute, minutes };
+
 /** A sitting that was done says what was recorded on its day. */
 const doneEntry = ({ uid, on }: ShownSitting, past: SittingsView['past']): CalendarEntry => ({
+  ...wholeDay,
   uid: `${uid}${OWN_UIDS}`,
   on,
   until: on,
@@ -50,7 +59,7 @@ const doneEntry = ({ uid, on }: ShownSitting, past: SittingsView['past']): Calen
 });
 
 function eventEntry(event: CalendarEvent, { own }: Weeks, bench: Bench): CalendarEntry {
-  const { key, what, on, minutes, instrumentIds } = event;
+  const { key, what, on, minutes, instrumentIds, origin } = event;
   const names = own.filter(({ instrument }) => instrumentIds.includes(instrument.id));
   const where = [bench.name, bench.phone].filter((one) => one !== null);
   const lines = [
@@ -59,6 +68,8 @@ function eventEntry(event: CalendarEvent, { own }: Weeks, bench: Bench): Calenda
     ...(what === 'bench' && where.length > 0 ? [where.join(', ')] : []),
   ];
   return {
+    ...wholeDay,
+    isImported: origin !== null,
     uid: `${key}${OWN_UIDS}`,
     on,
     until: lastDayOf(event),
@@ -71,6 +82,7 @@ type Bench = { readonly name: string | null; readonly phone: string | null };
 
 const reedEntries = (playerId: string, { breakIn, buy }: ReedDaysView): CalendarEntry[] => [
   ...breakIn.map(({ kind, on, name, words }) => ({
+    ...wholeDay,
     uid: `break-in-${playerId}-${kind}-${on}${OWN_UIDS}`,
     on,
     until: on,
@@ -79,6 +91,7 @@ const reedEntries = (playerId: string, { breakIn, buy }: ReedDaysView): Calendar
     reminds: false,
   })),
   ...buy.map(({ kind, on, name, words }) => ({
+    ...wholeDay,
     uid: `order-reeds-${playerId}-${kind}${OWN_UIDS}`,
     on,
     until: on,

@@ -4,13 +4,18 @@ import { localDate } from '#core/time/local-date.ts';
 import type { ToldEntry } from '#core/calendar/told-entries.ts';
 import { calendarFileOf } from '#server/features/calendar/calendar-file.ts';
 
+const CHANGED = Date.UTC(2026, 10, 27, 12);
+const USUAL = { imported: false, alarms: true };
 const entry = (over: Partial<ToldEntry> & Pick<ToldEntry, 'uid' | 'on'>): ToldEntry => ({
   until: over.on,
   summary: 'Care of instruments, about 15 min',
   description: '',
   reminds: false,
+  hour: null,
+  isImported: false,
   sequence: 0,
   state: 'standing',
+  changedMs: CHANGED,
   ...over,
 });
 const STEPS = 'Clarinet; the old one, in A — with a name that is long: wash the swab\nAlto, \\: oil';
@@ -26,7 +31,7 @@ const FILE = calendarFileOf(
     entry({ uid: 's1@ulu', on: localDate('2026-11-28'), description: STEPS, reminds: true }),
     entry({ uid: 's2@ulu', on: localDate('2026-11-30'), state: 'cancelled', sequence: 2, reminds: true }),
   ],
-  Date.UTC(2026, 10, 27, 12),
+  USUAL,
 );
 
 // ical.js is no part of what wrote the file: another reading of RFC 5545.
@@ -76,8 +81,49 @@ describe('the calendar file, read by an independent parser', () => {
 
   test('folds at 75 octets, never within a character, and ends lines with CRLF', () => {
     const lines = FILE.split('\r\n');
+    // The last line ends, too.
+    expect(lines.at(-1)).toBe('');
     expect(FILE.replaceAll('\r\n', '')).not.toMatch(/[\r\n]/);
     for (const line of lines) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
     expect(lines.join('')).not.toContain('\uFFFD');
+  });
+
+  test('whole days take no time from anybody; a time is that of the clock where it is read, and is one’s own', () => {
+    const hour = { atMinute: 18 * 60 + 45, minutes: 20 };
+    const text = calendarFileOf(
+      [
+        entry({ uid: 's', on: localDate('2026-03-29'), hour, reminds: true }),
+        entry({ uid: 'd', on: localDate('2026-03-29') }),
+      ],
+      USUAL,
+    );
+    const [timed, whole] = new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent');
+    expect(String(timed?.getFirstPropertyValue('dtstart'))).toBe('2026-03-29T18:45:00');
+    expect(String(timed?.getFirstPropertyValue('dtend'))).toBe('2026-03-29T19:05:00');
+    expect(timed?.getFirstProperty('dtstart')?.getParameter('tzid')).toBeUndefined();
+    expect(String(timed?.getFirstSubcomponent('valarm')?.getFirstPropertyValue('trigger'))).toMatch(/^P?T?0?/);
+    expect([timed, whole].map((one) => one?.getFirstPropertyValue('transp'))).toEqual(['OPAQUE', 'TRANSPARENT']);
+  });
+
+  test('says how often to ask again, and holds what is wanted', () => {
+    const all = [
+      entry({ uid: 'own', on: localDate('2026-12-01'), reminds: true }),
+      entry({ uid: 'from-elsewhere', on: localDate('2026-12-01'), isImported: true }),
+    ];
+    const of = (wanted: Parameters<typeof calendarFileOf>[1]) => {
+      const component = new ICAL.Component(ICAL.parse(calendarFileOf(all, wanted)) as never);
+      const its = component.getAllSubcomponents('vevent');
+      return {
+        again: String(component.getFirstPropertyValue('refresh-interval')),
+        uids: its.map((one) => one.getFirstPropertyValue('uid')),
+        alarms: its.flatMap((one) => one.getAllSubcomponents('valarm')).length,
+      };
+    };
+    expect(of(USUAL)).toEqual({ again: 'PT6H', uids: ['own'], alarms: 1 });
+    expect(of({ imported: true, alarms: false })).toEqual({
+      again: 'PT6H',
+      uids: ['own', 'from-elsewhere'],
+      alarms: 0,
+    });
   });
 });

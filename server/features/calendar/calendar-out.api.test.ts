@@ -73,6 +73,60 @@ describe('the address of a calendar', () => {
     await server().api().post('/api/calendar/feed').send({ playerId: 'nobody' }).expect(404);
   });
 
+  test('is ended when that is wanted, and nothing is found there any more', async () => {
+    const path = await renew();
+    await server().api().post('/api/calendar/feed/end').send({ playerId: 'ada' }).expect(200, { path: null });
+    await server().api().get(path).expect(404);
+    await server().api().get('/api/calendar/feed?playerId=ada').expect(200, { path: null });
+    await server().api().post('/api/calendar/feed/end').send({ playerId: 'ada' }).expect(200);
+    await server().api().post('/api/calendar/feed/end').send({ playerId: 'nobody' }).expect(404);
+  });
+
+  test('says in no bytes that nothing has changed, and anew once something has', async () => {
+    const path = await renew();
+    const { headers } = await server().api().get(path).expect(200);
+    const tag = headers.etag ?? '';
+    expect(tag).not.toBe('');
+    const again = await server().api().get(path).set('If-None-Match', tag);
+    expect([again.status, again.text]).toEqual([304, '']);
+    await post('/api/events', gala).expect(201);
+    expect((await server().api().get(path).set('If-None-Match', tag)).status).toBe(200);
+  });
+
+  test('holds what came in from elsewhere, and alarms, as it says itself', async () => {
+    const lines = ['BEGIN:VCALENDAR', 'BEGIN:VEVENT', 'UID:band', 'SUMMARY:Band practice'];
+    const text = [
+      ...lines,
+      `DTSTART;VALUE=DATE:${addDays(today, 4).replaceAll('-', '')}`,
+      'END:VEVENT',
+      'END:VCALENDAR',
+    ];
+    const choices = [{ uid: 'band', what: 'rehearsal', instrumentIds: ['clarinet'] }];
+    const sent = { playerId: 'ada', zone: 'UTC', fileName: 'band.ics', text: text.join('\r\n') };
+    await post('/api/calendar/imports', { ...sent, choices, dropped: [] }).expect(201);
+    const path = await renew();
+    const at = async (params: string) => read((await server().api().get(`${path}${params}`).expect(200)).text);
+    const names = (all: Awaited<ReturnType<typeof at>>) => all.map(({ summary }) => summary);
+    expect(names(await at(''))).not.toContain('Band practice');
+    expect(names(await at('?imported=yes'))).toContain('Band practice');
+    const alarms = (all: Awaited<ReturnType<typeof at>>) =>
+      all.flatMap(({ component }) => component.getAllSubcomponents('valarm')).length;
+    expect(alarms(await at(''))).toBeGreaterThan(0);
+    expect(alarms(await at('?alarms=no'))).toBe(0);
+    await server().api().get(`${path}?alarms=perhaps`).expect(400);
+  });
+
+  test('stands at the time the player has said, on the weekdays they have', async () => {
+    const minutes = [20, 20, 20, 20, 20, 60, 60];
+    await post('/api/sittings/times', { playerId: 'ada', minutes, startsAt: minutes.map(() => 1125) }).expect(201);
+    const care = (await file()).filter(({ summary }) => summary.startsWith('Care'));
+    expect(care.length).toBeGreaterThan(0);
+    for (const { startDate } of care) expect(startDate.toString()).toMatch(/T18:45:00$/);
+    const { body } = await server().api().get(`/api/sittings?playerId=ada&today=${TODAY}`).expect(200);
+    expect(sittingsView.validateSync(body, { strict: true }).sittings[0]?.atMinute).toBe(1125);
+    await post('/api/sittings/times', { playerId: 'ada', minutes, startsAt: [1440] }).expect(400);
+  });
+
   test('is not to be guessed: whoever tries is told nothing, and whoever has it is not shut out for it', async () => {
     const path = await renew();
     const wrong = (at: number) =>

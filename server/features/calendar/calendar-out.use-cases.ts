@@ -6,7 +6,7 @@ import type { WallClock } from '#core/plays/play.ts';
 import type { ReedDaysView } from '#contract/reed-views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import { calendarEntries } from '#server/features/calendar/calendar-entries.ts';
-import { calendarFileOf } from '#server/features/calendar/calendar-file.ts';
+import { calendarFileOf, type Wanted } from '#server/features/calendar/calendar-file.ts';
 import { keptIfItCan, weeksOf } from '#server/features/calendar/sitting-weeks.ts';
 import { pastViews } from '#server/features/calendar/sittings.views.ts';
 import type { Services } from '#server/services.ts';
@@ -22,7 +22,7 @@ export type ReedDaysOf = (
 export async function calendarOut(
   services: Services,
   playerId: PlayerId,
-  { now, reedDaysOf }: { readonly now: WallClock; readonly reedDaysOf: ReedDaysOf },
+  { now, reedDaysOf, ...wanted }: { readonly now: WallClock; readonly reedDaysOf: ReedDaysOf } & Wanted,
 ): Promise<Outcome<string, Failure>> {
   const { calendar, atOnce, nowMs, players } = services;
   if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
@@ -32,9 +32,10 @@ export async function calendarOut(
   const reedDays = await reedDaysOf(services, playerId, now);
   if (!reedDays.ok) return reedDays;
   const told = { past: pastViews(weeks, services), reedDays: reedDays.value, bench: calendar.benchOf(playerId) };
-  const entries = tellEntries(calendar.toldTo(playerId), calendarEntries(weeks, told), now.on);
+  const asked = { today: now.on, nowMs: nowMs() };
+  const entries = tellEntries(calendar.toldTo(playerId), calendarEntries(weeks, told), asked);
   keptIfItCan(() => atOnce(() => calendar.tell(playerId, entries)));
-  return succeed(calendarFileOf(entries, nowMs()));
+  return succeed(calendarFileOf(entries, wanted));
 }
 
 /** Where calendar programs find a player's calendar. */
@@ -49,4 +50,11 @@ export function renewFeed({ players, calendar, atOnce }: Services, playerId: Pla
   const secret = randomBytes(SECRET_BYTES).toString('base64url');
   atOnce(() => calendar.renewSecret(playerId, secret));
   return succeed(pathOfFeed(secret));
+}
+
+/** Ends the address of a player's calendar: whoever has it finds nothing there any more. */
+export function endFeed({ players, calendar, atOnce }: Services, playerId: PlayerId): Outcome<null, Failure> {
+  if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
+  atOnce(() => calendar.endSecret(playerId));
+  return succeed(null);
 }

@@ -52,7 +52,7 @@ export function createCalendarRepository(db: Db) {
     .where(eq(events.playerId, ofPlayer))
     .orderBy(asc(events.on), asc(events.factId))
     .prepare();
-  const time = counting(db, sittingTimes, { minutes: sittingTimes.minutes })
+  const time = counting(db, sittingTimes, { minutes: sittingTimes.minutes, startsAt: sittingTimes.startsAt })
     .where(eq(sittingTimes.playerId, ofPlayer))
     .orderBy(desc(facts.id))
     .limit(1)
@@ -79,6 +79,9 @@ export function createCalendarRepository(db: Db) {
 
     /** Minutes a player has by weekday, Monday first; null where nobody has said. */
     timeOf: (playerId: string): readonly number[] | null => time.get({ playerId })?.minutes ?? null,
+
+    /** The minute of the day at which a player begins, by weekday; null where nobody has said. */
+    startsOf: (playerId: string): readonly (number | null)[] | null => time.get({ playerId })?.startsAt ?? null,
 
     /** The events of a player, typed and imported, earliest first. */
     of: (playerId: PlayerId): CalendarEvent[] => standingEvents(typedOf(playerId), imports.imports(playerId), playerId),
@@ -135,6 +138,11 @@ export function createCalendarRepository(db: Db) {
         .from(feeds)
         .where(eq(feeds.playerId, playerId as PlayerId))
         .get()?.secret ?? null,
+
+    /** Ends a player's calendar address; it is forgotten. */
+    endSecret: (playerId: PlayerId): void => {
+      db.delete(feeds).where(eq(feeds.playerId, playerId)).run();
+    },
 
     /** Gives a player's calendar a new address; the old one is forgotten. */
     renewSecret: (playerId: PlayerId, secret: string): void => {

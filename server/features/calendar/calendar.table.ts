@@ -15,6 +15,8 @@ export const sittingTimes = sqliteTable(
     playerId: ofPlayerId(),
     /** JSON array: minutes by weekday, Monday first. */
     minutes: text({ mode: 'json' }).$type<readonly number[]>().notNull(),
+    /** JSON array: the minute of the day at which one begins, by weekday; null where nobody has said. */
+    startsAt: text('starts_at', { mode: 'json' }).$type<readonly (number | null)[]>(),
   },
   (table) => [index('sitting_times_of_player').on(table.playerId)],
 );

@@ -14,8 +14,8 @@ export const sittingTimeDefinition = defineFact<Services>()(sittingTimeFact, {
     const week = minutes.reduce((sum, one) => sum + one, 0);
     return week === 0 ? 'No time for sittings.' : `Time for sittings: ${duration(week)} a week.`;
   },
-  decide: ({ playerId, minutes }, { now }, { players }) =>
+  decide: ({ playerId, minutes, startsAt = null }, { now }, { players }) =>
     players.find(playerId)
-      ? succeed({ body: { playerId, minutes }, ...now })
+      ? succeed({ body: { playerId, minutes, startsAt }, ...now })
       : fail(notFound('playerId', { code: 'no-such-player' })),
 });

@@ -19,7 +19,7 @@ import {
 } from '#core/sittings/shown-plan.ts';
 import type { PlannedSittings } from '#core/sittings/plan-sittings.ts';
 import { costOfSittings, sittingBreaches, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
-import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, dayNumber, daysBetween, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import type { AnsweredSittings, StoredSittings } from '#server/features/calendar/stored-sittings.ts';
 import type { Failure } from '#server/failure.ts';
 import { recordTrouble } from '#server/db/record-trouble.ts';
@@ -48,6 +48,8 @@ export type WeeksRead = {
   readonly beyond: number;
   readonly of: Sittings;
   readonly said: readonly number[] | null;
+  /** The minute of the day at which one begins, by weekday; null where nobody has said. */
+  readonly startsAt: readonly (number | null)[] | null;
 };
 
 /** The weeks as they are shown: what was read, the plan, and the sittings under their names. */
@@ -75,7 +77,8 @@ function read({ readings, instruments, calendar }: Services, playerId: PlayerId,
   const pressing = all.slice(0, MOST_PLANNED);
   const due = withShownDays(pressing, calendar.shownTo(playerId)?.sittings ?? [], { today, time });
   const beyond = all.length - pressing.length;
-  return { playerId, today, own, events, due, beyond, said: ownTime, of: sittingsOf(due, time) };
+  const startsAt = calendar.startsOf(playerId);
+  return { playerId, today, own, events, due, beyond, said: ownTime, startsAt, of: sittingsOf(due, time) };
 }
 
 /** What is asked of a plan, as a digest: two questions that differ in nothing but where things lay before are one. */
@@ -253,5 +256,9 @@ export async function weeksOf(
   });
   return succeed(await weeks.wait(services.caller.left, ({ done }) => done));
 }
+
+/** The minute of the day at which a sitting begins; null where nobody has said. */
+export const startOn = ({ startsAt }: Pick<Weeks, 'startsAt'>, on: LocalDate): number | null =>
+  startsAt?.[weekdayOfDay(dayNumber(on))] ?? null;
 
 export const costOfWeeks = ({ of, plan }: Weeks) => costOfSittings(of, plan);

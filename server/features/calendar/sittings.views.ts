@@ -19,7 +19,7 @@ import { dueBefore, onOwnDates, type SittingPlan } from '#core/sittings/sittings
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { DoneItemView, PlacedItemView, SittingsView } from '#contract/sittings.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import { costOfWeeks, weeksOf, type Weeks } from '#server/features/calendar/sitting-weeks.ts';
+import { costOfWeeks, startOn, weeksOf, type Weeks } from '#server/features/calendar/sitting-weeks.ts';
 import type { Services } from '#server/services.ts';
 
 const countOf = (plan: SittingPlan): number => new Set(plan.flat()).size;
@@ -63,7 +63,7 @@ function sittingViews(weeks: Weeks): SittingsView['sittings'] {
         const days = plan[at] ?? [];
         return days.includes(day) ? [placedView(one, days, day, weeks)] : [];
       });
-      return { uid, on, minutes, words: sittingMinutes(minutes), items };
+      return { uid, on, atMinute: startOn(weeks, on), minutes, words: sittingMinutes(minutes), items };
     })
     .toSorted((a, b) => (a.on < b.on ? -1 : 1));
 }
@@ -129,6 +129,7 @@ function viewOf(weeks: Weeks, services: Services): SittingsView {
     today,
     said: said && [...said],
     usual: USUAL_TIME.map(({ value }) => value),
+    startsAt: weeks.startsAt && [...weeks.startsAt],
     time: [...of.time],
     sittings: sittingViews(weeks),
     past: pastViews(weeks, services),

@@ -77,7 +77,15 @@ test('what was told is read as it was written, and nothing where it cannot be', 
     reminds: true,
     sequence: 4,
     state: 'cancelled',
+    hour: { atMinute: 1140, minutes: 20 },
+    isImported: true,
+    changedMs: 7,
   };
   expect(readToldEntries(writtenToldEntries([entry]))).toEqual([entry]);
+  // As the first version wrote it.
+  const { hour: _hour, isImported: _imported, changedMs: _changed, ...first } = entry;
+  expect(readToldEntries(JSON.stringify({ version: 1, entries: [first] }))).toEqual([
+    { ...first, hour: null, isImported: false, changedMs: 0 },
+  ]);
   for (const written of ['', '{}', '{"version":7,"entries":[]}']) expect(readToldEntries(written)).toEqual([]);
 });

@@ -33,7 +33,12 @@ export const CALENDAR_EXAMPLES: TriedKinds = {
   'sitting-time': {
     make: () => ({
       path: '/api/sittings/times',
-      body: { now: NOW, playerId: 'ada', minutes: [0, 20, 0, 20, 0, 45, 0] },
+      body: {
+        now: NOW,
+        playerId: 'ada',
+        minutes: [0, 20, 0, 20, 0, 45, 0],
+        startsAt: [null, 1140, null, 1140, null, 600, null],
+      },
       otherwise: { playerId: 'kit', minutes: [0, 0, 0, 0, 0, 0, 0] },
     }),
     told: [

@@ -1,4 +1,16 @@
-import { Button, DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
+import {
+  Box,
+  Button,
+  Checkbox,
+  DialogContent,
+  DialogTitle,
+  FormControlLabel,
+  Stack,
+  TextField,
+  Typography,
+} from '@mui/material';
+import { useState } from 'react';
+import { toldParams } from '#contract/sittings.ts';
 import { useQuery } from '@tanstack/react-query';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { useRenewFeed } from '#web/features/calendar/calendar.actions.ts';
@@ -9,13 +21,37 @@ import { Sheet } from '#web/ui/Sheet.tsx';
 
 type FeedSheetProps = { readonly playerId: PlayerId; readonly onClose: () => void };
 
+type Told = Parameters<typeof toldParams>[0];
+type TellWhatProps = { readonly told: Told; readonly onChange: (told: Told) => void };
+/** What the calendar program is told; it stands in the address. */
+const TellWhat = ({ told, onChange }: TellWhatProps) => (
+  <Box>
+    <FormControlLabel
+      control={
+        <Checkbox checked={told.alarms} onChange={({ target }) => onChange({ ...told, alarms: target.checked })} />
+      }
+      label="Remind me of sittings"
+      sx={{ minHeight: 44 }}
+    />
+    <FormControlLabel
+      control={
+        <Checkbox checked={told.imported} onChange={({ target }) => onChange({ ...told, imported: target.checked })} />
+      }
+      label="With what I have imported from other calendars"
+      sx={{ minHeight: 44 }}
+    />
+  </Box>
+);
+
 /** The address under which a calendar program finds the weeks, and the way to another one. */
 export function FeedSheet({ playerId, onClose }: FeedSheetProps) {
   const feed = useQuery(calendarQueries.feed(playerId));
   const renew = useRenewFeed(playerId);
   const notice = useNotice();
+  const [told, setTold] = useState({ imported: false, alarms: true });
   const path = feed.data?.path ?? null;
-  const address = path === null ? null : `${window.location.origin}${path}`;
+  const params = toldParams(told);
+  const address = path === null ? null : `${window.location.origin}${path}${params === '' ? '' : `?${params}`}`;
   const copy = () => {
     if (address === null) return;
     navigator.clipboard.writeText(address).then(
@@ -35,7 +71,7 @@ export function FeedSheet({ playerId, onClose }: FeedSheetProps) {
             address can read them.
           </Typography>
           {address === null ? (
-            <BrassButton disabled={renew.isPending || feed.isPending} onClick={() => renew.mutate()}>
+            <BrassButton disabled={renew.isPending || feed.isPending} onClick={() => renew.mutate('another')}>
               Make an address
             </BrassButton>
           ) : (
@@ -47,9 +83,18 @@ export function FeedSheet({ playerId, onClose }: FeedSheetProps) {
                 slotProps={{ input: { readOnly: true } }}
                 onFocus={({ target }) => target.select()}
               />
+              <TellWhat told={told} onChange={setTold} />
               <BrassButton onClick={copy}>Copy the address</BrassButton>
-              <Button variant="outlined" color="inherit" disabled={renew.isPending} onClick={() => renew.mutate()}>
+              <Button
+                variant="outlined"
+                color="inherit"
+                disabled={renew.isPending}
+                onClick={() => renew.mutate('another')}
+              >
                 Make a new address, and end the old one
+              </Button>
+              <Button color="inherit" disabled={renew.isPending} onClick={() => renew.mutate('none')}>
+                End it: nobody finds my weeks there
               </Button>
             </>
           )}

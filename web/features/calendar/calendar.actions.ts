@@ -56,11 +56,15 @@ export const useCalendarPreview = () =>
       request(calendarPreview, calendarInPaths.preview, { method: 'POST', body: { ...file, now: wallNow() } }),
   });
 
-/** Gives the calendar another address to subscribe to. */
+/** Gives the calendar another address to subscribe to, or ends the one it has. */
 export function useRenewFeed(playerId: string) {
   const cache = useQueryClient();
   return useMutation({
-    mutationFn: () => request(feedView, sittingPaths.feed, { method: 'POST', body: { playerId } }),
+    mutationFn: (what: 'another' | 'none') =>
+      request(feedView, what === 'none' ? sittingPaths.endFeed : sittingPaths.feed, {
+        method: 'POST',
+        body: { playerId },
+      }),
     onSuccess: (feed) => cache.setQueryData(calendarQueries.feed(playerId).queryKey, feed),
   });
 }

@@ -1,5 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
+import { clockTime } from '#core/plays/play-words.ts';
 import type { SittingsView } from '#contract/sittings.ts';
 import { PlacedItems, placedWhy, type Sitting } from '#web/features/calendar/parts/SittingDays.tsx';
 import { nearDay } from '#web/features/calendar/parts/near-day.ts';
@@ -27,7 +28,8 @@ export function NextSitting({ view, busy, onStart }: NextSittingProps) {
         <>
           <Typography color="text.secondary">Next sitting</Typography>
           <Typography variant="h1">
-            {nearDay(next.on, today)}, {next.words}
+            {nearDay(next.on, today)}
+            {next.atMinute === null ? '' : ` at ${clockTime(next.atMinute)}`}, {next.words}
           </Typography>
           <Box sx={{ my: 1 }}>
             <PlacedItems items={next.items} />

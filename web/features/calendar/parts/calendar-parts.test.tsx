@@ -19,6 +19,7 @@ import { OneOrAll } from '#web/features/calendar/parts/OneOrAll.tsx';
 import { SittingDays } from '#web/features/calendar/parts/SittingDays.tsx';
 import { SittingSheet } from '#web/features/calendar/parts/SittingSheet.tsx';
 import { SittingToday } from '#web/features/calendar/parts/SittingToday.tsx';
+import { SittingTimes } from '#web/features/calendar/parts/SittingTimes.tsx';
 import { StaySheet } from '#web/features/calendar/parts/StaySheet.tsx';
 import { WeekRibbon } from '#web/features/calendar/parts/WeekRibbon.tsx';
 import { choose, tap, tick } from '#web/testing/parts.tsx';
@@ -46,6 +47,7 @@ const item = (name: string, over: Partial<PlacedItemView> = {}): PlacedItemView 
 const sitting = (over: Partial<SittingsView['sittings'][number]> = {}): SittingsView['sittings'][number] => ({
   uid: 's1',
   on: on(1),
+  atMinute: null,
   minutes: 12,
   words: 'about 12 min',
   items: [item('Wash the swab'), item('Oil the bore', { hands: 'with a grown-up' })],
@@ -55,7 +57,8 @@ const view = (over: Partial<SittingsView> = {}): SittingsView => ({
   playerId: player,
   today,
   said: null,
-  usual: [],
+  usual: [20, 20, 20, 20, 20, 60, 60],
+  startsAt: null,
   time: Array.from({ length: 42 }, (_, day) => (day === 2 ? 0 : 20)),
   sittings: [sitting()],
   past: [],
@@ -361,6 +364,27 @@ describe('a calendar file', () => {
     cleanup();
     const { container } = render(<ImportVanished vanished={[]} dropped={[]} onChange={onChange} />);
     expect(container.textContent).toBe('');
+  });
+});
+
+describe('when one has time', () => {
+  test('is said by weekday in steps, and a time only where somebody says one', () => {
+    const time = form();
+    render(<SittingTimes view={view()} time={time} onClose={nothing} />);
+    tap('Less: Monday');
+    tap('Less: Tuesday');
+    tap('Less: Tuesday');
+    tap('Plan with that');
+    const minutes = [10, 0, 20, 20, 20, 60, 60];
+    expect(time.log.mock.calls[0]?.[0]).toEqual({ playerId: player, minutes, startsAt: null });
+    tap('Say at what time, too');
+    expect(screen.queryByLabelText('Tuesday from')).toBeNull();
+    fireEvent.change(screen.getByLabelText('Monday from'), { target: { value: '18:45' } });
+    tap('Plan with that');
+    expect(time.log.mock.calls[1]?.[0]).toMatchObject({ startsAt: [1125, null, null, null, null, null, null] });
+    fireEvent.change(screen.getByLabelText('Monday from'), { target: { value: '' } });
+    tap('Plan with that');
+    expect(time.log.mock.calls[2]?.[0]).toMatchObject({ startsAt: null });
   });
 });
 

@@ -1,0 +1,1 @@
+ALTER TABLE `sitting_times` ADD `starts_at` text;
