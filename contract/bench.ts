@@ -18,10 +18,14 @@ import {
 export const benchPaths = {
   page: '/api/bench',
   terms: '/api/bench/terms',
+  regions: '/api/bench/regions',
   of: (player: string, today: string) => `/api/bench?playerId=${encodeURIComponent(player)}&today=${today}`,
 } as const;
 
 const days = (most: number) => amount().integer().min(0).max(most).required();
+
+/** A country or a part of it, whose public holidays are known: "DE", "DE-BY". */
+const region = () => text().max(60);
 
 /** `POST /api/bench/terms`: the bench a player goes to, and how long an instrument is away. */
 export const benchTermsFact = fact({
@@ -34,9 +38,16 @@ export const benchTermsFact = fact({
     workingDays: days(MOST_BENCH.workingDays),
     shippingDays: days(MOST_BENCH.shippingDays),
     settlingDays: days(MOST_BENCH.settlingDays),
+    region: region().nullable(),
   },
   about: ({ playerId: id }) => [ofPlayer(id)],
 });
+
+/** `GET /api/bench/regions`: where public holidays are known, by name. */
+export const regionList = array(
+  object({ region: region().required(), name: text().required() }).exact().required(),
+).required();
+export type RegionList = InferType<typeof regionList>;
 
 /** `GET /api/bench?playerId=&today=` */
 export const benchQuery = object({ playerId: playerId().required(), today: localDateText().required() })
@@ -96,6 +107,7 @@ export const benchView = object({
     workingDays: days(MOST_BENCH.workingDays),
     shippingDays: days(MOST_BENCH.shippingDays),
     settlingDays: days(MOST_BENCH.settlingDays),
+    region: region().nullable().defined(),
     /** The player has said so; else it is what is usual. */
     said: boolean().strict().required(),
   })

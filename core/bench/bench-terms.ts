@@ -10,6 +10,8 @@ export type BenchTerms = {
   readonly shippingDays: number;
   /** Days to get used to the instrument again. */
   readonly settlingDays: number;
+  /** Where it is, as far as public holidays go: a country or a part of it, "DE-BY"; null assumes none. */
+  readonly region: string | null;
 };
 
 type Figure = 'workingDays' | 'shippingDays' | 'settlingDays';
@@ -29,4 +31,5 @@ export const usualBench: BenchTerms = {
   workingDays: USUAL_BENCH.workingDays.value,
   shippingDays: USUAL_BENCH.shippingDays.value,
   settlingDays: USUAL_BENCH.settlingDays.value,
+  region: null,
 };

@@ -36,27 +36,58 @@ const asked = (over: Partial<BenchAsked> = {}): BenchAsked => ({
   from: addDays(today, 3),
   until: addDays(today, 60),
   terms: byHand,
+  shut: new Map(),
+  isAwayOnHolidays: false,
   events: [],
   kin: [spare],
   minutesOn: () => 30,
   ...over,
 });
+const NEVER_SHUT: BenchAsked['shut'] = new Map();
 const days = (stretch: { from: LocalDate; to: LocalDate } | undefined) =>
   stretch && [dayNumber(stretch.from) - dayNumber(today), dayNumber(stretch.to) - dayNumber(today)];
 
 describe('a stay at the bench', () => {
   test('five working days from a Monday, carried by hand: fetched on the Monday after, for nobody is there on a Saturday', () => {
-    expect(stayFrom(localDate('2026-11-30'), byHand)).toEqual({
+    expect(stayFrom(localDate('2026-11-30'), byHand, NEVER_SHUT)).toEqual({
       on: '2026-11-30',
       back: '2026-12-07',
       ready: '2026-12-10',
     });
     // Wednesday: Wed, Thu, Fri, Mon, Tue.
-    expect(stayFrom(localDate('2026-12-02'), byHand).back).toBe('2026-12-09');
+    expect(stayFrom(localDate('2026-12-02'), byHand, NEVER_SHUT).back).toBe('2026-12-09');
+  });
+
+  test('is not handed out, sent or brought on a public holiday, and no parcel lies over one', () => {
+    const shutOn = (...dates: string[]) => new Map(dates.map((date) => [dayNumber(localDate(date)), 'Christmas']));
+    const christmas = shutOn('2026-12-25', '2026-12-26');
+    const back = (on: string, terms: BenchTerms, shut: BenchAsked['shut'] = christmas) =>
+      stayFrom(localDate(on), terms, shut).back;
+    // Taken there on Friday the 18th, five working days: Fri, Mon to Thu; the Friday after is Christmas Day.
+    expect(back('2026-12-18', byHand)).toBe('2026-12-28');
+    expect(back('2026-12-18', byHand, NEVER_SHUT)).toBe('2026-12-25');
+    // Ready on Wednesday, two days on the way: sent after the holiday and the weekend, not to lie over them.
+    const sent = { ...byHand, workingDays: 1, shippingDays: 2 };
+    expect(back('2026-12-18', sent, NEVER_SHUT)).toBe('2026-12-24');
+    expect(back('2026-12-21', sent)).toBe('2026-12-30');
+    // A long way lies over a weekend whenever it is sent, and comes on a working day.
+    expect(back('2026-12-14', { ...byHand, workingDays: 1, shippingDays: 5 })).toBe('2026-12-28');
+    const clash = (on: string, over: Partial<BenchAsked> = {}) =>
+      clashOn(localDate(on), asked({ shut: christmas, ...over }));
+    expect(clash('2026-12-25')?.kind).toBe('shut');
+    expect(clash('2026-12-24', { terms: sent })?.kind).toBe('shut-on-the-way');
+    expect(clash('2026-12-24')).toBeNull();
+  });
+
+  test('is not begun or fetched on a holiday of somebody who is away then; a school hands in just then', () => {
+    const holiday = event('holiday', 10, 14);
+    const clash = (isAwayOnHolidays: boolean) =>
+      clashOn(addDays(today, 12), asked({ events: [holiday], isAwayOnHolidays }));
+    expect([clash(true)?.event?.key, clash(false)]).toEqual([holiday.key, null]);
   });
 
   test('ten working days and two of carrier each way: nearly three weeks', () => {
-    expect(stayFrom(localDate('2026-11-30'), usualBench)).toEqual({
+    expect(stayFrom(localDate('2026-11-30'), usualBench, NEVER_SHUT)).toEqual({
       on: '2026-11-30',
       back: '2026-12-18',
       ready: '2026-12-21',
@@ -74,8 +105,8 @@ describe('the day to take it there', () => {
   });
 
   test.each([
-    ['a weekend', asked(), 1, 'weekend'],
-    ['a parcel over a weekend', asked({ terms: { ...byHand, shippingDays: 2 } }), 6, 'weekend-on-the-way'],
+    ['a weekend', asked(), 1, 'shut'],
+    ['a parcel over a weekend', asked({ terms: { ...byHand, shippingDays: 2 } }), 6, 'shut-on-the-way'],
     ['a journey on the day', asked({ events: [event('travel', 4, 6)] }), 5, 'journey'],
     ['a journey on the day it comes back', asked({ events: [event('travel', 10, 11)] }), 3, 'journey'],
     ['another of its kind away', asked({ events: [event('bench', 5, 9, { instrumentIds: [spare] })] }), 4, 'kin'],
@@ -160,7 +191,8 @@ describe('the day to take it there', () => {
         terms,
         sorts,
         fc.nat(),
-        (list, figures, { due, early, late }, seed) => {
+        fc.uniqueArray(fc.integer({ min: 0, max: 90 }), { maxLength: 6 }),
+        (list, figures, { due, early, late }, seed, shut) => {
           const of = asked({
             due: addDays(today, due),
             from: addDays(today, due - early),
@@ -171,11 +203,13 @@ describe('the day to take it there', () => {
                 instrumentIds: [on],
               }),
             ),
+            shut: new Map(shut.map((ahead) => [dayNumber(today) + ahead, 'a holiday'])),
+            isAwayOnHolidays: seed % 2 === 0,
             minutesOn: (day) => (day * ((seed % 90) + 7)) % 60,
           });
           const { best, windows, isLate } = benchWindow(of);
           expect(best?.on ?? null).toBe(bestDay(of));
-          if (best !== null) expect(best).toMatchObject(stayOf(best.on, of.terms));
+          if (best !== null) expect(best).toMatchObject(stayOf(best.on, of.terms, of.shut));
           const first = of.from > today ? of.from : today;
           const last = isLate ? addDays(first, 120) : of.until > first ? of.until : first;
           const wrong: string[] = [];

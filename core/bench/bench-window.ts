@@ -15,6 +15,10 @@ export type BenchAsked = {
   /** After this day it is overdue. */
   readonly until: LocalDate;
   readonly terms: BenchTerms;
+  /** Public holidays where the bench is, by the number of the day: it is shut, and no parcel comes. */
+  readonly shut: ReadonlyMap<number, string>;
+  /** Is the player away when they have a holiday? A school hands its instruments in just then. */
+  readonly isAwayOnHolidays: boolean;
   /** Everything that is on for its player. */
   readonly events: readonly CalendarEvent[];
   /** Others of its kind that its player has: one of them stays to be played. */
@@ -29,7 +33,7 @@ export type Stretch = { readonly from: LocalDate; readonly to: LocalDate };
 /** A stay: the day it is taken there, the day it is back, and the first day on which it may be played to an audience. */
 export type Stay = { readonly on: LocalDate; readonly back: LocalDate; readonly ready: LocalDate };
 
-const CLASHES = ['audience', 'journey', 'kin', 'own-stay', 'weekend', 'weekend-on-the-way'] as const;
+const CLASHES = ['audience', 'journey', 'kin', 'own-stay', 'shut', 'shut-on-the-way'] as const;
 /** Why a day is no day to take it there. */
 export type Clash = { readonly kind: (typeof CLASHES)[number]; readonly event: CalendarEvent | null };
 
@@ -54,25 +58,39 @@ export type BenchAnswer = {
 };
 
 const FRIDAY = 4;
-const isWeekend = (day: number): boolean => weekdayOfDay(day) > FRIDAY;
+/** Is somebody there: Monday to Friday, but for public holidays? */
+const isOpen = (day: number, shut: ReadonlyMap<number, string>): boolean =>
+  weekdayOfDay(day) <= FRIDAY && !shut.has(day);
+
+/**
+ * Can a parcel that is sent on a day be there without lying over days on which nobody comes? One that is longer on the way
+ * than a week has working days cannot, whenever it is sent.
+ */
+function isThereInOneGo(day: number, days: number, shut: ReadonlyMap<number, string>): boolean {
+  if (days > FRIDAY) return true;
+  return Array.from({ length: days }, (_, at) => day + 1 + at).every((one) => isOpen(one, shut));
+}
 /** What is overdue is looked for so many days ahead. */
 const LATE_DAYS = 120;
 
 /**
  * The stay that begins on a day: the way there, working days Monday to Friday from the day it has come, the way back from
- * the next day on which the bench is open.
+ * the next day on which the bench is open, and from which a parcel does not lie anywhere; a parcel comes on a working day.
  *
+ * @param shut public holidays where the bench is
  * @throws RangeError for days that are none
  */
-export function stayFrom(on: LocalDate, terms: BenchTerms): Stay {
+export function stayFrom(on: LocalDate, terms: BenchTerms, shut: ReadonlyMap<number, string>): Stay {
   for (const figure of ['workingDays', 'shippingDays', 'settlingDays'] as const)
     checkNumber(figure, terms[figure], { whole: true, most: MOST_BENCH[figure] });
   const { workingDays, shippingDays, settlingDays } = terms;
   let day = dayNumber(on) + shippingDays;
-  for (let left = workingDays; left > 0; day += 1) if (!isWeekend(day)) left -= 1;
+  for (let left = workingDays; left > 0; day += 1) if (isOpen(day, shut)) left -= 1;
   // Handed out, or sent, on a day on which somebody is there.
-  while (isWeekend(day)) day += 1;
-  const back = dateOfDay(day + shippingDays);
+  while (!isOpen(day, shut) || !isThereInOneGo(day, shippingDays, shut)) day += 1;
+  let comes = day + shippingDays;
+  while (!isOpen(comes, shut)) comes += 1;
+  const back = dateOfDay(comes);
   return { on, back, ready: addDays(back, settlingDays) };
 }
 
@@ -87,14 +105,13 @@ const isOn = (event: CalendarEvent, ...days: readonly LocalDate[]): boolean =>
   days.some((day) => daysOf(event).includes(dayNumber(day)));
 
 /** Why a day is no day to take it there; null where it is one. */
-export function clashOn(on: LocalDate, { terms, events, instrumentId, kin }: BenchAsked): Clash | null {
+export function clashOn(on: LocalDate, asked: BenchAsked): Clash | null {
+  const { terms, shut, isAwayOnHolidays, events, instrumentId, kin } = asked;
   const day = dayNumber(on);
-  if (isWeekend(day)) return { kind: 'weekend', event: null };
-  // A parcel does not lie over a weekend, where it can be there before.
-  const { shippingDays } = terms;
-  if (shippingDays > 0 && shippingDays <= FRIDAY && weekdayOfDay(day) + shippingDays > FRIDAY)
-    return { kind: 'weekend-on-the-way', event: null };
-  const { back, ready } = stayFrom(on, terms);
+  if (!isOpen(day, shut)) return { kind: 'shut', event: null };
+  if (!isThereInOneGo(day, terms.shippingDays, shut)) return { kind: 'shut-on-the-way', event: null };
+  const { back, ready } = stayFrom(on, terms, shut);
+  const isAwayIn = ({ what }: CalendarEvent): boolean => what === 'travel' || (what === 'holiday' && isAwayOnHolidays);
   const found = (kind: Clash['kind'], is: (event: CalendarEvent) => boolean): Clash | null => {
     const event = events.find(is);
     return event === undefined ? null : { kind, event };
@@ -107,7 +124,7 @@ export function clashOn(on: LocalDate, { terms, events, instrumentId, kin }: Ben
     ) ??
     found('own-stay', (event) => isAway(event, [instrumentId]) && overlaps(event, on, back)) ??
     found('kin', (event) => isAway(event, kin) && overlaps(event, on, back)) ??
-    found('journey', (event) => event.what === 'travel' && isOn(event, on, back))
+    found('journey', (event) => isAwayIn(event) && isOn(event, on, back))
   );
 }
 
@@ -136,7 +153,7 @@ function soonAfter({ ready }: Stay, { events, instrumentId }: BenchAsked): Calen
 
 type Looked = { readonly day: number; readonly clash: Clash | null };
 
-/** The sensible days in runs; a weekend, or a day on which no parcel is sent, breaks none. */
+/** The sensible days in runs; a weekend, a public holiday or a day on which no parcel is sent breaks none. */
 function runsOf(looked: readonly Looked[]): Stretch[] {
   const runs: { from: number; to: number }[] = [];
   let goesOn = false;
@@ -159,7 +176,7 @@ function runsOf(looked: readonly Looked[]): Stretch[] {
  * day that loses the least playing, and the one nearest to its date among equals.
  */
 export function benchWindow(asked: BenchAsked): BenchAnswer {
-  const { today, due, from, until, terms, minutesOn } = asked;
+  const { today, due, from, until, terms, shut, minutesOn } = asked;
   const isLate = until <= today;
   const first = dayNumber(from > today ? from : today);
   const last = isLate ? first + LATE_DAYS : Math.max(first, dayNumber(until));
@@ -172,7 +189,7 @@ export function benchWindow(asked: BenchAsked): BenchAnswer {
     looked.flatMap(({ clash }) => (clash?.event ? [[`${clash.kind} ${clash.event.key}`, clash] as const] : [])),
   );
   const stays = sensible.map((day) => {
-    const stay = stayFrom(dateOfDay(day), terms);
+    const stay = stayFrom(dateOfDay(day), terms, shut);
     return { ...stay, minutesLost: minutesLost(stay, minutesOn), before: soonAfter(stay, asked) };
   });
   const least = Math.min(...stays.map((stay) => stay.minutesLost));

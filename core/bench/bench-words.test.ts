@@ -12,7 +12,7 @@ import { KIND_IDS } from '#core/instruments/kind.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import { usualPractice } from '#core/methods/practice-under.ts';
 import { BOOK } from '#core/tables/book.ts';
-import { addDays, localDate } from '#core/time/local-date.ts';
+import { addDays, dayNumber, localDate } from '#core/time/local-date.ts';
 
 /** A Friday. */
 const today = localDate('2026-11-27');
@@ -44,6 +44,8 @@ const gala: CalendarEvent = {
   stay: null,
   origin: null,
 };
+/** A holiday far from everything. */
+const SHUT = new Map([[dayNumber(on(400)), 'May Day']]);
 const answer = (over: Partial<BenchAsked> = {}) =>
   benchWindow({
     today,
@@ -52,14 +54,25 @@ const answer = (over: Partial<BenchAsked> = {}) =>
     from: on(3),
     until: on(60),
     terms: usualBench,
+    shut: SHUT,
+    isAwayOnHolidays: true,
     events: [],
     kin: [],
     minutesOn: () => 30,
     ...over,
   });
 const why = (of: ReturnType<typeof answer>, over: Partial<BenchWork> = {}, isPupil = false) =>
-  benchWhy(work(over), of, { terms: usualBench, today, isPupil, format: PLAIN_FORMAT });
+  benchWhy(work(over), of, { terms: usualBench, shut: SHUT, today, isPupil, format: PLAIN_FORMAT });
 const texts = (lines: ReturnType<typeof why>): string => lines.map(({ text }) => text).join(' ');
+
+test('the days of a stay on which the bench is shut are named', () => {
+  const of = answer();
+  const within = dayNumber(of.best?.on ?? today) + 1;
+  const said = (shut: ReadonlyMap<number, string>) =>
+    texts(benchWhy(work({}), of, { terms: usualBench, shut, today, isPupil: false, format: PLAIN_FORMAT }));
+  expect(said(new Map([[within, 'May Day']]))).toContain('(May Day), and no parcel comes.');
+  expect(said(SHUT)).not.toContain('May Day');
+});
 
 describe('when it should go to the bench, in words', () => {
   test('one day and the day it is back, then the days that make sense', () => {

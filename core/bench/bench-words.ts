@@ -11,7 +11,7 @@ import type { CareItem } from '#core/book/care-item.ts';
 import { eventWords } from '#core/calendar/event.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { asSentence, counted, duration, listed, type Format } from '#core/explain/format.ts';
-import type { LocalDate } from '#core/time/local-date.ts';
+import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
 const daysWords = ({ from, to }: Stretch, format: Format): string =>
   from === to ? `on ${format.weekdayDate(from)}` : `from ${format.weekdayDate(from)} to ${format.weekdayDate(to)}`;
@@ -63,6 +63,15 @@ function termsLine(terms: BenchTerms): WhyLine {
   };
 }
 
+/** On which days of a stay the bench is shut. */
+function shutLine(best: BenchAnswer['best'], shut: WhySetting['shut'], format: Format): WhyLine[] {
+  if (best === null) return [];
+  const within = [...shut].filter(([day]) => day >= dayNumber(best.on) && day <= dayNumber(best.back));
+  if (within.length === 0) return [];
+  const days = within.map(([day, name]) => `${format.date(dateOfDay(day))} (${name})`);
+  return [{ rule: 'shut', text: `The bench is shut on ${listed(days)}, and no parcel comes.`, mark: 'yours' }];
+}
+
 /** From when it may be played to an audience again. */
 const readyLine = (best: BenchAnswer['best'], terms: BenchTerms, format: Format): WhyLine[] =>
   best === null
@@ -81,16 +90,16 @@ const CLASH_MARKS: Readonly<Record<Clash['kind'], WhyLine['mark']>> = {
   'own-stay': 'yours',
   kin: 'practice',
   journey: 'estimate',
-  weekend: 'estimate',
-  'weekend-on-the-way': 'practice',
+  shut: 'estimate',
+  'shut-on-the-way': 'practice',
 };
 const CLASH_WORDS: Readonly<Record<Clash['kind'], string>> = {
   audience: 'It has to be back and played in before.',
   'own-stay': 'It is there already.',
   kin: 'Another of its kind is away then, and one of them stays to be played.',
   journey: 'Nobody is there to take it or to fetch it.',
-  weekend: '',
-  'weekend-on-the-way': '',
+  shut: '',
+  'shut-on-the-way': '',
 };
 
 function clashLine({ kind, event }: Clash, format: Format): WhyLine[] {
@@ -125,6 +134,8 @@ function soonLine(best: BenchAnswer['best'], isLate: boolean, format: Format): W
 
 type WhySetting = {
   readonly terms: BenchTerms;
+  /** Public holidays where the bench is, by the number of the day. */
+  readonly shut: ReadonlyMap<number, string>;
   readonly today: LocalDate;
   /** Its player learns at a school. */
   readonly isPupil: boolean;
@@ -135,7 +146,7 @@ type WhySetting = {
 export function benchWhy(
   work: BenchWork,
   { best, inTheWay, isLate }: BenchAnswer,
-  { terms, today, isPupil, format }: WhySetting,
+  { terms, shut, today, isPupil, format }: WhySetting,
 ): WhyLine[] {
   const early = `Before ${format.date(work.from)} less than three quarters of its time have run; after`;
   const span: WhyLine = {
@@ -170,6 +181,7 @@ export function benchWhy(
     ...(isLate ? [] : [span]),
     termsLine(terms),
     ...inTheWay.flatMap((clash) => clashLine(clash, format)),
+    ...shutLine(best, shut, format),
     ...readyLine(best, terms, format),
     ...soonLine(best, isLate, format),
     ...lost,
@@ -178,7 +190,7 @@ export function benchWhy(
       ? [
           {
             rule: 'weekend',
-            text: 'A parcel is sent so that it does not lie over a weekend.',
+            text: 'A parcel is sent so that it does not lie over a weekend or a holiday, there or back.',
             mark: 'practice',
           } as const,
         ]

@@ -13,6 +13,7 @@ export const EVENT_REFUSALS = {
   'stay-of-another': () => 'Work was done on instruments that were there.',
   'no-such-calendar': () => 'There is nothing under this address.',
   'no-such-event': () => 'There is no such event.',
+  'no-such-region': () => 'No public holidays are known of this region.',
   'stay-work-unknown': () => 'Its instrument has no such care.',
   'sitting-out-of-weeks': () => 'A sitting lies within the next six weeks.',
   'sitting-while-away': () => 'The instrument is at the bench that day.',

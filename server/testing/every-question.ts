@@ -71,6 +71,7 @@ export const everyQuestion = ({
     [ribbonPaths.all]: ribbonPaths.of(today),
     [caseLidPaths.sheet]: caseLidPaths.of(instrumentId, today),
     [benchPaths.page]: benchPaths.of(playerId, today),
+    [benchPaths.regions]: benchPaths.regions,
     [sittingPaths.file]: sittingPaths.fileOf(playerId, today),
     [sittingPaths.feed]: sittingPaths.feedOf(playerId),
     [sittingPaths.subscribed]: sittingPaths.subscribed.replace(':secret', secret),

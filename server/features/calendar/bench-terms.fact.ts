@@ -1,22 +1,24 @@
 import { counted } from '#core/explain/format.ts';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import { benchTermsFact } from '#contract/bench.ts';
-import { notFound } from '#server/failure.ts';
+import { invalid, notFound } from '#server/failure.ts';
 import { benchTerms } from '#server/features/calendar/calendar.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact } from '#server/record/define-fact.ts';
+import { isRegion } from '#server/public-holidays.ts';
 import type { Services } from '#server/services.ts';
 
 /** The bench a player goes to; the last word counts. */
 export const benchTermsDefinition = defineFact<Services>()(benchTermsFact, {
   store: bodyTable(benchTerms, {
-    toRow: ({ playerId, ...terms }) => ({ playerId, terms }),
+    toRow: ({ playerId, region = null, ...terms }) => ({ playerId, terms: { ...terms, region } }),
     fromRow: ({ playerId, terms }) => ({ playerId, ...terms }),
   }),
   words: ({ body: { name, workingDays } }) =>
     `The bench: ${name ?? 'no name'}, about ${counted(workingDays, 'working day')}.`,
-  decide: ({ key: _key, now: _now, corrects: _corrects, ...terms }, { now }, { players }) =>
-    players.find(terms.playerId)
-      ? succeed({ body: terms, ...now })
-      : fail(notFound('playerId', { code: 'no-such-player' })),
+  decide: ({ key: _key, now: _now, corrects: _corrects, region = null, ...terms }, { now }, { players }) => {
+    if (!players.find(terms.playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
+    if (region !== null && !isRegion(region)) return fail(invalid('region', { code: 'no-such-region' }));
+    return succeed({ body: { ...terms, region }, ...now });
+  },
 });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { addDays } from '#core/time/local-date.ts';
-import { benchView } from '#contract/bench.ts';
+import { benchView, regionList } from '#contract/bench.ts';
 import { furnished } from '#server/testing/furnished.ts';
 import { aKey, TODAY } from '#server/testing/test-server.ts';
 
@@ -51,12 +51,35 @@ describe('when an instrument should go to the bench', () => {
       workingDays: 5,
       shippingDays: 0,
       settlingDays: 3,
+      region: null,
       said: true,
     });
     // The concert is on a Monday.
     expect(instruments[0]?.best?.on).toBe(addDays(today, 7));
     expect(instruments[0]?.because.find(({ rule }) => rule === 'audience')?.text).toContain('A concert');
     expect(instruments[0]?.because.find(({ rule }) => rule === 'terms')?.mark).toBe('yours');
+  });
+
+  test('the public holidays of the region that is said make a stay longer, and are named', async () => {
+    // Twenty-five working days from late November on reach beyond Christmas.
+    const long = { ...terms, workingDays: 25 };
+    await post('/api/bench/terms', long).expect(201);
+    const [before] = (await bench()).instruments;
+    await post('/api/bench/terms', { ...long, region: 'DE-BY' }).expect(201);
+    const { instruments, terms: taken } = await bench();
+    expect(taken.region).toBe('DE-BY');
+    expect((instruments[0]?.best?.back ?? '') > (before?.best?.back ?? '')).toBe(true);
+    expect(instruments[0]?.because.find(({ rule }) => rule === 'shut')?.text).toContain('25 December 2026 (');
+    expect(before?.because.find(({ rule }) => rule === 'shut')).toBeUndefined();
+    await post('/api/bench/terms', { ...terms, region: 'QQ' }).expect(400);
+    const { body } = await server().api().get('/api/bench/regions').expect(200);
+    expect(regionList.validateSync(body, { strict: true }).length).toBeGreaterThan(100);
+  });
+
+  test('one that has been there is not proposed again before somebody says what came of it', async () => {
+    await post('/api/events', event({ on: addDays(today, -19), until: addDays(today, -5) })).expect(201);
+    const { instruments, stays } = await bench();
+    expect([instruments, stays.length]).toEqual([[], 1]);
   });
 
   test('once it has its days it is asked what came of them; what was done there moves its clocks, and is undone', async () => {

@@ -12,6 +12,7 @@ import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { BenchView, ForTheBenchView, OpenStayView } from '#contract/bench.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import type { Reading } from '#server/readings.ts';
+import { publicHolidays } from '#server/public-holidays.ts';
 import { currencyOfRecord } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
 
@@ -19,13 +20,16 @@ type Has = {
   readonly own: readonly Reading[];
   readonly events: readonly CalendarEvent[];
   readonly terms: BenchTerms;
+  /** Public holidays where the bench is. */
+  readonly shut: ReadonlyMap<number, string>;
   readonly today: LocalDate;
   readonly services: Services;
 };
 
 /** An instrument with work for the bench, and when it should go, beside the stays that are planned or proposed already. */
 function windowView({ reading, work }: { reading: Reading; work: BenchWork }, asked: Has): ForTheBenchView {
-  const { own, events, terms, today } = asked;
+  const { own, events, terms, shut, today } = asked;
+  const isPupil = reading.player.standing !== 'grown-up';
   const { format } = asked.services;
   const { instrument, situation } = reading;
   const kin = own.filter(({ instrument: other }) => other.kind === instrument.kind && other.id !== instrument.id);
@@ -36,6 +40,8 @@ function windowView({ reading, work }: { reading: Reading; work: BenchWork }, as
     from: work.from,
     until: work.until,
     terms,
+    shut,
+    isAwayOnHolidays: !isPupil,
     events,
     kin: kin.map(({ instrument: other }) => other.id),
     minutesOn: situation(today).plays.forecast.minutesOn,
@@ -50,7 +56,7 @@ function windowView({ reading, work }: { reading: Reading; work: BenchWork }, as
     windows: windows.map((one) => ({ ...one })),
     headline: benchHeadline(answer, format),
     words: windowsWords(answer, work, format),
-    because: benchWhy(work, answer, { terms, today, isPupil: reading.player.standing !== 'grown-up', format }),
+    because: benchWhy(work, answer, { terms, shut, today, isPupil, format }),
   };
 }
 
@@ -95,11 +101,14 @@ function stayViews({ own, events, today }: Has): OpenStayView[] {
     });
 }
 
-/** Is it at the bench, or has a day to go there? */
+/** Is it at the bench, has a day to go there, or has been and nobody has said yet what came of it? */
 const hasAStay = (events: readonly CalendarEvent[], id: string, today: LocalDate): boolean =>
   events.some(
-    ({ what, on, until, stay, instrumentIds }) =>
-      what === 'bench' && stay === null && (until ?? on) >= today && instrumentIds.some((one) => one === id),
+    (event) =>
+      event.what === 'bench' &&
+      event.stay === null &&
+      lastDayOf(event) >= addDays(today, -ASKED_FOR) &&
+      event.instrumentIds.some((one) => one === id),
   );
 
 /**
@@ -146,7 +155,8 @@ export function benchPageOf(services: Services, playerId: PlayerId, today: Local
     .flatMap(({ id }) => readings.of(id) ?? [])
     .filter(({ instrument }) => instrument.leftOn === null);
   const { said, ...terms } = calendar.benchOf(playerId);
-  const asked = { own, events: calendar.of(playerId), terms, today, services };
+  const shut = publicHolidays(terms.region, Number(today.slice(0, 4)));
+  const asked = { own, events: calendar.of(playerId), terms, shut, today, services };
   return succeed({
     playerId,
     today,

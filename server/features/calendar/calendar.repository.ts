@@ -95,7 +95,8 @@ export function createCalendarRepository(db: Db) {
     /** The bench a player goes to, and whether they have said so. */
     benchOf: (playerId: string): BenchTerms & { readonly said: boolean } => {
       const row = terms.get({ playerId });
-      return { ...(row?.terms ?? usualBench), said: row !== undefined };
+      // Terms of before it was asked where the bench is say nothing of it.
+      return { ...usualBench, ...row?.terms, said: row !== undefined };
     },
 
     /** The currency stays at the bench were paid in, but for this one; null where none says what it cost. */

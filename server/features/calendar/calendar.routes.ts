@@ -5,6 +5,7 @@ import { calendarPaths, eventsQuery, type EventView } from '#contract/calendar.t
 import { caseLidPaths, caseLidQuery } from '#contract/case-lid.ts';
 import { ribbonPaths, ribbonQuery } from '#contract/ribbon.ts';
 import { sittingPaths, sittingsQuery } from '#contract/sittings.ts';
+import { knownRegions } from '#server/public-holidays.ts';
 import { benchPageOf } from '#server/features/calendar/bench.views.ts';
 import { caseLidOf } from '#server/features/calendar/case-lid.views.ts';
 import { ribbonOf } from '#server/features/calendar/ribbon.views.ts';
@@ -47,6 +48,9 @@ export function calendarRoutes(services: Serving): Router {
   router.get(caseLidPaths.sheet, async (req, res) => {
     const { instrumentId, today } = queryOf(caseLidQuery, req);
     sendOutcome(res, await caseLidOf(services(req), instrumentId, today));
+  });
+  router.get(benchPaths.regions, (_req, res) => {
+    res.json(knownRegions());
   });
   router.get(benchPaths.page, (req, res) => {
     const { playerId, today } = queryOf(benchQuery, req);

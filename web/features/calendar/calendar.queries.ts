@@ -1,7 +1,7 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { benchPaths, benchView } from '#contract/bench.ts';
+import { benchPaths, benchView, regionList } from '#contract/bench.ts';
 import { calendarPaths, eventList } from '#contract/calendar.ts';
 import { caseLidPaths, caseLidSheet } from '#contract/case-lid.ts';
 import { ribbonPaths, ribbonView } from '#contract/ribbon.ts';
@@ -22,6 +22,12 @@ export const calendarQueries = {
       queryKey: ['bench', playerId, today],
       queryFn: ({ signal }) => request(benchView, benchPaths.of(playerId, today), { signal }),
       placeholderData: keepPreviousData,
+    }),
+  regions: () =>
+    queryOptions({
+      queryKey: ['regions'],
+      queryFn: ({ signal }) => request(regionList, benchPaths.regions, { signal }),
+      staleTime: Infinity,
     }),
   everybody: (today: LocalDate) =>
     queryOptions({

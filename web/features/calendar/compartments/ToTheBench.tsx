@@ -1,6 +1,6 @@
 import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type ComponentProps } from 'react';
 import { Link } from 'react-router';
 import { listed } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
@@ -14,6 +14,12 @@ import { StaySheet } from '#web/features/calendar/parts/StaySheet.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+/** Asks for the regions once somebody opens it. */
+function MyBench(props: Omit<ComponentProps<typeof BenchTermsSheet>, 'regions'>) {
+  const { data: regions = [] } = useQuery(calendarQueries.regions());
+  return <BenchTermsSheet {...props} regions={regions} />;
+}
 
 type RowProps = { readonly one: ForTheBenchView; readonly busy: boolean; readonly onPlan: () => void };
 
@@ -117,9 +123,7 @@ function Loaded({ view, playerId }: { readonly view: BenchView; readonly playerI
           </MuiLink>
         </Typography>
       ))}
-      {sheet?.kind === 'terms' && (
-        <BenchTermsSheet playerId={playerId} terms={view.terms} kept={terms} onClose={close} />
-      )}
+      {sheet?.kind === 'terms' && <MyBench playerId={playerId} terms={view.terms} kept={terms} onClose={close} />}
       {sheet?.kind === 'back' && (
         <StaySheet
           playerId={playerId}

@@ -1,10 +1,10 @@
-import { DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
+import { Autocomplete, DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { MOST_BENCH } from '#core/bench/bench-terms.ts';
 import { counted } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { plainName } from '#core/kernel/visible-text.ts';
-import type { BenchView } from '#contract/bench.ts';
+import type { BenchView, RegionList } from '#contract/bench.ts';
 import type { useBenchTerms } from '#web/features/calendar/calendar.actions.ts';
 import { NumberStepper } from '#web/ui/NumberStepper.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
@@ -13,6 +13,8 @@ import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 type BenchTermsSheetProps = {
   readonly playerId: PlayerId;
   readonly terms: BenchView['terms'];
+  /** Where public holidays are known; none before they have come. */
+  readonly regions: RegionList;
   readonly kept: ReturnType<typeof useBenchTerms>;
   readonly onClose: () => void;
 };
@@ -24,7 +26,7 @@ const FIGURES = [
 ] as const;
 
 /** Which bench one goes to, and how long an instrument is away. */
-export function BenchTermsSheet({ playerId, terms, kept, onClose }: BenchTermsSheetProps) {
+export function BenchTermsSheet({ playerId, terms, regions, kept, onClose }: BenchTermsSheetProps) {
   const [entry, setEntry] = useState(terms);
   const change = (part: Partial<typeof entry>) => setEntry((before) => ({ ...before, ...part }));
   const keep = () => {
@@ -55,6 +57,20 @@ export function BenchTermsSheet({ playerId, terms, kept, onClose }: BenchTermsSh
             value={entry.phone ?? ''}
             onChange={({ target }) => change({ phone: target.value })}
             slotProps={{ htmlInput: { maxLength: 40, inputMode: 'tel' } }}
+          />
+          <Autocomplete
+            options={regions}
+            value={regions.find(({ region }) => region === entry.region) ?? null}
+            getOptionLabel={({ name }) => name}
+            isOptionEqualToValue={(one, other) => one.region === other.region}
+            onChange={(_, chosen) => change({ region: chosen?.region ?? null })}
+            renderInput={(params) => (
+              <TextField
+                {...params}
+                label="Public holidays of"
+                helperText="The bench is shut on them, and no parcel comes. None are assumed until you say where."
+              />
+            )}
           />
           {FIGURES.map(({ figure, label }) => (
             <NumberStepper

@@ -388,6 +388,8 @@ describe('when one has time', () => {
   });
 });
 
+const REGIONS = [{ region: 'XX', name: 'Somewhere' }];
+
 describe('the bench', () => {
   const terms: BenchView['terms'] = {
     name: null,
@@ -395,14 +397,18 @@ describe('the bench', () => {
     workingDays: 10,
     shippingDays: 0,
     settlingDays: 3,
+    region: null,
     said: false,
   };
   test('its figures are stepped through, never below none', () => {
     const kept = form();
-    render(<BenchTermsSheet playerId={player} terms={terms} kept={kept as never} onClose={nothing} />);
+    render(
+      <BenchTermsSheet playerId={player} terms={terms} regions={REGIONS} kept={kept as never} onClose={nothing} />,
+    );
     fireEvent.change(screen.getByLabelText('Name'), { target: { value: ' Quayside Winds ' } });
     tap('More: Working days there');
     tap('Less: Days on the way, each way');
+    choose('Public holidays of', 'Somewhere');
     tap('Keep it so');
     expect(kept.log.mock.calls[0]?.[0]).toEqual({
       playerId: player,
@@ -411,6 +417,7 @@ describe('the bench', () => {
       workingDays: 11,
       shippingDays: 0,
       settlingDays: 3,
+      region: 'XX',
     });
   });
 
