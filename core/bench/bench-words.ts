@@ -151,7 +151,7 @@ export function benchWhy(
   const early = `Before ${format.date(work.from)} less than three quarters of its time have run; after`;
   const span: WhyLine = {
     rule: 'span',
-    text: `${work.from > today ? early : 'After'} ${format.date(work.until)} it is overdue.`,
+    text: `${work.from > today ? early : 'After'} ${format.date(work.until)} half its time more has gone by.`,
     mark: 'estimate',
   };
   const lost: WhyLine[] =

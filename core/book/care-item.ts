@@ -65,6 +65,11 @@ export type CareItem = {
   readonly settles?: Marked;
   /** Short enough to be done while packing up when it is due. */
   readonly withPackUp?: true;
+  /**
+   * Playing makes it dirty or loose, and nothing else does: its days count from the first play after it was done. What has
+   * not been played since is as it was.
+   */
+  readonly wornBy?: 'playing';
   /** Items whose steps come along when this one is done (the thorough clean holds several). */
   readonly includes?: readonly CareItemId[];
   /** An item that, noticed and not yet put right, keeps this one waiting for the bench (a stuck slide, the bath). */

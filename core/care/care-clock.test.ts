@@ -98,6 +98,43 @@ describe('a care clock', () => {
     expect(clockOf(item, facts({ lastDone: lastDone(daysAgo(20)) })).state).toBe('overdue');
   });
 
+  test('what playing wears counts its days from the first play after it was done, and not before one', () => {
+    const weekly: CareItem = {
+      ...item,
+      wornBy: 'playing',
+      trigger: { kind: 'clock', limbs: { days: marked(7) }, words: 'weekly' },
+    };
+    const stands = (of: CareItem, done: number, ...played: number[]) => {
+      const plays = playsOn(played);
+      return clockOf(of, facts({ plays, lastDone: lastDone(daysAgo(done), 600) }));
+    };
+    // A month without playing: as clean as it was, and no day is foreseen where nobody plays.
+    expect(stands(weekly, 30)).toMatchObject({ load: 0, state: 'fresh', due: null });
+    expect(stands(weekly, 30, 40, 35)).toMatchObject({ load: 0, state: 'fresh' });
+    // Played once since, and left wet: a week from then.
+    expect(stands(weekly, 30, 5)).toMatchObject({ load: 5 / 7, due: { on: addDays(today, 2) } });
+    expect(stands(weekly, 30, 12, 1)).toMatchObject({ load: 12 / 7, state: 'overdue' });
+    // Played on the day it was done, after it.
+    expect(stands(weekly, 3, 3)).toMatchObject({ load: 3 / 7 });
+    expect(stands({ ...item, trigger: weekly.trigger }, 30)).toMatchObject({ state: 'overdue' });
+    const words = (clock: ItemClock) =>
+      clock.because.map((reason) => clockReasonWords(reason, PLAIN_FORMAT).text).join(' ');
+    expect(words(stands(weekly, 30))).toContain('Nothing has been played since, so it is as it was');
+    expect(words(stands(weekly, 30, 5))).toContain('its days count from 2026-11-19, the first play since.');
+  });
+
+  test('of somebody who plays again it is due a week after the next play that is foreseen', () => {
+    const weekly: CareItem = {
+      ...item,
+      wornBy: 'playing',
+      trigger: { kind: 'clock', limbs: { days: marked(7) }, words: 'weekly' },
+    };
+    // Every day but today, for months; done this morning.
+    const plays = playsOn(Array.from({ length: 90 }, (_, ago) => ago + 1));
+    const clock = clockOf(weekly, facts({ plays, lastDone: lastDone(today, 600) }));
+    expect(clock.due?.on).toBe(addDays(today, 1 + 7));
+  });
+
   test('an every-play item is due after each play and done when done', () => {
     const swab: CareItem = { ...item, id: 'clarinet/swab-bore', trigger: { kind: 'every-play', moment: 'after' } };
     expect(clockOf(swab, facts())).toMatchObject({ state: 'fresh' });
@@ -248,10 +285,11 @@ describe('what matters now', () => {
   const build = { body: 'wood', tenons: 'cork', pads: 'skin', mouthpiece: 'hard-rubber' } as const;
   const practice = usualPractice(BOOK, 'clarinet', build);
   const given = facts({
-    plays: playsOn([1]),
+    // What playing wears counts from the first play since.
+    plays: playsOn([30, 7, 1]),
     lastDone: new Map<CareItemId, LastDone>([
-      ['single-reed/mouthpiece-wash', doneAt(daysAgo(30))],
-      ['swab/wash', doneAt(daysAgo(7))],
+      ['single-reed/mouthpiece-wash', doneAt(daysAgo(30), 600)],
+      ['swab/wash', doneAt(daysAgo(7), 600)],
       ['keyed/key-oil', doneAt(daysAgo(10))],
     ]),
   });

@@ -4,12 +4,12 @@ import { chosenMethod } from '#core/methods/chosen-method.ts';
 import type { CareDecision } from '#core/care/care-decision.ts';
 import type { DoneBy } from '#core/care/done-by.ts';
 import { stateOfLoad, type CareState } from '#core/care/care-state.ts';
-import { projectDue, type DueRange } from '#core/care/project-due.ts';
+import { firstPlayForeseen, projectDue, type DueRange } from '#core/care/project-due.ts';
 import type { ConditionCall } from '#core/conditions/condition-calls.ts';
 import type { Condition } from '#core/book/condition.ts';
 import type { ChosenMethod, MethodChoices, MethodContext } from '#core/book/method-setting.ts';
 import type { Marked } from '#core/explain/explained.ts';
-import { playedSince, type PlayColumns, type Played } from '#core/plays/play-columns.ts';
+import { firstPlayedAfter, playedSince, type PlayColumns, type Played } from '#core/plays/play-columns.ts';
 import type { Forecast } from '#core/plays/forecast.ts';
 import { isNewWeek, type UsualWeek } from '#core/plays/usual-week.ts';
 import type { PartId } from '#core/instruments/kind.ts';
@@ -34,6 +34,8 @@ export type Baseline =
 
 export type ClockReason =
   | { readonly rule: 'counted-from'; readonly baseline: Baseline }
+  /** Its days count from the first play since; null where nothing has been played. */
+  | { readonly rule: 'worn-by-playing'; readonly from: LocalDate | null }
   | { readonly rule: 'no-history' }
   | { readonly rule: 'limb'; readonly reading: LimbReading; readonly leading: boolean }
   | { readonly rule: 'method'; readonly chosen: ChosenMethod }
@@ -157,6 +159,26 @@ function projectedReasons(due: DueRange, limbs: Limbs, { week }: Forecast): Cloc
   return [{ rule: 'projected', due }, ...(isByPlaying && isNewWeek(week) ? [{ rule: 'new-week', week } as const] : [])];
 }
 
+/** From which day the days of a clock count, and where that is still to come, whether it has begun to count. */
+type Counting = { readonly first: number | null; readonly hasBegun: boolean; readonly because: readonly ClockReason[] };
+
+/** What playing wears counts from the first play since it was done; everything else from that day itself. */
+function countingFrom(
+  { wornBy }: CareItem,
+  { baseline, atWallMinute }: NonNullable<ReturnType<typeof baselineOf>>,
+  { plays }: CareFacts,
+  { today, forecast }: CareSetting,
+): Counting {
+  if (wornBy !== 'playing') return { first: dayNumber(baseline.on), hasBegun: true, because: [] };
+  const played = firstPlayedAfter(plays, atWallMinute);
+  const from = played === null ? null : dateOfDay(played);
+  return {
+    first: played ?? firstPlayForeseen(dayNumber(today), forecast),
+    hasBegun: played !== null,
+    because: [{ rule: 'worn-by-playing', from }],
+  };
+}
+
 /**
  * The clock of one item with limbs: load = max(days since ÷ D, minutes since ÷ M, plays since ÷ N); fresh below 0.75,
  * soon below 1, due below 1.5, else overdue. Calendar days are local dates; a play counts from the minute it ended.
@@ -169,13 +191,14 @@ function limbClock(
 ): ItemClock {
   const from = baselineOf(item, facts);
   if (from === null) return standing(item, 'unknown', [{ rule: 'no-history' }, interval, { rule: 'why', item }]);
-  const limbs = inDays(given, dayNumber(from.baseline.on));
   const today = dayNumber(setting.today);
-  const days = Math.max(0, today - dayNumber(from.baseline.on));
+  const { first, hasBegun, because } = countingFrom(item, from, facts, setting);
+  const limbs = inDays(given, first ?? today);
+  const days = first === null || !hasBegun ? 0 : Math.max(0, today - first);
   const played = playedSince(facts.plays, from.atWallMinute);
   const readings = readLimbs(limbs, days, played);
   const load = Math.max(0, ...readings.map((reading) => reading.load));
-  const due = projectDue({ limbs, from: dayNumber(from.baseline.on), played, today, forecast: setting.forecast });
+  const due = first === null ? null : projectDue({ limbs, from: first, played, today, forecast: setting.forecast });
   return {
     item,
     part: item.part,
@@ -186,6 +209,7 @@ function limbClock(
     postponedUntil: null,
     because: [
       { rule: 'counted-from', baseline: from.baseline },
+      ...because,
       ...readings.map((reading) => ({ rule: 'limb', reading, leading: reading.load === load && load > 0 }) as const),
       interval,
       { rule: 'why', item },

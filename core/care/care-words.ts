@@ -28,6 +28,12 @@ function baselineWords(baseline: Baseline, format: Format): string {
   return `Last done on ${format.date(baseline.on)}${baseline.by === 'bench' ? ', by the bench' : ''}.`;
 }
 
+/** From which play the days count of what playing wears. */
+const wornWords = (from: LocalDate | null, format: Format): string =>
+  from === null
+    ? 'Nothing has been played since, so it is as it was: its days count from the next play.'
+    : `Playing is what wears it: its days count from ${format.date(from)}, the first play since.`;
+
 const everyPlayWords = (playsSince: number): string =>
   playsSince === 0
     ? 'It belongs to every play, and it is done since the last one.'
@@ -47,6 +53,8 @@ export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
   switch (rule) {
     case 'counted-from':
       return { rule, text: baselineWords(reason.baseline, format), mark: 'yours' };
+    case 'worn-by-playing':
+      return { rule, text: wornWords(reason.from, format), mark: 'estimate' };
     case 'no-history':
       return { rule, text: 'Nothing in the record says when this was last done.', mark: 'yours' };
     case 'limb': {

@@ -13,7 +13,7 @@ const forecast = {
   playsOn: (day: number) => ((day - MONDAY) % 7 === 6 ? 0 : 1),
   spreadOn: () => 0,
 } as unknown as Forecast;
-const after = (limbs: Parameters<typeof dueAgain>[0], on = MONDAY) => dueAgain(limbs, on, forecast) - on;
+const after = (limbs: Parameters<typeof dueAgain>[0], on = MONDAY) => dueAgain(limbs, on, { forecast }) - on;
 
 test('what is done on a day is due again when a limb has run out, counted from the day after', () => {
   expect(after({ days: limb(7) })).toBe(7);
@@ -48,8 +48,16 @@ test('is the day the clock itself foresees, once it has been done', () => {
       const marked = Object.fromEntries(Object.entries(figures).map(([name, value]) => [name, limb(value)]));
       const on = MONDAY + later;
       const foreseen = projectDue({ limbs: marked, from: on, played: { minutes: 0, plays: 0 }, today: on, forecast });
-      expect(dueAgain(marked, on, forecast)).toBe(foreseen && dayNumber(foreseen.on));
+      expect(dueAgain(marked, on, { forecast })).toBe(foreseen && dayNumber(foreseen.on));
     }),
     { seed: 3, numRuns: 200 },
   );
+});
+
+test('what playing wears is counted from the next play', () => {
+  const worn = (on: number) => dueAgain({ days: limb(7) }, on, { forecast, wornBy: 'playing' }) - on;
+  // Played on each day but Sundays: done on a Saturday it counts from the Monday after.
+  expect([worn(MONDAY), worn(MONDAY + 5)]).toEqual([8, 9]);
+  const never = { ...forecast, playsOn: () => 0 };
+  expect(dueAgain({ days: limb(7) }, MONDAY, { forecast: never, wornBy: 'playing' }) - MONDAY).toBe(90);
 });

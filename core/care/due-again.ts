@@ -1,5 +1,6 @@
-import type { Limbs } from '#core/book/care-item.ts';
+import type { CareItem, Limbs } from '#core/book/care-item.ts';
 import { inDays } from '#core/care/care-clock.ts';
+import { firstPlayForeseen } from '#core/care/project-due.ts';
 import type { Forecast } from '#core/plays/forecast.ts';
 
 /** Further ahead nobody asks when it is due again. */
@@ -12,7 +13,17 @@ const HORIZON_DAYS = 90;
  * @param on number of the day it is done on
  * @returns the number of a day, later than that
  */
-export function dueAgain(limbs: Limbs, on: number, forecast: Forecast): number {
+export function dueAgain(
+  limbs: Limbs,
+  on: number,
+  { forecast, wornBy }: { readonly forecast: Forecast; readonly wornBy?: CareItem['wornBy'] | undefined },
+): number {
+  // What playing wears counts from the next play.
+  const from = wornBy === 'playing' ? firstPlayForeseen(on, forecast) : on;
+  return from === null ? on + HORIZON_DAYS : dueCountedFrom(limbs, from, forecast);
+}
+
+function dueCountedFrom(limbs: Limbs, on: number, forecast: Forecast): number {
   const { days, minutes, plays } = inDays(limbs, on);
   const most = Math.min(HORIZON_DAYS, days === undefined ? Infinity : Math.ceil(days.value));
   if (minutes === undefined && plays === undefined) return on + Math.max(1, most);

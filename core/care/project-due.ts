@@ -52,6 +52,24 @@ function daysUntilPlayed({ limbs, played, today, forecast }: DueInput): UntilPla
 }
 
 /**
+ * The number of the first day after today on which a play is foreseen; null where none is in sight.
+ *
+ * @param today number of the day
+ */
+export function firstPlayForeseen(today: number, forecast: Forecast): number | null {
+  let plays = 0;
+  for (let day = today + 1; day <= today + IN_SIGHT; day++) {
+    plays += forecast.playsOn(day);
+    if (plays >= 1 - ROUNDING) return day;
+  }
+  return null;
+}
+/** Who has not played for so long may play again any day: nothing is foreseen. */
+const IN_SIGHT = 90;
+/** Means of plays a weekday add up to one a week but for what arithmetic leaves over. */
+const ROUNDING = 1e-9;
+
+/**
  * Projected due day = first day load ≥ 1 under the forecast of minutes and plays; the earliest and latest day hold
  * four fifths of the spread. Something due already is due today. Null when nothing makes it due in sight.
  */

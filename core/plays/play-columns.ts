@@ -61,6 +61,12 @@ export function lastPlayedOn({ endedAt }: PlayColumns): LocalDate | null {
   return last === undefined ? null : dateOfDay(Math.floor(last / MINUTES_PER_DAY));
 }
 
+/** The number of the day of the first play that ended after `wallMinute`; null where there is none. */
+export function firstPlayedAfter({ endedAt }: PlayColumns, wallMinute: number): number | null {
+  const first = endedAt[firstAfter(endedAt, wallMinute)];
+  return first === undefined ? null : Math.floor(first / MINUTES_PER_DAY);
+}
+
 export type Played = { readonly plays: number; readonly minutes: number };
 
 /** Plays that ended after `wallMinute`, and their minutes. */

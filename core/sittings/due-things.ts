@@ -120,7 +120,9 @@ function rhythmOf(clock: ItemClock, { today, methods, plays }: Situation): Pick<
   const limbs = isCalled ? null : limbsOf(clock.item, methods);
   const now = intervalOf(clock, today);
   const again = Array.from({ length: SITTING_DAYS }, (_, day) =>
-    limbs === null ? day + now : dueAgain(limbs, first + day, plays.forecast) - first,
+    limbs === null
+      ? day + now
+      : dueAgain(limbs, first + day, { forecast: plays.forecast, wornBy: clock.item.wornBy }) - first,
   );
   // What was never done, on an instrument that came new, has the interval it will have.
   return { interval: clock.lastDone === null && limbs !== null ? (again[0] ?? now) : now, again };

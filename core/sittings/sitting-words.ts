@@ -57,7 +57,7 @@ export const sittingsWhy = ({ sittings, early, late, moved, left }: SittingsCost
   },
   {
     rule: 'late',
-    text: `${format.number(late)} penalty minutes for work done late: ${SEVERITY_WEIGHT.looks.value} a day for looks, ${SEVERITY_WEIGHT.function.value} for how it plays, ${SEVERITY_WEIGHT.person.value} for health and lasting harm.`,
+    text: `${format.number(late)} penalty minutes for work done late: ${SEVERITY_WEIGHT.looks.value} a day for looks, ${SEVERITY_WEIGHT.function.value} for how it plays, ${SEVERITY_WEIGHT.person.value} for health and lasting harm; ${SITTING_PENALTY.overdueDay} a day more once half its time more has gone by.`,
     mark: 'estimate',
   },
   {

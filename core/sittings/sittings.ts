@@ -123,8 +123,8 @@ type StepCost = Omit<SittingsCost, 'sittings'>;
 
 /**
  * What it costs to do a thing on a day, having done it on a day before, and not between: wasted work before it is due,
- * each day it is late and each it is overdue, and each day passed over on which it had been shown. With no day, what leaving it for after the
- * plan costs: as late as the first day after it, and a sitting of its own.
+ * each day it is late and each it is overdue, and each day passed over on which it had been shown. With no day, what
+ * leaving it for after the plan costs: as late as the first day after it, and a sitting of its own.
  */
 export function stepCost(
   { time }: Pick<Sittings, 'time'>,

@@ -82,6 +82,7 @@ export const bassClarinet: Page = {
       trigger: { kind: 'clock', limbs: { months: practice(1) }, words: 'monthly' },
       settles: estimate(1),
       severity: 'function',
+      wornBy: 'playing',
       why: 'Holes, rods and keys collect what the daily swab does not reach.',
       mark: 'practice',
       includes: ['keyed/rod-dust'],

@@ -82,6 +82,7 @@ export const bassoon: Page = {
       part: 'bocal',
       trigger: { kind: 'clock', limbs: { months: general(1) }, words: 'monthly' },
       severity: 'function',
+      wornBy: 'playing',
       why: 'Scale narrows the bocal and stops the vent.',
       mark: 'general',
     },

@@ -49,6 +49,7 @@ export const brass: Page = {
       part: 'mouthpiece',
       trigger: { kind: 'clock', limbs: { days: practice(7) }, words: 'each week, by hand' },
       severity: 'person',
+      wornBy: 'playing',
       why: 'It is nearest the lips, so crumbs and germs settle there first.',
       mark: 'practice',
       withPackUp: true,

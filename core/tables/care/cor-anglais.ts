@@ -30,6 +30,7 @@ export const corAnglais: Page = {
       part: 'bocal',
       trigger: { kind: 'clock', limbs: { months: general(1) }, words: 'monthly' },
       severity: 'function',
+      wornBy: 'playing',
       why: 'Scale narrows the bocal.',
       mark: 'general',
     },

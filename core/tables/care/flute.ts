@@ -39,6 +39,7 @@ export const flute: Page = {
       part: 'head-joint',
       trigger: { kind: 'clock', limbs: { days: estimate(7) }, words: 'weekly, an estimate' },
       severity: 'person',
+      wornBy: 'playing',
       why: 'It is nearest the lips.',
       mark: 'practice',
     },

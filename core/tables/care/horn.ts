@@ -52,6 +52,7 @@ export const horn: Page = {
       part: 'mouthpipe',
       trigger: { kind: 'clock', limbs: { days: oneVoice(7) }, words: 'weekly' },
       severity: 'lasting',
+      wornBy: 'playing',
       why: 'Water carries off acids, and scale settles in the mouthpipe.',
       mark: 'one-voice',
       blockedBy: 'brass/stuck',

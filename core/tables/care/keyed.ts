@@ -55,6 +55,7 @@ export const keyed: Page = {
       part: 'the-keys',
       trigger: { kind: 'clock', limbs: { months: practice(1) }, words: 'monthly' },
       severity: 'function',
+      wornBy: 'playing',
       why: 'A rod or pivot screw that works out lets its key click, bind and fall off.',
       mark: 'general',
     },

@@ -114,6 +114,7 @@ export const saxophone: Page = {
       part: 'body',
       trigger: { kind: 'clock', limbs: { months: practice(1) }, words: 'monthly' },
       severity: 'looks',
+      wornBy: 'playing',
       why: 'Acid from the skin eats lacquer, and dirt round posts and tone holes drags on the keys.',
       mark: 'practice',
     },

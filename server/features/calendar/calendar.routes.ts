@@ -49,7 +49,9 @@ export function calendarRoutes(services: Serving): Router {
     const { instrumentId, today } = queryOf(caseLidQuery, req);
     sendOutcome(res, await caseLidOf(services(req), instrumentId, today));
   });
-  router.get(benchPaths.regions, (_req, res) => {
+  router.get(benchPaths.regions, (req, res) => {
+    // Who may ask nothing is refused here, too.
+    services(req);
     res.json(knownRegions());
   });
   router.get(benchPaths.page, (req, res) => {
