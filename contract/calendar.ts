@@ -2,7 +2,7 @@ import { array, boolean, object, type InferType } from 'yup';
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import { fact } from '#contract/fact.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
-import { EVENT_KINDS, LEAST_EVENT_MINUTES, MOST_EVENT_MINUTES } from '#core/calendar/event.ts';
+import { EVENT_KINDS, LEAST_EVENT_MINUTES, MOST_EVENT_MINUTES, MOST_REPEAT_WEEKS } from '#core/calendar/event.ts';
 import {
   amount,
   clientKey,
@@ -52,6 +52,25 @@ const fields = {
   instrumentIds: array(instrumentId().required()).max(MOST_INSTRUMENTS).required(),
 };
 
+const MINUTES_A_DAY = 1440;
+const eventMinutes = () => amount().integer().min(LEAST_EVENT_MINUTES).max(MOST_EVENT_MINUTES);
+/** The minute of the day at which it begins. */
+const atMinute = () =>
+  amount()
+    .integer()
+    .min(0)
+    .max(MINUTES_A_DAY - 1);
+/** Instruments that are played for another time than the rest. */
+const minutesOf = () =>
+  array(object({ instrumentId: instrumentId().required(), minutes: eventMinutes().required() }).exact().required()).max(
+    MOST_INSTRUMENTS,
+  );
+/** How often it comes again on the same weekday, and the last day it may. */
+const repeats = object({
+  weeks: amount().integer().min(1).max(MOST_REPEAT_WEEKS).required(),
+  until: localDateText().required(),
+}).exact();
+
 /** `POST /api/events`: an event with its day or days, its minutes where it is played, and its instruments. */
 export const eventFact = fact({
   kind: 'event',
@@ -59,6 +78,9 @@ export const eventFact = fact({
   fields: {
     ...fields,
     name: visibleText(60).nullable().defined(),
+    atMinute: atMinute().nullable().optional(),
+    minutesOf: minutesOf().optional(),
+    repeats: repeats.nullable().optional().default(undefined),
     stay: stay.nullable().optional(),
     /** The imported event it stands in the place of. */
     insteadOf: clientKey().nullable().optional(),
@@ -83,6 +105,13 @@ export const eventList = array(
     key: clientKey().required(),
     ...fields,
     name: text().nullable().defined(),
+    atMinute: atMinute().nullable().defined(),
+    minutesOf: minutesOf().required(),
+    /** The series it is one of, as that was typed; null where it comes once. */
+    series: object({ key: clientKey().required(), on: localDateText().required(), repeats: repeats.required() })
+      .exact()
+      .nullable()
+      .defined(),
     stay: stay.nullable().defined(),
     /** The calendar it was imported from; null where it was typed. */
     calendar: text().nullable().defined(),

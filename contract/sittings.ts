@@ -147,6 +147,8 @@ export const sittingsView = object({
       .exact()
       .required(),
   ).required(),
+  /** What of the calendar does not go together. */
+  clashes: array(text().required()).required(),
   left: array(placedItem).required(),
   /** Care of which nobody knows when it was last done: it is in no sitting. */
   unknown: array(

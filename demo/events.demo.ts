@@ -7,12 +7,18 @@ type DemoEvent = {
   /** Days from today to the first and the last of it. */
   readonly daysAhead: number;
   readonly untilAhead?: number;
+  /** The minute of the day at which it begins, where that is known. */
+  readonly atMinute?: number;
   readonly minutes: number | null;
+  /** Every so many weeks, until so many days from today. */
+  readonly repeats?: { readonly weeks: number; readonly untilAhead: number };
   readonly instrumentIds: readonly string[];
 };
 
 const ALL_OF_MARIT = ['marit-clarinet', 'marit-alto', 'marit-piccolo'];
 
+/** Half past seven in the evening. */
+const CURTAIN = 1170;
 /** Evenings the theatre plays, Monday first: four shows a week, Wednesday to Saturday. */
 const SHOW_EVENINGS = [false, false, true, true, true, true, false] as const;
 /** The runs of the season: days from today to the first and the last of each. */
@@ -37,6 +43,7 @@ export const demoShows = (weekdayIn: (daysAhead: number) => number): DemoEvent[]
         what: 'concert',
         name,
         daysAhead,
+        atMinute: CURTAIN,
         minutes: 60,
         instrumentIds: ALL_OF_MARIT,
       })),
@@ -49,6 +56,7 @@ export const DEMO_EVENTS: readonly DemoEvent[] = [
     what: 'concert',
     name: 'First night',
     daysAhead: 9,
+    atMinute: CURTAIN,
     minutes: 90,
     instrumentIds: ['marit-clarinet', 'marit-alto'],
   },
@@ -77,6 +85,16 @@ export const DEMO_EVENTS: readonly DemoEvent[] = [
     untilAhead: 36,
     minutes: null,
     instrumentIds: ALL_OF_MARIT,
+  },
+  {
+    playerId: 'lucan',
+    what: 'rehearsal',
+    name: 'Tideway Wind Band',
+    daysAhead: 2,
+    atMinute: 1140,
+    minutes: 60,
+    repeats: { weeks: 1, untilAhead: 39 },
+    instrumentIds: ['lucan-trombone'],
   },
   {
     playerId: 'teodor',

@@ -183,7 +183,7 @@ function faultFacts(today: LocalDate, loggedAt: Instant): NewFact[] {
 /** What is to come. */
 const eventFacts = (today: LocalDate, loggedAt: Instant): NewFact[] =>
   [...DEMO_EVENTS, ...demoShows((days) => weekdayOfDay(dayNumber(today) + days))].map(
-    ({ daysAhead, untilAhead, ...event }, index) =>
+    ({ daysAhead, untilAhead, atMinute = null, repeats, ...event }, index) =>
       told({
         key: `00000000-0000-4000-a000-0000000000${String(10 + index)}`,
         kind: 'event',
@@ -193,6 +193,9 @@ const eventFacts = (today: LocalDate, loggedAt: Instant): NewFact[] =>
           ...event,
           on: addDays(today, daysAhead),
           until: untilAhead === undefined ? null : addDays(today, untilAhead),
+          atMinute,
+          minutesOf: [],
+          repeats: repeats ? { weeks: repeats.weeks, until: addDays(today, repeats.untilAhead) } : null,
           stay: null,
           origin: null,
         },

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { awayUntil, checkEvent, plannedDays, type CalendarEvent } from '#core/calendar/event.ts';
+import { awayUntil, checkEvent, minutesIn, plannedDays, type CalendarEvent } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { playColumns } from '#core/plays/play-columns.ts';
 import { playsStanding } from '#core/plays/plays-standing.ts';
@@ -17,6 +17,9 @@ const concert = (over: Partial<CalendarEvent> = {}): CalendarEvent => ({
   minutes: 80,
   name: null,
   instrumentIds: [clarinet],
+  atMinute: null,
+  minutesOf: [],
+  repeats: null,
   stay: null,
   origin: null,
   ...over,
@@ -105,5 +108,34 @@ describe('an event', () => {
       clarinet,
     );
     expect(long.get(dayNumber(TODAY) + 3)).toMatchObject({ minutes: 1440, plays: 3 });
+  });
+});
+
+describe('what is played in it', () => {
+  const own = new Set([clarinet, alto]);
+  const both = { instrumentIds: [clarinet, alto], minutesOf: [{ instrumentId: alto, minutes: 15 }] };
+  const refusal = (over: Partial<CalendarEvent>) => {
+    const checked = checkEvent(concert(over), TODAY, own);
+    return checked.ok ? null : checked.failure.code;
+  };
+
+  test('is each instrument’s own time where that is said', () => {
+    const events = [concert(both), concert({ key: 'f', minutes: 40 })];
+    const minutes = (id: InstrumentId) => plannedDays(events, id).get(dayNumber(addDays(TODAY, 3)))?.minutes;
+    expect([minutes(clarinet), minutes(alto)]).toEqual([120, 15]);
+    expect([minutesIn(concert(both), alto), minutesIn(concert(both), clarinet)]).toEqual([15, 80]);
+  });
+
+  test('is refused where it is of another instrument, said twice, or of what is not played', () => {
+    expect(refusal(both)).toBeNull();
+    expect(refusal({ ...both, instrumentIds: [clarinet] })).toBe('event-minutes-of-another');
+    expect(refusal({ ...both, minutesOf: [...both.minutesOf, ...both.minutesOf] })).toBe('event-minutes-of-another');
+    const holiday = { what: 'holiday', minutes: null } as const;
+    expect(refusal({ ...holiday, atMinute: 600 })).toBe('event-not-played');
+    expect(refusal({ ...holiday, ...both })).toBe('event-not-played');
+    expect(refusal({ ...holiday, repeats: { weeks: 1, until: addDays(TODAY, 20) } })).toBe('event-not-repeated');
+    expect(refusal({ repeats: { weeks: 1, until: addDays(TODAY, 2) } })).toBe('event-not-repeated');
+    expect(refusal({ repeats: { weeks: 1, until: addDays(TODAY, 800) } })).toBe('event-repeats-too-far');
+    expect(refusal({ repeats: { weeks: 1, until: addDays(TODAY, 700) }, atMinute: 1170 })).toBeNull();
   });
 });

@@ -41,6 +41,11 @@ export type EventOrigin = {
   readonly dropped: boolean;
 };
 
+/** What comes more seldom is entered each time. */
+export const MOST_REPEAT_WEEKS = 8;
+/** Every how many weeks an event comes again, on the same weekday, and the last day it may. */
+export type EventRepeats = { readonly weeks: number; readonly until: LocalDate };
+
 /** A day, or days, of which more is known than their weekday, for the instruments it names. */
 export type CalendarEvent = {
   readonly key: string;
@@ -49,8 +54,14 @@ export type CalendarEvent = {
   readonly on: LocalDate;
   /** Its last day, where it is longer than one. */
   readonly until: LocalDate | null;
+  /** The minute of the day at which it begins; null where nobody has said, and for what takes days. */
+  readonly atMinute: number | null;
   /** Playing in it, on each of the instruments; null where nothing is played in it. */
   readonly minutes: number | null;
+  /** Instruments that are played for another time than that. */
+  readonly minutesOf: readonly { readonly instrumentId: InstrumentId; readonly minutes: number }[];
+  /** Null where it comes once. */
+  readonly repeats: EventRepeats | null;
   readonly name: string | null;
   readonly instrumentIds: readonly InstrumentId[];
   /** Null until it is back, and for what is no stay at the bench. */
@@ -64,6 +75,8 @@ export type EventRefusal =
   | { readonly code: 'event-too-far'; readonly field: 'on' }
   | { readonly code: 'event-ends-before' | 'event-too-long' | 'event-of-one-day'; readonly field: 'until' }
   | { readonly code: 'event-without-minutes' | 'event-not-played'; readonly field: 'minutes' }
+  | { readonly code: 'event-minutes-of-another'; readonly field: 'minutesOf' }
+  | { readonly code: 'event-not-repeated' | 'event-repeats-too-far'; readonly field: 'repeats' }
   | { readonly code: 'event-of-nothing'; readonly field: 'instrumentIds' }
   | { readonly code: 'stay-of-no-bench' | 'stay-not-over' | 'stay-of-another'; readonly field: 'stay' }
   | { readonly code: 'event-on-anothers'; readonly field: 'instrumentIds' };
@@ -76,6 +89,23 @@ function daysBreach({ what, on, until }: NewEvent, today: LocalDate): EventRefus
   if (until < on) return { code: 'event-ends-before', field: 'until' };
   if (isPlayed(what) && until !== on) return { code: 'event-of-one-day', field: 'until' };
   return daysBetween(on, until) > LONGEST_DAYS ? { code: 'event-too-long', field: 'until' } : null;
+}
+
+/** Is it played at a time, for a time on its own instruments, and again and again only within reach? */
+function playedBreach(
+  { what, on, atMinute, minutesOf, repeats, instrumentIds }: NewEvent,
+  today: LocalDate,
+): EventRefusal | null {
+  if (!isPlayed(what)) {
+    if (repeats !== null) return { code: 'event-not-repeated', field: 'repeats' };
+    return atMinute === null && minutesOf.length === 0 ? null : { code: 'event-not-played', field: 'minutes' };
+  }
+  const ids = minutesOf.map(({ instrumentId }) => instrumentId);
+  if (new Set(ids).size < ids.length || ids.some((id) => !instrumentIds.includes(id)))
+    return { code: 'event-minutes-of-another', field: 'minutesOf' };
+  if (repeats === null) return null;
+  if (repeats.until < on) return { code: 'event-not-repeated', field: 'repeats' };
+  return repeats.until > addDays(today, FURTHEST_DAYS) ? { code: 'event-repeats-too-far', field: 'repeats' } : null;
 }
 
 /** What came of a stay is said once it is over, and of instruments that were there. */
@@ -97,7 +127,7 @@ export function checkEvent(
   own: ReadonlySet<InstrumentId>,
 ): Outcome<NewEvent, EventRefusal> {
   const { what, minutes, instrumentIds } = event;
-  const refusal = daysBreach(event, today) ?? stayRefusal(event, today);
+  const refusal = daysBreach(event, today) ?? playedBreach(event, today) ?? stayRefusal(event, today);
   if (refusal) return fail(refusal);
   if (isPlayed(what) && minutes === null) return fail({ code: 'event-without-minutes', field: 'minutes' });
   if (!isPlayed(what) && minutes !== null) return fail({ code: 'event-not-played', field: 'minutes' });
@@ -118,6 +148,12 @@ const EVENT_WORDS: Readonly<Record<EventKind, string>> = {
 /** "a concert", or what the player calls it. */
 export const eventWords = ({ what, name }: Pick<CalendarEvent, 'what' | 'name'>): string => name ?? EVENT_WORDS[what];
 
+/** How long one of its instruments is played in it; null where nothing is played. */
+export const minutesIn = (
+  { minutes, minutesOf }: Pick<CalendarEvent, 'minutes' | 'minutesOf'>,
+  instrumentId: InstrumentId,
+): number | null => minutesOf.find((one) => one.instrumentId === instrumentId)?.minutes ?? minutes;
+
 /** The last day of an event. */
 export const lastDayOf = ({ on, until }: Pick<CalendarEvent, 'on' | 'until'>): LocalDate => until ?? on;
 /** The day numbers of an event, the first and the last among them. */
@@ -136,11 +172,12 @@ export function plannedDays(
   const days = new Map<number, PlannedDay>();
   const mine = events.filter(({ instrumentIds }) => instrumentIds.includes(instrumentId));
   for (const event of mine) {
-    if (event.minutes === null || !(event.minutes >= 0)) continue;
+    const minutes = minutesIn(event, instrumentId);
+    if (minutes === null || !(minutes >= 0)) continue;
     const day = dayNumber(event.on);
     const before = days.get(day);
     days.set(day, {
-      minutes: Math.min(MINUTES_PER_DAY, (before?.minutes ?? 0) + event.minutes),
+      minutes: Math.min(MINUTES_PER_DAY, (before?.minutes ?? 0) + minutes),
       spreadMinutes: 0,
       plays: (before?.plays ?? 0) + 1,
       words: before === undefined ? eventWords(event) : `${before.words} and ${eventWords(event)}`,

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { CalendarEvent, EventOrigin } from '#core/calendar/event.ts';
 import { awayUntil, doneAtBench } from '#core/calendar/event.ts';
 import { standingEvents, type ImportedEvent } from '#core/calendar/imported-event.ts';
+import { datesOf } from '#core/calendar/repeated-event.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import { withBench } from '#core/care/done-at-bench.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
@@ -21,12 +22,22 @@ const event = (key: string, days: number, over: Partial<CalendarEvent> = {}): Ca
   minutes: 60,
   name: null,
   instrumentIds: [clarinet],
+  atMinute: null,
+  minutesOf: [],
+  repeats: null,
   stay: null,
   origin: null,
   ...over,
 });
 const imported = (uid: string, days: number, said = `${days}`): ImportedEvent => {
-  const { playerId: _player, stay: _stay, origin: _origin, ...plain } = event(`i-${uid}`, days);
+  const {
+    playerId: _player,
+    stay: _stay,
+    origin: _origin,
+    minutesOf: _of,
+    repeats: _repeats,
+    ...plain
+  } = event(`i-${uid}`, days);
   return { ...plain, uid, instance: null, said };
 };
 const from = (uid: string, over: Partial<EventOrigin> = {}): EventOrigin => ({
@@ -37,11 +48,12 @@ const from = (uid: string, over: Partial<EventOrigin> = {}): EventOrigin => ({
   dropped: false,
   ...over,
 });
+const asked = { playerId: player, keyOf: (series: string, day: string) => `${series} ${day}` };
 const keys = (typed: CalendarEvent[], ...imports: ImportedEvent[][]) =>
   standingEvents(
     typed,
     imports.map((events) => ({ calendar: 'Band', events })),
-    player,
+    asked,
   ).map(({ key }) => key);
 
 describe('the events that stand', () => {
@@ -58,7 +70,7 @@ describe('the events that stand', () => {
       { calendar: 'Band', events: [imported('a', 3)] },
       { calendar: 'School', events: [imported('a', 3)] },
     ];
-    expect(standingEvents([], both, player).map(({ origin }) => origin?.calendar)).toEqual(['Band', 'School']);
+    expect(standingEvents([], both, asked).map(({ origin }) => origin?.calendar)).toEqual(['Band', 'School']);
   });
 
   test('what the player has put right stands until its calendar says something else of it', () => {
@@ -73,6 +85,34 @@ describe('the events that stand', () => {
     const dropped = event('no', 3, { origin: from('a', { dropped: true }) });
     expect(keys([dropped], [imported('a', 3)])).toEqual([]);
     expect(keys([dropped], [imported('a', 9)])).toEqual([]);
+  });
+});
+
+describe('an event that comes again and again', () => {
+  const weekly = event('band', 3, { what: 'rehearsal', repeats: { weeks: 2, until: on(40) } });
+
+  test('stands as the single events it is, each under a key of its own', () => {
+    expect(standingEvents([weekly], [], asked).map(({ key, on: day, repeats }) => [key, day, repeats])).toEqual(
+      [3, 17, 31].map((days) => [`band ${on(days)}`, on(days), null]),
+    );
+    // To the very last day, and no further.
+    expect(datesOf({ on: on(3), repeats: { weeks: 2, until: on(31) } })).toHaveLength(3);
+    expect(datesOf({ on: on(3), repeats: { weeks: 2, until: on(30) } })).toHaveLength(2);
+    expect(datesOf({ on: on(3), repeats: null })).toEqual([on(3)]);
+  });
+
+  test('one of them is put right or left out alone, and stays so when all are changed', () => {
+    const one = standingEvents([weekly], [], asked)[1];
+    if (one === undefined || one.origin === null) throw new Error('no second');
+    const longer = { ...one, key: 'mine', minutes: 120 };
+    const without = { ...one, key: 'no', origin: { ...one.origin, dropped: true } };
+    const minutes = (...typed: CalendarEvent[]) => standingEvents(typed, [], asked).map((all) => all.minutes);
+    expect(minutes(weekly, longer)).toEqual([60, 120, 60]);
+    expect(minutes(weekly, without)).toEqual([60, 60]);
+    expect(minutes({ ...weekly, minutes: 75 }, longer)).toEqual([75, 120, 75]);
+    // Ended earlier, or taken back, there is no such day any more.
+    expect(minutes({ ...weekly, repeats: { weeks: 2, until: on(10) } }, longer)).toEqual([60]);
+    expect(minutes(longer)).toEqual([]);
   });
 });
 

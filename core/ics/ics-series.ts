@@ -12,6 +12,8 @@ export type IcsDate = {
   readonly instance: string | null;
   readonly on: LocalDate;
   readonly until: LocalDate;
+  /** The minute of the day at which it begins; null for whole days. */
+  readonly atMinute: number | null;
   /** Null for whole days. */
   readonly minutes: number | null;
   readonly summary: string;
@@ -32,14 +34,17 @@ function dateOf(one: IcsEvent, start: Given, instance: string | null, { local }:
   if (start.isDay) {
     const on = dayOf(start.wall);
     const days = Math.max(1, Math.round(one.length / MS_PER_DAY));
-    return { instance, on, until: addDays(on, days - 1), minutes: null, summary: one.summary };
+    return { instance, on, until: addDays(on, days - 1), atMinute: null, minutes: null, summary: one.summary };
   }
   const begins = start.zone.toMs(start.wall);
-  const on = dayOf(local.fromMs(begins));
+  const wall = local.fromMs(begins);
+  const on = dayOf(wall);
   // What ends past midnight belongs to the evening it began on.
   const isLong = one.length > MS_PER_DAY;
   const until = isLong ? dayOf(local.fromMs(begins + one.length - 1)) : on;
-  return { instance, on, until, minutes: isLong ? null : Math.round(one.length / MS_PER_MINUTE), summary: one.summary };
+  const atMinute = isLong ? null : Math.floor((wall - dayNumber(on) * MS_PER_DAY) / MS_PER_MINUTE);
+  const minutes = isLong ? null : Math.round(one.length / MS_PER_MINUTE);
+  return { instance, on, until, atMinute, minutes, summary: one.summary };
 }
 
 const NOTE_OF = {

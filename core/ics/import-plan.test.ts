@@ -14,6 +14,7 @@ const date = (days: number, over: Partial<IcsDate> = {}): IcsDate => ({
   instance: null,
   on: on(days),
   until: on(days),
+  atMinute: 1140,
   minutes: 120,
   summary: 'Gala',
   ...over,

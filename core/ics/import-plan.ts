@@ -51,7 +51,12 @@ function stateOf(series: IcsSeries, before: Before, today: LocalDate): SeriesPre
   const known = before.get(uid) ?? [];
   if (known.length === 0) return 'new';
   const found = datesBefore(series, before);
-  const isSame = dates.every((date) => found.get(date)?.said === saidBy(date));
+  const isSame = dates.every((date) => {
+    const known = found.get(date);
+    // What was taken in before anybody asked for the hour has none.
+    const isAtItsHour = known?.atMinute == null || known.atMinute === date.atMinute;
+    return known?.said === saidBy(date) && isAtItsHour;
+  });
   const upcoming = known.filter(({ on }) => on >= today).length;
   return isSame && dates.filter(({ on }) => on >= today).length === upcoming ? 'same' : 'changed';
 }
@@ -133,13 +138,13 @@ function taken(
   { uid, what, instrumentIds }: SeriesChoice,
   before: ImportedEvent | undefined,
 ): TakenDate {
-  const { on, summary, minutes } = date;
+  const { on, summary, atMinute, minutes } = date;
   const { key = null, instance = date.instance } = before ?? {};
   const common = { key, uid, instance, said: saidBy(date), what, on, name: nameOf(summary), instrumentIds };
-  if (isPlayed(what)) return { ...common, until: null, minutes: playedIn(minutes) };
+  if (isPlayed(what)) return { ...common, until: null, atMinute, minutes: playedIn(minutes) };
   const latest = addDays(on, MOST_DAYS);
   const until = date.until > latest ? latest : date.until;
-  return { ...common, until: until === on ? null : until, minutes: null };
+  return { ...common, until: until === on ? null : until, atMinute: null, minutes: null };
 }
 
 /**

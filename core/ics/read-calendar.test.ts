@@ -126,10 +126,18 @@ describe('a calendar file', () => {
       calendar(...event('DTSTART;VALUE=DATE:20261224', 'DTEND;VALUE=DATE:20270103', 'SUMMARY:Break')),
     );
     expect(series[0]?.dates).toEqual([
-      { instance: null, on: '2026-12-24', until: '2027-01-02', minutes: null, summary: 'Break' },
+      { instance: null, on: '2026-12-24', until: '2027-01-02', atMinute: null, minutes: null, summary: 'Break' },
     ]);
     const night = read(calendar(...event('DTSTART:20261231T210000', 'DTEND:20270101T020000')));
-    expect(night.series[0]?.dates[0]).toMatchObject({ on: '2026-12-31', until: '2026-12-31', minutes: 300 });
+    expect(night.series[0]?.dates[0]).toMatchObject({
+      on: '2026-12-31',
+      until: '2026-12-31',
+      minutes: 300,
+      atMinute: 1260,
+    });
+    // In London it is an hour earlier than the clock on the wall here.
+    const abroad = read(calendar(...event('DTSTART;TZID=Europe/London:20261231T183000', 'DURATION:PT1H')));
+    expect(abroad.series[0]?.dates[0]?.atMinute).toBe(19 * 60 + 30);
     expect(dates(read(calendar(...event('DTSTART;VALUE=DATE:20280229'))))).toEqual([['2028-02-29', null]]);
     // Many programs leave out that it is a day.
     expect(dates(read(calendar(...event('DTSTART:20280229'))))).toEqual([['2028-02-29', null]]);

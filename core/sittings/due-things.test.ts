@@ -104,6 +104,9 @@ describe('the time of a player', () => {
     minutes: null,
     name: null,
     instrumentIds: ['clarinet' as InstrumentId],
+    atMinute: null,
+    minutesOf: [],
+    repeats: null,
     stay: null,
     origin: null,
   });
@@ -132,6 +135,9 @@ test('what settles two days is not done on the day of an audience nor on the two
     minutes: null,
     name: null,
     instrumentIds: ['clarinet' as InstrumentId],
+    atMinute: null,
+    minutesOf: [],
+    repeats: null,
     stay: null,
     origin: null,
   });

@@ -81,6 +81,9 @@ const eventWithin = (furthest: number) =>
       minutes: isPlayed(what) ? minutes : null,
       name: null,
       instrumentIds: [trumpet],
+      atMinute: null,
+      minutesOf: [],
+      repeats: null,
       stay: null,
       origin: null,
     }));

@@ -25,7 +25,8 @@ import {
   readJournal,
 } from '#server/db/migrate.ts';
 import { recordBreaches } from '#server/record/check-record.repository.ts';
-import { carriedOn, databaseAfter, ROWS_AFTER, statementsOf } from '#server/testing/old-database.ts';
+import { carriedOn, databaseAfter, statementsOf } from '#server/testing/old-database.ts';
+import { ROWS_AFTER } from '#server/testing/old-rows.ts';
 import { linesOf } from '#server/testing/lines-of.ts';
 import { rowsIn } from '#server/testing/rows-in.ts';
 import { aKey, NOW, testServer } from '#server/testing/test-server.ts';

@@ -1,5 +1,6 @@
 import { eventWords, lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import type { CalendarEntry } from '#core/calendar/told-entries.ts';
+import { OWN_SERIES } from '#core/calendar/repeated-event.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import { asSentence, duration, listed } from '#core/explain/format.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
@@ -59,7 +60,7 @@ const doneEntry = ({ uid, on }: ShownSitting, past: SittingsView['past']): Calen
 });
 
 function eventEntry(event: CalendarEvent, { own }: Weeks, bench: Bench): CalendarEntry {
-  const { key, what, on, minutes, instrumentIds, origin } = event;
+  const { key, what, on, atMinute, minutes, instrumentIds, origin } = event;
   const names = own.filter(({ instrument }) => instrumentIds.includes(instrument.id));
   const where = [bench.name, bench.phone].filter((one) => one !== null);
   const lines = [
@@ -69,7 +70,8 @@ function eventEntry(event: CalendarEvent, { own }: Weeks, bench: Bench): Calenda
   ];
   return {
     ...wholeDay,
-    isImported: origin !== null,
+    isImported: origin !== null && origin.calendar !== OWN_SERIES,
+    hour: minutes === null ? null : hourOf(atMinute, minutes),
     uid: `${key}${OWN_UIDS}`,
     on,
     until: lastDayOf(event),

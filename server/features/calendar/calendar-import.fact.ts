@@ -19,8 +19,9 @@ function decide(
 ): Outcome<ToWrite<ImportOfCalendar>, Failure> {
   if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
   const own = new Set(instruments.ofPlayer(playerId).map(({ id }) => id));
-  for (const { uid: _uid, instance: _instance, said: _said, ...event } of events) {
-    const checked = checkEvent({ ...event, playerId, stay: null, origin: null }, now.on, own);
+  for (const { uid: _uid, instance: _instance, said: _said, atMinute = null, ...event } of events) {
+    const whole = { ...event, playerId, atMinute, minutesOf: [], repeats: null, stay: null, origin: null };
+    const checked = checkEvent(whole, now.on, own);
     if (checked.ok) continue;
     const { field: _field, ...refusal } = checked.failure;
     return fail(invalid('choices', refusal));

@@ -190,6 +190,7 @@ describe('a calendar file', () => {
       stay: _stay,
       calendar: _calendar,
       asImported: _as,
+      series: _series,
       ...event
     }: (typeof all)[number]) => event;
     if (!gala || !band) throw new Error('nothing was imported');

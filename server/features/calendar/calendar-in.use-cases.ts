@@ -12,6 +12,7 @@ import { calendarImportFact, type CalendarPreview } from '#contract/calendar-in.
 import { invalid, notFound, type Failure } from '#server/failure.ts';
 import type { CalendarImportRequest } from '#server/features/calendar/calendar-import.fact.ts';
 import type { Services } from '#server/services.ts';
+import { keyFrom } from '#server/key-from.ts';
 import { OutOfPatience } from '#server/work/desk.ts';
 import type { ImportOfCalendar } from '#core/calendar/imported-event.ts';
 import type { Sending } from '#contract/fact.ts';
@@ -97,12 +98,11 @@ export async function previewOf(
 }
 
 /** A key that is the same whenever the same date of the same calendar is imported for the same player. */
-function keyOf(playerId: string, calendar: string, { uid, instance }: Pick<ImportedEvent, 'uid' | 'instance'>): string {
-  const hash = createHash('sha256')
-    .update(JSON.stringify([playerId, calendar, uid, instance]))
-    .digest('hex');
-  return [hash.slice(0, 8), hash.slice(8, 12), hash.slice(12, 16), hash.slice(16, 20), hash.slice(20, 32)].join('-');
-}
+const keyOf = (
+  playerId: string,
+  calendar: string,
+  { uid, instance }: Pick<ImportedEvent, 'uid' | 'instance'>,
+): string => keyFrom([playerId, calendar, uid, instance]);
 
 /** What was sent, in short: the same sent again is the same, whatever was imported in between. */
 const digestOf = ({ key: _key, now: _now, ...content }: Sending<typeof calendarImportFact>): string =>

@@ -4,6 +4,8 @@ import type { CalendarEvent } from '#core/calendar/event.ts';
 import { standingEvents } from '#core/calendar/imported-event.ts';
 import type { ToldEntry } from '#core/calendar/told-entries.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
+import { keyFrom } from '#server/key-from.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import type { SittingPin } from '#core/sittings/sitting-pin.ts';
 import type { Db } from '#server/db/connection.ts';
 import {
@@ -46,6 +48,9 @@ function lastPaid(db: Db) {
   );
 }
 
+/** The key of one of a typed series: the same whenever it is asked for. */
+const keyInSeries = (series: string, on: LocalDate): string => keyFrom([series, on]);
+
 export function createCalendarRepository(db: Db) {
   const imports = createCalendarImports(db);
   const all = counting(db, events, { event: events })
@@ -73,7 +78,11 @@ export function createCalendarRepository(db: Db) {
     .where(eq(shownSittings.playerId, ofPlayer))
     .prepare();
   const typedOf = (playerId: string): CalendarEvent[] =>
-    all.all({ playerId }).map(({ key, event: { factId: _factId, ...event } }) => ({ key, ...event }));
+    all.all({ playerId }).map(({ key, event: { factId: _factId, minutesOf, ...event } }) => ({
+      key,
+      ...event,
+      minutesOf: minutesOf ?? [],
+    }));
   return {
     ...imports,
 
@@ -84,7 +93,8 @@ export function createCalendarRepository(db: Db) {
     startsOf: (playerId: string): readonly (number | null)[] | null => time.get({ playerId })?.startsAt ?? null,
 
     /** The events of a player, typed and imported, earliest first. */
-    of: (playerId: PlayerId): CalendarEvent[] => standingEvents(typedOf(playerId), imports.imports(playerId), playerId),
+    of: (playerId: PlayerId): CalendarEvent[] =>
+      standingEvents(typedOf(playerId), imports.imports(playerId), { playerId, keyOf: keyInSeries }),
 
     /** What was typed, also what stands in the place of an imported event, or drops it. */
     typed: typedOf,

@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
+import { OWN_SERIES } from '#core/calendar/repeated-event.ts';
 import { benchPaths, benchQuery } from '#contract/bench.ts';
 import { calendarPaths, eventsQuery, type EventView } from '#contract/calendar.ts';
 import { caseLidPaths, caseLidQuery } from '#contract/case-lid.ts';
@@ -13,13 +14,19 @@ import { sittingsPageOf } from '#server/features/calendar/sittings.views.ts';
 import { queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
 
 /** An event as the calendar shows it. */
-function eventViewOf({ origin, stay, ...event }: CalendarEvent, typed: ReadonlySet<string>): EventView {
+function eventViewOf(
+  { origin, stay, repeats: _repeats, ...event }: CalendarEvent,
+  typed: ReadonlyMap<string, CalendarEvent>,
+): EventView {
+  const series = origin?.calendar === OWN_SERIES ? typed.get(origin.uid) : undefined;
   const done = stay?.done.map(({ instrumentId, itemIds }) => ({ instrumentId, itemIds: [...itemIds] })) ?? [];
   return {
     ...event,
     instrumentIds: [...event.instrumentIds],
+    minutesOf: event.minutesOf.map((one) => ({ ...one })),
+    series: series?.repeats ? { key: series.key, on: series.on, repeats: { ...series.repeats } } : null,
     stay: stay && { done, cost: stay.cost && { ...stay.cost } },
-    calendar: origin?.calendar ?? null,
+    calendar: origin === null || origin.calendar === OWN_SERIES ? null : origin.calendar,
     asImported: origin !== null && !typed.has(event.key),
   };
 }
@@ -29,7 +36,7 @@ export function calendarRoutes(services: Serving): Router {
   router.get(calendarPaths.events, (req, res) => {
     const { playerId, today } = queryOf(eventsQuery, req);
     const { calendar } = services(req);
-    const typed = new Set(calendar.typed(playerId).map(({ key }) => key));
+    const typed = new Map(calendar.typed(playerId).map((event) => [event.key, event]));
     res.json(
       calendar
         .of(playerId)

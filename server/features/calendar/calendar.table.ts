@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { BenchTerms } from '#core/bench/bench-terms.ts';
-import type { BenchStay, EventKind, EventOrigin } from '#core/calendar/event.ts';
+import type { BenchStay, CalendarEvent, EventKind, EventOrigin, EventRepeats } from '#core/calendar/event.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { SittingPin } from '#core/sittings/sitting-pin.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -106,7 +106,13 @@ export const events = sqliteTable(
     on: text('on_day').$type<LocalDate>().notNull(),
     /** Its last day; null where it is one day. */
     until: text('until_day').$type<LocalDate>(),
+    /** The minute of the day at which it begins; null where nobody has said. */
+    atMinute: integer('at_minute'),
     minutes: integer(),
+    /** JSON array: instruments played for another time than that; null where there is none. */
+    minutesOf: text('minutes_of', { mode: 'json' }).$type<CalendarEvent['minutesOf']>(),
+    /** JSON: how often it comes again; null where it comes once. */
+    repeats: text({ mode: 'json' }).$type<EventRepeats>(),
     name: text(),
     /** JSON array. */
     instrumentIds: text('instrument_ids', { mode: 'json' }).$type<readonly InstrumentId[]>().notNull(),

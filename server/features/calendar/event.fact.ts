@@ -3,6 +3,8 @@ import { bookItem, type Book } from '#core/book/book.ts';
 import { itemIn } from '#core/book/practice.ts';
 import { checkEvent, eventWords, type BenchStay, type EventOrigin } from '#core/calendar/event.ts';
 import { duration } from '#core/explain/format.ts';
+import { repeatsWords } from '#core/calendar/repeated-event.ts';
+import { clockTime } from '#core/plays/play-words.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -30,6 +32,13 @@ function originOf(
   return succeed(origin && { ...origin, dropped: dropped === true });
 }
 
+/** What need not be said. */
+const saidOf = ({ atMinute, minutesOf, repeats }: Pick<Content, 'atMinute' | 'minutesOf' | 'repeats'>) => ({
+  atMinute: atMinute ?? null,
+  minutesOf: minutesOf ?? [],
+  repeats: repeats ?? null,
+});
+
 /** Was the work of a stay care that its instruments have? */
 function unknownWork({ stay }: Content, { readings }: Services, today: LocalDate): boolean {
   return (stay?.done ?? []).some(({ instrumentId, itemIds }) => {
@@ -49,7 +58,8 @@ function decide(
   const own = new Set(instruments.ofPlayer(player.id).map(({ id }) => id));
   const origin = originOf({ corrects, insteadOf, dropped }, services, content.playerId);
   if (!origin.ok) return origin;
-  const checked = checkEvent({ ...content, stay: content.stay ?? null, origin: origin.value }, now.on, own);
+  const whole = { ...content, ...saidOf(content), stay: content.stay ?? null, origin: origin.value };
+  const checked = checkEvent(whole, now.on, own);
   if (!checked.ok) {
     const { field, ...refusal } = checked.failure;
     return fail(invalid(field, refusal));
@@ -65,14 +75,20 @@ const workOf = ({ done }: BenchStay, book: Book) =>
 
 /** A day of which more is known than its weekday; it moves whatever is foreseen for the instruments it names. */
 export const eventDefinition = defineFact<Services>()(eventFact, {
-  store: bodyTable(events, { toRow: (event) => event, fromRow: ({ factId: _factId, ...event }) => event }),
+  store: bodyTable(events, {
+    // What is empty is not kept: so it reads as what was written before it was asked.
+    toRow: ({ minutesOf, ...event }) => ({ ...event, minutesOf: minutesOf.length === 0 ? null : minutesOf }),
+    fromRow: ({ factId: _factId, minutesOf, ...event }) => ({ ...event, minutesOf: minutesOf ?? [] }),
+  }),
   words: ({ body }, { format, book }) => {
-    const { on, until, minutes, stay, origin } = body;
+    const { on, until, atMinute, minutes, repeats, stay, origin } = body;
     const days = until === null || until === on ? format.date(on) : `${format.date(on)} to ${format.date(until)}`;
     const came = stay === null ? '' : ` ${doneThereWords(workOf(stay, book))}`;
     const cost = stay?.cost == null ? '' : ` It cost ${format.money(stay.cost)}.`;
     const dropped = origin?.dropped === true ? ' Left out of the calendar.' : '';
-    return `${days}: ${eventWords(body)}${minutes === null ? '' : `, ${duration(minutes)}`}.${came}${cost}${dropped}`;
+    const often = repeats === null ? '' : `, ${repeatsWords(repeats, format)}`;
+    const at = atMinute === null ? '' : ` at ${clockTime(atMinute)}`;
+    return `${days}${at}${often}: ${eventWords(body)}${minutes === null ? '' : `, ${duration(minutes)}`}.${came}${cost}${dropped}`;
   },
   decide,
 });

@@ -35,6 +35,37 @@ describe('an event', () => {
     ]);
   });
 
+  test('that comes every week is so many events; one is put right alone, all are changed, all are gone', async () => {
+    const every = { what: 'rehearsal', name: 'Band', atMinute: 1140, repeats: { weeks: 1, until: addDays(today, 23) } };
+    const key = await log(gala({ ...every, on: addDays(today, 2) }));
+    const first = await events();
+    expect(first.map(({ on }) => on)).toEqual([2, 9, 16, 23].map((days) => addDays(today, days)));
+    expect(first[1]).toMatchObject({ atMinute: 1140, calendar: null, asImported: true, series: { key } });
+    await log(gala({ what: 'rehearsal', insteadOf: first[1]?.key, on: addDays(today, 10), minutes: 30 }));
+    await log(gala({ what: 'rehearsal', insteadOf: first[2]?.key, on: addDays(today, 16), dropped: true }));
+    const shown = async () => (await events()).map(({ on, minutes }) => [on, minutes]);
+    expect(await shown()).toEqual([
+      [addDays(today, 2), 90],
+      [addDays(today, 10), 30],
+      [addDays(today, 23), 90],
+    ]);
+    const correction = await log(gala({ ...every, on: addDays(today, 2), minutes: 100, corrects: key }));
+    expect((await shown()).map(([, minutes]) => minutes)).toEqual([100, 30, 100]);
+    await takeBack(correction);
+    expect((await shown()).map(([, minutes]) => minutes)).toEqual([90, 30, 90]);
+    await takeBack(key);
+    expect(await events()).toEqual([]);
+  });
+
+  test('says its hour and how often it comes in the record, and is refused where it cannot come again', async () => {
+    const repeats = { weeks: 2, until: addDays(today, 40) };
+    await log(gala({ atMinute: 1170, repeats }));
+    for (const over of [{ repeats: { weeks: 9, until: addDays(today, 40) } }, { atMinute: 1440 }, { minutesOf: [{}] }])
+      await post('/api/events', gala(over)).expect(400);
+    const clash = await post('/api/events', gala({ what: 'holiday', minutes: null, repeats })).expect(400);
+    expect(clash.body.errors).toMatchObject([{ field: 'repeats', code: 'event-not-repeated' }]);
+  });
+
   test('put right and then deleted it is gone, and not what it was before', async () => {
     await log(gala());
     const [first] = await events();

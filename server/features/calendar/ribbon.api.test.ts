@@ -68,6 +68,9 @@ test('what is due on an instrument at the bench waits until it is back, and the 
 });
 
 test('the sheet for the lid of a case holds every play in order, the week, the weeks after, and what is on', async () => {
+  // Played in the weeks before, too: what playing wears counts from there.
+  for (const ago of [1, 3, 8, 10])
+    await post('/api/plays', playBody({ instrumentId: 'trumpet', endedOn: addDays(today, -ago) })).expect(201);
   await post('/api/plays', playBody({ instrumentId: 'trumpet' })).expect(201);
   await post('/api/events', { ...stay, what: 'holiday', until: addDays(today, 5), instrumentIds: ['trumpet'] }).expect(
     201,

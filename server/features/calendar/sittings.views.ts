@@ -1,8 +1,10 @@
 import { eventWords, lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
-import { asSentence, duration } from '#core/explain/format.ts';
+import { asSentence, duration, type Format } from '#core/explain/format.ts';
+import { eventClashes, setTooNear } from '#core/calendar/event-clashes.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { clockTime } from '#core/plays/play-words.ts';
 import { handsFor } from '#core/players/player.ts';
 import { unknownWork, type DueThing } from '#core/sittings/due-things.ts';
 import { whyNoDay } from '#core/sittings/no-day.ts';
@@ -84,8 +86,9 @@ export function pastViews({ own, today }: Weeks, { care }: Services): SittingsVi
 const PAST_DAYS = 14;
 
 export function eventViewIn(event: CalendarEvent): SittingsView['events'][number] {
-  const { key, what, on, minutes, instrumentIds } = event;
-  const words = `${eventWords(event)}${minutes === null ? '' : `, ${duration(minutes)}`}`;
+  const { key, what, on, atMinute, minutes, instrumentIds } = event;
+  const at = atMinute === null ? '' : ` at ${clockTime(atMinute)}`;
+  const words = `${eventWords(event)}${at}${minutes === null ? '' : `, ${duration(minutes)}`}`;
   return {
     key,
     what,
@@ -102,6 +105,18 @@ const unknownViews = ({ own, today }: Weeks): SittingsView['unknown'] =>
     const count = unknownWork(situation(today), player).length;
     return count === 0 ? [] : [{ instrumentId: id, name, count }];
   });
+
+/** What does not go together of what is on, and of what the player has set. */
+function clashesOf({ own, events, due, today }: Weeks, format: Format): string[] {
+  const instruments = own.map(({ instrument: { id, name } }) => ({ instrumentId: id, name }));
+  const set = due.map(({ clock, instrumentId, thing, settling }) => ({
+    name: clock.item.name,
+    instrumentName: instruments.find((one) => one.instrumentId === instrumentId)?.name ?? '',
+    set: thing.set,
+    settling,
+  }));
+  return [...eventClashes(events, { today, instruments, format }), ...setTooNear(set, { today, format })];
+}
 
 /** Is there any time, and if not, why? */
 const timeTold = ({ of, said }: Weeks): SittingsTold['time'] =>
@@ -133,6 +148,7 @@ function viewOf(weeks: Weeks, services: Services): SittingsView {
     time: [...of.time],
     sittings: sittingViews(weeks),
     past: pastViews(weeks, services),
+    clashes: clashesOf(weeks, format),
     left: left.map((one) => placedView(one, [], null, weeks)),
     unknown: unknownViews(weeks),
     events: weeks.events.filter(({ on }) => on <= last).map(eventViewIn),

@@ -1,5 +1,5 @@
 import type { PlayerId } from '#core/instruments/instrument.ts';
-import { isOnStage } from '#core/calendar/event.ts';
+import { isOnStage, minutesIn } from '#core/calendar/event.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import type { Forecast } from '#core/plays/forecast.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
@@ -61,9 +61,11 @@ function forecastOf(instruments: readonly Reading[], today: LocalDate): (day: nu
 function concertsOf(instruments: readonly Reading[]): ReadonlyMap<number, number> {
   const days = new Map<number, number>();
   for (const { instrument, facts } of instruments)
-    for (const { on, minutes, instrumentIds, what } of facts.events)
-      if (isOnStage(what) && instrumentIds.includes(instrument.id))
-        days.set(dayNumber(on), (days.get(dayNumber(on)) ?? 0) + (minutes ?? 0));
+    for (const event of facts.events)
+      if (isOnStage(event.what) && event.instrumentIds.includes(instrument.id)) {
+        const day = dayNumber(event.on);
+        days.set(day, (days.get(day) ?? 0) + (minutesIn(event, instrument.id) ?? 0));
+      }
   return days;
 }
 

@@ -22,6 +22,10 @@ export const CALENDAR_EXAMPLES: TriedKinds = {
     }),
     told: [
       [{}, '20 December 2026: a concert, 1 h 20 min.'],
+      [
+        { atMinute: 1170, repeats: { weeks: 2, until: '2027-01-31' } },
+        '20 December 2026 at 19:30, every 2 weeks until 31 January 2027: a concert, 1 h 20 min.',
+      ],
       [{ name: 'Matinee' }, 'Matinee'],
       [{ until: '2026-12-20' }, '20 December 2026: a concert, 1 h 20 min.'],
       [{ what: 'holiday', minutes: null, until: '2026-12-22' }, '20 December 2026 to 22 December 2026: a holiday.'],

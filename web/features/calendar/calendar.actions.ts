@@ -20,11 +20,12 @@ import { useNotice } from '#web/ui/Notice.tsx';
 
 /** What an event says, to be said again. */
 const contentOf = ({
-  key: _key,
+  key,
   calendar: _calendar,
   asImported: _asImported,
+  series,
   ...content
-}: EventView): Said<typeof eventFact> => content;
+}: EventView): Said<typeof eventFact> => ({ ...content, repeats: series?.key === key ? series.repeats : null });
 
 /** Enters an event, or takes one back; whatever is foreseen moves with it. What was deleted is entered again by Undo. */
 export function useEvent() {

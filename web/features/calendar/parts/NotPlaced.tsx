@@ -1,4 +1,4 @@
-import { Link as MuiLink, Typography } from '@mui/material';
+import { Alert, Box, Link as MuiLink, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import { counted } from '#core/explain/format.ts';
 import type { SittingsView } from '#contract/sittings.ts';
@@ -35,3 +35,15 @@ export function InNoSittingYet({ unknown }: Pick<SittingsView, 'unknown'>) {
 }
 
 const TALL_LINK = { display: 'inline-block', py: 1.5, my: -1 };
+
+/** What of the calendar does not go together: said until it is put right. */
+export const GoesNotTogether = ({ clashes }: { readonly clashes: readonly string[] }) =>
+  clashes.length === 0 ? null : (
+    <Alert severity="warning">
+      {clashes.map((words) => (
+        <Box key={words} sx={{ overflowWrap: 'anywhere' }}>
+          {words}
+        </Box>
+      ))}
+    </Alert>
+  );

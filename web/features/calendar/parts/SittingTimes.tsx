@@ -1,10 +1,11 @@
-import { Button, DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
+import { Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { SittingsView } from '#contract/sittings.ts';
 import type { useSittingTime } from '#web/features/calendar/sittings.actions.ts';
 import { NumberStepper } from '#web/ui/NumberStepper.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
+import { TimeField } from '#web/ui/TimeField.tsx';
 
 type SittingTimesProps = {
   readonly view: SittingsView;
@@ -24,15 +25,6 @@ type StartTimesProps = {
   readonly onChange: (weekday: number, at: number | null) => void;
 };
 
-const MINUTES_AN_HOUR = 60;
-const asClock = (at: number): string =>
-  [Math.floor(at / MINUTES_AN_HOUR), at % MINUTES_AN_HOUR].map((part) => String(part).padStart(2, '0')).join(':');
-/** Minutes of the day from what a time field holds; null where it is empty. */
-function fromClock(text: string): number | null {
-  const [hours, minutes] = text.split(':').map(Number);
-  return text === '' || hours === undefined || minutes === undefined ? null : hours * MINUTES_AN_HOUR + minutes;
-}
-
 /** When one begins on each day that has time, for a calendar program: empty where one does not say. */
 const StartTimes = ({ minutes, starts, onChange }: StartTimesProps) => (
   <>
@@ -42,15 +34,7 @@ const StartTimes = ({ minutes, starts, onChange }: StartTimesProps) => (
     {WEEKDAYS.map((name, weekday) => {
       const at = starts[weekday] ?? null;
       return minutes[weekday] === 0 ? null : (
-        <TextField
-          key={name}
-          type="time"
-          size="small"
-          label={`${name} from`}
-          value={at === null ? '' : asClock(at)}
-          onChange={({ target }) => onChange(weekday, fromClock(target.value))}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
+        <TimeField key={name} label={`${name} from`} value={at} onChange={(next) => onChange(weekday, next)} />
       );
     })}
   </>

@@ -62,6 +62,7 @@ const view = (over: Partial<SittingsView> = {}): SittingsView => ({
   time: Array.from({ length: 42 }, (_, day) => (day === 2 ? 0 : 20)),
   sittings: [sitting()],
   past: [],
+  clashes: [],
   left: [],
   unknown: [],
   events: [],
@@ -228,6 +229,9 @@ describe('an event', () => {
     minutes: 80,
     name: 'Gala',
     instrumentIds: [clarinet],
+    atMinute: null,
+    minutesOf: [],
+    series: null,
     stay: null,
     calendar: null,
     asImported: false,
@@ -258,9 +262,74 @@ describe('an event', () => {
 
   test('on two instruments says that each of them is played that long, and a holiday does not', () => {
     opened(old({ instrumentIds: [clarinet, trumpet] }));
-    expect(screen.getByText('Each of the 2 is played that long.')).toBeTruthy();
+    expect(screen.getByLabelText('Each of the 2 is played that long')).toBeTruthy();
     tick('Trumpet');
     expect(screen.queryByText(/is played that long/)).toBeNull();
+  });
+
+  test('on two instruments may be played for another time on each', () => {
+    const { log } = opened(old({ instrumentIds: [clarinet, trumpet] }));
+    tick('Each of the 2 is played that long');
+    tap('Less: Trumpet');
+    tap('Keep it so');
+    const minutesOf = [
+      { instrumentId: clarinet, minutes: 80 },
+      { instrumentId: trumpet, minutes: 75 },
+    ];
+    expect(log.mock.calls[0]?.[0]).toMatchObject({ minutes: 80, minutesOf });
+    tick('Each of the 2 is played that long');
+    tap('Keep it so');
+    expect(log.mock.calls[1]?.[0]).toMatchObject({ minutesOf: [] });
+  });
+
+  test('begins at a time where somebody knows it', () => {
+    const { log } = opened(old({ atMinute: 1170 }));
+    expect(screen.getByLabelText<HTMLInputElement>('Begins at, if you know').value).toBe('19:30');
+    fireEvent.change(screen.getByLabelText('Begins at, if you know'), { target: { value: '20:05' } });
+    tap('Keep it so');
+    expect(log.mock.calls[0]?.[0]).toMatchObject({ atMinute: 1205, repeats: null });
+  });
+
+  const series = { key: 'k0', on: on(2), repeats: { weeks: 1, until: on(30) } };
+
+  test('one of a series is changed alone, or all of them are', () => {
+    const { log } = opened(old({ series, asImported: true }));
+    tap('Keep it so');
+    expect(log.mock.calls[0]).toMatchObject([{ on: on(9), repeats: null, insteadOf: 'k1' }, { corrects: undefined }]);
+    fireEvent.click(screen.getByRole('radio', { name: /^All of them: every week until/ }));
+    expect(screen.getByText(/^It comes every week, first on .*: 5 times\.$/)).toBeTruthy();
+    tap('Keep it so');
+    expect(log.mock.calls[1]).toMatchObject([{ on: on(2), repeats: series.repeats }, { corrects: 'k0' }]);
+    expect(log.mock.calls[1]?.[0]).not.toHaveProperty('insteadOf');
+  });
+
+  test('one of a series is left out alone, or all are deleted', () => {
+    const { log, remove } = opened(old({ series, asImported: true }));
+    tap('Leave this one out');
+    expect(log.mock.calls[0]?.[0]).toMatchObject({ insteadOf: 'k1', dropped: true });
+    fireEvent.click(screen.getByRole('radio', { name: /^All of them/ }));
+    tap('Delete all of them');
+    expect(remove.mock.calls[0]?.[0]).toMatchObject({ key: 'k0', on: on(2), series });
+  });
+
+  test('comes again and again once that is said, and not before it says until when', () => {
+    const entering = form();
+    render(
+      <EventSheet
+        playerId={player}
+        instruments={view().instruments}
+        kinds={['rehearsal']}
+        event={entering as never}
+        onClose={nothing}
+      />,
+    );
+    fireEvent.change(screen.getByLabelText('Day'), { target: { value: on(3) } });
+    choose('How often', 'every 2 weeks');
+    expect(screen.getByRole('button', { name: 'Add the rehearsal' }).hasAttribute('disabled')).toBe(true);
+    fireEvent.change(screen.getByLabelText('Until'), { target: { value: on(31) } });
+    expect(screen.getByText(/3 times\.$/)).toBeTruthy();
+    tap('Add the rehearsal');
+    expect(entering.log.mock.calls[0]?.[0]).toMatchObject({ on: on(3), repeats: { weeks: 2, until: on(31) } });
   });
 
   test('that was imported has another in its place, or is left out', () => {

@@ -13,6 +13,8 @@ export function CorrectEvent({ entryKey, said, onClose }: CorrectingProps<'event
   const instruments = shelf.data
     .filter(({ playerId }) => playerId === said.playerId)
     .map(({ id, name }) => ({ instrumentId: id, name }));
-  const old = { ...said, key: entryKey, stay: said.stay ?? null, calendar: null, asImported: false };
+  const { repeats, atMinute = null, minutesOf = [], stay = null, ...rest } = said;
+  const series = repeats ? { key: entryKey, on: said.on, repeats } : null;
+  const old = { ...rest, key: entryKey, atMinute, minutesOf, series, stay, calendar: null, asImported: false };
   return <EventSheet playerId={said.playerId} instruments={instruments} old={old} event={event} onClose={onClose} />;
 }
