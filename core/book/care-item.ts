@@ -66,8 +66,8 @@ export type CareItem = {
   /** Short enough to be done while packing up when it is due. */
   readonly withPackUp?: true;
   /**
-   * Playing makes it dirty or loose, and nothing else does: its days count from the first play after it was done. What has
-   * not been played since is as it was.
+   * Playing makes it dirty or loose, and nothing else does: what has not been played since it was done is as it was, and
+   * its days count from the next play.
    */
   readonly wornBy?: 'playing';
   /** Items whose steps come along when this one is done (the thorough clean holds several). */

@@ -98,7 +98,7 @@ describe('a care clock', () => {
     expect(clockOf(item, facts({ lastDone: lastDone(daysAgo(20)) })).state).toBe('overdue');
   });
 
-  test('what playing wears counts its days from the first play after it was done, and not before one', () => {
+  test('what playing wears is as it was until it is played again, and counts from there', () => {
     const weekly: CareItem = {
       ...item,
       wornBy: 'playing',
@@ -111,11 +111,14 @@ describe('a care clock', () => {
     // A month without playing: as clean as it was, and no day is foreseen where nobody plays.
     expect(stands(weekly, 30)).toMatchObject({ load: 0, state: 'fresh', due: null });
     expect(stands(weekly, 30, 40, 35)).toMatchObject({ load: 0, state: 'fresh' });
-    // Played once since, and left wet: a week from then.
+    // Played once since, three weeks later, and left wet: a week from then.
     expect(stands(weekly, 30, 5)).toMatchObject({ load: 5 / 7, due: { on: addDays(today, 2) } });
     expect(stands(weekly, 30, 12, 1)).toMatchObject({ load: 12 / 7, state: 'overdue' });
-    // Played on the day it was done, after it.
-    expect(stands(weekly, 3, 3)).toMatchObject({ load: 3 / 7 });
+    // Played again before its week was over: its weekday stays its weekday.
+    expect(stands(weekly, 9, 3)).toMatchObject({ load: 9 / 7, state: 'due' });
+    expect(stands(weekly, 6, 0)).toMatchObject({ load: 6 / 7, due: { on: addDays(today, 1) } });
+    // On the very day its week is over.
+    expect(stands(weekly, 9, 2)).toMatchObject({ load: 2 / 7 });
     expect(stands({ ...item, trigger: weekly.trigger }, 30)).toMatchObject({ state: 'overdue' });
     const words = (clock: ItemClock) =>
       clock.because.map((reason) => clockReasonWords(reason, PLAIN_FORMAT).text).join(' ');
@@ -123,7 +126,7 @@ describe('a care clock', () => {
     expect(words(stands(weekly, 30, 5))).toContain('its days count from 2026-11-19, the first play since.');
   });
 
-  test('of somebody who plays again it is due a week after the next play that is foreseen', () => {
+  test('of somebody who plays every day it is due a week after it was done', () => {
     const weekly: CareItem = {
       ...item,
       wornBy: 'playing',
@@ -132,7 +135,7 @@ describe('a care clock', () => {
     // Every day but today, for months; done this morning.
     const plays = playsOn(Array.from({ length: 90 }, (_, ago) => ago + 1));
     const clock = clockOf(weekly, facts({ plays, lastDone: lastDone(today, 600) }));
-    expect(clock.due?.on).toBe(addDays(today, 1 + 7));
+    expect(clock.due?.on).toBe(addDays(today, 7));
   });
 
   test('an every-play item is due after each play and done when done', () => {

@@ -159,24 +159,25 @@ function projectedReasons(due: DueRange, limbs: Limbs, { week }: Forecast): Cloc
   return [{ rule: 'projected', due }, ...(isByPlaying && isNewWeek(week) ? [{ rule: 'new-week', week } as const] : [])];
 }
 
-/** From which day the days of a clock count, and where that is still to come, whether it has begun to count. */
-type Counting = { readonly first: number | null; readonly hasBegun: boolean; readonly because: readonly ClockReason[] };
+/** From which day the days of a clock count; null where that day is not in sight. */
+type Counting = { readonly first: number | null; readonly because: readonly ClockReason[] };
 
-/** What playing wears counts from the first play since it was done; everything else from that day itself. */
+/**
+ * What playing wears counts as everything does, from the day it was done, where it was played again before its time was
+ * over; else from the first play since, for it has been as it was until then.
+ */
 function countingFrom(
   { wornBy }: CareItem,
   { baseline, atWallMinute }: NonNullable<ReturnType<typeof baselineOf>>,
-  { plays }: CareFacts,
-  { today, forecast }: CareSetting,
+  { limbs, facts, setting }: { readonly limbs: Limbs; readonly facts: CareFacts; readonly setting: CareSetting },
 ): Counting {
-  if (wornBy !== 'playing') return { first: dayNumber(baseline.on), hasBegun: true, because: [] };
-  const played = firstPlayedAfter(plays, atWallMinute);
-  const from = played === null ? null : dateOfDay(played);
-  return {
-    first: played ?? firstPlayForeseen(dayNumber(today), forecast),
-    hasBegun: played !== null,
-    because: [{ rule: 'worn-by-playing', from }],
-  };
+  const done = dayNumber(baseline.on);
+  if (wornBy !== 'playing') return { first: done, because: [] };
+  const played = firstPlayedAfter(facts.plays, atWallMinute);
+  const next = played ?? firstPlayForeseen(dayNumber(setting.today), setting.forecast);
+  const days = inDays(limbs, done).days?.value ?? Infinity;
+  if (next !== null && next - done < days) return { first: done, because: [] };
+  return { first: next, because: [{ rule: 'worn-by-playing', from: played === null ? null : dateOfDay(played) }] };
 }
 
 /**
@@ -192,9 +193,9 @@ function limbClock(
   const from = baselineOf(item, facts);
   if (from === null) return standing(item, 'unknown', [{ rule: 'no-history' }, interval, { rule: 'why', item }]);
   const today = dayNumber(setting.today);
-  const { first, hasBegun, because } = countingFrom(item, from, facts, setting);
+  const { first, because } = countingFrom(item, from, { limbs: given, facts, setting });
   const limbs = inDays(given, first ?? today);
-  const days = first === null || !hasBegun ? 0 : Math.max(0, today - first);
+  const days = first === null ? 0 : Math.max(0, today - first);
   const played = playedSince(facts.plays, from.atWallMinute);
   const readings = readLimbs(limbs, days, played);
   const load = Math.max(0, ...readings.map((reading) => reading.load));

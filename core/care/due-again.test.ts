@@ -54,10 +54,14 @@ test('is the day the clock itself foresees, once it has been done', () => {
   );
 });
 
-test('what playing wears is counted from the next play', () => {
-  const worn = (on: number) => dueAgain({ days: limb(7) }, on, { forecast, wornBy: 'playing' }) - on;
-  // Played on each day but Sundays: done on a Saturday it counts from the Monday after.
-  expect([worn(MONDAY), worn(MONDAY + 5)]).toEqual([8, 9]);
-  const never = { ...forecast, playsOn: () => 0 };
-  expect(dueAgain({ days: limb(7) }, MONDAY, { forecast: never, wornBy: 'playing' }) - MONDAY).toBe(90);
+test('what playing wears waits for the next play, where that is later than its time', () => {
+  const worn = (on: number, of: Forecast = forecast) =>
+    dueAgain({ days: limb(7) }, on, { forecast: of, wornBy: 'playing' }) - on;
+  expect([worn(MONDAY), worn(MONDAY + 5)]).toEqual([7, 7]);
+  // Nothing is played for three weeks: a week after the first play.
+  const away = { ...forecast, playsOn: (day: number) => (day - MONDAY <= 20 ? 0 : 1) };
+  expect(worn(MONDAY, away)).toBe(21 + 7);
+  expect(worn(MONDAY + 14, away)).toBe(7 + 7);
+  expect(worn(MONDAY + 15, away)).toBe(7);
+  expect(worn(MONDAY, { ...forecast, playsOn: () => 0 })).toBe(90);
 });

@@ -18,9 +18,11 @@ export function dueAgain(
   on: number,
   { forecast, wornBy }: { readonly forecast: Forecast; readonly wornBy?: CareItem['wornBy'] | undefined },
 ): number {
-  // What playing wears counts from the next play.
-  const from = wornBy === 'playing' ? firstPlayForeseen(on, forecast) : on;
-  return from === null ? on + HORIZON_DAYS : dueCountedFrom(limbs, from, forecast);
+  if (wornBy !== 'playing') return dueCountedFrom(limbs, on, forecast);
+  // What playing wears waits for the next play, where that is later than its time would be.
+  const next = firstPlayForeseen(on, forecast);
+  const isPlayedBefore = next !== null && next - on < (inDays(limbs, on).days?.value ?? Infinity);
+  return next === null ? on + HORIZON_DAYS : dueCountedFrom(limbs, isPlayedBefore ? on : next, forecast);
 }
 
 function dueCountedFrom(limbs: Limbs, on: number, forecast: Forecast): number {

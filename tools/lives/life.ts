@@ -10,6 +10,17 @@ import type { Person } from '#tools/lives/person.ts';
 export const PAGES = ['reeds', 'care', 'calendar'] as const;
 export type PageName = (typeof PAGES)[number];
 
+/** An event of the calendar file as another program reads it, also one that is told as cancelled. */
+export type ToldEvent = {
+  readonly uid: string;
+  readonly sequence: number;
+  readonly isCancelled: boolean;
+  readonly on: LocalDate;
+  readonly summary: string;
+  /** All that it says, to be compared. */
+  readonly content: string;
+};
+
 /** What the pages said at one moment of a day; null where they were not opened. */
 export type Seen = {
   readonly today: TodayView;
@@ -18,6 +29,8 @@ export type Seen = {
   readonly sittings: SittingsView | null;
   /** The calendar as a file for other programs: what each event is and when, by its UID; null where it was not taken. */
   readonly file: ReadonlyMap<string, string> | null;
+  /** The same as a program reads it that subscribes to it: all of it, in its order. */
+  readonly told: readonly ToldEvent[] | null;
 };
 
 /** What somebody did of a day. */

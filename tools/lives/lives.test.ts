@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Breach, Life, Lived, Rule } from '#tools/lives/life.ts';
+import { localDate } from '#core/time/local-date.ts';
+import type { Breach, Life, Lived, Rule, ToldEvent } from '#tools/lives/life.ts';
 import { livesAndRules } from '#tools/lives/all.ts';
 import { live } from '#tools/lives/live.ts';
 
@@ -84,4 +85,31 @@ describe('a rule', () => {
     };
     expect(judged('undone-is-as-before', undone).length).toBeGreaterThan(0);
   }, 60_000);
+
+  test('of a subscriber finds what stands twice, what changes unsaid, what is lost, and what is done and comes back', () => {
+    const [monday, tuesday] = [localDate('2026-11-30'), localDate('2026-12-01')];
+    const told = (over: Partial<ToldEvent> = {}): ToldEvent => ({
+      uid: 'a',
+      sequence: 1,
+      isCancelled: false,
+      on: localDate('2026-12-09'),
+      summary: 'Care of instruments, about 10 min',
+      content: 'as it was',
+      ...over,
+    });
+    const of = (...files: (readonly ToldEvent[])[]) => {
+      const [morning, evening] = files.map((file) => ({ told: file }) as unknown as Lived['days'][number]['morning']);
+      const days = [{ on: monday, morning, evening, deeds: [], lines: [] }] as unknown as Lived['days'];
+      return judged('a-subscriber-believes-it', { days } as Lived).map(({ words }) => words);
+    };
+    expect(of([told()], [told({ sequence: 2, content: 'changed' })])).toEqual([]);
+    expect(of([told()], [told({ sequence: 2, isCancelled: true, content: 'gone' })])).toEqual([]);
+    expect(of([told({ on: monday })], [])).toEqual([]);
+    expect(of([told()], [told(), told()])[0]).toMatch(/twice/);
+    expect(of([told()], [told({ content: 'changed' })])[0]).toMatch(/same sequence/);
+    expect(of([told()], [told({ sequence: 0 })])[0]).toMatch(/sequence 0, and had 1/);
+    expect(of([told({ on: tuesday })], [])[0]).toMatch(/is gone, and nobody was told/);
+    const done = { summary: 'Care of instruments, done', content: 'done' };
+    expect(of([told(done)], [told({ sequence: 2 })])[0]).toMatch(/was done, and is planned again/);
+  });
 });

@@ -18,9 +18,9 @@ import { stepAtHand } from '#core/packup/run-progress.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
 import type { Standing } from '#core/players/player.ts';
 import { BOOK } from '#core/tables/book.ts';
-import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
 import { Refused, type Household } from '#tools/lives/household.ts';
-import type { Deed, PageName, Seen } from '#tools/lives/life.ts';
+import type { Deed, PageName, Seen, ToldEvent } from '#tools/lives/life.ts';
 
 /** Moments of a day by the wall clock, minutes. */
 export const MORNING = 8 * 60;
@@ -157,7 +157,7 @@ export class Person {
       care,
       reeds: opens.includes('reeds') ? await this.reeds() : null,
       sittings: opens.includes('calendar') && withCalendar ? await this.calendar() : null,
-      file: opens.includes('calendar') && withCalendar ? await this.file() : null,
+      ...(opens.includes('calendar') && withCalendar ? await this.file() : { file: null, told: null }),
     };
   }
 
@@ -167,19 +167,27 @@ export class Person {
   }
 
   /** The calendar file, as a program that takes it in reads it. */
-  private async file(): Promise<ReadonlyMap<string, string>> {
+  private async file(): Promise<Pick<Seen, 'file' | 'told'>> {
     const text = await this.house.text(sittingPaths.fileOf(this.id, this.today));
     const events = new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent');
     const of = (event: ICAL.Component, name: string): string => String(event.getFirstPropertyValue(name));
+    const told = events.map((event): ToldEvent => ({
+      uid: of(event, 'uid').replace(/@ulu$/, ''),
+      sequence: Number(of(event, 'sequence')),
+      isCancelled: of(event, 'status') === 'CANCELLED',
+      on: localDate(of(event, 'dtstart').slice(0, 10)),
+      summary: of(event, 'summary'),
+      content: ['dtstart', 'dtend', 'summary', 'description', 'status'].map((name) => of(event, name)).join(' '),
+    }));
     // What was cancelled is told once more, so that other programs take it out.
-    return new Map(
-      events
-        .filter((event) => of(event, 'status') !== 'CANCELLED')
-        .map((event) => [
-          of(event, 'uid').replace(/@ulu$/, ''),
-          ['dtstart', 'dtend', 'summary'].map((name) => of(event, name)).join(' '),
-        ]),
+    const standing = events.filter((event) => of(event, 'status') !== 'CANCELLED');
+    const file = new Map(
+      standing.map((event) => [
+        of(event, 'uid').replace(/@ulu$/, ''),
+        ['dtstart', 'dtend', 'summary'].map((name) => of(event, name)).join(' '),
+      ]),
     );
+    return { file, told };
   }
 
   // ---- playing and caring

@@ -12,6 +12,8 @@ export const life: Life = {
   calendarEvery: 7,
   begin: async (person) => {
     await person.arrive('grown-up', ['key-oil', 'bore-oil', 'screws']);
+    // Sundays are for the instruments.
+    await person.hasTime([0, 0, 0, 0, 0, 0, 90]);
     await person.own('clarinet', 'clarinet');
     await person.own('alto', 'alto-saxophone');
     await person.own('flute', 'flute');
