@@ -97,6 +97,8 @@ export const calendarPreview = object({
       .exact()
       .required(),
   ).required(),
+  /** Series that are not shown: there are too many of them. */
+  hidden: amount().integer().min(0).required(),
   vanished: array(
     object({
       key: clientKey().required(),

@@ -1,6 +1,7 @@
 import ICAL from 'ical.js';
 import { MS_PER_DAY, momentOf, timeIn, valuesOf, type Given, type Reader } from '#core/ics/ics-times.ts';
 import type { IcsBlock, IcsNote } from '#core/ics/read-lines.ts';
+import { realWall } from '#core/time/wall-time.ts';
 
 /** One event of the file. */
 export type IcsEvent = {
@@ -65,6 +66,31 @@ function whenIn(component: ICAL.Component, reader: Reader, line: number): When |
   if (start === null || length === null || recurrenceId === null) return 'no-such-time';
   if (length < 0) return 'event-ends-before-it-starts';
   return length <= LONGEST ? { start, length, recurrenceId: recurrenceId ?? null } : 'event-too-long';
+}
+
+/** What may come again, or names one of a series. */
+const COMES_AGAIN = /^(RRULE|RDATE|RECURRENCE-ID)[;:]/i;
+const STARTS_ON = /^DTSTART(?:;[^:]*)?:(\d{8})/i;
+/** A date is told in a zone somewhere, and may last: within so many days of the window it is read. */
+const ROOM_DAYS = 368;
+
+/**
+ * Is it plain at a glance that an entry lies far outside the days that are read? Ten years of a calendar are mostly over;
+ * taking each entry apart would take most of the time.
+ */
+export function isFarOff(block: IcsBlock, { window: { from, until } }: Reader): boolean {
+  if (block.lines.some(({ text }) => COMES_AGAIN.test(text))) return false;
+  const wall = startsAbout(block);
+  return wall !== null && (wall < from - ROOM_DAYS * MS_PER_DAY || wall > until + ROOM_DAYS * MS_PER_DAY);
+}
+
+/** The day on which an entry begins as it is written, in whatever zone, ms; null where it says none. */
+export function startsAbout({ lines }: IcsBlock): number | null {
+  for (const { text } of lines) {
+    const day = STARTS_ON.exec(text)?.[1];
+    if (day !== undefined) return realWall(`${day}000000`);
+  }
+  return null;
 }
 
 /** One event of the file; null where it says nothing that can be used, which is noted. */

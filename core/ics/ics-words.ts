@@ -30,6 +30,7 @@ const NOTE_WORDS: Readonly<Record<IcsNote['code'], (about: string) => string>> =
   'series-not-understood': (about) =>
     `How often ${about || 'this series'} comes is not understood. Only its first date is here.`,
   'series-cut': (about) => `${about || 'This series'} has too many dates. The later ones were left out.`,
+  'too-many-entries': (about) => `${about} entries of this calendar are too many to be read. Export fewer years.`,
   'second-of-its-name': (about) =>
     `${about || 'This entry'} has the name (UID) of another entry of this file. Only one of them is here.`,
   'only-this-one-moved': (about) =>

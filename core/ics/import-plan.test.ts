@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { ImportedEvent } from '#core/calendar/imported-event.ts';
 import { guessKind } from '#core/ics/guess-kind.ts';
 import { datesBefore, byName, sameCalendar, vanishedFrom } from '#core/ics/beside-before.ts';
-import { mostPlayedOn, previewSeries, takenIn, type SeriesChoice } from '#core/ics/import-plan.ts';
+import { likeliest, mostPlayedOn, previewSeries, takenIn, type SeriesChoice } from '#core/ics/import-plan.ts';
 import type { IcsDate, IcsSeries } from '#core/ics/ics-series.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
@@ -248,5 +248,22 @@ describe('a file beside what was taken before', () => {
     const found = [...datesBefore(file, byName(taken))];
     expect(new Set(found.map(([, one]) => one)).size).toBe(1000);
     expect(found.every(([is, was]) => is.on === was.on)).toBe(true);
+  });
+
+  test('of more series than anybody ticks the likeliest are shown, in their order, and the rest is counted', () => {
+    const many = Array.from({ length: 3000 }, (_, at) =>
+      series(`n${at}`, date(3000 - at, { summary: at % 3 === 0 ? 'Gala' : 'Dentist' })),
+    );
+    const known = before([series('n1', date(2999))], choice('n1'));
+    const all = previewSeries(many, known, setting);
+    const { shown, hidden } = likeliest(all);
+    expect([shown.length, hidden]).toEqual([1000, 2000]);
+    // What was taken before, and only galas beside it, those that come first.
+    expect(shown.map(({ uid }) => uid)).toContain('n1');
+    expect(shown.filter(({ name }) => name !== 'Gala').map(({ uid }) => uid)).toEqual(['n1']);
+    expect(shown.at(-1)?.uid).toBe('n2997');
+    expect(likeliest(all.slice(0, 9))).toEqual({ shown: all.slice(0, 9), hidden: 0 });
+    const long = all.slice(0, 900).map((one) => ({ ...one, uid: `${one.uid} ${'x'.repeat(900)}` }));
+    expect(JSON.stringify(likeliest(long).shown).length).toBeLessThan(400_000);
   });
 });

@@ -111,6 +111,25 @@ export function previewSeries(
   });
 }
 
+/** Series that are shown at once, and letters of their names: nobody ticks more, and no more dates are taken in. */
+const [MOST_SHOWN, MOST_LETTERS] = [MOST_IMPORTED, 200_000];
+
+/**
+ * The series somebody is likeliest to want, where a file has more than can be shown: what was taken before, what its name
+ * says, then what begins first; in the order they had.
+ */
+export function likeliest(all: readonly SeriesPreview[]): { readonly shown: SeriesPreview[]; readonly hidden: number } {
+  const rank = ({ state, taken }: SeriesPreview): number => (state === 'new' ? (taken ? 1 : 2) : 0);
+  const wanted = new Set<SeriesPreview>();
+  let letters = 0;
+  for (const one of all.toSorted((a, b) => rank(a) - rank(b) || (a.first < b.first ? -1 : 1))) {
+    letters += one.uid.length + one.name.length;
+    if (wanted.size === MOST_SHOWN || letters > MOST_LETTERS) break;
+    wanted.add(one);
+  }
+  return { shown: all.filter((one) => wanted.has(one)), hidden: all.length - wanted.size };
+}
+
 /** What the player takes of a series, and as what. */
 export type SeriesChoice = {
   readonly uid: string;

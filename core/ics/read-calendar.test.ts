@@ -308,6 +308,28 @@ describe('a calendar file', () => {
     expect(codes(read(calendar(...at('18', 'SEQUENCE:1'), ...at('19'))))).toEqual([]);
   });
 
+  test('what lies far off is passed over at a glance, but for what may come again', () => {
+    const old = (...more: string[]) => event('DTSTART:19990105T190000', 'SUMMARY:Band', ...more);
+    const reads = (...lines: string[]) => read(calendar(...lines)).series.map((one) => one.dates.length);
+    expect(reads(...old())).toEqual([]);
+    expect(reads(...old('RRULE:FREQ=YEARLY'))[0]).toBeGreaterThan(0);
+    expect(reads(...old('RDATE:20261205T190000'))).toEqual([1]);
+    expect(reads(...event('RECURRENCE-ID:19990105T190000', 'DTSTART:20261205T190000'))).toEqual([1]);
+    // Nothing wrong with it is said either: it is over.
+    expect(codes(read(calendar(...old('DTEND:19980105T190000'))))).toEqual([]);
+    // Folded, and with its zone beside it.
+    expect(reads(...event('DTSTART;TZID=Europe/', ' Berlin:20261205T190000'))).toEqual([1]);
+  });
+
+  test('of more entries than anybody has the first twenty thousand are read, and that is said', () => {
+    const many = Array.from({ length: 20_002 }, (_, at) =>
+      ['BEGIN:VEVENT', `UID:n${at}`, 'DTSTART;VALUE=DATE:20261205', 'END:VEVENT'].join('\r\n'),
+    );
+    const { series, notes } = read(calendar(...many));
+    expect(series).toHaveLength(20_000);
+    expect(notes).toEqual([{ code: 'too-many-entries', line: null, about: '2' }]);
+  });
+
   test('of five thousand events every one is read', () => {
     const many = Array.from({ length: 5000 }, (_, at) =>
       event(

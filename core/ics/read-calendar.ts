@@ -1,5 +1,5 @@
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { readEvent, type IcsEvent } from '#core/ics/ics-event.ts';
+import { isFarOff, readEvent, startsAbout, type IcsEvent } from '#core/ics/ics-event.ts';
 import {
   cancelledOf,
   effortOf,
@@ -26,6 +26,9 @@ export type IcsCalendar = {
   readonly notes: readonly IcsNote[];
 };
 
+/** More entries that may be of use have no calendar of somebody who plays. */
+const MOST_ENTRIES = 20_000;
+
 export type IcsRefusal = { readonly code: 'ics-too-large' | 'ics-no-calendar' };
 
 /** What a calendar calls itself; null where it does not. */
@@ -34,19 +37,21 @@ function nameIn({ properties }: IcsFile): string | null {
   return name === '' ? null : name;
 }
 
+/** Where everything lies that a file has, as far as it begins: before the days that are read, after them, or else. */
+function whereAll(starts: readonly number[], { window: { from, until } }: Reader): 'over' | 'later' | 'outside' {
+  if (starts.every((ms) => ms < from)) return 'over';
+  return starts.every((ms) => ms > until) ? 'later' : 'outside';
+}
+
+type Emptiness = { readonly file: IcsFile; readonly parsed: readonly IcsEvent[]; readonly isCancelled: boolean };
 /** Why a file has nothing to take in: what is there, and where it lies. */
-function whyEmpty(
-  { events, tasks }: IcsFile,
-  parsed: readonly IcsEvent[],
-  { window: { from, until } }: Reader,
-  isCancelled: boolean,
-): IcsCalendar['empty'] {
+function whyEmpty({ file, parsed, isCancelled }: Emptiness, reader: Reader): IcsCalendar['empty'] {
+  const { events, tasks } = file;
   if (events.length === 0) return tasks > 0 ? 'tasks' : 'nothing';
-  if (parsed.length === 0) return 'not-understood';
+  const farOff = events.filter((block) => isFarOff(block, reader)).map((block) => startsAbout(block) ?? 0);
+  if (parsed.length === 0 && farOff.length === 0) return 'not-understood';
   if (isCancelled) return 'cancelled';
-  const begins = parsed.map(({ start }) => momentOf(start));
-  if (begins.every((ms) => ms < from)) return 'over';
-  return begins.every((ms) => ms > until) ? 'later' : 'outside';
+  return whereAll([...parsed.map(({ start }) => momentOf(start)), ...farOff], reader);
 }
 
 /**
@@ -59,7 +64,10 @@ export function readCalendar(reading: ReadingIcs): Outcome<IcsCalendar, IcsRefus
   if (!file.isCalendar) return fail({ code: 'ics-no-calendar' });
   const notes = [...file.notes];
   const reader = readerOf(file, reading, (note) => void notes.push(note));
-  const parsed = file.events.flatMap((block) => readEvent(block, reader) ?? []);
+  const near = file.events.filter((block) => !isFarOff(block, reader));
+  if (near.length > MOST_ENTRIES)
+    notes.push({ code: 'too-many-entries', line: null, about: String(near.length - MOST_ENTRIES) });
+  const parsed = near.slice(0, MOST_ENTRIES).flatMap((block) => readEvent(block, reader) ?? []);
   const byUid = grouped(parsed, ({ uid }) => uid);
   const isOnlyCancelling = file.properties.get('METHOD')?.trim().toUpperCase() === 'CANCEL';
   const cancelled = [...byUid].flatMap(([uid, all]) =>
@@ -75,7 +83,7 @@ export function readCalendar(reading: ReadingIcs): Outcome<IcsCalendar, IcsRefus
     series: series.sort((a, b) => ((a.dates[0]?.on ?? '') < (b.dates[0]?.on ?? '') ? -1 : 1)),
     cancelled,
     isOnlyCancelling,
-    empty: series.length > 0 ? null : whyEmpty(file, parsed, reader, cancelled.length > 0),
+    empty: series.length > 0 ? null : whyEmpty({ file, parsed, isCancelled: cancelled.length > 0 }, reader),
     notes: notes.sort((a, b) => (a.line ?? 0) - (b.line ?? 0)),
   });
 }

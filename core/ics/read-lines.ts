@@ -16,7 +16,8 @@ export type IcsNote = {
     | 'series-not-understood'
     | 'series-cut'
     | 'only-this-one-moved'
-    | 'second-of-its-name';
+    | 'second-of-its-name'
+    | 'too-many-entries';
   readonly line: number | null;
   /** What it is about: a name, a zone. */
   readonly about: string;

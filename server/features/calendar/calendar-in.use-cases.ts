@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { eventWords } from '#core/calendar/event.ts';
 import type { ImportedEvent } from '#core/calendar/imported-event.ts';
 import { sameCalendar, vanishedFrom } from '#core/ics/beside-before.ts';
-import { MOST_IMPORTED, previewSeries, takenIn } from '#core/ics/import-plan.ts';
+import { likeliest, MOST_IMPORTED, previewSeries, takenIn } from '#core/ics/import-plan.ts';
 import { emptyWords, noteWords } from '#core/ics/ics-words.ts';
 import type { IcsCalendar } from '#core/ics/read-calendar.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
@@ -79,13 +79,18 @@ export async function previewOf(
     id,
     usualMinutes: services.readings.of(id)?.situation(now.on).plays.forecast.week.meanMinutes ?? [],
   }));
-  const series = previewSeries(file.series, before, { own: played, today: now.on });
+  const { shown: series, hidden } = likeliest(previewSeries(file.series, before, { own: played, today: now.on }));
   return succeed({
     calendar,
     calledNow,
     isKnown,
     empty: series.length > 0 ? null : emptyWords(file.empty ?? 'own'),
-    series: series.map((one) => ({ ...one, instrumentIds: [...one.instrumentIds] })),
+    series: series.map((one) => ({
+      ...one,
+      name: [...one.name].slice(0, LONGEST_NAME).join(''),
+      instrumentIds: [...one.instrumentIds],
+    })),
+    hidden,
     vanished: vanishedFrom(file, before, now.on).map((one) => ({
       key: one.key,
       on: one.on,

@@ -78,7 +78,7 @@ type ReviewProps = Omit<ImportSheetProps, 'onClose'> & {
 
 /** What the file holds, to be ticked, and what has vanished from it. */
 function Review({ playerId, taking, file, preview, onClose }: ReviewProps) {
-  const { calendar, calledNow, empty, series, vanished, notes, instruments, isKnown } = preview;
+  const { calendar, calledNow, empty, series, hidden, vanished, notes, instruments, isKnown } = preview;
   const [choices, setChoices] = useState<readonly Choice[]>(() =>
     series.map(({ uid, what, instrumentIds, taken }) => ({ uid, what, instrumentIds, taken })),
   );
@@ -116,6 +116,12 @@ function Review({ playerId, taking, file, preview, onClose }: ReviewProps) {
         <Typography>{empty}</Typography>
       ) : (
         <ImportSeries series={series} choices={choices} instruments={instruments} onChange={change} />
+      )}
+      {hidden > 0 && (
+        <Typography>
+          {hidden === 1 ? '1 more entry is' : `${hidden} more entries are`} not shown: there are too many. Export fewer
+          years to see them.
+        </Typography>
       )}
       <ImportVanished vanished={vanished} dropped={dropped} onChange={setDropped} />
       <SheetEnd
