@@ -147,6 +147,8 @@ export const sittingsView = object({
       .exact()
       .required(),
   ).required(),
+  /** Instruments that are stopped, and why: nothing is planned for them until somebody has looked. */
+  stopped: array(namedInstrument.shape({ heading: text().required() })).required(),
   /** What of the calendar does not go together. */
   clashes: array(text().required()).required(),
   left: array(placedItem).required(),

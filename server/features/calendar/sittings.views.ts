@@ -1,6 +1,7 @@
 import { eventWords, lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import { asSentence, duration, type Format } from '#core/explain/format.ts';
 import { eventClashes, setTooNear } from '#core/calendar/event-clashes.ts';
+import { isLaidBy } from '#core/faults/faults-standing.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
@@ -106,6 +107,15 @@ const unknownViews = ({ own, today }: Weeks): SittingsView['unknown'] =>
     return count === 0 ? [] : [{ instrumentId: id, name, count }];
   });
 
+/** Instruments that are laid by: their care waits, and it is said here, too. */
+const stoppedViews = ({ own, today }: Weeks): SittingsView['stopped'] =>
+  own.flatMap(({ instrument: { id, name }, situation }) => {
+    const { faults } = situation(today);
+    return faults.stopped === null || !isLaidBy(faults)
+      ? []
+      : [{ instrumentId: id, name, heading: faults.stopped.rule.heading }];
+  });
+
 /** What does not go together of what is on, and of what the player has set. */
 function clashesOf({ own, events, due, today }: Weeks, format: Format): string[] {
   const instruments = own.map(({ instrument: { id, name } }) => ({ instrumentId: id, name }));
@@ -148,6 +158,7 @@ function viewOf(weeks: Weeks, services: Services): SittingsView {
     time: [...of.time],
     sittings: sittingViews(weeks),
     past: pastViews(weeks, services),
+    stopped: stoppedViews(weeks),
     clashes: clashesOf(weeks, format),
     left: left.map((one) => placedView(one, [], null, weeks)),
     unknown: unknownViews(weeks),

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { faultBook, faultPaths, faultsPage } from '#contract/faults.ts';
+import { sittingPaths, sittingsView } from '#contract/sittings.ts';
 import { aKey, furnishedServer, NOW, playBody, TODAY, type TestServer } from '#server/testing/test-server.ts';
 
 let server: TestServer;
@@ -115,6 +116,11 @@ describe('what stops an instrument', () => {
     await answer(key, 'wooden/line', 'yes').expect(201);
     const { stopped, open } = await page();
     expect(stopped).toMatchObject({ key, mayBePlayed: false, clearedBy: 'bench' });
+    // The calendar names it, and asks nothing of it.
+    const { body } = await server.api().get(sittingPaths.of('ada', TODAY)).expect(200);
+    const weeks = sittingsView.validateSync(body, { strict: true });
+    expect(weeks.stopped).toMatchObject([{ instrumentId: 'clarinet', heading: stopped?.heading }]);
+    expect(weeks.sittings.flatMap(({ items }) => items).map((one) => one.instrumentId)).not.toContain('clarinet');
     expect(open?.question).toBeNull();
     await end(key, 'nobody').expect(409);
     await end(key, 'self').expect(409);

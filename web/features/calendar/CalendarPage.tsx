@@ -19,7 +19,12 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { NextSitting } from '#web/features/calendar/compartments/NextSitting.tsx';
 import { DayByDay } from '#web/features/calendar/compartments/DayByDay.tsx';
-import { FindsNoDay, GoesNotTogether, InNoSittingYet } from '#web/features/calendar/parts/NotPlaced.tsx';
+import {
+  FindsNoDay,
+  GoesNotTogether,
+  InNoSittingYet,
+  StoppedInstruments,
+} from '#web/features/calendar/parts/NotPlaced.tsx';
 
 type LoadedProps = {
   readonly view: SittingsView;
@@ -39,6 +44,7 @@ function Loaded({ view, playerId, chosen }: LoadedProps) {
         <SixWeeks view={view} playerId={playerId} chosen={chosen} moves={moves} />
       </Box>
       <Column>
+        <StoppedInstruments stopped={view.stopped} />
         <GoesNotTogether clashes={view.clashes} />
         <NextSitting view={view} busy={busy} onStart={start} />
         <FindsNoDay left={view.left} />

@@ -47,3 +47,16 @@ export const GoesNotTogether = ({ clashes }: { readonly clashes: readonly string
       ))}
     </Alert>
   );
+
+/** Instruments that are stopped: nothing is planned for them, and why stands here. */
+export const StoppedInstruments = ({ stopped }: Pick<SittingsView, 'stopped'>) =>
+  stopped.map(({ instrumentId, name, heading }) => (
+    <Alert key={instrumentId} severity="warning">
+      <Box sx={{ overflowWrap: 'anywhere' }}>
+        {name}: {heading}. Nothing is planned for it until somebody has looked.{' '}
+        <MuiLink component={Link} to={`/faults/${instrumentId}`} color="inherit" sx={TALL_LINK}>
+          See it
+        </MuiLink>
+      </Box>
+    </Alert>
+  ));

@@ -15,6 +15,7 @@ import { BenchTermsSheet } from '#web/features/calendar/parts/BenchTermsSheet.ts
 import { EventSheet } from '#web/features/calendar/parts/EventSheet.tsx';
 import { ImportSeries, type Choice } from '#web/features/calendar/parts/ImportSeries.tsx';
 import { ImportVanished } from '#web/features/calendar/parts/ImportVanished.tsx';
+import { GoesNotTogether, StoppedInstruments } from '#web/features/calendar/parts/NotPlaced.tsx';
 import { OneOrAll } from '#web/features/calendar/parts/OneOrAll.tsx';
 import { SittingDays } from '#web/features/calendar/parts/SittingDays.tsx';
 import { SittingSheet } from '#web/features/calendar/parts/SittingSheet.tsx';
@@ -62,6 +63,7 @@ const view = (over: Partial<SittingsView> = {}): SittingsView => ({
   time: Array.from({ length: 42 }, (_, day) => (day === 2 ? 0 : 20)),
   sittings: [sitting()],
   past: [],
+  stopped: [],
   clashes: [],
   left: [],
   unknown: [],
@@ -434,6 +436,20 @@ describe('a calendar file', () => {
     const { container } = render(<ImportVanished vanished={[]} dropped={[]} onChange={onChange} />);
     expect(container.textContent).toBe('');
   });
+});
+
+test('what is stopped and what does not go together is said, and nothing where nothing is wrong', () => {
+  const none = render(<GoesNotTogether clashes={[]} />);
+  expect(none.container.textContent).toBe('');
+  render(
+    <MemoryRouter>
+      <GoesNotTogether clashes={['Two stays overlap.']} />
+      <StoppedInstruments stopped={[{ instrumentId: trumpet, name: 'Trumpet', heading: 'A brace is loose' }]} />
+    </MemoryRouter>,
+  );
+  expect(screen.getByText('Two stays overlap.')).toBeTruthy();
+  expect(screen.getByText(/^Trumpet: A brace is loose\. Nothing is planned for it/)).toBeTruthy();
+  expect(screen.getByRole('link', { name: 'See it' }).getAttribute('href')).toBe('/faults/trumpet');
 });
 
 describe('when one has time', () => {
