@@ -12,7 +12,8 @@ import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
 import { addDays } from '#core/time/local-date.ts';
 import type { ReedDaysView } from '#contract/reed-views.ts';
 import type { SittingsView } from '#contract/sittings.ts';
-import { startOn, type Weeks } from '#server/features/calendar/sitting-weeks.ts';
+import type { Weeks } from '#server/features/calendar/sitting-weeks.ts';
+import { startOn } from '#server/features/calendar/weeks-read.ts';
 
 /** "Clarinet: wash the swab. Wash the swab in warm water. Hang it up." A line for each thing. */
 function stepLines({ own, today }: Weeks, things: readonly { instrumentId: InstrumentId; itemId: CareItemId }[]) {

@@ -1,56 +1,18 @@
-import { isLaidBy } from '#core/faults/faults-standing.ts';
-import { createHash, randomUUID } from 'node:crypto';
-import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
+import { randomUUID } from 'node:crypto';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { succeed, type Outcome } from '#core/kernel/outcome.ts';
-import { planRun } from '#core/packup/plan-run.ts';
-import type { PlayerAbilities } from '#core/players/player.ts';
 import { ofInstrument, ofPlayer, type Subject } from '#core/record/fact.ts';
-import { runPartOf } from '#core/situation/run-part-of.ts';
-import { lessTime, tooLong } from '#core/sittings/fit-sittings.ts';
-import { dueThings, sittingsOf, timeOf, type DueThing } from '#core/sittings/due-things.ts';
-import {
-  carriedOn,
-  freshSittings,
-  shownAgain,
-  withShownDays,
-  type LastDoneOn,
-  type ShownSitting,
-} from '#core/sittings/shown-plan.ts';
-import type { PlannedSittings } from '#core/sittings/plan-sittings.ts';
-import { costOfSittings, sittingBreaches, type SittingPlan, type Sittings } from '#core/sittings/sittings.ts';
-import { addDays, dayNumber, daysBetween, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
-import type { AnsweredSittings, StoredSittings } from '#server/features/calendar/stored-sittings.ts';
-import type { Failure } from '#server/failure.ts';
+import { fittingPlan } from '#core/sittings/fit-sittings.ts';
+import { carriedOn, freshSittings, shownAgain, type LastDoneOn, type ShownSitting } from '#core/sittings/shown-plan.ts';
+import { costOfSittings, sittingBreaches, type SittingPlan } from '#core/sittings/sittings.ts';
+import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import { recordTrouble } from '#server/db/record-trouble.ts';
-import type { Reading } from '#server/readings.ts';
-import { inTurns } from '#server/turns.ts';
+import type { Failure } from '#server/failure.ts';
+import { minutesBy } from '#server/features/calendar/sitting-minutes.ts';
+import type { AnsweredSittings, StoredSittings } from '#server/features/calendar/stored-sittings.ts';
+import { questionOf, readWeeks, type WeeksRead } from '#server/features/calendar/weeks-read.ts';
 import type { Services } from '#server/services.ts';
 import { plannedToday } from '#server/wall-clock.ts';
-
-/** More than this at once is a fleet's plan: the most pressing are planned, and it is said where that stops. */
-const MOST_PLANNED = 240;
-/** Days back that are told. */
-const DAYS_TOLD = 14;
-/** Times a plan is made anew because the planner of runs needs longer than the day has: first by search alone. */
-const ROUGH_ROUNDS = 2;
-const MOST_ROUNDS = 4;
-
-/** Everything the six weeks of one player are planned from, read once. */
-export type WeeksRead = {
-  readonly playerId: PlayerId;
-  readonly today: LocalDate;
-  readonly own: readonly Reading[];
-  /** Those of the last two weeks among them. */
-  readonly events: readonly CalendarEvent[];
-  readonly due: readonly DueThing[];
-  /** Things that fall due, too, and are not planned: others are more pressing. */
-  readonly beyond: number;
-  readonly of: Sittings;
-  readonly said: readonly number[] | null;
-  /** The minute of the day at which one begins, by weekday; null where nobody has said. */
-  readonly startsAt: readonly (number | null)[] | null;
-};
 
 /** The weeks as they are shown: what was read, the plan, and the sittings under their names. */
 export type Weeks = WeeksRead & {
@@ -59,105 +21,11 @@ export type Weeks = WeeksRead & {
   readonly shown: readonly ShownSitting[];
 };
 
-function read({ readings, instruments, calendar }: Services, playerId: PlayerId, today: LocalDate): WeeksRead {
-  const own = instruments
-    .all()
-    .filter((one) => one.playerId === playerId)
-    .flatMap(({ id }) => readings.of(id) ?? [])
-    .filter(({ instrument }) => instrument.leftOn === null);
-  const events = calendar.of(playerId).filter((event) => lastDayOf(event) >= addDays(today, -DAYS_TOLD));
-  const pins = calendar.pinsOf(playerId);
-  const ownTime = calendar.timeOf(playerId);
-  const time = timeOf(ownTime, events, today);
-  const all = own
-    // What is laid by waits until somebody has looked at it.
-    .filter(({ situation }) => !isLaidBy(situation(today).faults))
-    .flatMap(({ situation, player }) => dueThings(situation(today), { events, pins }, player))
-    .toSorted((a, b) => a.thing.due - b.thing.due || b.thing.lateDay - a.thing.lateDay);
-  const pressing = all.slice(0, MOST_PLANNED);
-  const due = withShownDays(pressing, calendar.shownTo(playerId)?.sittings ?? [], { today, time });
-  const beyond = all.length - pressing.length;
-  const startsAt = calendar.startsOf(playerId);
-  return { playerId, today, own, events, due, beyond, said: ownTime, startsAt, of: sittingsOf(due, time) };
-}
-
-/** What is asked of a plan, as a digest: two questions that differ in nothing but where things lay before are one. */
-function questionOf({ today, due, of }: WeeksRead): string {
-  const things = due.map(({ thing, clock }) => [
-    { ...thing, shown: [], barred: [...thing.barred] },
-    clock.lastDone?.on ?? null,
-  ]);
-  return createHash('sha256')
-    .update(JSON.stringify([today, of.time, things]))
-    .digest('hex');
-}
-
 /** A plan that was shown, read beside today's record; null where it does not fit it. */
 function keptPlan({ due, of }: WeeksRead, { days: kept }: AnsweredSittings): SittingPlan | null {
   const days = new Map(kept.map(({ id, days: its }) => [id, its]));
   const plan = due.map(({ thing }) => days.get(thing.id) ?? []);
   return days.size === due.length && sittingBreaches(of, plan).length === 0 ? plan : null;
-}
-
-type LearnedOf = Services['packup']['learnedMinutes'];
-
-/** The minutes learned of each instrument, read once for all the sittings it is in. */
-function learnedOnce({ packup }: Services): LearnedOf {
-  const known = new Map<string, ReturnType<LearnedOf>>();
-  return (parts, player) =>
-    new Map(
-      parts.flatMap((part) => {
-        const mine = known.get(part.instrumentId) ?? packup.learnedMinutes([part], player);
-        known.set(part.instrumentId, mine);
-        return [...mine];
-      }),
-    );
-}
-
-/** What a sitting takes by the planner of runs, which knows what is opened once for two things, and what waits. */
-function minutesOfRun({ own, today }: WeeksRead, things: readonly DueThing[], learnedOf: LearnedOf): number {
-  const parts = own.flatMap(({ instrument, situation, wetness }) => {
-    const mine = things.filter(({ instrumentId }) => instrumentId === instrument.id).map(({ clock }) => clock.item.id);
-    const share = { items: [...new Set(mine)], play: null, wetness: wetness() };
-    return mine.length === 0 ? [] : [runPartOf(situation(today), share)];
-  });
-  const [first] = own;
-  const player: (PlayerAbilities & { readonly id: PlayerId }) | undefined = first?.player;
-  if (player === undefined || parts.length === 0) return 0;
-  return planRun({ parts, player, minutesAtHand: null, learned: learnedOf(parts, player) }).elapsedMinutes;
-}
-
-/** A plan with what each of its sittings takes, by its day. */
-type Timed = Pick<PlannedSittings, 'plan' | 'gap'> & { readonly minutes: ReadonlyMap<number, number> };
-
-/** The minutes of each sitting of a plan, by its day. */
-async function timed(known: WeeksRead, plan: SittingPlan, learnedOf: LearnedOf): Promise<Timed['minutes']> {
-  const found = await inTurns([...new Set(plan.flat())], (day) => {
-    const things = known.due.filter((_, at) => plan[at]?.includes(day));
-    return [[day, minutesOfRun(known, things, learnedOf)] as const];
-  });
-  return new Map(found);
-}
-
-/**
- * A plan whose sittings fit their days by the planner of runs: minutes of things are added up to plan them, and where a
- * sitting then takes longer than its day has, that day is given so much less and the plan is made anew. A search finds
- * most of that out, before the plan is made as well as it can be.
- */
-async function fittingPlan(read: WeeksRead, services: Services): Promise<Timed> {
-  const learnedOf = learnedOnce(services);
-  const wholeTime = read.of.time;
-  let time = wholeTime;
-  for (let round = 1; ; round++) {
-    const isRough = round <= ROUGH_ROUNDS;
-    const work = isRough ? 'roughSittings' : 'sittings';
-    const { plan, gap } = await services.desk.ask(work, { problem: { ...read.of, time }, wholeTime });
-    const minutes = await timed(read, plan, learnedOf);
-    const over = tooLong(read.of, minutes);
-    if (!isRough && (over.length === 0 || round >= MOST_ROUNDS)) return { plan, gap, minutes };
-    if (over.length > 0) time = lessTime(read.of, plan, { over, time });
-    else round = Math.max(round, ROUGH_ROUNDS);
-  }
 }
 
 /** What the weeks hang on. */
@@ -199,7 +67,10 @@ function asBefore(read: WeeksRead, question: string, stored: StoredSittings | un
 /** Plans the weeks anew, each sitting under the name of the one it was before. */
 async function planned(services: Services, read: WeeksRead, stored: StoredSittings | undefined): Promise<Weeks> {
   const { today } = read;
-  const { plan, gap, minutes } = await fittingPlan(read, services);
+  const { plan, gap, minutes } = await fittingPlan(read.of, {
+    planned: (asked, isRough) => services.desk.ask(isRough ? 'roughSittings' : 'sittings', asked),
+    minutesOf: minutesBy(services, read),
+  });
   const fresh = freshSittings(read.due, plan, { today }).map((one) => ({
     ...one,
     minutes: Math.max(1, Math.round(minutes.get(daysBetween(today, one.on)) ?? one.minutes)),
@@ -223,7 +94,7 @@ export function keptIfItCan(keep: () => void): void {
 /** What is shown, planned anew or as it was, and kept. */
 async function shownWeeks(services: Services, playerId: PlayerId, today: LocalDate): Promise<Weeks> {
   const { calendar, atOnce } = services;
-  const known = read(services, playerId, today);
+  const known = readWeeks(services, playerId, today);
   const question = questionOf(known);
   const stored = calendar.shownTo(playerId);
   const weeks = asBefore(known, question, stored) ?? (await planned(services, known, stored));
@@ -256,9 +127,5 @@ export async function weeksOf(
   });
   return succeed(await weeks.wait(services.caller.left, ({ done }) => done));
 }
-
-/** The minute of the day at which a sitting begins; null where nobody has said. */
-export const startOn = ({ startsAt }: Pick<Weeks, 'startsAt'>, on: LocalDate): number | null =>
-  startsAt?.[weekdayOfDay(dayNumber(on))] ?? null;
 
 export const costOfWeeks = ({ of, plan }: Weeks) => costOfSittings(of, plan);

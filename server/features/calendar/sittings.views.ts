@@ -22,7 +22,8 @@ import { dueBefore, onOwnDates, type SittingPlan } from '#core/sittings/sittings
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { DoneItemView, PlacedItemView, SittingsView } from '#contract/sittings.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import { costOfWeeks, startOn, weeksOf, type Weeks } from '#server/features/calendar/sitting-weeks.ts';
+import { costOfWeeks, weeksOf, type Weeks } from '#server/features/calendar/sitting-weeks.ts';
+import { startOn } from '#server/features/calendar/weeks-read.ts';
 import type { Services } from '#server/services.ts';
 
 const countOf = (plan: SittingPlan): number => new Set(plan.flat()).size;
