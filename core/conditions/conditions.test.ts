@@ -190,7 +190,12 @@ describe('clocks under a condition', () => {
     done: LocalDate | null,
     choices: MethodChoices = {},
   ) => {
-    const plays = playColumns(new Int32Array(0), new Int32Array(0));
+    // Played every day: what playing wears runs as everything does.
+    const days = Array.from({ length: 60 }, (_, at) => wallMinute(ago(60 - at), 1200));
+    const plays = playColumns(
+      Int32Array.from(days),
+      Int32Array.from(days, () => 40),
+    );
     const context = {
       ...plainContext(BOOK, 'clarinet', usualBuild(BOOK.kinds['clarinet'])),
       conditions: idsInForce(conditions, TODAY, settingOf('clarinet', choices)),
