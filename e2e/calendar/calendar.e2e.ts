@@ -144,7 +144,7 @@ describe('the calendar', () => {
     await tap(page, 'Take in 3 dates');
     await sees(page, '3 dates of Tideway Wind Band are in your calendar.');
     rmSync(folder, { recursive: true });
-    await sees(page, 'Band practice, 1 h 30 min');
+    await sees(page, 'Band practice at 19:00, 1 h 30 min');
     expect((await weeks()).events.filter(({ what }) => what === 'rehearsal')).toHaveLength(3);
   }, 300_000);
 

@@ -15,6 +15,7 @@ export const CALENDAR_EXAMPLES: TriedKinds = {
         on: '2026-12-20',
         until: null,
         minutes: 80,
+        minutesOf: [],
         name: null,
         instrumentIds: ['clarinet'],
       },

@@ -1,3 +1,4 @@
+import { Box, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import type { RibbonMark } from '#web/features/calendar/parts/ribbon-lanes.ts';
 
@@ -74,6 +75,46 @@ const SHAPES: Readonly<Record<RibbonMark['kind'], (place: Place) => ReactNode>> 
     />
   ),
 };
+
+/** What each shape says, beside it. */
+const MEANS: Readonly<Record<RibbonMark['kind'], string>> = {
+  audience: 'an audience',
+  rehearsal: 'a rehearsal',
+  off: 'a holiday or a journey',
+  away: 'at the bench',
+  range: 'may fall due',
+  due: 'probably falls due',
+  planned: 'care planned',
+  done: 'care done',
+  'break-in': 'a reed is broken in',
+  order: 'order reeds',
+};
+const KINDS = Object.keys(MEANS) as RibbonMark['kind'][];
+const KEY = { width: 26, height: 20 };
+
+type RibbonKeyProps = { readonly shown: ReadonlySet<RibbonMark['kind']>; readonly first?: ReactNode };
+
+/** What the shapes that are there mean, each drawn once. */
+export const RibbonKey = ({ shown, first }: RibbonKeyProps) => (
+  <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 0.5, mt: 0.5 }}>
+    {first}
+    {KINDS.filter((kind) => shown.has(kind)).map((kind) => (
+      <KeyEntry key={kind} words={MEANS[kind]}>
+        {SHAPES[kind]({ left: 0, right: KEY.width, middle: KEY.height / 2 })}
+      </KeyEntry>
+    ))}
+  </Box>
+);
+
+/** A shape with what it means. */
+export const KeyEntry = ({ words, children }: { readonly words: string; readonly children: ReactNode }) => (
+  <Typography variant="body2" color="text.secondary" sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+    <svg width={KEY.width} height={KEY.height} aria-hidden>
+      {children}
+    </svg>
+    {words}
+  </Typography>
+);
 
 type RibbonMarksProps = {
   readonly marks: readonly RibbonMark[];

@@ -14,7 +14,7 @@ import {
   type RibbonLane,
   type RibbonSitting,
 } from '#web/features/calendar/parts/ribbon-lanes.ts';
-import { RibbonMarks } from '#web/features/calendar/parts/RibbonMarks.tsx';
+import { KeyEntry, RibbonKey, RibbonMarks } from '#web/features/calendar/parts/RibbonMarks.tsx';
 import { MovesDrawing } from '#web/ui/MovesDrawing.tsx';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { useMoves, type Cell } from '#web/ui/use-moves.ts';
@@ -34,6 +34,9 @@ const BRASS = 'var(--ulu-palette-brass-main)';
 
 type Drawn = { readonly today: LocalDate; readonly size: RibbonSize; readonly height: number };
 
+/** What is narrower cuts the date, px. */
+const LABEL = 44;
+
 /** The first of each week over its day, and a thread where today begins. */
 const Days = ({ today, size: { day: wide, top }, height }: Drawn) => (
   <g aria-hidden>
@@ -42,9 +45,11 @@ const Days = ({ today, size: { day: wide, top }, height }: Drawn) => (
       .map((index) => (
         <g key={index}>
           <path d={`M${index * wide} ${top - 4}V${height}`} strokeWidth={1} style={{ stroke: LINE }} />
-          <text x={index * wide + 3} y={14} fontSize={12} style={{ fill: QUIET }}>
-            {FORMAT.shortDate(addDays(today, index - PAST_DAYS))}
-          </text>
+          {(DAYS - index) * wide >= LABEL && (
+            <text x={index * wide + 3} y={14} fontSize={12} style={{ fill: QUIET }}>
+              {FORMAT.shortDate(addDays(today, index - PAST_DAYS))}
+            </text>
+          )}
         </g>
       ))}
     <path d={`M${PAST_DAYS * wide} ${top - 6}V${height}`} strokeWidth={2.5} style={{ stroke: INK }} />
@@ -166,9 +171,18 @@ type WeekRibbonProps = {
   readonly onOpen: (uid: string) => void;
 };
 
-const SITTING_KEY = 'Brass: a sitting, on a peg where you have set it. Open one to move it, or pull it.';
-const DOTS_KEY = 'Full dots were done, rings are planned.';
-const DUE_KEY = 'A stroke is when it probably falls due, grey is when it may.';
+/** What the strokes of the first row are. */
+const SITTING_KEY = (
+  <>
+    <KeyEntry words="a sitting: tap it to open it, pull it to another day">
+      <rect x={7} y={3} width={12} height={14} rx={4} strokeWidth={1.5} style={{ fill: BRASS, stroke: INK }} />
+    </KeyEntry>
+    <KeyEntry words="you have set its day">
+      <rect x={7} y={8} width={12} height={10} rx={4} strokeWidth={1.5} style={{ fill: BRASS, stroke: INK }} />
+      <circle cx={13} cy={4} r={3.5} style={{ fill: INK }} />
+    </KeyEntry>
+  </>
+);
 
 /**
  * Two weeks behind and six ahead in one drawing: the sittings, what is on, each instrument, the reeds. On a narrow screen
@@ -231,8 +245,9 @@ export function WeekRibbon({ view, reeds, only, moving, onMove, onOpen }: WeekRi
           ? `${sittingName(today, { ...held.thing, ...held.to, isSet: false })}. That day has ${duration(view.time[held.to.day] ?? 0)}.`
           : moving
             ? 'Planning the rest round it …'
-            : `${SITTING_KEY} ${DOTS_KEY}${only === null ? '' : ` ${DUE_KEY}`}`}
+            : ''}
       </Typography>
+      <RibbonKey shown={new Set(lanes.flatMap(({ marks }) => marks.map(({ kind }) => kind)))} first={SITTING_KEY} />
     </>
   );
 }
