@@ -15,6 +15,6 @@ export const SETTLES_BY_SKILL: Readonly<Partial<Record<Skill, Marked>>> = {
   screws: estimate(2),
 };
 /** Nothing is done again before this share of its interval is over: what has just been done is not done again. */
-export const LEAST_GAP = estimate(0.55);
+export const LEAST_GAP = estimate(0.6);
 /** How often something is done of which no interval is known, days: for what being early wastes. */
 export const UNKNOWN_INTERVAL = 90;

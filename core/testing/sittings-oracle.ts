@@ -19,14 +19,14 @@ function costOfThing({ time }: Sittings, thing: SittingThing, days: Days): numbe
   for (const day of days) {
     const isSet = set.includes(day);
     if (!isSet && !isFree(day)) return null;
-    // Less than 0.55 of the interval since the time before: the whole days that are saved are rounded down.
+    // Less than 0.6 of the interval since the time before: the whole days that are saved are rounded down.
     if (!isSet && day < earliest) return null;
     // Earlier than due wastes the minutes by the share of the interval that is lost; later costs by the day.
     cost += day < due ? (minutes * (due - day)) / Math.max(1, interval) : late(day);
     due = again[day] ?? NaN;
     interval = due - day;
     overdue = due + Math.ceil(interval / 2);
-    earliest = due - Math.floor(interval * 0.45);
+    earliest = due - Math.floor(interval * 0.4);
   }
   // Left for after the plan: as late as its first day after, and a sitting of its own; nothing where it is due later.
   return due < time.length ? cost + late(time.length) + 15 : cost;
