@@ -165,6 +165,8 @@ const saidView = object({
   question: text().required(),
   answer: word(ANSWERS).required(),
   noticed: boolean().strict().required(),
+  /** It is this answer that stops the instrument. */
+  stops: boolean().strict().required(),
 })
   .exact()
   .required();

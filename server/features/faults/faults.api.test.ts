@@ -116,6 +116,7 @@ describe('what stops an instrument', () => {
     await answer(key, 'wooden/line', 'yes').expect(201);
     const { stopped, open } = await page();
     expect(stopped).toMatchObject({ key, mayBePlayed: false, clearedBy: 'bench' });
+    expect(open?.said.filter(({ stops }) => stops).map(({ sign }) => sign)).toEqual(['wooden/line']);
     // The calendar names it, and asks nothing of it.
     const { body } = await server.api().get(sittingPaths.of('ada', TODAY)).expect(200);
     const weeks = sittingsView.validateSync(body, { strict: true });

@@ -135,7 +135,9 @@ function interviewView(noted: InterviewNoted, way: InterviewWay, looked: Looked)
     said: [...last.values()].flatMap(({ sign, answer, noticed }) => {
       const known = signHere(here, sign);
       if (!known) return [];
-      return [{ key: keys.get(sign) ?? null, sign, words: known.words, question: known.question, answer, noticed }];
+      const { words, question } = known;
+      const stops = answer !== 'no' && here.stops.some((rule) => rule.sign === sign);
+      return [{ key: keys.get(sign) ?? null, sign, words, question, answer, noticed, stops }];
     }),
     suspected: stands.suspected.slice(0, 3).map((one) => suspectView(one, noted, looked)),
     notInListPercent: Math.round(100 * stands.notInList),

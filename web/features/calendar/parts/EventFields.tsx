@@ -113,7 +113,7 @@ function When({ entry, mayRepeat, onChange }: Pick<EventFieldsProps, 'entry' | '
     );
   return (
     <>
-      <DateField label="Day" value={on} onChange={(day) => onChange({ on: day })} />
+      <DateField label={entry.weeks > 0 ? 'First day' : 'Day'} value={on} onChange={(day) => onChange({ on: day })} />
       <TimeField label="Begins at, if you know" value={atMinute} onChange={(at) => onChange({ atMinute: at })} />
       {mayRepeat && <Repeats entry={entry} onChange={onChange} />}
       <PlayMinutes minutes={minutes} setMinutes={(next) => onChange({ minutes: next, minutesOf: [] })} />

@@ -19,9 +19,32 @@ type SaidSoFarProps = {
   readonly onAnswer: (sign: SignId, answer: Answer) => void;
 };
 
+type LiftsTheStopProps = { readonly onMistake: () => void; readonly onLeave: () => void };
+/** The answer stopped the instrument: it is taken back as a mistake, and is not how a stop is cleared. */
+const LiftsTheStop = ({ onMistake, onLeave }: LiftsTheStopProps) => (
+  <Caution sx={{ my: 1 }}>
+    This answer stops the instrument. Was it a mistake? Where somebody has looked since, say so above instead.
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+      <Button variant="outlined" color="inherit" onClick={onLeave}>
+        Leave it stopped
+      </Button>
+      <Button color="inherit" onClick={onMistake}>
+        It was a mistake
+      </Button>
+    </Box>
+  </Caution>
+);
+
 /** What was noticed and answered; any of it can be said otherwise. */
 export function SaidSoFar({ interview: { said, against }, onAnswer }: SaidSoFarProps) {
   const [open, setOpen] = useState<SignId | null>(null);
+  /** An answer that would lift a stop: it is asked once more. */
+  const [doubted, setDoubted] = useState<SignId | null>(null);
+  const change = (sign: SignId | null, next?: Answer) => {
+    if (sign !== null && next !== undefined) onAnswer(sign, next);
+    setOpen(null);
+    setDoubted(null);
+  };
   return (
     <>
       {against && (
@@ -30,7 +53,7 @@ export function SaidSoFar({ interview: { said, against }, onAnswer }: SaidSoFarP
         </Caution>
       )}
       <PlainList>
-        {said.map(({ sign, words, question, answer, noticed }) => (
+        {said.map(({ sign, words, question, answer, noticed, stops }) => (
           <PlainRow key={sign} sx={{ py: 0.5 }}>
             <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto', alignItems: 'center', gap: 1 }}>
               <Typography sx={{ lineHeight: 1.3 }}>
@@ -49,17 +72,15 @@ export function SaidSoFar({ interview: { said, against }, onAnswer }: SaidSoFarP
                 Change
               </Button>
             </Box>
-            {open === sign && (
+            {open === sign && doubted !== sign && (
               <ChooseOne
                 label={question}
                 options={OPTIONS}
                 value={answer}
-                onChange={(next) => {
-                  onAnswer(sign, next);
-                  setOpen(null);
-                }}
+                onChange={(next) => (stops && next === 'no' ? setDoubted(sign) : change(sign, next))}
               />
             )}
+            {doubted === sign && <LiftsTheStop onMistake={() => change(sign, 'no')} onLeave={() => change(null)} />}
           </PlainRow>
         ))}
       </PlainList>

@@ -52,6 +52,7 @@ const INTERVIEW: InterviewView = {
       question: 'Does it squeak?',
       answer: 'yes',
       noticed: true,
+      stops: false,
     },
     {
       key: 'a1',
@@ -60,6 +61,7 @@ const INTERVIEW: InterviewView = {
       question: 'Is the tip chipped?',
       answer: 'no',
       noticed: false,
+      stops: false,
     },
   ],
   suspected: [SUSPECT],
@@ -121,6 +123,26 @@ describe('what is asked', () => {
     tap('Change: The tip is chipped');
     tap('Yes');
     expect(onAnswer).toHaveBeenCalledWith('single-reed/tip-seen', 'yes');
+  });
+
+  test('an answer that stops the instrument is not taken back by one tap', () => {
+    const onAnswer = jest.fn();
+    const [first] = INTERVIEW.said;
+    if (first === undefined) throw new Error('nothing was said');
+    const said = [{ ...first, words: 'A line in the wood', answer: 'yes' as const, stops: true }];
+    draw(<SaidSoFar interview={{ ...INTERVIEW, said }} onAnswer={onAnswer} />);
+    tap('Change: A line in the wood');
+    tap('No');
+    expect(onAnswer).not.toHaveBeenCalled();
+    tap('Leave it stopped');
+    tap('Change: A line in the wood');
+    tap('No');
+    tap('It was a mistake');
+    expect(onAnswer.mock.calls).toEqual([[first.sign, 'no']]);
+    // To be unsure of it is said at once: it stays stopped.
+    tap('Change: A line in the wood');
+    tap('I cannot tell');
+    expect(onAnswer).toHaveBeenLastCalledWith(first.sign, 'cannot-tell');
   });
 
   test('an answer that goes against an earlier one is said', () => {
