@@ -66,6 +66,11 @@ export class Person {
     return loggedKey.validateSync(answer, { stripUnknown: true }).key;
   }
 
+  /** Asks something that is sent, and writes nothing. */
+  ask(path: string, body: object): Promise<unknown> {
+    return this.house.post(path, { now: this.house.now(), ...body });
+  }
+
   /** Asks a page by its address. */
   get(path: string): Promise<unknown> {
     return this.house.get(path);
