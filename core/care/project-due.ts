@@ -57,6 +57,18 @@ function daysUntilPlayed({ limbs, played, today, forecast }: DueInput): UntilPla
  * @param today number of the day
  */
 export function firstPlayForeseen(today: number, forecast: Forecast): number | null {
+  const known = foreseen.get(forecast) ?? new Map<number, number | null>();
+  foreseen.set(forecast, known);
+  const before = known.get(today);
+  if (before !== undefined) return before;
+  const found = lookForPlay(today, forecast);
+  known.set(today, found);
+  return found;
+}
+/** Asked again and again, of every clock that playing wears; a forecast never changes. */
+const foreseen = new WeakMap<Forecast, Map<number, number | null>>();
+
+function lookForPlay(today: number, forecast: Forecast): number | null {
   let plays = 0;
   for (let day = today + 1; day <= today + IN_SIGHT; day++) {
     plays += forecast.playsOn(day);

@@ -146,9 +146,31 @@ export function withPins(thing: SittingThing, pins: readonly PinnedDay[]): Sitti
   };
 }
 
-/** What falls due on one instrument in the weeks of a plan. */
-export function dueThings(situation: Situation, { events, pins }: SetByPlayer, player: PlayerAbilities): DueThing[] {
-  const { instrument, today, kind, plays, conditions, methods, care } = situation;
+/** Something that falls due, before it is worked out how it comes again. */
+export type FallingDue = { readonly clock: ItemClock; readonly on: number; readonly lateDay: number };
+
+/** What falls due on one instrument in the weeks of a plan, each with its day from today. */
+export function fallingDue(situation: Situation, player: PlayerAbilities): FallingDue[] {
+  const { care, today } = situation;
+  return care.clocks
+    .filter((clock) => isForASitting(clock, player, situation))
+    .map((clock) => ({
+      clock,
+      on: clock.due === null ? 0 : Math.max(0, daysBetween(today, clock.due.on)),
+      lateDay: SEVERITY_WEIGHT[clock.item.severity].value,
+    }));
+}
+
+/** The more pressing first. */
+export const morePressing = (a: FallingDue, b: FallingDue): number => a.on - b.on || b.lateDay - a.lateDay;
+
+/** What falls due on one instrument, as it is planned. */
+export function dueThings(
+  situation: Situation,
+  { events, pins }: SetByPlayer,
+  { player, falling }: { readonly player: PlayerAbilities; readonly falling: readonly FallingDue[] },
+): DueThing[] {
+  const { instrument, today, kind, plays, conditions, methods } = situation;
   const mine = events.filter(({ instrumentIds }) => instrumentIds.includes(instrument.id));
   const away = awayDays(mine, today);
   const asked = {
@@ -157,31 +179,28 @@ export function dueThings(situation: Situation, { events, pins }: SetByPlayer, p
     usualMinutes: plays.usualMinutes,
     roomCelsius: conditions.roomCelsius,
   };
-  return care.clocks
-    .filter((clock) => isForASitting(clock, player, situation))
-    .map((clock): DueThing => {
-      const { item, due, postponedUntil } = clock;
-      const on = due === null ? 0 : Math.max(0, daysBetween(today, due.on));
-      const { interval, again } = rhythmOf(clock, situation);
-      const settling = settlingDays(item, mine, today);
-      const thing = {
-        id: `${instrument.id}:${item.id}`,
-        // In whole minutes, as days are filled; rounded up, so that a sitting is not longer than its day.
-        minutes: Math.max(1, Math.ceil(minutesOfItem(asked, item.id, player))),
-        due: on,
-        overdue: overdueOf(clock, on, interval),
-        from: Math.max(0, postponedUntil === null ? 0 : daysBetween(today, postponedUntil), earliestOf(on, interval)),
-        interval,
-        again,
-        lateDay: SEVERITY_WEIGHT[item.severity].value,
-        barred: new Set([...away, ...settling]),
-        set: [],
-        shown: [],
-      };
-      const asPinned = { today, away, due: on, interval };
-      const set = pinsOn({ instrumentId: instrument.id, itemId: item.id }, pins, asPinned);
-      return { instrumentId: instrument.id, clock, away, settling: new Set(settling), thing: withPins(thing, set) };
-    });
+  return falling.map(({ clock, on, lateDay }): DueThing => {
+    const { item, postponedUntil } = clock;
+    const { interval, again } = rhythmOf(clock, situation);
+    const settling = settlingDays(item, mine, today);
+    const thing = {
+      id: `${instrument.id}:${item.id}`,
+      // In whole minutes, as days are filled; rounded up, so that a sitting is not longer than its day.
+      minutes: Math.max(1, Math.ceil(minutesOfItem(asked, item.id, player))),
+      due: on,
+      overdue: overdueOf(clock, on, interval),
+      from: Math.max(0, postponedUntil === null ? 0 : daysBetween(today, postponedUntil), earliestOf(on, interval)),
+      interval,
+      again,
+      lateDay,
+      barred: new Set([...away, ...settling]),
+      set: [],
+      shown: [],
+    };
+    const asPinned = { today, away, due: on, interval };
+    const set = pinsOn({ instrumentId: instrument.id, itemId: item.id }, pins, asPinned);
+    return { instrumentId: instrument.id, clock, away, settling: new Set(settling), thing: withPins(thing, set) };
+  });
 }
 
 /**

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import { isLaidBy } from '#core/faults/faults-standing.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
-import { dueThings, sittingsOf, timeOf, type DueThing } from '#core/sittings/due-things.ts';
+import { dueThings, fallingDue, morePressing, sittingsOf, timeOf, type DueThing } from '#core/sittings/due-things.ts';
 import { withShownDays } from '#core/sittings/shown-plan.ts';
 import type { Sittings } from '#core/sittings/sittings.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
@@ -48,10 +48,13 @@ export function readWeeks(
   const all = own
     // What is laid by waits until somebody has looked at it.
     .filter(({ situation }) => !isLaidBy(situation(today).faults))
-    .flatMap(({ situation, player }) => dueThings(situation(today), { events, pins }, player))
-    .toSorted((a, b) => a.thing.due - b.thing.due || b.thing.lateDay - a.thing.lateDay);
+    .flatMap((reading) => fallingDue(reading.situation(today), reading.player).map((falling) => ({ reading, falling })))
+    .toSorted((a, b) => morePressing(a.falling, b.falling));
   const pressing = all.slice(0, MOST_PLANNED);
-  const due = withShownDays(pressing, calendar.shownTo(playerId)?.sittings ?? [], { today, time });
+  const things = pressing.flatMap(({ reading: { situation, player }, falling }) =>
+    dueThings(situation(today), { events, pins }, { player, falling: [falling] }),
+  );
+  const due = withShownDays(things, calendar.shownTo(playerId)?.sittings ?? [], { today, time });
   const beyond = all.length - pressing.length;
   const startsAt = calendar.startsOf(playerId);
   return { playerId, today, own, events, due, beyond, said: ownTime, startsAt, of: sittingsOf(due, time) };
