@@ -69,8 +69,14 @@ const SHOTS: readonly Shot[] = [
     path: '/reeds/marit-alto',
     then: async (page) => {
       await press(page, 'Ready for it?');
-      await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
-      await page.waitForSelector('::-p-text(The best plan there is)', { timeout: 30_000 });
+      // The page grows while it answers: what is worked out only in sight has to stay in sight.
+      await page.waitForFunction(
+        () => {
+          window.scrollTo(0, document.body.scrollHeight);
+          return document.body.innerText.includes('The best plan there is');
+        },
+        { timeout: 60_000, polling: 500 },
+      );
       await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
     },
   },
