@@ -3,7 +3,7 @@ import { fact } from '#contract/fact.ts';
 import { ofPlayer } from '#core/record/fact.ts';
 import type { SittingMoved } from '#core/sittings/sitting-pin.ts';
 import { EVENT_KINDS } from '#core/calendar/event.ts';
-import { MOST_TIME } from '#core/sittings/sitting-numbers.ts';
+import { MOST_PLANNED, MOST_TIME } from '#core/sittings/sitting-numbers.ts';
 import {
   amount,
   careItemId,
@@ -57,9 +57,6 @@ export const sittingTimeFact = fact({
   about: ({ playerId: id }) => [ofPlayer(id)],
 });
 
-/** Things that may be moved at once; more are in no sitting. */
-const MOST_MOVED = 80;
-
 /** `POST /api/sittings/moves`: what of a sitting is done on another day; null leaves it to the plan again. */
 export const sittingMoveFact = fact({
   kind: 'sitting-move',
@@ -76,7 +73,8 @@ export const sittingMoveFact = fact({
         .required(),
     )
       .min(1)
-      .max(MOST_MOVED)
+      // More are in no sitting.
+      .max(MOST_PLANNED)
       .required(),
     on: localDateText().nullable().defined(),
   },

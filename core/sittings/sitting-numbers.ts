@@ -3,6 +3,8 @@ import type { Skill } from '#core/players/player.ts';
 
 /** Weeks that are planned. */
 export const SITTING_DAYS = 42;
+/** More than this at once is a fleet's plan: the most pressing are planned, and it is said where that stops. */
+export const MOST_PLANNED = 240;
 /** Time on a day before anybody has said, Monday to Sunday, minutes: an hour, as a bath asks for, only at the weekend. */
 export const USUAL_TIME: readonly Marked[] = [15, 15, 15, 15, 15, 60, 60].map(estimate);
 /** Nobody sits longer over the care of instruments. */

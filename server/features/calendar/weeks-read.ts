@@ -3,14 +3,13 @@ import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import { isLaidBy } from '#core/faults/faults-standing.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { dueThings, fallingDue, morePressing, sittingsOf, timeOf, type DueThing } from '#core/sittings/due-things.ts';
+import { MOST_PLANNED } from '#core/sittings/sitting-numbers.ts';
 import { withShownDays } from '#core/sittings/shown-plan.ts';
 import type { Sittings } from '#core/sittings/sittings.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 
-/** More than this at once is a fleet's plan: the most pressing are planned, and it is said where that stops. */
-const MOST_PLANNED = 240;
 /** Days back that are told. */
 const DAYS_TOLD = 14;
 
