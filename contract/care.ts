@@ -7,7 +7,7 @@ import { DECISION_KINDS } from '#core/care/care-decision.ts';
 import { DONE_BY } from '#core/care/done-by.ts';
 import { HANDS } from '#core/players/player.ts';
 import { stopView } from '#contract/faults.ts';
-import { gaugeView, instrumentView, lastPlayView, stripSegment } from '#contract/instruments.ts';
+import { aloneView, gaugeView, instrumentView, lastPlayView, stripSegment } from '#contract/instruments.ts';
 import {
   amount,
   careItemId,
@@ -155,6 +155,8 @@ export const instrumentPage = object({
   /** Ids of the clocks that call for attention, most pressing first. */
   calling: array(text().required()).required(),
   awaitsPackUp: boolean().strict().required(),
+  /** Cased damp, packed up on the way: since when, and what that costs; null where it is not. */
+  damp: object({ sinceWallMinute: amount().integer().required(), because: whyLines }).exact().nullable().defined(),
   /** It is at the bench until then; null where it is not. */
   awayUntil: localDateText().nullable().defined(),
   /** It is stopped: not to be played, or not to be forced. */
@@ -167,6 +169,7 @@ export const instrumentPage = object({
   ).required(),
   openRunKey: text().nullable().defined(),
   lastPlay: lastPlayView,
+  alone: aloneView,
   /** Minutes of an ordinary week at the player's forecast, Monday first. */
   week: object({
     meanMinutes: array(amount().required()).length(7).required(),

@@ -3,6 +3,7 @@ import { fact } from '#contract/fact.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import type { ConditionBegun } from '#core/conditions/condition-begun.ts';
 import { CONDITION_IDS } from '#core/book/condition-ids.ts';
+import { ALONE_IDS } from '#core/instruments/alone.ts';
 import { MARKS } from '#core/explain/explained.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
 import { amount, careItemId, clientKey, instrumentId, localDateText, text, word } from '#contract/scalars.ts';
@@ -25,6 +26,8 @@ export const conditionFact = fact({
     beginsOn: localDateText().required(),
     endsOn: localDateText().nullable().defined(),
     part: word(PART_IDS).nullable().defined(),
+    /** The parts that are played by themselves, where that is what it is. */
+    alone: word(ALONE_IDS).nullable().optional(),
     air: airReading.nullable().defined(),
   },
   about: ({ instrumentId: instrument, playerId: player }: ConditionBegun) => [
@@ -61,6 +64,8 @@ export const conditionView = object({
   /** The air was read to be dry: it ends when it is read not to be. */
   byReading: boolean().strict().required(),
   partName: text().nullable().defined(),
+  /** The parts that are played by themselves, by name. */
+  aloneName: text().nullable().defined(),
   /** Begun, not over. */
   inForce: boolean().strict().required(),
   /** The key of the end, so that it can be taken back; null while nobody has ended it. */
@@ -90,9 +95,15 @@ const conditionOffer = object({
   name: text().required(),
   begins: text().required(),
   ofPlayer: boolean().strict().required(),
-  asks: text().oneOf(['part', 'air']).nullable().defined(),
+  asks: text().oneOf(['part', 'alone', 'air']).nullable().defined(),
   mayBeginLater: boolean().strict().required(),
   endWords: text().required(),
+  /** The parts that may be played by themselves. */
+  alone: array(
+    object({ alone: word(ALONE_IDS).required(), name: text().required() })
+      .exact()
+      .required(),
+  ).required(),
   parts: array(
     object({ part: word(PART_IDS).required(), name: text().required() })
       .exact()

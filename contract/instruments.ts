@@ -2,6 +2,7 @@ import { array, boolean, object, string, type InferType } from 'yup';
 import { answeredWith, fact, type Posted } from '#contract/fact.ts';
 import { ofInstrument } from '#core/record/fact.ts';
 import type { InstrumentBuilt } from '#core/instruments/instrument.ts';
+import { ALONE_IDS } from '#core/instruments/alone.ts';
 import { KIND_IDS, PART_IDS } from '#core/instruments/kind.ts';
 import { CARE_STATES } from '#core/care/care-state.ts';
 import {
@@ -164,6 +165,22 @@ export const instrumentView = object({
   .exact()
   .required();
 export type InstrumentView = Omit<InferType<typeof instrumentView>, 'build'> & { build: Record<string, string> };
+
+const aloneParts = { alone: word(ALONE_IDS).required(), name: text().required() };
+/** What of an instrument may be played by itself while the rest stays in its case. */
+export const aloneView = object({
+  sets: array(object(aloneParts).exact().required()).required(),
+  /** Played so for some weeks, and the last day of it. */
+  usual: object({ ...aloneParts, last: localDateText().nullable().defined() })
+    .exact()
+    .nullable()
+    .defined(),
+  /** The parts that stand wet, where it is not all of it. */
+  wetName: text().nullable().defined(),
+})
+  .exact()
+  .required();
+export type AloneView = InferType<typeof aloneView>;
 
 export const lastPlayView = object({
   key: text().required(),

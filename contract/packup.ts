@@ -9,6 +9,7 @@ import {
   type ObjectShape,
   type Schema,
 } from 'yup';
+import { ALONE_IDS } from '#core/instruments/alone.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { ofInstrument } from '#core/record/fact.ts';
 import { packupPaths } from '#contract/packup-paths.ts';
@@ -59,6 +60,8 @@ const runShareRequest = object({
   instrumentId: instrumentId().required(),
   playKey: clientKey().nullable().defined(),
   itemIds: array(careItemId().required()).max(60).required(),
+  /** Only these parts; without it those that were played, or the usual for a while; null: all of it. */
+  alone: word(ALONE_IDS).nullable().optional(),
 })
   .exact()
   .required();
@@ -164,6 +167,8 @@ const runShareView = object({
   name: text().required(),
   kind: word(KIND_IDS).required(),
   playedMinutes: amount().min(0).required(),
+  /** The parts it is about, by name; null: all of it. */
+  aloneName: text().nullable().defined(),
   strip: array(stripSegment).required(),
 })
   .exact()

@@ -2,9 +2,10 @@ import { array, object, type Schema } from 'yup';
 import { answerOf, fact } from '#contract/fact.ts';
 import { reedsOfPlay } from '#contract/reeds-in-play.ts';
 import { ofInstrument } from '#core/record/fact.ts';
+import { ALONE_IDS } from '#core/instruments/alone.ts';
 import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
 import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES, type Play } from '#core/plays/play.ts';
-import { amount, clientKey, instrumentId, localDateText, minuteOfDay, playerId } from '#contract/scalars.ts';
+import { amount, clientKey, instrumentId, localDateText, minuteOfDay, playerId, word } from '#contract/scalars.ts';
 
 export const playPaths = { log: '/api/plays', evening: '/api/evenings' } as const;
 
@@ -24,6 +25,8 @@ export const playFact = fact({
     minutes: amount().integer().min(LEAST_PLAY_MINUTES).max(MOST_PLAY_MINUTES).required(),
     /** The room, °C; null where nobody says. */
     roomCelsius: amount().min(COLDEST_ROOM).max(WARMEST_ROOM).nullable().defined(),
+    /** Only these parts of it were played; without it, or null: all of it. */
+    alone: word(ALONE_IDS).nullable().optional(),
     /** On which reeds it was, where that is known at once. */
     reeds: reedsOfPlay.nullable().optional(),
   },
@@ -37,6 +40,7 @@ export const playFact = fact({
     endedAtMinute: minuteOfDay().nullable().defined(),
     minutes: amount().integer().required(),
     roomCelsius: amount().nullable().defined(),
+    alone: word(ALONE_IDS).nullable().defined(),
   }) satisfies Schema<Play>,
 });
 
@@ -57,6 +61,7 @@ export const eveningFact = fact({
         key: clientKey().required(),
         instrumentId: instrumentId().required(),
         minutes: amount().integer().min(LEAST_PLAY_MINUTES).max(MOST_PLAY_MINUTES).required(),
+        alone: word(ALONE_IDS).nullable().optional(),
       })
         .exact()
         .required(),

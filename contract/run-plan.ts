@@ -1,4 +1,5 @@
 import { array, boolean, object } from 'yup';
+import { ON_THE_WAY } from '#core/packup/on-the-way.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
 import { amount, careItemId, instrumentId, runStepKey, stepId, text, word } from '#contract/scalars.ts';
 
@@ -45,6 +46,8 @@ export const keptStep = object({
     .nullable()
     .defined(),
   alsoDoes: array(careItemId().required()).required(),
+  away: word(ON_THE_WAY).required(),
+  expects: text().nullable().defined(),
   passes: boolean().strict().required(),
   count: amount().integer().min(0).nullable().defined(),
   activeMinutes: amount().min(0).required(),

@@ -85,6 +85,7 @@ export function shownRun(view: RunView, unsent: readonly LoggedRunEvent[] = []):
     activeMinutes: plan.activeMinutes,
     elapsedMinutes: plan.elapsedMinutes,
     because: plan.because,
+    isAway: now.isAway,
     finishedAt: now.finishedAt,
     finishKey: all.find(({ event }) => event.kind === 'finished')?.key ?? null,
     steps,

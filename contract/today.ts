@@ -1,5 +1,6 @@
 import { array, boolean, object, type InferType } from 'yup';
 import type { WallClock } from '#core/plays/play.ts';
+import { ALONE_IDS } from '#core/instruments/alone.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { careClockView } from '#contract/care.ts';
 import { amount, instrumentId, localDateText, playerId, text, whyLines, word } from '#contract/scalars.ts';
@@ -22,7 +23,7 @@ export const todayListQuery = object({
   .exact()
   .required();
 
-const TODAY_LINES = ['run', 'stopped', 'wet', 'wrong', 'first', 'due'] as const;
+const TODAY_LINES = ['run', 'stopped', 'wet', 'damp', 'wrong', 'first', 'due'] as const;
 
 const instrument = {
   instrumentId: instrumentId().required(),
@@ -66,6 +67,11 @@ export const todayView = object({
       name: text().required(),
       kind: word(KIND_IDS).required(),
       minutes: amount().integer().min(1).required(),
+      /** The parts it is played in for a while; null: all of it. */
+      alone: object({ alone: word(ALONE_IDS).required(), name: text().required() })
+        .exact()
+        .nullable()
+        .defined(),
       usual: boolean().strict().required(),
       /** It stands wet from an earlier play, which does not keep another from being logged. */
       awaitsPackUp: boolean().strict().required(),

@@ -159,6 +159,7 @@ function runOf(story: Story, toTell: RunToTell): DemoRun {
     playKey: play?.key ?? null,
     playedMinutes: play?.minutes ?? 0,
     roomCelsius: USUAL_ROOM_CELSIUS,
+    alone: null,
     thirst: usualPractice(BOOK, instrument.kind, instrument.build).thirst,
     askedItems: items,
     plan: kept,
@@ -184,6 +185,7 @@ function playOn(story: Story, on: LocalDate, lastNight: boolean): DemoPlay | nul
     endedOn: on,
     endedAtMinute: random.whole(...told.plays.endsAtMinute),
     roomCelsius: null,
+    alone: null,
     minutes,
   };
 }

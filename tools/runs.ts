@@ -8,12 +8,13 @@ import { asError } from '#core/kernel/as-error.ts';
 import type { StepId } from '#core/book/care-ids.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
 import { PLAIN_FORMAT, counted, duration } from '#core/explain/format.ts';
+import { ALONE_IDS, isAloneId } from '#core/instruments/alone.ts';
 import type { Build } from '#core/instruments/build.ts';
 import { isKindId, type InstrumentKind } from '#core/instruments/kind.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { doneIn, type DoneStep } from '#core/testing/answered-run.ts';
-import { isConditionId, planOf, practiceOf, type AnyInstrument, type Due } from '#core/testing/any-run.ts';
+import { isConditionId, planOf, practiceOf, type AnyInstrument, type AnyRun, type Due } from '#core/testing/any-run.ts';
 
 const { values } = parseArgs({
   options: {
@@ -21,10 +22,14 @@ const { values } = parseArgs({
     build: { type: 'string', multiple: true, default: [] },
     method: { type: 'string', multiple: true, default: [] },
     condition: { type: 'string', multiple: true, default: [] },
+    /** The parts that are played by themselves. */
+    alone: { type: 'string' },
     answer: { type: 'string', multiple: true, default: [] },
     due: { type: 'string', default: 'after' },
     played: { type: 'string', default: '45' },
     minutes: { type: 'string' },
+    /** Packed up on the way, or laid out at home after that. */
+    place: { type: 'string' },
     child: { type: 'boolean', default: false },
     json: { type: 'boolean', default: false },
   },
@@ -87,7 +92,15 @@ function instrumentsSaid(): AnyInstrument[] {
   for (const [name] of pairs(values.build))
     if (!kinds.some((kind) => BOOK.kinds[kind].fields.some(({ field }) => field === name)))
       stop(`--build ${name}: ${kinds.flatMap((kind) => BOOK.kinds[kind].fields.map(({ field }) => field)).join(', ')}`);
-  return kinds.map((kind) => ({ kind, build: buildFor(BOOK.kinds[kind]), methods, conditions }));
+  const { alone } = values;
+  if (alone !== undefined && !isAloneId(alone)) stop(`--alone ${alone}: ${ALONE_IDS.join(', ')}`);
+  return kinds.map((kind) => ({
+    kind,
+    build: buildFor(BOOK.kinds[kind]),
+    methods,
+    conditions,
+    ...(alone !== undefined && isAloneId(alone) && { alone }),
+  }));
 }
 
 function dueSaid(instruments: readonly AnyInstrument[]): Due[] {
@@ -99,6 +112,12 @@ function dueSaid(instruments: readonly AnyInstrument[]): Due[] {
   });
 }
 
+function placeSaid(): Pick<AnyRun, 'place'> {
+  const { place } = values;
+  if (place === undefined) return {};
+  return place === 'on-the-way' || place === 'back-home' ? { place } : stop(`--place ${place}: on-the-way, back-home`);
+}
+
 const instruments = instrumentsSaid();
 const plan = planOf(BOOK, {
   instruments,
@@ -106,6 +125,7 @@ const plan = planOf(BOOK, {
   playedMinutes: numberOf('played', values.played),
   minutesAtHand: values.minutes === undefined ? null : numberOf('minutes', values.minutes),
   standing: values.child ? 'child' : 'grown-up',
+  ...placeSaid(),
 });
 const answers = new Map(pairs(values.answer)) as Map<StepId, string>;
 for (const [id, answer] of answers) {
@@ -114,7 +134,7 @@ for (const [id, answer] of answers) {
   else if (!look.answers.some((one) => one.id === answer))
     stop(`--answer ${id}=${answer}: ${look.answers.map((one) => one.id).join(', ')}`);
 }
-const steps = doneIn(plan, answers);
+const steps = doneIn(plan, answers, { isAway: values.place === 'on-the-way' });
 const nameOf = (id: string): string => id.replace(/^\d+-/, '');
 
 /** What goes on from other words, up to its full stop. */

@@ -1,5 +1,6 @@
 import type { LooseThing } from '#core/book/deed.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 
@@ -17,6 +18,19 @@ export type Coupling = {
   readonly when?: BuildCondition;
   /** Only under these choices; several rows of one coupling tell the choices apart. */
   readonly method?: { readonly id: MethodId; readonly choices: readonly string[] };
+};
+
+/** Parts that may be played by themselves while the rest lies in its case, and the pieces that come out of it for that. */
+export type Alone = {
+  readonly id: AloneId;
+  /** As it is chosen: "Mouthpiece and barrel". */
+  readonly name: string;
+  readonly pieces: readonly Piece[];
+  /** What is needed along with them, the case as a rule and the swab: a reed has a case of its own. */
+  readonly along: readonly PartId[];
+  /** Ways that are gone then, whatever is chosen for the whole: a mouthpiece by itself is not pulled through with the bell. */
+  readonly by?: { readonly [Id in MethodId]?: string };
+  readonly when?: BuildCondition;
 };
 
 /** What hands find when they take an instrument of a kind: what comes apart, what must stay dry, what is pulled out. */
@@ -43,4 +57,6 @@ export type Anatomy = {
   readonly rotors?: { readonly in: Piece; readonly when?: BuildCondition };
   /** The keys close pads that oil ruins. */
   readonly pads?: true;
+  /** What of it may be played by itself; a kind without any is played whole. */
+  readonly alone?: readonly Alone[];
 };

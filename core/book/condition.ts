@@ -2,6 +2,7 @@ import type { CareItemId } from '#core/book/care-ids.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { KindId, PartId } from '#core/instruments/kind.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -17,6 +18,8 @@ export type Condition = {
   readonly endsOn: LocalDate | null;
   /** Where it is, for a condition of one part (a new cork). */
   readonly part: PartId | null;
+  /** The parts it is about, where only some of it are played. */
+  readonly alone: AloneId | null;
   readonly air: AirReading | null;
 };
 
@@ -75,8 +78,8 @@ export type ConditionKind = {
   /** Whose it is: the player's, and then of every instrument of theirs, or one instrument's. */
   readonly of: 'player' | 'instrument';
   readonly where?: readonly { readonly kinds?: readonly KindId[]; readonly build?: BuildCondition }[];
-  /** Needs a part, or what a hygrometer shows. */
-  readonly asks?: 'part' | 'air';
+  /** Needs a part, parts that are played by themselves, or what a hygrometer shows. */
+  readonly asks?: 'part' | 'alone' | 'air';
   /** May be entered for a day to come (a rest planned). */
   readonly mayBeginLater?: true;
   readonly ends: ConditionEnd;

@@ -1,7 +1,7 @@
 import type { PartId, PartRole } from '#core/instruments/kind.ts';
 
 /** Things around an instrument that hands take, lay down and put away. */
-const LOOSE_THINGS = [
+export const LOOSE_THINGS = [
   'cap',
   'plug',
   'strap',

@@ -39,6 +39,7 @@ export const METHOD_IDS = [
   'hide-bag',
   'pipes-brush-or-swab',
   'pipes-valve-rinse',
+  'expected-answer',
   'mouthpiece-wash-interval',
   'mouthpiece-wash-with',
   'mouthpiece-wash-tool',

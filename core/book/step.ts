@@ -3,6 +3,7 @@ import type { Deed } from '#core/book/deed.ts';
 import type { Milestone } from '#core/book/milestone.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
 import type { SurfaceId } from '#core/book/agent.ts';
 import type { Skill } from '#core/players/player.ts';
@@ -84,8 +85,18 @@ export type Step = {
   readonly oncePerRun?: true;
   /** Where several instruments are made ready: done only on what is set aside for later, or only on what is played first. */
   readonly readyFor?: ReadyFor;
+  /**
+   * Where only parts are played: done with these and never else; with these as well, though its part lies in the case or a
+   * way of the whole leaves it out; or never, though it touches nothing else, for its words speak of the whole.
+   */
+  readonly alone?: { readonly only: readonly AloneId[] } | { readonly also: readonly AloneId[] } | 'never';
   /** Done by a child or a pupil only with somebody beside them, whatever the rest of its item asks for. */
   readonly skill?: Skill;
+  /**
+   * Where it is packed up on the way: it waits for home though it is a must, is done only then, or is done then as well.
+   * Without it, what cannot wait is done and the rest waits.
+   */
+  readonly away?: 'now' | 'waits' | 'only';
   /** Left out only with a reason, and the harm is said. */
   readonly must?: true;
   /** Done only if a look says so; the words are the question. */
@@ -116,3 +127,10 @@ export type Step = {
   readonly alsoDoes?: readonly CareItemId[];
   readonly mark: Mark;
 };
+
+/** Is it done only where parts are played by themselves? */
+export const isOnlyAlone = ({ alone }: Pick<Step, 'alone'>): boolean => typeof alone === 'object' && 'only' in alone;
+
+/** Is it an answer that only says how a run goes on, and neither puts a sign in the record nor ends anything? */
+export const leadsOn = ({ notice, endsItem, alsoEnds }: LookAnswer): boolean =>
+  notice === undefined && endsItem === undefined && (alsoEnds ?? []).length === 0;

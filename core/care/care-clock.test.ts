@@ -358,7 +358,7 @@ describe('what matters now', () => {
   });
 
   test('an instrument played and not packed up says so', () => {
-    expect(packedUp(practice, clocks)).toEqual({ awaitsPackUp: true, leftForLater: [] });
+    expect(packedUp(practice, clocks)).toEqual({ awaitsPackUp: true, leftForLater: [], dampSince: null });
   });
 
   test('packed up in a hurry: what must not be left out keeps it waiting, the rest is left for later', () => {
@@ -381,9 +381,9 @@ describe('what matters now', () => {
     const hurried = after(isMust);
     expect(hurried.awaitsPackUp).toBe(false);
     expect(hurried.leftForLater.map(({ item }) => item.id)).toEqual(later);
-    expect(after(() => true)).toEqual({ awaitsPackUp: false, leftForLater: [] });
+    expect(after(() => true)).toEqual({ awaitsPackUp: false, leftForLater: [], dampSince: null });
     for (const wet of ofEveryPlay.map(({ item }) => item.id).filter(isMust))
-      expect([wet, after((id) => id !== wet)]).toEqual([wet, { awaitsPackUp: true, leftForLater: [] }]);
+      expect([wet, after((id) => id !== wet)]).toEqual([wet, { awaitsPackUp: true, leftForLater: [], dampSince: null }]);
   });
 
   test('a method that switches an item off switches its clock off', () => {

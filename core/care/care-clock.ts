@@ -11,6 +11,7 @@ import type { ChosenMethod, MethodChoices, MethodContext } from '#core/book/meth
 import type { Marked } from '#core/explain/explained.ts';
 import { firstPlayedAfter, playedSince, type PlayColumns, type Played } from '#core/plays/play-columns.ts';
 import type { Forecast } from '#core/plays/forecast.ts';
+import type { PlaysOfPart } from '#core/plays/plays-of-part.ts';
 import { isNewWeek, type UsualWeek } from '#core/plays/usual-week.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
@@ -71,7 +72,12 @@ export type ItemClock = {
 export type LastDone = { readonly atWallMinute: number; readonly by: DoneBy };
 
 /** A sign the player has tapped, or a look in a run has found. */
-export type SignNoticed = { readonly atWallMinute: number; readonly part: PartId };
+export type SignNoticed = {
+  readonly atWallMinute: number;
+  readonly part: PartId;
+  /** When the same was seen before, oldest first, wall minutes. */
+  readonly earlier?: readonly number[];
+};
 
 /** Everything the clocks of one instrument are computed from. */
 export type CareFacts = {
@@ -88,6 +94,8 @@ export type CareFacts = {
 export type CareSetting = {
   readonly today: LocalDate;
   readonly forecast: Forecast;
+  /** What was played and is foreseen of a part; the whole, where nobody says. */
+  readonly ofPart?: (part: PartId) => PlaysOfPart;
   readonly choices: MethodChoices;
   readonly context: MethodContext;
   readonly conditions: readonly Condition[];

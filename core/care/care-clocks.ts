@@ -116,7 +116,8 @@ const judged = (own: ItemClock, asked: Asked): ItemClock =>
 
 /** The clock as the facts alone have it; off where the methods in force do without the item. */
 function ownClock(item: CareItem, { practice, facts, setting }: Asked): ItemClock | null {
-  const clock = careClock(item, facts, setting);
+  const { plays, forecast } = setting.ofPart?.(item.part) ?? { plays: facts.plays, forecast: setting.forecast };
+  const clock = careClock(item, { ...facts, plays }, { ...setting, forecast });
   const chosen = practice.off.get(item.id);
   if (clock === null || chosen === undefined) return clock;
   const because: readonly ClockReason[] = [

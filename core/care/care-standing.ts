@@ -1,12 +1,14 @@
 import type { Condition } from '#core/book/condition.ts';
 import type { CareFacts, ItemClock } from '#core/care/care-clock.ts';
+import { casedDampSince } from '#core/care/cased-damp.ts';
 import { careClocks } from '#core/care/care-clocks.ts';
 import { packedUp, whatMatters, type PackedUp } from '#core/care/what-matters.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
-import type { InstrumentKind } from '#core/instruments/kind.ts';
+import type { InstrumentKind, PartId } from '#core/instruments/kind.ts';
 import type { MethodsStanding } from '#core/methods/methods-standing.ts';
 import type { Forecast } from '#core/plays/forecast.ts';
 import type { PlayColumns } from '#core/plays/play-columns.ts';
+import type { PlaysOfPart } from '#core/plays/plays-of-part.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
 /** What was done, seen and decided on an instrument: the latest of each item. */
@@ -24,6 +26,7 @@ type CareOf = {
   readonly today: LocalDate;
   readonly plays: PlayColumns;
   readonly forecast: Forecast;
+  readonly ofPart: (part: PartId) => PlaysOfPart;
   readonly history: CareHistory;
   readonly conditions: readonly Condition[];
 };
@@ -32,13 +35,17 @@ type CareOf = {
 export function careStanding(
   kind: InstrumentKind,
   { practice, choices, context }: MethodsStanding,
-  { instrument, today, plays, forecast, history, conditions }: CareOf,
+  { instrument, today, plays, forecast, ofPart, history, conditions }: CareOf,
 ): CareStanding {
   const { acquiredOn, cameNew } = instrument;
   const clocks = careClocks(
     practice,
     { ...history, plays, acquiredOn, cameNew },
-    { today, forecast, choices, context, conditions },
+    { today, forecast, ofPart, choices, context, conditions },
   );
-  return { clocks, calling: whatMatters(kind, clocks), ...packedUp(practice, clocks) };
+  return {
+    clocks,
+    calling: whatMatters(kind, clocks),
+    ...packedUp(practice, clocks, casedDampSince({ ...history, plays })),
+  };
 }

@@ -1,3 +1,4 @@
+import { CASED_DAMP } from '#core/book/care-ids.ts';
 import { SEVERITY_WEIGHT, type CareItem } from '#core/book/care-item.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import type { Practice } from '#core/book/practice.ts';
@@ -33,12 +34,14 @@ export const isNoticed = ({ because }: Pick<ItemClock, 'because'>): boolean =>
   because.some(({ rule }) => rule === 'noticed');
 
 /**
- * The periodic items that call for attention, most pressing first: what was noticed before all routine, then overdue before due before unknown before soon,
- * and within each the higher value first. What belongs to every play is the pack-up's business and left out.
+ * The periodic items that call for attention, most pressing first: what was noticed before all routine, then overdue
+ * before due before unknown before soon, and within each the higher value first. What belongs to every play is the
+ * pack-up's business and left out, and so is what stands cased damp, which has a line of its own.
  */
 export function whatMatters(kind: InstrumentKind, clocks: readonly ItemClock[]): ItemClock[] {
   return clocks
-    .filter((clock) => clock.item.trigger.kind !== 'every-play' && isCalling(clock))
+    .filter(({ item }) => item.trigger.kind !== 'every-play' && item.id !== CASED_DAMP)
+    .filter(isCalling)
     .toSorted(
       (a, b) =>
         Number(isNoticed(b)) - Number(isNoticed(a)) ||
@@ -52,20 +55,32 @@ export type PackedUp = {
   readonly awaitsPackUp: boolean;
   /** Packed up in a hurry: what of every play was left, though nothing of it must be done at once. */
   readonly leftForLater: readonly ItemClock[];
+  /** Cased damp, packed up on the way and not dried at home, since this wall minute; null where it is not. */
+  readonly dampSince: number | null;
 };
 
 /** A step that must never be left out, or that takes the water out: without it the instrument is put away wet. */
 const cannotWait = ({ must, reaches = [], onlyIf }: Step): boolean =>
   must === true || (onlyIf === undefined && (reaches.includes('bore-dry') || reaches.includes('water-out')));
 
+/** What belongs to every play and has not been done since the last one. */
+export const waitingAfter = (clocks: readonly ItemClock[]): ItemClock[] =>
+  clocks.filter(({ item, load }) => item.trigger.kind === 'every-play' && (load ?? 0) > 0);
+
 /** How an instrument was put away after it was last played. */
-export function packedUp({ steps }: Pick<Practice, 'steps'>, clocks: readonly ItemClock[]): PackedUp {
+export function packedUp(
+  { steps }: Pick<Practice, 'steps'>,
+  clocks: readonly ItemClock[],
+  dampSince: number | null = null,
+): PackedUp {
+  // What was left on the way is done when it is laid out.
+  if (dampSince !== null) return { awaitsPackUp: false, leftForLater: [], dampSince };
   const ofEveryPlay = clocks.filter(({ item }) => item.trigger.kind === 'every-play');
-  const waiting = ofEveryPlay.filter(({ load }) => (load ?? 0) > 0);
+  const waiting = waitingAfter(clocks);
   const isBegun = ofEveryPlay.some(({ load, lastDone }) => load === 0 && lastDone !== null);
   const isWet = waiting.some(({ item }) => steps.some((step) => step.item === item.id && cannotWait(step)));
   const awaitsPackUp = waiting.length > 0 && (!isBegun || isWet);
-  return { awaitsPackUp, leftForLater: awaitsPackUp ? [] : waiting };
+  return { awaitsPackUp, leftForLater: awaitsPackUp ? [] : waiting, dampSince };
 }
 
 /** The gauge of a whole instrument: its most pressing periodic clock. Null when no clock runs. */

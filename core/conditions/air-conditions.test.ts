@@ -20,6 +20,7 @@ const entered = (over: Partial<Condition> = {}): Condition => ({
   beginsOn: day(0),
   endsOn: null,
   part: null,
+  alone: null,
   air: { celsius: 20, humidityPercent: 30 },
   ...over,
 });

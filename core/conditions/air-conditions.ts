@@ -13,7 +13,15 @@ function drySpells(days: readonly AirRead[]): Condition[] {
     const isOpen = open !== undefined && open.endsOn === null;
     const { key, on, celsius, humidityPercent } = read;
     if (isDry(read) && !isOpen)
-      spells.push({ key, id: 'dry-air', beginsOn: on, endsOn: null, part: null, air: { celsius, humidityPercent } });
+      spells.push({
+        key,
+        id: 'dry-air',
+        beginsOn: on,
+        endsOn: null,
+        part: null,
+        alone: null,
+        air: { celsius, humidityPercent },
+      });
     else if (!isDry(read) && isOpen) spells[spells.length - 1] = { ...open, endsOn: addDays(on, -1) };
   }
   return spells;

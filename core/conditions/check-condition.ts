@@ -16,7 +16,7 @@ const LATEST_BEGIN_DAYS = 366;
 
 type ConditionTrouble = RefusalOf<typeof CONDITION_REFUSALS>;
 export type ConditionRefusal = ConditionTrouble & {
-  readonly field: 'condition' | 'beginsOn' | 'endsOn' | 'part' | 'air.celsius' | 'air.humidityPercent' | 'instrumentId';
+  readonly field: 'condition' | 'beginsOn' | 'endsOn' | 'part' | 'alone' | 'air.celsius' | 'air.humidityPercent' | 'instrumentId';
 };
 
 const refuse = (field: ConditionRefusal['field'], refusal: ConditionTrouble) =>
@@ -70,5 +70,6 @@ export function checkCondition({ book, condition }: InBook, instrument: Instrume
   const placed = instrument === null ? days : checkInstrument({ book, condition }, instrument);
   if (!placed.ok) return placed;
   if (kind.asks === 'part' && condition.part === null) return refuse('part', { code: 'which-part' });
+  if (kind.asks === 'alone' && condition.alone === null) return refuse('alone', { code: 'which-parts' });
   return kind.asks === 'air' ? checkAir(condition) : succeed(condition);
 }

@@ -12,5 +12,6 @@ export type ConditionBegun = {
   readonly beginsOn: LocalDate;
   readonly endsOn: LocalDate | null;
   readonly part: Condition['part'];
+  readonly alone: Condition['alone'];
   readonly air: Condition['air'];
 };

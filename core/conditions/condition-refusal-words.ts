@@ -28,4 +28,5 @@ export const CONDITION_REFUSALS = {
   'not-for-this': ({ name }: { name: string }) => `${name}: this instrument, as it is built, cannot be in it.`,
   'not-come-yet': () => 'The instrument had not come yet.',
   'which-part': () => 'Which part is it on?',
+  'which-parts': () => 'Which parts are played?',
 };

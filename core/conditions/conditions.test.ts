@@ -34,6 +34,7 @@ const condition = (id: ConditionId, over: Partial<Condition> = {}): Condition =>
   beginsOn: TODAY,
   endsOn: null,
   part: null,
+  alone: null,
   air: null,
   ...over,
 });

@@ -1,4 +1,4 @@
-import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import { CASED_DAMP, type CareItemId, type StepId } from '#core/book/care-ids.ts';
 import type { Exception } from '#core/book/handling-exception.ts';
 import type { Practice } from '#core/book/practice.ts';
 import type { Deed, Thing } from '#core/book/deed.ts';
@@ -42,8 +42,9 @@ export type Handled = {
 /** A step somebody does, and what they found where it is a look. */
 export type HandledStep = { readonly instrument: string; readonly step: Step; readonly answer?: string | null };
 
-/** Does a run begin with the case shut, with the instrument as it was played, or with it lying ready? */
+/** Does a run begin with the case shut, with the instrument as it was played, cased damp, or lying ready? */
 export function startOf({ practice, items }: Pick<Handled, 'practice' | 'items'>): Start {
+  if (items.includes(CASED_DAMP)) return 'damp';
   const moments = items.flatMap((id) => {
     const trigger = practice.items.find((item) => item.id === id)?.trigger;
     return trigger?.kind === 'every-play' ? [trigger.moment] : [];

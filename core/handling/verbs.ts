@@ -39,7 +39,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   // ---- hands
   take: {
     needs: ['not-in-the-case', 'not-put-away'],
-    leaves: (world, deed) => each(world, deed, (t) => takeUp(world, t)),
+    leaves: (world, deed) => everyPiece(world, deed).forEach((thing) => takeUp(world, thing)),
   },
   hold: {
     needs: BY_HAND,

@@ -9,8 +9,8 @@ import { PART_ROLES, type PartRole } from '#core/instruments/kind.ts';
 /** Where a thing is. `stowed`: in the place it travels in. */
 export type Place = 'out' | 'case' | 'stowed' | 'hung-up' | Bath;
 
-/** How hands find an instrument: shut in its case, as it was played, or lying ready for a piece of care. */
-export type Start = 'before' | 'after' | 'care';
+/** How hands find an instrument: shut in its case, as it was played, cased damp, or lying ready for a piece of care. */
+export type Start = 'before' | 'after' | 'damp' | 'care';
 
 /** What two hands hold and what hangs from a strap, over all instruments of a run. */
 export type Hands = { readonly held: Set<string>; readonly hanging: Set<string> };
@@ -33,7 +33,16 @@ function couplingsOf(practice: Practice): readonly Coupling[] {
 }
 
 const isTogetherPlayed = ({ played }: Coupling): boolean => played;
-const isTogetherCased = ({ cased }: Coupling): boolean => cased === true || cased === 'usually';
+const isTogether = (cased: Coupling['cased']): boolean => cased === true || cased === 'usually';
+/** On the way drones stay in their stocks, though at home they are laid out apart. */
+const isTogetherDamp = ({ played, cased }: Coupling): boolean => isTogether(cased) || (played && cased === 'either');
+const isTogetherCased = ({ cased }: Coupling): boolean => isTogether(cased);
+const TOGETHER: Readonly<Record<Start, (coupling: Coupling) => boolean>> = {
+  before: isTogetherCased,
+  after: isTogetherPlayed,
+  damp: isTogetherDamp,
+  care: isTogetherCased,
+};
 
 /**
  * One instrument with all that belongs to it, as hands leave it after each deed. What may be done to it is not judged
@@ -71,10 +80,10 @@ export class World {
     readonly start: Start,
     readonly hands: Hands,
   ) {
-    const together = start === 'after' ? isTogetherPlayed : isTogetherCased;
+    const together = TOGETHER[start];
     for (const coupling of this.couplings()) {
       const [one, other] = coupling.of;
-      for (const thing of coupling.of) this.place.set(thing, start === 'before' ? 'case' : 'out');
+      for (const thing of coupling.of) this.place.set(thing, start === 'before' || start === 'damp' ? 'case' : 'out');
       if (together(coupling)) this.join(one, other);
     }
     if (start === 'after') this.asPlayed();

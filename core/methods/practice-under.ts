@@ -3,7 +3,7 @@ import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import type { Book } from '#core/book/book.ts';
 import type { Practice } from '#core/book/practice.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
-import type { Step } from '#core/book/step.ts';
+import { isOnlyAlone, type Step } from '#core/book/step.ts';
 import {
   choiceInForce,
   methodOf,
@@ -70,8 +70,9 @@ function thirstOf(methods: readonly MethodInForce[], context: MethodSetting['con
   return own.effects.thirst.value / (usual?.value ?? 1);
 }
 
+/** Is it done by these choices, of an instrument that is played whole? */
 const belongsTo = (step: Step, chosen: ReadonlyMap<string, string>): boolean =>
-  step.method === undefined || step.method.choices.includes(chosen.get(step.method.id) ?? '');
+  !isOnlyAlone(step) && (step.method === undefined || step.method.choices.includes(chosen.get(step.method.id) ?? ''));
 
 /** The questions asked of a practice; it is one object for a kind and build. */
 const asked = new WeakMap<Practice, readonly MethodId[]>();

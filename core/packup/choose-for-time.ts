@@ -1,3 +1,4 @@
+import { CASED_DAMP } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import { itemIn } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
@@ -17,7 +18,9 @@ const LEFT_OUT_NODES = 0;
 /** What belongs to every play is exposed at least this much, however dry the player (estimate). */
 const LEAST_EXPOSURE = 0.5;
 
-const isEveryPlay = (item: CareItem | undefined): boolean => item?.trigger.kind === 'every-play';
+/** What was left of every play on the way is laid out with the rest of it: that is the same work, later. */
+const isEveryPlay = (item: CareItem | undefined): boolean =>
+  item?.trigger.kind === 'every-play' || item?.id === CASED_DAMP;
 
 /** An instrument half put together is not played: making ready is done whole, but for what is done only if needed. */
 const belongsToJoining = (item: CareItem | undefined, { onlyIf }: Step): boolean =>
@@ -117,5 +120,5 @@ export function chooseForTime(candidates: readonly Candidate[], jobs: readonly J
 export function planned(candidate: Candidate | undefined, startsAtMinute: number | null): PlannedStep[] {
   if (candidate === undefined) return [];
   const { part: _part, workSeconds: _work, ...step } = candidate;
-  return [{ ...step, standsOn: [], startsAtMinute }];
+  return [{ ...step, standsOn: [], away: 'now', startsAtMinute }];
 }

@@ -1,5 +1,5 @@
 import { isHazardous } from '#core/agents/guard.ts';
-import type { StepId } from '#core/book/care-ids.ts';
+import { CASED_DAMP, type StepId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import { itemIn } from '#core/book/practice.ts';
 import type { ReadyFor, Step } from '#core/book/step.ts';
@@ -7,6 +7,7 @@ import { startOf } from '#core/handling/play-through.ts';
 import { stepsFor } from '#core/packup/collect-steps.ts';
 import { countFor } from '#core/packup/count-for.ts';
 import { SECONDS_A_MINUTE } from '#core/packup/job.ts';
+import { answerExpected } from '#core/packup/expected-answer.ts';
 import { keepApart, type KeptApart } from '#core/packup/mixing-guard.ts';
 import type { PlanReason } from '#core/packup/plan-reason.ts';
 import { beforeOf, isUrgent, keepBlocks, type Before, type Candidate } from '#core/packup/run-precedence.ts';
@@ -14,12 +15,23 @@ import type { RunPart, RunRequest } from '#core/packup/run-plan.ts';
 import { runStep, runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 import { handsForStep, paceOf } from '#core/players/player.ts';
 
-/** A look's steps that only an unusual answer calls for take no time in the plan: the first answer is the usual one. */
-function isUsual(step: Step, steps: readonly Step[]): boolean {
-  const { calledBy } = step;
+/** Steps that only an answer nobody counts on calls for take no time in the plan, nor what is done on the way only. */
+function isUsual({ calledBy, away }: Step, steps: readonly Step[], part: RunPart): boolean {
+  if (away === 'only') return false;
   if (calledBy === undefined) return true;
-  const usual = steps.find(({ id }) => id === calledBy.look)?.look?.answers[0]?.id;
+  const look = steps.find(({ id }) => id === calledBy.look)?.look;
+  const usual = look && answerExpected(look, part.expected?.get(calledBy.look)?.answer ?? null);
   return usual === undefined || calledBy.answers.includes(usual);
+}
+
+/** Of what was left on the way only that, and of what a look has called for by then only what it has. */
+function stillToDo({ only, found }: RunPart): (step: Step) => boolean {
+  if (only === undefined) return () => true;
+  return ({ id, item, calledBy }) => {
+    if (item === CASED_DAMP) return true;
+    const answer = calledBy && found?.get(calledBy.look);
+    return only.has(id) && (answer === undefined || calledBy?.answers.includes(answer) === true);
+  };
 }
 
 /** Of several instruments made ready the last one stays in the hands and is played first. */
@@ -28,28 +40,34 @@ function readyForOf(parts: readonly RunPart[]): (part: RunPart) => ReadyFor {
   return (part) => (last !== undefined && part !== last && startOf(part) === 'before' ? 'later' : 'playing');
 }
 
+/** Minutes of one repeat: learned, else a beginner's, else the book's at this player's pace. */
+function minutesOfOne({ id, minutes, beginnerMinutes }: Step, { player, learned }: RunRequest): number {
+  const begun = player.standing === 'child' ? beginnerMinutes : undefined;
+  return learned.get(id)?.value ?? begun?.value ?? minutes * paceOf(player.standing);
+}
+
 function candidatesOf(part: RunPart, request: RunRequest, isFirst: boolean): Candidate[] {
-  const { player, learned } = request;
-  const pace = paceOf(player.standing);
+  const { player } = request;
   // Hands are washed once, however many cases are opened.
+  const isLeft = stillToDo(part);
   const steps = stepsFor(part.practice, part.items, readyForOf(request.parts)(part)).filter(
-    ({ id, oncePerRun }) => (isFirst || !oncePerRun) && !request.without?.has(runStepKey(part.instrumentId, id)),
+    (step) =>
+      isLeft(step) && (isFirst || !step.oncePerRun) && !request.without?.has(runStepKey(part.instrumentId, step.id)),
   );
   const standIns = standInsIn(steps);
   return steps.map((step) => {
     const unless = standIns.get(step.id) ?? [];
     const repeats = countFor(step.repeats, part);
-    const own = learned.get(step.id);
-    const begun = player.standing === 'child' ? step.beginnerMinutes : undefined;
-    const minutes = (own?.value ?? begun?.value ?? step.minutes * pace) * (repeats?.count ?? 1);
+    const minutes = minutesOfOne(step, request) * (repeats?.count ?? 1);
     return {
       ...runStep(part.instrumentId, step),
       part,
       unless,
+      expects: part.expected?.get(step.id) ?? null,
       hands: handsForStep(step.skill, itemIn(part.practice, step.item)?.skill, player),
       repeats,
       activeMinutes: Math.round(minutes * SECONDS_A_MINUTE) / SECONDS_A_MINUTE,
-      workSeconds: isUsual(step, steps) && unless.length === 0 ? Math.round(minutes * SECONDS_A_MINUTE) : 0,
+      workSeconds: isUsual(step, steps, part) && unless.length === 0 ? Math.round(minutes * SECONDS_A_MINUTE) : 0,
     };
   });
 }

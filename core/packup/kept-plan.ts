@@ -2,6 +2,7 @@ import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import type { Step } from '#core/book/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
+import type { OnTheWay } from '#core/packup/on-the-way.ts';
 import type { PlanReason } from '#core/packup/plan-reason.ts';
 import type { PlannedStep, RunPlan } from '#core/packup/run-plan.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
@@ -49,6 +50,10 @@ export type KeptStep = {
     readonly until: readonly StepId[];
   } | null;
   readonly alsoDoes: readonly CareItemId[];
+  /** What becomes of it where the instrument is packed up on the way. */
+  readonly away: OnTheWay;
+  /** What its look is counted on to find; null: its first answer. */
+  readonly expects: string | null;
   /** Its count is the water model's, and can be tuned by a tap. */
   readonly passes: boolean;
   /** Repeats planned; null where it is simply done. */
@@ -103,6 +108,8 @@ export const keptOf = ({ id, item, part, heading, ...step }: Step) => ({
   // What the plan says of it beside the book.
   unless: [] as readonly StepId[],
   standsOn: [] as readonly StepId[],
+  away: 'now' as OnTheWay,
+  expects: null as string | null,
   passes: step.repeats?.kind === 'passes-by-water',
 });
 
@@ -120,6 +127,8 @@ const keptStep = ({
   ...keptOf(step),
   unless: one.unless,
   standsOn: one.standsOn,
+  away: one.away,
+  expects: one.expects?.answer ?? null,
   count: repeats?.count ?? null,
   activeMinutes,
   startsAtMinute,

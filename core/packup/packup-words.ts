@@ -62,6 +62,12 @@ export function planReasonWords(reason: PlanReason): WhyLine {
         text: `${reason.question} Counted as “${reason.answer.toLowerCase()}”; another answer brings other steps.`,
         mark: 'estimate',
       };
+    case 'own-look':
+      return {
+        rule,
+        text: `${reason.question} You have found “${reason.answer.toLowerCase()}” ${counted(reason.times, 'time')} of your last ${reason.looks}, so the run begins with that. Another answer brings other steps. Methods can switch this off.`,
+        mark: 'yours',
+      };
     case 'time-at-hand': {
       const best = reason.proved ? 'nothing that fits protects more' : 'the best choice found';
       return {

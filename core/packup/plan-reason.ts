@@ -10,6 +10,7 @@ const DECLARED = {
   'set-aside': { instruments: 'number' },
   turning: { turns: 'number', seconds: 'number' },
   'usual-look': { question: 'string', answer: 'string' },
+  'own-look': { question: 'string', answer: 'string', times: 'number', looks: 'number' },
   'time-at-hand': { minutes: 'number', mustMinutes: 'number', proved: 'boolean' },
   'kept-apart': { first: 'string', second: 'string' },
   'not-together': { left: 'string', meets: 'string', gas: 'string' },

@@ -2,6 +2,7 @@ import { chooseForTime, planned } from '#core/packup/choose-for-time.ts';
 import { gatherSteps } from '#core/packup/gather-steps.ts';
 import { jobsAmong, SECONDS_A_MINUTE, type Job } from '#core/packup/job.ts';
 import { orderSteps, type Schedule } from '#core/packup/order-steps.ts';
+import { answerExpected } from '#core/packup/expected-answer.ts';
 import type { PlanReason } from '#core/packup/plan-reason.ts';
 import type { Candidate } from '#core/packup/run-precedence.ts';
 import { jobsOf } from '#core/packup/run-jobs.ts';
@@ -13,12 +14,15 @@ import { paceOf } from '#core/players/player.ts';
 const changeSeconds = TURN_SECONDS.value;
 
 const usualLooks = (candidates: readonly Candidate[]): PlanReason[] =>
-  candidates.flatMap(({ step, part }): PlanReason[] => {
-    const [usual] = step.look?.answers ?? [];
-    const calls = part.practice.steps.some(({ calledBy }) => calledBy?.look === step.id);
-    return step.look && usual && calls
-      ? [{ rule: 'usual-look', question: step.look.question, answer: usual.words }]
-      : [];
+  candidates.flatMap(({ step: { id, look }, part, expects }): PlanReason[] => {
+    const calls = part.practice.steps.some(({ calledBy }) => calledBy?.look === id);
+    const usual = look?.answers.find((one) => one.id === answerExpected(look, expects?.answer ?? null));
+    if (!look || !usual || !calls) return [];
+    const { question } = look;
+    const answer = usual.words;
+    return expects === null
+      ? [{ rule: 'usual-look', question, answer }]
+      : [{ rule: 'own-look', question, answer, times: expects.times, looks: expects.looks }];
   });
 
 /** What stood in for steps of others, and was left out for want of time: those steps are then done after all. */

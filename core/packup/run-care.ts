@@ -1,4 +1,4 @@
-import type { CareItemId } from '#core/book/care-ids.ts';
+import { CASED_DAMP, type CareItemId, type StepId } from '#core/book/care-ids.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import type { KeptStep } from '#core/packup/kept-plan.ts';
@@ -23,7 +23,7 @@ export type CareDone = { readonly instrumentId: InstrumentId; readonly itemId: C
  * them, or not called for by a look; and those a ticked step does on the side. A look nobody made leaves the handwork of
  * its item done, and is itself not. An item a look has ended is not done, nor one with steps left out for want of time.
  */
-export function careDoneBy({ steps, leftOut }: Pick<RunNow, 'steps' | 'leftOut'>): CareDone[] {
+export function careDoneBy({ steps, leftOut, isAway }: Pick<RunNow, 'steps' | 'leftOut' | 'isAway'>): CareDone[] {
   const done = new Map<string, CareDone>();
   const add = (instrumentId: InstrumentId, itemId: CareItemId) =>
     done.set(`${instrumentId}:${itemId}`, { instrumentId, itemId });
@@ -35,7 +35,8 @@ export function careDoneBy({ steps, leftOut }: Pick<RunNow, 'steps' | 'leftOut'>
     if (mine.every(settled) && !ended && !waiting.some((one) => sameItem(one, step))) add(step.instrumentId, step.item);
   }
   for (const { instrumentId, state, alsoDoes } of steps)
-    if (state === 'ticked') for (const aside of alsoDoes) add(instrumentId, aside);
+    // What is shut into its case on the way is not dry for that.
+    if (state === 'ticked') for (const aside of alsoDoes) if (!isAway || aside !== CASED_DAMP) add(instrumentId, aside);
   return [...done.values()];
 }
 
@@ -51,11 +52,32 @@ export function careWaiting({ steps, leftOut }: RunNow, done: readonly CareDone[
   return [...new Map(byName).values()];
 }
 
+/** The steps that wait until an instrument is at home, of every instrument packed up on the way. */
+export function waitsAtHome({ steps, leftOut, isAway }: RunNow): ReadonlyMap<InstrumentId, ReadonlySet<StepId>> {
+  const waiting = new Map<InstrumentId, Set<StepId>>();
+  if (!isAway) return waiting;
+  const open = steps.filter(({ called, state }) => called === 'at-home' && state === 'open');
+  const all = [...open, ...leftOut.flatMap((one) => one.steps)];
+  for (const { instrumentId, id } of all.filter(({ away }) => away === 'waits'))
+    waiting.set(instrumentId, (waiting.get(instrumentId) ?? new Set<StepId>()).add(id));
+  return waiting;
+}
+
+/** What looks of a run have found on an instrument. */
+export const foundIn = ({ steps }: Pick<RunNow, 'steps'>, instrument: InstrumentId): ReadonlyMap<StepId, string> =>
+  new Map(
+    steps.flatMap(({ instrumentId, id, answer }) =>
+      instrumentId === instrument && answer !== null ? [[id, answer] as const] : [],
+    ),
+  );
+
 export type SignSeen = { readonly instrumentId: InstrumentId; readonly itemId: CareItemId; readonly part: PartId };
 
-/** Signs the looks of a run have put in the record. */
-export const signsSeenBy = ({ steps }: Pick<RunNow, 'steps'>): SignSeen[] =>
-  steps.flatMap(({ instrumentId, look, answer, part }) => {
+/** Signs a run has put in the record: what its looks have found, and what was shut into its case damp. */
+export const signsSeenBy = (run: RunNow): SignSeen[] => [
+  ...run.steps.flatMap(({ instrumentId, look, answer, part }) => {
     const itemId = look?.answers.find(({ id }) => id === answer)?.notice ?? null;
     return itemId === null ? [] : [{ instrumentId, itemId, part }];
-  });
+  }),
+  ...[...waitsAtHome(run).keys()].map((instrumentId): SignSeen => ({ instrumentId, itemId: CASED_DAMP, part: 'case' })),
+];

@@ -68,6 +68,10 @@ const DECLARED = {
   'not-looked': { fields: ['stepKey'], known: false },
   /** A step that was left out for want of time is done after all. */
   'pulled-in': { fields: ['stepKey'], known: false },
+  /** The instruments are packed up on the way, not at home: what can wait waits until they are. */
+  away: { fields: [], known: false },
+  /** At home after all. */
+  'at-home': { fields: [], known: false },
   /** Said of a step with passes, often after the end of the run. */
   'last-pass': { fields: ['stepKey', 'count', 'found'], known: true },
   finished: { fields: [], known: true },

@@ -10,6 +10,7 @@ import {
 } from '#core/packup/run-event.ts';
 import type { StepId } from '#core/book/care-ids.ts';
 import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
+import { answerExpected } from '#core/packup/expected-answer.ts';
 import { msOfInstant, type Instant } from '#core/time/instant.ts';
 import type { LastPass } from '#core/water/wetness.ts';
 
@@ -19,9 +20,9 @@ export type RunKind = (typeof RUN_KINDS)[number];
 
 /**
  * `no`: a look has found that it is not needed, or has ended its item, or another step has done it; `undecided`: that is
- * still to come; `cannot`: what it stands on was left undone.
+ * still to come; `cannot`: what it stands on was left undone; `at-home`: it waits until the instrument is at home.
  */
-const CALLED = ['yes', 'no', 'undecided', 'cannot'] as const;
+const CALLED = ['yes', 'no', 'undecided', 'cannot', 'at-home'] as const;
 export type Called = (typeof CALLED)[number];
 
 type Closed = {
@@ -57,12 +58,14 @@ export type RunNow = {
   readonly steps: readonly StepNow[];
   /** What was left out for want of time and has not been pulled in. */
   readonly leftOut: readonly KeptLeftOut[];
+  /** It is packed up on the way: what can wait does. */
+  readonly isAway: boolean;
   readonly finishedAt: Instant | null;
 };
 
 const OPEN: Progress = { state: 'open', counted: 0, tickedAt: null, answer: null, skipReason: null, along: null };
 
-type StepEvent = Exclude<RunEvent, { kind: 'finished' | 'pulled-in' | 'last-pass' }>;
+type StepEvent = Exclude<RunEvent, { kind: 'finished' | 'pulled-in' | 'last-pass' | 'away' | 'at-home' }>;
 
 function after(before: Progress, event: StepEvent): Progress {
   const { counted } = before;
@@ -93,13 +96,15 @@ function addUp(events: readonly RunEvent[]) {
   const pulledIn = new Set<RunStepKey>();
   const lastPass = new Map<RunStepKey, LastPass>();
   let finishedAt: Instant | null = null;
+  let isAway = false;
   for (const event of events) {
     if (event.kind === 'finished') finishedAt ??= event.at;
+    else if (event.kind === 'away' || event.kind === 'at-home') isAway = event.kind === 'away';
     else if (event.kind === 'pulled-in') pulledIn.add(event.stepKey);
     else if (event.kind === 'last-pass') lastPass.set(event.stepKey, event.found);
     else progress.set(event.stepKey, after(progress.get(event.stepKey) ?? OPEN, event));
   }
-  return { progress, pulledIn, lastPass, finishedAt };
+  return { progress, pulledIn, lastPass, isAway, finishedAt };
 }
 
 /** Pulled-in steps come before the casing of their instrument; among themselves they keep their order. */
@@ -164,7 +169,8 @@ function byLook({ byKey, of }: Fold, { instrumentId, calledBy }: KeptStep): Call
   if (look === undefined) return 'yes';
   const { answer, state } = of(look.key);
   // Nobody looked: it goes on as it usually does.
-  const found = answer ?? (state === 'open' ? undefined : look.look?.answers[0]?.id);
+  const found =
+    answer ?? (state === 'open' || look.look === null ? undefined : answerExpected(look.look, look.expects));
   if (found === undefined) return 'undecided';
   return calledBy.answers.includes(found) ? 'yes' : 'no';
 }
@@ -177,12 +183,23 @@ function calledFor(fold: Fold, step: KeptStep): Called {
   return byStandIns(fold, others(step.unless)) ?? byLook(fold, step);
 }
 
+/** On the way whatever can wait, and is called for, waits until the instrument is at home. */
+const calledOnTheWay = ({ away }: KeptStep, called: Called): Called =>
+  (away === 'waits' || away === 'later') && (called === 'yes' || called === 'undecided') ? 'at-home' : called;
+
 /** For each step whether it is called for, as far as the log says by now. */
-function calledIn(steps: readonly KeptStep[], progressOf: ProgressOf): ReadonlyMap<RunStepKey, Called> {
+function calledIn(
+  steps: readonly KeptStep[],
+  progressOf: ProgressOf,
+  isAway: boolean,
+): ReadonlyMap<RunStepKey, Called> {
   const called = new Map<RunStepKey, Called>();
   const answered = steps.filter(({ key, look }) => look !== null && progressOf(key).answer !== null);
   const fold = { steps, byKey: new Map(steps.map((step) => [step.key, step])), answered, of: progressOf, called };
-  for (const step of steps) called.set(step.key, calledFor(fold, step));
+  for (const step of steps) {
+    const here = calledFor(fold, step);
+    called.set(step.key, isAway ? calledOnTheWay(step, here) : here);
+  }
   return called;
 }
 
@@ -208,12 +225,13 @@ function waitEnds(waits: readonly KeptStep[], progressOf: ProgressOf, step: Kept
 
 /** A run is its plan and its log: the same on the server, on every screen, and while what was ticked is still unsent. */
 export function foldRun(plan: Pick<KeptPlan, 'steps' | 'leftOut'>, events: readonly RunEvent[]): RunNow {
-  const { progress, pulledIn, lastPass, finishedAt } = addUp(events);
+  const { progress, pulledIn, lastPass, isAway, finishedAt } = addUp(events);
   const progressOf: ProgressOf = (key) => progress.get(key) ?? OPEN;
   const isPulled = ({ steps }: KeptLeftOut) => steps.some(({ key }) => pulledIn.has(key));
   const pulled = plan.leftOut.filter(isPulled).flatMap(({ steps }) => steps);
-  const steps = withPulledIn(plan.steps, pulled);
-  const called = calledIn(steps, progressOf);
+  // Nobody who is at home sees what is done on the way only.
+  const steps = withPulledIn(plan.steps, pulled).filter(({ away }) => isAway || away !== 'only');
+  const called = calledIn(steps, progressOf, isAway);
   const waits = steps.filter(({ wait }) => wait !== null);
   return {
     steps: steps.map((step) => ({
@@ -224,12 +242,14 @@ export function foldRun(plan: Pick<KeptPlan, 'steps' | 'leftOut'>, events: reado
       lastPass: lastPass.get(step.key) ?? null,
     })),
     leftOut: plan.leftOut.filter((one) => !isPulled(one) && one.steps.length > 0),
+    isAway,
     finishedAt,
   };
 }
 
 export type RunEventRefusal =
   | { readonly code: 'already-finished' }
+  | { readonly code: 'nothing-waits' }
   | { readonly code: 'no-such-step'; readonly stepKey: string }
   | { readonly code: 'no-such-answer'; readonly allowed: readonly string[] }
   | { readonly code: 'answer-wanted'; readonly question: string }
@@ -251,6 +271,8 @@ export function checkRunEvent(run: RunNow, event: RunEventSaid): Outcome<RunEven
       ? fail({ code: 'must-steps-open', headings: open.map(({ heading }) => heading) })
       : succeed(event);
   }
+  if (event.kind === 'away' || event.kind === 'at-home')
+    return event.kind === 'at-home' || mayBeAway(run) ? succeed(event) : fail({ code: 'nothing-waits' });
   const { stepKey } = event;
   const here = event.kind === 'pulled-in' ? run.leftOut.flatMap(({ steps }) => steps) : run.steps;
   const found = here.find(({ key }) => key === stepKey);
@@ -258,10 +280,16 @@ export function checkRunEvent(run: RunNow, event: RunEventSaid): Outcome<RunEven
   return refusal === null ? succeed(event) : fail(refusal);
 }
 
+/** Is there anything in it that can wait until it is at home? */
+export const mayBeAway = ({ steps }: Pick<RunNow, 'steps'>): boolean => steps.some(({ away }) => away === 'waits');
+
 const isTick = ({ kind }: RunEventSaid): boolean => kind === 'ticked' || kind === 'ticked-along';
 
 /** What this step cannot take: passes it has not, a tick where an answer is wanted, an answer it does not know. */
-function refusalOnStep({ look, passes }: KeptStep, event: RunEventSaid): RunEventRefusal | null {
+function refusalOnStep(
+  { look, passes }: KeptStep,
+  event: Extract<RunEventSaid, { stepKey: unknown }>,
+): RunEventRefusal | null {
   if (event.kind === 'last-pass' && (!passes || event.count < 1)) return { code: 'no-passes', stepKey: event.stepKey };
   if (isTick(event) && look) return { code: 'answer-wanted', question: look.question };
   if (event.kind === 'not-looked' && !look) return { code: 'no-look' };

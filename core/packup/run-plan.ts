@@ -7,6 +7,8 @@ import type { Count } from '#core/packup/count-for.ts';
 import type { PlanReason } from '#core/packup/plan-reason.ts';
 import type { RunStep, RunStepKey } from '#core/packup/run-step.ts';
 import type { Hands, PlayerAbilities } from '#core/players/player.ts';
+import type { Expected } from '#core/packup/expected-answer.ts';
+import type { OnTheWay } from '#core/packup/on-the-way.ts';
 import type { Wetness } from '#core/water/wetness.ts';
 
 export type PlannedStep = RunStep & {
@@ -14,6 +16,10 @@ export type PlannedStep = RunStep & {
   readonly unless: readonly StepId[];
   /** Cannot be done where one of these of its instrument was left undone. */
   readonly standsOn: readonly StepId[];
+  /** What becomes of it where the instrument is packed up on the way. */
+  readonly away: OnTheWay;
+  /** What its look is counted on to find, where that is not the book's usual answer. */
+  readonly expects: Expected | null;
   readonly hands: Hands;
   readonly repeats: Count | null;
   /** Handwork of all repeats at this player's pace, minutes (estimate, or learned from ticks). */
@@ -40,6 +46,12 @@ export type RunPart = {
   /** As this player does it: under the methods in force. */
   readonly practice: Practice;
   readonly items: readonly CareItemId[];
+  /** Of what belongs to every play only these steps: what was left on the way. Null: all of them. */
+  readonly only?: ReadonlySet<StepId>;
+  /** What looks have found before, where their own run is over. */
+  readonly found?: ReadonlyMap<StepId, string>;
+  /** What its player usually finds. */
+  readonly expected?: ReadonlyMap<StepId, Expected>;
   readonly playedMinutes: number;
   /** The room it was played in, °C. */
   readonly roomCelsius: number;

@@ -1,9 +1,12 @@
+import type { StepId } from '#core/book/care-ids.ts';
+import type { Step } from '#core/book/step.ts';
+import { startOf } from '#core/handling/play-through.ts';
 import { precedence } from '#core/packup/collect-steps.ts';
 import type { PlannedStep, RunPart } from '#core/packup/run-plan.ts';
 import { runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 
 /** A step with all the planner needs to know of it. */
-export type Candidate = Omit<PlannedStep, 'startsAtMinute' | 'standsOn'> & {
+export type Candidate = Omit<PlannedStep, 'startsAtMinute' | 'standsOn' | 'away'> & {
   readonly part: RunPart;
   readonly workSeconds: number;
 };
@@ -16,6 +19,10 @@ export const isUrgent = ({ step }: Candidate): boolean =>
 export const isFirstOfAll = (candidate: Candidate): boolean =>
   candidate.step.oncePerRun === true || isUrgent(candidate);
 
+/** What lies in its case is taken out of it before anything else is done to it. */
+const openingOf = (part: RunPart, steps: readonly Step[]): StepId[] =>
+  startOf(part) === 'damp' ? steps.filter(({ reaches = [] }) => reaches.includes('case-open')).map(({ id }) => id) : [];
+
 export type Before = ReadonlyMap<RunStepKey, readonly RunStepKey[]>;
 
 /** What must come before each step, by the book and the methods of its instrument. */
@@ -25,10 +32,13 @@ export function beforeOf(candidates: readonly Candidate[], parts: readonly RunPa
     const mine = candidates.filter(({ instrumentId }) => instrumentId === part.instrumentId);
     const steps = mine.map(({ step }) => step);
     const standIns = new Map(mine.map(({ step, unless }) => [step.id, new Set(unless)] as const));
+    const opening = openingOf(part, steps);
     for (const [id, earlier] of precedence(part.practice, steps, standIns))
       before.set(
         runStepKey(part.instrumentId, id),
-        [...earlier].map((one) => runStepKey(part.instrumentId, one)),
+        [...new Set([...earlier, ...(opening.includes(id) ? [] : opening)])].map((one) =>
+          runStepKey(part.instrumentId, one),
+        ),
       );
   }
   return before;

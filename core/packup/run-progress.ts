@@ -1,4 +1,5 @@
 import type { RunNow, StepNow } from '#core/packup/run-log.ts';
+import { answerExpected } from '#core/packup/expected-answer.ts';
 import { TURN_SECONDS } from '#core/packup/turning.ts';
 
 /** Is an open step held up by a wait that still runs? */
@@ -8,8 +9,8 @@ export const isWaiting = ({ waitsUntilMs }: Pick<StepNow, 'waitsUntilMs'>, nowMs
 /** Does what is usually found call for it? The plan has left time for nothing else. */
 function isUsual({ calledBy, instrumentId }: StepNow, steps: readonly StepNow[]): boolean {
   if (calledBy === null) return true;
-  const look = steps.find((one) => one.instrumentId === instrumentId && one.id === calledBy.look)?.look;
-  const usual = look?.answers[0]?.id;
+  const asked = steps.find((one) => one.instrumentId === instrumentId && one.id === calledBy.look);
+  const usual = asked?.look ? answerExpected(asked.look, asked.expects) : undefined;
   return usual === undefined || calledBy.answers.includes(usual);
 }
 

@@ -5,6 +5,9 @@ export const RUN_REFUSALS = {
   'nothing-to-do': () => 'Name at least one thing to be done.',
   'twice-in-the-run': () => 'An instrument is in a run once.',
   'already-finished': () => 'This run is finished. Undo its end to go on with it.',
+  'not-cased-damp': () => 'It does not lie cased damp. What was to be dried is dry.',
+  'damp-by-itself': () => 'What lies cased damp is laid out and dried first, by itself.',
+  'nothing-waits': () => 'Nothing in this run can wait until you are at home.',
   'no-such-step': (_: { stepKey: string }) => 'This run has no such step.',
   'no-such-answer': ({ allowed }: { allowed: readonly string[] }) =>
     `This look may find: ${allowed.join(', ') || 'nothing, it is no look'}.`,

@@ -1,3 +1,4 @@
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
 import type { Instant } from '#core/time/instant.ts';
@@ -11,6 +12,8 @@ export type RunShare = {
   readonly playedMinutes: number;
   /** The room it was played in, °C. */
   readonly roomCelsius: number;
+  /** Only these parts are made ready or put away; null: all of it. */
+  readonly alone: AloneId | null;
   /** Thirst of the cloth in use beside silk. */
   readonly thirst: number;
   /** Care that was asked for beside what belongs to every play; empty where nobody kept it. */

@@ -16,6 +16,7 @@ export const PLAY_REFUSALS = {
   },
   'day-is-full': ({ alreadyMinutes }: { alreadyMinutes: number }) =>
     `That day already holds ${duration(alreadyMinutes)} on this instrument; a day has 24 h.`,
+  'not-played-so': () => 'These parts of this instrument are not played by themselves.',
   'no-such-play': () => 'No such play of this instrument in the record.',
   'played-twice-in-one': () => 'An instrument is in an evening once.',
   'played-on-another': () => 'It was played on another instrument. Take it back and log it there.',

@@ -1,3 +1,4 @@
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
@@ -21,6 +22,8 @@ export type Play = PlaySpan & {
   readonly playerId: PlayerId;
   /** The room it was played in, °C; null where nobody said. */
   readonly roomCelsius: number | null;
+  /** Only these parts of it were played; null: all of it. */
+  readonly alone: AloneId | null;
 };
 
 /** Where the player's wall clock stands. */

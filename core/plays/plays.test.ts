@@ -3,7 +3,17 @@ import fc from 'fast-check';
 import { forecastDays } from '#core/plays/forecast.ts';
 import { alphaOfHalfLife, shrunk, smoothed, usualWeek, weeklyMinutes } from '#core/plays/usual-week.ts';
 import { dayReasonWords } from '#core/plays/forecast-words.ts';
-import { lastPlayedOn, playColumns, playedSince, withPlay } from '#core/plays/play-columns.ts';
+import { ALONE_IDS } from '#core/instruments/alone.ts';
+import {
+  lastPlayedOn,
+  playColumns,
+  playedSince,
+  playsTouching,
+  withAlone,
+  withPlay,
+  type PlayColumns,
+  type PlayMore,
+} from '#core/plays/play-columns.ts';
 import { checkPlay, playsOverlap, wallMinute, type PlaySpan } from '#core/plays/play.ts';
 import { dateOfDay, dayNumber, localDate } from '#core/time/local-date.ts';
 
@@ -66,25 +76,53 @@ describe('a play', () => {
   });
 });
 
+/** Plays close together, of the whole and of parts, so that minutes and lengths coincide. */
+const anyPlays = fc.array(
+  fc.record({
+    at: fc.integer({ min: 0, max: 6 }),
+    minutes: fc.integer({ min: 1, max: 3 }),
+    alone: fc.constantFrom<PlayMore['alone']>(null, null, 'mouthpiece', 'head-joint'),
+  }),
+  { minLength: 1, maxLength: 12 },
+);
+const sorted = (all: readonly PlayMore[]): PlayColumns => {
+  const rows = all.toSorted((a, b) => a.at - b.at || a.minutes - b.minutes);
+  const columns = playColumns(
+    Int32Array.from(rows, ({ at }) => at),
+    Int32Array.from(rows, ({ minutes }) => minutes),
+  );
+  return withAlone(
+    columns,
+    all.filter(({ alone }) => alone !== null),
+  );
+};
+/** The plays columns tell of, in an order that does not tell plays of one minute and length apart. */
+const told = ({ endedAt, minutes, alone }: PlayColumns): string[] =>
+  Array.from(endedAt, (at, row) => `${at} ${minutes[row]} ${alone.get(row) ?? 'whole'}`).toSorted();
+
 describe('play columns', () => {
   test('with a play more are those of all of them sorted', () => {
-    const rows = fc.array(fc.record({ at: fc.integer({ min: 0, max: 6 }), minutes: fc.integer({ min: 1, max: 3 }) }), {
-      minLength: 1,
-      maxLength: 12,
-    });
-    const of = (all: readonly { at: number; minutes: number }[]) => {
-      const sorted = all.toSorted((a, b) => a.at - b.at || a.minutes - b.minutes);
-      return playColumns(
-        Int32Array.from(sorted, ({ at }) => at),
-        Int32Array.from(sorted, ({ minutes }) => minutes),
-      );
-    };
     fc.assert(
-      fc.property(rows, (all) => {
+      fc.property(anyPlays, (all) => {
         const [one, ...others] = all;
-        if (one) expect(withPlay(of(others), one.at, one.minutes)).toEqual(of(all));
+        if (one) expect(told(withPlay(sorted(others), one))).toEqual(told(sorted(all)));
       }),
     );
+  });
+
+  test('of a part are those of the whole and of the parts it belongs to, and no others', () => {
+    fc.assert(
+      fc.property(anyPlays, fc.subarray([...ALONE_IDS]), (all, mine) => {
+        const isMine = ({ alone }: PlayMore) => alone === null || mine.includes(alone);
+        const touching = playsTouching(sorted(all), (alone) => mine.includes(alone));
+        expect(told(touching)).toEqual(told(sorted(all.filter(isMine))));
+      }),
+    );
+  });
+
+  test('in which nothing stayed in the case are answered as they are', () => {
+    const whole = sorted([{ at: 5, minutes: 20, alone: null }]);
+    expect(playsTouching(whole, () => false)).toBe(whole);
   });
 
   const columns = playColumns(Int32Array.of(100, 200, 200, 300), Int32Array.of(10, 20, 30, 40));

@@ -1,3 +1,4 @@
+import { CASED_DAMP } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import { daysOf, isOnStage, type CalendarEvent } from '#core/calendar/event.ts';
 import { limbsOf, type ItemClock } from '#core/care/care-clock.ts';
@@ -64,6 +65,8 @@ function isForASitting(
   { today, methods }: Situation,
 ): boolean {
   if (!isHomeWork(item, player) || isWithPlaying(item, methods)) return false;
+  // What stands cased damp is laid out at home, and waits for no day.
+  if (item.id === CASED_DAMP) return false;
   if (state === 'waiting' || state === 'unknown' || state === 'off') return false;
   return state === 'due' || state === 'overdue' || (due !== null && daysBetween(today, due.on) < SITTING_DAYS);
 }
@@ -116,13 +119,12 @@ function pinsOn(
  */
 function rhythmOf(clock: ItemClock, { today, methods, plays }: Situation): Pick<SittingThing, 'interval' | 'again'> {
   const first = dayNumber(today);
+  const { forecast } = plays.ofPart(clock.item.part);
   const isCalled = clock.because.some(({ rule }) => rule === 'condition');
   const limbs = isCalled ? null : limbsOf(clock.item, methods);
   const now = intervalOf(clock, today);
   const again = Array.from({ length: SITTING_DAYS }, (_, day) =>
-    limbs === null
-      ? day + now
-      : dueAgain(limbs, first + day, { forecast: plays.forecast, wornBy: clock.item.wornBy }) - first,
+    limbs === null ? day + now : dueAgain(limbs, first + day, { forecast, wornBy: clock.item.wornBy }) - first,
   );
   // What was never done, on an instrument that came new, has the interval it will have.
   return { interval: clock.lastDone === null && limbs !== null ? (again[0] ?? now) : now, again };

@@ -9,11 +9,13 @@ import type { FaultFacts } from '#core/faults/fault-record.ts';
 import { faultsStanding, type FaultsStanding } from '#core/faults/faults-standing.ts';
 import { conditionsStanding, type ConditionsStanding } from '#core/conditions/conditions-standing.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
-import type { InstrumentKind } from '#core/instruments/kind.ts';
+import type { InstrumentKind, PartId } from '#core/instruments/kind.ts';
 import { methodsStanding, type MethodsStanding } from '#core/methods/methods-standing.ts';
 import type { PlayColumns } from '#core/plays/play-columns.ts';
+import { playsOfParts, type PlaysOfPart } from '#core/plays/plays-of-part.ts';
 import { playsStanding, type PlaysStanding } from '#core/plays/plays-standing.ts';
-import type { LocalDate } from '#core/time/local-date.ts';
+import { aloneStanding, type AloneStanding } from '#core/situation/alone-standing.ts';
+import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
 /** What the record says of an instrument, as far as its situation is worked out from it. */
 export type InstrumentFacts = {
@@ -38,7 +40,8 @@ export type Situation = {
   readonly today: LocalDate;
   readonly kind: InstrumentKind;
   readonly calendar: CalendarStanding;
-  readonly plays: PlaysStanding;
+  readonly plays: PlaysStanding & { readonly ofPart: (part: PartId) => PlaysOfPart };
+  readonly alone: AloneStanding;
   readonly conditions: ConditionsStanding;
   readonly methods: MethodsStanding;
   readonly care: CareStanding;
@@ -53,14 +56,27 @@ export function situationOf(book: Book, instrument: Instrument, facts: Instrumen
   const setting = { book, instrument, today, choices: facts.choices, week: plays.forecast.week };
   const conditions = conditionsStanding(setting, facts.conditions, facts.air);
   const methods = methodsStanding(setting, conditions.ids);
+  const alone = aloneStanding(methods, conditions.standing, today);
+  const ofPart = playsOfParts({
+    plays: facts.plays,
+    forecast: plays.forecast,
+    planned: calendar.planned,
+    today: dayNumber(today),
+    isOf: alone.isOf,
+    resting: alone.usual && {
+      alone: alone.usual.alone.id,
+      last: alone.usual.last === null ? Infinity : dayNumber(alone.usual.last),
+    },
+  });
   const care = careStanding(kind, methods, {
     instrument,
     today,
     plays: facts.plays,
     forecast: plays.forecast,
+    ofPart,
     history: facts.care,
     conditions: conditions.standing,
   });
   const faults = faultsStanding(book, instrument, facts.faults, { today, events: facts.events });
-  return { instrument, today, kind, calendar, plays, conditions, methods, care, faults };
+  return { instrument, today, kind, calendar, plays: { ...plays, ofPart }, alone, conditions, methods, care, faults };
 }

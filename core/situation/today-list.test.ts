@@ -13,6 +13,7 @@ const stands = (id: string, over: Partial<StandsToday> = {}): StandsToday => ({
   awaitsPackUp: false,
   playedAt: null,
   grams: 0,
+  dampSince: null,
   leftForLater: [],
   isAway: false,
   stopped: null,

@@ -17,20 +17,23 @@ export type StandsToday = {
   readonly playedAt: number | null;
   /** Water left by it, g. */
   readonly grams: number;
+  /** Cased damp since this wall minute; null where it is not. */
+  readonly dampSince: number | null;
   readonly leftForLater: readonly ItemClock[];
   /** The periodic clocks that call, most pressing first. */
   readonly calling: readonly ItemClock[];
 };
 
 /**
- * A line of today's list: a run under way, an instrument that is stopped, one that stands wet, one with which something
- * is wrong, what must happen before it is played again, what is due.
+ * A line of today's list: a run under way, an instrument that is stopped, one that stands wet or lies cased damp, one
+ * with which something is wrong, what must happen before it is played again, what is due.
  */
 export type TodayLine =
   | { readonly what: 'run'; readonly id: InstrumentId; readonly runKey: string }
   | { readonly what: 'stopped' | 'wrong'; readonly id: InstrumentId }
   /** `wetMinutes` null: since a day whose hour nobody said. */
   | { readonly what: 'wet'; readonly id: InstrumentId; readonly wetMinutes: number | null; readonly grams: number }
+  | { readonly what: 'damp'; readonly id: InstrumentId; readonly sinceWallMinute: number }
   | { readonly what: 'first' | 'due'; readonly id: InstrumentId; readonly clock: ItemClock };
 
 export type Today = {
@@ -47,7 +50,7 @@ const loadOf = ({ load }: ItemClock): number => load ?? 1;
 
 /**
  * One ordered list over several instruments: runs under way, then what is stopped, then what stands wet (the longest
- * first), what is asked about, what was noticed or left from packing up, then what is due, the furthest over first. What
+ * first), what lies cased damp, what is asked about, what was noticed or left from packing up, then what is due, the furthest over first. What
  * has no line is fine, unless nothing is known of some of its care. What is at the bench is only named; of what is laid
  * by nothing else is asked.
  *
@@ -68,6 +71,12 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
     .filter(({ awaitsPackUp, openRunKey }) => awaitsPackUp && openRunKey === null)
     .toSorted((a, b) => (since(b) ?? Infinity) - (since(a) ?? Infinity) || b.grams - a.grams)
     .map((one): TodayLine => ({ what: 'wet', id: one.id, wetMinutes: since(one), grams: one.grams }));
+  const damp = instruments
+    .filter(({ openRunKey }) => openRunKey === null)
+    .flatMap(({ id, dampSince }): Extract<TodayLine, { what: 'damp' }>[] =>
+      dampSince === null ? [] : [{ what: 'damp', id, sinceWallMinute: dampSince }],
+    )
+    .toSorted((a, b) => a.sinceWallMinute - b.sinceWallMinute);
   const first = instruments.flatMap(({ id, calling, leftForLater }) =>
     [...calling.filter(isNoticed), ...leftForLater].map((clock): TodayLine => ({ what: 'first', id, clock })),
   );
@@ -78,7 +87,7 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
         .map((clock) => ({ what: 'due' as const, id, clock })),
     )
     .toSorted((a, b) => loadOf(b.clock) - loadOf(a.clock));
-  const lines = [...runs, ...stops, ...wet, ...wrong, ...first, ...due];
+  const lines = [...runs, ...stops, ...wet, ...damp, ...wrong, ...first, ...due];
   const named = new Set(lines.map(({ id }) => id));
   const rest = there.filter(({ id }) => !named.has(id));
   const ids = (stands: readonly StandsToday[]) => stands.map(({ id }) => id);

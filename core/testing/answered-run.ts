@@ -2,7 +2,7 @@ import type { Look } from '#core/book/step.ts';
 import type { StepId } from '#core/book/care-ids.ts';
 import { keepPlan } from '#core/packup/kept-plan.ts';
 import type { RunEvent } from '#core/packup/run-event.ts';
-import { foldRun } from '#core/packup/run-log.ts';
+import { foldRun, type RunNow } from '#core/packup/run-log.ts';
 import type { PlannedStep, RunPlan } from '#core/packup/run-plan.ts';
 import type { Instant } from '#core/time/instant.ts';
 
@@ -23,22 +23,22 @@ const answerTo = (look: Look | undefined, given: string | undefined): string | n
  * What is done of a plan from its first step to its last when the looks get these answers, the usual one (the first)
  * where none is given: steps no answer calls for drop out, as in the program.
  *
- * @param skipped steps left out by the player
+ * @param how which steps its player leaves out, and whether it is packed up on the way
  */
 export function doneIn(
   plan: RunPlan,
   answers: ReadonlyMap<StepId, string> = new Map(),
-  skipped: ReadonlySet<StepId> = new Set(),
+  { skipped = new Set(), isAway = false }: { readonly skipped?: ReadonlySet<StepId>; readonly isAway?: boolean } = {},
 ): DoneStep[] {
   const kept = keepPlan(plan);
   const standIns = new Set(plan.steps.flatMap(({ unless }) => unless));
   const itemsOfStandIns = new Set(plan.steps.flatMap(({ step }) => (standIns.has(step.id) ? [step.item] : [])));
-  const events: RunEvent[] = [];
+  const events: RunEvent[] = isAway ? [{ kind: 'away', at: AT }] : [];
   const done: DoneStep[] = [];
   let now = foldRun(kept, events);
-  plan.steps.forEach((planned, index) => {
+  plan.steps.forEach((planned) => {
     const { key, step } = planned;
-    if (now.steps[index]?.called !== 'yes') return;
+    if (now.steps.find((one) => one.key === key)?.called !== 'yes') return;
     const answer = answerTo(step.look, answers.get(step.id));
     const event = skipped.has(step.id) ? SKIPPED : answer === null ? TICKED : ({ kind: 'answered', answer } as const);
     events.push({ ...event, stepKey: key, at: AT });
@@ -47,4 +47,15 @@ export function doneIn(
     if (event !== TICKED || itemsOfStandIns.has(step.item)) now = foldRun(kept, events);
   });
   return done;
+}
+
+/** How a run stands that was packed up on the way, all of it done that cannot wait. */
+export function packedOnTheWay(plan: RunPlan, answers: ReadonlyMap<StepId, string> = new Map()): RunNow {
+  const done = doneIn(plan, answers, { isAway: true });
+  return foldRun(keepPlan(plan), [
+    { kind: 'away', at: AT },
+    ...done.map(({ key: stepKey, answer }): RunEvent =>
+      answer === null ? { ...TICKED, stepKey, at: AT } : { kind: 'answered', answer, stepKey, at: AT },
+    ),
+  ]);
 }

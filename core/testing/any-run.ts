@@ -1,15 +1,19 @@
 import type { Book } from '#core/book/book.ts';
 import { CONDITION_IDS, type ConditionId } from '#core/book/condition-ids.ts';
-import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import { CASED_DAMP, type CareItemId, type StepId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
 import type { Practice } from '#core/book/practice.ts';
+import { aloneNamed, practiceAlone } from '#core/methods/practice-alone.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { Build } from '#core/instruments/build.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
 import { plainContext, practiceUnder } from '#core/methods/practice-under.ts';
+import { foundIn, waitsAtHome } from '#core/packup/run-care.ts';
+import { packedOnTheWay } from '#core/testing/answered-run.ts';
 import { planAndOrder, type OrderedPlan } from '#core/packup/plan-run.ts';
 import { withStandsOn } from '#core/packup/with-stands-on.ts';
 import type { RunPart, RunPlan } from '#core/packup/run-plan.ts';
@@ -25,6 +29,8 @@ export type AnyInstrument = {
   readonly build?: Build;
   readonly methods?: MethodChoices;
   readonly conditions?: readonly ConditionId[];
+  /** The parts that are played by themselves; whole where nothing is said. */
+  readonly alone?: AloneId;
 };
 
 export type AnyRun = {
@@ -33,6 +39,8 @@ export type AnyRun = {
   readonly playedMinutes?: number;
   readonly minutesAtHand?: number | null;
   readonly standing?: Standing;
+  /** Packed up on the way; or laid out at home what was. At home, where nothing is said. */
+  readonly place?: 'on-the-way' | 'back-home';
 };
 
 const moment =
@@ -45,6 +53,7 @@ export const homeCare = ({ items, off, chosen }: Practice): CareItem[] =>
   items.filter(
     (item) =>
       item.trigger.kind !== 'every-play' &&
+      item.id !== CASED_DAMP &&
       item.trigger.kind !== 'while' &&
       item.place !== 'bench' &&
       !off.has(item.id) &&
@@ -69,12 +78,14 @@ function itemsDue(practice: Practice, due: readonly Due[]): CareItemId[] {
 }
 
 /** How somebody with this instrument does it. */
-export function practiceOf(book: Book, { kind, build, methods = {}, conditions = [] }: AnyInstrument): Practice {
+export function practiceOf(book: Book, { kind, build, methods = {}, conditions = [], alone }: AnyInstrument): Practice {
   const full = { ...usualBuild(book.kinds[kind]), ...build };
-  return practiceUnder(practiceFor(book, kind, full), {
+  const whole = practiceUnder(practiceFor(book, kind, full), {
     choices: methods,
     context: { ...plainContext(book, kind, full), conditions },
   });
+  const parts = aloneNamed(whole, alone ?? null);
+  return parts === undefined ? whole : practiceAlone(whole, parts);
 }
 
 /** The parts of a run as the planner takes them. */
@@ -84,7 +95,7 @@ export function partsOf(book: Book, { instruments, due, playedMinutes = 45 }: An
     const practice = practiceOf(book, one);
     return {
       instrumentId: (instruments.length > 1 ? `${index + 1}-${one.kind}` : one.kind) as InstrumentId,
-      kind: book.kinds[one.kind],
+      kind: practice.kind,
       practice,
       items: itemsDue(practice, due),
       playedMinutes: isPlayed ? playedMinutes : 0,
@@ -98,9 +109,24 @@ export function partsOf(book: Book, { instruments, due, playedMinutes = 45 }: An
 /** Somebody who does all they may. */
 export const playerOf = (standing: Standing = 'grown-up'): PlayerAbilities => ({ standing, does: [...SKILLS] });
 
+/** What is laid out at home of a run that was packed up on the way, as its usual looks have left it. */
+function partsBackHome(book: Book, run: AnyRun): RunPart[] {
+  const left = packedOnTheWay(planOf(book, { ...run, place: 'on-the-way' }));
+  return partsOf(book, run).map((part) => ({
+    ...part,
+    items: [CASED_DAMP, ...part.items],
+    only: waitsAtHome(left).get(part.instrumentId) ?? new Set(),
+    found: foundIn(left, part.instrumentId),
+  }));
+}
+
+/** The parts of a run as it is played: of what was packed up on the way, what of it is left. */
+export const partsPlayed = (book: Book, run: AnyRun): RunPart[] =>
+  run.place === 'back-home' ? partsBackHome(book, run) : partsOf(book, run);
+
 /** The plan of a run that is made up, as the program would make it, with what its order was found for. */
 export function orderedPlanOf(book: Book, run: AnyRun): OrderedPlan {
-  const parts = partsOf(book, run);
+  const parts = partsPlayed(book, run);
   const { plan, ordered } = planAndOrder({
     parts,
     player: playerOf(run.standing),

@@ -5,7 +5,7 @@ import { soaksTooLong } from '#core/packup/soaks.ts';
 import { TURN_SECONDS } from '#core/packup/turning.ts';
 import type { OrderedPlan } from '#core/packup/plan-run.ts';
 import { doneIn } from '#core/testing/answered-run.ts';
-import { orderedPlanOf, partsOf } from '#core/testing/any-run.ts';
+import { orderedPlanOf, partsPlayed } from '#core/testing/any-run.ts';
 import { searchShorter } from '#core/testing/every-order.ts';
 import type { Situation } from '#core/testing/situations.ts';
 
@@ -46,9 +46,12 @@ export type Proved = {
 
 /** Plays a situation through; what is broken is a fault of the book or of the planner. */
 export function proveRun(book: Book, { run, answers, skip }: Situation): Proved {
-  const parts = partsOf(book, run);
+  const parts = partsPlayed(book, run);
   const { plan, ordered } = orderedPlanOf(book, run);
-  const steps = doneIn(plan, answers, new Set(skip === undefined ? [] : [skip]));
+  const steps = doneIn(plan, answers, {
+    skipped: new Set(skip === undefined ? [] : [skip]),
+    isAway: run.place === 'on-the-way',
+  });
   const { broken, excepted } = playThrough(
     parts.map(({ instrumentId, practice, items }) => ({ instrument: instrumentId, practice, items })),
     steps.map(({ instrumentId, step, answer }) => ({ instrument: instrumentId, step, answer })),

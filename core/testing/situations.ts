@@ -1,6 +1,7 @@
-import type { StepId } from '#core/book/care-ids.ts';
+import { CASED_DAMP, type StepId } from '#core/book/care-ids.ts';
 import type { Book } from '#core/book/book.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
+import { aloneIn } from '#core/methods/practice-alone.ts';
 import { homeCare, planOf, practiceOf, type AnyInstrument, type AnyRun, type Due } from '#core/testing/any-run.ts';
 
 /** A run to be played through: what is planned, what its looks find and what is skipped. */
@@ -42,6 +43,32 @@ function* pairsOf(items: readonly Due[], row: number): Generator<Due[]> {
     }
 }
 
+/** Packed up on the way, and laid out at home after it, of every kind that can be. */
+function* onTheWay(book: Book, instrument: AnyInstrument, row: number): Generator<Situation> {
+  const instruments = [instrument];
+  if (practiceOf(book, instrument).items.every(({ id }) => id !== CASED_DAMP)) return;
+  for (const place of ['on-the-way', 'back-home'] as const) {
+    const run: AnyRun = { instruments, due: ['after'], place };
+    yield { run };
+    yield { run: { ...run, minutesAtHand: 3 } };
+    yield* otherAnswers(book, run);
+    yield* skipped(book, run, row);
+  }
+}
+
+/** Parts of it played by themselves, as each of them is made ready and put away. */
+function* playedInParts(book: Book, instrument: AnyInstrument, row: number): Generator<Situation> {
+  for (const { id: alone } of aloneIn(practiceOf(book, instrument)))
+    for (const due of ['before', 'after'] as const) {
+      const run: AnyRun = { instruments: [{ ...instrument, alone }], due: [due] };
+      yield { run };
+      yield { run: { ...run, standing: 'child' } };
+      for (const minutesAtHand of [0, 3]) yield { run: { ...run, minutesAtHand } };
+      yield* otherAnswers(book, run);
+      yield* skipped(book, run, row);
+    }
+}
+
 /** All that may be asked of one instrument; `row` is which of its kind's cases it is, the usual one first. */
 export function* situationsOf(book: Book, instrument: AnyInstrument, row = 0): Generator<Situation> {
   const instruments = [instrument];
@@ -57,6 +84,8 @@ export function* situationsOf(book: Book, instrument: AnyInstrument, row = 0): G
     yield { run: { ...run, playedMinutes: 200 } };
     for (const minutesAtHand of SHORT) yield { run: { ...run, minutesAtHand } };
   }
+  yield* playedInParts(book, instrument, row);
+  yield* onTheWay(book, instrument, row);
   for (const [index, due] of care.entries()) {
     const run: AnyRun = { instruments, due: [due] };
     yield { run };

@@ -253,7 +253,8 @@ describe('another choice', () => {
 test.each(['clarinet', 'trombone'] as const)(
   'what has been worked out for one choice never stands in for another: %s',
   (kind) => {
-    const ill: Condition = { key: 'ill', id: 'ill', beginsOn: addDays(TODAY, -5), endsOn: null, part: null, air: null };
+    const beginsOn = addDays(TODAY, -5);
+    const ill: Condition = { key: 'ill', id: 'ill', beginsOn, endsOn: null, part: null, alone: null, air: null };
     const done = { 'swab/wash': 3, 'clarinet/thorough-clean': 6, 'trombone/bath': 6, 'single-reed/mouthpiece-wash': 2 };
     const memo = yearMemo();
     for (const method of methodsFor(BOOK, kind, usualBuild(BOOK.kinds[kind])))

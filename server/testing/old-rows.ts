@@ -259,4 +259,36 @@ export const ROWS_AFTER: Record<string, string> = {
       starts_at: json([null, 1140, null, 1140, null, 600, null]),
     },
   }),
+  '0022_parts_and_the_way': [
+    aFact({
+      ...{ key: 'p4', kind: 'play', table: 'plays', about: ['cl'] },
+      body: {
+        ...ADA,
+        instrument_id: `'cl'`,
+        ended_on: `'${DAY}'`,
+        ended_at_minute: '700',
+        minutes: '20',
+        room_celsius: 'null',
+        alone: `'mouthpiece-and-barrel'`,
+      },
+    }),
+    aFact({
+      key: 'parts1',
+      kind: 'condition',
+      table: 'conditions',
+      about: ['cl'],
+      body: {
+        condition: `'in-parts'`,
+        instrument_id: `'cl'`,
+        player_id: 'null',
+        said_on: `'cl'`,
+        begins_on: `'${DAY}'`,
+        ends_on: 'null',
+        part: 'null',
+        alone: `'mouthpiece-and-barrel'`,
+        celsius: 'null',
+        humidity_percent: 'null',
+      },
+    }),
+  ].join(';\n'),
 };

@@ -202,6 +202,7 @@ export const bassoon: Page = {
       onlyIf: 'Do you use a hand rest?',
       why: 'Its screw scratches while joints turn, so it comes late.',
       does: [],
+      alone: 'never',
       mark: 'general',
     },
     {
@@ -270,6 +271,7 @@ export const bassoon: Page = {
       onlyIf: 'Is the hand rest on?',
       why: 'Its screw scratches while joints turn, and it does not fit the case.',
       does: [],
+      alone: 'never',
       mark: 'general',
     },
     {

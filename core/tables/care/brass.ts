@@ -1,4 +1,4 @@
-import { drain, dry, greaseInTurn, join, part, pull, shutEmpty, take, wash, wipe } from '#core/book/deed.ts';
+import { drain, dry, greaseInTurn, join, part, pull, shut, shutEmpty, take, wash, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { practice } from '#core/explain/explained.ts';
 import { OWN_VALVE } from '#core/tables/care/held-keys.ts';
@@ -117,6 +117,7 @@ export const brass: Page = {
       needs: ['lifted'],
       harm: 'somebody treads on the lid',
       does: [take('mouthpiece'), shutEmpty('case')],
+      alone: 'never',
       mark: 'general',
     },
     {
@@ -150,6 +151,20 @@ export const brass: Page = {
       mark: 'one-voice',
     },
     {
+      id: 'brass/mouthpiece-out-alone',
+      item: 'brass/make-ready',
+      part: 'mouthpiece',
+      heading: 'Take the mouthpiece out, shut the case',
+      how: 'The instrument stays in it. Latch the lid.',
+      minutes: 0.2,
+      after: [],
+      needs: ['hands-ready', 'case-open'],
+      harm: 'somebody treads on the open lid',
+      alone: { only: ['mouthpiece'] },
+      does: [take('mouthpiece'), shut('case')],
+      mark: 'general',
+    },
+    {
       id: 'brass/water-keys',
       item: 'brass/empty-water',
       part: 'the-water',
@@ -179,6 +194,22 @@ export const brass: Page = {
       cautions: ['If it is stuck, never pull by force. It goes to the bench.'],
       does: [part('mouthpiece', 'the-bore')],
       mark: 'practice',
+    },
+    {
+      id: 'brass/dry-mouthpiece-alone',
+      item: 'brass/mouthpiece-out',
+      part: 'mouthpiece',
+      heading: 'Wipe the mouthpiece dry, inside and out',
+      how: 'Shake the water out first. A corner of a clean cloth goes a little way into the cup and the shank.',
+      minutes: 0.3,
+      after: [],
+      reaches: ['mouthpiece-off'],
+      must: true,
+      why: 'It is nearest the mouth, so most film and germs settle there.',
+      harm: 'film and germs stay where your lips go',
+      alone: { only: ['mouthpiece'] },
+      does: [wipe('mouthpiece')],
+      mark: 'general',
     },
     {
       id: 'brass/wipe-outside',

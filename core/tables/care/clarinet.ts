@@ -122,6 +122,7 @@ export const clarinet: Page = {
       after: ['clarinet/mouthpiece-to-barrel', 'clarinet/barrel-to-upper'],
       harm: 'you hold the clarinet crooked',
       does: [turn('mouthpiece', 'barrel')],
+      alone: 'never',
       mark: 'practice',
     },
     {

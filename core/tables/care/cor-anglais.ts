@@ -130,6 +130,7 @@ export const corAnglais: Page = {
       reaches: ['bocal-off'],
       harm: 'the body hangs askew while its joints are turned',
       does: [],
+      alone: 'never',
       mark: 'general',
     },
     {

@@ -1,4 +1,4 @@
-import { draw, hold, join, part, toAndFro, wipe } from '#core/book/deed.ts';
+import { draw, hold, join, part, take, toAndFro, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
@@ -85,6 +85,21 @@ export const flute: Page = {
       needs: ['hands-ready', 'case-open', 'warmed'],
       does: [hold('body')],
       why: 'Bent rods are the usual first repair.',
+      mark: 'general',
+    },
+    {
+      id: 'flute/head-alone',
+      item: 'flute/join',
+      part: 'head-joint',
+      heading: 'Take the head out by its plain tube',
+      how: 'Hold it below the lip plate. The rest stays in the case.',
+      minutes: 0.1,
+      after: ['flute/wipe-tenons', 'flute/wipe-piccolo-tenon'],
+      needs: ['hands-ready', 'case-open', 'warmed'],
+      why: 'Plate and riser are soldered on.',
+      cautions: ['Never hold it by the lip plate.'],
+      alone: { only: ['head-joint'] },
+      does: [take('head-joint')],
       mark: 'general',
     },
     {

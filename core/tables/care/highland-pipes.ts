@@ -1,4 +1,4 @@
-import { brush, drain, dry, free, join, lay, look, part, rinse, wipe } from '#core/book/deed.ts';
+import { brush, drain, dry, free, join, lay, look, part, rinse, shut, stow, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, general, practice } from '#core/explain/explained.ts';
 
@@ -513,7 +513,7 @@ export const highlandPipes: Page = {
       item: 'highland-pipes/rest',
       part: 'bass-drone',
       heading: 'Part the drones, lay all joints on a cloth',
-      how: 'Mounts scratch on anything hard. For the night each drone is out of its stock. On a journey put them together and case them for a short time only.',
+      how: 'Mounts scratch on anything hard. For the night each drone is out of its stock.',
       why: 'Aim for damp, not dry: the air takes the rest.',
       minutes: 1,
       after: ['highland-pipes/chanter-out'],
@@ -521,6 +521,23 @@ export const highlandPipes: Page = {
       must: true,
       harm: 'the mounts are scratched',
       does: [free('tenor-drones'), free('bass-drone'), lay('everything')],
+      away: 'waits',
+      mark: 'practice',
+    },
+    {
+      id: 'highland-pipes/cased-for-the-way',
+      item: 'highland-pipes/rest',
+      part: 'bag',
+      heading: 'Lay the pipes in the case for the way',
+      how: 'For a short time only. The drones stay in their stocks and the chanter lies capped in its own place. Open the case again at home.',
+      minutes: 0.5,
+      after: ['highland-pipes/cap-chanter'],
+      closing: true,
+      must: true,
+      why: 'Damp works on in the shut case.',
+      harm: 'they are knocked about on the way',
+      does: [stow('everything'), shut('case')],
+      away: 'only',
       mark: 'practice',
     },
     {

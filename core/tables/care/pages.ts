@@ -15,6 +15,7 @@ import { horn } from '#core/tables/care/horn.ts';
 import { keyed } from '#core/tables/care/keyed.ts';
 import { lowBrass } from '#core/tables/care/low-brass.ts';
 import { oboe } from '#core/tables/care/oboe.ts';
+import { onTheWay } from '#core/tables/care/on-the-way.ts';
 import { piccolo } from '#core/tables/care/piccolo.ts';
 import { pistonBrass } from '#core/tables/care/piston-brass.ts';
 import { rotaryBrass } from '#core/tables/care/rotary-brass.ts';
@@ -127,6 +128,18 @@ const windUncased: PageUse = {
     },
   },
 };
+/** Pipes are laid out in parts for the night: nothing goes back into the case. */
+const pipesOnTheWay: PageUse = {
+  page: onTheWay,
+  without: ['on-the-way/swab-out', 'on-the-way/air', 'on-the-way/back'],
+  says: {
+    'on-the-way/lay-out': {
+      heading: 'Open the case and lay the pipes on a cloth',
+      how: 'Mounts scratch on anything hard. Keep away from heaters and the sun.',
+    },
+  },
+  calls: { 'on-the-way/cased-damp': { why: 'Damp works on in the shut case: the bag moulds and drone reeds shut.' } },
+};
 /** Keys by their number: few on a piccolo, many and far apart on a baritone saxophone. */
 const keyedOf = (minutes: number): PageUse => ({ page: keyed, says: keysTake(minutes) });
 const keyedSaxophone = (minutes: number): PageUse => ({ ...keyedOf(minutes), without: ['keyed/prop-open'] });
@@ -134,12 +147,12 @@ const doubleReedBassoon: PageUse = {
   page: doubleReed,
   says: {
     'double-reed/into-cup': {
-      how: 'They soak while the rest goes together, right through, thread and back too.',
+      how: 'They soak while you do the rest, right through, thread and back too.',
       // A bassoon reed is thicker: 5 at the least, 10 as a rule, 20 at the most (estimates of the practice book).
       wait: {
         minutes: estimate(10),
         most: estimate(20),
-        why: 'the cane takes up water right through, about 10 min, while the joints go together',
+        why: 'the cane takes up water right through, about 10 min',
         until: ['double-reed/lamp'],
       },
     },
@@ -156,7 +169,8 @@ const singleReedUncorked: PageUse = {
     },
   },
 };
-const saxSwabbed = (minutes: number) => pages(windOfSaxophone, swab, keyedSaxophone(minutes), singleReedUncorked);
+const saxSwabbed = (minutes: number) =>
+  pages(windOfSaxophone, onTheWay, swab, keyedSaxophone(minutes), singleReedUncorked);
 const sax = (minutes: number) => [...saxSwabbed(minutes), ...pages(saxophone)];
 /** Only the small ones are lifted round the valve block with one hand. */
 const lowPistonBrass = (trumpets: number): PageUse => ({
@@ -219,15 +233,16 @@ const lowPistons = pages(wind, brass, lowPistonBrass(1.5), lowBrass);
 
 /** Which pages of the book each kind is made of, common pages first. A kind without pages does not compile. */
 export const PAGES_OF = {
-  clarinet: pages(windCapped, swab, keyed, tenons, inWood, singleReed, clarinet),
-  'bass-clarinet': pages(windCapped, swab, keyedOf(8), tenons, inWood, singleReed, bassClarinet),
+  clarinet: pages(windCapped, onTheWay, swab, keyed, tenons, inWood, singleReed, clarinet),
+  'bass-clarinet': pages(windCapped, onTheWay, swab, keyedOf(8), tenons, inWood, singleReed, bassClarinet),
   'soprano-saxophone': [...saxSwabbed(7), { page: saxophone, when: { pieces: ['two-piece'] } }, saxophoneInOne],
   'alto-saxophone': sax(8),
   'tenor-saxophone': sax(8),
   'baritone-saxophone': [...sax(10), ...pages(baritoneSaxophone)],
-  oboe: pages(windOfDoubleReed, swab, keyedOf(7), tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboe),
+  oboe: pages(windOfDoubleReed, onTheWay, swab, keyedOf(7), tenons, inWoodDrawn, inWoodByFeather, doubleReed, oboe),
   'cor-anglais': pages(
     windOfDoubleReed,
+    onTheWay,
     swab,
     keyedOf(7),
     tenons,
@@ -237,11 +252,11 @@ export const PAGES_OF = {
     oboeJoints,
     corAnglais,
   ),
-  bassoon: pages(windOfBassoon, swab, keyedBassoon, tenons, doubleReedBassoon, bassoon),
-  flute: pages(wind, swab, keyedOf(5), flute),
-  piccolo: pages(wind, swab, keyedOf(4), inWoodToTheHead, flute, piccolo),
+  bassoon: pages(windOfBassoon, onTheWay, swab, keyedBassoon, tenons, doubleReedBassoon, bassoon),
+  flute: pages(wind, onTheWay, swab, keyedOf(5), flute),
+  piccolo: pages(wind, onTheWay, swab, keyedOf(4), inWoodToTheHead, flute, piccolo),
   'bamboo-flute': pages(windInBag, swab, bambooFlute),
-  'highland-pipes': pages(windUncased, highlandPipes),
+  'highland-pipes': pages(windUncased, pipesOnTheWay, highlandPipes),
   trumpet: pistons,
   cornet: pistons,
   flugelhorn: pistons,

@@ -68,6 +68,7 @@ export const tenons: Page = {
       supplies: ['cork grease'],
       uses: [{ agent: 'cork-grease', on: 'tenons' }],
       does: [grease('corks'), clean('fingers')],
+      alone: { also: ['mouthpiece-and-barrel', 'mouthpiece-and-neck'] },
       mark: 'practice',
     },
     {
@@ -85,6 +86,7 @@ export const tenons: Page = {
       uses: [{ agent: 'cork-grease', on: 'tenons' }],
       does: [grease('corks'), clean('fingers')],
       alsoDoes: ['tenons/grease-stiff', 'tenons/grease'],
+      alone: { also: ['mouthpiece-and-barrel', 'mouthpiece-and-neck'] },
       mark: 'one-voice',
     },
     {

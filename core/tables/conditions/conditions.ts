@@ -1,7 +1,7 @@
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { ConditionKind } from '#core/book/condition.ts';
 import { estimate, general, oneVoice } from '#core/explain/explained.ts';
-import { DOUBLE_REEDS, SINGLE_REEDS } from '#core/tables/instruments/kind-groups.ts';
+import { DOUBLE_REEDS, PLAYED_IN_PARTS, SINGLE_REEDS } from '#core/tables/instruments/kind-groups.ts';
 import { corked } from '#core/tables/methods/asked-of.ts';
 
 /** What goes to the mouth: cleaned at once when its player falls ill. */
@@ -183,6 +183,23 @@ export const CONDITIONS = {
       {
         kind: 'hold',
         text: 'Keep it in its case in an ordinary room, never in a car, in the sun or by a heater.',
+        mark: 'practice',
+      },
+    ],
+  },
+  'in-parts': {
+    id: 'in-parts',
+    name: 'Only part of it is played',
+    begins: 'First day of it',
+    of: 'instrument',
+    where: [{ kinds: PLAYED_IN_PARTS }, { kinds: ['soprano-saxophone'], build: { pieces: ['two-piece'] } }],
+    asks: 'alone',
+    mayBeginLater: true,
+    ends: { kind: 'after-days', days: estimate(21) },
+    effects: [
+      {
+        kind: 'hold',
+        text: 'The rest stays in its case, dry. It is neither swabbed nor counted while it rests.',
         mark: 'practice',
       },
     ],

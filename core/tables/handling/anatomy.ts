@@ -1,4 +1,4 @@
-import type { Anatomy, Coupling, Piece } from '#core/book/anatomy.ts';
+import type { Alone, Anatomy, Coupling, Piece } from '#core/book/anatomy.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 
 /** Together while it is played, apart in the case. */
@@ -16,6 +16,31 @@ const SINGLE_REED: readonly Coupling[] = [
   cased('cap', 'mouthpiece'),
 ];
 
+/** A mouthpiece with all that sits on it. */
+const AT_THE_MOUTHPIECE = ['mouthpiece', 'ligature', 'reed', 'cap'] as const;
+
+/** What beginners and pupils play by itself in their first weeks (practice), or try by itself (common practice). */
+const MOUTHPIECE_AND_NECK: Alone = {
+  id: 'mouthpiece-and-neck',
+  name: 'Mouthpiece and neck',
+  pieces: [...AT_THE_MOUTHPIECE, 'neck'],
+  along: ['case', 'swab'],
+};
+const REED_ALONE: Alone = { id: 'reed', name: 'Reed', pieces: ['reed'], along: [] };
+const REED_AND_BOCAL: Alone = {
+  id: 'reed-and-bocal',
+  name: 'Reed and bocal',
+  pieces: ['reed', 'bocal'],
+  along: ['case', 'swab'],
+};
+const HEAD_JOINT: Alone = {
+  id: 'head-joint',
+  name: 'Head joint',
+  pieces: ['head-joint'],
+  along: ['case', 'swab'],
+};
+const BRASS_MOUTHPIECE: Alone = { id: 'mouthpiece', name: 'Mouthpiece', pieces: ['mouthpiece'], along: ['case'] };
+
 const saxophone: Anatomy = {
   couplings: [
     ...SINGLE_REED,
@@ -26,6 +51,7 @@ const saxophone: Anatomy = {
   staysDry: ['body', 'neck'],
   hangsPlayed: 'body',
   pads: true,
+  alone: [MOUTHPIECE_AND_NECK],
 };
 
 const oboe: Anatomy = {
@@ -34,6 +60,7 @@ const oboe: Anatomy = {
   staysDry: ['upper-joint', 'lower-joint', 'bell'],
   neverDrawn: { pieces: ['upper-joint'], when: { swabTail: ['no-tail'] } },
   pads: true,
+  alone: [REED_ALONE],
 };
 
 const VALVED: readonly Coupling[] = [
@@ -48,6 +75,7 @@ const pistonBrass: Anatomy = {
   slides: ['main-slide', 'valve-slides'],
   staysDry: ['pistons'],
   pulled: ['main-slide'],
+  alone: [BRASS_MOUTHPIECE],
 };
 
 /**
@@ -66,6 +94,15 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
     bores: ['upper-joint', 'lower-joint'],
     staysDry: ['barrel', 'upper-joint', 'lower-joint', 'bell'],
     pads: true,
+    alone: [
+      {
+        id: 'mouthpiece-and-barrel',
+        name: 'Mouthpiece and barrel',
+        pieces: [...AT_THE_MOUTHPIECE, 'barrel'],
+        along: ['case', 'swab'],
+        by: { 'clarinet-swab-path': 'by-joint' },
+      },
+    ],
   },
   'bass-clarinet': {
     couplings: [
@@ -79,6 +116,7 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
     staysDry: ['upper-joint', 'lower-joint'],
     openPlayed: ['spike'],
     pads: true,
+    alone: [MOUTHPIECE_AND_NECK],
   },
   'soprano-saxophone': {
     ...saxophone,
@@ -89,6 +127,7 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
       { ...kept('neck', 'body'), when: { pieces: ['one-piece'] } },
       { ...cased('plug', 'body'), when: { pieces: ['two-piece'] } },
     ],
+    alone: [{ ...MOUTHPIECE_AND_NECK, when: { pieces: ['two-piece'] } }],
   },
   'alto-saxophone': saxophone,
   'tenor-saxophone': saxophone,
@@ -102,6 +141,7 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
       played('upper-joint', 'lower-joint'),
       played('lower-joint', 'bell'),
     ],
+    alone: [REED_ALONE, REED_AND_BOCAL],
   },
   bassoon: {
     couplings: [
@@ -114,12 +154,14 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
     staysDry: ['wing-joint', 'boot', 'long-joint', 'bell'],
     hangsPlayed: 'boot',
     pads: true,
+    alone: [REED_ALONE, REED_AND_BOCAL],
   },
   flute: {
     couplings: [played('head-joint', 'body'), played('body', 'foot-joint')],
     closed: ['head-joint'],
     staysDry: ['head-joint', 'body', 'foot-joint'],
     pads: true,
+    alone: [HEAD_JOINT],
   },
   piccolo: {
     couplings: [played('head-joint', 'body')],
@@ -127,6 +169,7 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
     closed: ['head-joint'],
     staysDry: ['head-joint', 'body'],
     pads: true,
+    alone: [HEAD_JOINT],
   },
   'bamboo-flute': {
     couplings: [
@@ -170,6 +213,7 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
     ],
     slides: ['main-slide', 'valve-slides'],
     rotors: { in: 'rotors' },
+    alone: [BRASS_MOUTHPIECE],
   },
   trombone: {
     couplings: [
@@ -181,6 +225,7 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
     slides: ['tuning-slide'],
     openPlayed: ['slide-lock'],
     rotors: { in: 'bell', when: { rotor: ['one'] } },
+    alone: [BRASS_MOUTHPIECE],
   },
   baritone: pistonBrass,
   euphonium: pistonBrass,

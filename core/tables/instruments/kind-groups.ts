@@ -11,3 +11,12 @@ export const SWABBED = [...KEYED, 'bamboo-flute'] as const;
 export const ALWAYS_PISTONS = ['trumpet', 'cornet', 'flugelhorn', 'baritone', 'euphonium', 'sousaphone'] as const;
 export const BRASS = [...ALWAYS_PISTONS, 'tuba', 'horn', 'trombone'] as const;
 export const IN_WOOD = ['clarinet', 'bass-clarinet', 'oboe', 'cor-anglais', 'piccolo'] as const;
+/** Kinds of which parts are played by themselves, however they are built. */
+export const PLAYED_IN_PARTS = [
+  ...CLARINETS,
+  ...WIDE_SAXOPHONES,
+  ...DOUBLE_REEDS,
+  'flute',
+  'piccolo',
+  ...BRASS,
+] as const;

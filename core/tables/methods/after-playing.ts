@@ -554,4 +554,18 @@ export const AFTER_PLAYING = {
     },
     usual: always('every-play', 'it takes a minute and spares the peroxide soak'),
   },
+  'expected-answer': {
+    question: 'With which answer to a look does a run begin?',
+    moment: 'After playing',
+    askedOf: all('highland-pipes'),
+    choices: {
+      own: {
+        words: 'the one you usually find',
+        mark: 'practice',
+        advice: 'A run begins with the answer you usually give to a look. Look all the same: one tap answers otherwise.',
+      },
+      book: { words: 'dry, as the book has it', mark: 'general', cost: 'a wet player’s run begins too short' },
+    },
+    usual: always('own', 'how wet you blow decides how much is needed; one tap answers otherwise'),
+  },
 } as const satisfies Readonly<Record<string, Method>>;

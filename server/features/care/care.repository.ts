@@ -113,11 +113,11 @@ export function createCareRepository(db: Db) {
 
     /** The latest sign of each item that counts. */
     signs: (instrumentId: string): ReadonlyMap<CareItemId, SignNoticed> =>
-      new Map(
-        signs
-          .all({ instrumentId })
-          .map(({ itemId, part, on, atMinute }) => [itemId, { atWallMinute: wallMinute(on, atMinute ?? 0), part }]),
-      ),
+      signs.all({ instrumentId }).reduce((latest, { itemId, part, on, atMinute }) => {
+        const before = latest.get(itemId);
+        const earlier = before ? [...(before.earlier ?? []), before.atWallMinute] : [];
+        return latest.set(itemId, { atWallMinute: wallMinute(on, atMinute ?? 0), part, earlier });
+      }, new Map<CareItemId, SignNoticed>()),
 
     /** The latest decision about each item that counts. */
     decisions: (instrumentId: string): ReadonlyMap<CareItemId, CareDecision> =>

@@ -15,6 +15,9 @@ import { noInstrument, type Failure } from '#server/failure.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 import { inTurns } from '#server/turns.ts';
+import { dampCost } from '#core/situation/damp-words.ts';
+import { aloneView } from '#server/views/alone.ts';
+import { partsLeftWet, practicePlayed } from '#core/situation/alone-standing.ts';
 import { stripView } from '#server/views/strip.ts';
 
 /** Items with a history that this build does not have any more: an edited build closes them, the history stays. */
@@ -45,15 +48,18 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
   const situation = reading.situation(today);
   const { kind, care, methods, plays } = situation;
   const lastPlay = facts.lastPlay();
+  const wet = care.awaitsPackUp && lastPlay ? partsLeftWet(situation, lastPlay.alone) : null;
   const water = waterView(situation, care.awaitsPackUp ? lastPlay : null, reading.wetness(), services.format);
   const reader = { player, today, format: services.format };
   return succeed({
     instrument: instrumentView(instrument, kind),
     onReeds: reedFamilyOf(kind) !== null,
-    strip: stripView(kind, instrument.build, water.grams),
+    strip: stripView(practicePlayed(methods, wet).kind, instrument.build, water.grams),
     clocks: care.clocks.map((clock) => clockView(clock, situation, reader)),
     calling: atHand(situation).map(({ item }) => item.id),
     awaitsPackUp: care.awaitsPackUp,
+    damp:
+      care.dampSince === null ? null : { sinceWallMinute: care.dampSince, because: [...dampCost(instrument.build)] },
     awayUntil: situation.calendar.awayUntil,
     stopped: situation.faults.stopped && stopSaid(situation.faults.stopped),
     wrong: situation.faults.open && {
@@ -68,6 +74,7 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
       endedAtMinute: lastPlay.endedAtMinute,
       minutes: lastPlay.minutes,
     },
+    alone: aloneView(situation.alone, wet),
     week: {
       meanMinutes: [...plays.forecast.week.meanMinutes],
       daysSeen: plays.forecast.week.daysSeen,

@@ -15,6 +15,8 @@ import { partName } from '#core/instruments/bore-strip.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { kindName } from '#core/instruments/kind.ts';
 import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
+import type { Play } from '#core/plays/play.ts';
+import { partsLeftWet, practicePlayed } from '#core/situation/alone-standing.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { condensate } from '#core/water/condensation.ts';
 import { letOutAfter } from '#core/water/let-out.ts';
@@ -85,8 +87,8 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
   };
 }
 
-/** What a play leaves water by: how long it was, and in what room. */
-export type LeavesWater = { readonly minutes: number; readonly roomCelsius: number | null };
+/** What a play leaves water by: how long it was, in what room, and of which parts. */
+export type LeavesWater = Pick<Play, 'minutes' | 'roomCelsius' | 'alone'>;
 
 /** Water left by the last play, with its reasons; none once the instrument is packed up. */
 export function waterView(
@@ -95,12 +97,12 @@ export function waterView(
   wetness: Wetness,
   format: Format,
 ): InstrumentPage['water'] {
-  const { water } = situation.kind;
+  const { water } = practicePlayed(situation.methods, partsLeftWet(situation, play?.alone ?? null)).kind;
   const minutes = play?.minutes ?? 0;
   const roomCelsius = play?.roomCelsius ?? situation.conditions.roomCelsius;
   const grams = condensate(water, minutes, roomCelsius);
   const because = grams > 0 ? [passReasonWords({ rule: 'water-blown-in', minutes, roomCelsius, grams }, format)] : [];
-  const letOut = letOutAfter(water, roomCelsius, wetness);
+  const letOut = letOutAfter(situation.kind.water, roomCelsius, wetness);
   return {
     grams,
     minutes,

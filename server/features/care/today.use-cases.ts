@@ -8,6 +8,8 @@ import { interviewSaid } from '#core/faults/fault-words.ts';
 import { isLaidBy } from '#core/faults/faults-standing.ts';
 import { stopSaid } from '#core/faults/stop-words.ts';
 import { todayList, type StandsToday, type TodayLine } from '#core/situation/today-list.ts';
+import { partsLeftWet, practicePlayed } from '#core/situation/alone-standing.ts';
+import { dampCost, dampWords } from '#core/situation/damp-words.ts';
 import { wetWords } from '#core/situation/today-words.ts';
 import { condensate } from '#core/water/condensation.ts';
 import type { TodayLineView, TodayView } from '#contract/today.ts';
@@ -21,7 +23,8 @@ type Read = { readonly reading: Reading; readonly stands: StandsToday };
 
 /** How an instrument stands by now, as far as today's list asks. */
 function standsToday({ instrument: { id }, facts, situation }: Reading, now: WallClock): StandsToday {
-  const { care, kind, conditions, calendar, faults } = situation(now.on);
+  const standing = situation(now.on);
+  const { care, methods, conditions, calendar, faults } = standing;
   const lastPlay = care.awaitsPackUp ? facts.lastPlay() : null;
   const roomCelsius = lastPlay?.roomCelsius ?? conditions.roomCelsius;
   return {
@@ -32,7 +35,14 @@ function standsToday({ instrument: { id }, facts, situation }: Reading, now: Wal
     openRunKey: facts.openRunKey,
     awaitsPackUp: care.awaitsPackUp,
     playedAt: lastPlay?.endedAtMinute == null ? null : wallMinute(lastPlay.endedOn, lastPlay.endedAtMinute),
-    grams: lastPlay ? condensate(kind.water, lastPlay.minutes, roomCelsius) : 0,
+    grams: lastPlay
+      ? condensate(
+          practicePlayed(methods, partsLeftWet(standing, lastPlay.alone)).kind.water,
+          lastPlay.minutes,
+          roomCelsius,
+        )
+      : 0,
+    dampSince: care.dampSince,
     leftForLater: care.leftForLater,
     calling: care.calling,
   };
@@ -65,21 +75,28 @@ function faultSaid(
   return { words: interviewSaid(faults.open.noticed.map((id) => bookSign(book, id)?.words ?? id)), because: [] };
 }
 
+/** How long an instrument has lain cased damp, and what that costs. */
+const dampSaid = (line: TodayLine, { instrument }: Reading, { on, atMinute }: WallClock) =>
+  line.what === 'damp'
+    ? { words: dampWords(line.sinceWallMinute, wallMinute(on, atMinute)), because: [...dampCost(instrument.build)] }
+    : null;
+
 function lineView(
   services: Services,
   line: TodayLine,
   reading: Reading,
-  { on, me }: { readonly on: WallClock['on']; readonly me: PlayerId },
+  { now, me }: { readonly now: WallClock; readonly me: PlayerId },
 ): TodayLineView {
   const { what } = line;
   const { player, situation } = reading;
   const { format } = services;
-  const fault = faultSaid(line, situation(on), services);
+  const { on } = now;
+  const said = dampSaid(line, reading, now) ?? faultSaid(line, situation(on), services);
   return {
     what,
     ...instrumentView(reading, me),
-    words: what === 'wet' ? wetWords(line.wetMinutes, line.grams, format) : (fault?.words ?? null),
-    because: what === 'wet' ? waterWhy(reading, on, format) : (fault?.because ?? []),
+    words: what === 'wet' ? wetWords(line.wetMinutes, line.grams, format) : (said?.words ?? null),
+    because: what === 'wet' ? waterWhy(reading, on, format) : (said?.because ?? []),
     runKey: what === 'run' ? line.runKey : null,
     clock:
       what === 'first' || what === 'due' ? clockView(line.clock, situation(on), { player, today: on, format }) : null,
@@ -113,7 +130,7 @@ export async function todayOf(
   // What is at the bench was not played this evening.
   const mine = read.filter(({ reading, stands }) => reading.player.id === me.id && !stands.isAway);
   const candidates = mine.map(({ reading: { instrument, facts, situation }, stands }) => ({
-    id: { instrument, awaitsPackUp: stands.awaitsPackUp },
+    id: { instrument, awaitsPackUp: stands.awaitsPackUp, alone: situation(now.on).alone.usual?.alone ?? null },
     plays: facts.plays,
     usualMinutes: situation(now.on).plays.usualMinutes,
   }));
@@ -125,17 +142,18 @@ export async function todayOf(
   return succeed({
     lines: lines.flatMap((line) => {
       const reading = readingOf.get(line.id);
-      return reading ? [lineView(services, line, reading, { on: now.on, me: me.id })] : [];
+      return reading ? [lineView(services, line, reading, { now, me: me.id })] : [];
     }),
     fine: named(fine),
     unknown: named(unknown),
     away: named(away),
     instruments: read.length,
-    evening: usualEvening(candidates, now.on).map(({ id: { instrument, awaitsPackUp }, minutes, usual }) => ({
+    evening: usualEvening(candidates, now.on).map(({ id: { instrument, awaitsPackUp, alone }, minutes, usual }) => ({
       instrumentId: instrument.id,
       name: instrument.name,
       kind: instrument.kind,
       minutes,
+      alone: alone && { alone: alone.id, name: alone.name },
       usual,
       awaitsPackUp,
     })),

@@ -4,6 +4,8 @@ import { conditionKind } from '#core/conditions/in-force.ts';
 import type { Condition } from '#core/book/condition.ts';
 import { boreStrip } from '#core/instruments/bore-strip.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
+import { aloneNamed } from '#core/methods/practice-alone.ts';
+import { practiceFor } from '#core/methods/practice-for.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { conditionFact } from '#contract/conditions.ts';
@@ -18,13 +20,13 @@ import type { Sending } from '#contract/fact.ts';
 /** Of an instrument or of its player: one of the two is null. */
 /** The condition that is asked for, if it may be written down of this instrument. */
 function checkedCondition(
-  { key, condition: id, beginsOn, endsOn, part, air }: Sending<typeof conditionFact>,
+  { key, condition: id, beginsOn, endsOn, part, alone = null, air }: Sending<typeof conditionFact>,
   instrument: Instrument,
   today: LocalDate,
   { book }: Services,
 ): Outcome<Condition, Failure> {
   const last = endsOn;
-  const condition: Condition = { key, id, beginsOn, endsOn: last, part, air };
+  const condition: Condition = { key, id, beginsOn, endsOn: last, part, alone, air };
   const checked = checkCondition({ book, condition }, instrument, today);
   if (!checked.ok) {
     const { field, ...refusal } = checked.failure;
@@ -32,6 +34,8 @@ function checkedCondition(
   }
   const strip = boreStrip(book.kinds[instrument.kind], instrument.build, 0);
   if (part !== null && !strip.some((one) => one.id === part)) return fail(invalid('part', { code: 'no-such-part' }));
+  if (alone !== null && !aloneNamed(practiceFor(book, instrument.kind, instrument.build), alone))
+    return fail(invalid('alone', { code: 'not-played-so' }));
   return succeed(condition);
 }
 
@@ -44,12 +48,12 @@ function decide(
   if (!instrument) return fail(noInstrument());
   const checked = checkedCondition(request, instrument, now.on, services);
   if (!checked.ok) return checked;
-  const { id, beginsOn, endsOn, part, air } = checked.value;
+  const { id, beginsOn, endsOn, part, alone, air } = checked.value;
   const ofWhom =
     conditionKind(services.book, id).of === 'player'
       ? { instrumentId: null, playerId: instrument.playerId }
       : { instrumentId: instrument.id, playerId: null };
-  const body = { condition: id, ...ofWhom, saidOn: instrument.id, beginsOn, endsOn, part, air };
+  const body = { condition: id, ...ofWhom, saidOn: instrument.id, beginsOn, endsOn, part, alone, air };
   return succeed({ body, on: beginsOn, atMinute: null });
 }
 
@@ -62,7 +66,18 @@ export const conditionDefinition = defineFact<Services>()(conditionFact, {
       celsius: air?.celsius ?? null,
       humidityPercent: air?.humidityPercent ?? null,
     }),
-    fromRow: ({ condition, instrumentId, playerId, saidOn, beginsOn, endsOn, part, celsius, humidityPercent }) => ({
+    fromRow: ({
+      condition,
+      instrumentId,
+      playerId,
+      saidOn,
+      beginsOn,
+      endsOn,
+      part,
+      alone,
+      celsius,
+      humidityPercent,
+    }) => ({
       condition,
       instrumentId: instrumentId,
       playerId: playerId,
@@ -70,6 +85,7 @@ export const conditionDefinition = defineFact<Services>()(conditionFact, {
       beginsOn,
       endsOn,
       part,
+      alone,
       air: celsius === null || humidityPercent === null ? null : { celsius, humidityPercent },
     }),
   }),

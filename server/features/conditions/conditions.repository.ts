@@ -30,7 +30,7 @@ type Row = ReturnType<ReturnType<ReturnType<typeof told>['prepare']>['all']>[num
 
 /** The only place where rows become a condition. */
 function standingFromRow({ key, condition: row, end, endKey }: Row): StandingCondition {
-  const { condition: id, beginsOn, endsOn, part, celsius, humidityPercent, playerId } = row;
+  const { condition: id, beginsOn, endsOn, part, alone, celsius, humidityPercent, playerId } = row;
   const last = end?.endsOn ?? endsOn;
   return {
     condition: {
@@ -39,6 +39,7 @@ function standingFromRow({ key, condition: row, end, endKey }: Row): StandingCon
       beginsOn,
       endsOn: last,
       part,
+      alone,
       air: celsius === null || humidityPercent === null ? null : { celsius, humidityPercent },
     },
     ofPlayer: playerId !== null,

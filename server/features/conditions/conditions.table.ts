@@ -3,6 +3,7 @@ import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqli
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { CONDITION_IDS } from '#core/book/condition-ids.ts';
+import { ALONE_IDS } from '#core/instruments/alone.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { players } from '#server/features/players/players.table.ts';
@@ -32,6 +33,8 @@ export const conditions = sqliteTable(
     beginsOn: text('begins_on').$type<LocalDate>().notNull(),
     endsOn: text('ends_on').$type<LocalDate>(),
     part: text({ enum: PART_IDS }),
+    /** The parts that are played by themselves, where that is what it is. */
+    alone: text({ enum: ALONE_IDS }),
     celsius: real(),
     humidityPercent: real('humidity_percent'),
   },

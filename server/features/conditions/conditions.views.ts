@@ -3,6 +3,7 @@ import { CONDITION_IDS, type ConditionId } from '#core/book/condition-ids.ts';
 import { conditionNoteWords, endWords } from '#core/conditions/condition-words.ts';
 import { concerns, conditionKind, holdsOn, lastDay } from '#core/conditions/in-force.ts';
 import type { Situation } from '#core/situation/situation.ts';
+import { aloneNamed } from '#core/methods/practice-alone.ts';
 import { boreStrip, partName } from '#core/instruments/bore-strip.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
@@ -38,6 +39,7 @@ function conditionView(
     endWords: endWords(kind),
     byReading,
     partName: condition.part === null ? null : partName(situation.kind, condition.part),
+    aloneName: aloneNamed(situation.methods.practice, condition.alone)?.name ?? null,
     inForce: holdsOn(condition, today, situation.methods),
     endKey,
     calls: calls.map(({ item, call: { on, words, mark } }) => ({ itemId: item.id, name: item.name, on, words, mark })),
@@ -48,7 +50,7 @@ function conditionView(
   };
 }
 
-function offerOf(id: ConditionId, { kind, methods: { context } }: Situation): ConditionOffer {
+function offerOf(id: ConditionId, { kind, methods: { context }, alone }: Situation): ConditionOffer {
   const offered = conditionKind(context.book, id);
   const { name, begins, of, asks, mayBeginLater } = offered;
   const parts = asks === 'part' ? boreStrip(kind, context.build, 0) : [];
@@ -60,6 +62,7 @@ function offerOf(id: ConditionId, { kind, methods: { context } }: Situation): Co
     asks: asks ?? null,
     mayBeginLater: mayBeginLater === true,
     endWords: endWords(offered),
+    alone: asks === 'alone' ? alone.sets.map((one) => ({ alone: one.id, name: one.name })) : [],
     parts: parts.map((one) => ({ part: one.id, name: one.name })),
   };
 }

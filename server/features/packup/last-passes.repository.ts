@@ -1,4 +1,4 @@
-import { and, asc, eq, or, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { LastPassFact } from '#core/water/wetness-from-record.ts';
 import { LAST_PASSES } from '#core/water/wetness.ts';
@@ -49,6 +49,8 @@ export function createLastPasses(db: Db) {
     .where(
       and(
         eq(runShares.instrumentId, sql.placeholder('instrumentId')),
+        // What a cloth shows after a mouthpiece by itself says nothing of the whole.
+        isNull(runShares.alone),
         sql`${runEvents.stepKey} like ${runShares.instrumentId} || ':%'`,
         sql`${runEvents.factId} > ${sql.placeholder('since')}`,
       ),

@@ -1,3 +1,4 @@
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { RUN_EVENTS, type RunEvent, type RunEventFields } from '#core/packup/run-event.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
@@ -15,6 +16,8 @@ export type RunShareBody = {
   readonly playedMinutes: number | null;
   /** The room where the play does not say, °C. */
   readonly roomCelsius: number;
+  /** Only these parts are made ready or put away; null: all of it. */
+  readonly alone: AloneId | null;
   /** Thirst of the cloth in use beside silk. */
   readonly thirst: number;
   /** What was asked for; undefined where nobody kept it. */

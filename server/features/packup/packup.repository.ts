@@ -11,7 +11,7 @@ import {
   standingPlay,
   versionOfPlay,
 } from '#server/features/packup/last-passes.repository.ts';
-import { createLearnedMinutes } from '#server/features/packup/learned-minutes.repository.ts';
+import { createAnswersExpected, createLearnedMinutes } from '#server/features/packup/learned-minutes.repository.ts';
 import { endsOf, type RunEnd } from '#server/features/packup/run-ends.repository.ts';
 import { createEarlierRuns } from '#server/features/packup/earlier-runs.repository.ts';
 import { runEvents, runs, runShares } from '#server/features/packup/packup.table.ts';
@@ -105,6 +105,7 @@ export function createPackupRepository(db: Db) {
     /** The newest finished runs an instrument is in: what its player's pace is learned from. */
     newestFinished,
     learnedMinutes: createLearnedMinutes({ newestFinished, log: logOf }),
+    answersExpected: createAnswersExpected({ newestFinished, log: logOf }),
 
     earlierOn: createEarlierRuns(db),
 
@@ -112,10 +113,11 @@ export function createPackupRepository(db: Db) {
     shares: (runId: number): RunShare[] =>
       sharesOf.all({ runId }).map(({ share, minutes, roomCelsius }) => {
         const play = minutes === null ? null : { minutes, roomCelsius };
-        const { instrumentId, playKey, thirst, asked } = share;
+        const { instrumentId, playKey, alone, thirst, asked } = share;
         return {
           instrumentId,
           playKey,
+          alone,
           thirst,
           askedItems: asked?.itemIds ?? [],
           playedMinutes: playedBefore(share, play),

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { ALONE_IDS, type AloneId } from '#core/instruments/alone.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { RUN_EVENT_KINDS, SKIP_REASONS } from '#core/packup/run-event.ts';
 import { RUN_KINDS } from '#core/packup/run-log.ts';
@@ -38,7 +39,11 @@ export const runs = sqliteTable(
 export type RunRow = typeof runs.$inferSelect;
 
 /** What was asked for of one instrument: the play named, and the items. */
-export type Asked = { readonly playKey: string | null; readonly itemIds: readonly string[] };
+export type Asked = {
+  readonly playKey: string | null;
+  readonly itemIds: readonly string[];
+  readonly alone?: AloneId | null | undefined;
+};
 
 /** The instruments of a run, in the order they were named. */
 export const runShares = sqliteTable(
@@ -58,6 +63,8 @@ export const runShares = sqliteTable(
     playedMinutes: integer('played_minutes'),
     /** The room where the play does not say; before anybody could, 20 °C. */
     roomCelsius: real('room_celsius').notNull().default(20),
+    /** Only these parts are made ready or put away; null: all of it. */
+    alone: text({ enum: ALONE_IDS }),
     /** Thirst of the cloth in use; before cloths were told apart, that of silk. */
     thirst: real().notNull().default(1),
     /** JSON of what was asked for: the play named and the items; null where an earlier version did not keep it. */

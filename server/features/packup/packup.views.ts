@@ -5,6 +5,8 @@ import type { WhyLine } from '#core/explain/explained.ts';
 import { counted } from '#core/explain/format.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { aloneNamed } from '#core/methods/practice-alone.ts';
+import { practicePlayed } from '#core/situation/alone-standing.ts';
 import { methodsOfStep } from '#core/methods/chosen-method.ts';
 import { wayWords } from '#core/methods/method-words.ts';
 import { countFor } from '#core/packup/count-for.ts';
@@ -47,8 +49,8 @@ function practiceOfRepeats({ repeats }: Step): WhyLine[] {
 }
 
 function repeatsWords({ format }: Services, step: Step, mine: RunInstrument): StepWords['repeats'] {
-  const { kind, methods } = mine.situation;
-  const setting = { ...mine, kind, practice: methods.practice, wetness: mine.reading.wetness() };
+  const practice = practicePlayed(mine.situation.methods, mine.alone);
+  const setting = { ...mine, kind: practice.kind, practice, wetness: mine.reading.wetness() };
   const repeats = countFor(step.repeats, setting);
   return (
     repeats && {
@@ -95,17 +97,18 @@ function itemsOf({ book }: Services, steps: readonly KeptStep[]): RunView['items
   });
 }
 
-const shareView = (run: RecordedRun, { reading: { instrument }, situation: { kind }, ...share }: RunInstrument) => ({
-  instrumentId: instrument.id,
-  name: instrument.name,
-  kind: instrument.kind,
-  playedMinutes: share.playedMinutes,
-  strip: stripView(
-    kind,
-    instrument.build,
-    run.kind === 'after' ? condensate(kind.water, share.playedMinutes, share.roomCelsius) : 0,
-  ),
-});
+function shareView(run: RecordedRun, { reading: { instrument }, situation, ...share }: RunInstrument) {
+  const { kind } = practicePlayed(situation.methods, share.alone);
+  const grams = run.kind === 'after' ? condensate(kind.water, share.playedMinutes, share.roomCelsius) : 0;
+  return {
+    instrumentId: instrument.id,
+    name: instrument.name,
+    kind: instrument.kind,
+    playedMinutes: share.playedMinutes,
+    aloneName: aloneNamed(situation.methods.practice, share.alone)?.name ?? null,
+    strip: stripView(kind, instrument.build, grams),
+  };
+}
 
 /** What the end of a run put in the record; null while it is open. */
 function doneBy({ record, care }: Services, log: RunView['log']): RunView['done'] {

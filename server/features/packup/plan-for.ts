@@ -1,22 +1,26 @@
 import { isLaidBy } from '#core/faults/faults-standing.ts';
 import type { ClockReason } from '#core/care/care-clock.ts';
-import type { CareItemId } from '#core/book/care-ids.ts';
+import { CASED_DAMP, type CareItemId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import { itemIn } from '#core/book/practice.ts';
 import { runPartOf } from '#core/situation/run-part-of.ts';
+import { partsLeftWet } from '#core/situation/alone-standing.ts';
 import type { Situation } from '#core/situation/situation.ts';
-import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { Refusal } from '#core/failure/refusal.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { keepPlan } from '#core/packup/kept-plan.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import { withStandsOn } from '#core/packup/with-stands-on.ts';
 import type { RunPart } from '#core/packup/run-plan.ts';
-import type { RunKind } from '#core/packup/run-log.ts';
+import { foundIn, waitsAtHome } from '#core/packup/run-care.ts';
+import { foldRun, type RunKind } from '#core/packup/run-log.ts';
 import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
 import type { Play, WallClock } from '#core/plays/play.ts';
 import { conflict, invalid, noInstrument, notFound, type Failure } from '#server/failure.ts';
 import type { RunBody } from '#server/features/packup/packup.mapper.ts';
+import { planOf } from '#server/features/packup/plan-of-run.ts';
 import { writtenPlan } from '#server/features/packup/stored-plan.ts';
 import type { Reading } from '#server/readings.ts';
 import type { ToWrite } from '#server/record/define-fact.ts';
@@ -26,7 +30,15 @@ import type { runFact } from '#contract/packup.ts';
 
 type Share = Sending<typeof runFact>['parts'][number];
 /** A share of a run with what it follows on and what was asked for. */
-type Planned = { readonly part: RunPart; readonly playKey: string | null; readonly asked: Omit<Share, 'instrumentId'> };
+type Planned = {
+  readonly part: RunPart;
+  readonly alone: AloneId | null;
+  readonly playKey: string | null;
+  readonly asked: Omit<Share, 'instrumentId'>;
+};
+
+/** So many runs back the one on the way is looked for. */
+const RUNS_LOOKED_BACK = 5;
 
 const belongsToEvery = (kind: RunKind) => (item: CareItem) =>
   item.trigger.kind === 'every-play' && item.trigger.moment === kind;
@@ -48,6 +60,29 @@ function barredAtHome(
 const isEachJoining = (reason: ClockReason): boolean =>
   reason.rule === 'condition' && reason.call.kind === 'at-each-joining';
 
+/** What stands cased damp is laid out by itself: what was left on the way comes along. */
+function itemsOfDamp(
+  { methods: { practice }, care }: Situation,
+  share: Share,
+  field: string,
+): Outcome<CareItemId[], Failure> {
+  if (care.dampSince === null) return fail(conflict(`${field}.itemIds`, { code: 'not-cased-damp' }));
+  if (share.itemIds.length > 1) return fail(invalid(`${field}.itemIds`, { code: 'damp-by-itself' }));
+  return succeed([CASED_DAMP, ...practice.items.filter(belongsToEvery('after')).map(({ id }) => id)]);
+}
+
+/** What the run on the way has left of every play, and what its looks found. */
+function leftOnTheWay(services: Services, instrumentId: InstrumentId): Pick<RunPart, 'only' | 'found'> {
+  for (const run of services.packup.newestFinished(instrumentId, RUNS_LOOKED_BACK)) {
+    const plan = planOf(services, run);
+    const log = services.packup.log(run.id).map(({ event }) => event);
+    const now = plan.ok ? foldRun(plan.value, log) : null;
+    if (now?.isAway)
+      return { only: waitsAtHome(now).get(instrumentId) ?? new Set(), found: foundIn(now, instrumentId) };
+  }
+  return { only: new Set(), found: new Map() };
+}
+
 /** The items of a share: those of every play by the run's kind, and the ones asked for, if they may be done at home. */
 function itemsOf(
   situation: Situation,
@@ -55,6 +90,7 @@ function itemsOf(
   player: PlayerAbilities,
 ): Outcome<CareItemId[], Failure> {
   const { practice } = situation.methods;
+  if (share.itemIds.includes(CASED_DAMP)) return itemsOfDamp(situation, share, field);
   const asked: CareItem[] = [];
   for (const [index, id] of share.itemIds.entries()) {
     const item = itemIn(practice, id);
@@ -91,11 +127,25 @@ const stoppedFor = (kind: RunKind, { faults }: Situation): Refusal | null =>
     ? { code: 'instrument-is-stopped', heading: faults.stopped.rule.heading }
     : null;
 
+/**
+ * The parts a run is about: as asked, else those the play was of, else those that are the usual for a while. What waits
+ * of the whole is packed up with it.
+ */
+function aloneOf(
+  situation: Situation,
+  { kind, share, play }: { kind: RunKind; share: Share; play: Play | null },
+): AloneId | null {
+  if (kind === 'care') return null;
+  const usual = situation.alone.usual?.alone.id ?? null;
+  const wanted = share.alone === undefined ? (play === null ? usual : play.alone) : share.alone;
+  return kind === 'after' ? partsLeftWet(situation, wanted) : wanted;
+}
+
 /** A share with its instrument's situation: what the planner plans from. */
 function partOf(
   services: Services,
   { kind, share, field, now }: { kind: RunKind; share: Share; field: string; now: WallClock },
-  player: PlayerAbilities,
+  player: Starter['player'],
 ): Outcome<Planned, Failure> {
   const reading = services.readings.of(share.instrumentId);
   if (!reading) return fail(noInstrument(`${field}.instrumentId`));
@@ -109,8 +159,18 @@ function partOf(
   const played = playedBefore(services, { kind, share, reading }, situation);
   if (!played.ok) return played;
   const play = played.value;
-  const part = runPartOf(situation, { items: items.value, play, wetness: reading.wetness() });
-  return succeed({ part, playKey: play?.key ?? null, asked: { playKey: share.playKey, itemIds: share.itemIds } });
+  const alone = aloneOf(situation, { kind, share, play });
+  if (alone !== null && !situation.alone.sets.some(({ id }) => id === alone))
+    return fail(invalid(`${field}.alone`, { code: 'not-played-so' }));
+  const whole = runPartOf(situation, { items: items.value, play, alone, wetness: reading.wetness() });
+  const part = {
+    ...whole,
+    ...(items.value.includes(CASED_DAMP) && leftOnTheWay(services, share.instrumentId)),
+    expected: services.packup.answersExpected(whole, player),
+  };
+  const { playKey, itemIds } = share;
+  const asked = { playKey, itemIds, ...(share.alone === undefined ? {} : { alone: share.alone }) };
+  return succeed({ part, alone, playKey: play?.key ?? null, asked });
 }
 
 export type Starter = {
@@ -140,11 +200,12 @@ export function plannedRun(
     minutesAtHand: request.minutesAtHand,
     learned: services.packup.learnedMinutes(parts, player),
   });
-  const shares = planned.map(({ part: { instrumentId, roomCelsius, practice }, playKey, asked }) => ({
+  const shares = planned.map(({ part: { instrumentId, roomCelsius, practice }, alone, playKey, asked }) => ({
     instrumentId,
     playKey,
     playedMinutes: null,
     roomCelsius,
+    alone,
     thirst: practice.thirst,
     asked,
   }));

@@ -1,10 +1,18 @@
+import { CASED_DAMP } from '#core/book/care-ids.ts';
 import { itemIn } from '#core/book/practice.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
 import type { KeptPlan } from '#core/packup/kept-plan.ts';
 import type { LoggedRunEvent, RunEvent } from '#core/packup/run-event.ts';
-import { careDoneBy, signsSeenBy } from '#core/packup/run-care.ts';
-import { checkRunEvent, foldRun, isKnownBeyond, type RunEventRefusal } from '#core/packup/run-log.ts';
+import { careDoneBy, signsSeenBy, type CareDone } from '#core/packup/run-care.ts';
+import {
+  checkRunEvent,
+  foldRun,
+  isKnownBeyond,
+  type RunEventRefusal,
+  type RunKind,
+  type RunNow,
+} from '#core/packup/run-log.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { instantOfMs, msOfInstant, type Instant } from '#core/time/instant.ts';
 import type { RunEventRequest } from '#contract/packup.ts';
@@ -22,6 +30,7 @@ export type SentRunEvent = RunEventRequest & { readonly runKey: string };
 /** Which field of the request a refusal is of, and how it is answered. */
 const REFUSAL_AT: Readonly<Record<RunEventRefusal['code'], readonly [ProblemCode, string]>> = {
   'already-finished': ['conflict', 'kind'],
+  'nothing-waits': ['conflict', 'kind'],
   'no-such-step': ['not-found', 'stepKey'],
   'no-such-answer': ['invalid-request', 'answer'],
   'answer-wanted': ['invalid-request', 'kind'],
@@ -35,15 +44,27 @@ function failureOf(refusal: RunEventRefusal): Failure {
   return { code, field, refusal };
 }
 
+/** What was cased damp before, and has been packed up at home since: dry, as the rest. */
+function driedBy({ steps, isAway }: RunNow, kind: RunKind, readings: Services['readings']): CareDone[] {
+  if (kind !== 'after' || isAway) return [];
+  const ids = [...new Set(steps.map(({ instrumentId }) => instrumentId))];
+  return ids.flatMap((instrumentId) => {
+    const { signs, lastDone } = readings.of(instrumentId)?.facts.care ?? {};
+    const said = signs?.get(CASED_DAMP)?.atWallMinute;
+    const isDry = said === undefined || (lastDone?.get(CASED_DAMP)?.atWallMinute ?? -Infinity) >= said;
+    return isDry ? [] : [{ instrumentId, itemId: CASED_DAMP }];
+  });
+}
+
 /** What a finished run has done and found: facts that come with its end. */
 function doneAndSeen(
-  { instruments, book }: Services,
+  { instruments, book, readings }: Services,
   plan: KeptPlan,
   log: readonly RunEvent[],
-  { key, now }: { readonly key: string; readonly now: WallClock },
+  { key, now, kind }: { readonly key: string; readonly now: WallClock; readonly kind: RunKind },
 ): Accompanying[] {
   const run = foldRun(plan, log);
-  const done = careDoneBy(run).map(({ instrumentId, itemId }): Accompanying => ({
+  const done = [...careDoneBy(run), ...driedBy(run, kind, readings)].map(({ instrumentId, itemId }): Accompanying => ({
     kind: 'care',
     key: `${key}/${instrumentId}/${itemId}`,
     body: { instrumentId, itemId, by: 'player', wallMinute: wallMinute(now.on, now.atMinute) },
@@ -95,7 +116,7 @@ function decide(
   const event: RunEvent = { ...checked.value, at: happenedAt(run, log, atMs) };
   const body = { runKey, event };
   if (event.kind !== 'finished') return succeed({ body, on: run.startedOn, atMinute: null, belongsTo: runKey });
-  const others = doneAndSeen(services, plan.value, [...events, event], { key, now });
+  const others = doneAndSeen(services, plan.value, [...events, event], { key, now, kind: run.kind });
   return succeed({ body, ...now, belongsTo: runKey, with: others });
 }
 

@@ -185,6 +185,8 @@ describe('a stored plan', () => {
       standsOn: [],
       wait: null,
       alsoDoes: [],
+      away: 'now',
+      expects: null,
       passes: false,
       count: 2,
       activeMinutes: 1,

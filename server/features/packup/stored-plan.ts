@@ -26,6 +26,8 @@ const PLAIN = {
   standsOn: [],
   wait: null,
   alsoDoes: [],
+  away: 'now',
+  expects: null,
   passes: false,
   count: null,
 } satisfies Partial<KeptStep>;

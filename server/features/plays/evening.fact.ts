@@ -16,13 +16,13 @@ function decide(
 ): Outcome<ToWrite<Kept<typeof eveningFact>>, Failure> {
   const { plays, ...common } = evening;
   const together: Accompanying[] = [];
-  for (const [index, { key, instrumentId, minutes }] of plays.entries()) {
+  for (const [index, { key, instrumentId, minutes, alone }] of plays.entries()) {
     const field = `plays[${index}]`;
     if (plays.slice(0, index).some((one) => one.instrumentId === instrumentId))
       return fail(invalid(`${field}.instrumentId`, { code: 'played-twice-in-one' }));
     if (services.record.knowsKey(key) || plays.slice(0, index).some((one) => one.key === key))
       return fail(conflict(`${field}.key`, { code: 'another-under-this-key', fields: ['key'] }));
-    const judged = judgedPlay({ ...common, instrumentId, minutes }, { ...deciding, corrects: null }, services);
+    const judged = judgedPlay({ ...common, instrumentId, minutes, alone }, { ...deciding, corrects: null }, services);
     if (!judged.ok) return fail({ ...judged.failure, field: `${field}.${judged.failure.field}` });
     together.push({ ...judged.value, kind: playDefinition.kind, key });
   }

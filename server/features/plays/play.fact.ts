@@ -1,4 +1,6 @@
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { aloneNamed } from '#core/methods/practice-alone.ts';
+import { practiceFor } from '#core/methods/practice-for.ts';
 import { playWords } from '#core/plays/play-words.ts';
 import { oddPlays } from '#core/plays/odd-plays.ts';
 import { checkPlay } from '#core/plays/play.ts';
@@ -27,13 +29,15 @@ const EVERY = 1_000_000;
 export function judgedPlay(
   request: Omit<Said<typeof playFact>, 'reeds'>,
   { now, corrects }: Deciding,
-  { instruments, players, plays: played }: Services,
+  { instruments, players, plays: played, book }: Services,
 ): Outcome<ToWrite<Kept<typeof playFact>>, Failure> {
   const instrument = instruments.find(request.instrumentId);
   if (!instrument) return fail(noInstrument());
   const player = players.find(request.playerId);
   if (!player) return fail(notFound('playerId', { code: 'no-such-player' }));
-  const { endedAtMinute, minutes, roomCelsius } = request;
+  const { endedAtMinute, minutes, roomCelsius, alone = null } = request;
+  if (alone !== null && !aloneNamed(practiceFor(book, instrument.kind, instrument.build), alone))
+    return fail(invalid('alone', { code: 'not-played-so' }));
   const body = {
     instrumentId: instrument.id,
     playerId: player.id,
@@ -41,6 +45,7 @@ export function judgedPlay(
     endedAtMinute,
     minutes,
     roomCelsius,
+    alone,
   };
   if (corrects !== null && played.standing(corrects)?.instrumentId !== instrument.id)
     return fail(conflict('instrumentId', { code: 'played-on-another' }));
@@ -114,7 +119,7 @@ export const playDefinition = defineFact<Services>()(playFact, {
       playsChanged(db);
     },
   },
-  words: ({ body }, { format }) => playWords(body.minutes, body.roomCelsius, format),
+  words: ({ body }, { format }) => playWords(body, format),
   breaking: ({ instruments, plays: played, nowMs }) =>
     instruments.all().flatMap(({ id }) => {
       const instrument = instruments.find(id);

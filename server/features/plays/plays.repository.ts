@@ -1,5 +1,5 @@
 import { and, asc, between, desc, eq, or, sql } from 'drizzle-orm';
-import { withPlay, type PlayColumns } from '#core/plays/play-columns.ts';
+import { withAlone, withPlay, type PlayColumns } from '#core/plays/play-columns.ts';
 import { wallMinute, type Play } from '#core/plays/play.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
@@ -30,6 +30,15 @@ function everyPlay(db: Db) {
   return db.select(gathered).from(rows).prepare();
 }
 
+/** Plays of parts only, in the order of their own small index: hardly a record has any. */
+const inParts = (db: Db) =>
+  db
+    .select({ at: plays.wallMinute, minutes: plays.minutes, alone: plays.alone })
+    .from(plays)
+    .where(and(counting, sql`alone is not null`))
+    .orderBy(asc(plays.wallMinute))
+    .prepare();
+
 /** Columns that have been read, by instrument: a play that is logged is added to them, anything else forgets them. */
 const known = new WeakMap<Db, Map<string, PlayColumns>>();
 function columnsIn(db: Db): Map<string, PlayColumns> {
@@ -44,11 +53,11 @@ export function playWritten(db: Db, factId: number, { instrumentId }: Omit<Play,
   const columns = mine.get(instrumentId);
   if (columns === undefined) return;
   const row = db
-    .select({ at: plays.wallMinute, minutes: plays.minutes })
+    .select({ at: plays.wallMinute, minutes: plays.minutes, alone: plays.alone })
     .from(plays)
     .where(eq(plays.factId, factId))
     .get();
-  if (row) mine.set(instrumentId, withPlay(columns, row.at, row.minutes));
+  if (row) mine.set(instrumentId, withPlay(columns, row));
 }
 
 /** Plays were taken back, put right or never written. */
@@ -56,6 +65,7 @@ export const playsChanged = (db: Db): void => columnsIn(db).clear();
 
 export function createPlaysRepository(db: Db) {
   const every = everyPlay(db);
+  const alone = inParts(db);
   const keyed = () =>
     db
       .select({ play: plays, key: knownKey })
@@ -80,7 +90,9 @@ export function createPlaysRepository(db: Db) {
     /** Every play of an instrument that counts, as columns. */
     columns: (instrumentId: string): PlayColumns => {
       const mine = columnsIn(db);
-      const columns = mine.get(instrumentId) ?? columnsFromRows(every.get({ instrumentId }) ?? NOTHING_PLAYED);
+      const columns =
+        mine.get(instrumentId) ??
+        withAlone(columnsFromRows(every.get({ instrumentId }) ?? NOTHING_PLAYED), alone.all({ instrumentId }));
       mine.set(instrumentId, columns);
       return columns;
     },

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { ALONE_IDS, type AloneId } from '#core/instruments/alone.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { instruments } from '#server/features/instruments/instruments.table.ts';
@@ -20,6 +21,8 @@ export const plays = sqliteTable(
     minutes: integer().notNull(),
     /** Null: nobody said. */
     roomCelsius: real('room_celsius'),
+    /** Only these parts of it were played; null: all of it. Parts are data of the book: no CHECK lists them. */
+    alone: text({ enum: ALONE_IDS }),
     /** Wall minutes since 1970: what the clocks sort and count by. Follows from the two columns above. */
     wallMinute: integer('wall_minute')
       .notNull()
@@ -32,6 +35,9 @@ export const plays = sqliteTable(
     check('plays_minute_of_day', sql`${table.endedAtMinute} between 0 and 1439`),
     index('plays_of_instrument').on(table.instrumentId, table.counts, table.wallMinute, table.minutes),
     index('plays_of_player').on(table.playerId, table.counts, table.wallMinute),
+    index('plays_alone')
+      .on(table.instrumentId, table.counts, table.wallMinute)
+      .where(sql`alone is not null`),
   ],
 );
 /** What somebody played of an evening on several instruments: each is a play of its own that came with it. */
@@ -48,6 +54,7 @@ export type EveningPlayBody = {
   readonly key: string;
   readonly instrumentId: InstrumentId;
   readonly minutes: number;
+  readonly alone?: AloneId | null | undefined;
 };
 
 export type PlayRow = typeof plays.$inferSelect;

@@ -18,12 +18,14 @@ export const PLAY_AND_RUN_EXAMPLES: TriedKinds = {
           endedAtMinute: 1100,
           minutes: 46,
           roomCelsius: 10,
+          alone: 'mouthpiece-and-barrel',
         },
       };
     },
     told: [
       [{}, 'Played 45 min'],
       [{ minutes: 60, roomCelsius: 8 }, 'Played 1 h at about 8 °C'],
+      [{ alone: 'mouthpiece-and-barrel' }, 'Played 45 min, only the mouthpiece and barrel'],
     ],
   },
   run: {

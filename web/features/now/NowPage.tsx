@@ -1,6 +1,7 @@
 import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
+import { CASED_DAMP } from '#core/book/care-ids.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { InstrumentPage } from '#contract/care.ts';
 import { FORMAT } from '#web/clock/format.ts';
@@ -61,6 +62,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           onPackUp={(minutes) => played.packUp(page.lastPlay?.key ?? null, alongItems, minutes)}
           onFinishLeft={played.finishLeft}
           onMakeReady={played.makeReady}
+          onLayOut={() => played.finishLeft([CASED_DAMP])}
           busy={played.busy}
         />
         {page.wrong && <DidItHelp page={page} />}

@@ -1,7 +1,7 @@
 import { Box, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { CareItemId } from '#core/book/care-ids.ts';
+import { CASED_DAMP, type CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { ShelfPlace } from '#contract/instruments.ts';
 import type { TodayLineView, TodayView } from '#contract/today.ts';
@@ -54,6 +54,8 @@ function Loaded({ view, playerId, others }: LoadedProps) {
     });
   const doItem = ({ instrumentId, playerId: owner, clock }: TodayLineView) =>
     clock && evenings.begin({ kind: 'care', playerId: owner, parts: [{ instrumentId, itemIds: [clock.itemId] }] });
+  const layOut = ({ instrumentId, playerId: owner }: TodayLineView) =>
+    evenings.begin({ kind: 'care', playerId: owner, parts: [{ instrumentId, itemIds: [CASED_DAMP] }] });
   return (
     <Box sx={{ maxWidth: 820, mx: 'auto', display: 'grid', gap: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
@@ -69,6 +71,7 @@ function Loaded({ view, playerId, others }: LoadedProps) {
               evenings.open();
               setSheet(true);
             }}
+            onLayOut={layOut}
             onPackUp={(wet) =>
               evenings.packUp(
                 wet.map(({ instrumentId }) => instrumentId),
@@ -78,7 +81,7 @@ function Loaded({ view, playerId, others }: LoadedProps) {
           />
         </Box>
       </Box>
-      <TodayLines view={view} busy={evenings.busy} onPackUp={packUpOne} onDo={doItem} />
+      <TodayLines view={view} busy={evenings.busy} onPackUp={packUpOne} onDo={doItem} onLayOut={layOut} />
       <Others places={others} />
       {reeds.data && reeds.data.kinds.some(({ boxes }) => boxes.length > 0) && (
         <Compartment title="Reeds today">

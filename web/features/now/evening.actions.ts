@@ -1,5 +1,6 @@
 import { counted } from '#core/explain/format.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { Said } from '#contract/fact.ts';
 import { eveningFact } from '#contract/plays.ts';
@@ -8,7 +9,11 @@ import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { useLog } from '#web/record/log.actions.ts';
 
 export type Evening = Pick<Said<typeof eveningFact>, 'endedOn' | 'endedAtMinute' | 'roomCelsius'> & {
-  readonly plays: readonly { readonly instrumentId: InstrumentId; readonly minutes: number }[];
+  readonly plays: readonly {
+    readonly instrumentId: InstrumentId;
+    readonly minutes: number;
+    readonly alone: AloneId | null;
+  }[];
 };
 /** Due work of each instrument that comes along when it is packed up. */
 export type Along = ReadonlyMap<InstrumentId, readonly CareItemId[]>;

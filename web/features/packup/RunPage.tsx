@@ -64,7 +64,7 @@ function Loaded({ view }: { readonly view: RunView }) {
   );
   return (
     <TwoColumns wide="left">
-      <RunHeadWithReeds run={run} nowMs={nowMs} way={way} onWay={choose} />
+      <RunHeadWithReeds run={run} nowMs={nowMs} way={way} onWay={choose} onPlace={log.place} />
       {finished && <RunEnd run={run} onUndo={log.undoFinish} onLastPass={log.lastPass} busy={log.busy} />}
       {!finished && step === null && <AllSettled log={log} onFinish={log.finish} />}
       {carded && (

@@ -99,6 +99,8 @@ export function useRunLog(view: RunView, run: ShownRun) {
     pullIn: (stepKey: RunStepKey) => say({ kind: 'pulled-in', stepKey }),
     count: (stepKey: RunStepKey, count: number) =>
       say({ kind: 'counted', stepKey, count: Math.min(MOST_REPEATS, Math.max(0, count)) }),
+    /** It is packed up on the way, or at home after all. */
+    place: (isAway: boolean) => say({ kind: isAway ? 'away' : 'at-home' }),
     finish: () => say({ kind: 'finished' }),
     /** Ends the run: looks nobody made are said to be so, what was asked and not done is not needed, the rest has a reason. */
     finishWith: ({ notLooked, notNeeded, leftOut, reason }: Ending) =>

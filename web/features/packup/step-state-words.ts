@@ -9,12 +9,26 @@ const skippedWords = ({ skipReason }: ShownStep): string =>
 const answerWords = ({ look, answer }: ShownStep): string | null =>
   look?.answers.find(({ id }) => id === answer)?.words ?? null;
 
+/** Why a step is not called for, or not yet. */
+function notCalledWords({ called, away, unless }: ShownStep): string | null {
+  switch (called) {
+    case 'no':
+      return 'not needed';
+    case 'cannot':
+      return 'cannot be done: a step before it was skipped';
+    case 'at-home':
+      return away === 'later' ? 'another day' : 'when you are at home';
+    case 'undecided':
+      return unless.length > 0 ? 'another step does it too' : 'only if the look says so';
+    case 'yes':
+      return null;
+  }
+}
+
 /** Why a step is as it is, where that needs words: not called for, waiting, skipped, what a look has found. */
 export function stateWords(step: ShownStep, nowMs: number): string | null {
-  if (step.called === 'no') return 'not needed';
-  if (step.called === 'cannot') return 'cannot be done: a step before it was skipped';
-  if (step.called === 'undecided')
-    return step.unless.length > 0 ? 'another step does it too' : 'only if the look says so';
+  const notCalled = notCalledWords(step);
+  if (notCalled !== null) return notCalled;
   if (wasNotLooked(step)) return 'not looked';
   if (step.look && step.answer !== null) return answerWords(step);
   if (step.state === 'skipped') return skippedWords(step);

@@ -29,6 +29,7 @@ type Entry = {
   readonly beginsOn: LocalDate | null;
   readonly endsOn: LocalDate | null;
   readonly part: string;
+  readonly alone: string;
   readonly celsius: string;
   readonly humidity: string;
 };
@@ -45,7 +46,7 @@ function Fields({
   readonly problem: (field: string) => { error: boolean; helperText?: string };
   readonly onChange: (entry: Entry) => void;
 }) {
-  const field = (name: 'part' | 'celsius' | 'humidity') => ({
+  const field = (name: 'part' | 'alone' | 'celsius' | 'humidity') => ({
     value: entry[name],
     onChange: ({ target }: { target: { value: string } }) => onChange({ ...entry, [name]: target.value }),
     // What stands there is a guess: the first key replaces it.
@@ -63,6 +64,15 @@ function Fields({
         <TextField select label="On which part" {...field('part')} {...problem('part')}>
           {offer.parts.map(({ part, name }) => (
             <MenuItem key={part} value={part}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      {offer.asks === 'alone' && (
+        <TextField select label="What is played" {...field('alone')} {...problem('alone')}>
+          {offer.alone.map(({ alone, name }) => (
+            <MenuItem key={alone} value={alone}>
               {name}
             </MenuItem>
           ))}
@@ -100,7 +110,14 @@ function Fields({
 /** Something has changed for a while: one tap says what, the day is today unless it says otherwise. */
 export function BeginCondition({ page, today, actions, onClose }: BeginConditionProps) {
   const [offer, setOffer] = useState<ConditionOffer | null>(null);
-  const [entry, setEntry] = useState<Entry>({ beginsOn: today, endsOn: null, part: '', celsius: '20', humidity: '' });
+  const [entry, setEntry] = useState<Entry>({
+    beginsOn: today,
+    endsOn: null,
+    part: '',
+    alone: '',
+    celsius: '20',
+    humidity: '',
+  });
   const [unread, setUnread] = useState(false);
   const { fields } = actions;
   const problem = (name: string) => {
@@ -113,13 +130,16 @@ export function BeginCondition({ page, today, actions, onClose }: BeginCondition
     const isUnread = offer.asks === 'air' && (Number.isNaN(air.celsius) || Number.isNaN(air.humidityPercent));
     setUnread(isUnread);
     if (isUnread) return;
-    const { condition, name, parts } = offer;
+    const { condition, name, parts, alone } = offer;
+    const [only] = alone;
     if (entry.beginsOn === null) return;
     actions.begin(
       {
         condition,
         beginsOn: entry.beginsOn,
         endsOn: entry.endsOn,
+        alone:
+          alone.find((one) => one.alone === entry.alone)?.alone ?? (alone.length === 1 ? (only?.alone ?? null) : null),
         part: parts.find(({ part }) => part === entry.part)?.part ?? null,
         air: offer.asks === 'air' ? air : null,
       },

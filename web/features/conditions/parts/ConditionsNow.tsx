@@ -8,9 +8,10 @@ export function ConditionsNow({ page }: { readonly page: ConditionsPage }) {
   if (standing.length === 0) return null;
   return (
     <PlainList gap={0.5} sx={{ mb: 1.5 }}>
-      {standing.map(({ key, name, effects, calls }) => (
+      {standing.map(({ key, name, aloneName, effects, calls }) => (
         <Typography component="li" key={key} sx={{ borderLeft: '4px solid', borderColor: 'text.primary', pl: 1.25 }}>
-          <strong>{name}.</strong> {effects[0]?.text ?? calls.map((call) => `${call.name}, ${call.words}.`)[0]}
+          <strong>{aloneName === null ? name : `${name}: ${aloneName.toLowerCase()}`}.</strong>{' '}
+          {effects[0]?.text ?? calls.map((call) => `${call.name}, ${call.words}.`)[0]}
         </Typography>
       ))}
     </PlainList>

@@ -26,7 +26,7 @@ function One({
   readonly today: string;
   readonly actions: ConditionActions;
 }) {
-  const { name, partName, calls, effects, inForce, endKey, byReading } = condition;
+  const { name, partName, aloneName, calls, effects, inForce, endKey, byReading } = condition;
   const asks = calls.map(({ name: item, on, words, mark }) => ({
     rule: item,
     text: `${item}: ${words}${on === null ? '' : ` (${FORMAT.weekdayDate(on)})`}.`,
@@ -38,6 +38,7 @@ function One({
         <Typography sx={{ fontWeight: 650 }}>
           {name}
           {partName && ` · ${partName.toLowerCase()}`}
+          {aloneName && ` · ${aloneName.toLowerCase()}`}
         </Typography>
         {inForce && !byReading && (
           <Button color="inherit" disabled={actions.busy} onClick={() => actions.end(condition)}>

@@ -27,6 +27,7 @@ const ill = (over: Partial<ConditionView> = {}): ConditionView => ({
   lastDay: null,
   endWords: 'when you are well',
   partName: null,
+  aloneName: null,
   inForce: true,
   endKey: null,
   byReading: false,

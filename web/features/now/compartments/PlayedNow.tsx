@@ -15,7 +15,7 @@ type PlayedNowProps = {
 };
 
 /** "I have just played", on the reed for now where it is played on reeds. It comes with its first tap. */
-export function PlayedNow({ page: { instrument, week, onReeds }, along, played, onClose }: PlayedNowProps) {
+export function PlayedNow({ page: { instrument, week, onReeds, alone }, along, played, onClose }: PlayedNowProps) {
   const reeds = useQuery({ ...reedQueries.of(instrument.playerId, wallNow()), enabled: onReeds });
   // The sheet is drawn in one go; where nobody answers it comes without the reeds, which can be said later.
   const isAsking = onReeds && reeds.isPending && reeds.failureCount === 0;
@@ -35,6 +35,7 @@ export function PlayedNow({ page: { instrument, week, onReeds }, along, played, 
     <PlayedSheet
       instrumentName={instrument.name}
       usualMinutes={week.usualPlayMinutes}
+      parts={alone}
       now={wallNow()}
       along={along.map(({ name }) => name)}
       reeds={offered}

@@ -4,6 +4,8 @@ import { Link } from 'react-router';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentPage } from '#contract/care.ts';
 import { duration, listed } from '#core/explain/format.ts';
+import { AtTheBench } from '#web/features/now/parts/AtTheBench.tsx';
+import { CasedDamp } from '#web/features/now/parts/CasedDamp.tsx';
 import { FORMAT } from '#web/clock/format.ts';
 import { SomethingWrong, StoppedNow } from '#web/features/now/parts/FaultsNow.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -17,6 +19,7 @@ export function NextAction({
   onPackUp,
   onFinishLeft,
   onMakeReady,
+  onLayOut,
   busy,
 }: {
   readonly page: InstrumentPage;
@@ -24,9 +27,10 @@ export function NextAction({
   readonly onPackUp: (minutesAtHand: number | null) => void;
   readonly onFinishLeft: (itemIds: readonly CareItemId[]) => void;
   readonly onMakeReady: () => void;
+  readonly onLayOut: () => void;
   readonly busy: boolean;
 }) {
-  const { instrument, openRunKey, awaitsPackUp, awayUntil, stopped, leftForLater, lastPlay, water } = page;
+  const { instrument, openRunKey, awaitsPackUp, awayUntil, stopped, leftForLater, lastPlay, water, damp, alone } = page;
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const played = lastPlay
     ? `Last played ${FORMAT.weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
@@ -43,20 +47,7 @@ export function NextAction({
     );
   if (stopped && !stopped.mayBePlayed) return <StoppedNow page={page} busy={busy} onPlayed={onPlayed} />;
   if (awayUntil !== null)
-    return (
-      <>
-        <Typography variant="h1" sx={{ mb: 1 }}>
-          At the bench.
-        </Typography>
-        <Typography sx={{ mb: 2 }}>It is expected back on {FORMAT.weekdayDate(awayUntil)}.</Typography>
-        <Button variant="outlined" color="inherit" {...{ component: Link, to: `/calendar/${instrument.id}` }}>
-          It is back, or comes later
-        </Button>
-        <Button color="inherit" disabled={busy} onClick={onPlayed} sx={{ mt: 1 }}>
-          I have played it
-        </Button>
-      </>
-    );
+    return <AtTheBench instrumentId={instrument.id} until={awayUntil} busy={busy} onPlayed={onPlayed} />;
   if (awaitsPackUp)
     return (
       <>
@@ -67,7 +58,7 @@ export function NextAction({
         {water.grams > 0 && (
           <Box sx={{ mb: 1.5 }}>
             <Typography sx={{ color: 'water.ink', fontWeight: 650 }}>
-              About {FORMAT.grams(water.grams)} of water stand in it.
+              About {FORMAT.grams(water.grams)} of water stand in {alone.wetName?.toLowerCase() ?? 'it'}.
             </Typography>
             <WhyFold lines={water.because} about="the water in it" />
           </Box>
@@ -83,6 +74,7 @@ export function NextAction({
         </Button>
       </>
     );
+  if (damp !== null) return <CasedDamp damp={damp} busy={busy} onLayOut={onLayOut} onPlayed={onPlayed} />;
   return (
     <>
       <Typography variant="h1" sx={{ mb: 1 }}>
@@ -113,7 +105,7 @@ export function NextAction({
       )}
       <BrassButton onClick={onPlayed}>I have just played</BrassButton>
       <Button color="inherit" disabled={busy} onClick={onMakeReady} sx={{ mt: 1.5 }}>
-        Make ready to play
+        {alone.usual === null ? 'Make ready to play' : `Make ready: ${alone.usual.name.toLowerCase()}`}
       </Button>
       <SomethingWrong page={page} />
     </>

@@ -15,10 +15,11 @@ type TodayLinesProps = {
   readonly busy: boolean;
   readonly onPackUp: (line: TodayLineView) => void;
   readonly onDo: (line: TodayLineView) => void;
+  readonly onLayOut: (line: TodayLineView) => void;
 };
 
 /** The day in one list: what is under way, what stands wet, what is due; and in quiet lines what there is no more to do to. */
-export function TodayLines({ view: { lines, fine, unknown, away }, busy, onPackUp, onDo }: TodayLinesProps) {
+export function TodayLines({ view: { lines, fine, unknown, away }, ...log }: TodayLinesProps) {
   const due = lines.filter(({ what }) => what === 'due');
   const shown = [...lines.filter(({ what }) => what !== 'due'), ...due.slice(0, DUE_SHOWN)];
   return (
@@ -32,13 +33,7 @@ export function TodayLines({ view: { lines, fine, unknown, away }, busy, onPackU
       )}
       <PlainList>
         {shown.map((line) => (
-          <TodayRow
-            key={`${line.what} ${line.instrumentId} ${line.clock?.itemId ?? ''}`}
-            line={line}
-            busy={busy}
-            onPackUp={onPackUp}
-            onDo={onDo}
-          />
+          <TodayRow key={`${line.what} ${line.instrumentId} ${line.clock?.itemId ?? ''}`} line={line} {...log} />
         ))}
       </PlainList>
       {due.length > DUE_SHOWN && (

@@ -13,6 +13,7 @@ type TodayRowProps = {
   readonly busy: boolean;
   readonly onPackUp: (line: TodayLineView) => void;
   readonly onDo: (line: TodayLineView) => void;
+  readonly onLayOut: (line: TodayLineView) => void;
 };
 
 /** Whose it is, where it is not the player's own: "Ife’s Clarinet". */
@@ -30,7 +31,7 @@ function headline(line: TodayLineView): { readonly first: string; readonly secon
 }
 
 /** The one thing to do about a line. */
-function RowAction({ line, busy, onPackUp, onDo }: TodayRowProps) {
+function RowAction({ line, busy, onPackUp, onDo, onLayOut }: TodayRowProps) {
   const { what, instrumentId, runKey, clock } = line;
   const name = nameOf(line);
   const shape = { variant: 'outlined', color: 'inherit', disabled: busy } as const;
@@ -52,6 +53,12 @@ function RowAction({ line, busy, onPackUp, onDo }: TodayRowProps) {
         aria-label={`${what === 'stopped' ? 'See it' : 'Go on'}: ${name}`}
       >
         {what === 'stopped' ? 'See it' : 'Go on'}
+      </Button>
+    );
+  if (what === 'damp')
+    return (
+      <Button {...shape} onClick={() => onLayOut(line)} aria-label={`Lay it out and dry it: ${name}`}>
+        Lay it out
       </Button>
     );
   if (clock === null)
@@ -125,7 +132,10 @@ export function TodayRow(props: TodayRowProps) {
         </MuiLink>
         <Typography
           variant="body2"
-          sx={{ color: what === 'wet' ? 'water.ink' : over ? 'stop.ink' : 'text.secondary', overflowWrap: 'anywhere' }}
+          sx={{
+            color: what === 'wet' || what === 'damp' ? 'water.ink' : over ? 'stop.ink' : 'text.secondary',
+            overflowWrap: 'anywhere',
+          }}
         >
           {second}
         </Typography>

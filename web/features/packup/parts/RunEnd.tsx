@@ -30,10 +30,15 @@ export function RunEnd({ run, onUndo, onLastPass, busy }: RunEndProps) {
   return (
     <Compartment>
       <Typography variant="h1" sx={{ mb: 1 }}>
-        {run.kind === 'after' ? 'Packed up.' : 'Done.'}
+        {run.isAway ? 'Cased for the way.' : run.kind === 'after' ? 'Packed up.' : 'Done.'}
       </Typography>
       {done.length > 0 && <Typography sx={{ mb: 1 }}>In the record: {listed(done)}.</Typography>}
       {left.length > 0 && <Typography sx={{ mb: 1 }}>Still waits: {listed(left)}.</Typography>}
+      {run.isAway && (
+        <Typography sx={{ mb: 1, fontWeight: 650 }}>
+          At home lay it out, open its case and dry it. Today holds on to it until then.
+        </Typography>
+      )}
       {swabbed(run).map((step) => (
         <LastPass
           key={step.key}

@@ -1,5 +1,6 @@
-import { Box, Typography } from '@mui/material';
-import { aboutDuration, duration } from '#core/explain/format.ts';
+import { Box, Button, Typography } from '@mui/material';
+import { aboutDuration, duration, listed } from '#core/explain/format.ts';
+import { mayBeAway } from '#core/packup/run-log.ts';
 import { progressOf } from '#core/packup/run-progress.ts';
 import type { RunWay } from '#core/players/run-way.ts';
 import type { ReedsOfRunView } from '#contract/reed-views.ts';
@@ -16,7 +17,9 @@ const WAYS = [
 
 function titleOf({ kind, parts }: ShownRun): string {
   const [first, ...others] = parts.map(({ name }) => name);
-  const names = others.length === 0 ? first : `${first} and ${others.length} more`;
+  const alone = parts.length === 1 ? (parts[0]?.aloneName ?? null) : null;
+  const whole = alone === null ? first : `${first}, only the ${alone.toLowerCase()}`;
+  const names = others.length === 0 ? whole : `${first} and ${others.length} more`;
   return `${TITLES[kind]}: ${names}`;
 }
 
@@ -35,10 +38,37 @@ export type RunHeadProps = {
   /** Which reed is taken out, goes back, or is cleaned. */
   readonly reeds: ReedsOfRunView;
   readonly onWay: (way: RunWay) => void;
+  /** It is packed up on the way, or at home after all. */
+  readonly onPlace: (isAway: boolean) => void;
 };
 
+/** Everything the steps need that are to be done, once, in the order it is taken up. */
+const suppliesOf = ({ steps }: ShownRun): string[] => [
+  ...new Set(
+    steps.filter(({ called }) => called === 'yes' || called === 'undecided').flatMap(({ supplies }) => supplies),
+  ),
+];
+
+/** On the way what can wait does: one tap says so, and one takes it back. */
+function WhereAmI({ run, onPlace }: Pick<RunHeadProps, 'run' | 'onPlace'>) {
+  if (run.finishedAt !== null || !mayBeAway(run)) return null;
+  return run.isAway ? (
+    <Typography>
+      On the way: the rest waits until you are at home.{' '}
+      <Button color="inherit" onClick={() => onPlace(false)}>
+        I am at home
+      </Button>
+    </Typography>
+  ) : (
+    <Button color="inherit" onClick={() => onPlace(true)} sx={{ ml: -1 }}>
+      I am not at home
+    </Button>
+  );
+}
+
 /** What the run is, how far it has come, and the three ways to go through it. */
-export function RunHead({ run, nowMs, way, reeds, onWay }: RunHeadProps) {
+export function RunHead({ run, nowMs, way, reeds, onWay, onPlace }: RunHeadProps) {
+  const ready = suppliesOf(run);
   const time = run.because.find(({ rule }) => rule === 'time-at-hand' || rule === 'must-exceeds');
   return (
     <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
@@ -56,6 +86,8 @@ export function RunHead({ run, nowMs, way, reeds, onWay }: RunHeadProps) {
           </Typography>
         ))}
         {time && <Typography variant="body2">{time.text}</Typography>}
+        {ready.length > 0 && <Typography>Get ready: {listed(ready)}.</Typography>}
+        <WhereAmI run={run} onPlace={onPlace} />
       </Box>
       {run.finishedAt === null && (
         <Box sx={{ flex: { xs: '1 1 100%', sm: '0 1 400px' } }}>

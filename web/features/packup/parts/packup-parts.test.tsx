@@ -36,6 +36,8 @@ const step = (id: string, over: Partial<ShownStep> = {}): ShownStep => ({
   standsOn: [],
   wait: null,
   alsoDoes: [],
+  away: 'now',
+  expects: null,
   passes: false,
   count: null,
   activeMinutes: 1,

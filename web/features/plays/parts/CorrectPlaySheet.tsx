@@ -3,6 +3,8 @@ import { useState } from 'react';
 import { clockTime } from '#core/plays/play-words.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { Play } from '#core/plays/play.ts';
+import { aloneWords } from '#core/instruments/alone.ts';
+import { AlonePlayed } from '#web/features/plays/parts/AlonePlayed.tsx';
 import { PlayMinutes } from '#web/ui/PlayMinutes.tsx';
 import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choice.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -11,7 +13,7 @@ import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { FORMAT } from '#web/clock/format.ts';
 import { Sheet } from '#web/ui/Sheet.tsx';
 
-export type CorrectedPlay = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius'>;
+export type CorrectedPlay = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius' | 'alone'>;
 
 type CorrectPlaySheetProps = {
   readonly play: CorrectedPlay;
@@ -32,6 +34,7 @@ type RoomSaid = Room | 'as-said';
 export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }: CorrectPlaySheetProps) {
   const [minutes, setMinutes] = useState(play.minutes);
   const [endedOn, setEndedOn] = useState<LocalDate | null>(play.endedOn);
+  const [alone, setAlone] = useState(play.alone);
   const [endedAtMinute, setEndedAtMinute] = useState(play.endedAtMinute);
   const roomOfPlay = ROOMS.find(({ value }) => celsiusOf(value) === play.roomCelsius)?.value;
   const [room, setRoom] = useState<RoomSaid>(roomOfPlay ?? 'as-said');
@@ -49,6 +52,13 @@ export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }
       <DialogContent>
         <Stack spacing={2.5} sx={{ pt: 1 }}>
           <PlayMinutes minutes={minutes} setMinutes={setMinutes} />
+          {play.alone !== null && (
+            <AlonePlayed
+              sets={[{ alone: play.alone, name: aloneWords(play.alone) }]}
+              value={alone}
+              onChange={setAlone}
+            />
+          )}
           <DateField label="Which day" value={endedOn} onChange={setEndedOn} latest={today} />
           {endedAtMinute !== null && (
             <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2 }}>
@@ -68,7 +78,7 @@ export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }
           <Stack spacing={1}>
             <BrassButton
               disabled={busy || endedOn === null}
-              onClick={() => endedOn && onKeep({ minutes, endedOn, endedAtMinute, roomCelsius })}
+              onClick={() => endedOn && onKeep({ minutes, endedOn, endedAtMinute, roomCelsius, alone })}
             >
               Save the correction
             </BrassButton>

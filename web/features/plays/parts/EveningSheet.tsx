@@ -6,6 +6,7 @@ import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES, type WallClock } from '#core/pla
 import { MOST_PLAYS_AN_EVENING } from '#contract/plays.ts';
 import type { TodayView } from '#contract/today.ts';
 import type { Evening } from '#web/features/now/evening.actions.ts';
+import { onlyWords } from '#web/features/plays/parts/AlonePlayed.tsx';
 import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choice.ts';
 import { useWhenPlayed, WhenPlayed } from '#web/features/plays/parts/WhenPlayed.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -30,7 +31,7 @@ const stepped = (minutes: number, by: number): number =>
   Math.min(MOST_PLAY_MINUTES, Math.max(LEAST_PLAY_MINUTES, minutes + by));
 
 function PlayedRow({
-  one: { name, usual, awaitsPackUp },
+  one: { name, usual, awaitsPackUp, alone },
   minutes,
   chosen,
   onToggle,
@@ -67,9 +68,14 @@ function PlayedRow({
       />
       <Box sx={{ minWidth: 0 }}>
         <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>{name}</Typography>
-        {(usual || awaitsPackUp) && (
+        {(usual || awaitsPackUp || alone) && (
           <Typography variant="body2" color="text.secondary">
-            {awaitsPackUp ? 'not packed up yet' : 'usual for today'}
+            {[
+              awaitsPackUp ? 'not packed up yet' : usual && 'usual for today',
+              alone && onlyWords(alone.name).toLowerCase(),
+            ]
+              .filter((one) => typeof one === 'string')
+              .join(' · ')}
           </Typography>
         )}
       </Box>
@@ -100,8 +106,10 @@ export function EveningSheet({ evening, now, problem, busy, onLog, onClose }: Ev
   const [room, setRoom] = useState<Room>('usual');
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const { endedOn, endedAtMinute, choice } = useWhenPlayed(now);
-  const plays = evening.flatMap(({ instrumentId, minutes }) =>
-    chosen.has(instrumentId) ? [{ instrumentId, minutes: minutesOf.get(instrumentId) ?? minutes }] : [],
+  const plays = evening.flatMap(({ instrumentId, minutes, alone }) =>
+    chosen.has(instrumentId)
+      ? [{ instrumentId, minutes: minutesOf.get(instrumentId) ?? minutes, alone: alone?.alone ?? null }]
+      : [],
   );
   const entry: Evening = { endedOn: endedOn ?? now.on, endedAtMinute, roomCelsius: celsiusOf(room), plays };
   const toggle = (id: InstrumentId) =>

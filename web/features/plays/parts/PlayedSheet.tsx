@@ -1,9 +1,12 @@
 import { Alert, Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { duration, listed } from '#core/explain/format.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { Play } from '#core/plays/play.ts';
 import type { HighShare, ReedId } from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
+import type { AloneView } from '#contract/instruments.ts';
+import { AlonePlayed } from '#web/features/plays/parts/AlonePlayed.tsx';
 import { PlayMinutes } from '#web/ui/PlayMinutes.tsx';
 import { ReedPlayed, UNSAID, type ReedOffered } from '#web/features/plays/parts/ReedPlayed.tsx';
 import { useWhenPlayed, WhenPlayed } from '#web/features/plays/parts/WhenPlayed.tsx';
@@ -13,13 +16,15 @@ import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 
-export type PlayedEntry = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius'>;
+export type PlayedEntry = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius' | 'alone'>;
 /** On which reed it was, and how much of it lay high; null where nobody says. */
 export type ReedEntry = { readonly reedId: ReedId; readonly high: HighShare } | null;
 
 type PlayedSheetProps = {
   readonly instrumentName: string;
   readonly usualMinutes: number;
+  /** What of it may have been played by itself, and what usually is for a while. */
+  readonly parts: AloneView;
   readonly now: { readonly on: LocalDate; readonly atMinute: number };
   /** Due work that is short enough to come along, by name. */
   readonly along: readonly string[];
@@ -40,6 +45,7 @@ type PlayedSheetProps = {
 export function PlayedSheet({
   instrumentName,
   usualMinutes,
+  parts,
   now,
   along,
   reeds,
@@ -49,6 +55,7 @@ export function PlayedSheet({
   onClose,
 }: PlayedSheetProps) {
   const [minutes, setMinutes] = useState(usualMinutes);
+  const [alone, setAlone] = useState<AloneId | null>(parts.usual?.alone ?? null);
   const { endedOn, endedAtMinute, choice } = useWhenPlayed(now);
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const [room, setRoom] = useState<Room>('usual');
@@ -61,6 +68,7 @@ export function PlayedSheet({
     endedOn: endedOn ?? now.on,
     endedAtMinute,
     roomCelsius: celsiusOf(room),
+    alone,
   };
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="played-title">
@@ -70,6 +78,7 @@ export function PlayedSheet({
       <DialogContent>
         <Stack spacing={2.5} sx={{ pt: 1 }}>
           <PlayMinutes minutes={minutes} setMinutes={setMinutes} />
+          <AlonePlayed sets={parts.sets} value={alone} onChange={setAlone} />
           <ReedPlayed reeds={reeds} reedId={reedId} onReed={setChosen} high={high} onHigh={setHigh} />
           <WhenPlayed choice={choice} />
           <ChooseOne label="How was the room, about?" options={ROOMS} value={room} onChange={setRoom} />

@@ -48,8 +48,8 @@ describe('what has been played', () => {
           endedAtMinute: 1200,
           roomCelsius: null,
           plays: [
-            { instrumentId: clarinet, minutes: 60 },
-            { instrumentId: alto, minutes: 45 },
+            { instrumentId: clarinet, minutes: 60, alone: null },
+            { instrumentId: alto, minutes: 45, alone: null },
           ],
         },
         { minutesAtHand: null },
@@ -69,8 +69,8 @@ describe('what has been played', () => {
       [
         {
           plays: [
-            { instrumentId: clarinet, minutes: 50 },
-            { instrumentId: piccolo, minutes: 25 },
+            { instrumentId: clarinet, minutes: 50, alone: null },
+            { instrumentId: piccolo, minutes: 25, alone: null },
           ],
         },
         null,
@@ -128,6 +128,7 @@ describe('I have just played', () => {
       <PlayedSheet
         instrumentName="Clarinet"
         usualMinutes={47}
+        parts={{ sets: [], usual: null, wetName: null }}
         now={now}
         along={[]}
         reeds={[]}
@@ -192,7 +193,7 @@ describe('I have just played', () => {
 });
 
 describe('a play that was logged wrongly', () => {
-  const PLAY: CorrectedPlay = { minutes: 45, endedOn: today, endedAtMinute: 1190, roomCelsius: null };
+  const PLAY: CorrectedPlay = { minutes: 45, endedOn: today, endedAtMinute: 1190, roomCelsius: null, alone: null };
   const opened = (play: Partial<CorrectedPlay> = {}) => {
     const onKeep = jest.fn();
     draw(
@@ -215,7 +216,7 @@ describe('a play that was logged wrongly', () => {
     typeInto('Which day', '2026-11-20');
     tap('Save the correction');
     expect(onKeep.mock.calls).toEqual([
-      [{ minutes: 40, endedOn: '2026-11-20', endedAtMinute: 1175, roomCelsius: null }],
+      [{ minutes: 40, endedOn: '2026-11-20', endedAtMinute: 1175, roomCelsius: null, alone: null }],
     ]);
   });
 

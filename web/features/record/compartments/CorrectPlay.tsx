@@ -12,7 +12,7 @@ export function CorrectPlay({ entryKey, said, onClose }: CorrectingProps<'play'>
     play.log({ ...before, ...corrected }, { said: 'The play is corrected.', corrects: entryKey, onLogged: onClose });
   return (
     <CorrectPlaySheet
-      play={before}
+      play={{ ...before, alone: before.alone ?? null }}
       today={useToday()}
       problem={play.problem}
       busy={play.busy}

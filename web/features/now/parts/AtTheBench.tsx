@@ -1,0 +1,31 @@
+import { Button, Typography } from '@mui/material';
+import { Link } from 'react-router';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import { FORMAT } from '#web/clock/format.ts';
+
+/** It is at the bench: until when, and what may have changed. */
+export const AtTheBench = ({
+  instrumentId,
+  until,
+  busy,
+  onPlayed,
+}: {
+  readonly instrumentId: InstrumentId;
+  readonly until: LocalDate;
+  readonly busy: boolean;
+  readonly onPlayed: () => void;
+}) => (
+  <>
+    <Typography variant="h1" sx={{ mb: 1 }}>
+      At the bench.
+    </Typography>
+    <Typography sx={{ mb: 2 }}>It is expected back on {FORMAT.weekdayDate(until)}.</Typography>
+    <Button variant="outlined" color="inherit" {...{ component: Link, to: `/calendar/${instrumentId}` }}>
+      It is back, or comes later
+    </Button>
+    <Button color="inherit" disabled={busy} onClick={onPlayed} sx={{ mt: 1 }}>
+      I have played it
+    </Button>
+  </>
+);

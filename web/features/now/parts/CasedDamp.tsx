@@ -1,0 +1,38 @@
+import { Box, Button, Typography } from '@mui/material';
+import type { InstrumentPage } from '#contract/care.ts';
+import { wallMinute } from '#core/plays/play.ts';
+import { dampWords } from '#core/situation/damp-words.ts';
+import { wallNow } from '#web/clock/today.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+/** It lies cased damp: how long, what that costs, and the one thing to do. */
+export function CasedDamp({
+  damp,
+  busy,
+  onLayOut,
+  onPlayed,
+}: {
+  readonly damp: NonNullable<InstrumentPage['damp']>;
+  readonly busy: boolean;
+  readonly onLayOut: () => void;
+  readonly onPlayed: () => void;
+}) {
+  const { on, atMinute } = wallNow();
+  return (
+    <>
+      <Typography variant="h1" sx={{ mb: 1 }}>
+        {dampWords(damp.sinceWallMinute, wallMinute(on, atMinute))}.
+      </Typography>
+      <Box sx={{ mb: 2 }}>
+        <WhyFold lines={damp.because} about="what damp does" />
+      </Box>
+      <BrassButton disabled={busy} onClick={onLayOut}>
+        Lay it out and dry it
+      </BrassButton>
+      <Button color="inherit" onClick={onPlayed} sx={{ mt: 1 }}>
+        I have played again
+      </Button>
+    </>
+  );
+}
