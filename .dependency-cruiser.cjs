@@ -28,6 +28,7 @@ const CORE_ROOMS = [
   'ics',
   'reeds',
   'methods',
+  'breaks',
   'conditions',
   'agents',
   'care',

@@ -157,6 +157,11 @@ export const instrumentPage = object({
   awaitsPackUp: boolean().strict().required(),
   /** Cased damp, packed up on the way: since when, and what that costs; null where it is not. */
   damp: object({ sinceWallMinute: amount().integer().required(), because: whyLines }).exact().nullable().defined(),
+  /** It is new to its player, or has rested long: what comes before its first note; null where it does not. */
+  firstNote: object({ words: text().required(), because: whyLines, itemIds: array(careItemId().required()).required() })
+    .exact()
+    .nullable()
+    .defined(),
   /** It is at the bench until then; null where it is not. */
   awayUntil: localDateText().nullable().defined(),
   /** It is stopped: not to be played, or not to be forced. */

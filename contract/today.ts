@@ -3,7 +3,7 @@ import type { WallClock } from '#core/plays/play.ts';
 import { ALONE_IDS } from '#core/instruments/alone.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { careClockView } from '#contract/care.ts';
-import { amount, instrumentId, localDateText, playerId, text, whyLines, word } from '#contract/scalars.ts';
+import { amount, careItemId, instrumentId, localDateText, playerId, text, whyLines, word } from '#contract/scalars.ts';
 
 export const todayPaths = {
   list: '/api/today',
@@ -23,7 +23,7 @@ export const todayListQuery = object({
   .exact()
   .required();
 
-const TODAY_LINES = ['run', 'stopped', 'wet', 'damp', 'wrong', 'first', 'due'] as const;
+const TODAY_LINES = ['run', 'stopped', 'wet', 'damp', 'wrong', 'first', 'first-note', 'due'] as const;
 
 const instrument = {
   instrumentId: instrumentId().required(),
@@ -43,6 +43,8 @@ const todayLine = object({
   /** Where its figures come from; what is due says so in its clock. */
   because: whyLines,
   runKey: text().nullable().defined(),
+  /** What is done before its first note; of other lines nothing. */
+  itemIds: array(careItemId().required()).required(),
   /** What was noticed, left or is due; null for a run and for what stands wet. */
   clock: careClockView.nullable().defined(),
 })

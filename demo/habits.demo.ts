@@ -1,4 +1,5 @@
 import type { CareItemId } from '#core/book/care-ids.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { Build } from '#core/instruments/build.ts';
 import type { KindId, PartId } from '#core/instruments/kind.ts';
 
@@ -32,6 +33,10 @@ export type DemoInstrument = {
   readonly care: readonly CareHabit[];
   /** Played last night and not packed up yet. */
   readonly waits?: true;
+  /** Played last night, packed up on the way and cased damp since. */
+  readonly onTheWay?: true;
+  /** Only these parts of it are played. */
+  readonly alone?: AloneId;
   /** Signs seen and not yet put right. */
   readonly signs?: readonly { readonly item: CareItemId; readonly part: PartId; readonly daysAgo: number }[];
 };
@@ -280,10 +285,26 @@ export const DEMO_INSTRUMENTS: readonly DemoInstrument[] = [
     plays: { chances: [0, 0.1, 0, 0.3, 0, 0.6, 0.4], minutes: [25, 80], endsAtMinute: [900, 1200] },
     packsUp: 1,
     hurries: 0.1,
+    onTheWay: true,
     care: [
       { item: 'highland-pipes/stocks-hold', everyDays: 8 },
       { item: 'highland-pipes/mould', everyDays: 30, stoppedDaysAgo: 47 },
     ],
+  },
+  {
+    id: 'ife-alto',
+    playerId: 'ife',
+    name: 'School alto',
+    kind: 'alto-saxophone',
+    build: { finish: 'lacquer', pads: 'leather', mouthpiece: 'plastic' },
+    acquiredDaysAgo: 9,
+    cameNew: false,
+    plays: { chances: [0.6, 0.4, 0.7, 0.4, 0.6, 0.5, 0.3], minutes: [5, 15], endsAtMinute: [960, 1000] },
+    packsUp: 1,
+    hurries: 0,
+    // Her first weeks on it: mouthpiece and neck, and the body stays in the case.
+    alone: 'mouthpiece-and-neck',
+    care: [],
   },
 ];
 

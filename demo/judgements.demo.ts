@@ -1,3 +1,4 @@
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { AirReading } from '#core/book/condition.ts';
 import type { PartId } from '#core/instruments/kind.ts';
@@ -22,6 +23,7 @@ export const DEMO_CONDITIONS: readonly {
   readonly condition: ConditionId;
   readonly beganDaysAgo: number;
   readonly part?: PartId;
+  readonly alone?: AloneId;
   readonly air?: AirReading;
 }[] = [
   {
@@ -32,4 +34,5 @@ export const DEMO_CONDITIONS: readonly {
   },
   { instrumentId: 'ife-clarinet', condition: 'new-cork', beganDaysAgo: 5, part: 'lower-joint' },
   { instrumentId: 'lucan-tuba', condition: 'long-rest', beganDaysAgo: -6 },
+  { instrumentId: 'ife-alto', condition: 'in-parts', beganDaysAgo: 8, alone: 'mouthpiece-and-neck' },
 ];

@@ -1,5 +1,7 @@
 import { BOOK } from '#core/tables/book.ts';
 import { describe, expect, test } from '@jest/globals';
+import { CASED_DAMP } from '#core/book/care-ids.ts';
+import { aloneNamed, concernsAlone } from '#core/methods/practice-alone.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
 import { reedStates } from '#core/reeds/reed-state.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
@@ -12,13 +14,21 @@ describe.each([0, 1, 2, 3, 4, 5, 6])('the demo world of a Tuesday and %d days', 
   const today = addDays(localDate('2026-11-24'), days);
   const { instruments, plays, runs, reeds } = demoWorld(today);
 
-  test('the three of last night wait to be packed up, and no other', () => {
+  test('the three of last night wait to be packed up, the pipes lie cased damp, and no other', () => {
+    const damp = runs.filter(({ seen }) => seen.some(({ itemId }) => itemId === CASED_DAMP));
+    expect(damp.map(({ instrumentId, startedOn }) => [instrumentId, startedOn])).toEqual([
+      ['wren-pipes', addDays(today, -1)],
+    ]);
     const waiting = instruments.filter(({ id, kind, build }) => {
+      if (damp.some(({ instrumentId }) => instrumentId === id)) return false;
       const last = plays.findLast(({ instrumentId }) => instrumentId === id);
       const run = runs.find(({ playKey }) => playKey === last?.key);
       const done = new Set(run?.done.map(({ itemId }) => itemId));
-      return !practiceFor(BOOK, kind, build)
-        .items.filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
+      const whole = practiceFor(BOOK, kind, build);
+      const alone = aloneNamed(whole, last?.alone ?? null);
+      return !whole.items
+        .filter(({ trigger }) => trigger.kind === 'every-play' && trigger.moment === 'after')
+        .filter(({ part }) => alone === undefined || concernsAlone(alone, part))
         .every(({ id: item }) => done.has(item));
     });
     expect(waiting.map(({ id }) => id)).toEqual(WAITING);

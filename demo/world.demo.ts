@@ -4,67 +4,26 @@ import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
 import { DEMO_CHOICES, DEMO_CONDITIONS } from '#demo/judgements.demo.ts';
 import { usualPractice } from '#core/methods/practice-under.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
-import type { PartId } from '#core/instruments/kind.ts';
 import { planRun } from '#core/packup/plan-run.ts';
+import { withStandsOn } from '#core/packup/with-stands-on.ts';
+import { practicePlayed } from '#core/situation/alone-standing.ts';
 import type { RunPlan } from '#core/packup/run-plan.ts';
 import { keepPlan, type KeptPlan } from '#core/packup/kept-plan.ts';
-import type { LoggedRunEvent, RunEvent } from '#core/packup/run-event.ts';
-import { careDoneBy, type CareDone } from '#core/packup/run-care.ts';
+import type { RunEvent } from '#core/packup/run-event.ts';
+import { careDoneBy, signsSeenBy, type CareDone } from '#core/packup/run-care.ts';
 import { foldRun, type RunKind } from '#core/packup/run-log.ts';
-import type { Run, RunShare } from '#core/packup/run.ts';
 import type { Player } from '#core/players/profile.ts';
-import type { Play } from '#core/plays/play.ts';
 import { usualWetness } from '#core/water/wetness.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import { DEMO_GAPS, DEMO_INSTRUMENTS, type DemoInstrument } from '#demo/habits.demo.ts';
 import { DEMO_PLAYERS } from '#demo/players.demo.ts';
-import { demoReeds, type DemoReeds } from '#demo/reeds.demo.ts';
+import { demoReeds } from '#demo/reeds.demo.ts';
+import type { DemoPlay, DemoRun, DemoSign, DemoCare, DemoWorld } from '#demo/told.ts';
 import { seeded, type Random } from '#demo/random.ts';
 
 const DAYS_TOLD = 730;
 const MS_PER_MINUTE = 60_000;
-
-/** Of a demo play the minute it ended is always known. */
-export type DemoPlay = Play & { readonly endedAtMinute: number };
-/** A run of one instrument, with all that happened in it. */
-export type DemoRun = Run &
-  RunShare & {
-    readonly plan: KeptPlan;
-    readonly log: readonly LoggedRunEvent[];
-    readonly done: readonly CareDone[];
-  };
-export type DemoCare = {
-  readonly key: string;
-  readonly instrumentId: InstrumentId;
-  readonly itemId: CareItemId;
-  readonly doneOn: LocalDate;
-  readonly by: 'player' | 'bench';
-};
-
-export type DemoSign = {
-  readonly key: string;
-  readonly instrumentId: InstrumentId;
-  readonly itemId: CareItemId;
-  readonly part: PartId;
-  readonly noticedOn: LocalDate;
-};
-
-export type DemoChoice = (typeof DEMO_CHOICES)[number] & { readonly key: string; readonly chosenOn: LocalDate };
-export type DemoCondition = (typeof DEMO_CONDITIONS)[number] & { readonly key: string; readonly beginsOn: LocalDate };
-
-/** Everything the demo record holds, as facts. */
-export type DemoWorld = {
-  readonly players: readonly Player[];
-  readonly instruments: readonly Instrument[];
-  readonly plays: readonly DemoPlay[];
-  readonly runs: readonly DemoRun[];
-  readonly care: readonly DemoCare[];
-  readonly signs: readonly DemoSign[];
-  readonly choices: readonly DemoChoice[];
-  readonly conditions: readonly DemoCondition[];
-  readonly reeds: DemoReeds;
-};
 
 type Story = {
   readonly told: DemoInstrument;
@@ -79,10 +38,17 @@ const usualAnswer = (plan: RunPlan, look: StepId): string =>
   plan.steps.find(({ step }) => step.id === look)?.step.look?.answers[0]?.id ?? '';
 
 /** The log of one run: everything ticked in order. */
-function eventsOf(plan: RunPlan, startsAt: { on: LocalDate; minute: number }, random: Random): DemoRun['log'] {
+function eventsOf(
+  plan: RunPlan,
+  startsAt: { on: LocalDate; minute: number; isAway: boolean },
+  random: Random,
+): DemoRun['log'] {
   const at = (minute: number) => instantAt(startsAt.on, startsAt.minute + minute);
   const pace = random.whole(80, 130) / 100;
-  const events = plan.steps.flatMap(({ key: stepKey, step, startsAtMinute, activeMinutes }): RunEvent[] => {
+  const { isAway } = startsAt;
+  const steps = plan.steps.filter(({ away }) => (isAway ? away === 'now' || away === 'only' : away !== 'only'));
+  const onTheWay: RunEvent[] = isAway ? [{ kind: 'away', at: at(0) }] : [];
+  const events = steps.flatMap(({ key: stepKey, step, startsAtMinute, activeMinutes }): RunEvent[] => {
     const when = at(((startsAtMinute ?? 0) + activeMinutes) * pace);
     const [usual] = step.look?.answers ?? [];
     if (usual) return [{ kind: 'answered', stepKey, answer: usual.id, at: when }];
@@ -91,7 +57,7 @@ function eventsOf(plan: RunPlan, startsAt: { on: LocalDate; minute: number }, ra
       return [{ kind: 'skipped', stepKey, reason: 'not-needed', at: when }];
     return [{ kind: 'ticked', stepKey, at: when }];
   });
-  return [...events, { kind: 'finished' as const, at: at(plan.elapsedMinutes * pace) }].map((event) => ({
+  return [...onTheWay, ...events, { kind: 'finished' as const, at: at(plan.elapsedMinutes * pace) }].map((event) => ({
     key: random.key(),
     event,
   }));
@@ -105,6 +71,7 @@ type RunToTell = {
   readonly play: DemoPlay | null;
   /** What a hurried player gives it; null for all it takes. */
   readonly minutesAtHand: number | null;
+  readonly isAway: boolean;
 };
 
 type Planned = {
@@ -116,22 +83,26 @@ type Planned = {
 /** The same instrument after as long a play is packed up by the same plan: of thousands of runs a few hundred are planned. */
 const plans = new Map<string, Planned>();
 
-function planOf({ instrument, player }: Story, { items, play, minutesAtHand }: RunToTell): Planned {
+function planOf({ instrument, player }: Story, { items, play, minutesAtHand, isAway }: RunToTell): Planned {
   const playedMinutes = play?.minutes ?? 0;
-  const asked = [instrument.id, playedMinutes, minutesAtHand, ...items].join(' ');
+  const asked = [instrument.id, playedMinutes, minutesAtHand, isAway, ...items].join(' ');
   const known = plans.get(asked);
   if (known) return known;
+  const whole = usualPractice(BOOK, instrument.kind, instrument.build);
+  const practice = practicePlayed({ practice: whole }, play?.alone ?? null);
   const part = {
     instrumentId: instrument.id,
-    kind: BOOK.kinds[instrument.kind],
-    practice: usualPractice(BOOK, instrument.kind, instrument.build),
+    kind: practice.kind,
+    practice,
     items,
     playedMinutes,
     roomCelsius: USUAL_ROOM_CELSIUS,
     wetness: usualWetness,
     loads: new Map(),
   };
-  const plan = planRun({ parts: [part], player, minutesAtHand, learned: new Map() });
+  const planned = planRun({ parts: [part], player, minutesAtHand, learned: new Map() });
+  // What stands on what is found step by step: only where it is shown.
+  const plan = isAway ? withStandsOn(planned, [part]) : planned;
   const made = { plan, kept: keepPlan(plan), done: new Map<string, readonly CareDone[]>() };
   plans.set(asked, made);
   return made;
@@ -145,11 +116,11 @@ function doneIn({ kept, done }: Planned, events: readonly RunEvent[]): readonly 
 }
 
 function runOf(story: Story, toTell: RunToTell): DemoRun {
-  const { kind, items, on, minute, play, minutesAtHand } = toTell;
+  const { kind, items, on, minute, play, minutesAtHand, isAway } = toTell;
   const { instrument, random } = story;
   const planned = planOf(story, toTell);
   const { plan, kept } = planned;
-  const log = eventsOf(plan, { on, minute }, random);
+  const log = eventsOf(plan, { on, minute, isAway }, random);
   const events = log.map(({ event }) => event);
   return {
     key: random.key(),
@@ -159,7 +130,7 @@ function runOf(story: Story, toTell: RunToTell): DemoRun {
     playKey: play?.key ?? null,
     playedMinutes: play?.minutes ?? 0,
     roomCelsius: USUAL_ROOM_CELSIUS,
-    alone: null,
+    alone: play?.alone ?? null,
     thirst: usualPractice(BOOK, instrument.kind, instrument.build).thirst,
     askedItems: items,
     plan: kept,
@@ -169,13 +140,14 @@ function runOf(story: Story, toTell: RunToTell): DemoRun {
     minutesAtHand,
     log,
     done: doneIn(planned, events),
+    seen: isAway ? signsSeenBy(foldRun(kept, events)) : [],
   };
 }
 
 function playOn(story: Story, on: LocalDate, lastNight: boolean): DemoPlay | null {
   const { told, instrument, random } = story;
   const chance = told.plays.chances[weekdayOfDay(dayNumber(on))] ?? 0;
-  if (!random.chance(chance) && !(lastNight && told.waits)) return null;
+  if (!random.chance(chance) && !(lastNight && (told.waits || told.onTheWay))) return null;
   const [shortest, longest] = told.plays.minutes;
   const minutes = Math.max(5, Math.round(random.whole(shortest, longest) / 5) * 5);
   return {
@@ -185,7 +157,7 @@ function playOn(story: Story, on: LocalDate, lastNight: boolean): DemoPlay | nul
     endedOn: on,
     endedAtMinute: random.whole(...told.plays.endsAtMinute),
     roomCelsius: null,
-    alone: null,
+    alone: told.alone ?? null,
     minutes,
   };
 }
@@ -241,6 +213,7 @@ function tellDay(
           minute: play.endedAtMinute,
           play,
           minutesAtHand: hurried ? HURRIED_MINUTES : null,
+          isAway: lastNight && story.told.onTheWay === true,
         }),
       );
   }
@@ -259,6 +232,7 @@ function tellDay(
         minute: random.whole(600, 660),
         play: null,
         minutesAtHand: null,
+        isAway: false,
       }),
     );
 }

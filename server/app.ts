@@ -16,6 +16,7 @@ import { calendarInRoutes, calendarOutRoutes } from '#server/features/calendar/c
 import { calendarRoutes } from '#server/features/calendar/calendar.routes.ts';
 import { careRoutes } from '#server/features/care/care.routes.ts';
 import { faultsRoutes } from '#server/features/faults/faults.routes.ts';
+import { breaksRoutes } from '#server/features/breaks/breaks.routes.ts';
 import { conditionsRoutes } from '#server/features/conditions/conditions.routes.ts';
 import { instrumentsRoutes } from '#server/features/instruments/instruments.routes.ts';
 import { methodsRoutes } from '#server/features/methods/methods.routes.ts';
@@ -162,6 +163,7 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
     careRoutes,
     packupRoutes,
     methodsRoutes,
+    breaksRoutes,
     conditionsRoutes,
     faultsRoutes,
     agentsRoutes,

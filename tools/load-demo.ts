@@ -4,7 +4,8 @@ import { instantOfMs, type Instant } from '#core/time/instant.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import { DEMO_MINDERS } from '#demo/players.demo.ts';
 import { DEMO_EVENTS, demoShows } from '#demo/events.demo.ts';
-import { demoWorld, type DemoRun, type DemoWorld } from '#demo/world.demo.ts';
+import type { DemoRun, DemoWorld } from '#demo/told.ts';
+import { demoWorld } from '#demo/world.demo.ts';
 import { writtenPlan } from '#server/features/packup/stored-plan.ts';
 import type { NewFact } from '#server/record/record-writer.repository.ts';
 import type { Services } from '#server/services.ts';
@@ -21,9 +22,22 @@ const startOf = (on: LocalDate, minute: number): Instant =>
   instantOfMs(dayNumber(on) * MS_PER_DAY + minute * MS_PER_MINUTE);
 
 function runFacts(run: DemoRun): NewFact[] {
-  const { key, log, done, instrumentId, playKey, thirst, playerId, kind, minutesAtHand, startedOn: on } = run;
+  const {
+    key,
+    log,
+    done,
+    seen,
+    instrumentId,
+    playKey,
+    alone,
+    thirst,
+    playerId,
+    kind,
+    minutesAtHand,
+    startedOn: on,
+  } = run;
   const asked = { playKey, itemIds: [] };
-  const share = { instrumentId, playKey, playedMinutes: null, roomCelsius: run.roomCelsius, thirst, asked };
+  const share = { instrumentId, playKey, playedMinutes: null, roomCelsius: run.roomCelsius, alone, thirst, asked };
   const body = { playerId, kind, minutesAtHand, plan: writtenPlan(run.plan), shares: [share] };
   const finish = log.at(-1);
   const endsAt = Math.min(LAST_MINUTE, run.startedAtMinute + Math.ceil(run.plan.elapsedMinutes));
@@ -41,6 +55,17 @@ function runFacts(run: DemoRun): NewFact[] {
         loggedAt: run.startedAt,
         belongsTo: finish?.key ?? null,
         body: { instrumentId: of, itemId, by: 'player', wallMinute: wallMinute(on, endsAt) },
+      }),
+    ),
+    ...seen.map((sign) =>
+      told({
+        key: `${finish?.key ?? ''}/${sign.instrumentId}/${sign.itemId}/sign`,
+        kind: 'sign',
+        on,
+        atMinute: endsAt,
+        loggedAt: run.startedAt,
+        belongsTo: finish?.key ?? null,
+        body: sign,
       }),
     ),
   ];
@@ -84,13 +109,23 @@ function entries({ signs, choices, conditions, care }: DemoWorld, loggedAt: Inst
       told({ key, kind: 'sign', on, atMinute: MIDDAY, loggedAt, body }),
     ),
     ...choices.map(({ key, chosenOn: on, ...body }) => told({ key, kind: 'method', on, loggedAt, body })),
-    ...conditions.map(({ key, instrumentId, condition, beginsOn, part = null, air = null }) =>
+    ...conditions.map(({ key, instrumentId, condition, beginsOn, part = null, alone = null, air = null }) =>
       told({
         key,
         kind: 'condition',
         on: beginsOn,
         loggedAt,
-        body: { condition, instrumentId, playerId: null, saidOn: instrumentId, beginsOn, endsOn: null, part, air },
+        body: {
+          condition,
+          instrumentId,
+          playerId: null,
+          saidOn: instrumentId,
+          beginsOn,
+          endsOn: null,
+          part,
+          alone,
+          air,
+        },
       }),
     ),
     ...care.map(({ key, instrumentId, itemId, doneOn: on, by }) =>

@@ -2,6 +2,7 @@ import type { Agent, SurfaceId } from '#core/book/agent.ts';
 import type { Anatomy } from '#core/book/anatomy.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { ConditionKind } from '#core/book/condition.ts';
+import type { Breaks } from '#core/book/break-line.ts';
 import type { CareItemRow, PageUse } from '#core/book/page.ts';
 import type { Faults } from '#core/book/fault.ts';
 import type { Exception } from '#core/book/handling-exception.ts';
@@ -30,6 +31,8 @@ export type Book = {
   readonly surfacesOf: Readonly<Record<KindId, readonly SurfaceUse[]>>;
   /** What can go wrong with each kind, its signs and what puts it right. */
   readonly faults: Faults;
+  /** What is done on a break, and about what happens in the middle of playing. */
+  readonly breaks: Breaks;
 };
 
 const itemsOf = new WeakMap<Book, ReadonlyMap<string, CareItemRow>>();

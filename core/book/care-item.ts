@@ -70,6 +70,11 @@ export type CareItem = {
    * its days count from the next play.
    */
   readonly wornBy?: 'playing';
+  /**
+   * Done before the first note of an instrument that is new to its player or has rested long: in any case, or unless it has
+   * been done lately.
+   */
+  readonly firstNote?: 'always' | 'unless-fresh';
   /** Items whose steps come along when this one is done (the thorough clean holds several). */
   readonly includes?: readonly CareItemId[];
   /** An item that, noticed and not yet put right, keeps this one waiting for the bench (a stuck slide, the bath). */

@@ -383,7 +383,10 @@ describe('what matters now', () => {
     expect(hurried.leftForLater.map(({ item }) => item.id)).toEqual(later);
     expect(after(() => true)).toEqual({ awaitsPackUp: false, leftForLater: [], dampSince: null });
     for (const wet of ofEveryPlay.map(({ item }) => item.id).filter(isMust))
-      expect([wet, after((id) => id !== wet)]).toEqual([wet, { awaitsPackUp: true, leftForLater: [], dampSince: null }]);
+      expect([wet, after((id) => id !== wet)]).toEqual([
+        wet,
+        { awaitsPackUp: true, leftForLater: [], dampSince: null },
+      ]);
   });
 
   test('a method that switches an item off switches its clock off', () => {

@@ -2,6 +2,7 @@ import type { Condition } from '#core/book/condition.ts';
 import type { CareFacts, ItemClock } from '#core/care/care-clock.ts';
 import { casedDampSince } from '#core/care/cased-damp.ts';
 import { careClocks } from '#core/care/care-clocks.ts';
+import { firstNoteOf, type FirstNote } from '#core/care/first-note.ts';
 import { packedUp, whatMatters, type PackedUp } from '#core/care/what-matters.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { InstrumentKind, PartId } from '#core/instruments/kind.ts';
@@ -19,6 +20,8 @@ export type CareStanding = PackedUp & {
   readonly clocks: readonly ItemClock[];
   /** The periodic clocks that call for attention, most pressing first. */
   readonly calling: readonly ItemClock[];
+  /** What comes before its first note; null where it is not new, and has not rested long. */
+  readonly firstNote: FirstNote | null;
 };
 
 type CareOf = {
@@ -46,6 +49,7 @@ export function careStanding(
   return {
     clocks,
     calling: whatMatters(kind, clocks),
+    firstNote: firstNoteOf(clocks, { plays, acquiredOn, today, lastDone: history.lastDone }),
     ...packedUp(practice, clocks, casedDampSince({ ...history, plays })),
   };
 }

@@ -14,6 +14,7 @@ const stands = (id: string, over: Partial<StandsToday> = {}): StandsToday => ({
   playedAt: null,
   grams: 0,
   dampSince: null,
+  isToBeLookedOver: false,
   leftForLater: [],
   isAway: false,
   stopped: null,

@@ -19,6 +19,8 @@ export type StandsToday = {
   readonly grams: number;
   /** Cased damp since this wall minute; null where it is not. */
   readonly dampSince: number | null;
+  /** It is new to its player, or has rested long: it is looked over before it is played. */
+  readonly isToBeLookedOver: boolean;
   readonly leftForLater: readonly ItemClock[];
   /** The periodic clocks that call, most pressing first. */
   readonly calling: readonly ItemClock[];
@@ -30,7 +32,7 @@ export type StandsToday = {
  */
 export type TodayLine =
   | { readonly what: 'run'; readonly id: InstrumentId; readonly runKey: string }
-  | { readonly what: 'stopped' | 'wrong'; readonly id: InstrumentId }
+  | { readonly what: 'stopped' | 'wrong' | 'first-note'; readonly id: InstrumentId }
   /** `wetMinutes` null: since a day whose hour nobody said. */
   | { readonly what: 'wet'; readonly id: InstrumentId; readonly wetMinutes: number | null; readonly grams: number }
   | { readonly what: 'damp'; readonly id: InstrumentId; readonly sinceWallMinute: number }
@@ -50,9 +52,9 @@ const loadOf = ({ load }: ItemClock): number => load ?? 1;
 
 /**
  * One ordered list over several instruments: runs under way, then what is stopped, then what stands wet (the longest
- * first), what lies cased damp, what is asked about, what was noticed or left from packing up, then what is due, the furthest over first. What
- * has no line is fine, unless nothing is known of some of its care. What is at the bench is only named; of what is laid
- * by nothing else is asked.
+ * first), what lies cased damp, what is asked about, what was noticed or left from packing up, what is looked over before
+ * its first note, then what is due, the furthest over first. What has no line is fine, unless nothing is known of some of
+ * its care. What is at the bench is only named; of what is laid by nothing else is asked.
  *
  * @param now wall minute of the player's clock
  */
@@ -87,7 +89,10 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
         .map((clock) => ({ what: 'due' as const, id, clock })),
     )
     .toSorted((a, b) => loadOf(b.clock) - loadOf(a.clock));
-  const lines = [...runs, ...stops, ...wet, ...damp, ...wrong, ...first, ...due];
+  const firstNotes = instruments
+    .filter(({ isToBeLookedOver, openRunKey }) => isToBeLookedOver && openRunKey === null)
+    .map(({ id }): TodayLine => ({ what: 'first-note', id }));
+  const lines = [...runs, ...stops, ...wet, ...damp, ...wrong, ...first, ...firstNotes, ...due];
   const named = new Set(lines.map(({ id }) => id));
   const rest = there.filter(({ id }) => !named.has(id));
   const ids = (stands: readonly StandsToday[]) => stands.map(({ id }) => id);

@@ -1,6 +1,7 @@
 import type { Book } from '#core/book/book.ts';
 import { AGENTS } from '#core/tables/agents/agents.ts';
 import { SURFACES, SURFACES_OF } from '#core/tables/agents/surfaces.ts';
+import { BREAKS } from '#core/tables/breaks/breaks.ts';
 import { PAGES_OF } from '#core/tables/care/pages.ts';
 import { CONDITIONS } from '#core/tables/conditions/conditions.ts';
 import { ANATOMY } from '#core/tables/handling/anatomy.ts';
@@ -21,4 +22,5 @@ export const BOOK: Book = {
   surfaces: SURFACES,
   surfacesOf: SURFACES_OF,
   faults: FAULTS,
+  breaks: BREAKS,
 };

@@ -5,6 +5,7 @@ import { calendarPaths } from '#contract/calendar.ts';
 import { carePaths } from '#contract/care.ts';
 import { caseLidPaths } from '#contract/case-lid.ts';
 import { faultPaths } from '#contract/faults.ts';
+import { breakPaths } from '#contract/breaks.ts';
 import { conditionPaths } from '#contract/conditions.ts';
 import { healthPath } from '#contract/health.ts';
 import { instrumentPaths } from '#contract/instruments.ts';
@@ -53,6 +54,7 @@ export const everyQuestion = ({
     [methodPaths.setSchema]: methodPaths.setSchema,
     '/api/methods/:instrumentId': methodPaths.page(instrumentId, today),
     '/api/methods/:instrumentId/set': methodPaths.set(instrumentId, 'Mine', today),
+    '/api/breaks/:instrumentId': breakPaths.one(instrumentId, today),
     '/api/conditions/:instrumentId': conditionPaths.page(instrumentId, today),
     '/api/faults/:instrumentId': faultPaths.page(instrumentId, today, 'sure'),
     '/api/faults/:instrumentId/book': faultPaths.book(instrumentId, today),

@@ -105,6 +105,26 @@ export const bambooFlute: Page = {
   ],
   steps: [
     {
+      id: 'bamboo-flute/look-over',
+      item: 'wind/look-over',
+      part: 'top-half',
+      heading: 'Look along the grain and at the edge',
+      how: 'Turn it in the light, inside and out. The blowing edge is whole.',
+      look: {
+        question: 'Is there a crack?',
+        answers: [
+          { id: 'none', words: 'No crack' },
+          { id: 'crack', words: 'A crack', notice: 'bamboo-flute/crack' },
+        ],
+      },
+      minutes: 0.5,
+      after: [],
+      why: 'A crack grows each time it dries.',
+      does: [look('top-half')],
+      when: { body: ['bamboo', 'wood'] },
+      mark: 'practice',
+    },
+    {
       id: 'bamboo-flute/marks',
       item: 'bamboo-flute/join',
       part: 'top-half',

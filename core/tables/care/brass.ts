@@ -1,4 +1,17 @@
-import { drain, dry, greaseInTurn, join, part, pull, shut, shutEmpty, take, wash, wipe } from '#core/book/deed.ts';
+import {
+  drain,
+  dry,
+  greaseInTurn,
+  join,
+  look,
+  part,
+  pull,
+  shut,
+  shutEmpty,
+  take,
+  wash,
+  wipe,
+} from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { practice } from '#core/explain/explained.ts';
 import { OWN_VALVE } from '#core/tables/care/held-keys.ts';
@@ -51,6 +64,7 @@ export const brass: Page = {
       severity: 'person',
       wornBy: 'playing',
       why: 'It is nearest the lips, so crumbs and germs settle there first.',
+      firstNote: 'unless-fresh',
       mark: 'practice',
       withPackUp: true,
     },
@@ -62,6 +76,7 @@ export const brass: Page = {
       severity: 'function',
       why: 'Grease keeps slides free and keeps corrosion off, played or not. A slide that sets is a bench job.',
       blockedBy: 'brass/stuck',
+      firstNote: 'always',
       mark: 'practice',
     },
     {
@@ -106,6 +121,46 @@ export const brass: Page = {
     },
   ],
   steps: [
+    {
+      id: 'brass/look-over-slides',
+      item: 'wind/look-over',
+      part: 'the-slides',
+      heading: 'Try every slide and the mouthpiece gently',
+      how: 'Each moves a little with two fingers. Force nothing.',
+      look: {
+        question: 'Does every slide move?',
+        answers: [
+          { id: 'move', words: 'All move' },
+          { id: 'stuck', words: 'One is stuck: leave it to the bench', notice: 'brass/stuck' },
+        ],
+      },
+      minutes: 0.7,
+      after: [],
+      reaches: ['slides-tried'],
+      why: 'A slide that sets in a rest is a bench job, and no bath comes before it is free.',
+      does: [look('slides')],
+      mark: 'practice',
+    },
+    {
+      id: 'brass/look-over-tube',
+      item: 'wind/look-over',
+      part: 'the-bore',
+      heading: 'Look for dents and for pinkish spots',
+      how: 'Look at the slides, the valve casings and the mouthpipe. The end of the mouthpiece is round.',
+      look: {
+        question: 'Is anything dented or pink?',
+        answers: [
+          { id: 'sound', words: 'Nothing to be seen' },
+          { id: 'dent', words: 'A dent', notice: 'brass/dent' },
+          { id: 'pink', words: 'Pinkish spots', notice: 'brass/red-rot' },
+        ],
+      },
+      minutes: 0.5,
+      after: [],
+      why: 'Whoever looks on the first day knows what was there before.',
+      does: [look('outside')],
+      mark: 'practice',
+    },
     {
       id: 'brass/shut-case',
       item: 'brass/make-ready',

@@ -41,6 +41,7 @@ export const flute: Page = {
       severity: 'person',
       wornBy: 'playing',
       why: 'It is nearest the lips.',
+      firstNote: 'unless-fresh',
       mark: 'practice',
     },
   ],

@@ -87,6 +87,7 @@ export const highlandPipes: Page = {
       trigger: { kind: 'clock', limbs: { days: general(7) }, words: 'weekly' },
       severity: 'function',
       why: 'A leak costs you an hour.',
+      firstNote: 'unless-fresh',
       mark: 'general',
     },
     {
@@ -96,6 +97,7 @@ export const highlandPipes: Page = {
       trigger: { kind: 'clock', limbs: { months: estimate(1) }, words: 'monthly, an estimate' },
       severity: 'person',
       why: 'Mould in the bag is breathed in.',
+      firstNote: 'unless-fresh',
       mark: 'estimate',
     },
     {
@@ -143,6 +145,25 @@ export const highlandPipes: Page = {
     },
   ],
   steps: [
+    {
+      id: 'highland-pipes/look-over',
+      item: 'wind/look-over',
+      part: 'tenor-drones',
+      heading: 'Feel every joint and look at every reed',
+      how: 'Hemp sits firm on each joint. Each drone reed sits firm in its seat, and the chanter reed is whole under its cap.',
+      look: {
+        question: 'Does any joint wobble?',
+        answers: [
+          { id: 'firm', words: 'All firm' },
+          { id: 'wobbles', words: 'One wobbles', notice: 'highland-pipes/hemp' },
+        ],
+      },
+      minutes: 1,
+      after: [],
+      why: 'Air and tuning both hang on tight joints, and a loose reed drops into the bag.',
+      does: [look('tenor-drones')],
+      mark: 'practice',
+    },
     {
       id: 'highland-pipes/feel-hemp',
       item: 'highland-pipes/make-ready',

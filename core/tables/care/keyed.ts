@@ -57,6 +57,7 @@ export const keyed: Page = {
       severity: 'function',
       wornBy: 'playing',
       why: 'A rod or pivot screw that works out lets its key click, bind and fall off.',
+      firstNote: 'unless-fresh',
       mark: 'general',
     },
     {
@@ -112,6 +113,26 @@ export const keyed: Page = {
     },
   ],
   steps: [
+    {
+      id: 'keyed/look-over-pads',
+      item: 'wind/look-over',
+      part: 'the-keys',
+      heading: 'Look at every pad, cork and screw',
+      how: 'Press each key once. Every pad lies flat, every cork is there, and no screw stands proud.',
+      look: {
+        question: 'Is every pad, cork and screw in its place?',
+        answers: [
+          { id: 'all', words: 'All in place' },
+          { id: 'loose', words: 'One is loose or missing', notice: 'keyed/bench-work' },
+        ],
+      },
+      minutes: 1,
+      after: [],
+      why: 'A missing cork or pad makes every note below it fail, and the reed is blamed.',
+      harm: 'what is loose falls off and is lost',
+      does: [look('keys')],
+      mark: 'practice',
+    },
     {
       id: 'keyed/blot-wet-pads',
       item: 'keyed/blot-pads',

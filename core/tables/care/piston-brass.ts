@@ -45,6 +45,7 @@ export const pistonBrass: Page = {
       },
       severity: 'function',
       why: 'A dry valve drags, corrodes and sets, played or not.',
+      firstNote: 'always',
       mark: 'practice',
       withPackUp: true,
     },

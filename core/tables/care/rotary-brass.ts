@@ -13,6 +13,7 @@ export const rotaryBrass: Page = {
       trigger: { kind: 'clock', limbs: { days: oneVoice(7) }, words: 'weekly' },
       severity: 'lasting',
       why: 'Dry bearings wear and corrode, played or not. A rotor that sets is work for the bench.',
+      firstNote: 'always',
       mark: 'one-voice',
     },
     {

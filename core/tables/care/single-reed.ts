@@ -36,6 +36,7 @@ export const singleReed: Page = {
       severity: 'person',
       wornBy: 'playing',
       why: 'Film and crumbs settle nearest the mouth and go back to the lips.',
+      firstNote: 'unless-fresh',
       mark: 'practice',
       withPackUp: true,
     },

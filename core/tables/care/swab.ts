@@ -32,6 +32,7 @@ export const swab: Page = {
       severity: 'person',
       wornBy: 'playing',
       why: 'What it has wiped out of the bore stays in the cloth. A month is the very latest, whatever the method.',
+      firstNote: 'unless-fresh',
       mark: 'one-voice',
     },
   ],

@@ -37,6 +37,7 @@ export const tenons: Page = {
       },
       severity: 'lasting',
       why: 'A joint that goes on stiffly is forced, and forcing bends keys and splits sockets.',
+      firstNote: 'always',
       mark: 'practice',
       when: { tenons: ['cork'] },
       withPackUp: true,

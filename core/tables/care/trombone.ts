@@ -55,6 +55,7 @@ export const trombone: Page = {
       trigger: { kind: 'clock', limbs: { plays: general(1) }, words: 'each play, or when it drags' },
       severity: 'function',
       why: 'A dry slide wears its plating.',
+      firstNote: 'always',
       mark: 'general',
       withPackUp: true,
     },

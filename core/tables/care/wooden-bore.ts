@@ -1,4 +1,4 @@
-import { blot, oil, shield, unshield } from '#core/book/deed.ts';
+import { look, blot, oil, shield, unshield } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { general, oneVoice } from '#core/explain/explained.ts';
 import { DRY_OILY_CLOTHS } from '#core/tables/care/cautions.ts';
@@ -28,6 +28,27 @@ export const woodenBore: Page = {
     },
   ],
   steps: [
+    {
+      id: 'wooden-bore/look-over-line',
+      item: 'wind/look-over',
+      part: 'the-bore',
+      heading: 'Look along the wood for a line',
+      how: 'Turn each joint in the light. Look at its ends and at the tone holes most of all.',
+      look: {
+        question: 'Is there a line or crack in the wood?',
+        answers: [
+          { id: 'none', words: 'No line' },
+          { id: 'line', words: 'A line', notice: 'wind/crack' },
+        ],
+      },
+      minutes: 0.7,
+      after: [],
+      why: 'Played on, a crack opens.',
+      harm: 'a crack is played on and grows',
+      cautions: ['Found one: do not play it. Put no oil and no glue on it.'],
+      does: [look('the-bore')],
+      mark: 'practice',
+    },
     {
       id: 'wooden-bore/shield-pads',
       item: 'wooden-bore/oil',

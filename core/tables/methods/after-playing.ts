@@ -562,7 +562,8 @@ export const AFTER_PLAYING = {
       own: {
         words: 'the one you usually find',
         mark: 'practice',
-        advice: 'A run begins with the answer you usually give to a look. Look all the same: one tap answers otherwise.',
+        advice:
+          'A run begins with the answer you usually give to a look. Look all the same: one tap answers otherwise.',
       },
       book: { words: 'dry, as the book has it', mark: 'general', cost: 'a wet player’s run begins too short' },
     },

@@ -131,7 +131,7 @@ export const JOINING = {
       'stand-or-case': {
         words: 'on its stand or in its case',
         mark: 'practice',
-        advice: 'When you leave the chair, put it on its stand or into its closed case, with its cap on.',
+        advice: 'When you leave the chair, put it on its stand or into its closed case.',
       },
       'halves-on-chair': {
         words: 'parted at the centre, both halves flat on your own chair',
@@ -139,7 +139,7 @@ export const JOINING = {
         cost: 'chairs are where instruments are sat on',
         kinds: ['clarinet', 'oboe', 'cor-anglais'],
         advice:
-          'When you leave the chair, part it at the middle joint and lay both pieces flat on your own chair, cap on. Do this for minutes only, where nobody will sit.',
+          'When you leave the chair, part it at the middle joint and lay both pieces flat on your own chair. Do this for minutes only, where nobody will sit.',
       },
       'never-on-a-chair': {
         words: 'never on a chair',

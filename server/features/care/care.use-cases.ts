@@ -15,6 +15,7 @@ import { noInstrument, type Failure } from '#server/failure.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 import { inTurns } from '#server/turns.ts';
+import { firstNoteReasons, firstNoteWords } from '#core/care/first-note-words.ts';
 import { dampCost } from '#core/situation/damp-words.ts';
 import { aloneView } from '#server/views/alone.ts';
 import { partsLeftWet, practicePlayed } from '#core/situation/alone-standing.ts';
@@ -60,6 +61,11 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
     awaitsPackUp: care.awaitsPackUp,
     damp:
       care.dampSince === null ? null : { sinceWallMinute: care.dampSince, because: [...dampCost(instrument.build)] },
+    firstNote: care.firstNote && {
+      words: firstNoteWords(care.firstNote),
+      because: firstNoteReasons(care.firstNote, instrument.build, instrument.cameNew),
+      itemIds: [...care.firstNote.itemIds],
+    },
     awayUntil: situation.calendar.awayUntil,
     stopped: situation.faults.stopped && stopSaid(situation.faults.stopped),
     wrong: situation.faults.open && {

@@ -9,6 +9,7 @@ import { isLaidBy } from '#core/faults/faults-standing.ts';
 import { stopSaid } from '#core/faults/stop-words.ts';
 import { todayList, type StandsToday, type TodayLine } from '#core/situation/today-list.ts';
 import { partsLeftWet, practicePlayed } from '#core/situation/alone-standing.ts';
+import { firstNoteReasons, firstNoteWords } from '#core/care/first-note-words.ts';
 import { dampCost, dampWords } from '#core/situation/damp-words.ts';
 import { wetWords } from '#core/situation/today-words.ts';
 import { condensate } from '#core/water/condensation.ts';
@@ -43,6 +44,7 @@ function standsToday({ instrument: { id }, facts, situation }: Reading, now: Wal
         )
       : 0,
     dampSince: care.dampSince,
+    isToBeLookedOver: care.firstNote !== null,
     leftForLater: care.leftForLater,
     calling: care.calling,
   };
@@ -81,6 +83,27 @@ const dampSaid = (line: TodayLine, { instrument }: Reading, { on, atMinute }: Wa
     ? { words: dampWords(line.sinceWallMinute, wallMinute(on, atMinute)), because: [...dampCost(instrument.build)] }
     : null;
 
+/** What comes before the first note of an instrument, and why. */
+function firstNoteSaid({ what }: TodayLine, { instrument, situation }: Reading, on: WallClock['on']) {
+  const { firstNote } = situation(on).care;
+  if (what !== 'first-note' || firstNote === null) return null;
+  const because = firstNoteReasons(firstNote, instrument.build, instrument.cameNew);
+  return { words: firstNoteWords(firstNote), because };
+}
+
+/** How long it has stood wet, and where its figures come from. */
+const wetSaid = (line: TodayLine, reading: Reading, { on }: WallClock, { format }: Services) =>
+  line.what === 'wet'
+    ? { words: wetWords(line.wetMinutes, line.grams, format), because: waterWhy(reading, on, format) }
+    : null;
+
+/** What stands in the way in words, and why; nothing of a run and of what a clock says. */
+const lineSaid = (services: Services, line: TodayLine, reading: Reading, now: WallClock) =>
+  wetSaid(line, reading, now, services) ??
+  dampSaid(line, reading, now) ??
+  firstNoteSaid(line, reading, now.on) ??
+  faultSaid(line, reading.situation(now.on), services) ?? { words: null, because: [] };
+
 function lineView(
   services: Services,
   line: TodayLine,
@@ -89,17 +112,15 @@ function lineView(
 ): TodayLineView {
   const { what } = line;
   const { player, situation } = reading;
-  const { format } = services;
   const { on } = now;
-  const said = dampSaid(line, reading, now) ?? faultSaid(line, situation(on), services);
+  const isClock = what === 'first' || what === 'due';
   return {
     what,
     ...instrumentView(reading, me),
-    words: what === 'wet' ? wetWords(line.wetMinutes, line.grams, format) : (said?.words ?? null),
-    because: what === 'wet' ? waterWhy(reading, on, format) : (said?.because ?? []),
+    ...lineSaid(services, line, reading, now),
     runKey: what === 'run' ? line.runKey : null,
-    clock:
-      what === 'first' || what === 'due' ? clockView(line.clock, situation(on), { player, today: on, format }) : null,
+    itemIds: what === 'first-note' ? [...(situation(on).care.firstNote?.itemIds ?? [])] : [],
+    clock: isClock ? clockView(line.clock, situation(on), { player, today: on, format: services.format }) : null,
   };
 }
 

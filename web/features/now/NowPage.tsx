@@ -29,11 +29,14 @@ const [PlayedNow, fetchPlayed] = lazyPart(
 /** Of few instruments, and of those on few days: it comes along only then. */
 const [DidItHelp] = lazyPart(async () => (await import('#web/features/faults/compartments/DidItHelp.tsx')).DidItHelp);
 
+const [OnABreak] = lazyPart(async () => (await import('#web/features/breaks/compartments/OnABreak.tsx')).OnABreak);
+
 const PAGE_HEIGHT = 560;
 
 function Loaded({ page }: { readonly page: InstrumentPage }) {
   const today = useToday();
   const [sheet, setSheet] = useState(false);
+  const [onABreak, setOnABreak] = useState(false);
   useEffect(() => {
     // It is a tap away: it is there before the finger is.
     void Promise.allSettled([fetchPlayed()]);
@@ -62,12 +65,24 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           onPackUp={(minutes) => played.packUp(page.lastPlay?.key ?? null, alongItems, minutes)}
           onFinishLeft={played.finishLeft}
           onMakeReady={played.makeReady}
+          onBreak={() => {
+            played.open();
+            setOnABreak(true);
+          }}
           onLayOut={() => played.finishLeft([CASED_DAMP])}
           busy={played.busy}
         />
         {page.wrong && <DidItHelp page={page} />}
       </Compartment>
       <MattersNow page={page} />
+      {onABreak && (
+        <OnABreak
+          page={page}
+          busy={played.busy}
+          onLog={(minutes) => played.logSoFar(minutes, page.alone.usual?.alone ?? null, () => setOnABreak(false))}
+          onClose={() => setOnABreak(false)}
+        />
+      )}
       {sheet && <PlayedNow page={page} along={along} played={played} onClose={() => setSheet(false)} />}
     </TwoColumns>
   );

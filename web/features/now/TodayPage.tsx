@@ -54,6 +54,8 @@ function Loaded({ view, playerId, others }: LoadedProps) {
     });
   const doItem = ({ instrumentId, playerId: owner, clock }: TodayLineView) =>
     clock && evenings.begin({ kind: 'care', playerId: owner, parts: [{ instrumentId, itemIds: [clock.itemId] }] });
+  const lookOver = ({ instrumentId, playerId: owner, itemIds }: TodayLineView) =>
+    evenings.begin({ kind: 'care', playerId: owner, parts: [{ instrumentId, itemIds: [...itemIds] }] });
   const layOut = ({ instrumentId, playerId: owner }: TodayLineView) =>
     evenings.begin({ kind: 'care', playerId: owner, parts: [{ instrumentId, itemIds: [CASED_DAMP] }] });
   return (
@@ -81,7 +83,14 @@ function Loaded({ view, playerId, others }: LoadedProps) {
           />
         </Box>
       </Box>
-      <TodayLines view={view} busy={evenings.busy} onPackUp={packUpOne} onDo={doItem} onLayOut={layOut} />
+      <TodayLines
+        view={view}
+        busy={evenings.busy}
+        onPackUp={packUpOne}
+        onDo={doItem}
+        onLayOut={layOut}
+        onLookOver={lookOver}
+      />
       <Others places={others} />
       {reeds.data && reeds.data.kinds.some(({ boxes }) => boxes.length > 0) && (
         <Compartment title="Reeds today">

@@ -1,5 +1,7 @@
 import { duration } from '#core/explain/format.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
+import { wallNow } from '#web/clock/today.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import type { PlayedEntry, ReedEntry } from '#web/features/plays/parts/PlayedSheet.tsx';
@@ -36,8 +38,16 @@ export function useJustPlayed(instrumentId: InstrumentId, playerId: PlayerId) {
       },
     );
 
+  /** What was played up to a break: written down, and packed up later. */
+  const logSoFar = (minutes: number, alone: AloneId | null, onLogged: () => void) => {
+    const { on: endedOn, atMinute: endedAtMinute } = wallNow();
+    const entry = { minutes, endedOn, endedAtMinute, roomCelsius: null, alone };
+    log({ entry, after: null, reed: null }, [], onLogged);
+  };
+
   return {
     log,
+    logSoFar,
     packUp,
     finishLeft,
     makeReady,

@@ -15,6 +15,8 @@ export type ShownStretch = {
   /** What one tap says to be done, and what it says was not needed: what is asked about and was not ticked. */
   readonly toTick: readonly ShownStep[];
   readonly notNeeded: readonly ShownStep[];
+  /** All that is left of it waits until the instrument is at home. */
+  readonly isForHome: boolean;
   /** When the first wait that holds all of it up is over, ms since 1970; null where something can be done. */
   readonly waitsUntilMs: number | null;
 };
@@ -39,6 +41,7 @@ export function shownStretches(steps: readonly ShownStep[], several: boolean, no
       title,
       steps: stretch.steps,
       total: mine.length,
+      isForHome: mine.length === 0 && stretch.steps.some(({ called }) => called === 'at-home'),
       closed: mine.filter(({ state }) => state !== 'open').length,
       minutes: open.reduce((sum, { activeMinutes }) => sum + activeMinutes, 0),
       toTick: now.filter(({ onlyIf }) => onlyIf === null),

@@ -5,12 +5,36 @@ import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentPage } from '#contract/care.ts';
 import { duration, listed } from '#core/explain/format.ts';
 import { AtTheBench } from '#web/features/now/parts/AtTheBench.tsx';
+import { BeforeTheFirstNote } from '#web/features/now/parts/BeforeTheFirstNote.tsx';
 import { CasedDamp } from '#web/features/now/parts/CasedDamp.tsx';
 import { FORMAT } from '#web/clock/format.ts';
 import { SomethingWrong, StoppedNow } from '#web/features/now/parts/FaultsNow.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+
+/** What packing up in a hurry has left, and one tap to do it. */
+const LeftFromPackingUp = ({
+  left,
+  busy,
+  onStart,
+}: {
+  readonly left: InstrumentPage['leftForLater'];
+  readonly busy: boolean;
+  readonly onStart: (itemIds: readonly CareItemId[]) => void;
+}) => (
+  <Box sx={{ mb: 2, display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
+    <Typography>Left from packing up: {listed(left.map(({ name }) => name.toLowerCase()))}.</Typography>
+    <Button
+      variant="outlined"
+      color="inherit"
+      disabled={busy}
+      onClick={() => onStart(left.map(({ itemId }) => itemId))}
+    >
+      Do it now
+    </Button>
+  </Box>
+);
 
 /** The one thing to do now, big. */
 export function NextAction({
@@ -20,6 +44,7 @@ export function NextAction({
   onFinishLeft,
   onMakeReady,
   onLayOut,
+  onBreak,
   busy,
 }: {
   readonly page: InstrumentPage;
@@ -28,9 +53,22 @@ export function NextAction({
   readonly onFinishLeft: (itemIds: readonly CareItemId[]) => void;
   readonly onMakeReady: () => void;
   readonly onLayOut: () => void;
+  readonly onBreak: () => void;
   readonly busy: boolean;
 }) {
-  const { instrument, openRunKey, awaitsPackUp, awayUntil, stopped, leftForLater, lastPlay, water, damp, alone } = page;
+  const {
+    instrument,
+    openRunKey,
+    awaitsPackUp,
+    awayUntil,
+    stopped,
+    leftForLater,
+    lastPlay,
+    water,
+    damp,
+    alone,
+    firstNote,
+  } = page;
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const played = lastPlay
     ? `Last played ${FORMAT.weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
@@ -81,19 +119,8 @@ export function NextAction({
         Ready to play.
       </Typography>
       <Typography sx={{ mb: water.letOut || leftForLater.length > 0 ? 1 : 2.5 }}>{played}</Typography>
-      {leftForLater.length > 0 && (
-        <Box sx={{ mb: 2, display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
-          <Typography>Left from packing up: {listed(leftForLater.map(({ name }) => name.toLowerCase()))}.</Typography>
-          <Button
-            variant="outlined"
-            color="inherit"
-            disabled={busy}
-            onClick={() => onFinishLeft(leftForLater.map(({ itemId }) => itemId))}
-          >
-            Do it now
-          </Button>
-        </Box>
-      )}
+      {firstNote && <BeforeTheFirstNote firstNote={firstNote} busy={busy} onStart={onFinishLeft} />}
+      {leftForLater.length > 0 && <LeftFromPackingUp left={leftForLater} busy={busy} onStart={onFinishLeft} />}
       {water.letOut && (
         <Box sx={{ mb: 1.5 }}>
           <WhyFold lines={water.letOut.because} about="when to let water out">
@@ -106,6 +133,9 @@ export function NextAction({
       <BrassButton onClick={onPlayed}>I have just played</BrassButton>
       <Button color="inherit" disabled={busy} onClick={onMakeReady} sx={{ mt: 1.5 }}>
         {alone.usual === null ? 'Make ready to play' : `Make ready: ${alone.usual.name.toLowerCase()}`}
+      </Button>
+      <Button color="inherit" onClick={onBreak}>
+        A break
       </Button>
       <SomethingWrong page={page} />
     </>

@@ -16,6 +16,7 @@ type TodayLinesProps = {
   readonly onPackUp: (line: TodayLineView) => void;
   readonly onDo: (line: TodayLineView) => void;
   readonly onLayOut: (line: TodayLineView) => void;
+  readonly onLookOver: (line: TodayLineView) => void;
 };
 
 /** The day in one list: what is under way, what stands wet, what is due; and in quiet lines what there is no more to do to. */

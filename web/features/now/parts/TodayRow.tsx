@@ -14,6 +14,7 @@ type TodayRowProps = {
   readonly onPackUp: (line: TodayLineView) => void;
   readonly onDo: (line: TodayLineView) => void;
   readonly onLayOut: (line: TodayLineView) => void;
+  readonly onLookOver: (line: TodayLineView) => void;
 };
 
 /** Whose it is, where it is not the player's own: "Ife’s Clarinet". */
@@ -31,7 +32,7 @@ function headline(line: TodayLineView): { readonly first: string; readonly secon
 }
 
 /** The one thing to do about a line. */
-function RowAction({ line, busy, onPackUp, onDo, onLayOut }: TodayRowProps) {
+function RowAction({ line, busy, onPackUp, onDo, onLayOut, onLookOver }: TodayRowProps) {
   const { what, instrumentId, runKey, clock } = line;
   const name = nameOf(line);
   const shape = { variant: 'outlined', color: 'inherit', disabled: busy } as const;
@@ -59,6 +60,12 @@ function RowAction({ line, busy, onPackUp, onDo, onLayOut }: TodayRowProps) {
     return (
       <Button {...shape} onClick={() => onLayOut(line)} aria-label={`Lay it out and dry it: ${name}`}>
         Lay it out
+      </Button>
+    );
+  if (what === 'first-note')
+    return (
+      <Button {...shape} onClick={() => onLookOver(line)} aria-label={`Look it over: ${name}`}>
+        Look it over
       </Button>
     );
   if (clock === null)

@@ -17,18 +17,18 @@ const WAYS = [
 
 function titleOf({ kind, parts }: ShownRun): string {
   const [first, ...others] = parts.map(({ name }) => name);
-  const alone = parts.length === 1 ? (parts[0]?.aloneName ?? null) : null;
-  const whole = alone === null ? first : `${first}, only the ${alone.toLowerCase()}`;
-  const names = others.length === 0 ? whole : `${first} and ${others.length} more`;
+  const names = others.length === 0 ? first : `${first} and ${others.length} more`;
   return `${TITLES[kind]}: ${names}`;
 }
 
 function subtitleOf({ parts, finishedAt, ...run }: ShownRun, nowMs: number): string {
+  const alone = parts.length === 1 ? (parts[0]?.aloneName ?? null) : null;
+  const only = alone === null ? '' : `only the ${alone.toLowerCase()}`;
   const played = parts.length === 1 ? (parts[0]?.playedMinutes ?? 0) : 0;
   const { closed, total, minutesLeft } = progressOf(run, nowMs);
   const left = finishedAt !== null || closed === total ? '' : `${aboutDuration(minutesLeft)} left`;
   const after = played > 0 ? `after ${duration(played)} of playing` : '';
-  return [`${closed} of ${total} steps`, left, after].filter((words) => words !== '').join(' · ');
+  return [only, `${closed} of ${total} steps`, left, after].filter((words) => words !== '').join(' · ');
 }
 
 export type RunHeadProps = {

@@ -21,7 +21,8 @@ type StretchListProps = RowLog & {
   readonly onDone?: (stretch: ShownStretch) => void;
 };
 
-function howFar({ closed, total, minutes, waitsUntilMs }: ShownStretch, nowMs: number): string {
+function howFar({ closed, total, minutes, waitsUntilMs, isForHome }: ShownStretch, nowMs: number): string {
+  if (isForHome) return 'at home';
   if (total === 0) return 'nothing to do';
   if (closed === total) return 'done';
   if (waitsUntilMs !== null) return `waits ${countdown(waitsUntilMs, nowMs)}`;
@@ -41,7 +42,7 @@ function Head({
   readonly nowMs: number;
   readonly onToggle: () => void;
 }) {
-  const isDone = stretch.closed === stretch.total;
+  const isDone = stretch.closed === stretch.total && !stretch.isForHome;
   return (
     <ButtonBase
       onClick={onToggle}
