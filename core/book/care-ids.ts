@@ -41,5 +41,8 @@ export type StepId = `${PageId}/${string}`;
  */
 export const CASED_DAMP: CareItemId = 'on-the-way/cased-damp';
 
+/** The look over every instrument begins its first note with: before anything is soaked, oiled or taken apart for it. */
+export const LOOK_OVER: CareItemId = 'wind/look-over';
+
 /** Has it the shape of a step's id? Whether the book knows it, the book says. */
 export const isStepId = (text: string): text is StepId => /^[a-z-]+\/.+$/.test(text);

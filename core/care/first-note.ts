@@ -1,4 +1,4 @@
-import type { CareItemId } from '#core/book/care-ids.ts';
+import { LOOK_OVER, type CareItemId } from '#core/book/care-ids.ts';
 import type { CareFacts, ItemClock } from '#core/care/care-clock.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { lastPlayedOn, type PlayColumns } from '#core/plays/play-columns.ts';
@@ -8,9 +8,6 @@ import { dateOfDay, daysBetween, type LocalDate } from '#core/time/local-date.ts
 const NEW_FOR_DAYS = 60;
 /** So long not played is a long rest (estimate). */
 const LONG_REST_DAYS = 60;
-
-/** The look over every instrument begins its first note with. */
-const LOOK_OVER: CareItemId = 'wind/look-over';
 
 export type FirstNote = {
   readonly why: { readonly rule: 'never-played' } | { readonly rule: 'rested'; readonly days: number };

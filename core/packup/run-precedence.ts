@@ -1,4 +1,5 @@
-import type { StepId } from '#core/book/care-ids.ts';
+import { LOOK_OVER, type StepId } from '#core/book/care-ids.ts';
+import { itemIn } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
 import { startOf } from '#core/handling/play-through.ts';
 import { precedence } from '#core/packup/collect-steps.ts';
@@ -23,6 +24,21 @@ export const isFirstOfAll = (candidate: Candidate): boolean =>
 const openingOf = (part: RunPart, steps: readonly Step[]): StepId[] =>
   startOf(part) === 'damp' ? steps.filter(({ reaches = [] }) => reaches.includes('case-open')).map(({ id }) => id) : [];
 
+/** What is looked over is so before any care that comes at its time. */
+function lookedOverBefore(
+  { practice }: RunPart,
+  steps: readonly Step[],
+): (id: StepId, before: ReadonlySet<StepId>) => readonly StepId[] {
+  const looks = steps.filter(({ item }) => item === LOOK_OVER).map(({ id }) => id);
+  const later = new Set(
+    steps
+      .filter(({ item }) => item !== LOOK_OVER && itemIn(practice, item)?.trigger.kind !== 'every-play')
+      .map(({ id }) => id),
+  );
+  // Whatever comes after such care comes after the looks as well: what comes before a step is all of it.
+  return (id, before) => (later.has(id) || [...before].some((one) => later.has(one)) ? looks : []);
+}
+
 export type Before = ReadonlyMap<RunStepKey, readonly RunStepKey[]>;
 
 /** What must come before each step, by the book and the methods of its instrument. */
@@ -33,10 +49,11 @@ export function beforeOf(candidates: readonly Candidate[], parts: readonly RunPa
     const steps = mine.map(({ step }) => step);
     const standIns = new Map(mine.map(({ step, unless }) => [step.id, new Set(unless)] as const));
     const opening = openingOf(part, steps);
+    const looks = lookedOverBefore(part, steps);
     for (const [id, earlier] of precedence(part.practice, steps, standIns))
       before.set(
         runStepKey(part.instrumentId, id),
-        [...new Set([...earlier, ...(opening.includes(id) ? [] : opening)])].map((one) =>
+        [...new Set([...earlier, ...looks(id, earlier), ...(opening.includes(id) ? [] : opening)])].map((one) =>
           runStepKey(part.instrumentId, one),
         ),
       );

@@ -19,7 +19,7 @@ export type StandsToday = {
   readonly grams: number;
   /** Cased damp since this wall minute; null where it is not. */
   readonly dampSince: number | null;
-  /** It is new to its player, or has rested long: it is looked over before it is played. */
+  /** It is new to its player: it is looked over before it is played. */
   readonly isToBeLookedOver: boolean;
   readonly leftForLater: readonly ItemClock[];
   /** The periodic clocks that call, most pressing first. */

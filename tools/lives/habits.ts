@@ -1,4 +1,5 @@
 import type { ReedsOfKindView } from '#contract/reed-views.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { dayNumber, weekdayOfDay } from '#core/time/local-date.ts';
 import { EVENING, type OnReeds, type Person } from '#tools/lives/person.ts';
@@ -12,6 +13,10 @@ type Practising = {
   readonly obeys: boolean;
   /** Packs up at once, with what comes along. */
   readonly packsUp?: boolean;
+  /** Packs up on the way: what can wait waits. */
+  readonly isAway?: boolean;
+  /** Only these parts are played. */
+  readonly alone?: AloneId;
 };
 
 /** What is said to be played, for so many minutes; what goes beyond is played where it is said. */
@@ -47,7 +52,7 @@ const onReeds = (kind: ReedsOfKindView | null, minutes: number, obeys: boolean):
 /** Practises one instrument, on the reeds that are said or on any, and packs it up. */
 export async function practise(
   person: Person,
-  { instrumentId, minutes, endsAt = EVENING, obeys, packsUp = true }: Practising,
+  { instrumentId, minutes, endsAt = EVENING, obeys, packsUp = true, isAway = false, alone }: Practising,
 ): Promise<void> {
   const kind = person.instruments.get(instrumentId) as KindId;
   person.at(Math.max(0, endsAt - minutes));
@@ -55,7 +60,7 @@ export async function practise(
   for (const line of reeds?.today.words ?? []) person.note(`  ${kind}: ${line}`);
   person.at(endsAt);
   const shares = onReeds(reeds, minutes, obeys);
-  const key = await person.play(instrumentId, minutes, shares);
+  const key = await person.play(instrumentId, minutes, shares, alone);
   const names = new Map(
     reeds?.boxes.flatMap(({ name, reeds: all }) => all.map((one) => [one.reedId as string, `${name} ${one.number}`])),
   );
@@ -63,8 +68,8 @@ export async function practise(
   person.note(`  played ${instrumentId} ${minutes} min${on === '' ? '' : ` on ${on}`}`);
   if (!packsUp) return;
   const page = await person.care(instrumentId);
-  const along = page.clocks.filter(({ goesAlong }) => goesAlong).map(({ itemId }) => itemId);
-  await person.run('after', [{ instrumentId, playKey: key, itemIds: along }]);
+  const along = isAway ? [] : page.clocks.filter(({ goesAlong }) => goesAlong).map(({ itemId }) => itemId);
+  await person.run('after', [{ instrumentId, playKey: key, itemIds: along }], { isAway });
   if (along.length > 0) person.note(`  packed up with ${along.join(', ')}`);
 }
 

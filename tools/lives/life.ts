@@ -42,6 +42,8 @@ export type Deed =
       readonly reeds: readonly string[];
     }
   | { readonly did: 'cared'; readonly instrumentId: string; readonly itemId: CareItemId }
+  /** Packed up on the way, and cased damp. */
+  | { readonly did: 'cased-damp'; readonly instrumentId: string }
   /** What was wrong is found and put right, or somebody with a name has looked. */
   | { readonly did: 'mended'; readonly instrumentId: string }
   | { readonly did: 'undid'; readonly what: string; readonly before: Seen; readonly after: Seen }

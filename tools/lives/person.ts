@@ -11,7 +11,8 @@ import { reedPaths } from '#contract/reeds.ts';
 import { shownRun } from '#contract/shown-run.ts';
 import { sittingPaths, sittingsView } from '#contract/sittings.ts';
 import { todayPaths, todayView } from '#contract/today.ts';
-import type { CareItemId } from '#core/book/care-ids.ts';
+import { CASED_DAMP, type CareItemId } from '#core/book/care-ids.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { stepAtHand } from '#core/packup/run-progress.ts';
@@ -197,7 +198,7 @@ export class Person {
 
   // ---- playing and caring
   /** Says that something was played; on which reeds, where somebody says so. */
-  async play(instrumentId: string, minutes: number, on: OnReeds = []): Promise<string> {
+  async play(instrumentId: string, minutes: number, on: OnReeds = [], alone: AloneId | null = null): Promise<string> {
     const { atMinute } = this.house.now();
     const key = await this.log(playPaths.log, {
       instrumentId,
@@ -206,6 +207,7 @@ export class Person {
       endedAtMinute: atMinute,
       minutes,
       roomCelsius: null,
+      alone,
       ...(on.length > 0 ? { reeds: { shares: on, high: 'none' } } : {}),
     });
     this.deeds.push({ did: 'played', instrumentId, minutes, reeds: on.map(({ reedId }) => reedId) });
@@ -213,7 +215,11 @@ export class Person {
   }
 
   /** Goes through a run to its end, step by step as it is said, every look found as it usually is. */
-  async run(kind: RunKind, shares: readonly RunShare[]): Promise<void> {
+  async run(
+    kind: RunKind,
+    shares: readonly RunShare[],
+    { isAway = false }: { readonly isAway?: boolean } = {},
+  ): Promise<void> {
     const { house } = this;
     const begun = await house.post(packupPaths.start, {
       key: house.newKey(),
@@ -225,19 +231,29 @@ export class Person {
     });
     const { key, plan } = runFact.answer.validateSync(begun, { strict: true });
     // Waits are waited for: the clock of the house stands still, and the run is gone through in its own order.
-    for (const step of plan.steps.slice(0, MOST_STEPS)) {
+    if (isAway) await this.say(key, { kind: 'away' });
+    const mine = plan.steps.filter(({ away }) => (isAway ? away === 'now' || away === 'only' : away !== 'only'));
+    for (const step of mine.slice(0, MOST_STEPS)) {
       if (step.look === null) await this.say(key, { kind: 'ticked', stepKey: step.key });
       else await this.say(key, { kind: 'answered', stepKey: step.key, answer: step.look.answers[0]?.id });
     }
     await this.say(key, { kind: 'finished', now: house.now() });
     const after = runView.validateSync(await house.get(packupPaths.one(key)), { strict: true }) as unknown as RunView;
     for (const { instrumentId, itemId } of after.done ?? []) this.deeds.push({ did: 'cared', instrumentId, itemId });
+    if (isAway) for (const { instrumentId } of shares) this.deeds.push({ did: 'cased-damp', instrumentId });
     const open = stepAtHand(shownRun(after).steps, Infinity);
     if (open !== null) this.note(`  left open: ${open.heading}`);
   }
 
   private async say(runKey: string, event: object): Promise<void> {
     await this.house.post(packupPaths.events(runKey), { key: this.house.newKey(), ...event });
+  }
+
+  /** Lays out what was cased damp, and dries it. */
+  async layOut(instrumentId: string): Promise<void> {
+    if ((await this.care(instrumentId)).damp === null) return;
+    await this.run('care', [{ instrumentId, itemIds: [CASED_DAMP] }]);
+    this.note(`  laid out and dried ${instrumentId}`);
   }
 
   async careDone(instrumentId: string, itemId: CareItemId): Promise<string> {

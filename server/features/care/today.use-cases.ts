@@ -44,7 +44,8 @@ function standsToday({ instrument: { id }, facts, situation }: Reading, now: Wal
         )
       : 0,
     dampSince: care.dampSince,
-    isToBeLookedOver: care.firstNote !== null,
+    // What rests is looked over when it is taken up again; nobody is told to every day.
+    isToBeLookedOver: care.firstNote?.why.rule === 'never-played',
     leftForLater: care.leftForLater,
     calling: care.calling,
   };

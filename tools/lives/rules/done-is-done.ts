@@ -1,4 +1,5 @@
-import type { Breach, Rule, Seen } from '#tools/lives/life.ts';
+import { CASED_DAMP } from '#core/book/care-ids.ts';
+import type { Breach, Deed, Rule, Seen } from '#tools/lives/life.ts';
 
 /** What calls for attention: on today's list, on the care pages, in a sitting of this day. */
 function asked({ today, care, sittings }: Seen, on: string): Set<string> {
@@ -19,8 +20,11 @@ export const rule: Rule = {
   judge: ({ days }) =>
     days.flatMap(({ on, evening, deeds }): Breach[] => {
       const still = asked(evening, on);
-      return deeds.flatMap((deed) => {
+      return deeds.flatMap((deed, at) => {
         if (deed.did !== 'cared') return [];
+        // Dried in the morning and cased damp again at night: that is another time.
+        const isAgain = (one: Deed) => one.did === 'cased-damp' && one.instrumentId === deed.instrumentId;
+        if (deed.itemId === CASED_DAMP && deeds.slice(at).some(isAgain)) return [];
         const what = `${deed.instrumentId} ${deed.itemId}`;
         return still.has(what) ? [{ on, words: `${what} was done, and is asked for in the evening` }] : [];
       });
