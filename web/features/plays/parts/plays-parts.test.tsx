@@ -7,7 +7,7 @@ import type { ReedId } from '#core/reeds/reed.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
 import { CorrectPlaySheet, type CorrectedPlay } from '#web/features/plays/parts/CorrectPlaySheet.tsx';
 import { EveningSheet } from '#web/features/plays/parts/EveningSheet.tsx';
-import { PlayedSheet } from '#web/features/plays/parts/PlayedSheet.tsx';
+import { PlayedSheet, type PlayedEntry } from '#web/features/plays/parts/PlayedSheet.tsx';
 import { draw, isDead, tap, tick, typeInto } from '#web/testing/parts.tsx';
 
 afterEach(cleanup);
@@ -184,6 +184,22 @@ describe('I have just played', () => {
     ]);
     // A third one stands under Reeds.
     expect(screen.queryByRole('button', { name: 'Fennel, reed 3' })).toBeNull();
+  });
+
+  const parts = { sets: [{ alone: 'head-joint' as const, name: 'Head joint' }], usual: null, wetName: null };
+  test('only a part of it is one chip, and one more takes it back', () => {
+    const onLog = opened({ parts });
+    tap('Only the head joint');
+    tap('Only log it');
+    tap('Only the head joint');
+    tap('Only log it');
+    expect(onLog.mock.calls.map(([entry]) => (entry as PlayedEntry).alone)).toEqual(['head-joint', null]);
+  });
+
+  test('what is usual for a while is set', () => {
+    const onLog = opened({ parts: { ...parts, usual: { alone: 'head-joint', name: 'Head joint', last: null } } });
+    tap('Only log it');
+    expect(onLog.mock.calls[0]?.[0]).toMatchObject({ alone: 'head-joint' });
   });
 
   test('what comes along is named before anything is begun', () => {
