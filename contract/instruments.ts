@@ -114,6 +114,8 @@ export const shelfPlace = object({
   calling: amount().integer().min(0).required(),
   /** Played and not packed up since. */
   awaitsPackUp: boolean().strict().required(),
+  /** Packed up on the way, and not dried at home yet. */
+  isCasedDamp: boolean().strict().required(),
   openRunKey: text().nullable().defined(),
   lastPlayedOn: localDateText().nullable().defined(),
   /** The day it is expected back from the bench; null while it is not there. */

@@ -36,7 +36,7 @@ const as = (playerId: string) => async (page: Page) => {
 const SHOTS: readonly Shot[] = [
   { name: 'now', path: '/now/asha-horn', then: as('asha') },
   { name: 'today', path: '/now', then: as('lucan') },
-  { name: 'now-phone', path: '/now/ife-clarinet', phone: true, then: as('ife') },
+  { name: 'now-phone', path: '/now/ife-alto', phone: true, then: as('ife') },
   { name: 'care', path: '/care/marit-clarinet' },
   { name: 'care-dark', path: '/care/lucan-trombone', dark: true, then: as('lucan') },
   { name: 'faults', path: '/faults/ife-clarinet', then: as('lucan') },
@@ -106,7 +106,16 @@ const SHOTS: readonly Shot[] = [
       }
     },
   },
-  { name: 'pack-up-phone', path: '/now/lucan-trumpet', phone: true, then: playedAndPacking },
+  {
+    name: 'pack-up-phone',
+    path: '/now/ife-clarinet',
+    phone: true,
+    then: async (page) => {
+      await as('ife')(page);
+      await playedAndPacking(page);
+      await press(page, 'I am not at home');
+    },
+  },
   {
     name: 'finish',
     path: '/now/teodor-oboe',

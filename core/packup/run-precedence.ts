@@ -1,4 +1,4 @@
-import { LOOK_OVER, type StepId } from '#core/book/care-ids.ts';
+import { CASED_DAMP, LOOK_OVER, type StepId } from '#core/book/care-ids.ts';
 import { itemIn } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
 import { startOf } from '#core/handling/play-through.ts';
@@ -32,7 +32,8 @@ function lookedOverBefore(
   const looks = steps.filter(({ item }) => item === LOOK_OVER).map(({ id }) => id);
   const later = new Set(
     steps
-      .filter(({ item }) => item !== LOOK_OVER && itemIn(practice, item)?.trigger.kind !== 'every-play')
+      .filter(({ item }) => item !== LOOK_OVER && item !== CASED_DAMP)
+      .filter(({ item }) => itemIn(practice, item)?.trigger.kind !== 'every-play')
       .map(({ id }) => id),
   );
   // Whatever comes after such care comes after the looks as well: what comes before a step is all of it.

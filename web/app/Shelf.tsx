@@ -39,9 +39,10 @@ const place = (here: boolean) => ({
 });
 
 /** What is said of one in a word or two: where it is, what it waits for, or how its most pressing care stands. */
-function standingOf({ awayUntil, awaitsPackUp, gauge, faults }: ShelfPlace): string {
+function standingOf({ awayUntil, awaitsPackUp, isCasedDamp, gauge, faults }: ShelfPlace): string {
   if (awayUntil !== null) return 'at the bench';
   if (faults === 'stopped') return 'stopped';
+  if (isCasedDamp) return 'cased damp';
   return awaitsPackUp ? 'to pack up' : (gauge?.words ?? 'nothing due');
 }
 

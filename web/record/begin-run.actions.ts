@@ -23,7 +23,10 @@ export function useBeginRun() {
       {
         playerId,
         kind,
-        parts: parts.map(({ instrumentId, playKey = null, itemIds = [] }) => ({ instrumentId, playKey, itemIds })),
+        parts: parts.map(({ instrumentId, playKey = null, itemIds = [], alone }) => ({
+          ...{ instrumentId, playKey, itemIds },
+          ...(alone === undefined ? {} : { alone }),
+        })),
         minutesAtHand,
       },
       {

@@ -264,6 +264,7 @@ export const brass: Page = {
       harm: 'film and germs stay where your lips go',
       alone: { only: ['mouthpiece'] },
       does: [wipe('mouthpiece')],
+      supplies: ['lint-free cloth'],
       mark: 'general',
     },
     {

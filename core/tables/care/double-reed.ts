@@ -67,6 +67,7 @@ export const doubleReed: Page = {
       uses: [{ agent: 'cool-water', on: 'double-reed' }],
       does: [soak('reed', 'cup')],
       readyFor: 'playing',
+      supplies: ['water cup'],
       mark: 'one-voice',
     },
     {
@@ -114,6 +115,7 @@ export const doubleReed: Page = {
       uses: [{ agent: 'cool-water', on: 'double-reed' }],
       does: [soak('reed', 'cup')],
       readyFor: 'playing',
+      supplies: ['water cup'],
       mark: 'practice',
     },
     {

@@ -59,6 +59,7 @@ export const flute: Page = {
       harm: 'grit scores the tenon',
       cautions: ['Grease on metal tenons holds grit.'],
       does: [wipe('tenons')],
+      supplies: ['lint-free cloth'],
       mark: 'general',
     },
     {
@@ -73,6 +74,7 @@ export const flute: Page = {
       when: { body: ['wood', 'metal', 'plastic'] },
       harm: 'grit scores the tenon',
       does: [wipe('tenons')],
+      supplies: ['lint-free cloth'],
       mark: 'general',
     },
     {
@@ -234,6 +236,7 @@ export const flute: Page = {
       reaches: ['sockets-dry', 'swab-used'],
       harm: 'the pads sit in damp',
       does: [wipe('tenons')],
+      supplies: ['lint-free cloth'],
       mark: 'practice',
     },
     {
@@ -269,6 +272,7 @@ export const flute: Page = {
       cautions: ['Use no alcohol on wood or plastic.'],
       uses: [{ agent: 'cool-water', on: 'lip-plate' }],
       does: [wipe('lip-plate')],
+      supplies: ['lint-free cloth'],
       mark: 'practice',
     },
   ],

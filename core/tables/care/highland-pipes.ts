@@ -290,6 +290,7 @@ export const highlandPipes: Page = {
       harm: 'drones are opened for nothing',
       does: [part('chanter', 'chanter-stock'), wipe('chanter'), look('chanter')],
       needs: ['blowpipe-off'],
+      supplies: ['towel'],
       mark: 'practice',
     },
     {
@@ -430,6 +431,7 @@ export const highlandPipes: Page = {
       calledBy: { look: 'highland-pipes/chanter-out', answers: ['dry'] },
       reaches: ['bore-dry', 'swab-used'],
       does: [free('tenor-drones'), look('tenor-drones'), brush('tenor-drones')],
+      supplies: ['brushes'],
       mark: 'practice',
     },
     {

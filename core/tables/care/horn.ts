@@ -314,6 +314,7 @@ export const horn: Page = {
       does: [wipe('outside')],
       alsoDoes: ['brass/wipe'],
       reaches: ['wiped'],
+      supplies: ['a towel'],
       mark: 'one-voice',
     },
   ],

@@ -296,6 +296,7 @@ export const pistonBrass: Page = {
       },
       after: ['piston-brass/bath-fill', 'piston-brass/bath-slides-out'],
       does: [soak('valve-block', 'water'), soak('every-slide', 'water')],
+      supplies: ['a tub'],
       mark: 'practice',
     },
     {

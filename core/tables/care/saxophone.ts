@@ -298,6 +298,7 @@ export const saxophone: Page = {
       cautions: ['Put no grease or oil on the metal tenon.'],
       does: [wipe('receiver')],
       alone: 'never',
+      supplies: ['lint-free cloth'],
       mark: 'practice',
     },
     {
@@ -481,6 +482,7 @@ export const saxophone: Page = {
       does: [wipe('sockets')],
       needs: ['bore-dry'],
       reaches: ['keys-clean'],
+      supplies: ['lint-free cloth'],
       mark: 'one-voice',
     },
     {
@@ -590,6 +592,7 @@ export const saxophone: Page = {
       cautions: ['Use no brass polish. It removes metal, and the fit loosens.'],
       does: [wipe('receiver')],
       reaches: ['sockets-dry'],
+      supplies: ['lint-free cloth'],
       mark: 'practice',
     },
   ],

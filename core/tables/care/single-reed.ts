@@ -89,6 +89,7 @@ export const singleReed: Page = {
       method: { id: 'wetting-single-reeds', choices: ['water'] },
       uses: [{ agent: 'cool-water', on: 'reed' }],
       does: [soak('reed', 'cup')],
+      supplies: ['a cup of water'],
       mark: 'practice',
     },
     {

@@ -125,7 +125,15 @@ describe('the others', () => {
 
   test('what is offered is what this instrument can be in', async () => {
     const names = async (id: string) => (await page(id)).offers.map(({ condition }) => condition);
-    expect(await names('clarinet')).toEqual(['ill', 'new-cork', 'new-wood', 'dry-air', 'wet-tour', 'long-rest', 'in-parts']);
+    expect(await names('clarinet')).toEqual([
+      'ill',
+      'new-cork',
+      'new-wood',
+      'dry-air',
+      'wet-tour',
+      'long-rest',
+      'in-parts',
+    ]);
     expect(await names('trumpet')).toEqual(['ill', 'wet-tour', 'long-rest', 'in-parts']);
   });
 

@@ -48,6 +48,7 @@ function shelfPlace(reading: Reading, today: LocalDate): ShelfPlace {
     },
     calling: care.calling.length,
     awaitsPackUp: care.awaitsPackUp,
+    isCasedDamp: care.dampSince !== null,
     awayUntil: calendar.awayUntil,
     openRunKey: facts.openRunKey,
     lastPlayedOn: lastPlayedOn(facts.plays),

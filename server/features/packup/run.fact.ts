@@ -32,10 +32,11 @@ function sameAs(request: Sending<typeof runFact>, { packup }: Services): string 
   const isSame =
     open.kind === request.kind &&
     shares.length === request.parts.length &&
-    shares.every(({ instrumentId, playKey }, index) => {
+    shares.every(({ instrumentId, playKey, alone }, index) => {
       const part = request.parts[index];
       // A start that names no play means the one that waits, which the run has been given.
-      return instrumentId === part?.instrumentId && (part.playKey === null || playKey === part.playKey);
+      const isOfIt = part?.alone === undefined || part.alone === alone;
+      return isOfIt && instrumentId === part?.instrumentId && (part.playKey === null || playKey === part.playKey);
     });
   return isSame ? open.key : undefined;
 }

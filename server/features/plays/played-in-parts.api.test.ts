@@ -90,7 +90,6 @@ describe('for some weeks', () => {
     expect((await page()).alone.usual).toEqual({ alone: ALONE, name: 'Mouthpiece and barrel', last: '2026-12-14' });
     const ready = await begin({ kind: 'before' });
     expect(ready.steps.map(({ id }) => id)).not.toContain('clarinet/upper-to-lower');
-    await send(ready.key, { kind: 'finished', now: NOW }).expect(201);
     const whole = await begin({ kind: 'before', parts: [share({ alone: null })] });
     expect(whole.steps.map(({ id }) => id)).toContain('clarinet/upper-to-lower');
     expect((await look(whole.key)).parts[0]?.aloneName).toBeNull();

@@ -16,7 +16,9 @@ export function useJustPlayed(instrumentId: InstrumentId, playerId: PlayerId) {
     begin({ kind: 'after', playerId, parts: [{ instrumentId, playKey, itemIds: [...itemIds] }], minutesAtHand });
   const finishLeft = (itemIds: readonly CareItemId[]) =>
     begin({ kind: 'care', playerId, parts: [{ instrumentId, itemIds: [...itemIds] }] });
-  const makeReady = () => begin({ kind: 'before', playerId, parts: [{ instrumentId }] });
+  /** Made ready as it is usually played; null: all of it. */
+  const makeReady = (alone?: null) =>
+    begin({ kind: 'before', playerId, parts: [{ instrumentId, ...(alone === null && { alone }) }] });
 
   type After = { readonly minutesAtHand: number | null } | null;
   /** What was played, and whether it is packed up now. */

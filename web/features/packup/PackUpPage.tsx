@@ -2,11 +2,13 @@ import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate } from 'react-router';
+import { CASED_DAMP } from '#core/book/care-ids.ts';
 import { duration } from '#core/explain/format.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { useToday } from '#web/clock/today.ts';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { careQueries } from '#web/features/care/care.queries.ts';
+import { CasedDamp } from '#web/features/packup/parts/CasedDamp.tsx';
 import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
@@ -23,18 +25,25 @@ export function PackUpPage() {
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   return (
     <QueryView query={query} height={480} missing={NOT_ON_THIS_SHELF}>
-      {({ instrument, openRunKey, awaitsPackUp, lastPlay, strip }) => {
+      {({ instrument, openRunKey, awaitsPackUp, lastPlay, strip, damp }) => {
         if (openRunKey !== null) return <Navigate to={`/pack-up/${instrument.id}/${openRunKey}`} replace />;
         const playKey = awaitsPackUp ? (lastPlay?.key ?? null) : null;
         const packUp = () =>
           begin({ kind: 'after', playerId: instrument.playerId, parts: [{ instrumentId, playKey }], minutesAtHand });
+        const layOut = () =>
+          begin({ kind: 'care', playerId: instrument.playerId, parts: [{ instrumentId, itemIds: [CASED_DAMP] }] });
         const makeReady = () => begin({ kind: 'before', playerId: instrument.playerId, parts: [{ instrumentId }] });
         return (
           <Box sx={{ display: 'grid', gap: 2 }}>
             <StripHead title={instrument.name} subtitle={instrument.kindName} segments={strip} />
             <Compartment sx={{ maxWidth: 720 }}>
-              <Typography variant="h1" sx={{ mb: 1 }}>
-                {awaitsPackUp ? 'Not packed up yet.' : 'Packed up since it was last played.'}
+              {damp && <CasedDamp damp={damp} busy={busy} onLayOut={layOut} />}
+              <Typography variant={damp ? 'h3' : 'h1'} component="p" sx={{ mb: 1, mt: damp ? 2 : 0 }}>
+                {awaitsPackUp
+                  ? 'Not packed up yet.'
+                  : damp
+                    ? 'Packed up on the way after it was last played.'
+                    : 'Packed up since it was last played.'}
               </Typography>
               <Typography sx={{ mb: 2 }}>
                 {lastPlay

@@ -6,7 +6,7 @@ import type { InstrumentPage } from '#contract/care.ts';
 import { duration, listed } from '#core/explain/format.ts';
 import { AtTheBench } from '#web/features/now/parts/AtTheBench.tsx';
 import { BeforeTheFirstNote } from '#web/features/now/parts/BeforeTheFirstNote.tsx';
-import { CasedDamp } from '#web/features/now/parts/CasedDamp.tsx';
+import { CasedDamp } from '#web/features/packup/parts/CasedDamp.tsx';
 import { FORMAT } from '#web/clock/format.ts';
 import { SomethingWrong, StoppedNow } from '#web/features/now/parts/FaultsNow.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -51,7 +51,8 @@ export function NextAction({
   readonly onPlayed: () => void;
   readonly onPackUp: (minutesAtHand: number | null) => void;
   readonly onFinishLeft: (itemIds: readonly CareItemId[]) => void;
-  readonly onMakeReady: () => void;
+  /** As is usual; null: all of it. */
+  readonly onMakeReady: (alone?: null) => void;
   readonly onLayOut: () => void;
   readonly onBreak: () => void;
   readonly busy: boolean;
@@ -131,9 +132,14 @@ export function NextAction({
         </Box>
       )}
       <BrassButton onClick={onPlayed}>I have just played</BrassButton>
-      <Button color="inherit" disabled={busy} onClick={onMakeReady} sx={{ mt: 1.5 }}>
+      <Button color="inherit" disabled={busy} onClick={() => onMakeReady()} sx={{ mt: 1.5 }}>
         {alone.usual === null ? 'Make ready to play' : `Make ready: ${alone.usual.name.toLowerCase()}`}
       </Button>
+      {alone.usual !== null && (
+        <Button color="inherit" disabled={busy} onClick={() => onMakeReady(null)}>
+          Make ready: all of it
+        </Button>
+      )}
       <Button color="inherit" onClick={onBreak}>
         A break
       </Button>

@@ -16,7 +16,8 @@ export function CasedDamp({
   readonly damp: NonNullable<InstrumentPage['damp']>;
   readonly busy: boolean;
   readonly onLayOut: () => void;
-  readonly onPlayed: () => void;
+  /** It is out of its case and was played again; asked only where that can be said. */
+  readonly onPlayed?: () => void;
 }) {
   const { on, atMinute } = wallNow();
   return (
@@ -30,9 +31,11 @@ export function CasedDamp({
       <BrassButton disabled={busy} onClick={onLayOut}>
         Lay it out and dry it
       </BrassButton>
-      <Button color="inherit" onClick={onPlayed} sx={{ mt: 1 }}>
-        I have played again
-      </Button>
+      {onPlayed && (
+        <Button color="inherit" onClick={onPlayed} sx={{ mt: 1 }}>
+          I have played again
+        </Button>
+      )}
     </>
   );
 }
