@@ -61,9 +61,14 @@ export function PackUpPage() {
                     Start packing up
                   </BrassButton>
                 ) : (
-                  <BrassButton {...{ component: Link, to: `/now/${instrument.id}` }}>
+                  <Button
+                    variant={damp ? 'outlined' : 'brass'}
+                    color={damp ? 'inherit' : 'primary'}
+                    component={Link}
+                    to={`/now/${instrument.id}`}
+                  >
                     I have played: log it first
-                  </BrassButton>
+                  </Button>
                 )}
                 {!awaitsPackUp && (
                   <Button color="inherit" disabled={busy} onClick={packUp}>
