@@ -6,5 +6,9 @@ declare module '@mui/material/Button' {
   }
 }
 
-/** The next action of a screen: brass yellow with an ink outline. One a screen. */
-export const BrassButton = (props: Omit<ButtonProps, 'variant'>) => <Button variant="brass" {...props} />;
+/** The next action of a screen: brass yellow with an ink outline. One a screen: where another `leads`, it is outlined. */
+export const BrassButton = ({
+  leads = true,
+  ...props
+}: Omit<ButtonProps, 'variant' | 'color'> & { readonly leads?: boolean }) =>
+  leads ? <Button variant="brass" {...props} /> : <Button variant="outlined" color="inherit" {...props} />;

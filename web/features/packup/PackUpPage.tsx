@@ -61,14 +61,9 @@ export function PackUpPage() {
                     Start packing up
                   </BrassButton>
                 ) : (
-                  <Button
-                    variant={damp ? 'outlined' : 'brass'}
-                    color={damp ? 'inherit' : 'primary'}
-                    component={Link}
-                    to={`/now/${instrument.id}`}
-                  >
+                  <BrassButton leads={damp === null} {...{ component: Link, to: `/now/${instrument.id}` }}>
                     I have played: log it first
-                  </Button>
+                  </BrassButton>
                 )}
                 {!awaitsPackUp && (
                   <Button color="inherit" disabled={busy} onClick={packUp}>

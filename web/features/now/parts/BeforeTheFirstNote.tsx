@@ -1,12 +1,13 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box } from '@mui/material';
 import type { InstrumentPage } from '#contract/care.ts';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 
 type FirstNote = NonNullable<InstrumentPage['firstNote']>;
 
-/** It is new here, or has rested long: what is looked at, oiled and greased before it is played. */
+/** It is new here, or has rested long: it is looked at, oiled and greased before it is played. */
 export const BeforeTheFirstNote = ({
-  firstNote: { words, because, itemIds },
+  firstNote: { because, itemIds },
   busy,
   onStart,
 }: {
@@ -15,11 +16,9 @@ export const BeforeTheFirstNote = ({
   readonly onStart: (itemIds: FirstNote['itemIds']) => void;
 }) => (
   <Box sx={{ mb: 2, width: '100%' }}>
-    <WhyFold lines={because} about="the first note">
-      <Typography component="span">{words}.</Typography>
-    </WhyFold>
-    <Button variant="outlined" color="inherit" disabled={busy} onClick={() => onStart(itemIds)} sx={{ mt: 0.5 }}>
+    <BrassButton disabled={busy} onClick={() => onStart(itemIds)}>
       Look it over
-    </Button>
+    </BrassButton>
+    <WhyFold lines={because} about="the first note" />
   </Box>
 );
