@@ -8,9 +8,10 @@ import { asError } from '#core/kernel/as-error.ts';
 import type { StepId } from '#core/book/care-ids.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
 import { PLAIN_FORMAT, counted, duration } from '#core/explain/format.ts';
-import { ALONE_IDS, isAloneId } from '#core/instruments/alone.ts';
+import type { AloneId } from '#core/instruments/alone.ts';
 import type { Build } from '#core/instruments/build.ts';
 import { isKindId, type InstrumentKind } from '#core/instruments/kind.ts';
+import { aloneIn } from '#core/methods/practice-alone.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { doneIn, type DoneStep } from '#core/testing/answered-run.ts';
@@ -93,14 +94,17 @@ function instrumentsSaid(): AnyInstrument[] {
     if (!kinds.some((kind) => BOOK.kinds[kind].fields.some(({ field }) => field === name)))
       stop(`--build ${name}: ${kinds.flatMap((kind) => BOOK.kinds[kind].fields.map(({ field }) => field)).join(', ')}`);
   const { alone } = values;
-  if (alone !== undefined && !isAloneId(alone)) stop(`--alone ${alone}: ${ALONE_IDS.join(', ')}`);
-  return kinds.map((kind) => ({
-    kind,
-    build: buildFor(BOOK.kinds[kind]),
-    methods,
-    conditions,
-    ...(alone !== undefined && isAloneId(alone) && { alone }),
-  }));
+  const whole = kinds.map((kind) => ({ kind, build: buildFor(BOOK.kinds[kind]), methods, conditions }));
+  return alone === undefined ? whole : whole.map((one) => ({ ...one, alone: partsOf(one, alone) }));
+}
+
+/** Parts by this name of this instrument; what it has no such parts of is said. */
+function partsOf(one: AnyInstrument, named: string): AloneId {
+  const ids = aloneIn(practiceOf(BOOK, one)).map(({ id }) => id);
+  return (
+    ids.find((id) => id === named) ??
+    stop(`--alone ${named}: ${ids.join(', ') || `no parts of a ${one.kind} are played alone`}`)
+  );
 }
 
 function dueSaid(instruments: readonly AnyInstrument[]): Due[] {

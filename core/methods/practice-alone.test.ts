@@ -74,6 +74,20 @@ describe('parts that are played by themselves', () => {
     expect([...new Set(waiting)]).toEqual([]);
   });
 
+  test.each([
+    ['oboe', 'reed', ['into-cup', 'lamp']],
+    ['bassoon', 'reed-and-bocal', ['into-cup', 'lamp', 'take-bocal', 'reed-on']],
+    ['cor-anglais', 'reed-and-bocal', ['into-cup', 'lamp', 'take-bocal', 'reed-on']],
+    ['flute', 'head-joint', ['head-alone']],
+    ['alto-saxophone', 'mouthpiece-and-neck', ['wet-in-water', 'take-neck', 'mouthpiece-on', 'reed-on', 'ligature-on']],
+  ] as const)('of the %s, %s: are made ready with nothing that the rest is made ready with', (kind, alone, wanted) => {
+    const { steps } = planOf(BOOK, { instruments: [{ kind, alone }], due: ['before'] });
+    // The case, and what is only done where something is dry, are everybody's.
+    const own = steps.filter(({ step }) => step.does.length > 0 && step.onlyIf === undefined);
+    const names = own.map(({ step: { id } }) => id.replace(/^[^/]*\//, ''));
+    expect(names.filter((name) => name !== 'case-flat')).toEqual(wanted);
+  });
+
   test('hold the water that gathers in them, and none of it goes further', () => {
     for (const { whole, practice, alone } of played) {
       const parts = boreStrip(practice.kind, whole.build, 10).filter(({ waterGrams }) => waterGrams > 0);

@@ -114,6 +114,7 @@ export const oboe: Page = {
       harm: 'the tube stays in the well and the reed tears off it',
       supplies: ['cork grease'],
       uses: [{ agent: 'cork-grease', on: 'tube-cork' }],
+      alone: 'never',
       does: [grease('reed-cork')],
       readyFor: 'playing',
       mark: 'practice',
