@@ -9,6 +9,7 @@ import type { ShelfPlace } from '#contract/instruments.ts';
 import { useToday } from '#web/clock/today.ts';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { useBeginRun } from '#web/record/begin-run.actions.ts';
+import { PlaceRow } from '#web/features/packup/parts/PlaceRow.tsx';
 import { CurrentPlayer } from '#web/features/players/parts/CurrentPlayer.tsx';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -16,7 +17,9 @@ import { Compartment } from '#web/ui/Compartment.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
-import { Silhouette } from '#web/ui/Silhouette.tsx';
+
+const runOf = ({ id, openRunKey }: ShelfPlace): string =>
+  openRunKey ? `/pack-up/${id}/${openRunKey}` : `/pack-up/${id}`;
 
 type WaitingProps = {
   readonly place: ShelfPlace;
@@ -24,31 +27,27 @@ type WaitingProps = {
   readonly onToggle: () => void;
 };
 
-function Waiting({ place: { id, name, kind, kindName, openRunKey }, chosen, onToggle }: WaitingProps) {
+function Waiting({ place, chosen, onToggle }: WaitingProps) {
+  const { name, openRunKey } = place;
+  const choice = (
+    <Checkbox
+      checked={chosen}
+      disabled={openRunKey !== null}
+      onChange={onToggle}
+      slotProps={{ input: { 'aria-label': `${name} in this run` } }}
+      sx={{ width: 48, height: 48 }}
+    />
+  );
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.5 }}>
-      <Checkbox
-        checked={chosen}
-        disabled={openRunKey !== null}
-        onChange={onToggle}
-        slotProps={{ input: { 'aria-label': `${name} in this run` } }}
-        sx={{ width: 48, height: 48 }}
-      />
-      <Silhouette kind={kind} size={44} />
-      <Box sx={{ flexGrow: 1, minWidth: 0 }}>
-        <Typography sx={{ fontWeight: 650 }}>{name}</Typography>
-        <Typography variant="body2" color="text.secondary">
-          {kindName}
-        </Typography>
-      </Box>
+    <PlaceRow place={place} before={choice}>
       <Button
         color="inherit"
-        {...{ component: Link, to: openRunKey ? `/pack-up/${id}/${openRunKey}` : `/pack-up/${id}` }}
+        {...{ component: Link, to: runOf(place) }}
         aria-label={`${openRunKey ? 'Go on' : 'Only this'}: ${name}`}
       >
         {openRunKey ? 'Go on' : 'Only this'}
       </Button>
-    </Box>
+    </PlaceRow>
   );
 }
 
@@ -69,6 +68,10 @@ function Loaded({
   const chosen = waiting
     .filter(({ id, openRunKey, playerId }) => openRunKey === null && playerId === player?.id && !left.includes(id))
     .slice(0, MOST_INSTRUMENTS_AT_ONCE);
+  const damp = places.filter(
+    ({ isCasedDamp, openRunKey, awaitsPackUp, playerId }) =>
+      isCasedDamp && openRunKey === null && !awaitsPackUp && playerId === player?.id,
+  );
   const mine = waiting.filter(({ playerId }) => playerId === player?.id);
   const others = waiting.filter(({ playerId }) => playerId !== player?.id);
   const toggle = (id: string) => setLeft(left.includes(id) ? left.filter((one) => one !== id) : [...left, id]);
@@ -105,25 +108,34 @@ function Loaded({
           </Box>
         )}
       </Compartment>
+      {damp.length > 0 && (
+        <Compartment title="Cased damp">
+          {damp.map((place) => (
+            <PlaceRow key={place.id} place={place}>
+              <Button
+                variant="outlined"
+                color="inherit"
+                {...{ component: Link, to: runOf(place) }}
+                aria-label={`Lay it out: ${place.name}`}
+              >
+                Lay it out
+              </Button>
+            </PlaceRow>
+          ))}
+        </Compartment>
+      )}
       {others.length > 0 && (
         <Compartment title="Other players’">
-          {others.map(({ id, name, kind, kindName, openRunKey }) => (
-            <Box key={id} sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.5 }}>
-              <Silhouette kind={kind} size={40} />
-              <Box sx={{ flexGrow: 1, minWidth: 0 }}>
-                <Typography sx={{ fontWeight: 650 }}>{name}</Typography>
-                <Typography variant="body2" color="text.secondary">
-                  {kindName}
-                </Typography>
-              </Box>
+          {others.map((place) => (
+            <PlaceRow key={place.id} place={place}>
               <Button
                 color="inherit"
-                {...{ component: Link, to: openRunKey ? `/pack-up/${id}/${openRunKey}` : `/pack-up/${id}` }}
-                aria-label={`${openRunKey ? 'Go on' : 'Open'}: ${name}, ${kindName}`}
+                {...{ component: Link, to: runOf(place) }}
+                aria-label={`${place.openRunKey ? 'Go on' : 'Open'}: ${place.name}, ${place.kindName}`}
               >
-                {openRunKey ? 'Go on' : 'Open'}
+                {place.openRunKey ? 'Go on' : 'Open'}
               </Button>
-            </Box>
+            </PlaceRow>
           ))}
         </Compartment>
       )}

@@ -1,0 +1,27 @@
+import { Box, Typography } from '@mui/material';
+import type { ReactNode } from 'react';
+import type { ShelfPlace } from '#contract/instruments.ts';
+import { Silhouette } from '#web/ui/Silhouette.tsx';
+
+/** An instrument of the shelf in a list: what stands before it, its name and kind, what can be done with it. */
+export const PlaceRow = ({
+  place: { name, kind, kindName },
+  before,
+  children,
+}: {
+  readonly place: ShelfPlace;
+  readonly before?: ReactNode;
+  readonly children: ReactNode;
+}) => (
+  <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.5 }}>
+    {before}
+    <Silhouette kind={kind} size={44} />
+    <Box sx={{ flexGrow: 1, minWidth: 0 }}>
+      <Typography sx={{ fontWeight: 650 }}>{name}</Typography>
+      <Typography variant="body2" color="text.secondary">
+        {kindName}
+      </Typography>
+    </Box>
+    {children}
+  </Box>
+);
