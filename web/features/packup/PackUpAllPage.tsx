@@ -77,37 +77,39 @@ function Loaded({
   const toggle = (id: string) => setLeft(left.includes(id) ? left.filter((one) => one !== id) : [...left, id]);
   return (
     <Box sx={{ maxWidth: 760, mx: 'auto', display: 'grid', gap: 2 }}>
-      <Compartment title={waiting.length === 0 ? 'Everything is packed up' : 'To pack up'}>
-        {waiting.length === 0 && <Typography>Choose an instrument on the shelf to pack it up all the same.</Typography>}
-        {mine.map((place) => (
-          <Waiting
-            key={place.id}
-            place={place}
-            chosen={chosen.some(({ id }) => id === place.id)}
-            onToggle={() => toggle(place.id)}
-          />
-        ))}
-        {chosen.length > 0 && player && (
-          <Box sx={{ display: 'grid', gap: 2, mt: 2 }}>
-            <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
-            <BrassButton
-              disabled={busy}
-              onClick={() =>
-                begin({
-                  kind: 'after',
-                  playerId: player.id,
-                  parts: chosen.map(({ id }) => ({ instrumentId: id })),
-                  minutesAtHand,
-                })
-              }
-            >
-              {chosen.length === 1
-                ? `Pack up: ${chosen[0]?.name ?? ''}`
-                : `Pack up ${counted(chosen.length, 'instrument')} in one go`}
-            </BrassButton>
-          </Box>
-        )}
-      </Compartment>
+      {(mine.length > 0 || damp.length === 0) && (
+        <Compartment title={mine.length === 0 ? 'Nothing of yours to pack up' : 'To pack up'}>
+          {mine.length === 0 && <Typography>Choose an instrument on the shelf to pack it up all the same.</Typography>}
+          {mine.map((place) => (
+            <Waiting
+              key={place.id}
+              place={place}
+              chosen={chosen.some(({ id }) => id === place.id)}
+              onToggle={() => toggle(place.id)}
+            />
+          ))}
+          {chosen.length > 0 && player && (
+            <Box sx={{ display: 'grid', gap: 2, mt: 2 }}>
+              <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
+              <BrassButton
+                disabled={busy}
+                onClick={() =>
+                  begin({
+                    kind: 'after',
+                    playerId: player.id,
+                    parts: chosen.map(({ id }) => ({ instrumentId: id })),
+                    minutesAtHand,
+                  })
+                }
+              >
+                {chosen.length === 1
+                  ? `Pack up: ${chosen[0]?.name ?? ''}`
+                  : `Pack up ${counted(chosen.length, 'instrument')} in one go`}
+              </BrassButton>
+            </Box>
+          )}
+        </Compartment>
+      )}
       {damp.length > 0 && (
         <Compartment title="Cased damp">
           {damp.map((place) => (
@@ -117,6 +119,7 @@ function Loaded({
                 color="inherit"
                 {...{ component: Link, to: runOf(place) }}
                 aria-label={`Lay it out: ${place.name}`}
+                sx={{ flexShrink: 0 }}
               >
                 Lay it out
               </Button>
