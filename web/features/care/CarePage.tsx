@@ -6,7 +6,7 @@ import { FORMAT } from '#web/clock/format.ts';
 import { useToday } from '#web/clock/today.ts';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { useCareActions } from '#web/features/care/care.actions.ts';
-import { careQueries } from '#web/features/care/care.queries.ts';
+import { instrumentPageQueries } from '#web/record/instrument-page.queries.ts';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { Closed, Methods, NeverDos } from '#web/features/care/parts/HeldTo.tsx';
 import { StripWithSigns } from '#web/features/care/parts/StripWithSigns.tsx';
@@ -103,7 +103,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
 /** Everything about one instrument's care: what is due and why, its record, and what is never done to it. */
 export function CarePage() {
   const instrumentId = useInstrumentId();
-  const query = useQuery(careQueries.page(instrumentId, useToday()));
+  const query = useQuery(instrumentPageQueries.of(instrumentId, useToday()));
   return (
     <QueryView query={query} height={560} missing={NOT_ON_THIS_SHELF}>
       {(page) => <Loaded page={page} />}

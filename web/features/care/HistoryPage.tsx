@@ -7,7 +7,7 @@ import type { InstrumentPage } from '#contract/care.ts';
 import { useToday } from '#web/clock/today.ts';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { useLogLastDone } from '#web/features/care/care.actions.ts';
-import { careQueries } from '#web/features/care/care.queries.ts';
+import { instrumentPageQueries } from '#web/record/instrument-page.queries.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
@@ -94,7 +94,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
 /** Asked once when a used instrument comes: what was last done and when, or "don't know". */
 export function HistoryPage() {
   const instrumentId = useInstrumentId();
-  const query = useQuery(careQueries.page(instrumentId, useToday()));
+  const query = useQuery(instrumentPageQueries.of(instrumentId, useToday()));
   return (
     <QueryView query={query} height={400}>
       {(page) => <Loaded page={page} />}

@@ -8,7 +8,7 @@ import type { InstrumentPage } from '#contract/care.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { useToday } from '#web/clock/today.ts';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
-import { careQueries } from '#web/features/care/care.queries.ts';
+import { instrumentPageQueries } from '#web/record/instrument-page.queries.ts';
 import { useFaultActions, type FaultActions } from '#web/features/faults/faults.actions.ts';
 import { faultQueries } from '#web/features/faults/faults.queries.ts';
 import { LookItUp } from '#web/features/faults/compartments/LookItUp.tsx';
@@ -185,7 +185,7 @@ export function FaultsPage() {
   const instrumentId = useInstrumentId();
   const today = useToday();
   const [way, setWay] = useState<InterviewWay>('quick');
-  const care = useQuery(careQueries.page(instrumentId, today));
+  const care = useQuery(instrumentPageQueries.of(instrumentId, today));
   const query = useQuery(faultQueries.page(instrumentId, today, way));
   return (
     <QueryView query={care} height={560} missing={NOT_ON_THIS_SHELF}>

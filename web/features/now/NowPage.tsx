@@ -9,7 +9,7 @@ import { useToday } from '#web/clock/today.ts';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { MattersNow } from '#web/features/care/compartments/MattersNow.tsx';
 import { callingOf } from '#web/features/care/parts/calling-of.ts';
-import { careQueries } from '#web/features/care/care.queries.ts';
+import { instrumentPageQueries } from '#web/record/instrument-page.queries.ts';
 import { conditionQueries } from '#web/features/conditions/conditions.queries.ts';
 import { ConditionsNow } from '#web/features/conditions/parts/ConditionsNow.tsx';
 import { useJustPlayed } from '#web/features/now/just-played.actions.ts';
@@ -93,7 +93,7 @@ export const NowPage = () => <NowOf instrumentId={useInstrumentId()} />;
 
 /** Now, for one instrument: the next action, and what calls for attention. */
 export function NowOf({ instrumentId }: { readonly instrumentId: InstrumentId }) {
-  const query = useQuery(careQueries.page(instrumentId, useToday()));
+  const query = useQuery(instrumentPageQueries.of(instrumentId, useToday()));
   return (
     <QueryView query={query} height={PAGE_HEIGHT} missing={NOT_ON_THIS_SHELF}>
       {(page) =>

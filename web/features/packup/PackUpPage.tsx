@@ -7,7 +7,7 @@ import { duration } from '#core/explain/format.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { useToday } from '#web/clock/today.ts';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
-import { careQueries } from '#web/features/care/care.queries.ts';
+import { instrumentPageQueries } from '#web/record/instrument-page.queries.ts';
 import { CasedDamp } from '#web/features/packup/parts/CasedDamp.tsx';
 import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -20,7 +20,7 @@ import { StripHead } from '#web/ui/StripHead.tsx';
 /** Packing up one instrument: begins the run, or goes on with the one that is open. */
 export function PackUpPage() {
   const instrumentId = useInstrumentId();
-  const query = useQuery(careQueries.page(instrumentId, useToday()));
+  const query = useQuery(instrumentPageQueries.of(instrumentId, useToday()));
   const { begin, busy } = useBeginRun();
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   return (

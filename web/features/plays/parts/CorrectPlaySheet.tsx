@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { clockTime } from '#core/plays/play-words.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { Play } from '#core/plays/play.ts';
-import { aloneWords } from '#core/instruments/alone.ts';
+import { aloneWords, type AloneId } from '#core/instruments/alone.ts';
+import type { AloneView } from '#contract/instruments.ts';
 import { AlonePlayed } from '#web/features/plays/parts/AlonePlayed.tsx';
 import { PlayMinutes } from '#web/ui/PlayMinutes.tsx';
 import { celsiusOf, ROOMS, type Room } from '#web/features/plays/parts/room-choice.ts';
@@ -17,6 +18,8 @@ export type CorrectedPlay = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' |
 
 type CorrectPlaySheetProps = {
   readonly play: CorrectedPlay;
+  /** The parts of this instrument that are played by themselves. */
+  readonly sets: AloneView['sets'];
   readonly today: LocalDate;
   readonly problem: string | null;
   readonly busy: boolean;
@@ -30,8 +33,12 @@ const LAST_MINUTE = 1439;
 /** What was said of the room stays one of the choices until another is taken. */
 type RoomSaid = Room | 'as-said';
 
-/** A play that was logged wrongly: its minutes, its end and its room, each put right in taps. */
-export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }: CorrectPlaySheetProps) {
+/** What was said to be played stays a choice, though it is built otherwise by now. */
+const withSaid = (sets: AloneView['sets'], said: AloneId | null): AloneView['sets'] =>
+  said === null || sets.some(({ alone }) => alone === said) ? sets : [...sets, { alone: said, name: aloneWords(said) }];
+
+/** A play that was logged wrongly: its minutes, its parts, its end and its room, each put right in taps. */
+export function CorrectPlaySheet({ play, sets, today, problem, busy, onKeep, onClose }: CorrectPlaySheetProps) {
   const [minutes, setMinutes] = useState(play.minutes);
   const [endedOn, setEndedOn] = useState<LocalDate | null>(play.endedOn);
   const [alone, setAlone] = useState(play.alone);
@@ -52,13 +59,7 @@ export function CorrectPlaySheet({ play, today, problem, busy, onKeep, onClose }
       <DialogContent>
         <Stack spacing={2.5} sx={{ pt: 1 }}>
           <PlayMinutes minutes={minutes} setMinutes={setMinutes} />
-          {play.alone !== null && (
-            <AlonePlayed
-              sets={[{ alone: play.alone, name: aloneWords(play.alone) }]}
-              value={alone}
-              onChange={setAlone}
-            />
-          )}
+          <AlonePlayed sets={withSaid(sets, play.alone)} value={alone} onChange={setAlone} />
           <DateField label="Which day" value={endedOn} onChange={setEndedOn} latest={today} />
           {endedAtMinute !== null && (
             <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2 }}>

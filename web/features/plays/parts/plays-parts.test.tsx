@@ -210,11 +210,13 @@ describe('I have just played', () => {
 
 describe('a play that was logged wrongly', () => {
   const PLAY: CorrectedPlay = { minutes: 45, endedOn: today, endedAtMinute: 1190, roomCelsius: null, alone: null };
+  const sets = [{ alone: 'head-joint' as const, name: 'Head joint' }];
   const opened = (play: Partial<CorrectedPlay> = {}) => {
     const onKeep = jest.fn();
     draw(
       <CorrectPlaySheet
         play={{ ...PLAY, ...play }}
+        sets={sets}
         today={today}
         problem={null}
         busy={false}
@@ -246,6 +248,23 @@ describe('a play that was logged wrongly', () => {
     expect(screen.queryByRole('button', { name: 'Earlier' })).toBeNull();
     tap('Save the correction');
     expect(unknown.mock.calls[0]?.[0]).toMatchObject({ endedAtMinute: null });
+  });
+
+  test('was of these parts alone, or of all of it', () => {
+    const onKeep = opened();
+    tap('Only the head joint');
+    tap('Save the correction');
+    tap('Only the head joint');
+    tap('Save the correction');
+    expect(onKeep.mock.calls.map(([play]) => (play as CorrectedPlay).alone)).toEqual(['head-joint', null]);
+  });
+
+  test('of parts it has no more stays of those parts until it is said otherwise', () => {
+    const onKeep = opened({ alone: 'mouthpiece-and-neck' });
+    tap('Save the correction');
+    tap('Only the mouthpiece and neck');
+    tap('Save the correction');
+    expect(onKeep.mock.calls.map(([play]) => (play as CorrectedPlay).alone)).toEqual(['mouthpiece-and-neck', null]);
   });
 
   test('a room of another warmth stays as it was said until another is taken', () => {

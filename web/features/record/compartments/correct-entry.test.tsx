@@ -12,7 +12,15 @@ const play = { instrumentId: 'clarinet', playerId: 'ada', endedOn: '2026-11-24',
 const event = { playerId: 'ada', what: 'concert', on: '2026-12-20', until: null, minutes: 80, instrumentIds: ['cl'] };
 const PLACE = {
   ...{ id: 'cl', name: 'Clarinet', kind: 'clarinet', kindName: 'Clarinet', playerId: 'ada', gauge: null, calling: 0 },
-  ...{ awaitsPackUp: false, isCasedDamp: false, openRunKey: null, lastPlayedOn: null, awayUntil: null, faults: 'none', hasReeds: true },
+  ...{
+    awaitsPackUp: false,
+    isCasedDamp: false,
+    openRunKey: null,
+    lastPlayedOn: null,
+    awayUntil: null,
+    faults: 'none',
+    hasReeds: true,
+  },
 };
 
 test.each([
