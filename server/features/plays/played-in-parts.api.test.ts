@@ -62,6 +62,15 @@ describe('only the mouthpiece and barrel were played', () => {
     expect(waiting(await page())).toContain('clarinet/swab-bore');
   });
 
+  test('said too late that it was those parts alone, the rest stands dry again', async () => {
+    await packUp(await played({ alone: null, endedAtMinute: 600 }), { on: TODAY, atMinute: 700 });
+    const key = await played({ alone: null });
+    expect(waiting(await page())).toContain('clarinet/swab-bore');
+    await played({ corrects: key });
+    expect((await page()).alone.wetName).toBe('Mouthpiece and barrel');
+    expect(waiting(await page())).not.toContain('clarinet/swab-bore');
+  });
+
   test('parts this instrument is not played in are refused, and nothing is written', async () => {
     const refused = await server
       .api()
