@@ -30,7 +30,7 @@ describe('when time is short, and with several instruments', () => {
 
   test('the look at the chanter decides what comes after it', async () => {
     await visit(page, url('/now/wren-pipes'));
-    await tap(page, 'I have just played');
+    await tap(page, 'I have played again');
     await press(page, 'and pack up');
     await sees(page, ' steps');
     await stepByStep(page);
