@@ -16,7 +16,8 @@ const LATEST_BEGIN_DAYS = 366;
 
 type ConditionTrouble = RefusalOf<typeof CONDITION_REFUSALS>;
 export type ConditionRefusal = ConditionTrouble & {
-  readonly field: 'condition' | 'beginsOn' | 'endsOn' | 'part' | 'alone' | 'air.celsius' | 'air.humidityPercent' | 'instrumentId';
+  readonly field:
+    'condition' | 'beginsOn' | 'endsOn' | 'part' | 'alone' | 'air.celsius' | 'air.humidityPercent' | 'instrumentId';
 };
 
 const refuse = (field: ConditionRefusal['field'], refusal: ConditionTrouble) =>
