@@ -79,7 +79,11 @@ describe('parts that are played by themselves', () => {
     ['bassoon', 'reed-and-bocal', ['into-cup', 'lamp', 'take-bocal', 'reed-on']],
     ['cor-anglais', 'reed-and-bocal', ['into-cup', 'lamp', 'take-bocal', 'reed-on']],
     ['flute', 'head-joint', ['head-alone']],
-    ['alto-saxophone', 'mouthpiece-and-neck', ['wet-in-water', 'take-neck', 'mouthpiece-on', 'reed-on', 'ligature-on']],
+    [
+      'alto-saxophone',
+      'mouthpiece-and-neck',
+      ['wet-in-water', 'take-neck', 'mouthpiece-on', 'reed-on', 'ligature-on', 'cap-on', 'cap-off'],
+    ],
   ] as const)('of the %s, %s: are made ready with nothing that the rest is made ready with', (kind, alone, wanted) => {
     const { steps } = planOf(BOOK, { instruments: [{ kind, alone }], due: ['before'] });
     // The case, and what is only done where something is dry, are everybody's.

@@ -158,6 +158,15 @@ const tooSmall = (page: Walker): Promise<string[]> =>
       .map(({ text }) => text),
   );
 
+/** Is the instrument chosen in sight on the shelf? */
+const isChosenInSight = (page: Walker): Promise<boolean> =>
+  page.$eval('nav[aria-label="Instruments"]', (shelf) => {
+    const [around, of] = [shelf, shelf.querySelector('[aria-current="true"]')].map((one) =>
+      one?.getBoundingClientRect(),
+    );
+    return around !== undefined && of !== undefined && of.left >= around.left && of.right <= around.right;
+  });
+
 test('a phone: nothing sticks out sideways, whatever the name, and targets are at least 44 px', async () => {
   const page = await walk(browser(), url('/now/marit-clarinet'));
   await page.setViewport({ width: 390, height: 844, isMobile: true, hasTouch: true });
@@ -196,6 +205,7 @@ test('a phone: nothing sticks out sideways, whatever the name, and targets are a
     expect({ path, small: await tooSmall(page) }).toEqual({ path, small: [] });
   }
   await follow(page, url('/now/lucan-trumpet'));
+  expect(await isChosenInSight(page)).toBe(true);
   await tap(page, 'I have just played');
   await press(page, 'and pack up');
   await sees(page, ' steps');

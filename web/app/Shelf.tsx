@@ -1,7 +1,7 @@
 import { mdiPlus } from '@mdi/js';
 import { Box, ButtonBase, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { Link } from 'react-router';
 import type { ShelfPlace } from '#contract/instruments.ts';
 import { PlayerMenu } from '#web/app/PlayerMenu.tsx';
@@ -79,6 +79,18 @@ function useMore() {
   return { row, look, more };
 }
 
+/** The row rolls to what is chosen in it wherever that is out of sight; the page stays where it is. */
+function useInSight(row: RefObject<HTMLElement | null>, chosen: string | null) {
+  useEffect(() => {
+    const box = row.current;
+    const one = box?.querySelector('[aria-current="true"]');
+    if (!box || !one) return;
+    const [around, of] = [box.getBoundingClientRect(), one.getBoundingClientRect()];
+    if (of.left < around.left || of.right > around.right)
+      box.scrollLeft += (of.left + of.right) / 2 - (around.left + around.right) / 2;
+  }, [row, chosen]);
+}
+
 /** Which instrument: the player's own first on the shelf, "all" before them, the player chosen beside it. */
 export function Shelf({ moment, instrumentId, onShowKeys }: ShelfProps) {
   const today = useToday();
@@ -87,6 +99,7 @@ export function Shelf({ moment, instrumentId, onShowKeys }: ShelfProps) {
   const players = useQuery(playerQueries.list());
   const player = useCurrentPlayer(players.data);
   const mine = shelf.data?.filter(({ playerId, id }) => playerId === player?.id || id === instrumentId) ?? [];
+  useInSight(row, mine.find(({ id }) => id === instrumentId)?.id ?? null);
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, px: { xs: 1, md: 2 }, py: 1 }}>
       <Typography
