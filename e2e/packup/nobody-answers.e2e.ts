@@ -16,7 +16,7 @@ import {
   type Walker,
 } from '#e2e/walker.ts';
 
-const { server, url, browser } = scene();
+const { server, url, browser, careOf } = scene();
 
 const shownAt = async (page: Walker): Promise<ShownRun> => {
   const key = page.url().split('/').at(-1);
@@ -59,6 +59,31 @@ test('a run is ticked through while the server stands still, and every tick arri
   );
   expect(moments).toEqual([...moments].sort());
   expect(new Set(moments).size).toBeGreaterThan(total / 2);
+  await page.browserContext().close();
+}, 300_000);
+
+test('on the train home nobody answers: what can wait is kept for home at once, and it is cased damp once it is sent', async () => {
+  const page = await walk(browser(), url('/now/teodor-oboe'));
+  await tap(page, 'I have just played');
+  await press(page, 'and pack up');
+  await sees(page, ' steps');
+  await stepByStep(page);
+  const { total } = await progress(page);
+  await allSent(page);
+  await server().pause();
+  await press(page, 'I am not at home');
+  await sees(page, 'the rest waits until you are at home');
+  const waits = (await progress(page)).total;
+  expect(waits).toBeLessThan(total);
+  for (let closed = 0; closed < waits; closed++) await goOn(page);
+  await tap(page, 'Finish and record it');
+  await sees(page, 'Cased for the way.');
+  await server().resume();
+  await visitAgain(page);
+  await allSent(page);
+  const run = await shownAt(page);
+  expect([run.isAway, run.finishedAt !== null]).toEqual([true, true]);
+  expect((await careOf('teodor-oboe')).damp).not.toBeNull();
   await page.browserContext().close();
 }, 300_000);
 
