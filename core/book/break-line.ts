@@ -16,6 +16,8 @@ export type BreakLine = Where & {
 export type Meanwhile = Where & {
   readonly id: string;
   readonly sign: string;
+  /** It is a key: which ones are the likely ones is said with it. */
+  readonly ofKeys?: true;
   /** What may be done at once, by whoever is no child. */
   readonly now: readonly string[];
   /** What waits until it is at home, and what for the bench. */

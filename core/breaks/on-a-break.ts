@@ -40,10 +40,9 @@ function leavingTheChair({ choices, context }: MethodSetting): ToldLine[] {
 
 /** A child shows what happens to somebody and does no more; whoever is older sees where to look, and what waits. */
 function toldMeanwhile(one: Meanwhile, isChild: boolean, likely: readonly string[]): ToldMeanwhile {
-  const { id, sign, mark, child, now, later } = one;
+  const { id, sign, mark, child, now, later, ofKeys } = one;
   if (isChild) return { id, sign, mark, now: [child], later: null };
-  const isKey = id.startsWith('sticky');
-  return { id, sign, mark, now: isKey ? [...likely, ...now] : now, later };
+  return { id, sign, mark, now: ofKeys ? [...likely, ...now] : now, later };
 }
 
 /**

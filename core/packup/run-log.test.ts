@@ -13,7 +13,8 @@ import { planRun } from '#core/packup/plan-run.ts';
 import { keptOf, type KeptPlan, type KeptStep } from '#core/packup/kept-plan.ts';
 import type { RunEvent } from '#core/packup/run-event.ts';
 import { careDoneBy, signsSeenBy } from '#core/packup/run-care.ts';
-import { checkRunEvent, foldRun, wasNotLooked, type StepNow } from '#core/packup/run-log.ts';
+import { checkRunEvent } from '#core/packup/check-run-event.ts';
+import { foldRun, wasNotLooked, type StepNow } from '#core/packup/run-log.ts';
 import { runStepKey } from '#core/packup/run-step.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 

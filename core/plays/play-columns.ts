@@ -12,7 +12,7 @@ export type PlayColumns = {
   readonly minutes: Int32Array;
   /** `played[i]` = minutes of the plays before row i; one longer than the rows. */
   readonly played: Int32Array;
-  /** The rows in which only parts of it were played, and which; hardly a record has any. */
+  /** The rows in which only parts of it were played, and which; most records have none. */
   readonly alone: ReadonlyMap<number, AloneId>;
 };
 
@@ -76,7 +76,7 @@ export function withAlone(columns: PlayColumns, plays: readonly PlayMore[]): Pla
   const rows = new Map<number, AloneId>();
   for (const { at, minutes: length, alone } of plays) {
     let row = firstAfter(endedAt, at) - 1;
-    // Plays of one minute and length are alike: any row of theirs that is still free is this one's.
+    // Two plays that ended at one minute and are equally long are told apart by nothing: any free row is this one's.
     while (row >= 0 && endedAt[row] === at && (minutes[row] !== length || rows.has(row))) row -= 1;
     if (alone !== null && row >= 0 && endedAt[row] === at) rows.set(row, alone);
   }

@@ -109,6 +109,7 @@ export const BREAKS: Breaks = {
       kinds: KEYED,
       build: { pads: ['skin'] },
       sign: 'A key sticks',
+      ofKeys: true,
       now: [
         'Lay plain paper under the pad, press it shut, let go and lift the paper out. Never draw paper across skin.',
       ],
@@ -121,6 +122,7 @@ export const BREAKS: Breaks = {
       kinds: KEYED,
       build: { pads: ['leather', 'cork', 'synthetic'] },
       sign: 'A key sticks',
+      ofKeys: true,
       now: ['Shut the pad on plain paper for a few seconds and draw the paper out slowly. Do it again.'],
       later: 'Clean pad and seat at home. If it still sticks, it goes to the teacher or the bench.',
       child: 'Show it to your teacher. Do not pull or bend the key.',

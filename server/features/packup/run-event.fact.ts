@@ -1,3 +1,4 @@
+import { checkRunEvent, type RunEventRefusal } from '#core/packup/check-run-event.ts';
 import { CASED_DAMP } from '#core/book/care-ids.ts';
 import { itemIn } from '#core/book/practice.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
@@ -5,14 +6,7 @@ import { practiceFor } from '#core/methods/practice-for.ts';
 import type { KeptPlan } from '#core/packup/kept-plan.ts';
 import type { LoggedRunEvent, RunEvent } from '#core/packup/run-event.ts';
 import { careDoneBy, signsSeenBy, type CareDone } from '#core/packup/run-care.ts';
-import {
-  checkRunEvent,
-  foldRun,
-  isKnownBeyond,
-  type RunEventRefusal,
-  type RunKind,
-  type RunNow,
-} from '#core/packup/run-log.ts';
+import { foldRun, isKnownBeyond, type RunKind, type RunNow } from '#core/packup/run-log.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { instantOfMs, msOfInstant, type Instant } from '#core/time/instant.ts';
 import type { RunEventRequest } from '#contract/packup.ts';

@@ -30,7 +30,7 @@ function everyPlay(db: Db) {
   return db.select(gathered).from(rows).prepare();
 }
 
-/** Plays of parts only, in the order of their own small index: hardly a record has any. */
+/** Plays of parts only, in the order of their own small index: most records have none. */
 const inParts = (db: Db) =>
   db
     .select({ at: plays.wallMinute, minutes: plays.minutes, alone: plays.alone })

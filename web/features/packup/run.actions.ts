@@ -3,7 +3,7 @@ import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { refusalWords } from '#core/failure/refusal.ts';
 import type { LoggedRunEvent, RunEventSaid, SaidAlong, SkipReason } from '#core/packup/run-event.ts';
 import { MOST_REPEATS } from '#core/packup/run-event.ts';
-import { checkRunEvent } from '#core/packup/run-log.ts';
+import { checkRunEvent } from '#core/packup/check-run-event.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import type { LastPass } from '#core/water/wetness.ts';

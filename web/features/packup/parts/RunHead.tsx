@@ -1,6 +1,6 @@
 import { Box, Button, Typography } from '@mui/material';
 import { aboutDuration, duration, listed } from '#core/explain/format.ts';
-import { mayBeAway } from '#core/packup/run-log.ts';
+import { mayBeAway } from '#core/packup/check-run-event.ts';
 import { progressOf } from '#core/packup/run-progress.ts';
 import type { RunWay } from '#core/players/run-way.ts';
 import type { ReedsOfRunView } from '#contract/reed-views.ts';
