@@ -47,7 +47,11 @@ export const wind: Page = {
       id: 'wind/look-over',
       name: 'Look it over before the first note',
       part: 'case',
-      trigger: { kind: 'when-noticed', sign: 'an instrument that is new to you, or has rested long', seenOn: 'its-part' },
+      trigger: {
+        kind: 'when-noticed',
+        sign: 'an instrument that is new to you, or has rested long',
+        seenOn: 'its-part',
+      },
       severity: 'lasting',
       why: 'Of what is new to you, or has rested long, nobody knows what is dry, loose or stuck.',
       firstNote: 'always',
