@@ -4,6 +4,7 @@ import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
+import type { LineWhen, StepText, Words } from '#core/book/words.ts';
 import type { MethodId, MethodMoment } from '#core/book/method-ids.ts';
 
 /** What a default may depend on. Every condition named must hold. */
@@ -30,8 +31,13 @@ export type MethodDefault = {
   readonly why: string;
 };
 
-/** How a step is said under a choice: another heading, something added to how it is done, or other deeds. */
-export type StepWords = { readonly heading?: string; readonly how?: string; readonly does?: readonly Deed[] };
+/** Heading, words and deeds of a step together: whoever writes other deeds writes other words. */
+export type WholeStep = StepText & { readonly heading: string; readonly how: Words; readonly does: readonly Deed[] };
+
+/** How a step is said under a choice: lines are added to it, or it is another step altogether. */
+export type StepWords = { readonly when?: LineWhen } & (
+  { readonly adds: StepText; readonly whole?: never } | { readonly whole: WholeStep; readonly adds?: never }
+);
 
 /** One way of doing it, with everything it changes besides the steps and intervals that name it themselves. */
 export type MethodChoice = {
@@ -45,7 +51,8 @@ export type MethodChoice = {
   readonly notWith?: { readonly method: MethodId; readonly choices: readonly string[]; readonly why: string };
   /** Pairs of steps, the first before the second wherever both are in a run. */
   readonly order?: readonly (readonly [StepId, StepId])[];
-  readonly says?: { readonly [Id in StepId]?: StepWords };
+  /** Several for one step only where they cannot hold together. */
+  readonly says?: { readonly [Id in StepId]?: StepWords | readonly StepWords[] };
   /** Steps this way does not have. */
   readonly without?: readonly StepId[];
   /** Care this way does not do at all. */

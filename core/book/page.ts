@@ -1,13 +1,15 @@
 import type { CareItemId, PageId, StepId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import type { Step } from '#core/book/step.ts';
+import type { SaidOfAStep, StepText } from '#core/book/words.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
 import type { NeverDo, PartId, PartRole } from '#core/instruments/kind.ts';
 
 /** On a shared page a row may name the role a part plays; each kind finds its own part for it. */
 type OnSharedPart<Row extends { readonly part: PartId }> = Omit<Row, 'part'> & { readonly part: PartId | PartRole };
 export type CareItemRow = OnSharedPart<CareItem>;
-export type StepRow = OnSharedPart<Step>;
+/** A step as a page writes it: its words may be lines that are said only of some builds, methods or deeds. */
+export type StepRow = Omit<OnSharedPart<Step>, SaidOfAStep> & StepText;
 
 /** A page of the practice book as data: what a family or one kind adds to the pages below it. */
 export type Page = {
@@ -20,25 +22,12 @@ export type Page = {
 
 /** What may be said otherwise of a step where its page is used; `after`: its other place among the others; `method`: only then. */
 export type StepSaid = Partial<
-  Pick<
-    Step,
-    | 'heading'
-    | 'how'
-    | 'why'
-    | 'harm'
-    | 'cautions'
-    | 'does'
-    | 'after'
-    | 'thread'
-    | 'method'
-    | 'wait'
-    | 'repeats'
-    | 'minutes'
-  >
-> & {
-  /** Here no key is held meanwhile: a trombone without a rotor has no valve to press. */
-  readonly holdsNothing?: true;
-};
+  Pick<Step, 'heading' | 'does' | 'after' | 'thread' | 'method' | 'wait' | 'repeats' | 'minutes'>
+> &
+  StepText & {
+    /** Here no key is held meanwhile: a trombone without a rotor has no valve to press. */
+    readonly holdsNothing?: true;
+  };
 
 /** A page as a kind uses it: for every build or only for some, and without the rows that are not true of this kind. */
 export type PageUse = {

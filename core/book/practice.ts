@@ -4,6 +4,7 @@ import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import type { ChosenMethod } from '#core/book/method-setting.ts';
 import type { Step } from '#core/book/step.ts';
+import type { StepText } from '#core/book/words.ts';
 import type { Build } from '#core/instruments/build.ts';
 import type { InstrumentKind, NeverDo } from '#core/instruments/kind.ts';
 
@@ -25,6 +26,8 @@ export type Practice = {
   readonly chain: readonly Step[];
   /** Every step of every method: a run under way may hold one of a method that was chosen then. */
   readonly book: readonly Step[];
+  /** The words of its steps line by line, where what is said hangs on more than the build. */
+  readonly lines: ReadonlyMap<StepId, StepText>;
   /** Care the methods in force do without, and which method says so. */
   readonly off: ReadonlyMap<CareItemId, ChosenMethod>;
   /** How thirsty the player's cloth is beside the one the book counts with: it multiplies λ (estimate). */

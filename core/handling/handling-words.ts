@@ -43,6 +43,7 @@ const WORDS: Readonly<Record<RuleId, Say>> = {
   'was-out': (thing) => `The ${thing} is in already.`,
   shielded: () => 'There are no slips of paper under the pads.',
   'locked-slide': () => 'The hand slide is not locked: the outer slide runs out.',
+  'unlocked-slide': () => 'The hand slide is still locked: the outer slide does not come off.',
   'not-blocked': (thing) => `Nothing is pulled while something is stuck: the ${thing} waits for the bench.`,
   'valves-in': (thing) => `The ${thing} lie on their cloth: no valve can be pressed.`,
   'clean-fingers': (thing) =>

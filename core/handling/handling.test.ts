@@ -1,3 +1,4 @@
+import { wordless } from '#core/methods/said-step.ts';
 import { describe, expect, test } from '@jest/globals';
 import { NEEDS } from '#core/handling/needs.ts';
 import { brokenWords, whyWrong } from '#core/handling/handling-words.ts';
@@ -61,7 +62,7 @@ const again =
     const step = Object.values(BOOK.pagesOf)
       .flatMap((uses) => uses.flatMap(({ page }) => page.steps))
       .find((one) => one.id === id);
-    return step ? steps.toSpliced(at(steps, after) + 1, 0, { ...step, part: 'mouthpiece' }) : steps;
+    return step ? steps.toSpliced(at(steps, after) + 1, 0, { ...wordless(step), part: 'mouthpiece' }) : steps;
   };
 
 const run = (kind: AnyRun['instruments'][number]['kind'], due: AnyRun['due'][number], over = {}): AnyRun => ({
@@ -207,6 +208,17 @@ describe('faults put into a run on purpose are found', () => {
     ],
     ['parted twice', run('oboe', 'after'), doing('oboe/bell-off', part('upper-joint', 'lower-joint')), 'together'],
     ['joined twice', run('oboe', 'before'), doing('oboe/bell-on', join('upper-joint', 'lower-joint')), 'apart'],
+    [
+      'the outer slide drawn off a locked slide',
+      run('trombone', 'trombone/mouthpipe-brush'),
+      (steps) =>
+        steps.map((step) =>
+          step.id === 'trombone/brush-mouthpipe'
+            ? { ...step, does: step.does.filter(({ do: verb }) => verb !== 'open') }
+            : step,
+        ),
+      'unlocked-slide',
+    ],
     ['wood in water', run('clarinet', 'after'), doing('clarinet/swab-bell', soak('bell', 'water')), 'dry-things-off'],
   ];
   test.each(PLANTED)('%s', (_name, of, tamper, rule) => {

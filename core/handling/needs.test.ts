@@ -1,3 +1,4 @@
+import { wordless } from '#core/methods/said-step.ts';
 import { describe, expect, test } from '@jest/globals';
 import type { StepId } from '#core/book/care-ids.ts';
 import * as deeds from '#core/book/deed.ts';
@@ -23,7 +24,7 @@ function found(kind: Kind, due: Moment = 'after'): World {
 const anyStep = (part: PartId): Step => {
   const [step] = Object.values(BOOK.pagesOf).flatMap((uses) => uses.flatMap(({ page }) => page.steps));
   if (!step) throw new Error('no step');
-  return { ...step, part };
+  return { ...wordless(step), part };
 };
 const did = (world: World, ...all: readonly Deed[]): World => {
   for (const deed of all) VERBS[deed.do].leaves(world, deed, anyStep('mouthpiece'));

@@ -171,9 +171,13 @@ const TABLE = {
   'locked-slide': (world, deed) =>
     named(world, deed).includes('hand-slide') &&
     world.open.has('slide-lock') &&
-    !named(world, deed).includes('mouthpiece')
+    !isOneOf(named(world, deed), 'mouthpiece') &&
+    !isOneOf(named(world, deed), 'outer-slide')
       ? { thing: 'hand-slide' }
       : null,
+  // The outer slide itself goes on and comes off only then (common practice, no source).
+  'unlocked-slide': (world, deed) =>
+    named(world, deed).includes('outer-slide') && !world.open.has('slide-lock') ? { thing: 'hand-slide' } : null,
   'not-blocked': (world, deed, { item }) => {
     const { blockedBy } = world.practice.items.find(({ id }) => id === item) ?? {};
     return blockedBy !== undefined && world.noticed.has(blockedBy) ? { thing: world.one(thingOf(deed)) } : null;

@@ -73,7 +73,15 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
   },
   // ---- joints
   join: {
-    needs: [...BY_HAND, 'apart', 'tip-covered', 'nothing-heavy-meanwhile', 'locked-slide', 'not-sour'],
+    needs: [
+      ...BY_HAND,
+      'apart',
+      'tip-covered',
+      'nothing-heavy-meanwhile',
+      'locked-slide',
+      'unlocked-slide',
+      'not-sour',
+    ],
     leaves: (world, deed) => {
       if (!('with' in deed)) return;
       for (const other of world.things(deed.with))
@@ -87,7 +95,7 @@ export const VERBS: Readonly<Record<Verb, Rule>> = {
     },
   },
   part: {
-    needs: [...BY_HAND, 'not-blocked', 'together', 'tip-covered', 'locked-slide'],
+    needs: [...BY_HAND, 'not-blocked', 'together', 'tip-covered', 'locked-slide', 'unlocked-slide'],
     leaves: (world, deed) => {
       if (!('with' in deed)) return;
       for (const other of world.things(deed.with)) each(world, deed, (thing) => world.part(thing, other));

@@ -6,6 +6,7 @@ import type { CareItem } from '#core/book/care-item.ts';
 import type { StepRow, StepSaid } from '#core/book/page.ts';
 import type { Practice } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
+import { hangsOnMore, textSaid, wordless } from '#core/methods/said-step.ts';
 import { buildMeets, type Build, type BuildCondition } from '#core/instruments/build.ts';
 import { PART_ROLES, type InstrumentKind, type KindId, type PartId, type PartRole } from '#core/instruments/kind.ts';
 
@@ -38,6 +39,11 @@ function saidHere<Row extends StepRow>(step: Row, said: StepSaid | undefined): R
   const { holdsNothing, ...words } = said;
   const { holds: _holds, ...free } = step;
   return { ...(holdsNothing ? (free as Row) : step), ...words };
+}
+
+/** The step with its words as far as the build decides them; a line that hangs on a method waits for it. */
+function asStep(row: Omit<StepRow, 'part'> & { readonly part: PartId }, build: Build): Step {
+  return { ...wordless(row), ...textSaid(row, row.does, { build, chosen: new Map(), conditions: [] }) };
 }
 
 /** What a look has found keeps all that waits for it from being done, in this run as in the days after it. */
@@ -90,10 +96,8 @@ function madeFor(book: Book, kindId: KindId, build: Build): Practice {
     });
   const items = pages.flatMap((page) => page.items).map((item) => placed(kind, item));
   const itemIds = new Set<CareItemId>(items.map(({ id }) => id));
-  const steps = pages
-    .flatMap((page) => page.steps)
-    .filter(({ item }) => itemIds.has(item))
-    .map((step) => withBlocked(placed(kind, step), items));
+  const rows = pages.flatMap((page) => page.steps).filter(({ item }) => itemIds.has(item));
+  const steps = rows.map((row) => withBlocked(asStep(placed(kind, row), build), items));
   const practice: Practice = {
     kind,
     build,
@@ -103,6 +107,7 @@ function madeFor(book: Book, kindId: KindId, build: Build): Practice {
     steps,
     chain: steps,
     book: steps,
+    lines: new Map(rows.filter(hangsOnMore).map((row) => [row.id, row])),
     off: new Map(),
     thirst: 1,
     neverDos: pages.flatMap((page) => page.neverDos),

@@ -16,43 +16,69 @@ import type { Build } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
 import type { StepWords } from '#core/book/method.ts';
+import { SAID_OF_A_STEP, type StepText, type Words } from '#core/book/words.ts';
+import { conditionsIn, inTurn, isSaid, textSaid, wordless, type Saying } from '#core/methods/said-step.ts';
+import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { MethodChoices, MethodContext, MethodSetting } from '#core/book/method-setting.ts';
 
 const variants = new WeakMap<Step, Map<string, Step>>();
 
 /** One object for each way a step is said and placed, so that what is worked out from a step can be kept with it. */
-function variantOf(step: Step, otherwise: Pick<Step, 'heading' | 'does'>, how: string, later: readonly StepId[]): Step {
-  const key = [otherwise.heading, JSON.stringify(otherwise.does), how, ...later].join('|');
+function variantOf(step: Step, otherwise: Partial<Step>): Step {
+  const key = JSON.stringify(otherwise);
   const mine = variants.get(step) ?? new Map<string, Step>();
   const known = mine.get(key);
   if (known) return known;
-  const made: Step = {
-    ...step,
-    ...otherwise,
-    ...(how === '' ? {} : { how }),
-    ...(later.length === 0 ? {} : { laterThan: later }),
-  };
+  const made: Step = { ...wordless(step), ...otherwise };
   variants.set(step, mine.set(key, made));
   return made;
 }
 
 /** What the methods say of each step, in their order. */
-function wordsOf(methods: readonly MethodInForce[]): ReadonlyMap<StepId, readonly StepWords[]> {
+function wordsOf(methods: readonly MethodInForce[], saying: Saying): ReadonlyMap<StepId, readonly StepWords[]> {
   const words = new Map<StepId, StepWords[]>();
   for (const { effects } of methods)
-    for (const [id, otherwise] of entriesOf<StepId, StepWords>(effects.says ?? {}))
-      words.set(id, [...(words.get(id) ?? []), otherwise]);
+    for (const [id, otherwise] of entriesOf<StepId, StepWords | readonly StepWords[]>(effects.says ?? {}))
+      for (const one of [otherwise].flat())
+        if (isSaid(one.when, saying)) words.set(id, [...(words.get(id) ?? []), one]);
   return words;
 }
 
-/** The step as these methods say it: their heading instead of the book's, their hows after the book's own. */
-function said(step: Step, words: readonly StepWords[], later: readonly StepId[]): Step {
-  if (words.length === 0 && later.length === 0) return step;
-  const heading = words.findLast((one) => one.heading !== undefined)?.heading ?? step.heading;
-  const how = [step.how, ...words.map((one) => one.how)].filter((one) => one !== undefined).join(' ');
-  const does = words.findLast((one) => one.does !== undefined)?.does ?? step.does;
-  return variantOf(step, { heading, does }, how, later);
+/** What is known of one step: its own lines, what the methods say of it and which steps they put before it. */
+type Otherwise = {
+  readonly lines: StepText | undefined;
+  readonly words: readonly StepWords[];
+  readonly later: readonly StepId[];
+};
+
+/** The step as these methods say it: their whole step instead of the book's, their lines after its own. */
+function said(step: Step, { lines, words, later }: Otherwise, saying: Saying): Step {
+  if (words.length === 0 && later.length === 0 && lines === undefined) return step;
+  const { heading, does, ...text } = words.findLast(({ whole }) => whole !== undefined)?.whole ?? {
+    ...(lines ?? step),
+    heading: step.heading,
+    does: step.does,
+  };
+  const added = words.flatMap(({ adds }) => adds ?? []);
+  const all = Object.fromEntries(
+    SAID_OF_A_STEP.map((one) => [
+      one,
+      added.reduce((first: Words | undefined, then) => inTurn(first, then[one]), text[one]),
+    ]),
+  ) as StepText;
+  return variantOf(step, {
+    heading,
+    does,
+    ...textSaid(all, does, saying),
+    ...(later.length === 0 ? {} : { laterThan: later }),
+  });
 }
+
+/** The conditions that any line of this practice hangs on, of those in force. */
+const conditionsSaid = ({ lines }: Practice, inForce: readonly ConditionId[]): ConditionId[] => {
+  const asked = new Set([...lines.values()].flatMap(conditionsIn));
+  return inForce.filter((one) => asked.has(one));
+};
 
 /** Which steps a method puts before each step. */
 function orderOf(methods: readonly MethodInForce[]): ReadonlyMap<StepId, readonly StepId[]> {
@@ -86,7 +112,8 @@ const made = new WeakMap<Practice, Map<string, Practice>>();
 export function practiceUnder(practice: Practice, { choices, context }: MethodSetting): Practice {
   const ids = asked.get(practice) ?? methodsFor(context.book, context.kind, context.build);
   asked.set(practice, ids);
-  const key = ids.map((id) => choiceInForce(id, choices, context)).join(' ');
+  const conditions = conditionsSaid(practice, context.conditions);
+  const key = [...ids.map((id) => choiceInForce(id, choices, context)), ...conditions].join(' ');
   const known = made.get(practice)?.get(key);
   if (known) return known;
   const methods = methodsInForce(choices, context);
@@ -96,8 +123,15 @@ export function practiceUnder(practice: Practice, { choices, context }: MethodSe
     methods.flatMap((method) => (method.effects.off ?? []).map((item) => [item, method] as const)),
   );
   const order = orderOf(methods);
-  const words = wordsOf(methods);
-  const book = practice.book.map((step) => said(step, words.get(step.id) ?? [], order.get(step.id) ?? []));
+  const saying: Saying = { build: practice.build, chosen, conditions };
+  const words = wordsOf(methods, saying);
+  const book = practice.book.map((step) =>
+    said(
+      step,
+      { lines: practice.lines.get(step.id), words: words.get(step.id) ?? [], later: order.get(step.id) ?? [] },
+      saying,
+    ),
+  );
   const chain = book.filter((step) => belongsTo(step, chosen));
   const under: Practice = {
     ...practice,

@@ -19,6 +19,7 @@ const LEFT_BY_A_SKIP: ReadonlySet<RuleId> = new Set<RuleId>([
   'not-wet',
   'not-sour',
   'can-be-drawn-back',
+  'was-shut',
 ]);
 
 /** What became of a plan's "no order is shorter": looked at again, or not claimed. */

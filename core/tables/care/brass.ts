@@ -146,7 +146,7 @@ export const brass: Page = {
       item: 'wind/look-over',
       part: 'the-bore',
       heading: 'Look for dents and for pinkish spots',
-      how: 'Look at the slides, the valve casings and the mouthpipe. The end of the mouthpiece is round.',
+      how: 'Turn it in the light and look along every tube. The end of the mouthpiece is round.',
       look: {
         question: 'Is anything dented or pink?',
         answers: [

@@ -9,3 +9,5 @@ export const HOLD_THE_LEG = 'Hold the leg you are brushing, and never squeeze th
 export const DRY_OILY_CLOTHS = 'Dry oily cloths flat outdoors before you bin them.';
 export const BLADES_CRACK = 'Never squeeze, twist or clip a dry reed. It cracks at once.';
 export const CORK_ONLY = 'Grease the cork only. On the metal neck tenon grease collects grit.';
+/** A trombone's legs are also what its slide is wrongly lifted by. */
+export const LEG_NO_HANDLE = 'Hold the leg you are brushing. Never squeeze the two legs or use one as a handle.';

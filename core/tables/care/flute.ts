@@ -2,6 +2,12 @@ import { draw, hold, join, part, take, toAndFro, wipe } from '#core/book/deed.ts
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
+/** On heads of metal; a piccolo of wood or plastic has its blow hole cut into it. */
+const PLATE_SOLDERED = [
+  { say: 'Plate and riser are soldered on.', when: { build: { body: ['metal'] } } },
+  { say: 'Plate and riser are soldered on.', when: { build: { finish: ['silver', 'nickel-silver'] } } },
+] as const;
+
 /** The metal flute and, with its own page, the piccolo. Minutes per step are estimates. */
 export const flute: Page = {
   id: 'flute',
@@ -68,7 +74,10 @@ export const flute: Page = {
       item: 'flute/join',
       part: 'head-joint',
       heading: 'Wipe the tenon clean',
-      how: 'A corked tenon takes a trace of grease, a metal one none.',
+      how: [
+        { say: 'Its cork takes a trace of grease when it is dry.', when: { build: { tenons: ['cork'] } } },
+        { say: 'Put no grease on the metal.', when: { build: { tenons: ['metal'] } } },
+      ],
       minutes: 0.2,
       after: [],
       needs: ['hands-ready', 'case-open'],
@@ -101,7 +110,7 @@ export const flute: Page = {
       minutes: 0.1,
       after: ['flute/wipe-tenons', 'flute/wipe-piccolo-tenon'],
       needs: ['hands-ready', 'case-open', 'warmed'],
-      why: 'Plate and riser are soldered on.',
+      why: PLATE_SOLDERED,
       cautions: ['Never hold it by the lip plate.'],
       alone: { only: ['head-joint'] },
       does: [take('head-joint')],
@@ -116,7 +125,7 @@ export const flute: Page = {
       minutes: 0.2,
       after: ['flute/wipe-tenons', 'flute/wipe-piccolo-tenon', 'flute/hold-body'],
       needs: ['warmed'],
-      why: 'A tilted tenon cuts its socket. Plate and riser are soldered on.',
+      why: ['A tilted tenon cuts its socket.', ...PLATE_SOLDERED],
       cautions: ['Never hold it by the lip plate.'],
       does: [join('head-joint', 'body')],
       mark: 'general',
@@ -207,7 +216,7 @@ export const flute: Page = {
       reaches: ['bore-dry', 'swab-used'],
       must: true,
       harm: 'the pads sit in damp',
-      cautions: ['No water stays in a wooden one.'],
+      cautions: [{ say: 'No water stays in the wood.', when: { build: { body: ['wood'] } } }],
       supplies: ['silk cloth on its rod'],
       thread: { in: 'body', out: 'body' },
       does: [draw('body')],
@@ -271,7 +280,10 @@ export const flute: Page = {
       after: ['flute/wipe-after'],
       when: { body: ['wood', 'metal', 'plastic'] },
       harm: 'a film grows where the lips go',
-      cautions: ['Use no alcohol on wood or plastic.'],
+      cautions: [
+        { say: 'Use no alcohol on wood.', when: { build: { body: ['wood'] } } },
+        { say: 'Use no alcohol on plastic.', when: { build: { body: ['plastic'] } } },
+      ],
       uses: [{ agent: 'cool-water', on: 'lip-plate' }],
       does: [wipe('lip-plate')],
       supplies: ['lint-free cloth'],

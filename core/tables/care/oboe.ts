@@ -69,7 +69,7 @@ export const oboe: Page = {
       item: 'oboe/join',
       part: 'upper-joint',
       heading: 'Put the upper and lower joints together',
-      how: 'Rock them on with short turns left and right, hands on the wood. Bring the links into line only at the end.',
+      how: 'Rock them on with short turns left and right, hands clear of the keys. Bring the links into line only at the end.',
       minutes: 0.4,
       after: [],
       needs: ['hands-ready', 'case-open', 'corks-ready', 'reed-wetting'],
@@ -169,7 +169,13 @@ export const oboe: Page = {
       item: 'oboe/swab-bore',
       part: 'lower-joint',
       heading: 'Swab the lower joint, in at the wide end',
-      how: 'Feel the cords for knots first. Draw gently; a cord at both ends lets you go back.',
+      how: [
+        {
+          say: 'Feel the cords for knots first. Draw gently; the tail cord lets you go back.',
+          when: { build: { swabTail: ['two-cords'] } },
+        },
+        { say: 'Feel the cord for knots first, and draw gently.', when: { build: { swabTail: ['no-tail'] } } },
+      ],
       minutes: 0.15,
       repeats: {
         kind: 'passes-by-water',
@@ -182,7 +188,13 @@ export const oboe: Page = {
       reaches: ['bore-dry', 'swab-used'],
       must: true,
       harm: 'the joint and its pads stay wet in a closed case',
-      cautions: ['Never force it. The tail cord draws it back.'],
+      cautions: [
+        { say: 'Never force it. The tail cord draws it back.', when: { build: { swabTail: ['two-cords'] } } },
+        {
+          say: 'Never force it. Without a tail cord a stuck swab goes to the bench.',
+          when: { build: { swabTail: ['no-tail'] } },
+        },
+      ],
       supplies: ['swab'],
       thread: { in: 'lower-joint', out: 'lower-joint' },
       does: [draw('lower-joint')],

@@ -23,7 +23,7 @@ import { rotaryTuba } from '#core/tables/care/rotary-tuba.ts';
 import { bathOf, keysTake } from '#core/tables/care/sizes.ts';
 import { saxophoneInOne } from '#core/tables/care/saxophone-in-one.ts';
 import { saxophone } from '#core/tables/care/saxophone.ts';
-import { singleReed } from '#core/tables/care/single-reed.ts';
+import { OLD_RUBBER, singleReed } from '#core/tables/care/single-reed.ts';
 import { sousaphone } from '#core/tables/care/sousaphone.ts';
 import { swab } from '#core/tables/care/swab.ts';
 import { tenons } from '#core/tables/care/tenons.ts';
@@ -143,9 +143,17 @@ const pipesOnTheWay: PageUse = {
 /** Keys by their number: few on a piccolo, many and far apart on a baritone saxophone. */
 const keyedOf = (minutes: number): PageUse => ({ page: keyed, says: keysTake(minutes) });
 const keyedSaxophone = (minutes: number): PageUse => ({ ...keyedOf(minutes), without: ['keyed/prop-open'] });
+const HELD_BY_THREAD = 'Hold it by its thread. Blow it out, wipe it and lay it in a case with air holes.';
+/** Reeds without a cork, which sit on a bocal and in no well. */
+const ON_BOCAL = {
+  'double-reed/reed-off': { how: HELD_BY_THREAD, harm: 'the blades split, or the tube tears at its wires' },
+  'double-reed/dry-crowed': { how: HELD_BY_THREAD },
+} as const satisfies PageUse['says'];
+const doubleReedOnBocal: PageUse = { page: doubleReed, says: ON_BOCAL };
 const doubleReedBassoon: PageUse = {
   page: doubleReed,
   says: {
+    ...ON_BOCAL,
     'double-reed/into-cup': {
       how: 'They soak while you do the rest, right through, thread and back too.',
       // A bassoon reed is thicker: 5 at the least, 10 as a rule, 20 at the most (estimates of the practice book).
@@ -164,7 +172,10 @@ const singleReedUncorked: PageUse = {
   says: {
     'single-reed/soak-mouthpiece': {
       heading: 'Soak the mouthpiece in mild acid',
-      how: 'Use vinegar, lemon or mouthwash without alcohol, cool. On old hard rubber watch it, and stop after 3 minutes: it may discolour.',
+      how: [
+        'Use vinegar, lemon or mouthwash without alcohol, cool.',
+        { say: OLD_RUBBER, when: { build: { mouthpiece: ['hard-rubber'] } } },
+      ],
       cautions: ['Never use it together with bleach or peroxide.'],
     },
   },
@@ -248,7 +259,7 @@ export const PAGES_OF = {
     tenons,
     inWoodDrawn,
     inWoodByFeather,
-    doubleReed,
+    doubleReedOnBocal,
     oboeJoints,
     corAnglais,
   ),

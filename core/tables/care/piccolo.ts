@@ -26,7 +26,7 @@ export const piccolo: Page = {
       after: [],
       needs: ['hands-ready'],
       reaches: ['warmed'],
-      harm: 'the wood can crack',
+      harm: [{ say: 'the wood can crack', when: { build: { body: ['wood'] } } }, 'it plays flat and gurgles'],
       does: [],
       mark: 'general',
     },

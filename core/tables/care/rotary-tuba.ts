@@ -101,7 +101,7 @@ export const rotaryTuba: Page = {
       item: 'rotary-tuba/flush',
       part: 'valve-slides',
       heading: 'Turn it over until it drips no more',
-      how: 'Hold the valves open. The rest comes out through the pulled slides.',
+      how: 'Hold the valves open. Let the rest out through each slide in turn.',
       minutes: 3,
       after: ['rotary-tuba/rinse-again'],
       reaches: ['washed', 'bore-dry'],

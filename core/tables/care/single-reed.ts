@@ -2,6 +2,9 @@ import { cover, dry, free, join, liftOut, look, rinse, soak, stow, wash, wipe } 
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 
+/** Rubber that has greyed in the light does not bear acid long (practice). */
+export const OLD_RUBBER = 'On old hard rubber watch it, and stop after 3 minutes: it may discolour.';
+
 /** Reed, ligature and mouthpiece of clarinets and saxophones. Minutes per step are estimates. */
 export const singleReed: Page = {
   id: 'single-reed',
@@ -173,8 +176,22 @@ export const singleReed: Page = {
       needs: ['reed-off', 'mouthpiece-off', 'mouthpiece-dry'],
       reaches: ['washed'],
       harm: 'a film grows where the lips go',
-      cautions: ['Never use hot or boiling water. It warps and discolours the mouthpiece.'],
-      supplies: ['dish soap', 'mouthpiece brush'],
+      cautions: [
+        {
+          say: 'Never use hot or boiling water. It warps and discolours the mouthpiece.',
+          when: { build: { mouthpiece: ['hard-rubber', 'plastic'] } },
+        },
+        { say: 'Never use hot or boiling water. Glass cracks.', when: { build: { mouthpiece: ['glass'] } } },
+        {
+          say: 'Never use hot or boiling water. It takes the plating and burns you.',
+          when: { build: { mouthpiece: ['metal'] } },
+        },
+      ],
+      supplies: [
+        { say: 'dish soap', when: { method: { id: 'mouthpiece-wash-with', choices: ['soap'] } } },
+        { say: 'mouthpiece brush', when: { method: { id: 'mouthpiece-wash-tool', choices: ['soft-brush'] } } },
+        { say: 'cotton buds', when: { method: { id: 'mouthpiece-wash-tool', choices: ['no-brush'] } } },
+      ],
       uses: [
         { agent: 'dish-soap', on: 'mouthpiece' },
         { agent: 'cool-water', on: 'mouthpiece' },
@@ -187,12 +204,15 @@ export const singleReed: Page = {
       item: 'single-reed/mouthpiece-soak',
       part: 'mouthpiece',
       heading: 'Soak the mouthpiece in mild acid, cork out',
-      how: 'Use vinegar, lemon or mouthwash without alcohol, cool, up to just below the cork. On old hard rubber watch it, and stop after 3 minutes: it may discolour.',
+      how: [
+        'Use vinegar, lemon or mouthwash without alcohol, cool, up to just below the cork.',
+        { say: OLD_RUBBER, when: { build: { mouthpiece: ['hard-rubber'] } } },
+      ],
       minutes: 0.7,
       wait: {
         minutes: estimate(10),
         most: estimate(12),
-        why: 'the acid works on the lime; old hard rubber about 3 min and watched',
+        why: 'the acid works on the lime',
         until: ['single-reed/rinse-soaked'],
       },
       after: ['single-reed/brush-mouthpiece'],
@@ -213,7 +233,10 @@ export const singleReed: Page = {
       after: ['single-reed/soak-mouthpiece'],
       reaches: ['washed'],
       must: true,
-      harm: 'acid left on it discolours the rubber',
+      harm: [
+        { say: 'acid left on it discolours the rubber', when: { build: { mouthpiece: ['hard-rubber'] } } },
+        'acid left on it goes to your lips',
+      ],
       uses: [{ agent: 'cool-water', on: 'mouthpiece' }],
       does: [liftOut('mouthpiece'), rinse('mouthpiece'), dry('mouthpiece')],
       mark: 'practice',

@@ -14,6 +14,7 @@ import {
   wipe,
   work,
 } from '#core/book/deed.ts';
+import { LEG_NO_HANDLE } from '#core/tables/care/cautions.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, general, practice } from '#core/explain/explained.ts';
 
@@ -110,8 +111,8 @@ export const trombone: Page = {
       id: 'trombone/lock-lift',
       item: 'trombone/join',
       part: 'hand-slide',
-      heading: 'Lock the slide and lift it by both braces',
-      how: 'Try the lock before you lift.',
+      heading: 'Lift the locked slide by both braces',
+      how: 'Try before you lift whether it is locked.',
       minutes: 0.2,
       after: [],
       needs: ['hands-ready', 'case-open'],
@@ -212,14 +213,11 @@ export const trombone: Page = {
       item: 'trombone/mouthpipe-brush',
       part: 'hand-slide',
       heading: 'Brush the mouthpipe under running water',
-      how: 'Take the outer slide off and brush the upper inner leg. Use lukewarm water and dry it. Lock the slide as you join it, then lubricate it.',
+      how: 'Unlock the slide, take the outer slide off and brush the upper inner leg. Rinse it with lukewarm water and dry it. Join and lock the slide, then lubricate it.',
       minutes: 3,
       after: ['brass/mouthpiece-off', 'trombone/bell-section-off'],
       harm: 'the tone goes stuffy and red rot begins',
-      cautions: [
-        'Hold the leg you are brushing. Never squeeze the two legs or use one as a handle.',
-        'If the slide is stuck, do not pull. It goes to the bench.',
-      ],
+      cautions: [LEG_NO_HANDLE, 'If the slide is stuck, do not pull. It goes to the bench.'],
       supplies: ['flexible brush'],
       uses: [
         { agent: 'flexible-brush', on: 'hand-slide' },
@@ -227,11 +225,13 @@ export const trombone: Page = {
       ],
       alsoDoes: ['trombone/slide-oil'],
       does: [
+        open('slide-lock'),
         part('outer-slide', 'hand-slide'),
         rinse('hand-slide'),
         brush('hand-slide'),
         dry('hand-slide'),
         join('outer-slide', 'hand-slide'),
+        shut('slide-lock'),
         grease('hand-slide'),
       ],
       needs: ['washed'],
@@ -264,7 +264,7 @@ export const trombone: Page = {
       item: 'trombone/bath',
       part: 'bell',
       heading: 'Lay all the parts in the tub, one by one',
-      how: 'Add a little dish soap, and take the hand slide apart.',
+      how: 'Unlock the hand slide, take it apart, pull the tuning slide, and add a little dish soap.',
       minutes: 4,
       after: ['trombone/bath-try'],
       cautions: ['Lukewarm, never hot.', 'A bath cleans and does not disinfect.'],
@@ -275,6 +275,7 @@ export const trombone: Page = {
       ],
       does: [
         part('tuning-slide', 'bell'),
+        open('slide-lock'),
         part('outer-slide', 'hand-slide'),
         soak('tuning-slide', 'water'),
         soak('mouthpiece', 'water'),
@@ -293,7 +294,6 @@ export const trombone: Page = {
       how: 'Lower it into the water slowly.',
       minutes: 1,
       after: ['trombone/bath-tub'],
-      why: 'An air pocket stays dirty.',
       harm: 'an air pocket stays dirty',
       does: [],
       mark: 'practice',
@@ -307,7 +307,7 @@ export const trombone: Page = {
       minutes: 6,
       after: ['trombone/bath-fill-outer'],
       harm: 'scale stays in',
-      cautions: ['Hold the leg you are brushing. Never squeeze the two legs or use one as a handle.'],
+      cautions: [LEG_NO_HANDLE],
       supplies: ['flexible brush'],
       alsoDoes: ['trombone/mouthpipe-brush', 'brass/mouthpiece-wash'],
       uses: [
@@ -336,7 +336,7 @@ export const trombone: Page = {
       item: 'trombone/bath',
       part: 'hand-slide',
       heading: 'Rinse part by part, outside too',
-      how: 'Pump the slides under water.',
+      how: 'Lift each out of the tub, and pump the slides under water.',
       minutes: 3,
       after: ['trombone/bath-cloth'],
       must: true,
@@ -364,12 +364,12 @@ export const trombone: Page = {
       item: 'trombone/bath',
       part: 'hand-slide',
       heading: 'Join the hand slide and lock it',
-      how: 'Keep it locked while you join it.',
+      how: 'Hold both by their braces, and let go of neither until the lock has caught.',
       minutes: 0.5,
       after: ['trombone/bath-rinse'],
       must: true,
       harm: 'the outer slide runs out',
-      does: [join('outer-slide', 'hand-slide')],
+      does: [join('outer-slide', 'hand-slide'), shut('slide-lock')],
       mark: 'practice',
     },
     {

@@ -1,12 +1,24 @@
-import { cover, grease, join, part } from '#core/book/deed.ts';
+import { brush, cover, free, grease, join, part, shut, stow, toAndFro } from '#core/book/deed.ts';
 import { estimate } from '#core/explain/explained.ts';
-import type { Method } from '#core/book/method.ts';
+import type { Method, WholeStep } from '#core/book/method.ts';
+import { IF_IT_BINDS } from '#core/tables/care/cautions.ts';
 import { KEYED, SAXOPHONES, SINGLE_REEDS, SWABBED, WIDE_SAXOPHONES } from '#core/tables/instruments/kind-groups.ts';
 import { all, always, neckComesOff, tougherPads } from '#core/tables/methods/asked-of.ts';
 
 /** Solvents on a pad seat are for metal bodies; a piccolo may be of wood or plastic. */
 const METAL_BODIES = [...SAXOPHONES, 'flute'] as const;
 const CAPPED = 'the reed dries in a wave and breeds germs, and the mouthpiece behind it stays wet';
+
+const NECK_LOOSE = 'the octave key is bent by the next morning';
+const PULL_THROUGH = ['pull-through'] as const;
+const ROLLS_ABOUT = 'the mouthpiece rolls about in the case';
+/** The mouthpiece with the reed left on it, under its cap. */
+const CAPPED_STOWED: WholeStep = {
+  heading: 'Lay the capped mouthpiece in its place',
+  how: 'The cap stays on.',
+  harm: ROLLS_ABOUT,
+  does: [stow('mouthpiece')],
+};
 
 /** What is done at once when the playing is over. */
 export const AFTER_PLAYING = {
@@ -27,14 +39,21 @@ export const AFTER_PLAYING = {
         ],
         says: {
           'bamboo-flute/tape': {
-            heading: 'Part it, and tape the tenon',
-            how: 'Tap its knuckles until the halves come loose. Put a turn of clear tape on the tenon, smooth it down, and join them by their marks.',
-            does: [part('lower-half', 'top-half'), join('lower-half', 'top-half')],
+            whole: {
+              heading: 'Part it, and tape the tenon',
+              how: 'Tap the knuckles of the joint until the halves come loose. Smooth a turn of clear tape down on the tenon. Join the halves by their marks.',
+              supplies: ['clear tape'],
+              does: [part('lower-half', 'top-half'), join('lower-half', 'top-half')],
+            },
           },
           'bamboo-flute/ease': {
-            heading: 'Part it, and grease the tenon a trace',
-            how: 'Tap its knuckles until the halves come loose. Rub a trace of light grease in until nothing stands on it, and join them by their marks.',
-            does: [part('lower-half', 'top-half'), grease('tenons'), join('lower-half', 'top-half')],
+            whole: {
+              heading: 'Part it, and grease the tenon a trace',
+              how: 'Tap the knuckles of the joint until the halves come loose. Rub light grease in until nothing stands on it. Join the halves by their marks.',
+              cautions: ['Only a trace.'],
+              supplies: ['light grease'],
+              does: [part('lower-half', 'top-half'), grease('tenons'), join('lower-half', 'top-half')],
+            },
           },
         },
       },
@@ -79,7 +98,7 @@ export const AFTER_PLAYING = {
           ['saxophone/mouthpiece-off', 'saxophone/pull-through-neck'],
           ['saxophone/unhook', 'saxophone/pull-through-neck'],
         ],
-        says: { 'saxophone/unhook': { how: 'Do this before you tip it. The strap would pull it over.' } },
+        says: { 'saxophone/unhook': { adds: { how: 'Do this before you tip it. The strap would pull it over.' } } },
         notWith: { method: 'swab-cloth', choices: ['cored'], why: 'a cored swab never goes through the neck' },
         cost: 'the neck gets no cloth of its own',
       },
@@ -158,7 +177,7 @@ export const AFTER_PLAYING = {
         mark: 'practice',
         off: ['saxophone/swab-body'],
         says: {
-          'saxophone/swab-mouthpiece': { how: 'A paper towel does as well.' },
+          'saxophone/swab-mouthpiece': { adds: { how: 'A paper towel does as well.' } },
         },
         notWith: {
           method: 'sax-swab-path',
@@ -195,10 +214,26 @@ export const AFTER_PLAYING = {
         words: 'back on the neck, in a pouch',
         mark: 'practice',
         says: {
-          'saxophone/cap-mouthpiece': {
-            heading: 'Put the mouthpiece back on the dry neck',
-            does: [join('mouthpiece', 'neck'), cover('mouthpiece')],
-          },
+          'saxophone/cap-mouthpiece': [
+            {
+              when: { method: { id: 'reed-after-playing', choices: ['off'] } },
+              whole: {
+                heading: 'Put the mouthpiece back on the dry neck',
+                how: 'Turn it on gently. Then slide ligature and cap on, clear of the tip: a rammed cap chips it.',
+                harm: 'the bare tip is knocked in the case',
+                does: [join('mouthpiece', 'neck'), cover('mouthpiece')],
+              },
+            },
+            {
+              when: { method: { id: 'reed-after-playing', choices: ['capped'] } },
+              whole: {
+                heading: 'Put the capped mouthpiece back on the neck',
+                how: 'The neck is dry by now. Turn the mouthpiece on gently; its cap stays on.',
+                harm: 'it rolls about in the case',
+                does: [join('mouthpiece', 'neck')],
+              },
+            },
+          ],
         },
         order: [
           ['saxophone/swab-neck', 'saxophone/cap-mouthpiece'],
@@ -218,12 +253,30 @@ export const AFTER_PLAYING = {
       slot: {
         words: 'in its own place in the case',
         mark: 'practice',
-        says: { 'saxophone/neck-stowed': { heading: 'Stow the neck in its own slot' } },
+        says: {
+          'saxophone/neck-stowed': {
+            whole: {
+              heading: 'Stow the neck in its own slot',
+              how: 'Nothing lies on its octave key.',
+              harm: NECK_LOOSE,
+              does: [stow('neck')],
+            },
+          },
+        },
       },
       'sleeve-in-bell': {
         words: 'in a soft sleeve, laid in the bell',
         mark: 'practice',
-        says: { 'saxophone/neck-stowed': { heading: 'Lay the neck in its sleeve into the bell' } },
+        says: {
+          'saxophone/neck-stowed': {
+            whole: {
+              heading: 'Lay the neck in its sleeve into the bell',
+              how: 'Nothing lies on its octave key.',
+              harm: NECK_LOOSE,
+              does: [stow('neck')],
+            },
+          },
+        },
       },
     },
     usual: always('slot', 'as long as the shake test is silent; a neck that can roll spoils the octave key'),
@@ -247,10 +300,10 @@ export const AFTER_PLAYING = {
           why: 'a cored swab never goes through the neck',
         },
         says: {
-          'saxophone/swab-mouthpiece': { how: 'Use a thin cloth here, and not the swab with a core.' },
-          'saxophone/swab-neck': { how: 'Use a thin cloth here, and not the swab with a core.' },
-          'saxophone/swab-body-pass': { how: 'The swab with a core goes through the body only.' },
-          'saxophone/swab-body-down': { how: 'The swab with a core goes through the body only.' },
+          'saxophone/swab-mouthpiece': { adds: { how: 'Use a thin cloth here, and not the swab with a core.' } },
+          'saxophone/swab-neck': { adds: { how: 'Use a thin cloth here, and not the swab with a core.' } },
+          'saxophone/swab-body-pass': { adds: { how: 'The swab with a core goes through the body only.' } },
+          'saxophone/swab-body-down': { adds: { how: 'The swab with a core goes through the body only.' } },
         },
         cost: 'never through mouthpiece or neck: it sticks, and getting it out is the bench’s',
       },
@@ -316,24 +369,52 @@ export const AFTER_PLAYING = {
           why: 'the pull out at the mouthpiece needs the reed off first',
         },
         says: {
-          'clarinet/cap-with-mouthpiece': { heading: 'Put the capped mouthpiece in its place' },
-          'bass-clarinet/cap-with-mouthpiece': { heading: 'Stow the capped mouthpiece and the spike' },
-          'saxophone/cap-mouthpiece': { heading: 'Put the capped mouthpiece in its place' },
+          'clarinet/cap-with-mouthpiece': { whole: CAPPED_STOWED },
+          'bass-clarinet/cap-with-mouthpiece': {
+            whole: {
+              heading: 'Stow the capped mouthpiece and the spike',
+              how: 'Each has its own place. The cap stays on.',
+              harm: ROLLS_ABOUT,
+              does: [stow('mouthpiece'), shut('spike')],
+            },
+          },
+          'saxophone/cap-mouthpiece': {
+            when: { method: { id: 'sax-mouthpiece-stowed', choices: ['off-capped'] } },
+            whole: CAPPED_STOWED,
+          },
           'saxophone/mouthpiece-off': {
-            heading: 'Take the capped mouthpiece off the neck',
-            does: [part('mouthpiece', 'neck')],
+            whole: {
+              heading: 'Take the capped mouthpiece off the neck',
+              how: 'Turn it off with small turns and do not lever. Its cap stays on.',
+              why: {
+                say: 'The cork recovers.',
+                when: { method: { id: 'sax-mouthpiece-stowed', choices: ['off-capped'] } },
+              },
+              harm: 'the cork stays pressed and the neck wet',
+              does: [part('mouthpiece', 'neck')],
+            },
           },
           'clarinet/mouthpiece-to-barrel': {
-            heading: 'Put the capped mouthpiece on the barrel',
-            does: [join('mouthpiece', 'barrel')],
+            whole: {
+              heading: 'Put the capped mouthpiece on the barrel',
+              how: 'The cap stays on. The barrel has no front: any way round is right.',
+              does: [join('mouthpiece', 'barrel')],
+            },
           },
           'bass-clarinet/mouthpiece-on': {
-            heading: 'Put the capped mouthpiece on the neck',
-            does: [join('mouthpiece', 'neck')],
+            whole: {
+              heading: 'Put the capped mouthpiece on the neck',
+              how: 'The cap stays on. The flat side of the mouthpiece looks down.',
+              does: [join('mouthpiece', 'neck')],
+            },
           },
           'saxophone/mouthpiece-on': {
-            heading: 'Turn the capped mouthpiece onto the neck',
-            does: [join('mouthpiece', 'neck')],
+            whole: {
+              heading: 'Turn the capped mouthpiece onto the neck',
+              how: 'The cap stays on. The tuner decides how deep it sits; then keep that mark.',
+              cautions: ['Do not squeeze the octave key.'],
+              does: [join('mouthpiece', 'neck')],
+            },
           },
         },
         cost: CAPPED,
@@ -351,8 +432,24 @@ export const AFTER_PLAYING = {
         words: 'with a bocal brush, gently',
         mark: 'practice',
         says: {
-          'bassoon/swab-bocal': { heading: 'Brush the bocal gently and blow it through' },
-          'cor-anglais/swab-bocal': { heading: 'Blow the bocal out and brush it gently' },
+          'bassoon/swab-bocal': {
+            whole: {
+              heading: 'Brush the bocal gently and blow it through',
+              how: 'Move a soft bocal brush in and out from the corked end, as far as it slides by itself. Then blow.',
+              harm: 'scale grows in the bocal and stops the vent',
+              supplies: ['bocal brush'],
+              does: [toAndFro('bocal')],
+            },
+          },
+          'cor-anglais/swab-bocal': {
+            whole: {
+              heading: 'Blow the bocal out and brush it gently',
+              how: 'Blow it out first, then move a soft bocal brush in and out.',
+              harm: 'scale grows in the bocal',
+              supplies: ['bocal brush'],
+              does: [toAndFro('bocal')],
+            },
+          },
         },
       },
     },
@@ -368,8 +465,8 @@ export const AFTER_PLAYING = {
         words: 'blotted after hard evenings only',
         mark: 'practice',
         says: {
-          'keyed/blot-wet-pads': { how: 'Do it only after a long, wet evening.' },
-          'keyed/blot-wet-skin-pads': { how: 'Do it only after a long, wet evening.' },
+          'keyed/blot-wet-pads': { adds: { how: 'Do it only after a long, wet evening.' } },
+          'keyed/blot-wet-skin-pads': { adds: { how: 'Do it only after a long, wet evening.' } },
         },
         cost: 'a wet pad is left to dry by itself on ordinary days',
       },
@@ -408,10 +505,10 @@ export const AFTER_PLAYING = {
         mark: 'practice',
         says: {
           'keyed/blot-wet-pads': {
-            how: 'Press the pad shut, release it and lift the paper out: drawn out damp, it tears.',
+            adds: { how: 'Press the pad shut, release it and lift the paper out: drawn out damp, it tears.' },
           },
           'keyed/blot-every-pad': {
-            how: 'Press the pad shut, release it and lift the paper out: drawn out damp, it tears.',
+            adds: { how: 'Press the pad shut, release it and lift the paper out: drawn out damp, it tears.' },
           },
         },
       },
@@ -419,8 +516,8 @@ export const AFTER_PLAYING = {
         words: 'held a few seconds, drawn out under slight pressure',
         mark: 'practice',
         says: {
-          'keyed/blot-wet-pads': { how: 'Hold it a few seconds and draw it out under slight pressure.' },
-          'keyed/blot-every-pad': { how: 'Hold it a few seconds and draw it out under slight pressure.' },
+          'keyed/blot-wet-pads': { adds: { how: 'Hold it a few seconds and draw it out under slight pressure.' } },
+          'keyed/blot-every-pad': { adds: { how: 'Hold it a few seconds and draw it out under slight pressure.' } },
         },
         cost: 'damp paper tears and drags the pad',
       },
@@ -429,8 +526,8 @@ export const AFTER_PLAYING = {
         mark: 'practice',
         when: { pads: ['leather'] },
         says: {
-          'keyed/blot-wet-pads': { how: 'Slide it in and out under the pad.' },
-          'keyed/blot-every-pad': { how: 'Slide it in and out under the pad.' },
+          'keyed/blot-wet-pads': { adds: { how: 'Slide it in and out under the pad.' } },
+          'keyed/blot-every-pad': { adds: { how: 'Slide it in and out under the pad.' } },
         },
       },
       wipe: {
@@ -438,8 +535,8 @@ export const AFTER_PLAYING = {
         mark: 'practice',
         when: { pads: ['leather'] },
         says: {
-          'keyed/blot-wet-pads': { how: 'Stroke lightly under the pad.' },
-          'keyed/blot-every-pad': { how: 'Stroke lightly under the pad.' },
+          'keyed/blot-wet-pads': { adds: { how: 'Stroke lightly under the pad.' } },
+          'keyed/blot-every-pad': { adds: { how: 'Stroke lightly under the pad.' } },
         },
       },
     },
@@ -496,7 +593,9 @@ export const AFTER_PLAYING = {
         mark: 'practice',
         says: {
           'keyed/paper-sticky-pad': {
-            how: 'If it still sticks, a grown-up uses a drop of contact cleaner by an open window, without a flame.',
+            adds: {
+              how: 'If it still sticks, a grown-up uses a drop of contact cleaner by an open window, without a flame.',
+            },
           },
         },
         cost: 'flammable vapour: an adult, an open window, no flame; metal bodies only',
@@ -531,13 +630,53 @@ export const AFTER_PLAYING = {
         words: 'a pull-through',
         mark: 'practice',
         says: {
-          'highland-pipes/brush-blowpipe': { heading: 'Draw a pull-through through the blowpipe' },
-          'highland-pipes/brush-blowpipe-flap': {
-            heading: 'Pull a cloth through, easing past the flap',
+          'highland-pipes/brush-blowpipe': {
+            whole: {
+              heading: 'Draw a pull-through through the blowpipe',
+              how: 'If the mouthpiece is too narrow for the cloth, rinse it under the tap.',
+              harm: 'germs stay where your lips go',
+              cautions: [IF_IT_BINDS],
+              supplies: PULL_THROUGH,
+              does: [brush('blowpipe')],
+            },
           },
-          'highland-pipes/brush-blowpipe-stock': { heading: 'Pull a cloth through the blowpipe stock' },
-          'highland-pipes/brush-chanter-stock': { heading: 'Pull a cloth through the chanter stock' },
-          'highland-pipes/brush-stocks': { heading: 'Pull cloth through all stocks, see each reed' },
+          'highland-pipes/brush-blowpipe-flap': {
+            whole: {
+              heading: 'Pull a cloth through, easing past the flap',
+              how: 'Take the blowpipe out and go in from the mouth end. If the mouthpiece is too narrow, rinse it under the tap.',
+              harm: 'germs stay where your lips go',
+              cautions: ['Never bend the flap.', IF_IT_BINDS],
+              supplies: PULL_THROUGH,
+              does: [part('blowpipe', 'blowpipe-stock'), brush('blowpipe')],
+            },
+          },
+          'highland-pipes/brush-blowpipe-stock': {
+            whole: {
+              heading: 'Pull a cloth through the blowpipe stock',
+              how: 'Draw it through gently, and wipe the top of the stock.',
+              cautions: [IF_IT_BINDS],
+              supplies: PULL_THROUGH,
+              does: [brush('blowpipe-stock')],
+            },
+          },
+          'highland-pipes/brush-chanter-stock': {
+            whole: {
+              heading: 'Pull a cloth through the chanter stock',
+              how: 'Draw it through gently.',
+              cautions: [IF_IT_BINDS],
+              supplies: PULL_THROUGH,
+              does: [brush('chanter-stock')],
+            },
+          },
+          'highland-pipes/brush-stocks': {
+            whole: {
+              heading: 'Pull cloth through all stocks, see each reed',
+              how: 'Take each drone out of its stock and look at its reed. Draw the cloth through gently.',
+              cautions: [IF_IT_BINDS],
+              supplies: PULL_THROUGH,
+              does: [free('tenor-drones'), free('bass-drone'), brush('bag')],
+            },
+          },
         },
         cost: 'pull-throughs stick in narrow bores',
       },

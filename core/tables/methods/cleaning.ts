@@ -1,5 +1,6 @@
-import { brush, liftOut, part, rinse, soak } from '#core/book/deed.ts';
+import { brush, dry, hangUp, liftOut, open, part, rinse, soak, wash, wipe } from '#core/book/deed.ts';
 import type { Method } from '#core/book/method.ts';
+import { LEG_NO_HANDLE } from '#core/tables/care/cautions.ts';
 import {
   ALWAYS_PISTONS,
   BRASS,
@@ -33,13 +34,15 @@ export const CLEANING = {
         words: 'lukewarm water and a little soap',
         mark: 'practice',
         says: {
-          'single-reed/brush-mouthpiece': { how: 'Use lukewarm water and a little mild soap, and rinse it well.' },
+          'single-reed/brush-mouthpiece': {
+            adds: { how: 'Use lukewarm water and a little mild soap, and rinse it well.' },
+          },
         },
       },
       'plain-water': {
         words: 'lukewarm water alone',
         mark: 'practice',
-        says: { 'single-reed/brush-mouthpiece': { how: 'Use lukewarm water alone.' } },
+        says: { 'single-reed/brush-mouthpiece': { adds: { how: 'Use lukewarm water alone.' } } },
         cost: 'film comes off less well',
       },
     },
@@ -55,14 +58,14 @@ export const CLEANING = {
         mark: 'practice',
         says: {
           'single-reed/brush-mouthpiece': {
-            how: 'A soft brush with bristles at its tip reaches inside; no wire may touch.',
+            adds: { how: 'A soft brush with bristles at its tip reaches inside; no wire may touch.' },
           },
         },
       },
       'no-brush': {
         words: 'cloth or cotton bud',
         mark: 'practice',
-        says: { 'single-reed/brush-mouthpiece': { how: 'Use a cloth or a cotton bud, and no brush.' } },
+        says: { 'single-reed/brush-mouthpiece': { adds: { how: 'Use a cloth or a cotton bud, and no brush.' } } },
       },
     },
     usual: always('soft-brush', 'its bristles reach the end; wire never touches'),
@@ -86,14 +89,14 @@ export const CLEANING = {
       'keep-dry': {
         words: 'kept dry',
         mark: 'practice',
-        says: { 'single-reed/brush-mouthpiece': { how: 'Keep the cork dry.' } },
+        says: { 'single-reed/brush-mouthpiece': { adds: { how: 'Keep the cork dry.' } } },
       },
       'grease-thick-then-rinse': {
         words: 'cork greased thickly, quick rinse, never submerged',
         mark: 'one-voice',
         says: {
           'single-reed/brush-mouthpiece': {
-            how: 'Coat the cork thickly with grease, rinse quickly and never hold it under.',
+            adds: { how: 'Coat the cork thickly with grease, rinse quickly and never hold it under.' },
           },
         },
       },
@@ -149,7 +152,17 @@ export const CLEANING = {
       replace: {
         words: 'replaced instead of washed, about every 3 months',
         mark: 'estimate',
-        says: { 'swab/wash-cloth': { heading: 'Put a new swab in place of the worn one' } },
+        says: {
+          'swab/wash-cloth': {
+            whole: {
+              heading: 'Put a new swab in place of the worn one',
+              how: 'Hang the new one up where the old one hung. Take the chain or weight over only if it is covered.',
+              harm: 'old dirt goes back into the bore',
+              supplies: ['a new swab'],
+              does: [hangUp('swab')],
+            },
+          },
+        },
         cost: 'a new swab each time, and what was wiped up stays in the cloth until then',
       },
     },
@@ -176,7 +189,9 @@ export const CLEANING = {
         words: 'rarely with an impregnated brass cloth',
         mark: 'practice',
         says: {
-          'saxophone/clean-neck-tenon': { how: 'Where that is not enough, use the impregnated cloth and wipe it off.' },
+          'saxophone/clean-neck-tenon': {
+            adds: { how: 'Where that is not enough, use the impregnated cloth and wipe it off.' },
+          },
         },
         cost: 'it takes a little metal each time',
       },
@@ -185,7 +200,7 @@ export const CLEANING = {
         mark: 'practice',
         says: {
           'saxophone/clean-neck-tenon': {
-            how: 'Put a trace of polish on the cloth, wipe it off again and keep it off the cork.',
+            adds: { how: 'Put a trace of polish on the cloth, wipe it off again and keep it off the cork.' },
           },
         },
         cost: 'it leaves a film; the cork takes grease only',
@@ -204,7 +219,9 @@ export const CLEANING = {
         mark: 'practice',
         says: {
           'saxophone/clean-outside': {
-            how: 'Put a trace of furniture polish without silicone on the cloth, away from pads, felts and rods.',
+            adds: {
+              how: 'Put a trace of furniture polish without silicone on the cloth, away from pads, felts and rods.',
+            },
           },
         },
         cost: 'silicone fouls pads and hinders later lacquer work',
@@ -277,20 +294,20 @@ export const CLEANING = {
         words: 'cold',
         mark: 'one-voice',
         says: {
-          'piston-brass/bath-fill': { how: 'Use cold water.' },
-          'trombone/bath-tub': { how: 'Use cold water.' },
-          'horn/hose': { how: 'Use cold water.' },
-          'rotary-tuba/rinse': { how: 'Use cold water.' },
+          'piston-brass/bath-fill': { adds: { how: 'Use cold water.' } },
+          'trombone/bath-tub': { adds: { how: 'Use cold water.' } },
+          'horn/hose': { adds: { how: 'Use cold water.' } },
+          'rotary-tuba/rinse': { adds: { how: 'Use cold water.' } },
         },
       },
       lukewarm: {
         words: 'lukewarm',
         mark: 'practice',
         says: {
-          'piston-brass/bath-fill': { how: 'Use lukewarm water.' },
-          'trombone/bath-tub': { how: 'Use lukewarm water.' },
-          'horn/hose': { how: 'Use lukewarm water at most.' },
-          'rotary-tuba/rinse': { how: 'Use lukewarm water at most.' },
+          'piston-brass/bath-fill': { adds: { how: 'Use lukewarm water.' } },
+          'trombone/bath-tub': { adds: { how: 'Use lukewarm water.' } },
+          'horn/hose': { adds: { how: 'Use lukewarm water at most.' } },
+          'rotary-tuba/rinse': { adds: { how: 'Use lukewarm water at most.' } },
         },
       },
     },
@@ -319,9 +336,14 @@ export const CLEANING = {
         ],
         says: {
           'horn/slides-out': {
-            heading: 'Pull one slide at a time and put it back',
+            whole: {
+              heading: 'Pull the slides, one at a time',
+              how: 'Press its own valve. Brush, wipe and grease it as the next steps say, then pull the next one.',
+              why: 'Nothing is sucked tight, and none is exchanged.',
+              does: [part('every-slide', 'rotors')],
+            },
           },
-          'horn/grease-legs': { how: 'Put each back before the next, so that none is exchanged.' },
+          'horn/grease-legs': { adds: { how: 'Put each back before you pull the next.' } },
         },
         without: ['horn/rinse-slides'],
         cost: 'grease meets metal that has not been rinsed yet',
@@ -352,37 +374,60 @@ export const CLEANING = {
           'trombone/bath-rotor-oil',
         ],
         says: {
-          'horn/brush-mouthpipe': { how: 'The brush is barely damp: nothing may run on into the rotors.' },
-          'horn/dry-outside': { heading: 'Dry the outside' },
-          'rotary-tuba/brush': { how: 'The brush is barely damp: nothing may run on into the rotors.' },
+          'horn/brush-mouthpipe': { adds: { how: 'The brush is barely damp: nothing may run on into the rotors.' } },
+          'horn/dry-outside': {
+            whole: {
+              heading: 'Dry the outside',
+              how: 'Wipe until no drop is left.',
+              harm: 'water leaves spots',
+              supplies: ['a towel'],
+              does: [wipe('outside')],
+            },
+          },
+          'rotary-tuba/brush': { adds: { how: 'The brush is barely damp: nothing may run on into the rotors.' } },
           'trombone/bath-tub': {
-            heading: 'Lay the slides and mouthpiece in the tub',
-            how: 'The bell section stays out, because of its rotor.',
-            does: [
-              part('tuning-slide', 'bell'),
-              part('outer-slide', 'hand-slide'),
-              soak('tuning-slide', 'water'),
-              soak('mouthpiece', 'water'),
-              soak('hand-slide', 'water'),
-              soak('outer-slide', 'water'),
-            ],
+            whole: {
+              heading: 'Lay the slides and mouthpiece in the tub',
+              how: 'Unlock the hand slide, take it apart, pull the tuning slide, and add a little dish soap. The bell section stays out, because of its rotor.',
+              cautions: ['Lukewarm, never hot.', 'A bath cleans and does not disinfect.'],
+              supplies: ['mild dish soap', 'a towel'],
+              does: [
+                part('tuning-slide', 'bell'),
+                open('slide-lock'),
+                part('outer-slide', 'hand-slide'),
+                soak('tuning-slide', 'water'),
+                soak('mouthpiece', 'water'),
+                soak('hand-slide', 'water'),
+                soak('outer-slide', 'water'),
+              ],
+            },
           },
           'trombone/bath-brush': {
-            heading: 'Brush the mouthpiece and the slides',
-            does: [brush('mouthpiece'), brush('hand-slide'), brush('outer-slide'), brush('tuning-slide')],
+            whole: {
+              heading: 'Brush the mouthpiece and the slides',
+              how: 'Do each inner leg, each outer leg and the tuning slide too.',
+              harm: 'scale stays in',
+              cautions: [LEG_NO_HANDLE],
+              supplies: ['flexible brush'],
+              does: [brush('mouthpiece'), brush('hand-slide'), brush('outer-slide'), brush('tuning-slide')],
+            },
           },
           'trombone/bath-rinse': {
-            how: 'Rinse the slides only: no water goes into the bell section with its rotor.',
-            does: [
-              liftOut('tuning-slide'),
-              liftOut('mouthpiece'),
-              liftOut('hand-slide'),
-              liftOut('outer-slide'),
-              rinse('tuning-slide'),
-              rinse('mouthpiece'),
-              rinse('hand-slide'),
-              rinse('outer-slide'),
-            ],
+            whole: {
+              heading: 'Rinse part by part, outside too',
+              how: 'Lift each out and pump the slides under water. No water goes into the bell section with its rotor.',
+              harm: 'soap left inside makes it drag',
+              does: [
+                liftOut('tuning-slide'),
+                liftOut('mouthpiece'),
+                liftOut('hand-slide'),
+                liftOut('outer-slide'),
+                rinse('tuning-slide'),
+                rinse('mouthpiece'),
+                rinse('hand-slide'),
+                rinse('outer-slide'),
+              ],
+            },
           },
         },
         cost: 'what breath leaves behind the rotors stays until the bench',
@@ -400,8 +445,14 @@ export const CLEANING = {
         words: 'in the dishwasher',
         mark: 'one-voice',
         says: {
-          'brass/brush-mouthpiece': { heading: 'Wash the mouthpiece in the dishwasher' },
-          'brass/brush-steel-mouthpiece': { heading: 'Wash the mouthpiece in the dishwasher' },
+          'brass/brush-steel-mouthpiece': {
+            whole: {
+              heading: 'Wash the mouthpiece in the dishwasher',
+              how: 'Solid stainless steel bears it. Dry it afterwards. The machine does not sterilise it.',
+              harm: 'a film grows where the lips go',
+              does: [wash('mouthpiece'), dry('mouthpiece')],
+            },
+          },
         },
         when: { brassMouthpiece: ['stainless'] },
       },

@@ -1,7 +1,21 @@
 import { KIND_IDS } from '#core/instruments/kind.ts';
-import type { Method } from '#core/book/method.ts';
+import { join, liftOut, uncover } from '#core/book/deed.ts';
+import type { Method, WholeStep } from '#core/book/method.ts';
 import { DOUBLE_REEDS, SAXOPHONES, SINGLE_REEDS } from '#core/tables/instruments/kind-groups.ts';
 import { all, always, neckComesOff } from '#core/tables/methods/asked-of.ts';
+
+/** The ring first, so that it never travels over a bare tip. */
+const LIGATURE_FIRST: WholeStep = {
+  heading: 'Put the loose ligature on first',
+  how: 'Its screws are on the right, and stay slack until the reed is in.',
+  why: 'The upper part of the reed must swing free.',
+  does: [uncover('mouthpiece'), join('ligature', 'mouthpiece')],
+};
+const REED_BEHIND: WholeStep = {
+  heading: 'Slide the reed in behind the ligature',
+  how: 'Hold it by its sides and never touch the tip. Then turn the screws only until they resist.',
+  does: [liftOut('reed'), join('reed', 'mouthpiece')],
+};
 
 /** Putting together and handling. */
 export const JOINING = {
@@ -54,18 +68,12 @@ export const JOINING = {
           ['saxophone/ligature-on', 'saxophone/reed-on'],
         ],
         says: {
-          'clarinet/ligature-on': { heading: 'Put the loose ligature on first' },
-          'clarinet/reed-on': {
-            how: 'Slide it in behind the loose ligature, then turn the screws only until they resist.',
-          },
-          'bass-clarinet/ligature-on': { heading: 'Put the loose ligature on first' },
-          'bass-clarinet/reed-on': {
-            how: 'Slide it in behind the loose ligature, then turn the screws only until they resist.',
-          },
-          'saxophone/ligature-on': { heading: 'Put the loose ligature on first' },
-          'saxophone/reed-on': {
-            how: 'Slide it in behind the loose ligature, then turn the screws only until they resist.',
-          },
+          'clarinet/ligature-on': { whole: LIGATURE_FIRST },
+          'clarinet/reed-on': { whole: REED_BEHIND },
+          'bass-clarinet/ligature-on': { whole: LIGATURE_FIRST },
+          'bass-clarinet/reed-on': { whole: REED_BEHIND },
+          'saxophone/ligature-on': { whole: LIGATURE_FIRST },
+          'saxophone/reed-on': { whole: REED_BEHIND },
         },
       },
     },
@@ -80,18 +88,18 @@ export const JOINING = {
         words: 'level with the mouthpiece tip',
         mark: 'practice',
         says: {
-          'clarinet/reed-on': { how: 'Its tip is level with the tip of the mouthpiece.' },
-          'bass-clarinet/reed-on': { how: 'Its tip is level with the tip of the mouthpiece.' },
-          'saxophone/reed-on': { how: 'Its tip is level with the tip of the mouthpiece.' },
+          'clarinet/reed-on': { adds: { how: 'Its tip is level with the tip of the mouthpiece.' } },
+          'bass-clarinet/reed-on': { adds: { how: 'Its tip is level with the tip of the mouthpiece.' } },
+          'saxophone/reed-on': { adds: { how: 'Its tip is level with the tip of the mouthpiece.' } },
         },
       },
       'hair-of-black': {
         words: 'a hair of the mouthpiece shows above it',
         mark: 'practice',
         says: {
-          'clarinet/reed-on': { how: 'A hair of black shows above its tip.' },
-          'bass-clarinet/reed-on': { how: 'A hair of black shows above its tip.' },
-          'saxophone/reed-on': { how: 'A hair of black shows above its tip.' },
+          'clarinet/reed-on': { adds: { how: 'A hair of black shows above its tip.' } },
+          'bass-clarinet/reed-on': { adds: { how: 'A hair of black shows above its tip.' } },
+          'saxophone/reed-on': { adds: { how: 'A hair of black shows above its tip.' } },
         },
       },
     },
@@ -106,18 +114,18 @@ export const JOINING = {
         words: 'below the scribed line',
         mark: 'practice',
         says: {
-          'clarinet/ligature-on': { how: 'It sits below the scribed line.' },
-          'bass-clarinet/ligature-on': { how: 'It sits below the scribed line.' },
-          'saxophone/ligature-on': { how: 'It sits below the scribed line.' },
+          'clarinet/ligature-on': { adds: { how: 'It sits below the scribed line.' } },
+          'bass-clarinet/ligature-on': { adds: { how: 'It sits below the scribed line.' } },
+          'saxophone/ligature-on': { adds: { how: 'It sits below the scribed line.' } },
         },
       },
       'end-of-slope': {
         words: 'where the cut of the mouthpiece levels out',
         mark: 'practice',
         says: {
-          'clarinet/ligature-on': { how: 'It sits where the cut of the mouthpiece levels out.' },
-          'bass-clarinet/ligature-on': { how: 'It sits where the cut of the mouthpiece levels out.' },
-          'saxophone/ligature-on': { how: 'It sits where the cut of the mouthpiece levels out.' },
+          'clarinet/ligature-on': { adds: { how: 'It sits where the cut of the mouthpiece levels out.' } },
+          'bass-clarinet/ligature-on': { adds: { how: 'It sits where the cut of the mouthpiece levels out.' } },
+          'saxophone/ligature-on': { adds: { how: 'It sits where the cut of the mouthpiece levels out.' } },
         },
       },
     },
@@ -170,7 +178,16 @@ export const JOINING = {
           ['saxophone/ligature-on', 'saxophone/mouthpiece-on'],
           ['saxophone/cap-on', 'saxophone/mouthpiece-on'],
         ],
-        says: { 'saxophone/cap-on': { heading: 'Put the cap on before you turn it' } },
+        says: {
+          'saxophone/cap-on': {
+            whole: {
+              heading: 'Put the cap on before you turn it',
+              how: 'Lower it slowly over the tip. It stays on while the mouthpiece is turned on.',
+              harm: 'the tip is knocked while the mouthpiece is turned on',
+              does: [join('cap', 'mouthpiece')],
+            },
+          },
+        },
         cost: 'the mouthpiece is turned beside a mounted reed',
       },
     },
@@ -197,9 +214,7 @@ export const JOINING = {
           ['saxophone/unhook', 'saxophone/neck-off'],
         ],
         says: {
-          'saxophone/neck-off': {
-            heading: 'Take the neck off, holding the bell',
-          },
+          'saxophone/neck-off': { adds: { how: 'The body lies: keep your other hand on the bell.' } },
         },
       },
     },
@@ -215,7 +230,9 @@ export const JOINING = {
         mark: 'practice',
         says: {
           'saxophone/neck-in': {
-            how: 'It points over the bell, so that your head stays straight. Look: the octave lever lies over its pin.',
+            adds: {
+              how: 'It points over the bell, so that your head stays straight. Look: the octave lever lies over its pin.',
+            },
           },
         },
       },
@@ -224,7 +241,9 @@ export const JOINING = {
         mark: 'practice',
         says: {
           'saxophone/neck-in': {
-            how: 'Turn it a little for playing beside the leg; your head stays straight. Look: the octave lever lies over its pin.',
+            adds: {
+              how: 'Turn it a little for playing beside the leg; your head stays straight. Look: the octave lever lies over its pin.',
+            },
           },
         },
       },
@@ -239,13 +258,15 @@ export const JOINING = {
       'forty-percent': {
         words: '40 % of the cork covered',
         mark: 'one-voice',
-        says: { 'saxophone/mouthpiece-on': { how: 'To begin with, about 40 % of the cork is covered.' } },
+        says: { 'saxophone/mouthpiece-on': { adds: { how: 'To begin with, about 40 % of the cork is covered.' } } },
       },
       'one-centimetre-left': {
         words: 'about 1 cm of cork left bare',
         mark: 'one-voice',
         says: {
-          'saxophone/mouthpiece-on': { how: 'To begin with, leave about 1 cm of cork bare, on an alto about a third.' },
+          'saxophone/mouthpiece-on': {
+            adds: { how: 'To begin with, leave about 1 cm of cork bare, on an alto about a third.' },
+          },
         },
       },
     },
@@ -306,7 +327,7 @@ export const JOINING = {
           ['bassoon/wing-in', 'bassoon/long-in'],
           ['bassoon/bell-on', 'bassoon/long-in'],
         ],
-        says: { 'bassoon/bell-on': { how: 'Lay both down together until boot and wing stand.' } },
+        says: { 'bassoon/bell-on': { adds: { how: 'Lay both down together until boot and wing stand.' } } },
       },
     },
     usual: always('wing-long-bell', 'bell first for short arms'),
@@ -330,7 +351,9 @@ export const JOINING = {
         words: 'over the row of keys',
         mark: 'general',
         says: {
-          'flute/head-in': { how: 'The blow hole is in line with the keys; mark the place once you have found it.' },
+          'flute/head-in': {
+            adds: { how: 'The blow hole is in line with the keys; mark the place once you have found it.' },
+          },
         },
       },
       'turned-in': {
@@ -338,7 +361,7 @@ export const JOINING = {
         mark: 'general',
         says: {
           'flute/head-in': {
-            how: 'The blow hole is turned a little towards you; mark the place once you have found it.',
+            adds: { how: 'The blow hole is turned a little towards you; mark the place once you have found it.' },
           },
         },
       },
