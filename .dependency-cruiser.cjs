@@ -34,6 +34,7 @@ const CORE_ROOMS = [
   'care',
   'faults',
   'handling',
+  'reading',
   'packup',
   'situation',
   'sittings',

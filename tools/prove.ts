@@ -9,6 +9,7 @@ import { availableParallelism } from 'node:os';
 import { parseArgs } from 'node:util';
 import { brokenWords } from '#core/handling/handling-words.ts';
 import { KIND_IDS, isKindId, type KindId } from '#core/instruments/kind.ts';
+import { misreadWords } from '#core/reading/misread.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { casesOf } from '#core/testing/cases.ts';
 import { proveRun, type ProofChecked } from '#core/testing/prove-run.ts';
@@ -46,11 +47,12 @@ const oneMore = (counts: Record<string, number>, what: string): void => void (co
 function prove(tally: Tally, what: string, situation: Situation): void {
   tally.plans++;
   oneMore(tally.counts, what);
-  const { excepted, proof, broken } = proveRun(BOOK, situation);
+  const { excepted, proof, broken, misread } = proveRun(BOOK, situation);
   for (const { why } of excepted) oneMore(tally.excepted, why);
   if (proof !== null) oneMore(tally.proofs, proof);
   const { run, answers, skip } = situation;
   const texts = broken.map((one) => `${one.instrument.replace(/^\d+-/, '')}: ${brokenWords(one)}`);
+  texts.push(...misread.map(misreadWords));
   for (const text of proof === 'false' ? [...texts, NOT_SHORTEST] : texts) {
     const first = JSON.stringify({ ...run, answers: answers && [...answers], skip });
     tally.faults[text] = { count: (tally.faults[text]?.count ?? 0) + 1, first: tally.faults[text]?.first ?? first };

@@ -1,3 +1,4 @@
+import type { Lexicon } from '#core/book/lexicon.ts';
 import type { Agent, SurfaceId } from '#core/book/agent.ts';
 import type { Anatomy } from '#core/book/anatomy.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
@@ -33,6 +34,8 @@ export type Book = {
   readonly faults: Faults;
   /** What is done on a break, and about what happens in the middle of playing. */
   readonly breaks: Breaks;
+  /** What its words mean for hands: a reader holds the printed runs against it. */
+  readonly lexicon: Lexicon;
 };
 
 const itemsOf = new WeakMap<Book, ReadonlyMap<string, CareItemRow>>();

@@ -101,6 +101,11 @@ export type PlayedThrough = { readonly broken: readonly Broken[]; readonly excep
 export const worldOf = (one: Handled, hands: Hands): World =>
   new World(one.practice, one.instrument, startOf(one), hands);
 
+/** Does a step and judges nothing: the instrument as it is left. */
+export function leaveAs(world: World, step: Step): void {
+  for (const deed of step.does) VERBS[deed.do].leaves(world, deed, step);
+}
+
 /** Does a step, deed by deed, and says what each deed found untrue. */
 export function doStep(world: World, step: Step): Broken[] {
   return step.does.flatMap((deed) => {

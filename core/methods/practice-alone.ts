@@ -1,11 +1,11 @@
 import type { Alone, Piece } from '#core/book/anatomy.ts';
-import { LOOSE_THINGS, type Deed, type Thing } from '#core/book/deed.ts';
+import { LOOSE_THINGS, type Thing } from '#core/book/deed.ts';
+import { thingsOfDeed } from '#core/book/deed-things.ts';
 import type { Practice } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
 import type { AloneId } from '#core/instruments/alone.ts';
 import { buildMeets } from '#core/instruments/build.ts';
-import { PART_ROLES, type InstrumentKind, type PartId, type PartRole } from '#core/instruments/kind.ts';
-import { isOneOf } from '#core/kernel/typed.ts';
+import type { InstrumentKind, PartId } from '#core/instruments/kind.ts';
 import { waterOfParts } from '#core/water/water-of-parts.ts';
 
 /** What of an instrument may be played by itself, as it is built. */
@@ -20,17 +20,6 @@ export const aloneNamed = (practice: Pick<Practice, 'anatomy' | 'build'>, id: Al
 export const concernsAlone = ({ pieces, along }: Alone, part: PartId): boolean =>
   along.includes(part) || pieces.some((piece) => piece === part);
 
-const isRole = (thing: Thing): thing is PartRole => isOneOf(PART_ROLES, thing);
-
-function thingsIn({ kind, anatomy }: Practice, deed: Deed): readonly Thing[] {
-  const named = deed.do === 'draw' || deed.do === 'to-and-fro' ? deed.through : [deed.thing];
-  return ('with' in deed ? [...named, deed.with] : named).flatMap((thing): readonly Thing[] => {
-    if (thing === 'every-bore') return anatomy.bores ?? [];
-    if (thing === 'every-slide') return anatomy.slides ?? [];
-    return isRole(thing) ? [kind.standsFor[thing] ?? thing] : [thing];
-  });
-}
-
 /** Is it said to be done with these parts as well, whatever a way of the whole leaves out? */
 const isAlso = ({ id }: Alone, { alone }: Step): boolean =>
   typeof alone === 'object' && 'also' in alone && alone.also.includes(id);
@@ -42,7 +31,7 @@ function isWithin(practice: Practice, alone: Alone, left: ReadonlySet<Thing>, st
   if (said !== undefined) return 'only' in said ? said.only.includes(alone.id) : said.also.includes(alone.id);
   // Hands are washed, whatever is played.
   if (does.length === 0) return true;
-  const things = does.flatMap((deed) => thingsIn(practice, deed));
+  const things = does.flatMap((deed) => thingsOfDeed(practice, deed));
   return concernsAlone(alone, part) && !things.some((thing) => left.has(thing));
 }
 

@@ -8,6 +8,7 @@ import { ANATOMY } from '#core/tables/handling/anatomy.ts';
 import { FAULTS } from '#core/tables/faults/faults.ts';
 import { EXCEPTIONS } from '#core/tables/handling/exceptions.ts';
 import { KINDS } from '#core/tables/instruments/kinds.ts';
+import { LEXICON } from '#core/tables/lexicon/lexicon.ts';
 import { METHODS } from '#core/tables/methods/methods.ts';
 
 /** The practice book this program ships with: the one door to the tables. */
@@ -23,4 +24,5 @@ export const BOOK: Book = {
   surfacesOf: SURFACES_OF,
   faults: FAULTS,
   breaks: BREAKS,
+  lexicon: LEXICON,
 };

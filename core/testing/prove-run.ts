@@ -1,6 +1,8 @@
 import type { Book } from '#core/book/book.ts';
 import type { Exception } from '#core/book/handling-exception.ts';
 import { LEFT, playThrough, type Broken, type RuleId } from '#core/handling/play-through.ts';
+import { readRun } from '#core/reading/read-run.ts';
+import type { Misread } from '#core/reading/misread.ts';
 import { soaksTooLong } from '#core/packup/soaks.ts';
 import { TURN_SECONDS } from '#core/packup/turning.ts';
 import type { OrderedPlan } from '#core/packup/plan-run.ts';
@@ -41,6 +43,8 @@ function checkProof({ jobs, schedule }: OrderedPlan['ordered']): ProofChecked {
 export type Proved = {
   readonly broken: Broken[];
   readonly excepted: Exception[];
+  /** What its words say that its hands do not. A run of which a step is skipped says the same. */
+  readonly misread: Misread[];
   /** Null where the plan is that of another situation. */
   readonly proof: ProofChecked | null;
 };
@@ -53,16 +57,15 @@ export function proveRun(book: Book, { run, answers, skip }: Situation): Proved 
     skipped: new Set(skip === undefined ? [] : [skip]),
     isAway: run.place === 'on-the-way',
   });
-  const { broken, excepted } = playThrough(
-    parts.map(({ instrumentId, practice, items }) => ({ instrument: instrumentId, practice, items })),
-    steps.map(({ instrumentId, step, answer }) => ({ instrument: instrumentId, step, answer })),
-    book.exceptions,
-  );
+  const handled = parts.map(({ instrumentId, practice, items }) => ({ instrument: instrumentId, practice, items }));
+  const done = steps.map(({ instrumentId, step, answer }) => ({ instrument: instrumentId, step, answer }));
+  const { broken, excepted } = playThrough(handled, done, book.exceptions);
   // Whoever leaves a step out does the rest sooner: only the plan as it is says when.
   const tooLong = skip === undefined && answers === undefined ? soaksTooLong(plan.steps) : [];
   return {
     broken: [...broken, ...tooLong].filter(({ rule }) => skip === undefined || !LEFT_BY_A_SKIP.has(rule)),
     excepted: [...excepted],
+    misread: skip === undefined ? readRun(book, handled, done) : [],
     proof: answers === undefined && skip === undefined ? checkProof(ordered) : null,
   };
 }

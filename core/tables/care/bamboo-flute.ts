@@ -287,7 +287,7 @@ export const bambooFlute: Page = {
       minutes: 0.4,
       after: ['wind/pieces-in-wells'],
       closing: true,
-      why: 'The damp of a breath keeps the wood from drying fast.',
+      why: 'The damp of a breath keeps it from drying fast.',
       harm: 'it dries faster in heated air',
       cautions: ['If it smells of mould or drops stand in the bag, leave the bag off.'],
       supplies: ['plastic bag', 'rubber band'],

@@ -161,7 +161,7 @@ export const highlandPipes: Page = {
       minutes: 1,
       after: [],
       why: 'Air and tuning both hang on tight joints, and a loose reed drops into the bag.',
-      does: [look('tenor-drones')],
+      does: [look('tenor-drones'), look('bass-drone'), look('chanter')],
       mark: 'practice',
     },
     {
@@ -566,7 +566,7 @@ export const highlandPipes: Page = {
       item: 'highland-pipes/rest',
       part: 'bag',
       heading: 'Lay the pipes in the case for the way',
-      how: 'For a short time only. The drones stay in their stocks and the chanter lies capped in its own place. Open the case again at home.',
+      how: 'Shut it for a short time only. The drones stay in their stocks and the chanter lies capped in its own place. Open the case again at home.',
       minutes: 0.5,
       after: ['highland-pipes/cap-chanter'],
       closing: true,

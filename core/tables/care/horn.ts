@@ -1,4 +1,4 @@
-import { brush, drain, dry, grease, hold, join, part, rinse, wash, wipe, wipeOff, work } from '#core/book/deed.ts';
+import { lay, brush, drain, dry, grease, hold, join, part, rinse, wash, wipe, wipeOff, work } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice } from '#core/explain/explained.ts';
 import { HOLD_THE_LEG } from '#core/tables/care/cautions.ts';
@@ -123,7 +123,7 @@ export const horn: Page = {
       minutes: 0.4,
       after: ['horn/turn-out'],
       harm: 'the bell bends and its thread suffers',
-      does: [part('bell', 'rotors')],
+      does: [part('bell', 'rotors'), lay('bell')],
       must: true,
       mark: 'general',
     },

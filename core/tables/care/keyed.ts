@@ -128,7 +128,7 @@ export const keyed: Page = {
       },
       minutes: 1,
       after: [],
-      why: 'A missing cork or pad makes every note below it fail, and the reed is blamed.',
+      why: 'A missing cork or pad makes every note below it fail.',
       harm: 'what is loose falls off and is lost',
       does: [look('keys')],
       mark: 'practice',

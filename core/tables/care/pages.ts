@@ -198,7 +198,7 @@ const brassShouldered: PageUse = {
   says: {
     'brass/shut-case': {
       heading: 'Take all the parts out and close the case',
-      how: 'Lay the neck, the bits, the bell and the mouthpiece where nothing rolls. Latch the empty case.',
+      how: 'Neck, bits, bell and mouthpiece lie where nothing rolls. Latch the empty case.',
       does: [take('mouthpiece'), take('mouthpipe'), take('bell'), shutEmpty('case')],
     },
   },

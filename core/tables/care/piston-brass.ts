@@ -1,4 +1,5 @@
 import {
+  pull,
   brush,
   dry,
   grease,
@@ -142,7 +143,7 @@ export const pistonBrass: Page = {
       harm: 'a forced valve bends its guide',
       cautions: ['Never force it, and never spin it by its stem.'],
       supplies: ['lint-free cloth'],
-      does: [look('pistons')],
+      does: [pull('pistons'), look('pistons'), push('pistons')],
       mark: 'practice',
     },
 

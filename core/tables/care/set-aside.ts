@@ -1,4 +1,4 @@
-import { cover, lay } from '#core/book/deed.ts';
+import { cover, lay, unhook } from '#core/book/deed.ts';
 import type { PageUse, StepSaid } from '#core/book/page.ts';
 import { wind } from '#core/tables/care/wind.ts';
 
@@ -15,10 +15,14 @@ export const windCapped = aside({
 export const windOfSaxophone = aside({
   heading: 'Unhook it and set it on its stand',
   how: `The cap stays on until you play it. ${STAND}`,
-  does: [cover('mouthpiece'), lay('everything')],
+  does: [cover('mouthpiece'), unhook('body'), lay('everything')],
 });
 export const windOfDoubleReed = aside({ how: `${DRY_REED} ${STAND}` });
-export const windOfBassoon = aside({ heading: 'Unhook it and set it on its stand', how: `${DRY_REED} ${STAND}` });
+export const windOfBassoon = aside({
+  heading: 'Unhook it and set it on its stand',
+  how: `${DRY_REED} ${STAND}`,
+  does: [unhook('boot'), lay('everything')],
+});
 export const windShouldered = aside({
   heading: 'Lift it off and set it on its stand',
   how: `Two of you lift it if it is heavy. ${STAND}`,

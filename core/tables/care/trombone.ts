@@ -432,7 +432,7 @@ export const trombone: Page = {
       id: 'trombone/bath-rotor-oil',
       item: 'trombone/bath',
       part: 'rotors',
-      heading: 'Oil the rotor bearings again, 2–3 drops',
+      heading: 'Oil the rotor bearings, 2–3 drops',
       how: 'The water has washed the oil out of them.',
       minutes: 1,
       after: ['trombone/bath-dry', 'trombone/bath-grease'],

@@ -384,8 +384,8 @@ export const AFTER_PLAYING = {
           },
           'saxophone/mouthpiece-off': {
             whole: {
-              heading: 'Take the capped mouthpiece off the neck',
-              how: 'Turn it off with small turns and do not lever. Its cap stays on.',
+              heading: 'Take the mouthpiece off the neck',
+              how: 'Turn it off with small turns and do not lever.',
               why: {
                 say: 'The cork recovers.',
                 when: { method: { id: 'sax-mouthpiece-stowed', choices: ['off-capped'] } },
