@@ -4,6 +4,7 @@ import { agentWith, type Book } from '#core/book/book.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import type { StepRow, StepSaid } from '#core/book/page.ts';
+import type { Words } from '#core/book/words.ts';
 import type { Practice } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
 import { hangsOnMore, textSaid, wordless } from '#core/methods/said-step.ts';
@@ -41,6 +42,16 @@ function saidHere<Row extends StepRow>(step: Row, said: StepSaid | undefined): R
   return { ...(holdsNothing ? (free as Row) : step), ...words };
 }
 
+/** A reason as far as the build decides it. */
+function whySaid<Row extends { readonly id: string; readonly why: Words }>(
+  row: Row,
+  build: Build,
+): Omit<Row, 'why'> & { readonly why: string } {
+  const { why } = textSaid({ why: row.why }, [], { build, chosen: new Map(), conditions: [] });
+  if (why === undefined) throw new Error(`${row.id}: nothing says why on this build`);
+  return { ...row, why };
+}
+
 /** The step with its words as far as the build decides them; a line that hangs on a method waits for it. */
 function asStep(row: Omit<StepRow, 'part'> & { readonly part: PartId }, build: Build): Step {
   return { ...wordless(row), ...textSaid(row, row.does, { build, chosen: new Map(), conditions: [] }) };
@@ -67,7 +78,7 @@ const ofBuild = new WeakMap<Build, { readonly book: Book; readonly kindId: KindI
 /**
  * The practice for a kind and build. Made once for each and shared, so treat it as read-only.
  *
- * @throws Error when a shared page speaks of a part the kind does not name: a fault of the book, found at start-up
+ * @throws Error when a shared page speaks of a part the kind does not name, or an item has no reason on this build: a fault of the book, found at start-up
  */
 export function practiceFor(book: Book, kindId: KindId, build: Build): Practice {
   const before = ofBuild.get(build);
@@ -94,7 +105,7 @@ function madeFor(book: Book, kindId: KindId, build: Build): Practice {
         neverDos: page.neverDos.filter(applies),
       };
     });
-  const items = pages.flatMap((page) => page.items).map((item) => placed(kind, item));
+  const items = pages.flatMap((page) => page.items).map((item) => whySaid(placed(kind, item), build));
   const itemIds = new Set<CareItemId>(items.map(({ id }) => id));
   const rows = pages.flatMap((page) => page.steps).filter(({ item }) => itemIds.has(item));
   const steps = rows.map((row) => withBlocked(asStep(placed(kind, row), build), items));
@@ -110,7 +121,7 @@ function madeFor(book: Book, kindId: KindId, build: Build): Practice {
     lines: new Map(rows.filter(hangsOnMore).map((row) => [row.id, row])),
     off: new Map(),
     thirst: 1,
-    neverDos: pages.flatMap((page) => page.neverDos),
+    neverDos: pages.flatMap((page) => page.neverDos).map((one) => whySaid(one, build)),
     agents: agentsOf(book, steps),
   };
   made.set(book, ofBook.set(key, practice));

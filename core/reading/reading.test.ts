@@ -3,8 +3,11 @@ import { brush, draw, grease, hold, join, lay, part, shut, toAndFro } from '#cor
 import type { Step } from '#core/book/step.ts';
 import { readRun } from '#core/reading/read-run.ts';
 import { READING_RULES, type ReadingRule } from '#core/reading/misread.ts';
+import { KIND_IDS } from '#core/instruments/kind.ts';
+import { readPractice } from '#core/reading/read-practice.ts';
+import { casesOf } from '#core/testing/cases.ts';
 import { BOOK } from '#core/tables/book.ts';
-import type { AnyInstrument, Due } from '#core/testing/any-run.ts';
+import { practiceOf, type AnyInstrument, type Due } from '#core/testing/any-run.ts';
 import { manyPrinted, misreadings, printedOf, type Printed } from '#core/testing/misreadings.ts';
 
 const read = ({ handled, steps }: Printed) => readRun(BOOK, handled, steps);
@@ -164,6 +167,16 @@ test.each<[string, Step['does'], boolean]>([
   const steps = [{ instrument: 'clarinet', step: { ...bell, heading, does } as Step }];
   const rules = readRun(BOOK, base.handled, steps).filter(({ rule }) => rule !== 'out-of-turn');
   expect(rules.length === 0).toBe(isRight);
+});
+
+test('items and never-dos name no part, place or material an instrument has not got', () => {
+  const found = KIND_IDS.flatMap((kind) =>
+    casesOf(BOOK, kind).flatMap((instrument) => readPractice(BOOK, practiceOf(BOOK, instrument))),
+  );
+  expect(found).toEqual([]);
+  const practice = practiceOf(BOOK, clarinet);
+  const other = { ...practice, items: practice.items.map((one) => ({ ...one, why: 'The rotors stick.' })) };
+  expect(readPractice(BOOK, other).length).toBeGreaterThan(0);
 });
 
 /**

@@ -31,7 +31,7 @@ export const bambooFlute: Page = {
       part: 'top-half',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'Wiping keeps the inside and the outside equally damp, because bamboo and wood crack otherwise. Water inside also changes the tone.',
+      why: 'Wiping keeps the inside and the outside equally damp, because it cracks otherwise. Water inside also changes the tone.',
       mark: 'practice',
     },
     {
@@ -87,7 +87,7 @@ export const bambooFlute: Page = {
       part: 'lower-half',
       trigger: { kind: 'when-noticed', sign: 'a joint that is tight', seenOn: 'any-part' },
       severity: 'lasting',
-      why: 'A tight joint is forced, and forcing splits the socket.',
+      why: 'A tight joint is forced, and forcing splits it.',
       mark: 'practice',
       when: { pieces: ['two-piece'] },
     },
@@ -388,13 +388,13 @@ export const bambooFlute: Page = {
     {
       id: 'bamboo-flute/water',
       text: 'Water in the bore beyond breath; a wet fingertip on the rim is all.',
-      why: 'Bamboo and wood move.',
+      why: 'It swells and cracks.',
       mark: 'practice',
       when: { body: ['bamboo', 'wood'] },
     },
     {
       id: 'bamboo-flute/alcohol',
-      text: 'Alcohol on wood or bamboo.',
+      text: 'Alcohol on the flute.',
       why: 'It dries it.',
       mark: 'practice',
       when: { body: ['bamboo', 'wood'] },

@@ -63,7 +63,13 @@ export const bassClarinet: Page = {
       part: 'upper-joint',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'Spit left standing decays wood, and soaked pads soften, cling and come away.',
+      why: [
+        {
+          say: 'Spit left standing decays wood, and soaked pads soften, cling and come away.',
+          when: { build: { body: ['wood'] } },
+        },
+        { say: 'Soaked pads soften, cling and come away.', when: { build: { body: ['plastic'] } } },
+      ],
       mark: 'practice',
     },
     {
@@ -389,7 +395,10 @@ export const bassClarinet: Page = {
     {
       id: 'bass-clarinet/water',
       text: 'Body in water, sink or dishwasher.',
-      why: 'Pads are ruined and wood moves.',
+      why: [
+        { say: 'Pads are ruined and wood moves.', when: { build: { body: ['wood'] } } },
+        { say: 'Pads are ruined.', when: { build: { body: ['plastic'] } } },
+      ],
       mark: 'practice',
     },
     {
@@ -402,7 +411,13 @@ export const bassClarinet: Page = {
     {
       id: 'bass-clarinet/cold-car',
       text: 'Leave it in a car, cold or hot.',
-      why: 'Cold, dry air shrinks the wood from outside, and heat melts pad glue.',
+      why: [
+        {
+          say: 'Cold, dry air shrinks the wood from outside, and heat melts pad glue.',
+          when: { build: { body: ['wood'] } },
+        },
+        { say: 'Heat melts pad glue.', when: { build: { body: ['plastic'] } } },
+      ],
       mark: 'practice',
     },
     {

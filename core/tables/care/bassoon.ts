@@ -28,7 +28,7 @@ export const bassoon: Page = {
       part: 'boot',
       trigger: { kind: 'every-play', moment: 'before' },
       severity: 'lasting',
-      why: 'The boot is the foot everything stands on, and the bocal comes after everything heavy.',
+      why: 'Everything stands on the boot, and the bocal comes after everything heavy.',
       mark: 'general',
     },
     {
@@ -55,7 +55,10 @@ export const bassoon: Page = {
       part: 'boot',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'Water on unlined wood rots it.',
+      why: [
+        { say: 'Water on unlined wood rots it.', when: { build: { body: ['wood'] } } },
+        { say: 'Water left standing soaks the pads of the boot.', when: { build: { body: ['plastic'] } } },
+      ],
       mark: 'practice',
     },
     {
@@ -449,7 +452,10 @@ export const bassoon: Page = {
     {
       id: 'bassoon/water-boot',
       text: 'Stand it with water in the boot.',
-      why: 'It runs onto unlined wood, and it rots.',
+      why: [
+        { say: 'It runs onto unlined wood, and it rots.', when: { build: { body: ['wood'] } } },
+        { say: 'It runs to the pads.', when: { build: { body: ['plastic'] } } },
+      ],
       mark: 'practice',
     },
     {

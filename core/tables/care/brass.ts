@@ -53,7 +53,7 @@ export const brass: Page = {
       part: 'bell',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'looks',
-      why: 'Acid from the skin eats lacquer and dulls plate.',
+      why: 'Acid from your skin eats and dulls the finish.',
       mark: 'practice',
     },
     {
@@ -115,7 +115,7 @@ export const brass: Page = {
       part: 'the-bore',
       trigger: { kind: 'when-noticed', sign: 'a dent', seenOn: 'any-part' },
       severity: 'function',
-      why: 'It changes pitch and air. On a slide or a valve casing it goes to the bench at once.',
+      why: 'It changes pitch and air. On a slide or a valve it goes to the bench at once.',
       place: 'bench',
       mark: 'practice',
     },
@@ -366,7 +366,7 @@ export const brass: Page = {
     {
       id: 'brass/lay-on-valves',
       text: 'Lay it on its valves or stand it on its bell.',
-      why: 'Casings dent and bells fold. Lay it sideways, valves uppermost.',
+      why: 'Tubes dent and bells fold. Lay it sideways, valves uppermost.',
       mark: 'general',
     },
     {
@@ -385,7 +385,7 @@ export const brass: Page = {
     {
       id: 'brass/dishwasher',
       text: 'The instrument in a dishwasher.',
-      why: 'Heat and alkali ruin finish, felts and corks.',
+      why: 'Heat and alkali ruin the finish and whatever seals.',
       mark: 'practice',
     },
   ],

@@ -41,7 +41,13 @@ export const clarinet: Page = {
       part: 'upper-joint',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'Spit left standing decays wood, and soaked pads soften, cling and come away.',
+      why: [
+        {
+          say: 'Spit left standing decays wood, and soaked pads soften, cling and come away.',
+          when: { build: { body: ['wood'] } },
+        },
+        { say: 'Soaked pads soften, cling and come away.', when: { build: { body: ['plastic', 'hard-rubber'] } } },
+      ],
       mark: 'practice',
     },
     {
@@ -539,7 +545,10 @@ export const clarinet: Page = {
     {
       id: 'clarinet/water',
       text: 'Body in water, sink or dishwasher.',
-      why: 'Pads are ruined and wood moves.',
+      why: [
+        { say: 'Pads are ruined and wood moves.', when: { build: { body: ['wood'] } } },
+        { say: 'Pads are ruined.', when: { build: { body: ['plastic', 'hard-rubber'] } } },
+      ],
       mark: 'practice',
     },
     {

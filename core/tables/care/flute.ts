@@ -27,7 +27,7 @@ export const flute: Page = {
       part: 'body',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'function',
-      why: 'Skin pads that sit in damp swell and leak.',
+      why: 'Pads that sit in damp swell and leak.',
       mark: 'practice',
     },
     {
@@ -291,7 +291,12 @@ export const flute: Page = {
     },
   ],
   neverDos: [
-    { id: 'flute/heat', text: 'Heat, cold or water.', why: 'Pads stop sealing, and wood may crack.', mark: 'practice' },
+    {
+      id: 'flute/heat',
+      text: 'Heat, cold or water.',
+      why: ['Pads stop sealing.', { say: 'Wood may crack.', when: { build: { body: ['wood'] } } }],
+      mark: 'practice',
+    },
     {
       id: 'flute/desk',
       text: 'Lay it on a chair, a bed or a music desk.',
@@ -308,7 +313,7 @@ export const flute: Page = {
     {
       id: 'flute/lip-plate',
       text: 'Hold it by the lip plate.',
-      why: 'Plate and riser are soldered on.',
+      why: ['Hold the head by its plain tube.', ...PLATE_SOLDERED],
       mark: 'general',
     },
     { id: 'flute/cloth-inside', text: 'Leave the damp cloth inside.', why: 'Pads sit in damp.', mark: 'practice' },

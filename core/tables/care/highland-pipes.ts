@@ -68,7 +68,10 @@ export const highlandPipes: Page = {
       part: 'bag',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'A little damp keeps hide supple. A synthetic bag moulds when it is shut wet.',
+      why: [
+        { say: 'A little damp keeps hide supple.', when: { build: { bag: ['hide'] } } },
+        { say: 'A synthetic bag moulds when it is shut wet.', when: { build: { bag: ['synthetic'] } } },
+      ],
       mark: 'practice',
     },
     {
@@ -201,7 +204,7 @@ export const highlandPipes: Page = {
       needs: ['hands-ready', 'case-open'],
       harm: 'you blow against a leak',
       does: [look('blowpipe')],
-      how: 'Blow, then suck: air goes in and none comes back.',
+      how: 'Blow: air goes in and none comes back.',
       mark: 'general',
     },
     {

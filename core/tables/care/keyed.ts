@@ -107,7 +107,7 @@ export const keyed: Page = {
       part: 'the-keys',
       trigger: { kind: 'when-noticed', sign: 'stuffy, or the whole low register fails', seenOn: 'any-part' },
       severity: 'function',
-      why: 'First look whether every link lies in line and no cork is missing under one. Otherwise it is a pad, and work for the bench.',
+      why: 'First look whether every key lies in line and no cork is missing under one. Otherwise it is a pad, and work for the bench.',
       place: 'bench',
       mark: 'practice',
     },
@@ -421,7 +421,7 @@ export const keyed: Page = {
     },
     {
       id: 'keyed/alcohol-on-pads',
-      text: 'Alcohol or solvent on skin and leather pads.',
+      text: 'Alcohol or solvent on the pads.',
       why: 'It ruins them.',
       mark: 'practice',
       when: { pads: ['skin', 'leather'] },

@@ -31,7 +31,16 @@ export const oboe: Page = {
       part: 'upper-joint',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'Spit left standing decays wood and cracks it, and the bore is narrow at the top.',
+      why: [
+        {
+          say: 'Spit left standing decays wood and cracks it, and the bore is narrow at the top.',
+          when: { build: { body: ['wood'] } },
+        },
+        {
+          say: 'Soaked pads soften and cling, and the bore is narrow at the top.',
+          when: { build: { body: ['plastic', 'hard-rubber'] } },
+        },
+      ],
       mark: 'practice',
     },
     {
@@ -280,14 +289,17 @@ export const oboe: Page = {
   neverDos: [
     {
       id: 'oboe/no-tail',
-      text: 'A pull-through without a tail cord in the upper joint.',
+      text: 'A pull-through with a cord at one end only, in the upper joint.',
       why: 'Stuck, it cannot be drawn back.',
       mark: 'practice',
     },
     {
       id: 'oboe/water',
       text: 'Body in water, sink or dishwasher.',
-      why: 'Pads are ruined and wood moves.',
+      why: [
+        { say: 'Pads are ruined and wood moves.', when: { build: { body: ['wood'] } } },
+        { say: 'Pads are ruined.', when: { build: { body: ['plastic', 'hard-rubber'] } } },
+      ],
       mark: 'practice',
     },
     {

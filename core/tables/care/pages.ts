@@ -211,6 +211,11 @@ const brassTurned: PageUse = { page: brass, without: ['brass/empty-water', 'bras
 const brassOfSlide: PageUse = {
   page: brass,
   when: { rotor: ['none'] },
+  without: ['brass/lay-on-valves', 'brass/lift-by-slides'],
+  calls: {
+    'brass/empty-water': { why: 'Water stands in the slide and slows it.' },
+    'brass/dent': { why: 'It changes pitch and air. On a slide it goes to the bench at once.' },
+  },
   says: {
     'brass/slides-to-marks': {
       heading: 'Set the tuning slide to its mark',

@@ -10,7 +10,13 @@ export const piccolo: Page = {
       part: 'body',
       trigger: { kind: 'every-play', moment: 'before' },
       severity: 'lasting',
-      why: 'A wooden piccolo may crack, and that may be the end of it. Warm it slowly.',
+      why: [
+        {
+          say: 'A wooden piccolo may crack, and that may be the end of it. Warm it slowly.',
+          when: { build: { body: ['wood'] } },
+        },
+        { say: 'A cold piccolo plays flat and gurgles.', when: { build: { body: ['metal', 'plastic'] } } },
+      ],
       mark: 'practice',
       when: { body: ['wood'] },
     },

@@ -115,7 +115,7 @@ export const saxophone: Page = {
       trigger: { kind: 'clock', limbs: { months: practice(1) }, words: 'monthly' },
       severity: 'looks',
       wornBy: 'playing',
-      why: 'Acid from the skin eats lacquer, and dirt round posts and tone holes drags on the keys.',
+      why: 'Acid from your skin eats the finish, and dirt round posts and tone holes drags on the keys.',
       mark: 'practice',
     },
     {

@@ -12,7 +12,7 @@ export const wind: Page = {
       part: 'case',
       trigger: { kind: 'every-play', moment: 'before' },
       severity: 'function',
-      why: 'Germs and sugar go to pads, valves and the mouthpiece.',
+      why: 'Germs and sugar go from hands and mouth into the instrument.',
       mark: 'practice',
     },
     {
@@ -30,7 +30,7 @@ export const wind: Page = {
       part: 'case',
       trigger: { kind: 'every-play', moment: 'after' },
       severity: 'lasting',
-      why: 'Most dents and bent keys come from chairs, beds and loose things in the case.',
+      why: 'Most damage comes from chairs, beds and loose things in the case.',
       mark: 'practice',
     },
     {
@@ -39,7 +39,7 @@ export const wind: Page = {
       part: 'case',
       trigger: { kind: 'clock', limbs: { months: estimate(3) }, words: 'every few months' },
       severity: 'lasting',
-      why: 'Where padding has worked loose the joints move, and arms, springs and pillars suffer.',
+      why: 'Where padding has worked loose, what lies in it moves and is bent or dented.',
       firstNote: 'unless-fresh',
       mark: 'practice',
     },
@@ -77,7 +77,7 @@ export const wind: Page = {
       part: 'case',
       trigger: { kind: 'when-noticed', sign: 'something moves in the shut case', seenOn: 'its-part' },
       severity: 'lasting',
-      why: 'Where padding has worked loose the joints move. Arms bend, springs are lost and pillars grow slack.',
+      why: 'Where padding has worked loose, what lies in it moves and is bent or dented.',
       place: 'bench',
       mark: 'practice',
     },
@@ -233,8 +233,8 @@ export const wind: Page = {
   neverDos: [
     {
       id: 'wind/force',
-      text: 'Force anything: joint, slide, swab, cap or screw.',
-      why: 'Tube, key and post are soft metal. Stop and look for the cause. If you find none, ask the bench.',
+      text: 'Force anything that does not move by itself.',
+      why: 'What is forced bends, splits or strips. Stop and look for the cause. If you find none, ask the bench.',
       mark: 'practice',
     },
     {
@@ -246,7 +246,7 @@ export const wind: Page = {
     {
       id: 'wind/car',
       text: 'Leave it in a car overnight, in sun or by a heater.',
-      why: 'Glue softens, pads stop sealing, and wood and lacquer suffer.',
+      why: 'Heat and frost ruin glue, seals and finish.',
       mark: 'practice',
     },
     {

@@ -56,13 +56,13 @@ const PARTS: readonly Noun[] = [
   { says: 'trill pads?', has: { kinds: [...OBOES, 'flute', 'piccolo', 'clarinet'] } },
   { says: 'octave vents?', has: { kinds: OBOES } },
   { says: 'links?', has: { kinds: ['clarinet', 'bass-clarinet', ...OBOES, 'bassoon'] }, names: ['links'] },
-  { says: 'corks?(?! grease)', has: { kinds: KEYED }, names: ['corks', 'neck-cork', 'reed-cork'] },
+  { says: '(?<!Water-key )corks?(?! grease)', has: { kinds: KEYED }, names: ['corks', 'neck-cork', 'reed-cork'] },
   {
     says: 'tenons?(?! wax)',
     has: { kinds: [...KEYED], builds: [{ pieces: ['two-piece'] }] },
     names: ['tenons', 'corks'],
   },
-  { says: 'sockets?', has: { kinds: [...KEYED] }, names: ['sockets'] },
+  { says: 'sockets?', has: { kinds: [...KEYED], builds: [{ pieces: ['two-piece'] }] }, names: ['sockets'] },
   { says: '(?<!crossed )(?<!its )(?<!the )threads?', has: { kinds: DOUBLE_REEDS, builds: [{ tenons: ['thread'] }] } },
   { says: 'wells?(?! as)(?<!as well)(?<!does as well)(?<!it well)(?<!out well)', has: { kinds: ['oboe'] } },
   { says: 'lip plate', has: { kinds: ['flute', 'piccolo'] }, names: ['lip-plate', 'head-joint'] },
@@ -127,7 +127,7 @@ const MATERIALS: readonly Noun[] = [
     material: true,
   },
   { says: 'glass', has: { builds: [{ mouthpiece: ['glass'] }] }, material: true },
-  { says: 'metal', has: { kinds: [...KEYED, ...BRASS] }, material: true },
+  { says: '(?<!bare )metal(?! weight|-ended)', has: { kinds: [...KEYED, ...BRASS] }, material: true },
   { says: 'lacquer(?! or glue)', has: { builds: [{ finish: ['lacquer'] }], kinds: BRASS }, material: true },
   {
     says: 'plating|plate(?! and riser)(?<!lip plate)',
@@ -140,7 +140,7 @@ const MATERIALS: readonly Noun[] = [
   },
   { says: 'bamboo', has: { kinds: ['bamboo-flute'] }, material: true },
   { says: 'hide', has: { builds: [{ bag: ['hide'] }] }, material: true },
-  { says: 'skin', has: { builds: [{ pads: ['skin'] }] }, material: true },
+  { says: '(?<!your )skin', has: { builds: [{ pads: ['skin'] }] }, material: true },
   { says: 'cane', has: { kinds: [...SINGLE_REEDS, ...DOUBLE_REEDS] }, material: true },
 ];
 

@@ -72,13 +72,14 @@ function wordsOf(services: Services, one: KeptStep, mine: RunInstrument, player:
   const { kind, methods } = mine.situation;
   // As this player does it today; a step their way leaves out by now is worded as the book has it.
   const step = methods.practice.steps.find(({ id }) => id === one.id) ?? stepFor(services.book, instrument, one.id);
-  const item = itemIn(methods.practice, one.item) ?? bookItem(services.book, one.item);
+  const own = itemIn(methods.practice, one.item);
+  const item = own ?? bookItem(services.book, one.item);
   return {
     key: one.key,
     instrumentName: instrument.name,
     itemName: item?.name ?? '',
     partName: partName(kind, one.part),
-    ...bookWords(step ?? {}, item?.why),
+    ...bookWords(step ?? {}, own?.why),
     hands: handsForStep(step?.skill, item?.skill, player),
     repeats: step ? repeatsWords(services, step, mine) : null,
     way: step ? methodsOfStep(step, methods).map(wayWords) : [],

@@ -15,6 +15,7 @@ import { aloneIn } from '#core/methods/practice-alone.ts';
 import { planReasonWords } from '#core/packup/packup-words.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { doneIn, type DoneStep } from '#core/testing/answered-run.ts';
+import { printUnread } from './unread.ts';
 import { isConditionId, planOf, practiceOf, type AnyInstrument, type AnyRun, type Due } from '#core/testing/any-run.ts';
 
 const { values } = parseArgs({
@@ -33,6 +34,9 @@ const { values } = parseArgs({
     place: { type: 'string' },
     child: { type: 'boolean', default: false },
     json: { type: 'boolean', default: false },
+    /** Every line of the book that nobody has read yet; `mark` keeps that they have been read now. */
+    unread: { type: 'boolean', default: false },
+    mark: { type: 'boolean', default: false },
   },
 });
 
@@ -45,6 +49,11 @@ try {
   checkBook(BOOK);
 } catch (cause) {
   stop(`The book does not hold together: ${asError(cause).message}`);
+}
+
+if (values.unread) {
+  printUnread(values.mark);
+  process.exit(0);
 }
 
 const pairs = (said: readonly string[]): [string, string][] =>
