@@ -185,7 +185,9 @@ describe('may I use', () => {
       const mayBeWet = ['mouthpiece', 'blowpipe', 'bocal', 'blowing-edge', 'reed', 'double-reed', 'bag', 'hemp-joints'];
       // A plastic flute without keys has no pads: the practice book has it washed, lukewarm, and dried.
       const isKeylessPlastic = ({ kind, judged }: Found) =>
-        kind === 'bamboo-flute' && judged.surface.material === 'plastic';
+        ['bamboo-flute', 'recorder'].includes(kind) &&
+        !judged.surface.beside.includes('pads') &&
+        judged.surface.material === 'plastic';
       // A barely damp cloth is all that is meant there.
       const mayBeDamp = ({ id, material }: Found['judged']['surface']) =>
         id === 'lip-plate' || (id === 'body' && material === 'plastic');

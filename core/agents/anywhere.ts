@@ -29,8 +29,8 @@ export type SaidAnywhere = {
 };
 
 /** Is a line about a surface whatever it is made of, on whatever instrument? */
-const isPlain = ({ of, among, when }: VerdictRow): boolean =>
-  of === undefined && among === undefined && when === undefined;
+const isPlain = ({ of, among, when, lacks }: VerdictRow): boolean =>
+  of === undefined && among === undefined && when === undefined && lacks === undefined;
 
 /** Of what a line is meant on a surface; null where it is about nothing that surface is ever made of. */
 function meantOn(book: Book, { on, of }: VerdictRow, surface: SurfaceId): readonly Material[] | null {
@@ -52,7 +52,8 @@ export function mayIUseAnywhere(book: Book, { rows }: Agent): SaidAnywhere[] {
       const before = rows.slice(0, index).filter((one) => meantOn(book, one, surface) !== null);
       if (made === null || before.some(isPlain)) return [];
       const isRest = isPlain(row) && before.length > 0;
-      const materials = [made, row.among?.words ?? [], builtWords(row), isRest ? 'anything else' : []]
+      const lacks = row.lacks === undefined ? [] : `without ${book.surfaces[row.lacks].name.toLowerCase()}`;
+      const materials = [made, row.among?.words ?? [], lacks, builtWords(row), isRest ? 'anything else' : []]
         .flat()
         .join(', ');
       const { verdict, why, mark = 'practice' } = row;

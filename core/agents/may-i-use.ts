@@ -15,17 +15,20 @@ export type SurfaceHere = {
   readonly name: string;
   readonly material: Material | null;
   readonly build: Build;
+  /** Every surface of the instrument: where no pads are, no water runs into them. */
+  readonly beside: readonly SurfaceId[];
 };
 
 /** The surfaces of one instrument as it is built, from the mouth on. */
 export function surfacesOf(book: Surfaces, kind: KindId, build: Build): SurfaceHere[] {
-  return book.surfacesOf[kind].flatMap((one): SurfaceHere[] => {
-    const { id, when, ...own } = typeof one === 'string' ? { id: one, when: undefined } : one;
-    if (!buildMeets(build, when)) return [];
+  const uses = book.surfacesOf[kind].map((one) => (typeof one === 'string' ? { id: one, when: undefined } : one));
+  const here = uses.filter(({ when }) => buildMeets(build, when));
+  const beside = here.map(({ id }) => id);
+  return here.map(({ id, when: _when, ...own }): SurfaceHere => {
     const { name, material } = { ...book.surfaces[id], ...own };
-    if (typeof material === 'string') return [{ kind, id, name, material, build }];
+    if (typeof material === 'string') return { kind, id, name, material, build, beside };
     const given = build[material.field] as Material | undefined;
-    return [{ kind, id, name, material: given ?? material.otherwise ?? null, build }];
+    return { kind, id, name, material: given ?? material.otherwise ?? null, build, beside };
   });
 }
 
@@ -39,9 +42,13 @@ export type Judged = {
 const NOT_KNOWN = 'Not known. Ask the maker or the bench.';
 
 /** Is a line of the book about this surface, of what it is made and on which kind it is? */
-export const isAbout = ({ on, of, among, when }: VerdictRow, { id, material, kind, build }: SurfaceHere): boolean =>
+export const isAbout = (
+  { on, of, among, when, lacks }: VerdictRow,
+  { id, material, kind, build, beside }: SurfaceHere,
+): boolean =>
   on.includes(id) &&
   buildMeets(build, when) &&
+  (lacks === undefined || !beside.includes(lacks)) &&
   (of === undefined || (material !== null && of.includes(material))) &&
   (among === undefined || among.kinds.includes(kind));
 

@@ -75,6 +75,8 @@ export type VerdictRow = {
   readonly among?: Among;
   /** Only on instruments built so: a seat is as delicate as the pad that lies on it. */
   readonly when?: BuildCondition;
+  /** Only on instruments without that surface: where no pads are, no water runs into them. */
+  readonly lacks?: SurfaceId;
   /** Only where the surface is of one of these; without it, of whatever it is. */
   readonly of?: readonly Material[];
   readonly verdict: Exclude<Verdict, 'not-known'>;

@@ -33,6 +33,12 @@ export type Alone = {
   readonly when?: BuildCondition;
 };
 
+/** As a table writes it: what of it hangs on the build. */
+export type AnatomyRow = Omit<Anatomy, 'staysDry' | 'pads'> & {
+  readonly staysDry?: readonly Piece[] | { readonly pieces: readonly Piece[]; readonly when: BuildCondition };
+  readonly pads?: true | BuildCondition;
+};
+
 /** What hands find when they take an instrument of a kind: what comes apart, what must stay dry, what is pulled out. */
 export type Anatomy = {
   readonly couplings: readonly Coupling[];

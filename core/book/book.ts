@@ -1,6 +1,6 @@
 import type { Lexicon } from '#core/book/lexicon.ts';
 import type { Agent, SurfaceId } from '#core/book/agent.ts';
-import type { Anatomy } from '#core/book/anatomy.ts';
+import type { AnatomyRow } from '#core/book/anatomy.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { ConditionKind } from '#core/book/condition.ts';
 import type { Breaks } from '#core/book/break-line.ts';
@@ -24,7 +24,7 @@ export type Book = {
   readonly methods: Readonly<Record<MethodId, Method>>;
   readonly conditions: Readonly<Record<ConditionId, ConditionKind>>;
   readonly agents: readonly Agent[];
-  readonly anatomy: Readonly<Record<KindId, Anatomy>>;
+  readonly anatomy: Readonly<Record<KindId, AnatomyRow>>;
   /** Rules of handling the trade breaks on purpose. */
   readonly exceptions: readonly Exception[];
   readonly surfaces: Readonly<Record<SurfaceId, Surface>>;

@@ -18,6 +18,7 @@ const PAGE_IDS = [
   'flute',
   'piccolo',
   'bamboo-flute',
+  'recorder',
   'highland-pipes',
   'brass',
   'piston-brass',

@@ -21,6 +21,7 @@ const FAULT_PAGE_IDS = [
   'flute',
   'flute-foot',
   'bamboo',
+  'recorder',
   'pipes',
   'brass',
   'bits',

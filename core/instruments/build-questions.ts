@@ -9,7 +9,7 @@ const WORDS = {
   },
   tenons: {
     question: 'What are the tenons covered with?',
-    options: { cork: 'Cork', thread: 'Thread', metal: 'Bare metal' },
+    options: { cork: 'Cork', thread: 'Thread', metal: 'Bare metal', plastic: 'Bare plastic' },
   },
   pads: {
     question: 'What are the pads?',
@@ -36,6 +36,10 @@ const WORDS = {
   rotor: { question: 'Has it a valve?', options: { none: 'No valve', one: 'A rotor' } },
   bell: { question: 'Does the bell come off?', options: { fixed: 'Fixed bell', screw: 'Screw bell' } },
   pieces: { question: 'How many pieces?', options: { 'one-piece': 'One piece', 'two-piece': 'Two pieces' } },
+  size: {
+    question: 'Which size is it?',
+    options: { soprano: 'Soprano', alto: 'Alto', tenor: 'Tenor', bass: 'Bass' },
+  },
   swabTail: {
     question: 'Which pull-through?',
     options: { 'two-cords': 'A cord at both ends', 'no-tail': 'No tail cord' },

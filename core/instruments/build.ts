@@ -5,7 +5,7 @@ import { keysOf } from '#core/kernel/typed.ts';
  */
 const BUILD_FIELDS = {
   body: ['wood', 'plastic', 'hard-rubber', 'metal', 'bamboo'],
-  tenons: ['cork', 'thread', 'metal'],
+  tenons: ['cork', 'thread', 'metal', 'plastic'],
   pads: ['skin', 'leather', 'cork', 'synthetic'],
   mouthpiece: ['hard-rubber', 'plastic', 'glass', 'metal'],
   finish: ['lacquer', 'silver', 'bare-brass', 'nickel-silver'],
@@ -14,6 +14,7 @@ const BUILD_FIELDS = {
   rotor: ['none', 'one'],
   bell: ['fixed', 'screw'],
   pieces: ['one-piece', 'two-piece'],
+  size: ['soprano', 'alto', 'tenor', 'bass'],
   swabTail: ['two-cords', 'no-tail'],
   scrape: ['long', 'short', 'unknown'],
   bag: ['hide', 'synthetic'],

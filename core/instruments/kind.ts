@@ -17,6 +17,7 @@ export const KIND_IDS = [
   'flute',
   'piccolo',
   'bamboo-flute',
+  'recorder',
   'highland-pipes',
   'trumpet',
   'cornet',
@@ -30,7 +31,7 @@ export const KIND_IDS = [
 ] as const;
 export type KindId = (typeof KIND_IDS)[number];
 
-const FAMILIES = ['Single reeds', 'Double reeds', 'Flutes', 'Pipes', 'Brass'] as const;
+export const FAMILIES = ['Single reeds', 'Double reeds', 'Flutes', 'Pipes', 'Brass'] as const;
 export type Family = (typeof FAMILIES)[number];
 
 /** Every part that occurs in some kind, in the trade's own words. */
@@ -42,6 +43,7 @@ export const PART_IDS = [
   'bocal',
   'barrel',
   'head-joint',
+  'middle-joint',
   'upper-joint',
   'lower-joint',
   'wing-joint',

@@ -5,6 +5,7 @@ import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import type { StepRow, StepSaid } from '#core/book/page.ts';
 import type { Words } from '#core/book/words.ts';
+import type { Anatomy, AnatomyRow } from '#core/book/anatomy.ts';
 import type { Practice } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
 import { hangsOnMore, textSaid, wordless } from '#core/methods/said-step.ts';
@@ -40,6 +41,21 @@ function saidHere<Row extends StepRow>(step: Row, said: StepSaid | undefined): R
   const { holdsNothing, ...words } = said;
   const { holds: _holds, ...free } = step;
   return { ...(holdsNothing ? (free as Row) : step), ...words };
+}
+
+/** The anatomy of this build. */
+function builtSo({ staysDry, pads, ...anatomy }: AnatomyRow, build: Build): Anatomy {
+  const dry =
+    staysDry === undefined || 'length' in staysDry
+      ? staysDry
+      : buildMeets(build, staysDry.when)
+        ? staysDry.pieces
+        : undefined;
+  return {
+    ...anatomy,
+    ...(dry === undefined ? {} : { staysDry: dry }),
+    ...(pads === true || (pads !== undefined && buildMeets(build, pads)) ? { pads: true } : {}),
+  };
 }
 
 /** A reason as far as the build decides it. */
@@ -112,7 +128,7 @@ function madeFor(book: Book, kindId: KindId, build: Build): Practice {
   const practice: Practice = {
     kind,
     build,
-    anatomy: book.anatomy[kindId],
+    anatomy: builtSo(book.anatomy[kindId], build),
     chosen: new Map(),
     items,
     steps,

@@ -27,8 +27,8 @@ export function wrongCounts({ step, practice, lexicon }: Read): Found[] {
         );
         const refused = (why: string): Found[] => [{ rule: 'wrong-count', text, why: `“${phrase}”: ${why}` }];
         if (mine.length === 0)
-          return number.toLowerCase() === 'both' &&
-            /^(?:down|together|in|on|of|with|alone|hang|by|by their)\b/.test(noun)
+          return /^(?:both|two)$/i.test(number) &&
+            /^(?:down|together|in|on|of|of you|with|alone|hang|by|by their)\b/.test(noun)
             ? []
             : refused('no list counts it');
         return mine.some(({ counts }) => counts.includes(valueOf(number))) ? [] : refused('it is another number');

@@ -30,6 +30,7 @@ export const SILHOUETTES: Readonly<Record<KindId, readonly string[]>> = {
   flute: ['M6 40L42 8', 'M36 13l3 3', 'M28 18l3 3M24 22l3 3M20 25l3 3M14 31l3 3'],
   piccolo: ['M14 34L34 14', 'M30 18l3 3', 'M25 20l3 3M20 25l3 3'],
   'bamboo-flute': ['M34 5L18 36q-1 5 -5 7', 'M31 6l5 2', 'M29 15h.1M26 21h.1M23 27h.1', 'M20 31l5 3'],
+  recorder: ['M36 5l5 4', 'M38 7L13 38', 'M13 38l-4 5l7 -3', 'M33 10l3 2', 'M29 17h.1M26 21h.1M23 25h.1M20 29h.1'],
   'highland-pipes': [
     'M14 30q-2 -10 10 -10t14 8q0 8 -12 8t-12 -6',
     'M18 21L12 6',

@@ -8,4 +8,3 @@ export const WIDE_SAXES: Among = { words: 'alto, tenor and baritone saxophone', 
 export const OBOES: Among = { words: 'oboe and cor anglais', kinds: ['oboe', 'cor-anglais'] };
 export const BASSOON: Among = { words: 'bassoon', kinds: ['bassoon'] };
 export const PIPES: Among = { words: 'bagpipe', kinds: ['highland-pipes'] };
-export const KEYLESS: Among = { words: 'keyless flute', kinds: ['bamboo-flute'] };

@@ -100,6 +100,16 @@ export const SURFACES_OF: Readonly<Record<KindId, readonly SurfaceUse[]>> = {
     'tone-holes',
     ...builtWith({ pieces: ['two-piece'] }, 'bamboo-joint'),
   ],
+  recorder: [
+    { id: 'blowing-edge', name: 'Windway, window and edge' },
+    'tenons',
+    'bore',
+    'body',
+    'tone-holes',
+    // Mostly of leather, and not asked about: they are one or two (common practice).
+    { id: 'pads', material: 'leather', when: { size: ['tenor', 'bass'] } },
+    ...builtWith({ size: ['tenor', 'bass'] }, 'keys', 'rods'),
+  ],
   'highland-pipes': ['blowpipe', 'double-reed', 'hemp-joints', 'bag'],
   trumpet: piston,
   cornet: piston,

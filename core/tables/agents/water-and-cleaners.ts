@@ -1,5 +1,5 @@
 import { SURFACE_IDS, type Agent, type VerdictRow } from '#core/book/agent.ts';
-import { BRASS_WIND, KEYLESS, PIPES, WOODWINDS } from '#core/tables/agents/among.ts';
+import { BRASS_WIND, PIPES, WOODWINDS } from '#core/tables/agents/among.ts';
 import { ALL_BUT_MOUTHPIECES, CORKS, METAL_PARTS, WOODWIND_BODY } from '#core/tables/agents/surface-groups.ts';
 
 /** Instruments whose water runs through rotors. */
@@ -78,16 +78,23 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
         mark: 'general',
       },
       {
-        on: ['body', 'bore', 'tone-holes', 'bamboo-joint', 'blowing-edge'],
+        on: ['body', 'bore', 'tone-holes', 'bamboo-joint', 'blowing-edge', 'tenons'],
         of: ['plastic'],
-        among: KEYLESS,
+        lacks: 'pads',
         verdict: 'yes',
         why: 'It has no pads: lukewarm, and dry it afterwards.',
       },
       {
+        on: ['blowing-edge'],
+        of: ['plastic'],
+        verdict: 'care',
+        why: 'Use a barely damp cloth, and dry it.',
+        mark: 'general',
+      },
+      {
         on: WOODWIND_BODY,
         of: ['wood'],
-        among: KEYLESS,
+        lacks: 'pads',
         verdict: 'no',
         why: 'Wood swells and shrinks with it, and cracks.',
       },
@@ -155,6 +162,14 @@ export const WATER_AND_CLEANERS: readonly Agent[] = [
       },
       { on: ['finish'], among: BRASS_WIND, verdict: 'yes', why: 'Use a little and rinse it off.' },
       { on: ['valve-felts'], verdict: 'no', why: 'Keep them out of it.' },
+      {
+        on: ['body', 'bore', 'tone-holes', 'bamboo-joint', 'blowing-edge', 'tenons'],
+        of: ['plastic'],
+        lacks: 'pads',
+        verdict: 'yes',
+        why: 'Use a little, lukewarm, and rinse it off.',
+        mark: 'general',
+      },
       { on: ['pads'], of: ['leather', 'skin'], verdict: 'no', why: 'It ruins them.' },
       { on: WOODWIND_BODY, verdict: 'no', why: 'It needs water, and none runs there.', mark: 'general' },
       { on: ['finish'], among: WOODWINDS, verdict: 'no', why: 'It needs water, and none runs there.', mark: 'general' },

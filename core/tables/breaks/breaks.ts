@@ -34,6 +34,13 @@ export const BREAKS: Breaks = {
       mark: 'practice',
     },
     {
+      id: 'recorder-warm',
+      kinds: ['recorder'],
+      say: 'Keep the head warm, in your hand or under your arm.',
+      why: 'A cold windway clogs at once.',
+      mark: 'general',
+    },
+    {
       id: 'pipes-water',
       kinds: ['highland-pipes'],
       say: 'Empty the water trap or the valve.',
@@ -96,13 +103,23 @@ export const BREAKS: Breaks = {
   meanwhile: [
     {
       id: 'crack',
-      kinds: ['clarinet', 'bass-clarinet', 'oboe', 'cor-anglais', 'bassoon', 'piccolo', 'bamboo-flute'],
+      kinds: ['clarinet', 'bass-clarinet', 'oboe', 'cor-anglais', 'bassoon', 'piccolo', 'bamboo-flute', 'recorder'],
       build: { body: ['wood', 'bamboo'] },
       sign: 'A sharp pop, or a line in the wood',
       now: ['Stop playing it. Dry it with a soft cloth only and put it into its case.'],
       later: 'The bench decides, for bamboo its maker. Put no oil, glue or tape on it.',
       child: 'Stop playing, and show it to your teacher or a grown-up.',
       mark: 'practice',
+    },
+    {
+      id: 'recorder-clogs',
+      kinds: ['recorder'],
+      sign: 'The tone goes hoarse or stops',
+      now: ['Lay a finger flat over the window, clear of the edge, and blow sharply. Poke nothing into the windway.'],
+      later:
+        'If it clogs every time, warm the head longer. If it is hoarse when dry, show it to the teacher or the bench.',
+      child: 'Lay a finger flat over the window and blow sharply. If it does not help, show it to your teacher.',
+      mark: 'general',
     },
     {
       id: 'sticky-skin',

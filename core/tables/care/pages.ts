@@ -18,6 +18,7 @@ import { oboe } from '#core/tables/care/oboe.ts';
 import { onTheWay } from '#core/tables/care/on-the-way.ts';
 import { piccolo } from '#core/tables/care/piccolo.ts';
 import { pistonBrass } from '#core/tables/care/piston-brass.ts';
+import { recorder } from '#core/tables/care/recorder.ts';
 import { rotaryBrass } from '#core/tables/care/rotary-brass.ts';
 import { rotaryTuba } from '#core/tables/care/rotary-tuba.ts';
 import { bathOf, keysTake } from '#core/tables/care/sizes.ts';
@@ -117,6 +118,67 @@ const windInBag: PageUse = {
     },
   },
 };
+/** Block and windway are kept free of oil: only middle and foot get it (common practice). */
+const OIL_BELOW_HEAD = {
+  heading: 'Oil the middle joint and the foot thinly',
+  how: 'Rub about 3 drops into the cloth and blot it. Draw it through both. Keep it away from the head.',
+  does: [oil('middle-joint'), oil('foot-joint')],
+  cautions: [
+    'Only when the bore is swabbed and dry.',
+    'Do as the maker’s leaflet says. Waxed wood takes no oil.',
+    'Do not play it for a day.',
+  ],
+} as const;
+const DRAWN_DRY = 'Draw a dry cloth through both joints.';
+const inWoodBelowHead: PageUse = {
+  page: woodenBore,
+  when: { body: ['wood'], size: ['soprano', 'alto'] },
+  without: ['wooden-bore/shield-pads'],
+  says: {
+    'wooden-bore/oil-once': OIL_BELOW_HEAD,
+    'wooden-bore/oil-twice': OIL_BELOW_HEAD,
+    'wooden-bore/dry-oiled': {
+      heading: 'Dry the oiled joints',
+      how: DRAWN_DRY,
+      harm: 'oil runs into the finger holes',
+      does: [blot('middle-joint'), blot('foot-joint')],
+    },
+  },
+};
+const inWoodWithKeys: PageUse = {
+  page: woodenBore,
+  when: { body: ['wood'], size: ['tenor', 'bass'] },
+  says: {
+    'wooden-bore/oil-once': OIL_BELOW_HEAD,
+    'wooden-bore/oil-twice': OIL_BELOW_HEAD,
+    'wooden-bore/dry-oiled': {
+      how: `${DRAWN_DRY} Then slide the paper slips out.`,
+      does: [blot('middle-joint'), blot('foot-joint'), unshield('pads')],
+    },
+  },
+};
+const FORCED_WHY = 'A joint that goes on stiffly is forced, and forcing splits it.';
+const FORCED = 'the joint has to be forced, and splits';
+/** Its tenons sit at no keys. */
+const tenonsKeyless: PageUse = {
+  page: tenons,
+  says: {
+    'tenons/grease-stiff-cork': { harm: FORCED },
+    'tenons/grease-new-cork': { harm: FORCED },
+    'tenons/grease-corks': { harm: FORCED },
+  },
+  calls: { 'tenons/grease': { why: FORCED_WHY }, 'tenons/grease-stiff': { why: FORCED_WHY } },
+};
+/** It has no keys that could lie uppermost. */
+const keylessOnTheWay: PageUse = {
+  page: onTheWay,
+  says: { 'on-the-way/lay-out': { how: 'Lay each piece on a dry towel, away from heaters and the sun.' } },
+  calls: {
+    'on-the-way/cased-damp': { why: 'Damp works on in the shut case: it moulds, and what has swollen sits fast.' },
+  },
+};
+/** The bench's yearly look is its own. */
+const windOfRecorder: PageUse = { page: wind, without: ['wind/bench-service'] };
 /** At home the pipes are laid out to dry, not cased. */
 const windUncased: PageUse = {
   page: wind,
@@ -272,6 +334,7 @@ export const PAGES_OF = {
   flute: pages(wind, onTheWay, swab, keyedOf(5), flute),
   piccolo: pages(wind, onTheWay, swab, keyedOf(4), inWoodToTheHead, flute, piccolo),
   'bamboo-flute': pages(windInBag, swab, bambooFlute),
+  recorder: pages(windOfRecorder, keylessOnTheWay, swab, tenonsKeyless, inWoodBelowHead, inWoodWithKeys, recorder),
   'highland-pipes': pages(windUncased, pipesOnTheWay, highlandPipes),
   trumpet: pistons,
   cornet: pistons,

@@ -124,7 +124,7 @@ export const tenons: Page = {
     {
       id: 'tenons/full-turn',
       text: 'A full turn, or a sideways rock, to join or part it.',
-      why: 'Keys hook under their neighbours and sockets split.',
+      why: 'What overlaps hooks under its neighbour, and sockets split.',
       mark: 'practice',
     },
     {

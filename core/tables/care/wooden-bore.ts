@@ -33,7 +33,7 @@ export const woodenBore: Page = {
       item: 'wind/look-over',
       part: 'the-bore',
       heading: 'Look along the wood for a line',
-      how: 'Turn each joint in the light. Look at its ends and at the tone holes most of all.',
+      how: 'Turn each joint in the light. Look at its ends and at the holes most of all.',
       look: {
         question: 'Is there a line or crack in the wood?',
         answers: [

@@ -12,6 +12,7 @@ const AT_THE_MOUTH = [
   'brass/mouthpiece-wash',
   'flute/lip-plate',
   'bamboo-flute/rim-smell',
+  'recorder/beak',
   'highland-pipes/sweeten',
 ] as const;
 
@@ -25,6 +26,7 @@ const THOROUGH = [
   'trombone/bath',
   'horn/weekly-flush',
   'rotary-tuba/flush',
+  'recorder/wash',
   'swab/wash',
   ...AT_THE_MOUTH,
 ] as const;

@@ -6,6 +6,7 @@ import { bassoon, doubleReed, oboe } from '#core/tables/faults/double-reeds.ts';
 import { FAULT_FIGURES } from '#core/tables/faults/figures.ts';
 import { bamboo, flute, fluteFoot, pipes } from '#core/tables/faults/flutes-and-pipes.ts';
 import { keyed, linked } from '#core/tables/faults/keyed.ts';
+import { recorder } from '#core/tables/faults/recorder.ts';
 import { clarinet, saxophone, singleReed } from '#core/tables/faults/single-reeds.ts';
 import { corked, wooden } from '#core/tables/faults/wood-and-joints.ts';
 import type { FaultPage } from '#core/book/fault.ts';
@@ -34,6 +35,7 @@ const PAGES_OF = {
   flute: pages(...woodwind, flute, fluteFoot),
   piccolo: pages(...woodwind, inWood, onCork, flute),
   'bamboo-flute': pages(any, swabbed, bamboo),
+  recorder: pages(any, swabbed, inWood, onCork, recorder),
   'highland-pipes': pages(any, pipes),
   trumpet: trumpets,
   cornet: trumpets,

@@ -1,4 +1,4 @@
-import type { Alone, Anatomy, Coupling, Piece } from '#core/book/anatomy.ts';
+import type { Alone, AnatomyRow, Coupling, Piece } from '#core/book/anatomy.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 
 /** Together while it is played, apart in the case. */
@@ -41,7 +41,7 @@ const HEAD_JOINT: Alone = {
 };
 const BRASS_MOUTHPIECE: Alone = { id: 'mouthpiece', name: 'Mouthpiece', pieces: ['mouthpiece'], along: ['case'] };
 
-const saxophone: Anatomy = {
+const saxophone: AnatomyRow = {
   couplings: [
     ...SINGLE_REED,
     { ...played('mouthpiece', 'neck'), cased: 'either' },
@@ -54,7 +54,7 @@ const saxophone: Anatomy = {
   alone: [MOUTHPIECE_AND_NECK],
 };
 
-const oboe: Anatomy = {
+const oboe: AnatomyRow = {
   couplings: [played('reed', 'upper-joint'), played('upper-joint', 'lower-joint'), played('lower-joint', 'bell')],
   bores: ['upper-joint', 'lower-joint'],
   staysDry: ['upper-joint', 'lower-joint', 'bell'],
@@ -70,7 +70,7 @@ const VALVED: readonly Coupling[] = [
   kept('valve-slides', 'valve-block'),
 ];
 
-const pistonBrass: Anatomy = {
+const pistonBrass: AnatomyRow = {
   couplings: [...VALVED, kept('pistons', 'valve-block')],
   slides: ['main-slide', 'valve-slides'],
   staysDry: ['pistons'],
@@ -82,7 +82,7 @@ const pistonBrass: Anatomy = {
  * What comes apart on each kind (the practice book's order of joining and taking apart). Fixed joints are not named: a
  * saxophone's bow and bell go where its body goes.
  */
-export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
+export const ANATOMY: Readonly<Record<KindId, AnatomyRow>> = {
   clarinet: {
     couplings: [
       ...SINGLE_REED,
@@ -187,6 +187,14 @@ export const ANATOMY: Readonly<Record<KindId, Anatomy>> = {
       { ...kept('top-half', 'lower-half'), when: { pieces: ['one-piece'] } },
     ],
     staysDry: ['top-half', 'lower-half'],
+  },
+  recorder: {
+    couplings: [played('head-joint', 'middle-joint'), played('middle-joint', 'foot-joint')],
+    bores: ['middle-joint', 'foot-joint'],
+    staysDry: { pieces: ['head-joint', 'middle-joint', 'foot-joint'], when: { body: ['wood'] } },
+    closed: ['head-joint'],
+    pads: { size: ['tenor', 'bass'] },
+    alone: [HEAD_JOINT],
   },
   'highland-pipes': {
     couplings: [

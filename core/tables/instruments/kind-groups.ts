@@ -6,11 +6,11 @@ export const WIDE_SAXOPHONES = ['alto-saxophone', 'tenor-saxophone', 'baritone-s
 export const SINGLE_REEDS = [...CLARINETS, ...SAXOPHONES] as const;
 export const DOUBLE_REEDS = ['oboe', 'cor-anglais', 'bassoon'] as const;
 export const KEYED = [...SINGLE_REEDS, ...DOUBLE_REEDS, 'flute', 'piccolo'] as const;
-export const WOODWIND = [...KEYED, 'bamboo-flute', 'highland-pipes'] as const;
-export const SWABBED = [...KEYED, 'bamboo-flute'] as const;
+export const WOODWIND = [...KEYED, 'bamboo-flute', 'recorder', 'highland-pipes'] as const;
+export const SWABBED = [...KEYED, 'bamboo-flute', 'recorder'] as const;
 export const ALWAYS_PISTONS = ['trumpet', 'cornet', 'flugelhorn', 'baritone', 'euphonium', 'sousaphone'] as const;
 export const BRASS = [...ALWAYS_PISTONS, 'tuba', 'horn', 'trombone'] as const;
-export const IN_WOOD = ['clarinet', 'bass-clarinet', 'oboe', 'cor-anglais', 'piccolo'] as const;
+export const IN_WOOD = ['clarinet', 'bass-clarinet', 'oboe', 'cor-anglais', 'piccolo', 'recorder'] as const;
 /** Kinds of which parts are played by themselves, however they are built. */
 export const PLAYED_IN_PARTS = [
   ...CLARINETS,
@@ -18,5 +18,6 @@ export const PLAYED_IN_PARTS = [
   ...DOUBLE_REEDS,
   'flute',
   'piccolo',
+  'recorder',
   ...BRASS,
 ] as const;

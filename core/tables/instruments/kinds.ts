@@ -24,6 +24,7 @@ import {
   sopranoSaxophone,
   tenorSaxophone,
 } from '#core/tables/instruments/saxophones.ts';
+import { recorder } from '#core/tables/instruments/recorder.ts';
 import { trombone } from '#core/tables/instruments/trombone.ts';
 
 /** The registration of every kind: a kind id without a table does not compile. */
@@ -40,6 +41,7 @@ export const KINDS: Readonly<Record<KindId, InstrumentKind>> = {
   flute,
   piccolo,
   'bamboo-flute': bambooFlute,
+  recorder,
   'highland-pipes': highlandPipes,
   trumpet,
   cornet,

@@ -155,7 +155,7 @@ export const HEADINGS: Lexicon['headings'] = {
   lay: ['lay', 'stow', 'join', 'soak', 'open'],
   leave: ['join', 'stow', 'soak', 'look'],
   let: ['drain'],
-  lift: ['hold', 'oil-in-turn', 'lift-out'],
+  lift: ['hold', 'oil-in-turn', 'lift-out', 'lay'],
   line: ['join', 'turn', 'look'],
   lock: ['shut', 'lay'],
   look: ['look', 'free'],

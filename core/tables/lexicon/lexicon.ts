@@ -104,6 +104,8 @@ const SUPPLIES: Readonly<Record<string, Supply>> = {
   'rubber band': { words: 'rubber band' },
   'seasoning for the bag': { words: 'season' },
   'silk cloth on its rod': { deeds: ['draw', 'to-and-fro'] },
+  'soft cloth on a rod': { deeds: ['draw', 'to-and-fro', 'wipe'] },
+  'the maker’s cream': { deeds: ['grease'] },
   'silver cloth': { deeds: ['wipe'] },
   'slide cream or oil': { deeds: ['grease'] },
   'slide grease': { deeds: ['grease', 'grease-in-turn'] },
@@ -150,6 +152,6 @@ export const LEXICON: Lexicon = {
   supplies: SUPPLIES,
   headings: HEADINGS,
   beyond:
-    'hand rest|strap or the peg|season|spray|tape|tub|your hands|your mouth|wax|bag|outer slide|as far as the cloth goes|tune',
+    'hand rest|strap or the peg|season|spray|tape|tub|your hands|your mouth|wax|bag|outer slide|as far as the cloth goes|tune|leave the case open',
   opposites: OPPOSITES,
 };

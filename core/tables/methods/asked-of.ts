@@ -7,7 +7,7 @@ export const all = (...kinds: AskedOf[number]['kinds']): AskedOf => [{ kinds }];
 export const pistons: AskedOf = [{ kinds: ALWAYS_PISTONS }, { kinds: ['tuba'], build: { valves: ['piston'] } }];
 /** The other pads than skin: on skin paper is only ever pressed and released. */
 export const tougherPads: AskedOf = [{ kinds: KEYED, build: { pads: ['leather', 'cork', 'synthetic'] } }];
-export const corked: AskedOf = [{ kinds: KEYED, build: { tenons: ['cork'] } }, { kinds: SAXOPHONES }];
+export const corked: AskedOf = [{ kinds: [...KEYED, 'recorder'], build: { tenons: ['cork'] } }, { kinds: SAXOPHONES }];
 
 /** A soprano in one piece has no neck to take off. */
 export const neckComesOff: AskedOf = [
