@@ -54,7 +54,9 @@ const wordsOf = (book: Book, kind: KindId): BookFault[] =>
   casesOf(book, kind).flatMap((one) => {
     const practice = practiceOf(book, one);
     return [
-      ...practice.steps.flatMap((step) => plainWordRefusals(step).map((what) => ({ where: step.id, what }))),
+      ...practice.steps.flatMap((step) =>
+        plainWordRefusals(step, book.lexicon).map((what) => ({ where: step.id, what })),
+      ),
       ...readPractice(book, practice).map(({ of, text, why }) => ({ where: of, what: `“${text}”: ${why}` })),
     ];
   });

@@ -81,16 +81,16 @@ function edits({ id, like }: NewKind): Edit[] {
   ];
 }
 
-/** The files a kind is made of, to be written out by hand. */
-export function stubs({ id, name, family }: NewKind): Readonly<Record<string, string>> {
-  const code = inCode(id);
-  return {
-    [`core/tables/instruments/${id}.ts`]: `import { ask } from '#core/instruments/build-questions.ts';
+const instrumentStub = ({
+  id,
+  name,
+  family,
+}: NewKind): string => `import { ask } from '#core/instruments/build-questions.ts';
 import type { InstrumentKind } from '#core/instruments/kind.ts';
 import { WATER } from '#core/tables/instruments/water.ts';
 
 /** ${name}. Parts and build from the practice book. Lengths, bores and water shares are estimates made for the drawing. */
-export const ${code} = {
+export const ${inCode(id)} = {
   id: '${id}',
   name: '${name}',
   family: '${family}',
@@ -115,13 +115,14 @@ export const ${code} = {
   fields: [ask('body', ['wood', 'plastic'], 'wood')],
   water: WATER.flute,
 } as const satisfies InstrumentKind;
-`,
-    [`core/tables/care/${id}.ts`]: `import { draw } from '#core/book/deed.ts';
+`;
+
+const careStub = ({ id, name }: NewKind): string => `import { draw } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { general } from '#core/explain/explained.ts';
 
 /** ${name}. Minutes per step are estimates. */
-export const ${code}: Page = {
+export const ${inCode(id)}: Page = {
   id: '${id}',
   items: [
     {
@@ -159,14 +160,20 @@ export const ${code}: Page = {
   ],
   neverDos: [],
 };
-`,
-    [`core/tables/faults/${id}.ts`]: `import type { FaultPage } from '#core/book/fault.ts';
+`;
+
+const faultsStub = ({ id, name }: NewKind): string => `import type { FaultPage } from '#core/book/fault.ts';
 
 /** What can go wrong with a ${name.toLowerCase()}. */
-export const ${code}: FaultPage = { id: '${id}', signs: [], causes: [], stops: [], mishapStops: [] };
-`,
-  };
-}
+export const ${inCode(id)}: FaultPage = { id: '${id}', signs: [], causes: [], stops: [], mishapStops: [] };
+`;
+
+/** The files a kind is made of, to be written out by hand. */
+const stubs = (kind: NewKind): Record<string, string> => ({
+  [`core/tables/instruments/${kind.id}.ts`]: instrumentStub(kind),
+  [`core/tables/care/${kind.id}.ts`]: careStub(kind),
+  [`core/tables/faults/${kind.id}.ts`]: faultsStub(kind),
+});
 
 /**
  * The files of the program with a new kind in every list it has to stand in, and the files it is made of as stubs.
@@ -175,7 +182,7 @@ export const ${code}: FaultPage = { id: '${id}', signs: [], causes: [], stops: [
  * @throws Error when a list is not where this tool looks for it, or the kind is there already
  */
 export function withKind(kind: NewKind, read: (file: string) => string): Readonly<Record<string, string>> {
-  const changed: Record<string, string> = { ...stubs(kind) };
+  const changed = stubs(kind);
   for (const { file, at, put } of edits(kind)) {
     const text = changed[file] ?? read(file);
     if (!at.test(text)) throw new Error(`${file}: nothing there looks like ${at.source}`);
