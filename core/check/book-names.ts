@@ -1,7 +1,9 @@
 import type { Book } from '#core/book/book.ts';
+import type { ConditionKind } from '#core/book/condition.ts';
 import type { PageUse } from '#core/book/page.ts';
 import type { Step } from '#core/book/step.ts';
 import { linesOf, SAID_OF_A_STEP } from '#core/book/words.ts';
+import { concerns } from '#core/conditions/in-force.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import { aloneIn } from '#core/methods/practice-alone.ts';
 import { practiceOf } from '#core/testing/any-run.ts';
@@ -129,6 +131,14 @@ export function undeclaredAgents(book: Book, kind: KindId): BookFault[] {
       }),
     );
   });
+}
+
+/** Conditions that no build of any kind is ever in. */
+export function conditionsOfNobody(book: Book): BookFault[] {
+  const builds = KIND_IDS.flatMap((kind) => casesOf(book, kind).map((one) => practiceOf(book, one)));
+  return Object.values<ConditionKind>(book.conditions)
+    .filter((condition) => !builds.some(({ kind, build }) => concerns(condition, kind.id, build)))
+    .map(({ id }) => ({ where: `core/tables/conditions: ${id}`, what: 'no build of any kind is ever in it' }));
 }
 
 /** Everything of this kind that names nothing or says nothing. */

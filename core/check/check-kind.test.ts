@@ -1,13 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Book } from '#core/book/book.ts';
 import type { Page, PageUse } from '#core/book/page.ts';
-import { bookFaults, neverReached } from '#core/check/book-names.ts';
+import { bookFaults, conditionsOfNobody, neverReached } from '#core/check/book-names.ts';
 import { checkKind } from '#core/check/check-kind.ts';
 import { KIND_IDS } from '#core/instruments/kind.ts';
 import { BOOK } from '#core/tables/book.ts';
 
 test('nothing of the book names nothing, says nothing or is never come to', () => {
   expect(neverReached(BOOK, KIND_IDS)).toEqual([]);
+  expect(conditionsOfNobody(BOOK)).toEqual([]);
+  const onHide = { ...BOOK.conditions['new-wood'], where: [{ build: { bag: ['hide'], body: ['wood'] } }] } as const;
+  expect(conditionsOfNobody({ ...BOOK, conditions: { ...BOOK.conditions, 'new-wood': onHide } })).toHaveLength(1);
   expect(KIND_IDS.flatMap((kind) => bookFaults(BOOK, kind))).toEqual([]);
 }, 60_000);
 

@@ -301,7 +301,7 @@ export const bambooFlute: Page = {
       item: 'bamboo-flute/rim-smell',
       part: 'top-half',
       heading: 'Freshen the rim with a wet fingertip',
-      how: 'Take the cap off and go round once. Dry the rim with a fresh cloth and put the cap on.',
+      how: 'With the cap off, go round once. Dry the rim with a fresh cloth and put the cap on.',
       minutes: 0.5,
       after: ['bamboo-flute/draw-cloth'],
       uses: [{ agent: 'cool-water', on: 'blowing-edge' }],

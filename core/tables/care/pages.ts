@@ -258,6 +258,8 @@ const brassOneMark: PageUse = { page: brass, without: ['brass/slides-to-marks'] 
 const brassShouldered: PageUse = {
   ...brassOneMark,
   says: {
+    // With the horn on the shoulder nobody wipes it well.
+    'brass/wipe-outside': { after: ['brass/mouthpiece-off', 'sousaphone/body-down'] },
     'brass/shut-case': {
       heading: 'Take all the parts out and close the case',
       how: 'Neck, bits, bell and mouthpiece lie where nothing rolls. Latch the empty case.',

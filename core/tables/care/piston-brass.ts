@@ -388,7 +388,7 @@ export const pistonBrass: Page = {
       item: 'piston-brass/bath',
       part: 'valve-block',
       heading: 'Oil each valve and put it in its own casing',
-      how: 'Turn each cap on lightly.',
+      how: 'Once it sits, turn its cap on lightly.',
       minutes: 0.8,
       repeats: { kind: 'fixed', count: practice(3), noun: 'valve' },
       after: [

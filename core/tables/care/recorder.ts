@@ -348,7 +348,7 @@ export const recorder: Page = {
       id: 'recorder/wipe-key',
       item: 'recorder/key-oil',
       part: 'foot-joint',
-      heading: 'Wipe off the oil that is left over',
+      heading: 'Wipe off the key oil that is left over',
       how: 'Go round each end of the rod with a clean corner of the cloth.',
       minutes: 0.5,
       after: ['recorder/oil-key'],

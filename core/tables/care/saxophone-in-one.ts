@@ -41,7 +41,6 @@ export const saxophoneInOne: PageUse = {
   says: {
     'saxophone/lift-body': {
       heading: 'Lift the horn by the bell',
-      how: 'Hold it where no key is.',
       does: [hold('body')],
       after: [],
     },

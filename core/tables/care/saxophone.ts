@@ -280,7 +280,10 @@ export const saxophone: Page = {
       item: 'saxophone/join',
       part: 'body',
       heading: 'Lift the body by the bell, take the plug out',
-      how: 'Slacken the neck screw first, and put the plug away.',
+      how: [
+        { say: 'Slacken the neck screw first, and put the plug away.', of: part('plug', 'body') },
+        { say: 'Hold it where no key is.', when: { build: { pieces: ['one-piece'] } } },
+      ],
       minutes: 0.2,
       after: ['saxophone/mouthpiece-on', 'saxophone/reed-on', 'saxophone/ligature-on', 'saxophone/cap-on'],
       needs: ['case-open', 'hands-ready'],

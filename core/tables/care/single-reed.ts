@@ -227,7 +227,7 @@ export const singleReed: Page = {
       id: 'single-reed/rinse-soaked',
       item: 'single-reed/mouthpiece-soak',
       part: 'mouthpiece',
-      heading: 'Lift it out, clean, rinse and dry it',
+      heading: 'Lift the mouthpiece out, rinse and dry it',
       how: 'At once go round the inside with a cotton bud and wipe the outside, then rinse it with lukewarm water.',
       minutes: 0.6,
       after: ['single-reed/soak-mouthpiece'],
