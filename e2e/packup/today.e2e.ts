@@ -114,7 +114,7 @@ describe('today', () => {
     // His tuba is at the bench.
     await press(page, 'Log 2 instruments and pack up');
     await sees(page, 'First, what cannot wait');
-    await press(page, 'By stretches');
+    await press(page, 'Part by part');
     const done = await page.waitForSelector('::-p-aria([name="Done: First, what cannot wait"][role="button"])');
     const box = await done?.boundingBox();
     // Above the bottom rail, without scrolling.

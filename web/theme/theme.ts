@@ -120,6 +120,16 @@ export const theme = createTheme({
       styleOverrides: { root: { minHeight: 44, borderRadius: 10 } },
       variants: [
         {
+          // What can be tapped looks so, on paper and on the frame alike: a soft ground of its own ink.
+          props: { variant: 'text' },
+          style: {
+            padding: '6px 12px',
+            backgroundColor: 'color-mix(in srgb, currentColor 6%, transparent)',
+            '&:hover': { backgroundColor: 'color-mix(in srgb, currentColor 12%, transparent)' },
+            '&.Mui-disabled': { backgroundColor: 'transparent' },
+          },
+        },
+        {
           // The next action of a screen: brass yellow with an ink outline, and a rim that gives way under the finger.
           props: { variant: 'brass' },
           style: {

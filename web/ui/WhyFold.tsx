@@ -33,7 +33,8 @@ const WhyButton = ({ about, label = 'Why', open, controls, onToggle }: WhyButton
       minWidth: 44,
       minHeight: 44,
       // As tall as a finger is wide, and no taller a row for it.
-      my: -0.75,
+      my: -1.25,
+      backgroundColor: 'transparent',
       verticalAlign: 'baseline',
       textDecoration: 'underline',
       textUnderlineOffset: 3,

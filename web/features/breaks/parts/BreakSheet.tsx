@@ -114,7 +114,7 @@ export function BreakSheet({ view, now, usualMinutes, busy, onLog, onClose }: Br
                   <Happens key={one.id} one={one} />
                 ))}
               </PlainList>
-              <Button color="inherit" {...{ component: Link, to: `/faults/${instrumentId}` }} sx={{ ml: -1 }}>
+              <Button color="inherit" {...{ component: Link, to: `/faults/${instrumentId}` }}>
                 Something else is wrong
               </Button>
             </Box>

@@ -44,8 +44,11 @@ export function NextSitting({ view, busy, onStart }: NextSittingProps) {
           No sitting in six weeks.
         </Typography>
       )}
-      <Typography sx={{ mt: 1 }}>{words}</Typography>
-      <WhyFold lines={because} about="the plan of six weeks" />
+      <Box sx={{ mt: 1 }}>
+        <WhyFold lines={because} about="the plan of six weeks">
+          <Typography component="span">{words}</Typography>
+        </WhyFold>
+      </Box>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         {said === null
           ? 'Ulu takes a quarter of an hour on weekdays and an hour at the weekend, until you say when you have time.'

@@ -5,6 +5,7 @@ import { duration } from '#core/explain/format.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { CareClockView } from '#contract/care.ts';
 import { FORMAT } from '#web/clock/format.ts';
+import { Actions } from '#web/ui/Actions.tsx';
 import { HANDS_WORDS } from '#web/ui/hands-words.ts';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
 import { useWhyFold } from '#web/ui/WhyFold.tsx';
@@ -112,7 +113,7 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
     <PlainRow
       sx={{
         display: 'grid',
-        gridTemplateColumns: { xs: 'auto 1fr 44px', sm: 'auto 1fr auto 44px' },
+        gridTemplateColumns: 'auto minmax(0, 1fr) 44px',
         columnGap: 1.5,
         alignItems: 'center',
         py: 0.75,
@@ -123,24 +124,16 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
         <Typography sx={{ fontWeight: 650, lineHeight: 1.25 }}>{name}</Typography>
         <Typography variant="body2" sx={{ color: gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary' }}>
           {standing} · {partName.toLowerCase()}
-          {handsWords && ` · ${handsWords}`}
+          {handsWords && ` · ${handsWords}`} {why.button}
         </Typography>
-        <Box sx={{ display: { xs: 'block', sm: 'none' }, ml: -1 }}>{why.button}</Box>
       </Box>
-      <Box
-        sx={{
-          display: 'flex',
-          flexWrap: 'wrap',
-          gap: 0.5,
-          '& > .MuiButton-root': { px: { xs: 1.25, sm: 2 } },
-          gridColumn: { xs: '2 / -1', sm: '3' },
-          gridRow: { xs: 2, sm: 1 },
-        }}
-      >
-        <Box sx={{ display: { xs: 'none', sm: 'block' } }}>{why.button}</Box>
-        <Buttons clock={clock} actions={actions} />
+      {/* Under its title, which is never squeezed by what can be done about it. */}
+      <Box sx={{ gridColumn: '2 / -1', gridRow: 2, mt: 0.5 }}>
+        <Actions>
+          <Buttons clock={clock} actions={actions} />
+        </Actions>
       </Box>
-      <Box sx={{ gridColumn: { xs: '3', sm: '4' }, gridRow: 1 }}>
+      <Box sx={{ gridColumn: 3, gridRow: 1 }}>
         {!(sign !== null && gauge.state === 'as-seen') && <MoreMenu clock={clock} today={today} actions={actions} />}
       </Box>
       {why.fold}

@@ -86,7 +86,7 @@ export function StartInterview({ page, part = null, busy, title, action, onBegin
           onChange={({ target }) => setTyped(target.value)}
         />
         {!isTyping && isThere && (
-          <Button color="inherit" onClick={() => setEverywhere(true)} sx={{ justifySelf: 'start', ml: -1 }}>
+          <Button color="inherit" onClick={() => setEverywhere(true)} sx={{ justifySelf: 'start' }}>
             Not only on the {onPart[0]?.partName?.toLowerCase()}: show everything
           </Button>
         )}

@@ -27,13 +27,17 @@ export const StoppedNow = ({ page: { instrument, stopped }, busy, onPlayed }: St
     </>
   );
 
-/** The way to say that something is wrong, or to go on with it. */
-export const SomethingWrong = ({ page: { instrument, wrong, stopped } }: { readonly page: InstrumentPage }) => (
+/** What is known to be wrong with it, where anything is. */
+export const WrongLines = ({ page: { wrong, stopped } }: { readonly page: InstrumentPage }) => (
   <>
     {stopped && <Typography sx={{ mt: 1.5, fontWeight: 650 }}>{stopped.heading}.</Typography>}
     {wrong && <Typography sx={{ mt: 1.5 }}>{wrong.words}.</Typography>}
-    <Button color="inherit" {...{ component: Link, to: `/faults/${instrument.id}` }} sx={{ mt: 0.5 }}>
-      {wrong ? 'Go on finding out' : 'Something is wrong'}
-    </Button>
   </>
+);
+
+/** The way to say that something is wrong, or to go on with it. */
+export const SomethingWrong = ({ page: { instrument, wrong } }: { readonly page: InstrumentPage }) => (
+  <Button color="inherit" {...{ component: Link, to: `/faults/${instrument.id}` }}>
+    {wrong ? 'Go on finding out' : 'Something is wrong'}
+  </Button>
 );

@@ -50,10 +50,11 @@ export function NextAction({
         <Typography>{played}</Typography>
         {water.grams > 0 && (
           <Box sx={{ mb: 1.5 }}>
-            <Typography sx={{ color: 'water.ink', fontWeight: 650 }}>
-              About {FORMAT.grams(water.grams)} of water stand in {alone.wetName?.toLowerCase() ?? 'it'}.
-            </Typography>
-            <WhyFold lines={water.because} about="the water in it" />
+            <WhyFold lines={water.because} about="the water in it">
+              <Typography component="span" sx={{ color: 'water.ink', fontWeight: 650 }}>
+                About {FORMAT.grams(water.grams)} of water stand in {alone.wetName?.toLowerCase() ?? 'it'}.
+              </Typography>
+            </WhyFold>
           </Box>
         )}
         <Box sx={{ mb: 1.5, width: '100%' }}>

@@ -3,7 +3,8 @@ import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentPage } from '#contract/care.ts';
 import { duration, listed } from '#core/explain/format.ts';
 import { BeforeTheFirstNote } from '#web/features/now/parts/BeforeTheFirstNote.tsx';
-import { SomethingWrong } from '#web/features/now/parts/FaultsNow.tsx';
+import { SomethingWrong, WrongLines } from '#web/features/now/parts/FaultsNow.tsx';
+import { Actions } from '#web/ui/Actions.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 
@@ -65,18 +66,23 @@ export function ReadyToPlay({ page, played, busy, onPlayed, onFinishLeft, onMake
       <BrassButton leads={firstNote === null} onClick={onPlayed}>
         I have just played
       </BrassButton>
-      <Button color="inherit" disabled={busy} onClick={() => onMakeReady()} sx={{ mt: 1.5 }}>
-        {alone.usual === null ? 'Make ready to play' : `Make ready: ${alone.usual.name.toLowerCase()}`}
-      </Button>
-      {alone.usual !== null && (
-        <Button color="inherit" disabled={busy} onClick={() => onMakeReady(null)}>
-          Make ready: all of it
-        </Button>
-      )}
-      <Button color="inherit" onClick={onBreak}>
-        A break
-      </Button>
-      <SomethingWrong page={page} />
+      <WrongLines page={page} />
+      <Box sx={{ mt: 2 }}>
+        <Actions>
+          <Button color="inherit" disabled={busy} onClick={() => onMakeReady()}>
+            {alone.usual === null ? 'Make ready to play' : `Make ready: ${alone.usual.name.toLowerCase()}`}
+          </Button>
+          {alone.usual !== null && (
+            <Button color="inherit" disabled={busy} onClick={() => onMakeReady(null)}>
+              Make ready: all of it
+            </Button>
+          )}
+          <Button color="inherit" onClick={onBreak}>
+            A break
+          </Button>
+          <SomethingWrong page={page} />
+        </Actions>
+      </Box>
     </>
   );
 }

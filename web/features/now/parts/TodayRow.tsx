@@ -144,14 +144,10 @@ export function TodayRow(props: TodayRowProps) {
             overflowWrap: 'anywhere',
           }}
         >
-          {second}
+          {second} {because.length > 0 && why.button}
         </Typography>
-        {because.length > 0 && <Box sx={{ display: { xs: 'block', sm: 'none' }, ml: -1 }}>{why.button}</Box>}
       </Box>
-      <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', justifyContent: 'flex-end' }}>
-        {because.length > 0 && <Box sx={{ display: { xs: 'none', sm: 'block' } }}>{why.button}</Box>}
-        <RowAction {...props} />
-      </Box>
+      <RowAction {...props} />
       {why.fold}
     </PlainRow>
   );

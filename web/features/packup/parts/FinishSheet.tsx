@@ -162,7 +162,7 @@ export function FinishSheet({ run, nowMs, log, onClose }: FinishSheetProps) {
                 />
               ))}
             </Chips>
-            <Button color="inherit" onClick={() => log.takeAllBack(keysOf(listed))} sx={{ mt: 0.5, ml: -1 }}>
+            <Button color="inherit" onClick={() => log.takeAllBack(keysOf(listed))} sx={{ mt: 0.5 }}>
               Undo: tick them one by one
             </Button>
           </Part>

@@ -11,7 +11,7 @@ import { WhyFold } from '#web/ui/WhyFold.tsx';
 const TITLES = { before: 'Make ready', after: 'Pack up', care: 'Care' } as const;
 const WAYS = [
   { value: 'guided', words: 'Step by step' },
-  { value: 'stretches', words: 'By stretches' },
+  { value: 'stretches', words: 'Part by part' },
   { value: 'as-listed', words: 'As listed' },
 ] as const satisfies readonly { readonly value: RunWay; readonly words: string }[];
 
@@ -60,7 +60,7 @@ function WhereAmI({ run, onPlace }: Pick<RunHeadProps, 'run' | 'onPlace'>) {
       </Button>
     </Typography>
   ) : (
-    <Button color="inherit" onClick={() => onPlace(true)} sx={{ ml: -1 }}>
+    <Button color="inherit" onClick={() => onPlace(true)} sx={{ mt: 0.5 }}>
       I am not at home
     </Button>
   );

@@ -91,7 +91,7 @@ export function StepAtHand({ step, several, nowMs, drawing, onCount, ...said }: 
       <Button
         color="inherit"
         {...{ component: Link, to: `/faults/${step.instrumentId}?part=${step.part}` }}
-        sx={{ alignSelf: 'flex-start', ml: -1, color: 'text.secondary' }}
+        sx={{ alignSelf: 'flex-start', mt: 1, color: 'text.secondary' }}
       >
         Something is wrong here
       </Button>

@@ -132,7 +132,7 @@ export function StepRow(props: StepRowProps) {
           <StepHow step={step} />
           <StepReasons step={step} />
           {asks && (
-            <Button color="inherit" onClick={() => onSkip(key)} aria-label={`Skip: ${heading}`} sx={{ ml: -1 }}>
+            <Button color="inherit" onClick={() => onSkip(key)} aria-label={`Skip: ${heading}`}>
               Skip…
             </Button>
           )}

@@ -54,8 +54,11 @@ function Planned({ plan, playerId }: { readonly plan: ReedPlanView; readonly pla
   return (
     <>
       <ReedRows plan={plan} onMove={(session, to) => set(session, to, session.minutes)} onOpen={setOpened} />
-      <Typography sx={{ mt: 1 }}>{plan.words}</Typography>
-      <WhyFold lines={plan.because} about="the plan of four weeks" />
+      <Box sx={{ mt: 1 }}>
+        <WhyFold lines={plan.because} about="the plan of four weeks">
+          <Typography component="span">{plan.words}</Typography>
+        </WhyFold>
+      </Box>
       {opened && (
         <SessionSheet
           plan={plan}

@@ -61,8 +61,9 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
                 <PlayReeds of={of} playing={playing} />
               </Compartment>
               <Compartment title="How long they live">
-                <Typography>{of.life.words}</Typography>
-                <WhyFold lines={of.life.because} about="how long the reeds live" />
+                <WhyFold lines={of.life.because} about="how long the reeds live">
+                  <Typography component="span">{of.life.words}</Typography>
+                </WhyFold>
                 <LifeChart life={of.life} />
               </Compartment>
               <Compartment title="Which make again">

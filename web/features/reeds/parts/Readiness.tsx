@@ -38,8 +38,11 @@ export function Readiness({ asked, onAsk, ready }: ReadinessProps) {
       </Box>
       {ready ? (
         <>
-          <Typography sx={{ fontWeight: 650 }}>{ready.words}</Typography>
-          <WhyFold lines={ready.because} about="how many reeds to open" />
+          <WhyFold lines={ready.because} about="how many reeds to open">
+            <Typography component="span" sx={{ fontWeight: 650 }}>
+              {ready.words}
+            </Typography>
+          </WhyFold>
           {ready.table.length > 1 && (
             <Box
               component="table"

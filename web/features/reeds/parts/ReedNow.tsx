@@ -3,28 +3,31 @@ import { duration } from '#core/explain/format.ts';
 import type { ReedChoiceView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { BreakInTimer } from '#web/features/reeds/parts/BreakInTimer.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
-import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { useWhyFold, WhyFold } from '#web/ui/WhyFold.tsx';
 
 type ReedNowProps = { readonly of: ReedsOfKindView; readonly onAddBox: () => void };
 
 /** How many others are named at once. */
 const OTHERS = 3;
 
-const Row = ({ one, children }: { readonly one: ReedChoiceView; readonly children?: React.ReactNode }) => (
-  <PlainRow sx={{ py: 1 }}>
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between', gap: 1 }}>
-      <Box sx={{ minWidth: 0 }}>
-        <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>{one.name}</Typography>
-        <Typography variant="body2" color="text.secondary">
-          {one.words}
-        </Typography>
+function Row({ one, children }: { readonly one: ReedChoiceView; readonly children?: React.ReactNode }) {
+  const why = useWhyFold({ lines: one.because, about: one.name });
+  return (
+    <PlainRow sx={{ py: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between', gap: 1 }}>
+        <Box sx={{ minWidth: 0 }}>
+          <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>{one.name}</Typography>
+          <Typography variant="body2" color="text.secondary">
+            {one.words} {why.button}
+          </Typography>
+        </Box>
+        {children}
       </Box>
-      {children}
-    </Box>
-    {one.warp && <Typography variant="body2">{one.warp}</Typography>}
-    <WhyFold lines={one.because} about={one.name} />
-  </PlainRow>
-);
+      {one.warp && <Typography variant="body2">{one.warp}</Typography>}
+      {why.fold}
+    </PlainRow>
+  );
+}
 
 /** Which reed now and for how long: the answer large, what is broken in before it, the others below. */
 export function ReedNow({ of: { today, choices, resting, favourite, concert, boxes }, onAddBox }: ReedNowProps) {
@@ -71,11 +74,12 @@ export function ReedNow({ of: { today, choices, resting, favourite, concert, box
           <Typography variant="h1" sx={{ color: 'text.primary' }}>
             {best.name}
           </Typography>
-          <Typography>
-            {duration(best.minutes)} today, {best.words}.
-          </Typography>
+          <WhyFold lines={best.because} about={best.name}>
+            <Typography component="span">
+              {duration(best.minutes)} today, {best.words}.
+            </Typography>
+          </WhyFold>
           {best.warp && <Typography sx={{ mt: 0.5 }}>{best.warp}</Typography>}
-          <WhyFold lines={best.because} about={best.name} />
           {then.map((one) => (
             <Row key={one.reedId} one={one}>
               <Typography variant="body2">then {duration(one.minutes)}</Typography>
@@ -95,8 +99,11 @@ export function ReedNow({ of: { today, choices, resting, favourite, concert, box
       ))}
       {concert && (
         <Box sx={{ my: 1.5 }}>
-          <Typography sx={{ fontWeight: 650 }}>{concert.words}</Typography>
-          <WhyFold lines={concert.because} about="the next concert" />
+          <WhyFold lines={concert.because} about="the next concert">
+            <Typography component="span" sx={{ fontWeight: 650 }}>
+              {concert.words}
+            </Typography>
+          </WhyFold>
         </Box>
       )}
       {favourite && <Typography sx={{ my: 1.5 }}>{favourite}</Typography>}
