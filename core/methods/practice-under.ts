@@ -74,11 +74,14 @@ function said(step: Step, { lines, words, later }: Otherwise, saying: Saying): S
   });
 }
 
-/** The conditions that any line of this practice hangs on, of those in force. */
-const conditionsSaid = ({ lines }: Practice, inForce: readonly ConditionId[]): ConditionId[] => {
-  const asked = new Set([...lines.values()].flatMap(conditionsIn));
-  return inForce.filter((one) => asked.has(one));
-};
+/** The conditions that any line of a practice hangs on; every request asks. */
+const saidWhile = new WeakMap<Practice, ReadonlySet<ConditionId>>();
+
+function conditionsSaid(practice: Practice, inForce: readonly ConditionId[]): ConditionId[] {
+  const hung = saidWhile.get(practice) ?? new Set([...practice.lines.values()].flatMap(conditionsIn));
+  saidWhile.set(practice, hung);
+  return inForce.filter((one) => hung.has(one));
+}
 
 /** Which steps a method puts before each step. */
 function orderOf(methods: readonly MethodInForce[]): ReadonlyMap<StepId, readonly StepId[]> {

@@ -1,29 +1,11 @@
-import {
-  Button,
-  Dialog,
-  DialogActions,
-  DialogContent,
-  DialogTitle,
-  FormControlLabel,
-  Switch,
-  Table,
-  TableBody,
-  TableCell,
-  TableRow,
-} from '@mui/material';
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { MOMENTS } from '#web/app/moments.ts';
 import { areShortcutsOn, isTyping } from '#web/session/shortcuts.ts';
-import { REMEMBERED, remember, useRemembered } from '#web/session/stored.ts';
+import { lazyPart } from '#web/ui/lazy-part.tsx';
 
-const KEYS: readonly (readonly [string, string])[] = [
-  ...MOMENTS.map(({ key, name }) => [`g then ${key}`, `Go to ${name}`] as const),
-  ['Enter or Space', 'Tick the step at hand'],
-  ['N', 'One more pass'],
-  ['S', 'Skip the step at hand'],
-  ['?', 'This list'],
-];
+/** A dialog and a table that the first view does without. */
+const [KeyList] = lazyPart(async () => (await import('#web/app/KeyList.tsx')).KeyList);
 
 const G_LASTS_MS = 1500;
 
@@ -35,7 +17,6 @@ type ShortcutKeysProps = {
 
 /** Single-key shortcuts, which can be switched off, and the list of them. */
 export function ShortcutKeys({ instrumentId, open, setOpen }: ShortcutKeysProps) {
-  const on = useRemembered(REMEMBERED.shortcuts) !== 'off';
   const navigate = useNavigate();
   const gAt = useRef(0);
   useEffect(() => {
@@ -52,36 +33,5 @@ export function ShortcutKeys({ instrumentId, open, setOpen }: ShortcutKeysProps)
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [navigate, instrumentId, setOpen]);
-  return (
-    <Dialog open={open} onClose={() => setOpen(false)} aria-labelledby="shortcut-title">
-      <DialogTitle id="shortcut-title">Keys</DialogTitle>
-      <DialogContent>
-        <Table size="small">
-          <TableBody>
-            {KEYS.map(([key, words]) => (
-              <TableRow key={key}>
-                <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
-                  {key}
-                </TableCell>
-                <TableCell>{words}</TableCell>
-              </TableRow>
-            ))}
-          </TableBody>
-        </Table>
-        <FormControlLabel
-          sx={{ mt: 2 }}
-          control={
-            <Switch
-              checked={on}
-              onChange={(_event, checked) => remember(REMEMBERED.shortcuts, checked ? 'on' : 'off')}
-            />
-          }
-          label="Single-key shortcuts"
-        />
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={() => setOpen(false)}>Close</Button>
-      </DialogActions>
-    </Dialog>
-  );
+  return open ? <KeyList onClose={() => setOpen(false)} /> : null;
 }
