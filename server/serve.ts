@@ -14,6 +14,7 @@ import { HOME } from '#server/home.ts';
 import { openDatabase, DataFolderRefusal } from '#server/db/connection.ts';
 import { appliedMigrations } from '#server/db/migrate.ts';
 import { MigrationRefusal } from '#server/db/migration-order.ts';
+import { keepDailyCopies } from '#server/backup/daily-copies.ts';
 import { createDesk } from '#server/work/desk.ts';
 import { lookOver, orphanWords } from '#server/db/look-over.ts';
 import { recordTrouble, RecordUnusable } from '#server/db/record-trouble.ts';
@@ -118,6 +119,7 @@ export async function serve(options: ServeOptions): Promise<Served> {
     database.close();
     throw error;
   }
+  const endCopies = keepDailyCopies(database, dataFolder, console.error);
   const looking = lookOver(database.client.name);
   void looking.found.then((found) => {
     if (found === null) return;
@@ -132,6 +134,7 @@ export async function serve(options: ServeOptions): Promise<Served> {
     url: `http://${named.includes(':') ? `[${named}]` : named}:${boundPort}`,
     stop: () =>
       new Promise((resolve, reject) => {
+        endCopies();
         void desk.close();
         void looking.end();
         server.close(() => {

@@ -5,7 +5,6 @@
 import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { existsSync } from 'node:fs';
-import { homedir } from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
 import { parseArgs } from 'node:util';
@@ -15,11 +14,11 @@ import { DATABASE_FILE } from '#server/db/connection.ts';
 import { appliedMigrations, readJournal } from '#server/db/migrate.ts';
 import { watchFile } from '#server/db/watch-file.ts';
 import { FACTS } from '#server/facts.ts';
+import { recordFolder } from './record-folder.ts';
 import { recordBreaches } from '#server/record/check-record.repository.ts';
 
 const { values } = parseArgs({ options: { data: { type: 'string' } } });
-const dataHome = process.env.XDG_DATA_HOME ?? path.join(homedir(), '.local', 'share');
-const file = path.join(path.resolve(values.data ?? path.join(dataHome, 'ulu')), DATABASE_FILE);
+const file = path.join(recordFolder(values.data), DATABASE_FILE);
 
 function lines(): string[] {
   if (!existsSync(file)) return [`There is no record at ${file}.`];

@@ -25,7 +25,7 @@ export const DATABASE_FILE = 'ulu.db';
 const WAIT_AT_START_MS = 3000;
 
 /** One folder at a time: Node's `recursive` never returns where a file system refuses new folders with ENOENT. */
-function makeFolder(folder: string): void {
+export function makeFolder(folder: string): void {
   const missing: string[] = [];
   for (let at = folder; !existsSync(at); at = path.dirname(at)) missing.unshift(at);
   for (const one of missing) mkdirSync(one);

@@ -1,0 +1,202 @@
+import Database from 'better-sqlite3';
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { localDate } from '#core/time/local-date.ts';
+import { copyOfTheDay, copiesFolder, keptCopies } from '#server/backup/kept-copies.ts';
+import { heldIn, heldWords, lookInto } from '#server/backup/look-into.ts';
+import { makeCopy } from '#server/backup/make-copy.ts';
+import { restoreCopy } from '#server/backup/restore.ts';
+import { readJournal } from '#server/db/migrate.ts';
+import { databaseAfter } from '#server/testing/old-database.ts';
+import { DATABASE_FILE, openDatabase, type OpenDatabase } from '#server/db/connection.ts';
+
+const NOW = { nowMs: 1_796_000_000_000 };
+const DAY = localDate('2026-12-01');
+
+let folder: string;
+let opened: OpenDatabase;
+
+/** A fact of a made-up kind: a copy has to hold whatever there is. */
+const say = ({ client }: OpenDatabase, key: string, on = '2026-11-30') =>
+  client
+    .prepare(`insert into facts (key, kind, "on", logged_at) values (?, 'anything', ?, '2026-11-30T10:00:00.000Z')`)
+    .run(key, on);
+
+beforeEach(() => {
+  folder = mkdtempSync(path.join(tmpdir(), 'ulu-copies-'));
+  opened = openDatabase(folder);
+  say(opened, 'first', '2025-01-02');
+  say(opened, 'second');
+});
+afterEach(() => {
+  opened.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const rowsOf = (file: string): unknown[] => {
+  const client = new Database(file, { readonly: true });
+  const rows = client.prepare('select * from facts order by id').all();
+  client.close();
+  return rows;
+};
+const record = () => path.join(folder, DATABASE_FILE);
+const out = () => path.join(folder, 'out.db.gz');
+const leftovers = () => readdirSync(folder).filter((name) => name.includes('in-the-making'));
+
+test('a copy is made while the record is in use, says what it holds, and leaves nothing else', async () => {
+  const making = makeCopy(opened.client, out());
+  say(opened, 'meanwhile');
+  const held = await making;
+  expect(heldWords(held)).toMatch(/^0 players, 0 instruments, 0 plays, from 2025-01-02 to 2026-11-30$/);
+  expect([held.newestFact >= 2, leftovers()]).toEqual([true, []]);
+});
+
+test('copy, go on, take it back: the record is as it was, and the one of after lies aside', async () => {
+  await makeCopy(opened.client, out());
+  const before = rowsOf(record());
+  say(opened, 'later');
+  opened.close();
+  const { held, aside } = await restoreCopy(out(), folder, NOW);
+  expect([rowsOf(record()), held.newestFact]).toEqual([before, 2]);
+  expect(rowsOf(aside ?? '')).toHaveLength(3);
+  opened = openDatabase(folder);
+  expect(heldIn(opened.client).newestFact).toBe(2);
+  expect(leftovers()).toEqual([]);
+});
+
+test('a look changes nothing', async () => {
+  await makeCopy(opened.client, out());
+  say(opened, 'later');
+  opened.close();
+  const { held, aside } = await restoreCopy(out(), folder, { ...NOW, onlyLook: true });
+  expect([held.newestFact, aside, rowsOf(record()).length]).toEqual([2, null, 3]);
+});
+
+test('onto an empty folder, and of a file that is not packed', async () => {
+  const other = mkdtempSync(path.join(tmpdir(), 'ulu-copies-'));
+  opened.client.pragma('wal_checkpoint(TRUNCATE)');
+  copyFileSync(record(), path.join(other, 'plain.db'));
+  const fresh = path.join(other, 'not', 'there', 'yet');
+  const { aside } = await restoreCopy(path.join(other, 'plain.db'), fresh, NOW);
+  expect([aside, rowsOf(path.join(fresh, DATABASE_FILE)).length]).toEqual([null, 2]);
+  rmSync(other, { recursive: true });
+});
+
+test('a record of an earlier version is carried over in its copy, which stays as it was', async () => {
+  const earlier = path.join(folder, 'earlier.db');
+  databaseAfter(readJournal().length - 2, earlier).close();
+  const facts = rowsOf(earlier).length;
+  const bytes = readFileSync(earlier);
+  opened.close();
+  const { held } = await restoreCopy(earlier, folder, NOW);
+  expect([held.players > 0, facts > 0, rowsOf(record()).length]).toEqual([true, true, facts]);
+  expect(readFileSync(earlier).equals(bytes)).toBe(true);
+  expect(leftovers()).toEqual([]);
+  opened = openDatabase(folder);
+});
+
+test('a copy of a newer version is refused, and says with what it can be taken', async () => {
+  const newer = path.join(folder, 'newer.db');
+  await opened.client.backup(newer);
+  const client = new Database(newer);
+  // A stamp this program does not know.
+  client.exec('update __drizzle_migrations set created_at = created_at + 1');
+  client.close();
+  opened.close();
+  await expect(restoreCopy(newer, folder, NOW)).rejects.toThrow(/newer version/);
+  expect(rowsOf(record())).toHaveLength(2);
+  opened = openDatabase(folder);
+});
+
+describe('what cannot be taken back is refused in one line, and the record is as it was', () => {
+  const refused: readonly [string, (file: string) => void, RegExp][] = [
+    ['no file', () => undefined, /no file/],
+    ['an empty file', (file) => writeFileSync(file, ''), /no record of Ulu/],
+    ['text', (file) => writeFileSync(file, 'hello'), /no record of Ulu, or is damaged/],
+    ['packed text', (file) => writeFileSync(file, gzipSync('hello')), /no record of Ulu, or is damaged/],
+    [
+      'a copy that was cut off',
+      (file) => writeFileSync(file, readFileSync(out()).subarray(0, 900)),
+      /cannot be unpacked/,
+    ],
+    [
+      'a packed file that is not whole inside',
+      (file) => {
+        const whole = readFileSync(record());
+        whole.fill(7, 4096, 12_288);
+        writeFileSync(file, gzipSync(whole));
+      },
+      /damaged|no record/,
+    ],
+    [
+      'a database of somebody else',
+      (file) => {
+        const client = new Database(file);
+        client.exec('create table birds (name text)');
+        client.close();
+      },
+      /no record of Ulu/,
+    ],
+  ];
+  test.each(refused)('%s', async (_what, write, words) => {
+    await makeCopy(opened.client, out());
+    opened.client.pragma('wal_checkpoint(TRUNCATE)');
+    const file = path.join(folder, 'given');
+    write(file);
+    opened.close();
+    await expect(restoreCopy(file, folder, NOW)).rejects.toThrow(words);
+    expect([rowsOf(record()).length, leftovers()]).toEqual([2, []]);
+    opened = openDatabase(folder);
+  });
+
+  test('while Ulu runs on the record', async () => {
+    await makeCopy(opened.client, out());
+    await expect(restoreCopy(out(), folder, NOW)).rejects.toThrow(/Stop it first/);
+  });
+});
+
+describe('one copy a day', () => {
+  test('is made when something has been said, and not twice', async () => {
+    expect(await copyOfTheDay(opened.client, folder, DAY)).toMatchObject({ newestFact: 2 });
+    say(opened, 'third');
+    expect(await copyOfTheDay(opened.client, folder, DAY)).toBeNull();
+    expect(await copyOfTheDay(opened.client, folder, localDate('2026-12-02'))).toMatchObject({ newestFact: 3 });
+    // Nothing new since.
+    expect(await copyOfTheDay(opened.client, folder, localDate('2026-12-03'))).toBeNull();
+    const [first] = keptCopies(folder);
+    expect([keptCopies(folder).length, existsSync(first?.file ?? '')]).toEqual([2, true]);
+  });
+
+  test('keeps by the rule, and leaves alone what else lies there', async () => {
+    keptCopies(folder);
+    for (let day = 1; day <= 28; day++) {
+      const on = `2026-01-${String(day).padStart(2, '0')}`;
+      writeFileSync(path.join(copiesFolder(folder), `ulu-${on}-fact-1.db.gz`), 'x', { flag: 'w' });
+      if (day === 1) writeFileSync(path.join(copiesFolder(folder), 'mine.txt'), 'mine');
+    }
+    await copyOfTheDay(opened.client, folder, localDate('2026-01-29'));
+    const days = keptCopies(folder).map(({ on }) => on.slice(-2));
+    expect(days).toEqual(['04', '11', '18', '23', '24', '25', '26', '27', '28', '29']);
+    expect(existsSync(path.join(copiesFolder(folder), 'mine.txt'))).toBe(true);
+  });
+});
+
+test('what a copy that was killed has left is cleared away by the next', async () => {
+  keptCopies(folder);
+  const cutOff = path.join(copiesFolder(folder), 'ulu-2026-11-01-fact-1.db.gz.in-the-making');
+  writeFileSync(cutOff, 'half');
+  await copyOfTheDay(opened.client, folder, DAY);
+  expect([existsSync(cutOff), keptCopies(folder).length]).toEqual([false, 1]);
+});
+
+test('what is looked into is not changed', () => {
+  opened.client.pragma('wal_checkpoint(TRUNCATE)');
+  const file = path.join(folder, 'a.db');
+  copyFileSync(record(), file);
+  const before = readFileSync(file);
+  expect(lookInto(file)).toMatchObject({ newestFact: 2 });
+  expect(readFileSync(file).equals(before)).toBe(true);
+});

@@ -1,0 +1,60 @@
+import type Database from 'better-sqlite3';
+import { readdirSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { copiesLetGo } from '#core/record/kept-copies.ts';
+import { localDate, type LocalDate } from '#core/time/local-date.ts';
+import { heldIn, type Held } from '#server/backup/look-into.ts';
+import { makeFolder } from '#server/db/connection.ts';
+import { COPY_IN_THE_MAKING } from '#server/db/migrate.ts';
+import { makeCopy } from '#server/backup/make-copy.ts';
+
+/** In the data folder. */
+const COPIES_FOLDER = 'copies';
+const NAME = /^ulu-(\d{4}-\d{2}-\d{2})-fact-(\d+)\.db\.gz$/;
+
+export type KeptCopy = { readonly file: string; readonly on: LocalDate; readonly newestFact: number };
+
+export const copiesFolder = (dataFolder: string): string => path.join(dataFolder, COPIES_FOLDER);
+
+/** The copies in a data folder, the oldest first. What else lies there is left alone. */
+export function keptCopies(dataFolder: string): KeptCopy[] {
+  const folder = copiesFolder(dataFolder);
+  makeFolder(folder);
+  return readdirSync(folder)
+    .flatMap((name): KeptCopy[] => {
+      const [, on, fact] = NAME.exec(name) ?? [];
+      return on === undefined ? [] : [{ file: path.join(folder, name), on: localDate(on), newestFact: Number(fact) }];
+    })
+    .toSorted((one, other) => (one.on < other.on ? -1 : 1));
+}
+
+/** What a copy that was cut off has left. */
+function clearCutOff(dataFolder: string): void {
+  const folder = copiesFolder(dataFolder);
+  for (const name of readdirSync(folder))
+    if (name.includes(COPY_IN_THE_MAKING)) rmSync(path.join(folder, name), { force: true });
+}
+
+/**
+ * One copy a day Ulu is used: made where none is of today and something has been said since the last one. What is older
+ * than the rule keeps goes after it is there, and never before.
+ *
+ * @returns what the new copy holds; null where none was needed
+ * @throws CopyRefusal when it cannot be made; what is there stays
+ */
+export async function copyOfTheDay(
+  client: Database.Database,
+  dataFolder: string,
+  today: LocalDate,
+): Promise<Held | null> {
+  const copies = keptCopies(dataFolder);
+  clearCutOff(dataFolder);
+  const last = copies.at(-1);
+  const { newestFact } = heldIn(client);
+  if (newestFact === 0 || last?.on === today || last?.newestFact === newestFact) return null;
+  const file = path.join(copiesFolder(dataFolder), `ulu-${today}-fact-${newestFact}.db.gz`);
+  const held = await makeCopy(client, file);
+  const gone = new Set(copiesLetGo([...copies.map(({ on }) => on), today]));
+  for (const { file: old, on } of copies) if (gone.has(on)) rmSync(old, { force: true });
+  return held;
+}

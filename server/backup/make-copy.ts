@@ -1,0 +1,66 @@
+import type Database from 'better-sqlite3';
+import {
+  createReadStream,
+  createWriteStream,
+  fsyncSync,
+  openSync,
+  closeSync,
+  renameSync,
+  rmSync,
+  statfsSync,
+  statSync,
+} from 'node:fs';
+import path from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import { createGzip } from 'node:zlib';
+import { CopyRefusal } from '#server/backup/copy-refusal.ts';
+import { lookInto, type Held } from '#server/backup/look-into.ts';
+import { COPY_IN_THE_MAKING } from '#server/db/migrate.ts';
+
+/** So many pages at a time; between them the record is free for everybody else. */
+const PAGES_AT_A_TIME = 500;
+
+/** @throws CopyRefusal when the copy would not fit twice: once as it is made, once as it is packed */
+function refuseWithoutRoom(record: string, folder: string): void {
+  const { bavail, bsize } = statfsSync(folder);
+  if (bavail * bsize < 2 * statSync(record).size)
+    throw new CopyRefusal(`There is not enough room in ${folder} for a copy. Make room, or choose another folder.`);
+}
+
+/** What is written is on the disk before it gets its name. */
+function toDisk(file: string): void {
+  const handle = openSync(file, 'r+');
+  try {
+    fsyncSync(handle);
+  } finally {
+    closeSync(handle);
+  }
+}
+
+/**
+ * Copies a record while it is in use (the database's own online copy), looks the copy over and packs it. It gets its
+ * name only once it is whole.
+ *
+ * @param file where to; `.gz` is what it is
+ * @returns what the copy holds
+ * @throws CopyRefusal when there is no room, or the copy is not whole
+ */
+export async function makeCopy(client: Database.Database, file: string): Promise<Held> {
+  const folder = path.dirname(file);
+  refuseWithoutRoom(client.name, folder);
+  const plain = `${file}${COPY_IN_THE_MAKING}`;
+  const packed = `${plain}.gz`;
+  const clear = () => [plain, `${plain}-wal`, `${plain}-shm`, packed].forEach((one) => rmSync(one, { force: true }));
+  clear();
+  try {
+    await client.backup(plain, { progress: () => PAGES_AT_A_TIME });
+    const held = lookInto(plain);
+    if (held === null) throw new CopyRefusal('The copy is of another version than the record it was made of.');
+    await pipeline(createReadStream(plain), createGzip(), createWriteStream(packed));
+    toDisk(packed);
+    renameSync(packed, file);
+    return held;
+  } finally {
+    clear();
+  }
+}

@@ -1,0 +1,153 @@
+import Database from 'better-sqlite3';
+import {
+  createReadStream,
+  createWriteStream,
+  existsSync,
+  linkSync,
+  readSync,
+  openSync,
+  readdirSync,
+  closeSync,
+  constants,
+  copyFileSync,
+  renameSync,
+  rmSync,
+  statfsSync,
+} from 'node:fs';
+import path from 'node:path';
+import { Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { createGunzip } from 'node:zlib';
+import { asError } from '#core/kernel/as-error.ts';
+import { CopyRefusal } from '#server/backup/copy-refusal.ts';
+import { lookInto, type Held } from '#server/backup/look-into.ts';
+import { claimFolder, FolderTaken } from '#server/db/claim.ts';
+import { DATABASE_FILE, makeFolder } from '#server/db/connection.ts';
+import { COPY_IN_THE_MAKING, migrateDatabase } from '#server/db/migrate.ts';
+
+const PACKED = Buffer.from([0x1f, 0x8b]);
+
+function isPacked(file: string): boolean {
+  const start = Buffer.alloc(2);
+  const handle = openSync(file, 'r');
+  try {
+    readSync(handle, start, 0, 2, 0);
+  } finally {
+    closeSync(handle);
+  }
+  return start.equals(PACKED);
+}
+
+/** Lets through what there is room for: a packed file may say little of how much comes out of it. */
+function noMoreThan(bytes: number): Transform {
+  let through = 0;
+  return new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      through += chunk.length;
+      if (through > bytes) done(new CopyRefusal('There is not enough room for what is in this file.'));
+      else done(null, chunk);
+    },
+  });
+}
+
+/** Room that is left when everything has come out. */
+const LEFT_FREE = 100_000_000;
+
+async function unpack(file: string, to: string): Promise<void> {
+  const { bavail, bsize } = statfsSync(path.dirname(to));
+  const room = noMoreThan(Math.max(0, bavail * bsize - LEFT_FREE));
+  try {
+    if (isPacked(file)) await pipeline(createReadStream(file), createGunzip(), room, createWriteStream(to));
+    else await pipeline(createReadStream(file), room, createWriteStream(to));
+  } catch (error) {
+    if (error instanceof CopyRefusal) throw error;
+    throw new CopyRefusal(`The file cannot be unpacked (${asError(error).message}). Nothing was changed.`);
+  }
+}
+
+/** Carries an earlier record over to this version, in its copy. */
+function carryOver(file: string): Held {
+  const client = new Database(file);
+  try {
+    client.pragma('foreign_keys = ON');
+    migrateDatabase(client, file);
+    client.pragma('wal_checkpoint(TRUNCATE)');
+  } finally {
+    client.close();
+    const folder = path.dirname(file);
+    // The copy a migration takes beforehand: this file is a copy itself.
+    for (const name of readdirSync(folder))
+      if (name.startsWith(`${path.basename(file)}.before-`)) rmSync(path.join(folder, name), { force: true });
+  }
+  const held = lookInto(file);
+  if (held === null) throw new CopyRefusal('The copy could not be carried over to this version.');
+  return held;
+}
+
+/** What a program that was cut off has left in the log of the record goes into its file, so that one file is all of it. */
+function foldIn(record: string): void {
+  const client = new Database(record);
+  try {
+    client.pragma('wal_checkpoint(TRUNCATE)');
+    client.pragma('journal_mode = DELETE');
+  } finally {
+    client.close();
+  }
+}
+
+/** The record under a second name; where the disk knows no second names, a copy of it. */
+function keepAside(record: string, aside: string): void {
+  try {
+    linkSync(record, aside);
+  } catch {
+    copyFileSync(record, aside, constants.COPYFILE_EXCL);
+  }
+}
+
+export type Restored = {
+  readonly held: Held;
+  /** Where the record of before lies now; null where there was none. */ readonly aside: string | null;
+};
+
+/**
+ * Puts a copy in the place of a record. It is unpacked, looked over and carried over beside the record first; then the
+ * present record is moved aside, never deleted, and the copy gets its name. Whatever goes wrong, the record of before is
+ * in its place.
+ *
+ * @param onlyLook says what the copy holds and changes nothing
+ * @throws CopyRefusal when the file is no copy that can be taken, or another Ulu looks after the folder
+ */
+export async function restoreCopy(
+  file: string,
+  dataFolder: string,
+  { nowMs, onlyLook = false }: { readonly nowMs: number; readonly onlyLook?: boolean },
+): Promise<Restored> {
+  if (!existsSync(file)) throw new CopyRefusal(`There is no file at ${file}.`);
+  const record = path.join(dataFolder, DATABASE_FILE);
+  const making = `${record}.restored${COPY_IN_THE_MAKING}`;
+  const clear = () => ['', '-wal', '-shm'].forEach((end) => rmSync(`${making}${end}`, { force: true }));
+  let release: () => void = () => undefined;
+  try {
+    makeFolder(dataFolder);
+    release = claimFolder(dataFolder);
+    clear();
+    await unpack(file, making);
+    const held = lookInto(making) ?? carryOver(making);
+    if (onlyLook) return { held, aside: null };
+    const aside = existsSync(record) ? `${record}.before-restore-${nowMs}.bak` : null;
+    if (aside !== null) {
+      foldIn(record);
+      keepAside(record, aside);
+    }
+    // In one step: there is a record under this name at every moment, the one or the other.
+    renameSync(making, record);
+    return { held, aside };
+  } catch (error) {
+    if (error instanceof FolderTaken)
+      throw new CopyRefusal('Ulu is running on this record. Stop it first, and take the copy back then.');
+    throw error;
+  } finally {
+    clear();
+    release();
+  }
+}
