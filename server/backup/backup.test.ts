@@ -158,6 +158,41 @@ describe('what cannot be taken back is refused in one line, and the record is as
   });
 });
 
+describe('a record that is broken itself, which is when a copy is wanted most', () => {
+  const broken: readonly [string, Buffer | ((whole: Buffer) => Buffer)][] = [
+    ['text where the record was', Buffer.from('hello')],
+    ['nothing where the record was', Buffer.alloc(0)],
+    ['a record whose first pages are gone', (whole) => Buffer.from(whole).fill(7, 0, 12_288)],
+    ['a record whose middle is gone', (whole) => Buffer.from(whole).fill(7, 4096, 40_960)],
+    ['a record that was cut off', (whole) => whole.subarray(0, 20_000)],
+  ];
+  test.each(broken)('%s', async (_what, write) => {
+    await makeCopy(opened.client, out());
+    const before = rowsOf(record());
+    opened.close();
+    const bytes = typeof write === 'function' ? write(readFileSync(record())) : write;
+    writeFileSync(record(), bytes);
+    const { aside } = await restoreCopy(out(), folder, NOW);
+    expect([leftovers(), readdirSync(folder).filter((name) => /-(wal|shm)$/.test(name))]).toEqual([[], []]);
+    expect(rowsOf(record())).toEqual(before);
+    expect(readFileSync(aside ?? '').equals(bytes)).toBe(true);
+    opened = openDatabase(folder);
+  });
+
+  test('a log that belongs to nothing any more goes aside with it', async () => {
+    await makeCopy(opened.client, out());
+    const before = rowsOf(record());
+    opened.close();
+    writeFileSync(record(), 'hello');
+    writeFileSync(`${record()}-wal`, 'a log');
+    const { aside } = await restoreCopy(out(), folder, NOW);
+    expect(existsSync(`${record()}-wal`)).toBe(false);
+    expect(rowsOf(record())).toEqual(before);
+    expect([readFileSync(aside ?? '', 'utf8'), readFileSync(`${aside}-wal`, 'utf8')]).toEqual(['hello', 'a log']);
+    opened = openDatabase(folder);
+  });
+});
+
 describe('one copy a day', () => {
   test('is made when something has been said, and not twice', async () => {
     expect(await copyOfTheDay(opened.client, folder, DAY)).toMatchObject({ newestFact: 2 });

@@ -1,20 +1,11 @@
 import type Database from 'better-sqlite3';
-import {
-  createReadStream,
-  createWriteStream,
-  fsyncSync,
-  openSync,
-  closeSync,
-  renameSync,
-  rmSync,
-  statfsSync,
-  statSync,
-} from 'node:fs';
+import { createReadStream, createWriteStream, renameSync, rmSync, statfsSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { createGzip } from 'node:zlib';
 import { CopyRefusal } from '#server/backup/copy-refusal.ts';
 import { lookInto, type Held } from '#server/backup/look-into.ts';
+import { toDisk } from '#server/backup/to-disk.ts';
 import { COPY_IN_THE_MAKING } from '#server/db/migrate.ts';
 
 /** So many pages at a time; between them the record is free for everybody else. */
@@ -25,16 +16,6 @@ function refuseWithoutRoom(record: string, folder: string): void {
   const { bavail, bsize } = statfsSync(folder);
   if (bavail * bsize < 2 * statSync(record).size)
     throw new CopyRefusal(`There is not enough room in ${folder} for a copy. Make room, or choose another folder.`);
-}
-
-/** What is written is on the disk before it gets its name. */
-function toDisk(file: string): void {
-  const handle = openSync(file, 'r+');
-  try {
-    fsyncSync(handle);
-  } finally {
-    closeSync(handle);
-  }
 }
 
 /**

@@ -19,6 +19,7 @@ import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip } from 'node:zlib';
 import { asError } from '#core/kernel/as-error.ts';
+import { toDisk } from '#server/backup/to-disk.ts';
 import { CopyRefusal } from '#server/backup/copy-refusal.ts';
 import { lookInto, type Held } from '#server/backup/look-into.ts';
 import { claimFolder, FolderTaken } from '#server/db/claim.ts';
@@ -84,24 +85,49 @@ function carryOver(file: string): Held {
   return held;
 }
 
-/** What a program that was cut off has left in the log of the record goes into its file, so that one file is all of it. */
-function foldIn(record: string): void {
-  const client = new Database(record);
+/** What stands beside a record while somebody writes to it. */
+const BESIDE = ['-wal', '-shm'];
+
+/**
+ * What a program that was cut off has left in the log of the record goes into its file, so that one file is all of it.
+ *
+ * @returns whether it did: a copy is wanted most when the record cannot be read
+ */
+function foldIn(record: string): boolean {
   try {
-    client.pragma('wal_checkpoint(TRUNCATE)');
-    client.pragma('journal_mode = DELETE');
-  } finally {
-    client.close();
+    const client = new Database(record);
+    try {
+      client.pragma('wal_checkpoint(TRUNCATE)');
+      client.pragma('journal_mode = DELETE');
+      return true;
+    } finally {
+      client.close();
+    }
+  } catch {
+    return false;
   }
 }
 
-/** The record under a second name; where the disk knows no second names, a copy of it. */
-function keepAside(record: string, aside: string): void {
+/** A file under a second name; where the disk knows no second names, a copy of it. */
+function secondName(file: string, name: string): void {
   try {
-    linkSync(record, aside);
+    linkSync(file, name);
   } catch {
-    copyFileSync(record, aside, constants.COPYFILE_EXCL);
+    copyFileSync(file, name, constants.COPYFILE_EXCL);
   }
+}
+
+/** The record of before under its name aside, and with it the log of one that is too broken to take it in. */
+function keepAside(record: string, aside: string): void {
+  const [log, logAside] = [`${record}-wal`, `${aside}-wal`];
+  if (existsSync(log)) {
+    // Before the record is opened: the database throws the log of a file away that it cannot read.
+    secondName(log, logAside);
+    if (foldIn(record)) rmSync(logAside);
+  }
+  secondName(record, aside);
+  // The copy must not find a log that is not its own.
+  for (const end of BESIDE) rmSync(`${record}${end}`, { force: true });
 }
 
 export type Restored = {
@@ -125,7 +151,7 @@ export async function restoreCopy(
   if (!existsSync(file)) throw new CopyRefusal(`There is no file at ${file}.`);
   const record = path.join(dataFolder, DATABASE_FILE);
   const making = `${record}.restored${COPY_IN_THE_MAKING}`;
-  const clear = () => ['', '-wal', '-shm'].forEach((end) => rmSync(`${making}${end}`, { force: true }));
+  const clear = () => ['', ...BESIDE].forEach((end) => rmSync(`${making}${end}`, { force: true }));
   let release: () => void = () => undefined;
   try {
     makeFolder(dataFolder);
@@ -135,10 +161,8 @@ export async function restoreCopy(
     const held = lookInto(making) ?? carryOver(making);
     if (onlyLook) return { held, aside: null };
     const aside = existsSync(record) ? `${record}.before-restore-${nowMs}.bak` : null;
-    if (aside !== null) {
-      foldIn(record);
-      keepAside(record, aside);
-    }
+    toDisk(making);
+    if (aside !== null) keepAside(record, aside);
     // In one step: there is a record under this name at every moment, the one or the other.
     renameSync(making, record);
     return { held, aside };
