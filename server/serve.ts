@@ -11,7 +11,8 @@ import { BOOK } from '#core/tables/book.ts';
 import { createApp } from '#server/app.ts';
 import { compose } from '#server/compose.ts';
 import { HOME } from '#server/home.ts';
-import { openDatabase, DataFolderRefusal } from '#server/db/connection.ts';
+import { newestCopyWords } from '#server/backup/kept-copies.ts';
+import { openDatabase, DataFolderRefusal, RecordDamaged } from '#server/db/connection.ts';
 import { appliedMigrations } from '#server/db/migrate.ts';
 import { MigrationRefusal } from '#server/db/migration-order.ts';
 import { keepDailyCopies } from '#server/backup/daily-copies.ts';
@@ -61,6 +62,8 @@ function open(dataFolder: string): ReturnType<typeof openDatabase> {
   try {
     return openDatabase(dataFolder);
   } catch (error) {
+    if (error instanceof RecordDamaged)
+      throw new StartRefusal([error.message, ...newestCopyWords(dataFolder)].join(' '));
     if (error instanceof DataFolderRefusal || error instanceof MigrationRefusal) throw new StartRefusal(error.message);
     throw error;
   }

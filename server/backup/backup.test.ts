@@ -11,6 +11,7 @@ import { makeCopy } from '#server/backup/make-copy.ts';
 import { restoreCopy } from '#server/backup/restore.ts';
 import { readJournal } from '#server/db/migrate.ts';
 import { databaseAfter } from '#server/testing/old-database.ts';
+import { serve } from '#server/serve.ts';
 import { DATABASE_FILE, openDatabase, type OpenDatabase } from '#server/db/connection.ts';
 
 const NOW = { nowMs: 1_796_000_000_000 };
@@ -191,6 +192,23 @@ describe('a record that is broken itself, which is when a copy is wanted most', 
     expect([readFileSync(aside ?? '', 'utf8'), readFileSync(`${aside}-wal`, 'utf8')]).toEqual(['hello', 'a log']);
     opened = openDatabase(folder);
   });
+});
+
+test.each([
+  ['no database any more', 0],
+  ['pages that do not hold together', 4096],
+])('a start on a damaged record (%s) names the newest copy, which can then be taken back', async (_what, from) => {
+  await copyOfTheDay(opened.client, folder, DAY);
+  const before = rowsOf(record());
+  opened.close();
+  writeFileSync(record(), readFileSync(record()).fill(7, from, 40_960));
+  const start = serve({ port: 0, host: '127.0.0.1', dataFolder: folder, quiet: true });
+  const words = String(await start.then(() => 'it started', String));
+  const file =
+    /The newest copy is of 2026-12-01\. Take it back: npm run restore -- "([^"]+)" --data/.exec(words)?.[1] ?? words;
+  await restoreCopy(file, folder, NOW);
+  expect(rowsOf(record())).toEqual(before);
+  opened = openDatabase(folder);
 });
 
 describe('one copy a day', () => {

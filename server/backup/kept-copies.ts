@@ -28,6 +28,14 @@ export function keptCopies(dataFolder: string): KeptCopy[] {
     .toSorted((one, other) => (one.on < other.on ? -1 : 1));
 }
 
+/** Which of the copies is the newest, and how it is taken back; none where there is none. */
+export function newestCopyWords(dataFolder: string): string[] {
+  const newest = keptCopies(dataFolder).at(-1);
+  return newest
+    ? [`The newest copy is of ${newest.on}. Take it back: npm run restore -- "${newest.file}" --data "${dataFolder}"`]
+    : [];
+}
+
 /** What a copy that was cut off has left. */
 function clearCutOff(dataFolder: string): void {
   const folder = copiesFolder(dataFolder);

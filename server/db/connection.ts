@@ -20,6 +20,9 @@ export type OpenDatabase = {
 /** The data folder or the file in it cannot be used; the message says what to do. */
 export class DataFolderRefusal extends Error {}
 
+/** The file in the data folder cannot be read as a record any more. */
+export class RecordDamaged extends DataFolderRefusal {}
+
 export const DATABASE_FILE = 'ulu.db';
 /** While it starts, Ulu waits for another program to let go of the file; later nobody waits inside a request. */
 const WAIT_AT_START_MS = 3000;
@@ -67,7 +70,7 @@ function refuseDamaged(client: Database.Database, file: string): void {
   if (isOfThisVersion && statSync(file).size > LARGEST_LOOKED_OVER_FIRST) return;
   const found = client.pragma('quick_check(1)', { simple: true });
   if (found !== 'ok')
-    throw new DataFolderRefusal(
+    throw new RecordDamaged(
       `${file} is damaged. It was left as it is. Put a copy of it in its place, and start again.`,
     );
 }
@@ -92,7 +95,7 @@ function openingRefusal(error: unknown, file: string): Error {
         `The disk is full, so ${file} cannot be opened. Nothing in it was changed. Make room first.`,
       );
     case 'damaged':
-      return new DataFolderRefusal(
+      return new RecordDamaged(
         `${file} is no Ulu database, or is damaged (${message}). It was left as it is. Choose another folder with --data FOLDER.`,
       );
     case 'gone':
