@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { seeded } from '#demo/random.ts';
 import { noCounts, type Counts } from '#tools/torture/counts.ts';
+import { copiesRound } from '#tools/torture/copies-round.ts';
 import { hostileRound } from '#tools/torture/hostile-round.ts';
 import { loggingRound } from '#tools/torture/logging-round.ts';
 import { demoRound, importRound, startRound } from '#tools/torture/killing-rounds.ts';
@@ -14,7 +15,8 @@ type Torturing = { readonly cycles: number; readonly seed: number; readonly oldP
 const EACH_DEMO = 10;
 
 /**
- * Kills servers in the middle of logging, starting, importing, migrating and making the demo, sends every route what nobody should send, and looks whether
+ * Kills servers in the middle of logging, starting, importing, copying, taking a copy back, migrating and making
+ * the demo, sends every route what nobody should send, and looks whether
  * anything that was confirmed is lost. Only to servers it has started itself, on this machine.
  *
  * @param cycles how often a server is killed in each of these; while making the demo a tenth of it
@@ -31,6 +33,7 @@ export async function torture({ cycles, seed, oldPlays = OLD_PLAYS }: Torturing)
       await loggingRound(counts, record, random);
       await startRound(counts, record, random);
       await importRound(counts, record, random);
+      await copiesRound(counts, record, random);
       // The versions in turn: many cycles see all of them.
       const version = versions[(seed + cycle) % versions.length] ?? 1;
       const old = made.get(version) ?? (await oldRecord(folder, version, oldPlays));
