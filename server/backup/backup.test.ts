@@ -237,6 +237,22 @@ describe('one copy a day', () => {
   });
 });
 
+test('the copies taken before migrations are kept by the same rule, those moved aside by a restore all', async () => {
+  const day = 86_400_000;
+  const made = (what: string, daysAgo: number) => `${DATABASE_FILE}.before-${what}-${NOW.nowMs - daysAgo * day}.bak`;
+  const migrated = Array.from({ length: 500 }, (_, daysAgo) => made('0007_some_thing', daysAgo));
+  const restored = Array.from({ length: 40 }, (_, daysAgo) => made('restore', daysAgo));
+  const others = [`${DATABASE_FILE}.before-mine.bak`, `${DATABASE_FILE}.before-0007_some_thing-12.bak`];
+  for (const name of [...migrated, ...restored, ...others]) writeFileSync(path.join(folder, name), 'x');
+  await copyOfTheDay(opened.client, folder, DAY);
+  const left = new Set(readdirSync(folder));
+  expect([...restored, ...others].filter((name) => !left.has(name))).toEqual([]);
+  const kept = migrated.filter((name) => left.has(name));
+  expect(kept.slice(0, 7)).toEqual(migrated.slice(0, 7));
+  // Seven days, and of the weeks and months those whose newest is not among them.
+  expect([kept.length > 7 + 12, kept.length <= 7 + 5 + 12]).toEqual([true, true]);
+});
+
 test('what a copy that was killed has left is cleared away by the next', async () => {
   keptCopies(folder);
   const cutOff = path.join(copiesFolder(folder), 'ulu-2026-11-01-fact-1.db.gz.in-the-making');

@@ -2,12 +2,13 @@ import type Database from 'better-sqlite3';
 import { readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { copiesLetGo } from '#core/record/kept-copies.ts';
-import { localDate, type LocalDate } from '#core/time/local-date.ts';
+import { dateOfDay, localDate, type LocalDate } from '#core/time/local-date.ts';
 import { heldIn, type Held } from '#server/backup/look-into.ts';
-import { makeFolder } from '#server/db/connection.ts';
+import { DATABASE_FILE, makeFolder } from '#server/db/connection.ts';
 import { COPY_IN_THE_MAKING } from '#server/db/migrate.ts';
 import { makeCopy } from '#server/backup/make-copy.ts';
 
+const MS_PER_DAY = 86_400_000;
 /** In the data folder. */
 const COPIES_FOLDER = 'copies';
 const NAME = /^ulu-(\d{4}-\d{2}-\d{2})-fact-(\d+)\.db\.gz$/;
@@ -43,6 +44,18 @@ function clearCutOff(dataFolder: string): void {
     if (name.includes(COPY_IN_THE_MAKING)) rmSync(path.join(folder, name), { force: true });
 }
 
+const BEFORE_MIGRATION = new RegExp(`^${DATABASE_FILE}\\.before-(?!restore-).+-(\\d{13})\\.bak$`);
+
+/** Copies taken before migrations are kept by the same rule; what a restore has moved aside is not touched. */
+function letGoMigrationCopies(dataFolder: string): void {
+  const copies = readdirSync(dataFolder).flatMap((name) => {
+    const ms = BEFORE_MIGRATION.exec(name)?.[1];
+    return ms === undefined ? [] : [{ name, on: dateOfDay(Math.floor(Number(ms) / MS_PER_DAY)) }];
+  });
+  const gone = new Set(copiesLetGo(copies.map(({ on }) => on)));
+  for (const { name, on } of copies) if (gone.has(on)) rmSync(path.join(dataFolder, name), { force: true });
+}
+
 /**
  * One copy a day Ulu is used: made where none is of today and something has been said since the last one. What is older
  * than the rule keeps goes after it is there, and never before.
@@ -64,5 +77,6 @@ export async function copyOfTheDay(
   const held = await makeCopy(client, file);
   const gone = new Set(copiesLetGo([...copies.map(({ on }) => on), today]));
   for (const { file: old, on } of copies) if (gone.has(on)) rmSync(old, { force: true });
+  letGoMigrationCopies(dataFolder);
   return held;
 }
