@@ -55,6 +55,16 @@ test('a copy is made while the record is in use, says what it holds, and leaves 
   expect([held.newestFact >= 2, leftovers()]).toEqual([true, []]);
 });
 
+test('of a record that does not hold together no copy is made, and it is the record that is said to be damaged', async () => {
+  const broken = path.join(folder, 'broken.db');
+  opened.client.pragma('wal_checkpoint(TRUNCATE)');
+  writeFileSync(broken, readFileSync(record()).fill(7, 8192, 81_920));
+  const client = new Database(broken, { readonly: true });
+  await expect(makeCopy(client, out())).rejects.toThrow(/^The record is damaged, so no copy of it was made/);
+  client.close();
+  expect([existsSync(out()), leftovers()]).toEqual([false, []]);
+});
+
 test('copy, go on, take it back: the record is as it was, and the one of after lies aside', async () => {
   await makeCopy(opened.client, out());
   const before = rowsOf(record());

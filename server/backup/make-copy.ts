@@ -18,6 +18,16 @@ function refuseWithoutRoom(record: string, folder: string): void {
     throw new CopyRefusal(`There is not enough room in ${folder} for a copy. Make room, or choose another folder.`);
 }
 
+/** What the fresh copy holds. @throws CopyRefusal where it is not whole: then the record it was made of is not */
+function lookedOver(plain: string): Held | null {
+  try {
+    return lookInto(plain);
+  } catch (error) {
+    if (!(error instanceof CopyRefusal)) throw error;
+    throw new CopyRefusal('The record is damaged, so no copy of it was made. Take the newest copy back.');
+  }
+}
+
 /**
  * Copies a record while it is in use (the database's own online copy), looks the copy over and packs it. It gets its
  * name only once it is whole.
@@ -35,7 +45,7 @@ export async function makeCopy(client: Database.Database, file: string): Promise
   clear();
   try {
     await client.backup(plain, { progress: () => PAGES_AT_A_TIME });
-    const held = lookInto(plain);
+    const held = lookedOver(plain);
     if (held === null) throw new CopyRefusal('The copy is of another version than the record it was made of.');
     await pipeline(createReadStream(plain), createGzip(), createWriteStream(packed));
     toDisk(packed);
