@@ -15,6 +15,8 @@ import {
   visibleText,
   wallClock,
   word,
+  factKey,
+  minuteOfDay,
 } from '#contract/scalars.ts';
 
 export const calendarInPaths = {
@@ -45,6 +47,25 @@ export const calendarPreviewRequest = object({ ...file, now: wallClock.required(
 const importedName = text().max(1000);
 const instruments = array(instrumentId().required()).max(12).required();
 
+/** Dates of one import, by far. */
+const MOST_DATES = 200_000;
+const LONGEST_NAME = 4000;
+/** A date of a calendar that was imported, as it is kept. */
+const importedDate = object({
+  key: factKey().required(),
+  what: word(EVENT_KINDS).required(),
+  on: localDateText().required(),
+  until: localDateText().nullable().defined(),
+  atMinute: minuteOfDay().nullable().optional(),
+  minutes: amount().integer().min(1).max(600).nullable().defined(),
+  name: text().max(LONGEST_NAME).nullable().defined(),
+  instrumentIds: instruments,
+  uid: text().max(LONGEST_NAME).defined(),
+  instance: text().max(LONGEST_NAME).nullable().defined(),
+  said: text().max(LONGEST_NAME).defined(),
+})
+  .exact()
+  .required();
 /** `POST /api/calendar/imports`: takes in what was chosen of it, all or nothing. */
 export const calendarImportFact = fact({
   kind: 'calendar-import',
@@ -65,6 +86,13 @@ export const calendarImportFact = fact({
       .required(),
     /** What has vanished from it and goes; everything else that has vanished stays. */
     dropped: array(clientKey().required()).max(MOST_SERIES).required(),
+  },
+  kept: {
+    playerId: playerId().required(),
+    calendar: text().max(LONGEST_NAME).defined(),
+    /** A digest of what was sent; nobody kept it at first. */
+    sent: text().max(200).nullable().defined(),
+    events: array(importedDate).max(MOST_DATES).required(),
   },
   about: ({ playerId: id, events }: ImportOfCalendar) => [
     ofPlayer(id),

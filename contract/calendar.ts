@@ -52,6 +52,8 @@ const fields = {
   instrumentIds: array(instrumentId().required()).max(MOST_INSTRUMENTS).required(),
 };
 
+/** What another program calls its entries. */
+const LONGEST_ORIGIN = 4000;
 const MINUTES_A_DAY = 1440;
 const eventMinutes = () => amount().integer().min(LEAST_EVENT_MINUTES).max(MOST_EVENT_MINUTES);
 /** The minute of the day at which it begins. */
@@ -86,6 +88,24 @@ export const eventFact = fact({
     insteadOf: clientKey().nullable().optional(),
     /** The imported event is not wanted. */
     dropped: boolean().strict().optional(),
+  },
+  kept: {
+    ...fields,
+    name: text().max(1000).nullable().defined(),
+    atMinute: atMinute().nullable().defined(),
+    minutesOf: minutesOf().required(),
+    repeats: repeats.nullable().defined(),
+    stay: stay.nullable().defined(),
+    origin: object({
+      calendar: text().max(LONGEST_ORIGIN).defined(),
+      uid: text().max(LONGEST_ORIGIN).defined(),
+      instance: text().max(LONGEST_ORIGIN).nullable().defined(),
+      said: text().max(LONGEST_ORIGIN).defined(),
+      dropped: boolean().strict().required(),
+    })
+      .exact()
+      .nullable()
+      .defined(),
   },
   about: ({ playerId: id, instrumentIds }: Omit<CalendarEvent, 'key'>) => [
     ofPlayer(id),

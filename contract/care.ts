@@ -44,6 +44,13 @@ export const careFact = fact({
     doneOn: localDateText().required(),
     by: word(DONE_BY).required(),
   },
+  kept: {
+    instrumentId: instrumentId().required(),
+    itemId: careItemId().required(),
+    by: word(DONE_BY).required(),
+    /** Minutes since 1970 by the player's clock. */
+    wallMinute: amount().integer().required(),
+  },
   about: ({ instrumentId: id }: CareDone) => [ofInstrument(id)],
   answer: answerOf({
     key: clientKey().required(),

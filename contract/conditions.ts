@@ -6,7 +6,7 @@ import { CONDITION_IDS } from '#core/book/condition-ids.ts';
 import { ALONE_IDS } from '#core/instruments/alone.ts';
 import { MARKS } from '#core/explain/explained.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
-import { amount, careItemId, clientKey, instrumentId, localDateText, text, word } from '#contract/scalars.ts';
+import { amount, careItemId, clientKey, instrumentId, localDateText, text, word, playerId } from '#contract/scalars.ts';
 
 export const conditionPaths = {
   page: (instrumentId: string, today: string) => `/api/conditions/${instrumentId}?today=${today}`,
@@ -28,6 +28,18 @@ export const conditionFact = fact({
     part: word(PART_IDS).nullable().defined(),
     /** The parts that are played by themselves, where that is what it is. */
     alone: word(ALONE_IDS).nullable().optional(),
+    air: airReading.nullable().defined(),
+  },
+  kept: {
+    condition: word(CONDITION_IDS).required(),
+    instrumentId: instrumentId().nullable().defined(),
+    playerId: playerId().nullable().defined(),
+    /** Nobody kept it at first. */
+    saidOn: instrumentId().optional(),
+    beginsOn: localDateText().required(),
+    endsOn: localDateText().nullable().defined(),
+    part: word(PART_IDS).nullable().defined(),
+    alone: word(ALONE_IDS).nullable().defined(),
     air: airReading.nullable().defined(),
   },
   about: ({ instrumentId: instrument, playerId: player }: ConditionBegun) => [

@@ -94,6 +94,8 @@ export type DeclaredFact<
   readonly request: ObjectSchema<RequestOf<Fields>>;
   /** May another of its kind take its place? Then it has a form that does so (`web/features/record/forms.tsx`). */
   readonly correctable: Correctable;
+  /** What a body of it looks like, as it stands in a document of the record. */
+  readonly kept: Schema;
   /** Of whom it tells; nobody where it is about another fact. */
   about(body: Body): readonly Subject[];
 };
@@ -103,6 +105,8 @@ type Declaring<Kind extends string, Fields extends ObjectShape, Body, Answer, Co
   /** Where it is posted. */
   readonly path: string;
   readonly fields: Fields;
+  /** What a body of it looks like, where that is not what was said. Rules of today are none of its: old facts stay. */
+  readonly kept?: ObjectShape;
   /** Of whom it tells; nobody where it is about another fact. What is kept of it is what was said, unless typed otherwise. */
   readonly about: (body: Body) => readonly Subject[];
   readonly correctable?: Correctable;
@@ -126,6 +130,7 @@ export const fact = <
   kind,
   path,
   fields,
+  kept = fields,
   about,
   correctable = false as Correctable,
   needsServer = false,
@@ -135,6 +140,7 @@ export const fact = <
   path,
   request: factRequest(fields) as unknown as ObjectSchema<RequestOf<Fields>>,
   content: factContent(fields) as unknown as Schema<ContentOf<Fields>>,
+  kept: factContent(kept),
   fieldNames: Object.keys(fields),
   answer,
   about,

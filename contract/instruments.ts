@@ -55,6 +55,18 @@ const buildRecord = () =>
       return entries.length <= 20 && entries.every(([, option]) => typeof option === 'string');
     });
 
+/** What is kept of an arrival beside how it is built. */
+export const keptArrival = object({
+  id: instrumentId().required(),
+  name: text().max(200).required(),
+  kind: word(KIND_IDS).required(),
+  playerId: playerId().required(),
+  acquiredOn: localDateText().required(),
+  cameNew: boolean().strict().required(),
+})
+  .exact()
+  .required();
+
 /** `POST /api/instruments` */
 export const addInstrumentRequest = object({
   id: instrumentId().required(),

@@ -175,6 +175,12 @@ export const methodSetFact = fact({
   kind: 'method-set',
   path: methodPaths.takeSet,
   fields: { instrumentId: instrumentId().required(), set: methodSetFile as unknown as Schema<MethodSet> },
+  kept: {
+    instrumentId: instrumentId().required(),
+    name: text().max(LONGEST_NAME).required(),
+    /** Nobody kept it at first. */
+    set: (methodSetFile as unknown as Schema<MethodSet>).optional(),
+  },
   about: ({ instrumentId: id }: MethodSetTaken) => [ofInstrument(id)],
   needsServer: true,
   answer: answerOf({ key: clientKey().required(), taken: amount().integer().required() }),

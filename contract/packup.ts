@@ -49,12 +49,15 @@ import {
   wallClock,
   whyLines,
   word,
+  factKey,
 } from '#contract/scalars.ts';
 
 export { packupPaths };
 
 export const MOST_INSTRUMENTS_AT_ONCE = 12;
 const MOST_MINUTES_AT_HAND = 300;
+/** Letters of a stored plan, by far. */
+const LONGEST_PLAN = 2_000_000;
 
 const runShareRequest = object({
   instrumentId: instrumentId().required(),
@@ -123,6 +126,14 @@ export const runEventRequest = byKind<RunEventRequest>((kind) => ({
 /** What a log is made of. */
 const loggedRunEvent = object({
   key: clientKey().required(),
+  event: byKind<RunEvent>(() => ({ at: instantText().required() })),
+})
+  .exact()
+  .required();
+
+/** What is kept of an event. */
+export const keptRunEvent = object({
+  runKey: factKey().required(),
   event: byKind<RunEvent>(() => ({ at: instantText().required() })),
 })
   .exact()
@@ -219,6 +230,35 @@ export const runFact = fact({
   kind: 'run',
   path: packupPaths.start,
   fields: startFields,
+  kept: {
+    playerId: playerId().required(),
+    kind: word(RUN_KINDS).required(),
+    minutesAtHand: amount().min(0).nullable().defined(),
+    /** JSON of the plan as it was shown, with its version. */
+    plan: text().max(LONGEST_PLAN).required(),
+    shares: array(
+      object({
+        instrumentId: instrumentId().required(),
+        playKey: factKey().nullable().defined(),
+        playedMinutes: amount().integer().min(0).nullable().defined(),
+        roomCelsius: amount().required(),
+        alone: word(ALONE_IDS).nullable().defined(),
+        thirst: amount().min(0).required(),
+        asked: object({
+          playKey: factKey().nullable().defined(),
+          itemIds: array(careItemId().required()).required(),
+          alone: word(ALONE_IDS).nullable().optional(),
+        })
+          .exact()
+          .optional()
+          .default(undefined),
+      })
+        .exact()
+        .required(),
+    )
+      .min(1)
+      .required(),
+  },
   about: ({ shares }: OverInstruments) => shares.map((share) => ofInstrument(share.instrumentId)),
   needsServer: true,
   answer: answeredWith(runView) as unknown as Schema<Answered<RunView>>,

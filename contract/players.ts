@@ -4,7 +4,7 @@ import { ofPlayer } from '#core/record/fact.ts';
 import { RUN_WAYS } from '#core/players/run-way.ts';
 import { SKILLS, STANDINGS } from '#core/players/player.ts';
 import type { ListedPlayer } from '#core/players/profile.ts';
-import { playerId, visibleText, word } from '#contract/scalars.ts';
+import { playerId, visibleText, word, text } from '#contract/scalars.ts';
 
 export const playerPaths = {
   list: '/api/players',
@@ -14,6 +14,8 @@ export const playerPaths = {
 } as const;
 
 const name = () => visibleText(60);
+/** Names were once taken as they came. */
+const LONGEST_KEPT_NAME = 200;
 
 /** `POST /api/players` */
 export const addPlayerRequest = object({
@@ -26,6 +28,9 @@ export const addPlayerRequest = object({
   .required();
 export type AddPlayerRequest = InferType<typeof addPlayerRequest>;
 
+/** What is kept of an addition beside a profile. */
+export const keptPlayer = object({ id: playerId().required() }).exact().required();
+
 /** `POST /api/profiles`: what somebody is and does themselves from now on; who a step is for follows. */
 export const profileFact = fact({
   kind: 'profile',
@@ -35,6 +40,12 @@ export const profileFact = fact({
     name: name().required(),
     standing: word(STANDINGS).required(),
     does: array(word(SKILLS).required()).max(SKILLS.length).required(),
+  },
+  kept: {
+    playerId: playerId().required(),
+    name: text().max(LONGEST_KEPT_NAME).required(),
+    standing: word(STANDINGS).required(),
+    does: array(word(SKILLS).required()).required(),
   },
   about: ({ playerId: id }) => [ofPlayer(id)],
 });

@@ -4,7 +4,7 @@ import { reedsOfPlay } from '#contract/reeds-in-play.ts';
 import { ofInstrument } from '#core/record/fact.ts';
 import { ALONE_IDS } from '#core/instruments/alone.ts';
 import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
-import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES, type Play } from '#core/plays/play.ts';
+import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES, type Play, MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { amount, clientKey, instrumentId, localDateText, minuteOfDay, playerId, word } from '#contract/scalars.ts';
 
 export const playPaths = { log: '/api/plays', evening: '/api/evenings' } as const;
@@ -29,6 +29,15 @@ export const playFact = fact({
     alone: word(ALONE_IDS).nullable().optional(),
     /** On which reeds it was, where that is known at once. */
     reeds: reedsOfPlay.nullable().optional(),
+  },
+  kept: {
+    instrumentId: instrumentId().required(),
+    playerId: playerId().required(),
+    endedOn: localDateText().required(),
+    endedAtMinute: minuteOfDay().nullable().defined(),
+    minutes: amount().integer().min(1).max(MINUTES_PER_DAY).required(),
+    roomCelsius: amount().nullable().defined(),
+    alone: word(ALONE_IDS).nullable().defined(),
   },
   about: ({ instrumentId: id }: Omit<Play, 'key'>) => [ofInstrument(id)],
   correctable: true,

@@ -13,6 +13,11 @@ export const withdrawRequest = object({ key: clientKey().required(), targetKey: 
   .required();
 export type WithdrawRequest = InferType<typeof withdrawRequest>;
 
+/** What is kept of it. */
+export const keptWithdrawal = object({ targetKey: text().max(256).required() })
+  .exact()
+  .required();
+
 export const withdrawalView = object({
   key: factKey().required(),
   targetKey: factKey().required(),

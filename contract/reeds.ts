@@ -18,7 +18,17 @@ import {
   REED_USES,
   type ReedBox,
 } from '#core/reeds/reed.ts';
-import { amount, clientKey, localDateText, money, playerId, text, visibleText, word } from '#contract/scalars.ts';
+import {
+  amount,
+  clientKey,
+  localDateText,
+  money,
+  playerId,
+  text,
+  visibleText,
+  word,
+  factKey,
+} from '#contract/scalars.ts';
 
 export const reedPaths = {
   page: '/api/reeds',
@@ -67,6 +77,13 @@ export const reedPlayFact = fact({
   kind: 'reed-play',
   path: reedPaths.plays,
   fields: { playKey: clientKey().required(), ...reedsInPlay },
+  kept: {
+    playerId: playerId().required(),
+    playKey: factKey().required(),
+    /** Minutes of the play when it was said. */
+    ofMinutes: amount().integer().min(1).required(),
+    ...reedsInPlay,
+  },
   about: ({ playerId: id }: ReedsOfPlay) => [ofPlayer(id)],
   correctable: true,
 });
@@ -74,27 +91,29 @@ export const reedPlayFact = fact({
 /** What can be said of one reed. */
 export const REED_WHATS = ['graded', 'flattened', 'ended'] as const;
 /** `POST /api/reeds/said`: a grade, a back rubbed flat, or that it is played no more. */
+const sayingFields = {
+  reedId: reedId().required(),
+  what: word(REED_WHATS).required(),
+  feel: word(REED_FEELS)
+    .nullable()
+    .defined()
+    .test('graded', '${path} is said with a grade, and only there', (feel, { parent }) =>
+      (parent as { what?: string }).what === 'graded' ? feel !== null : feel === null,
+    ),
+  goodFor: word(REED_USES).nullable().defined(),
+  signs: array(word(REED_SIGNS).required()).max(REED_SIGNS.length).required(),
+  cause: word(REED_ENDS)
+    .nullable()
+    .defined()
+    .test('ended', '${path} is said of a reed that is played no more, and only there', (cause, { parent }) =>
+      (parent as { what?: string }).what === 'ended' ? cause !== null : cause === null,
+    ),
+};
 export const reedSaidFact = fact({
   kind: 'reed-said',
   path: reedPaths.said,
-  fields: {
-    reedId: reedId().required(),
-    what: word(REED_WHATS).required(),
-    feel: word(REED_FEELS)
-      .nullable()
-      .defined()
-      .test('graded', '${path} is said with a grade, and only there', (feel, { parent }) =>
-        (parent as { what?: string }).what === 'graded' ? feel !== null : feel === null,
-      ),
-    goodFor: word(REED_USES).nullable().defined(),
-    signs: array(word(REED_SIGNS).required()).max(REED_SIGNS.length).required(),
-    cause: word(REED_ENDS)
-      .nullable()
-      .defined()
-      .test('ended', '${path} is said of a reed that is played no more, and only there', (cause, { parent }) =>
-        (parent as { what?: string }).what === 'ended' ? cause !== null : cause === null,
-      ),
-  },
+  fields: sayingFields,
+  kept: { playerId: playerId().required(), ...sayingFields },
   about: ({ playerId: id }: SaidOfReed) => [ofPlayer(id)],
 });
 

@@ -78,6 +78,19 @@ export const sittingMoveFact = fact({
       .required(),
     on: localDateText().nullable().defined(),
   },
+  kept: {
+    playerId: playerId().required(),
+    pins: array(
+      object({
+        instrumentId: instrumentId().required(),
+        itemId: careItemId().required(),
+        dueOn: localDateText().required(),
+        on: localDateText().nullable().defined(),
+      })
+        .exact()
+        .required(),
+    ).required(),
+  },
   about: ({ playerId: id }: SittingMoved) => [ofPlayer(id)],
 });
 

@@ -35,13 +35,16 @@ import { formatOf } from '#server/http/format-of.ts';
 import type { Serving } from '#server/http/respond.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import { recordRoutes, type ToldOf } from '#server/record/record.routes.ts';
-import type { Caller } from '#server/caller.ts';
 import type { Services } from '#server/services.ts';
-import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
+import type { Caller } from '#server/caller.ts';
+import { exchangeRoutes, type Exchanging } from '#server/exchange/exchange.routes.ts';
 import type { Format } from '#core/explain/format.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 
 export type AppOptions = {
   readonly serve: (caller: Caller, format: Format) => Services;
+  /** The record as a file among files; without it none goes out or comes in. */
+  readonly exchange?: Omit<Exchanging, 'definitions'>;
   readonly health: () => { readonly version: string; readonly database: DatabaseState; readonly migrations: number };
   readonly boundHost: string;
   /** The kinds of fact that can be posted. */
@@ -118,23 +121,24 @@ const servicesOf =
     return asked;
   };
 
+/** Who asked for what, how it ended and how long it took; never headers or bodies. */
+const logging = (log: Logger) =>
+  pinoHttp({
+    logger: log,
+    quietReqLogger: true,
+    serializers: {
+      req: ({ method, url }: LoggedRequest) => `${method} ${withoutSecret(url)}`,
+      res: ({ statusCode }: LoggedAnswer) => statusCode,
+    },
+    customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'info'),
+  });
+
 /** The whole server, without the listening. */
-export function createApp({ serve, health, boundHost, log, webFolder, kinds = FACTS, noticed }: AppOptions): Express {
+export function createApp(options: AppOptions): Express {
+  const { serve, exchange, health, boundHost, log, webFolder, kinds = FACTS, noticed } = options;
   const app = express();
   app.disable('x-powered-by');
-  if (log)
-    app.use(
-      pinoHttp({
-        logger: log,
-        quietReqLogger: true,
-        // Who asked for what, how it ended and how long it took; never headers or bodies.
-        serializers: {
-          req: ({ method, url }: LoggedRequest) => `${method} ${withoutSecret(url)}`,
-          res: ({ statusCode }: LoggedAnswer) => statusCode,
-        },
-        customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'info'),
-      }),
-    );
+  if (log) app.use(logging(log));
   // First, so that a refusal carries them as well.
   app.use(securityHeaders);
   app.use(guardHost(boundHost));
@@ -176,6 +180,7 @@ export function createApp({ serve, health, boundHost, log, webFolder, kinds = FA
   // What other programs take in is not what may be another in a second.
   app.use(calendarOutRoutes(services, (asked, playerId, now) => reedDaysOf(asked, playerId, now, 'last')));
   app.use(recordRoutes(services, kinds, toldOf));
+  if (exchange) app.use(exchangeRoutes(services, { ...exchange, definitions: kinds }));
   app.use('/api', notFoundHandler);
   if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder);
   app.use(notFoundHandler);

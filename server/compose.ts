@@ -23,7 +23,7 @@ import { createDesk, type Desk } from '#server/work/desk.ts';
 import { AT_THIS_MACHINE, type Caller } from '#server/caller.ts';
 import { type Services } from '#server/services.ts';
 
-type Composing = {
+export type Composing = {
   readonly book: Book;
   readonly nowMs: () => number;
   /** The kinds of fact the record knows. */

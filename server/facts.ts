@@ -1,3 +1,4 @@
+import { aliasDefinition } from '#server/features/players/player-alias.fact.ts';
 import { airReadingDefinition } from '#server/features/air/air-reading.fact.ts';
 import { sittingTimeDefinition } from '#server/features/calendar/sitting-time.fact.ts';
 import { calendarImportDefinition } from '#server/features/calendar/calendar-import.fact.ts';
@@ -42,6 +43,7 @@ export const FACTS = [
   profileDefinition,
   runWayDefinition,
   minderDefinition,
+  aliasDefinition,
   instrumentDefinition,
   buildDefinition,
   departureDefinition,

@@ -48,6 +48,8 @@ test('who may nothing is refused on every route, and nothing is written', async 
       runKey: run.key,
       secret,
       lines: 10,
+      copy: 'a-copy',
+      incoming: 'a-file',
       now: { ...NOW, on: localDate(TODAY) },
     },
   });

@@ -9,10 +9,12 @@ import { RECORD_REFUSALS } from '#core/record/record-refusal-words.ts';
 import { fieldOf } from '#core/record/fact.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { createApp } from '#server/app.ts';
-import { compose } from '#server/compose.ts';
+import { IncomingFiles } from '#server/exchange/incoming.ts';
+import { FACTS } from '#server/facts.ts';
+import { holdRecord, type HeldRecord } from '#server/held-record.ts';
 import { HOME } from '#server/home.ts';
 import { newestCopyWords } from '#server/backup/kept-copies.ts';
-import { openDatabase, DataFolderRefusal, RecordDamaged } from '#server/db/connection.ts';
+import { type OpenDatabase, DataFolderRefusal, RecordDamaged } from '#server/db/connection.ts';
 import { appliedMigrations } from '#server/db/migrate.ts';
 import { MigrationRefusal } from '#server/db/migration-order.ts';
 import { keepDailyCopies } from '#server/backup/daily-copies.ts';
@@ -58,9 +60,9 @@ function listenRefusal({ host, port }: ServeOptions, code: string | undefined): 
   return `The server cannot listen on port ${port} (${code ?? 'unknown reason'}). Choose another with --port NUMBER.`;
 }
 
-function open(dataFolder: string): ReturnType<typeof openDatabase> {
+function open(dataFolder: string, composing: Parameters<typeof holdRecord>[1]): HeldRecord {
   try {
-    return openDatabase(dataFolder);
+    return holdRecord(dataFolder, composing);
   } catch (error) {
     if (error instanceof RecordDamaged)
       throw new StartRefusal([error.message, ...newestCopyWords(dataFolder)].join(' '));
@@ -78,7 +80,7 @@ const listen = (server: Server, options: ServeOptions): Promise<void> =>
   });
 
 /** Folds the write-ahead log into the file, so that what is left behind is one whole database. @throws StartFault */
-function closeRecord({ client, close }: ReturnType<typeof openDatabase>): void {
+function closeRecord({ client, close }: OpenDatabase): void {
   try {
     client.pragma('wal_checkpoint(TRUNCATE)');
   } catch (error) {
@@ -100,18 +102,21 @@ export type Served = { readonly url: string; readonly stop: () => Promise<void> 
 export async function serve(options: ServeOptions): Promise<Served> {
   const { port, host, dataFolder, quiet } = options;
   checkBook(BOOK);
-  const database = open(dataFolder);
   const log = pino({ level: quiet ? 'silent' : 'info' }, pino.destination(2));
   const desk = createDesk();
+  const composing = { book: BOOK, nowMs: () => Date.now(), desk };
+  const record = open(dataFolder, composing);
+  const incoming = new IncomingFiles({ ...composing, record, definitions: FACTS });
   const app = createApp({
-    serve: compose(database, { book: BOOK, nowMs: () => Date.now(), desk }),
+    serve: record.serve,
+    exchange: { record, incoming, nowMs: composing.nowMs },
     health: () => ({
       version,
-      database: database.watch.state(),
-      migrations: appliedMigrations(database.client).length,
+      database: record.database().watch.state(),
+      migrations: appliedMigrations(record.database().client).length,
     }),
     boundHost: host,
-    noticed: database.watch.noticed,
+    noticed: (error) => record.database().watch.noticed(error),
     log,
     webFolder: path.join(HOME, 'web/dist'),
   });
@@ -119,15 +124,16 @@ export async function serve(options: ServeOptions): Promise<Served> {
   try {
     await listen(server, options);
   } catch (error) {
-    database.close();
+    record.database().close();
     throw error;
   }
-  const endCopies = keepDailyCopies(database, dataFolder, console.error);
-  const looking = lookOver(database.client.name);
+  const endCopies = keepDailyCopies(record.database, dataFolder, console.error);
+  const { client, watch } = record.database();
+  const looking = lookOver(client.name);
   void looking.found.then((found) => {
     if (found === null) return;
-    if (!found.isWhole) database.watch.noticed(new RecordUnusable('damaged'));
-    const words = found.isWhole ? orphanWords(database.client.name, found) : RECORD_REFUSALS.damaged();
+    if (!found.isWhole) watch.noticed(new RecordUnusable('damaged'));
+    const words = found.isWhole ? orphanWords(client.name, found) : RECORD_REFUSALS.damaged();
     if (words !== null) console.error(words);
   });
   const address = server.address();
@@ -138,11 +144,12 @@ export async function serve(options: ServeOptions): Promise<Served> {
     stop: () =>
       new Promise((resolve, reject) => {
         endCopies();
+        incoming.endAll();
         void desk.close();
         void looking.end();
         server.close(() => {
           try {
-            closeRecord(database);
+            closeRecord(record.database());
             resolve();
           } catch (error) {
             reject(asError(error));

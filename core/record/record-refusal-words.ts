@@ -16,5 +16,8 @@ export const RECORD_REFUSALS = {
     'The file of your record is no longer in its folder, so nothing more is written down. Put it back and start Ulu again.',
   full: () =>
     'The disk is full, so nothing more can be written down. Nothing that was recorded is lost. Make room and try again.',
+  'no-copy': ({ why }: { why: string }) => why,
+  'no-such-copy': () => 'There is no copy of that name any more.',
+  'nothing-brought-in': () => 'This file is not here any more. Bring it in again.',
   'not-today': () => 'This is not today anywhere. Check the clock of this device.',
 };

@@ -9,7 +9,7 @@ const FIRST_AFTER_MS = 120_000;
 const AGAIN_AFTER_MS = 3_600_000;
 
 /** The day by the clock of this machine, which keeps the copies. */
-const dayHere = (nowMs: number): LocalDate => {
+export const dayHere = (nowMs: number): LocalDate => {
   const minutes = -new Date(nowMs).getTimezoneOffset();
   return dateOfDay(Math.floor((nowMs + minutes * 60_000) / MS_PER_DAY));
 };
@@ -18,16 +18,21 @@ const dayHere = (nowMs: number): LocalDate => {
  * Makes the copy of the day while Ulu runs: some minutes after the start, and looks again every hour. Where none can be
  * made it says so once, and tries on.
  *
+ * @param record the record as it is open now: another may have taken its place
  * @returns how to end it; a copy that is being made is let go
  */
-export function keepDailyCopies(database: OpenDatabase, dataFolder: string, say: (words: string) => void): () => void {
+export function keepDailyCopies(
+  record: () => Pick<OpenDatabase, 'client'>,
+  dataFolder: string,
+  say: (words: string) => void,
+): () => void {
   let said = false;
   const make = async () => {
     try {
-      await copyOfTheDay(database.client, dataFolder, dayHere(Date.now()));
+      await copyOfTheDay(record().client, dataFolder, dayHere(Date.now()));
       said = false;
     } catch (error) {
-      if (!said && database.client.open) say(`The copy of the day was not made: ${asError(error).message}`);
+      if (!said && record().client.open) say(`The copy of the day was not made: ${asError(error).message}`);
       said = true;
     }
   };

@@ -1,9 +1,10 @@
+import { createHash } from 'node:crypto';
 import type Database from 'better-sqlite3';
 import { readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { copiesLetGo } from '#core/record/kept-copies.ts';
 import { dateOfDay, localDate, type LocalDate } from '#core/time/local-date.ts';
-import { heldIn, type Held } from '#server/backup/look-into.ts';
+import { newestFactIn, type Held } from '#server/backup/look-into.ts';
 import { DATABASE_FILE, makeFolder } from '#server/db/connection.ts';
 import { COPY_IN_THE_MAKING } from '#server/db/migrate.ts';
 import { makeCopy } from '#server/backup/make-copy.ts';
@@ -11,9 +12,14 @@ import { makeCopy } from '#server/backup/make-copy.ts';
 const MS_PER_DAY = 86_400_000;
 /** In the data folder. */
 const COPIES_FOLDER = 'copies';
-const NAME = /^ulu-(\d{4}-\d{2}-\d{2})-fact-(\d+)\.db\.gz$/;
+const NAME = /^ulu-(\d{4}-\d{2}-\d{2})-fact-([\da-f-]+)\.db\.gz$/;
 
-export type KeptCopy = { readonly file: string; readonly on: LocalDate; readonly newestFact: number };
+/** `newest`: the newest fact it holds, by its number and, in short, its key. */
+export type KeptCopy = { readonly file: string; readonly on: LocalDate; readonly newest: string };
+
+/** The newest fact in short: after an older copy was taken back, another fact may come to have the same number. */
+const inShort = ({ id, key }: { readonly id: number; readonly key: string }): string =>
+  `${id}-${createHash('sha256').update(key).digest('hex').slice(0, 8)}`;
 
 export const copiesFolder = (dataFolder: string): string => path.join(dataFolder, COPIES_FOLDER);
 
@@ -23,8 +29,8 @@ export function keptCopies(dataFolder: string): KeptCopy[] {
   makeFolder(folder);
   return readdirSync(folder)
     .flatMap((name): KeptCopy[] => {
-      const [, on, fact] = NAME.exec(name) ?? [];
-      return on === undefined ? [] : [{ file: path.join(folder, name), on: localDate(on), newestFact: Number(fact) }];
+      const [, on, newest = ''] = NAME.exec(name) ?? [];
+      return on === undefined ? [] : [{ file: path.join(folder, name), on: localDate(on), newest }];
     })
     .toSorted((one, other) => (one.on < other.on ? -1 : 1));
 }
@@ -57,8 +63,31 @@ function letGoMigrationCopies(dataFolder: string): void {
 }
 
 /**
- * One copy a day Ulu is used: made where none is of today and something has been said since the last one. What is older
- * than the rule keeps goes after it is there, and never before.
+ * A copy of the record as it stands now, among those that are kept. What is older than the rule keeps goes after it is
+ * there, and never before.
+ *
+ * @returns what it holds, and the copy
+ * @throws CopyRefusal when it cannot be made; what is there stays
+ */
+export async function copyNow(
+  client: Database.Database,
+  dataFolder: string,
+  today: LocalDate,
+): Promise<{ readonly held: Held; readonly copy: KeptCopy }> {
+  const copies = keptCopies(dataFolder);
+  clearCutOff(dataFolder);
+  const fact = newestFactIn(client);
+  const newest = fact ? inShort(fact) : '0';
+  const file = path.join(copiesFolder(dataFolder), `ulu-${today}-fact-${newest}.db.gz`);
+  const held = await makeCopy(client, file);
+  const gone = new Set(copiesLetGo([...copies.map(({ on }) => on), today]));
+  for (const { file: old, on } of copies) if (gone.has(on)) rmSync(old, { force: true });
+  letGoMigrationCopies(dataFolder);
+  return { held, copy: { file, on: today, newest } };
+}
+
+/**
+ * One copy a day Ulu is used: made where none is of today and something has been said since the last one.
  *
  * @returns what the new copy holds; null where none was needed
  * @throws CopyRefusal when it cannot be made; what is there stays
@@ -68,15 +97,8 @@ export async function copyOfTheDay(
   dataFolder: string,
   today: LocalDate,
 ): Promise<Held | null> {
-  const copies = keptCopies(dataFolder);
-  clearCutOff(dataFolder);
-  const last = copies.at(-1);
-  const { newestFact } = heldIn(client);
-  if (newestFact === 0 || last?.on === today || last?.newestFact === newestFact) return null;
-  const file = path.join(copiesFolder(dataFolder), `ulu-${today}-fact-${newestFact}.db.gz`);
-  const held = await makeCopy(client, file);
-  const gone = new Set(copiesLetGo([...copies.map(({ on }) => on), today]));
-  for (const { file: old, on } of copies) if (gone.has(on)) rmSync(old, { force: true });
-  letGoMigrationCopies(dataFolder);
-  return held;
+  const last = keptCopies(dataFolder).at(-1);
+  const newest = newestFactIn(client);
+  if (newest === null || last?.on === today || last?.newest === inShort(newest)) return null;
+  return (await copyNow(client, dataFolder, today)).held;
 }

@@ -13,12 +13,18 @@ export type Held = {
   /** The days of its first and last fact; null where it has none. */
   readonly from: LocalDate | null;
   readonly to: LocalDate | null;
-  /** The number of its newest fact: where it is the same, nothing has been said since. */
+  /** The number of its newest fact. */
   readonly newestFact: number;
 };
 
 const counted = (client: Database.Database, table: string): number =>
   client.prepare<[], number>(`select count(*) from ${table}`).pluck().get() ?? 0;
+
+/** The newest fact of a record, found without going through the others; null where there is none. */
+export const newestFactIn = (client: Database.Database): { readonly id: number; readonly key: string } | null =>
+  client
+    .prepare<[], { id: number; key: string }>('select id, key from facts where id = (select max(id) from facts)')
+    .get() ?? null;
 
 /** What a record holds, as it stands. */
 export function heldIn(client: Database.Database): Held {

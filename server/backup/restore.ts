@@ -4,21 +4,18 @@ import {
   createWriteStream,
   existsSync,
   linkSync,
-  readSync,
-  openSync,
   readdirSync,
-  closeSync,
   constants,
   copyFileSync,
   renameSync,
   rmSync,
-  statfsSync,
 } from 'node:fs';
 import path from 'node:path';
-import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip } from 'node:zlib';
 import { asError } from '#core/kernel/as-error.ts';
+import { noMoreThan, roomIn } from '#server/backup/room.ts';
+import { isPacked } from '#server/backup/what-file.ts';
 import { toDisk } from '#server/backup/to-disk.ts';
 import { CopyRefusal } from '#server/backup/copy-refusal.ts';
 import { lookInto, type Held } from '#server/backup/look-into.ts';
@@ -26,37 +23,8 @@ import { claimFolder, FolderTaken } from '#server/db/claim.ts';
 import { DATABASE_FILE, makeFolder } from '#server/db/connection.ts';
 import { COPY_IN_THE_MAKING, migrateDatabase } from '#server/db/migrate.ts';
 
-const PACKED = Buffer.from([0x1f, 0x8b]);
-
-function isPacked(file: string): boolean {
-  const start = Buffer.alloc(2);
-  const handle = openSync(file, 'r');
-  try {
-    readSync(handle, start, 0, 2, 0);
-  } finally {
-    closeSync(handle);
-  }
-  return start.equals(PACKED);
-}
-
-/** Lets through what there is room for: a packed file may say little of how much comes out of it. */
-function noMoreThan(bytes: number): Transform {
-  let through = 0;
-  return new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      through += chunk.length;
-      if (through > bytes) done(new CopyRefusal('There is not enough room for what is in this file.'));
-      else done(null, chunk);
-    },
-  });
-}
-
-/** Room that is left when everything has come out. */
-const LEFT_FREE = 100_000_000;
-
 async function unpack(file: string, to: string): Promise<void> {
-  const { bavail, bsize } = statfsSync(path.dirname(to));
-  const room = noMoreThan(Math.max(0, bavail * bsize - LEFT_FREE));
+  const room = noMoreThan(roomIn(path.dirname(to)));
   try {
     if (isPacked(file)) await pipeline(createReadStream(file), createGunzip(), room, createWriteStream(to));
     else await pipeline(createReadStream(file), room, createWriteStream(to));
@@ -132,8 +100,40 @@ function keepAside(record: string, aside: string): void {
 
 export type Restored = {
   readonly held: Held;
-  /** Where the record of before lies now; null where there was none. */ readonly aside: string | null;
+  /** Where the record of before lies now; null where there was none. */
+  readonly aside: string | null;
 };
+
+/**
+ * Makes a record of a copy, beside where it will lie: unpacked, looked over, carried over to this version.
+ *
+ * @returns what it holds
+ * @throws CopyRefusal when the file is no copy that can be taken
+ */
+export async function recordOfCopy(file: string, making: string): Promise<Held> {
+  clearMaking(making);
+  await unpack(file, making);
+  return lookInto(making) ?? carryOver(making);
+}
+
+/** What has come of a copy that was not put in place. */
+export const clearMaking = (making: string): void =>
+  ['', ...BESIDE].forEach((end) => rmSync(`${making}${end}`, { force: true }));
+
+/**
+ * Gives a record that was made of a copy the name of the present one, which is moved aside and never deleted. Nobody may
+ * have either of them open.
+ *
+ * @returns where the record of before lies now; null where there was none
+ */
+export function putInPlace(making: string, record: string, nowMs: number): string | null {
+  const aside = existsSync(record) ? `${record}.before-restore-${nowMs}.bak` : null;
+  toDisk(making);
+  if (aside !== null) keepAside(record, aside);
+  // In one step: there is a record under this name at every moment, the one or the other.
+  renameSync(making, record);
+  return aside;
+}
 
 /**
  * Puts a copy in the place of a record. It is unpacked, looked over and carried over beside the record first; then the
@@ -150,28 +150,22 @@ export async function restoreCopy(
 ): Promise<Restored> {
   if (!existsSync(file)) throw new CopyRefusal(`There is no file at ${file}.`);
   const record = path.join(dataFolder, DATABASE_FILE);
-  const making = `${record}.restored${COPY_IN_THE_MAKING}`;
-  const clear = () => ['', ...BESIDE].forEach((end) => rmSync(`${making}${end}`, { force: true }));
+  const making = restoredInTheMaking(record);
   let release: () => void = () => undefined;
   try {
     makeFolder(dataFolder);
     release = claimFolder(dataFolder);
-    clear();
-    await unpack(file, making);
-    const held = lookInto(making) ?? carryOver(making);
-    if (onlyLook) return { held, aside: null };
-    const aside = existsSync(record) ? `${record}.before-restore-${nowMs}.bak` : null;
-    toDisk(making);
-    if (aside !== null) keepAside(record, aside);
-    // In one step: there is a record under this name at every moment, the one or the other.
-    renameSync(making, record);
-    return { held, aside };
+    const held = await recordOfCopy(file, making);
+    return { held, aside: onlyLook ? null : putInPlace(making, record, nowMs) };
   } catch (error) {
     if (error instanceof FolderTaken)
       throw new CopyRefusal('Ulu is running on this record. Stop it first, and take the copy back then.');
     throw error;
   } finally {
-    clear();
+    clearMaking(making);
     release();
   }
 }
+
+/** Where a copy lies while a record is made of it. */
+export const restoredInTheMaking = (record: string): string => `${record}.restored${COPY_IN_THE_MAKING}`;

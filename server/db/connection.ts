@@ -109,10 +109,22 @@ function openingRefusal(error: unknown, file: string): Error {
   }
 }
 
-/** Told of every statement that is run: what counts them in tests. */
-export type Watching = { readonly statement?: (sql: string) => void };
+/** Drizzle on an open database. */
+export const dbOn = (client: Database.Database): Db => drizzle({ client });
 
-function openFile(file: string, { statement }: Watching): { client: Database.Database; db: Db } {
+/** Told of every statement that is run, and of every one that is built: what counts them in tests. */
+export type Watching = { readonly statement?: (sql: string) => void; readonly built?: (sql: string) => void };
+
+/** Tells of every statement that is built. */
+function telling(client: Database.Database, built: (sql: string) => void): void {
+  const prepare = client.prepare.bind(client);
+  client.prepare = ((sql: string) => {
+    built(sql);
+    return prepare(sql);
+  }) as typeof client.prepare;
+}
+
+function openFile(file: string, { statement, built }: Watching): { client: Database.Database; db: Db } {
   const client = new Database(file, {
     timeout: WAIT_AT_START_MS,
     ...(statement ? { verbose: (message: unknown) => statement(String(message)) } : {}),
@@ -127,7 +139,8 @@ function openFile(file: string, { statement }: Watching): { client: Database.Dat
     migrateDatabase(client, file);
     if (client.pragma('foreign_keys', { simple: true }) !== 1) throw new Error('foreign keys could not be switched on');
     client.pragma('busy_timeout = 0');
-    return { client, db: drizzle({ client }) };
+    if (built) telling(client, built);
+    return { client, db: dbOn(client) };
   } catch (error) {
     client.close();
     throw error;

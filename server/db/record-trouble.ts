@@ -29,6 +29,9 @@ export function recordTrouble(error: unknown): RecordTrouble | null {
   // Text of the file that is not what was written; what a request says badly comes with a status.
   if (error instanceof SyntaxError && error.message.includes('JSON') && !('status' in error))
     return { state: 'damaged', message: RECORD_REFUSALS.damaged() };
+  // A copy was taken back while this was being answered: what it asked is closed, and the next try is answered.
+  if (error instanceof TypeError && error.message === 'The database connection is not open')
+    return { state: 'busy', message: RECORD_REFUSALS.busy() };
   const [code, cause] = [fieldOf(error, 'code'), fieldOf(error, 'cause')];
   const state = typeof code === 'string' ? STATE_OF.find(([prefix]) => code.startsWith(prefix))?.[1] : undefined;
   if (state !== undefined) return { state, message: RECORD_REFUSALS[state]() };

@@ -1,5 +1,6 @@
-import { eq, getTableName, type InferInsertModel, type InferSelectModel } from 'drizzle-orm';
+import { eq, getTableName, sql, type InferInsertModel, type InferSelectModel } from 'drizzle-orm';
 import type { Db } from '#server/db/connection.ts';
+import { preparedOnce } from '#server/db/prepared.ts';
 import { insertRow } from '#server/db/prepared-insert.ts';
 import type { BodyStore, BodyTable } from '#server/record/define-fact.ts';
 
@@ -15,23 +16,32 @@ export const bodyTable = <Table extends BodyTable, Body>(
     readonly fromRow: (row: InferSelectModel<Table>) => Body;
     readonly misrepeated?: (db: Db) => string[];
   },
-): BodyStore<Body> => ({
-  table,
-  fromRow,
-  ...(misrepeated ? { misrepeated } : {}),
-  insert: (db, { factId }, body) => {
-    insertRow(db, table, { ...toRow(body), factId });
-  },
-  read: (db: Db, factId) => {
-    const row = db.select().from(table).where(eq(table.factId, factId)).get();
-    if (row === undefined) throw new Error(`${getTableName(table)} has no body of fact ${factId}`);
-    return fromRow(row as InferSelectModel<Table>);
-  },
-  recount: (db, factId, counts) => {
-    if (table.counts === undefined) return;
-    db.update(table)
-      .set({ counts } as never)
-      .where(eq(table.factId, factId))
-      .run();
-  },
-});
+): BodyStore<Body> => {
+  const row = preparedOnce((db) =>
+    db
+      .select()
+      .from(table as BodyTable)
+      .where(eq(table.factId, sql.placeholder('factId')))
+      .prepare(),
+  );
+  return {
+    table,
+    fromRow,
+    ...(misrepeated ? { misrepeated } : {}),
+    insert: (db, { factId }, body) => {
+      insertRow(db, table, { ...toRow(body), factId });
+    },
+    read: (db: Db, factId) => {
+      const found = row(db).get({ factId });
+      if (found === undefined) throw new Error(`${getTableName(table)} has no body of fact ${factId}`);
+      return fromRow(found as InferSelectModel<Table>);
+    },
+    recount: (db, factId, counts) => {
+      if (table.counts === undefined) return;
+      db.update(table)
+        .set({ counts } as never)
+        .where(eq(table.factId, factId))
+        .run();
+    },
+  };
+};

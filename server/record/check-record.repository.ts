@@ -31,7 +31,7 @@ const spineOf = (db: Db) =>
     .all();
 
 /** Bodies that repeat the spine wrongly. */
-const repeatedWrongly = (db: Db, kinds: readonly AnyKind[]): string[] =>
+export const repeatedWrongly = (db: Db, kinds: readonly AnyKind[]): string[] =>
   kinds.flatMap(({ kind, store: { table, misrepeated } }) => {
     const counting =
       table.counts === undefined

@@ -72,6 +72,8 @@ type Declared<Body, Request> = {
   readonly request?: Schema<Request, AnyObject>;
   /** May another of its kind take its place? */
   readonly correctable?: boolean;
+  /** What a body of it looks like in a document of the record. */
+  readonly kept: Schema;
 };
 
 /** How a kind is decided, kept and read. `Told` is what words and rules are handed: the record itself knows no feature. */
@@ -97,6 +99,8 @@ export type Keeping<Body, Request extends Sent, Told> = {
   answer?(fact: Fact<Body>, told: Told): object;
   /** The fact that is there already and means the same, though it was sent under another key (a second tab's start). */
   sameAs?(request: Request, told: Told): string | undefined;
+  /** Is it the player's own, and not handed on with an instrument it tells of? Without it everything goes along. */
+  staysBehind?(body: Body): boolean;
   /** Facts of the kind that break a rule of today, a line each: rules bind new facts, old ones stay as they are. */
   breaking?(told: Told): string[];
   /** Why it cannot be taken back; null where it can. Without it everything of the kind can. */
@@ -118,6 +122,7 @@ type AnyDeclared = {
   readonly path?: string;
   readonly request?: Schema;
   readonly correctable?: boolean;
+  readonly kept: Schema;
 };
 /** What is kept: what the declaration says it is, or more. */
 type BodyOf<Of extends AnyDeclared, Kept> = [Kept] extends [never] ? Parameters<Of['about']>[0] : Kept;
@@ -136,10 +141,10 @@ type RequestOf<Of extends AnyDeclared, Request> = [Request] extends [never]
 export const defineFact =
   <Told, Kept = never, Request extends Sent = never>() =>
   <const Of extends AnyDeclared>(
-    { kind, about, path, request, correctable }: Of,
+    { kind, about, path, request, correctable, kept }: Of,
     keeping: Keeping<BodyOf<Of, Kept>, RequestOf<Of, Request>, Told>,
   ): FactDefinition<BodyOf<Of, Kept>, RequestOf<Of, Request>, Told> =>
-    ({ kind, about, path, request, correctable, ...keeping }) as unknown as FactDefinition<
+    ({ kind, about, path, request, correctable, kept, ...keeping }) as unknown as FactDefinition<
       BodyOf<Of, Kept>,
       RequestOf<Of, Request>,
       Told

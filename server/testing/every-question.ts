@@ -4,6 +4,7 @@ import { benchPaths } from '#contract/bench.ts';
 import { calendarPaths } from '#contract/calendar.ts';
 import { carePaths } from '#contract/care.ts';
 import { caseLidPaths } from '#contract/case-lid.ts';
+import { dataPaths } from '#contract/data.ts';
 import { faultPaths } from '#contract/faults.ts';
 import { breakPaths } from '#contract/breaks.ts';
 import { conditionPaths } from '#contract/conditions.ts';
@@ -28,6 +29,9 @@ export type Asker = {
   readonly secret: string;
   /** Lines of the record. */
   readonly lines: number;
+  /** A copy of the record, and a file that was brought in, by their names. */
+  readonly copy: string;
+  readonly incoming: string;
   readonly now: WallClock;
 };
 
@@ -38,6 +42,8 @@ export const everyQuestion = ({
   runKey,
   secret,
   lines,
+  copy,
+  incoming,
   now,
 }: Asker): Readonly<Record<string, string>> => {
   const today = now.on;
@@ -77,6 +83,12 @@ export const everyQuestion = ({
     [sittingPaths.file]: sittingPaths.fileOf(playerId, today),
     [sittingPaths.feed]: sittingPaths.feedOf(playerId),
     [sittingPaths.subscribed]: sittingPaths.subscribed.replace(':secret', secret),
+    [dataPaths.page]: `${dataPaths.page}?today=${today}`,
+    [dataPaths.copy(':name')]: dataPaths.copy(copy),
+    [dataPaths.record]: dataPaths.record,
+    [dataPaths.schema]: dataPaths.schema,
+    [dataPaths.history(':instrumentId')]: dataPaths.history(instrumentId),
+    [dataPaths.one(':id')]: dataPaths.one(incoming),
     '/api/record/:instrumentId': recordPaths.of(instrumentId, lines),
   };
 };

@@ -5,7 +5,8 @@ import supertest from 'supertest';
 import { createApp } from '#server/app.ts';
 import { DATABASE_FILE, openDatabase } from '#server/db/connection.ts';
 import { BOOK } from '#core/tables/book.ts';
-import { compose } from '#server/compose.ts';
+import { IncomingFiles } from '#server/exchange/incoming.ts';
+import { holdRecord } from '#server/held-record.ts';
 import { FACTS } from '#server/facts.ts';
 import { recordBreaches } from '#server/record/check-record.repository.ts';
 import { createDesk } from '#server/work/desk.ts';
@@ -48,33 +49,31 @@ export function testServer({ kinds, prepare = startEmpty, counting, may = everyb
   const composing = { book: BOOK, nowMs: () => clock.ms, desk, may, ...(kinds ? { kinds } : {}) };
   const statements: string[] = [];
   const prepared = new Set<string>();
-  const open = () => {
-    const opened = openDatabase(folder, counting ? { statement: (sql) => void statements.push(sql) } : {});
-    const prepare = opened.client.prepare.bind(opened.client);
-    opened.client.prepare = ((sql: string) => {
-      prepared.add(sql);
-      return prepare(sql);
-    }) as typeof opened.client.prepare;
-    return opened;
+  const watching = {
+    built: (sql: string) => void prepared.add(sql),
+    ...(counting && { statement: (sql: string) => void statements.push(sql) }),
   };
-  let database = open();
-  let serve = compose(database, composing);
-  const make = () =>
-    createApp({
+  const start = () => {
+    const record = holdRecord(folder, composing, watching);
+    const incoming = new IncomingFiles({ ...composing, record, definitions: kinds ?? FACTS });
+    const app = createApp({
       ...(kinds ? { kinds } : {}),
-      noticed: database.watch.noticed,
-      serve,
-      health: () => ({ version: 'test', database: database.watch.state(), migrations: 1 }),
+      serve: record.serve,
+      exchange: { record, incoming, nowMs: composing.nowMs },
+      noticed: (error) => record.database().watch.noticed(error),
+      health: () => ({ version: 'test', database: record.database().watch.state(), migrations: 1 }),
       boundHost: '127.0.0.1',
     });
-  let app = make();
+    return { record, incoming, app };
+  };
+  let running = start();
   return {
     folder,
     clock,
-    api: () => supertest(app),
-    client: () => database.client,
+    api: () => supertest(running.app),
+    client: () => running.record.database().client,
     /** Every route of the app. */
-    routes: () => routesOf(app),
+    routes: () => routesOf(running.app),
     /** Every statement that has been prepared, as it was written. */
     prepared: (): readonly string[] => [...prepared],
     /** Statements the record runs while something is done. */
@@ -84,18 +83,17 @@ export function testServer({ kinds, prepare = startEmpty, counting, may = everyb
       return [...statements];
     },
     /** What in the record does not hold together. */
-    breaches: () => recordBreaches(database.db, kinds ?? FACTS),
-    services: () => serve(),
+    breaches: () => recordBreaches(running.record.database().db, kinds ?? FACTS),
+    services: () => running.record.serve(),
     /** Closes and opens the file again, as a restart does. */
     restart: () => {
-      database.close();
-      database = open();
-      serve = compose(database, composing);
-      app = make();
+      running.record.database().close();
+      running = start();
     },
     stop: () => {
       void desk.close();
-      database.close();
+      running.incoming.endAll();
+      running.record.database().close();
       rmSync(folder, { recursive: true, force: true });
     },
   };

@@ -4,7 +4,7 @@ import { agentPaths } from '#contract/agents.ts';
 import { healthPath } from '#contract/health.ts';
 import { packupPaths } from '#contract/packup.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import { createApp } from '#server/app.ts';
+import { createApp, type AppOptions } from '#server/app.ts';
 import { everyQuestion } from '#server/testing/every-question.ts';
 import { routesOf } from '#server/http/routes-of.ts';
 import { count, type Counts } from '#tools/torture/counts.ts';
@@ -55,7 +55,15 @@ const DAYS: readonly string[] = ['2026-11-24', '2026-02-31', '', '9999-12-31', '
 const reads = (name: string, day: string): string[] => [
   ...Object.values(
     everyQuestion({
-      ...{ playerId: name, instrumentId: name, runKey: name, secret: name, lines: Number(day.slice(0, 2)) || 0 },
+      ...{
+        playerId: name,
+        instrumentId: name,
+        runKey: name,
+        secret: name,
+        copy: name,
+        incoming: name,
+        lines: Number(day.slice(0, 2)) || 0,
+      },
       now: { on: day as LocalDate, atMinute: Number(day.slice(-2)) || -1 },
     }),
   ),
@@ -72,6 +80,7 @@ const ROUTES = routesOf(
     serve: () => {
       throw new Error('only its routes are looked at');
     },
+    exchange: {} as NonNullable<AppOptions['exchange']>,
     health: () => ({ version: '', database: 'ok', migrations: 0 }),
     boundHost: '127.0.0.1',
   }),

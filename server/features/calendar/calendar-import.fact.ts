@@ -34,6 +34,7 @@ const wordsOf = (calendar: string, dates: number): string =>
 
 /** A calendar that was imported: what it says stands until it is imported again. It is taken back whole. */
 export const calendarImportDefinition = defineFact<Services, never, CalendarImportRequest>()(calendarImportFact, {
+  staysBehind: () => true,
   store: importStore,
   words: ({ body: { calendar, events } }) => wordsOf(calendar, events.length),
   isTooLargeToList: true,

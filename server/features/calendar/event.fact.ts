@@ -75,6 +75,8 @@ const workOf = ({ done }: BenchStay, book: Book) =>
 
 /** A day of which more is known than its weekday; it moves whatever is foreseen for the instruments it names. */
 export const eventDefinition = defineFact<Services>()(eventFact, {
+  // Where somebody plays is their own; what was done at the bench is the instrument's.
+  staysBehind: ({ what }) => what !== 'bench',
   store: bodyTable(events, {
     // What is empty is not kept: so it reads as what was written before it was asked.
     toRow: ({ minutesOf, ...event }) => ({ ...event, minutesOf: minutesOf.length === 0 ? null : minutesOf }),

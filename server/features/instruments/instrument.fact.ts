@@ -1,3 +1,4 @@
+import { keptArrival } from '#contract/instruments.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { ofInstrument } from '#core/record/fact.ts';
 import { conflict } from '#server/failure.ts';
@@ -10,7 +11,7 @@ export type Arrival = Omit<Instrument, 'build' | 'leftOn'>;
 
 /** An instrument came. How it is built, and whether it has left again, are facts of their own. */
 export const instrumentDefinition = defineFact<Services>()(
-  { kind: 'instrument', about: ({ id }: Arrival) => [ofInstrument(id)] },
+  { kind: 'instrument', about: ({ id }: Arrival) => [ofInstrument(id)], kept: keptArrival },
   {
     store: bodyTable(instruments, {
       toRow: (arrival) => arrival,

@@ -9,7 +9,7 @@ import { careDoneBy, signsSeenBy, type CareDone } from '#core/packup/run-care.ts
 import { foldRun, isKnownBeyond, type RunKind, type RunNow } from '#core/packup/run-log.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { instantOfMs, msOfInstant, type Instant } from '#core/time/instant.ts';
-import type { RunEventRequest } from '#contract/packup.ts';
+import { keptRunEvent, type RunEventRequest } from '#contract/packup.ts';
 import type { ProblemCode } from '#contract/problem.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import type { RecordedRun, RunEventBody } from '#server/features/packup/packup.mapper.ts';
@@ -116,7 +116,7 @@ function decide(
 
 /** One thing that happened in a run. Its end brings with it exactly what was done. */
 export const runEventDefinition = defineFact<Services, RunEventBody, SentRunEvent>()(
-  { kind: 'run-event', about: () => [] },
+  { kind: 'run-event', about: () => [], kept: keptRunEvent },
   {
     store: runEventStore,
     changesSubjects: ({ event }) => isKnownBeyond(event),

@@ -11,11 +11,37 @@ import {
   type RunEventBody,
 } from '#server/features/packup/packup.mapper.ts';
 import { runEvents, runs, runShares } from '#server/features/packup/packup.table.ts';
+import { preparedOnce } from '#server/db/prepared.ts';
 import { insertRow } from '#server/db/prepared-insert.ts';
 import type { BodyStore } from '#server/record/define-fact.ts';
 import { facts } from '#server/record/record.table.ts';
 
 const run = alias(facts, 'run');
+
+const runRow = preparedOnce((db) =>
+  db
+    .select()
+    .from(runs)
+    .where(eq(runs.factId, sql.placeholder('factId')))
+    .prepare(),
+);
+const sharesOfRun = preparedOnce((db) =>
+  db
+    .select()
+    .from(runShares)
+    .where(eq(runShares.runId, sql.placeholder('factId')))
+    .orderBy(asc(runShares.position))
+    .prepare(),
+);
+const eventOfRun = preparedOnce((db) =>
+  db
+    .select({ event: runEvents, runKey: run.key, loggedAt: facts.loggedAt })
+    .from(runEvents)
+    .innerJoin(facts, eq(facts.id, runEvents.factId))
+    .innerJoin(run, eq(run.id, runEvents.runId))
+    .where(eq(runEvents.factId, sql.placeholder('factId')))
+    .prepare(),
+);
 
 /** The body of a run: its plan, and a row for each of its instruments. */
 export const runStore: BodyStore<RunBody> = {
@@ -26,14 +52,9 @@ export const runStore: BodyStore<RunBody> = {
     for (const share of shareRows) insertRow(db, runShares, share);
   },
   read: (db, factId) => {
-    const row = db.select().from(runs).where(eq(runs.factId, factId)).get();
+    const row = runRow(db).get({ factId });
     if (row === undefined) throw new Error(`runs has no body of fact ${factId}`);
-    const shares = db
-      .select()
-      .from(runShares)
-      .where(eq(runShares.runId, factId))
-      .orderBy(asc(runShares.position))
-      .all();
+    const shares = sharesOfRun(db).all({ factId });
     return runFromRows(row, shares);
   },
   recount: () => undefined,
@@ -63,13 +84,7 @@ export const runEventStore: BodyStore<RunEventBody> = {
     if (event.kind === 'finished') setFinished(db, belongsTo, true);
   },
   read: (db, factId) => {
-    const found = db
-      .select({ event: runEvents, runKey: run.key, loggedAt: facts.loggedAt })
-      .from(runEvents)
-      .innerJoin(facts, eq(facts.id, runEvents.factId))
-      .innerJoin(run, eq(run.id, runEvents.runId))
-      .where(eq(runEvents.factId, factId))
-      .get();
+    const found = eventOfRun(db).get({ factId });
     if (found === undefined) throw new Error(`run_events has no body of fact ${factId}`);
     return { runKey: found.runKey, event: eventFromRow(found.event, instant(found.loggedAt)) };
   },

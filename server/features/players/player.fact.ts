@@ -1,3 +1,4 @@
+import { keptPlayer } from '#contract/players.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { ofPlayer } from '#core/record/fact.ts';
 import { conflict } from '#server/failure.ts';
@@ -8,7 +9,7 @@ import type { Services } from '#server/services.ts';
 
 /** Somebody is in the record from now on. */
 export const playerDefinition = defineFact<Services>()(
-  { kind: 'player', about: ({ id }: { readonly id: PlayerId }) => [ofPlayer(id)] },
+  { kind: 'player', about: ({ id }: { readonly id: PlayerId }) => [ofPlayer(id)], kept: keptPlayer },
   {
     store: bodyTable(players, { toRow: ({ id }) => ({ id }), fromRow: ({ id }) => ({ id: id }) }),
     keeps: ({ key, body }, { record, instruments }) =>

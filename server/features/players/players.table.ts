@@ -69,3 +69,10 @@ export const minders = sqliteTable(
   },
   (table) => [index('minders_of_player').on(table.playerId)],
 );
+
+/** Players of other records who are somebody of this one. */
+export const playerAliases = sqliteTable('player_aliases', {
+  factId: bodyOf(),
+  otherId: text('other_id').notNull(),
+  playerId: ofPlayerId(),
+});

@@ -1,0 +1,30 @@
+import { createReadStream, statSync } from 'node:fs';
+import { createGunzip } from 'node:zlib';
+import { isPacked } from '#server/backup/what-file.ts';
+import { SplitDocument, type Element } from '#core/record/split-document.ts';
+
+/** What a document says beside its lists, once it has been read to its end. */
+export type ReadTo = {
+  rest?: Readonly<Record<string, unknown>>;
+  /** How much of the file has been read, from 0 to 1. */
+  progress?: number;
+};
+
+/**
+ * The elements of a document in a file, packed or not, in turns.
+ *
+ * @param read is given what the document says beside them
+ * @throws NoDocument when it is none
+ */
+export async function* elementsOf(file: string, read: ReadTo): AsyncGenerator<Element[]> {
+  const stream = createReadStream(file, { highWaterMark: 65_536 });
+  const bytes: AsyncIterable<Buffer> = isPacked(file) ? stream.pipe(createGunzip()) : stream;
+  const { size } = statSync(file);
+  const splitter = new SplitDocument();
+  for await (const chunk of bytes) {
+    const elements = [...splitter.push(chunk)];
+    read.progress = size === 0 ? 0 : Math.min(1, stream.bytesRead / size);
+    if (elements.length > 0) yield elements;
+  }
+  read.rest = splitter.end();
+}
