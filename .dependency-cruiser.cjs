@@ -19,6 +19,7 @@ const CORE_ROOMS = [
   'explain',
   'record',
   'instruments',
+  'data',
   'players',
   'air',
   'book',

@@ -1,5 +1,15 @@
 import { array, boolean, object, type InferType } from 'yup';
+import { COLUMN_ROLES, TABLE_KINDS } from '#core/data/table-columns.ts';
+import { MOST_COLUMNS } from '#core/data/table-limits.ts';
+import { DAY_ORDERS } from '#core/explain/format.ts';
 import { amount, instrumentId, localDateText, playerId, text, word } from '#contract/scalars.ts';
+
+/** What parts the cells of a table that goes out. */
+export const TABLE_DELIMITERS = ['comma', 'semicolon', 'tab'] as const;
+export type TableDelimiter = (typeof TABLE_DELIMITERS)[number];
+export const tableQuery = object({ delimiter: word(TABLE_DELIMITERS).required() })
+  .exact()
+  .required();
 
 export const dataPaths = {
   page: '/api/data',
@@ -13,6 +23,10 @@ export const dataPaths = {
   incomingNamed: (name: string) => `/api/data/incoming?name=${encodeURIComponent(name)}`,
   one: (id: string) => `/api/data/incoming/${id}`,
   take: (id: string) => `/api/data/incoming/${id}/take`,
+  reading: (id: string) => `/api/data/incoming/${id}/reading`,
+  playsTable: '/api/data/plays.csv',
+  careTable: '/api/data/care.csv',
+  cut: (table: string, delimiter: TableDelimiter) => `${table}?delimiter=${delimiter}`,
   end: (id: string) => `/api/data/incoming/${id}/end`,
 } as const;
 
@@ -66,6 +80,39 @@ const newPlayer = object({
   .exact()
   .required();
 
+/** How a table is read: found by itself, and put right by whoever brought it. */
+const tableReadingFields = {
+  what: word(TABLE_KINDS).required(),
+  /** The first row holds words for the columns. */
+  hasHeader: boolean().strict().required(),
+  order: word(DAY_ORDERS).required(),
+  /** What each column says; null: nothing that is wanted. */
+  columns: array(word(COLUMN_ROLES).nullable().defined()).max(MOST_COLUMNS).required(),
+  /** Whose rows they are, and of which instrument, where no column says so. */
+  playerId: playerId().required(),
+  instrumentId: instrumentId().nullable().defined(),
+};
+/** `POST /api/data/incoming/:id/reading`: reads a table otherwise. */
+export const tableReading = object(tableReadingFields).exact().required();
+export type TableReading = InferType<typeof tableReading>;
+
+const named = object({ id: text().required(), name: text().required() }).exact().required();
+const tableView = object({
+  ...tableReadingFields,
+  encoding: text().required(),
+  delimiter: text().required(),
+  heads: array(
+    object({ header: text().defined(), examples: array(text().defined()).required() })
+      .exact()
+      .required(),
+  ).required(),
+  instruments: array(named).required(),
+  people: array(named).required(),
+})
+  .exact()
+  .required();
+export type TableView = InferType<typeof tableView>;
+
 /** What would happen, where it is taken in. */
 const incomingPreview = object({
   /** What the file holds. */
@@ -75,6 +122,8 @@ const incomingPreview = object({
   players: array(newPlayer).required(),
   /** There is something to be taken in. */
   isWorthIt: boolean().strict().required(),
+  /** How it is read, where it is a table. */
+  table: tableView.nullable().defined(),
 })
   .exact()
   .required();
@@ -96,10 +145,6 @@ export const incomingView = object({
   .required();
 export type IncomingView = InferType<typeof incomingView>;
 
-const incomingId = () =>
-  text()
-    .max(36)
-    .matches(/^[0-9a-f-]{36}$/, '${path} must name a file that was brought in');
 export const incomingQuery = object({ name: text().max(255).defined() })
   .exact()
   .required();
@@ -116,5 +161,3 @@ export const takeRequest = object({
   .required();
 export type TakeRequest = InferType<typeof takeRequest>;
 export const endRequest = object({}).exact().required();
-
-export { incomingId, instrumentId };

@@ -9,7 +9,7 @@ import {
   text,
   word,
 } from '#contract/scalars.ts';
-import { RECORD_FORMAT } from '#core/record/document.ts';
+import { RECORD_FORMAT } from '#core/data/document.ts';
 
 /** What stands around the lists of a document. */
 export const documentHead = object({

@@ -37,14 +37,14 @@ import type { AnyFact } from '#server/record/define-fact.ts';
 import { recordRoutes, type ToldOf } from '#server/record/record.routes.ts';
 import type { Services } from '#server/services.ts';
 import type { Caller } from '#server/caller.ts';
-import { exchangeRoutes, type Exchanging } from '#server/exchange/exchange.routes.ts';
+import { dataRoutes, type RecordFiles } from '#server/features/data/data.routes.ts';
 import type { Format } from '#core/explain/format.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 
 export type AppOptions = {
   readonly serve: (caller: Caller, format: Format) => Services;
   /** The record as a file among files; without it none goes out or comes in. */
-  readonly exchange?: Omit<Exchanging, 'definitions'>;
+  readonly files?: Omit<RecordFiles, 'definitions'>;
   readonly health: () => { readonly version: string; readonly database: DatabaseState; readonly migrations: number };
   readonly boundHost: string;
   /** The kinds of fact that can be posted. */
@@ -135,7 +135,7 @@ const logging = (log: Logger) =>
 
 /** The whole server, without the listening. */
 export function createApp(options: AppOptions): Express {
-  const { serve, exchange, health, boundHost, log, webFolder, kinds = FACTS, noticed } = options;
+  const { serve, files, health, boundHost, log, webFolder, kinds = FACTS, noticed } = options;
   const app = express();
   app.disable('x-powered-by');
   if (log) app.use(logging(log));
@@ -180,7 +180,7 @@ export function createApp(options: AppOptions): Express {
   // What other programs take in is not what may be another in a second.
   app.use(calendarOutRoutes(services, (asked, playerId, now) => reedDaysOf(asked, playerId, now, 'last')));
   app.use(recordRoutes(services, kinds, toldOf));
-  if (exchange) app.use(exchangeRoutes(services, { ...exchange, definitions: kinds }));
+  if (files) app.use(dataRoutes(services, { ...files, definitions: kinds }));
   app.use('/api', notFoundHandler);
   if (webFolder !== undefined && existsSync(webFolder)) serveWeb(app, webFolder);
   app.use(notFoundHandler);

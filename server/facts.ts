@@ -5,6 +5,7 @@ import { calendarImportDefinition } from '#server/features/calendar/calendar-imp
 import { benchTermsDefinition } from '#server/features/calendar/bench-terms.fact.ts';
 import { sittingMoveDefinition } from '#server/features/calendar/sitting-move.fact.ts';
 import { eventDefinition } from '#server/features/calendar/event.fact.ts';
+import { tableImportDefinition } from '#server/features/data/table-import.fact.ts';
 import { careDefinition } from '#server/features/care/care-done.fact.ts';
 import { decisionDefinition } from '#server/features/care/decision.fact.ts';
 import { lastDoneDefinition } from '#server/features/care/last-done.fact.ts';
@@ -43,6 +44,7 @@ export const FACTS = [
   profileDefinition,
   runWayDefinition,
   minderDefinition,
+  tableImportDefinition,
   aliasDefinition,
   instrumentDefinition,
   buildDefinition,

@@ -9,7 +9,7 @@ import { RECORD_REFUSALS } from '#core/record/record-refusal-words.ts';
 import { fieldOf } from '#core/record/fact.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { createApp } from '#server/app.ts';
-import { IncomingFiles } from '#server/exchange/incoming.ts';
+import { IncomingFiles } from '#server/features/data/incoming.ts';
 import { FACTS } from '#server/facts.ts';
 import { holdRecord, type HeldRecord } from '#server/held-record.ts';
 import { HOME } from '#server/home.ts';
@@ -109,7 +109,7 @@ export async function serve(options: ServeOptions): Promise<Served> {
   const incoming = new IncomingFiles({ ...composing, record, definitions: FACTS });
   const app = createApp({
     serve: record.serve,
-    exchange: { record, incoming, nowMs: composing.nowMs },
+    files: { record, incoming, nowMs: composing.nowMs },
     health: () => ({
       version,
       database: record.database().watch.state(),

@@ -6,6 +6,8 @@ import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
  * that the core has no locale of its own. Values come in SI units and °C; the unit they are shown in is the reader's.
  */
 export type Format = {
+  /** In which order a day is written in figures. */
+  readonly dayOrder: DayOrder;
   /** "24 November 2026". */
   readonly date: (date: LocalDate) => string;
   /** "24 Nov". */
@@ -23,6 +25,23 @@ export type Format = {
   /** "€28.90". */
   readonly money: (money: Money) => string;
 };
+
+export const DAY_ORDERS = ['year-month-day', 'day-month-year', 'month-day-year'] as const;
+export type DayOrder = (typeof DAY_ORDERS)[number];
+
+/** In which order a language writes a day in figures; where it is another than those known, the day first. */
+function dayOrderOf(locale: string | undefined): DayOrder {
+  const parts = new Intl.DateTimeFormat(locale, {
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    calendar: 'gregory',
+  })
+    .formatToParts(0)
+    .flatMap(({ type }) => (type === 'year' || type === 'month' || type === 'day' ? [type] : []))
+    .join('-');
+  return DAY_ORDERS.find((order) => order === parts) ?? 'day-month-year';
+}
 
 const UTC = { timeZone: 'UTC' } as const;
 const MS_PER_DAY = 86_400_000;
@@ -50,6 +69,7 @@ export function createFormat(language?: string): Format {
   };
   const [coarse, fine] = [numbers(1), numbers(2)];
   return {
+    dayOrder: dayOrderOf(locale),
     date: days({ day: 'numeric', month: 'long', year: 'numeric' }),
     shortDate: days({ day: 'numeric', month: 'short' }),
     weekdayDate: days({ weekday: 'short', day: 'numeric', month: 'short' }),

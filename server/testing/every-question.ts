@@ -85,6 +85,8 @@ export const everyQuestion = ({
     [sittingPaths.subscribed]: sittingPaths.subscribed.replace(':secret', secret),
     [dataPaths.page]: `${dataPaths.page}?today=${today}`,
     [dataPaths.copy(':name')]: dataPaths.copy(copy),
+    [dataPaths.playsTable]: dataPaths.cut(dataPaths.playsTable, 'comma'),
+    [dataPaths.careTable]: dataPaths.cut(dataPaths.careTable, 'comma'),
     [dataPaths.record]: dataPaths.record,
     [dataPaths.schema]: dataPaths.schema,
     [dataPaths.history(':instrumentId')]: dataPaths.history(instrumentId),

@@ -5,7 +5,7 @@ import supertest from 'supertest';
 import { createApp } from '#server/app.ts';
 import { DATABASE_FILE, openDatabase } from '#server/db/connection.ts';
 import { BOOK } from '#core/tables/book.ts';
-import { IncomingFiles } from '#server/exchange/incoming.ts';
+import { IncomingFiles } from '#server/features/data/incoming.ts';
 import { holdRecord } from '#server/held-record.ts';
 import { FACTS } from '#server/facts.ts';
 import { recordBreaches } from '#server/record/check-record.repository.ts';
@@ -59,7 +59,7 @@ export function testServer({ kinds, prepare = startEmpty, counting, may = everyb
     const app = createApp({
       ...(kinds ? { kinds } : {}),
       serve: record.serve,
-      exchange: { record, incoming, nowMs: composing.nowMs },
+      files: { record, incoming, nowMs: composing.nowMs },
       noticed: (error) => record.database().watch.noticed(error),
       health: () => ({ version: 'test', database: record.database().watch.state(), migrations: 1 }),
       boundHost: '127.0.0.1',

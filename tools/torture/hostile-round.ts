@@ -80,7 +80,7 @@ const ROUTES = routesOf(
     serve: () => {
       throw new Error('only its routes are looked at');
     },
-    exchange: {} as NonNullable<AppOptions['exchange']>,
+    files: {} as NonNullable<AppOptions['files']>,
     health: () => ({ version: '', database: 'ok', migrations: 0 }),
     boundHost: '127.0.0.1',
   }),

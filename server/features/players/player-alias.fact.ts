@@ -1,3 +1,4 @@
+import { PLAYER_ALIAS } from '#core/data/player-alias.ts';
 import { object } from 'yup';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { ofPlayer } from '#core/record/fact.ts';
@@ -10,7 +11,7 @@ import type { Services } from '#server/services.ts';
 /** A player of another record was found to be somebody of this one: what comes from there is theirs. */
 export const aliasDefinition = defineFact<Services>()(
   {
-    kind: 'player-alias',
+    kind: PLAYER_ALIAS,
     about: ({ playerId: id }: { readonly otherId: string; readonly playerId: PlayerId }) => [ofPlayer(id)],
     kept: object({ otherId: playerId().required(), playerId: playerId().required() }).exact().required(),
   },

@@ -1,11 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { NoDocument, SplitDocument, type Element } from '#core/record/split-document.ts';
+import { NoDocument, SplitDocument, type Element } from '#core/data/split-document.ts';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
+const utf8 = (text: Uint8Array): string | undefined => {
+  try {
+    return new TextDecoder('utf-8', { fatal: true, ignoreBOM: true }).decode(text);
+  } catch {
+    return undefined;
+  }
+};
 /** Everything that is given out of a document that arrives in pieces of a length. */
 function split(document: Uint8Array, length = 7) {
-  const splitter = new SplitDocument();
+  const splitter = new SplitDocument(utf8);
   const elements: Element[] = [];
   for (let at = 0; at < document.length; at += length)
     elements.push(...splitter.push(document.subarray(at, at + length)));

@@ -1,8 +1,8 @@
 import { sql } from 'drizzle-orm';
-import type { WrittenFact } from '#core/record/document.ts';
+import type { WrittenFact } from '#core/data/document.ts';
 import { fieldOf } from '#core/record/fact.ts';
 import type { Db } from '#server/db/connection.ts';
-import type { WholeRecord } from '#server/exchange/document.repository.ts';
+import type { WholeRecord } from '#server/features/data/document.repository.ts';
 
 /**
  * The facts that tell of one instrument and of no other, with what belongs to them, by number. What was taken back is not

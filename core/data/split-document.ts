@@ -30,8 +30,8 @@ class Gathered {
     this.#pieces.push(piece);
   }
 
-  /** All of it as text; from then on there is nothing. */
-  take(): string {
+  /** All of it; from then on there is nothing. */
+  take(): Uint8Array {
     const all = new Uint8Array(this.#length);
     let at = 0;
     for (const piece of this.#pieces) {
@@ -40,11 +40,7 @@ class Gathered {
     }
     this.#pieces = [];
     this.#length = 0;
-    try {
-      return new TextDecoder('utf-8', { fatal: true, ignoreBOM: true }).decode(all);
-    } catch {
-      throw new NoDocument('not-utf8');
-    }
+    return all;
   }
 }
 
@@ -64,6 +60,9 @@ function parsed(text: string): unknown {
  * @throws NoDocument when it is not JSON, not UTF-8, nested deeper than anything that is written, or too large in one
  */
 export class SplitDocument {
+  /** @param decode reads bytes as UTF-8; undefined where they are not */
+  constructor(private readonly decode: (bytes: Uint8Array) => string | undefined) {}
+
   readonly #rest = new Gathered();
   readonly #element = new Gathered();
   readonly #counts = new Map<string, number>();
@@ -100,12 +99,18 @@ export class SplitDocument {
    */
   end(): Readonly<Record<string, unknown>> {
     if (this.#depth !== 0 || this.#inString) throw new NoDocument('not-json');
-    const rest = parsed(this.#rest.take());
+    const rest = parsed(this.#text(this.#rest));
     if (typeof rest !== 'object' || rest === null || Array.isArray(rest)) throw new NoDocument('not-json');
     for (const [name, list] of Object.entries(rest))
       if (Array.isArray(list) && (list.length !== (this.#counts.get(name) ?? 0) || list.some((one) => one !== 0)))
         throw new NoDocument('not-json');
     return rest as Readonly<Record<string, unknown>>;
+  }
+
+  #text(gathered: Gathered): string {
+    const text = this.decode(gathered.take());
+    if (text === undefined) throw new NoDocument('not-utf8');
+    return text;
   }
 
   #withoutMark(bytes: Uint8Array): number {
@@ -164,6 +169,6 @@ export class SplitDocument {
     this.#isIn = false;
     this.#rest.add(ZERO);
     this.#counts.set(this.#list, (this.#counts.get(this.#list) ?? 0) + 1);
-    return { list: this.#list, value: parsed(this.#element.take()) as Element['value'] };
+    return { list: this.#list, value: parsed(this.#text(this.#element)) as Element['value'] };
   }
 }

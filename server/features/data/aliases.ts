@@ -1,4 +1,4 @@
-import type { WrittenFact } from '#core/record/document.ts';
+import type { WrittenFact } from '#core/data/document.ts';
 import { fieldOf } from '#core/record/fact.ts';
 
 /** Players of another record who are somebody of this one: the id there → the id here. */

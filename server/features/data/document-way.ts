@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { documentLines, heldSentence, takenWords } from '#core/record/incoming-words.ts';
+import { PLAYER_ALIAS } from '#core/data/player-alias.ts';
+import { documentLines, heldSentence, takenWords } from '#core/data/incoming-words.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { instantOfMs } from '#core/time/instant.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -7,12 +8,12 @@ import type { TakeRequest } from '#contract/data.ts';
 import { copyNow } from '#server/backup/kept-copies.ts';
 import { CopyRefusal } from '#server/backup/copy-refusal.ts';
 import type { Db } from '#server/db/connection.ts';
-import { aliasDefinition } from '#server/features/players/player-alias.fact.ts';
-import { keptAliases } from '#server/exchange/aliases.repository.ts';
-import { writingBeside } from '#server/exchange/beside.ts';
-import { importDocument } from '#server/exchange/import-document.ts';
-import { clearScratch, lookAtDocument, type NewPlayer } from '#server/exchange/look-at-document.ts';
-import type { AtHand, Way } from '#server/exchange/way.ts';
+import { keptAliases } from '#server/features/data/aliases.repository.ts';
+import { writingBeside } from '#server/features/data/beside.ts';
+import { importDocument } from '#server/features/data/import-document.ts';
+import { clearScratch } from '#server/features/data/in-a-copy.ts';
+import { lookAtDocument, type NewPlayer } from '#server/features/data/look-at-document.ts';
+import type { AtHand, Way } from '#server/features/data/way.ts';
 import { createRecord } from '#server/record/record.repository.ts';
 
 const sameName = (one: string, other: string): boolean => one.trim().toLowerCase() === other.trim().toLowerCase();
@@ -34,7 +35,7 @@ function keepAliases(
     record.append([
       {
         key: randomUUID(),
-        kind: aliasDefinition.kind,
+        kind: PLAYER_ALIAS,
         on: today as LocalDate,
         atMinute: null,
         loggedAt: instantOfMs(nowMs()),
@@ -53,12 +54,14 @@ export const documentWay: Way = {
     const looked = await lookAtDocument(at.file, client, at.beside, { ...at, aliases: keptAliases(db) });
     const { imported, before, after, players, instruments } = looked;
     const here = at.record.serve().players.all();
-    return {
+    const preview = {
       holds: `With it your record holds ${heldSentence(after, at.format)}. Now it holds ${heldSentence(before, at.format)}.`,
       lines: documentLines(imported, { instruments }),
       players: seeming(players, here),
       isWorthIt: imported.taken > 0,
+      table: null,
     };
+    return { preview };
   },
   take: async (at, request) => {
     const { record, file } = at;

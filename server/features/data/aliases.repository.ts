@@ -1,7 +1,7 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { Db } from '#server/db/connection.ts';
 import { playerAliases } from '#server/features/players/players.table.ts';
-import type { Aliases } from '#server/exchange/aliases.ts';
+import type { Aliases } from '#server/features/data/aliases.ts';
 import { facts } from '#server/record/record.table.ts';
 
 /** Who players of other records are here, as was said last. */

@@ -1,5 +1,5 @@
 import { Column, eq, getTableColumns, sql, type SQL } from 'drizzle-orm';
-import type { WrittenFact, WrittenOtherKey } from '#core/record/document.ts';
+import type { WrittenFact, WrittenOtherKey } from '#core/data/document.ts';
 import type { Instant } from '#core/time/instant.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';

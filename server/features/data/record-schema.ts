@@ -1,7 +1,7 @@
 import type { Schema } from 'yup';
-import { RECORD_FORMAT, RECORD_VERSION } from '#core/record/document.ts';
+import { RECORD_FORMAT, RECORD_VERSION } from '#core/data/document.ts';
 import { writtenFact, writtenOtherKey } from '#contract/document.ts';
-import { jsonSchemaOf } from '#server/exchange/json-schema-of.ts';
+import { jsonSchemaOf } from '#server/features/data/json-schema-of.ts';
 
 type Kind = { readonly kind: string; readonly kept: Schema };
 

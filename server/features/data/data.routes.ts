@@ -4,7 +4,7 @@ import path from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { fail, succeed } from '#core/kernel/outcome.ts';
-import { copyAgeWords, heldSentence, isOldCopy, sizeWords } from '#core/record/incoming-words.ts';
+import { copyAgeWords, heldSentence, isOldCopy, sizeWords } from '#core/data/incoming-words.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import {
   copyNowRequest,
@@ -12,6 +12,8 @@ import {
   dataQuery,
   endRequest,
   incomingQuery,
+  tableReading,
+  tableQuery,
   takeRequest,
   type CopyView,
   type DataView,
@@ -19,17 +21,19 @@ import {
 import { CopyRefusal } from '#server/backup/copy-refusal.ts';
 import { dayHere } from '#server/backup/daily-copies.ts';
 import { copiesFolder, copyNow, keptCopies, type KeptCopy } from '#server/backup/kept-copies.ts';
-import type { IncomingFiles } from '#server/exchange/incoming.ts';
-import { recordSchema } from '#server/exchange/record-schema.ts';
-import { writtenHistory, writtenRecord } from '#server/exchange/write-document.ts';
+import type { IncomingFiles } from '#server/features/data/incoming.ts';
+import { recordSchema } from '#server/features/data/record-schema.ts';
+import { careRows, playRows, writtenTable } from '#server/features/data/write-table.ts';
+import { writtenHistory, writtenRecord } from '#server/features/data/write-document.ts';
 import { conflict, noInstrument, notFound } from '#server/failure.ts';
 import { bodyOf, param, queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
 import { sendFailure } from '#server/http/problem.ts';
 import type { HeldRecord } from '#server/held-record.ts';
+import { withdrawalDefinition } from '#server/record/withdrawal.fact.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 
-export type Exchanging = {
+export type RecordFiles = {
   readonly record: HeldRecord;
   readonly incoming: IncomingFiles;
   readonly definitions: readonly AnyFact<Services>[];
@@ -49,7 +53,7 @@ const stream = (res: Response, pieces: AsyncGenerator<string>): Promise<void> =>
 const copyNamed = ({ folder }: HeldRecord, name: string): KeptCopy | undefined =>
   keptCopies(folder).find(({ file }) => path.basename(file) === name);
 
-function viewOf({ record, incoming }: Exchanging, today: LocalDate, { format }: Services): DataView {
+function viewOf({ record, incoming }: RecordFiles, today: LocalDate, { format }: Services): DataView {
   const copies = keptCopies(record.folder).toReversed();
   const newest = copies[0]?.on ?? null;
   return {
@@ -66,12 +70,12 @@ function viewOf({ record, incoming }: Exchanging, today: LocalDate, { format }: 
 }
 
 /** The record as files: copies of it, the whole as an open document, one instrument's history. */
-function outRoutes(services: Serving, exchanging: Exchanging): Router {
-  const { record, definitions, nowMs } = exchanging;
+function outRoutes(services: Serving, files: RecordFiles): Router {
+  const { record, definitions, nowMs } = files;
   const router = Router();
   router.get(dataPaths.page, (req, res) => {
     const [asked, { today }] = [services(req), queryOf(dataQuery, req)];
-    res.json(viewOf(exchanging, today, asked));
+    res.json(viewOf(files, today, asked));
   });
   router.post(dataPaths.copies, async (req, res) => {
     const asked = services(req);
@@ -96,9 +100,20 @@ function outRoutes(services: Serving, exchanging: Exchanging): Router {
     asFile(res, path.basename(copy.file), 'application/gzip');
     return res.sendFile(path.basename(copy.file), { root: copiesFolder(record.folder) });
   });
+  for (const [at, rows] of [
+    [dataPaths.playsTable, playRows],
+    [dataPaths.careTable, careRows],
+  ] as const)
+    router.get(at, async (req, res) => {
+      const asked = services(req);
+      const { delimiter } = queryOf(tableQuery, req);
+      const name = path.basename(at, '.csv');
+      asFile(res, `ulu-${name}-${dayHere(nowMs())}.csv`, 'text/csv; charset=utf-8');
+      await stream(res, writtenTable(record.database().client.name, delimiter, asked, rows));
+    });
   router.get(dataPaths.schema, (req, res) => {
     services(req);
-    res.json(recordSchema(definitions));
+    res.json(recordSchema([...definitions, withdrawalDefinition]));
   });
   router.get(dataPaths.record, async (req, res) => {
     services(req);
@@ -118,7 +133,7 @@ function outRoutes(services: Serving, exchanging: Exchanging): Router {
 }
 
 /** Files that are brought in: received, looked at, taken in, or let go. */
-function inRoutes(services: Serving, { record, incoming, nowMs }: Exchanging): Router {
+function inRoutes(services: Serving, { record, incoming, nowMs }: RecordFiles): Router {
   const router = Router();
   const gone = () => notFound('id', { code: 'nothing-brought-in' });
   const receive = async (req: Request, res: Response, bytes: Readable, name: string): Promise<void> => {
@@ -148,6 +163,12 @@ function inRoutes(services: Serving, { record, incoming, nowMs }: Exchanging): R
     const view = incoming.view(param(req, 'id'));
     sendOutcome(res, view ? succeed(view) : fail(gone()));
   });
+  router.post(dataPaths.reading(':id'), (req, res) => {
+    const [asked, reading] = [services(req), bodyOf(tableReading, req)];
+    const id = param(req, 'id');
+    if (!incoming.readOtherwise(id, reading, asked.format, dayHere(nowMs()))) return sendFailure(res, gone());
+    return sendOutcome(res, succeed(incoming.view(id)));
+  });
   router.post(dataPaths.take(':id'), (req, res) => {
     const [asked, request] = [services(req), bodyOf(takeRequest, req)];
     const id = param(req, 'id');
@@ -163,5 +184,5 @@ function inRoutes(services: Serving, { record, incoming, nowMs }: Exchanging): R
 }
 
 /** A record goes out, and files come in. */
-export const exchangeRoutes = (services: Serving, exchanging: Exchanging): Router =>
-  Router().use(outRoutes(services, exchanging)).use(inRoutes(services, exchanging));
+export const dataRoutes = (services: Serving, files: RecordFiles): Router =>
+  Router().use(outRoutes(services, files)).use(inRoutes(services, files));

@@ -5,19 +5,24 @@ import { pipeline } from 'node:stream/promises';
 import type { Readable } from 'node:stream';
 import type { Format } from '#core/explain/format.ts';
 import { asError } from '#core/kernel/as-error.ts';
-import { UNKNOWN_FILE } from '#core/record/incoming-words.ts';
+import { UNKNOWN_FILE } from '#core/data/incoming-words.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import type { IncomingPhase, IncomingPreview, IncomingView, TakeRequest } from '#contract/data.ts';
+import type { IncomingPhase, IncomingPreview, IncomingView, TableReading, TakeRequest } from '#contract/data.ts';
 import { CopyRefusal } from '#server/backup/copy-refusal.ts';
 import { noMoreThan, roomIn } from '#server/backup/room.ts';
 import { whatFile, type FileKind } from '#server/backup/what-file.ts';
 import { makeFolder } from '#server/db/connection.ts';
-import { copyWay } from '#server/exchange/copy-way.ts';
-import { documentWay } from '#server/exchange/document-way.ts';
-import { DocumentRefusal, type DocumentProblem } from '#server/exchange/import-document.ts';
-import type { AtHand, Way } from '#server/exchange/way.ts';
+import { copyWay } from '#server/features/data/copy-way.ts';
+import { documentWay } from '#server/features/data/document-way.ts';
+import { DocumentRefusal, type DocumentProblem } from '#server/features/data/import-document.ts';
+import { tableWay } from '#server/features/data/table-way.ts';
+import type { AtHand, Way } from '#server/features/data/way.ts';
 
-const WAYS: Readonly<Record<Exclude<FileKind, 'unknown' | 'table'>, Way>> = { copy: copyWay, record: documentWay };
+const WAYS: Readonly<Record<Exclude<FileKind, 'unknown'>, Way>> = {
+  copy: copyWay,
+  record: documentWay,
+  table: tableWay,
+};
 
 /** In the data folder: files that have been brought in and wait for a word. */
 const FOLDER = 'incoming';
@@ -33,6 +38,7 @@ type Incoming = {
   phase: IncomingPhase;
   progress: number | null;
   preview: IncomingPreview | null;
+  reading: TableReading | null;
   problems: readonly DocumentProblem[];
   outcome: string | null;
 };
@@ -49,8 +55,7 @@ type Common = Pick<AtHand, 'record' | 'book' | 'definitions' | 'nowMs'>;
 const besideOf = ({ file }: Incoming): string => `${file}.made`;
 
 /** How a file is taken in; undefined for what nobody can take in. */
-const wayOf = ({ kind }: Incoming): Way | undefined =>
-  kind === 'unknown' || kind === 'table' ? undefined : WAYS[kind];
+const wayOf = ({ kind }: Incoming): Way | undefined => (kind === 'unknown' ? undefined : WAYS[kind]);
 
 /** Files that are brought in: each is received, looked at, and taken in once somebody has seen what it would do. */
 export class IncomingFiles {
@@ -83,7 +88,7 @@ export class IncomingFiles {
         kind: 'unknown',
         phase: 'reading',
       },
-      ...{ progress: null, preview: null, problems: [], outcome: null },
+      ...{ progress: null, preview: null, reading: null, problems: [], outcome: null },
     };
     try {
       await pipeline(bytes, noMoreThan(roomIn(this.#folder)), createWriteStream(one.file));
@@ -103,11 +108,21 @@ export class IncomingFiles {
     return { id, name, kind, phase, progress, preview, problems: [...problems], outcome };
   }
 
+  /** Reads a table otherwise. @returns false where none waits under this name */
+  readOtherwise(id: string, reading: TableReading, format: Format, today: LocalDate): boolean {
+    const one = this.#all.get(id);
+    if (one?.phase !== 'ready' || one.kind !== 'table') return false;
+    one.phase = 'reading';
+    one.reading = reading;
+    void this.#look(one, format, today);
+    return true;
+  }
+
   /** Begins to take one in. @returns false where none waits under this name */
   take(id: string, request: TakeRequest, format: Format): boolean {
     const one = this.#all.get(id);
     const way = one && wayOf(one);
-    if (one?.phase !== 'ready' || way === undefined) return false;
+    if (one?.phase !== 'ready' || one.preview?.isWorthIt !== true || way === undefined) return false;
     one.phase = 'taking';
     void this.#working(one, async () => {
       one.outcome = await way.take(this.#atHand(one, format, request.today), request);
@@ -135,7 +150,9 @@ export class IncomingFiles {
       one.kind = await whatFile(one.file);
       const way = wayOf(one);
       if (way === undefined) throw new CopyRefusal(UNKNOWN_FILE);
-      one.preview = await way.look(this.#atHand(one, format, today));
+      const { preview, problems = [] } = await way.look(this.#atHand(one, format, today));
+      one.preview = preview;
+      one.problems = problems;
       one.phase = 'ready';
     });
   }
@@ -158,6 +175,8 @@ export class IncomingFiles {
       ...this.common,
       file: one.file,
       beside: besideOf(one),
+      name: one.name,
+      reading: one.reading,
       format,
       today,
       stop: one.stop.signal,

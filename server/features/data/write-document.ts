@@ -5,10 +5,10 @@ import {
   type DocumentHead,
   type WrittenFact,
   type WrittenOtherKey,
-} from '#core/record/document.ts';
-import { readingBeside } from '#server/exchange/beside.ts';
-import { createWholeRecord } from '#server/exchange/document.repository.ts';
-import { historyOf } from '#server/exchange/history-of.repository.ts';
+} from '#core/data/document.ts';
+import { readingBeside } from '#server/features/data/beside.ts';
+import { createWholeRecord } from '#server/features/data/document.repository.ts';
+import { historyOf } from '#server/features/data/history-of.repository.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 
 const head = (instrument: string | null): DocumentHead => ({

@@ -1,20 +1,16 @@
 import path from 'node:path';
-import { copyLines, heldSentence, restoredWords } from '#core/record/incoming-words.ts';
+import { copyLines, heldSentence, restoredWords } from '#core/data/incoming-words.ts';
 import { heldIn } from '#server/backup/look-into.ts';
 import { clearMaking, putInPlace, recordOfCopy } from '#server/backup/restore.ts';
 import { DATABASE_FILE } from '#server/db/connection.ts';
-import type { Way } from '#server/exchange/way.ts';
+import type { Way } from '#server/features/data/way.ts';
 
 /** A copy of a record takes the place of the record, which is moved aside. */
 export const copyWay: Way = {
   look: async ({ file, beside, record, format }) => {
     const held = await recordOfCopy(file, beside);
-    return {
-      holds: heldSentence(held, format),
-      lines: copyLines(format, heldIn(record.database().client)),
-      players: [],
-      isWorthIt: true,
-    };
+    const lines = copyLines(format, heldIn(record.database().client));
+    return { preview: { holds: heldSentence(held, format), lines, players: [], isWorthIt: true, table: null } };
   },
   take: async ({ beside, record, nowMs, stop }, _request) => {
     stop.throwIfAborted();

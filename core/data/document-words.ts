@@ -1,5 +1,5 @@
 import { counted } from '#core/explain/format.ts';
-import type { NoDocumentCode } from '#core/record/split-document.ts';
+import type { NoDocumentCode } from '#core/data/split-document.ts';
 
 /** Why a fact of a document is not taken in. */
 export type FactRefusal =

@@ -1,7 +1,7 @@
 import { createReadStream, statSync } from 'node:fs';
 import { createGunzip } from 'node:zlib';
 import { isPacked } from '#server/backup/what-file.ts';
-import { SplitDocument, type Element } from '#core/record/split-document.ts';
+import { SplitDocument, type Element } from '#core/data/split-document.ts';
 
 /** What a document says beside its lists, once it has been read to its end. */
 export type ReadTo = {
@@ -9,6 +9,15 @@ export type ReadTo = {
   /** How much of the file has been read, from 0 to 1. */
   progress?: number;
 };
+
+/** Text that is UTF-8; undefined where it is not. */
+function utf8(bytes: Uint8Array): string | undefined {
+  try {
+    return new TextDecoder('utf-8', { fatal: true, ignoreBOM: true }).decode(bytes);
+  } catch {
+    return undefined;
+  }
+}
 
 /**
  * The elements of a document in a file, packed or not, in turns.
@@ -20,7 +29,7 @@ export async function* elementsOf(file: string, read: ReadTo): AsyncGenerator<El
   const stream = createReadStream(file, { highWaterMark: 65_536 });
   const bytes: AsyncIterable<Buffer> = isPacked(file) ? stream.pipe(createGunzip()) : stream;
   const { size } = statSync(file);
-  const splitter = new SplitDocument();
+  const splitter = new SplitDocument(utf8);
   for await (const chunk of bytes) {
     const elements = [...splitter.push(chunk)];
     read.progress = size === 0 ? 0 : Math.min(1, stream.bytesRead / size);

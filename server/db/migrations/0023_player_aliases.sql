@@ -1,7 +1,0 @@
-CREATE TABLE `player_aliases` (
-	`fact_id` integer PRIMARY KEY NOT NULL,
-	`other_id` text NOT NULL,
-	`player_id` text NOT NULL,
-	FOREIGN KEY (`fact_id`) REFERENCES `facts`(`id`) ON UPDATE no action ON DELETE no action,
-	FOREIGN KEY (`player_id`) REFERENCES `players`(`id`) ON UPDATE no action ON DELETE no action
-);
