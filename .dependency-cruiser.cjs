@@ -20,6 +20,7 @@ const CORE_ROOMS = [
   'record',
   'instruments',
   'data',
+  'settings',
   'players',
   'air',
   'book',

@@ -17,6 +17,7 @@ import { runFact } from '#contract/packup.ts';
 import { profileFact, runWayFact, minderFact } from '#contract/players.ts';
 import { playFact, eveningFact } from '#contract/plays.ts';
 import { reedBoxFact, reedPlayFact, reedSaidFact, reedSessionFact } from '#contract/reeds.ts';
+import { settingsFact } from '#contract/settings.ts';
 import { sittingTimeFact, sittingMoveFact } from '#contract/sittings.ts';
 
 /** Every kind of fact that is posted, as the contract declares it. A new kind is its declaration and its line here. */
@@ -45,6 +46,7 @@ export const DECLARED = [
   profileFact,
   runWayFact,
   minderFact,
+  settingsFact,
   playFact,
   eveningFact,
   reedBoxFact,

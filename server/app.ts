@@ -23,6 +23,7 @@ import { methodsRoutes } from '#server/features/methods/methods.routes.ts';
 import { packupRoutes } from '#server/features/packup/packup.routes.ts';
 import { reedDaysOf } from '#server/features/reeds/reed-days.views.ts';
 import { reedsRoutes } from '#server/features/reeds/reeds.routes.ts';
+import { settingsRoutes } from '#server/features/settings/settings.routes.ts';
 import { playersRoutes } from '#server/features/players/players.routes.ts';
 import { callerOf } from '#server/http/caller.ts';
 import { namedIn } from '#server/http/named-in.ts';
@@ -31,7 +32,7 @@ import { guardHost } from '#server/http/guard.ts';
 import { refuseDeepNesting } from '#server/http/nesting.ts';
 import { waitingLine, type Urgency } from '#server/http/waiting-line.ts';
 import { errorHandler, notFoundHandler } from '#server/http/problem.ts';
-import { formatOf } from '#server/http/format-of.ts';
+import { formatOf, lengthsInUnits } from '#server/http/format-of.ts';
 import type { Serving } from '#server/http/respond.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import { recordRoutes, type ToldOf } from '#server/record/record.routes.ts';
@@ -159,7 +160,7 @@ export function createApp(options: AppOptions): Express {
     express.json({ limit: LARGEST_CALENDAR_BODY, verify: (_req, _res, bytes) => refuseDeepNesting(bytes) }),
   );
   app.use(express.json({ limit: '100kb', verify: (_req, _res, bytes) => refuseDeepNesting(bytes) }));
-  app.use('/api', line.inLine);
+  app.use('/api', line.inLine, lengthsInUnits);
   const services = servicesOf(serve);
   for (const routes of [
     playersRoutes,
@@ -173,6 +174,7 @@ export function createApp(options: AppOptions): Express {
     agentsRoutes,
     reedsRoutes,
     airRoutes,
+    settingsRoutes,
     calendarRoutes,
     calendarInRoutes,
   ])

@@ -13,6 +13,7 @@ import { createPackupRepository } from '#server/features/packup/packup.repositor
 import { createPlayersRepository } from '#server/features/players/players.repository.ts';
 import { createPlaysRepository } from '#server/features/plays/plays.repository.ts';
 import { createReedsRepository } from '#server/features/reeds/reeds.repository.ts';
+import { createSettingsRepository } from '#server/features/settings/settings.repository.ts';
 import { everybodyMay, type May } from '#server/may.ts';
 import { reachOf } from '#server/reach.ts';
 import { createReadings } from '#server/readings.ts';
@@ -56,6 +57,7 @@ export function compose(
     faults: createFaultsRepository(db),
     calendar: createCalendarRepository(db),
     air: createAirRepository(db),
+    settings: createSettingsRepository(db),
   };
   const readings = createReadings(book, record, repositories);
   const remembered = createRemembered(record.revision);

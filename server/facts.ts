@@ -35,6 +35,7 @@ import { reedBoxDefinition } from '#server/features/reeds/reed-box.fact.ts';
 import { reedPlayDefinition } from '#server/features/reeds/reed-play.fact.ts';
 import { reedSaidDefinition } from '#server/features/reeds/reed-said.fact.ts';
 import { reedSessionDefinition } from '#server/features/reeds/reed-session.fact.ts';
+import { settingsDefinition } from '#server/features/settings/settings.fact.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
 
@@ -44,6 +45,7 @@ export const FACTS = [
   profileDefinition,
   runWayDefinition,
   minderDefinition,
+  settingsDefinition,
   tableImportDefinition,
   aliasDefinition,
   instrumentDefinition,

@@ -17,6 +17,7 @@ import type { CalendarRepository } from '#server/features/calendar/calendar.repo
 import type { CareRepository } from '#server/features/care/care.repository.ts';
 import { standingWithAir } from '#server/features/conditions/standing-with-air.ts';
 import type { ConditionsRepository, StandingCondition } from '#server/features/conditions/conditions.repository.ts';
+import type { SettingsRepository } from '#server/features/settings/settings.repository.ts';
 import type { FaultsRepository } from '#server/features/faults/faults.repository.ts';
 import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import type { MethodsRepository } from '#server/features/methods/methods.repository.ts';
@@ -55,6 +56,7 @@ type Sources = {
   readonly conditions: ConditionsRepository;
   readonly calendar: CalendarRepository;
   readonly air: AirRepository;
+  readonly settings: SettingsRepository;
   readonly faults: FaultsRepository;
 };
 type Revisions = {
@@ -73,7 +75,7 @@ function forDay(make: (today: LocalDate) => Situation): (today: LocalDate) => Si
 }
 
 function readFacts(
-  { plays, care, packup, methods, conditions, calendar, air, faults }: Sources,
+  { plays, care, packup, methods, conditions, calendar, air, faults, settings }: Sources,
   book: Book,
   { id, playerId, kind, build }: Instrument,
 ): ReadFacts {
@@ -93,6 +95,7 @@ function readFacts(
     entered,
     events,
     air: reads,
+    usualRoom: settings.of(playerId)?.roomCelsius ?? null,
     faults: wrong,
     lastPlay: once(() => plays.last(id) ?? null),
     openRunKey: packup.openKey(id) ?? null,

@@ -12,6 +12,7 @@ import type { PackupRepository } from '#server/features/packup/packup.repository
 import type { PlayersRepository } from '#server/features/players/players.repository.ts';
 import type { PlaysRepository } from '#server/features/plays/plays.repository.ts';
 import type { ReedsRepository } from '#server/features/reeds/reeds.repository.ts';
+import type { SettingsRepository } from '#server/features/settings/settings.repository.ts';
 import type { Caller } from '#server/caller.ts';
 import type { OfWhom } from '#server/may.ts';
 import type { Readings } from '#server/readings.ts';
@@ -48,4 +49,5 @@ export type Services = {
   readonly calendar: CalendarRepository;
   readonly air: AirRepository;
   readonly faults: FaultsRepository;
+  readonly settings: SettingsRepository;
 };

@@ -13,20 +13,25 @@ export type ConditionsStanding = {
   readonly ids: readonly ConditionId[];
   /** The room it is played in: as read off today, or while a condition holds, else the usual one, °C. */
   readonly roomCelsius: number;
+  /** The usual one: as the player says, else as most are. */
+  readonly usualRoomCelsius: number;
 };
 
 /**
  * @param entered every condition of the instrument and of its player that has not been taken back
  * @param air what was read of the air
+ * @param usualRoom the room the player usually plays in, °C; null where they have not said
  */
 export function conditionsStanding(
   asked: MethodsOf,
   entered: readonly Condition[],
   air: readonly AirRead[],
+  usualRoom: number | null = null,
 ): ConditionsStanding {
   const { book, instrument, today, choices } = asked;
   const standing = entered.filter(({ id }) => concerns(conditionKind(book, id), instrument.kind, instrument.build));
   const ids = idsInForce(standing, today, { choices, context: contextOf(asked, []) });
   const room = airOn(air, today)?.celsius ?? roomRead(standing, today, { choices, context: contextOf(asked, ids) });
-  return { standing, ids, roomCelsius: room ?? USUAL_ROOM_CELSIUS };
+  const usualRoomCelsius = usualRoom ?? USUAL_ROOM_CELSIUS;
+  return { standing, ids, roomCelsius: room ?? usualRoomCelsius, usualRoomCelsius };
 }

@@ -6,7 +6,7 @@ export type HeldInRecord = {
   readonly players: number;
   readonly instruments: number;
   readonly plays: number;
-  /** The days of its first and last fact; null where it has none. */
+  /** The days of its first and last play; null where it has none. */
   readonly from: LocalDate | null;
   readonly to: LocalDate | null;
 };

@@ -1,5 +1,6 @@
 import { minorDigits, type Money } from '#core/money/money.ts';
-import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
+import { degreesShown, METRIC, temperatureUnit, type Units } from '#core/explain/units.ts';
+import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
 /**
  * How numbers, days, temperatures and weights are written for one reader: handed to every function that makes words, so
@@ -18,8 +19,11 @@ export type Format = {
   readonly month: (date: LocalDate) => string;
   /** At most one decimal, no trailing zero: 0.6, 3, 12. */
   readonly number: (value: number) => string;
-  /** A room: "20 °C". */
+  readonly units: Units;
+  /** A room: "20 °C", "68 °F". */
   readonly celsius: (value: number) => string;
+  /** "Monday", by its number, Monday 0. */
+  readonly weekday: (weekday: number) => string;
   /** Water: "3 g", "0.4 g", "0.03 g". */
   readonly grams: (value: number) => string;
   /** "€28.90". */
@@ -45,12 +49,14 @@ function dayOrderOf(locale: string | undefined): DayOrder {
 
 const UTC = { timeZone: 'UTC' } as const;
 const MS_PER_DAY = 86_400_000;
+/** 5 January 1970, in days since the first. */
+const A_MONDAY = 4;
 const FALLBACK = 'en-GB';
 /** Less water than this needs a second decimal to be more than nothing, g. */
 const LITTLE_GRAMS = 0.1;
 
-/** The format of a language (BCP 47); without one that of the machine. A language nobody knows is written as English. */
-export function createFormat(language?: string): Format {
+/** The format of a language (BCP 47) and of units; without a language that of the machine. A language nobody knows is written as English. */
+export function createFormat(language?: string, units: Units = METRIC): Format {
   const known = (): string | undefined => {
     try {
       return language === undefined ? undefined : Intl.getCanonicalLocales(language)[0];
@@ -67,6 +73,7 @@ export function createFormat(language?: string): Format {
     const format = new Intl.NumberFormat(locale, { maximumFractionDigits, signDisplay: 'negative' });
     return (value: number): string => format.format(value);
   };
+  const weekdays = days({ weekday: 'long' });
   const [coarse, fine] = [numbers(1), numbers(2)];
   return {
     dayOrder: dayOrderOf(locale),
@@ -75,7 +82,9 @@ export function createFormat(language?: string): Format {
     weekdayDate: days({ weekday: 'short', day: 'numeric', month: 'short' }),
     month: days({ month: 'short' }),
     number: coarse,
-    celsius: (value) => `${coarse(value)} °C`,
+    units,
+    celsius: (value) => `${coarse(degreesShown(value, units))} ${temperatureUnit(units)}`,
+    weekday: (weekday) => weekdays(dateOfDay(A_MONDAY + weekday)),
     money: ({ minor, currency }) => {
       const digits = minorDigits(currency);
       const written = { minimumFractionDigits: digits, maximumFractionDigits: digits };

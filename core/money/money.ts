@@ -13,6 +13,9 @@ const USUAL_DECIMALS = 2;
 /** Decimals a currency is written with (ISO 4217): 2 for the euro, 0 for the yen, 3 for the Kuwaiti dinar. */
 export const minorDigits = (currency: string): number => decimals.get(currency) ?? USUAL_DECIMALS;
 
+/** Every currency somebody can pay in (ISO 4217). */
+export const CURRENCIES: readonly string[] = [...decimals.keys()].toSorted();
+
 /** Is it a currency somebody can pay in (ISO 4217)? */
 export const isCurrency = (code: string): boolean => decimals.has(code);
 

@@ -27,6 +27,8 @@ export type InstrumentFacts = {
   readonly events: readonly CalendarEvent[];
   /** What was read of the air where its player is. */
   readonly air: readonly AirRead[];
+  /** The room its player usually plays in, °C; null where they have not said. */
+  readonly usualRoom?: number | null;
   /** What was wrong with it, and what happened to it. */
   readonly faults: FaultFacts;
 };
@@ -54,7 +56,7 @@ export function situationOf(book: Book, instrument: Instrument, facts: Instrumen
   const calendar = calendarStanding(facts.events, instrument.id, today);
   const plays = playsStanding(facts.plays, today, calendar.planned);
   const setting = { book, instrument, today, choices: facts.choices, week: plays.forecast.week };
-  const conditions = conditionsStanding(setting, facts.conditions, facts.air);
+  const conditions = conditionsStanding(setting, facts.conditions, facts.air, facts.usualRoom ?? null);
   const methods = methodsStanding(setting, conditions.ids);
   const alone = aloneStanding(methods, conditions.standing, today);
   const ofPart = playsOfParts({

@@ -9,7 +9,6 @@ import { stepsFor } from '#core/packup/collect-steps.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 import { addDays, dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
-import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
 import type { Wetness } from '#core/water/wetness.ts';
 
 export const YEAR_DAYS = 365;
@@ -67,7 +66,7 @@ function runOf(situation: Situation, items: readonly CareItem[], asked: YearOf, 
   const { kind } = situation;
   const { practice } = situation.methods;
   const ids = items.map(({ id }) => id);
-  const key = `${practice.thirst} ${stepsFor(practice, ids).map(numberOf).join()}`;
+  const key = `${situation.conditions.usualRoomCelsius} ${practice.thirst} ${stepsFor(practice, ids).map(numberOf).join()}`;
   const known = runs.get(key);
   if (known) return known;
   const { steps, elapsedMinutes } = planRun({
@@ -78,7 +77,7 @@ function runOf(situation: Situation, items: readonly CareItem[], asked: YearOf, 
         practice,
         items: ids,
         playedMinutes: situation.plays.usualMinutes,
-        roomCelsius: USUAL_ROOM_CELSIUS,
+        roomCelsius: situation.conditions.usualRoomCelsius,
         wetness: asked.wetness,
         loads: new Map(),
       },

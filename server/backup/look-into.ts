@@ -10,7 +10,7 @@ export type Held = {
   readonly players: number;
   readonly instruments: number;
   readonly plays: number;
-  /** The days of its first and last fact; null where it has none. */
+  /** The days of its first and last play; null where it has none. */
   readonly from: LocalDate | null;
   readonly to: LocalDate | null;
   /** The number of its newest fact. */
@@ -30,7 +30,7 @@ export const newestFactIn = (client: Database.Database): { readonly id: number; 
 export function heldIn(client: Database.Database): Held {
   const days = client
     .prepare<[], { from: LocalDate | null; to: LocalDate | null; newest: number | null }>(
-      'select min("on") as "from", max("on") as "to", max(id) as newest from facts',
+      'select min(ended_on) as "from", max(ended_on) as "to", (select max(id) from facts) as newest from plays where counts',
     )
     .get();
   return {
@@ -89,5 +89,5 @@ export const heldWords = ({ players, instruments, plays, from, to }: Held): stri
     several(players, 'player'),
     several(instruments, 'instrument'),
     several(plays, 'play'),
-    ...(from === null || to === null ? ['nothing logged yet'] : [`from ${from} to ${to}`]),
+    ...(from === null || to === null ? ['nothing played yet'] : [`from ${from} to ${to}`]),
   ].join(', ');

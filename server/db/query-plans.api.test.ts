@@ -25,6 +25,7 @@ const MAY_BE_SCANNED: Readonly<Record<string, string>> = {
 /** Indexes that hold so little that going through them is no matter. */
 const SMALL_INDEXES: Readonly<Record<string, string>> = {
   reed_boxes_paid: 'boxes with a price, the last first, until one is found',
+  settings_with_currency: 'currencies that were chosen, the last first, until one is found',
   events_paid: 'stays with a price, the last first, until one is found',
 };
 

@@ -17,6 +17,7 @@ import { recordPaths } from '#contract/record.ts';
 import { reedPaths } from '#contract/reeds.ts';
 import { ribbonPaths } from '#contract/ribbon.ts';
 import { sittingPaths } from '#contract/sittings.ts';
+import { settingsPaths } from '#contract/settings.ts';
 import { todayPaths } from '#contract/today.ts';
 import type { WallClock } from '#core/plays/play.ts';
 
@@ -73,6 +74,7 @@ export const everyQuestion = ({
     [reedPaths.readiness]: `${reedPaths.readiness}?playerId=${playerId}&kind=clarinet&on=${today}&wanted=1&today=${today}`,
     [reedPaths.run]: `${reedPaths.run}?runKey=${runKey}&today=${today}&atMinute=${now.atMinute}`,
     [reedPaths.plan]: `${reedPaths.plan}?playerId=${playerId}&kind=clarinet&today=${today}&atMinute=${now.atMinute}`,
+    [settingsPaths.page]: settingsPaths.of(playerId),
     [airPaths.page]: airPaths.of(playerId, today),
     [calendarPaths.events]: calendarPaths.of(playerId, today),
     [sittingPaths.plan]: sittingPaths.of(playerId, today),

@@ -20,6 +20,8 @@ describe('after something was written', () => {
     ['a run, of a tick in another', { run: 'one' }, { run: 'two' }, false],
     ['a page, of a tick', { instrument: clarinet }, { run: 'one' }, false],
     ['the shelf, of a tick', 'record', { run: 'one' }, false],
+    ['a run, of everything', { run: 'one' }, 'everything', true],
+    ['the book, of everything', 'book', 'everything', false],
     ['what does not say what it is about', undefined, [ofHorn], true],
   ] as const)('%s: looked at again or not', (_what, about, touched, again) => {
     expect(mustLookAgain(about, touched)).toBe(again);

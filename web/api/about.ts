@@ -8,10 +8,11 @@ import type { Subject } from '#core/record/fact.ts';
  */
 export type QueryAbout =
   'book' | 'record' | { readonly instrument: InstrumentId } | { readonly player: string } | { readonly run: string };
-/** Whose pages look again, as the server says; or a run and nothing beyond it, as after a tick. */
-export type Touched = readonly Subject[] | { readonly run: string };
+/** Whose pages look again, as the server says; a run and nothing beyond it, as after a tick; everything, as after a copy was taken back. */
+export type Touched = readonly Subject[] | { readonly run: string } | 'everything';
 
-const isOfRun = (touched: Touched): touched is { readonly run: string } => 'run' in touched;
+const isOfRun = (touched: Touched): touched is { readonly run: string } =>
+  typeof touched === 'object' && 'run' in touched;
 
 declare module '@tanstack/react-query' {
   interface Register {
@@ -22,6 +23,7 @@ declare module '@tanstack/react-query' {
 /** Must a query look again after this was written? One that does not say what it is about always does. */
 export function mustLookAgain(about: QueryAbout | undefined, touched: Touched): boolean {
   if (about === 'book') return false;
+  if (touched === 'everything') return true;
   if (isOfRun(touched)) return typeof about === 'object' && 'run' in about && about.run === touched.run;
   if (about === undefined || about === 'record' || 'run' in about) return true;
   const [kind, id] =

@@ -1,8 +1,9 @@
 import { asError } from '#core/kernel/as-error.ts';
 import type { InferType, Schema } from 'yup';
 import { REQUEST_REFUSALS } from '#core/failure/request-refusal-words.ts';
-import { DEVICE_HEADER } from '#contract/device.ts';
+import { DEVICE_HEADER, UNITS_HEADER, unitsHeader } from '#contract/device.ts';
 import { problem, type Problem } from '#contract/problem.ts';
+import { language, units } from '#web/session/settings.ts';
 import { deviceKey } from '#web/session/device.ts';
 
 /** The server said no, and why; or could not be reached. `fields` names what was wrong. */
@@ -25,9 +26,23 @@ export class RequestProblem extends Error {
   }
 }
 
-type RequestOptions = { readonly method?: 'POST' | 'PUT'; readonly body?: unknown; readonly signal?: AbortSignal };
+type RequestOptions = {
+  readonly method?: 'POST' | 'PUT';
+  readonly body?: unknown;
+  /** A file as it is, in the place of a body. */
+  readonly file?: Blob;
+  readonly signal?: AbortSignal;
+};
 
 const LONGEST_MS = 20_000;
+/** A file may be large, and its way slow. */
+const LONGEST_FILE_MS = 600_000;
+
+/** What a request carries, and how it is said to be written. */
+function carried({ body, file }: RequestOptions): { readonly type?: string; readonly body?: BodyInit } {
+  if (file) return { type: 'application/octet-stream', body: file };
+  return body === undefined ? {} : { type: 'application/json', body: JSON.stringify(body) };
+}
 
 async function problemOf(response: Response): Promise<RequestProblem> {
   try {
@@ -50,16 +65,22 @@ export async function request<S extends Schema>(
   path: string,
   options: RequestOptions = {},
 ): Promise<InferType<S>> {
-  const { method = 'GET', body, signal } = options;
+  const { method = 'GET', signal, file } = options;
+  const { type, body } = carried(options);
   let response: Response;
   try {
     // A server that has gone to sleep with its connections open is one that does not answer.
-    const patience = AbortSignal.timeout(LONGEST_MS);
+    const patience = AbortSignal.timeout(file ? LONGEST_FILE_MS : LONGEST_MS);
     response = await fetch(path, {
       method,
       signal: signal ? AbortSignal.any([signal, patience]) : patience,
-      headers: { [DEVICE_HEADER]: deviceKey(), ...(body !== undefined && { 'Content-Type': 'application/json' }) },
-      ...(body !== undefined && { body: JSON.stringify(body) }),
+      headers: {
+        [DEVICE_HEADER]: deviceKey(),
+        'Accept-Language': language(),
+        [UNITS_HEADER]: unitsHeader(units()),
+        ...(type !== undefined && { 'Content-Type': type }),
+      },
+      ...(body !== undefined && { body }),
     });
   } catch (error) {
     if (asError(error).name === 'AbortError') throw error;

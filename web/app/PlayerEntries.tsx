@@ -61,6 +61,15 @@ export function PlayerEntries({ player, players, anchor, onShowKeys, onClose: cl
       <MenuItem
         onClick={() => {
           close();
+          void navigate('/settings');
+        }}
+        sx={{ minHeight: 44 }}
+      >
+        Settings
+      </MenuItem>
+      <MenuItem
+        onClick={() => {
+          close();
           onShowKeys();
         }}
         sx={{ minHeight: 44 }}

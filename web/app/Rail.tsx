@@ -1,14 +1,18 @@
+import { mdiDotsHorizontal } from '@mdi/js';
 import { Box, ButtonBase } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
-import { Link } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { MOMENTS, type MomentPath } from '#web/app/moments.ts';
 import { useToday } from '#web/clock/today.ts';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { remember, REMEMBERED, useRemembered } from '#web/session/stored.ts';
+import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { Icon } from '#web/ui/Icon.tsx';
+
+const [EntryMenu] = lazyPart(async () => (await import('#web/ui/EntryMenu.tsx')).EntryMenu);
 
 type RailProps = { readonly moment: MomentPath; readonly instrumentId: string | null };
 
@@ -28,8 +32,32 @@ function useMoments(here: MomentPath) {
   return MOMENTS.filter(({ path }) => path !== 'reeds' || here === 'reeds' || !noReeds);
 }
 
+/** A place on the rail, shown where it has one. */
+const entry = (here: boolean, display: { readonly xs: string; readonly md: string }) => ({
+  display,
+  flexDirection: 'column',
+  gap: 0.25,
+  py: 1,
+  px: { xs: 0.25, md: 1 },
+  minHeight: 60,
+  minWidth: { xs: 0, md: 76 },
+  flex: { xs: '1 1 0', md: '0 0 auto' },
+  borderRadius: 2,
+  // Six names side by side on the narrowest phone.
+  fontSize: { xs: '0.8125rem', sm: '0.9375rem', md: '1rem' },
+  fontWeight: here ? 700 : 500,
+  color: here ? 'frame.text' : 'frame.quiet',
+  bgcolor: here ? 'frame.raised' : 'transparent',
+  '&:hover': { bgcolor: 'frame.raised' },
+});
+
 /** Which moment: at the side on a wide screen, along the bottom on a phone. */
 export function Rail({ moment, instrumentId }: RailProps) {
+  const navigate = useNavigate();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const moments = useMoments(moment);
+  const more = moments.filter(({ isDaily }) => !isDaily);
+  const to = (path: MomentPath) => (instrumentId ? `/${path}/${instrumentId}` : `/${path}`);
   return (
     <Box
       component="nav"
@@ -47,35 +75,36 @@ export function Rail({ moment, instrumentId }: RailProps) {
         borderTop: { xs: '1px solid var(--ulu-palette-frame-line)', md: 'none' },
       }}
     >
-      {useMoments(moment).map(({ path, name, icon }) => {
-        const here = path === moment;
-        return (
-          <ButtonBase
-            key={path}
-            {...{ component: Link, to: instrumentId ? `/${path}/${instrumentId}` : `/${path}` }}
-            aria-current={here ? 'page' : undefined}
-            sx={{
-              flexDirection: 'column',
-              gap: 0.25,
-              py: 1,
-              px: { xs: 0.25, md: 1 },
-              minHeight: 60,
-              minWidth: { xs: 0, md: 76 },
-              flex: { xs: '1 1 0', md: '0 0 auto' },
-              borderRadius: 2,
-              // Six names side by side on the narrowest phone.
-              fontSize: { xs: '0.8125rem', sm: '0.9375rem', md: '1rem' },
-              fontWeight: here ? 700 : 500,
-              color: here ? 'frame.text' : 'frame.quiet',
-              bgcolor: here ? 'frame.raised' : 'transparent',
-              '&:hover': { bgcolor: 'frame.raised' },
-            }}
-          >
-            <Icon path={icon} />
-            {name}
-          </ButtonBase>
-        );
-      })}
+      {moments.map(({ path, name, icon, isDaily }) => (
+        <ButtonBase
+          key={path}
+          {...{ component: Link, to: to(path) }}
+          aria-current={path === moment ? 'page' : undefined}
+          sx={entry(path === moment, { xs: isDaily ? 'inline-flex' : 'none', md: 'inline-flex' })}
+        >
+          <Icon path={icon} />
+          {name}
+        </ButtonBase>
+      ))}
+      <ButtonBase
+        aria-haspopup="menu"
+        aria-current={more.some(({ path }) => path === moment) ? 'page' : undefined}
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={entry(
+          more.some(({ path }) => path === moment),
+          { xs: 'inline-flex', md: 'none' },
+        )}
+      >
+        <Icon path={mdiDotsHorizontal} />
+        More
+      </ButtonBase>
+      {anchor && (
+        <EntryMenu
+          anchor={anchor}
+          entries={more.map(({ path, name }) => ({ words: name, act: () => void navigate(to(path)) }))}
+          onClose={() => setAnchor(null)}
+        />
+      )}
     </Box>
   );
 }

@@ -3,18 +3,23 @@ import {
   mdiCalendarBlankOutline,
   mdiCalendarCheckOutline,
   mdiGrass,
+  mdiContentSaveOutline,
   mdiHandWaveOutline,
   mdiStethoscope,
 } from '@mdi/js';
 
-/** The moments that exist so far, in the order of work; `key` follows `g` on the keyboard. */
+/**
+ * The moments that exist so far, in the order of work; `key` follows `g` on the keyboard. On a phone the daily ones have a
+ * place of their own.
+ */
 export const MOMENTS = [
-  { path: 'now', name: 'Now', key: 'n', icon: mdiHandWaveOutline },
-  { path: 'pack-up', name: 'Pack up', key: 'p', icon: mdiBagPersonalOutline },
-  { path: 'care', name: 'Care', key: 'c', icon: mdiCalendarCheckOutline },
-  { path: 'reeds', name: 'Reeds', key: 'r', icon: mdiGrass },
-  { path: 'faults', name: 'Faults', key: 'f', icon: mdiStethoscope },
-  { path: 'calendar', name: 'Calendar', key: 'd', icon: mdiCalendarBlankOutline },
+  { path: 'now', name: 'Now', key: 'n', icon: mdiHandWaveOutline, isDaily: true },
+  { path: 'pack-up', name: 'Pack up', key: 'p', icon: mdiBagPersonalOutline, isDaily: true },
+  { path: 'care', name: 'Care', key: 'c', icon: mdiCalendarCheckOutline, isDaily: true },
+  { path: 'reeds', name: 'Reeds', key: 'r', icon: mdiGrass, isDaily: true },
+  { path: 'faults', name: 'Faults', key: 'f', icon: mdiStethoscope, isDaily: false },
+  { path: 'calendar', name: 'Calendar', key: 'd', icon: mdiCalendarBlankOutline, isDaily: true },
+  { path: 'data', name: 'Data', key: 't', icon: mdiContentSaveOutline, isDaily: false },
 ] as const;
 export type MomentPath = (typeof MOMENTS)[number]['path'];
 

@@ -94,6 +94,14 @@ export const router = createBrowserRouter([
         path: '/add/:instrumentId/history',
         lazy: async () => ({ Component: (await import('#web/features/care/HistoryPage.tsx')).HistoryPage }),
       },
+      ...['/data', '/data/:instrumentId'].map((path) => ({
+        path,
+        lazy: async () => ({ Component: (await import('#web/features/data/DataPage.tsx')).DataPage }),
+      })),
+      {
+        path: '/settings',
+        lazy: async () => ({ Component: (await import('#web/features/settings/SettingsPage.tsx')).SettingsPage }),
+      },
       {
         path: '/players',
         lazy: async () => ({ Component: (await import('#web/features/players/PlayersPage.tsx')).PlayersPage }),

@@ -49,6 +49,7 @@ export const REMEMBERED = {
   instrument: 'ulu.instrument',
   shortcuts: 'ulu.shortcuts',
   unsent: 'ulu.unsent',
+  settings: 'ulu.settings',
   withoutReeds: 'ulu.without-reeds',
 } as const;
 export const remembered = read;

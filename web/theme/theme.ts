@@ -100,7 +100,12 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         // What is scrolled to, a field with focus first of all, keeps clear of the rail at the bottom of a phone.
-        html: { height: '100%', scrollPaddingBottom: 96 },
+        html: {
+          height: '100%',
+          scrollPaddingBottom: 96,
+          '&[data-text="larger"]': { fontSize: '112.5%' },
+          '&[data-text="largest"]': { fontSize: '125%' },
+        },
         body: {
           minHeight: '100%',
           fontVariantNumeric: 'tabular-nums',

@@ -26,6 +26,17 @@ export const PLAYER_EXAMPLES: TriedKinds = {
     }),
     told: [[{}, null]],
   },
+  settings: {
+    make: () => ({
+      path: '/api/settings',
+      body: { now: NOW, playerId: 'ada', roomCelsius: 18, currency: 'EUR' },
+      otherwise: { playerId: 'kit', roomCelsius: 22, currency: null },
+    }),
+    told: [
+      [{}, 'The usual room: 18 °C. Prices in EUR.'],
+      [{ roomCelsius: null, currency: null }, 'The usual room: as most are.'],
+    ],
+  },
   'air-reading': {
     make: () => ({
       path: '/api/air/readings',

@@ -1,8 +1,12 @@
 import { DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
+import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
+import { celsiusTyped, temperatureUnit } from '#core/explain/units.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { AirView } from '#contract/air.ts';
+import { FORMAT } from '#web/clock/format.ts';
 import type { useReadAir } from '#web/features/air/air.actions.ts';
+import { degreesText } from '#web/ui/degrees-text.ts';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 import { typedNumber } from '#web/ui/typed-number.ts';
@@ -19,8 +23,12 @@ type AirSheetProps = {
 /** What the hygrometer shows: two numbers. */
 export function AirSheet({ playerId, read, corrects, air, onClose }: AirSheetProps) {
   const [humidity, setHumidity] = useState(read === null ? '' : String(read.humidityPercent));
-  const [celsius, setCelsius] = useState(String(read?.celsius ?? 20));
-  const reading = { playerId, celsius: typedNumber(celsius), humidityPercent: typedNumber(humidity) };
+  const [celsius, setCelsius] = useState(degreesText(read?.celsius ?? USUAL_ROOM_CELSIUS));
+  const reading = {
+    playerId,
+    celsius: celsiusTyped(typedNumber(celsius), FORMAT.units),
+    humidityPercent: typedNumber(humidity),
+  };
   const isRead = !Number.isNaN(reading.celsius) && !Number.isNaN(reading.humidityPercent);
   const keep = () =>
     air.log(reading, {
@@ -50,7 +58,7 @@ export function AirSheet({ playerId, read, corrects, air, onClose }: AirSheetPro
           </Typography>
           <Stack direction="row" spacing={1}>
             {field('Humidity, %', humidity, setHumidity)}
-            {field('Temperature, °C', celsius, setCelsius)}
+            {field(`Temperature, ${temperatureUnit(FORMAT.units)}`, celsius, setCelsius)}
           </Stack>
           <SheetEnd problem={air.problem} disabled={air.busy || !isRead} onKeep={keep} onClose={onClose}>
             {corrects === undefined ? 'Note the air' : 'Save the correction'}

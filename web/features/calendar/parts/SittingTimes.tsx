@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { SittingsView } from '#contract/sittings.ts';
 import type { useSittingTime } from '#web/features/calendar/sittings.actions.ts';
 import { NumberStepper } from '#web/ui/NumberStepper.tsx';
+import { weekdaysInOrder } from '#web/clock/weekdays.ts';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 import { TimeField } from '#web/ui/TimeField.tsx';
@@ -13,7 +14,6 @@ type SittingTimesProps = {
   readonly onClose: () => void;
 };
 
-const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 /** What a tap goes through. */
 const STEPS = [0, 10, 20, 30, 45, 60, 90] as const;
 const stepped = (minutes: number, by: 1 | -1): number =>
@@ -31,7 +31,7 @@ const StartTimes = ({ minutes, starts, onChange }: StartTimesProps) => (
     <Typography variant="body2" color="text.secondary">
       In a calendar program the sitting then stands at that time. A day without one stands as a whole day.
     </Typography>
-    {WEEKDAYS.map((name, weekday) => {
+    {weekdaysInOrder().map(({ weekday, name }) => {
       const at = starts[weekday] ?? null;
       return minutes[weekday] === 0 ? null : (
         <TimeField key={name} label={`${name} from`} value={at} onChange={(next) => onChange(weekday, next)} />
@@ -43,7 +43,7 @@ const StartTimes = ({ minutes, starts, onChange }: StartTimesProps) => (
 /** How many minutes one usually has on each weekday. */
 export function SittingTimes({ view, time, onClose }: SittingTimesProps) {
   const [minutes, setMinutes] = useState<readonly number[]>(view.said ?? view.usual);
-  const [starts, setStarts] = useState<readonly (number | null)[]>(view.startsAt ?? WEEKDAYS.map(() => null));
+  const [starts, setStarts] = useState<readonly (number | null)[]>(view.startsAt ?? minutes.map(() => null));
   const [isSaying, setIsSaying] = useState(view.startsAt !== null);
   const change = (weekday: number, by: 1 | -1) =>
     setMinutes(minutes.map((one, at) => (at === weekday ? stepped(one, by) : one)));
@@ -63,7 +63,7 @@ export function SittingTimes({ view, time, onClose }: SittingTimesProps) {
       </DialogTitle>
       <DialogContent>
         <Stack spacing={1}>
-          {WEEKDAYS.map((name, weekday) => (
+          {weekdaysInOrder().map(({ weekday, name }) => (
             <NumberStepper
               key={name}
               label={name}

@@ -10,11 +10,15 @@ import {
   Typography,
 } from '@mui/material';
 import { useState } from 'react';
+import { USUAL_ROOM_CELSIUS } from '#core/air/room.ts';
+import { celsiusTyped, temperatureUnit } from '#core/explain/units.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { ConditionOffer, ConditionsPage } from '#contract/conditions.ts';
 import type { ConditionActions } from '#web/features/conditions/conditions.actions.ts';
 import { DateField } from '#web/ui/DateField.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { FORMAT } from '#web/clock/format.ts';
+import { degreesText } from '#web/ui/degrees-text.ts';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { typedNumber } from '#web/ui/typed-number.ts';
 
@@ -89,7 +93,7 @@ function Fields({
           />
           <TextField
             fullWidth
-            label="Temperature, °C"
+            label={`Temperature, ${temperatureUnit(FORMAT.units)}`}
             {...field('celsius')}
             {...problem('air.celsius')}
             slotProps={{ htmlInput: { inputMode: 'decimal' } }}
@@ -115,7 +119,7 @@ export function BeginCondition({ page, today, actions, onClose }: BeginCondition
     endsOn: null,
     part: '',
     alone: '',
-    celsius: '20',
+    celsius: degreesText(USUAL_ROOM_CELSIUS),
     humidity: '',
   });
   const [unread, setUnread] = useState(false);
@@ -126,7 +130,10 @@ export function BeginCondition({ page, today, actions, onClose }: BeginCondition
   };
   const save = () => {
     if (offer === null) return;
-    const air = { celsius: typedNumber(entry.celsius), humidityPercent: typedNumber(entry.humidity) };
+    const air = {
+      celsius: celsiusTyped(typedNumber(entry.celsius), FORMAT.units),
+      humidityPercent: typedNumber(entry.humidity),
+    };
     const isUnread = offer.asks === 'air' && (Number.isNaN(air.celsius) || Number.isNaN(air.humidityPercent));
     setUnread(isUnread);
     if (isUnread) return;

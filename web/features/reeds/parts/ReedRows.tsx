@@ -2,6 +2,7 @@ import { Box, Typography, useMediaQuery, type Theme } from '@mui/material';
 import { duration } from '#core/explain/format.ts';
 import { addDays, dayNumber, weekdayOfDay } from '#core/time/local-date.ts';
 import type { ReedPlanView } from '#contract/reed-views.ts';
+import { firstDayOfWeek } from '#web/session/settings.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { ReedStroke } from '#web/features/reeds/parts/ReedStroke.tsx';
 import {
@@ -67,7 +68,7 @@ function Days({ plan: { from, today, concerts, expected, rows }, size: { day: wi
   return (
     <g aria-hidden>
       {Array.from({ length: past + expected.length }, (_, index) => index)
-        .filter((index) => weekdayOfDay(first + index) === 0)
+        .filter((index) => weekdayOfDay(first + index) === firstDayOfWeek())
         .map((index) => (
           <g key={index}>
             <path d={`M${index * wide} ${top - 4}V${height}`} strokeWidth={1} style={{ stroke: LINE }} />

@@ -1,0 +1,73 @@
+import { Autocomplete, Stack, TextField, Typography } from '@mui/material';
+import { useState } from 'react';
+import { COLDEST_ROOM, USUAL_ROOM_CELSIUS, WARMEST_ROOM } from '#core/air/room.ts';
+import { celsiusTyped, temperatureUnit } from '#core/explain/units.ts';
+import type { SettingsView } from '#contract/settings.ts';
+import { FORMAT } from '#web/clock/format.ts';
+import type { useSettle } from '#web/features/settings/settings.actions.ts';
+import { Actions } from '#web/ui/Actions.tsx';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Caution } from '#web/ui/Caution.tsx';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { degreesText } from '#web/ui/degrees-text.ts';
+import { typedNumber } from '#web/ui/typed-number.ts';
+
+type OfThePlayerProps = {
+  readonly name: string;
+  readonly view: SettingsView;
+  readonly settle: ReturnType<typeof useSettle>;
+};
+
+/** What the record takes as usual: the room, and the currency before anything has a price. */
+export function OfThePlayer({ name, view, settle }: OfThePlayerProps) {
+  const [room, setRoom] = useState(view.roomCelsius === null ? '' : degreesText(view.roomCelsius));
+  const [currency, setCurrency] = useState(view.currency);
+  const typed = room.trim() === '' ? null : celsiusTyped(typedNumber(room), FORMAT.units);
+  const isRoom = typed === null || (typed >= COLDEST_ROOM && typed <= WARMEST_ROOM);
+  const keep = () =>
+    settle.log(
+      { playerId: view.playerId, roomCelsius: typed, currency },
+      { said: 'Saved. What hangs on it is worked out anew.' },
+    );
+  return (
+    <Compartment title={`In the record, for ${name}`}>
+      <Stack spacing={2}>
+        <TextField
+          fullWidth
+          label={`The room you usually play in, ${temperatureUnit(FORMAT.units)}`}
+          value={room}
+          onChange={({ target }) => setRoom(target.value)}
+          error={!isRoom}
+          helperText={
+            isRoom
+              ? `The water in the bore goes by it. Empty: ${FORMAT.celsius(USUAL_ROOM_CELSIUS)}, as most rooms.`
+              : `A room is between ${FORMAT.celsius(COLDEST_ROOM)} and ${FORMAT.celsius(WARMEST_ROOM)}.`
+          }
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        />
+        <Autocomplete
+          options={view.currencies}
+          value={currency}
+          disabled={view.isPriced}
+          onChange={(_event, chosen) => setCurrency(chosen)}
+          renderInput={(params) => (
+            <TextField
+              {...params}
+              label="Prices in"
+              helperText={view.isPriced ? 'Something has a price already: the whole record counts in it.' : undefined}
+            />
+          )}
+        />
+        {settle.problem && <Caution role="alert">{settle.problem}</Caution>}
+        <Actions>
+          <BrassButton disabled={settle.busy || !isRoom} onClick={keep}>
+            Save
+          </BrassButton>
+        </Actions>
+        <Typography variant="body2" color="text.secondary">
+          It can be taken back in the record of any of your instruments.
+        </Typography>
+      </Stack>
+    </Compartment>
+  );
+}
