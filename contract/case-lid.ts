@@ -11,6 +11,8 @@ export const caseLidQuery = object({ instrumentId: instrumentId().required(), to
   .exact()
   .required();
 
+const lines = array(text().required()).required();
+
 const planned = object({ on: localDateText().required(), names: array(text().required()).required() })
   .exact()
   .required();
@@ -34,6 +36,15 @@ export const caseLidSheet = object({
   ).required(),
   /** "Quayside Winds, 01 23"; null where nobody has said. */
   bench: text().nullable().defined(),
+  /** How it is looked after, without dates. */
+  routine: object({
+    before: lines,
+    after: lines,
+    every: object({ weekly: lines, monthly: lines, yearly: lines }).exact().required(),
+    never: lines,
+  })
+    .exact()
+    .required(),
 })
   .exact()
   .required();

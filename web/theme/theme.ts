@@ -115,6 +115,17 @@ export const theme = createTheme({
         },
         '#root': { minHeight: '100vh' },
         ':focus-visible': { outline: '3px solid var(--ulu-palette-brass-main)', outlineOffset: '2px' },
+        // On paper only the page is left, black on white; what is tapped is not printed.
+        '@page': { margin: '14mm' },
+        '@media print': {
+          html: { fontSize: '75%' },
+          'header, nav, button, [role="button"], [data-not-printed]': { display: 'none !important' },
+          'main, main *': { background: 'none !important', color: 'black !important', boxShadow: 'none !important' },
+          main: { padding: '0 !important', borderRadius: '0 !important' },
+          'section, li': { breakInside: 'avoid' },
+          // What has a shape of its own on paper stands there in it alone.
+          '[data-on-paper] ~ *': { display: 'none !important' },
+        },
         '@media (prefers-reduced-motion: reduce)': {
           '*': { transition: 'none !important', animation: 'none !important' },
         },

@@ -4,6 +4,7 @@ import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import { runPartOf } from '#core/situation/run-part-of.ts';
+import { routineOf, type Routine } from '#core/year/routine.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { CaseLidSheet } from '#contract/case-lid.ts';
 import { noInstrument, type Failure } from '#server/failure.ts';
@@ -47,6 +48,18 @@ function plannedIn(
     .toSorted((a, b) => (a.on < b.on ? -1 : 1));
 }
 
+const routineSaid = ({
+  before,
+  after,
+  every: { weekly, monthly, yearly },
+  never,
+}: Routine): CaseLidSheet['routine'] => ({
+  before: [...before],
+  after: [...after],
+  every: { weekly: [...weekly], monthly: [...monthly], yearly: [...yearly] },
+  never: [...never],
+});
+
 /** The sheet that lies in the lid of a case. */
 export async function caseLidOf(
   services: Services,
@@ -81,5 +94,6 @@ export async function caseLidOf(
         return { on, until, words };
       }),
     bench: bench === '' ? null : bench,
+    routine: routineSaid(routineOf(situation(today), { player, wetness: reading.wetness() })),
   });
 }

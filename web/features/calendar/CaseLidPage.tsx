@@ -1,24 +1,18 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { CaseLidSheet } from '#contract/case-lid.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { useToday } from '#web/clock/today.ts';
 import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
+import { Actions } from '#web/ui/Actions.tsx';
+import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
+import { TickBox } from '#web/ui/TickBox.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
-
-/** On paper only the sheet is left, black on white, on one page. */
-const PRINTED = `
-@page { margin: 14mm }
-@media print {
-  html { font-size: 75% }
-  header, nav, [data-not-printed] { display: none !important }
-  main, main * { background: none !important; color: black !important; box-shadow: none !important }
-  main { padding: 0 !important; border-radius: 0 !important }
-}`;
 
 type Day = CaseLidSheet['week'][number];
 
@@ -34,11 +28,7 @@ const Days = ({ days }: { readonly days: readonly Day[] }) =>
           <Box>
             {names.map((name) => (
               <Typography key={name} sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
-                <Box
-                  component="span"
-                  aria-hidden
-                  sx={{ width: 14, height: 14, flex: 'none', border: '1.5px solid', borderColor: 'text.primary' }}
-                />
+                <TickBox />
                 {name}
               </Typography>
             ))}
@@ -57,33 +47,24 @@ const Part = ({ title, children }: { readonly title: string; readonly children: 
   </Box>
 );
 
-function SheetOf({ sheet }: { readonly sheet: CaseLidSheet }) {
-  const { instrumentName, kindName, playerName, today, weekUntil, monthUntil, everyPlay, week, month, events, bench } =
-    sheet;
+/** Lines of a part in two columns, numbered where their order matters. */
+const Lines = ({ lines, ordered }: { readonly lines: readonly string[]; readonly ordered?: true }) => (
+  <Box component={ordered ? 'ol' : 'ul'} sx={{ m: 0, pl: 3, columns: { sm: 2 }, columnGap: 4 }}>
+    {lines.map((line, at) => (
+      <Typography component="li" key={at} sx={{ breakInside: 'avoid', overflowWrap: 'anywhere' }}>
+        {line}
+      </Typography>
+    ))}
+  </Box>
+);
+
+/** What the weeks bring, by their days. */
+function Weeks({ sheet }: { readonly sheet: CaseLidSheet }) {
+  const { weekUntil, monthUntil, everyPlay, week, month, events, bench } = sheet;
   return (
-    <Box sx={{ maxWidth: 720, mx: 'auto' }}>
-      <style>{PRINTED}</style>
-      <Box data-not-printed sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mb: 2 }}>
-        <BrassButton onClick={() => window.print()}>Print it</BrassButton>
-        <Button color="inherit" component={Link} to="/calendar">
-          Back to the calendar
-        </Button>
-      </Box>
-      <Typography variant="h1" sx={{ overflowWrap: 'anywhere' }}>
-        {instrumentName}
-      </Typography>
-      <Typography sx={{ overflowWrap: 'anywhere' }}>
-        {kindName === instrumentName ? '' : `${kindName}, `}
-        {playerName}. From {FORMAT.weekdayDate(today)}.
-      </Typography>
+    <>
       <Part title="After every play">
-        <Box component="ol" sx={{ m: 0, pl: 3, columns: { sm: 2 }, columnGap: 4 }}>
-          {everyPlay.map((step, at) => (
-            <Typography component="li" key={at} sx={{ breakInside: 'avoid' }}>
-              {step}
-            </Typography>
-          ))}
-        </Box>
+        <Lines ordered lines={everyPlay} />
       </Part>
       <Part title={`This week, until ${FORMAT.weekdayDate(weekUntil)}`}>
         <Days days={week} />
@@ -93,14 +74,12 @@ function SheetOf({ sheet }: { readonly sheet: CaseLidSheet }) {
       </Part>
       {events.length > 0 && (
         <Part title="What is on">
-          <PlainList sx={{ columns: { sm: 2 }, columnGap: 4 }}>
-            {events.map(({ on, until, words }, at) => (
-              <Typography component="li" key={at} sx={{ overflowWrap: 'anywhere' }}>
-                {FORMAT.weekdayDate(on)}
-                {until === on ? '' : ` to ${FORMAT.weekdayDate(until)}`}: {words}
-              </Typography>
-            ))}
-          </PlainList>
+          <Lines
+            lines={events.map(
+              ({ on, until, words }) =>
+                `${FORMAT.weekdayDate(on)}${until === on ? '' : ` to ${FORMAT.weekdayDate(until)}`}: ${words}`,
+            )}
+          />
         </Part>
       )}
       {bench !== null && (
@@ -108,6 +87,60 @@ function SheetOf({ sheet }: { readonly sheet: CaseLidSheet }) {
           <Typography>{bench}</Typography>
         </Part>
       )}
+    </>
+  );
+}
+
+/** How it is looked after, without a date: it lies in the case for a year. */
+function RoutineOf({ routine: { before, after, every, never } }: Pick<CaseLidSheet, 'routine'>) {
+  const parts = [
+    ['Before you play', before, true],
+    ['After you play', after, true],
+    ['Each week', every.weekly, false],
+    ['Each month', every.monthly, false],
+    ['Through the year', every.yearly, false],
+    ['Never', never, false],
+  ] as const;
+  return (
+    <>
+      {parts.map(
+        ([title, lines, ordered]) =>
+          lines.length > 0 && (
+            <Part key={title} title={title}>
+              <Lines lines={lines} {...(ordered && { ordered })} />
+            </Part>
+          ),
+      )}
+    </>
+  );
+}
+
+const SHEETS = [
+  { value: 'weeks', words: 'The weeks ahead' },
+  { value: 'routine', words: 'The routine' },
+] as const;
+
+function SheetOf({ sheet }: { readonly sheet: CaseLidSheet }) {
+  const { instrumentName, kindName, playerName, today } = sheet;
+  const [which, setWhich] = useState<(typeof SHEETS)[number]['value']>('weeks');
+  return (
+    <Box sx={{ maxWidth: 720, mx: 'auto' }}>
+      <Box data-not-printed sx={{ display: 'grid', gap: 2, mb: 2 }}>
+        <ChooseOne label="Which sheet" options={SHEETS} value={which} onChange={setWhich} />
+        <Actions>
+          <BrassButton onClick={() => window.print()}>Print it</BrassButton>
+          <Button color="inherit" component={Link} to="/calendar">
+            Back to the calendar
+          </Button>
+        </Actions>
+      </Box>
+      <Typography variant="h1">{instrumentName}</Typography>
+      <Typography sx={{ overflowWrap: 'anywhere' }}>
+        {kindName === instrumentName ? '' : `${kindName}, `}
+        {playerName}.{' '}
+        {which === 'weeks' ? `From ${FORMAT.weekdayDate(today)}.` : 'The label, the maker and the bench overrule this.'}
+      </Typography>
+      {which === 'weeks' ? <Weeks sheet={sheet} /> : <RoutineOf routine={sheet.routine} />}
     </Box>
   );
 }

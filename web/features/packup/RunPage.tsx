@@ -21,6 +21,7 @@ import { Problem } from '#web/ui/Problem.tsx';
 import { Loading, QueryView } from '#web/ui/QueryView.tsx';
 import { AllSettled, AllStretches, type EndsProps, keysOf } from '#web/features/packup/parts/AllStretches.tsx';
 import { BesideStretches } from '#web/features/packup/parts/BesideStretches.tsx';
+import { RunOnPaper } from '#web/features/packup/parts/RunOnPaper.tsx';
 import { Skipping } from '#web/features/packup/parts/Skipping.tsx';
 import { RunHeadWithReeds } from '#web/features/packup/compartments/RunHeadWithReeds.tsx';
 
@@ -65,6 +66,7 @@ function Loaded({ view }: { readonly view: RunView }) {
   return (
     <TwoColumns wide="left">
       <RunHeadWithReeds run={run} nowMs={nowMs} way={way} onWay={choose} onPlace={log.place} />
+      <RunOnPaper stretches={stretches} />
       {finished && <RunEnd run={run} onUndo={log.undoFinish} onLastPass={log.lastPass} busy={log.busy} />}
       {!finished && step === null && <AllSettled log={log} onFinish={log.finish} />}
       {carded && (
