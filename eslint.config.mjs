@@ -23,6 +23,10 @@ const NO_CLOCK_NO_DICE = [
     'Core never rolls dice: take a seeded generator.',
   ],
 ];
+/** Names of months and weekdays, and units that another reader has otherwise. */
+const WRITTEN =
+  '/\\b(January|February|March|April|June|July|August|September|October|November|December|(Mon|Tues|Wednes|Thurs|Fri|Satur|Sun)day)\\b|°[CF]|\\d ?(mm|cm)\\b/';
+const WRITTEN_BY_FORMAT = 'Days and units are written by FORMAT (web/clock/format.ts), as the reader writes them.';
 const restrict = (...rows) => ['error', ...rows.map(([selector, message]) => ({ selector, message }))];
 const TESTS = ['**/*.test.ts', '**/*.test.tsx', '**/*.e2e.ts'];
 
@@ -96,10 +100,14 @@ export default tseslint.config(
     },
   },
   {
-    files: ['web/features/**/*.tsx', 'web/ui/**/*.tsx'],
+    files: ['web/features/**/*.{ts,tsx}', 'web/ui/**/*.{ts,tsx}'],
+    ignores: TESTS,
     rules: {
       'no-restricted-syntax': restrict(
         ['Literal[value=/^#[0-9a-fA-F]{3,8}$/]', 'Colours live in web/theme.'],
+        [`Literal[value=${WRITTEN}]`, WRITTEN_BY_FORMAT],
+        [`TemplateElement[value.raw=${WRITTEN}]`, WRITTEN_BY_FORMAT],
+        [`JSXText[value=${WRITTEN}]`, WRITTEN_BY_FORMAT],
         ...NAMED_EXPORTS,
       ),
     },

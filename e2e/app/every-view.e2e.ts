@@ -83,6 +83,13 @@ const VIEWS: readonly View[] = [
   { name: 'a calendar to import', path: '/calendar', then: (page) => tap(page, 'Import a calendar (.ics)') },
   { name: 'something for the calendar', path: '/calendar', then: (page) => tap(page, 'Add to the calendar') },
   { name: 'what was last done', path: '/add/lucan-tuba/history' },
+  {
+    name: 'the routine for the case',
+    path: '/calendar/asha-horn/case-lid',
+    then: (page) => press(page, 'The routine'),
+  },
+  { name: 'data', path: '/data', then: (page) => press(page, 'Make a copy now') },
+  { name: 'settings', path: '/settings' },
   { name: 'somebody new', path: '/players' },
   { name: 'no such page', path: '/nowhere/at/all' },
   { name: 'no such instrument', path: '/now/never-was' },
@@ -194,6 +201,8 @@ test('a phone: nothing sticks out sideways, whatever the name, and targets are a
     '/care',
     '/now',
     '/reeds/marit-clarinet',
+    '/data',
+    '/settings',
     '/calendar',
     '/calendar/marit-clarinet/case-lid',
   ]) {

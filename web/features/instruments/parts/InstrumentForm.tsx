@@ -1,6 +1,5 @@
-import { yupResolver } from '@hookform/resolvers/yup';
 import { Alert, Box, FormControlLabel, MenuItem, Radio, RadioGroup, Stack, TextField, Typography } from '@mui/material';
-import { Controller, useForm } from 'react-hook-form';
+import type { FormEvent } from 'react';
 import { object, string } from 'yup';
 import type { KindView } from '#contract/instruments.ts';
 import type { Player } from '#core/players/profile.ts';
@@ -9,6 +8,7 @@ import { playerId as anyPlayer, word } from '#contract/scalars.ts';
 import { parseLocalDate, type LocalDate } from '#core/time/local-date.ts';
 import { plainName } from '#core/kernel/visible-text.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { useChecked } from '#web/ui/use-checked.ts';
 
 export type InstrumentEntry = {
   readonly name: string;
@@ -51,92 +51,81 @@ const USUALLY: (typeof CAME)[number] = 'used';
 
 /** The build questions of a kind, each with its usual answer chosen; only the day has to be thought about. */
 export function InstrumentForm({ kind, people, playerId, today, busy, problem, onSave }: InstrumentFormProps) {
-  const { control, register, handleSubmit, formState } = useForm({
-    resolver: yupResolver(fields(today)),
-    defaultValues: {
-      name: kind.name,
-      playerId,
-      acquiredOn: today,
-      came: USUALLY,
-      build: Object.fromEntries(kind.fields.map(({ field, usual }) => [field, usual])),
-    },
+  const { entry, change, problems, check } = useChecked(fields(today), {
+    name: kind.name,
+    playerId,
+    acquiredOn: today,
+    came: USUALLY,
+    build: Object.fromEntries(kind.fields.map(({ field, usual }) => [field, usual])),
   });
-  const { errors } = formState;
-  const save = handleSubmit(({ name, playerId: owner, acquiredOn, came, build }) =>
-    onSave({
-      name: plainName(name),
-      playerId: owner,
-      acquiredOn,
-      cameNew: came === 'new',
-      build: build as Record<string, string>,
-    }),
-  );
+  const { name, playerId: owner, acquiredOn, came, build } = entry;
+  const save = (event: FormEvent) => {
+    event.preventDefault();
+    if (check()) onSave({ name: plainName(name), playerId: owner, acquiredOn, cameNew: came === 'new', build });
+  };
   return (
-    <Box component="form" noValidate onSubmit={(event) => void save(event)}>
+    <Box component="form" noValidate onSubmit={save}>
       <Stack spacing={2.5}>
         <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
           <TextField
             label="What do you call it?"
-            {...register('name')}
-            error={!!errors.name}
-            helperText={errors.name?.message ?? ' '}
+            name="name"
+            value={name}
+            onChange={({ target }) => change({ name: target.value })}
+            error={problems.name !== undefined}
+            helperText={problems.name ?? ' '}
           />
-          <Controller
-            control={control}
-            name="playerId"
-            render={({ field }) => (
-              <TextField
-                select
-                label="Who plays it?"
-                {...field}
-                error={!!errors.playerId}
-                helperText={errors.playerId?.message ?? ' '}
-              >
-                {people.map(({ id, name }) => (
-                  <MenuItem key={id} value={id}>
-                    {name}
-                  </MenuItem>
-                ))}
-              </TextField>
-            )}
-          />
-          {kind.fields.map(({ field: name, question, options }) => (
-            <Controller
-              key={name}
-              control={control}
-              name={`build.${name}` as 'build'}
-              render={({ field }) => (
-                <TextField select label={question} {...field}>
-                  {options.map(({ id, name: words }) => (
-                    <MenuItem key={id} value={id}>
-                      {words}
-                    </MenuItem>
-                  ))}
-                </TextField>
-              )}
-            />
+          <TextField
+            select
+            label="Who plays it?"
+            value={owner}
+            onChange={({ target }) => change({ playerId: people.find(({ id }) => id === target.value)?.id ?? owner })}
+            error={problems.playerId !== undefined}
+            helperText={problems.playerId ?? ' '}
+          >
+            {people.map(({ id, name: called }) => (
+              <MenuItem key={id} value={id}>
+                {called}
+              </MenuItem>
+            ))}
+          </TextField>
+          {kind.fields.map(({ field, question, options }) => (
+            <TextField
+              key={field}
+              select
+              label={question}
+              value={build[field] ?? ''}
+              onChange={({ target }) => change({ build: { ...build, [field]: target.value } })}
+            >
+              {options.map(({ id, name: words }) => (
+                <MenuItem key={id} value={id}>
+                  {words}
+                </MenuItem>
+              ))}
+            </TextField>
           ))}
         </Box>
         <Box>
           <Typography id="came-label" sx={{ fontWeight: 650 }}>
             How did it come to its player?
           </Typography>
-          <Controller
-            control={control}
-            name="came"
-            render={({ field }) => (
-              <RadioGroup row aria-labelledby="came-label" {...field}>
-                <FormControlLabel value="new" control={<Radio />} label="New: its clocks start that day" />
-                <FormControlLabel value="used" control={<Radio />} label="Used: what was done before is not known" />
-              </RadioGroup>
-            )}
-          />
+          <RadioGroup
+            row
+            aria-labelledby="came-label"
+            value={came}
+            onChange={(_event, chosen) => change({ came: CAME.find((one) => one === chosen) ?? came })}
+          >
+            <FormControlLabel value="new" control={<Radio />} label="New: its clocks start that day" />
+            <FormControlLabel value="used" control={<Radio />} label="Used: what was done before is not known" />
+          </RadioGroup>
           <TextField
             type="date"
             label="On which day?"
-            {...register('acquiredOn')}
-            error={!!errors.acquiredOn}
-            helperText={errors.acquiredOn?.message ?? 'Plays before this day are not in the record.'}
+            name="acquiredOn"
+            value={acquiredOn}
+            onChange={({ target }) => change({ acquiredOn: target.value as LocalDate })}
+            error={problems.acquiredOn !== undefined}
+            helperText={problems.acquiredOn ?? 'Plays before this day are not in the record.'}
             slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
             sx={{ mt: 1.5 }}
           />

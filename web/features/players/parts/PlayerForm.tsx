@@ -1,4 +1,3 @@
-import { yupResolver } from '@hookform/resolvers/yup';
 import {
   Alert,
   Box,
@@ -11,14 +10,14 @@ import {
   TextField,
   Typography,
 } from '@mui/material';
-import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import type { FormEvent } from 'react';
 import { object, string } from 'yup';
 import type { Player } from '#core/players/profile.ts';
 import { SKILLS, STANDINGS, type Skill, type Standing } from '#core/players/player.ts';
 import { plainName } from '#core/kernel/visible-text.ts';
 import { word } from '#contract/scalars.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { useChecked } from '#web/ui/use-checked.ts';
 
 export type PlayerEntry = Omit<Player, 'id'>;
 type PlayerFormProps = {
@@ -53,43 +52,36 @@ const fields = object({
 
 /** Who plays, and what they do themselves: steps they do not do go to a grown-up, the teacher or the bench. */
 export function PlayerForm({ busy, problem, onSave, known }: PlayerFormProps) {
-  const standing: Standing = known?.standing ?? 'grown-up';
-  const { control, register, handleSubmit, formState, watch } = useForm({
-    resolver: yupResolver(fields),
-    defaultValues: { name: known?.name ?? '', standing },
-  });
-  const [does, setDoes] = useState<readonly Skill[]>(known?.does ?? []);
-  const grownUp = watch('standing') === 'grown-up';
-  const add = handleSubmit(({ name, standing }) =>
-    onSave({ name: plainName(name), standing, does: standing === 'grown-up' ? [...does] : [] }),
-  );
-  const { name: nameError } = formState.errors;
+  const initial: PlayerEntry = known ?? { name: '', standing: 'grown-up', does: [] };
+  const { entry, change, problems, check } = useChecked(fields, initial);
+  const { name, standing, does } = entry;
+  const grownUp = standing === 'grown-up';
+  const save = (event: FormEvent) => {
+    event.preventDefault();
+    if (check()) onSave({ name: plainName(name), standing, does: grownUp ? [...does] : [] });
+  };
   return (
-    <Box component="form" noValidate onSubmit={(event) => void add(event)}>
+    <Box component="form" noValidate onSubmit={save}>
       <Stack spacing={2}>
         <TextField
           label={known ? 'Name' : 'Your name'}
           autoComplete="given-name"
-          {...register('name')}
-          error={!!nameError}
-          helperText={nameError?.message ?? ' '}
+          name="name"
+          value={name}
+          onChange={({ target }) => change({ name: target.value })}
+          error={problems.name !== undefined}
+          helperText={problems.name ?? ' '}
         />
-        <Controller
-          control={control}
-          name="standing"
-          render={({ field }) => (
-            <RadioGroup row aria-label="You are" {...field}>
-              {STANDINGS.map((standing) => (
-                <FormControlLabel
-                  key={standing}
-                  value={standing}
-                  control={<Radio />}
-                  label={STANDING_WORDS[standing]}
-                />
-              ))}
-            </RadioGroup>
-          )}
-        />
+        <RadioGroup
+          row
+          aria-label="You are"
+          value={standing}
+          onChange={(_event, chosen) => change({ standing: STANDINGS.find((one) => one === chosen) ?? standing })}
+        >
+          {STANDINGS.map((one) => (
+            <FormControlLabel key={one} value={one} control={<Radio />} label={STANDING_WORDS[one]} />
+          ))}
+        </RadioGroup>
         {grownUp && (
           <Box>
             <Typography sx={{ fontWeight: 650 }}>I do these myself (the rest goes to the bench):</Typography>
@@ -102,7 +94,7 @@ export function PlayerForm({ busy, problem, onSave, known }: PlayerFormProps) {
                     <Checkbox
                       checked={does.includes(skill)}
                       onChange={(_event, checked) =>
-                        setDoes(checked ? [...does, skill] : does.filter((one) => one !== skill))
+                        change({ does: checked ? [...does, skill] : does.filter((one) => one !== skill) })
                       }
                     />
                   }
