@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
-import { pinWords } from '#core/reeds/reed-words.ts';
+import { pinWords, reedsTogether } from '#core/reeds/reed-words.ts';
 import { REED_TODAY, said } from '#core/testing/reeds.ts';
 
 test.each([
@@ -10,4 +10,17 @@ test.each([
 ])('a session set by hand to %s reads as what was asked for', (minutes, words) => {
   const { reedId } = said(3, REED_TODAY, { what: 'flattened' });
   expect(pinWords('Reed 3', { reedId, on: REED_TODAY, minutes }, PLAIN_FORMAT)).toBe(words);
+});
+
+test.each([
+  [['Fennel 2½, box 4, reed 4', 'Fennel 2½, box 4, reed 1'], 'Fennel 2½, box 4, reed 4 and reed 1'],
+  [['Fennel 2½, box 4, reed 4', 'Fennel 2½, box 3, reed 10'], 'Fennel 2½, box 4, reed 4 and box 3, reed 10'],
+  [
+    ['Fennel 2½, box 4, reed 4', 'Gull Lane No. 3, box 4, reed 4'],
+    'Fennel 2½, box 4, reed 4 and Gull Lane No. 3, box 4, reed 4',
+  ],
+  [['Fennel 2½, box 4, reed 4'], 'Fennel 2½, box 4, reed 4'],
+  [[], ''],
+] as const)('%j together are “%s”', (names, words) => {
+  expect(reedsTogether(names)).toBe(words);
 });

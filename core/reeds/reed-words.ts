@@ -65,6 +65,16 @@ export function boxNames(boxes: readonly ReedBox[]): ReadonlyMap<string, string>
 export const reedName = ({ boxName, number }: Pick<ReedState, 'boxName' | 'number'>): string =>
   `${boxName}, reed ${number}`;
 
+/** Reeds one after the other; what is called as the one before is not said again: "Fennel 2½, box 4, reed 4 and reed 1". */
+export const reedsTogether = (names: readonly string[]): string =>
+  names
+    .map((name, at) => {
+      const [own, before] = [name.split(', '), names[at - 1]?.split(', ') ?? []];
+      const differs = own.findIndex((piece, index) => piece !== before[index]);
+      return own.slice(differs < 0 ? own.length - 1 : differs).join(', ');
+    })
+    .join(' and ');
+
 /** What was said of a reed, as it stands in the record. */
 export function sayingWords(saying: ReedSaying): string {
   switch (saying.what) {

@@ -46,15 +46,21 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
   const add = () => edit(null);
   return (
     <Box component="section" aria-label={of.kindName} sx={{ mb: 3 }}>
-      <Typography variant="h2" sx={{ mb: 1 }}>
-        {of.kindName}
-      </Typography>
-      <TwoColumns wide="left">
+      <TwoColumns wide="left" longRight>
+        <Typography variant="h2" sx={{ gridColumn: '1 / -1' }}>
+          {of.kindName}
+        </Typography>
         <Column>
           <Compartment>
             <ReedNow of={of} onAddBox={add} />
             {of.boxes.length > 0 && <AirToday playerId={playerId} read={read} air={air} />}
           </Compartment>
+        </Column>
+        <Column long>
+          <Boxes of={of} onReed={setOpened} onEdit={edit} onAdd={add} />
+          {of.boxes.length > 0 && <ReadyForConcert of={of} playerId={playerId} />}
+        </Column>
+        <Column>
           {of.boxes.length > 0 && (
             <>
               <Compartment title="Last played">
@@ -74,10 +80,6 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
               </Compartment>
             </>
           )}
-        </Column>
-        <Column>
-          <Boxes of={of} onReed={setOpened} onEdit={edit} onAdd={add} />
-          {of.boxes.length > 0 && <ReadyForConcert of={of} playerId={playerId} />}
         </Column>
       </TwoColumns>
       {of.boxes.length > 0 && <ReedPlan kind={of.kind} playerId={playerId} />}

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { counted } from '#core/explain/format.ts';
 import type { ReedBoxView, ReedView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
-import { ReedSlots } from '#web/features/reeds/parts/ReedSlots.tsx';
+import { ReedSigns, ReedSlots } from '#web/features/reeds/parts/ReedSlots.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 
 /** A reed somebody has tapped. */
@@ -71,6 +71,7 @@ export function Boxes({
       {shown.map((box) => (
         <BoxRow key={box.key} box={box} proposed={proposed} onReed={onReed} onEdit={onEdit} />
       ))}
+      <ReedSigns reeds={shown.flatMap(({ reeds }) => reeds)} />
       {of.boxes.length === 0 && <Typography color="text.secondary">Boxes you add stand here.</Typography>}
       {finished.length > 0 && (
         <Button color="inherit" aria-expanded={all} onClick={() => setAll(!all)}>

@@ -1,6 +1,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { duration } from '#core/explain/format.ts';
+import { reedsTogether } from '#core/reeds/reed-words.ts';
 import type { PlayWithReeds, ReedsOfKindView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { PlayReedSheet } from '#web/features/reeds/parts/PlayReedSheet.tsx';
@@ -21,7 +22,7 @@ export function PlayReeds({ of, playing }: PlayReedsProps) {
       <PlainList>
         {of.plays.map((play) => {
           const { playKey, endedOn, minutes, shares } = play;
-          const reeds = shares.map(({ name }) => name).join(' and ');
+          const reeds = reedsTogether(shares.map(({ name }) => name));
           return (
             <PlainRow
               key={playKey}

@@ -12,16 +12,27 @@ const HEIGHT = 92;
 /** Where the vamp begins to thin towards the tip, and where the bark of the stock begins. */
 const TIP_ARC = 10;
 const STOCK = 60;
+const SMALL = 2.4;
 
 /** A reed from the front: its tip on top, cane as far as its life goes and paler where nobody knows, the stock at the heel. */
-function Blade({ reed: { stage, shareOfLife } }: { readonly reed: ReedView }) {
+type BladeProps = {
+  readonly reed: Pick<ReedView, 'stage' | 'shareOfLife'>;
+  /** Beside words it is as high as they are. */
+  readonly small?: true;
+};
+function Blade({ reed: { stage, shareOfLife }, small }: BladeProps) {
   const outline = `M8 ${TIP_ARC + 2}Q22 -4 36 ${TIP_ARC + 2}L34 ${HEIGHT - 4}H10z`;
   const isOfUnknownAge = shareOfLife === null && stage !== 'new' && stage !== 'retired';
   const gone = stage === 'retired' ? 1 : (shareOfLife ?? 0);
   const top = 2 + (HEIGHT - 6) * gone;
   const ink = 'var(--ulu-palette-text-primary)';
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} width={WIDTH} height={HEIGHT} aria-hidden>
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      width={small ? WIDTH / SMALL : WIDTH}
+      height={small ? HEIGHT / SMALL : HEIGHT}
+      aria-hidden
+    >
       <clipPath id={`left-${stage}-${Math.round(top * 10)}`}>
         <rect x={0} y={top} width={WIDTH} height={HEIGHT - top} />
       </clipPath>
@@ -73,6 +84,38 @@ export const ReedSlots = ({ reeds, proposed, onReed }: ReedSlotsProps) => (
           </Typography>
         </ButtonBase>
       </li>
+    ))}
+  </Box>
+);
+
+const SIGNS = [
+  { words: 'new', reed: { stage: 'new', shareOfLife: 0 } },
+  { words: 'being broken in', reed: { stage: 'breaking-in', shareOfLife: 0 } },
+  { words: 'cane as high as its life goes on', reed: { stage: 'in-rotation', shareOfLife: 0.5 } },
+  { words: 'of unknown age', reed: { stage: 'in-rotation', shareOfLife: null } },
+  { words: 'played no more', reed: { stage: 'retired', shareOfLife: 1 } },
+] as const;
+
+const isLike = (
+  one: Pick<ReedView, 'stage' | 'shareOfLife'>,
+  sign: Pick<ReedView, 'stage' | 'shareOfLife'>,
+): boolean =>
+  sign.stage === 'in-rotation'
+    ? one.stage !== 'new' && one.stage !== 'retired' && (one.shareOfLife === null) === (sign.shareOfLife === null)
+    : one.stage === sign.stage;
+
+/** What the drawings of these reeds mean: each that is there, once. */
+export const ReedSigns = ({ reeds }: { readonly reeds: readonly ReedView[] }) => (
+  <Box
+    component="ul"
+    aria-label="What the drawings mean"
+    sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexWrap: 'wrap', columnGap: 2 }}
+  >
+    {SIGNS.filter(({ reed }) => reeds.some((one) => isLike(one, reed))).map(({ words, reed }) => (
+      <Typography key={words} component="li" variant="body2" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+        <Blade reed={reed} small />
+        {words}
+      </Typography>
     ))}
   </Box>
 );
