@@ -7,6 +7,7 @@ import { monitorEventLoopDelay } from 'node:perf_hooks';
 import process from 'node:process';
 import { afterAFact } from '#bench/after-a-fact.ts';
 import { fillBigRecord, INSTRUMENTS, YEARS } from '#bench/big-record.ts';
+import { exportRow } from '#bench/data.ts';
 import { faultRows } from '#bench/faults.ts';
 import { firstViewScript } from '#bench/first-view.ts';
 import { at, median, ms, print, times, type Row } from '#bench/measure.ts';
@@ -228,6 +229,7 @@ try {
     await clocks(),
     await page(),
     await methodChange(),
+    await exportRow(database.client),
     await runOfMany(services, today),
     await tick(serving, today, 'i0'),
     await durability(),

@@ -49,6 +49,8 @@ export async function makeCopy(client: Database.Database, file: string): Promise
     if (held === null) throw new CopyRefusal('The copy is of another version than the record it was made of.');
     await pipeline(createReadStream(plain), createGzip(), createWriteStream(packed));
     toDisk(packed);
+    // Last of all the name: whoever is cut off before leaves what the next one clears, whoever is cut off after nothing.
+    [plain, `${plain}-wal`, `${plain}-shm`].forEach((one) => rmSync(one, { force: true }));
     renameSync(packed, file);
     return held;
   } finally {

@@ -47,6 +47,8 @@ export type Deed =
   /** What was wrong is found and put right, or somebody with a name has looked. */
   | { readonly did: 'mended'; readonly instrumentId: string }
   | { readonly did: 'undid'; readonly what: string; readonly before: Seen; readonly after: Seen }
+  /** Went on with everything on another machine. */
+  | { readonly did: 'moved'; readonly before: Seen; readonly after: Seen }
   | { readonly did: 'other'; readonly what: string };
 
 /** One page of a diary. */

@@ -278,6 +278,15 @@ export class Person {
     this.note(`  did and undid: ${what}`);
   }
 
+  /** Moves to another machine, and remembers how everything stood there and stands here. */
+  async move(): Promise<void> {
+    const before = await this.look(true);
+    await this.house.move();
+    const after = await this.look(true);
+    this.deeds = [...this.deeds, { did: 'moved', before, after }];
+    this.note('  moved to another machine');
+  }
+
   /** Tries something that may be refused; true where it was not. */
   async dares(what: () => Promise<unknown>): Promise<boolean> {
     try {

@@ -5,6 +5,7 @@ import { seeded } from '#demo/random.ts';
 import { noCounts, type Counts } from '#tools/torture/counts.ts';
 import { copiesRound } from '#tools/torture/copies-round.ts';
 import { hostileRound } from '#tools/torture/hostile-round.ts';
+import { incomingRound } from '#tools/torture/incoming-round.ts';
 import { loggingRound } from '#tools/torture/logging-round.ts';
 import { demoRound, importRound, startRound } from '#tools/torture/killing-rounds.ts';
 import { migrationRound, OLD_PLAYS, oldRecord, oldVersions, type OldRecord } from '#tools/torture/migration-round.ts';
@@ -15,7 +16,7 @@ type Torturing = { readonly cycles: number; readonly seed: number; readonly oldP
 const EACH_DEMO = 10;
 
 /**
- * Kills servers in the middle of logging, starting, importing, copying, taking a copy back, migrating and making
+ * Kills servers in the middle of logging, starting, importing, taking a document in, copying, taking a copy back, migrating and making
  * the demo, sends every route what nobody should send, and looks whether
  * anything that was confirmed is lost. Only to servers it has started itself, on this machine.
  *
@@ -34,6 +35,7 @@ export async function torture({ cycles, seed, oldPlays = OLD_PLAYS }: Torturing)
       await startRound(counts, record, random);
       await importRound(counts, record, random);
       await copiesRound(counts, record, random);
+      await incomingRound(counts, record, random);
       // The versions in turn: many cycles see all of them.
       const version = versions[(seed + cycle) % versions.length] ?? 1;
       const old = made.get(version) ?? (await oldRecord(folder, version, oldPlays));
