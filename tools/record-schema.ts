@@ -4,4 +4,7 @@ import { FACTS } from '#server/facts.ts';
 import { recordSchema } from '#server/features/data/record-schema.ts';
 import { withdrawalDefinition } from '#server/record/withdrawal.fact.ts';
 
-writeFileSync('docs/record.schema.json', `${JSON.stringify(recordSchema([...FACTS, withdrawalDefinition]), null, 2)}\n`);
+writeFileSync(
+  'docs/record.schema.json',
+  `${JSON.stringify(recordSchema([...FACTS, withdrawalDefinition]), null, 2)}\n`,
+);

@@ -42,6 +42,14 @@ const SHOTS: readonly Shot[] = [
   { name: 'faults', path: '/faults/ife-clarinet', then: as('lucan') },
   { name: 'care-pipes', path: '/care/wren-pipes', then: as('wren') },
   {
+    name: 'data',
+    path: '/data',
+    then: async (page) => {
+      await press(page, 'Make a copy now');
+      await page.waitForSelector('::-p-text(The copy is whole)');
+    },
+  },
+  {
     name: 'may-i-use',
     path: '/may-i-use?of=marit-clarinet',
     then: async (page) => {
@@ -81,7 +89,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'add', path: '/add', then: (page) => press(page, 'Bassoon') },
-  { name: 'played', path: '/now/lucan-trumpet', then: (page) => press(page, 'I have just played') },
   { name: 'calendar', path: '/calendar', then: as('marit') },
   { name: 'pack-up-all', path: '/pack-up' },
   {

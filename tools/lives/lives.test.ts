@@ -84,6 +84,10 @@ describe('a rule', () => {
       })),
     };
     expect(judged('undone-is-as-before', undone).length).toBeGreaterThan(0);
+    const before = last?.morning ?? undone.days[0]!.morning;
+    const deeds = [{ did: 'moved' as const, before, after: lived.days[0]?.morning ?? before }];
+    const lost: Lived = { ...lived, days: lived.days.map((day) => ({ ...day, deeds })) };
+    expect(judged('moved-is-as-before', lost).length).toBeGreaterThan(0);
   }, 60_000);
 
   test('of a subscriber finds what stands twice, what changes unsaid, what is lost, and what is done and comes back', () => {
