@@ -11,6 +11,7 @@ export type FactRefusal =
 
 const NOT_A_DOCUMENT: Readonly<Record<NoDocumentCode, string>> = {
   'not-json': 'The file is no whole JSON document: it is cut off, or something in it is written wrongly.',
+  'not-unpacked': 'The file cannot be unpacked: it is cut off or damaged.',
   'not-utf8': 'The file is not written in UTF-8, as JSON is.',
   'too-deep': 'The file is nested deeper than any record.',
   'element-too-large': 'Something in the file is larger than anything a record holds.',

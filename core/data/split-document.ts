@@ -4,7 +4,7 @@ export class NoDocument extends Error {
     super(code);
   }
 }
-export type NoDocumentCode = 'not-json' | 'not-utf8' | 'too-deep' | 'element-too-large';
+export type NoDocumentCode = 'not-json' | 'not-unpacked' | 'not-utf8' | 'too-deep' | 'element-too-large';
 
 /** An object out of one of the lists of a document. */
 export type Element = { readonly list: string; readonly value: Readonly<Record<string, unknown>> };

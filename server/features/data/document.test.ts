@@ -1,13 +1,13 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { text } from 'node:stream/consumers';
 import { Readable } from 'node:stream';
 import { gzipSync } from 'node:zlib';
-import type { WrittenFact } from '#core/data/document.ts';
+import { RECORD_VERSION, type WrittenFact } from '#core/data/document.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { localDate } from '#core/time/local-date.ts';
 import { lookAtDocument } from '#server/features/data/look-at-document.ts';
@@ -162,6 +162,49 @@ test('it is what its published schema says, by a validator of others', async () 
   expect(validate({ ...document, facts: [{ ...first, on: 5 }, ...others] })).toBe(false);
   expect(validate({ ...document, facts: [{ ...first, kind: 'spell' }, ...others] })).toBe(false);
 });
+
+/** A record as each version wrote it: what was once saved is read for ever. */
+const FIXTURES = readdirSync('server/features/data/fixtures').toSorted();
+test.each(FIXTURES)('%s, as it was written then, is read', async (name) => {
+  const written = readFileSync(path.join('server/features/data/fixtures', name), 'utf8');
+  const { facts } = parsed(written);
+  expect(await take(empty, written)).toEqual({ taken: facts.length, known: 0, passedOver: 0 });
+  for (const at of PAGES) expect([at, (await empty.api().get(at)).status]).toEqual([at, 200]);
+});
+
+test('there is a fixture of every version up to the one that is written', () => {
+  const versions = FIXTURES.map((name) => Number(/^record-(\d+)\.json$/.exec(name)?.[1]));
+  expect(versions.toSorted((one, other) => one - other)).toEqual(
+    Array.from({ length: RECORD_VERSION }, (_, at) => at + 1),
+  );
+});
+
+test.each([
+  [
+    'a text without end, packed a thousandfold',
+    () => gzipSync(Buffer.concat([Buffer.from('{"a":"'), Buffer.alloc(200_000_000, 120)])),
+  ],
+  [
+    'blanks without end, packed a thousandfold',
+    () => gzipSync(Buffer.concat([Buffer.from('{"facts":['), Buffer.alloc(70_000_000, 32)])),
+  ],
+  [
+    'an element without end',
+    () => gzipSync(Buffer.concat([Buffer.from('{"facts":[{"key":"'), Buffer.alloc(70_000_000, 120)])),
+  ],
+  ['a packing that is cut off', () => gzipSync(Buffer.from('{"facts":[]}')).subarray(0, 20)],
+  [
+    'a packing that lies about its size',
+    () => Buffer.concat([gzipSync(Buffer.from('{"facts":[]}')).subarray(0, -4), Buffer.from([255, 255, 255, 127])]),
+  ],
+])(
+  '%s is refused in words',
+  async (_what, bytes) => {
+    const problems = await refused(take(empty, bytes()));
+    expect(problems).toEqual([expect.stringMatching(/^The file|^Something in the file/)]);
+  },
+  120_000,
+);
 
 test('taken in twice it is the same record; beside a used one only what is new comes', async () => {
   await post('/api/plays', playBody()).expect(201);

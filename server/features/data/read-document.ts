@@ -1,7 +1,8 @@
 import { createReadStream, statSync } from 'node:fs';
 import { createGunzip } from 'node:zlib';
 import { isPacked } from '#server/backup/what-file.ts';
-import { SplitDocument, type Element } from '#core/data/split-document.ts';
+import { fieldOf } from '#core/record/fact.ts';
+import { NoDocument, SplitDocument, type Element } from '#core/data/split-document.ts';
 
 /** What a document says beside its lists, once it has been read to its end. */
 export type ReadTo = {
@@ -19,6 +20,9 @@ function utf8(bytes: Uint8Array): string | undefined {
   }
 }
 
+/** Errors of zlib have a code of their own. */
+const isOfPacking = (error: unknown): boolean => String(fieldOf(error, 'code')).startsWith('Z_');
+
 /**
  * The elements of a document in a file, packed or not, in turns.
  *
@@ -30,10 +34,14 @@ export async function* elementsOf(file: string, read: ReadTo): AsyncGenerator<El
   const bytes: AsyncIterable<Buffer> = isPacked(file) ? stream.pipe(createGunzip()) : stream;
   const { size } = statSync(file);
   const splitter = new SplitDocument(utf8);
-  for await (const chunk of bytes) {
-    const elements = [...splitter.push(chunk)];
-    read.progress = size === 0 ? 0 : Math.min(1, stream.bytesRead / size);
-    if (elements.length > 0) yield elements;
+  try {
+    for await (const chunk of bytes) {
+      const elements = [...splitter.push(chunk)];
+      read.progress = size === 0 ? 0 : Math.min(1, stream.bytesRead / size);
+      if (elements.length > 0) yield elements;
+    }
+  } catch (error) {
+    throw isOfPacking(error) ? new NoDocument('not-unpacked') : error;
   }
   read.rest = splitter.end();
 }

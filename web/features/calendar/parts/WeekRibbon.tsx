@@ -5,6 +5,7 @@ import { SITTING_DAYS } from '#core/sittings/sitting-numbers.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import type { ReedDaysView } from '#contract/reed-views.ts';
 import type { SittingsView } from '#contract/sittings.ts';
+import { firstDayOfWeek } from '#web/session/settings.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import {
   lanesOf,
@@ -41,7 +42,7 @@ const LABEL = 44;
 const Days = ({ today, size: { day: wide, top }, height }: Drawn) => (
   <g aria-hidden>
     {Array.from({ length: DAYS }, (_, index) => index)
-      .filter((index) => weekdayOfDay(dayNumber(today) + index - PAST_DAYS) === 0)
+      .filter((index) => weekdayOfDay(dayNumber(today) + index - PAST_DAYS) === firstDayOfWeek())
       .map((index) => (
         <g key={index}>
           <path d={`M${index * wide} ${top - 4}V${height}`} strokeWidth={1} style={{ stroke: LINE }} />
