@@ -43,6 +43,7 @@ export type CopyView = InferType<typeof copyView>;
 /** `GET /api/data`: where the record lies, and the copies of it, the newest first. */
 export const dataView = object({
   folder: text().required(),
+  copiesFolder: text().required(),
   copies: array(copyView).required(),
   /** How old the newest is, in words. */
   age: text().required(),

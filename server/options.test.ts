@@ -14,6 +14,7 @@ describe('the command line', () => {
       dataFolder: path.resolve('here'),
       quiet: true,
     });
+    expect(read('--copies', 'there').copiesFolder).toBe(path.resolve('there'));
     expect(read('--port', '65535').port).toBe(65_535);
   });
 
@@ -26,6 +27,7 @@ describe('the command line', () => {
     ['--host', ' '],
     ['--data', ''],
     ['--data', ' '],
+    ['--copies', ''],
     ['--colour', 'red'],
     ['a', 'b'],
   ])('%s “%s” is refused', (name, value) => {

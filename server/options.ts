@@ -16,6 +16,7 @@ function portIn(text: string): number {
 
 /** An empty host would listen on every network this machine is in. */
 const HOST_LEFT_EMPTY = '--host needs an address, such as 127.0.0.1. Leave it out to stay on this machine.';
+const COPIES_LEFT_EMPTY = '--copies needs a folder. Leave it out to keep copies beside the record.';
 /** An empty folder would be the one the program was started in. */
 const FOLDER_LEFT_EMPTY = '--data needs a folder. Leave it out for the usual one.';
 function said(text: string, leftEmpty: string): string {
@@ -24,12 +25,12 @@ function said(text: string, leftEmpty: string): string {
 }
 
 /**
- * Reads `--port`, `--host`, `--data` and `--quiet`.
+ * Reads `--port`, `--host`, `--data`, `--copies` and `--quiet`.
  *
  * @throws OptionFault on an unknown option, a port that is none, or a host or folder left empty
  */
 export function readOptions(args: readonly string[], usual: { port: number; dataFolder: string }): ServeOptions {
-  let values: { port?: string; host?: string; data?: string; quiet?: boolean };
+  let values: { port?: string; host?: string; data?: string; copies?: string; quiet?: boolean };
   try {
     ({ values } = parseArgs({
       args: [...args],
@@ -37,6 +38,7 @@ export function readOptions(args: readonly string[], usual: { port: number; data
         port: { type: 'string' },
         host: { type: 'string' },
         data: { type: 'string' },
+        copies: { type: 'string' },
         quiet: { type: 'boolean' },
       },
     }));
@@ -48,6 +50,7 @@ export function readOptions(args: readonly string[], usual: { port: number; data
     port: values.port === undefined ? usual.port : portIn(values.port),
     host: values.host === undefined ? '127.0.0.1' : said(values.host, HOST_LEFT_EMPTY),
     dataFolder: path.resolve(values.data === undefined ? usual.dataFolder : said(values.data, FOLDER_LEFT_EMPTY)),
+    ...(values.copies !== undefined && { copiesFolder: path.resolve(said(values.copies, COPIES_LEFT_EMPTY)) }),
     quiet: values.quiet ?? false,
   };
 }

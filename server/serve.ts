@@ -13,7 +13,7 @@ import { IncomingFiles } from '#server/features/data/incoming.ts';
 import { FACTS } from '#server/facts.ts';
 import { holdRecord, type HeldRecord } from '#server/held-record.ts';
 import { HOME } from '#server/home.ts';
-import { newestCopyWords } from '#server/backup/kept-copies.ts';
+import { foldersOf, newestCopyWords } from '#server/backup/kept-copies.ts';
 import { type OpenDatabase, DataFolderRefusal, RecordDamaged } from '#server/db/connection.ts';
 import { appliedMigrations } from '#server/db/migrate.ts';
 import { MigrationRefusal } from '#server/db/migration-order.ts';
@@ -26,6 +26,8 @@ export type ServeOptions = {
   readonly port: number;
   readonly host: string;
   readonly dataFolder: string;
+  /** Where copies are kept; beside the record unless it is said. */
+  readonly copiesFolder?: string;
   readonly quiet: boolean;
 };
 
@@ -60,12 +62,12 @@ function listenRefusal({ host, port }: ServeOptions, code: string | undefined): 
   return `The server cannot listen on port ${port} (${code ?? 'unknown reason'}). Choose another with --port NUMBER.`;
 }
 
-function open(dataFolder: string, composing: Parameters<typeof holdRecord>[1]): HeldRecord {
+function open({ dataFolder, copiesFolder }: ServeOptions, composing: Parameters<typeof holdRecord>[1]): HeldRecord {
   try {
-    return holdRecord(dataFolder, composing);
+    return holdRecord(dataFolder, composing, { copiesFolder });
   } catch (error) {
     if (error instanceof RecordDamaged)
-      throw new StartRefusal([error.message, ...newestCopyWords(dataFolder)].join(' '));
+      throw new StartRefusal([error.message, ...newestCopyWords(foldersOf(dataFolder, copiesFolder))].join(' '));
     if (error instanceof DataFolderRefusal || error instanceof MigrationRefusal) throw new StartRefusal(error.message);
     throw error;
   }
@@ -100,12 +102,12 @@ export type Served = { readonly url: string; readonly stop: () => Promise<void> 
  * @throws StartFault when the port is taken or the data folder cannot be used
  */
 export async function serve(options: ServeOptions): Promise<Served> {
-  const { port, host, dataFolder, quiet } = options;
+  const { port, host, quiet } = options;
   checkBook(BOOK);
   const log = pino({ level: quiet ? 'silent' : 'info' }, pino.destination(2));
   const desk = createDesk();
   const composing = { book: BOOK, nowMs: () => Date.now(), desk };
-  const record = open(dataFolder, composing);
+  const record = open(options, composing);
   const incoming = new IncomingFiles({ ...composing, record, definitions: FACTS });
   const app = createApp({
     serve: record.serve,
@@ -127,7 +129,7 @@ export async function serve(options: ServeOptions): Promise<Served> {
     record.database().close();
     throw error;
   }
-  const endCopies = keepDailyCopies(record.database, dataFolder, console.error);
+  const endCopies = keepDailyCopies(record.database, record.folders, console.error);
   const { client, watch } = record.database();
   const looking = lookOver(client.name);
   void looking.found.then((found) => {

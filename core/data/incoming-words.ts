@@ -63,6 +63,10 @@ export function copyAgeWords(newest: LocalDate | null, today: LocalDate): string
   return days > A_WEEK ? `${age} Make one now.` : age;
 }
 
+/** The folder for copies is not there. */
+export const noCopiesFolderWords = (folder: string): string =>
+  `The folder for copies, ${folder}, cannot be reached. Plug its disk in, or start Ulu with --copies and another folder.`;
+
 const KILO = 1000;
 /** "812 kB", "8.8 MB". */
 export function sizeWords(bytes: number, format: Format): string {

@@ -1,6 +1,6 @@
 import { asError } from '#core/kernel/as-error.ts';
 import { dateOfDay, type LocalDate } from '#core/time/local-date.ts';
-import { copyOfTheDay } from '#server/backup/kept-copies.ts';
+import { copyOfTheDay, type Folders } from '#server/backup/kept-copies.ts';
 import type { OpenDatabase } from '#server/db/connection.ts';
 
 const MS_PER_DAY = 86_400_000;
@@ -23,13 +23,13 @@ export const dayHere = (nowMs: number): LocalDate => {
  */
 export function keepDailyCopies(
   record: () => Pick<OpenDatabase, 'client'>,
-  dataFolder: string,
+  folders: Folders,
   say: (words: string) => void,
 ): () => void {
   let said = false;
   const make = async () => {
     try {
-      await copyOfTheDay(record().client, dataFolder, dayHere(Date.now()));
+      await copyOfTheDay(record().client, folders, dayHere(Date.now()));
       said = false;
     } catch (error) {
       if (!said && record().client.open) say(`The copy of the day was not made: ${asError(error).message}`);

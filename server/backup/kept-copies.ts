@@ -2,8 +2,10 @@ import { createHash } from 'node:crypto';
 import type Database from 'better-sqlite3';
 import { readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { noCopiesFolderWords } from '#core/data/incoming-words.ts';
 import { copiesLetGo } from '#core/record/kept-copies.ts';
 import { dateOfDay, localDate, type LocalDate } from '#core/time/local-date.ts';
+import { CopyRefusal } from '#server/backup/copy-refusal.ts';
 import { newestFactIn, type Held } from '#server/backup/look-into.ts';
 import { DATABASE_FILE, makeFolder } from '#server/db/connection.ts';
 import { COPY_IN_THE_MAKING } from '#server/db/migrate.ts';
@@ -21,11 +23,17 @@ export type KeptCopy = { readonly file: string; readonly on: LocalDate; readonly
 const inShort = ({ id, key }: { readonly id: number; readonly key: string }): string =>
   `${id}-${createHash('sha256').update(key).digest('hex').slice(0, 8)}`;
 
-export const copiesFolder = (dataFolder: string): string => path.join(dataFolder, COPIES_FOLDER);
+/** Where a record lies, and where its copies do. */
+export type Folders = { readonly dataFolder: string; readonly copiesFolder: string };
 
-/** The copies in a data folder, the oldest first. What else lies there is left alone. */
-export function keptCopies(dataFolder: string): KeptCopy[] {
-  const folder = copiesFolder(dataFolder);
+/** The copies lie beside their record, unless another folder is chosen: on another disk they outlive it. */
+export const foldersOf = (dataFolder: string, copies?: string): Folders => ({
+  dataFolder,
+  copiesFolder: copies ?? path.join(dataFolder, COPIES_FOLDER),
+});
+
+/** The copies in their folder, the oldest first. What else lies there is left alone. */
+export function keptCopies({ copiesFolder: folder }: Folders): KeptCopy[] {
   makeFolder(folder);
   return readdirSync(folder)
     .flatMap((name): KeptCopy[] => {
@@ -36,16 +44,17 @@ export function keptCopies(dataFolder: string): KeptCopy[] {
 }
 
 /** Which of the copies is the newest, and how it is taken back; none where there is none. */
-export function newestCopyWords(dataFolder: string): string[] {
-  const newest = keptCopies(dataFolder).at(-1);
+export function newestCopyWords(folders: Folders): string[] {
+  const newest = keptCopies(folders).at(-1);
   return newest
-    ? [`The newest copy is of ${newest.on}. Take it back: npm run restore -- "${newest.file}" --data "${dataFolder}"`]
+    ? [
+        `The newest copy is of ${newest.on}. Take it back: npm run restore -- "${newest.file}" --data "${folders.dataFolder}"`,
+      ]
     : [];
 }
 
 /** What a copy that was cut off has left. */
-function clearCutOff(dataFolder: string): void {
-  const folder = copiesFolder(dataFolder);
+function clearCutOff({ copiesFolder: folder }: Folders): void {
   for (const name of readdirSync(folder))
     if (name.includes(COPY_IN_THE_MAKING)) rmSync(path.join(folder, name), { force: true });
 }
@@ -62,6 +71,15 @@ function letGoMigrationCopies(dataFolder: string): void {
   for (const { name, on } of copies) if (gone.has(on)) rmSync(path.join(dataFolder, name), { force: true });
 }
 
+/** The copies there are. @throws CopyRefusal where their folder cannot be reached */
+function reached(folders: Folders): KeptCopy[] {
+  try {
+    return keptCopies(folders);
+  } catch {
+    throw new CopyRefusal(noCopiesFolderWords(folders.copiesFolder));
+  }
+}
+
 /**
  * A copy of the record as it stands now, among those that are kept. What is older than the rule keeps goes after it is
  * there, and never before.
@@ -71,18 +89,18 @@ function letGoMigrationCopies(dataFolder: string): void {
  */
 export async function copyNow(
   client: Database.Database,
-  dataFolder: string,
+  folders: Folders,
   today: LocalDate,
 ): Promise<{ readonly held: Held; readonly copy: KeptCopy }> {
-  const copies = keptCopies(dataFolder);
-  clearCutOff(dataFolder);
+  const copies = reached(folders);
+  clearCutOff(folders);
   const fact = newestFactIn(client);
   const newest = fact ? inShort(fact) : '0';
-  const file = path.join(copiesFolder(dataFolder), `ulu-${today}-fact-${newest}.db.gz`);
+  const file = path.join(folders.copiesFolder, `ulu-${today}-fact-${newest}.db.gz`);
   const held = await makeCopy(client, file);
   const gone = new Set(copiesLetGo([...copies.map(({ on }) => on), today]));
   for (const { file: old, on } of copies) if (gone.has(on)) rmSync(old, { force: true });
-  letGoMigrationCopies(dataFolder);
+  letGoMigrationCopies(folders.dataFolder);
   return { held, copy: { file, on: today, newest } };
 }
 
@@ -94,11 +112,11 @@ export async function copyNow(
  */
 export async function copyOfTheDay(
   client: Database.Database,
-  dataFolder: string,
+  folders: Folders,
   today: LocalDate,
 ): Promise<Held | null> {
-  const last = keptCopies(dataFolder).at(-1);
+  const last = reached(folders).at(-1);
   const newest = newestFactIn(client);
   if (newest === null || last?.on === today || last?.newest === inShort(newest)) return null;
-  return (await copyNow(client, dataFolder, today)).held;
+  return (await copyNow(client, folders, today)).held;
 }

@@ -54,7 +54,7 @@ export function testServer({ kinds, prepare = startEmpty, counting, may = everyb
     ...(counting && { statement: (sql: string) => void statements.push(sql) }),
   };
   const start = () => {
-    const record = holdRecord(folder, composing, watching);
+    const record = holdRecord(folder, composing, { watching });
     const incoming = new IncomingFiles({ ...composing, record, definitions: kinds ?? FACTS });
     const app = createApp({
       ...(kinds ? { kinds } : {}),

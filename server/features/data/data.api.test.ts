@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { existsSync, readdirSync } from 'node:fs';
+import { existsSync, readdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import type { Response } from 'supertest';
@@ -72,6 +72,14 @@ test('a copy is made in one tap, told in words, listed, and given out as it lies
   const file = await get(`/api/data/copies/${made.body.name}`).expect(200);
   expect(gunzipSync(file.body).subarray(0, 15).toString()).toBe('SQLite format 3');
   await server.api().get('/api/data/copies/..%2Fulu.db').expect(404);
+});
+
+test('where the folder for copies cannot be reached the page says so, and goes on', async () => {
+  writeFileSync(path.join(server.folder, 'copies'), 'no folder');
+  const { body } = await server.api().get(`/api/data?today=${TODAY}`).expect(200);
+  expect(body).toMatchObject({ copies: [], isOld: true, age: expect.stringMatching(/cannot be reached/) });
+  const made = await server.api().post('/api/data/copies').send({ today: TODAY }).expect(409);
+  expect(made.body.detail).toMatch(/cannot be reached/);
 });
 
 describe('a copy that is taken back', () => {

@@ -4,7 +4,7 @@ import path from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { fail, succeed } from '#core/kernel/outcome.ts';
-import { copyAgeWords, heldSentence, isOldCopy, sizeWords } from '#core/data/incoming-words.ts';
+import { copyAgeWords, heldSentence, isOldCopy, noCopiesFolderWords, sizeWords } from '#core/data/incoming-words.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import {
   copyNowRequest,
@@ -20,7 +20,7 @@ import {
 } from '#contract/data.ts';
 import { CopyRefusal } from '#server/backup/copy-refusal.ts';
 import { dayHere } from '#server/backup/daily-copies.ts';
-import { copiesFolder, copyNow, keptCopies, type KeptCopy } from '#server/backup/kept-copies.ts';
+import { copyNow, keptCopies, type KeptCopy } from '#server/backup/kept-copies.ts';
 import type { IncomingFiles } from '#server/features/data/incoming.ts';
 import { recordSchema } from '#server/features/data/record-schema.ts';
 import { careRows, playRows, writtenTable } from '#server/features/data/write-table.ts';
@@ -50,20 +50,31 @@ function asFile(res: Response, name: string, type: string): void {
 const stream = (res: Response, pieces: AsyncGenerator<string>): Promise<void> =>
   pipeline(Readable.from(pieces), res).catch(() => void res.destroy());
 
-const copyNamed = ({ folder }: HeldRecord, name: string): KeptCopy | undefined =>
-  keptCopies(folder).find(({ file }) => path.basename(file) === name);
+const copyNamed = ({ folders }: HeldRecord, name: string): KeptCopy | undefined =>
+  keptCopies(folders).find(({ file }) => path.basename(file) === name);
+
+/** The copies, the newest first; null where their folder cannot be reached, on a disk that is not there. */
+function copiesIn({ folders }: HeldRecord): KeptCopy[] | null {
+  try {
+    return keptCopies(folders).toReversed();
+  } catch {
+    return null;
+  }
+}
 
 function viewOf({ record, incoming }: RecordFiles, today: LocalDate, { format }: Services): DataView {
-  const copies = keptCopies(record.folder).toReversed();
-  const newest = copies[0]?.on ?? null;
+  const copies = copiesIn(record);
+  const newest = copies?.[0]?.on ?? null;
+  const { copiesFolder } = record.folders;
   return {
     folder: record.folder,
-    copies: copies.map(({ file, on }): CopyView => ({
+    copiesFolder,
+    copies: (copies ?? []).map(({ file, on }): CopyView => ({
       name: path.basename(file),
       on,
       words: `${format.date(on)}, ${sizeWords(statSync(file).size, format)}`,
     })),
-    age: copyAgeWords(newest, today),
+    age: copies === null ? noCopiesFolderWords(copiesFolder) : copyAgeWords(newest, today),
     isOld: isOldCopy(newest, today),
     incoming: incoming.current(),
   };
@@ -82,7 +93,7 @@ function outRoutes(services: Serving, files: RecordFiles): Router {
     bodyOf(copyNowRequest, req);
     try {
       // The days of copies are this machine's, that keeps them.
-      const { held, copy } = await copyNow(record.database().client, record.folder, dayHere(nowMs()));
+      const { held, copy } = await copyNow(record.database().client, record.folders, dayHere(nowMs()));
       const size = sizeWords(statSync(copy.file).size, asked.format);
       res.status(201).json({
         name: path.basename(copy.file),
@@ -98,7 +109,7 @@ function outRoutes(services: Serving, files: RecordFiles): Router {
     const copy = copyNamed(record, param(req, 'name'));
     if (copy === undefined) return sendFailure(res, notFound('name', { code: 'no-such-copy' }));
     asFile(res, path.basename(copy.file), 'application/gzip');
-    return res.sendFile(path.basename(copy.file), { root: copiesFolder(record.folder) });
+    return res.sendFile(path.basename(copy.file), { root: record.folders.copiesFolder });
   });
   for (const [at, rows] of [
     [dataPaths.playsTable, playRows],

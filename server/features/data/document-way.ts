@@ -66,7 +66,7 @@ export const documentWay: Way = {
   take: async (at, request) => {
     const { record, file } = at;
     const { client } = record.database();
-    await copyNow(client, record.folder, at.today);
+    await copyNow(client, record.folders, at.today);
     at.stop.throwIfAborted();
     const { taken } = await writingBeside(client.name, (beside) => {
       keepAliases(beside.db, at, request);

@@ -34,7 +34,7 @@ export function DataPage() {
           <Column>
             <TakeOut />
             <Typography variant="body2" color="text.secondary" sx={{ overflowWrap: 'anywhere' }}>
-              Your record lies on this machine, in {view.folder}.
+              Your record lies on this machine, in {view.folder}, its copies in {view.copiesFolder}.
             </Typography>
           </Column>
           {opened && <IncomingSheet key={opened} id={opened} onClose={() => setOpened(null)} />}
