@@ -29,7 +29,7 @@ export function PlayerEntries({ player, players, anchor, onShowKeys, onClose: cl
   return (
     <Menu open anchorEl={anchor} onClose={close}>
       {players.map(({ id, name }) => (
-        <MenuItem key={id} selected={id === player.id} onClick={() => choose(id)} sx={{ minHeight: 44 }}>
+        <MenuItem key={id} selected={id === player.id} onClick={() => choose(id)}>
           {name}
         </MenuItem>
       ))}
@@ -38,7 +38,6 @@ export function PlayerEntries({ player, players, anchor, onShowKeys, onClose: cl
           close();
           void navigate('/players');
         }}
-        sx={{ minHeight: 44 }}
       >
         Somebody else, or change who does what
       </MenuItem>
@@ -52,7 +51,6 @@ export function PlayerEntries({ player, players, anchor, onShowKeys, onClose: cl
             setMode(light.mode);
             close();
           }}
-          sx={{ minHeight: 44 }}
         >
           {light.words}
         </MenuItem>
@@ -63,7 +61,6 @@ export function PlayerEntries({ player, players, anchor, onShowKeys, onClose: cl
           close();
           void navigate('/settings');
         }}
-        sx={{ minHeight: 44 }}
       >
         Settings
       </MenuItem>
@@ -72,7 +69,6 @@ export function PlayerEntries({ player, players, anchor, onShowKeys, onClose: cl
           close();
           onShowKeys();
         }}
-        sx={{ minHeight: 44 }}
       >
         Keys
       </MenuItem>

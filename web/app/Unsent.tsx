@@ -16,7 +16,7 @@ export function Unsent() {
       {heldUp && waiting.length > 0 && (
         <Caution
           role="status"
-          sx={{ mb: 2 }}
+          below={2}
           action={
             <Button color="inherit" onClick={() => void sender.flush()}>
               Try now
@@ -31,7 +31,7 @@ export function Unsent() {
         <Caution
           key={key}
           role="status"
-          sx={{ mb: 2 }}
+          below={2}
           action={
             <Button color="inherit" onClick={() => outbox.remove(key)}>
               Remove

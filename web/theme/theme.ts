@@ -133,7 +133,7 @@ export const theme = createTheme({
     },
     MuiButton: {
       defaultProps: { disableElevation: true, disableRipple: true },
-      styleOverrides: { root: { minHeight: 44, borderRadius: 10 } },
+      styleOverrides: { root: { minHeight: 44, borderRadius: 10 }, sizeLarge: { minHeight: 54, fontSize: '1rem' } },
       variants: [
         {
           // What can be tapped looks so, on paper and on the frame alike: a soft ground of its own ink.
@@ -168,6 +168,11 @@ export const theme = createTheme({
         },
       ],
     },
+    // A name of one long word breaks wherever it stands.
+    MuiTypography: { styleOverrides: { root: { overflowWrap: 'anywhere' } } },
+    MuiFormControlLabel: { styleOverrides: { root: { minHeight: 44 } } },
+    // The label of a field at the top stands on its rim.
+    MuiDialogContent: { styleOverrides: { root: { '.MuiDialogTitle-root + &': { paddingTop: 8 } } } },
     // At the finger's size, wherever they stand.
     MuiMenuItem: { styleOverrides: { root: { minHeight: 44 } } },
     MuiToggleButton: {

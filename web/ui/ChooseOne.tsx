@@ -1,5 +1,6 @@
-import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { Box, ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useId } from 'react';
+import { Text } from '#web/ui/Text.tsx';
 
 type ChooseOneProps<Value extends string> = {
   readonly label: string;
@@ -22,9 +23,9 @@ export function ChooseOne<Value extends string>({
   return (
     <Box>
       {labelHidden !== true && (
-        <Typography id={id} variant="body2" color="text.secondary" sx={{ mb: 0.5 }}>
+        <Text id={id} variant="body2" color="text.secondary" below={0.5}>
           {label}
-        </Typography>
+        </Text>
       )}
       <ToggleButtonGroup
         exclusive

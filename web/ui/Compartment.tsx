@@ -1,5 +1,6 @@
 import { Box, Typography, type SxProps, type Theme } from '@mui/material';
 import { useId, type ReactNode } from 'react';
+import { Row } from '#web/ui/layout.tsx';
 
 type CompartmentProps = {
   readonly title?: string;
@@ -29,14 +30,14 @@ export function Compartment({ title, aside, children, sx = {} }: CompartmentProp
       ]}
     >
       {(title || aside) && (
-        <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', gap: 2, mb: 1.25 }}>
+        <Row gap={2} between align="baseline" below={1.25}>
           {title && (
             <Typography variant="h2" id={id}>
               {title}
             </Typography>
           )}
           {aside}
-        </Box>
+        </Row>
       )}
       {children}
     </Box>

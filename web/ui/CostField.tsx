@@ -1,5 +1,6 @@
-import { Box, TextField } from '@mui/material';
+import { TextField } from '@mui/material';
 import { typedMoney } from '#core/money/money.ts';
+import { Grid } from '#web/ui/layout.tsx';
 
 type CostFieldProps = {
   /** What it is the cost of: "What the box cost". */
@@ -19,7 +20,7 @@ export const isCostRight = (cost: string, currency: string): boolean =>
 export function CostField({ label, cost, currency, isKnown, onChange }: CostFieldProps) {
   const isWrong = !isCostRight(cost, currency);
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: isKnown ? '1fr' : '2fr 1fr', gap: 1.5 }}>
+    <Grid gap={1.5} columns={isKnown ? '1fr' : '2fr 1fr'}>
       <TextField
         label={isKnown ? `${label}, ${currency}` : label}
         value={cost}
@@ -36,6 +37,6 @@ export function CostField({ label, cost, currency, isKnown, onChange }: CostFiel
           helperText="Asked once: the whole record counts in it."
         />
       )}
-    </Box>
+    </Grid>
   );
 }

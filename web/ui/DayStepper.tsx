@@ -1,6 +1,7 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { FORMAT } from '#web/clock/format.ts';
+import { Grid } from '#web/ui/layout.tsx';
 
 type DayStepperProps = {
   readonly day: LocalDate;
@@ -11,7 +12,7 @@ type DayStepperProps = {
 
 /** A day, and the way to the one before and the one after. */
 export const DayStepper = ({ day, onEarlier, onLater }: DayStepperProps) => (
-  <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto 1fr', alignItems: 'center', gap: 1 }}>
+  <Grid columns="1fr auto 1fr" align="center">
     <Button variant="outlined" color="inherit" disabled={onEarlier === null} onClick={() => onEarlier?.()}>
       Day earlier
     </Button>
@@ -21,5 +22,5 @@ export const DayStepper = ({ day, onEarlier, onLater }: DayStepperProps) => (
     <Button variant="outlined" color="inherit" disabled={onLater === null} onClick={() => onLater?.()}>
       Day later
     </Button>
-  </Box>
+  </Grid>
 );

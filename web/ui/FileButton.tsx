@@ -20,7 +20,7 @@ export function FileButton({ children, accept, disabled = false, onPick }: FileB
         color="inherit"
         disabled={disabled}
         onClick={() => picker.current?.click()}
-        sx={{ minHeight: 52 }}
+        size="large"
       >
         {children}
       </Button>

@@ -1,4 +1,5 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
+import { Row } from '#web/ui/layout.tsx';
 
 type NumberStepperProps = {
   readonly label: string;
@@ -10,7 +11,7 @@ type NumberStepperProps = {
 
 /** A number that is stepped through with a thumb; nothing to type. */
 export const NumberStepper = ({ label, words, onLess, onMore }: NumberStepperProps) => (
-  <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+  <Row align="center">
     <Typography sx={{ flex: 1 }}>{label}</Typography>
     <Button variant="outlined" color="inherit" aria-label={`Less: ${label}`} onClick={onLess} sx={{ minWidth: 52 }}>
       −
@@ -21,5 +22,5 @@ export const NumberStepper = ({ label, words, onLess, onMore }: NumberStepperPro
     <Button variant="outlined" color="inherit" aria-label={`More: ${label}`} onClick={onMore} sx={{ minWidth: 52 }}>
       +
     </Button>
-  </Box>
+  </Row>
 );

@@ -27,7 +27,10 @@ type PlainRowProps = { readonly children: ReactNode; readonly sx?: SxProps<Theme
 export const PlainRow = ({ children, sx }: PlainRowProps) => (
   <Box
     component="li"
-    sx={withSx({ borderTop: '1px solid', borderColor: 'divider', '&:first-of-type': { borderTop: 'none' } }, sx)}
+    sx={withSx(
+      { py: 0.75, borderTop: '1px solid', borderColor: 'divider', '&:first-of-type': { borderTop: 'none' } },
+      sx,
+    )}
   >
     {children}
   </Box>

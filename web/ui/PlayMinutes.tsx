@@ -1,6 +1,7 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { duration } from '#core/explain/format.ts';
 import { LEAST_PLAY_MINUTES, MOST_PLAY_MINUTES } from '#core/plays/play.ts';
+import { Grid } from '#web/ui/layout.tsx';
 
 const STEPS = [-15, -5, 5, 15] as const;
 const clamp = (minutes: number): number => Math.min(MOST_PLAY_MINUTES, Math.max(LEAST_PLAY_MINUTES, minutes));
@@ -17,14 +18,7 @@ export function PlayMinutes({
   readonly setMinutes: (minutes: number) => void;
 }) {
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: 'repeat(4, 1fr)', sm: '1fr 1fr auto 1fr 1fr' },
-        alignItems: 'center',
-        gap: 1,
-      }}
-    >
+    <Grid columns={{ xs: 'repeat(4, 1fr)', sm: '1fr 1fr auto 1fr 1fr' }} align="center">
       {STEPS.slice(0, 2).map((by) => (
         <Button
           key={by}
@@ -63,6 +57,6 @@ export function PlayMinutes({
           +{by}
         </Button>
       ))}
-    </Box>
+    </Grid>
   );
 }

@@ -2,6 +2,7 @@ import { Box, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type ProblemProps = { readonly title: string; readonly text: string; readonly to: string; readonly action: string };
 
@@ -12,7 +13,7 @@ export function Problem({ title, text, to, action }: ProblemProps) {
       <Typography variant="h1" gutterBottom>
         {title}
       </Typography>
-      <Typography sx={{ mb: 3 }}>{text}</Typography>
+      <Text below={3}>{text}</Text>
       <Box>
         <BrassButton {...{ component: Link, to }}>{action}</BrassButton>
       </Box>

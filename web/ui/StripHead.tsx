@@ -1,9 +1,10 @@
-import { Box, Typography, useMediaQuery, useTheme } from '@mui/material';
+import { Typography, useMediaQuery, useTheme } from '@mui/material';
 import type { StripSegment } from '#contract/instruments.ts';
 import { BoreStrip, type StripThread } from '#web/ui/BoreStrip.tsx';
 import type { OnPart, StripPin } from '#web/ui/bore-strip-marks.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { FORMAT } from '#web/clock/format.ts';
+import { Row } from '#web/ui/layout.tsx';
 
 type StripHeadProps = {
   readonly title: string;
@@ -24,7 +25,7 @@ export function StripHead({ title, subtitle, segments, hint, ...strip }: StripHe
   const water = grams > 0 ? `, about ${FORMAT.grams(grams)} of water in it` : '';
   return (
     <Compartment>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, flexWrap: 'wrap', mb: 0.5 }}>
+      <Row gap={1.5} wrap align="baseline" below={0.5}>
         <Typography variant="h1">{title}</Typography>
         <Typography color="text.secondary">{subtitle}</Typography>
         {hint && (
@@ -32,7 +33,7 @@ export function StripHead({ title, subtitle, segments, hint, ...strip }: StripHe
             {hint}
           </Typography>
         )}
-      </Box>
+      </Row>
       <BoreStrip
         segments={segments}
         {...strip}

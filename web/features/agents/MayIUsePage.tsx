@@ -1,5 +1,5 @@
 import type { InstrumentId } from '#core/instruments/instrument.ts';
-import { Autocomplete, Box, createFilterOptions, TextField, Typography } from '@mui/material';
+import { Autocomplete, createFilterOptions, TextField, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -15,6 +15,8 @@ import { playerQueries } from '#web/features/players/players.queries.ts';
 import { Caution } from '#web/ui/Caution.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
+import { Grid } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type Named = AgentList[number];
 
@@ -64,7 +66,7 @@ function Together({ one, other }: { readonly one: Named; readonly other: Named }
   return (
     <QueryView query={query} height={60}>
       {({ danger, care, text }) => (
-        <Caution danger={danger} role={danger ? 'alert' : 'status'} sx={{ mt: 1.5 }}>
+        <Caution danger={danger} role={danger ? 'alert' : 'status'} above={1.5}>
           {care ? `Care: ${text}` : text}
         </Caution>
       )}
@@ -87,10 +89,10 @@ function Loaded({ list, places }: { readonly list: AgentList; readonly places: r
   const [chosen, setChosen] = useState<string | null>(params.get('of'));
   const place = chosen === ANYTHING.id ? ANYTHING : (places.find(({ id }) => id === chosen) ?? places[0] ?? ANYTHING);
   return (
-    <Box sx={{ maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
+    <Grid gap={2} width={860}>
       <Typography variant="h1">May I use …</Typography>
       <Compartment>
-        <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+        <Grid gap={2} columns={{ xs: '1fr', sm: '1fr 1fr' }}>
           <AgentChoice agents={list} label="What have you got in your hand?" value={agent} onChange={setAgent} />
           <Autocomplete
             options={[ANYTHING, ...places]}
@@ -101,11 +103,11 @@ function Loaded({ list, places }: { readonly list: AgentList; readonly places: r
             onChange={(_event, next) => setChosen(next.id)}
             renderInput={(input) => <TextField {...input} label="On which instrument?" />}
           />
-        </Box>
+        </Grid>
         {!agent && (
-          <Typography color="text.secondary" sx={{ mt: 1.5 }}>
+          <Text color="text.secondary" above={1.5}>
             A bottle, a grease, a cloth or a tool: the answer comes for every part, with its reason.
-          </Typography>
+          </Text>
         )}
       </Compartment>
       {agent && <Answer agent={agent} instrumentId={place.id === ANYTHING.id ? null : place.id} />}
@@ -116,7 +118,7 @@ function Loaded({ list, places }: { readonly list: AgentList; readonly places: r
       <Compartment title="Make hydrogen peroxide weaker">
         <Dilution />
       </Compartment>
-    </Box>
+    </Grid>
   );
 }
 

@@ -13,6 +13,7 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { TickBox } from '#web/ui/TickBox.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type Day = CaseLidSheet['week'][number];
 
@@ -24,7 +25,7 @@ const Days = ({ days }: { readonly days: readonly Day[] }) =>
     <PlainList>
       {days.map(({ on, names }) => (
         <Box component="li" key={on} sx={{ display: 'grid', gridTemplateColumns: '8.5em 1fr', gap: 1, py: 0.5 }}>
-          <Typography sx={{ fontWeight: 650 }}>{FORMAT.weekdayDate(on)}</Typography>
+          <Text strong>{FORMAT.weekdayDate(on)}</Text>
           <Box>
             {names.map((name) => (
               <Typography key={name} sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
@@ -135,7 +136,7 @@ function SheetOf({ sheet }: { readonly sheet: CaseLidSheet }) {
         </Actions>
       </Box>
       <Typography variant="h1">{instrumentName}</Typography>
-      <Typography sx={{ overflowWrap: 'anywhere' }}>
+      <Typography>
         {kindName === instrumentName ? '' : `${kindName}, `}
         {playerName}.{' '}
         {which === 'weeks' ? `From ${FORMAT.weekdayDate(today)}.` : 'The label, the maker and the bench overrule this.'}

@@ -31,14 +31,12 @@ const TellWhat = ({ told, onChange }: TellWhatProps) => (
         <Checkbox checked={told.alarms} onChange={({ target }) => onChange({ ...told, alarms: target.checked })} />
       }
       label="Remind me of sittings"
-      sx={{ minHeight: 44 }}
     />
     <FormControlLabel
       control={
         <Checkbox checked={told.imported} onChange={({ target }) => onChange({ ...told, imported: target.checked })} />
       }
       label="With what I have imported from other calendars"
-      sx={{ minHeight: 44 }}
     />
   </Box>
 );
@@ -65,7 +63,7 @@ export function FeedSheet({ playerId, onClose }: FeedSheetProps) {
         Subscribe from a calendar program
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={2} sx={{ pt: 1 }}>
+        <Stack spacing={2}>
           <Typography>
             A calendar program on this machine shows the same weeks when it subscribes to this address. Whoever has the
             address can read them.

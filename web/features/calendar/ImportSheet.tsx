@@ -1,4 +1,4 @@
-import { Alert, Box, Button, DialogContent, DialogTitle, LinearProgress, Stack, Typography } from '@mui/material';
+import { Alert, Button, DialogContent, DialogTitle, LinearProgress, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { counted } from '#core/explain/format.ts';
 import { LARGEST_ICS } from '#core/ics/ics-limits.ts';
@@ -12,6 +12,8 @@ import { ImportVanished } from '#web/features/calendar/parts/ImportVanished.tsx'
 import { FileButton } from '#web/ui/FileButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
+import { Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type ImportSheetProps = {
   readonly playerId: PlayerId;
@@ -63,9 +65,7 @@ const Notes = ({ notes }: Pick<CalendarPreview, 'notes'>) =>
   notes.length === 0 ? null : (
     <Alert severity="warning">
       {notes.map((note, at) => (
-        <Box key={at} sx={{ overflowWrap: 'anywhere' }}>
-          {note}
-        </Box>
+        <Space key={at}>{note}</Space>
       ))}
     </Alert>
   );
@@ -104,9 +104,9 @@ function Review({ playerId, taking, file, preview, onClose }: ReviewProps) {
     );
   return (
     <>
-      <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>{calendar}</Typography>
+      <Text strong>{calendar}</Text>
       {isKnown && (
-        <Typography sx={{ overflowWrap: 'anywhere' }}>
+        <Typography>
           {calledNow !== calendar && `It is called “${calledNow}” now, and holds what you took from “${calendar}”. `}
           It was imported before. What has changed is changed, and nothing is doubled.
         </Typography>

@@ -17,6 +17,7 @@ import { Silhouette } from '#web/ui/Silhouette.tsx';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
 import { useWhyFold } from '#web/ui/WhyFold.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Grid, Row, Space } from '#web/ui/layout.tsx';
 
 type Row = { readonly place: CareOverview[number]; readonly clock: CareOverview[number]['calling'][number] };
 
@@ -43,7 +44,7 @@ function CallingRow({ place, clock }: Row) {
     >
       <TubeGauge gauge={gauge} atBench={hands === 'bench' || gauge.state === 'waiting'} />
       <Silhouette kind={place.kind} size={34} />
-      <Box sx={{ minWidth: 0 }}>
+      <Space>
         <Typography sx={{ fontWeight: 650, lineHeight: 1.25 }}>
           {name}{' '}
           <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
@@ -54,7 +55,7 @@ function CallingRow({ place, clock }: Row) {
           {gauge.words} · {partName.toLowerCase()}
           {handsWords && ` · ${handsWords}`}
         </Typography>
-      </Box>
+      </Space>
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
         {why.button}
         <Button
@@ -77,8 +78,8 @@ function Loaded({ overview, player }: { readonly overview: CareOverview; readonl
     .flatMap((place) => place.calling.map((clock): Row => ({ place, clock })));
   const dueOn = ({ clock }: Row) => clock.due?.on ?? '9999';
   return (
-    <Box sx={{ maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2, flexWrap: 'wrap' }}>
+    <Grid gap={2} width={860}>
+      <Row gap={2} wrap between align="center">
         <Typography variant="h1">Care for every instrument</Typography>
         <ToggleButtonGroup
           exclusive
@@ -92,7 +93,7 @@ function Loaded({ overview, player }: { readonly overview: CareOverview; readonl
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
-      </Box>
+      </Row>
       <Box>
         <Button variant="outlined" color="inherit" {...{ component: Link, to: '/may-i-use' }}>
           May I use …
@@ -121,7 +122,7 @@ function Loaded({ overview, player }: { readonly overview: CareOverview; readonl
           )
         );
       })}
-    </Box>
+    </Grid>
   );
 }
 

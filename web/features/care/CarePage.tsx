@@ -22,6 +22,7 @@ import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { ForAWhile } from '#web/features/conditions/compartments/ForAWhile.tsx';
 import { Wetness } from '#web/features/care/compartments/Wetness.tsx';
 import { AboutInstrument } from '#web/features/instruments/compartments/AboutInstrument.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 function Loaded({ page }: { readonly page: InstrumentPage }) {
   const today = useToday();
@@ -58,7 +59,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         )}
         {stopped && (
           <Compartment sx={{ borderColor: 'stop.main', borderWidth: 3 }}>
-            <Typography sx={{ fontWeight: 650 }}>{stopped.heading}.</Typography>
+            <Text strong>{stopped.heading}.</Text>
             <Typography>
               {stopped.meanwhile} {stopped.mayBePlayed ? '' : 'Its care waits until somebody has looked at it.'}
             </Typography>
@@ -71,11 +72,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           title="What is due, and when"
           aside={
             atHome.length > 1 && (
-              <BrassButton
-                disabled={care.busy}
-                onClick={() => care.doNow(atHome.map(({ itemId }) => itemId))}
-                sx={{ minHeight: 48 }}
-              >
+              <BrassButton disabled={care.busy} onClick={() => care.doNow(atHome.map(({ itemId }) => itemId))}>
                 Do all {atHome.length} in one go · about {duration(dueMinutes)}
               </BrassButton>
             )

@@ -12,6 +12,8 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
+import { Grid, Row } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** About how long ago; nobody remembers the day. */
 const AGO = [
@@ -42,18 +44,18 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
     return undefined;
   };
   return (
-    <Box sx={{ maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
+    <Grid gap={2} width={860}>
       <Typography variant="h1">{instrument.name}: what was last done?</Typography>
       <Compartment>
-        <Typography sx={{ mb: 1.5 }}>
+        <Text below={1.5}>
           About is good enough. What nobody knows stays “not known” and asks again; it is never taken for fresh.
-        </Typography>
+        </Text>
         <PlainList gap={1.5}>
           {unknown.map(({ itemId, name }) => (
             <Box component="li" key={itemId}>
-              <Typography id={`ago-${itemId}`} sx={{ fontWeight: 650, mb: 0.5 }}>
+              <Text id={`ago-${itemId}`} strong below={0.5}>
                 {name}
-              </Typography>
+              </Text>
               <ToggleButtonGroup
                 exclusive
                 value={answers[itemId] ?? 'none'}
@@ -78,16 +80,16 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
             {history.problem}
           </Alert>
         )}
-        <Box sx={{ display: 'flex', gap: 1.5, mt: 2.5, flexWrap: 'wrap' }}>
+        <Row gap={1.5} wrap above={2.5}>
           <BrassButton disabled={history.busy} onClick={save}>
             That is all I know
           </BrassButton>
           <Button color="inherit" onClick={toNow}>
             Ask me later
           </Button>
-        </Box>
+        </Row>
       </Compartment>
-    </Box>
+    </Grid>
   );
 }
 

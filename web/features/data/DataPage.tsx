@@ -33,7 +33,7 @@ export function DataPage() {
           </Column>
           <Column>
             <TakeOut />
-            <Typography variant="body2" color="text.secondary" sx={{ overflowWrap: 'anywhere' }}>
+            <Typography variant="body2" color="text.secondary">
               Your record lies on this machine, in {view.folder}, its copies in {view.copiesFolder}.
             </Typography>
           </Column>

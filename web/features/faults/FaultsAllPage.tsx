@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { ShelfPlace } from '#contract/instruments.ts';
@@ -11,6 +11,8 @@ import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { Silhouette } from '#web/ui/Silhouette.tsx';
+import { Grid, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** How what is wrong with it stands, in a few words. */
 const standsWords = ({ faults }: ShelfPlace): string | null =>
@@ -24,18 +26,18 @@ function Row({ place }: { readonly place: ShelfPlace }) {
       sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr auto', columnGap: 1.5, alignItems: 'center', py: 0.75 }}
     >
       <Silhouette kind={kind} size={44} />
-      <Box sx={{ minWidth: 0 }}>
-        <Typography sx={{ fontWeight: 650 }}>{name}</Typography>
+      <Space>
+        <Text strong>{name}</Text>
         <Typography variant="body2" sx={{ color: place.faults === 'stopped' ? 'stop.ink' : 'text.secondary' }}>
           {stands ?? kindName}
         </Typography>
-      </Box>
+      </Space>
       <Button
         variant="outlined"
         color="inherit"
         {...{ component: Link, to: `/faults/${id}` }}
         aria-label={`${stands === null ? 'Something is wrong with' : 'Go on with'} ${name}`}
-        sx={{ minHeight: 48 }}
+        size="large"
       >
         {stands === null ? 'Something is wrong' : 'Go on'}
       </Button>
@@ -55,7 +57,7 @@ function Loaded({ own }: { readonly own: readonly ShelfPlace[] }) {
       />
     );
   return (
-    <Box sx={{ maxWidth: 860, mx: 'auto', display: 'grid', gap: 2 }}>
+    <Grid gap={2} width={860}>
       <Typography variant="h1">Something is wrong</Typography>
       <Compartment title="With which instrument?">
         <PlainList>
@@ -66,7 +68,7 @@ function Loaded({ own }: { readonly own: readonly ShelfPlace[] }) {
             ))}
         </PlainList>
       </Compartment>
-    </Box>
+    </Grid>
   );
 }
 

@@ -25,6 +25,7 @@ import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 const WAYS = [
   { value: 'quick', words: 'A quick guess' },
@@ -150,9 +151,9 @@ function Loaded({
         {open && !isStopped && (
           <Compartment title="What it may be">
             <ChooseOne label="How thoroughly" labelHidden options={WAYS} value={way} onChange={onWay} />
-            <Box sx={{ mt: 1 }}>
+            <Space above={1}>
               <MayBe interview={open} />
-            </Box>
+            </Space>
           </Compartment>
         )}
         {open && <Note interview={open} actions={actions} mayLetBe={!isStopped} />}
@@ -161,7 +162,7 @@ function Loaded({
           <Compartment title="What it was before">
             <PlainList>
               {page.before.map(({ key, on, text }) => (
-                <PlainRow key={key} sx={{ py: 0.5 }}>
+                <PlainRow key={key}>
                   <Typography>
                     {text}
                     <Box component="span" sx={{ color: 'text.secondary' }}>

@@ -1,4 +1,4 @@
-import { Box, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -14,6 +14,7 @@ import { playerQueries } from '#web/features/players/players.queries.ts';
 import { choosePlayer, useCurrentPlayer } from '#web/session/current-player.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
+import { Grid } from '#web/ui/layout.tsx';
 
 /** The first steps of an empty record, and of every later instrument: who plays, which kind, how it is built. */
 export function AddInstrumentPage() {
@@ -37,7 +38,7 @@ export function AddInstrumentPage() {
   return (
     <QueryView query={players}>
       {(people) => (
-        <Box sx={{ maxWidth: 760, mx: 'auto', display: 'grid', gap: 2 }}>
+        <Grid gap={2} width={760}>
           <Typography variant="h1">{people.length === 0 ? 'First steps' : 'Add an instrument'}</Typography>
           {people.length === 0 ? (
             <Compartment title="Who plays?">
@@ -70,7 +71,7 @@ export function AddInstrumentPage() {
               )}
             </>
           )}
-        </Box>
+        </Grid>
       )}
     </QueryView>
   );

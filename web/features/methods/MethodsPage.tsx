@@ -18,6 +18,7 @@ import { Compartment } from '#web/ui/Compartment.tsx';
 import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
+import { Grid, Row } from '#web/ui/layout.tsx';
 
 /** What a year asks for, as things stand: every choice below is measured against it. */
 function Year({ page: { year } }: { readonly page: MethodsPageView }) {
@@ -61,17 +62,17 @@ function Loaded({ page }: { readonly page: MethodsPageView }) {
     methods: page.methods.filter((one) => one.moment === moment),
   })).filter(({ methods }) => methods.length > 0);
   return (
-    <Box sx={{ display: 'grid', gap: 2 }}>
+    <Grid gap={2}>
       <Compartment>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'baseline', mb: 1 }}>
+        <Row wrap align="baseline" below={1}>
           <Typography variant="h1">Methods for {page.name}</Typography>
           <Typography color="text.secondary">
             {counted(page.methods.length, 'question')} on which practice differs ·{' '}
             {own === 0 ? 'all at their defaults' : `${own} answered by you`}
           </Typography>
-        </Box>
+        </Row>
         <Year page={page} />
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
+        <Row wrap above={1.5}>
           <Button variant="outlined" color="inherit" onClick={() => setDialog('give')}>
             Share your methods
           </Button>
@@ -81,7 +82,7 @@ function Loaded({ page }: { readonly page: MethodsPageView }) {
           <Button {...{ component: Link, to: `/care/${page.instrumentId}` }} color="inherit">
             Back to its care
           </Button>
-        </Box>
+        </Row>
       </Compartment>
       {groups.map(({ moment, methods }) => (
         <Compartment key={moment} title={moment}>
@@ -104,7 +105,7 @@ function Loaded({ page }: { readonly page: MethodsPageView }) {
       </Typography>
       {dialog === 'give' && <Giving instrumentId={page.instrumentId} chosen={own} onClose={() => setDialog(null)} />}
       {dialog === 'take' && <Taking instrumentId={page.instrumentId} onClose={() => setDialog(null)} />}
-    </Box>
+    </Grid>
   );
 }
 

@@ -23,6 +23,7 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 import { NextStep } from '#web/features/now/parts/NextStep.tsx';
 import { Others } from '#web/features/now/parts/QuietLines.tsx';
 import { NextWeeksWhenSeen } from '#web/features/now/compartments/NextWeeksWhenSeen.tsx';
+import { Grid, Row } from '#web/ui/layout.tsx';
 
 /** Work that is due and short enough to come along when an instrument is packed up. */
 const alongOf = (lines: readonly TodayLineView[]): Along => {
@@ -59,8 +60,8 @@ function Loaded({ view, playerId, others }: LoadedProps) {
   const layOut = ({ instrumentId, playerId: owner }: TodayLineView) =>
     evenings.begin({ kind: 'care', playerId: owner, parts: [{ instrumentId, itemIds: [CASED_DAMP] }] });
   return (
-    <Box sx={{ maxWidth: 820, mx: 'auto', display: 'grid', gap: 2 }}>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+    <Grid gap={2} width={820}>
+      <Row gap={1.5} wrap align="center">
         <Box sx={{ flex: '1 1 200px' }}>
           <Typography variant="h1">Today</Typography>
           <Typography color="text.secondary">{FORMAT.weekdayDate(today)}</Typography>
@@ -82,7 +83,7 @@ function Loaded({ view, playerId, others }: LoadedProps) {
             }
           />
         </Box>
-      </Box>
+      </Row>
       <TodayLines
         view={view}
         busy={evenings.busy}
@@ -108,7 +109,7 @@ function Loaded({ view, playerId, others }: LoadedProps) {
           onLog={(entry, after) => evenings.log(entry, after, along, () => setSheet(false))}
         />
       )}
-    </Box>
+    </Grid>
   );
 }
 

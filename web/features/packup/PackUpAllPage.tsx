@@ -1,4 +1,4 @@
-import { Box, Button, Checkbox, Typography } from '@mui/material';
+import { Button, Checkbox, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -17,6 +17,7 @@ import { Compartment } from '#web/ui/Compartment.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { Problem } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
+import { Grid } from '#web/ui/layout.tsx';
 
 const runOf = ({ id, openRunKey }: ShelfPlace): string =>
   openRunKey ? `/pack-up/${id}/${openRunKey}` : `/pack-up/${id}`;
@@ -76,7 +77,7 @@ function Loaded({
   const others = waiting.filter(({ playerId }) => playerId !== player?.id);
   const toggle = (id: string) => setLeft(left.includes(id) ? left.filter((one) => one !== id) : [...left, id]);
   return (
-    <Box sx={{ maxWidth: 760, mx: 'auto', display: 'grid', gap: 2 }}>
+    <Grid gap={2} width={760}>
       {(mine.length > 0 || damp.length === 0) && (
         <Compartment title={mine.length === 0 ? 'Nothing of yours to pack up' : 'To pack up'}>
           {mine.length === 0 && <Typography>Choose an instrument on the shelf to pack it up all the same.</Typography>}
@@ -89,7 +90,7 @@ function Loaded({
             />
           ))}
           {chosen.length > 0 && player && (
-            <Box sx={{ display: 'grid', gap: 2, mt: 2 }}>
+            <Grid gap={2} above={2}>
               <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
               <BrassButton
                 disabled={busy}
@@ -106,7 +107,7 @@ function Loaded({
                   ? `Pack up: ${chosen[0]?.name ?? ''}`
                   : `Pack up ${counted(chosen.length, 'instrument')} in one go`}
               </BrassButton>
-            </Box>
+            </Grid>
           )}
         </Compartment>
       )}
@@ -142,7 +143,7 @@ function Loaded({
           ))}
         </Compartment>
       )}
-    </Box>
+    </Grid>
   );
 }
 

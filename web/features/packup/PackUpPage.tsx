@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate } from 'react-router';
@@ -16,6 +16,8 @@ import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { StripHead } from '#web/ui/StripHead.tsx';
+import { Grid, Row, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** Packing up one instrument: begins the run, or goes on with the one that is open. */
 export function PackUpPage() {
@@ -34,7 +36,7 @@ export function PackUpPage() {
           begin({ kind: 'care', playerId: instrument.playerId, parts: [{ instrumentId, itemIds: [CASED_DAMP] }] });
         const makeReady = () => begin({ kind: 'before', playerId: instrument.playerId, parts: [{ instrumentId }] });
         return (
-          <Box sx={{ display: 'grid', gap: 2 }}>
+          <Grid gap={2}>
             <StripHead title={instrument.name} subtitle={instrument.kindName} segments={strip} />
             <Compartment sx={{ maxWidth: 720 }}>
               {damp && <CasedDamp damp={damp} busy={busy} onLayOut={layOut} />}
@@ -45,17 +47,17 @@ export function PackUpPage() {
                     ? 'Packed up on the way after it was last played.'
                     : 'Packed up since it was last played.'}
               </Typography>
-              <Typography sx={{ mb: 2 }}>
+              <Text below={2}>
                 {lastPlay
                   ? `Last played ${FORMAT.weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
                   : 'Nothing played in this record yet.'}
-              </Typography>
+              </Text>
               {awaitsPackUp && (
-                <Box sx={{ mb: 2 }}>
+                <Space below={2}>
                   <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
-                </Box>
+                </Space>
               )}
-              <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
+              <Row gap={1.5} wrap align="center">
                 {awaitsPackUp ? (
                   <BrassButton disabled={busy} onClick={packUp}>
                     Start packing up
@@ -73,9 +75,9 @@ export function PackUpPage() {
                 <Button color="inherit" disabled={busy} onClick={makeReady}>
                   Make ready to play
                 </Button>
-              </Box>
+              </Row>
             </Compartment>
-          </Box>
+          </Grid>
         );
       }}
     </QueryView>

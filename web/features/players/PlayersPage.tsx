@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { ListedPlayer } from '#core/players/profile.ts';
@@ -11,6 +11,8 @@ import { Compartment } from '#web/ui/Compartment.tsx';
 import { useNotice } from '#web/ui/Notice.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Grid, Row, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 function Person({ player, people }: { readonly player: ListedPlayer; readonly people: readonly ListedPlayer[] }) {
   const [open, setOpen] = useState(false);
@@ -19,9 +21,9 @@ function Person({ player, people }: { readonly player: ListedPlayer; readonly pe
   const keep = (entry: PlayerEntry) =>
     profile.log({ playerId: player.id, ...entry }, { said: `${entry.name} is saved.`, onLogged: () => setOpen(false) });
   return (
-    <PlainRow sx={{ py: 1 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2 }}>
-        <Typography sx={{ fontWeight: 650 }}>{player.name}</Typography>
+    <PlainRow>
+      <Row gap={2} between align="center">
+        <Text strong>{player.name}</Text>
         <Button
           color="inherit"
           aria-expanded={open}
@@ -30,9 +32,9 @@ function Person({ player, people }: { readonly player: ListedPlayer; readonly pe
         >
           {open ? 'Close' : 'Edit'}
         </Button>
-      </Box>
+      </Row>
       {open && player.standing !== 'grown-up' && (
-        <Box sx={{ my: 1.5 }}>
+        <Space above={1.5} below={1.5}>
           <MinderChoice
             player={player}
             people={people}
@@ -43,7 +45,7 @@ function Person({ player, people }: { readonly player: ListedPlayer; readonly pe
               )
             }
           />
-        </Box>
+        </Space>
       )}
       {open && <PlayerForm known={player} busy={profile.busy} problem={profile.problem} onSave={keep} />}
     </PlainRow>
@@ -59,7 +61,7 @@ export function PlayersPage() {
   return (
     <QueryView query={players}>
       {(people) => (
-        <Box sx={{ maxWidth: 760, mx: 'auto', display: 'grid', gap: 2 }}>
+        <Grid gap={2} width={760}>
           <Typography variant="h1">Who plays</Typography>
           {people.length > 0 && (
             <Compartment>
@@ -86,7 +88,7 @@ export function PlayersPage() {
               }
             />
           </Compartment>
-        </Box>
+        </Grid>
       )}
     </QueryView>
   );

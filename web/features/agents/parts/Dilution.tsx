@@ -1,6 +1,8 @@
 import { Alert, Box, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { dilute, dilutionRefusalWords, measured } from '#core/agents/dilution.ts';
+import { Grid, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 const FIELDS = [
   { field: 'stockPercent', label: 'The bottle holds, %' },
@@ -28,7 +30,7 @@ export function Dilution() {
   const cup = made.ok ? measured(made.value, typed(given.finalMl)) : null;
   return (
     <Box>
-      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' } }}>
+      <Grid gap={1.5} columns={{ xs: '1fr', sm: '1fr 1fr 1fr' }}>
         {FIELDS.map(({ field, label }) => (
           <TextField
             key={field}
@@ -39,8 +41,8 @@ export function Dilution() {
             slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           />
         ))}
-      </Box>
-      <Box role="status" sx={{ mt: 1.5 }}>
+      </Grid>
+      <Space role="status" above={1.5}>
         {made.ok ? (
           <Typography variant="h2" component="p">
             {cup?.stock} from the bottle, {cup?.water} water
@@ -48,12 +50,12 @@ export function Dilution() {
         ) : (
           <Alert severity="error">{dilutionRefusalWords(made.failure)}</Alert>
         )}
-      </Box>
+      </Space>
       {made.ok &&
         made.value.cautions.map((caution) => (
-          <Typography key={caution} variant="body2" sx={{ mt: 0.75, fontWeight: 600 }}>
+          <Text key={caution} variant="body2" strong above={0.75}>
             {caution}
-          </Typography>
+          </Text>
         ))}
     </Box>
   );

@@ -7,6 +7,7 @@ import type { VerdictsView } from '#contract/agents.ts';
 import { alike, type Alike, type Part } from '#web/features/agents/alike.ts';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Icon } from '#web/ui/Icon.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** Shape and word, never colour alone. */
 const VERDICT_WORDS = {
@@ -36,7 +37,7 @@ function AlikeRow({ of: { parts, verdict, why, mark } }: { readonly of: Alike })
       />
       <Typography sx={{ fontWeight: 650, color: verdict === 'no' ? 'stop.ink' : 'text.primary' }}>{words}</Typography>
       <Box sx={{ gridColumn: { xs: 2, sm: 3 } }}>
-        <Typography sx={{ fontWeight: 600 }}>
+        <Text strong>
           {parts.map(({ name, material }, index) => (
             <Fragment key={`${name} ${material ?? ''}`}>
               {index > 0 && ' · '}
@@ -49,7 +50,7 @@ function AlikeRow({ of: { parts, verdict, why, mark } }: { readonly of: Alike })
               )}
             </Fragment>
           ))}
-        </Typography>
+        </Text>
         <Typography variant="body2" color="text.secondary">
           {why}
           {verdict !== 'not-known' && ` (${MARK_WORDS[mark]})`}
@@ -107,10 +108,10 @@ export function Verdicts({ view }: { readonly view: VerdictsView }) {
           Where practice differs: your methods
         </Button>
       )}
-      <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5 }}>
+      <Text variant="body2" color="text.secondary" above={1.5}>
         {view.instrumentId === null && 'What is not listed is not known: ask the maker or the bench. '}The product’s
         label, the maker’s leaflet and the bench overrule all of this.
-      </Typography>
+      </Text>
     </>
   );
 }

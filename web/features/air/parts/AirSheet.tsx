@@ -52,7 +52,7 @@ export function AirSheet({ playerId, read, corrects, air, onClose }: AirSheetPro
         {corrects === undefined ? 'How is the air?' : 'Correct this reading'}
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={2} sx={{ pt: 1 }}>
+        <Stack spacing={2}>
           <Typography color="text.secondary">
             As your hygrometer shows it, where you play. Dry air, the water in the bore and the backs of reeds go by it.
           </Typography>

@@ -1,10 +1,11 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { AirView } from '#contract/air.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import type { useReadAir } from '#web/features/air/air.actions.ts';
 import { AirSheet } from '#web/features/air/parts/AirSheet.tsx';
+import { Row } from '#web/ui/layout.tsx';
 
 type AirTodayProps = {
   readonly playerId: PlayerId;
@@ -21,7 +22,7 @@ export function AirToday({ playerId, read, air }: AirTodayProps) {
     setAsking(true);
   };
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 1 }}>
+    <Row between align="center">
       <Typography variant="body2" color="text.secondary">
         {read === null
           ? 'Nobody has read the air today.'
@@ -31,6 +32,6 @@ export function AirToday({ playerId, read, air }: AirTodayProps) {
         {read === null ? 'Say how the air is' : 'Read it again'}
       </Button>
       {asking && <AirSheet playerId={playerId} read={read} air={air} onClose={() => setAsking(false)} />}
-    </Box>
+    </Row>
   );
 }

@@ -10,6 +10,8 @@ import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { PlayMinutes } from '#web/ui/PlayMinutes.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Row } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type Meanwhile = BreakView['meanwhile'][number];
 
@@ -17,7 +19,7 @@ type Meanwhile = BreakView['meanwhile'][number];
 function Happens({ one: { sign, now, later } }: { readonly one: Meanwhile }) {
   const [open, setOpen] = useState(false);
   return (
-    <PlainRow sx={{ py: 0.5 }}>
+    <PlainRow>
       <Button
         color="inherit"
         onClick={() => setOpen(!open)}
@@ -66,14 +68,14 @@ export function BreakSheet({ view, now, usualMinutes, busy, onLog, onClose }: Br
         <Stack spacing={2.5}>
           <PlainList>
             {lines.map(({ id, say, why, mark }) => (
-              <PlainRow key={id} sx={{ py: 0.75 }}>
+              <PlainRow key={id}>
                 {why === null ? (
-                  <Typography sx={{ fontWeight: 650 }}>{say}</Typography>
+                  <Text strong>{say}</Text>
                 ) : (
                   <WhyFold lines={[{ rule: id, text: why, mark }]} about={say}>
-                    <Typography component="span" sx={{ fontWeight: 650 }}>
+                    <Text component="span" strong>
                       {say}
-                    </Typography>
+                    </Text>
                   </WhyFold>
                 )}
               </PlainRow>
@@ -95,20 +97,20 @@ export function BreakSheet({ view, now, usualMinutes, busy, onLog, onClose }: Br
           )}
           <Box>
             <PlayMinutes minutes={minutes} setMinutes={setMinutes} />
-            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
+            <Row wrap above={1.5}>
               <BrassButton disabled={busy} onClick={() => onLog(minutes)}>
                 Log {duration(minutes)} so far
               </BrassButton>
               <Button color="inherit" onClick={onClose}>
                 Play on
               </Button>
-            </Box>
+            </Row>
           </Box>
           {meanwhile.length > 0 && (
             <Box component="section">
-              <Typography variant="h3" sx={{ mb: 0.5 }}>
+              <Text variant="h3" below={0.5}>
                 Did something happen?
-              </Typography>
+              </Text>
               <PlainList gap={0}>
                 {meanwhile.map((one) => (
                   <Happens key={one.id} one={one} />

@@ -11,6 +11,7 @@ import type { RibbonMark } from '#web/features/calendar/parts/ribbon-lanes.ts';
 import { RibbonMarks } from '#web/features/calendar/parts/RibbonMarks.tsx';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type Lane = RibbonView['lanes'][number];
 
@@ -81,8 +82,8 @@ const Weeks = ({ today }: { readonly today: LocalDate }) => (
         .filter((day) => day === 0 || weekdayOfDay(dayNumber(today) + day) === 0)
         .map((day) => (
           <g key={day}>
-            <path d={`M${day * DAY} 2V22`} strokeWidth={1} style={{ stroke: LINE }} />
-            <text x={day * DAY + 3} y={14} fontSize={12} style={{ fill: QUIET }}>
+            <path d={`M${day * DAY} 2V22`} strokeWidth={1} stroke={LINE} />
+            <text x={day * DAY + 3} y={14} fontSize={12} fill={QUIET}>
               {day === 0 ? 'today' : FORMAT.shortDate(addDays(today, day))}
             </text>
           </g>
@@ -99,10 +100,10 @@ export function EverybodysRibbon({ today }: { readonly today: LocalDate }) {
   const now = view.lanes.filter(({ due }) => due.some(({ day }) => day === 0)).length;
   return (
     <>
-      <Typography sx={{ mb: 1 }}>
+      <Text below={1}>
         {counted(view.lanes.length, 'instrument')}. Something is due now on{' '}
         {now === 0 ? 'none of them' : `${now} of them`}.
-      </Typography>
+      </Text>
       <Box tabIndex={-1} sx={{ overflow: 'auto', maxHeight: 560 }}>
         <Box sx={{ minWidth: { xs: 124 + WIDTH, sm: 230 + WIDTH } }}>
           <Weeks today={today} />
@@ -113,10 +114,10 @@ export function EverybodysRibbon({ today }: { readonly today: LocalDate }) {
           </PlainList>
         </Box>
       </Box>
-      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+      <Text variant="body2" color="text.secondary" above={1}>
         A stroke: something falls due. A diamond: an audience, a rehearsal where it is empty. A dashed line: at the
         bench.
-      </Typography>
+      </Text>
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { clockTime } from '#core/plays/play-words.ts';
 import type { SittingsView } from '#contract/sittings.ts';
@@ -9,6 +9,8 @@ import { useSittingTime } from '#web/features/calendar/sittings.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type NextSittingProps = {
   readonly view: SittingsView;
@@ -31,29 +33,29 @@ export function NextSitting({ view, busy, onStart }: NextSittingProps) {
             {nearDay(next.on, today)}
             {next.atMinute === null ? '' : ` at ${clockTime(next.atMinute)}`}, {next.words}
           </Typography>
-          <Box sx={{ my: 1 }}>
+          <Space above={1} below={1}>
             <PlacedItems items={next.items} />
-          </Box>
+          </Space>
           <WhyFold lines={placedWhy(next.items)} about="the next sitting" />
           <BrassButton disabled={busy} onClick={() => onStart(next)} sx={{ my: 1 }}>
             {next.on === today ? 'Start it' : 'Do it now instead'}
           </BrassButton>
         </>
       ) : (
-        <Typography variant="h1" sx={{ mb: 1 }}>
+        <Text variant="h1" below={1}>
           No sitting in six weeks.
-        </Typography>
+        </Text>
       )}
-      <Box sx={{ mt: 1 }}>
+      <Space above={1}>
         <WhyFold lines={because} about="the plan of six weeks">
           <Typography component="span">{words}</Typography>
         </WhyFold>
-      </Box>
-      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+      </Space>
+      <Text variant="body2" color="text.secondary" above={1}>
         {said === null
           ? 'Ulu takes a quarter of an hour on weekdays and an hour at the weekend, until you say when you have time.'
           : 'Planned within the time you have said you have.'}
-      </Typography>
+      </Text>
       <Button
         color="inherit"
         onClick={() => {

@@ -14,6 +14,7 @@ import { StaySheet } from '#web/features/calendar/parts/StaySheet.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** Asks for the regions once somebody opens it. */
 function MyBench(props: Omit<ComponentProps<typeof BenchTermsSheet>, 'regions'>) {
@@ -25,10 +26,10 @@ type RowProps = { readonly one: ForTheBenchView; readonly busy: boolean; readonl
 
 /** When one instrument should go, with the way to put it in the calendar. */
 const Row = ({ one, busy, onPlan }: RowProps) => (
-  <PlainRow sx={{ py: 1 }}>
-    <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>
+  <PlainRow>
+    <Text strong>
       {one.name}: {listed(one.items.map(({ name }) => name.toLowerCase()))}
-    </Typography>
+    </Text>
     <Typography>{one.headline}</Typography>
     <Typography variant="body2" color="text.secondary">
       {one.words}
@@ -50,10 +51,8 @@ const Row = ({ one, busy, onPlan }: RowProps) => (
 
 /** An instrument that is there, or was, with the way to say that it is back. */
 const AwayRow = ({ stay, onBack }: { readonly stay: OpenStayView; readonly onBack: () => void }) => (
-  <PlainRow sx={{ py: 1 }}>
-    <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>
-      {listed(stay.instruments.map(({ name }) => name))}: at the bench
-    </Typography>
+  <PlainRow>
+    <Text strong>{listed(stay.instruments.map(({ name }) => name))}: at the bench</Text>
     <Typography>
       {stay.words}, {FORMAT.weekdayDate(stay.on)} to {FORMAT.weekdayDate(stay.until)}.
     </Typography>
@@ -116,12 +115,12 @@ function Loaded({ view, playerId }: { readonly view: BenchView; readonly playerI
         ))}
       </PlainList>
       {unknown.map(({ instrumentId, name }) => (
-        <Typography key={instrumentId} variant="body2" sx={{ mt: 1, overflowWrap: 'anywhere' }}>
+        <Text key={instrumentId} variant="body2" above={1}>
           Nobody knows when the bench last had {name}.{' '}
           <MuiLink component={Link} to={`/care/${instrumentId}`} color="inherit" sx={TALL_LINK}>
             Say when
           </MuiLink>
-        </Typography>
+        </Text>
       ))}
       {sheet?.kind === 'terms' && <MyBench playerId={playerId} terms={view.terms} kept={terms} onClose={close} />}
       {sheet?.kind === 'back' && (

@@ -45,7 +45,7 @@ export function BenchTermsSheet({ playerId, terms, regions, kept, onClose }: Ben
         My bench
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={2} sx={{ pt: 1 }}>
+        <Stack spacing={2}>
           <TextField
             label="Name"
             value={entry.name ?? ''}

@@ -4,6 +4,7 @@ import { counted, duration } from '#core/explain/format.ts';
 import type { EventView } from '#contract/calendar.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 type ConcertsProps = {
   readonly events: readonly EventView[];
@@ -17,12 +18,12 @@ function Row({ event, onReady, onDelete }: RowProps) {
   const day = FORMAT.weekdayDate(event.on);
   return (
     <PlainRow sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 1, py: 0.5 }}>
-      <Box sx={{ minWidth: 0 }}>
-        <Typography sx={{ overflowWrap: 'anywhere' }}>{event.name ?? 'Concert'}</Typography>
+      <Space>
+        <Typography>{event.name ?? 'Concert'}</Typography>
         <Typography variant="body2" color="text.secondary">
           {day}, {duration(event.minutes ?? 0)}
         </Typography>
-      </Box>
+      </Space>
       <Box sx={{ display: 'flex' }}>
         <Button color="inherit" onClick={() => onReady(event)} aria-label={`Ready for it: ${day}`}>
           Ready for it?

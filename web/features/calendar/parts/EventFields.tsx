@@ -79,7 +79,6 @@ function MinutesOfEach({ instruments, entry, onChange }: Pick<EventFieldsProps, 
       <FormControlLabel
         control={<Checkbox checked={!isApart} onChange={({ target }) => apart(!target.checked)} />}
         label={`Each of the ${chosen.length} is played that long`}
-        sx={{ minHeight: 44 }}
       />
       {isApart &&
         instruments

@@ -32,13 +32,8 @@ type OneOfSeriesProps = {
 /** Which of a series is changed: the one, or all of them. */
 const OneOfSeries = ({ series, meant, onChange }: OneOfSeriesProps) => (
   <RadioGroup value={meant} onChange={(_, value) => onChange(value === 'all' ? 'all' : 'one')}>
-    <FormControlLabel value="one" control={<Radio />} label="Only this one" sx={{ minHeight: 44 }} />
-    <FormControlLabel
-      value="all"
-      control={<Radio />}
-      label={`All of them: ${repeatsWords(series.repeats, FORMAT)}`}
-      sx={{ minHeight: 44 }}
-    />
+    <FormControlLabel value="one" control={<Radio />} label="Only this one" />
+    <FormControlLabel value="all" control={<Radio />} label={`All of them: ${repeatsWords(series.repeats, FORMAT)}`} />
   </RadioGroup>
 );
 
@@ -75,7 +70,7 @@ export function EventSheet(props: EventSheetProps) {
         {old ? `Change the ${words}` : 'Add to the calendar'}
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={2} sx={{ pt: 1 }}>
+        <Stack spacing={2}>
           {old?.series && !isSeries(old) && <OneOfSeries series={old.series} meant={meant} onChange={mean} />}
           <EventFields
             instruments={instruments}

@@ -47,7 +47,7 @@ type RowProps = {
 function Row({ one, choice, instruments, onChange }: RowProps) {
   const name = one.name || 'Without a name';
   return (
-    <PlainRow sx={{ py: 0.5 }}>
+    <PlainRow>
       <FormControlLabel
         control={
           <Checkbox checked={choice.taken} onChange={({ target }) => onChange({ ...choice, taken: target.checked })} />

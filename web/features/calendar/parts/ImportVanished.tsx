@@ -1,6 +1,7 @@
-import { Box, Checkbox, FormControlLabel, Typography } from '@mui/material';
+import { Box, Checkbox, FormControlLabel } from '@mui/material';
 import type { CalendarPreview } from '#contract/calendar-in.ts';
 import { FORMAT } from '#web/clock/format.ts';
+import { Text } from '#web/ui/Text.tsx';
 
 type ImportVanishedProps = Pick<CalendarPreview, 'vanished'> & {
   readonly dropped: readonly string[];
@@ -15,13 +16,12 @@ export function ImportVanished({ vanished, dropped, onChange }: ImportVanishedPr
   const list = (title: string, all: CalendarPreview['vanished']) =>
     all.length > 0 && (
       <Box>
-        <Typography sx={{ fontWeight: 650 }}>{title}</Typography>
+        <Text strong>{title}</Text>
         {all.map(({ key, on, words }) => (
           <Box key={key}>
             <FormControlLabel
               control={<Checkbox checked={dropped.includes(key)} onChange={() => toggle(key)} />}
               label={`${FORMAT.weekdayDate(on)}: ${words}`}
-              sx={{ minHeight: 44, overflowWrap: 'anywhere' }}
             />
           </Box>
         ))}

@@ -1,10 +1,11 @@
-import { Alert, Box, Link as MuiLink, Typography } from '@mui/material';
+import { Alert, Link as MuiLink, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import { counted } from '#core/explain/format.ts';
 import type { SittingsView } from '#contract/sittings.ts';
 import { PlacedItems, placedWhy } from '#web/features/calendar/parts/SittingDays.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 /** What finds no day in six weeks, and what it needs. */
 export function FindsNoDay({ left }: Pick<SittingsView, 'left'>) {
@@ -23,7 +24,7 @@ export function InNoSittingYet({ unknown }: Pick<SittingsView, 'unknown'>) {
   return (
     <Compartment title="In no sitting yet">
       {unknown.map(({ instrumentId, name, count }) => (
-        <Typography key={instrumentId} sx={{ overflowWrap: 'anywhere' }}>
+        <Typography key={instrumentId}>
           Nobody knows when {counted(count, 'thing')} on {name} {count === 1 ? 'was' : 'were'} last done.{' '}
           <MuiLink component={Link} to={`/care/${instrumentId}`} color="inherit" sx={TALL_LINK}>
             Say when
@@ -41,9 +42,7 @@ export const GoesNotTogether = ({ clashes }: { readonly clashes: readonly string
   clashes.length === 0 ? null : (
     <Alert severity="warning">
       {clashes.map((words) => (
-        <Box key={words} sx={{ overflowWrap: 'anywhere' }}>
-          {words}
-        </Box>
+        <Space key={words}>{words}</Space>
       ))}
     </Alert>
   );
@@ -52,11 +51,11 @@ export const GoesNotTogether = ({ clashes }: { readonly clashes: readonly string
 export const StoppedInstruments = ({ stopped }: Pick<SittingsView, 'stopped'>) =>
   stopped.map(({ instrumentId, name, heading }) => (
     <Alert key={instrumentId} severity="warning">
-      <Box sx={{ overflowWrap: 'anywhere' }}>
+      <Space>
         {name}: {heading}. Nothing is planned for it until somebody has looked.{' '}
         <MuiLink component={Link} to={`/faults/${instrumentId}`} color="inherit" sx={TALL_LINK}>
           See it
         </MuiLink>
-      </Box>
+      </Space>
     </Alert>
   ));

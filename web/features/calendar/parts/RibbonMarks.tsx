@@ -13,29 +13,13 @@ type Place = { readonly left: number; readonly right: number; readonly middle: n
 /** Shape tells what it is, never the colour alone. */
 const SHAPES: Readonly<Record<RibbonMark['kind'], (place: Place) => ReactNode>> = {
   audience: ({ left, right, middle }) => (
-    <path
-      d={`M${(left + right) / 2} ${middle - 8}l6 8l-6 8l-6 -8z`}
-      strokeWidth={1.5}
-      style={{ fill: INK, stroke: INK }}
-    />
+    <path d={`M${(left + right) / 2} ${middle - 8}l6 8l-6 8l-6 -8z`} strokeWidth={1.5} fill={INK} stroke={INK} />
   ),
   rehearsal: ({ left, right, middle }) => (
-    <path
-      d={`M${(left + right) / 2} ${middle - 6}l5 6l-5 6l-5 -6z`}
-      strokeWidth={1.5}
-      fill="none"
-      style={{ stroke: INK }}
-    />
+    <path d={`M${(left + right) / 2} ${middle - 6}l5 6l-5 6l-5 -6z`} strokeWidth={1.5} fill="none" stroke={INK} />
   ),
   off: ({ left, right, middle }) => (
-    <rect
-      x={left + 2}
-      y={middle - 5}
-      width={right - left - 4}
-      height={10}
-      rx={5}
-      style={{ fill: LINE, stroke: QUIET }}
-    />
+    <rect x={left + 2} y={middle - 5} width={right - left - 4} height={10} rx={5} fill={LINE} stroke={QUIET} />
   ),
   away: ({ left, right, middle }) => (
     <path
@@ -43,36 +27,29 @@ const SHAPES: Readonly<Record<RibbonMark['kind'], (place: Place) => ReactNode>> 
       strokeWidth={2}
       strokeDasharray="5 3"
       fill="none"
-      style={{ stroke: INK }}
+      stroke={INK}
     />
   ),
   range: ({ left, right, middle }) => (
-    <rect x={left + 2} y={middle - 4} width={right - left - 4} height={8} rx={2} style={{ fill: LINE }} />
+    <rect x={left + 2} y={middle - 4} width={right - left - 4} height={8} rx={2} fill={LINE} />
   ),
   due: ({ left, right, middle }) => (
-    <path d={`M${(left + right) / 2} ${middle - 9}v18`} strokeWidth={2} style={{ stroke: QUIET }} />
+    <path d={`M${(left + right) / 2} ${middle - 9}v18`} strokeWidth={2} stroke={QUIET} />
   ),
   planned: ({ left, right, middle }) => (
-    <circle cx={(left + right) / 2} cy={middle} r={5} strokeWidth={2} fill="none" style={{ stroke: INK }} />
+    <circle cx={(left + right) / 2} cy={middle} r={5} strokeWidth={2} fill="none" stroke={INK} />
   ),
-  done: ({ left, right, middle }) => <circle cx={(left + right) / 2} cy={middle} r={5} style={{ fill: INK }} />,
+  done: ({ left, right, middle }) => <circle cx={(left + right) / 2} cy={middle} r={5} fill={INK} />,
   'break-in': ({ left, right, middle }) => (
     <path
       d={`M${left + 4} ${middle - 6}v12M${right - 4} ${middle - 6}v12M${left + 4} ${middle}H${right - 4}`}
       strokeWidth={2.5}
       fill="none"
-      style={{ stroke: CANE }}
+      stroke={CANE}
     />
   ),
   order: ({ left, right, middle }) => (
-    <rect
-      x={(left + right) / 2 - 6}
-      y={middle - 6}
-      width={12}
-      height={12}
-      strokeWidth={1.5}
-      style={{ fill: CANE, stroke: INK }}
-    />
+    <rect x={(left + right) / 2 - 6} y={middle - 6} width={12} height={12} strokeWidth={1.5} fill={CANE} stroke={INK} />
   ),
 };
 

@@ -4,6 +4,8 @@ import type { PlacedItemView, SittingsView } from '#contract/sittings.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Grid, Row } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 export type Sitting = SittingsView['sittings'][number];
 type Event = SittingsView['events'][number];
@@ -14,7 +16,7 @@ export function PlacedItems({ items }: { readonly items: readonly PlacedItemView
   return (
     <Box component="ul" sx={{ m: 0, pl: 2.5, listStyle: 'disc' }}>
       {names.map((name) => (
-        <Typography component="li" key={name} sx={{ overflowWrap: 'anywhere' }}>
+        <Typography component="li" key={name}>
           <strong>{name}</strong>:{' '}
           {items
             .filter(({ instrumentName }) => instrumentName === name)
@@ -59,16 +61,16 @@ export function SittingDays({ sittings, events, busy, onStart, onMove, onEvent }
   return (
     <PlainList>
       {lines.map(({ on, sitting, event }) => (
-        <PlainRow key={`${on} ${event?.key ?? 'sitting'}`} sx={{ py: 1 }}>
-          <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) auto', alignItems: 'center', gap: 1 }}>
-            <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>
+        <PlainRow key={`${on} ${event?.key ?? 'sitting'}`}>
+          <Grid columns="minmax(0, 1fr) auto" align="center">
+            <Text strong>
               {FORMAT.weekdayDate(on)}
               {event && event.until !== on ? ` to ${FORMAT.weekdayDate(event.until)}` : ''}
               {': '}
               {event ? event.words : sitting?.words}
-            </Typography>
+            </Text>
             {sitting && (
-              <Box sx={{ display: 'flex', gap: 1 }}>
+              <Row>
                 <Button
                   color="inherit"
                   onClick={() => onMove(sitting)}
@@ -84,14 +86,14 @@ export function SittingDays({ sittings, events, busy, onStart, onMove, onEvent }
                 >
                   Do it now
                 </Button>
-              </Box>
+              </Row>
             )}
             {event && (
               <Button color="inherit" onClick={() => onEvent(event.key)} aria-label={`Change: ${event.words}`}>
                 Change
               </Button>
             )}
-          </Box>
+          </Grid>
           {sitting && (
             <>
               <PlacedItems items={sitting.items} />

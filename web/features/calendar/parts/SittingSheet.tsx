@@ -52,7 +52,6 @@ export function SittingSheet({ view, sitting, busy, onSet, onStart, onClose }: S
                 key={`${item.instrumentId} ${item.itemId}`}
                 control={<Checkbox checked={chosen.includes(item)} onChange={() => toggle(item)} />}
                 label={`${item.instrumentName}: ${item.name.toLowerCase()}`}
-                sx={{ minHeight: 44, overflowWrap: 'anywhere' }}
               />
             ))}
           </Stack>

@@ -12,7 +12,7 @@ type SittingTodayProps = Pick<SittingsView, 'today'> & {
 /** The next sitting in a line, with the way to the calendar, and to doing it now. */
 export const SittingToday = ({ today, next, busy, onStart }: SittingTodayProps) => (
   <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2 }}>
-    <Typography sx={{ overflowWrap: 'anywhere' }}>
+    <Typography>
       <MuiLink
         component={Link}
         to="/calendar"

@@ -1,4 +1,4 @@
-import { Checkbox, DialogContent, DialogTitle, FormControlLabel, Stack, Typography } from '@mui/material';
+import { Checkbox, DialogContent, DialogTitle, FormControlLabel, Stack } from '@mui/material';
 import { useState } from 'react';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
@@ -10,6 +10,7 @@ import { CostField, isCostRight } from '#web/ui/CostField.tsx';
 import { DateField } from '#web/ui/DateField.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type StaySheetProps = Pick<BenchView, 'currency' | 'today'> & {
   readonly playerId: PlayerId;
@@ -37,7 +38,7 @@ function Work({ instrument: { instrumentId, name, items }, done, onToggle }: Wor
   const [all, setAll] = useState(false);
   return (
     <Stack>
-      <Typography sx={{ fontWeight: 650 }}>{name}: what was done?</Typography>
+      <Text strong>{name}: what was done?</Text>
       {(all ? items : items.slice(0, SHOWN)).map(({ itemId, name: words }) => (
         <FormControlLabel
           key={itemId}
@@ -48,15 +49,10 @@ function Work({ instrument: { instrumentId, name, items }, done, onToggle }: Wor
             />
           }
           label={words}
-          sx={{ minHeight: 44 }}
         />
       ))}
       {!all && items.length > SHOWN && (
-        <FormControlLabel
-          control={<Checkbox checked={false} onChange={() => setAll(true)} />}
-          label="Something else"
-          sx={{ minHeight: 44 }}
-        />
+        <FormControlLabel control={<Checkbox checked={false} onChange={() => setAll(true)} />} label="Something else" />
       )}
     </Stack>
   );
@@ -99,7 +95,7 @@ export function StaySheet({ playerId, stay, currency, today, event, onClose }: S
         Back from the bench
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={2} sx={{ pt: 1 }}>
+        <Stack spacing={2}>
           <DateField label="It came back on" value={back} onChange={setBack} latest={today} />
           {stay.instruments.map((instrument) => (
             <Work key={instrument.instrumentId} instrument={instrument} done={done} onToggle={toggle} />

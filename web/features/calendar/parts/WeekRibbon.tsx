@@ -45,15 +45,15 @@ const Days = ({ today, size: { day: wide, top }, height }: Drawn) => (
       .filter((index) => weekdayOfDay(dayNumber(today) + index - PAST_DAYS) === firstDayOfWeek())
       .map((index) => (
         <g key={index}>
-          <path d={`M${index * wide} ${top - 4}V${height}`} strokeWidth={1} style={{ stroke: LINE }} />
+          <path d={`M${index * wide} ${top - 4}V${height}`} strokeWidth={1} stroke={LINE} />
           {(DAYS - index) * wide >= LABEL && (
-            <text x={index * wide + 3} y={14} fontSize={12} style={{ fill: QUIET }}>
+            <text x={index * wide + 3} y={14} fontSize={12} fill={QUIET}>
               {FORMAT.shortDate(addDays(today, index - PAST_DAYS))}
             </text>
           )}
         </g>
       ))}
-    <path d={`M${PAST_DAYS * wide} ${top - 6}V${height}`} strokeWidth={2.5} style={{ stroke: INK }} />
+    <path d={`M${PAST_DAYS * wide} ${top - 6}V${height}`} strokeWidth={2.5} stroke={INK} />
   </g>
 );
 
@@ -79,9 +79,10 @@ const Stroke = ({
         rx={4}
         strokeWidth={1.5}
         strokeDasharray={look === 'held' ? '3 2' : undefined}
-        style={{ fill: BRASS, stroke: INK }}
+        fill={BRASS}
+        stroke={INK}
       />
-      {isSet && <circle cx={size.day / 2} cy={foot - long - 5} r={3.5} style={{ fill: INK }} />}
+      {isSet && <circle cx={size.day / 2} cy={foot - long - 5} r={3.5} fill={INK} />}
     </>
   );
 };
@@ -176,11 +177,11 @@ type WeekRibbonProps = {
 const SITTING_KEY = (
   <>
     <KeyEntry words="a sitting: tap it to open it, pull it to another day">
-      <rect x={7} y={3} width={12} height={14} rx={4} strokeWidth={1.5} style={{ fill: BRASS, stroke: INK }} />
+      <rect x={7} y={3} width={12} height={14} rx={4} strokeWidth={1.5} fill={BRASS} stroke={INK} />
     </KeyEntry>
     <KeyEntry words="you have set its day">
-      <rect x={7} y={8} width={12} height={10} rx={4} strokeWidth={1.5} style={{ fill: BRASS, stroke: INK }} />
-      <circle cx={13} cy={4} r={3.5} style={{ fill: INK }} />
+      <rect x={7} y={8} width={12} height={10} rx={4} strokeWidth={1.5} fill={BRASS} stroke={INK} />
+      <circle cx={13} cy={4} r={3.5} fill={INK} />
     </KeyEntry>
   </>
 );
@@ -230,7 +231,7 @@ export function WeekRibbon({ view, reeds, only, moving, onMove, onOpen }: WeekRi
               aria-hidden
               d={`M0 ${size.top + size.row + at * size.lane - 2}H${width}`}
               strokeWidth={1}
-              style={{ stroke: LINE }}
+              stroke={LINE}
             />
           ))}
           {lanes.map((lane, at) => (

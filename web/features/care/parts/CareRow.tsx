@@ -12,6 +12,7 @@ import { useWhyFold } from '#web/ui/WhyFold.tsx';
 import { PlainRow } from '#web/ui/PlainList.tsx';
 import { Icon } from '#web/ui/Icon.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 const [EntryMenu, fetchMenu] = lazyPart(async () => (await import('#web/ui/EntryMenu.tsx')).EntryMenu);
 
@@ -120,13 +121,13 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
       }}
     >
       <TubeGauge gauge={gauge} atBench={stoppered} />
-      <Box sx={{ minWidth: 0 }}>
+      <Space>
         <Typography sx={{ fontWeight: 650, lineHeight: 1.25 }}>{name}</Typography>
         <Typography variant="body2" sx={{ color: gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary' }}>
           {standing} · {partName.toLowerCase()}
           {handsWords && ` · ${handsWords}`} {why.button}
         </Typography>
-      </Box>
+      </Space>
       {/* Under its title, which is never squeezed by what can be done about it. */}
       <Box sx={{ gridColumn: '2 / -1', gridRow: 2, mt: 0.5 }}>
         <Actions>

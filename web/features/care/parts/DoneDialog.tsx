@@ -35,7 +35,7 @@ export function DoneDialog({ clock, today, acquiredOn, problem, busy, onDone, on
         {clock.name}: when was it done?
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={1.5} sx={{ pt: 1 }}>
+        <Stack spacing={1.5}>
           {quick.map(({ on, words }) => (
             <Button
               key={words}
@@ -43,7 +43,7 @@ export function DoneDialog({ clock, today, acquiredOn, problem, busy, onDone, on
               color="inherit"
               disabled={busy}
               onClick={() => onDone(on, by)}
-              sx={{ minHeight: 52 }}
+              size="large"
             >
               {words}
             </Button>

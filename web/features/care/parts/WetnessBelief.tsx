@@ -43,13 +43,13 @@ export function WetnessBelief({
             width={step - 1}
             y={HEIGHT - (HEIGHT * weight) / most}
             height={(HEIGHT * weight) / most}
-            style={{ fill: 'var(--ulu-palette-water-main)' }}
+            fill="var(--ulu-palette-water-main)"
           />
         ))}
         <path
           d={`M${(usual + 0.5) * step} 0V${HEIGHT}`}
           strokeDasharray="3 3"
-          style={{ stroke: 'var(--ulu-palette-text-primary)' }}
+          stroke="var(--ulu-palette-text-primary)"
         />
         {[0, usual, weights.length - 1].map((index, at) => (
           <text
@@ -58,7 +58,7 @@ export function WetnessBelief({
             y={HEIGHT + 14}
             fontSize={12}
             textAnchor={(['start', 'middle', 'end'] as const)[at] ?? 'middle'}
-            style={{ fill: 'var(--ulu-palette-text-secondary)' }}
+            fill="var(--ulu-palette-text-secondary)"
           >
             {index === usual ? 'usual' : `× ${FORMAT.number(factors[index] ?? 1)}`}
           </text>

@@ -160,7 +160,7 @@ export function BeginCondition({ page, today, actions, onClose }: BeginCondition
         {offer === null ? 'What has changed?' : offer.name}
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={1.5} sx={{ pt: 1 }}>
+        <Stack spacing={1.5}>
           {offer === null ? (
             page.offers.map((one) => (
               <Button

@@ -9,6 +9,8 @@ import { BeginCondition } from '#web/features/conditions/parts/BeginCondition.ts
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Row } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** "since Mon, 3 Nov · until you are well". */
 function spanWords({ beginsOn, lastDay, endWords, inForce }: ConditionView, today: string): string {
@@ -33,13 +35,13 @@ function One({
     mark,
   }));
   return (
-    <PlainRow sx={{ py: 1 }}>
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline', justifyContent: 'space-between' }}>
-        <Typography sx={{ fontWeight: 650 }}>
+    <PlainRow>
+      <Row between align="baseline">
+        <Text strong>
           {name}
           {partName && ` · ${partName.toLowerCase()}`}
           {aloneName && ` · ${aloneName.toLowerCase()}`}
-        </Typography>
+        </Text>
         {inForce && !byReading && (
           <Button color="inherit" disabled={actions.busy} onClick={() => actions.end(condition)}>
             End it
@@ -50,7 +52,7 @@ function One({
             It goes on
           </Button>
         )}
-      </Box>
+      </Row>
       <Typography variant="body2" color="text.secondary">
         {spanWords(condition, today)}
       </Typography>

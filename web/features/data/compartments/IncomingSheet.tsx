@@ -85,11 +85,7 @@ function Told({ view, actions, onEnd }: ToldProps) {
   const { name, phase, preview, problems, kind, outcome } = view;
   return (
     <>
-      {name !== '' && (
-        <Typography color="text.secondary" sx={{ overflowWrap: 'anywhere' }}>
-          {name}
-        </Typography>
-      )}
+      {name !== '' && <Typography color="text.secondary">{name}</Typography>}
       {(phase === 'reading' || phase === 'taking') && <Progress view={view} />}
       {phase === 'ready' && preview && <Ready view={{ ...view, preview }} actions={actions} onEnd={onEnd} />}
       {phase === 'refused' && (

@@ -1,5 +1,6 @@
 import { Alert, Box } from '@mui/material';
 import type { IncomingView } from '#contract/data.ts';
+import { Space } from '#web/ui/layout.tsx';
 
 type ProblemLinesProps = {
   readonly problems: IncomingView['problems'];
@@ -14,10 +15,10 @@ export const ProblemLines = ({ problems, rows, then }: ProblemLinesProps) =>
   problems.length === 0 ? null : (
     <Alert severity="error">
       {problems.map(({ at, words }, index) => (
-        <Box key={index} sx={{ overflowWrap: 'anywhere' }}>
+        <Space key={index}>
           {at !== null && `${rows ? 'Row' : 'Entry'} ${at}: `}
           {words}
-        </Box>
+        </Space>
       ))}
       <Box>{then}</Box>
     </Alert>

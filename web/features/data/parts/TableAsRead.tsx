@@ -4,6 +4,7 @@ import { columnWords, dateOrderWords } from '#core/data/table-words.ts';
 import { DAY_ORDERS } from '#core/explain/format.ts';
 import type { TableReading, TableView } from '#contract/data.ts';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
+import { Grid } from '#web/ui/layout.tsx';
 
 type TableAsReadProps = {
   readonly table: TableView;
@@ -69,7 +70,7 @@ export function TableAsRead({ table, busy, onRead }: TableAsReadProps) {
           })
         }
       />
-      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+      <Grid gap={1.5} columns={{ xs: '1fr', sm: '1fr 1fr' }}>
         {heads.map(({ header, examples }, at) => (
           <Box key={at}>
             <Pick
@@ -119,7 +120,7 @@ export function TableAsRead({ table, busy, onRead }: TableAsReadProps) {
             onChange={(id) => change({ playerId: id as TableReading['playerId'] })}
           />
         )}
-      </Box>
+      </Grid>
     </Stack>
   );
 }

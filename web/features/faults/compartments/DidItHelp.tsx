@@ -1,9 +1,11 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import type { InstrumentPage } from '#contract/care.ts';
 import { useToday } from '#web/clock/today.ts';
 import { useFaultActions } from '#web/features/faults/faults.actions.ts';
 import { faultQueries } from '#web/features/faults/faults.queries.ts';
+import { Row, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type DidItHelpProps = { readonly page: Pick<InstrumentPage, 'instrument' | 'wrong' | 'lastPlay'> };
 
@@ -19,9 +21,9 @@ export function DidItHelp({ page: { instrument, wrong, lastPlay } }: DidItHelpPr
   const remedy = open?.question === null ? open.suspected.find(({ wasTried }) => !wasTried) : undefined;
   if (!open || !remedy || lastPlay === null || lastPlay.endedOn < open.on) return null;
   return (
-    <Box sx={{ mt: 1.5 }}>
-      <Typography sx={{ fontWeight: 650 }}>Did it help? {remedy.remedy.heading}.</Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.5 }}>
+    <Space above={1.5}>
+      <Text strong>Did it help? {remedy.remedy.heading}.</Text>
+      <Row wrap above={0.5}>
         <Button
           variant="outlined"
           color="inherit"
@@ -38,7 +40,7 @@ export function DidItHelp({ page: { instrument, wrong, lastPlay } }: DidItHelpPr
         >
           It did not help
         </Button>
-      </Box>
-    </Box>
+      </Row>
+    </Space>
   );
 }

@@ -8,12 +8,13 @@ import { faultQueries } from '#web/features/faults/faults.queries.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type Complaint = FaultBook['complaints'][number];
 
 const CauseLine = ({ cause }: { readonly cause: Complaint['causes'][number] }) => (
   <Box component="li" sx={{ borderLeft: '3px solid', borderColor: 'divider', pl: 1.25 }}>
-    <Typography sx={{ fontWeight: 650 }}>{cause.name}</Typography>
+    <Text strong>{cause.name}</Text>
     {cause.looks.length > 0 && (
       <Typography variant="body2" color="text.secondary">
         Look first: {cause.looks[0]}

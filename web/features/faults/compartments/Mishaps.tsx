@@ -10,6 +10,7 @@ import { DateField } from '#web/ui/DateField.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
+import { Row } from '#web/ui/layout.tsx';
 
 type Offer = FaultsPage['mishapOffers'][number];
 
@@ -32,7 +33,7 @@ function MishapSheet({ page, onClose }: { readonly page: FaultsPage; readonly on
         {offer?.name ?? 'What happened to it?'}
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={1.5} sx={{ pt: 1 }}>
+        <Stack spacing={1.5}>
           {offer === null ? (
             page.mishapOffers.map((one) => (
               <Button
@@ -48,7 +49,7 @@ function MishapSheet({ page, onClose }: { readonly page: FaultsPage; readonly on
           ) : (
             <>
               {offer.asksPart && (
-                <Box role="group" aria-label="Where" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+                <Row role="group" aria-label="Where" wrap>
                   {[{ part: '', name: 'Nobody knows where' }, ...page.parts].map((one) => (
                     <Button
                       key={one.part}
@@ -56,12 +57,12 @@ function MishapSheet({ page, onClose }: { readonly page: FaultsPage; readonly on
                       color={part === one.part ? 'primary' : 'inherit'}
                       aria-pressed={part === one.part}
                       onClick={() => setPart(one.part)}
-                      sx={{ minHeight: 48 }}
+                      size="large"
                     >
                       {one.name}
                     </Button>
                   ))}
-                </Box>
+                </Row>
               )}
               <DateField label="When" value={on} onChange={setOn} />
               <SheetEnd problem={mishap.problem} disabled={mishap.busy || on === null} onKeep={keep} onClose={onClose}>
@@ -94,7 +95,7 @@ export function Mishaps({ page }: { readonly page: FaultsPage }) {
       ) : (
         <PlainList>
           {page.mishaps.map(({ key, words, on }) => (
-            <PlainRow key={key} sx={{ py: 0.5 }}>
+            <PlainRow key={key}>
               <Typography>
                 {words}
                 <Box component="span" sx={{ color: 'text.secondary' }}>

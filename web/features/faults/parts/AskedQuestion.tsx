@@ -5,6 +5,8 @@ import type { InterviewView, QuestionView } from '#contract/faults.ts';
 import { BoreStrip } from '#web/ui/BoreStrip.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Grid } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 const ANSWERS = [
   { answer: 'yes', words: 'Yes' },
@@ -35,9 +37,13 @@ export function AskedQuestion({ question, interview, strip, busy, onAnswer, onBa
       <Typography variant="h1" component="h2" sx={{ my: 1, color: isStop ? 'stop.ink' : undefined }}>
         {question.question}
       </Typography>
-      {how && <Typography sx={{ mb: 1.5, maxWidth: '62ch' }}>{how}</Typography>}
+      {how && (
+        <Text measured below={1.5}>
+          {how}
+        </Text>
+      )}
       {isOnTube && <BoreStrip segments={strip} activePart={part} bare label={`Where to look: ${partName ?? ''}`} />}
-      <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr 1fr 1.4fr' }, mt: 1.5 }}>
+      <Grid columns={{ xs: '1fr 1fr', sm: '1fr 1fr 1.4fr' }} above={1.5}>
         {ANSWERS.map(({ answer, words }) => (
           <Button
             key={answer}
@@ -55,7 +61,7 @@ export function AskedQuestion({ question, interview, strip, busy, onAnswer, onBa
             {words}
           </Button>
         ))}
-      </Box>
+      </Grid>
       <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', mt: 1 }}>
         <WhyFold lines={[{ rule: 'asked', text: why, mark: 'estimate' }]} about="this question" label="Why this one" />
         {onBack && (

@@ -2,6 +2,8 @@ import { Box, Typography } from '@mui/material';
 import type { InterviewView, SuspectView } from '#contract/faults.ts';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { useWhyFold } from '#web/ui/WhyFold.tsx';
+import { Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** Filled as far as it is believed: a bar of the tube, beside the word that says the same. */
 const Chance = ({ percent }: { readonly percent: number }) => (
@@ -35,14 +37,14 @@ function Suspect({ suspect }: { readonly suspect: SuspectView }) {
       sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr auto', columnGap: 1.5, alignItems: 'center', py: 1 }}
     >
       <Chance percent={percent} />
-      <Box sx={{ minWidth: 0 }}>
+      <Space>
         <Typography sx={{ fontWeight: 650, lineHeight: 1.25 }}>{name}</Typography>
         <Typography variant="body2" color="text.secondary">
           {wordSaid}
           {partName && ` · ${partName.toLowerCase()}`} ·{' '}
           {wasTried ? 'tried, did not help' : remedy.handWords.toLowerCase()}
         </Typography>
-      </Box>
+      </Space>
       {why.button}
       {why.fold}
     </PlainRow>
@@ -57,10 +59,10 @@ export const MayBe = ({ interview: { suspected, notInListPercent } }: { readonly
         <Suspect key={suspect.cause} suspect={suspect} />
       ))}
     </PlainList>
-    <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+    <Text variant="body2" color="text.secondary" above={1}>
       {notInListPercent >= 30
         ? `It may well be something that is not in this list (about ${notInListPercent} in 100). Then a teacher or the bench finds it.`
         : `Something that is not in this list: about ${notInListPercent} in 100.`}
-    </Typography>
+    </Text>
   </>
 );

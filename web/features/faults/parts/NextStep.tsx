@@ -1,10 +1,12 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import type { InterviewView, SuspectView } from '#contract/faults.ts';
 import type { FaultActions } from '#web/features/faults/faults.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Caution } from '#web/ui/Caution.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { Row } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type NextStepProps = {
   readonly interview: InterviewView;
@@ -32,28 +34,24 @@ function RemedyOf({
         {suspect.wordSaid}: {suspect.name.charAt(0).toLowerCase() + suspect.name.slice(1)} ·{' '}
         {remedy.handWords.toLowerCase()}
       </Typography>
-      <Typography variant="h1" component="h2" sx={{ my: 1 }}>
+      <Text variant="h1" component="h2" above={1} below={1}>
         {remedy.heading}
-      </Typography>
-      <Typography sx={{ maxWidth: '62ch' }}>{remedy.how}</Typography>
-      {remedy.never && <Caution sx={{ mt: 1.5 }}>{remedy.never}</Caution>}
-      {suspect.again && <Caution sx={{ mt: 1.5 }}>{suspect.again}</Caution>}
+      </Text>
+      <Text measured>{remedy.how}</Text>
+      {remedy.never && <Caution above={1.5}>{remedy.never}</Caution>}
+      {suspect.again && <Caution above={1.5}>{suspect.again}</Caution>}
       {remedy.thenWords && (
-        <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5 }}>
+        <Text variant="body2" color="text.secondary" above={1.5}>
           {remedy.thenWords}
-        </Typography>
+        </Text>
       )}
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 2 }}>
+      <Row wrap above={2}>
         {care?.isRun ? (
-          <BrassButton disabled={actions.busy} onClick={() => actions.begunCare(care.itemId)} sx={{ minHeight: 56 }}>
+          <BrassButton disabled={actions.busy} onClick={() => actions.begunCare(care.itemId)}>
             Do it step by step
           </BrassButton>
         ) : (
-          <BrassButton
-            disabled={actions.busy}
-            onClick={() => actions.tried(interviewKey, suspect, true)}
-            sx={{ minHeight: 56 }}
-          >
+          <BrassButton disabled={actions.busy} onClick={() => actions.tried(interviewKey, suspect, true)}>
             {remedy.isOwn ? 'Done: that was it' : 'Seen to: that was it'}
           </BrassButton>
         )}
@@ -63,7 +61,7 @@ function RemedyOf({
             color="inherit"
             disabled={actions.busy}
             onClick={() => actions.tried(interviewKey, suspect, true)}
-            sx={{ minHeight: 56 }}
+            size="large"
           >
             That was it
           </Button>
@@ -73,16 +71,16 @@ function RemedyOf({
           color="inherit"
           disabled={actions.busy}
           onClick={() => actions.tried(interviewKey, suspect, false)}
-          sx={{ minHeight: 56 }}
+          size="large"
         >
           It did not help
         </Button>
         {remedy.inReeds && (
-          <Button color="inherit" {...{ component: Link, to: `/reeds/${instrumentId}` }} sx={{ minHeight: 56 }}>
+          <Button color="inherit" {...{ component: Link, to: `/reeds/${instrumentId}` }} size="large">
             Say it of the reed
           </Button>
         )}
-      </Box>
+      </Row>
     </>
   );
 }
@@ -94,20 +92,20 @@ export function NextStep({ interview, instrumentId, actions }: NextStepProps) {
   return (
     <Compartment>
       {endWords && (
-        <Typography color="text.secondary" sx={{ mb: 1 }}>
+        <Text color="text.secondary" below={1}>
           {endWords}
-        </Typography>
+        </Text>
       )}
       {next ? (
         <RemedyOf suspect={next} interviewKey={key} instrumentId={instrumentId} actions={actions} />
       ) : (
         <>
-          <Typography variant="h1" component="h2" sx={{ my: 1 }}>
+          <Text variant="h1" component="h2" above={1} below={1}>
             Show it to a teacher or the bench
-          </Typography>
-          <Typography sx={{ maxWidth: '62ch' }}>
+          </Text>
+          <Text measured>
             Nothing of the list fits well. The note beside says what was noticed, seen and tried: take it along.
-          </Typography>
+          </Text>
         </>
       )}
     </Compartment>

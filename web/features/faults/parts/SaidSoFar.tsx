@@ -6,6 +6,7 @@ import type { InterviewView } from '#contract/faults.ts';
 import { Caution } from '#web/ui/Caution.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Grid, Row } from '#web/ui/layout.tsx';
 
 const WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', 'cannot-tell': 'I cannot tell' };
 const OPTIONS = [
@@ -24,14 +25,14 @@ type LiftsTheStopProps = { readonly onMistake: () => void; readonly onLeave: () 
 const LiftsTheStop = ({ onMistake, onLeave }: LiftsTheStopProps) => (
   <Caution sx={{ my: 1 }}>
     This answer stops the instrument. Was it a mistake? Where somebody has looked since, say so above instead.
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+    <Row wrap above={1}>
       <Button variant="outlined" color="inherit" onClick={onLeave}>
         Leave it stopped
       </Button>
       <Button color="inherit" onClick={onMistake}>
         It was a mistake
       </Button>
-    </Box>
+    </Row>
   </Caution>
 );
 
@@ -48,14 +49,14 @@ export function SaidSoFar({ interview: { said, against }, onAnswer }: SaidSoFarP
   return (
     <>
       {against && (
-        <Caution sx={{ mb: 1 }}>
+        <Caution below={1}>
           The last answer goes against an earlier one: “{against.words}”. Have another look at it.
         </Caution>
       )}
       <PlainList>
         {said.map(({ sign, words, question, answer, noticed, stops }) => (
-          <PlainRow key={sign} sx={{ py: 0.5 }}>
-            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto', alignItems: 'center', gap: 1 }}>
+          <PlainRow key={sign}>
+            <Grid columns="1fr auto" align="center">
               <Typography sx={{ lineHeight: 1.3 }}>
                 {noticed ? words : question}
                 <Box component="span" sx={{ color: 'text.secondary' }}>
@@ -71,7 +72,7 @@ export function SaidSoFar({ interview: { said, against }, onAnswer }: SaidSoFarP
               >
                 Change
               </Button>
-            </Box>
+            </Grid>
             {open === sign && doubted !== sign && (
               <ChooseOne
                 label={question}

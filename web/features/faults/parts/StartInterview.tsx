@@ -7,6 +7,7 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
+import { Grid } from '#web/ui/layout.tsx';
 
 const SENSES = [
   { value: 'hear', words: 'I hear it' },
@@ -78,7 +79,7 @@ export function StartInterview({ page, part = null, busy, title, action, onBegin
     setChosen(chosen.includes(sign) ? chosen.filter((one) => one !== sign) : [...chosen, sign]);
   return (
     <Compartment title={title}>
-      <Box sx={{ display: 'grid', gap: 2 }}>
+      <Grid gap={2}>
         <TextField
           label="In your own words"
           placeholder="squeaks, gurgles, sticks …"
@@ -112,7 +113,7 @@ export function StartInterview({ page, part = null, busy, title, action, onBegin
           {action}
         </BrassButton>
         <SignChoice signs={signs} chosen={chosen} onToggle={toggle} />
-      </Box>
+      </Grid>
     </Compartment>
   );
 }

@@ -9,6 +9,7 @@ import { useToday } from '#web/clock/today.ts';
 import { BuildForm } from '#web/features/instruments/parts/BuildForm.tsx';
 import { useReviseBuild, useSetDeparture } from '#web/features/instruments/instruments.actions.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** The build can be put right at any time; the clocks follow at once. */
 function EditBuild({ instrument }: { readonly instrument: InstrumentPage['instrument'] }) {
@@ -42,10 +43,10 @@ export function AboutInstrument({ page: { instrument } }: { readonly page: Instr
   return (
     <Compartment title="This instrument">
       <Typography>{[instrument.kindName, ...instrument.buildWords.slice(1)].join(' · ')}</Typography>
-      <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+      <Text variant="body2" color="text.secondary" below={1}>
         Came {instrument.cameNew ? 'new' : 'used'} on {FORMAT.date(instrument.acquiredOn)}
         {instrument.leftOn && `, left the shelf on ${FORMAT.date(instrument.leftOn)}`}.
-      </Typography>
+      </Text>
       <EditBuild instrument={instrument} />
       {instrument.leftOn === null ? (
         <Button color="inherit" disabled={departure.busy} onClick={() => set(today)}>

@@ -1,6 +1,7 @@
-import { Box, Button, MenuItem, TextField } from '@mui/material';
+import { Button, MenuItem, TextField } from '@mui/material';
 import { useState } from 'react';
 import type { KindView } from '#contract/instruments.ts';
+import { Grid } from '#web/ui/layout.tsx';
 
 type BuildFormProps = {
   readonly kind: KindView;
@@ -13,7 +14,7 @@ type BuildFormProps = {
 export function BuildForm({ kind, build, busy, onSave }: BuildFormProps) {
   const [answers, setAnswers] = useState<Record<string, string>>({ ...build });
   return (
-    <Box sx={{ display: 'grid', gap: 2, my: 1.5 }}>
+    <Grid gap={2} above={1.5} below={1.5}>
       {kind.fields.map(({ field, question, options, usual }) => (
         <TextField
           key={field}
@@ -32,6 +33,6 @@ export function BuildForm({ kind, build, busy, onSave }: BuildFormProps) {
       <Button variant="outlined" color="inherit" disabled={busy} onClick={() => onSave(answers)}>
         Save
       </Button>
-    </Box>
+    </Grid>
   );
 }

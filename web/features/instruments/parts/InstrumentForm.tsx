@@ -1,4 +1,4 @@
-import { Alert, Box, FormControlLabel, MenuItem, Radio, RadioGroup, Stack, TextField, Typography } from '@mui/material';
+import { Alert, Box, FormControlLabel, MenuItem, Radio, RadioGroup, Stack, TextField } from '@mui/material';
 import type { FormEvent } from 'react';
 import { object, string } from 'yup';
 import type { KindView } from '#contract/instruments.ts';
@@ -9,6 +9,8 @@ import { parseLocalDate, type LocalDate } from '#core/time/local-date.ts';
 import { plainName } from '#core/kernel/visible-text.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { useChecked } from '#web/ui/use-checked.ts';
+import { Grid } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 export type InstrumentEntry = {
   readonly name: string;
@@ -66,7 +68,7 @@ export function InstrumentForm({ kind, people, playerId, today, busy, problem, o
   return (
     <Box component="form" noValidate onSubmit={save}>
       <Stack spacing={2.5}>
-        <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+        <Grid gap={2} columns={{ xs: '1fr', sm: '1fr 1fr' }}>
           <TextField
             label="What do you call it?"
             name="name"
@@ -104,11 +106,11 @@ export function InstrumentForm({ kind, people, playerId, today, busy, problem, o
               ))}
             </TextField>
           ))}
-        </Box>
+        </Grid>
         <Box>
-          <Typography id="came-label" sx={{ fontWeight: 650 }}>
+          <Text id="came-label" strong>
             How did it come to its player?
-          </Typography>
+          </Text>
           <RadioGroup
             row
             aria-labelledby="came-label"

@@ -1,6 +1,8 @@
-import { Box, ButtonBase, Typography } from '@mui/material';
+import { Box, ButtonBase } from '@mui/material';
 import type { KindView } from '#contract/instruments.ts';
 import { Silhouette } from '#web/ui/Silhouette.tsx';
+import { Grid, Row } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type KindChoiceProps = {
   readonly kinds: readonly KindView[];
@@ -12,13 +14,13 @@ type KindChoiceProps = {
 export function KindChoice({ kinds, chosen, onChoose }: KindChoiceProps) {
   const families = [...new Set(kinds.map(({ family }) => family))];
   return (
-    <Box sx={{ display: 'grid', gap: 1.5 }}>
+    <Grid gap={1.5}>
       {families.map((family) => (
         <Box key={family} role="group" aria-label={family}>
-          <Typography variant="body2" color="text.secondary" sx={{ mb: 0.5 }}>
+          <Text variant="body2" color="text.secondary" below={0.5}>
             {family}
-          </Typography>
-          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+          </Text>
+          <Row wrap>
             {kinds
               .filter((kind) => kind.family === family)
               .map((kind) => (
@@ -46,9 +48,9 @@ export function KindChoice({ kinds, chosen, onChoose }: KindChoiceProps) {
                   {kind.name}
                 </ButtonBase>
               ))}
-          </Box>
+          </Row>
         </Box>
       ))}
-    </Box>
+    </Grid>
   );
 }

@@ -4,6 +4,8 @@ import { MARK_WORDS } from '#core/explain/mark-words.ts';
 import type { MethodChoiceView } from '#contract/methods.ts';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { Icon } from '#web/ui/Icon.tsx';
+import { Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type ChoiceWellProps = {
   readonly choice: MethodChoiceView;
@@ -24,9 +26,9 @@ function CostLine({ choice, question }: Pick<ChoiceWellProps, 'choice' | 'questi
     );
   return (
     <WhyFold lines={changes} about={`${question} ${words}`} label="What changes">
-      <Typography component="span" variant="body2" sx={{ fontWeight: 600 }}>
+      <Text component="span" variant="body2" strong>
         {yearWords === '' ? 'No more time' : yearWords}
-      </Typography>
+      </Text>
     </WhyFold>
   );
 }
@@ -51,13 +53,13 @@ export function ChoiceWell({ choice, question, busy, onChoose }: ChoiceWellProps
         py: 1,
       }}
     >
-      <Box sx={{ minWidth: 0 }}>
-        <Typography sx={{ fontWeight: 650 }}>
+      <Space>
+        <Text strong>
           {words}{' '}
           <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400, fontSize: '0.9375rem' }}>
             {isDefault && '· the default '}· {MARK_WORDS[mark]}
           </Box>
-        </Typography>
+        </Text>
         {cost && (
           <Typography variant="body2" color="text.secondary">
             It costs: {cost}.
@@ -65,7 +67,7 @@ export function ChoiceWell({ choice, question, busy, onChoose }: ChoiceWellProps
         )}
         {barred && <Typography variant="body2">Not here: {barred}.</Typography>}
         <CostLine choice={choice} question={question} />
-      </Box>
+      </Space>
       {inForce ? (
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75, minHeight: 44, fontWeight: 650 }}>
           <Icon path={mdiCheckBold} fontSize="small" />

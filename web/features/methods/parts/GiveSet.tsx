@@ -1,9 +1,10 @@
-import { Alert, Button, DialogActions, DialogContent, DialogTitle, TextField, Typography } from '@mui/material';
+import { Alert, Button, DialogActions, DialogContent, DialogTitle, TextField } from '@mui/material';
 import { useState } from 'react';
 import { LONGEST_NAME } from '#core/methods/method-set-format.ts';
 import { plainName } from '#core/kernel/visible-text.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type GiveSetProps = {
   /** How many choices are the player's own. */
@@ -23,11 +24,11 @@ export function GiveSet({ chosen, busy, problem, onSave, onClose }: GiveSetProps
         Share your methods
       </DialogTitle>
       <DialogContent>
-        <Typography sx={{ mb: 2 }}>
+        <Text below={2}>
           {chosen === 0
             ? 'Nothing is your own choice yet: choose something first, defaults follow by themselves.'
             : `The file holds what you have chosen (${chosen}). What follows a default is left to be worked out for whoever takes it.`}
-        </Typography>
+        </Text>
         <TextField
           fullWidth
           autoFocus

@@ -6,6 +6,7 @@ import type { TakingSet } from '#web/features/methods/method-sets.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { FileButton } from '#web/ui/FileButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 type TakeSetProps = { readonly taking: TakingSet; readonly onClose: () => void };
 type Line = SetReading['lines'][number];
@@ -23,7 +24,7 @@ function Lines({ lines }: { readonly lines: readonly Line[] }) {
         const here = lines.filter(({ verdict }) => isOneOf(verdicts, verdict));
         if (here.length === 0) return null;
         return (
-          <Box key={title} sx={{ mt: 1.5 }}>
+          <Space key={title} above={1.5}>
             <Typography variant="h3">{title}</Typography>
             <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
               {here.map(({ method, choice, question, words, why }) => (
@@ -33,7 +34,7 @@ function Lines({ lines }: { readonly lines: readonly Line[] }) {
                 </Typography>
               ))}
             </Box>
-          </Box>
+          </Space>
         );
       })}
     </>
@@ -59,12 +60,12 @@ export function TakeSet({ taking, onClose }: TakeSetProps) {
           </Alert>
         )}
         {reading && !problem && (
-          <Box sx={{ mt: 2 }}>
+          <Space above={2}>
             <Typography>
               “{reading.name}”{reading.otherKind && ', made on another kind of instrument'}.
             </Typography>
             <Lines lines={reading.lines} />
-          </Box>
+          </Space>
         )}
       </DialogContent>
       <DialogActions>

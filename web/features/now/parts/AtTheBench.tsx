@@ -1,8 +1,9 @@
-import { Button, Typography } from '@mui/material';
+import { Button } from '@mui/material';
 import { Link } from 'react-router';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { FORMAT } from '#web/clock/format.ts';
+import { Text } from '#web/ui/Text.tsx';
 
 /** It is at the bench: until when, and what may have changed. */
 export const AtTheBench = ({
@@ -17,10 +18,10 @@ export const AtTheBench = ({
   readonly onPlayed: () => void;
 }) => (
   <>
-    <Typography variant="h1" sx={{ mb: 1 }}>
+    <Text variant="h1" below={1}>
       At the bench.
-    </Typography>
-    <Typography sx={{ mb: 2 }}>It is expected back on {FORMAT.weekdayDate(until)}.</Typography>
+    </Text>
+    <Text below={2}>It is expected back on {FORMAT.weekdayDate(until)}.</Text>
     <Button variant="outlined" color="inherit" {...{ component: Link, to: `/calendar/${instrumentId}` }}>
       It is back, or comes later
     </Button>

@@ -1,7 +1,8 @@
-import { Button, Typography } from '@mui/material';
+import { Button } from '@mui/material';
 import { Link } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type StoppedNowProps = {
   readonly page: Pick<InstrumentPage, 'instrument' | 'stopped'>;
@@ -13,13 +14,13 @@ type StoppedNowProps = {
 export const StoppedNow = ({ page: { instrument, stopped }, busy, onPlayed }: StoppedNowProps) =>
   stopped && (
     <>
-      <Typography variant="h1" sx={{ mb: 1, color: 'stop.ink' }}>
+      <Text variant="h1" color="stop.ink" below={1}>
         Stopped: not to be played.
-      </Typography>
-      <Typography sx={{ fontWeight: 650 }}>{stopped.heading}.</Typography>
-      <Typography sx={{ mb: 2 }}>
+      </Text>
+      <Text strong>{stopped.heading}.</Text>
+      <Text below={2}>
         {stopped.meanwhile} {stopped.why}
-      </Typography>
+      </Text>
       <BrassButton {...{ component: Link, to: `/faults/${instrument.id}` }}>See what it is</BrassButton>
       <Button color="inherit" disabled={busy} onClick={onPlayed} sx={{ mt: 1 }}>
         I have played it
@@ -30,8 +31,12 @@ export const StoppedNow = ({ page: { instrument, stopped }, busy, onPlayed }: St
 /** What is known to be wrong with it, where anything is. */
 export const WrongLines = ({ page: { wrong, stopped } }: { readonly page: InstrumentPage }) => (
   <>
-    {stopped && <Typography sx={{ mt: 1.5, fontWeight: 650 }}>{stopped.heading}.</Typography>}
-    {wrong && <Typography sx={{ mt: 1.5 }}>{wrong.words}.</Typography>}
+    {stopped && (
+      <Text strong above={1.5}>
+        {stopped.heading}.
+      </Text>
+    )}
+    {wrong && <Text above={1.5}>{wrong.words}.</Text>}
   </>
 );
 

@@ -10,6 +10,8 @@ import { StoppedNow } from '#web/features/now/parts/FaultsNow.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** The one thing to do now, big. */
 export function NextAction({
@@ -31,10 +33,10 @@ export function NextAction({
   if (openRunKey !== null)
     return (
       <>
-        <Typography variant="h1" sx={{ mb: 1 }}>
+        <Text variant="h1" below={1}>
           A run is under way.
-        </Typography>
-        <Typography sx={{ mb: 2 }}>Nothing you ticked is lost.</Typography>
+        </Text>
+        <Text below={2}>Nothing you ticked is lost.</Text>
         <BrassButton {...{ component: Link, to: `/pack-up/${instrument.id}/${openRunKey}` }}>Go on with it</BrassButton>
       </>
     );
@@ -44,18 +46,18 @@ export function NextAction({
   if (awaitsPackUp)
     return (
       <>
-        <Typography variant="h1" sx={{ mb: 1 }}>
+        <Text variant="h1" below={1}>
           Not packed up yet.
-        </Typography>
+        </Text>
         <Typography>{played}</Typography>
         {water.grams > 0 && (
-          <Box sx={{ mb: 1.5 }}>
+          <Space below={1.5}>
             <WhyFold lines={water.because} about="the water in it">
-              <Typography component="span" sx={{ color: 'water.ink', fontWeight: 650 }}>
+              <Text component="span" color="water.ink" strong>
                 About {FORMAT.grams(water.grams)} of water stand in {alone.wetName?.toLowerCase() ?? 'it'}.
-              </Typography>
+              </Text>
             </WhyFold>
-          </Box>
+          </Space>
         )}
         <Box sx={{ mb: 1.5, width: '100%' }}>
           <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />

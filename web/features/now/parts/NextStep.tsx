@@ -23,7 +23,7 @@ export function NextStep({
   const wet = own.filter(({ what }) => what === 'wet');
   const damp = own.find(({ what }) => what === 'damp');
   const played = (
-    <Button variant="outlined" color="inherit" onClick={onPlayed} sx={{ minHeight: 56 }}>
+    <Button variant="outlined" color="inherit" onClick={onPlayed} size="large">
       I have played
     </Button>
   );

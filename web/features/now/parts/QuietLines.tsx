@@ -1,10 +1,11 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { counted, listed } from '#core/explain/format.ts';
 import type { ShelfPlace } from '#contract/instruments.ts';
 import type { TodayView } from '#contract/today.ts';
 import { PlainList } from '#web/ui/PlainList.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 const NAMED_IN_A_LINE = 6;
 
@@ -40,8 +41,8 @@ export function QuietLine({ of, children }: { readonly of: TodayView['fine']; re
     ownerName === null ? name : `${ownerName.split(' ')[0] ?? ownerName}’s ${name}`,
   );
   return (
-    <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+    <Text variant="body2" color="text.secondary" above={1}>
       {children}: {names.length > NAMED_IN_A_LINE ? counted(names.length, 'instrument') : listed(names)}.
-    </Typography>
+    </Text>
   );
 }

@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { InstrumentPage } from '#contract/care.ts';
 import { duration, listed } from '#core/explain/format.ts';
@@ -7,6 +7,8 @@ import { SomethingWrong, WrongLines } from '#web/features/now/parts/FaultsNow.ts
 import { Actions } from '#web/ui/Actions.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Row, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** What packing up in a hurry has left, and one tap to do it. */
 const LeftFromPackingUp = ({
@@ -18,7 +20,7 @@ const LeftFromPackingUp = ({
   readonly busy: boolean;
   readonly onStart: (itemIds: readonly CareItemId[]) => void;
 }) => (
-  <Box sx={{ mb: 2, display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
+  <Row gap={1.5} wrap align="center" below={2}>
     <Typography>Left from packing up: {listed(left.map(({ name }) => name.toLowerCase()))}.</Typography>
     <Button
       variant="outlined"
@@ -28,7 +30,7 @@ const LeftFromPackingUp = ({
     >
       Do it now
     </Button>
-  </Box>
+  </Row>
 );
 
 export type ReadyProps = {
@@ -48,26 +50,26 @@ export function ReadyToPlay({ page, played, busy, onPlayed, onFinishLeft, onMake
   const { leftForLater, water, alone, firstNote } = page;
   return (
     <>
-      <Typography variant="h1" sx={{ mb: 1 }}>
+      <Text variant="h1" below={1}>
         {firstNote ? firstNote.words : 'Ready to play'}.
-      </Typography>
+      </Text>
       <Typography sx={{ mb: water.letOut || leftForLater.length > 0 ? 1 : 2.5 }}>{played}</Typography>
       {firstNote && <BeforeTheFirstNote firstNote={firstNote} busy={busy} onStart={onFinishLeft} />}
       {leftForLater.length > 0 && <LeftFromPackingUp left={leftForLater} busy={busy} onStart={onFinishLeft} />}
       {water.letOut && (
-        <Box sx={{ mb: 1.5 }}>
+        <Space below={1.5}>
           <WhyFold lines={water.letOut.because} about="when to let water out">
-            <Typography component="span" sx={{ color: 'water.ink' }}>
+            <Typography component="span" color="water.ink">
               While playing, let water out about every {duration(water.letOut.minutes)}.
             </Typography>
           </WhyFold>
-        </Box>
+        </Space>
       )}
       <BrassButton leads={firstNote === null} onClick={onPlayed}>
         I have just played
       </BrassButton>
       <WrongLines page={page} />
-      <Box sx={{ mt: 2 }}>
+      <Space above={2}>
         <Actions>
           <Button color="inherit" disabled={busy} onClick={() => onMakeReady()}>
             {alone.usual === null ? 'Make ready to play' : `Make ready: ${alone.usual.name.toLowerCase()}`}
@@ -82,7 +84,7 @@ export function ReadyToPlay({ page, played, busy, onPlayed, onFinishLeft, onMake
           </Button>
           <SomethingWrong page={page} />
         </Actions>
-      </Box>
+      </Space>
     </>
   );
 }

@@ -7,6 +7,7 @@ import { PlainRow } from '#web/ui/PlainList.tsx';
 import { Silhouette } from '#web/ui/Silhouette.tsx';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
 import { useWhyFold } from '#web/ui/WhyFold.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 type TodayRowProps = {
   readonly line: TodayLineView;
@@ -119,7 +120,7 @@ export function TodayRow(props: TodayRowProps) {
           <Silhouette kind={kind} size={40} />
         )}
       </Box>
-      <Box sx={{ minWidth: 0 }}>
+      <Space>
         <MuiLink
           component={Link}
           to={`/now/${instrumentId}`}
@@ -146,7 +147,7 @@ export function TodayRow(props: TodayRowProps) {
         >
           {second} {because.length > 0 && why.button}
         </Typography>
-      </Box>
+      </Space>
       <RowAction {...props} />
       {why.fold}
     </PlainRow>

@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Box, Button } from '@mui/material';
 import type { RunStepKey } from '#core/packup/run-step.ts';
 import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
 import { LeftOut } from '#web/features/packup/parts/LeftOut.tsx';
@@ -8,6 +8,8 @@ import { stretchAtHand, type ShownStretch } from '#web/features/packup/run-stret
 import type { RunLog } from '#web/features/packup/run.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { Row } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 export type Shown = {
   readonly run: ShownRun;
@@ -28,16 +30,16 @@ export type EndsProps = {
 
 /** The two ways to end early: never a dead button, for what is open is asked in a sheet. */
 export const Ends = ({ listed, onListed, onFinish }: EndsProps) => (
-  <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
+  <Row wrap above={1.5}>
     {!listed && (
-      <Button variant="outlined" color="inherit" onClick={onListed} sx={{ minHeight: 48 }}>
+      <Button variant="outlined" color="inherit" onClick={onListed} size="large">
         All done as listed
       </Button>
     )}
-    <Button color="inherit" onClick={onFinish} sx={{ minHeight: 48 }}>
+    <Button color="inherit" onClick={onFinish} size="large">
       Finish here…
     </Button>
-  </Box>
+  </Row>
 );
 
 /** All stretches, and under them how to end where that has no other place. */
@@ -97,9 +99,9 @@ export function AllStretches({
 /** Everything is closed: one tap ends the run. */
 export const AllSettled = ({ log, onFinish }: { readonly log: RunLog; readonly onFinish: () => void }) => (
   <Compartment>
-    <Typography variant="h1" sx={{ mb: 2 }}>
+    <Text variant="h1" below={2}>
       Every step is settled.
-    </Typography>
+    </Text>
     <BrassButton disabled={log.busy} onClick={onFinish}>
       Finish and record it
     </BrassButton>

@@ -1,10 +1,12 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button } from '@mui/material';
 import type { InstrumentPage } from '#contract/care.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { dampWords } from '#core/situation/damp-words.ts';
 import { wallNow } from '#web/clock/today.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** It lies cased damp: how long, what that costs, and the one thing to do. */
 export function CasedDamp({
@@ -22,12 +24,12 @@ export function CasedDamp({
   const { on, atMinute } = wallNow();
   return (
     <>
-      <Typography variant="h1" sx={{ mb: 1 }}>
+      <Text variant="h1" below={1}>
         {dampWords(damp.sinceWallMinute, wallMinute(on, atMinute))}.
-      </Typography>
-      <Box sx={{ mb: 2 }}>
+      </Text>
+      <Space below={2}>
         <WhyFold lines={damp.because} about="what damp does" />
-      </Box>
+      </Space>
       <BrassButton disabled={busy} onClick={onLayOut}>
         Lay it out and dry it
       </BrassButton>

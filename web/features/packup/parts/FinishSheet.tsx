@@ -10,6 +10,8 @@ import type { Ending, RunLog } from '#web/features/packup/run.actions.ts';
 import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { Grid, Row, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type FinishSheetProps = {
   readonly run: ShownRun;
@@ -29,17 +31,19 @@ const REASONS_TO_END = [
 
 function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
-    <Box component="section" sx={{ mb: 2 }}>
-      <Typography variant="h3" sx={{ mb: 0.75 }}>
+    <Space component="section" below={2}>
+      <Text variant="h3" below={0.75}>
         {title}
-      </Typography>
+      </Text>
       {children}
-    </Box>
+    </Space>
   );
 }
 
 const Chips = ({ children }: { readonly children: ReactNode }) => (
-  <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>{children}</Box>
+  <Row gap={0.75} wrap>
+    {children}
+  </Row>
 );
 
 /** What is open when somebody wants to finish, sorted by what there is to ask. */
@@ -91,21 +95,21 @@ function Looks({
   return (
     <Part title="Did you look?">
       {looks.map(({ key, instrumentName, heading, onlyLooks, look }) => (
-        <Box key={key} sx={{ mb: 1 }}>
-          <Typography variant="body2" sx={{ mb: 0.5 }}>
+        <Space key={key} below={1}>
+          <Text variant="body2" below={0.5}>
             {several && `${instrumentName}: `}
             {!onlyLooks && <strong>{heading}. </strong>}
             {look?.question}
-          </Typography>
-          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+          </Text>
+          <Row wrap>
             {look && <LookAnswers look={look} onAnswer={(answer) => log.answer(key, answer)} />}
             {!onlyLooks && (
-              <Button color="inherit" onClick={() => log.skip(key, 'no-time')} sx={{ minHeight: 52 }}>
+              <Button color="inherit" onClick={() => log.skip(key, 'no-time')} size="large">
                 Not done
               </Button>
             )}
-          </Box>
-        </Box>
+          </Row>
+        </Space>
       ))}
       <Typography variant="body2" color="text.secondary">
         Without an answer it is noted that nobody looked.
@@ -169,11 +173,11 @@ export function FinishSheet({ run, nowMs, log, onClose }: FinishSheetProps) {
         )}
         {rest.length > 0 && (
           <Part title={`${counted(rest.length, 'step')} still open. Why?`}>
-            <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+            <Text variant="body2" color="text.secondary" below={1}>
               {rest.map(({ heading }) => heading).join(' · ')}
               {waiting.length > 0 && ` (${counted(waiting.length, 'step')} still has to wait)`}
-            </Typography>
-            <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+            </Text>
+            <Grid columns={{ xs: '1fr', sm: '1fr 1fr' }}>
               {REASONS_TO_END.map((reason) => (
                 <Button
                   key={reason}
@@ -189,7 +193,7 @@ export function FinishSheet({ run, nowMs, log, onClose }: FinishSheetProps) {
                   </Box>
                 </Button>
               ))}
-            </Box>
+            </Grid>
           </Part>
         )}
       </DialogContent>

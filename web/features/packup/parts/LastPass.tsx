@@ -1,7 +1,9 @@
 import { useId } from 'react';
-import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import type { LastPass as Found } from '#core/water/wetness.ts';
 import type { ShownStep } from '#contract/shown-run.ts';
+import { Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type LastPassProps = {
   readonly step: ShownStep;
@@ -21,14 +23,14 @@ export function LastPass({ step, several, busy, onFound }: LastPassProps) {
   const id = useId();
   const made = step.counted > 0 ? step.counted : (step.count ?? 1);
   return (
-    <Box sx={{ mt: 2 }}>
-      <Typography id={id} sx={{ fontWeight: 650 }}>
+    <Space above={2}>
+      <Text id={id} strong>
         {several && `${step.instrumentName}: `}
         {step.partName}: how did the last of {made} passes come out?
-      </Typography>
-      <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+      </Text>
+      <Text variant="body2" color="text.secondary" below={1}>
         It tunes the passes to you.
-      </Typography>
+      </Text>
       <ToggleButtonGroup
         exclusive
         fullWidth
@@ -43,6 +45,6 @@ export function LastPass({ step, several, busy, onFound }: LastPassProps) {
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-    </Box>
+    </Space>
   );
 }

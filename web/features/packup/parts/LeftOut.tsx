@@ -3,6 +3,8 @@ import { duration } from '#core/explain/format.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
 import type { ShownLeftOut } from '#contract/shown-run.ts';
 import { PlainList } from '#web/ui/PlainList.tsx';
+import { Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type LeftOutProps = {
   readonly leftOut: readonly ShownLeftOut[];
@@ -14,10 +16,10 @@ type LeftOutProps = {
 /** What does not fit the minutes at hand: what it costs to let it wait, and how much longer it would take. */
 export function LeftOut({ leftOut, several, busy, onPullIn }: LeftOutProps) {
   return (
-    <Box sx={{ mt: 2 }}>
-      <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
+    <Space above={2}>
+      <Text variant="h3" component="h3" below={0.5}>
         What did not fit into your time
-      </Typography>
+      </Text>
       <PlainList>
         {leftOut.map(({ steps: [first], name, instrumentName, moreMinutes, cost }) => (
           <Box
@@ -54,6 +56,6 @@ export function LeftOut({ leftOut, several, busy, onPullIn }: LeftOutProps) {
           </Box>
         ))}
       </PlainList>
-    </Box>
+    </Space>
   );
 }

@@ -1,5 +1,6 @@
-import { Box, Button } from '@mui/material';
+import { Button } from '@mui/material';
 import type { ShownStep } from '#contract/shown-run.ts';
+import { Row } from '#web/ui/layout.tsx';
 
 type LookAnswersProps = {
   readonly look: NonNullable<ShownStep['look']>;
@@ -8,7 +9,7 @@ type LookAnswersProps = {
 
 /** What a look may find, one tap each; what stops the item says so. */
 export const LookAnswers = ({ look, onAnswer }: LookAnswersProps) => (
-  <Box role="group" aria-label={look.question} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+  <Row role="group" aria-label={look.question} wrap>
     {look.answers.map(({ id, words, endsItem }) => (
       <Button
         key={id}
@@ -21,5 +22,5 @@ export const LookAnswers = ({ look, onAnswer }: LookAnswersProps) => (
         {endsItem && ': to the bench'}
       </Button>
     ))}
-  </Box>
+  </Row>
 );

@@ -2,6 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { counted as inWords } from '#core/explain/format.ts';
 import type { ShownStep } from '#contract/shown-run.ts';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Row, Space } from '#web/ui/layout.tsx';
 
 type PassCounterProps = {
   readonly count: number;
@@ -15,8 +16,8 @@ export function PassCounter({ count, repeats: { noun, because }, made, onCount }
   if (count + made <= 1) return null;
   const about = because.length > 0 ? 'about ' : '';
   return (
-    <Box sx={{ my: 1.5 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
+    <Space above={1.5} below={1.5}>
+      <Row gap={1.5} wrap align="center">
         <Button
           variant="outlined"
           color="inherit"
@@ -50,8 +51,8 @@ export function PassCounter({ count, repeats: { noun, because }, made, onCount }
             −1
           </Button>
         )}
-      </Box>
+      </Row>
       {because.length > 0 && <WhyFold lines={because} about={`${about}${count} ${noun}`} />}
-    </Box>
+    </Space>
   );
 }

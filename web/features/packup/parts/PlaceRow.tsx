@@ -2,6 +2,7 @@ import { Box, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import type { ShelfPlace } from '#contract/instruments.ts';
 import { Silhouette } from '#web/ui/Silhouette.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** An instrument of the shelf in a list: what stands before it, its name and kind, what can be done with it. */
 export const PlaceRow = ({
@@ -17,7 +18,7 @@ export const PlaceRow = ({
     {before}
     <Silhouette kind={kind} size={44} />
     <Box sx={{ flexGrow: 1, minWidth: 0 }}>
-      <Typography sx={{ fontWeight: 650 }}>{name}</Typography>
+      <Text strong>{name}</Text>
       <Typography variant="body2" color="text.secondary">
         {kindName}
       </Typography>

@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button } from '@mui/material';
 import { Link } from 'react-router';
 import { listed } from '#core/explain/format.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
@@ -7,6 +7,8 @@ import type { ShownRun } from '#contract/shown-run.ts';
 import { LastPass } from '#web/features/packup/parts/LastPass.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { Row } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type RunEndProps = {
   readonly run: ShownRun;
@@ -29,15 +31,15 @@ export function RunEnd({ run, onUndo, onLastPass, busy }: RunEndProps) {
   const { doneNames: done, waitingNames: left } = run;
   return (
     <Compartment>
-      <Typography variant="h1" sx={{ mb: 1 }}>
+      <Text variant="h1" below={1}>
         {run.isAway ? 'Cased for the way.' : run.kind === 'after' ? 'Packed up.' : 'Done.'}
-      </Typography>
-      {done.length > 0 && <Typography sx={{ mb: 1 }}>In the record: {listed(done)}.</Typography>}
-      {left.length > 0 && <Typography sx={{ mb: 1 }}>Still waits: {listed(left)}.</Typography>}
+      </Text>
+      {done.length > 0 && <Text below={1}>In the record: {listed(done)}.</Text>}
+      {left.length > 0 && <Text below={1}>Still waits: {listed(left)}.</Text>}
       {run.isAway && (
-        <Typography sx={{ mb: 1, fontWeight: 650 }}>
+        <Text strong below={1}>
           At home lay it out, open its case and dry it. Today holds on to it until then.
-        </Typography>
+        </Text>
       )}
       {swabbed(run).map((step) => (
         <LastPass
@@ -48,19 +50,19 @@ export function RunEnd({ run, onUndo, onLastPass, busy }: RunEndProps) {
           onFound={(found, count) => onLastPass(step.key, found, count)}
         />
       ))}
-      <Box sx={{ display: 'flex', gap: 1.5, mt: 3, flexWrap: 'wrap' }}>
+      <Row gap={1.5} wrap above={3}>
         <BrassButton {...{ component: Link, to: `/now/${run.parts[0]?.instrumentId}` }}>Back to Now</BrassButton>
-        <Button color="inherit" variant="outlined" disabled={busy} onClick={onUndo} sx={{ minHeight: 56 }}>
+        <Button color="inherit" variant="outlined" disabled={busy} onClick={onUndo} size="large">
           Undo: go on with this run
         </Button>
         <Button
           color="inherit"
           {...{ component: Link, to: run.parts.length === 1 ? `/faults/${run.parts[0]?.instrumentId}` : '/faults' }}
-          sx={{ minHeight: 56 }}
+          size="large"
         >
           Something is wrong
         </Button>
-      </Box>
+      </Row>
     </Compartment>
   );
 }

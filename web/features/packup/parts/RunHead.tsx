@@ -80,7 +80,7 @@ export function RunHead({ run, nowMs, way, reeds, onWay, onPlace }: RunHeadProps
           </Typography>
         </WhyFold>
         {reeds.map(({ instrumentId, name, words }) => (
-          <Typography key={instrumentId} sx={{ overflowWrap: 'anywhere' }}>
+          <Typography key={instrumentId}>
             {reeds.length > 1 && <strong>{name}: </strong>}
             {words}
           </Typography>

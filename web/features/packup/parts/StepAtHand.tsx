@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { aboutDuration } from '#core/explain/format.ts';
@@ -10,6 +10,8 @@ import { StepHow, StepReasons } from '#web/features/packup/parts/StepDetails.tsx
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { HANDS_WORDS } from '#web/ui/hands-words.ts';
+import { Row, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type StepAtHandProps = {
   readonly step: ShownStep;
@@ -34,13 +36,13 @@ function Buttons({ step, nowMs, onTick, onSkip, onNotNeeded, onAnswer }: Buttons
   const question = look?.question ?? onlyIf;
   const done = onlyIf ? 'Yes, and done' : 'Done';
   return (
-    <Box sx={{ mt: 2 }}>
+    <Space above={2}>
       {question && (
-        <Typography variant="h3" component="p" sx={{ mb: 1 }}>
+        <Text variant="h3" component="p" below={1}>
           {question}
-        </Typography>
+        </Text>
       )}
-      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'center' }}>
+      <Row gap={1.5} wrap align="center">
         {look ? (
           <LookAnswers look={look} onAnswer={onAnswer} />
         ) : (
@@ -57,11 +59,11 @@ function Buttons({ step, nowMs, onTick, onSkip, onNotNeeded, onAnswer }: Buttons
             No, not needed
           </Button>
         )}
-        <Button color="inherit" onClick={onSkip} sx={{ minHeight: 56 }}>
+        <Button color="inherit" onClick={onSkip} size="large">
           Skip…
         </Button>
-      </Box>
-    </Box>
+      </Row>
+    </Space>
   );
 }
 
@@ -81,13 +83,13 @@ export function StepAtHand({ step, several, nowMs, drawing, onCount, ...said }: 
       </Typography>
       {drawing}
       {repeats && <PassCounter count={count ?? 1} repeats={repeats} made={counted} onCount={onCount} />}
-      <Box sx={{ mt: 1 }}>
+      <Space above={1}>
         <StepHow step={step} large />
-      </Box>
+      </Space>
       <Buttons step={step} nowMs={nowMs} {...said} />
-      <Box sx={{ mt: 2 }}>
+      <Space above={2}>
         <StepReasons step={step} />
-      </Box>
+      </Space>
       <Button
         color="inherit"
         {...{ component: Link, to: `/faults/${step.instrumentId}?part=${step.part}` }}

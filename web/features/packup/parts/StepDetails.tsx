@@ -1,15 +1,16 @@
-import { Box, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import { duration } from '#core/explain/format.ts';
 import type { ShownStep } from '#contract/shown-run.ts';
 import { Caution } from '#web/ui/Caution.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Grid, Row } from '#web/ui/layout.tsx';
 
 /** What has to lie ready, one thing beside the other. */
 function Supplies({ supplies }: { readonly supplies: readonly string[] }) {
   if (supplies.length === 0) return null;
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'baseline' }}>
+    <Row wrap align="baseline">
       <Typography variant="body2" color="text.secondary">
         You need
       </Typography>
@@ -25,7 +26,7 @@ function Supplies({ supplies }: { readonly supplies: readonly string[] }) {
           </Typography>
         ))}
       </PlainList>
-    </Box>
+    </Row>
   );
 }
 
@@ -38,7 +39,7 @@ export function StepHow({
   readonly large?: boolean;
 }) {
   return (
-    <Box sx={{ display: 'grid', gap: 1 }}>
+    <Grid>
       {how && (
         <Typography sx={{ maxWidth: '62ch', ...(large ? { fontSize: { xs: '1.0625rem', sm: '1.125rem' } } : {}) }}>
           {how}
@@ -47,7 +48,7 @@ export function StepHow({
       {cautions.map((caution) => (
         <Caution key={caution}>{caution}</Caution>
       ))}
-    </Box>
+    </Grid>
   );
 }
 
@@ -55,7 +56,7 @@ export function StepHow({
 export function StepReasons({ step }: { readonly step: ShownStep }) {
   const { heading, why, harm, supplies, way, wait } = step;
   return (
-    <Box sx={{ display: 'grid', gap: 1 }}>
+    <Grid>
       <Supplies supplies={supplies} />
       {(why || harm) && (
         <Typography variant="body2" color="text.secondary">
@@ -71,6 +72,6 @@ export function StepReasons({ step }: { readonly step: ShownStep }) {
         </Typography>
       )}
       {way.length > 0 && <WhyFold lines={way} about={heading} label="Why this way" />}
-    </Box>
+    </Grid>
   );
 }

@@ -8,6 +8,7 @@ import { LookAnswers } from '#web/features/packup/parts/LookAnswers.tsx';
 import { StepHow, StepReasons } from '#web/features/packup/parts/StepDetails.tsx';
 import { stateWords } from '#web/features/packup/step-state-words.ts';
 import { Icon } from '#web/ui/Icon.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** What can be said of a step in its row. */
 export type RowLog = {
@@ -121,9 +122,9 @@ export function StepRow(props: StepRowProps) {
       </Box>
       {asks && look && (
         <Box sx={{ pl: 4, pb: 1 }}>
-          <Typography variant="body2" sx={{ mb: 0.5 }}>
+          <Text variant="body2" below={0.5}>
             {look.question}
-          </Typography>
+          </Text>
           <LookAnswers look={look} onAnswer={(answer) => onAnswer(key, answer)} />
         </Box>
       )}

@@ -1,15 +1,4 @@
-import {
-  Alert,
-  Box,
-  Checkbox,
-  FormControlLabel,
-  FormGroup,
-  Radio,
-  RadioGroup,
-  Stack,
-  TextField,
-  Typography,
-} from '@mui/material';
+import { Alert, Box, Checkbox, FormControlLabel, FormGroup, Radio, RadioGroup, Stack, TextField } from '@mui/material';
 import type { FormEvent } from 'react';
 import { object, string } from 'yup';
 import type { Player } from '#core/players/profile.ts';
@@ -18,6 +7,7 @@ import { plainName } from '#core/kernel/visible-text.ts';
 import { word } from '#contract/scalars.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { useChecked } from '#web/ui/use-checked.ts';
+import { Text } from '#web/ui/Text.tsx';
 
 export type PlayerEntry = Omit<Player, 'id'>;
 type PlayerFormProps = {
@@ -84,7 +74,7 @@ export function PlayerForm({ busy, problem, onSave, known }: PlayerFormProps) {
         </RadioGroup>
         {grownUp && (
           <Box>
-            <Typography sx={{ fontWeight: 650 }}>I do these myself (the rest goes to the bench):</Typography>
+            <Text strong>I do these myself (the rest goes to the bench):</Text>
             <FormGroup row>
               {SKILLS.map((skill) => (
                 <FormControlLabel

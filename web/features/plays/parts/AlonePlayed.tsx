@@ -1,6 +1,7 @@
-import { Box, Chip } from '@mui/material';
+import { Chip } from '@mui/material';
 import type { AloneId } from '#core/instruments/alone.ts';
 import type { AloneView } from '#contract/instruments.ts';
+import { Row } from '#web/ui/layout.tsx';
 
 /** What is said of parts that are played by themselves: "Only the mouthpiece and barrel". */
 export const onlyWords = (name: string): string => `Only the ${name.toLowerCase()}`;
@@ -17,7 +18,7 @@ export function AlonePlayed({
 }) {
   if (sets.length === 0) return null;
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+    <Row gap={0.75} wrap>
       {sets.map(({ alone, name }) => (
         <Chip
           key={alone}
@@ -29,6 +30,6 @@ export function AlonePlayed({
           sx={{ minHeight: 44, borderRadius: 2, fontSize: '1rem' }}
         />
       ))}
-    </Box>
+    </Row>
   );
 }

@@ -1,4 +1,4 @@
-import { Alert, Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Alert, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { clockTime } from '#core/plays/play-words.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -13,6 +13,7 @@ import { DateField } from '#web/ui/DateField.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { FORMAT } from '#web/clock/format.ts';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { Row } from '#web/ui/layout.tsx';
 
 export type CorrectedPlay = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius' | 'alone'>;
 
@@ -57,12 +58,12 @@ export function CorrectPlaySheet({ play, sets, today, problem, busy, onKeep, onC
         Correct this play
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={2.5} sx={{ pt: 1 }}>
+        <Stack spacing={2.5}>
           <PlayMinutes minutes={minutes} setMinutes={setMinutes} />
           <AlonePlayed sets={withSaid(sets, play.alone)} value={alone} onChange={setAlone} />
           <DateField label="Which day" value={endedOn} onChange={setEndedOn} latest={today} />
           {endedAtMinute !== null && (
-            <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2 }}>
+            <Row gap={2} between align="center">
               <Button variant="outlined" color="inherit" onClick={() => move(-QUARTER)}>
                 Earlier
               </Button>
@@ -72,7 +73,7 @@ export function CorrectPlaySheet({ play, sets, today, problem, busy, onKeep, onC
               <Button variant="outlined" color="inherit" onClick={() => move(QUARTER)}>
                 Later
               </Button>
-            </Box>
+            </Row>
           )}
           <ChooseOne label="How was the room, about?" options={rooms} value={room} onChange={setRoom} />
           {problem && <Alert severity="error">{problem}</Alert>}

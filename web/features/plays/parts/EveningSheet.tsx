@@ -1,4 +1,4 @@
-import { Alert, Box, Button, Checkbox, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Alert, Button, Checkbox, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { counted, duration } from '#core/explain/format.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
@@ -14,6 +14,8 @@ import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { Row, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type Played = TodayView['evening'][number];
 type EveningSheetProps = {
@@ -66,8 +68,8 @@ function PlayedRow({
         slotProps={{ input: { 'aria-label': `${name} was played` } }}
         sx={{ width: 48, height: 48 }}
       />
-      <Box sx={{ minWidth: 0 }}>
-        <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>{name}</Typography>
+      <Space>
+        <Text strong>{name}</Text>
         {(usual || awaitsPackUp || alone) && (
           <Typography variant="body2" color="text.secondary">
             {[
@@ -78,14 +80,14 @@ function PlayedRow({
               .join(' · ')}
           </Typography>
         )}
-      </Box>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+      </Space>
+      <Row gap={0.5} align="center">
         {step(-STEP_MINUTES, '−')}
         <Typography component="output" sx={{ minWidth: 72, textAlign: 'center', fontWeight: 650 }}>
           {duration(minutes)}
         </Typography>
         {step(STEP_MINUTES, '+')}
-      </Box>
+      </Row>
     </PlainRow>
   );
 }
@@ -121,7 +123,7 @@ export function EveningSheet({ evening, now, problem, busy, onLog, onClose }: Ev
         What have you played?
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={2} sx={{ pt: 0.5 }}>
+        <Stack spacing={2}>
           <PlainList>
             {evening.map((one) => (
               <PlayedRow
@@ -138,14 +140,14 @@ export function EveningSheet({ evening, now, problem, busy, onLog, onClose }: Ev
           <BrassButton autoFocus disabled={cannot} onClick={() => onLog(entry, { minutesAtHand })}>
             {plays.length > 1 ? `Log ${counted(plays.length, 'instrument')} and pack up` : 'Log it and pack up'}
           </BrassButton>
-          <Box sx={{ display: 'flex', gap: 1 }}>
+          <Row>
             <Button fullWidth color="inherit" disabled={cannot} onClick={() => onLog(entry, null)}>
               Only log it
             </Button>
             <Button fullWidth color="inherit" onClick={onClose}>
               Not now
             </Button>
-          </Box>
+          </Row>
           <WhenPlayed choice={choice} />
           <ChooseOne label="How was the room, about?" options={ROOMS} value={room} onChange={setRoom} />
           <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />

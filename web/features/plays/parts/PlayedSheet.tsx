@@ -1,4 +1,4 @@
-import { Alert, Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Alert, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { duration, listed } from '#core/explain/format.ts';
 import type { AloneId } from '#core/instruments/alone.ts';
@@ -15,6 +15,7 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { MinutesAtHand } from '#web/ui/MinutesAtHand.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { Row } from '#web/ui/layout.tsx';
 
 export type PlayedEntry = Pick<Play, 'minutes' | 'endedOn' | 'endedAtMinute' | 'roomCelsius' | 'alone'>;
 /** On which reed it was, and how much of it lay high; null where nobody says. */
@@ -76,7 +77,7 @@ export function PlayedSheet({
         You have played: {instrumentName}
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={2.5} sx={{ pt: 1 }}>
+        <Stack spacing={2.5}>
           <PlayMinutes minutes={minutes} setMinutes={setMinutes} />
           <AlonePlayed sets={parts.sets} value={alone} onChange={setAlone} />
           <ReedPlayed reeds={reeds} reedId={reedId} onReed={setChosen} high={high} onHigh={setHigh} />
@@ -97,7 +98,7 @@ export function PlayedSheet({
             >
               Log {duration(minutes)} and pack up
             </BrassButton>
-            <Box sx={{ display: 'flex', gap: 1 }}>
+            <Row>
               <Button
                 fullWidth
                 color="inherit"
@@ -109,7 +110,7 @@ export function PlayedSheet({
               <Button fullWidth color="inherit" onClick={onClose}>
                 Not now
               </Button>
-            </Box>
+            </Row>
           </Stack>
         </Stack>
       </DialogContent>

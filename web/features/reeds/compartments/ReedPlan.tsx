@@ -17,6 +17,8 @@ import { Compartment } from '#web/ui/Compartment.tsx';
 import { sameCell, type Cell } from '#web/ui/use-moves.ts';
 import { useSeen } from '#web/ui/use-seen.ts';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type ReedPlanProps = { readonly kind: KindId; readonly playerId: PlayerId };
 
@@ -54,11 +56,11 @@ function Planned({ plan, playerId }: { readonly plan: ReedPlanView; readonly pla
   return (
     <>
       <ReedRows plan={plan} onMove={(session, to) => set(session, to, session.minutes)} onOpen={setOpened} />
-      <Box sx={{ mt: 1 }}>
+      <Space above={1}>
         <WhyFold lines={plan.because} about="the plan of four weeks">
           <Typography component="span">{plan.words}</Typography>
         </WhyFold>
-      </Box>
+      </Space>
       {opened && (
         <SessionSheet
           plan={plan}
@@ -98,7 +100,7 @@ export function ReedPlan({ kind, playerId }: ReedPlanProps) {
           <Typography>The plan could not be worked out. Everything else on this page stands.</Typography>
         ) : (
           <Box role="status" sx={{ minHeight: 160 }}>
-            <Typography sx={{ mb: 1 }}>Planning four weeks …</Typography>
+            <Text below={1}>Planning four weeks …</Text>
             <LinearProgress aria-label="Planning four weeks" />
           </Box>
         )}

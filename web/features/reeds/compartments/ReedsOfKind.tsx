@@ -1,4 +1,4 @@
-import { Box, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { hasABack } from '#core/reeds/reed.ts';
@@ -20,6 +20,7 @@ import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { ReadyForConcert, type ReedsOfKindProps } from '#web/features/reeds/compartments/ReadyForConcert.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 const [LifeChart] = lazyPart(async () => (await import('#web/features/reeds/parts/LifeChart.tsx')).LifeChart);
 
@@ -45,7 +46,7 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
   };
   const add = () => edit(null);
   return (
-    <Box component="section" aria-label={of.kindName} sx={{ mb: 3 }}>
+    <Space component="section" aria-label={of.kindName} below={3}>
       <TwoColumns wide="left" longRight>
         <Typography variant="h2" sx={{ gridColumn: '1 / -1' }}>
           {of.kindName}
@@ -104,6 +105,6 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
           onClose={() => setEditing(null)}
         />
       )}
-    </Box>
+    </Space>
   );
 }

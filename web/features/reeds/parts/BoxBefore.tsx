@@ -1,4 +1,6 @@
-import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
+import { Box, Button, MenuItem, TextField } from '@mui/material';
+import { Grid } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** How far gone a reed is when it is entered: minutes of playing, null where nobody knows. */
 const GONE = [
@@ -48,10 +50,10 @@ export function BoxBefore({ before, apart, onChange }: BoxBeforeProps) {
       </TextField>
       {value === APART && (
         <Box>
-          <Typography variant="body2" color="text.secondary" sx={{ mb: 0.5 }}>
+          <Text variant="body2" color="text.secondary" below={0.5}>
             Tap a reed until it is right.
-          </Typography>
-          <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(96px, 1fr))', gap: 1 }}>
+          </Text>
+          <Grid columns="repeat(auto-fill, minmax(96px, 1fr))">
             {before.map((minutes, index) => (
               <Button
                 key={index}
@@ -70,7 +72,7 @@ export function BoxBefore({ before, apart, onChange }: BoxBeforeProps) {
                 {shortOf(minutes)}
               </Button>
             ))}
-          </Box>
+          </Grid>
         </Box>
       )}
     </>

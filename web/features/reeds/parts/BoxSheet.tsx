@@ -1,4 +1,4 @@
-import { Box, DialogContent, DialogTitle, MenuItem, Stack, TextField, Typography } from '@mui/material';
+import { DialogContent, DialogTitle, MenuItem, Stack, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { moneyAsTyped, typedMoney } from '#core/money/money.ts';
@@ -13,6 +13,7 @@ import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { DateField } from '#web/ui/DateField.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
+import { Grid } from '#web/ui/layout.tsx';
 
 /** A box that is there already. */
 type BoxAsEntered = Omit<ReedBoxView, 'reeds'>;
@@ -86,7 +87,7 @@ function Fields({ of: { breaksIn }, currency, today, entry, onChange }: FieldsPr
   const { name, strength, material, breakIn, cameOn, place, before, apart } = entry;
   return (
     <>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '2fr 1fr', gap: 1.5 }}>
+      <Grid gap={1.5} columns="2fr 1fr">
         <TextField
           autoFocus
           label="Name"
@@ -100,7 +101,7 @@ function Fields({ of: { breaksIn }, currency, today, entry, onChange }: FieldsPr
           onChange={({ target }) => onChange({ strength: target.value })}
           slotProps={{ htmlInput: { maxLength: 12 } }}
         />
-      </Box>
+      </Grid>
       <TextField
         select
         label="How many reeds"
@@ -183,7 +184,7 @@ export function BoxSheet({ playerId, of, old, currency, today, box, onClose }: B
         {old === null ? `Add a box of reeds: ${of.kindName}` : `Change the box: ${old.name}`}
       </DialogTitle>
       <DialogContent>
-        <Stack spacing={2} sx={{ pt: 1 }}>
+        <Stack spacing={2}>
           <Fields
             of={of}
             currency={currency}

@@ -5,6 +5,8 @@ import type { ReedBoxView, ReedView, ReedsOfKindView } from '#contract/reed-view
 import { FORMAT } from '#web/clock/format.ts';
 import { ReedSigns, ReedSlots } from '#web/features/reeds/parts/ReedSlots.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { Row, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 /** A reed somebody has tapped. */
 export type Opened = { readonly name: string; readonly reedId: string };
@@ -21,24 +23,24 @@ function BoxRow({ box, proposed, onReed, onEdit }: BoxRowProps) {
   const { name, place, material, cameOn, reeds } = box;
   const aside = [`came ${FORMAT.shortDate(cameOn)}`, material === 'synthetic' ? 'synthetic' : null, place];
   return (
-    <Box sx={{ mb: 1.5 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 1 }}>
-        <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere', minWidth: 0 }}>
+    <Space below={1.5}>
+      <Row between align="center">
+        <Text strong>
           {name}{' '}
           <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
             {aside.filter((one) => one !== null).join(' · ')}
           </Box>
-        </Typography>
+        </Text>
         <Button color="inherit" onClick={() => onEdit(box)} aria-label={`Edit the box: ${name}`}>
           Edit
         </Button>
-      </Box>
+      </Row>
       <ReedSlots
         reeds={reeds}
         proposed={proposed}
         onReed={({ reedId, number }: ReedView) => onReed({ name: `${name}, reed ${number}`, reedId })}
       />
-    </Box>
+    </Space>
   );
 }
 

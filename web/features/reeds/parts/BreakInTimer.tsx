@@ -1,7 +1,8 @@
-import { Button, Typography } from '@mui/material';
+import { Button } from '@mui/material';
 import { useState } from 'react';
 import type { ReedId } from '#core/reeds/reed.ts';
 import { useNowMs } from '#web/clock/today.ts';
+import { Text } from '#web/ui/Text.tsx';
 
 type BreakInTimerProps = { readonly reedId: ReedId; readonly name: string; readonly minutes: number };
 
@@ -46,9 +47,9 @@ export function BreakInTimer({ reedId, name, minutes }: BreakInTimerProps) {
     );
   return (
     <>
-      <Typography role="timer" sx={{ fontWeight: 650 }}>
+      <Text role="timer" strong>
         {left > 0 ? clock(Math.min(left, minutes * MS_PER_MINUTE)) : 'That is enough for today.'}
-      </Typography>
+      </Text>
       <Button color="inherit" onClick={stop} aria-label={`Stop: ${name}`}>
         Stop
       </Button>

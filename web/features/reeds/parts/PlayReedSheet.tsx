@@ -1,4 +1,4 @@
-import { Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { duration } from '#core/explain/format.ts';
 import type { HighShare, ReedId } from '#core/reeds/reed.ts';
@@ -9,6 +9,7 @@ import { HIGH } from '#web/features/reeds/parts/high-choice.ts';
 import { sharesOf } from '#web/features/reeds/parts/shares-of.ts';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { Grid, Row } from '#web/ui/layout.tsx';
 
 type Candidate = { readonly reedId: ReedId; readonly name: string; readonly isNew: boolean };
 
@@ -37,7 +38,7 @@ function Shares({ shares, nameOf, onSay }: SharesProps) {
   return (
     <Stack spacing={1}>
       {shares.map(({ reedId, minutes }, index) => (
-        <Box key={reedId} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Row key={reedId} align="center">
           <Typography sx={{ flex: 1, minWidth: 0, overflowWrap: 'anywhere' }}>{nameOf(reedId)}</Typography>
           {index < shares.length - 1 && (
             <Button
@@ -64,7 +65,7 @@ function Shares({ shares, nameOf, onSay }: SharesProps) {
               +{STEP}
             </Button>
           )}
-        </Box>
+        </Row>
       ))}
     </Stack>
   );
@@ -105,7 +106,7 @@ export function PlayReedSheet({ play, of, playing, onClose }: PlayReedSheetProps
             {play.name}, {FORMAT.weekdayDate(play.endedOn)}, {duration(play.minutes)}. Tap two reeds if both were
             played.
           </Typography>
-          <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 1 }}>
+          <Grid columns={{ xs: '1fr', sm: '1fr 1fr' }}>
             {shown.map(({ reedId, name }) => (
               <Button
                 key={reedId}
@@ -117,7 +118,7 @@ export function PlayReedSheet({ play, of, playing, onClose }: PlayReedSheetProps
                 {name}
               </Button>
             ))}
-          </Box>
+          </Grid>
           {!opening && shown.length < all.length && (
             <Button color="inherit" onClick={() => setOpening(true)}>
               It was a new reed

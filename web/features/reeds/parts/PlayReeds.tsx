@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { duration } from '#core/explain/format.ts';
 import { reedsTogether } from '#core/reeds/reed-words.ts';
@@ -7,6 +7,7 @@ import { FORMAT } from '#web/clock/format.ts';
 import { PlayReedSheet } from '#web/features/reeds/parts/PlayReedSheet.tsx';
 import type { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 type PlayReedsProps = {
   readonly of: ReedsOfKindView;
@@ -28,14 +29,14 @@ export function PlayReeds({ of, playing }: PlayReedsProps) {
               key={playKey}
               sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 1, py: 0.5 }}
             >
-              <Box sx={{ minWidth: 0 }}>
+              <Space>
                 <Typography>
                   {FORMAT.weekdayDate(endedOn)}, {duration(minutes)}
                 </Typography>
-                <Typography variant="body2" color="text.secondary" sx={{ overflowWrap: 'anywhere' }}>
+                <Typography variant="body2" color="text.secondary">
                   {reeds || 'no reed said'}
                 </Typography>
-              </Box>
+              </Space>
               <Button
                 color="inherit"
                 variant={reeds ? 'text' : 'outlined'}

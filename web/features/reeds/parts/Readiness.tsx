@@ -3,6 +3,8 @@ import type { LocalDate } from '#core/time/local-date.ts';
 import type { ReadinessView } from '#contract/reed-views.ts';
 import { DateField } from '#web/ui/DateField.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Grid } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 export type Asked = { readonly on: LocalDate | null; readonly wanted: number };
 type ReadinessProps = {
@@ -21,7 +23,7 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
 export function Readiness({ asked, onAsk, ready }: ReadinessProps) {
   return (
     <>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, mb: 1.5 }}>
+      <Grid gap={1.5} columns="1fr 1fr" below={1.5}>
         <DateField label="Day of the concert" value={asked.on} onChange={(on) => onAsk({ ...asked, on })} />
         <TextField
           select
@@ -35,13 +37,13 @@ export function Readiness({ asked, onAsk, ready }: ReadinessProps) {
             </MenuItem>
           ))}
         </TextField>
-      </Box>
+      </Grid>
       {ready ? (
         <>
           <WhyFold lines={ready.because} about="how many reeds to open">
-            <Typography component="span" sx={{ fontWeight: 650 }}>
+            <Text component="span" strong>
               {ready.words}
-            </Typography>
+            </Text>
           </WhyFold>
           {ready.table.length > 1 && (
             <Box

@@ -1,28 +1,30 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { duration } from '#core/explain/format.ts';
 import type { ReedChoiceView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { BreakInTimer } from '#web/features/reeds/parts/BreakInTimer.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { useWhyFold, WhyFold } from '#web/ui/WhyFold.tsx';
+import { Row, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type ReedNowProps = { readonly of: ReedsOfKindView; readonly onAddBox: () => void };
 
 /** How many others are named at once. */
 const OTHERS = 3;
 
-function Row({ one, children }: { readonly one: ReedChoiceView; readonly children?: React.ReactNode }) {
+function ReedLine({ one, children }: { readonly one: ReedChoiceView; readonly children?: React.ReactNode }) {
   const why = useWhyFold({ lines: one.because, about: one.name });
   return (
-    <PlainRow sx={{ py: 1 }}>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'space-between', gap: 1 }}>
-        <Box sx={{ minWidth: 0 }}>
-          <Typography sx={{ fontWeight: 650, overflowWrap: 'anywhere' }}>{one.name}</Typography>
+    <PlainRow>
+      <Row wrap between align="center">
+        <Space>
+          <Text strong>{one.name}</Text>
           <Typography variant="body2" color="text.secondary">
             {one.words} {why.button}
           </Typography>
-        </Box>
+        </Space>
         {children}
-      </Box>
+      </Row>
       {one.warp && <Typography variant="body2">{one.warp}</Typography>}
       {why.fold}
     </PlainRow>
@@ -40,13 +42,17 @@ export function ReedNow({ of: { today, choices, resting, favourite, concert, box
   if (boxes.length === 0)
     return (
       <>
-        <Typography variant="h1" sx={{ mb: 1 }}>
+        <Text variant="h1" below={1}>
           No reeds yet.
-        </Typography>
-        <Typography sx={{ mb: 2 }}>
+        </Text>
+        <Text below={2}>
           Add a box, and Ulu says which reed to play today, for how long, and when to buy the next box.
-        </Typography>
-        {concert && <Typography sx={{ mb: 2, fontWeight: 650 }}>{concert.words}</Typography>}
+        </Text>
+        {concert && (
+          <Text strong below={2}>
+            {concert.words}
+          </Text>
+        )}
         <Button variant="outlined" color="inherit" onClick={onAddBox}>
           Add a box of reeds
         </Button>
@@ -55,23 +61,23 @@ export function ReedNow({ of: { today, choices, resting, favourite, concert, box
   return (
     <>
       {breaking.length > 0 && (
-        <Box sx={{ mb: 2 }}>
-          <Typography variant={best ? 'h2' : 'h1'} sx={{ mb: 0.5 }}>
+        <Space below={2}>
+          <Text variant={best ? 'h2' : 'h1'} below={0.5}>
             {best ? 'First, break in' : 'Break in today'}
-          </Typography>
+          </Text>
           <PlainList>
             {breaking.map((one) => (
-              <Row key={one.reedId} one={one}>
+              <ReedLine key={one.reedId} one={one}>
                 <BreakInTimer reedId={one.reedId} name={one.name} minutes={one.minutes} />
-              </Row>
+              </ReedLine>
             ))}
           </PlainList>
-        </Box>
+        </Space>
       )}
       {best && (
-        <Box sx={{ mb: 1.5 }}>
+        <Space below={1.5}>
           <Typography color="text.secondary">{breaking.length > 0 ? 'Then play' : 'Play now'}</Typography>
-          <Typography variant="h1" sx={{ color: 'text.primary' }}>
+          <Typography variant="h1" color="text.primary">
             {best.name}
           </Typography>
           <WhyFold lines={best.because} about={best.name}>
@@ -79,38 +85,42 @@ export function ReedNow({ of: { today, choices, resting, favourite, concert, box
               {duration(best.minutes)} today, {best.words}.
             </Typography>
           </WhyFold>
-          {best.warp && <Typography sx={{ mt: 0.5 }}>{best.warp}</Typography>}
+          {best.warp && <Text above={0.5}>{best.warp}</Text>}
           {then.map((one) => (
-            <Row key={one.reedId} one={one}>
+            <ReedLine key={one.reedId} one={one}>
               <Typography variant="body2">then {duration(one.minutes)}</Typography>
-            </Row>
+            </ReedLine>
           ))}
-        </Box>
+        </Space>
       )}
       {today.play.length === 0 && (
-        <Typography variant="h1" sx={{ mb: 1 }}>
+        <Text variant="h1" below={1}>
           {order}
-        </Typography>
+        </Text>
       )}
       {rest.map((line) => (
-        <Typography key={line} sx={{ my: 1 }}>
+        <Text key={line} above={1} below={1}>
           {line}
-        </Typography>
+        </Text>
       ))}
       {concert && (
-        <Box sx={{ my: 1.5 }}>
+        <Space above={1.5} below={1.5}>
           <WhyFold lines={concert.because} about="the next concert">
-            <Typography component="span" sx={{ fontWeight: 650 }}>
+            <Text component="span" strong>
               {concert.words}
-            </Typography>
+            </Text>
           </WhyFold>
-        </Box>
+        </Space>
       )}
-      {favourite && <Typography sx={{ my: 1.5 }}>{favourite}</Typography>}
+      {favourite && (
+        <Text above={1.5} below={1.5}>
+          {favourite}
+        </Text>
+      )}
       {others.length > 0 && (
         <PlainList>
           {others.map((one) => (
-            <Row key={one.reedId} one={one} />
+            <ReedLine key={one.reedId} one={one} />
           ))}
         </PlainList>
       )}

@@ -71,8 +71,8 @@ function Days({ plan: { from, today, concerts, expected, rows }, size: { day: wi
         .filter((index) => weekdayOfDay(first + index) === firstDayOfWeek())
         .map((index) => (
           <g key={index}>
-            <path d={`M${index * wide} ${top - 4}V${height}`} strokeWidth={1} style={{ stroke: LINE }} />
-            <text x={index * wide + 2} y={14} fontSize={12} style={{ fill: QUIET }}>
+            <path d={`M${index * wide} ${top - 4}V${height}`} strokeWidth={1} stroke={LINE} />
+            <text x={index * wide + 2} y={14} fontSize={12} fill={QUIET}>
               {FORMAT.shortDate(addDays(from, index))}
             </text>
           </g>
@@ -84,17 +84,17 @@ function Days({ plan: { from, today, concerts, expected, rows }, size: { day: wi
             d={`M${now + index * wide + wide / 2} ${top - 6}V${height}`}
             strokeWidth={2}
             strokeDasharray="2 3"
-            style={{ stroke: INK }}
+            stroke={INK}
           />
         ) : null,
       )}
-      <path d={`M${now} ${top - 6}V${height}`} strokeWidth={2.5} style={{ stroke: INK }} />
+      <path d={`M${now} ${top - 6}V${height}`} strokeWidth={2.5} stroke={INK} />
       {rows.map(({ reedId }, index) => (
         <path
           key={reedId}
           d={`M0 ${top + (index + 1) * row - 2}H${(past + expected.length) * wide}`}
           strokeWidth={1}
-          style={{ stroke: LINE }}
+          stroke={LINE}
         />
       ))}
     </g>
@@ -159,7 +159,7 @@ function Planned({ plan, size, moves: { things: sessions, held, on } }: PlannedP
       })}
       {held && (
         <g aria-hidden transform={place(held.to)} style={{ pointerEvents: 'none' }}>
-          <rect width={size.day} height={size.row - 2} style={{ fill: 'var(--ulu-palette-background-paper)' }} />
+          <rect width={size.day} height={size.row - 2} fill="var(--ulu-palette-background-paper)" />
           <ReedStroke x={0} minutes={held.thing.minutes} size={size} look="held" isSet />
         </g>
       )}

@@ -17,6 +17,8 @@ import type { useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { ReedTrial } from '#web/features/reeds/parts/ReedTrial.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Row } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type ReedSheetProps = {
   readonly name: string;
@@ -28,9 +30,7 @@ type ReedSheetProps = {
   readonly onClose: () => void;
 };
 
-const Chips = ({ children }: { readonly children: React.ReactNode }) => (
-  <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>{children}</Box>
-);
+const Chips = ({ children }: { readonly children: React.ReactNode }) => <Row wrap>{children}</Row>;
 const tall = { minHeight: 44 } as const;
 
 /** How it felt first, then what it is good for: two taps. "Too hard" asks for a flat back before it is a grade. */
@@ -59,9 +59,9 @@ function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 
   if (feel === null)
     return (
       <Box>
-        <Typography variant="h2" sx={{ mb: 1 }}>
+        <Text variant="h2" below={1}>
           How did it feel?
-        </Typography>
+        </Text>
         <Chips>
           {REED_FEELS.map((one) => (
             <Button key={one} variant="outlined" color="inherit" onClick={() => setFeel(one)}>
@@ -116,7 +116,7 @@ function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 
       </Chips>
       {(feel !== 'too-hard' || !hasBack || isTried) && (
         <Box>
-          <Typography sx={{ mb: 0.5 }}>It felt {FEEL_WORDS[feel]}. What is it good for?</Typography>
+          <Text below={0.5}>It felt {FEEL_WORDS[feel]}. What is it good for?</Text>
           <Chips>
             {REED_USES.map((one) => (
               <Button key={one} variant="outlined" color="inherit" disabled={said.busy} onClick={() => grade(one)}>
@@ -141,7 +141,7 @@ function Retiring({ reed, family, said, onClose }: Omit<ReedSheetProps, 'name' |
     );
   return (
     <Box>
-      <Typography sx={{ mb: 0.5 }}>Why is it no longer played?</Typography>
+      <Text below={0.5}>Why is it no longer played?</Text>
       <Chips>
         {ENDS_OF[family].map((cause) => (
           <Button
@@ -174,7 +174,7 @@ export function ReedSheet({ name, ...props }: ReedSheetProps) {
       <DialogContent>
         <Stack spacing={2}>
           <Box>
-            <Typography sx={{ fontWeight: 650 }}>{words}</Typography>
+            <Text strong>{words}</Text>
             <Typography color="text.secondary">
               {playedMinutes === 0 ? 'Not played in this record.' : `Played ${duration(playedMinutes)}`}
               {leftWords && `, ${leftWords}`}
@@ -185,7 +185,7 @@ export function ReedSheet({ name, ...props }: ReedSheetProps) {
           {stage !== 'retired' && (
             <>
               {stage !== 'new' && <Grading {...props} />}
-              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+              <Row wrap>
                 {stage !== 'new' && hasBack && (
                   <Button
                     color="inherit"
@@ -199,7 +199,7 @@ export function ReedSheet({ name, ...props }: ReedSheetProps) {
                   </Button>
                 )}
                 <Retiring {...props} />
-              </Box>
+              </Row>
             </>
           )}
           <Button color="inherit" onClick={onClose}>

@@ -1,5 +1,6 @@
 import { Box, ButtonBase, Typography } from '@mui/material';
 import type { ReedView } from '#contract/reed-views.ts';
+import { Text } from '#web/ui/Text.tsx';
 
 type ReedSlotsProps = {
   readonly reeds: readonly ReedView[];
@@ -36,24 +37,24 @@ function Blade({ reed: { stage, shareOfLife }, small }: BladeProps) {
       <clipPath id={`left-${stage}-${Math.round(top * 10)}`}>
         <rect x={0} y={top} width={WIDTH} height={HEIGHT - top} />
       </clipPath>
-      <path d={outline} style={{ fill: 'var(--ulu-palette-well-deep)' }} />
+      <path d={outline} fill="var(--ulu-palette-well-deep)" />
       <path
         d={outline}
         clipPath={`url(#left-${stage}-${Math.round(top * 10)})`}
         fillOpacity={isOfUnknownAge ? 0.45 : 1}
-        style={{ fill: 'var(--ulu-palette-cane-main)' }}
+        fill="var(--ulu-palette-cane-main)"
       />
       <path
         d={outline}
         fill="none"
         strokeWidth={2}
         strokeDasharray={stage === 'new' ? '4 3' : undefined}
-        style={{ stroke: ink }}
+        stroke={ink}
       />
-      {stage !== 'retired' && <path d={`M10 ${STOCK}h24`} strokeWidth={1.5} style={{ stroke: ink }} />}
-      {stage === 'retired' && <path d={`M8 ${HEIGHT - 6}L36 8`} strokeWidth={2.5} style={{ stroke: ink }} />}
+      {stage !== 'retired' && <path d={`M10 ${STOCK}h24`} strokeWidth={1.5} stroke={ink} />}
+      {stage === 'retired' && <path d={`M8 ${HEIGHT - 6}L36 8`} strokeWidth={2.5} stroke={ink} />}
       {stage === 'breaking-in' && (
-        <path d="M14 68v14M22 68v14M30 68v14" strokeWidth={2} style={{ stroke: 'var(--ulu-palette-cane-ink)' }} />
+        <path d="M14 68v14M22 68v14M30 68v14" strokeWidth={2} stroke="var(--ulu-palette-cane-ink)" />
       )}
     </svg>
   );
@@ -79,9 +80,9 @@ export const ReedSlots = ({ reeds, proposed, onReed }: ReedSlotsProps) => (
           }}
         >
           <Blade reed={reed} />
-          <Typography component="span" sx={{ fontWeight: 650 }}>
+          <Text component="span" strong>
             {reed.number}
-          </Typography>
+          </Text>
         </ButtonBase>
       </li>
     ))}

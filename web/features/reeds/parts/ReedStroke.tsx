@@ -36,22 +36,18 @@ export function ReedStroke({ x, minutes, size, look, cap = null, isSet = false }
           rx={2}
           strokeWidth={look === 'played' ? 0 : 1.5}
           strokeDasharray={look === 'held' ? '2 2' : undefined}
-          style={{ fill: look === 'planned' ? 'transparent' : CANE, stroke: look === 'held' ? INK : CANE_INK }}
+          fill={look === 'planned' ? 'transparent' : CANE}
+          stroke={look === 'held' ? INK : CANE_INK}
         />
       )}
       {cap !== null && (
-        <path
-          d={`M${middle - 5.5} ${foot - lengthOf(cap) - 2}v-2h11v2`}
-          fill="none"
-          strokeWidth={1.2}
-          style={{ stroke: INK }}
-        />
+        <path d={`M${middle - 5.5} ${foot - lengthOf(cap) - 2}v-2h11v2`} fill="none" strokeWidth={1.2} stroke={INK} />
       )}
       {isSet &&
         (minutes > 0 ? (
-          <circle cx={middle} cy={foot - 1} r={3.2} style={{ fill: INK }} />
+          <circle cx={middle} cy={foot - 1} r={3.2} fill={INK} />
         ) : (
-          <path d={`M${middle - 3.5} ${foot - 8}l7 7m0 -7l-7 7`} strokeWidth={1.5} style={{ stroke: INK }} />
+          <path d={`M${middle - 3.5} ${foot - 8}l7 7m0 -7l-7 7`} strokeWidth={1.5} stroke={INK} />
         ))}
     </>
   );

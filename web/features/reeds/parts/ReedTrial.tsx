@@ -10,6 +10,8 @@ import {
   type TrialStep,
 } from '#core/reeds/reed-trial.ts';
 import type { ReedFeel } from '#core/reeds/reed.ts';
+import { Row } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 type ReedTrialProps = {
   readonly hasBack: boolean;
@@ -32,10 +34,10 @@ export function ReedTrial({ hasBack, onFlattened, onGrade }: ReedTrialProps) {
   if (at.step === 'feel' || at.step === 'grade')
     return (
       <Box>
-        <Typography variant="h2" sx={{ mb: 1 }}>
+        <Text variant="h2" below={1}>
           How does it feel?
-        </Typography>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        </Text>
+        <Row wrap>
           {TRIAL_FEELS.map((feel) => (
             <Button
               key={feel}
@@ -50,7 +52,7 @@ export function ReedTrial({ hasBack, onFlattened, onGrade }: ReedTrialProps) {
               {TRIAL_FEEL_WORDS[feel]}
             </Button>
           ))}
-        </Box>
+        </Row>
       </Box>
     );
   const { title, how } = wordsOf(at);

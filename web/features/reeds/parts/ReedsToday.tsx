@@ -10,7 +10,7 @@ export function ReedsToday({ kinds }: Pick<ReedsPageView, 'kinds'>) {
   return (
     <PlainList gap={0.5}>
       {told.map(({ kind, kindName, today, concert }) => (
-        <Typography component="li" key={kind} sx={{ overflowWrap: 'anywhere' }}>
+        <Typography component="li" key={kind}>
           <MuiLink
             component={Link}
             to="/reeds"

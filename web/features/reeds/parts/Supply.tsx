@@ -4,6 +4,7 @@ import { FORMAT } from '#web/clock/format.ts';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 const [CostChart] = lazyPart(async () => (await import('#web/features/reeds/parts/CostChart.tsx')).CostChart);
 
@@ -14,13 +15,13 @@ export function Supply({ supply: { words, costWords, because, spent }, currency 
   return (
     <>
       <Typography>{words}</Typography>
-      {costWords && <Typography sx={{ mt: 1 }}>{costWords}</Typography>}
+      {costWords && <Text above={1}>{costWords}</Text>}
       <WhyFold lines={because} about="the supply of reeds" />
       {spent.length > 0 && currency !== null && (
         <Box>
-          <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+          <Text variant="body2" color="text.secondary" above={1}>
             Boxes of the last twelve months, in {currency}
-          </Typography>
+          </Text>
           <HeardOnly>
             <table>
               <caption>Spent on boxes</caption>

@@ -1,0 +1,26 @@
+import { Typography, type TypographyProps } from '@mui/material';
+import type { ElementType } from 'react';
+
+type TextProps = Omit<TypographyProps, 'sx'> & {
+  readonly component?: ElementType;
+  /** What is read first. */
+  readonly strong?: true;
+  /** A measure that is read with ease. */
+  readonly measured?: true;
+  /** Room above and below it, in the steps of the theme. */
+  readonly above?: number;
+  readonly below?: number;
+};
+
+/** Words with some weight, or some room around them. */
+export const Text = ({ strong, measured, above, below, ...rest }: TextProps) => (
+  <Typography
+    sx={{
+      ...(strong && { fontWeight: 650 }),
+      ...(measured && { maxWidth: '62ch' }),
+      ...(above === undefined ? {} : { mt: above }),
+      ...(below === undefined ? {} : { mb: below }),
+    }}
+    {...rest}
+  />
+);
