@@ -7,6 +7,7 @@ import { Shelf } from '#web/app/Shelf.tsx';
 import { ShortcutKeys } from '#web/app/ShortcutKeys.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { remember, REMEMBERED } from '#web/session/stored.ts';
+import { Space } from '#web/ui/layout.tsx';
 
 /** Comes after the first view. Where it cannot come, what is unsent stays on the device until it can. */
 const [Unsent] = lazyPart(() =>
@@ -66,10 +67,10 @@ export function Frame() {
           outline: 'none',
         }}
       >
-        <Box sx={{ maxWidth: 1240, mx: 'auto' }}>
+        <Space width={1240}>
           <Unsent />
           <Outlet />
-        </Box>
+        </Space>
       </Box>
       <ShortcutKeys instrumentId={instrumentId} open={keysShown} setOpen={setKeysShown} />
     </Box>

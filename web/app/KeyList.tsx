@@ -13,6 +13,7 @@ import {
 } from '@mui/material';
 import { MOMENTS } from '#web/app/moments.ts';
 import { REMEMBERED, remember, useRemembered } from '#web/session/stored.ts';
+import { Space } from '#web/ui/layout.tsx';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ...MOMENTS.map(({ key, name }) => [`g then ${key}`, `Go to ${name}`] as const),
@@ -33,7 +34,7 @@ export function KeyList({ onClose }: { readonly onClose: () => void }) {
           <TableBody>
             {KEYS.map(([key, words]) => (
               <TableRow key={key}>
-                <TableCell component="th" scope="row" sx={{ fontWeight: 650 }}>
+                <TableCell component="th" scope="row">
                   {key}
                 </TableCell>
                 <TableCell>{words}</TableCell>
@@ -41,16 +42,17 @@ export function KeyList({ onClose }: { readonly onClose: () => void }) {
             ))}
           </TableBody>
         </Table>
-        <FormControlLabel
-          sx={{ mt: 2 }}
-          control={
-            <Switch
-              checked={on}
-              onChange={(_event, checked) => remember(REMEMBERED.shortcuts, checked ? 'on' : 'off')}
-            />
-          }
-          label="Single-key shortcuts"
-        />
+        <Space above={2}>
+          <FormControlLabel
+            control={
+              <Switch
+                checked={on}
+                onChange={(_event, checked) => remember(REMEMBERED.shortcuts, checked ? 'on' : 'off')}
+              />
+            }
+            label="Single-key shortcuts"
+          />
+        </Space>
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Close</Button>

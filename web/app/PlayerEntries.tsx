@@ -42,7 +42,7 @@ export function PlayerEntries({ player, players, anchor, onShowKeys, onClose: cl
         Somebody else, or change who does what
       </MenuItem>
       <Divider />
-      <ListSubheader sx={{ lineHeight: 2 }}>Light</ListSubheader>
+      <ListSubheader>Light</ListSubheader>
       {LIGHTS.map((light) => (
         <MenuItem
           key={light.mode}

@@ -170,11 +170,15 @@ export const theme = createTheme({
     },
     // A name of one long word breaks wherever it stands.
     MuiTypography: { styleOverrides: { root: { overflowWrap: 'anywhere' } } },
+    MuiCheckbox: { styleOverrides: { root: { width: 48, height: 48 } } },
+    MuiChip: { styleOverrides: { clickable: { minHeight: 44, borderRadius: 12, fontSize: '1rem' } } },
+    MuiToggleButtonGroup: { styleOverrides: { root: { flexWrap: 'wrap' } } },
+    MuiListSubheader: { styleOverrides: { root: { lineHeight: 2 } } },
     MuiFormControlLabel: { styleOverrides: { root: { minHeight: 44 } } },
     // The label of a field at the top stands on its rim.
     MuiDialogContent: { styleOverrides: { root: { '.MuiDialogTitle-root + &': { paddingTop: 8 } } } },
     // At the finger's size, wherever they stand.
-    MuiMenuItem: { styleOverrides: { root: { minHeight: 44 } } },
+    MuiMenuItem: { styleOverrides: { root: { minHeight: 44, whiteSpace: 'normal' } } },
     MuiToggleButton: {
       styleOverrides: {
         root: {

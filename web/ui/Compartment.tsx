@@ -6,11 +6,13 @@ type CompartmentProps = {
   readonly title?: string;
   readonly aside?: ReactNode;
   readonly children: ReactNode;
+  /** What must not be overlooked. */
+  readonly danger?: true;
   readonly sx?: SxProps<Theme>;
 };
 
 /** A well cut into the case's lining: few and generous, each for one thing. */
-export function Compartment({ title, aside, children, sx = {} }: CompartmentProps) {
+export function Compartment({ title, aside, children, danger, sx = {} }: CompartmentProps) {
   const id = useId();
   return (
     <Box
@@ -19,8 +21,8 @@ export function Compartment({ title, aside, children, sx = {} }: CompartmentProp
       sx={[
         {
           bgcolor: 'well.main',
-          border: '1px solid',
-          borderColor: 'well.rim',
+          border: danger ? '3px solid' : '1px solid',
+          borderColor: danger ? 'stop.main' : 'well.rim',
           borderRadius: '18px 18px 26px 26px',
           boxShadow: 'inset 0 3px 0 var(--ulu-palette-well-rim)',
           p: { xs: 2, sm: 2.5 },

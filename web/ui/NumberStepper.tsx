@@ -1,5 +1,6 @@
 import { Button, Typography } from '@mui/material';
-import { Row } from '#web/ui/layout.tsx';
+import { Grow, Row } from '#web/ui/layout.tsx';
+import { Figure } from '#web/ui/Figure.tsx';
 
 type NumberStepperProps = {
   readonly label: string;
@@ -12,13 +13,15 @@ type NumberStepperProps = {
 /** A number that is stepped through with a thumb; nothing to type. */
 export const NumberStepper = ({ label, words, onLess, onMore }: NumberStepperProps) => (
   <Row align="center">
-    <Typography sx={{ flex: 1 }}>{label}</Typography>
+    <Grow basis={1}>
+      <Typography>{label}</Typography>
+    </Grow>
     <Button variant="outlined" color="inherit" aria-label={`Less: ${label}`} onClick={onLess} sx={{ minWidth: 52 }}>
       −
     </Button>
-    <Typography component="output" aria-live="polite" sx={{ minWidth: 72, textAlign: 'center' }}>
+    <Figure aria-live="polite" width={72}>
       {words}
-    </Typography>
+    </Figure>
     <Button variant="outlined" color="inherit" aria-label={`More: ${label}`} onClick={onMore} sx={{ minWidth: 52 }}>
       +
     </Button>

@@ -32,6 +32,17 @@ export const TwoColumns = ({ wide, longRight, children }: TwoColumnsProps) => (
   </Box>
 );
 
+type OverProps = {
+  readonly children: ReactNode;
+  /** Its place where it is not that in which it is written. */ readonly order?: ResponsiveOrder;
+};
+type ResponsiveOrder = { readonly xs: number; readonly sm: number };
+
+/** What lies over all columns. */
+export const Over = ({ children, order }: OverProps) => (
+  <Box sx={{ gridColumn: '1 / -1', minWidth: 0, ...(order && { order }) }}>{children}</Box>
+);
+
 type ColumnProps = {
   readonly children: ReactNode;
   /** On a phone it comes after everything else. */

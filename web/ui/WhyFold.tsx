@@ -3,6 +3,7 @@ import { useId, useState, type ReactNode } from 'react';
 import type { Mark } from '#core/explain/explained.ts';
 import { MARK_WORDS } from '#core/explain/mark-words.ts';
 import { PlainList } from '#web/ui/PlainList.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 export type WhyLineView = { readonly rule: string; readonly text: string; readonly mark: Mark };
 type WhyFoldProps = {
@@ -47,21 +48,23 @@ const WhyButton = ({ about, label = 'Why', open, controls, onToggle }: WhyButton
 );
 
 const WhyLines = ({ lines }: Pick<WhyFoldProps, 'lines'>) => (
-  <PlainList gap={0.75} sx={{ mt: 0.5, mb: 1 }}>
-    {lines.map(({ rule, text, mark }, index) => (
-      <Typography
-        component="li"
-        variant="body2"
-        key={`${rule}-${index}`}
-        sx={{ borderLeft: '3px solid', borderColor: 'divider', pl: 1.25 }}
-      >
-        {text}{' '}
-        <Box component="span" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>
-          — {MARK_WORDS[mark]}
-        </Box>
-      </Typography>
-    ))}
-  </PlainList>
+  <Space above={0.5} below={1}>
+    <PlainList gap={0.75}>
+      {lines.map(({ rule, text, mark }, index) => (
+        <Typography
+          component="li"
+          variant="body2"
+          key={`${rule}-${index}`}
+          sx={{ borderLeft: '3px solid', borderColor: 'divider', pl: 1.25 }}
+        >
+          {text}{' '}
+          <Box component="span" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>
+            — {MARK_WORDS[mark]}
+          </Box>
+        </Typography>
+      ))}
+    </PlainList>
+  </Space>
 );
 
 /** The button of a fold and the fold itself, for a row that has a place for each: the fold lies under the whole row. */

@@ -17,9 +17,32 @@ const around = ({ above, below }: Around) => ({
   ...(below === undefined ? {} : { mb: below }),
 });
 
+type SpaceProps = Piece & {
+  /** As high at least as what is still to come. */
+  readonly height?: number;
+  /** No wider than this, in the middle. */
+  readonly width?: number;
+  /** As wide as there is room, also where others are not. */
+  readonly wide?: true;
+};
+
 /** Something with room above or below it. It may be narrower than its longest word. */
-export const Space = ({ above, below, ...rest }: Piece) => (
-  <Box sx={{ minWidth: 0, ...around({ above, below } as Around) }} {...rest} />
+export const Space = ({ above, below, height, width, wide, ...rest }: SpaceProps) => (
+  <Box
+    sx={{
+      minWidth: 0,
+      ...(height !== undefined && { minHeight: height }),
+      ...(width !== undefined && { maxWidth: width, mx: 'auto' }),
+      ...(wide && { width: '100%' }),
+      ...around({ above, below } as Around),
+    }}
+    {...rest}
+  />
+);
+
+/** What takes the room the others leave. */
+export const Grow = ({ basis = '1 1 0', ...rest }: Piece & { readonly basis?: Responsive<string | number> }) => (
+  <Box sx={{ flex: basis, minWidth: 0 }} {...rest} />
 );
 
 type RowProps = Piece & {
@@ -54,10 +77,12 @@ type GridProps = Piece & {
   /** As wide as its lines are read with ease, in the middle of the page. */
   readonly width?: number;
   readonly align?: 'center' | 'start' | 'baseline';
+  /** Each no wider than it has to be. */
+  readonly start?: true;
 };
 
 /** Things one below the other, or in columns. */
-export const Grid = ({ gap = 1, columns, width, align, above, below, ...rest }: GridProps) => (
+export const Grid = ({ gap = 1, columns, width, align, start, above, below, ...rest }: GridProps) => (
   <Box
     sx={{
       display: 'grid',
@@ -65,6 +90,7 @@ export const Grid = ({ gap = 1, columns, width, align, above, below, ...rest }: 
       ...(columns === undefined ? {} : { gridTemplateColumns: columns }),
       ...(width === undefined ? {} : { maxWidth: width, mx: 'auto' }),
       ...(align && { alignItems: align }),
+      ...(start && { justifyItems: 'start' }),
       ...around({ above, below } as Around),
     }}
     {...rest}

@@ -1,4 +1,3 @@
-import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
@@ -16,7 +15,7 @@ import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { playerQueries } from '#web/features/players/players.queries.ts';
 import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { QueryView } from '#web/ui/QueryView.tsx';
-import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
+import { Column, Over, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { NextSitting } from '#web/features/calendar/compartments/NextSitting.tsx';
 import { DayByDay } from '#web/features/calendar/compartments/DayByDay.tsx';
 import {
@@ -40,9 +39,9 @@ function Loaded({ view, playerId, chosen }: LoadedProps) {
   const start = (sitting: Sitting) => begin({ kind: 'care', playerId, parts: partsOf(sitting) });
   return (
     <TwoColumns wide="left" longRight>
-      <Box sx={{ gridColumn: '1 / -1', minWidth: 0 }}>
+      <Over>
         <SixWeeks view={view} playerId={playerId} chosen={chosen} moves={moves} />
-      </Box>
+      </Over>
       <Column>
         <StoppedInstruments stopped={view.stopped} />
         <GoesNotTogether clashes={view.clashes} />

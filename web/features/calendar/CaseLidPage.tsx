@@ -14,6 +14,7 @@ import { PlainList } from '#web/ui/PlainList.tsx';
 import { TickBox } from '#web/ui/TickBox.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Grid, Row, Space } from '#web/ui/layout.tsx';
 
 type Day = CaseLidSheet['week'][number];
 
@@ -28,10 +29,10 @@ const Days = ({ days }: { readonly days: readonly Day[] }) =>
           <Text strong>{FORMAT.weekdayDate(on)}</Text>
           <Box>
             {names.map((name) => (
-              <Typography key={name} sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+              <Row key={name} component="p" align="center">
                 <TickBox />
                 {name}
-              </Typography>
+              </Row>
             ))}
           </Box>
         </Box>
@@ -125,8 +126,8 @@ function SheetOf({ sheet }: { readonly sheet: CaseLidSheet }) {
   const { instrumentName, kindName, playerName, today } = sheet;
   const [which, setWhich] = useState<(typeof SHEETS)[number]['value']>('weeks');
   return (
-    <Box sx={{ maxWidth: 720, mx: 'auto' }}>
-      <Box data-not-printed sx={{ display: 'grid', gap: 2, mb: 2 }}>
+    <Space width={720}>
+      <Grid data-not-printed gap={2} below={2}>
         <ChooseOne label="Which sheet" options={SHEETS} value={which} onChange={setWhich} />
         <Actions>
           <BrassButton onClick={() => window.print()}>Print it</BrassButton>
@@ -134,7 +135,7 @@ function SheetOf({ sheet }: { readonly sheet: CaseLidSheet }) {
             Back to the calendar
           </Button>
         </Actions>
-      </Box>
+      </Grid>
       <Typography variant="h1">{instrumentName}</Typography>
       <Typography>
         {kindName === instrumentName ? '' : `${kindName}, `}
@@ -142,7 +143,7 @@ function SheetOf({ sheet }: { readonly sheet: CaseLidSheet }) {
         {which === 'weeks' ? `From ${FORMAT.weekdayDate(today)}.` : 'The label, the maker and the bench overrule this.'}
       </Typography>
       {which === 'weeks' ? <Weeks sheet={sheet} /> : <RoutineOf routine={sheet.routine} />}
-    </Box>
+    </Space>
   );
 }
 

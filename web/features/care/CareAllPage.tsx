@@ -18,6 +18,8 @@ import { TubeGauge } from '#web/ui/TubeGauge.tsx';
 import { useWhyFold } from '#web/ui/WhyFold.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Grid, Row, Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 type Row = { readonly place: CareOverview[number]; readonly clock: CareOverview[number]['calling'][number] };
 
@@ -33,30 +35,19 @@ function CallingRow({ place, clock }: Row) {
   const handsWords = atBench ? null : HANDS_WORDS[hands];
   const why = useWhyFold({ lines: because, about: `${name} of ${place.name}, ${gauge.words}` });
   return (
-    <PlainRow
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: 'auto auto 1fr auto',
-        columnGap: 1.5,
-        alignItems: 'center',
-        py: 0.75,
-      }}
-    >
+    <PlainRow columns="auto auto 1fr auto">
       <TubeGauge gauge={gauge} atBench={hands === 'bench' || gauge.state === 'waiting'} />
       <Silhouette kind={place.kind} size={34} />
       <Space>
-        <Typography sx={{ fontWeight: 650, lineHeight: 1.25 }}>
-          {name}{' '}
-          <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
-            {place.name}
-          </Box>
-        </Typography>
-        <Typography variant="body2" sx={{ color: gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary' }}>
+        <Text strong>
+          {name} <Quiet>{place.name}</Quiet>
+        </Text>
+        <Text variant="body2" ink={gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary'}>
           {gauge.words} · {partName.toLowerCase()}
           {handsWords && ` · ${handsWords}`}
-        </Typography>
+        </Text>
       </Space>
-      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+      <Row gap={0} align="center">
         {why.button}
         <Button
           color="inherit"
@@ -65,7 +56,7 @@ function CallingRow({ place, clock }: Row) {
         >
           Open
         </Button>
-      </Box>
+      </Row>
       {why.fold}
     </PlainRow>
   );
@@ -88,7 +79,7 @@ function Loaded({ overview, player }: { readonly overview: CareOverview; readonl
           aria-label="Whose instruments"
         >
           {(['mine', 'all'] as const).map((one) => (
-            <ToggleButton key={one} value={one} sx={{ minHeight: 44, textTransform: 'none', color: 'text.primary' }}>
+            <ToggleButton key={one} value={one}>
               {one === 'mine' ? `${player?.name.split(' ')[0] ?? 'Mine'}’s` : 'Everybody’s'}
             </ToggleButton>
           ))}

@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
@@ -18,7 +18,7 @@ import { Compartment } from '#web/ui/Compartment.tsx';
 import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
-import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
+import { Column, Over, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { ForAWhile } from '#web/features/conditions/compartments/ForAWhile.tsx';
 import { Wetness } from '#web/features/care/compartments/Wetness.tsx';
 import { AboutInstrument } from '#web/features/instruments/compartments/AboutInstrument.tsx';
@@ -46,9 +46,9 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
   );
   return (
     <TwoColumns wide="left">
-      <Box sx={{ gridColumn: '1 / -1', order: { xs: 1, sm: 0 } }}>
+      <Over order={{ xs: 1, sm: 0 }}>
         <StripWithSigns page={page} actions={care} />
-      </Box>
+      </Over>
       <Column>
         {awayUntil !== null && (
           <Compartment>
@@ -58,7 +58,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           </Compartment>
         )}
         {stopped && (
-          <Compartment sx={{ borderColor: 'stop.main', borderWidth: 3 }}>
+          <Compartment danger>
             <Text strong>{stopped.heading}.</Text>
             <Typography>
               {stopped.meanwhile} {stopped.mayBePlayed ? '' : 'Its care waits until somebody has looked at it.'}

@@ -12,7 +12,7 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
-import { Grid, Row } from '#web/ui/layout.tsx';
+import { Grid, Row, Space } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
 
 /** About how long ago; nobody remembers the day. */
@@ -64,7 +64,6 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
                   if (next !== null) setAnswers(next === 'none' ? rest : { ...rest, [itemId]: next });
                 }}
                 aria-labelledby={`ago-${itemId}`}
-                sx={{ flexWrap: 'wrap' }}
               >
                 {AGO.map(({ days, words }) => (
                   <ToggleButton key={words} value={days ?? 'none'}>
@@ -76,9 +75,9 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           ))}
         </PlainList>
         {history.problem && (
-          <Alert severity="error" sx={{ mt: 2 }}>
-            {history.problem}
-          </Alert>
+          <Space above={2}>
+            <Alert severity="error">{history.problem}</Alert>
+          </Space>
         )}
         <Row gap={1.5} wrap above={2.5}>
           <BrassButton disabled={history.busy} onClick={save}>

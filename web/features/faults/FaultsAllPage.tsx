@@ -22,15 +22,13 @@ function Row({ place }: { readonly place: ShelfPlace }) {
   const { id, name, kind, kindName } = place;
   const stands = standsWords(place);
   return (
-    <PlainRow
-      sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr auto', columnGap: 1.5, alignItems: 'center', py: 0.75 }}
-    >
+    <PlainRow columns="auto 1fr auto">
       <Silhouette kind={kind} size={44} />
       <Space>
         <Text strong>{name}</Text>
-        <Typography variant="body2" sx={{ color: place.faults === 'stopped' ? 'stop.ink' : 'text.secondary' }}>
+        <Text variant="body2" ink={place.faults === 'stopped' ? 'stop.ink' : 'text.secondary'}>
           {stands ?? kindName}
-        </Typography>
+        </Text>
       </Space>
       <Button
         variant="outlined"

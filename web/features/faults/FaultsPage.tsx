@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -26,6 +26,7 @@ import { NOT_ON_THIS_SHELF } from '#web/ui/Problem.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { Space } from '#web/ui/layout.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 const WAYS = [
   { value: 'quick', words: 'A quick guess' },
@@ -81,14 +82,11 @@ function Note({ interview, actions, mayLetBe }: NoteProps) {
     >
       <Typography sx={{ whiteSpace: 'pre-line' }}>{interview.note}</Typography>
       {mayLetBe && (
-        <Button
-          color="inherit"
-          disabled={actions.busy}
-          onClick={() => actions.end(interview.key, 'nobody')}
-          sx={{ mt: 1 }}
-        >
-          Let it be
-        </Button>
+        <Space above={1}>
+          <Button color="inherit" disabled={actions.busy} onClick={() => actions.end(interview.key, 'nobody')}>
+            Let it be
+          </Button>
+        </Space>
       )}
     </Compartment>
   );
@@ -165,10 +163,7 @@ function Loaded({
                 <PlainRow key={key}>
                   <Typography>
                     {text}
-                    <Box component="span" sx={{ color: 'text.secondary' }}>
-                      {' '}
-                      {FORMAT.weekdayDate(on)}
-                    </Box>
+                    <Quiet> {FORMAT.weekdayDate(on)}</Quiet>
                   </Typography>
                 </PlainRow>
               ))}

@@ -24,7 +24,7 @@ import { Grid, Row } from '#web/ui/layout.tsx';
 function Year({ page: { year } }: { readonly page: MethodsPageView }) {
   const passes = year.passes > 0 ? `, ${year.passes === 1 ? 'one pass' : `${year.passes} passes`}` : '';
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1, alignItems: 'baseline' }}>
+    <Row gap={4} wrap align="baseline">
       <Box>
         <Typography component="span" sx={{ fontSize: '1.75rem', fontWeight: 650 }}>
           about {roughly(year.minutes)}
@@ -37,7 +37,7 @@ function Year({ page: { year } }: { readonly page: MethodsPageView }) {
         {counted(Math.round(year.plays), 'play')} at your usual weeks · {duration(year.beforeMinutes)} to make ready ·{' '}
         {duration(year.afterMinutes)} to pack up{passes}
       </Typography>
-    </Box>
+    </Row>
   );
 }
 

@@ -1,4 +1,3 @@
-import { Box } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { CASED_DAMP } from '#core/book/care-ids.ts';
@@ -19,7 +18,7 @@ import { NOT_ON_THIS_SHELF, Problem } from '#web/ui/Problem.tsx';
 import { Loading, QueryView } from '#web/ui/QueryView.tsx';
 import { StripHead } from '#web/ui/StripHead.tsx';
 import { pinsOf } from '#web/ui/strip-pins.ts';
-import { TwoColumns } from '#web/ui/TwoColumns.tsx';
+import { Over, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { NextAction } from '#web/features/now/parts/NextAction.tsx';
 
 const [PlayedNow, fetchPlayed] = lazyPart(
@@ -54,9 +53,9 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
   if (conditions.isPending) return <Loading height={PAGE_HEIGHT} />;
   return (
     <TwoColumns wide="right">
-      <Box sx={{ gridColumn: '1 / -1', order: { xs: 3, sm: 0 } }}>
+      <Over order={{ xs: 3, sm: 0 }}>
         <StripHead title={instrument.name} subtitle={instrument.kindName} segments={page.strip} pins={pinsOf(clocks)} />
-      </Box>
+      </Over>
       <Compartment sx={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-start' }}>
         {conditions.data && <ConditionsNow page={conditions.data} />}
         <NextAction

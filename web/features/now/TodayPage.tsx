@@ -23,7 +23,7 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 import { NextStep } from '#web/features/now/parts/NextStep.tsx';
 import { Others } from '#web/features/now/parts/QuietLines.tsx';
 import { NextWeeksWhenSeen } from '#web/features/now/compartments/NextWeeksWhenSeen.tsx';
-import { Grid, Row } from '#web/ui/layout.tsx';
+import { Grid, Grow, Row } from '#web/ui/layout.tsx';
 
 /** Work that is due and short enough to come along when an instrument is packed up. */
 const alongOf = (lines: readonly TodayLineView[]): Along => {
@@ -62,10 +62,10 @@ function Loaded({ view, playerId, others }: LoadedProps) {
   return (
     <Grid gap={2} width={820}>
       <Row gap={1.5} wrap align="center">
-        <Box sx={{ flex: '1 1 200px' }}>
+        <Grow basis="1 1 200px">
           <Typography variant="h1">Today</Typography>
           <Typography color="text.secondary">{FORMAT.weekdayDate(today)}</Typography>
-        </Box>
+        </Grow>
         <Box sx={{ display: 'flex', gap: 1.5, flex: { xs: '1 1 100%', sm: '0 0 auto' }, '& > *': { flexGrow: 1 } }}>
           <NextStep
             lines={lines}

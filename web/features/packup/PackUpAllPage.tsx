@@ -36,7 +36,6 @@ function Waiting({ place, chosen, onToggle }: WaitingProps) {
       disabled={openRunKey !== null}
       onChange={onToggle}
       slotProps={{ input: { 'aria-label': `${name} in this run` } }}
-      sx={{ width: 48, height: 48 }}
     />
   );
   return (

@@ -1,4 +1,4 @@
-import { Button, Typography } from '@mui/material';
+import { Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate } from 'react-router';
@@ -40,13 +40,13 @@ export function PackUpPage() {
             <StripHead title={instrument.name} subtitle={instrument.kindName} segments={strip} />
             <Compartment sx={{ maxWidth: 720 }}>
               {damp && <CasedDamp damp={damp} busy={busy} onLayOut={layOut} />}
-              <Typography variant={damp ? 'h3' : 'h1'} component="p" sx={{ mb: 1, mt: damp ? 2 : 0 }}>
+              <Text variant={damp ? 'h3' : 'h1'} component="p" above={damp ? 2 : 0} below={1}>
                 {awaitsPackUp
                   ? 'Not packed up yet.'
                   : damp
                     ? 'Packed up on the way after it was last played.'
                     : 'Packed up since it was last played.'}
-              </Typography>
+              </Text>
               <Text below={2}>
                 {lastPlay
                   ? `Last played ${FORMAT.weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`

@@ -8,6 +8,8 @@ import { alike, type Alike, type Part } from '#web/features/agents/alike.ts';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Icon } from '#web/ui/Icon.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 /** Shape and word, never colour alone. */
 const VERDICT_WORDS = {
@@ -21,33 +23,22 @@ const VERDICT_WORDS = {
 function AlikeRow({ of: { parts, verdict, why, mark } }: { readonly of: Alike }) {
   const { words, icon } = VERDICT_WORDS[verdict];
   return (
-    <PlainRow
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: { xs: '28px 1fr', sm: '28px 132px 1fr' },
-        columnGap: 1,
-        alignItems: 'baseline',
-        py: 0.75,
-      }}
-    >
+    <PlainRow columns={{ xs: '28px 1fr', sm: '28px 132px 1fr' }} align="baseline">
       <Icon
         path={icon}
         fontSize="small"
         sx={{ color: verdict === 'no' ? 'stop.main' : 'text.primary', alignSelf: 'start', mt: 0.25 }}
       />
-      <Typography sx={{ fontWeight: 650, color: verdict === 'no' ? 'stop.ink' : 'text.primary' }}>{words}</Typography>
+      <Text strong ink={verdict === 'no' ? 'stop.ink' : 'text.primary'}>
+        {words}
+      </Text>
       <Box sx={{ gridColumn: { xs: 2, sm: 3 } }}>
         <Text strong>
           {parts.map(({ name, material }, index) => (
             <Fragment key={`${name} ${material ?? ''}`}>
               {index > 0 && ' · '}
               {name}
-              {material && (
-                <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
-                  {' '}
-                  ({material.replaceAll('-', ' ')})
-                </Box>
-              )}
+              {material && <Quiet> ({material.replaceAll('-', ' ')})</Quiet>}
             </Fragment>
           ))}
         </Text>
@@ -104,9 +95,11 @@ export function Verdicts({ view }: { readonly view: VerdictsView }) {
         ))}
       </PlainList>
       {view.instrumentId !== null && (
-        <Button {...{ component: Link, to: `/care/${view.instrumentId}/methods` }} color="inherit" sx={{ mt: 1 }}>
-          Where practice differs: your methods
-        </Button>
+        <Space above={1}>
+          <Button {...{ component: Link, to: `/care/${view.instrumentId}/methods` }} color="inherit">
+            Where practice differs: your methods
+          </Button>
+        </Space>
       )}
       <Text variant="body2" color="text.secondary" above={1.5}>
         {view.instrumentId === null && 'What is not listed is not known: ask the maker or the bench. '}The product’s

@@ -12,6 +12,7 @@ import { RibbonMarks } from '#web/features/calendar/parts/RibbonMarks.tsx';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 type Lane = RibbonView['lanes'][number];
 
@@ -60,10 +61,7 @@ const Row = ({ lane, today }: { readonly lane: Lane; readonly today: LocalDate }
         variant="body2"
         sx={{ lineHeight: `${LANE}px`, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', pr: 1 }}
       >
-        {lane.name}{' '}
-        <Box component="span" sx={{ color: 'text.secondary' }}>
-          {lane.playerName}
-        </Box>
+        {lane.name} <Quiet>{lane.playerName}</Quiet>
       </Typography>
       <svg aria-hidden width={WIDTH} height={LANE} viewBox={`0 0 ${WIDTH} ${LANE}`}>
         <RibbonMarks marks={marks} day={DAY} lane={LANE} before={0} />

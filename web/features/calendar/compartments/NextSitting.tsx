@@ -37,9 +37,11 @@ export function NextSitting({ view, busy, onStart }: NextSittingProps) {
             <PlacedItems items={next.items} />
           </Space>
           <WhyFold lines={placedWhy(next.items)} about="the next sitting" />
-          <BrassButton disabled={busy} onClick={() => onStart(next)} sx={{ my: 1 }}>
-            {next.on === today ? 'Start it' : 'Do it now instead'}
-          </BrassButton>
+          <Space above={1} below={1}>
+            <BrassButton disabled={busy} onClick={() => onStart(next)}>
+              {next.on === today ? 'Start it' : 'Do it now instead'}
+            </BrassButton>
+          </Space>
         </>
       ) : (
         <Text variant="h1" below={1}>

@@ -1,4 +1,4 @@
-import { Button, Stack, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
@@ -7,6 +7,7 @@ import { sittingPaths } from '#contract/sittings.ts';
 import { useCalendarImport } from '#web/features/calendar/calendar.actions.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
+import { Grid } from '#web/ui/layout.tsx';
 
 const [FeedSheet] = lazyPart(async () => (await import('#web/features/calendar/FeedSheet.tsx')).FeedSheet);
 const [ImportSheet] = lazyPart(async () => (await import('#web/features/calendar/ImportSheet.tsx')).ImportSheet);
@@ -28,7 +29,7 @@ export function OtherCalendars({ playerId, today, instruments }: OtherCalendarsP
         Concerts and rehearsals come in as a calendar file. Your weeks go out as one, or are subscribed to, or lie in
         the case.
       </Typography>
-      <Stack spacing={1} sx={{ mt: 1, alignItems: 'flex-start' }}>
+      <Grid gap={1} start above={1}>
         <Button
           color="inherit"
           onClick={() => {
@@ -49,7 +50,7 @@ export function OtherCalendars({ playerId, today, instruments }: OtherCalendarsP
             Sheet for the case lid: {name}
           </Button>
         ))}
-      </Stack>
+      </Grid>
       {sheet === 'feed' && <FeedSheet playerId={playerId} onClose={close} />}
       {sheet === 'import' && <ImportSheet playerId={playerId} taking={taking} onClose={close} />}
     </Compartment>

@@ -1,7 +1,6 @@
-import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ComponentProps } from 'react';
-import { Link } from 'react-router';
 import { listed } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -15,6 +14,8 @@ import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Space } from '#web/ui/layout.tsx';
+import { TallLink } from '#web/ui/TallLink.tsx';
 
 /** Asks for the regions once somebody opens it. */
 function MyBench(props: Omit<ComponentProps<typeof BenchTermsSheet>, 'regions'>) {
@@ -56,9 +57,11 @@ const AwayRow = ({ stay, onBack }: { readonly stay: OpenStayView; readonly onBac
     <Typography>
       {stay.words}, {FORMAT.weekdayDate(stay.on)} to {FORMAT.weekdayDate(stay.until)}.
     </Typography>
-    <Button variant="outlined" color="inherit" onClick={onBack} sx={{ mt: 1 }} aria-label={`It is back: ${stay.words}`}>
-      It is back
-    </Button>
+    <Space above={1}>
+      <Button variant="outlined" color="inherit" onClick={onBack} aria-label={`It is back: ${stay.words}`}>
+        It is back
+      </Button>
+    </Space>
   </PlainRow>
 );
 
@@ -116,10 +119,7 @@ function Loaded({ view, playerId }: { readonly view: BenchView; readonly playerI
       </PlainList>
       {unknown.map(({ instrumentId, name }) => (
         <Text key={instrumentId} variant="body2" above={1}>
-          Nobody knows when the bench last had {name}.{' '}
-          <MuiLink component={Link} to={`/care/${instrumentId}`} color="inherit" sx={TALL_LINK}>
-            Say when
-          </MuiLink>
+          Nobody knows when the bench last had {name}. <TallLink to={`/care/${instrumentId}`}>Say when</TallLink>
         </Text>
       ))}
       {sheet?.kind === 'terms' && <MyBench playerId={playerId} terms={view.terms} kept={terms} onClose={close} />}
@@ -136,10 +136,9 @@ function Loaded({ view, playerId }: { readonly view: BenchView; readonly playerI
     </Compartment>
   );
 }
-const TALL_LINK = { display: 'inline-block', py: 1.5, my: -1 };
 
 /** When the instruments of a player should go to the bench, and what is there now. */
 export function ToTheBench({ playerId, today }: { readonly playerId: PlayerId; readonly today: LocalDate }) {
   const { data: view } = useQuery(calendarQueries.bench(playerId, today));
-  return view ? <Loaded view={view} playerId={playerId} /> : <Box sx={{ minHeight: 120 }} />;
+  return view ? <Loaded view={view} playerId={playerId} /> : <Space height={120} />;
 }

@@ -1,10 +1,10 @@
-import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
-import { Link } from 'react-router';
+import { Button, Typography } from '@mui/material';
 import { counted, duration } from '#core/explain/format.ts';
 import type { EventView } from '#contract/calendar.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
-import { Space } from '#web/ui/layout.tsx';
+import { Row, Space } from '#web/ui/layout.tsx';
+import { TallLink } from '#web/ui/TallLink.tsx';
 
 type ConcertsProps = {
   readonly events: readonly EventView[];
@@ -14,17 +14,17 @@ type ConcertsProps = {
 
 type RowProps = Omit<ConcertsProps, 'events'> & { readonly event: EventView };
 
-function Row({ event, onReady, onDelete }: RowProps) {
+function ConcertRow({ event, onReady, onDelete }: RowProps) {
   const day = FORMAT.weekdayDate(event.on);
   return (
-    <PlainRow sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 1, py: 0.5 }}>
+    <PlainRow between>
       <Space>
         <Typography>{event.name ?? 'Concert'}</Typography>
         <Typography variant="body2" color="text.secondary">
           {day}, {duration(event.minutes ?? 0)}
         </Typography>
       </Space>
-      <Box sx={{ display: 'flex' }}>
+      <Row gap={0}>
         <Button color="inherit" onClick={() => onReady(event)} aria-label={`Ready for it: ${day}`}>
           Ready for it?
         </Button>
@@ -33,7 +33,7 @@ function Row({ event, onReady, onDelete }: RowProps) {
             Delete
           </Button>
         )}
-      </Box>
+      </Row>
     </PlainRow>
   );
 }
@@ -46,16 +46,12 @@ export const Concerts = ({ events, onReady, onDelete }: ConcertsProps) => (
   <>
     <PlainList>
       {events.slice(0, LISTED).map((event) => (
-        <Row key={event.key} event={event} onReady={onReady} onDelete={onDelete} />
+        <ConcertRow key={event.key} event={event} onReady={onReady} onDelete={onDelete} />
       ))}
     </PlainList>
     {events.length > LISTED && (
       <Typography variant="body2" color="text.secondary">
-        {counted(events.length - LISTED, 'concert')} more in the{' '}
-        <MuiLink component={Link} to="/calendar" color="inherit" sx={{ display: 'inline-block', py: 1.5, my: -1 }}>
-          calendar
-        </MuiLink>
-        .
+        {counted(events.length - LISTED, 'concert')} more in the <TallLink to="/calendar">calendar</TallLink>.
       </Typography>
     )}
   </>

@@ -144,7 +144,7 @@ function All({ choices, onChange }: Pick<ImportSeriesProps, 'choices' | 'onChang
 export const ImportSeries = ({ series, choices, instruments, onChange }: ImportSeriesProps) => (
   <Box>
     {series.length > 1 && <All choices={choices} onChange={onChange} />}
-    <PlainList sx={{ maxHeight: '50vh', overflowY: 'auto' }}>
+    <PlainList height="50vh">
       {series.map((one, at) => {
         const choice = choices[at];
         return choice ? (

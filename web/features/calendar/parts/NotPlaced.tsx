@@ -1,11 +1,11 @@
-import { Alert, Link as MuiLink, Typography } from '@mui/material';
-import { Link } from 'react-router';
+import { Alert, Typography } from '@mui/material';
 import { counted } from '#core/explain/format.ts';
 import type { SittingsView } from '#contract/sittings.ts';
 import { PlacedItems, placedWhy } from '#web/features/calendar/parts/SittingDays.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { Space } from '#web/ui/layout.tsx';
+import { TallLink } from '#web/ui/TallLink.tsx';
 
 /** What finds no day in six weeks, and what it needs. */
 export function FindsNoDay({ left }: Pick<SittingsView, 'left'>) {
@@ -26,16 +26,12 @@ export function InNoSittingYet({ unknown }: Pick<SittingsView, 'unknown'>) {
       {unknown.map(({ instrumentId, name, count }) => (
         <Typography key={instrumentId}>
           Nobody knows when {counted(count, 'thing')} on {name} {count === 1 ? 'was' : 'were'} last done.{' '}
-          <MuiLink component={Link} to={`/care/${instrumentId}`} color="inherit" sx={TALL_LINK}>
-            Say when
-          </MuiLink>
+          <TallLink to={`/care/${instrumentId}`}>Say when</TallLink>
         </Typography>
       ))}
     </Compartment>
   );
 }
-
-const TALL_LINK = { display: 'inline-block', py: 1.5, my: -1 };
 
 /** What of the calendar does not go together: said until it is put right. */
 export const GoesNotTogether = ({ clashes }: { readonly clashes: readonly string[] }) =>
@@ -53,9 +49,7 @@ export const StoppedInstruments = ({ stopped }: Pick<SittingsView, 'stopped'>) =
     <Alert key={instrumentId} severity="warning">
       <Space>
         {name}: {heading}. Nothing is planned for it until somebody has looked.{' '}
-        <MuiLink component={Link} to={`/faults/${instrumentId}`} color="inherit" sx={TALL_LINK}>
-          See it
-        </MuiLink>
+        <TallLink to={`/faults/${instrumentId}`}>See it</TallLink>
       </Space>
     </Alert>
   ));

@@ -1,6 +1,7 @@
-import { Box, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import type { RibbonMark } from '#web/features/calendar/parts/ribbon-lanes.ts';
+import { Row } from '#web/ui/layout.tsx';
 
 const INK = 'var(--ulu-palette-text-primary)';
 const QUIET = 'var(--ulu-palette-text-secondary)';
@@ -73,14 +74,14 @@ type RibbonKeyProps = { readonly shown: ReadonlySet<RibbonMark['kind']>; readonl
 
 /** What the shapes that are there mean, each drawn once. */
 export const RibbonKey = ({ shown, first }: RibbonKeyProps) => (
-  <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, rowGap: 0.5, mt: 0.5 }}>
+  <Row gap={2} wrap above={0.5}>
     {first}
     {KINDS.filter((kind) => shown.has(kind)).map((kind) => (
       <KeyEntry key={kind} words={MEANS[kind]}>
         {SHAPES[kind]({ left: 0, right: KEY.width, middle: KEY.height / 2 })}
       </KeyEntry>
     ))}
-  </Box>
+  </Row>
 );
 
 /** A shape with what it means. */

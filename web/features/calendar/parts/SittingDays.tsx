@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { PlacedItemView, SittingsView } from '#contract/sittings.ts';
 import { FORMAT } from '#web/clock/format.ts';
@@ -6,6 +6,7 @@ import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { Grid, Row } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Bullets } from '#web/ui/Quiet.tsx';
 
 export type Sitting = SittingsView['sittings'][number];
 type Event = SittingsView['events'][number];
@@ -14,7 +15,7 @@ type Event = SittingsView['events'][number];
 export function PlacedItems({ items }: { readonly items: readonly PlacedItemView[] }) {
   const names = [...new Set(items.map(({ instrumentName }) => instrumentName))];
   return (
-    <Box component="ul" sx={{ m: 0, pl: 2.5, listStyle: 'disc' }}>
+    <Bullets>
       {names.map((name) => (
         <Typography component="li" key={name}>
           <strong>{name}</strong>:{' '}
@@ -24,7 +25,7 @@ export function PlacedItems({ items }: { readonly items: readonly PlacedItemView
             .join(', ')}
         </Typography>
       ))}
-    </Box>
+    </Bullets>
   );
 }
 

@@ -19,6 +19,7 @@ import { KeyEntry, RibbonKey, RibbonMarks } from '#web/features/calendar/parts/R
 import { MovesDrawing } from '#web/ui/MovesDrawing.tsx';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { useMoves, type Cell } from '#web/ui/use-moves.ts';
+import { Grid } from '#web/ui/layout.tsx';
 
 /** How large it is drawn: days as wide as a pointer needs them, or as a thumb does. */
 type RibbonSize = { readonly day: number; readonly top: number; readonly row: number; readonly lane: number };
@@ -108,7 +109,7 @@ function Sittings({ today, size, moves }: Drawn & { readonly moves: ReturnType<t
         </g>
       ))}
       {held && (
-        <g aria-hidden transform={place(held.to)} style={{ pointerEvents: 'none' }}>
+        <g aria-hidden transform={place(held.to)} pointerEvents="none">
           <Stroke {...held.thing} isSet size={size} look="held" />
         </g>
       )}
@@ -215,7 +216,7 @@ export function WeekRibbon({ view, reeds, only, moving, onMove, onOpen }: WeekRi
   return (
     <>
       <Table lanes={lanes} today={today} />
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '104px minmax(0, 1fr)', sm: '170px minmax(0, 1fr)' } }}>
+      <Grid gap={0} columns={{ xs: '104px minmax(0, 1fr)', sm: '170px minmax(0, 1fr)' }}>
         <Names lanes={lanes} size={size} />
         <MovesDrawing
           label="Sittings. Arrow keys go from one to the next, the space bar picks one up and puts it down, Enter opens it."
@@ -241,7 +242,7 @@ export function WeekRibbon({ view, reeds, only, moving, onMove, onOpen }: WeekRi
           ))}
           <Sittings today={today} size={size} height={height} moves={moves} />
         </MovesDrawing>
-      </Box>
+      </Grid>
       <Typography role="status" variant="body2" color="text.secondary" sx={{ minHeight: 24 }}>
         {held
           ? `${sittingName(today, { ...held.thing, ...held.to, isSet: false })}. That day has ${duration(view.time[held.to.day] ?? 0)}.`

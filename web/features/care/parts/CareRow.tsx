@@ -1,5 +1,5 @@
 import { mdiDotsVertical } from '@mdi/js';
-import { Box, Button, IconButton, Typography } from '@mui/material';
+import { Box, Button, IconButton } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { duration } from '#core/explain/format.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
@@ -13,6 +13,7 @@ import { PlainRow } from '#web/ui/PlainList.tsx';
 import { Icon } from '#web/ui/Icon.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
 
 const [EntryMenu, fetchMenu] = lazyPart(async () => (await import('#web/ui/EntryMenu.tsx')).EntryMenu);
 
@@ -111,22 +112,14 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
   const standing = postponedUntil ? `waits until ${FORMAT.weekdayDate(postponedUntil)}` : gauge.words;
   const why = useWhyFold({ lines: because, about: `${name}, ${standing}` });
   return (
-    <PlainRow
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: 'auto minmax(0, 1fr) 44px',
-        columnGap: 1.5,
-        alignItems: 'center',
-        py: 0.75,
-      }}
-    >
+    <PlainRow columns="auto minmax(0, 1fr) 44px">
       <TubeGauge gauge={gauge} atBench={stoppered} />
       <Space>
-        <Typography sx={{ fontWeight: 650, lineHeight: 1.25 }}>{name}</Typography>
-        <Typography variant="body2" sx={{ color: gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary' }}>
+        <Text strong>{name}</Text>
+        <Text variant="body2" ink={gauge.state === 'overdue' ? 'stop.ink' : 'text.secondary'}>
           {standing} · {partName.toLowerCase()}
           {handsWords && ` · ${handsWords}`} {why.button}
-        </Typography>
+        </Text>
       </Space>
       {/* Under its title, which is never squeezed by what can be done about it. */}
       <Box sx={{ gridColumn: '2 / -1', gridRow: 2, mt: 0.5 }}>

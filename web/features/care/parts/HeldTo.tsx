@@ -1,7 +1,8 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { Bullets } from '#web/ui/Quiet.tsx';
 
 /** What is never done to it. */
 export function NeverDos({ page: { neverDos, instrument } }: { readonly page: InstrumentPage }) {
@@ -14,13 +15,13 @@ export function NeverDos({ page: { neverDos, instrument } }: { readonly page: In
         </Button>
       }
     >
-      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
+      <Bullets gap={0.75}>
         {neverDos.map(({ id, text, why }) => (
           <Typography component="li" key={id} variant="body2">
             <strong>{text}</strong> {why}
           </Typography>
         ))}
-      </Box>
+      </Bullets>
     </Compartment>
   );
 }
@@ -36,13 +37,13 @@ export function Methods({ page: { habits, instrument } }: { readonly page: Instr
         </Button>
       }
     >
-      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.5 }}>
+      <Bullets gap={0.5}>
         {habits.map((habit) => (
           <Typography component="li" variant="body2" key={habit}>
             {habit}
           </Typography>
         ))}
-      </Box>
+      </Bullets>
       {habits.length === 0 && (
         <Typography variant="body2" color="text.secondary">
           Methods differ; choose yours and see what each choice costs in a year.
@@ -57,13 +58,13 @@ export function Closed({ page: { closed } }: { readonly page: InstrumentPage }) 
   if (closed.length === 0) return null;
   return (
     <Compartment title="Closed">
-      <Box component="ul" sx={{ m: 0, pl: 2.5, display: 'grid', gap: 0.75 }}>
+      <Bullets gap={0.75}>
         {closed.map(({ itemId, name, why }) => (
           <Typography component="li" key={itemId} variant="body2">
             <strong>{name}.</strong> {why}
           </Typography>
         ))}
-      </Box>
+      </Bullets>
     </Compartment>
   );
 }

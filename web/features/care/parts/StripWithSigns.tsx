@@ -39,15 +39,11 @@ export function StripWithSigns({ page: { instrument, strip, clocks }, actions }:
               if (tapped) actions.seen(clock, tapped.part);
               close();
             }}
-            sx={{ minHeight: 48, whiteSpace: 'normal' }}
           >
             {sign.words.charAt(0).toUpperCase() + sign.words.slice(1)}
           </MenuItem>
         ))}
-        <MenuItem
-          {...{ component: Link, to: `/faults/${instrument.id}?part=${tapped?.part ?? ''}` }}
-          sx={{ minHeight: 48, fontWeight: 650 }}
-        >
+        <MenuItem {...{ component: Link, to: `/faults/${instrument.id}?part=${tapped?.part ?? ''}` }}>
           {signs.length > 0 ? 'Something else is wrong here' : 'Something is wrong here'}
         </MenuItem>
       </Menu>

@@ -21,6 +21,7 @@ import { FORMAT } from '#web/clock/format.ts';
 import { degreesText } from '#web/ui/degrees-text.ts';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { typedNumber } from '#web/ui/typed-number.ts';
+import { LineButton } from '#web/ui/LineButton.tsx';
 
 type BeginConditionProps = {
   readonly page: ConditionsPage;
@@ -163,20 +164,14 @@ export function BeginCondition({ page, today, actions, onClose }: BeginCondition
         <Stack spacing={1.5}>
           {offer === null ? (
             page.offers.map((one) => (
-              <Button
-                key={one.condition}
-                variant="outlined"
-                color="inherit"
-                onClick={() => setOffer(one)}
-                sx={{ minHeight: 52, justifyContent: 'space-between' }}
-              >
+              <LineButton key={one.condition} variant="outlined" color="inherit" onClick={() => setOffer(one)} between>
                 {one.name}
                 {one.ofPlayer && (
                   <Typography component="span" variant="body2" color="text.secondary">
                     {page.playerName}
                   </Typography>
                 )}
-              </Button>
+              </LineButton>
             ))
           ) : (
             <>

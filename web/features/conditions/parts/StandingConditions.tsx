@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { listed } from '#core/explain/format.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -11,6 +11,7 @@ import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Row } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Bullets } from '#web/ui/Quiet.tsx';
 
 /** "since Mon, 3 Nov · until you are well". */
 function spanWords({ beginsOn, lastDay, endWords, inForce }: ConditionView, today: string): string {
@@ -58,13 +59,13 @@ function One({
       </Typography>
       {(inForce || condition.beginsOn > today) && (
         <>
-          <Box component="ul" sx={{ m: 0, mt: 0.5, pl: 2.5, listStyle: 'disc' }}>
+          <Bullets above={0.5}>
             {effects.map(({ text }) => (
               <Typography component="li" variant="body2" key={text}>
                 {text}
               </Typography>
             ))}
-          </Box>
+          </Bullets>
           {asks.length > 0 && (
             <WhyFold lines={asks} about={name} label={`What it asks for (${asks.length})`}>
               {null}

@@ -1,13 +1,14 @@
-import { LinearProgress, Stack, Typography } from '@mui/material';
+import { LinearProgress, Typography } from '@mui/material';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { FileButton } from '#web/ui/FileButton.tsx';
+import { Grid } from '#web/ui/layout.tsx';
 
 type BringInProps = { readonly busy: boolean; readonly onPick: (file: File) => void };
 
 /** One way in for every file: what it is, it says itself. */
 export const BringIn = ({ busy, onPick }: BringInProps) => (
   <Compartment title="Import">
-    <Stack spacing={1.5} sx={{ alignItems: 'flex-start' }}>
+    <Grid gap={1.5} start>
       <Typography variant="body2" color="text.secondary">
         A copy, a record from another machine, an instrument’s history, or a table of plays or care from any spreadsheet
         (saved as CSV). You see what it would change before anything is written.
@@ -16,6 +17,6 @@ export const BringIn = ({ busy, onPick }: BringInProps) => (
         Choose a file
       </FileButton>
       {busy && <LinearProgress aria-label="Receiving the file" sx={{ alignSelf: 'stretch' }} />}
-    </Stack>
+    </Grid>
   </Compartment>
 );

@@ -5,6 +5,8 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Actions } from '#web/ui/Actions.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Text } from '#web/ui/Text.tsx';
+import { Grow } from '#web/ui/layout.tsx';
 
 type CopiesProps = { readonly view: DataView; readonly onTakeBack: (copy: string) => void };
 
@@ -14,7 +16,9 @@ export function Copies({ view: { copies, age, isOld }, onTakeBack }: CopiesProps
   return (
     <Compartment title="Copies of your record">
       <Stack spacing={1.5}>
-        <Typography sx={{ fontWeight: 650, color: isOld ? 'stop.ink' : undefined }}>{age}</Typography>
+        <Text strong ink={isOld ? 'stop.ink' : undefined}>
+          {age}
+        </Text>
         <BrassButton disabled={making.isPending} onClick={() => making.mutate()}>
           Make a copy now
         </BrassButton>
@@ -31,8 +35,10 @@ export function Copies({ view: { copies, age, isOld }, onTakeBack }: CopiesProps
         </Typography>
         <PlainList>
           {copies.map(({ name, words }) => (
-            <PlainRow key={name} sx={{ py: 0.75, display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1 }}>
-              <Typography sx={{ flex: '1 1 12rem' }}>{words}</Typography>
+            <PlainRow key={name} between wrap>
+              <Grow basis="1 1 12rem">
+                <Typography>{words}</Typography>
+              </Grow>
               <Actions>
                 <Button color="inherit" href={dataPaths.copy(name)} aria-label={`Save the copy of ${words}`}>
                   Save

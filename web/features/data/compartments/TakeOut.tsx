@@ -7,6 +7,7 @@ import { useToday } from '#web/clock/today.ts';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { Grid } from '#web/ui/layout.tsx';
 
 const DELIMITERS: readonly { readonly value: TableDelimiter; readonly words: string }[] = [
   { value: 'comma', words: 'Comma' },
@@ -25,7 +26,7 @@ export function TakeOut() {
   const instrument = shelf.find(({ id }) => id === chosen) ?? shelf[0];
   return (
     <Compartment title="Save it as a file">
-      <Stack spacing={1.5} sx={{ alignItems: 'flex-start' }}>
+      <Grid gap={1.5} start>
         <Button color="inherit" href={dataPaths.record}>
           Everything (JSON)
         </Button>
@@ -67,7 +68,7 @@ export function TakeOut() {
             </Typography>
           </>
         )}
-      </Stack>
+      </Grid>
     </Compartment>
   );
 }

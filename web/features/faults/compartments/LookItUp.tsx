@@ -1,4 +1,4 @@
-import { Box, Collapse, Button, Typography } from '@mui/material';
+import { Box, Collapse, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
@@ -9,6 +9,8 @@ import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { LineButton } from '#web/ui/LineButton.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 type Complaint = FaultBook['complaints'][number];
 
@@ -35,22 +37,23 @@ function ComplaintRow({ complaint }: { readonly complaint: Complaint }) {
   const [open, setOpen] = useState(false);
   return (
     <PlainRow>
-      <Button
+      <LineButton
         fullWidth
         color="inherit"
         aria-expanded={open}
         aria-label={`Look up: ${complaint.words}`}
         onClick={() => setOpen(!open)}
-        sx={{ justifyContent: 'flex-start', textAlign: 'left', minHeight: 48 }}
       >
         {complaint.words}
-      </Button>
+      </LineButton>
       <Collapse in={open} unmountOnExit>
-        <PlainList gap={1} sx={{ mb: 1.5 }}>
-          {complaint.causes.map((cause) => (
-            <CauseLine key={cause.cause} cause={cause} />
-          ))}
-        </PlainList>
+        <Space below={1.5}>
+          <PlainList gap={1}>
+            {complaint.causes.map((cause) => (
+              <CauseLine key={cause.cause} cause={cause} />
+            ))}
+          </PlainList>
+        </Space>
       </Collapse>
     </PlainRow>
   );

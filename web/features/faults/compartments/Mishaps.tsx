@@ -1,4 +1,4 @@
-import { Box, Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Button, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { FaultsPage } from '#contract/faults.ts';
@@ -11,6 +11,8 @@ import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 import { Row } from '#web/ui/layout.tsx';
+import { LineButton } from '#web/ui/LineButton.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 type Offer = FaultsPage['mishapOffers'][number];
 
@@ -36,15 +38,9 @@ function MishapSheet({ page, onClose }: { readonly page: FaultsPage; readonly on
         <Stack spacing={1.5}>
           {offer === null ? (
             page.mishapOffers.map((one) => (
-              <Button
-                key={one.mishap}
-                variant="outlined"
-                color="inherit"
-                onClick={() => setOffer(one)}
-                sx={{ minHeight: 56, justifyContent: 'flex-start' }}
-              >
+              <LineButton key={one.mishap} variant="outlined" color="inherit" onClick={() => setOffer(one)}>
                 {one.name}
-              </Button>
+              </LineButton>
             ))
           ) : (
             <>
@@ -98,10 +94,7 @@ export function Mishaps({ page }: { readonly page: FaultsPage }) {
             <PlainRow key={key}>
               <Typography>
                 {words}
-                <Box component="span" sx={{ color: 'text.secondary' }}>
-                  {' '}
-                  · {FORMAT.weekdayDate(on)}
-                </Box>
+                <Quiet> · {FORMAT.weekdayDate(on)}</Quiet>
               </Typography>
             </PlainRow>
           ))}

@@ -1,11 +1,11 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import type { Answer } from '#core/faults/stops.ts';
 import type { StripSegment } from '#contract/instruments.ts';
 import type { InterviewView, QuestionView } from '#contract/faults.ts';
 import { BoreStrip } from '#web/ui/BoreStrip.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
-import { Grid } from '#web/ui/layout.tsx';
+import { Grid, Row } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
 
 const ANSWERS = [
@@ -34,9 +34,9 @@ export function AskedQuestion({ question, interview, strip, busy, onAnswer, onBa
         {partName && ` · ${partName.toLowerCase()}`}
         {tool && ` · needs ${tool}`}
       </Typography>
-      <Typography variant="h1" component="h2" sx={{ my: 1, color: isStop ? 'stop.ink' : undefined }}>
+      <Text variant="h1" component="h2" ink={isStop ? 'stop.ink' : undefined} above={1} below={1}>
         {question.question}
-      </Typography>
+      </Text>
       {how && (
         <Text measured below={1.5}>
           {how}
@@ -62,14 +62,14 @@ export function AskedQuestion({ question, interview, strip, busy, onAnswer, onBa
           </Button>
         ))}
       </Grid>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', justifyContent: 'space-between', mt: 1 }}>
+      <Row gap={0} between align="baseline" above={1}>
         <WhyFold lines={[{ rule: 'asked', text: why, mark: 'estimate' }]} about="this question" label="Why this one" />
         {onBack && (
           <Button color="inherit" disabled={busy} onClick={onBack}>
             Back
           </Button>
         )}
-      </Box>
+      </Row>
     </Compartment>
   );
 }

@@ -33,12 +33,10 @@ function Suspect({ suspect }: { readonly suspect: SuspectView }) {
     about: name,
   });
   return (
-    <PlainRow
-      sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr auto', columnGap: 1.5, alignItems: 'center', py: 1 }}
-    >
+    <PlainRow columns="auto 1fr auto">
       <Chance percent={percent} />
       <Space>
-        <Typography sx={{ fontWeight: 650, lineHeight: 1.25 }}>{name}</Typography>
+        <Text strong>{name}</Text>
         <Typography variant="body2" color="text.secondary">
           {wordSaid}
           {partName && ` · ${partName.toLowerCase()}`} ·{' '}

@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { Answer } from '#core/faults/stops.ts';
 import type { SignId } from '#core/book/fault.ts';
@@ -7,6 +7,7 @@ import { Caution } from '#web/ui/Caution.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Grid, Row } from '#web/ui/layout.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 const WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', 'cannot-tell': 'I cannot tell' };
 const OPTIONS = [
@@ -23,7 +24,7 @@ type SaidSoFarProps = {
 type LiftsTheStopProps = { readonly onMistake: () => void; readonly onLeave: () => void };
 /** The answer stopped the instrument: it is taken back as a mistake, and is not how a stop is cleared. */
 const LiftsTheStop = ({ onMistake, onLeave }: LiftsTheStopProps) => (
-  <Caution sx={{ my: 1 }}>
+  <Caution above={1} below={1}>
     This answer stops the instrument. Was it a mistake? Where somebody has looked since, say so above instead.
     <Row wrap above={1}>
       <Button variant="outlined" color="inherit" onClick={onLeave}>
@@ -57,12 +58,9 @@ export function SaidSoFar({ interview: { said, against }, onAnswer }: SaidSoFarP
         {said.map(({ sign, words, question, answer, noticed, stops }) => (
           <PlainRow key={sign}>
             <Grid columns="1fr auto" align="center">
-              <Typography sx={{ lineHeight: 1.3 }}>
+              <Typography>
                 {noticed ? words : question}
-                <Box component="span" sx={{ color: 'text.secondary' }}>
-                  {' '}
-                  · {noticed && answer === 'yes' ? 'noticed' : WORDS[answer]}
-                </Box>
+                <Quiet> · {noticed && answer === 'yes' ? 'noticed' : WORDS[answer]}</Quiet>
               </Typography>
               <Button
                 color="inherit"

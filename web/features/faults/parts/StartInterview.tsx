@@ -8,6 +8,7 @@ import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { Grid } from '#web/ui/layout.tsx';
+import { LineButton } from '#web/ui/LineButton.tsx';
 
 const SENSES = [
   { value: 'hear', words: 'I hear it' },
@@ -23,18 +24,15 @@ type SignChoiceProps = {
 
 /** Signs to be tapped, several at once. */
 const SignChoice = ({ signs, chosen, onToggle }: SignChoiceProps) => (
-  <PlainList
-    sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', sm: 'repeat(auto-fill, minmax(240px, 1fr))' } }}
-  >
+  <PlainList gap={1} columns={{ xs: '1fr', sm: 'repeat(auto-fill, minmax(240px, 1fr))' }}>
     {signs.map(({ sign, words, partName }) => (
       <Box component="li" key={sign}>
-        <Button
+        <LineButton
           fullWidth
           variant={chosen.includes(sign) ? 'contained' : 'outlined'}
           color={chosen.includes(sign) ? 'primary' : 'inherit'}
           aria-pressed={chosen.includes(sign)}
           onClick={() => onToggle(sign)}
-          sx={{ minHeight: 56, justifyContent: 'flex-start', textAlign: 'left', lineHeight: 1.25 }}
         >
           <span>
             {words}
@@ -44,7 +42,7 @@ const SignChoice = ({ signs, chosen, onToggle }: SignChoiceProps) => (
               </Typography>
             )}
           </span>
-        </Button>
+        </LineButton>
       </Box>
     ))}
   </PlainList>

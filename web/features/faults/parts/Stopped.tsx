@@ -9,7 +9,7 @@ type StoppedProps = { readonly stop: StopView; readonly busy: boolean; readonly 
 
 /** The instrument is stopped: what is done meanwhile, and who says that it is well again. */
 export const Stopped = ({ stop, busy, onCleared }: StoppedProps) => (
-  <Compartment sx={{ borderColor: 'stop.main', borderWidth: 3 }}>
+  <Compartment danger>
     <Text variant="body2" color="stop.ink" strong>
       {stop.mayBePlayed ? 'With care' : 'Stopped: not to be played'} since {FORMAT.weekdayDate(stop.since)}
     </Text>

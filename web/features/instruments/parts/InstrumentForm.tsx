@@ -9,7 +9,7 @@ import { parseLocalDate, type LocalDate } from '#core/time/local-date.ts';
 import { plainName } from '#core/kernel/visible-text.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { useChecked } from '#web/ui/use-checked.ts';
-import { Grid } from '#web/ui/layout.tsx';
+import { Grid, Space } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
 
 export type InstrumentEntry = {
@@ -120,17 +120,18 @@ export function InstrumentForm({ kind, people, playerId, today, busy, problem, o
             <FormControlLabel value="new" control={<Radio />} label="New: its clocks start that day" />
             <FormControlLabel value="used" control={<Radio />} label="Used: what was done before is not known" />
           </RadioGroup>
-          <TextField
-            type="date"
-            label="On which day?"
-            name="acquiredOn"
-            value={acquiredOn}
-            onChange={({ target }) => change({ acquiredOn: target.value as LocalDate })}
-            error={problems.acquiredOn !== undefined}
-            helperText={problems.acquiredOn ?? 'Plays before this day are not in the record.'}
-            slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
-            sx={{ mt: 1.5 }}
-          />
+          <Space above={1.5}>
+            <TextField
+              type="date"
+              label="On which day?"
+              name="acquiredOn"
+              value={acquiredOn}
+              onChange={({ target }) => change({ acquiredOn: target.value as LocalDate })}
+              error={problems.acquiredOn !== undefined}
+              helperText={problems.acquiredOn ?? 'Plays before this day are not in the record.'}
+              slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+            />
+          </Space>
         </Box>
         {problem && <Alert severity="error">{problem} What you filled in is still here.</Alert>}
         <Box>

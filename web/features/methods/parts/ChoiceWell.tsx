@@ -6,6 +6,7 @@ import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { Icon } from '#web/ui/Icon.tsx';
 import { Space } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 type ChoiceWellProps = {
   readonly choice: MethodChoiceView;
@@ -56,9 +57,9 @@ export function ChoiceWell({ choice, question, busy, onChoose }: ChoiceWellProps
       <Space>
         <Text strong>
           {words}{' '}
-          <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400, fontSize: '0.9375rem' }}>
+          <Quiet small>
             {isDefault && '· the default '}· {MARK_WORDS[mark]}
-          </Box>
+          </Quiet>
         </Text>
         {cost && (
           <Typography variant="body2" color="text.secondary">

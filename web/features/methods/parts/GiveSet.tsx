@@ -5,6 +5,7 @@ import { plainName } from '#core/kernel/visible-text.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 type GiveSetProps = {
   /** How many choices are the player's own. */
@@ -38,9 +39,9 @@ export function GiveSet({ chosen, busy, problem, onSave, onClose }: GiveSetProps
           slotProps={{ htmlInput: { maxLength: LONGEST_NAME } }}
         />
         {problem && (
-          <Alert severity="error" sx={{ mt: 2 }}>
-            {problem}
-          </Alert>
+          <Space above={2}>
+            <Alert severity="error">{problem}</Alert>
+          </Space>
         )}
       </DialogContent>
       <DialogActions>

@@ -1,10 +1,11 @@
 import { mdiChevronDown } from '@mdi/js';
-import { Box, Button, ButtonBase, Collapse, Typography } from '@mui/material';
+import { Button, ButtonBase, Collapse, Typography } from '@mui/material';
 import { useId } from 'react';
 import type { MethodView } from '#contract/methods.ts';
 import { ChoiceWell } from '#web/features/methods/parts/ChoiceWell.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Icon } from '#web/ui/Icon.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 type QuestionLineProps = {
   readonly method: MethodView;
@@ -41,10 +42,7 @@ export function QuestionLine({ method, open, busy, onToggle, onChoose }: Questio
         </Typography>
         <Typography component="span" sx={{ fontWeight: 650, gridColumn: { xs: 1, sm: 2 } }}>
           {answer}
-          <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary', fontSize: '0.9375rem' }}>
-            {' '}
-            · {byPlayer ? 'yours' : 'default'}
-          </Box>
+          <Quiet small> · {byPlayer ? 'yours' : 'default'}</Quiet>
         </Typography>
         <Icon
           path={mdiChevronDown}
@@ -57,7 +55,7 @@ export function QuestionLine({ method, open, busy, onToggle, onChoose }: Questio
         />
       </ButtonBase>
       <Collapse in={open} id={id} unmountOnExit>
-        <PlainList gap={1} sx={{ pb: 1 }}>
+        <PlainList gap={1}>
           {choices.map((choice) => (
             <ChoiceWell
               key={choice.choice}

@@ -1,5 +1,5 @@
 import { isOneOf } from '#core/kernel/typed.ts';
-import { Alert, Box, Button, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
+import { Alert, Button, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import { counted } from '#core/explain/format.ts';
 import type { SetReading } from '#contract/methods.ts';
 import type { TakingSet } from '#web/features/methods/method-sets.actions.ts';
@@ -7,6 +7,7 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { FileButton } from '#web/ui/FileButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { Space } from '#web/ui/layout.tsx';
+import { Bullets } from '#web/ui/Quiet.tsx';
 
 type TakeSetProps = { readonly taking: TakingSet; readonly onClose: () => void };
 type Line = SetReading['lines'][number];
@@ -26,14 +27,14 @@ function Lines({ lines }: { readonly lines: readonly Line[] }) {
         return (
           <Space key={title} above={1.5}>
             <Typography variant="h3">{title}</Typography>
-            <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+            <Bullets>
               {here.map(({ method, choice, question, words, why }) => (
                 <Typography component="li" variant="body2" key={method}>
                   {question ?? method} <strong>{words ?? choice}</strong>
                   {why && ` — ${why}`}
                 </Typography>
               ))}
-            </Box>
+            </Bullets>
           </Space>
         );
       })}
@@ -55,9 +56,9 @@ export function TakeSet({ taking, onClose }: TakeSetProps) {
           {chosen ? 'Choose another file' : 'Choose the file'}
         </FileButton>
         {problem && (
-          <Alert severity="error" sx={{ mt: 2 }}>
-            {problem}
-          </Alert>
+          <Space above={2}>
+            <Alert severity="error">{problem}</Alert>
+          </Space>
         )}
         {reading && !problem && (
           <Space above={2}>

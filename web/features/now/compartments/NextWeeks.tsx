@@ -6,6 +6,7 @@ import { SittingToday } from '#web/features/calendar/parts/SittingToday.tsx';
 import { sittingQueries } from '#web/features/calendar/sittings.queries.ts';
 import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 /** The next sitting of a player; nothing where none is planned. */
 export function NextWeeks({ playerId }: { readonly playerId: PlayerId }) {
@@ -14,13 +15,15 @@ export function NextWeeks({ playerId }: { readonly playerId: PlayerId }) {
   const [next] = data?.sittings ?? [];
   if (data === undefined || next === undefined) return null;
   return (
-    <Compartment title="The next weeks" sx={{ mt: 2 }}>
-      <SittingToday
-        today={data.today}
-        next={next}
-        busy={busy}
-        onStart={() => begin({ kind: 'care', playerId, parts: partsOf(next) })}
-      />
-    </Compartment>
+    <Space above={2}>
+      <Compartment title="The next weeks">
+        <SittingToday
+          today={data.today}
+          next={next}
+          busy={busy}
+          onStart={() => begin({ kind: 'care', playerId, parts: partsOf(next) })}
+        />
+      </Compartment>
+    </Space>
   );
 }

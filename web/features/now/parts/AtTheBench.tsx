@@ -4,6 +4,7 @@ import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { Text } from '#web/ui/Text.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 /** It is at the bench: until when, and what may have changed. */
 export const AtTheBench = ({
@@ -25,8 +26,10 @@ export const AtTheBench = ({
     <Button variant="outlined" color="inherit" {...{ component: Link, to: `/calendar/${instrumentId}` }}>
       It is back, or comes later
     </Button>
-    <Button color="inherit" disabled={busy} onClick={onPlayed} sx={{ mt: 1 }}>
-      I have played it
-    </Button>
+    <Space above={1}>
+      <Button color="inherit" disabled={busy} onClick={onPlayed}>
+        I have played it
+      </Button>
+    </Space>
   </>
 );

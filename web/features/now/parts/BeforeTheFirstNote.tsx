@@ -1,7 +1,7 @@
-import { Box } from '@mui/material';
 import type { InstrumentPage } from '#contract/care.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 type FirstNote = NonNullable<InstrumentPage['firstNote']>;
 
@@ -15,10 +15,10 @@ export const BeforeTheFirstNote = ({
   readonly busy: boolean;
   readonly onStart: (itemIds: FirstNote['itemIds']) => void;
 }) => (
-  <Box sx={{ mb: 2, width: '100%' }}>
+  <Space wide below={2}>
     <BrassButton disabled={busy} onClick={() => onStart(itemIds)}>
       Look it over
     </BrassButton>
     <WhyFold lines={because} about="the first note" />
-  </Box>
+  </Space>
 );

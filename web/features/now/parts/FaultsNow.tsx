@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { InstrumentPage } from '#contract/care.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 type StoppedNowProps = {
   readonly page: Pick<InstrumentPage, 'instrument' | 'stopped'>;
@@ -22,9 +23,11 @@ export const StoppedNow = ({ page: { instrument, stopped }, busy, onPlayed }: St
         {stopped.meanwhile} {stopped.why}
       </Text>
       <BrassButton {...{ component: Link, to: `/faults/${instrument.id}` }}>See what it is</BrassButton>
-      <Button color="inherit" disabled={busy} onClick={onPlayed} sx={{ mt: 1 }}>
-        I have played it
-      </Button>
+      <Space above={1}>
+        <Button color="inherit" disabled={busy} onClick={onPlayed}>
+          I have played it
+        </Button>
+      </Space>
     </>
   );
 

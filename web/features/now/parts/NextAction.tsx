@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { duration } from '#core/explain/format.ts';
@@ -59,15 +59,17 @@ export function NextAction({
             </WhyFold>
           </Space>
         )}
-        <Box sx={{ mb: 1.5, width: '100%' }}>
+        <Space wide below={1.5}>
           <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
-        </Box>
+        </Space>
         <BrassButton disabled={busy} onClick={() => onPackUp(minutesAtHand)}>
           Start packing up
         </BrassButton>
-        <Button color="inherit" onClick={onPlayed} sx={{ mt: 1 }}>
-          I have played again
-        </Button>
+        <Space above={1}>
+          <Button color="inherit" onClick={onPlayed}>
+            I have played again
+          </Button>
+        </Space>
       </>
     );
   if (damp !== null) return <CasedDamp damp={damp} busy={busy} onLayOut={onLayOut} onPlayed={onPlayed} />;

@@ -19,7 +19,7 @@ export function Others({ places }: { readonly places: readonly ShelfPlace[] }) {
         {open ? 'Hide' : 'Show'} the instruments of others ({places.length})
       </Button>
       {open && (
-        <PlainList sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+        <PlainList inline gap={1}>
           {places.map(({ id, name, kindName }) => (
             <li key={id}>
               <Button variant="outlined" color="inherit" {...{ component: Link, to: `/now/${id}` }}>

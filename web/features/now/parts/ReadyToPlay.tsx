@@ -53,7 +53,7 @@ export function ReadyToPlay({ page, played, busy, onPlayed, onFinishLeft, onMake
       <Text variant="h1" below={1}>
         {firstNote ? firstNote.words : 'Ready to play'}.
       </Text>
-      <Typography sx={{ mb: water.letOut || leftForLater.length > 0 ? 1 : 2.5 }}>{played}</Typography>
+      <Text below={water.letOut || leftForLater.length > 0 ? 1 : 2.5}>{played}</Text>
       {firstNote && <BeforeTheFirstNote firstNote={firstNote} busy={busy} onStart={onFinishLeft} />}
       {leftForLater.length > 0 && <LeftFromPackingUp left={leftForLater} busy={busy} onStart={onFinishLeft} />}
       {water.letOut && (

@@ -1,11 +1,11 @@
-import { Link as MuiLink, Typography } from '@mui/material';
-import { Link } from 'react-router';
+import { Typography } from '@mui/material';
 import { counted } from '#core/explain/format.ts';
 import type { TodayLineView, TodayView } from '#contract/today.ts';
 import { QuietLine } from '#web/features/now/parts/QuietLines.tsx';
 import { TodayRow } from '#web/features/now/parts/TodayRow.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
+import { TallLink } from '#web/ui/TallLink.tsx';
 
 /** Due lines shown at once; the rest is a tap away under Care. */
 const DUE_SHOWN = 6;
@@ -38,9 +38,7 @@ export function TodayLines({ view: { lines, fine, unknown, away }, ...log }: Tod
         ))}
       </PlainList>
       {due.length > DUE_SHOWN && (
-        <MuiLink component={Link} to="/care" color="inherit" sx={{ display: 'inline-block', py: 1.25 }}>
-          {counted(due.length - DUE_SHOWN, 'more thing')} due, under Care
-        </MuiLink>
+        <TallLink to="/care">{counted(due.length - DUE_SHOWN, 'more thing')} due, under Care</TallLink>
       )}
       <QuietLine of={fine}>Nothing to do</QuietLine>
       <QuietLine of={unknown}>Not known when some of their care was last done</QuietLine>

@@ -1,4 +1,4 @@
-import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
+import { Box, Button } from '@mui/material';
 import { Link } from 'react-router';
 import { duration } from '#core/explain/format.ts';
 import type { TodayLineView } from '#contract/today.ts';
@@ -8,6 +8,8 @@ import { Silhouette } from '#web/ui/Silhouette.tsx';
 import { TubeGauge } from '#web/ui/TubeGauge.tsx';
 import { useWhyFold } from '#web/ui/WhyFold.tsx';
 import { Space } from '#web/ui/layout.tsx';
+import { Text } from '#web/ui/Text.tsx';
+import { TallLink } from '#web/ui/TallLink.tsx';
 
 type TodayRowProps = {
   readonly line: TodayLineView;
@@ -104,15 +106,7 @@ export function TodayRow(props: TodayRowProps) {
   const why = useWhyFold({ lines: because, about: `${first}, ${nameOf(line)}` });
   const over = clock?.gauge.state === 'overdue' || what === 'stopped';
   return (
-    <PlainRow
-      sx={{
-        display: 'grid',
-        gridTemplateColumns: '44px minmax(0, 1fr) auto',
-        columnGap: 1.5,
-        alignItems: 'center',
-        py: 0.75,
-      }}
-    >
+    <PlainRow columns="44px minmax(0, 1fr) auto">
       <Box aria-hidden sx={{ display: 'grid', placeItems: 'center' }}>
         {clock && !clock.everyPlay ? (
           <TubeGauge gauge={clock.gauge} atBench={clock.hands === 'bench' || clock.gauge.state === 'waiting'} />
@@ -121,32 +115,15 @@ export function TodayRow(props: TodayRowProps) {
         )}
       </Box>
       <Space>
-        <MuiLink
-          component={Link}
-          to={`/now/${instrumentId}`}
-          color="inherit"
-          underline="hover"
-          sx={{
-            display: 'inline-block',
-            // A target of 44 px without a taller row.
-            py: 1.5,
-            my: -1.5,
-            fontWeight: 650,
-            lineHeight: 1.25,
-            overflowWrap: 'anywhere',
-          }}
-        >
+        <TallLink to={`/now/${instrumentId}`} strong calm>
           {first}
-        </MuiLink>
-        <Typography
+        </TallLink>
+        <Text
           variant="body2"
-          sx={{
-            color: what === 'wet' || what === 'damp' ? 'water.ink' : over ? 'stop.ink' : 'text.secondary',
-            overflowWrap: 'anywhere',
-          }}
+          ink={what === 'wet' || what === 'damp' ? 'water.ink' : over ? 'stop.ink' : 'text.secondary'}
         >
           {second} {because.length > 0 && why.button}
-        </Typography>
+        </Text>
       </Space>
       <RowAction {...props} />
       {why.fold}

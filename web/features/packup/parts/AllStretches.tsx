@@ -1,4 +1,4 @@
-import { Box, Button } from '@mui/material';
+import { Button } from '@mui/material';
 import type { RunStepKey } from '#core/packup/run-step.ts';
 import type { ShownRun, ShownStep } from '#contract/shown-run.ts';
 import { LeftOut } from '#web/features/packup/parts/LeftOut.tsx';
@@ -8,7 +8,7 @@ import { stretchAtHand, type ShownStretch } from '#web/features/packup/run-stret
 import type { RunLog } from '#web/features/packup/run.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
-import { Row } from '#web/ui/layout.tsx';
+import { Grow, Row } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
 
 export type Shown = {
@@ -67,7 +67,7 @@ export function AllStretches({
   return (
     <Compartment sx={{ display: 'flex', gap: 1, py: { xs: 1.5, sm: 1.5 } }}>
       {!finished && <PhoneStrip run={run} step={step ?? atHand?.steps.find(({ state }) => state === 'open')} />}
-      <Box sx={{ flexGrow: 1, minWidth: 0 }}>
+      <Grow>
         {listed && !allClosed && !finished && (
           <BrassButton onClick={onListed} sx={{ mb: 1.5, width: '100%' }}>
             All done as listed
@@ -91,7 +91,7 @@ export function AllStretches({
           <LeftOut leftOut={run.leftOut} several={run.parts.length > 1} busy={log.busy} onPullIn={log.pullIn} />
         )}
         {ends && <Ends listed={listed} onListed={onListed} onFinish={onFinish} />}
-      </Box>
+      </Grow>
     </Compartment>
   );
 }

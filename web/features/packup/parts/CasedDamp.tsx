@@ -34,9 +34,11 @@ export function CasedDamp({
         Lay it out and dry it
       </BrassButton>
       {onPlayed && (
-        <Button color="inherit" onClick={onPlayed} sx={{ mt: 1 }}>
-          I have played again
-        </Button>
+        <Space above={1}>
+          <Button color="inherit" onClick={onPlayed}>
+            I have played again
+          </Button>
+        </Space>
       )}
     </>
   );

@@ -12,6 +12,7 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { Grid, Row, Space } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { LineButton } from '#web/ui/LineButton.tsx';
 
 type FinishSheetProps = {
   readonly run: ShownRun;
@@ -166,9 +167,11 @@ export function FinishSheet({ run, nowMs, log, onClose }: FinishSheetProps) {
                 />
               ))}
             </Chips>
-            <Button color="inherit" onClick={() => log.takeAllBack(keysOf(listed))} sx={{ mt: 0.5 }}>
-              Undo: tick them one by one
-            </Button>
+            <Space above={0.5}>
+              <Button color="inherit" onClick={() => log.takeAllBack(keysOf(listed))}>
+                Undo: tick them one by one
+              </Button>
+            </Space>
           </Part>
         )}
         {rest.length > 0 && (
@@ -179,19 +182,19 @@ export function FinishSheet({ run, nowMs, log, onClose }: FinishSheetProps) {
             </Text>
             <Grid columns={{ xs: '1fr', sm: '1fr 1fr' }}>
               {REASONS_TO_END.map((reason) => (
-                <Button
+                <LineButton
                   key={reason}
                   variant="outlined"
                   color="inherit"
                   disabled={log.busy}
                   onClick={() => log.finishWith(end(reason))}
-                  sx={{ minHeight: 52, justifyContent: 'space-between', textAlign: 'left' }}
+                  between
                 >
                   {SKIP_WORDS[reason]}
                   <Box component="span" sx={{ fontWeight: 400 }}>
                     {SKIP_SETTLES[reason] ? 'counts as done' : 'stays due'}
                   </Box>
-                </Button>
+                </LineButton>
               ))}
             </Grid>
           </Part>

@@ -5,6 +5,7 @@ import type { ShownLeftOut } from '#contract/shown-run.ts';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { Space } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 type LeftOutProps = {
   readonly leftOut: readonly ShownLeftOut[];
@@ -38,12 +39,7 @@ export function LeftOut({ leftOut, several, busy, onPullIn }: LeftOutProps) {
             <Typography variant="body2">
               {several && `${instrumentName}: `}
               {name}
-              {cost && (
-                <Box component="span" sx={{ color: 'text.secondary' }}>
-                  {' '}
-                  — if it waits: {cost}
-                </Box>
-              )}
+              {cost && <Quiet> — if it waits: {cost}</Quiet>}
             </Typography>
             <Button
               color="inherit"

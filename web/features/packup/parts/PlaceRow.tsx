@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { ShelfPlace } from '#contract/instruments.ts';
 import { Silhouette } from '#web/ui/Silhouette.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Grow } from '#web/ui/layout.tsx';
 
 /** An instrument of the shelf in a list: what stands before it, its name and kind, what can be done with it. */
 export const PlaceRow = ({
@@ -17,12 +18,12 @@ export const PlaceRow = ({
   <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.5 }}>
     {before}
     <Silhouette kind={kind} size={44} />
-    <Box sx={{ flexGrow: 1, minWidth: 0 }}>
+    <Grow>
       <Text strong>{name}</Text>
       <Typography variant="body2" color="text.secondary">
         {kindName}
       </Typography>
-    </Box>
+    </Grow>
     {children}
   </Box>
 );

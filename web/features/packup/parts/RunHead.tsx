@@ -7,6 +7,7 @@ import type { ReedsOfRunView } from '#contract/reed-views.ts';
 import type { ShownRun } from '#contract/shown-run.ts';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { Grow, Space } from '#web/ui/layout.tsx';
 
 const TITLES = { before: 'Make ready', after: 'Pack up', care: 'Care' } as const;
 const WAYS = [
@@ -60,9 +61,11 @@ function WhereAmI({ run, onPlace }: Pick<RunHeadProps, 'run' | 'onPlace'>) {
       </Button>
     </Typography>
   ) : (
-    <Button color="inherit" onClick={() => onPlace(true)} sx={{ mt: 0.5 }}>
-      I am not at home
-    </Button>
+    <Space above={0.5}>
+      <Button color="inherit" onClick={() => onPlace(true)}>
+        I am not at home
+      </Button>
+    </Space>
   );
 }
 
@@ -72,7 +75,7 @@ export function RunHead({ run, nowMs, way, reeds, onWay, onPlace }: RunHeadProps
   const time = run.because.find(({ rule }) => rule === 'time-at-hand' || rule === 'must-exceeds');
   return (
     <Box sx={{ gridColumn: '1 / -1', display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
-      <Box sx={{ flex: '1 1 320px', minWidth: 0 }}>
+      <Grow basis="1 1 320px">
         <Typography variant="h1">{titleOf(run)}</Typography>
         <WhyFold lines={run.because} about="the order and the minutes">
           <Typography component="span" color="text.secondary" role="status">
@@ -88,11 +91,11 @@ export function RunHead({ run, nowMs, way, reeds, onWay, onPlace }: RunHeadProps
         {time && <Typography variant="body2">{time.text}</Typography>}
         {ready.length > 0 && <Typography>Get ready: {listed(ready)}.</Typography>}
         <WhereAmI run={run} onPlace={onPlace} />
-      </Box>
+      </Grow>
       {run.finishedAt === null && (
-        <Box sx={{ flex: { xs: '1 1 100%', sm: '0 1 400px' } }}>
+        <Grow basis={{ xs: '1 1 100%', sm: '0 1 400px' }}>
           <ChooseOne label="How to go through it" labelHidden options={WAYS} value={way} onChange={onWay} />
-        </Box>
+        </Grow>
       )}
     </Box>
   );

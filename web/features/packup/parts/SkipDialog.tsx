@@ -4,6 +4,7 @@ import { cannotThenWords } from '#core/packup/run-words.ts';
 import type { ShownStep } from '#contract/shown-run.ts';
 import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { LineButton } from '#web/ui/LineButton.tsx';
 
 type SkipDialogProps = {
   readonly step: ShownStep;
@@ -33,16 +34,10 @@ export function SkipDialog({ step, barred, onSkip, onClose }: SkipDialogProps) {
           )}
           {barred.length > 0 && <Typography variant="body2">{cannotThenWords(barred)}</Typography>}
           {SKIP_REASONS.map((reason) => (
-            <Button
-              key={reason}
-              variant="outlined"
-              color="inherit"
-              onClick={() => onSkip(reason)}
-              sx={{ minHeight: 52, justifyContent: 'space-between' }}
-            >
+            <LineButton key={reason} variant="outlined" color="inherit" onClick={() => onSkip(reason)} between>
               {SKIP_WORDS[reason]}
               <span>{SKIP_SETTLES[reason] ? 'counts as done' : 'stays due'}</span>
-            </Button>
+            </LineButton>
           ))}
         </Stack>
       </DialogContent>

@@ -14,7 +14,7 @@ function Supplies({ supplies }: { readonly supplies: readonly string[] }) {
       <Typography variant="body2" color="text.secondary">
         You need
       </Typography>
-      <PlainList sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+      <PlainList inline gap={0.75}>
         {supplies.map((one) => (
           <Typography
             component="li"

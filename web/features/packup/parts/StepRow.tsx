@@ -9,6 +9,7 @@ import { StepHow, StepReasons } from '#web/features/packup/parts/StepDetails.tsx
 import { stateWords } from '#web/features/packup/step-state-words.ts';
 import { Icon } from '#web/ui/Icon.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 /** What can be said of a step in its row. */
 export type RowLog = {
@@ -61,12 +62,7 @@ function RowWords({ step, here, several, nowMs, alive }: StepRowProps & { readon
       {several && `${instrumentName}: `}
       {heading}
       {count !== null && count > 1 && ` × ${count}`}
-      {words && (
-        <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
-          {' '}
-          — {words}
-        </Box>
-      )}
+      {words && <Quiet> — {words}</Quiet>}
       {alive && onlyIf && (
         <Box
           component="span"
@@ -112,11 +108,7 @@ export function StepRow(props: StepRowProps) {
           sx={{ minHeight: 44, justifyContent: 'flex-start', textAlign: 'left', gap: 0.5, borderRadius: 2 }}
         >
           <RowWords {...props} alive={alive} />
-          <Icon
-            path={mdiChevronDown}
-            fontSize="small"
-            sx={{ color: 'text.secondary', transform: open ? 'rotate(180deg)' : 'none' }}
-          />
+          <Icon path={mdiChevronDown} fontSize="small" turned={open} />
         </ButtonBase>
         {!readOnly && !here && <RowButton {...props} />}
       </Box>

@@ -27,7 +27,6 @@ export function AlonePlayed({
           color={alone === value ? 'primary' : 'default'}
           onClick={() => onChange(alone === value ? null : alone)}
           aria-pressed={alone === value}
-          sx={{ minHeight: 44, borderRadius: 2, fontSize: '1rem' }}
         />
       ))}
     </Row>

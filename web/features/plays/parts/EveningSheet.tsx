@@ -16,6 +16,7 @@ import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { Row, Space } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Figure } from '#web/ui/Figure.tsx';
 
 type Played = TodayView['evening'][number];
 type EveningSheetProps = {
@@ -59,15 +60,8 @@ function PlayedRow({
     </Button>
   );
   return (
-    <PlainRow
-      sx={{ display: 'grid', gridTemplateColumns: '48px minmax(0, 1fr) auto', alignItems: 'center', gap: 0.5, py: 0.5 }}
-    >
-      <Checkbox
-        checked={chosen}
-        onChange={onToggle}
-        slotProps={{ input: { 'aria-label': `${name} was played` } }}
-        sx={{ width: 48, height: 48 }}
-      />
+    <PlainRow columns="48px minmax(0, 1fr) auto">
+      <Checkbox checked={chosen} onChange={onToggle} slotProps={{ input: { 'aria-label': `${name} was played` } }} />
       <Space>
         <Text strong>{name}</Text>
         {(usual || awaitsPackUp || alone) && (
@@ -83,9 +77,7 @@ function PlayedRow({
       </Space>
       <Row gap={0.5} align="center">
         {step(-STEP_MINUTES, '−')}
-        <Typography component="output" sx={{ minWidth: 72, textAlign: 'center', fontWeight: 650 }}>
-          {duration(minutes)}
-        </Typography>
+        <Figure width={72}>{duration(minutes)}</Figure>
         {step(STEP_MINUTES, '+')}
       </Row>
     </PlainRow>

@@ -1,8 +1,9 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import type { RecordEntryView } from '#contract/record.ts';
 import { clockTime } from '#core/plays/play-words.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 type RecordListProps = {
   readonly entries: readonly RecordEntryView[];
@@ -18,15 +19,12 @@ export function RecordList({ entries, busy, onCorrect, onTakeBack }: RecordListP
   return (
     <PlainList>
       {entries.map((entry) => (
-        <PlainRow
-          key={entry.key}
-          sx={{ display: 'grid', gridTemplateColumns: '1fr auto auto', alignItems: 'center', gap: 1, py: 0.5 }}
-        >
+        <PlainRow key={entry.key} columns="1fr auto auto">
           <Typography variant="body2" sx={{ gridColumn: entry.correctable ? 'auto' : '1 / span 2' }}>
-            <Box component="span" sx={{ color: 'text.secondary' }}>
+            <Quiet>
               {FORMAT.weekdayDate(entry.on)}
               {entry.atMinute === null ? '' : ` ${clockTime(entry.atMinute)}`}
-            </Box>{' '}
+            </Quiet>{' '}
             {entry.words}
             {entry.corrected ? ' (corrected)' : ''}
           </Typography>

@@ -1,5 +1,5 @@
 import { reedQueries } from '#web/features/reeds/reeds.queries.ts';
-import { Box, Button } from '@mui/material';
+import { Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { isOnStage } from '#core/calendar/event.ts';
@@ -12,6 +12,7 @@ import { Concerts } from '#web/features/calendar/parts/Concerts.tsx';
 import { Readiness, type Asked } from '#web/features/reeds/parts/Readiness.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
+import { Space } from '#web/ui/layout.tsx';
 
 const [EventSheet] = lazyPart(async () => (await import('#web/features/calendar/parts/EventSheet.tsx')).EventSheet);
 
@@ -53,9 +54,9 @@ export function ReadyForConcert({ of, playerId }: ReedsOfKindProps) {
         onReady={({ on: day }) => setAsked({ ...asked, on: day })}
         onDelete={(one) => event.remove(one)}
       />
-      <Box sx={{ mt: concerts.length > 0 ? 2 : 0 }}>
+      <Space above={concerts.length > 0 ? 2 : 0}>
         <Readiness asked={asked} onAsk={setAsked} ready={on === null ? null : (query.data ?? null)} />
-      </Box>
+      </Space>
       {adding && (
         <EventSheet
           playerId={playerId}

@@ -93,18 +93,20 @@ export function ReedPlan({ kind, playerId }: ReedPlanProps) {
   const { data: plan } = query;
   return (
     <Box ref={ref}>
-      <Compartment title="Four weeks" sx={{ mt: 2 }}>
-        {plan ? (
-          <Planned plan={plan} playerId={playerId} />
-        ) : query.isError ? (
-          <Typography>The plan could not be worked out. Everything else on this page stands.</Typography>
-        ) : (
-          <Box role="status" sx={{ minHeight: 160 }}>
-            <Text below={1}>Planning four weeks …</Text>
-            <LinearProgress aria-label="Planning four weeks" />
-          </Box>
-        )}
-      </Compartment>
+      <Space above={2}>
+        <Compartment title="Four weeks">
+          {plan ? (
+            <Planned plan={plan} playerId={playerId} />
+          ) : query.isError ? (
+            <Typography>The plan could not be worked out. Everything else on this page stands.</Typography>
+          ) : (
+            <Box role="status" sx={{ minHeight: 160 }}>
+              <Text below={1}>Planning four weeks …</Text>
+              <LinearProgress aria-label="Planning four weeks" />
+            </Box>
+          )}
+        </Compartment>
+      </Space>
     </Box>
   );
 }

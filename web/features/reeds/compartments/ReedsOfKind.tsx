@@ -17,7 +17,7 @@ import { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
 import { useReedBox, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
-import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
+import { Column, Over, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { ReadyForConcert, type ReedsOfKindProps } from '#web/features/reeds/compartments/ReadyForConcert.tsx';
 import { Space } from '#web/ui/layout.tsx';
@@ -48,9 +48,9 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
   return (
     <Space component="section" aria-label={of.kindName} below={3}>
       <TwoColumns wide="left" longRight>
-        <Typography variant="h2" sx={{ gridColumn: '1 / -1' }}>
-          {of.kindName}
-        </Typography>
+        <Over>
+          <Typography variant="h2">{of.kindName}</Typography>
+        </Over>
         <Column>
           <Compartment>
             <ReedNow of={of} onAddBox={add} />

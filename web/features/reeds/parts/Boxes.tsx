@@ -1,4 +1,4 @@
-import { Box, Button, Typography } from '@mui/material';
+import { Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import { counted } from '#core/explain/format.ts';
 import type { ReedBoxView, ReedView, ReedsOfKindView } from '#contract/reed-views.ts';
@@ -7,6 +7,7 @@ import { ReedSigns, ReedSlots } from '#web/features/reeds/parts/ReedSlots.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { Row, Space } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 /** A reed somebody has tapped. */
 export type Opened = { readonly name: string; readonly reedId: string };
@@ -26,10 +27,7 @@ function BoxRow({ box, proposed, onReed, onEdit }: BoxRowProps) {
     <Space below={1.5}>
       <Row between align="center">
         <Text strong>
-          {name}{' '}
-          <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-            {aside.filter((one) => one !== null).join(' · ')}
-          </Box>
+          {name} <Quiet>{aside.filter((one) => one !== null).join(' · ')}</Quiet>
         </Text>
         <Button color="inherit" onClick={() => onEdit(box)} aria-label={`Edit the box: ${name}`}>
           Edit

@@ -9,7 +9,8 @@ import { HIGH } from '#web/features/reeds/parts/high-choice.ts';
 import { sharesOf } from '#web/features/reeds/parts/shares-of.ts';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
-import { Grid, Row } from '#web/ui/layout.tsx';
+import { Grid, Grow, Row } from '#web/ui/layout.tsx';
+import { Figure } from '#web/ui/Figure.tsx';
 
 type Candidate = { readonly reedId: ReedId; readonly name: string; readonly isNew: boolean };
 
@@ -39,7 +40,9 @@ function Shares({ shares, nameOf, onSay }: SharesProps) {
     <Stack spacing={1}>
       {shares.map(({ reedId, minutes }, index) => (
         <Row key={reedId} align="center">
-          <Typography sx={{ flex: 1, minWidth: 0, overflowWrap: 'anywhere' }}>{nameOf(reedId)}</Typography>
+          <Grow basis={1}>
+            <Typography>{nameOf(reedId)}</Typography>
+          </Grow>
           {index < shares.length - 1 && (
             <Button
               variant="outlined"
@@ -51,9 +54,9 @@ function Shares({ shares, nameOf, onSay }: SharesProps) {
               −{STEP}
             </Button>
           )}
-          <Typography component="output" aria-live="polite" sx={{ minWidth: 84, textAlign: 'center', fontWeight: 650 }}>
+          <Figure aria-live="polite" width={84}>
             {duration(minutes)}
-          </Typography>
+          </Figure>
           {index < shares.length - 1 && (
             <Button
               variant="outlined"

@@ -25,10 +25,7 @@ export function PlayReeds({ of, playing }: PlayReedsProps) {
           const { playKey, endedOn, minutes, shares } = play;
           const reeds = reedsTogether(shares.map(({ name }) => name));
           return (
-            <PlainRow
-              key={playKey}
-              sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 1, py: 0.5 }}
-            >
+            <PlainRow key={playKey} between>
               <Space>
                 <Typography>
                   {FORMAT.weekdayDate(endedOn)}, {duration(minutes)}

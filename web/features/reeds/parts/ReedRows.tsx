@@ -17,6 +17,7 @@ import {
 import { MovesDrawing } from '#web/ui/MovesDrawing.tsx';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { useMoves, type Cell } from '#web/ui/use-moves.ts';
+import { Grid } from '#web/ui/layout.tsx';
 
 type Drawn = { readonly plan: ReedPlanView; readonly size: RowsSize };
 
@@ -158,7 +159,7 @@ function Planned({ plan, size, moves: { things: sessions, held, on } }: PlannedP
         );
       })}
       {held && (
-        <g aria-hidden transform={place(held.to)} style={{ pointerEvents: 'none' }}>
+        <g aria-hidden transform={place(held.to)} pointerEvents="none">
           <rect width={size.day} height={size.row - 2} fill="var(--ulu-palette-background-paper)" />
           <ReedStroke x={0} minutes={held.thing.minutes} size={size} look="held" isSet />
         </g>
@@ -196,7 +197,7 @@ export function ReedRows({ plan, onMove, onOpen }: ReedRowsProps) {
   return (
     <>
       <Table {...plan} />
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '104px minmax(0, 1fr)', sm: '190px minmax(0, 1fr)' } }}>
+      <Grid gap={0} columns={{ xs: '104px minmax(0, 1fr)', sm: '190px minmax(0, 1fr)' }}>
         <Box aria-hidden sx={{ pt: `${size.top}px` }}>
           {rows.map(({ reedId, number, boxName }) => (
             <Typography
@@ -226,7 +227,7 @@ export function ReedRows({ plan, onMove, onOpen }: ReedRowsProps) {
           <Played plan={plan} size={size} />
           <Planned plan={plan} size={size} moves={moves} />
         </MovesDrawing>
-      </Box>
+      </Grid>
       <Typography role="status" variant="body2" color="text.secondary" sx={{ minHeight: 24 }}>
         {held
           ? sessionName(plan, { ...held.thing, ...held.to, isSet: false })

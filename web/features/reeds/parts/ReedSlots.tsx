@@ -1,4 +1,5 @@
-import { Box, ButtonBase, Typography } from '@mui/material';
+import { ButtonBase, Typography } from '@mui/material';
+import { PlainList } from '#web/ui/PlainList.tsx';
 import type { ReedView } from '#contract/reed-views.ts';
 import { Text } from '#web/ui/Text.tsx';
 
@@ -62,7 +63,7 @@ function Blade({ reed: { stage, shareOfLife }, small }: BladeProps) {
 
 /** The reeds of a box in their slots, each with its number; a tap opens what is known of it. */
 export const ReedSlots = ({ reeds, proposed, onReed }: ReedSlotsProps) => (
-  <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
+  <PlainList inline gap={0.5}>
     {reeds.map((reed) => (
       <li key={reed.reedId}>
         <ButtonBase
@@ -86,7 +87,7 @@ export const ReedSlots = ({ reeds, proposed, onReed }: ReedSlotsProps) => (
         </ButtonBase>
       </li>
     ))}
-  </Box>
+  </PlainList>
 );
 
 const SIGNS = [
@@ -107,16 +108,12 @@ const isLike = (
 
 /** What the drawings of these reeds mean: each that is there, once. */
 export const ReedSigns = ({ reeds }: { readonly reeds: readonly ReedView[] }) => (
-  <Box
-    component="ul"
-    aria-label="What the drawings mean"
-    sx={{ m: 0, p: 0, listStyle: 'none', display: 'flex', flexWrap: 'wrap', columnGap: 2 }}
-  >
+  <PlainList inline gap={1} aria-label="What the drawings mean">
     {SIGNS.filter(({ reed }) => reeds.some((one) => isLike(one, reed))).map(({ words, reed }) => (
       <Typography key={words} component="li" variant="body2" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
         <Blade reed={reed} small />
         {words}
       </Typography>
     ))}
-  </Box>
+  </PlainList>
 );

@@ -1,4 +1,4 @@
-import { Box, Button, Stack, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
 import {
   BEGIN,
@@ -10,7 +10,7 @@ import {
   type TrialStep,
 } from '#core/reeds/reed-trial.ts';
 import type { ReedFeel } from '#core/reeds/reed.ts';
-import { Row } from '#web/ui/layout.tsx';
+import { Grid, Row } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
 
 type ReedTrialProps = {
@@ -57,12 +57,12 @@ export function ReedTrial({ hasBack, onFlattened, onGrade }: ReedTrialProps) {
     );
   const { title, how } = wordsOf(at);
   return (
-    <Stack spacing={1} sx={{ alignItems: 'flex-start' }}>
+    <Grid gap={1} start>
       <Typography variant="h2">{title}</Typography>
       <Typography>{how}</Typography>
       <Button variant="outlined" color="inherit" onClick={done}>
         {at.step === 'play' ? 'I have played it' : 'Done'}
       </Button>
-    </Stack>
+    </Grid>
   );
 }

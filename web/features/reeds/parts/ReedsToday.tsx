@@ -1,7 +1,7 @@
-import { Link as MuiLink, Typography } from '@mui/material';
-import { Link } from 'react-router';
+import { Typography } from '@mui/material';
 import type { ReedsPageView } from '#contract/reed-views.ts';
 import { PlainList } from '#web/ui/PlainList.tsx';
+import { TallLink } from '#web/ui/TallLink.tsx';
 
 /** The reed for each kind of instrument, a line each, with the way to its page. */
 export function ReedsToday({ kinds }: Pick<ReedsPageView, 'kinds'>) {
@@ -11,14 +11,9 @@ export function ReedsToday({ kinds }: Pick<ReedsPageView, 'kinds'>) {
     <PlainList gap={0.5}>
       {told.map(({ kind, kindName, today, concert }) => (
         <Typography component="li" key={kind}>
-          <MuiLink
-            component={Link}
-            to="/reeds"
-            color="inherit"
-            sx={{ display: 'inline-block', py: 1.5, my: -1, fontWeight: 650 }}
-          >
+          <TallLink to="/reeds" strong>
             {kindName}
-          </MuiLink>
+          </TallLink>
           : {[...today.words, ...(concert === null ? [] : [concert.words])].join(' ')}
         </Typography>
       ))}

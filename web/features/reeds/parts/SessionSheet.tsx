@@ -36,7 +36,7 @@ export function SessionSheet({ plan, session, busy, onSet, onFree, onClose }: Se
   const standing = `${session.minutes > 0 ? `${duration(session.minutes)} on` : 'Not on'} ${FORMAT.weekdayDate(day)}`;
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="session-title">
-      <DialogTitle id="session-title" variant="h1" sx={{ overflowWrap: 'anywhere' }}>
+      <DialogTitle id="session-title" variant="h1">
         {plan.rows[session.row]?.boxName}, reed {plan.rows[session.row]?.number}
       </DialogTitle>
       <DialogContent>

@@ -1,0 +1,31 @@
+import { Link as MuiLink } from '@mui/material';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+
+type TallLinkProps = {
+  readonly to: string;
+  readonly strong?: true;
+  /** Only what is pointed at has a line below it. */
+  readonly calm?: true;
+  readonly children: ReactNode;
+};
+
+/** A link in a line of words: as tall as a finger, and no taller a line for it. */
+export const TallLink = ({ to, strong, calm, children }: TallLinkProps) => (
+  <MuiLink
+    component={Link}
+    to={to}
+    color="inherit"
+    underline={calm ? 'hover' : 'always'}
+    sx={{
+      display: 'inline-block',
+      py: 1.5,
+      my: -1.25,
+      lineHeight: 1.25,
+      overflowWrap: 'anywhere',
+      ...(strong && { fontWeight: 650 }),
+    }}
+  >
+    {children}
+  </MuiLink>
+);
