@@ -21,6 +21,7 @@ const CHECKS = [
     ),
   },
   { name: 'feature names', ...node('tools/check-feature-names.mjs') },
+  { name: 'looks', ...node('tools/check-looks.mjs') },
   { name: 'format', ...node('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.') },
   { name: 'lint', ...node('node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0') },
 ];

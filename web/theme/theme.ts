@@ -172,7 +172,6 @@ export const theme = createTheme({
     MuiTypography: { styleOverrides: { root: { overflowWrap: 'anywhere' } } },
     MuiCheckbox: { styleOverrides: { root: { width: 48, height: 48 } } },
     MuiChip: { styleOverrides: { clickable: { minHeight: 44, borderRadius: 12, fontSize: '1rem' } } },
-    MuiToggleButtonGroup: { styleOverrides: { root: { flexWrap: 'wrap' } } },
     MuiListSubheader: { styleOverrides: { root: { lineHeight: 2 } } },
     MuiFormControlLabel: { styleOverrides: { root: { minHeight: 44 } } },
     // The label of a field at the top stands on its rim.

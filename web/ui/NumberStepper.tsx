@@ -1,6 +1,7 @@
-import { Button, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import { Grow, Row } from '#web/ui/layout.tsx';
 import { Figure } from '#web/ui/Figure.tsx';
+import { StepButton } from '#web/ui/StepButton.tsx';
 
 type NumberStepperProps = {
   readonly label: string;
@@ -16,14 +17,14 @@ export const NumberStepper = ({ label, words, onLess, onMore }: NumberStepperPro
     <Grow basis={1}>
       <Typography>{label}</Typography>
     </Grow>
-    <Button variant="outlined" color="inherit" aria-label={`Less: ${label}`} onClick={onLess} sx={{ minWidth: 52 }}>
+    <StepButton aria-label={`Less: ${label}`} onClick={onLess}>
       −
-    </Button>
+    </StepButton>
     <Figure aria-live="polite" width={72}>
       {words}
     </Figure>
-    <Button variant="outlined" color="inherit" aria-label={`More: ${label}`} onClick={onMore} sx={{ minWidth: 52 }}>
+    <StepButton aria-label={`More: ${label}`} onClick={onMore}>
       +
-    </Button>
+    </StepButton>
   </Row>
 );

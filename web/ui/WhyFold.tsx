@@ -4,6 +4,7 @@ import type { Mark } from '#core/explain/explained.ts';
 import { MARK_WORDS } from '#core/explain/mark-words.ts';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { Space } from '#web/ui/layout.tsx';
+import { Beside } from '#web/ui/Beside.tsx';
 
 export type WhyLineView = { readonly rule: string; readonly text: string; readonly mark: Mark };
 type WhyFoldProps = {
@@ -51,17 +52,14 @@ const WhyLines = ({ lines }: Pick<WhyFoldProps, 'lines'>) => (
   <Space above={0.5} below={1}>
     <PlainList gap={0.75}>
       {lines.map(({ rule, text, mark }, index) => (
-        <Typography
-          component="li"
-          variant="body2"
-          key={`${rule}-${index}`}
-          sx={{ borderLeft: '3px solid', borderColor: 'divider', pl: 1.25 }}
-        >
-          {text}{' '}
-          <Box component="span" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>
-            — {MARK_WORDS[mark]}
-          </Box>
-        </Typography>
+        <Beside key={`${rule}-${index}`}>
+          <Typography component="span" variant="body2">
+            {text}{' '}
+            <Box component="span" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>
+              — {MARK_WORDS[mark]}
+            </Box>
+          </Typography>
+        </Beside>
       ))}
     </PlainList>
   </Space>

@@ -8,7 +8,7 @@ type Around = {
   readonly below?: number;
 };
 type Piece = Around &
-  Pick<BoxProps, 'aria-label' | 'aria-labelledby' | 'role' | 'id'> & {
+  Pick<BoxProps, 'aria-label' | 'aria-labelledby' | 'aria-hidden' | 'role' | 'id'> & {
     readonly component?: ElementType;
     readonly children?: ReactNode;
   };

@@ -41,19 +41,19 @@ const Days = ({ days }: { readonly days: readonly Day[] }) =>
   );
 
 const Part = ({ title, children }: { readonly title: string; readonly children: React.ReactNode }) => (
-  <Box component="section" sx={{ mt: 2, breakInside: 'avoid' }}>
+  <Space component="section" above={2}>
     <Typography variant="h2" sx={{ borderBottom: '1.5px solid', borderColor: 'text.primary', pb: 0.25, mb: 0.75 }}>
       {title}
     </Typography>
     {children}
-  </Box>
+  </Space>
 );
 
 /** Lines of a part in two columns, numbered where their order matters. */
 const Lines = ({ lines, ordered }: { readonly lines: readonly string[]; readonly ordered?: true }) => (
   <Box component={ordered ? 'ol' : 'ul'} sx={{ m: 0, pl: 3, columns: { sm: 2 }, columnGap: 4 }}>
     {lines.map((line, at) => (
-      <Typography component="li" key={at} sx={{ breakInside: 'avoid', overflowWrap: 'anywhere' }}>
+      <Typography component="li" key={at}>
         {line}
       </Typography>
     ))}

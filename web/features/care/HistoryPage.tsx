@@ -64,6 +64,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
                   if (next !== null) setAnswers(next === 'none' ? rest : { ...rest, [itemId]: next });
                 }}
                 aria-labelledby={`ago-${itemId}`}
+                sx={{ flexWrap: 'wrap' }}
               >
                 {AGO.map(({ days, words }) => (
                   <ToggleButton key={words} value={days ?? 'none'}>

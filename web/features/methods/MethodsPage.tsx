@@ -26,7 +26,7 @@ function Year({ page: { year } }: { readonly page: MethodsPageView }) {
   return (
     <Row gap={4} wrap align="baseline">
       <Box>
-        <Typography component="span" sx={{ fontSize: '1.75rem', fontWeight: 650 }}>
+        <Typography component="span" variant="h1">
           about {roughly(year.minutes)}
         </Typography>{' '}
         <Typography component="span" color="text.secondary">

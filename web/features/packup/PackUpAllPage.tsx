@@ -119,7 +119,6 @@ function Loaded({
                 color="inherit"
                 {...{ component: Link, to: runOf(place) }}
                 aria-label={`Lay it out: ${place.name}`}
-                sx={{ flexShrink: 0 }}
               >
                 Lay it out
               </Button>

@@ -38,45 +38,47 @@ export function PackUpPage() {
         return (
           <Grid gap={2}>
             <StripHead title={instrument.name} subtitle={instrument.kindName} segments={strip} />
-            <Compartment sx={{ maxWidth: 720 }}>
-              {damp && <CasedDamp damp={damp} busy={busy} onLayOut={layOut} />}
-              <Text variant={damp ? 'h3' : 'h1'} component="p" above={damp ? 2 : 0} below={1}>
-                {awaitsPackUp
-                  ? 'Not packed up yet.'
-                  : damp
-                    ? 'Packed up on the way after it was last played.'
-                    : 'Packed up since it was last played.'}
-              </Text>
-              <Text below={2}>
-                {lastPlay
-                  ? `Last played ${FORMAT.weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
-                  : 'Nothing played in this record yet.'}
-              </Text>
-              {awaitsPackUp && (
-                <Space below={2}>
-                  <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
-                </Space>
-              )}
-              <Row gap={1.5} wrap align="center">
-                {awaitsPackUp ? (
-                  <BrassButton disabled={busy} onClick={packUp}>
-                    Start packing up
-                  </BrassButton>
-                ) : (
-                  <BrassButton leads={damp === null} {...{ component: Link, to: `/now/${instrument.id}` }}>
-                    I have played: log it first
-                  </BrassButton>
+            <Grid columns="minmax(0, 720px)">
+              <Compartment>
+                {damp && <CasedDamp damp={damp} busy={busy} onLayOut={layOut} />}
+                <Text variant={damp ? 'h3' : 'h1'} component="p" above={damp ? 2 : 0} below={1}>
+                  {awaitsPackUp
+                    ? 'Not packed up yet.'
+                    : damp
+                      ? 'Packed up on the way after it was last played.'
+                      : 'Packed up since it was last played.'}
+                </Text>
+                <Text below={2}>
+                  {lastPlay
+                    ? `Last played ${FORMAT.weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
+                    : 'Nothing played in this record yet.'}
+                </Text>
+                {awaitsPackUp && (
+                  <Space below={2}>
+                    <MinutesAtHand value={minutesAtHand} onChange={setMinutesAtHand} />
+                  </Space>
                 )}
-                {!awaitsPackUp && (
-                  <Button color="inherit" disabled={busy} onClick={packUp}>
-                    Pack up without a play
+                <Row gap={1.5} wrap align="center">
+                  {awaitsPackUp ? (
+                    <BrassButton disabled={busy} onClick={packUp}>
+                      Start packing up
+                    </BrassButton>
+                  ) : (
+                    <BrassButton leads={damp === null} {...{ component: Link, to: `/now/${instrument.id}` }}>
+                      I have played: log it first
+                    </BrassButton>
+                  )}
+                  {!awaitsPackUp && (
+                    <Button color="inherit" disabled={busy} onClick={packUp}>
+                      Pack up without a play
+                    </Button>
+                  )}
+                  <Button color="inherit" disabled={busy} onClick={makeReady}>
+                    Make ready to play
                   </Button>
-                )}
-                <Button color="inherit" disabled={busy} onClick={makeReady}>
-                  Make ready to play
-                </Button>
-              </Row>
-            </Compartment>
+                </Row>
+              </Compartment>
+            </Grid>
           </Grid>
         );
       }}

@@ -1,5 +1,5 @@
 import { mdiAlert, mdiCheckBold, mdiCloseThick, mdiHelp, mdiScaleBalance } from '@mdi/js';
-import { Alert, Box, Button, MenuItem, TextField, Typography } from '@mui/material';
+import { Box, Button, MenuItem, TextField, Typography } from '@mui/material';
 import { Fragment, useState } from 'react';
 import { Link } from 'react-router';
 import { MARK_WORDS } from '#core/explain/mark-words.ts';
@@ -10,6 +10,7 @@ import { Icon } from '#web/ui/Icon.tsx';
 import { Text } from '#web/ui/Text.tsx';
 import { Quiet } from '#web/ui/Quiet.tsx';
 import { Space } from '#web/ui/layout.tsx';
+import { Caution } from '#web/ui/Caution.tsx';
 
 /** Shape and word, never colour alone. */
 const VERDICT_WORDS = {
@@ -61,15 +62,11 @@ export function Verdicts({ view }: { readonly view: VerdictsView }) {
   return (
     <>
       {view.cautions.length > 0 && (
-        <Alert
-          severity="warning"
-          icon={false}
-          sx={{ mb: 2, bgcolor: 'transparent', color: 'text.primary', border: '2px solid', fontWeight: 600 }}
-        >
+        <Caution below={2}>
           {view.cautions.map((caution) => (
             <Box key={caution}>{caution}</Box>
           ))}
-        </Alert>
+        </Caution>
       )}
       {names.length > 1 && (
         <TextField

@@ -20,16 +20,11 @@ function Happens({ one: { sign, now, later } }: { readonly one: Meanwhile }) {
   const [open, setOpen] = useState(false);
   return (
     <PlainRow>
-      <Button
-        color="inherit"
-        onClick={() => setOpen(!open)}
-        aria-expanded={open}
-        sx={{ minHeight: 44, ml: -1, textAlign: 'left' }}
-      >
+      <Button color="inherit" onClick={() => setOpen(!open)} aria-expanded={open}>
         {sign}
       </Button>
       {open && (
-        <Stack spacing={0.5} sx={{ pb: 1 }}>
+        <Stack spacing={0.5}>
           {now.map((say) => (
             <Typography key={say}>{say}</Typography>
           ))}

@@ -135,7 +135,6 @@ function All({ choices, onChange }: Pick<ImportSeriesProps, 'choices' | 'onChang
         />
       }
       label={`All ${choices.length}`}
-      sx={{ minHeight: 44, fontWeight: 650 }}
     />
   );
 }

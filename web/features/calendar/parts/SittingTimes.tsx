@@ -7,6 +7,7 @@ import { weekdaysInOrder } from '#web/clock/weekdays.ts';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 import { TimeField } from '#web/ui/TimeField.tsx';
+import { Actions } from '#web/ui/Actions.tsx';
 
 type SittingTimesProps = {
   readonly view: SittingsView;
@@ -79,9 +80,11 @@ export function SittingTimes({ view, time, onClose }: SittingTimesProps) {
               onChange={(weekday, at) => setStarts(starts.map((one, index) => (index === weekday ? at : one)))}
             />
           ) : (
-            <Button color="inherit" onClick={() => setIsSaying(true)} sx={{ alignSelf: 'flex-start' }}>
-              Say at what time, too
-            </Button>
+            <Actions>
+              <Button color="inherit" onClick={() => setIsSaying(true)}>
+                Say at what time, too
+              </Button>
+            </Actions>
           )}
           <SheetEnd problem={time.problem} disabled={time.busy} onKeep={keep} onClose={onClose}>
             Plan with that

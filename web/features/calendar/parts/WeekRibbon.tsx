@@ -19,7 +19,7 @@ import { KeyEntry, RibbonKey, RibbonMarks } from '#web/features/calendar/parts/R
 import { MovesDrawing } from '#web/ui/MovesDrawing.tsx';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { useMoves, type Cell } from '#web/ui/use-moves.ts';
-import { Grid } from '#web/ui/layout.tsx';
+import { Grid, Space } from '#web/ui/layout.tsx';
 
 /** How large it is drawn: days as wide as a pointer needs them, or as a thumb does. */
 type RibbonSize = { readonly day: number; readonly top: number; readonly row: number; readonly lane: number };
@@ -243,13 +243,15 @@ export function WeekRibbon({ view, reeds, only, moving, onMove, onOpen }: WeekRi
           <Sittings today={today} size={size} height={height} moves={moves} />
         </MovesDrawing>
       </Grid>
-      <Typography role="status" variant="body2" color="text.secondary" sx={{ minHeight: 24 }}>
-        {held
-          ? `${sittingName(today, { ...held.thing, ...held.to, isSet: false })}. That day has ${duration(view.time[held.to.day] ?? 0)}.`
-          : moving
-            ? 'Planning the rest round it …'
-            : ''}
-      </Typography>
+      <Space height={24}>
+        <Typography role="status" variant="body2" color="text.secondary">
+          {held
+            ? `${sittingName(today, { ...held.thing, ...held.to, isSet: false })}. That day has ${duration(view.time[held.to.day] ?? 0)}.`
+            : moving
+              ? 'Planning the rest round it …'
+              : ''}
+        </Typography>
+      </Space>
       <RibbonKey shown={new Set(lanes.flatMap(({ marks }) => marks.map(({ kind }) => kind)))} first={SITTING_KEY} />
     </>
   );

@@ -1,7 +1,7 @@
-import { Typography } from '@mui/material';
 import type { ConditionsPage } from '#contract/conditions.ts';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { Space } from '#web/ui/layout.tsx';
+import { Beside } from '#web/ui/Beside.tsx';
 
 /** What is in force, in a few words, where the next action is chosen. */
 export function ConditionsNow({ page }: { readonly page: ConditionsPage }) {
@@ -11,10 +11,10 @@ export function ConditionsNow({ page }: { readonly page: ConditionsPage }) {
     <Space below={1.5}>
       <PlainList gap={0.5}>
         {standing.map(({ key, name, aloneName, effects, calls }) => (
-          <Typography component="li" key={key} sx={{ borderLeft: '4px solid', borderColor: 'text.primary', pl: 1.25 }}>
+          <Beside key={key} strong>
             <strong>{aloneName === null ? name : `${name}: ${aloneName.toLowerCase()}`}.</strong>{' '}
             {effects[0]?.text ?? calls.map((call) => `${call.name}, ${call.words}.`)[0]}
-          </Typography>
+          </Beside>
         ))}
       </PlainList>
     </Space>

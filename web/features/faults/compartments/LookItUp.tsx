@@ -1,4 +1,4 @@
-import { Box, Collapse, Typography } from '@mui/material';
+import { Collapse, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
@@ -11,11 +11,12 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 import { Text } from '#web/ui/Text.tsx';
 import { LineButton } from '#web/ui/LineButton.tsx';
 import { Space } from '#web/ui/layout.tsx';
+import { Beside } from '#web/ui/Beside.tsx';
 
 type Complaint = FaultBook['complaints'][number];
 
 const CauseLine = ({ cause }: { readonly cause: Complaint['causes'][number] }) => (
-  <Box component="li" sx={{ borderLeft: '3px solid', borderColor: 'divider', pl: 1.25 }}>
+  <Beside>
     <Text strong>{cause.name}</Text>
     {cause.looks.length > 0 && (
       <Typography variant="body2" color="text.secondary">
@@ -30,7 +31,7 @@ const CauseLine = ({ cause }: { readonly cause: Complaint['causes'][number] }) =
         {cause.remedy.never}
       </Typography>
     )}
-  </Box>
+  </Beside>
 );
 
 function ComplaintRow({ complaint }: { readonly complaint: Complaint }) {

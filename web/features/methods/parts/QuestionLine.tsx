@@ -69,7 +69,7 @@ export function QuestionLine({ method, open, busy, onToggle, onChoose }: Questio
         <Typography variant="body2" color="text.secondary" sx={{ pb: 1.5 }}>
           The default, and why: {defaultWhy}.
           {byPlayer && (
-            <Button color="inherit" size="small" disabled={busy} onClick={() => onChoose(null)} sx={{ ml: 1 }}>
+            <Button color="inherit" size="small" disabled={busy} onClick={() => onChoose(null)}>
               Back to the default
             </Button>
           )}

@@ -8,7 +8,7 @@ import { stretchAtHand, type ShownStretch } from '#web/features/packup/run-stret
 import type { RunLog } from '#web/features/packup/run.actions.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
-import { Grow, Row } from '#web/ui/layout.tsx';
+import { Grow, Row, Space } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
 
 export type Shown = {
@@ -69,9 +69,11 @@ export function AllStretches({
       {!finished && <PhoneStrip run={run} step={step ?? atHand?.steps.find(({ state }) => state === 'open')} />}
       <Grow>
         {listed && !allClosed && !finished && (
-          <BrassButton onClick={onListed} sx={{ mb: 1.5, width: '100%' }}>
-            All done as listed
-          </BrassButton>
+          <Space wide below={1.5}>
+            <BrassButton onClick={onListed} fullWidth>
+              All done as listed
+            </BrassButton>
+          </Space>
         )}
         <StretchList
           stretches={stretches}

@@ -1,4 +1,4 @@
-import { Box, Button, Chip, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
+import { Button, Chip, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import { counted } from '#core/explain/format.ts';
 import type { RunStepKey } from '#core/packup/run-step.ts';
@@ -13,6 +13,7 @@ import { Sheet } from '#web/ui/Sheet.tsx';
 import { Grid, Row, Space } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
 import { LineButton } from '#web/ui/LineButton.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 
 type FinishSheetProps = {
   readonly run: ShownRun;
@@ -78,7 +79,6 @@ function StepChip({
       color={pressed ? 'primary' : 'default'}
       onClick={onPress}
       aria-pressed={pressed}
-      sx={{ height: 'auto', minHeight: 44, borderRadius: 2, '& .MuiChip-label': { whiteSpace: 'normal', py: 0.5 } }}
     />
   );
 }
@@ -191,9 +191,7 @@ export function FinishSheet({ run, nowMs, log, onClose }: FinishSheetProps) {
                   between
                 >
                   {SKIP_WORDS[reason]}
-                  <Box component="span" sx={{ fontWeight: 400 }}>
-                    {SKIP_SETTLES[reason] ? 'counts as done' : 'stays due'}
-                  </Box>
+                  <Quiet>{SKIP_SETTLES[reason] ? 'counts as done' : 'stays due'}</Quiet>
                 </LineButton>
               ))}
             </Grid>

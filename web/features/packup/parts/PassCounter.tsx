@@ -27,7 +27,7 @@ export function PassCounter({ count, repeats: { noun, because }, made, onCount }
         >
           {noun} {made + 1}
         </Button>
-        <Box aria-hidden sx={{ display: 'flex', gap: 0.5 }}>
+        <Row gap={0.5} aria-hidden>
           {Array.from({ length: Math.max(count, made) }, (_, index) => (
             <Box
               key={index}
@@ -41,7 +41,7 @@ export function PassCounter({ count, repeats: { noun, because }, made, onCount }
               }}
             />
           ))}
-        </Box>
+        </Row>
         <Typography variant="h3" component="p">
           {made} of {about}
           {inWords(count, noun === 'pass' && count !== 1 ? 'passe' : noun)}

@@ -1,9 +1,9 @@
-import { Box, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import type { ShelfPlace } from '#contract/instruments.ts';
 import { Silhouette } from '#web/ui/Silhouette.tsx';
 import { Text } from '#web/ui/Text.tsx';
-import { Grow } from '#web/ui/layout.tsx';
+import { Grow, Row } from '#web/ui/layout.tsx';
 
 /** An instrument of the shelf in a list: what stands before it, its name and kind, what can be done with it. */
 export const PlaceRow = ({
@@ -15,7 +15,7 @@ export const PlaceRow = ({
   readonly before?: ReactNode;
   readonly children: ReactNode;
 }) => (
-  <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, py: 0.5 }}>
+  <Row gap={1.5} align="center">
     {before}
     <Silhouette kind={kind} size={44} />
     <Grow>
@@ -25,5 +25,5 @@ export const PlaceRow = ({
       </Typography>
     </Grow>
     {children}
-  </Box>
+  </Row>
 );

@@ -1,10 +1,11 @@
-import { Alert, Button, DialogActions, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
+import { Button, DialogActions, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { SKIP_REASONS, SKIP_SETTLES, type SkipReason } from '#core/packup/run-event.ts';
 import { cannotThenWords } from '#core/packup/run-words.ts';
 import type { ShownStep } from '#contract/shown-run.ts';
 import { SKIP_WORDS } from '#web/features/packup/skip-words.ts';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { LineButton } from '#web/ui/LineButton.tsx';
+import { Caution } from '#web/ui/Caution.tsx';
 
 type SkipDialogProps = {
   readonly step: ShownStep;
@@ -23,15 +24,7 @@ export function SkipDialog({ step, barred, onSkip, onClose }: SkipDialogProps) {
       </DialogTitle>
       <DialogContent>
         <Stack spacing={1}>
-          {step.harm && (
-            <Alert
-              severity={step.must ? 'warning' : 'info'}
-              icon={false}
-              sx={{ color: 'text.primary', bgcolor: 'well.deep' }}
-            >
-              If you skip this: {step.harm}.
-            </Alert>
-          )}
+          {step.harm && <Caution>If you skip this: {step.harm}.</Caution>}
           {barred.length > 0 && <Typography variant="body2">{cannotThenWords(barred)}</Typography>}
           {SKIP_REASONS.map((reason) => (
             <LineButton key={reason} variant="outlined" color="inherit" onClick={() => onSkip(reason)} between>

@@ -78,7 +78,7 @@ export function StepAtHand({ step, several, nowMs, drawing, onCount, ...said }: 
         {partName} · {aboutDuration(activeMinutes)}
         {who && ` · ${who}`}
       </Typography>
-      <Typography variant="h1" component="h2" sx={{ mt: 0.5, fontSize: { xs: '1.5rem', sm: '2rem' } }}>
+      <Typography variant="h1" component="h2">
         {heading}
       </Typography>
       {drawing}

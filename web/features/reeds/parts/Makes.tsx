@@ -7,7 +7,7 @@ const NOT_KNOWN = 'not known yet';
 export function Makes({ makes }: Pick<ReedsOfKindView, 'makes'>) {
   return (
     <TableContainer>
-      <Table size="small" aria-label="Which make again" sx={{ '& th, & td': { px: 1 } }}>
+      <Table size="small" aria-label="Which make again">
         <TableHead>
           <TableRow>
             <TableCell>Make</TableCell>

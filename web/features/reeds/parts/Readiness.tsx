@@ -49,21 +49,22 @@ export function Readiness({ asked, onAsk, ready }: ReadinessProps) {
             <Box
               component="table"
               aria-label="Chance by the number of reeds opened"
-              sx={{ mt: 1, borderCollapse: 'collapse', '& th, & td': { textAlign: 'right', px: 1.25, py: 0.25 } }}
+              sx={{
+                mt: 1,
+                borderCollapse: 'collapse',
+                '& th, & td': { textAlign: 'right', px: 1.25, py: 0.25 },
+                '& th': { fontWeight: 500, color: 'text.secondary' },
+              }}
             >
               <tbody>
                 <tr>
-                  <Box component="th" scope="row" sx={{ fontWeight: 500, color: 'text.secondary' }}>
-                    Open
-                  </Box>
+                  <th scope="row">Open</th>
                   {ready.table.slice(0, ROWS).map(({ opened }) => (
                     <td key={opened}>{opened}</td>
                   ))}
                 </tr>
                 <tr>
-                  <Box component="th" scope="row" sx={{ fontWeight: 500, color: 'text.secondary' }}>
-                    Chance
-                  </Box>
+                  <th scope="row">Chance</th>
                   {ready.table.slice(0, ROWS).map(({ opened, chance }) => (
                     <td key={opened}>{percent(chance)}</td>
                   ))}

@@ -17,7 +17,7 @@ import {
 import { MovesDrawing } from '#web/ui/MovesDrawing.tsx';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { useMoves, type Cell } from '#web/ui/use-moves.ts';
-import { Grid } from '#web/ui/layout.tsx';
+import { Grid, Space } from '#web/ui/layout.tsx';
 
 type Drawn = { readonly plan: ReedPlanView; readonly size: RowsSize };
 
@@ -228,11 +228,13 @@ export function ReedRows({ plan, onMove, onOpen }: ReedRowsProps) {
           <Planned plan={plan} size={size} moves={moves} />
         </MovesDrawing>
       </Grid>
-      <Typography role="status" variant="body2" color="text.secondary" sx={{ minHeight: 24 }}>
-        {held
-          ? sessionName(plan, { ...held.thing, ...held.to, isSet: false })
-          : 'Full: played. Outlined: planned. On a peg: set by you. Open a session to move it, or pull it.'}
-      </Typography>
+      <Space height={24}>
+        <Typography role="status" variant="body2" color="text.secondary">
+          {held
+            ? sessionName(plan, { ...held.thing, ...held.to, isSet: false })
+            : 'Full: played. Outlined: planned. On a peg: set by you. Open a session to move it, or pull it.'}
+        </Typography>
+      </Space>
     </>
   );
 }

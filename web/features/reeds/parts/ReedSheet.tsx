@@ -31,7 +31,6 @@ type ReedSheetProps = {
 };
 
 const Chips = ({ children }: { readonly children: React.ReactNode }) => <Row wrap>{children}</Row>;
-const tall = { minHeight: 44 } as const;
 
 /** How it felt first, then what it is good for: two taps. "Too hard" asks for a flat back before it is a grade. */
 function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 'name'>) {
@@ -110,7 +109,6 @@ function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 
             variant={signs.includes(one) ? 'filled' : 'outlined'}
             aria-pressed={signs.includes(one)}
             onClick={() => setSigns(signs.includes(one) ? signs.filter((other) => other !== one) : [...signs, one])}
-            sx={tall}
           />
         ))}
       </Chips>

@@ -2,6 +2,7 @@ import { ButtonBase, Typography } from '@mui/material';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import type { ReedView } from '#contract/reed-views.ts';
 import { Text } from '#web/ui/Text.tsx';
+import { Row } from '#web/ui/layout.tsx';
 
 type ReedSlotsProps = {
   readonly reeds: readonly ReedView[];
@@ -110,10 +111,12 @@ const isLike = (
 export const ReedSigns = ({ reeds }: { readonly reeds: readonly ReedView[] }) => (
   <PlainList inline gap={1} aria-label="What the drawings mean">
     {SIGNS.filter(({ reed }) => reeds.some((one) => isLike(one, reed))).map(({ words, reed }) => (
-      <Typography key={words} component="li" variant="body2" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+      <Row key={words} component="li" gap={0.75} align="center">
         <Blade reed={reed} small />
-        {words}
-      </Typography>
+        <Typography component="span" variant="body2">
+          {words}
+        </Typography>
+      </Row>
     ))}
   </PlainList>
 );
