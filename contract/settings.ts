@@ -1,5 +1,6 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
+import { HIGHEST_TUNING, LOWEST_TUNING } from '#core/settings/settings.ts';
 import { ofPlayer } from '#core/record/fact.ts';
 import { fact } from '#contract/fact.ts';
 import { amount, playerId, text } from '#contract/scalars.ts';
@@ -22,6 +23,7 @@ export const settingsFact = fact({
   fields: {
     playerId: playerId().required(),
     roomCelsius: amount().min(COLDEST_ROOM).max(WARMEST_ROOM).nullable().defined(),
+    tuningHertz: amount().integer().min(LOWEST_TUNING).max(HIGHEST_TUNING).nullable().defined(),
     currency: currency().nullable().defined(),
   },
   about: ({ playerId: id }) => [ofPlayer(id)],
@@ -33,6 +35,7 @@ export const settingsQuery = object({ playerId: playerId().required() }).exact()
 export const settingsView = object({
   playerId: playerId().required(),
   roomCelsius: amount().nullable().defined(),
+  tuningHertz: amount().nullable().defined(),
   /** What is counted in now, whoever has said so. */
   currency: text().nullable().defined(),
   /** Something has a price already: it is that of the record, and stays. */

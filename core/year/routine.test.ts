@@ -14,7 +14,12 @@ import { limbsWords, rhythmOf, RHYTHMS, routineOf } from '#core/year/routine.ts'
 const TODAY = localDate('2026-11-24');
 const PLAYER = { id: 'ada', name: 'Ada', standing: 'grown-up', does: [] } as unknown as Player;
 
-const routine = (kind: KindId, over: Partial<Instrument['build']> = {}, player = PLAYER) =>
+const routine = (
+  kind: KindId,
+  over: Partial<Instrument['build']> = {},
+  player = PLAYER,
+  tuningHertz: number | null = null,
+) =>
   routineOf(
     situationOf(
       BOOK,
@@ -33,7 +38,7 @@ const routine = (kind: KindId, over: Partial<Instrument['build']> = {}, player =
       },
       TODAY,
     ),
-    { player, wetness: usualWetness },
+    { player, wetness: usualWetness, tuningHertz },
   );
 const linesOf = ({ before, after, every, never }: ReturnType<typeof routine>) => [
   ...before,
@@ -54,6 +59,11 @@ describe('the routine of an instrument', () => {
     for (const lines of [its.before, its.after, ...RHYTHMS.map((rhythm) => its.every[rhythm])])
       expect(new Set(lines).size).toBe(lines.length);
     expect(linesOf(its).filter((line) => /undefined|NaN|Infinity|null/.test(line))).toEqual([]);
+  });
+
+  test.each(KIND_IDS)('of a %s says what to tune to, but the pipes have an A of their own', (kind) => {
+    const added = routine(kind, {}, PLAYER, 442).before.filter((line) => !routine(kind).before.includes(line));
+    expect(added).toEqual(kind === 'highland-pipes' ? [] : ['Tune to A = 442 Hz, once it is warm']);
   });
 
   test('is that of this build: wood is oiled, plastic is not', () => {

@@ -5,6 +5,7 @@ import type { Mark } from '#core/explain/explained.ts';
 import { planRun } from '#core/packup/plan-run.ts';
 import type { PlannedStep } from '#core/packup/run-plan.ts';
 import type { Player } from '#core/players/profile.ts';
+import { tuningWords } from '#core/settings/settings-words.ts';
 import { runPartOf } from '#core/situation/run-part-of.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import type { Wetness } from '#core/water/wetness.ts';
@@ -75,10 +76,19 @@ function stepLine({ step: { heading, supplies = [] }, repeats }: PlannedStep): s
   return `${heading}${times}${with_}`;
 }
 
-type Asked = { readonly player: Player; readonly wetness: Wetness };
+type Asked = {
+  readonly player: Player;
+  readonly wetness: Wetness;
+  /** The A its player tunes to, Hz; null where they have not said. */
+  readonly tuningHertz: number | null;
+};
 
 /** The steps of every play, before it or after it, in the order they are done. */
-function everyPlay(situation: Situation, { player, wetness }: Asked, moment: 'before' | 'after'): string[] {
+function everyPlay(
+  situation: Situation,
+  { player, wetness }: Omit<Asked, 'tuningHertz'>,
+  moment: 'before' | 'after',
+): string[] {
   const items = situation.methods.practice.items.filter(
     ({ trigger }) => trigger.kind === 'every-play' && trigger.moment === moment,
   );
@@ -92,6 +102,13 @@ function everyPlay(situation: Situation, { player, wetness }: Asked, moment: 'be
     .steps.filter(({ step, unless }) => step.calledBy === undefined && unless.length === 0)
     .map(stepLine);
 }
+
+/** The pipes are tuned to their own low A, which is far from the A of the others (common practice). */
+const tunesByItself = ({ kind }: Situation): boolean => kind.id === 'highland-pipes';
+
+/** What it is tuned to, last before the first note. */
+const tuning = (situation: Situation, { tuningHertz }: Asked): string[] =>
+  tuningHertz === null || tunesByItself(situation) ? [] : [`Tune to ${tuningWords(tuningHertz)}, once it is warm`];
 
 /** Whose hands something asks for, where it is not done at home. */
 function handsWords({ place, skill }: CareItem, { does }: Player): string {
@@ -116,7 +133,7 @@ export function routineOf(situation: Situation, asked: Asked): Routine {
       .toSorted((one, other) => daysOf(one.limbs) - daysOf(other.limbs))
       .map(({ item, limbs }) => itemLine(item, limbs, asked.player));
   return {
-    before: everyPlay(situation, asked, 'before'),
+    before: [...everyPlay(situation, asked, 'before'), ...tuning(situation, asked)],
     after: everyPlay(situation, asked, 'after'),
     every: { weekly: of('weekly'), monthly: of('monthly'), yearly: of('yearly') },
     never: practice.neverDos.map(({ text }) => text),

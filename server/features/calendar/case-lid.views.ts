@@ -76,6 +76,7 @@ export async function caseLidOf(
   const named = (from: LocalDate, to: LocalDate) => plannedIn(weeks, reading, { from, to, today });
   const { name, phone } = services.calendar.benchOf(instrument.playerId);
   const bench = [name, phone].filter((one) => one !== null).join(', ');
+  const tuningHertz = services.settings.of(player.id)?.tuningHertz ?? null;
   return succeed({
     instrumentName: instrument.name,
     kindName: situation(today).kind.name,
@@ -94,6 +95,6 @@ export async function caseLidOf(
         return { on, until, words };
       }),
     bench: bench === '' ? null : bench,
-    routine: routineSaid(routineOf(situation(today), { player, wetness: reading.wetness() })),
+    routine: routineSaid(routineOf(situation(today), { player, wetness: reading.wetness(), tuningHertz })),
   });
 }

@@ -11,8 +11,8 @@ afterEach(() => {
 });
 
 const post = (at: string, body: object) => server.api().post(at).send(body);
-const settle = (over: object = {}) =>
-  post('/api/settings', { key: aKey(), now: NOW, playerId: 'ada', roomCelsius: null, currency: null, ...over });
+const NOTHING_SETTLED = { playerId: 'ada', roomCelsius: null, tuningHertz: null, currency: null };
+const settle = (over: object = {}) => post('/api/settings', { key: aKey(), now: NOW, ...NOTHING_SETTLED, ...over });
 const settingsOf = async (playerId = 'ada') =>
   (await server.api().get(`/api/settings?playerId=${playerId}`).expect(200)).body;
 const water = async () => (await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200)).body.water;
@@ -34,6 +34,24 @@ describe('the usual room', () => {
 
   test.each([-41, 51])('of %s °C is none', async (roomCelsius) => {
     await settle({ roomCelsius }).expect(400);
+  });
+});
+
+describe('the note they tune to', () => {
+  const before = async () =>
+    (await server.api().get(`/api/case-lid?instrumentId=clarinet&today=${TODAY}`).expect(200)).body.routine.before;
+
+  test('stands on the sheet in the lid of the case, once somebody has said it', async () => {
+    const unsaid = await before();
+    await settle({ tuningHertz: 443 }).expect(201);
+    expect(await settingsOf()).toMatchObject({ tuningHertz: 443 });
+    expect(await before()).toEqual([...unsaid, 'Tune to A = 443 Hz, once it is warm']);
+    await settle().expect(201);
+    expect(await before()).toEqual(unsaid);
+  });
+
+  test.each([379, 491, 440.5, '440'])('of %s Hz is none', async (tuningHertz) => {
+    await settle({ tuningHertz }).expect(400);
   });
 });
 

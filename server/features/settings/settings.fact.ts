@@ -13,11 +13,11 @@ import type { Services } from '#server/services.ts';
 export const settingsDefinition = defineFact<Services>()(settingsFact, {
   store: bodyTable(playerSettings, {
     toRow: (settled) => settled,
-    fromRow: ({ playerId, roomCelsius, currency }) => ({ playerId, roomCelsius, currency }),
+    fromRow: ({ factId: _factId, ...settled }) => settled,
   }),
   words: ({ body }, { format }) => settingsWords(body, format),
   staysBehind: () => true,
-  decide: ({ playerId, roomCelsius, currency }, { now }, services) => {
+  decide: ({ playerId, roomCelsius, tuningHertz, currency }, { now }, services) => {
     if (!services.players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
     if (currency !== null) {
       if (!isCurrency(currency)) return fail(invalid('currency', { code: 'no-currency', currency }));
@@ -25,6 +25,6 @@ export const settingsDefinition = defineFact<Services>()(settingsFact, {
       if (priced !== null && priced !== currency)
         return fail(conflict('currency', { code: 'another-currency', currency: priced }));
     }
-    return succeed({ body: { playerId, roomCelsius, currency }, ...now });
+    return succeed({ body: { playerId, roomCelsius, tuningHertz, currency }, ...now });
   },
 });

@@ -9,9 +9,11 @@ export function settingsRoutes(services: Serving): Router {
   router.get(settingsPaths.page, (req, res) => {
     const { playerId } = queryOf(settingsQuery, req);
     const asked = services(req);
+    const settled = asked.settings.of(playerId);
     const view: SettingsView = {
       playerId,
-      roomCelsius: asked.settings.of(playerId)?.roomCelsius ?? null,
+      roomCelsius: settled?.roomCelsius ?? null,
+      tuningHertz: settled?.tuningHertz ?? null,
       currency: currencyOfRecord(asked),
       isPriced: pricedIn(asked) !== null,
       currencies: [...CURRENCIES],

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { index, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { bodyOf, ofPlayerId } from '#server/features/players/players.table.ts';
 
 /** What players have settled once for all; the latest of each counts. */
@@ -9,6 +9,7 @@ export const playerSettings = sqliteTable(
     factId: bodyOf(),
     playerId: ofPlayerId(),
     roomCelsius: real('room_celsius'),
+    tuningHertz: integer('tuning_hertz'),
     currency: text(),
   },
   (table) => [

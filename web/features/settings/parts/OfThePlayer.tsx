@@ -2,6 +2,7 @@ import { Autocomplete, Stack, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { COLDEST_ROOM, USUAL_ROOM_CELSIUS, WARMEST_ROOM } from '#core/air/room.ts';
 import { celsiusTyped, temperatureUnit } from '#core/explain/units.ts';
+import { HIGHEST_TUNING, LOWEST_TUNING, STANDARD_TUNING } from '#core/settings/settings.ts';
 import type { SettingsView } from '#contract/settings.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import type { useSettle } from '#web/features/settings/settings.actions.ts';
@@ -24,9 +25,14 @@ export function OfThePlayer({ name, view, settle }: OfThePlayerProps) {
   const [currency, setCurrency] = useState(view.currency);
   const typed = room.trim() === '' ? null : celsiusTyped(typedNumber(room), FORMAT.units);
   const isRoom = typed === null || (typed >= COLDEST_ROOM && typed <= WARMEST_ROOM);
+  const [a, setA] = useState(view.tuningHertz === null ? '' : String(view.tuningHertz));
+  const tuningHertz = a.trim() === '' ? null : typedNumber(a);
+  const isTuning =
+    tuningHertz === null ||
+    (Number.isInteger(tuningHertz) && tuningHertz >= LOWEST_TUNING && tuningHertz <= HIGHEST_TUNING);
   const keep = () =>
     settle.log(
-      { playerId: view.playerId, roomCelsius: typed, currency },
+      { playerId: view.playerId, roomCelsius: typed, tuningHertz, currency },
       { said: 'Saved. What hangs on it is worked out anew.' },
     );
   return (
@@ -45,6 +51,19 @@ export function OfThePlayer({ name, view, settle }: OfThePlayerProps) {
           }
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
+        <TextField
+          fullWidth
+          label="The A you tune to, Hz"
+          value={a}
+          onChange={({ target }) => setA(target.value)}
+          error={!isTuning}
+          helperText={
+            isTuning
+              ? `It stands on the sheet for the lid of the case. Most tune to ${STANDARD_TUNING} to 443.`
+              : `Whole Hz, between ${LOWEST_TUNING} and ${HIGHEST_TUNING}.`
+          }
+          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+        />
         <Autocomplete
           options={view.currencies}
           value={currency}
@@ -60,7 +79,7 @@ export function OfThePlayer({ name, view, settle }: OfThePlayerProps) {
         />
         {settle.problem && <Caution role="alert">{settle.problem}</Caution>}
         <Actions>
-          <BrassButton disabled={settle.busy || !isRoom} onClick={keep}>
+          <BrassButton disabled={settle.busy || !isRoom || !isTuning} onClick={keep}>
             Save
           </BrassButton>
         </Actions>

@@ -1,0 +1,1 @@
+ALTER TABLE `player_settings` ADD `tuning_hertz` integer;
