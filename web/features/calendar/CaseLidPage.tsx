@@ -29,7 +29,7 @@ const Days = ({ days }: { readonly days: readonly Day[] }) =>
           <Text strong>{FORMAT.weekdayDate(on)}</Text>
           <Box>
             {names.map((name) => (
-              <Row key={name} component="p" align="center">
+              <Row key={name} align="center">
                 <TickBox />
                 {name}
               </Row>
