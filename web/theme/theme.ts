@@ -172,6 +172,10 @@ export const theme = createTheme({
     MuiTypography: { styleOverrides: { root: { overflowWrap: 'anywhere' } } },
     MuiCheckbox: { styleOverrides: { root: { width: 48, height: 48 } } },
     MuiChip: { styleOverrides: { clickable: { minHeight: 44, borderRadius: 12, fontSize: '1rem' } } },
+    // Why a field cannot be filled in is read, too.
+    MuiFormHelperText: {
+      styleOverrides: { root: { '&.Mui-disabled': { color: 'var(--ulu-palette-text-secondary)' } } },
+    },
     MuiListSubheader: { styleOverrides: { root: { lineHeight: 2 } } },
     MuiFormControlLabel: { styleOverrides: { root: { minHeight: 44 } } },
     // The label of a field at the top stands on its rim.

@@ -19,8 +19,9 @@ export const TallLink = ({ to, strong, calm, children }: TallLinkProps) => (
     underline={calm ? 'hover' : 'always'}
     sx={{
       display: 'inline-block',
-      py: 1.5,
-      my: -1.25,
+      // 44 px also in small print.
+      py: 1.75,
+      my: -1.5,
       lineHeight: 1.25,
       overflowWrap: 'anywhere',
       ...(strong && { fontWeight: 650 }),
