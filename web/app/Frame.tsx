@@ -1,7 +1,7 @@
 import { Box } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { Outlet, useLocation } from 'react-router';
-import { MOMENTS, placeOf } from '#web/app/moments.ts';
+import { placeOf } from '#web/app/moments.ts';
 import { Rail } from '#web/app/Rail.tsx';
 import { Shelf } from '#web/app/Shelf.tsx';
 import { ShortcutKeys } from '#web/app/ShortcutKeys.tsx';
@@ -20,14 +20,14 @@ const [Unsent] = lazyPart(() =>
 /** The open case: the shelf along the top (which instrument), the rail at the side (which moment), the lining between. */
 export function Frame() {
   const { pathname } = useLocation();
-  const { moment, instrumentId } = placeOf(pathname);
+  const { moment, name, instrumentId } = placeOf(pathname);
   const [keysShown, setKeysShown] = useState(false);
   useEffect(() => {
     if (instrumentId) remember(REMEMBERED.instrument, instrumentId);
   }, [instrumentId]);
   useEffect(() => {
-    document.title = `${MOMENTS.find(({ path }) => path === moment)?.name ?? 'Now'} · Ulu`;
-  }, [moment]);
+    document.title = name === 'Ulu' ? name : `${name} · Ulu`;
+  }, [name]);
   return (
     <Box
       sx={{
@@ -50,7 +50,7 @@ export function Frame() {
         To the page
       </Box>
       <Box component="header" sx={{ gridColumn: '1 / -1', minWidth: 0 }}>
-        <Shelf moment={moment} instrumentId={instrumentId} onShowKeys={() => setKeysShown(true)} />
+        <Shelf moment={moment ?? 'now'} instrumentId={instrumentId} onShowKeys={() => setKeysShown(true)} />
       </Box>
       <Rail moment={moment} instrumentId={instrumentId} />
       <Box

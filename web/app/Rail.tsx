@@ -14,10 +14,10 @@ import { Icon } from '#web/ui/Icon.tsx';
 
 const [EntryMenu] = lazyPart(async () => (await import('#web/ui/EntryMenu.tsx')).EntryMenu);
 
-type RailProps = { readonly moment: MomentPath; readonly instrumentId: string | null };
+type RailProps = { readonly moment: MomentPath | null; readonly instrumentId: string | null };
 
 /** A player none of whose instruments has reeds is not asked to keep any. */
-function useMoments(here: MomentPath) {
+function useMoments(here: MomentPath | null) {
   const shelf = useQuery(instrumentQueries.shelf(useToday()));
   const player = useCurrentPlayer(useQuery(playerQueries.list()).data);
   const own = (shelf.data ?? []).filter(({ playerId }) => playerId === player?.id);

@@ -23,10 +23,37 @@ export const MOMENTS = [
 ] as const;
 export type MomentPath = (typeof MOMENTS)[number]['path'];
 
+/** What is no moment of the day: it has no place on the rail. */
+const ASIDE: Readonly<Record<string, string>> = {
+  add: 'Add an instrument',
+  players: 'Players',
+  settings: 'Settings',
+};
+
+/** As it is written, where it is nothing a path may hold. */
+function decoded(part: string): string {
+  try {
+    return decodeURIComponent(part);
+  } catch {
+    return part;
+  }
+}
+
+export type Place = {
+  /** Null where it is none of the moments. */
+  readonly moment: MomentPath | null;
+  readonly name: string;
+  readonly instrumentId: string | null;
+};
+
 /** The moment and instrument a path is about; the frame shows both axes from it. */
-export function placeOf(pathname: string): { moment: MomentPath; instrumentId: string | null } {
+export function placeOf(pathname: string): Place {
   const [, first = '', second = ''] = pathname.split('/');
   // "May I use" lives in Care.
-  const moment = MOMENTS.find(({ path }) => path === (first === 'may-i-use' ? 'care' : first))?.path ?? 'now';
-  return { moment, instrumentId: second === '' ? null : decodeURIComponent(second) };
+  const moment = MOMENTS.find(({ path }) => path === (first === 'may-i-use' ? 'care' : first));
+  return {
+    moment: moment?.path ?? null,
+    name: moment?.name ?? ASIDE[first] ?? 'Ulu',
+    instrumentId: second === '' ? null : decoded(second),
+  };
 }

@@ -1,4 +1,4 @@
-import { Autocomplete, Stack, TextField, Typography } from '@mui/material';
+import { Autocomplete, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { COLDEST_ROOM, USUAL_ROOM_CELSIUS, WARMEST_ROOM } from '#core/air/room.ts';
 import { celsiusTyped, temperatureUnit } from '#core/explain/units.ts';
@@ -11,6 +11,7 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Caution } from '#web/ui/Caution.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { degreesText } from '#web/ui/degrees-text.ts';
+import { Grid } from '#web/ui/layout.tsx';
 import { typedNumber } from '#web/ui/typed-number.ts';
 
 type OfThePlayerProps = {
@@ -37,7 +38,7 @@ export function OfThePlayer({ name, view, settle }: OfThePlayerProps) {
     );
   return (
     <Compartment title={`In the record, for ${name}`}>
-      <Stack spacing={2}>
+      <Grid gap={2} above={2.5}>
         <TextField
           fullWidth
           label={`The room you usually play in, ${temperatureUnit(FORMAT.units)}`}
@@ -86,7 +87,7 @@ export function OfThePlayer({ name, view, settle }: OfThePlayerProps) {
         <Typography variant="body2" color="text.secondary">
           It can be taken back in the record of any of your instruments.
         </Typography>
-      </Stack>
+      </Grid>
     </Compartment>
   );
 }

@@ -1,4 +1,4 @@
-import { FormControlLabel, MenuItem, Stack, Switch, TextField, Typography, useColorScheme } from '@mui/material';
+import { FormControlLabel, MenuItem, Switch, TextField, Typography, useColorScheme } from '@mui/material';
 import { localDate } from '#core/time/local-date.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import {
@@ -13,6 +13,7 @@ import {
 import { REMEMBERED, remember, useRemembered } from '#web/session/stored.ts';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
+import { Grid } from '#web/ui/layout.tsx';
 
 /** Regions by what they write, each with its own name (CLDR through the browser). */
 const REGIONS = [
@@ -45,7 +46,7 @@ export function OfThisDevice() {
   const { temperature, length } = units();
   return (
     <Compartment title="This device">
-      <Stack spacing={2}>
+      <Grid gap={2} above={2.5}>
         <TextField
           select
           fullWidth
@@ -103,7 +104,7 @@ export function OfThisDevice() {
         <Typography variant="body2" color="text.secondary">
           These stay on this device. Nobody else’s pages change.
         </Typography>
-      </Stack>
+      </Grid>
     </Compartment>
   );
 }
