@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { REED_BOX } from '#server/testing/examples/example.ts';
 import { aKey, furnishedServer, NOW, playBody, TODAY, type TestServer } from '#server/testing/test-server.ts';
 
 let server: TestServer;
@@ -61,18 +62,7 @@ describe('the currency', () => {
     await settle({ currency: 'XYZ' }).expect(400);
     await settle({ currency: 'CHF' }).expect(201);
     expect(await settingsOf('kit')).toMatchObject({ currency: 'CHF', isPriced: false });
-    const box = {
-      ...{
-        playerId: 'ada',
-        kind: 'clarinet',
-        name: 'Fennel',
-        cut: null,
-        strength: '2½',
-        material: 'cane',
-        breakIn: 'week',
-      },
-      ...{ place: null, cost: { minor: 2890, currency: 'CHF' }, cameOn: '2026-11-01', before: [0] },
-    };
+    const box = { ...REED_BOX, cost: { minor: 2890, currency: 'CHF' } };
     await post('/api/reeds/boxes', { ...box, key: aKey(), now: NOW }).expect(201);
     expect(await settingsOf()).toMatchObject({ currency: 'CHF', isPriced: true });
     const { body } = await settle({ currency: 'EUR' }).expect(409);

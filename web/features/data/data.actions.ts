@@ -1,4 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useCallback } from 'react';
 import { object } from 'yup';
 import {
   copyMade,
@@ -56,5 +57,5 @@ export function useIncoming(id: string) {
 /** Everything looks again, in every tab: the record is another one. */
 export function useEverythingChanged() {
   const cache = useQueryClient();
-  return () => recordChanged(cache, 'everything');
+  return useCallback(() => recordChanged(cache, 'everything'), [cache]);
 }

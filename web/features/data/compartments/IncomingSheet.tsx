@@ -114,9 +114,7 @@ export function IncomingSheet({ id, onClose }: IncomingSheetProps) {
   const phase = view?.phase;
   useEffect(() => {
     if (phase === 'taken') void everythingChanged();
-    // It is taken in once.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [phase]);
+  }, [phase, everythingChanged]);
   const isBusy = view === undefined ? error === null : phase === 'reading' || phase === 'taking';
   return (
     <Sheet onClose={end} fullWidth maxWidth="md" aria-labelledby="incoming-title">

@@ -60,7 +60,7 @@ export function OfThePlayer({ name, view, settle }: OfThePlayerProps) {
           error={!isTuning}
           helperText={
             isTuning
-              ? `It stands on the sheet for the lid of the case. Most tune to ${STANDARD_TUNING} to 443.`
+              ? `It stands on the sheet for the lid of the case. ${STANDARD_TUNING} is the standard; your band says its own.`
               : `Whole Hz, between ${LOWEST_TUNING} and ${HIGHEST_TUNING}.`
           }
           slotProps={{ htmlInput: { inputMode: 'numeric' } }}
