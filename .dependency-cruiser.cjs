@@ -38,6 +38,7 @@ const CORE_ROOMS = [
   'handling',
   'reading',
   'packup',
+  'inspections',
   'situation',
   'sittings',
   'bench',

@@ -11,6 +11,7 @@ import {
   interviewOutcomeFact,
   mishapFact,
 } from '#contract/faults.ts';
+import { inspectionFact } from '#contract/inspections.ts';
 import { departureFact, buildFact } from '#contract/instruments.ts';
 import { methodChoiceFact, methodSetFact } from '#contract/methods.ts';
 import { runFact } from '#contract/packup.ts';
@@ -38,6 +39,7 @@ export const DECLARED = [
   interviewOutcomeFact,
   mishapFact,
   faultEndFact,
+  inspectionFact,
   departureFact,
   buildFact,
   methodChoiceFact,

@@ -18,6 +18,7 @@ import { careRoutes } from '#server/features/care/care.routes.ts';
 import { faultsRoutes } from '#server/features/faults/faults.routes.ts';
 import { breaksRoutes } from '#server/features/breaks/breaks.routes.ts';
 import { conditionsRoutes } from '#server/features/conditions/conditions.routes.ts';
+import { inspectionsRoutes } from '#server/features/inspections/inspections.routes.ts';
 import { instrumentsRoutes } from '#server/features/instruments/instruments.routes.ts';
 import { methodsRoutes } from '#server/features/methods/methods.routes.ts';
 import { packupRoutes } from '#server/features/packup/packup.routes.ts';
@@ -171,6 +172,7 @@ export function createApp(options: AppOptions): Express {
     breaksRoutes,
     conditionsRoutes,
     faultsRoutes,
+    inspectionsRoutes,
     agentsRoutes,
     reedsRoutes,
     airRoutes,

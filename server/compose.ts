@@ -7,6 +7,7 @@ import { createCalendarRepository } from '#server/features/calendar/calendar.rep
 import { createCareRepository } from '#server/features/care/care.repository.ts';
 import { createFaultsRepository } from '#server/features/faults/faults.repository.ts';
 import { createConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
+import { createInspectionsRepository } from '#server/features/inspections/inspections.repository.ts';
 import { createInstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import { createMethodsRepository } from '#server/features/methods/methods.repository.ts';
 import { createPackupRepository } from '#server/features/packup/packup.repository.ts';
@@ -55,6 +56,7 @@ export function compose(
     methods: createMethodsRepository(db),
     conditions: createConditionsRepository(db),
     faults: createFaultsRepository(db),
+    inspections: createInspectionsRepository(db),
     calendar: createCalendarRepository(db),
     air: createAirRepository(db),
     settings: createSettingsRepository(db),

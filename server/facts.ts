@@ -18,6 +18,7 @@ import { interviewAnswerDefinition } from '#server/features/faults/interview-ans
 import { interviewDefinition } from '#server/features/faults/interview.fact.ts';
 import { interviewOutcomeDefinition } from '#server/features/faults/interview-outcome.fact.ts';
 import { mishapDefinition } from '#server/features/faults/mishap.fact.ts';
+import { inspectionDefinition } from '#server/features/inspections/inspection.fact.ts';
 import { buildDefinition } from '#server/features/instruments/build.fact.ts';
 import { departureDefinition } from '#server/features/instruments/departure.fact.ts';
 import { instrumentDefinition } from '#server/features/instruments/instrument.fact.ts';
@@ -78,5 +79,6 @@ export const FACTS = [
   interviewAnswerDefinition,
   interviewOutcomeDefinition,
   mishapDefinition,
+  inspectionDefinition,
   faultEndDefinition,
 ] as readonly AnyFact<Services>[];

@@ -19,6 +19,7 @@ import { standingWithAir } from '#server/features/conditions/standing-with-air.t
 import type { ConditionsRepository, StandingCondition } from '#server/features/conditions/conditions.repository.ts';
 import type { SettingsRepository } from '#server/features/settings/settings.repository.ts';
 import type { FaultsRepository } from '#server/features/faults/faults.repository.ts';
+import type { InspectionsRepository } from '#server/features/inspections/inspections.repository.ts';
 import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import type { MethodsRepository } from '#server/features/methods/methods.repository.ts';
 import type { PackupRepository } from '#server/features/packup/packup.repository.ts';
@@ -58,6 +59,7 @@ type Sources = {
   readonly air: AirRepository;
   readonly settings: SettingsRepository;
   readonly faults: FaultsRepository;
+  readonly inspections: InspectionsRepository;
 };
 type Revisions = {
   readonly revision: (subject: Subject) => number;
@@ -75,7 +77,7 @@ function forDay(make: (today: LocalDate) => Situation): (today: LocalDate) => Si
 }
 
 function readFacts(
-  { plays, care, packup, methods, conditions, calendar, air, faults, settings }: Sources,
+  { plays, care, packup, methods, conditions, calendar, air, faults, inspections, settings }: Sources,
   book: Book,
   { id, playerId, kind, build }: Instrument,
 ): ReadFacts {
@@ -97,6 +99,7 @@ function readFacts(
     air: reads,
     usualRoom: settings.of(playerId)?.roomCelsius ?? null,
     faults: wrong,
+    inspections: inspections.of(id),
     lastPlay: once(() => plays.last(id) ?? null),
     openRunKey: packup.openKey(id) ?? null,
     lastPasses: packup.lastPasses(id, care.lastResetId(id)),

@@ -6,6 +6,7 @@ import type { CalendarRepository } from '#server/features/calendar/calendar.repo
 import type { CareRepository } from '#server/features/care/care.repository.ts';
 import type { ConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
 import type { FaultsRepository } from '#server/features/faults/faults.repository.ts';
+import type { InspectionsRepository } from '#server/features/inspections/inspections.repository.ts';
 import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import type { MethodsRepository } from '#server/features/methods/methods.repository.ts';
 import type { PackupRepository } from '#server/features/packup/packup.repository.ts';
@@ -49,5 +50,6 @@ export type Services = {
   readonly calendar: CalendarRepository;
   readonly air: AirRepository;
   readonly faults: FaultsRepository;
+  readonly inspections: InspectionsRepository;
   readonly settings: SettingsRepository;
 };

@@ -1,3 +1,4 @@
+import { demoInspections } from '#demo/inspections.demo.ts';
 import { demoFaults } from '#demo/faults.demo.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { instantOfMs, type Instant } from '#core/time/instant.ts';
@@ -215,6 +216,14 @@ function faultFacts(today: LocalDate, loggedAt: Instant): NewFact[] {
   ];
 }
 
+/** What was read when instruments were looked over. */
+const inspectionFacts = (today: LocalDate, loggedAt: Instant): NewFact[] =>
+  demoInspections().map(({ key, instrumentId, daysAgo, by, readings }) => {
+    const on = addDays(today, -daysAgo);
+    const body = { instrumentId, readOn: on, by, readings };
+    return told({ key, kind: 'inspection', on, atMinute: MIDDAY, loggedAt, body });
+  });
+
 /** What is to come. */
 const eventFacts = (today: LocalDate, loggedAt: Instant): NewFact[] =>
   [...DEMO_EVENTS, ...demoShows((days) => weekdayOfDay(dayNumber(today) + days))].map(
@@ -252,6 +261,7 @@ export function loadDemo({ record, atOnce }: Services, today: LocalDate): void {
       ...reedFacts(world, loggedAt),
       ...eventFacts(today, loggedAt),
       ...faultFacts(today, loggedAt),
+      ...inspectionFacts(today, loggedAt),
     ]),
   );
 }

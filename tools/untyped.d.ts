@@ -8,3 +8,11 @@ declare module 'psychrolib' {
   };
   export default psychrolib;
 }
+
+declare module 'ml-regression-theil-sen' {
+  export default class TheilSenRegression {
+    constructor(x: readonly number[], y: readonly number[]);
+    readonly slope: number;
+    readonly intercept: number;
+  }
+}

@@ -3,10 +3,12 @@ import type { Agent, SurfaceId } from '#core/book/agent.ts';
 import type { AnatomyRow } from '#core/book/anatomy.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { ConditionKind } from '#core/book/condition.ts';
+import type { BenchWorks } from '#core/book/work.ts';
 import type { Breaks } from '#core/book/break-line.ts';
 import type { CareItemRow, PageUse } from '#core/book/page.ts';
 import type { Faults } from '#core/book/fault.ts';
 import type { Exception } from '#core/book/handling-exception.ts';
+import type { Measures } from '#core/book/measure.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
 import type { Method } from '#core/book/method.ts';
 import type { Surface, SurfaceUse } from '#core/book/surface.ts';
@@ -32,6 +34,10 @@ export type Book = {
   readonly surfacesOf: Readonly<Record<KindId, readonly SurfaceUse[]>>;
   /** What can go wrong with each kind, its signs and what puts it right. */
   readonly faults: Faults;
+  /** What can be measured on each kind when it is looked over. */
+  readonly measures: Measures;
+  /** What a bench does, how long it takes and what it costs. */
+  readonly benchWorks: BenchWorks;
   /** What is done on a break, and about what happens in the middle of playing. */
   readonly breaks: Breaks;
   /** What its words mean for hands: a reader holds the printed runs against it. */

@@ -207,18 +207,26 @@ export function awayUntil(
   return stays.map(lastDayOf).toSorted().at(-1) ?? null;
 }
 
-/** A stay at the bench is over and its work was done on its last day: the last time of each item it did. */
+/** What the bench did in the stays of an instrument that are over, each on the day it came back. */
+export const workDoneAtBench = (
+  events: readonly CalendarEvent[],
+  instrumentId: InstrumentId,
+): { readonly itemId: CareItemId; readonly on: LocalDate }[] =>
+  events.flatMap((event) =>
+    (event.stay?.done ?? [])
+      .filter(({ instrumentId: of }) => of === instrumentId)
+      .flatMap(({ itemIds }) => itemIds.map((itemId) => ({ itemId, on: lastDayOf(event) }))),
+  );
+
+/** When each was last done there. */
 export function doneAtBench(
   events: readonly CalendarEvent[],
   instrumentId: InstrumentId,
 ): ReadonlyMap<CareItemId, LocalDate> {
   const last = new Map<CareItemId, LocalDate>();
-  for (const event of events)
-    for (const { instrumentId: of, itemIds } of event.stay?.done ?? [])
-      if (of === instrumentId)
-        for (const id of itemIds) {
-          const known = last.get(id);
-          if (known === undefined || known < lastDayOf(event)) last.set(id, lastDayOf(event));
-        }
+  for (const { itemId, on } of workDoneAtBench(events, instrumentId)) {
+    const known = last.get(itemId);
+    if (known === undefined || known < on) last.set(itemId, on);
+  }
   return last;
 }

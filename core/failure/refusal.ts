@@ -7,6 +7,7 @@ import { FAULT_REFUSALS } from '#core/faults/fault-refusal-words.ts';
 import type { RefusalOf, RefusalTable } from '#core/explain/refusal.ts';
 import type { Format } from '#core/explain/format.ts';
 import { REQUEST_REFUSALS } from '#core/failure/request-refusal-words.ts';
+import { INSPECTION_REFUSALS } from '#core/inspections/inspection-refusal-words.ts';
 import { INSTRUMENT_REFUSALS } from '#core/instruments/instrument-refusal-words.ts';
 import { METHOD_REFUSALS } from '#core/methods/method-refusal-words.ts';
 import { RUN_REFUSALS } from '#core/packup/run-refusal-words.ts';
@@ -31,6 +32,7 @@ export const REFUSAL_TABLES = [
   AGENT_REFUSALS,
   CARE_REFUSALS,
   FAULT_REFUSALS,
+  INSPECTION_REFUSALS,
   RUN_REFUSALS,
   REQUEST_REFUSALS,
 ] as const;

@@ -54,6 +54,7 @@ function factsWith(id: InstrumentId, events: readonly CalendarEvent[]): Instrume
     events,
     air: [],
     faults: { interviews: [], mishaps: [] },
+    inspections: [],
   };
 }
 const standing = (id: InstrumentId, events: readonly CalendarEvent[]) => {

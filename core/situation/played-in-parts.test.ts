@@ -46,6 +46,7 @@ function standing(kind: KindId, plays: readonly PlayMore[], conditions: readonly
     events: [],
     air: [],
     faults: { interviews: [], mishaps: [] },
+    inspections: [],
   };
   return situationOf(BOOK, instrumentOf(kind), facts, today);
 }

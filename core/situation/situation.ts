@@ -3,11 +3,13 @@ import type { Book } from '#core/book/book.ts';
 import type { Condition } from '#core/book/condition.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
 import { calendarStanding, type CalendarStanding } from '#core/calendar/calendar-standing.ts';
-import type { CalendarEvent } from '#core/calendar/event.ts';
+import { workDoneAtBench, type CalendarEvent } from '#core/calendar/event.ts';
 import { careStanding, type CareHistory, type CareStanding } from '#core/care/care-standing.ts';
 import type { FaultFacts } from '#core/faults/fault-record.ts';
 import { faultsStanding, type FaultsStanding } from '#core/faults/faults-standing.ts';
 import { conditionsStanding, type ConditionsStanding } from '#core/conditions/conditions-standing.ts';
+import type { InspectionNoted } from '#core/inspections/inspection.ts';
+import { inspectionsStanding, type InspectionsStanding } from '#core/inspections/inspections-standing.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { InstrumentKind, PartId } from '#core/instruments/kind.ts';
 import { methodsStanding, type MethodsStanding } from '#core/methods/methods-standing.ts';
@@ -31,6 +33,8 @@ export type InstrumentFacts = {
   readonly usualRoom?: number | null;
   /** What was wrong with it, and what happened to it. */
   readonly faults: FaultFacts;
+  /** What was read of it when it was looked over. */
+  readonly inspections: readonly InspectionNoted[];
 };
 
 /**
@@ -48,6 +52,7 @@ export type Situation = {
   readonly methods: MethodsStanding;
   readonly care: CareStanding;
   readonly faults: FaultsStanding;
+  readonly inspections: InspectionsStanding;
 };
 
 /** Works out an instrument's situation from the facts; nothing is stored. */
@@ -80,5 +85,21 @@ export function situationOf(book: Book, instrument: Instrument, facts: Instrumen
     conditions: conditions.standing,
   });
   const faults = faultsStanding(book, instrument, facts.faults, { today, events: facts.events });
-  return { instrument, today, kind, calendar, plays: { ...plays, ofPart }, alone, conditions, methods, care, faults };
+  const inspections = inspectionsStanding(book, instrument, facts.inspections, {
+    today,
+    done: workDoneAtBench(facts.events, instrument.id),
+  });
+  return {
+    instrument,
+    today,
+    kind,
+    calendar,
+    plays: { ...plays, ofPart },
+    alone,
+    conditions,
+    methods,
+    care,
+    faults,
+    inspections,
+  };
 }

@@ -1,6 +1,8 @@
 import type { Book } from '#core/book/book.ts';
 import { AGENTS } from '#core/tables/agents/agents.ts';
 import { SURFACES, SURFACES_OF } from '#core/tables/agents/surfaces.ts';
+import { MEASURES } from '#core/tables/bench/measures.ts';
+import { BENCH_WORKS } from '#core/tables/bench/works.ts';
 import { BREAKS } from '#core/tables/breaks/breaks.ts';
 import { PAGES_OF } from '#core/tables/care/pages.ts';
 import { CONDITIONS } from '#core/tables/conditions/conditions.ts';
@@ -23,6 +25,8 @@ export const BOOK: Book = {
   surfaces: SURFACES,
   surfacesOf: SURFACES_OF,
   faults: FAULTS,
+  measures: MEASURES,
+  benchWorks: BENCH_WORKS,
   breaks: BREAKS,
   lexicon: LEXICON,
 };

@@ -60,6 +60,7 @@ function situation(
       events: [],
       air: [],
       faults: { interviews: [], mishaps: [] },
+      inspections: [],
     },
     TODAY,
   );

@@ -35,6 +35,7 @@ const routine = (
         events: [],
         air: [],
         faults: { interviews: [], mishaps: [], ends: [] } as never,
+        inspections: [],
       },
       TODAY,
     ),

@@ -1,3 +1,4 @@
+import { BENCH_EXAMPLES } from '#server/testing/examples/bench.ts';
 import { CALENDAR_EXAMPLES } from '#server/testing/examples/calendar.ts';
 import { CARE_EXAMPLES } from '#server/testing/examples/care.ts';
 import { FAULT_EXAMPLES } from '#server/testing/examples/faults.ts';
@@ -14,4 +15,5 @@ export const oneOfEach: TriedKinds = {
   ...PLAYER_EXAMPLES,
   ...REED_EXAMPLES,
   ...CALENDAR_EXAMPLES,
+  ...BENCH_EXAMPLES,
 };

@@ -6,6 +6,7 @@ import {
   mdiContentSaveOutline,
   mdiHandWaveOutline,
   mdiStethoscope,
+  mdiWrenchOutline,
 } from '@mdi/js';
 
 /**
@@ -18,6 +19,7 @@ export const MOMENTS = [
   { path: 'care', name: 'Care', key: 'c', icon: mdiCalendarCheckOutline, isDaily: true },
   { path: 'reeds', name: 'Reeds', key: 'r', icon: mdiGrass, isDaily: true },
   { path: 'faults', name: 'Faults', key: 'f', icon: mdiStethoscope, isDaily: false },
+  { path: 'bench', name: 'Bench', key: 'b', icon: mdiWrenchOutline, isDaily: false },
   { path: 'calendar', name: 'Calendar', key: 'd', icon: mdiCalendarBlankOutline, isDaily: true },
   { path: 'data', name: 'Data', key: 't', icon: mdiContentSaveOutline, isDaily: false },
 ] as const;

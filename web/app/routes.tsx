@@ -71,6 +71,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('#web/features/faults/FaultsPage.tsx')).FaultsPage }),
       },
       {
+        path: '/bench',
+        lazy: async () => ({ Component: (await import('#web/features/bench/BenchAllPage.tsx')).BenchAllPage }),
+      },
+      {
+        path: '/bench/:instrumentId',
+        lazy: async () => ({ Component: (await import('#web/features/bench/BenchPage.tsx')).BenchPage }),
+      },
+      {
         path: '/may-i-use',
         lazy: async () => ({ Component: (await import('#web/features/agents/MayIUsePage.tsx')).MayIUsePage }),
       },

@@ -5,6 +5,7 @@ import type { RecordEntryView } from '#contract/record.ts';
 import { CorrectAir } from '#web/features/record/compartments/CorrectAir.tsx';
 import { CorrectBox } from '#web/features/record/compartments/CorrectBox.tsx';
 import { CorrectEvent } from '#web/features/record/compartments/CorrectEvent.tsx';
+import { CorrectInspection } from '#web/features/record/compartments/CorrectInspection.tsx';
 import type { CorrectingProps } from '#web/features/record/compartments/correcting.ts';
 import { CorrectPlay } from '#web/features/record/compartments/CorrectPlay.tsx';
 
@@ -18,6 +19,7 @@ const FORMS: { readonly [Kind in FormKind]: ComponentType<CorrectingProps<Kind>>
   event: CorrectEvent,
   'reed-box': CorrectBox,
   'air-reading': CorrectAir,
+  inspection: CorrectInspection,
 };
 
 type CorrectEntryProps = { readonly entry: RecordEntryView; readonly onClose: () => void };

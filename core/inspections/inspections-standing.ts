@@ -1,0 +1,98 @@
+import type { Book } from '#core/book/book.ts';
+import type { Place } from '#core/book/measure.ts';
+import { gradeOf, limitAhead, type Grade } from '#core/inspections/grade.ts';
+import type { InspectionNoted } from '#core/inspections/inspection.ts';
+import { isRenewedSince, linesOf, type DoneOn, type ReadLine, type ReadOn } from '#core/inspections/lines.ts';
+import { lookAgain, type LookAgain } from '#core/inspections/look-again.ts';
+import { measuresFor, type MeasureHere } from '#core/inspections/measures-for.ts';
+import { trendOf, type Trend } from '#core/inspections/trend.ts';
+import type { Instrument } from '#core/instruments/instrument.ts';
+import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
+
+/** One thing that is measured, at one place, as it stands. */
+export type MeasureStanding = {
+  readonly measure: MeasureHere;
+  readonly place: Place | null;
+  /** Every line, the oldest first; none where it was never read. */
+  readonly lines: readonly ReadLine[];
+  /** Its newest reading and what that says; null where it was never read, or was renewed since. */
+  readonly newest: (ReadOn & { readonly grade: Grade }) | null;
+  /** Where the newest line goes; null with too few readings. Worked out when it is asked for. */
+  readonly trend: () => Trend | null;
+  /** Null where it was never read: then it is looked at with the next inspection. */
+  readonly again: LookAgain | null;
+};
+
+export type InspectionsStanding = {
+  /** Everything that can be measured on it. */
+  readonly measures: readonly MeasureHere[];
+  readonly standing: readonly MeasureStanding[];
+};
+
+/** A rise within the days in which any is work for the bench. */
+function hasSpread({ spreads }: MeasureHere, { reads }: ReadLine): boolean {
+  const last = reads.at(-1);
+  if (spreads === undefined || last === undefined) return false;
+  const since = dayNumber(last.on) - spreads.withinDays.value;
+  return reads.some(({ on, value }) => dayNumber(on) >= since && value < last.value);
+}
+
+function gradeNow(measure: MeasureHere, line: ReadLine, value: number): Grade {
+  const grade = gradeOf(line.way.limits, value);
+  return grade !== 'good' && hasSpread(measure, line) ? 'bench' : grade;
+}
+
+/** So that a line is drawn again with the same dice whatever else is asked. */
+const seedOf = (name: string): number =>
+  [...name].reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) | 0, 7);
+
+function trendOfLine(measure: MeasureHere, line: ReadLine, today: LocalDate): Trend | null {
+  if (measure.noLine) return null;
+  const points = line.reads.map(({ on, value }) => ({ day: dayNumber(on), value }));
+  return trendOf(points, (rises) => limitAhead(line.way, rises), dayNumber(today), seedOf(measure.id));
+}
+
+type Known = { readonly inspections: readonly InspectionNoted[]; readonly done: DoneOn; readonly today: LocalDate };
+
+function standingOf(measure: MeasureHere, place: Place | null, { inspections, done, today }: Known): MeasureStanding {
+  const lines = linesOf(measure, place?.id ?? null, inspections, done);
+  const line = lines.at(-1);
+  const last = line?.reads.at(-1);
+  if (line === undefined || last === undefined || isRenewedSince(measure, last.on, done))
+    return { measure, place, lines, newest: null, trend: () => null, again: null };
+  const grade = gradeNow(measure, line, last.value);
+  let trend: { readonly found: Trend | null } | undefined;
+  return {
+    measure,
+    place,
+    lines,
+    newest: { ...last, grade },
+    trend: () => (trend ??= { found: trendOfLine(measure, line, today) }).found,
+    again: lookAgain(measure, line, grade),
+  };
+}
+
+/** Works out how everything that was measured on an instrument stands; nothing is stored. Readings still to come are left out. */
+export function inspectionsStanding(
+  book: Book,
+  { kind, build }: Pick<Instrument, 'kind' | 'build'>,
+  inspections: readonly InspectionNoted[],
+  { today, done }: { readonly today: LocalDate; readonly done: DoneOn },
+): InspectionsStanding {
+  const measures = measuresFor(book, kind, build);
+  const known = inspections.filter(({ on }) => on <= today);
+  const standing = measures.flatMap((measure) =>
+    (measure.places ?? [null]).map((place) => standingOf(measure, place, { inspections: known, done, today })),
+  );
+  return { measures, standing };
+}
+
+/** The days between which a trend probably reaches its limit, as dates. */
+export const datesOf = ({ reaches }: Trend): { readonly from: LocalDate; readonly to: LocalDate | null } | null =>
+  reaches && { from: dateOfDay(reaches.from), to: reaches.to === null ? null : dateOfDay(reaches.to) };
+
+/** The day something is to be looked at again; null where nothing was ever read. */
+export function nextLook({ standing }: InspectionsStanding): LocalDate | null {
+  const days = standing.flatMap(({ again }) => (again === null ? [] : [again.on]));
+  return days.sort()[0] ?? null;
+}

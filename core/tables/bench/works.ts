@@ -1,0 +1,251 @@
+import type { Between, BenchWorks, Work, WorkId } from '#core/book/work.ts';
+import { estimate } from '#core/explain/explained.ts';
+import type { KindId } from '#core/instruments/kind.ts';
+import { BRASS, SAXOPHONES } from '#core/tables/instruments/kind-groups.ts';
+
+const from = (least: number, most: number): Between => ({ least: estimate(least), most: estimate(most) });
+const just = (value: number): Between => from(value, value);
+const forKinds = (kinds: readonly KindId[], between: Between): Partial<Record<KindId, Between>> =>
+  Object.fromEntries(kinds.map((kind) => [kind, between]));
+
+/** On the day one waits for it. */
+const SAME_DAY = just(0);
+const FEW_DAYS = just(3);
+/** A service takes five to ten working days (practice book). */
+const SERVICE_DAYS = from(5, 10);
+const LONG = from(10, 20);
+
+/** Days there, days to settle and prices in boxes of reeds: all of them estimates that the first real one overrules. */
+const WORKS: Readonly<Record<WorkId, Work>> = {
+  service: {
+    name: 'Yearly service',
+    workingDays: SERVICE_DAYS,
+    settlingDays: estimate(3),
+    boxes: just(4),
+    boxesOf: forKinds(BRASS, just(3)),
+    severity: 'function',
+    care: ['wind/bench-service', 'rotary-brass/rotors-bench'],
+  },
+  pad: {
+    name: 'A pad renewed',
+    workingDays: SAME_DAY,
+    settlingDays: estimate(7),
+    boxes: from(0.6, 1),
+    severity: 'function',
+    care: ['keyed/bench-work', 'keyed/low-register'],
+  },
+  pads: {
+    name: 'Several pads renewed',
+    workingDays: SERVICE_DAYS,
+    settlingDays: estimate(7),
+    boxes: from(1.8, 6),
+    severity: 'function',
+    care: ['keyed/bench-work', 'keyed/low-register'],
+  },
+  repad: {
+    name: 'All pads renewed',
+    workingDays: LONG,
+    settlingDays: estimate(7),
+    boxes: from(10, 15),
+    boxesOf: {
+      flute: from(12, 18),
+      piccolo: from(12, 18),
+      ...forKinds(SAXOPHONES, from(15, 25)),
+      oboe: from(20, 35),
+      'cor-anglais': from(20, 35),
+      bassoon: from(20, 35),
+    },
+    severity: 'function',
+    care: ['keyed/bench-work', 'keyed/low-register'],
+  },
+  'key-cork': {
+    name: 'A key cork renewed',
+    workingDays: FEW_DAYS,
+    settlingDays: estimate(3),
+    boxes: just(0.35),
+    severity: 'function',
+    care: ['keyed/bench-work'],
+  },
+  recork: {
+    name: 'A tenon recorked',
+    workingDays: FEW_DAYS,
+    settlingDays: estimate(1),
+    boxes: just(1),
+    severity: 'function',
+    care: [],
+  },
+  'key-straightened': {
+    name: 'A key straightened',
+    workingDays: FEW_DAYS,
+    settlingDays: estimate(3),
+    boxes: from(1, 1.5),
+    severity: 'function',
+    care: ['keyed/bench-work', 'saxophone/octave-key'],
+  },
+  crack: {
+    name: 'A crack pinned',
+    workingDays: LONG,
+    settlingDays: estimate(14),
+    boxes: from(4, 8),
+    severity: 'lasting',
+    care: ['bamboo-flute/crack'],
+  },
+  'neck-straightened': {
+    name: 'A neck straightened',
+    workingDays: LONG,
+    settlingDays: estimate(3),
+    boxes: from(1.5, 2.5),
+    severity: 'function',
+    care: ['saxophone/octave-key'],
+  },
+  dent: {
+    name: 'A dent taken out',
+    workingDays: FEW_DAYS,
+    settlingDays: estimate(3),
+    boxes: just(1),
+    boxesOf: forKinds(BRASS, from(1, 3)),
+    severity: 'function',
+    care: ['brass/dent'],
+  },
+  'slide-freed': {
+    name: 'A slide freed',
+    workingDays: FEW_DAYS,
+    settlingDays: estimate(3),
+    boxes: just(0.7),
+    severity: 'lasting',
+    care: ['brass/stuck'],
+  },
+  'hand-slide-trued': {
+    name: 'The hand slide trued',
+    workingDays: FEW_DAYS,
+    settlingDays: estimate(3),
+    boxes: from(1, 3),
+    severity: 'function',
+    care: ['trombone/outer-slide-bench'],
+  },
+  'mouthpiece-freed': {
+    name: 'The mouthpiece freed',
+    workingDays: SAME_DAY,
+    settlingDays: estimate(0),
+    boxes: just(0.5),
+    severity: 'lasting',
+    care: ['brass/stuck'],
+  },
+  'shank-trued': {
+    name: 'The shank trued',
+    workingDays: SAME_DAY,
+    settlingDays: estimate(0),
+    boxes: just(0.5),
+    severity: 'function',
+    care: [],
+  },
+  'water-key-cork': {
+    name: 'A water-key cork renewed',
+    workingDays: SAME_DAY,
+    settlingDays: estimate(0),
+    boxes: just(0.35),
+    severity: 'function',
+    care: ['brass/water-key-cork'],
+  },
+  spring: {
+    name: 'A spring renewed',
+    workingDays: SAME_DAY,
+    settlingDays: estimate(3),
+    boxes: just(0.6),
+    severity: 'function',
+    care: ['keyed/bench-work'],
+  },
+  'rotor-string': {
+    name: 'A rotor strung anew',
+    workingDays: FEW_DAYS,
+    settlingDays: estimate(3),
+    boxes: just(0.8),
+    severity: 'function',
+    care: [],
+  },
+  'valve-fit': {
+    name: 'A valve fitted',
+    workingDays: SERVICE_DAYS,
+    settlingDays: estimate(3),
+    boxes: from(2, 4),
+    severity: 'function',
+    care: [],
+  },
+  mouthpipe: {
+    name: 'The mouthpipe looked at, and renewed if it must be',
+    workingDays: SERVICE_DAYS,
+    settlingDays: estimate(3),
+    boxes: from(2, 6),
+    severity: 'lasting',
+    care: ['brass/red-rot'],
+  },
+  bag: {
+    name: 'The bag or a stock made tight',
+    workingDays: FEW_DAYS,
+    settlingDays: estimate(3),
+    boxes: from(0.5, 4),
+    severity: 'function',
+    care: [],
+  },
+  case: {
+    name: 'The case mended, or another',
+    workingDays: FEW_DAYS,
+    settlingDays: estimate(0),
+    boxes: from(0.5, 4),
+    severity: 'lasting',
+    care: ['wind/case-moves', 'oboe/case-age'],
+  },
+  look: {
+    name: 'Looked at by the bench',
+    workingDays: FEW_DAYS,
+    settlingDays: estimate(3),
+    boxes: from(0.3, 1.5),
+    severity: 'function',
+    care: ['recorder/bench-look'],
+  },
+};
+
+/** What a bench does, for what it is called by, and what it costs. */
+export const BENCH_WORKS: BenchWorks = {
+  works: WORKS,
+  ofCare: {
+    'wind/bench-service': 'service',
+    'rotary-brass/rotors-bench': 'service',
+    'wind/case-moves': 'case',
+    'oboe/case-age': 'case',
+    'keyed/bench-work': 'pad',
+    'keyed/low-register': 'pads',
+    'saxophone/octave-key': 'key-straightened',
+    'bamboo-flute/crack': 'crack',
+    'brass/stuck': 'slide-freed',
+    'brass/water-key-cork': 'water-key-cork',
+    'brass/red-rot': 'mouthpipe',
+    'brass/dent': 'dent',
+    'trombone/outer-slide-bench': 'hand-slide-trued',
+    'recorder/bench-look': 'look',
+  },
+  ofCause: {
+    'any/case-worn': 'case',
+    'brass/water-key': 'water-key-cork',
+    'brass/slide-set': 'slide-freed',
+    'brass/mouthpiece-jammed': 'mouthpiece-freed',
+    'brass/red-rot': 'mouthpipe',
+    'brass/dent': 'dent',
+    'third-slide/bent': 'dent',
+    'piston/casing-bent': 'dent',
+    'piston/felts': 'key-cork',
+    'rotary/stops-worn': 'key-cork',
+    'rotary/film': 'service',
+    'hand-slide/bent': 'hand-slide-trued',
+    'bassoon/bocal-bent': 'neck-straightened',
+    'pipes/seam': 'bag',
+    'pipes/crack': 'crack',
+    'keyed/torn-pad': 'pad',
+    'keyed/bent': 'key-straightened',
+    'linked/leak-above': 'pads',
+    'saxophone/octave-bent': 'key-straightened',
+    'saxophone/neck-leaks': 'recork',
+    'corked/worn': 'recork',
+  },
+  shippingBoxes: estimate(1.5),
+};
