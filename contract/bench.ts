@@ -1,6 +1,7 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { fact } from '#contract/fact.ts';
 import { ofPlayer } from '#core/record/fact.ts';
+import { WORK_IDS } from '#core/book/work.ts';
 import { MOST_BENCH } from '#core/bench/bench-terms.ts';
 import {
   amount,
@@ -13,6 +14,7 @@ import {
   text,
   visibleText,
   whyLines,
+  word,
 } from '#contract/scalars.ts';
 
 export const benchPaths = {
@@ -23,6 +25,9 @@ export const benchPaths = {
 } as const;
 
 const days = (most: number) => amount().integer().min(0).max(most).required();
+
+/** Months of the year, January 1. */
+const months = () => array(amount().integer().min(1).max(12).required()).max(12);
 
 /** A country or a part of it, whose public holidays are known: "DE", "DE-BY". */
 const region = () => text().max(60);
@@ -39,6 +44,7 @@ export const benchTermsFact = fact({
     shippingDays: days(MOST_BENCH.shippingDays),
     settlingDays: days(MOST_BENCH.settlingDays),
     region: region().nullable(),
+    noShippingMonths: months().optional().default(undefined),
   },
   about: ({ playerId: id }) => [ofPlayer(id)],
 });
@@ -54,26 +60,34 @@ export const benchQuery = object({ playerId: playerId().required(), today: local
   .exact()
   .required();
 
-const stretch = object({ from: localDateText().required(), to: localDateText().required() }).exact().required();
 const benchItem = object({ itemId: careItemId().required(), name: text().required() }).exact().required();
 
 /** An instrument with work for the bench, and when it should go. */
 const forTheBench = object({
   instrumentId: instrumentId().required(),
   name: text().required(),
-  items: array(benchItem).required(),
-  isLate: boolean().strict().required(),
-  best: object({
-    on: localDateText().required(),
-    back: localDateText().required(),
-    ready: localDateText().required(),
-  })
-    .exact()
-    .nullable()
-    .defined(),
-  windows: array(stretch).required(),
+  /** What asks for it, the most pressing first. */
+  jobs: array(
+    object({ name: text().required(), work: word(WORK_IDS).required(), workName: text().required() })
+      .exact()
+      .required(),
+  ).required(),
+  isDue: boolean().strict().required(),
+  /** The best days, at least a week apart; none where every day clashes with something. */
+  days: array(
+    object({
+      on: localDateText().required(),
+      back: localDateText().required(),
+      ready: localDateText().required(),
+      /** What it costs in minutes of playing, all reasons counted. */
+      minutes: amount().integer().min(0).required(),
+      words: text().required(),
+      because: whyLines,
+    })
+      .exact()
+      .required(),
+  ).required(),
   headline: text().required(),
-  words: text().required(),
   because: whyLines,
 })
   .exact()
@@ -89,7 +103,17 @@ const openStay = object({
   words: text().required(),
   /** The instruments that are there, each with the care a bench may have done. */
   instruments: array(
-    object({ instrumentId: instrumentId().required(), name: text().required(), items: array(benchItem).required() })
+    object({
+      instrumentId: instrumentId().required(),
+      name: text().required(),
+      items: array(benchItem).required(),
+      /** Work that was asked for and is no care of the book. */
+      works: array(
+        object({ work: word(WORK_IDS).required(), name: text().required() })
+          .exact()
+          .required(),
+      ).required(),
+    })
       .exact()
       .required(),
   ).required(),
@@ -108,6 +132,7 @@ export const benchView = object({
     shippingDays: days(MOST_BENCH.shippingDays),
     settlingDays: days(MOST_BENCH.settlingDays),
     region: region().nullable().defined(),
+    noShippingMonths: months().required(),
     /** The player has said so; else it is what is usual. */
     said: boolean().strict().required(),
   })

@@ -1,4 +1,5 @@
 import { array, boolean, object, type InferType } from 'yup';
+import { WORK_IDS } from '#core/book/work.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import { fact } from '#contract/fact.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
@@ -32,6 +33,7 @@ const stay = object({
     object({
       instrumentId: instrumentId().required(),
       itemIds: array(careItemId().required()).max(MOST_CARE).required(),
+      works: array(word(WORK_IDS).required()).max(MOST_CARE).optional().default(undefined),
     })
       .exact()
       .required(),

@@ -12,6 +12,8 @@ export type BenchTerms = {
   readonly settlingDays: number;
   /** Where it is, as far as public holidays go: a country or a part of it, "DE-BY"; null assumes none. */
   readonly region: string | null;
+  /** Months in which nothing is sent, for frost or heat, January 1; none is assumed. */
+  readonly noShippingMonths: readonly number[];
 };
 
 type Figure = 'workingDays' | 'shippingDays' | 'settlingDays';
@@ -32,4 +34,5 @@ export const usualBench: BenchTerms = {
   shippingDays: USUAL_BENCH.shippingDays.value,
   settlingDays: USUAL_BENCH.settlingDays.value,
   region: null,
+  noShippingMonths: [],
 };

@@ -1,88 +1,96 @@
 import { USUAL_BENCH, type BenchTerms } from '#core/bench/bench-terms.ts';
-import {
-  DAYS_BEFORE_AUDIENCE,
-  type BenchAnswer,
-  type BestStay,
-  type Clash,
-  type Stretch,
-} from '#core/bench/bench-window.ts';
-import type { BenchWork } from '#core/bench/bench-work.ts';
+import type { BenchAnswer, BenchDay, Clash } from '#core/bench/bench-days.ts';
+import type { BenchJob, BenchWork } from '#core/bench/bench-jobs.ts';
+import { RATES } from '#core/bench/rates.ts';
+import type { AwayFor, ShutDays } from '#core/bench/stay.ts';
+import type { WorkId } from '#core/book/work.ts';
+import type { Book } from '#core/book/book.ts';
 import type { CareItem } from '#core/book/care-item.ts';
 import { eventWords } from '#core/calendar/event.ts';
+import type { ItemClock } from '#core/care/care-clock.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { asSentence, counted, duration, listed, type Format } from '#core/explain/format.ts';
+import { CHANCE_WORDS_SAID } from '#core/faults/fault-words.ts';
+import { lineWords, measureWords, readingWords } from '#core/inspections/inspection-words.ts';
+import type { MeasureStanding } from '#core/inspections/inspections-standing.ts';
 import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
-const daysWords = ({ from, to }: Stretch, format: Format): string =>
-  from === to ? `on ${format.weekdayDate(from)}` : `from ${format.weekdayDate(from)} to ${format.weekdayDate(to)}`;
-
 /** When it should go, in one sentence. */
-export function benchHeadline({ best, isLate }: BenchAnswer, format: Format): string {
-  if (best === null) return 'No day makes sense in that time.';
-  const back = `It is back about ${format.weekdayDate(best.back)}.`;
-  return isLate
-    ? `Take it there as soon as you can: ${format.weekdayDate(best.on)}. ${back}`
-    : `Take it there on ${format.weekdayDate(best.on)}. ${back}`;
+export function benchHeadline(
+  { days: [best] }: BenchAnswer,
+  { due }: BenchWork,
+  today: LocalDate,
+  format: Format,
+): string {
+  if (best === undefined)
+    return 'Every day of the next year clashes with something: see why. Ask for a spare, and take it there anyway.';
+  const back = best.back === best.on ? 'It is done on that day.' : `It is back about ${format.weekdayDate(best.back)}.`;
+  const isDue = due <= today ? 'It is due. ' : '';
+  return `${isDue}Take it there on ${format.weekdayDate(best.on)}. ${back}`;
 }
 
-/** The earliest and the latest day that make sense, and what lies between. */
-export function windowsWords({ windows, isLate }: BenchAnswer, { until }: BenchWork, format: Format): string {
-  const [first] = windows;
-  const last = windows.at(-1);
-  if (first === undefined || last === undefined)
-    return isLate
-      ? 'Every day of the next four months clashes with something: see why. Ask for a spare, and take it there anyway.'
-      : `Every day until ${format.date(until)} clashes with something: see why. A spare would make room.`;
-  if (isLate) return `It is late already. The first day that makes sense is ${format.weekdayDate(first.from)}.`;
-  return `Any day ${listed(windows.map((one) => daysWords(one, format)))} makes sense.`;
+function clockLine(clock: ItemClock, format: Format): WhyLine {
+  const { item, due, state } = clock;
+  const name = asSentence(item.name.toLowerCase());
+  if (due === null) return { rule: 'called', text: `${name}: a sign was seen. ${item.why}`, mark: item.mark };
+  if (state === 'due' || state === 'overdue')
+    return { rule: 'due', text: `${name}: ${state === 'due' ? 'due now' : 'overdue'}. ${item.why}`, mark: item.mark };
+  const range =
+    due.earliest === due.latest ? '' : `, between ${format.date(due.earliest)} and ${format.date(due.latest)}`;
+  return { rule: 'due', text: `${name}: due ${format.date(due.on)}${range}. ${item.why}`, mark: item.mark };
 }
 
-function dueLine({ clocks }: BenchWork, format: Format): WhyLine[] {
-  return clocks.map(({ item, due, state }) => {
-    const name = asSentence(item.name.toLowerCase());
-    if (due === null) return { rule: 'called', text: `${name}: a sign was seen. ${item.why}`, mark: item.mark };
-    if (state === 'due' || state === 'overdue')
-      return { rule: 'due', text: `${name}: ${state === 'due' ? 'due now' : 'overdue'}. ${item.why}`, mark: item.mark };
-    const range =
-      due.earliest === due.latest ? '' : `, between ${format.date(due.earliest)} and ${format.date(due.latest)}`;
-    return { rule: 'due', text: `${name}: due ${format.date(due.on)}${range}. ${item.why}`, mark: item.mark };
-  });
+function measureLine(standing: MeasureStanding, format: Format): WhyLine {
+  const { measure, place, newest, lines } = standing;
+  const way = lines.at(-1)?.way;
+  const read =
+    newest && way ? `: ${readingWords(way, newest.value, format)}, read on ${format.date(newest.on)}. ` : '. ';
+  const goes = newest?.grade === 'bench' ? 'That is work for the bench.' : lineWords(standing, format);
+  return { rule: 'read', text: `${measureWords(measure, place)}${read}${goes}`, mark: 'yours' };
 }
 
-const TAKEN: readonly (keyof typeof USUAL_BENCH)[] = ['workingDays', 'shippingDays', 'settlingDays'];
+/** What asks for the bench, and why. */
+function jobLine({ reason }: BenchJob, format: Format): WhyLine {
+  if ('clock' in reason) return clockLine(reason.clock, format);
+  if ('standing' in reason) return measureLine(reason.standing, format);
+  const chance = CHANCE_WORDS_SAID[reason.word].toLowerCase();
+  return {
+    rule: 'fault',
+    text: `What was noticed on ${format.date(reason.since)}: ${chance} “${reason.cause.name.toLowerCase()}”, work for the bench.`,
+    mark: reason.cause.mark,
+  };
+}
+
+/** What is to be done there, in a few words: "Bench service", "A slide freed: tuning slide". */
+export function jobName({ reason, work }: BenchJob, book: Book): string {
+  if ('clock' in reason) return reason.clock.item.name;
+  return measureWords(book.benchWorks.works[work], 'standing' in reason ? reason.standing.place : null);
+}
+
+type Said = { readonly away: AwayFor; readonly terms: BenchTerms };
 /** How long it is away, and whose figures these are. */
-function termsLine(terms: BenchTerms): WhyLine {
-  const { workingDays, shippingDays, settlingDays } = terms;
+function termsLine({ away, terms }: Said): WhyLine {
+  const { workingDays, shippingDays, settlingDays } = away;
   const way =
     shippingDays === 0 ? 'carried there by hand' : `${counted(shippingDays, 'day')} on the way, there and again back`;
-  const isUsual = TAKEN.every((figure) => terms[figure] === USUAL_BENCH[figure].value);
+  const there = workingDays === 0 ? 'Done while you wait' : `${counted(workingDays, 'working day')} at the bench`;
+  const TAKEN = ['workingDays', 'shippingDays', 'settlingDays'] as const;
+  const isSaid = TAKEN.some((figure) => terms[figure] !== USUAL_BENCH[figure].value);
+  const isYours = isSaid && TAKEN.every((figure) => away[figure] === terms[figure]);
   return {
     rule: 'terms',
-    text: `${counted(workingDays, 'working day')} at the bench, ${way}, and ${counted(settlingDays, 'day')} to get used to it again.`,
-    mark: isUsual ? 'estimate' : 'yours',
+    text: `${there}, ${way}, and ${counted(settlingDays, 'day')} to get used to it again.`,
+    mark: isYours ? 'yours' : 'estimate',
   };
 }
 
 /** On which days of a stay the bench is shut. */
-function shutLine(best: BenchAnswer['best'], shut: WhySetting['shut'], format: Format): WhyLine[] {
-  if (best === null) return [];
-  const within = [...shut].filter(([day]) => day >= dayNumber(best.on) && day <= dayNumber(best.back));
+function shutLine({ on, back }: BenchDay, shut: ShutDays, format: Format): WhyLine[] {
+  const within = [...shut].filter(([day]) => day >= dayNumber(on) && day <= dayNumber(back));
   if (within.length === 0) return [];
   const days = within.map(([day, name]) => `${format.date(dateOfDay(day))} (${name})`);
   return [{ rule: 'shut', text: `The bench is shut on ${listed(days)}, and no parcel comes.`, mark: 'yours' }];
 }
-
-/** From when it may be played to an audience again. */
-const readyLine = (best: BenchAnswer['best'], terms: BenchTerms, format: Format): WhyLine[] =>
-  best === null
-    ? []
-    : [
-        {
-          rule: 'ready',
-          text: `From ${format.weekdayDate(best.ready)} on it may be played to an audience again.`,
-          mark: termsLine(terms).mark,
-        },
-      ];
 
 /** What each rests on: the book on servicing, the calendar's own entry, or a guess that nobody else is there. */
 const CLASH_MARKS: Readonly<Record<Clash['kind'], WhyLine['mark']>> = {
@@ -92,14 +100,16 @@ const CLASH_MARKS: Readonly<Record<Clash['kind'], WhyLine['mark']>> = {
   journey: 'estimate',
   shut: 'estimate',
   'shut-on-the-way': 'practice',
+  'no-shipping': 'yours',
 };
 const CLASH_WORDS: Readonly<Record<Clash['kind'], string>> = {
   audience: 'It has to be back and played in before.',
   'own-stay': 'It is there already.',
-  kin: 'Another of its kind is away then, and one of them stays to be played.',
+  kin: 'The others of its kind are away then, and one of them stays to be played.',
   journey: 'Nobody is there to take it or to fetch it.',
   shut: '',
   'shut-on-the-way': '',
+  'no-shipping': '',
 };
 
 function clashLine({ kind, event }: Clash, format: Format): WhyLine[] {
@@ -111,82 +121,105 @@ function clashLine({ kind, event }: Clash, format: Format): WhyLine[] {
   ];
 }
 
-/** Why a day that loses so much is chosen all the same. */
-function lostWords({ losesLeast }: BestStay, isLate: boolean): string {
-  if (isLate) return 'what is overdue goes all the same';
-  return losesLeast
-    ? 'no other day that makes sense costs less'
-    : `a day that costs less would leave fewer than ${DAYS_BEFORE_AUDIENCE} days before an audience`;
-}
+const RATE_WORDS: Readonly<Record<keyof BenchDay['costs'], string>> = {
+  lost: 'of playing fall into that time',
+  overdue: 'for each week after its date, as heavy as what neglect of it costs',
+  settling: 'for rehearsals in the days of getting used to it',
+  shipping: 'for the days on the way',
+  early: 'for a service that would be early',
+};
 
-/** What is played to an audience soon after it. */
-function soonLine(best: BenchAnswer['best'], isLate: boolean, format: Format): WhyLine[] {
-  if (best === null || best.before === null) return [];
-  const what = `${asSentence(eventWords(best.before))} on ${format.date(best.before.on)} comes soon after`;
+/** What a day costs, reason by reason: what stands in the lines adds up to what stands in the last. */
+export function dayWhy(
+  day: BenchDay,
+  { hasSpare, format }: { readonly hasSpare: boolean; readonly format: Format },
+): WhyLine[] {
+  const { costs, sum, ready } = day;
+  const lines = (Object.keys(RATE_WORDS) as (keyof BenchDay['costs'])[])
+    .filter((rule) => costs[rule] > 0)
+    .map((rule): WhyLine => {
+      const spare =
+        rule === 'lost' && hasSpare
+          ? `, counted at ${format.number(RATES.lostWithSpare.value)} because another of its kind stays at home`
+          : '';
+      return { rule, text: `${duration(costs[rule])} ${RATE_WORDS[rule]}${spare}.`, mark: 'estimate' };
+    });
   return [
+    ...(lines.length === 0
+      ? [{ rule: 'free', text: 'It costs no playing at all.', mark: 'estimate' } as const]
+      : [...lines, { rule: 'sum', text: `Together ${duration(sum)}.`, mark: 'estimate' } as const]),
     {
-      rule: 'soon-after',
-      text: `${what}: ${isLate ? 'what is overdue does not wait for it' : `no day that makes sense leaves ${DAYS_BEFORE_AUDIENCE} days before an audience`}.`,
+      rule: 'ready',
+      text: `From ${format.weekdayDate(ready)} on it may be played to an audience again.`,
       mark: 'estimate',
     },
   ];
 }
 
-type WhySetting = {
-  readonly terms: BenchTerms;
-  /** Public holidays where the bench is, by the number of the day. */
-  readonly shut: ReadonlyMap<number, string>;
-  readonly today: LocalDate;
+/** What a day costs in a few words. */
+export const dayWords = ({ sum }: BenchDay): string =>
+  sum === 0 ? 'It costs no playing.' : `It counts as ${duration(sum)} of playing.`;
+
+/** What it costs to wait a month. */
+function laterLine({ days: [best], monthLater }: BenchAnswer, format: Format): WhyLine[] {
+  if (best === undefined || monthLater === null) return [];
+  const more = monthLater.sum - best.sum;
+  const when = `Waiting about a month, until ${format.weekdayDate(monthLater.on)},`;
+  return [
+    {
+      rule: 'later',
+      text: more === 0 ? `${when} costs no more.` : `${when} costs ${duration(more)} more.`,
+      mark: 'estimate',
+    },
+  ];
+}
+
+/** Of days that are offered, the one that loses the least playing, where that is another than the best. */
+function leastLostLine({ days }: BenchAnswer, format: Format): WhyLine[] {
+  const [best] = days;
+  const least = days.toSorted((a, b) => a.costs.lost - b.costs.lost)[0];
+  if (best === undefined || least === undefined || least.costs.lost === best.costs.lost) return [];
+  return [
+    {
+      rule: 'least-lost',
+      text: `Of these, ${format.weekdayDate(least.on)} loses the least playing (${duration(least.costs.lost)}), and costs more for other reasons.`,
+      mark: 'estimate',
+    },
+  ];
+}
+
+export type WhySetting = Said & {
+  readonly shut: ShutDays;
   /** Its player learns at a school. */
   readonly isPupil: boolean;
   readonly format: Format;
 };
 
-/** Why that day: what is due, how long it takes, what is in the way, and what is lost. */
+/** Why these days: what is due, how long it takes, what is in the way, what waiting costs. */
 export function benchWhy(
-  work: BenchWork,
-  { best, inTheWay, isLate }: BenchAnswer,
-  { terms, shut, today, isPupil, format }: WhySetting,
+  { jobs }: BenchWork,
+  answer: BenchAnswer,
+  { terms, away, shut, isPupil, format }: WhySetting,
 ): WhyLine[] {
-  const early = `Before ${format.date(work.from)} less than three quarters of its time have run; after`;
-  const span: WhyLine = {
-    rule: 'span',
-    text: `${work.from > today ? early : 'After'} ${format.date(work.until)} half its time more has gone by.`,
-    mark: 'estimate',
-  };
-  const lost: WhyLine[] =
-    best === null
-      ? []
-      : [
-          {
-            rule: 'lost',
-            text:
-              best.minutesLost === 0
-                ? 'Nothing is expected to be played on it in that time.'
-                : `About ${duration(best.minutesLost)} of playing fall into that time: ${lostWords(best, isLate)}.`,
-            mark: 'estimate',
-          },
-        ];
-  const school: WhyLine[] = isPupil
-    ? [
-        {
-          rule: 'school',
-          text: 'A school’s instrument goes in over the long holiday: enter it in the calendar, and nothing is lost.',
-          mark: 'practice',
-        },
-      ]
-    : [];
+  const [best] = answer.days;
+  const isSent = away.shippingDays > 0;
   return [
-    ...dueLine(work, format),
-    ...(isLate ? [] : [span]),
-    termsLine(terms),
-    ...inTheWay.flatMap((clash) => clashLine(clash, format)),
-    ...shutLine(best, shut, format),
-    ...readyLine(best, terms, format),
-    ...soonLine(best, isLate, format),
-    ...lost,
-    ...school,
-    ...(terms.shippingDays > 0 && terms.shippingDays < 5
+    ...jobs.map((job) => jobLine(job, format)),
+    termsLine({ away, terms }),
+    ...answer.inTheWay.flatMap((clash) => clashLine(clash, format)),
+    ...(best ? shutLine(best, shut, format) : []),
+    ...laterLine(answer, format),
+    ...leastLostLine(answer, format),
+    ...(isPupil
+      ? [
+          {
+            rule: 'school',
+            text: 'A school’s instrument goes in over the long holiday: enter it in the calendar, and nothing is lost.',
+            mark: 'practice',
+          } as const,
+        ]
+      : []),
+    ...(isSent && away.shippingDays < 5
       ? [
           {
             rule: 'weekend',
@@ -195,25 +228,33 @@ export function benchWhy(
           } as const,
         ]
       : []),
+    ...(isSent && terms.noShippingMonths.length > 0
+      ? [{ rule: 'frost', text: 'In the months you have named nothing is sent.', mark: 'yours' } as const]
+      : []),
   ];
 }
 
-type Work = Pick<CareItem, 'name' | 'place' | 'trigger'>;
+type ItemDone = Pick<CareItem, 'name' | 'place' | 'trigger'>;
 /** What a sign called to the bench for; null for what is done there in its turn. */
-const signPutRight = ({ place, trigger }: Work): string | null =>
+const signPutRight = ({ place, trigger }: ItemDone): string | null =>
   place === 'bench' && trigger.kind === 'when-noticed' ? trigger.sign : null;
 
 /** An item of care as something that may have been done on it: "Bench service", "Put right: a dent". */
-export function benchDeed(item: Work): string {
+export function benchDeed(item: ItemDone): string {
   const sign = signPutRight(item);
   return sign === null ? item.name : `Put right: ${sign}`;
 }
 
 /** What was done there: "Done there: bench service. Put right: a dent." */
-export function doneThereWords(items: readonly Work[]): string {
+export function doneThereWords(items: readonly ItemDone[], works: readonly string[] = []): string {
   const signs = items.flatMap((item) => signPutRight(item) ?? []);
-  const names = items.filter((item) => signPutRight(item) === null).map(({ name }) => name.toLowerCase());
+  const names = [...items.filter((item) => signPutRight(item) === null).map(({ name }) => name), ...works].map((name) =>
+    name.toLowerCase(),
+  );
   if (signs.length === 0) return `Done there: ${names.length === 0 ? 'nothing of its care' : listed(names)}.`;
   const right = `Put right: ${listed(signs)}.`;
   return names.length === 0 ? right : `Done there: ${listed(names)}. ${right}`;
 }
+
+/** What a piece of work at the bench is called. */
+export const workName = ({ benchWorks }: Book, id: WorkId): string => benchWorks.works[id].name;

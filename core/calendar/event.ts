@@ -1,4 +1,5 @@
 import type { CareItemId } from '#core/book/care-ids.ts';
+import type { WorkId } from '#core/book/work.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { Money } from '#core/money/money.ts';
@@ -24,7 +25,12 @@ const LONGEST_DAYS = 366;
 
 /** What a stay at the bench came to, once the instrument is back: its clocks count from there. */
 export type BenchStay = {
-  readonly done: readonly { readonly instrumentId: InstrumentId; readonly itemIds: readonly CareItemId[] }[];
+  readonly done: readonly {
+    readonly instrumentId: InstrumentId;
+    readonly itemIds: readonly CareItemId[];
+    /** Work that is no care of the book: a cork renewed, a valve fitted. */
+    readonly works?: readonly WorkId[] | undefined;
+  }[];
   readonly cost: Money | null;
 };
 
@@ -207,15 +213,19 @@ export function awayUntil(
   return stays.map(lastDayOf).toSorted().at(-1) ?? null;
 }
 
+/** What was done in one stay, on the day it came back. */
+export type WorkDone = {
+  readonly on: LocalDate;
+  readonly itemIds: readonly CareItemId[];
+  readonly works: readonly WorkId[];
+};
+
 /** What the bench did in the stays of an instrument that are over, each on the day it came back. */
-export const workDoneAtBench = (
-  events: readonly CalendarEvent[],
-  instrumentId: InstrumentId,
-): { readonly itemId: CareItemId; readonly on: LocalDate }[] =>
+export const workDoneAtBench = (events: readonly CalendarEvent[], instrumentId: InstrumentId): WorkDone[] =>
   events.flatMap((event) =>
     (event.stay?.done ?? [])
       .filter(({ instrumentId: of }) => of === instrumentId)
-      .flatMap(({ itemIds }) => itemIds.map((itemId) => ({ itemId, on: lastDayOf(event) }))),
+      .map(({ itemIds, works = [] }) => ({ on: lastDayOf(event), itemIds, works })),
   );
 
 /** When each was last done there. */
@@ -224,9 +234,10 @@ export function doneAtBench(
   instrumentId: InstrumentId,
 ): ReadonlyMap<CareItemId, LocalDate> {
   const last = new Map<CareItemId, LocalDate>();
-  for (const { itemId, on } of workDoneAtBench(events, instrumentId)) {
-    const known = last.get(itemId);
-    if (known === undefined || known < on) last.set(itemId, on);
-  }
+  for (const { itemIds, on } of workDoneAtBench(events, instrumentId))
+    for (const id of itemIds) {
+      const known = last.get(id);
+      if (known === undefined || known < on) last.set(id, on);
+    }
   return last;
 }

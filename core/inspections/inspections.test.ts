@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { MeasureId, PlaceId, WayId } from '#core/book/measure.ts';
+import type { WorkDone } from '#core/calendar/event.ts';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
 import { gradeOf, goodReading, isReadable, limitAhead } from '#core/inspections/grade.ts';
 import { inspectionRefusal, type Inspection, type InspectionNoted } from '#core/inspections/inspection.ts';
@@ -16,7 +17,7 @@ import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import { STANDINGS } from '#core/players/player.ts';
 import { BOOK } from '#core/tables/book.ts';
-import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, localDate } from '#core/time/local-date.ts';
 
 const today = localDate('2026-11-27');
 const buildOf = (kind: KindId) => usualBuild(BOOK.kinds[kind]);
@@ -519,7 +520,12 @@ const looked = (id: MeasureId, place: PlaceId | null, reads: readonly Read[]): I
     by: 'player',
     readings: [{ measure: id, place, way, value }],
   }));
-type DoneWork = readonly { readonly itemId: CareItemId; readonly on: LocalDate }[];
+type DoneWork = readonly WorkDone[];
+const at = (itemId: CareItemId, daysAgo: number): WorkDone => ({
+  itemIds: [itemId],
+  works: [],
+  on: addDays(today, -daysAgo),
+});
 function stands(
   kind: KindId,
   id: MeasureId,
@@ -555,7 +561,7 @@ describe('lines', () => {
   });
 
   test('a repair begins a new line, and until it is read again nobody knows how it stands', () => {
-    const freed = [{ itemId: 'brass/stuck' as const, on: addDays(today, -60) }];
+    const freed = [at('brass/stuck', 60)];
     const after = pull(RISING, freed);
     expect(after.lines.map(({ reads, begins }) => [reads.length, begins])).toEqual([
       [4, null],
@@ -569,9 +575,11 @@ describe('lines', () => {
     expect([now.newest, now.again]).toEqual([null, null]);
     expect(lineWords(now, PLAIN_FORMAT)).toMatch(/^Seen to since it was last read/);
     // Work that does not touch it begins none.
-    expect(pull(RISING, [{ itemId: 'brass/dent', on: addDays(today, -60) }]).lines).toHaveLength(1);
+    expect(pull(RISING, [at('brass/dent', 60)]).lines).toHaveLength(1);
+    // A cork or a slide that was seen to by name, too.
+    expect(pull(RISING, [{ itemIds: [], works: ['slide-freed'], on: addDays(today, -60) }]).lines).toHaveLength(2);
     // What is read on the day it came back is read after the repair.
-    expect(pull(RISING, [{ itemId: 'brass/stuck', on: addDays(today, -40) }]).lines.at(-1)?.reads).toHaveLength(2);
+    expect(pull(RISING, [at('brass/stuck', 40)]).lines.at(-1)?.reads).toHaveLength(2);
   });
 
   test('another way of reading begins a new line, and so does the one before it again', () => {

@@ -1,5 +1,5 @@
-import type { CareItemId } from '#core/book/care-ids.ts';
 import type { MeasureWay, PlaceId } from '#core/book/measure.ts';
+import type { WorkDone } from '#core/calendar/event.ts';
 import type { InspectionNoted } from '#core/inspections/inspection.ts';
 import { wayOf, type MeasureHere, type TakenBy } from '#core/inspections/measures-for.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -15,8 +15,11 @@ export type ReadLine = {
   readonly begins: 'repair' | 'way' | null;
 };
 
-/** The days on which something was done at the bench, or by hand, that renews what is read. */
-export type DoneOn = readonly { readonly itemId: CareItemId; readonly on: LocalDate }[];
+/** What was done at the bench, and when. */
+export type DoneOn = readonly WorkDone[];
+
+const renews = ({ renewedBy, work }: MeasureHere, { itemIds, works }: WorkDone): boolean =>
+  works.includes(work) || itemIds.some((id) => renewedBy.includes(id));
 
 type Taken = ReadOn & { readonly way: MeasureWay };
 
@@ -42,7 +45,7 @@ export function linesOf(
       }),
     )
     .toSorted((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
-  const renewed = done.filter(({ itemId }) => measure.renewedBy.includes(itemId)).map(({ on }) => on);
+  const renewed = done.filter((one) => renews(measure, one)).map(({ on }) => on);
   const lines: { way: MeasureWay; reads: [ReadOn, ...ReadOn[]]; begins: ReadLine['begins'] }[] = [];
   for (const { way, ...read } of taken) {
     const open = lines.at(-1);
@@ -58,4 +61,4 @@ export function linesOf(
 
 /** Has what is read been renewed since it was last read: then nobody knows how it stands now? */
 export const isRenewedSince = (measure: MeasureHere, last: LocalDate, done: DoneOn): boolean =>
-  done.some(({ itemId, on }) => on > last && measure.renewedBy.includes(itemId));
+  done.some((one) => one.on > last && renews(measure, one));

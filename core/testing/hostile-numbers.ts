@@ -1,4 +1,8 @@
-import { benchWindow, stayFrom, type BenchAsked } from '#core/bench/bench-window.ts';
+import { benchDays, type BenchAsked } from '#core/bench/bench-days.ts';
+import { stayFrom } from '#core/bench/stay.ts';
+import { gradeOf } from '#core/inspections/grade.ts';
+import { theilSen } from '#core/inspections/theil-sen.ts';
+import { trendOf } from '#core/inspections/trend.ts';
 import { usualBench } from '#core/bench/bench-terms.ts';
 import { plannedDays, type CalendarEvent } from '#core/calendar/event.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
@@ -78,11 +82,10 @@ const event = (minutes: number): CalendarEvent => ({
 const asked = (over: Partial<BenchAsked>): BenchAsked => ({
   today,
   instrumentId: 'i' as InstrumentId,
-  due: addDays(today, 20),
-  from: today,
-  until: addDays(today, 40),
-  terms: usualBench,
+  jobs: [{ due: addDays(today, 20), from: today, severity: 'function' }],
+  away: usualBench,
   shut: new Map(),
+  noShippingMonths: [],
   isAwayOnHolidays: false,
   events: [],
   kin: [],
@@ -161,7 +164,16 @@ const CALLS: Readonly<Record<string, (n: number) => unknown>> = {
   'stayFrom working': (n) => stayFrom(today, { ...usualBench, workingDays: n }, new Map()),
   'stayFrom shipping': (n) => stayFrom(today, { ...usualBench, shippingDays: n }, new Map()),
   'stayFrom settling': (n) => stayFrom(today, { ...usualBench, settlingDays: n }, new Map()),
-  'benchWindow minutes': (n) => benchWindow(asked({ minutesOn: () => n })),
+  'benchDays minutes': (n) => benchDays(asked({ minutesOn: () => n })),
+  'gradeOf value': (n) => gradeOf({ good: { most: 2 } }, n),
+  'theilSen value': (n) => theilSen([n, 2, 3].map((value, day) => ({ day, value }))),
+  'theilSen day': (n) => theilSen([n, 2, 3].map((day) => ({ day, value: 1 }))),
+  'trendOf today': (n) =>
+    trendOf(
+      [1, 2, 3, 4, 5].map((day) => ({ day, value: day })),
+      () => 9,
+      n,
+    ),
   'checkAir celsius': (n) => checkAir(n, 50),
   'checkAir humidity': (n) => checkAir(20, n),
   'checkPlay minutes': (n) => play(n),

@@ -20,13 +20,21 @@ export function localDate(text: string): LocalDate {
   return date;
 }
 
-/** Whole days since 1970-01-01; days are counted between UTC midnights, where every day has 24 hours. */
-export const dayNumber = (date: LocalDate): number =>
-  Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) / MS_PER_UTC_DAY;
-
 /** Days are asked for again and again while clocks are computed; a day always has the same name. */
 const namesOfDays = new Map<number, LocalDate>();
+const numbersOfDays = new Map<LocalDate, number>();
 const NAMES_KEPT = 20_000;
+
+/** Whole days since 1970-01-01; days are counted between UTC midnights, where every day has 24 hours. */
+export function dayNumber(date: LocalDate): number {
+  const known = numbersOfDays.get(date);
+  if (known !== undefined) return known;
+  if (numbersOfDays.size >= NAMES_KEPT) numbersOfDays.clear();
+  const [year, month, day] = [date.slice(0, 4), date.slice(5, 7), date.slice(8, 10)].map(Number);
+  const number = Date.UTC(year ?? NaN, (month ?? NaN) - 1, day) / MS_PER_UTC_DAY;
+  numbersOfDays.set(date, number);
+  return number;
+}
 
 /** Days of four figures: 1 January 1 to 31 December 9999. Others would not sort as text. */
 const [FIRST_DAY, LAST_DAY] = [-719_162, 2_932_896];

@@ -88,7 +88,7 @@ const WORKS: Readonly<Record<WorkId, Work>> = {
     settlingDays: estimate(14),
     boxes: from(4, 8),
     severity: 'lasting',
-    care: ['bamboo-flute/crack'],
+    care: ['wind/crack', 'bamboo-flute/crack'],
   },
   'neck-straightened': {
     name: 'A neck straightened',
@@ -216,6 +216,7 @@ export const BENCH_WORKS: BenchWorks = {
     'keyed/bench-work': 'pad',
     'keyed/low-register': 'pads',
     'saxophone/octave-key': 'key-straightened',
+    'wind/crack': 'crack',
     'bamboo-flute/crack': 'crack',
     'brass/stuck': 'slide-freed',
     'brass/water-key-cork': 'water-key-cork',

@@ -11,8 +11,16 @@ import type { Services } from '#server/services.ts';
 /** The bench a player goes to; the last word counts. */
 export const benchTermsDefinition = defineFact<Services>()(benchTermsFact, {
   store: bodyTable(benchTerms, {
-    toRow: ({ playerId, region = null, ...terms }) => ({ playerId, terms: { ...terms, region } }),
-    fromRow: ({ playerId, terms }) => ({ playerId, ...terms }),
+    toRow: ({ playerId, region = null, noShippingMonths, ...terms }) => ({
+      playerId,
+      // What is empty is not kept: so it reads as what was written before it was asked.
+      terms: { ...terms, region, ...(noShippingMonths && noShippingMonths.length > 0 ? { noShippingMonths } : {}) },
+    }),
+    fromRow: ({ playerId, terms: { noShippingMonths, ...terms } }) => ({
+      playerId,
+      ...terms,
+      ...(noShippingMonths && { noShippingMonths: [...noShippingMonths] }),
+    }),
   }),
   words: ({ body: { name, workingDays } }) =>
     `The bench: ${name ?? 'no name'}, about ${counted(workingDays, 'working day')}.`,

@@ -33,8 +33,9 @@ describe('when an instrument should go to the bench', () => {
   test('one that is overdue goes at once, what else is due with it, and the reasons say how long it takes', async () => {
     const { instruments, unknown, terms: taken } = await bench();
     expect(taken).toMatchObject({ workingDays: 10, said: false });
-    expect(instruments).toMatchObject([{ instrumentId: 'trumpet', isLate: true, best: { on: TODAY } }]);
-    expect(instruments[0]?.headline).toMatch(/^Take it there as soon as you can/);
+    expect(instruments).toMatchObject([{ instrumentId: 'trumpet', isDue: true, jobs: [{ work: 'service' }] }]);
+    expect(instruments[0]?.days[0]).toMatchObject({ on: TODAY });
+    expect(instruments[0]?.headline).toMatch(/^It is due. Take it there on /);
     expect(instruments[0]?.because.map(({ text }) => text).join(' ')).toMatch(/10 working days at the bench, 2 days/);
     // Nobody knows anything of the clarinet.
     expect(unknown).toMatchObject([{ instrumentId: 'clarinet' }]);
@@ -52,10 +53,11 @@ describe('when an instrument should go to the bench', () => {
       shippingDays: 0,
       settlingDays: 3,
       region: null,
+      noShippingMonths: [],
       said: true,
     });
     // The concert is on a Monday.
-    expect(instruments[0]?.best?.on).toBe(addDays(today, 7));
+    expect(instruments[0]?.days[0]?.on).toBe(addDays(today, 7));
     expect(instruments[0]?.because.find(({ rule }) => rule === 'audience')?.text).toContain('A concert');
     expect(instruments[0]?.because.find(({ rule }) => rule === 'terms')?.mark).toBe('yours');
   });
@@ -68,12 +70,51 @@ describe('when an instrument should go to the bench', () => {
     await post('/api/bench/terms', { ...long, region: 'DE-BY' }).expect(201);
     const { instruments, terms: taken } = await bench();
     expect(taken.region).toBe('DE-BY');
-    expect((instruments[0]?.best?.back ?? '') > (before?.best?.back ?? '')).toBe(true);
+    expect((instruments[0]?.days[0]?.back ?? '') > (before?.days[0]?.back ?? '')).toBe(true);
     expect(instruments[0]?.because.find(({ rule }) => rule === 'shut')?.text).toContain('25 December 2026 (');
     expect(before?.because.find(({ rule }) => rule === 'shut')).toBeUndefined();
     await post('/api/bench/terms', { ...terms, region: 'QQ' }).expect(400);
     const { body } = await server().api().get('/api/bench/regions').expect(200);
     expect(regionList.validateSync(body, { strict: true }).length).toBeGreaterThan(100);
+  });
+
+  test('where the line of a slide goes moves the day, a stuck one asks at once, and what was freed asks no more', async () => {
+    // Serviced lately, so that only what is read asks for the bench.
+    const service = [{ instrumentId: 'trumpet', itemIds: ['wind/bench-service'] }];
+    await post(
+      '/api/events',
+      event({ on: addDays(today, -300), until: addDays(today, -290), stay: { done: service, cost: null } }),
+    ).expect(201);
+    await server().api().get(`/api/inspections/trumpet?today=${TODAY}`).expect(200);
+    const pulled = (daysAgo: number, value: number) =>
+      post('/api/inspections', {
+        instrumentId: 'trumpet',
+        readOn: addDays(today, -daysAgo),
+        by: 'player',
+        readings: [{ measure: 'brass/slide-pull', place: 'main-slide', way: 'by-hand', value }],
+      }).expect(201);
+    const of = async () => (await bench()).instruments.find(({ instrumentId }) => instrumentId === 'trumpet');
+    const before = await of();
+    for (const [daysAgo, value] of [
+      [240, 1],
+      [180, 2],
+      [120, 3],
+      [60, 3],
+      [5, 4],
+    ] as const)
+      await pulled(daysAgo, value);
+    const heading = await of();
+    expect(heading?.jobs.map(({ work }) => work)).toContain('slide-freed');
+    expect(heading?.days[0]?.on).not.toBe(before?.days[0]?.on);
+    expect(heading?.because.find(({ rule }) => rule === 'read')?.text).toMatch(/4 of 5, heavy, read on .* It rises/);
+    await pulled(1, 5);
+    expect((await of())?.because.find(({ rule }) => rule === 'read')?.text).toContain('That is work for the bench.');
+    expect((await of())?.isDue).toBe(true);
+    const freed = [{ instrumentId: 'trumpet', itemIds: [], works: ['slide-freed'] }];
+    await post('/api/events', event({ on: TODAY, stay: { done: freed, cost: null } })).expect(201);
+    expect((await of())?.jobs.map(({ work }) => work) ?? []).not.toContain('slide-freed');
+    const { body } = await server().api().get('/api/record/trumpet?limit=10').expect(200);
+    expect(JSON.stringify(body)).toContain('Done there: a slide freed.');
   });
 
   test('one that has been there is not proposed again before somebody says what came of it', async () => {

@@ -1,16 +1,21 @@
-import { benchDeed, benchHeadline, benchWhy, windowsWords } from '#core/bench/bench-words.ts';
-import { benchWindow } from '#core/bench/bench-window.ts';
-import { benchWork, unknownBenchWork, type BenchWork } from '#core/bench/bench-work.ts';
+import { benchDays, type BenchAnswer } from '#core/bench/bench-days.ts';
+import { benchWork, unknownBenchWork, workOfCare, type BenchFault, type BenchWork } from '#core/bench/bench-jobs.ts';
 import type { BenchTerms } from '#core/bench/bench-terms.ts';
+import { benchDeed, benchHeadline, benchWhy, dayWhy, dayWords, jobName, workName } from '#core/bench/bench-words.ts';
+import type { AwayFor } from '#core/bench/stay.ts';
 import { eventWords, lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import { asSentence } from '#core/explain/format.ts';
+import { saidIn, triedIn } from '#core/faults/faults-standing.ts';
+import { interview } from '#core/faults/interview.ts';
+import { signHere } from '#core/faults/faults-for.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { handsFor } from '#core/players/player.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { BenchView, ForTheBenchView, OpenStayView } from '#contract/bench.ts';
 import { notFound, type Failure } from '#server/failure.ts';
+import { lookAt } from '#server/features/faults/looked-at.ts';
 import type { Reading } from '#server/readings.ts';
 import { publicHolidays } from '#server/public-holidays.ts';
 import { currencyOfRecord } from '#server/record-currency.ts';
@@ -26,38 +31,80 @@ type Has = {
   readonly services: Services;
 };
 
+/** What is likely to be wrong by what has been answered so far, where that is work for the bench. */
+function likelyFaults(services: Services, { instrument, player }: Reading, today: LocalDate): BenchFault[] {
+  const looked = lookAt(services, instrument.id, today);
+  const open = looked?.faults.open;
+  if (!looked || !open) return [];
+  const { suspected } = interview({
+    here: looked.here,
+    beforehand: { risks: new Set(looked.risks.map(({ risk }) => risk)), outcomes: looked.faults.outcomes },
+    player,
+    way: 'sure',
+    said: saidIn(open).filter(({ sign }) => signHere(looked.here, sign) !== undefined),
+    tried: triedIn(open),
+  });
+  const [first] = suspected;
+  const isForIt = first?.cause.remedy.hand === 'bench' && first.word !== 'possible';
+  return first && isForIt ? [{ cause: first.cause, word: first.word, since: open.on }] : [];
+}
+
+/**
+ * How long it is away: as the longest piece of work takes. How long a service takes and how long one gets used to it is
+ * what the player says of their bench.
+ */
+function awayFor({ jobs }: BenchWork, terms: BenchTerms, { book }: Services): AwayFor {
+  const most = (of: (work: BenchWork['jobs'][number]['work']) => number): number =>
+    Math.max(...jobs.map(({ work }) => of(work)));
+  const { works } = book.benchWorks;
+  return {
+    shippingDays: terms.shippingDays,
+    workingDays: most((id) => (id === 'service' ? terms.workingDays : works[id].workingDays.most.value)),
+    settlingDays: most((id) => (id === 'service' ? terms.settlingDays : works[id].settlingDays.value)),
+  };
+}
+
 /** An instrument with work for the bench, and when it should go, beside the stays that are planned or proposed already. */
-function windowView({ reading, work }: { reading: Reading; work: BenchWork }, asked: Has): ForTheBenchView {
-  const { own, events, terms, shut, today } = asked;
+function forTheBench({ reading, work }: Waiting, asked: Has): { view: ForTheBenchView; answer: BenchAnswer } {
+  const { own, events, terms, shut, today, services } = asked;
+  const { format } = services;
   const isPupil = reading.player.standing !== 'grown-up';
-  const { format } = asked.services;
   const { instrument, situation } = reading;
   const kin = own.filter(({ instrument: other }) => other.kind === instrument.kind && other.id !== instrument.id);
-  const answer = benchWindow({
+  const away = awayFor(work, terms, services);
+  const answer = benchDays({
     today,
     instrumentId: instrument.id,
-    due: work.due,
-    from: work.from,
-    until: work.until,
-    terms,
+    jobs: work.jobs,
+    away,
     shut,
+    noShippingMonths: terms.noShippingMonths,
     isAwayOnHolidays: !isPupil,
     events,
     kin: kin.map(({ instrument: other }) => other.id),
     minutesOn: situation(today).plays.forecast.minutesOn,
   });
-  const { best, windows, isLate } = answer;
-  return {
+  const view: ForTheBenchView = {
     instrumentId: instrument.id,
     name: instrument.name,
-    items: work.clocks.map(({ item }) => ({ itemId: item.id, name: item.name })),
-    isLate,
-    best: best && { on: best.on, back: best.back, ready: best.ready },
-    windows: windows.map((one) => ({ ...one })),
-    headline: benchHeadline(answer, format),
-    words: windowsWords(answer, work, format),
-    because: benchWhy(work, answer, { terms, shut, today, isPupil, format }),
+    jobs: work.jobs.map((job) => ({
+      name: jobName(job, services.book),
+      work: job.work,
+      workName: workName(services.book, job.work),
+    })),
+    isDue: work.due <= today,
+    days: answer.days.map((day) => ({
+      on: day.on,
+      back: day.back,
+      ready: day.ready,
+      minutes: day.sum,
+      words: dayWords(day),
+      because: dayWhy(day, { hasSpare: kin.length > 0, format }),
+    })),
+    headline: benchHeadline(answer, work, today, format),
+    because: benchWhy(work, answer, { terms, away, shut, isPupil, format }),
   };
+  return { view, answer };
 }
 
 /** Days after which nobody is asked any more what came of a stay. */
@@ -79,7 +126,20 @@ function itemsOf({ situation, player }: Reading, today: LocalDate) {
     .map(({ item }) => ({ itemId: item.id, name: benchDeed(item) }));
 }
 
-function stayViews({ own, events, today }: Has): OpenStayView[] {
+/** Work that was asked for by a number or by what was wrong, and is no care of the book. */
+function worksAsked(asked: Has, reading: Reading) {
+  const { today, services } = asked;
+  const situation = reading.situation(today);
+  const work = benchWork(services.book, situation, reading.player, likelyFaults(services, reading, today));
+  const asCare = new Set(situation.care.clocks.map(({ item }) => workOfCare(services.book, item)));
+  const ids = (work?.jobs ?? []).filter(({ reason }) => !('clock' in reason)).map((job) => job.work);
+  return [...new Set(ids)]
+    .filter((id) => !asCare.has(id) || id === 'look')
+    .map((id) => ({ work: id, name: workName(services.book, id) }));
+}
+
+function stayViews(asked: Has): OpenStayView[] {
+  const { own, events, today } = asked;
   return events
     .filter(({ what, on, stay }) => what === 'bench' && stay === null && on <= today)
     .filter((event) => lastDayOf(event) >= addDays(today, -ASKED_FOR))
@@ -96,6 +156,7 @@ function stayViews({ own, events, today }: Has): OpenStayView[] {
             instrumentId: reading.instrument.id,
             name: reading.instrument.name,
             items: itemsOf(reading, today),
+            works: worksAsked(asked, reading),
           })),
       };
     });
@@ -111,23 +172,27 @@ const hasAStay = (events: readonly CalendarEvent[], id: string, today: LocalDate
       event.instrumentIds.some((one) => one === id),
   );
 
+type Waiting = { readonly reading: Reading; readonly work: BenchWork };
+
 /**
  * When the instruments of a player should go to the bench. The most pressing chooses its days first, and what is proposed
- * for one keeps another of its kind at home.
+ * for one keeps the last of its kind at home.
  */
 function proposals(asked: Has): ForTheBenchView[] {
-  const { own, today } = asked;
+  const { own, today, services } = asked;
   const waiting = own
     .filter(({ instrument }) => !hasAStay(asked.events, instrument.id, today))
-    .flatMap((reading) => {
-      const work = benchWork(reading.situation(today), reading.player);
+    .flatMap((reading): Waiting[] => {
+      const faults = likelyFaults(services, reading, today);
+      const work = benchWork(services.book, reading.situation(today), reading.player, faults);
       return work === null ? [] : [{ reading, work }];
     })
     .toSorted((a, b) => (a.work.due < b.work.due ? -1 : 1));
   let { events } = asked;
   return waiting.map((one) => {
-    const view = windowView(one, { ...asked, events });
-    if (view.best) events = [...events, proposedStay(one.reading, view.best)];
+    const { view, answer } = forTheBench(one, { ...asked, events });
+    const [best] = answer.days;
+    if (best) events = [...events, proposedStay(one.reading, best)];
     return view;
   });
 }
@@ -163,7 +228,7 @@ export function benchPageOf(services: Services, playerId: PlayerId, today: Local
   return succeed({
     playerId,
     today,
-    terms: { ...terms, said },
+    terms: { ...terms, noShippingMonths: [...terms.noShippingMonths], said },
     currency: currencyOfRecord(services),
     stays: stayViews(asked),
     instruments: proposals(asked),

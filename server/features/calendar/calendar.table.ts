@@ -57,7 +57,9 @@ export const benchTerms = sqliteTable(
     factId: bodyOf(),
     playerId: ofPlayerId(),
     /** JSON. */
-    terms: text({ mode: 'json' }).$type<BenchTerms>().notNull(),
+    terms: text({ mode: 'json' })
+      .$type<Omit<BenchTerms, 'noShippingMonths'> & Partial<Pick<BenchTerms, 'noShippingMonths'>>>()
+      .notNull(),
   },
   (table) => [index('bench_terms_of_player').on(table.playerId)],
 );

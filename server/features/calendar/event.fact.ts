@@ -1,4 +1,4 @@
-import { doneThereWords } from '#core/bench/bench-words.ts';
+import { doneThereWords, workName } from '#core/bench/bench-words.ts';
 import { bookItem, type Book } from '#core/book/book.ts';
 import { itemIn } from '#core/book/practice.ts';
 import { checkEvent, eventWords, type BenchStay, type EventOrigin } from '#core/calendar/event.ts';
@@ -69,6 +69,10 @@ function decide(
   return refusal === null ? succeed({ body: checked.value, ...now }) : fail(refusal);
 }
 
+/** Work of a stay that is no care of the book. */
+const namedWorks = ({ done }: BenchStay, book: Book): string[] =>
+  [...new Set(done.flatMap(({ works = [] }) => works))].map((id) => workName(book, id));
+
 /** The work of a stay; of an item that has left the book since, nothing is known any more. */
 const workOf = ({ done }: BenchStay, book: Book) =>
   [...new Set(done.flatMap(({ itemIds }) => itemIds))].flatMap((id) => bookItem(book, id) ?? []);
@@ -85,7 +89,7 @@ export const eventDefinition = defineFact<Services>()(eventFact, {
   words: ({ body }, { format, book }) => {
     const { on, until, atMinute, minutes, repeats, stay, origin } = body;
     const days = until === null || until === on ? format.date(on) : `${format.date(on)} to ${format.date(until)}`;
-    const came = stay === null ? '' : ` ${doneThereWords(workOf(stay, book))}`;
+    const came = stay === null ? '' : ` ${doneThereWords(workOf(stay, book), namedWorks(stay, book))}`;
     const cost = stay?.cost == null ? '' : ` It cost ${format.money(stay.cost)}.`;
     const dropped = origin?.dropped === true ? ' Left out of the calendar.' : '';
     const often = repeats === null ? '' : `, ${repeatsWords(repeats, format)}`;

@@ -17,7 +17,9 @@ export function BenchPage() {
       <Column>
         <HowItStands key={instrumentId} instrumentId={instrumentId} />
       </Column>
-      <Column last>{playerId !== undefined && <ToTheBench playerId={playerId} today={today} />}</Column>
+      <Column last>
+        {playerId !== undefined && <ToTheBench playerId={playerId} today={today} about={instrumentId} />}
+      </Column>
     </TwoColumns>
   );
 }

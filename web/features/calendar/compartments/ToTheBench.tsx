@@ -2,7 +2,7 @@ import { Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ComponentProps } from 'react';
 import { listed } from '#core/explain/format.ts';
-import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { BenchView, ForTheBenchView, OpenStayView } from '#contract/bench.ts';
 import { FORMAT } from '#web/clock/format.ts';
@@ -12,9 +12,10 @@ import { BenchTermsSheet } from '#web/features/calendar/parts/BenchTermsSheet.ts
 import { StaySheet } from '#web/features/calendar/parts/StaySheet.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
-import { WhyFold } from '#web/ui/WhyFold.tsx';
+import { useWhyFold, WhyFold } from '#web/ui/WhyFold.tsx';
 import { Text } from '#web/ui/Text.tsx';
-import { Space } from '#web/ui/layout.tsx';
+import { Grid, Space } from '#web/ui/layout.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 import { TallLink } from '#web/ui/TallLink.tsx';
 
 /** Asks for the regions once somebody opens it. */
@@ -23,32 +24,71 @@ function MyBench(props: Omit<ComponentProps<typeof BenchTermsSheet>, 'regions'>)
   return <BenchTermsSheet {...props} regions={regions} />;
 }
 
-type RowProps = { readonly one: ForTheBenchView; readonly busy: boolean; readonly onPlan: () => void };
+type BenchDayView = ForTheBenchView['days'][number];
+type RowProps = {
+  readonly one: ForTheBenchView;
+  readonly busy: boolean;
+  readonly onPlan: (day: BenchDayView) => void;
+};
 
-/** When one instrument should go, with the way to put it in the calendar. */
-const Row = ({ one, busy, onPlan }: RowProps) => (
-  <PlainRow>
-    <Text strong>
-      {one.name}: {listed(one.items.map(({ name }) => name.toLowerCase()))}
-    </Text>
-    <Typography>{one.headline}</Typography>
-    <Typography variant="body2" color="text.secondary">
-      {one.words}
-    </Typography>
-    <WhyFold lines={one.because} about={`when ${one.name} goes to the bench`} />
-    {one.best && (
+/** One of the days that are offered, with what it costs and the way to put it in the calendar. */
+const DayRow = ({
+  day,
+  name,
+  busy,
+  onPlan,
+}: Omit<RowProps, 'one' | 'onPlan'> & {
+  readonly day: BenchDayView;
+  readonly name: string;
+  readonly onPlan: () => void;
+}) => {
+  const words = FORMAT.weekdayDate(day.on);
+  const { button, fold } = useWhyFold({ lines: day.because, about: `${words}, ${name}` });
+  return (
+    <Grid columns="1fr auto" gap={1} align="center">
+      <Typography>
+        {words}
+        {day.back !== day.on && <Quiet> to {FORMAT.weekdayDate(day.back)}</Quiet>}
+        <br />
+        <Quiet small>{day.words}</Quiet> {button}
+      </Typography>
       <Button
         variant="outlined"
         color="inherit"
         disabled={busy}
         onClick={onPlan}
-        aria-label={`Put ${FORMAT.weekdayDate(one.best.on)} in the calendar: ${one.name}`}
+        aria-label={`Put ${words} in the calendar: ${name}`}
       >
-        Put {FORMAT.weekdayDate(one.best.on)} in the calendar
+        Take this day
       </Button>
-    )}
-  </PlainRow>
-);
+      {fold}
+    </Grid>
+  );
+};
+
+/** When one instrument should go, with the way to put it in the calendar; the best day first, others when asked for. */
+function Row({ one, busy, onPlan }: RowProps) {
+  const [all, setAll] = useState(false);
+  const others = one.days.length - 1;
+  return (
+    <PlainRow>
+      <Text strong>
+        {one.name}: {listed(one.jobs.map(({ name }) => name.toLowerCase()))}
+      </Text>
+      <WhyFold lines={one.because} about={`when ${one.name} goes to the bench`}>
+        {one.headline}
+      </WhyFold>
+      {(all ? one.days : one.days.slice(0, 1)).map((day) => (
+        <DayRow key={day.on} day={day} name={one.name} busy={busy} onPlan={() => onPlan(day)} />
+      ))}
+      {!all && others > 0 && (
+        <Button size="small" color="inherit" aria-label={`Other days: ${one.name}`} onClick={() => setAll(true)}>
+          {others === 1 ? 'Another day' : `${others} other days`}
+        </Button>
+      )}
+    </PlainRow>
+  );
+}
 
 /** An instrument that is there, or was, with the way to say that it is back. */
 const AwayRow = ({ stay, onBack }: { readonly stay: OpenStayView; readonly onBack: () => void }) => (
@@ -73,7 +113,14 @@ const Empty = () => (
   </Typography>
 );
 
-function Loaded({ view, playerId }: { readonly view: BenchView; readonly playerId: PlayerId }) {
+type LoadedProps = {
+  readonly view: BenchView;
+  readonly playerId: PlayerId;
+  /** The instrument the page is about: it comes first. */
+  readonly about: InstrumentId | null;
+};
+
+function Loaded({ view, playerId, about }: LoadedProps) {
   const [sheet, setSheet] = useState<Sheets | null>(null);
   const [event, terms] = [useEvent(), useBenchTerms()];
   const open = (what: Sheets) => {
@@ -82,8 +129,7 @@ function Loaded({ view, playerId }: { readonly view: BenchView; readonly playerI
     setSheet(what);
   };
   const close = () => setSheet(null);
-  const plan = ({ instrumentId, name, best }: ForTheBenchView) => {
-    if (!best) return;
+  const plan = ({ instrumentId, name }: ForTheBenchView, best: BenchDayView) => {
     event.open();
     event.log(
       {
@@ -113,9 +159,11 @@ function Loaded({ view, playerId }: { readonly view: BenchView; readonly playerI
         {stays.map((stay) => (
           <AwayRow key={stay.key} stay={stay} onBack={() => open({ kind: 'back', stay })} />
         ))}
-        {instruments.map((one) => (
-          <Row key={one.instrumentId} one={one} busy={event.busy} onPlan={() => plan(one)} />
-        ))}
+        {instruments
+          .toSorted((a, b) => Number(b.instrumentId === about) - Number(a.instrumentId === about))
+          .map((one) => (
+            <Row key={one.instrumentId} one={one} busy={event.busy} onPlan={(day) => plan(one, day)} />
+          ))}
       </PlainList>
       {unknown.map(({ instrumentId, name }) => (
         <Text key={instrumentId} variant="body2" above={1}>
@@ -137,8 +185,10 @@ function Loaded({ view, playerId }: { readonly view: BenchView; readonly playerI
   );
 }
 
+type ToTheBenchProps = { readonly playerId: PlayerId; readonly today: LocalDate; readonly about?: InstrumentId };
+
 /** When the instruments of a player should go to the bench, and what is there now. */
-export function ToTheBench({ playerId, today }: { readonly playerId: PlayerId; readonly today: LocalDate }) {
+export function ToTheBench({ playerId, today, about }: ToTheBenchProps) {
   const { data: view } = useQuery(calendarQueries.bench(playerId, today));
-  return view ? <Loaded view={view} playerId={playerId} /> : <Space height={120} />;
+  return view ? <Loaded view={view} playerId={playerId} about={about ?? null} /> : <Space height={120} />;
 }

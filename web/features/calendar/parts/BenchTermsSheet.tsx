@@ -1,10 +1,21 @@
-import { Autocomplete, DialogContent, DialogTitle, Stack, TextField, Typography } from '@mui/material';
+import {
+  Autocomplete,
+  DialogContent,
+  DialogTitle,
+  Stack,
+  TextField,
+  ToggleButton,
+  ToggleButtonGroup,
+  Typography,
+} from '@mui/material';
 import { useState } from 'react';
 import { MOST_BENCH } from '#core/bench/bench-terms.ts';
 import { counted } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { plainName } from '#core/kernel/visible-text.ts';
 import type { BenchView, RegionList } from '#contract/bench.ts';
+import { localDate } from '#core/time/local-date.ts';
+import { FORMAT } from '#web/clock/format.ts';
 import type { useBenchTerms } from '#web/features/calendar/calendar.actions.ts';
 import { NumberStepper } from '#web/ui/NumberStepper.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
@@ -24,6 +35,10 @@ const FIGURES = [
   { figure: 'shippingDays', label: 'Days on the way, each way' },
   { figure: 'settlingDays', label: 'Days to get used to it again' },
 ] as const;
+
+const MONTHS = Array.from({ length: 12 }, (_, at) => at + 1);
+/** Some day of a month, to write its name. */
+const inMonth = (month: number) => localDate(`2026-${String(month).padStart(2, '0')}-15`);
 
 /** Which bench one goes to, and how long an instrument is away. */
 export function BenchTermsSheet({ playerId, terms, regions, kept, onClose }: BenchTermsSheetProps) {
@@ -81,6 +96,23 @@ export function BenchTermsSheet({ playerId, terms, regions, kept, onClose }: Ben
               onMore={() => change({ [figure]: Math.min(MOST_BENCH[figure], entry[figure] + 1) })}
             />
           ))}
+          {entry.shippingDays > 0 && (
+            <div>
+              <Typography id="no-shipping">Months in which nothing is sent, for frost or heat</Typography>
+              <ToggleButtonGroup
+                aria-labelledby="no-shipping"
+                size="small"
+                value={entry.noShippingMonths}
+                onChange={(_, months: number[]) => change({ noShippingMonths: months.toSorted((a, b) => a - b) })}
+              >
+                {MONTHS.map((month) => (
+                  <ToggleButton key={month} value={month}>
+                    {FORMAT.month(inMonth(month))}
+                  </ToggleButton>
+                ))}
+              </ToggleButtonGroup>
+            </div>
+          )}
           {!terms.said && (
             <Typography variant="body2" color="text.secondary">
               These are estimates. Ask your bench how long it takes.

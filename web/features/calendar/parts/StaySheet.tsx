@@ -1,6 +1,7 @@
 import { Checkbox, DialogContent, DialogTitle, FormControlLabel, Stack } from '@mui/material';
 import { useState } from 'react';
 import type { CareItemId } from '#core/book/care-ids.ts';
+import type { WorkId } from '#core/book/work.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { typedMoney } from '#core/money/money.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -23,9 +24,9 @@ const MOST_COMMON = 'EUR';
 /** Items that are shown before one asks for more: the likeliest stand first. */
 const SHOWN = 4;
 
-type Done = { readonly instrumentId: InstrumentId; readonly itemId: CareItemId };
-const same = (one: Done, other: Done): boolean =>
-  one.instrumentId === other.instrumentId && one.itemId === other.itemId;
+/** Care of the book, or work that was asked for. */
+type Done = { readonly instrumentId: InstrumentId; readonly what: CareItemId | WorkId };
+const same = (one: Done, other: Done): boolean => one.instrumentId === other.instrumentId && one.what === other.what;
 
 type WorkProps = {
   readonly instrument: OpenStayView['instruments'][number];
@@ -34,18 +35,22 @@ type WorkProps = {
 };
 
 /** What a bench may have done on one instrument. */
-function Work({ instrument: { instrumentId, name, items }, done, onToggle }: WorkProps) {
+function Work({ instrument: { instrumentId, name, items, works }, done, onToggle }: WorkProps) {
   const [all, setAll] = useState(false);
+  const offered: { readonly what: Done['what']; readonly words: string }[] = [
+    ...works.map((one) => ({ what: one.work, words: one.name })),
+    ...(all ? items : items.slice(0, SHOWN)).map((one) => ({ what: one.itemId, words: one.name })),
+  ];
   return (
     <Stack>
       <Text strong>{name}: what was done?</Text>
-      {(all ? items : items.slice(0, SHOWN)).map(({ itemId, name: words }) => (
+      {offered.map(({ what, words }) => (
         <FormControlLabel
-          key={itemId}
+          key={what}
           control={
             <Checkbox
-              checked={done.some((one) => same(one, { instrumentId, itemId }))}
-              onChange={() => onToggle({ instrumentId, itemId })}
+              checked={done.some((one) => same(one, { instrumentId, what }))}
+              onChange={() => onToggle({ instrumentId, what })}
             />
           }
           label={words}
@@ -69,9 +74,12 @@ export function StaySheet({ playerId, stay, currency, today, event, onClose }: S
     );
   const instrumentIds = stay.instruments.map(({ instrumentId }) => instrumentId);
   const keep = () => {
-    const work = instrumentIds.flatMap((id) => {
-      const itemIds = done.flatMap(({ instrumentId, itemId }) => (instrumentId === id ? [itemId] : []));
-      return itemIds.length === 0 ? [] : [{ instrumentId: id, itemIds }];
+    const work = stay.instruments.flatMap(({ instrumentId, items, works }) => {
+      const isDone = (what: Done['what']) => done.some((one) => same(one, { instrumentId, what }));
+      const itemIds = items.map(({ itemId }) => itemId).filter(isDone);
+      const workIds = works.map((one) => one.work).filter(isDone);
+      if (itemIds.length + workIds.length === 0) return [];
+      return [{ instrumentId, itemIds, ...(workIds.length === 0 ? {} : { works: workIds }) }];
     });
     const content = {
       playerId,

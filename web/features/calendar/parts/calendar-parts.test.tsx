@@ -483,6 +483,7 @@ describe('the bench', () => {
     shippingDays: 0,
     settlingDays: 3,
     region: null,
+    noShippingMonths: [],
     said: false,
   };
   test('its figures are stepped through, never below none', () => {
@@ -503,6 +504,7 @@ describe('the bench', () => {
       shippingDays: 0,
       settlingDays: 3,
       region: 'XX',
+      noShippingMonths: [],
     });
   });
 
@@ -520,6 +522,7 @@ describe('the bench', () => {
           itemId: `brass/item-${at}` as CareItemId,
           name: `Item ${at}`,
         })),
+        works: [{ work: 'recork', name: 'A tenon recorked' }],
       },
     ],
     ...over,
@@ -559,6 +562,24 @@ describe('the bench', () => {
         cost: { minor: 12_050, currency: 'EUR' },
       },
     });
+  });
+
+  test('work that is no care of the book is said by its name; months of frost only where it is sent', () => {
+    const { log } = back();
+    tick('A tenon recorked');
+    tap('It is back');
+    const done = [{ instrumentId: trumpet, itemIds: [], works: ['recork'] }];
+    expect(log.mock.calls[0]?.[0]).toMatchObject({ stay: { done } });
+    const kept = form();
+    const props = { playerId: player, regions: REGIONS, kept: kept as never, onClose: nothing };
+    const byHand = render(<BenchTermsSheet terms={terms} {...props} />);
+    expect(screen.queryByText('Feb')).toBeNull();
+    byHand.unmount();
+    render(<BenchTermsSheet terms={{ ...terms, shippingDays: 2 }} {...props} />);
+    tap('Feb');
+    tap('Jan');
+    tap('Keep it so');
+    expect(kept.log.mock.calls[0]?.[0]).toMatchObject({ noShippingMonths: [1, 2] });
   });
 
   test('nothing need be said of it, more is a tap away, and what is no amount is not kept', () => {

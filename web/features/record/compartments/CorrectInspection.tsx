@@ -7,7 +7,5 @@ import type { CorrectingProps } from '#web/features/record/compartments/correcti
 /** Puts right what was read when an instrument was looked over. */
 export function CorrectInspection({ entryKey, said, onClose }: CorrectingProps<'inspection'>) {
   const { data } = useQuery(inspectionQueries.of(said.instrumentId, useToday()));
-  return data === undefined ? null : (
-    <InspectionSheet page={data} said={said} corrects={entryKey} onClose={onClose} />
-  );
+  return data === undefined ? null : <InspectionSheet page={data} said={said} corrects={entryKey} onClose={onClose} />;
 }
