@@ -42,6 +42,7 @@ const CORE_ROOMS = [
   'situation',
   'sittings',
   'bench',
+  'costs',
   'year',
   'failure',
 ];

@@ -58,20 +58,27 @@ function countedFrom({ because }: ItemClock): LocalDate | null {
   return found?.rule === 'counted-from' ? found.baseline.on : null;
 }
 
+/** How long the interval of a clock is, days; null where it does not count. What is due already has its date today: its load says it. */
+export function intervalOf(clock: ItemClock, today: LocalDate): number | null {
+  const { due, load } = clock;
+  const from = countedFrom(clock);
+  if (due === null || from === null) return null;
+  return load !== null && load >= 1 ? daysBetween(from, today) / load : daysBetween(from, due.on);
+}
+
 /**
  * The day on which three quarters of an interval have run. What is due already has its date today: its load says how long
  * its interval is.
  */
 function notBefore(clock: ItemClock, today: LocalDate): LocalDate | null {
-  const { due, load } = clock;
   const from = countedFrom(clock);
-  if (due === null || from === null) return null;
-  const interval = load !== null && load >= 1 ? daysBetween(from, today) / load : daysBetween(from, due.on);
+  const interval = intervalOf(clock, today);
+  if (from === null || interval === null) return null;
   return addDays(from, Math.round(EARLY_SHARE.value * Math.max(1, interval)));
 }
 
 /** The day a clock was due: what is overdue has been so since its interval had run. */
-function dueSince(clock: ItemClock, today: LocalDate): LocalDate | null {
+export function dueSince(clock: ItemClock, today: LocalDate): LocalDate | null {
   const { due, load } = clock;
   if (due === null) return clock.state === 'due' || clock.state === 'overdue' ? today : null;
   const from = countedFrom(clock);

@@ -3,6 +3,7 @@ import { EVENT_REFUSALS } from '#core/calendar/event-refusal-words.ts';
 import { ICS_REFUSALS } from '#core/ics/ics-words.ts';
 import { CARE_REFUSALS } from '#core/care/care-refusal-words.ts';
 import { CONDITION_REFUSALS } from '#core/conditions/condition-refusal-words.ts';
+import { COST_REFUSALS } from '#core/costs/cost-refusal-words.ts';
 import { FAULT_REFUSALS } from '#core/faults/fault-refusal-words.ts';
 import type { RefusalOf, RefusalTable } from '#core/explain/refusal.ts';
 import type { Format } from '#core/explain/format.ts';
@@ -29,6 +30,7 @@ export const REFUSAL_TABLES = [
   ICS_REFUSALS,
   METHOD_REFUSALS,
   CONDITION_REFUSALS,
+  COST_REFUSALS,
   AGENT_REFUSALS,
   CARE_REFUSALS,
   FAULT_REFUSALS,

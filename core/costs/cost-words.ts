@@ -1,0 +1,98 @@
+import type { Bill, CostKind } from '#core/costs/bill.ts';
+import { SAVED_AHEAD_MONTHS, type Coming, type SavingPlan } from '#core/costs/coming-costs.ts';
+import type { FirstPrice, PriceRange } from '#core/costs/prices.ts';
+import type { Book } from '#core/book/book.ts';
+import type { WhyLine } from '#core/explain/explained.ts';
+import { asSentence, counted, listed, type Format } from '#core/explain/format.ts';
+import type { Money } from '#core/money/money.ts';
+
+export const COST_KIND_WORDS: Readonly<Record<CostKind, string>> = {
+  service: 'Service',
+  repair: 'Repairs',
+  reeds: 'Reeds',
+  things: 'Things bought',
+};
+
+/** "€40.00 to €60.00", or one price. */
+export function rangeWords({ least, most }: PriceRange, currency: string, format: Format): string {
+  const money = (minor: number): string => format.money({ minor, currency });
+  return least === most ? money(most) : `${money(least)} to ${money(most)}`;
+}
+
+/** What a bill is for. */
+export function billFor({ works, what }: Pick<Bill, 'works' | 'what'>, { benchWorks }: Book): string {
+  const names = works.map((work) => benchWorks.works[work].name.toLowerCase());
+  return asSentence(what === null ? listed(names) : names.length === 0 ? what : `${what} (${listed(names)})`);
+}
+
+/** A bill as it stands in the record. */
+export const billSaid = (bill: Pick<Bill, 'works' | 'what' | 'sort' | 'cost'>, book: Book, format: Format): string =>
+  `${bill.sort === 'quote' ? 'A quote' : 'A bill'}: ${billFor(bill, book)}, ${format.money(bill.cost)}`;
+
+export const savedSaid = (amount: Money, format: Format): string => `Put aside so far: ${format.money(amount)}.`;
+
+/** What is to be put aside, in one or two sentences. */
+export function savingWords(
+  { deposit, short }: SavingPlan,
+  coming: readonly Coming[],
+  { currency, format }: { readonly currency: string; readonly format: Format },
+): string {
+  const money = (minor: number): string => format.money({ minor, currency });
+  if (coming.length === 0)
+    return `Nothing is to be paid in the next ${SAVED_AHEAD_MONTHS} months, as far as anybody knows.`;
+  const missing = short > 0 ? `${money(short)} are missing for what is due before the first of next month. ` : '';
+  return deposit === 0
+    ? `${missing}What is put aside is enough for the next ${SAVED_AHEAD_MONTHS} months.`
+    : `${missing}Put ${money(deposit)} aside on the first of each month.`;
+}
+
+type SavingWhy = {
+  readonly plan: SavingPlan;
+  readonly coming: readonly Coming[];
+  readonly first: FirstPrice | null;
+  readonly nameOf: (coming: Coming) => string;
+  readonly currency: string;
+  readonly format: Format;
+};
+
+/** Why so much a month. */
+export function savingWhy({ plan, coming, first, nameOf, currency, format }: SavingWhy): WhyLine[] {
+  const money = (minor: number): string => format.money({ minor, currency });
+  const { decidedBy } = plan;
+  return [
+    {
+      rule: 'upper-end',
+      text: 'Each cost is counted at its upper end and on its date, and the amount is rounded up to a coin: so it is never short.',
+      mark: 'published',
+    },
+    ...(decidedBy === null
+      ? []
+      : [
+          {
+            rule: 'decides',
+            text: `${asSentence(nameOf(decidedBy))} on ${format.date(decidedBy.on)} decides: until then ${money(upTo(coming, decidedBy))} have to be there.`,
+            mark: 'estimate',
+          } as const,
+        ]),
+    ...(first === null || coming.every(({ isSaid }) => isSaid)
+      ? []
+      : [
+          {
+            rule: 'first-price',
+            text: `Prices nobody has said are reckoned from the first real one: ${first.what} for ${money(first.minor)} on ${format.date(first.on)}.`,
+            mark: 'estimate',
+          } as const,
+        ]),
+    { rule: 'interest', text: 'No interest is counted.', mark: 'estimate' },
+  ];
+}
+
+const upTo = (coming: readonly Coming[], until: Coming): number =>
+  coming.filter(({ on }) => on <= until.on).reduce((sum, { most }) => sum + most, 0);
+
+/** What it changes to put a cost off. */
+export function putOffWords(more: number, months: number, money: (minor: number) => string): string {
+  const when = `Put off by ${counted(months, 'month')}`;
+  if (more === 0) return `${when}, it changes nothing of what is put aside.`;
+  return more < 0 ? `${when}, it saves ${money(-more)} a month.` : `${when}, it takes ${money(more)} a month more.`;
+}
