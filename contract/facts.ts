@@ -11,6 +11,7 @@ import {
   interviewOutcomeFact,
   mishapFact,
 } from '#contract/faults.ts';
+import { billFact, savedFact } from '#contract/costs.ts';
 import { inspectionFact } from '#contract/inspections.ts';
 import { departureFact, buildFact } from '#contract/instruments.ts';
 import { methodChoiceFact, methodSetFact } from '#contract/methods.ts';
@@ -40,6 +41,8 @@ export const DECLARED = [
   mishapFact,
   faultEndFact,
   inspectionFact,
+  billFact,
+  savedFact,
   departureFact,
   buildFact,
   methodChoiceFact,

@@ -15,6 +15,7 @@ import { airRoutes } from '#server/features/air/air.routes.ts';
 import { calendarInRoutes, calendarOutRoutes } from '#server/features/calendar/calendar-exchange.routes.ts';
 import { calendarRoutes } from '#server/features/calendar/calendar.routes.ts';
 import { careRoutes } from '#server/features/care/care.routes.ts';
+import { costsRoutes } from '#server/features/costs/costs.routes.ts';
 import { faultsRoutes } from '#server/features/faults/faults.routes.ts';
 import { breaksRoutes } from '#server/features/breaks/breaks.routes.ts';
 import { conditionsRoutes } from '#server/features/conditions/conditions.routes.ts';
@@ -173,6 +174,7 @@ export function createApp(options: AppOptions): Express {
     conditionsRoutes,
     faultsRoutes,
     inspectionsRoutes,
+    costsRoutes,
     agentsRoutes,
     reedsRoutes,
     airRoutes,

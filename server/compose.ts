@@ -7,6 +7,7 @@ import { createCalendarRepository } from '#server/features/calendar/calendar.rep
 import { createCareRepository } from '#server/features/care/care.repository.ts';
 import { createFaultsRepository } from '#server/features/faults/faults.repository.ts';
 import { createConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
+import { createCostsRepository } from '#server/features/costs/costs.repository.ts';
 import { createInspectionsRepository } from '#server/features/inspections/inspections.repository.ts';
 import { createInstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import { createMethodsRepository } from '#server/features/methods/methods.repository.ts';
@@ -57,6 +58,7 @@ export function compose(
     conditions: createConditionsRepository(db),
     faults: createFaultsRepository(db),
     inspections: createInspectionsRepository(db),
+    costs: createCostsRepository(db),
     calendar: createCalendarRepository(db),
     air: createAirRepository(db),
     settings: createSettingsRepository(db),

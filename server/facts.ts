@@ -18,6 +18,8 @@ import { interviewAnswerDefinition } from '#server/features/faults/interview-ans
 import { interviewDefinition } from '#server/features/faults/interview.fact.ts';
 import { interviewOutcomeDefinition } from '#server/features/faults/interview-outcome.fact.ts';
 import { mishapDefinition } from '#server/features/faults/mishap.fact.ts';
+import { billDefinition } from '#server/features/costs/bill.fact.ts';
+import { savedDefinition } from '#server/features/costs/saved.fact.ts';
 import { inspectionDefinition } from '#server/features/inspections/inspection.fact.ts';
 import { buildDefinition } from '#server/features/instruments/build.fact.ts';
 import { departureDefinition } from '#server/features/instruments/departure.fact.ts';
@@ -80,5 +82,7 @@ export const FACTS = [
   interviewOutcomeDefinition,
   mishapDefinition,
   inspectionDefinition,
+  billDefinition,
+  savedDefinition,
   faultEndDefinition,
 ] as readonly AnyFact<Services>[];

@@ -2,16 +2,16 @@ import { isCurrency, type Money } from '#core/money/money.ts';
 import { invalid, type Failure } from '#server/failure.ts';
 import type { Services } from '#server/services.ts';
 
-type Priced = Pick<Services, 'reeds' | 'calendar'>;
+type Priced = Pick<Services, 'reeds' | 'calendar' | 'costs'>;
 type Paying = Priced & Pick<Services, 'settings'>;
 
 /**
- * The currency of whatever says a price, boxes of reeds or stays at the bench; null before anything does.
+ * The currency of whatever says a price, boxes of reeds, stays at the bench, bills and savings; null before anything does.
  *
  * @param without the key of what is being put right: were it the only price, it would not bind itself
  */
-export const pricedIn = ({ reeds, calendar }: Priced, without = ''): string | null =>
-  reeds.currency(without) ?? calendar.currencyOfStays(without);
+export const pricedIn = ({ reeds, calendar, costs }: Priced, without = ''): string | null =>
+  reeds.currency(without) ?? calendar.currencyOfStays(without) ?? costs.currency(without);
 
 /** The currency of the record: that of its prices, else the one somebody has chosen; null where there is neither. */
 export const currencyOfRecord = (paying: Paying): string | null => pricedIn(paying) ?? paying.settings.currency();

@@ -5,6 +5,7 @@ import type { AirRepository } from '#server/features/air/air.repository.ts';
 import type { CalendarRepository } from '#server/features/calendar/calendar.repository.ts';
 import type { CareRepository } from '#server/features/care/care.repository.ts';
 import type { ConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
+import type { CostsRepository } from '#server/features/costs/costs.repository.ts';
 import type { FaultsRepository } from '#server/features/faults/faults.repository.ts';
 import type { InspectionsRepository } from '#server/features/inspections/inspections.repository.ts';
 import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
@@ -51,5 +52,6 @@ export type Services = {
   readonly air: AirRepository;
   readonly faults: FaultsRepository;
   readonly inspections: InspectionsRepository;
+  readonly costs: CostsRepository;
   readonly settings: SettingsRepository;
 };

@@ -1,4 +1,4 @@
-import { demoInspections } from '#demo/inspections.demo.ts';
+import { DEMO_SAVED, demoBills, demoInspections } from '#demo/bench.demo.ts';
 import { demoFaults } from '#demo/faults.demo.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { instantOfMs, type Instant } from '#core/time/instant.ts';
@@ -224,6 +224,27 @@ const inspectionFacts = (today: LocalDate, loggedAt: Instant): NewFact[] =>
     return told({ key, kind: 'inspection', on, atMinute: MIDDAY, loggedAt, body });
   });
 
+/** What instruments cost, and what was put aside. */
+function costFacts(today: LocalDate, loggedAt: Instant): NewFact[] {
+  const currency = 'EUR';
+  const { playerId, minor, daysAgo: savedAgo } = DEMO_SAVED;
+  return [
+    ...demoBills().map(({ key, instrumentId, daysAgo, sort, works, what, minor: cost }) => {
+      const on = addDays(today, -daysAgo);
+      const body = { instrumentId, sort, works, what, cost: { minor: cost, currency }, saidOn: on };
+      return told({ key, kind: 'bill', on, loggedAt, body });
+    }),
+    told({
+      key: '00000000-0000-4000-a000-000000000030',
+      kind: 'saved',
+      on: addDays(today, -savedAgo),
+      atMinute: MIDDAY,
+      loggedAt,
+      body: { playerId, amount: { minor, currency } },
+    }),
+  ];
+}
+
 /** What is to come. */
 const eventFacts = (today: LocalDate, loggedAt: Instant): NewFact[] =>
   [...DEMO_EVENTS, ...demoShows((days) => weekdayOfDay(dayNumber(today) + days))].map(
@@ -262,6 +283,7 @@ export function loadDemo({ record, atOnce }: Services, today: LocalDate): void {
       ...eventFacts(today, loggedAt),
       ...faultFacts(today, loggedAt),
       ...inspectionFacts(today, loggedAt),
+      ...costFacts(today, loggedAt),
     ]),
   );
 }

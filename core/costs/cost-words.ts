@@ -1,17 +1,11 @@
-import type { Bill, CostKind } from '#core/costs/bill.ts';
+import type { Bill } from '#core/costs/bill.ts';
 import { SAVED_AHEAD_MONTHS, type Coming, type SavingPlan } from '#core/costs/coming-costs.ts';
+import { anHour } from '#core/costs/costs-of-years.ts';
 import type { FirstPrice, PriceRange } from '#core/costs/prices.ts';
 import type { Book } from '#core/book/book.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { asSentence, counted, listed, type Format } from '#core/explain/format.ts';
 import type { Money } from '#core/money/money.ts';
-
-export const COST_KIND_WORDS: Readonly<Record<CostKind, string>> = {
-  service: 'Service',
-  repair: 'Repairs',
-  reeds: 'Reeds',
-  things: 'Things bought',
-};
 
 /** "€40.00 to €60.00", or one price. */
 export function rangeWords({ least, most }: PriceRange, currency: string, format: Format): string {
@@ -95,4 +89,19 @@ export function putOffWords(more: number, months: number, money: (minor: number)
   const when = `Put off by ${counted(months, 'month')}`;
   if (more === 0) return `${when}, it changes nothing of what is put aside.`;
   return more < 0 ? `${when}, it saves ${money(-more)} a month.` : `${when}, it takes ${money(more)} a month more.`;
+}
+
+/** What the last twelve months cost, and an hour of them. */
+export function costWords(
+  { minor, minutes }: { readonly minor: number; readonly minutes: number },
+  currency: string | null,
+  format: Format,
+): string {
+  if (currency === null) return 'No price is known yet.';
+  const money = (coins: number): string => format.money({ minor: coins, currency });
+  const hour = anHour(minor, minutes);
+  if (minor === 0) return 'It has cost nothing in the last twelve months, as far as it is written down.';
+  return hour === null
+    ? `It has cost ${money(minor)} in the last twelve months, and was not played.`
+    : `It has cost ${money(minor)} in the last twelve months: ${money(hour)} an hour of playing.`;
 }

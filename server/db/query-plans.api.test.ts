@@ -26,6 +26,8 @@ const MAY_BE_SCANNED: Readonly<Record<string, string>> = {
 const SMALL_INDEXES: Readonly<Record<string, string>> = {
   reed_boxes_paid: 'boxes with a price, the last first, until one is found',
   settings_with_currency: 'currencies that were chosen, the last first, until one is found',
+  bills_paid: 'bills, the last first, until one is found',
+  savings_counted: 'what was put aside, the last first, until one is found',
   events_paid: 'stays with a price, the last first, until one is found',
 };
 

@@ -8,6 +8,7 @@ import { dataPaths } from '#contract/data.ts';
 import { faultPaths } from '#contract/faults.ts';
 import { breakPaths } from '#contract/breaks.ts';
 import { conditionPaths } from '#contract/conditions.ts';
+import { costPaths } from '#contract/costs.ts';
 import { inspectionPaths } from '#contract/inspections.ts';
 import { healthPath } from '#contract/health.ts';
 import { instrumentPaths } from '#contract/instruments.ts';
@@ -64,6 +65,7 @@ export const everyQuestion = ({
     '/api/methods/:instrumentId/set': methodPaths.set(instrumentId, 'Mine', today),
     '/api/breaks/:instrumentId': breakPaths.one(instrumentId, today),
     '/api/conditions/:instrumentId': conditionPaths.page(instrumentId, today),
+    [costPaths.read]: costPaths.page(playerId, today),
     '/api/inspections/:instrumentId': inspectionPaths.page(instrumentId, today),
     '/api/faults/:instrumentId': faultPaths.page(instrumentId, today, 'sure'),
     '/api/faults/:instrumentId/book': faultPaths.book(instrumentId, today),

@@ -291,4 +291,25 @@ export const ROWS_AFTER: Record<string, string> = {
       },
     }),
   ].join(';\n'),
+  '0026_inspections': aFact({
+    ...{ key: 'look1', kind: 'inspection', table: 'inspections', about: ['cl'] },
+    body: {
+      instrument_id: `'cl'`,
+      read_on: `'${DAY}'`,
+      by: `'player'`,
+      readings: json([{ measure: 'keyed/rattling-keys', place: null, way: 'by-hand', value: 1 }]),
+    },
+  }),
+  '0027_costs': aFact({
+    ...{ key: 'bill1', kind: 'bill', table: 'bills', about: ['cl'] },
+    body: {
+      instrument_id: `'cl'`,
+      sort: `'bill'`,
+      works: json(['service']),
+      what: 'null',
+      cost_minor: '12000',
+      currency: `'EUR'`,
+      said_on: `'${DAY}'`,
+    },
+  }),
 };

@@ -21,10 +21,11 @@ import { publicHolidays } from '#server/public-holidays.ts';
 import { currencyOfRecord } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
 
-type Has = {
+/** A player’s instruments, and what is known of the bench they go to. */
+export type Has = {
   readonly own: readonly Reading[];
   readonly events: readonly CalendarEvent[];
-  readonly terms: BenchTerms;
+  readonly terms: BenchTerms & { readonly said: boolean };
   /** Public holidays where the bench is. */
   readonly shut: ReadonlyMap<number, string>;
   readonly today: LocalDate;
@@ -130,7 +131,7 @@ function itemsOf({ situation, player }: Reading, today: LocalDate) {
 function worksAsked(asked: Has, reading: Reading) {
   const { today, services } = asked;
   const situation = reading.situation(today);
-  const work = benchWork(services.book, situation, reading.player, likelyFaults(services, reading, today));
+  const work = workFor(asked, reading);
   const asCare = new Set(situation.care.clocks.map(({ item }) => workOfCare(services.book, item)));
   const ids = (work?.jobs ?? []).filter(({ reason }) => !('clock' in reason)).map((job) => job.work);
   return [...new Set(ids)]
@@ -172,19 +173,20 @@ const hasAStay = (events: readonly CalendarEvent[], id: string, today: LocalDate
       event.instrumentIds.some((one) => one === id),
   );
 
-type Waiting = { readonly reading: Reading; readonly work: BenchWork };
+export type Waiting = { readonly reading: Reading; readonly work: BenchWork };
+
+type Proposed = Waiting & { readonly view: ForTheBenchView; readonly answer: BenchAnswer };
 
 /**
  * When the instruments of a player should go to the bench. The most pressing chooses its days first, and what is proposed
  * for one keeps the last of its kind at home.
  */
-function proposals(asked: Has): ForTheBenchView[] {
-  const { own, today, services } = asked;
+function proposals(asked: Has): Proposed[] {
+  const { own, today } = asked;
   const waiting = own
     .filter(({ instrument }) => !hasAStay(asked.events, instrument.id, today))
     .flatMap((reading): Waiting[] => {
-      const faults = likelyFaults(services, reading, today);
-      const work = benchWork(services.book, reading.situation(today), reading.player, faults);
+      const work = workFor(asked, reading);
       return work === null ? [] : [{ reading, work }];
     })
     .toSorted((a, b) => (a.work.due < b.work.due ? -1 : 1));
@@ -193,8 +195,33 @@ function proposals(asked: Has): ForTheBenchView[] {
     const { view, answer } = forTheBench(one, { ...asked, events });
     const [best] = answer.days;
     if (best) events = [...events, proposedStay(one.reading, best)];
-    return view;
+    return { ...one, view, answer };
   });
+}
+
+/** What an instrument has for the bench, by everything that asks for it. */
+export const workFor = ({ services, today }: Has, reading: Reading): BenchWork | null =>
+  benchWork(services.book, reading.situation(today), reading.player, likelyFaults(services, reading, today));
+
+/** The next stay of each instrument that has work there, and the day it is back: as it stands in the calendar, else as it is proposed. */
+export function nextStays(asked: Has): (Waiting & { readonly back: LocalDate })[] {
+  const { own, events, today } = asked;
+  const planned = own.flatMap((reading) => {
+    const stay = events.find(
+      (event) =>
+        event.what === 'bench' &&
+        event.stay === null &&
+        lastDayOf(event) >= today &&
+        event.instrumentIds.includes(reading.instrument.id),
+    );
+    const work = stay && workFor(asked, reading);
+    return stay && work ? [{ reading, work, back: lastDayOf(stay) }] : [];
+  });
+  const proposed = proposals(asked).flatMap(({ reading, work, answer }) => {
+    const [best] = answer.days;
+    return best ? [{ reading, work, back: best.back }] : [];
+  });
+  return [...planned, ...proposed];
 }
 
 const proposedStay = ({ instrument }: Reading, { on, back }: { on: LocalDate; back: LocalDate }): CalendarEvent => ({
@@ -213,25 +240,42 @@ const proposedStay = ({ instrument }: Reading, { on, back }: { on: LocalDate; ba
   origin: null,
 });
 
-/** When a player's instruments should go to the bench, and what is there now. */
-export function benchPageOf(services: Services, playerId: PlayerId, today: LocalDate): Outcome<BenchView, Failure> {
+/** What is asked for a player's instruments on a day; undefined where nobody is known by that name. */
+export function benchAsked(services: Services, playerId: PlayerId, today: LocalDate): Has | undefined {
   const { players, instruments, readings, calendar } = services;
-  if (!players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
+  if (!players.find(playerId)) return undefined;
   const own = instruments
     .all()
     .filter((one) => one.playerId === playerId)
     .flatMap(({ id }) => readings.of(id) ?? [])
     .filter(({ instrument }) => instrument.leftOn === null);
-  const { said, ...terms } = calendar.benchOf(playerId);
+  const terms = calendar.benchOf(playerId);
   const shut = publicHolidays(terms.region, Number(today.slice(0, 4)));
-  const asked = { own, events: calendar.of(playerId), terms, shut, today, services };
+  return { own, events: calendar.of(playerId), terms, shut, today, services };
+}
+
+/** When a player's instruments should go to the bench, and what is there now. */
+export function benchPageOf(services: Services, playerId: PlayerId, today: LocalDate): Outcome<BenchView, Failure> {
+  const asked = benchAsked(services, playerId, today);
+  if (!asked) return fail(notFound('playerId', { code: 'no-such-player' }));
+  const { own, terms } = asked;
+  const { name, phone, workingDays, shippingDays, settlingDays, region, said } = terms;
   return succeed({
     playerId,
     today,
-    terms: { ...terms, noShippingMonths: [...terms.noShippingMonths], said },
+    terms: {
+      name,
+      phone,
+      workingDays,
+      shippingDays,
+      settlingDays,
+      region,
+      noShippingMonths: [...terms.noShippingMonths],
+      said,
+    },
     currency: currencyOfRecord(services),
     stays: stayViews(asked),
-    instruments: proposals(asked),
+    instruments: proposals(asked).map(({ view }) => view),
     unknown: own
       .filter(({ situation, player }) => unknownBenchWork(situation(today), player).length > 0)
       .map(({ instrument: { id, name } }) => ({ instrumentId: id, name })),

@@ -1,10 +1,37 @@
 import { dayBefore, note, type TriedKinds } from '#server/testing/examples/example.ts';
-import { TODAY } from '#server/testing/test-server.ts';
+import { NOW, TODAY } from '#server/testing/test-server.ts';
 
+const euros = (minor: number) => ({ minor, currency: 'EUR' });
 const rattling = { measure: 'keyed/rattling-keys', place: null, way: 'by-hand', value: 1 };
 const fit = { measure: 'corked/fit', place: 'barrel', way: 'by-hand', value: 3 };
 
 export const BENCH_EXAMPLES: TriedKinds = {
+  bill: {
+    make: () => ({
+      path: '/api/costs/bills',
+      body: { ...note, sort: 'bill', works: ['service'], what: null, cost: euros(12_000), saidOn: TODAY },
+      otherwise: {
+        instrumentId: 'other',
+        sort: 'quote',
+        works: ['pad', 'spring'],
+        what: 'As good as new',
+        cost: euros(500),
+        saidOn: dayBefore,
+      },
+    }),
+    told: [
+      [{}, 'A bill: Yearly service, €120.00'],
+      [{ sort: 'quote', works: [], what: 'A stand' }, 'A quote: A stand, €120.00'],
+    ],
+  },
+  saved: {
+    make: () => ({
+      path: '/api/costs/saved',
+      body: { playerId: 'ada', amount: euros(2500), now: NOW },
+      otherwise: { playerId: 'bela', amount: euros(2600) },
+    }),
+    told: [[{}, 'Put aside so far: €25.00.']],
+  },
   inspection: {
     make: () => ({
       path: '/api/inspections',

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import type { ShelfPlace } from '#contract/instruments.ts';
 import { useToday } from '#web/clock/today.ts';
 import { ToTheBench } from '#web/features/calendar/compartments/ToTheBench.tsx';
+import { PutAside } from '#web/features/costs/compartments/PutAside.tsx';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { CurrentPlayer } from '#web/features/players/parts/CurrentPlayer.tsx';
 import { playerQueries } from '#web/features/players/players.queries.ts';
@@ -58,6 +59,7 @@ function Loaded({ own }: { readonly own: readonly ShelfPlace[] }) {
         <ToTheBench playerId={playerId} today={today} />
       </Column>
       <Column>
+        <PutAside playerId={playerId} />
         <Compartment title="How they stand">
           <PlainList>
             {own.map((place) => (

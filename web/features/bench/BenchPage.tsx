@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useToday } from '#web/clock/today.ts';
 import { ToTheBench } from '#web/features/calendar/compartments/ToTheBench.tsx';
+import { WhatItCosts } from '#web/features/costs/compartments/WhatItCosts.tsx';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { HowItStands } from '#web/features/inspections/compartments/HowItStands.tsx';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
@@ -18,7 +19,12 @@ export function BenchPage() {
         <HowItStands key={instrumentId} instrumentId={instrumentId} />
       </Column>
       <Column last>
-        {playerId !== undefined && <ToTheBench playerId={playerId} today={today} about={instrumentId} />}
+        {playerId !== undefined && (
+          <>
+            <ToTheBench playerId={playerId} today={today} about={instrumentId} />
+            <WhatItCosts playerId={playerId} instrumentId={instrumentId} />
+          </>
+        )}
       </Column>
     </TwoColumns>
   );

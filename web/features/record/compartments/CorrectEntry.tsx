@@ -3,6 +3,7 @@ import { DECLARED, type CorrectableKind } from '#contract/facts.ts';
 import { saidAgain } from '#contract/fact.ts';
 import type { RecordEntryView } from '#contract/record.ts';
 import { CorrectAir } from '#web/features/record/compartments/CorrectAir.tsx';
+import { CorrectBill } from '#web/features/record/compartments/CorrectBill.tsx';
 import { CorrectBox } from '#web/features/record/compartments/CorrectBox.tsx';
 import { CorrectEvent } from '#web/features/record/compartments/CorrectEvent.tsx';
 import { CorrectInspection } from '#web/features/record/compartments/CorrectInspection.tsx';
@@ -20,6 +21,7 @@ const FORMS: { readonly [Kind in FormKind]: ComponentType<CorrectingProps<Kind>>
   'reed-box': CorrectBox,
   'air-reading': CorrectAir,
   inspection: CorrectInspection,
+  bill: CorrectBill,
 };
 
 type CorrectEntryProps = { readonly entry: RecordEntryView; readonly onClose: () => void };

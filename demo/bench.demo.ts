@@ -1,6 +1,8 @@
 import type { MeasureId, PlaceId, WayId } from '#core/book/measure.ts';
 import type { TakenBy } from '#core/inspections/measures-for.ts';
-import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { WorkId } from '#core/book/work.ts';
+import type { BillSort } from '#core/costs/bill.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { seeded } from '#demo/random.ts';
 
 /** What was read of an instrument when it was looked over, so many days ago. */
@@ -55,6 +57,51 @@ const TOLD: readonly Told[] = [
     ],
   },
 ];
+
+/** What was paid or asked for an instrument, so many days ago, in cents. */
+export type DemoBill = {
+  readonly key: string;
+  readonly instrumentId: InstrumentId;
+  readonly daysAgo: number;
+  readonly sort: BillSort;
+  readonly works: readonly WorkId[];
+  readonly what: string | null;
+  readonly minor: number;
+};
+type Paid = readonly [
+  of: string,
+  daysAgo: number,
+  sort: BillSort,
+  works: readonly WorkId[],
+  what: string | null,
+  minor: number,
+];
+const PAID: readonly Paid[] = [
+  ['marit-clarinet', 205, 'bill', ['service'], null, 11_800],
+  ['marit-clarinet', 571, 'bill', ['service'], null, 10_900],
+  ['marit-clarinet', 440, 'bill', ['recork'], 'Barrel tenon', 2600],
+  ['marit-clarinet', 330, 'bill', [], 'A stand that folds', 3450],
+  ['marit-alto', 95, 'bill', [], 'A strap', 2900],
+  // Put off since: it still rattles.
+  ['marit-piccolo', 40, 'quote', ['key-straightened'], null, 4200],
+  ['lucan-trumpet', 290, 'bill', ['service'], null, 9600],
+];
+/** What Marit has put aside, in cents. */
+export const DEMO_SAVED = { playerId: 'marit' as PlayerId, minor: 6500, daysAgo: 12 };
+
+/** What instruments of the demo world cost. All of it is invented. */
+export function demoBills(): DemoBill[] {
+  const random = seeded(SEED + 1);
+  return PAID.map(([of, daysAgo, sort, works, what, minor]) => ({
+    key: random.key(),
+    instrumentId: of as InstrumentId,
+    daysAgo,
+    sort,
+    works,
+    what,
+    minor,
+  }));
+}
 
 /** How instruments of the demo world were looked over. All of it is invented. */
 export function demoInspections(): DemoInspection[] {

@@ -1,0 +1,13 @@
+import { Router } from 'express';
+import { costPaths, costsQuery } from '#contract/costs.ts';
+import { costsPageOf } from '#server/features/costs/costs.views.ts';
+import { queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
+
+export function costsRoutes(services: Serving): Router {
+  const router = Router();
+  router.get(costPaths.read, (req, res) => {
+    const { playerId, today } = queryOf(costsQuery, req);
+    sendOutcome(res, costsPageOf(services(req), playerId, today));
+  });
+  return router;
+}

@@ -1,0 +1,213 @@
+import { dueSince, intervalOf } from '#core/bench/bench-jobs.ts';
+import { workName } from '#core/bench/bench-words.ts';
+import { WORK_IDS } from '#core/book/work.ts';
+import { lastDayOf } from '#core/calendar/event.ts';
+import type { Bill } from '#core/costs/bill.ts';
+import {
+  comingCosts,
+  depositsUntil,
+  PUT_OFF_MONTHS,
+  savingPlan,
+  SAVED_AHEAD_MONTHS,
+  type Coming,
+  type SavingPlan,
+} from '#core/costs/coming-costs.ts';
+import { billSaid, costWords, putOffWords, rangeWords, savingWhy, savingWords } from '#core/costs/cost-words.ts';
+import { costsOfYears, sharedOut, type Spent } from '#core/costs/costs-of-years.ts';
+import { firstPrice, type FirstPrice } from '#core/costs/prices.ts';
+import { fundMonths } from '#core/costs/sinking-fund.ts';
+import { listed } from '#core/explain/format.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import { MINUTES_PER_DAY } from '#core/plays/play.ts';
+import { playedSince } from '#core/plays/play-columns.ts';
+import { addDays, addMonths, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
+import type { ComingView, CostsView, InstrumentCosts } from '#contract/costs.ts';
+import { notFound, type Failure } from '#server/failure.ts';
+import { benchAsked, nextStays, type Has } from '#server/features/calendar/bench.views.ts';
+import type { Reading } from '#server/readings.ts';
+import { currencyOfRecord } from '#server/record-currency.ts';
+import type { Services } from '#server/services.ts';
+
+const SERVICE = 'wind/bench-service';
+/** What the book takes for a box of ten. */
+const REEDS_IN_BOX = 10;
+const A_YEAR_DAYS = 365;
+
+/** Minutes it was played from one day to before another. */
+function minutesBetween({ facts }: Reading, from: LocalDate, until: LocalDate): number {
+  const since = (day: LocalDate) => playedSince(facts.plays, dayNumber(day) * MINUTES_PER_DAY).minutes;
+  return Math.max(0, since(from) - since(until));
+}
+const minutesInYear =
+  (reading: Reading) =>
+  (year: number): number =>
+    minutesBetween(reading, localDate(`${year}-01-01`), localDate(`${year + 1}-01-01`));
+
+/** What stays at the bench cost, shared out among the instruments that were there. */
+const spentAtBench = (asked: Has, { instrument }: Reading): Spent[] =>
+  asked.events.flatMap((event) => {
+    const at = event.instrumentIds.indexOf(instrument.id);
+    const cost = event.stay?.cost;
+    if (at < 0 || !cost) return [];
+    const isService = event.stay?.done.some(
+      ({ instrumentId, itemIds }) => instrumentId === instrument.id && itemIds.includes(SERVICE),
+    );
+    const minor =
+      sharedOut(
+        cost.minor,
+        event.instrumentIds.map(() => 1),
+      )[at] ?? 0;
+    return [{ on: lastDayOf(event), kind: isService ? ('service' as const) : ('repair' as const), minor }];
+  });
+
+/** What its reeds cost: each box shared out among the instruments of its kind by the minutes of the year it came in. */
+function spentOnReeds({ own, services }: Has, reading: Reading): Spent[] {
+  const kin = own.filter(({ instrument }) => instrument.kind === reading.instrument.kind);
+  const at = kin.indexOf(reading);
+  return services.reeds.boxes(reading.player.id).flatMap(({ kind, cost, cameOn }) => {
+    if (kind !== reading.instrument.kind || cost === null) return [];
+    const year = Number(cameOn.slice(0, 4));
+    const minor =
+      sharedOut(
+        cost.minor,
+        kin.map((one) => minutesInYear(one)(year)),
+      )[at] ?? 0;
+    return [{ on: cameOn, kind: 'reeds' as const, minor }];
+  });
+}
+
+const spentOnBills = (bills: readonly Bill[]): Spent[] =>
+  bills
+    .filter(({ sort }) => sort === 'bill')
+    .map(({ on, works, cost }) => ({
+      on,
+      kind: works.includes('service') ? 'service' : works.length > 0 ? 'repair' : 'things',
+      minor: cost.minor,
+    }));
+
+type Priced = { readonly currency: string; readonly first: FirstPrice | null };
+
+function instrumentCosts(asked: Has, reading: Reading, currency: string | null): InstrumentCosts {
+  const { services, today } = asked;
+  const { instrument } = reading;
+  const { format, book } = services;
+  const bills = services.costs.billsOf(instrument.id);
+  const spent = [...spentOnBills(bills), ...spentAtBench(asked, reading), ...spentOnReeds(asked, reading)].filter(
+    ({ on }) => on <= today,
+  );
+  const yearAgo = addDays(today, -A_YEAR_DAYS);
+  const lately = spent.filter(({ on }) => on > yearAgo).reduce((sum, { minor }) => sum + minor, 0);
+  const minutes = minutesBetween(reading, addDays(yearAgo, 1), addDays(today, 1));
+  return {
+    instrumentId: instrument.id,
+    name: instrument.name,
+    years: costsOfYears(spent, minutesInYear(reading), { from: instrument.acquiredOn, today }),
+    words: costWords({ minor: lately, minutes }, currency, format),
+    bills: bills.toReversed().map((bill) => ({ key: bill.key, on: bill.on, words: billSaid(bill, book, format) })),
+  };
+}
+
+/** Every price that was said of one thing, by which the rest is reckoned. */
+function firstPriceOf({ own, services }: Has): FirstPrice | null {
+  const bills = own.flatMap(({ instrument: { id, kind } }) =>
+    services.costs.billsOf(id).map((bill) => ({ ...bill, kind })),
+  );
+  const [reading] = own;
+  const boxes = reading ? services.reeds.boxes(reading.player.id) : [];
+  const DOUBLE_REED_BOXES = 0.7;
+  return firstPrice(
+    services.book,
+    bills,
+    boxes.flatMap(({ cameOn, cost, before, kind }) => {
+      const isDouble = ['oboe', 'cor-anglais', 'bassoon'].includes(kind);
+      const inBoxes = isDouble ? DOUBLE_REED_BOXES * before.length : before.length / REEDS_IN_BOX;
+      return cost === null ? [] : [{ cameOn, minor: cost.minor, reeds: before.length, boxes: inBoxes }];
+    }),
+  );
+}
+
+/** Everything that is to be paid in the next two years. */
+function comingOf(asked: Has, { first }: Priced): Coming[] {
+  const { own, services, today, terms } = asked;
+  const stays = nextStays(asked);
+  return own
+    .flatMap((reading) => {
+      const { instrument } = reading;
+      const stay = stays.find((one) => one.reading === reading);
+      const clock = reading.situation(today).care.clocks.find(({ item }) => item.id === SERVICE);
+      const everyDays = clock && intervalOf(clock, today);
+      const due = clock && dueSince(clock, today);
+      return comingCosts({
+        book: services.book,
+        today,
+        instrument,
+        stay: stay ? { work: stay.work, on: stay.back } : null,
+        service: everyDays && due ? { due, everyDays: Math.round(everyDays) } : null,
+        bills: services.costs.billsOf(instrument.id),
+        first,
+        shippingDays: terms.shippingDays,
+      });
+    })
+    .toSorted((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+}
+
+/** What there will be month by month, for the chart. */
+function monthsOf(today: LocalDate, saved: number, plan: SavingPlan, coming: readonly Coming[]) {
+  const due = coming.map(({ on, most }) => ({ deposits: depositsUntil(today, on), minor: most }));
+  const months = fundMonths({ saved: saved + plan.short, deposit: BigInt(plan.deposit) }, [
+    ...due,
+    { deposits: SAVED_AHEAD_MONTHS, minor: 0 },
+  ]);
+  const first = localDate(`${today.slice(0, 7)}-01`);
+  return months.map(({ left, paid }, at) => ({ from: addMonths(first, at), left: Number(left), paid: Number(paid) }));
+}
+
+/** What the instruments of a player cost, what is to come, and what to put aside for it. */
+export function costsPageOf(services: Services, playerId: PlayerId, today: LocalDate): Outcome<CostsView, Failure> {
+  const asked = benchAsked(services, playerId, today);
+  if (!asked) return fail(notFound('playerId', { code: 'no-such-player' }));
+  const { format, book } = services;
+  const currency = currencyOfRecord(services);
+  const first = firstPriceOf(asked);
+  const saved = services.costs.savedOf(playerId);
+  const coming = currency === null ? [] : comingOf(asked, { currency, first });
+  const plan = currency === null ? null : savingPlan(today, saved?.amount.minor ?? 0, coming);
+  const names = new Map(asked.own.map(({ instrument }) => [instrument.id, instrument.name]));
+  const nameOf = ({ instrumentId, works }: Coming): string =>
+    `${names.get(instrumentId) ?? instrumentId}: ${listed([...new Set(works)].map((work) => workName(book, work).toLowerCase()))}`;
+  const comingView = (one: Coming, said: NonNullable<typeof plan>): ComingView => ({
+    key: one.key,
+    instrumentId: one.instrumentId,
+    name: nameOf(one),
+    on: one.on,
+    least: one.least,
+    most: one.most,
+    words: rangeWords(one, currency ?? '', format),
+    isSaid: one.isSaid,
+    putOff: putOffWords(
+      (said.putOff.find(({ key }) => key === one.key)?.deposit ?? said.deposit) - said.deposit,
+      PUT_OFF_MONTHS,
+      (minor) => format.money({ minor, currency: currency ?? '' }),
+    ),
+  });
+  return succeed({
+    playerId,
+    today,
+    currency,
+    saved: saved && { on: saved.on, minor: saved.amount.minor },
+    instruments: asked.own.map((reading) => instrumentCosts(asked, reading, currency)),
+    coming: plan === null ? [] : coming.map((one) => comingView(one, plan)),
+    plan:
+      plan === null || currency === null
+        ? null
+        : {
+            deposit: plan.deposit,
+            short: plan.short,
+            words: savingWords(plan, coming, { currency, format }),
+            because: savingWhy({ plan, coming, first, nameOf, currency, format }),
+            months: monthsOf(today, saved?.amount.minor ?? 0, plan, coming),
+          },
+    works: WORK_IDS.map((work) => ({ work, name: workName(book, work) })),
+  });
+}
