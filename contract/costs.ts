@@ -92,7 +92,8 @@ const comingView = object({
   on: localDateText().required(),
   ...range,
   isSaid: boolean().strict().required(),
-  putOff: text().required(),
+  /** What putting it off would change; null where nothing. */
+  putOff: text().nullable().defined(),
 })
   .exact()
   .required();

@@ -86,28 +86,77 @@ export function depositsUntil(today: LocalDate, on: LocalDate): number {
   return Math.max(0, monthOf(on) - monthOf(today));
 }
 
-export type SavingPlan = {
-  /** To be put aside on the first of each month, in the smallest coins. */
+/** So much on the first of each month, from one deposit to another. */
+export type SavingStep = {
   readonly deposit: number;
+  /** How many deposits of it. */
+  readonly times: number;
+  /** The cost that makes it so much: with it the step ends. */
+  readonly decidedBy: Coming;
+};
+
+export type SavingPlan = {
+  /** What to put aside, step by step: each is less than the one before it; none where nothing has to be saved. */
+  readonly steps: readonly SavingStep[];
   readonly short: number;
-  /** The cost that makes it so much; null where nothing has to be saved. */
-  readonly decidedBy: Coming | null;
-  /** With each of them put off: what would have to be put aside then. */
+  /** With each of them put off: what would have to be put aside first. */
   readonly putOff: readonly { readonly key: string; readonly deposit: number }[];
 };
 
-const dueAfter = (today: LocalDate, coming: readonly Coming[]): DueAfter[] =>
-  coming.map(({ on, most }) => ({ deposits: depositsUntil(today, on), minor: most }));
+const dueAfter = (today: LocalDate, coming: readonly Coming[], from = 0): DueAfter[] =>
+  coming
+    .map(({ on, most }) => ({ deposits: depositsUntil(today, on) - from, minor: most }))
+    .filter(({ deposits }) => from === 0 || deposits > 0);
 
-/** What has to be put aside each month so that each cost can be paid on its date at its upper end. */
+/**
+ * What has to be put aside so that each cost can be paid on its date at its upper end. One amount for all the time would
+ * go on, after a dear cost that is near, to pile up what nobody needs: once that cost is paid, the least that is enough for
+ * those after it is put aside.
+ */
+function stepsOf(today: LocalDate, saved: number, coming: readonly Coming[]): SavingStep[] {
+  const steps: SavingStep[] = [];
+  const atOnce = coming.filter(({ on }) => depositsUntil(today, on) === 0).reduce((sum, { most }) => sum + most, 0);
+  const later = coming.filter(({ on }) => depositsUntil(today, on) > 0);
+  let [purse, made] = [Math.max(0, saved - atOnce), 0];
+  for (;;) {
+    const { deposit, decidedBy } = sinkingFund(purse, dueAfter(today, later, made));
+    if (decidedBy === null) return steps;
+    const until = made + decidedBy;
+    const within = later.filter(({ on }) => depositsUntil(today, on) > made && depositsUntil(today, on) <= until);
+    const last = within
+      .filter(({ on }) => depositsUntil(today, on) === until)
+      .toSorted((a, b) => (a.on < b.on ? 1 : -1))[0];
+    if (last === undefined) return steps;
+    steps.push({ deposit, times: decidedBy, decidedBy: last });
+    purse += deposit * decidedBy - within.reduce((sum, { most }) => sum + most, 0);
+    made = until;
+  }
+}
+
+/** What to put aside for what is to come, what is short, and what it would change to put one of them off. */
 export function savingPlan(today: LocalDate, saved: number, coming: readonly Coming[]): SavingPlan {
-  const fund = sinkingFund(saved, dueAfter(today, coming));
-  const decides = coming
-    .filter(({ on }) => depositsUntil(today, on) === fund.decidedBy)
-    .toSorted((a, b) => (a.on < b.on ? 1 : -1))[0];
+  const { short } = sinkingFund(saved, dueAfter(today, coming));
   const putOff = coming.map(({ key }) => {
     const later = coming.map((one) => (one.key === key ? { ...one, on: addMonths(one.on, PUT_OFF_MONTHS) } : one));
     return { key, deposit: sinkingFund(saved, dueAfter(today, later)).deposit };
   });
-  return { deposit: fund.deposit, short: fund.short, decidedBy: decides ?? null, putOff };
+  return { steps: stepsOf(today, saved, coming), short, putOff };
+}
+
+/** What is put aside first, each month; nothing where nothing has to be. */
+export const firstDeposit = ({ steps }: SavingPlan): number => steps[0]?.deposit ?? 0;
+
+/** What there is after each first of a month, and what has been paid in it; the first is this month. */
+export function purseByMonth(
+  { today, saved, months }: { readonly today: LocalDate; readonly saved: number; readonly months: number },
+  { steps, short }: SavingPlan,
+  coming: readonly Coming[],
+): { readonly left: number; readonly paid: number }[] {
+  const deposits = steps.flatMap(({ deposit, times }) => Array.from({ length: times }, () => deposit));
+  let left = saved + short;
+  return Array.from({ length: months + 1 }, (_, month) => {
+    const paid = coming.filter(({ on }) => depositsUntil(today, on) === month).reduce((sum, { most }) => sum + most, 0);
+    left += (month === 0 ? 0 : (deposits[month - 1] ?? 0)) - paid;
+    return { left, paid };
+  });
 }

@@ -27,7 +27,7 @@ export const savedSaid = (amount: Money, format: Format): string => `Put aside s
 
 /** What is to be put aside, in one or two sentences. */
 export function savingWords(
-  { deposit, short }: SavingPlan,
+  { steps: [first, second], short }: SavingPlan,
   coming: readonly Coming[],
   { currency, format }: { readonly currency: string; readonly format: Format },
 ): string {
@@ -35,9 +35,14 @@ export function savingWords(
   if (coming.length === 0)
     return `Nothing is to be paid in the next ${SAVED_AHEAD_MONTHS} months, as far as anybody knows.`;
   const missing = short > 0 ? `${money(short)} are missing for what is due before the first of next month. ` : '';
-  return deposit === 0
-    ? `${missing}What is put aside is enough for the next ${SAVED_AHEAD_MONTHS} months.`
-    : `${missing}Put ${money(deposit)} aside on the first of each month.`;
+  if (first === undefined) return `${missing}What is put aside is enough for the next ${SAVED_AHEAD_MONTHS} months.`;
+  const until = format.date(first.decidedBy.on);
+  const then = second === undefined ? 'nothing' : money(second.deposit);
+  const amount =
+    first.times === 1
+      ? `Put ${money(first.deposit)} aside on the first of next month`
+      : `Put ${money(first.deposit)} aside on the first of each month`;
+  return `${missing}${amount} for ${until}, then ${then}${second === undefined ? '' : ' a month'}.`;
 }
 
 type SavingWhy = {
@@ -52,22 +57,20 @@ type SavingWhy = {
 /** Why so much a month. */
 export function savingWhy({ plan, coming, first, nameOf, currency, format }: SavingWhy): WhyLine[] {
   const money = (minor: number): string => format.money({ minor, currency });
-  const { decidedBy } = plan;
   return [
     {
       rule: 'upper-end',
       text: 'Each cost is counted at its upper end and on its date, and the amount is rounded up to a coin: so it is never short.',
       mark: 'published',
     },
-    ...(decidedBy === null
-      ? []
-      : [
-          {
-            rule: 'decides',
-            text: `${asSentence(nameOf(decidedBy))} on ${format.date(decidedBy.on)} decides: until then ${money(upTo(coming, decidedBy))} have to be there.`,
-            mark: 'estimate',
-          } as const,
-        ]),
+    ...plan.steps.map(
+      ({ deposit, times, decidedBy }) =>
+        ({
+          rule: 'decides',
+          text: `${counted(times, 'time')} ${money(deposit)}: ${nameOf(decidedBy)} on ${format.date(decidedBy.on)} decides. Until then ${money(upTo(coming, decidedBy))} have to be there in all.`,
+          mark: 'estimate',
+        }) as const,
+    ),
     ...(first === null || coming.every(({ isSaid }) => isSaid)
       ? []
       : [
@@ -84,10 +87,10 @@ export function savingWhy({ plan, coming, first, nameOf, currency, format }: Sav
 const upTo = (coming: readonly Coming[], until: Coming): number =>
   coming.filter(({ on }) => on <= until.on).reduce((sum, { most }) => sum + most, 0);
 
-/** What it changes to put a cost off. */
-export function putOffWords(more: number, months: number, money: (minor: number) => string): string {
+/** What it changes to put a cost off; null where it changes nothing. */
+export function putOffWords(more: number, months: number, money: (minor: number) => string): string | null {
   const when = `Put off by ${counted(months, 'month')}`;
-  if (more === 0) return `${when}, it changes nothing of what is put aside.`;
+  if (more === 0) return null;
   return more < 0 ? `${when}, it saves ${money(-more)} a month.` : `${when}, it takes ${money(more)} a month more.`;
 }
 

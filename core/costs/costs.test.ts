@@ -3,7 +3,15 @@ import fc from 'fast-check';
 import type { BenchWork } from '#core/bench/bench-jobs.ts';
 import type { WorkId } from '#core/book/work.ts';
 import { billRefusal, type Bill } from '#core/costs/bill.ts';
-import { comingCosts, depositsUntil, savingPlan, type Coming, type ComingAsked } from '#core/costs/coming-costs.ts';
+import {
+  comingCosts,
+  depositsUntil,
+  firstDeposit,
+  purseByMonth,
+  savingPlan,
+  type Coming,
+  type ComingAsked,
+} from '#core/costs/coming-costs.ts';
 import { billSaid, putOffWords, rangeWords, savingWhy, savingWords } from '#core/costs/cost-words.ts';
 import { anHour, costsOfYears, sharedOut } from '#core/costs/costs-of-years.ts';
 import { firstPrice, inMoney, priceOf, shippingPrice } from '#core/costs/prices.ts';
@@ -197,21 +205,28 @@ describe('what is to come', () => {
   test('the amount a month, what decides it, what is short, and what putting one off changes', () => {
     const coming = [cost('soon', localDate('2027-02-10'), 9000), cost('late', localDate('2027-11-10'), 12_000)];
     const plan = savingPlan(today, 0, coming);
-    // Three firsts until February: 30 a month; twelve until November: 17.50.
-    expect(plan).toMatchObject({ deposit: 3000, short: 0, decidedBy: { key: 'soon' } });
-    // In May there are six firsts: 15; then 17.50 decide.
+    // Three firsts until February: 30 a month; then nine until November for 120: 13.34, rounded up.
+    expect(plan.steps.map(({ deposit, times, decidedBy }) => [deposit, times, decidedBy.key])).toEqual([
+      [3000, 3, 'soon'],
+      [1334, 9, 'late'],
+    ]);
+    // In May there are six firsts: 15; then twelve until November for all of it: 17.50.
     expect(plan.putOff).toEqual([
       { key: 'soon', deposit: 1750 },
       { key: 'late', deposit: 3000 },
     ]);
     const now = savingPlan(today, 1000, [cost('now', localDate('2026-11-29'), 2500), ...coming]);
-    expect(now).toMatchObject({ deposit: 3000, short: 1500 });
+    expect([now.short, firstDeposit(now)]).toEqual([1500, 3000]);
     const money = { currency: 'EUR', format: PLAIN_FORMAT };
     expect(savingWords(now, coming, money)).toBe(
-      '€15.00 are missing for what is due before the first of next month. Put €30.00 aside on the first of each month.',
+      '€15.00 are missing for what is due before the first of next month. Put €30.00 aside on the first of each month for 2027-02-10, then €13.34 a month.',
     );
     expect(savingWords(savingPlan(today, 100_000, coming), coming, money)).toMatch(/^What is put aside is enough/);
     expect(savingWords(savingPlan(today, 0, []), [], money)).toMatch(/^Nothing is to be paid/);
+    const next = [cost('next', localDate('2026-12-20'), 700)];
+    expect(savingWords(savingPlan(today, 0, next), next, money)).toBe(
+      'Put €7.00 aside on the first of next month for 2026-12-20, then nothing.',
+    );
     const first = firstPrice(BOOK, [], [{ cameOn: on(-5), minor: 2800, reeds: 10, boxes: 1 }]);
     const why = savingWhy({
       plan,
@@ -222,13 +237,14 @@ describe('what is to come', () => {
     });
     expect(why.map(({ text }) => text)).toEqual([
       expect.stringMatching(/^Each cost is counted at its upper end/),
-      'The service on 2027-02-10 decides: until then €90.00 have to be there.',
+      '3 times €30.00: the service on 2027-02-10 decides. Until then €90.00 have to be there in all.',
+      '9 times €13.34: the service on 2027-11-10 decides. Until then €210.00 have to be there in all.',
       'Prices nobody has said are reckoned from the first real one: a box of reeds for €28.00 on 2026-11-22.',
       'No interest is counted.',
     ]);
     const euros = (minor: number) => PLAIN_FORMAT.money({ minor, currency: 'EUR' });
     expect(putOffWords(-1250, 3, euros)).toBe('Put off by 3 months, it saves €12.50 a month.');
-    expect(putOffWords(0, 3, euros)).toMatch(/changes nothing/);
+    expect(putOffWords(0, 3, euros)).toBeNull();
     expect(putOffWords(100, 3, euros)).toMatch(/takes €1.00 a month more/);
   });
 
@@ -240,13 +256,21 @@ describe('what is to come', () => {
         fc.integer({ min: 0, max: 50_000 }),
         (list, saved) => {
           const coming = list.map(({ ahead, most }, at) => cost(String(at), on(ahead), most));
-          const { deposit, short } = savingPlan(today, saved, coming);
-          let purse = saved + short;
+          const plan = savingPlan(today, saved, coming);
+          const amounts = plan.steps.flatMap(({ deposit, times }) => Array.from({ length: times }, () => deposit));
+          let [purse, least] = [saved + plan.short, Infinity];
           for (let day = today; day <= addMonths(today, 24); day = addDays(day, 1)) {
-            if (day > today && day.endsWith('-01')) purse += deposit;
+            if (day > today && day.endsWith('-01')) purse += amounts.shift() ?? 0;
             for (const one of coming) if (one.on === day) purse -= one.most;
-            expect(purse).toBeGreaterThanOrEqual(0);
+            least = Math.min(least, purse);
           }
+          expect(least).toBeGreaterThanOrEqual(0);
+          // It never rises, and nobody saves for nothing: what is left is less than a coin a month.
+          const sizes = plan.steps.map(({ deposit }) => deposit);
+          expect(sizes).toEqual(sizes.toSorted((a, b) => b - a));
+          if (sizes.length > 0) expect(purse).toBeLessThan(24);
+          const drawn = purseByMonth({ today, saved, months: 24 }, plan, coming);
+          expect(Math.min(...drawn.map(({ left }) => left))).toBeGreaterThanOrEqual(0);
         },
       ),
       { seed: 30, numRuns: 60 },

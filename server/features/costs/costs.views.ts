@@ -5,8 +5,9 @@ import { lastDayOf } from '#core/calendar/event.ts';
 import type { Bill } from '#core/costs/bill.ts';
 import {
   comingCosts,
-  depositsUntil,
+  firstDeposit,
   PUT_OFF_MONTHS,
+  purseByMonth,
   savingPlan,
   SAVED_AHEAD_MONTHS,
   type Coming,
@@ -15,7 +16,6 @@ import {
 import { billSaid, costWords, putOffWords, rangeWords, savingWhy, savingWords } from '#core/costs/cost-words.ts';
 import { costsOfYears, sharedOut, type Spent } from '#core/costs/costs-of-years.ts';
 import { firstPrice, type FirstPrice } from '#core/costs/prices.ts';
-import { fundMonths } from '#core/costs/sinking-fund.ts';
 import { listed } from '#core/explain/format.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
@@ -154,13 +154,12 @@ function comingOf(asked: Has, { first }: Priced): Coming[] {
 
 /** What there will be month by month, for the chart. */
 function monthsOf(today: LocalDate, saved: number, plan: SavingPlan, coming: readonly Coming[]) {
-  const due = coming.map(({ on, most }) => ({ deposits: depositsUntil(today, on), minor: most }));
-  const months = fundMonths({ saved: saved + plan.short, deposit: BigInt(plan.deposit) }, [
-    ...due,
-    { deposits: SAVED_AHEAD_MONTHS, minor: 0 },
-  ]);
   const first = localDate(`${today.slice(0, 7)}-01`);
-  return months.map(({ left, paid }, at) => ({ from: addMonths(first, at), left: Number(left), paid: Number(paid) }));
+  return purseByMonth({ today, saved, months: SAVED_AHEAD_MONTHS }, plan, coming).map(({ left, paid }, at) => ({
+    from: addMonths(first, at),
+    left,
+    paid,
+  }));
 }
 
 /** What the instruments of a player cost, what is to come, and what to put aside for it. */
@@ -186,7 +185,7 @@ export function costsPageOf(services: Services, playerId: PlayerId, today: Local
     words: rangeWords(one, currency ?? '', format),
     isSaid: one.isSaid,
     putOff: putOffWords(
-      (said.putOff.find(({ key }) => key === one.key)?.deposit ?? said.deposit) - said.deposit,
+      (said.putOff.find(({ key }) => key === one.key)?.deposit ?? firstDeposit(said)) - firstDeposit(said),
       PUT_OFF_MONTHS,
       (minor) => format.money({ minor, currency: currency ?? '' }),
     ),
@@ -202,7 +201,7 @@ export function costsPageOf(services: Services, playerId: PlayerId, today: Local
       plan === null || currency === null
         ? null
         : {
-            deposit: plan.deposit,
+            deposit: firstDeposit(plan),
             short: plan.short,
             words: savingWords(plan, coming, { currency, format }),
             because: savingWhy({ plan, coming, first, nameOf, currency, format }),

@@ -68,8 +68,12 @@ const ComingRow = ({ one }: { readonly one: ComingView }) => (
     <Typography>
       {one.name}
       <Quiet> · {FORMAT.date(one.on)}</Quiet>
-      <br />
-      <Quiet small>{one.putOff}</Quiet>
+      {one.putOff !== null && (
+        <>
+          <br />
+          <Quiet small>{one.putOff}</Quiet>
+        </>
+      )}
     </Typography>
     <Text align="right">
       {!one.isSaid && <Quiet>about </Quiet>}

@@ -3,6 +3,7 @@ import { Bar, BarChart, Legend, ResponsiveContainer, XAxis, YAxis } from 'rechar
 import { COST_KINDS, type CostKind } from '#core/costs/bill.ts';
 import { COST_KIND_WORDS } from '#core/costs/cost-kind-words.ts';
 import { minorDigits } from '#core/money/money.ts';
+import { Quiet } from '#web/ui/Quiet.tsx';
 import type { CostYearView } from '#contract/costs.ts';
 
 const QUIET = 'var(--ulu-palette-text-secondary)';
@@ -10,7 +11,7 @@ const FILL: Readonly<Record<CostKind, string>> = {
   service: 'var(--ulu-palette-primary-main)',
   repair: 'var(--ulu-palette-tube-wall)',
   reeds: 'var(--ulu-palette-cane-main)',
-  things: 'var(--ulu-palette-tube-bore)',
+  things: 'var(--ulu-palette-divider)',
 };
 
 type YearsChartProps = { readonly years: readonly CostYearView[]; readonly currency: string };
@@ -25,7 +26,7 @@ export function YearsChart({ years, currency }: YearsChartProps) {
         <BarChart accessibilityLayer={false} data={[...years]} margin={{ top: 8, right: 4, bottom: 0, left: 0 }}>
           <XAxis dataKey="year" stroke={QUIET} />
           <YAxis stroke={QUIET} width={48} tickCount={4} tickFormatter={whole} />
-          <Legend verticalAlign="bottom" height={24} />
+          <Legend verticalAlign="bottom" height={24} formatter={(name: string) => <Quiet>{name}</Quiet>} />
           {kinds.map((kind) => (
             <Bar
               key={kind}
