@@ -21,6 +21,10 @@ export const benchPaths = {
   page: '/api/bench',
   terms: '/api/bench/terms',
   regions: '/api/bench/regions',
+  ticketRoute: '/api/bench/:instrumentId/ticket',
+  ticket: (instrument: string, today: string) => `/api/bench/${instrument}/ticket?today=${today}`,
+  yearRoute: '/api/bench/:instrumentId/year',
+  year: (instrument: string, today: string) => `/api/bench/${instrument}/year?today=${today}`,
   of: (player: string, today: string) => `/api/bench?playerId=${encodeURIComponent(player)}&today=${today}`,
 } as const;
 
@@ -148,3 +152,51 @@ export const benchView = object({
   .exact()
   .required();
 export type BenchView = InferType<typeof benchView>;
+
+const lines = array(object({ name: text().required(), text: text().required() }).exact().required()).required();
+const listed = array(object({ id: text().required(), text: text().required() }).exact().required()).required();
+
+/** `GET /api/bench/:instrumentId/ticket?today=`: what the bench is told, what goes along, what is seen to when it is back. */
+export const ticketView = object({
+  instrumentId: instrumentId().required(),
+  today: localDateText().required(),
+  instrument: text().required(),
+  kindName: text().required(),
+  build: array(text().required()).required(),
+  serial: text().nullable().defined(),
+  player: text().required(),
+  bench: object({ name: text().nullable().defined(), phone: text().nullable().defined() }).exact().required(),
+  wanted: lines,
+  note: array(text().required()).required(),
+  readings: lines,
+  last: text().nullable().defined(),
+  hasCase: boolean().strict().required(),
+  packing: listed,
+  pickUp: listed,
+  /** All of it as plain text. */
+  asText: text().required(),
+})
+  .exact()
+  .required();
+export type TicketView = InferType<typeof ticketView>;
+
+/** `GET /api/bench/:instrumentId/year?today=`: twelve months of an instrument for whoever pays. */
+export const yearView = object({
+  instrumentId: instrumentId().required(),
+  from: localDateText().required(),
+  today: localDateText().required(),
+  instrument: text().required(),
+  kindName: text().required(),
+  player: text().required(),
+  serial: text().nullable().defined(),
+  /** How much it was played, how its care stands, what it cost: a sentence each. */
+  sums: array(text().required()).required(),
+  stays: lines,
+  bills: lines,
+  readings: lines,
+  wrong: lines,
+  coming: lines,
+})
+  .exact()
+  .required();
+export type YearOfInstrument = InferType<typeof yearView>;

@@ -13,7 +13,7 @@ import {
 } from '#contract/faults.ts';
 import { billFact, savedFact } from '#contract/costs.ts';
 import { inspectionFact } from '#contract/inspections.ts';
-import { departureFact, buildFact } from '#contract/instruments.ts';
+import { departureFact, buildFact, serialFact } from '#contract/instruments.ts';
 import { methodChoiceFact, methodSetFact } from '#contract/methods.ts';
 import { runFact } from '#contract/packup.ts';
 import { profileFact, runWayFact, minderFact } from '#contract/players.ts';
@@ -44,6 +44,7 @@ export const DECLARED = [
   billFact,
   savedFact,
   departureFact,
+  serialFact,
   buildFact,
   methodChoiceFact,
   methodSetFact,

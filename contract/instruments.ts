@@ -21,6 +21,7 @@ export const instrumentPaths = {
   shelf: (today: string) => `/api/instruments?today=${today}`,
   add: '/api/instruments',
   departures: '/api/departures',
+  serials: '/api/serials',
   builds: '/api/builds',
 } as const;
 
@@ -90,6 +91,14 @@ export const departureFact = fact({
     instrumentId: instrumentId().required(),
     leftOn: localDateText().nullable().defined(),
   },
+  about: ({ instrumentId: id }) => [ofInstrument(id)],
+});
+
+/** `POST /api/serials`: the number that is stamped on it; null takes it away. The last word counts. */
+export const serialFact = fact({
+  kind: 'serial',
+  path: instrumentPaths.serials,
+  fields: { instrumentId: instrumentId().required(), serial: visibleText(40).nullable().defined() },
   about: ({ instrumentId: id }) => [ofInstrument(id)],
 });
 

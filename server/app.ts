@@ -12,6 +12,7 @@ import { healthPath, type DatabaseState } from '#contract/health.ts';
 import { FACTS } from '#server/facts.ts';
 import { agentsRoutes } from '#server/features/agents/agents.routes.ts';
 import { airRoutes } from '#server/features/air/air.routes.ts';
+import { benchRoutes } from '#server/features/bench/bench.routes.ts';
 import { calendarInRoutes, calendarOutRoutes } from '#server/features/calendar/calendar-exchange.routes.ts';
 import { calendarRoutes } from '#server/features/calendar/calendar.routes.ts';
 import { careRoutes } from '#server/features/care/care.routes.ts';
@@ -174,6 +175,7 @@ export function createApp(options: AppOptions): Express {
     conditionsRoutes,
     faultsRoutes,
     inspectionsRoutes,
+    benchRoutes,
     costsRoutes,
     agentsRoutes,
     reedsRoutes,

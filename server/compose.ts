@@ -9,6 +9,7 @@ import { createFaultsRepository } from '#server/features/faults/faults.repositor
 import { createConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
 import { createCostsRepository } from '#server/features/costs/costs.repository.ts';
 import { createInspectionsRepository } from '#server/features/inspections/inspections.repository.ts';
+import { createSerials } from '#server/features/instruments/serials.repository.ts';
 import { createInstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import { createMethodsRepository } from '#server/features/methods/methods.repository.ts';
 import { createPackupRepository } from '#server/features/packup/packup.repository.ts';
@@ -59,6 +60,7 @@ export function compose(
     faults: createFaultsRepository(db),
     inspections: createInspectionsRepository(db),
     costs: createCostsRepository(db),
+    serials: createSerials(db),
     calendar: createCalendarRepository(db),
     air: createAirRepository(db),
     settings: createSettingsRepository(db),

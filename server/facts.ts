@@ -23,6 +23,7 @@ import { savedDefinition } from '#server/features/costs/saved.fact.ts';
 import { inspectionDefinition } from '#server/features/inspections/inspection.fact.ts';
 import { buildDefinition } from '#server/features/instruments/build.fact.ts';
 import { departureDefinition } from '#server/features/instruments/departure.fact.ts';
+import { serialDefinition } from '#server/features/instruments/serial.fact.ts';
 import { instrumentDefinition } from '#server/features/instruments/instrument.fact.ts';
 import { methodChoiceDefinition } from '#server/features/methods/method-choice.fact.ts';
 import { methodSetDefinition } from '#server/features/methods/method-set.fact.ts';
@@ -54,6 +55,7 @@ export const FACTS = [
   instrumentDefinition,
   buildDefinition,
   departureDefinition,
+  serialDefinition,
   playDefinition,
   eveningDefinition,
   airReadingDefinition,

@@ -9,6 +9,7 @@ import type { CostsRepository } from '#server/features/costs/costs.repository.ts
 import type { FaultsRepository } from '#server/features/faults/faults.repository.ts';
 import type { InspectionsRepository } from '#server/features/inspections/inspections.repository.ts';
 import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
+import type { Serials } from '#server/features/instruments/serials.repository.ts';
 import type { MethodsRepository } from '#server/features/methods/methods.repository.ts';
 import type { PackupRepository } from '#server/features/packup/packup.repository.ts';
 import type { PlayersRepository } from '#server/features/players/players.repository.ts';
@@ -53,5 +54,6 @@ export type Services = {
   readonly faults: FaultsRepository;
   readonly inspections: InspectionsRepository;
   readonly costs: CostsRepository;
+  readonly serials: Serials;
   readonly settings: SettingsRepository;
 };

@@ -88,12 +88,14 @@ describe('what an instrument has for the bench', () => {
     expect(work([came])?.jobs).toMatchObject([{ from: on(-30) }]);
   });
 
-  test('what a sign calls for is due now and never early', () => {
+  test('what a sign calls for is due since it was seen, and never early', () => {
     const dent = clock(0, { item: item({ id: 'brass/dent' }), state: 'due', load: null, due: null, because: [] });
     expect(work([clock(300), dent])).toMatchObject({
       due: today,
       jobs: [{ work: 'dent', due: today, from: null, reason: { kind: 'sign' } }],
     });
+    const seen = { ...dent, because: [{ rule: 'noticed', on: on(-6), sign: 'a dent', item: dent.item }] } as ItemClock;
+    expect(work([seen])?.jobs).toMatchObject([{ due: on(-6) }]);
   });
 
   test('what falls due within eight weeks goes along, what is later asks for a stay of its own', () => {

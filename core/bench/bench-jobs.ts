@@ -77,10 +77,14 @@ function notBefore(clock: ItemClock, today: LocalDate): LocalDate | null {
   return addDays(from, Math.round(EARLY_SHARE.value * Math.max(1, interval)));
 }
 
-/** The day a clock was due: what is overdue has been so since its interval had run. */
+/** The day the sign was seen that an item is called for by; null where none was, or nobody knows when. */
+export const noticedOn = ({ because }: Pick<ItemClock, 'because'>): LocalDate | null =>
+  because.flatMap((reason) => (reason.rule === 'noticed' ? [reason.on] : []))[0] ?? null;
+
+/** The day a clock was due: what is overdue has been so since its interval had run, what a sign calls for since it was seen. */
 export function dueSince(clock: ItemClock, today: LocalDate): LocalDate | null {
   const { due, load } = clock;
-  if (due === null) return clock.state === 'due' || clock.state === 'overdue' ? today : null;
+  if (due === null) return clock.state === 'due' || clock.state === 'overdue' ? (noticedOn(clock) ?? today) : null;
   const from = countedFrom(clock);
   if (from === null || load === null || load < 1) return due.on;
   return addDays(from, Math.round(daysBetween(from, today) / load));

@@ -1,6 +1,6 @@
 import { USUAL_BENCH, type BenchTerms } from '#core/bench/bench-terms.ts';
 import type { BenchAnswer, BenchDay, Clash } from '#core/bench/bench-days.ts';
-import type { BenchJob, BenchWork } from '#core/bench/bench-jobs.ts';
+import { noticedOn, type BenchJob, type BenchWork } from '#core/bench/bench-jobs.ts';
 import { RATES } from '#core/bench/rates.ts';
 import type { AwayFor, ShutDays } from '#core/bench/stay.ts';
 import type { WorkId } from '#core/book/work.ts';
@@ -50,7 +50,7 @@ function measureLine(standing: MeasureStanding, format: Format): WhyLine {
 }
 
 /** What asks for the bench, and why. */
-function jobLine({ reason }: BenchJob, format: Format): WhyLine {
+export function jobLine({ reason }: BenchJob, format: Format): WhyLine {
   if ('clock' in reason) return clockLine(reason.clock, format);
   if ('standing' in reason) return measureLine(reason.standing, format);
   const chance = CHANCE_WORDS_SAID[reason.word].toLowerCase();
@@ -59,6 +59,15 @@ function jobLine({ reason }: BenchJob, format: Format): WhyLine {
     text: `What was noticed on ${format.date(reason.since)}: ${chance} “${reason.cause.name.toLowerCase()}”, work for the bench.`,
     mark: reason.cause.mark,
   };
+}
+
+/** What a bench is told of a piece of work: what it is, and since when or until when. */
+export function ticketLine(job: BenchJob, book: Book, format: Format): { readonly name: string; readonly why: string } {
+  const { reason } = job;
+  if (!('clock' in reason)) return { name: jobName(job, book), why: jobLine(job, format).text };
+  const seen = noticedOn(reason.clock);
+  if (seen !== null) return { name: benchDeed(reason.clock.item), why: `Seen on ${format.date(seen)}.` };
+  return { name: reason.clock.item.name, why: `Due on ${format.date(job.due)}.` };
 }
 
 /** What is to be done there, in a few words: "Bench service", "A slide freed: tuning slide". */

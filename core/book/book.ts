@@ -11,6 +11,7 @@ import type { Exception } from '#core/book/handling-exception.ts';
 import type { Measures } from '#core/book/measure.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
 import type { Method } from '#core/book/method.ts';
+import type { Packing } from '#core/book/packing.ts';
 import type { Surface, SurfaceUse } from '#core/book/surface.ts';
 import type { InstrumentKind, KindId } from '#core/instruments/kind.ts';
 
@@ -38,6 +39,8 @@ export type Book = {
   readonly measures: Measures;
   /** What a bench does, how long it takes and what it costs. */
   readonly benchWorks: BenchWorks;
+  /** What is seen to before an instrument goes there, and when it is back. */
+  readonly packing: Packing;
   /** What is done on a break, and about what happens in the middle of playing. */
   readonly breaks: Breaks;
   /** What its words mean for hands: a reader holds the printed runs against it. */

@@ -7,3 +7,7 @@ export const builtWords = (words: readonly string[]): string => `Built from now 
 /** A departure as it stands in the record; null: it came back. */
 export const departureWords = (leftOn: LocalDate | null, format: Format): string =>
   leftOn === null ? 'Back on the shelf' : `Left the shelf on ${format.date(leftOn)}`;
+
+/** The number stamped on it, as it stands in the record. */
+export const serialWords = (serial: string | null): string =>
+  serial === null ? 'No serial number.' : `Serial number ${serial}.`;

@@ -2,6 +2,7 @@ import type { Book } from '#core/book/book.ts';
 import { AGENTS } from '#core/tables/agents/agents.ts';
 import { SURFACES, SURFACES_OF } from '#core/tables/agents/surfaces.ts';
 import { MEASURES } from '#core/tables/bench/measures.ts';
+import { PACKING } from '#core/tables/bench/packing.ts';
 import { BENCH_WORKS } from '#core/tables/bench/works.ts';
 import { BREAKS } from '#core/tables/breaks/breaks.ts';
 import { PAGES_OF } from '#core/tables/care/pages.ts';
@@ -27,6 +28,7 @@ export const BOOK: Book = {
   faults: FAULTS,
   measures: MEASURES,
   benchWorks: BENCH_WORKS,
+  packing: PACKING,
   breaks: BREAKS,
   lexicon: LEXICON,
 };

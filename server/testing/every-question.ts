@@ -38,20 +38,21 @@ export type Asker = {
   readonly now: WallClock;
 };
 
+/** What is asked in the room of the bench. */
+const ofTheBench = ({ playerId, instrumentId, now: { on: today } }: Asker): Readonly<Record<string, string>> => ({
+  '/api/inspections/:instrumentId': inspectionPaths.page(instrumentId, today),
+  [benchPaths.ticketRoute]: benchPaths.ticket(instrumentId, today),
+  [benchPaths.yearRoute]: benchPaths.year(instrumentId, today),
+  [costPaths.read]: costPaths.page(playerId, today),
+});
+
 /** A question to each route that is read, by its route: what is there to be asked, asked once. */
-export const everyQuestion = ({
-  playerId,
-  instrumentId,
-  runKey,
-  secret,
-  lines,
-  copy,
-  incoming,
-  now,
-}: Asker): Readonly<Record<string, string>> => {
+export const everyQuestion = (asker: Asker): Readonly<Record<string, string>> => {
+  const { playerId, instrumentId, runKey, secret, lines, copy, incoming, now } = asker;
   const today = now.on;
   const [agent, other] = ['cork-grease', 'bore-oil'];
   return {
+    ...ofTheBench(asker),
     [healthPath]: healthPath,
     [playerPaths.list]: playerPaths.list,
     [instrumentPaths.kinds]: instrumentPaths.kinds,
@@ -65,8 +66,6 @@ export const everyQuestion = ({
     '/api/methods/:instrumentId/set': methodPaths.set(instrumentId, 'Mine', today),
     '/api/breaks/:instrumentId': breakPaths.one(instrumentId, today),
     '/api/conditions/:instrumentId': conditionPaths.page(instrumentId, today),
-    [costPaths.read]: costPaths.page(playerId, today),
-    '/api/inspections/:instrumentId': inspectionPaths.page(instrumentId, today),
     '/api/faults/:instrumentId': faultPaths.page(instrumentId, today, 'sure'),
     '/api/faults/:instrumentId/book': faultPaths.book(instrumentId, today),
     [agentPaths.list]: agentPaths.list,

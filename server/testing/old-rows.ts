@@ -293,12 +293,7 @@ export const ROWS_AFTER: Record<string, string> = {
   ].join(';\n'),
   '0026_inspections': aFact({
     ...{ key: 'look1', kind: 'inspection', table: 'inspections', about: ['cl'] },
-    body: {
-      instrument_id: `'cl'`,
-      read_on: `'${DAY}'`,
-      by: `'player'`,
-      readings: json([{ measure: 'keyed/rattling-keys', place: null, way: 'by-hand', value: 1 }]),
-    },
+    body: { instrument_id: `'cl'`, read_on: `'${DAY}'`, by: `'player'`, readings: json([]) },
   }),
   '0027_costs': aFact({
     ...{ key: 'bill1', kind: 'bill', table: 'bills', about: ['cl'] },

@@ -75,6 +75,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('#web/features/bench/BenchAllPage.tsx')).BenchAllPage }),
       },
       {
+        path: '/bench/:instrumentId/ticket',
+        lazy: async () => ({ Component: (await import('#web/features/bench/TicketPage.tsx')).TicketPage }),
+      },
+      {
+        path: '/bench/:instrumentId/year',
+        lazy: async () => ({ Component: (await import('#web/features/bench/YearPage.tsx')).YearPage }),
+      },
+      {
         path: '/bench/:instrumentId',
         lazy: async () => ({ Component: (await import('#web/features/bench/BenchPage.tsx')).BenchPage }),
       },

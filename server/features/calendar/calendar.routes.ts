@@ -19,7 +19,12 @@ function eventViewOf(
   typed: ReadonlyMap<string, CalendarEvent>,
 ): EventView {
   const series = origin?.calendar === OWN_SERIES ? typed.get(origin.uid) : undefined;
-  const done = stay?.done.map(({ instrumentId, itemIds }) => ({ instrumentId, itemIds: [...itemIds] })) ?? [];
+  const done =
+    stay?.done.map(({ instrumentId, itemIds, works }) => ({
+      instrumentId,
+      itemIds: [...itemIds],
+      ...(works && { works: [...works] }),
+    })) ?? [];
   return {
     ...event,
     instrumentIds: [...event.instrumentIds],

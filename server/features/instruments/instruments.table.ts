@@ -56,3 +56,8 @@ export const departures = sqliteTable(
   { ...ofInstrument(), leftOn: text('left_on').$type<LocalDate>() },
   (table) => [index('departures_of_instrument').on(table.instrumentId)],
 );
+
+/** The number stamped on an instrument; null where it was a mistake. The latest counts. */
+export const serials = sqliteTable('serials', { ...ofInstrument(), serial: text() }, (table) => [
+  index('serials_of_instrument').on(table.instrumentId),
+]);

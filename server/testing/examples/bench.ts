@@ -24,6 +24,17 @@ export const BENCH_EXAMPLES: TriedKinds = {
       [{ sort: 'quote', works: [], what: 'A stand' }, 'A quote: A stand, €120.00'],
     ],
   },
+  serial: {
+    make: () => ({
+      path: '/api/serials',
+      body: { ...note, serial: 'AB 1234' },
+      otherwise: { instrumentId: 'other', serial: '99' },
+    }),
+    told: [
+      [{}, 'Serial number AB 1234.'],
+      [{ serial: null }, 'No serial number.'],
+    ],
+  },
   saved: {
     make: () => ({
       path: '/api/costs/saved',

@@ -5,7 +5,26 @@ import { WhatItCosts } from '#web/features/costs/compartments/WhatItCosts.tsx';
 import { instrumentQueries } from '#web/features/instruments/instruments.queries.ts';
 import { HowItStands } from '#web/features/inspections/compartments/HowItStands.tsx';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
+import { Compartment } from '#web/ui/Compartment.tsx';
+import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
+import { TallLink } from '#web/ui/TallLink.tsx';
 import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
+
+/** What is printed of it: for the bench, and for whoever pays. */
+const OnPaper = ({ instrumentId }: { readonly instrumentId: string }) => (
+  <Compartment title="On paper">
+    <PlainList>
+      <PlainRow>
+        <TallLink to={`/bench/${instrumentId}/ticket`}>
+          The ticket for the bench, what to pack, what to check after
+        </TallLink>
+      </PlainRow>
+      <PlainRow>
+        <TallLink to={`/bench/${instrumentId}/year`}>Its year on one page, for whoever pays</TallLink>
+      </PlainRow>
+    </PlainList>
+  </Compartment>
+);
 
 /** How an instrument stands by its numbers, when it goes to the bench, and what that costs. */
 export function BenchPage() {
@@ -23,6 +42,7 @@ export function BenchPage() {
           <>
             <ToTheBench playerId={playerId} today={today} about={instrumentId} />
             <WhatItCosts playerId={playerId} instrumentId={instrumentId} />
+            <OnPaper instrumentId={instrumentId} />
           </>
         )}
       </Column>

@@ -10,6 +10,7 @@ import { calendarQueries } from '#web/features/calendar/calendar.queries.ts';
 import { Actions } from '#web/ui/Actions.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { PaperLines, PaperPart } from '#web/ui/Paper.tsx';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { TickBox } from '#web/ui/TickBox.tsx';
 import { QueryView } from '#web/ui/QueryView.tsx';
@@ -40,54 +41,34 @@ const Days = ({ days }: { readonly days: readonly Day[] }) =>
     </PlainList>
   );
 
-const Part = ({ title, children }: { readonly title: string; readonly children: React.ReactNode }) => (
-  <Space component="section" above={2}>
-    <Typography variant="h2" sx={{ borderBottom: '1.5px solid', borderColor: 'text.primary', pb: 0.25, mb: 0.75 }}>
-      {title}
-    </Typography>
-    {children}
-  </Space>
-);
-
-/** Lines of a part in two columns, numbered where their order matters. */
-const Lines = ({ lines, ordered }: { readonly lines: readonly string[]; readonly ordered?: true }) => (
-  <Box component={ordered ? 'ol' : 'ul'} sx={{ m: 0, pl: 3, columns: { sm: 2 }, columnGap: 4 }}>
-    {lines.map((line, at) => (
-      <Typography component="li" key={at}>
-        {line}
-      </Typography>
-    ))}
-  </Box>
-);
-
 /** What the weeks bring, by their days. */
 function Weeks({ sheet }: { readonly sheet: CaseLidSheet }) {
   const { weekUntil, monthUntil, everyPlay, week, month, events, bench } = sheet;
   return (
     <>
-      <Part title="After every play">
-        <Lines ordered lines={everyPlay} />
-      </Part>
-      <Part title={`This week, until ${FORMAT.weekdayDate(weekUntil)}`}>
+      <PaperPart title="After every play">
+        <PaperLines ordered lines={everyPlay} />
+      </PaperPart>
+      <PaperPart title={`This week, until ${FORMAT.weekdayDate(weekUntil)}`}>
         <Days days={week} />
-      </Part>
-      <Part title={`The weeks after, until ${FORMAT.weekdayDate(monthUntil)}`}>
+      </PaperPart>
+      <PaperPart title={`The weeks after, until ${FORMAT.weekdayDate(monthUntil)}`}>
         <Days days={month} />
-      </Part>
+      </PaperPart>
       {events.length > 0 && (
-        <Part title="What is on">
-          <Lines
+        <PaperPart title="What is on">
+          <PaperLines
             lines={events.map(
               ({ on, until, words }) =>
                 `${FORMAT.weekdayDate(on)}${until === on ? '' : ` to ${FORMAT.weekdayDate(until)}`}: ${words}`,
             )}
           />
-        </Part>
+        </PaperPart>
       )}
       {bench !== null && (
-        <Part title="The bench">
+        <PaperPart title="The bench">
           <Typography>{bench}</Typography>
-        </Part>
+        </PaperPart>
       )}
     </>
   );
@@ -108,9 +89,9 @@ function RoutineOf({ routine: { before, after, every, never } }: Pick<CaseLidShe
       {parts.map(
         ([title, lines, ordered]) =>
           lines.length > 0 && (
-            <Part key={title} title={title}>
-              <Lines lines={lines} {...(ordered && { ordered })} />
-            </Part>
+            <PaperPart key={title} title={title}>
+              <PaperLines lines={lines} {...(ordered && { ordered })} />
+            </PaperPart>
           ),
       )}
     </>

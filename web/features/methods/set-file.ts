@@ -1,21 +1,11 @@
 import { LARGEST_FILE_BYTES, type MethodSet } from '#core/methods/method-set-format.ts';
+import { fileName, saveFile } from '#web/ui/save-file.ts';
 
 const AS_TEXT = 2;
 
 /** Hands a set to the browser as a file named after whose way it is. */
-export function saveSetFile(set: object, name: string): void {
-  const url = URL.createObjectURL(new Blob([JSON.stringify(set, null, AS_TEXT)], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `${
-    name
-      .toLowerCase()
-      .replaceAll(/[^a-z0-9]+/g, '-')
-      .replaceAll(/^-|-$/g, '') || 'way'
-  }.json`;
-  link.click();
-  URL.revokeObjectURL(url);
-}
+export const saveSetFile = (set: object, name: string): void =>
+  saveFile(JSON.stringify(set, null, AS_TEXT), `${fileName(name, 'way')}.json`, 'application/json');
 
 /**
  * The content of a chosen file, read as JSON. What is in it is for the server to check.

@@ -29,17 +29,27 @@ const SORTS = [
 ] as const satisfies readonly { value: BillSort; words: string }[];
 const MOST_COMMON = 'EUR';
 
+/** What the form begins with: what was said, where it is put right. */
+const begunWith = (view: CostsView, said: BillSheetProps['said']) => ({
+  sort: said?.sort ?? ('bill' as const),
+  works: view.works.filter(({ work }) => said?.works.includes(work) === true),
+  what: said?.what ?? '',
+  on: said?.saidOn ?? view.today,
+  cost: {
+    cost: said ? moneyAsTyped(said.cost) : '',
+    currency: said?.cost.currency ?? view.currency ?? MOST_COMMON,
+  },
+});
+
 /** What something cost or will cost: work at the bench by its name, or a thing that was bought. */
 export function BillSheet({ view, instrumentId, said, corrects, onClose }: BillSheetProps) {
   const bill = useBill();
-  const [sort, setSort] = useState<BillSort>(said?.sort ?? 'bill');
-  const [works, setWorks] = useState(view.works.filter(({ work }) => said?.works.includes(work) === true));
-  const [what, setWhat] = useState(said?.what ?? '');
-  const [on, setOn] = useState<LocalDate | null>(said?.saidOn ?? view.today);
-  const [cost, setCost] = useState({
-    cost: said ? moneyAsTyped(said.cost) : '',
-    currency: said?.cost.currency ?? view.currency ?? MOST_COMMON,
-  });
+  const begun = begunWith(view, said);
+  const [sort, setSort] = useState<BillSort>(begun.sort);
+  const [works, setWorks] = useState(begun.works);
+  const [what, setWhat] = useState(begun.what);
+  const [on, setOn] = useState<LocalDate | null>(begun.on);
+  const [cost, setCost] = useState(begun.cost);
   const amount = typedMoney(cost.cost, cost.currency);
   const name = plainName(what) || null;
   const isWhole = amount !== null && on !== null && (works.length > 0 || name !== null);

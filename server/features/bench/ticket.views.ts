@@ -1,0 +1,92 @@
+import { doneThereWords, ticketLine, workName } from '#core/bench/bench-words.ts';
+import { packingFor, ticketText, type Ticket } from '#core/bench/ticket.ts';
+import { bookItem } from '#core/book/book.ts';
+import { workDoneAtBench } from '#core/calendar/event.ts';
+import {
+  lineWords,
+  measureWords,
+  readingWords,
+  TAKEN_BY_WORDS,
+  WAY_WORDS,
+} from '#core/inspections/inspection-words.ts';
+import type { MeasureStanding } from '#core/inspections/inspections-standing.ts';
+import { buildWords } from '#core/instruments/build-words.ts';
+import { kindName } from '#core/instruments/kind.ts';
+import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
+import type { TicketView } from '#contract/bench.ts';
+import { noInstrument, type Failure } from '#server/failure.ts';
+import { benchAsked, workFor, type Has } from '#server/features/calendar/bench.views.ts';
+import { faultsPageOf } from '#server/features/faults/faults.views.ts';
+import type { Reading } from '#server/readings.ts';
+import type { Services } from '#server/services.ts';
+
+/** What was read of a thing last, with how and by whom. */
+function readingLine({ measure, place, lines, newest }: MeasureStanding, { format }: Services): string | null {
+  const way = lines.at(-1)?.way;
+  if (newest === null || way === undefined) return null;
+  const what = readingWords(way, newest.value, format);
+  return `${measureWords(measure, place)}: ${what}, ${WAY_WORDS[way.id]}, by ${TAKEN_BY_WORDS[newest.by]} on ${format.date(newest.on)}`;
+}
+
+/** What was done there last, and when. */
+function lastStay({ facts, instrument }: Reading, { book, format }: Services): string | null {
+  const last = workDoneAtBench(facts.events, instrument.id).toSorted((a, b) => (a.on < b.on ? 1 : -1))[0];
+  if (last === undefined) return null;
+  const items = last.itemIds.flatMap((id) => bookItem(book, id) ?? []);
+  const works = last.works.map((id) => workName(book, id));
+  return `${format.date(last.on)}. ${doneThereWords(items, works)}`;
+}
+
+/** Everything the bench is told of one instrument. */
+function ticketOf(asked: Has, reading: Reading): Ticket {
+  const { services, today, terms } = asked;
+  const { format, book } = services;
+  const { instrument, player } = reading;
+  const { kind, inspections } = reading.situation(today);
+  const faults = faultsPageOf(services, instrument.id, { today, way: 'sure' });
+  const note = faults.ok ? (faults.value.open?.note.split('\n') ?? []) : [];
+  return {
+    today,
+    instrument: instrument.name,
+    kindName: kindName(kind, instrument.build),
+    build: buildWords(kind, instrument.build),
+    serial: services.serials.of(instrument.id),
+    player: player.name,
+    bench: { name: terms.name, phone: terms.phone },
+    wanted: (workFor(asked, reading)?.jobs ?? []).map((job) => ticketLine(job, book, format)),
+    note,
+    readings: inspections.standing.flatMap((one) => {
+      const words = readingLine(one, services);
+      return words === null
+        ? []
+        : [{ name: measureWords(one.measure, one.place), words, line: lineWords(one, format) }];
+    }),
+    last: lastStay(reading, services),
+    hasCase: kind.loose.some(({ id }) => id === 'case'),
+  };
+}
+
+/** What the bench is told, what is seen to before it goes and when it is back. */
+export function ticketViewOf(services: Services, id: string, today: LocalDate): Outcome<TicketView, Failure> {
+  const reading = services.readings.of(id);
+  const asked = reading && benchAsked(services, reading.player.id, today);
+  if (!reading || !asked) return fail(noInstrument());
+  const ticket = ticketOf(asked, reading);
+  const { kind, build } = reading.instrument;
+  const packing = { kind, build, isSent: asked.terms.shippingDays > 0 };
+  const listOf = (lines: Parameters<typeof packingFor>[0]) =>
+    packingFor(lines, packing).map(({ id: name, text }) => ({ id: name, text }));
+  return succeed({
+    ...ticket,
+    instrumentId: reading.instrument.id,
+    build: [...ticket.build],
+    note: [...ticket.note],
+    bench: { ...ticket.bench },
+    wanted: ticket.wanted.map(({ name, why }) => ({ name, text: why })),
+    readings: ticket.readings.map(({ words, line }) => ({ name: words, text: line })),
+    packing: listOf(services.book.packing.out),
+    pickUp: listOf(services.book.packing.back),
+    asText: ticketText(ticket, services.format),
+  });
+}
