@@ -38,6 +38,25 @@ export type Composing = {
   readonly desk?: Desk;
 };
 
+/** Everything that is read of the record, a room each. */
+const repositoriesOf = (db: OpenDatabase['db'], book: Book) => ({
+  players: createPlayersRepository(db),
+  instruments: createInstrumentsRepository(db, book),
+  plays: createPlaysRepository(db),
+  reeds: createReedsRepository(db),
+  care: createCareRepository(db),
+  packup: createPackupRepository(db),
+  methods: createMethodsRepository(db),
+  conditions: createConditionsRepository(db),
+  faults: createFaultsRepository(db),
+  inspections: createInspectionsRepository(db),
+  costs: createCostsRepository(db),
+  serials: createSerials(db),
+  calendar: createCalendarRepository(db),
+  air: createAirRepository(db),
+  settings: createSettingsRepository(db),
+});
+
 /**
  * Plugs the server together on one open database.
  *
@@ -48,23 +67,7 @@ export function compose(
   { book, nowMs, kinds = FACTS, desk = createDesk(), may = everybodyMay }: Composing,
 ): (caller?: Caller, format?: Format) => Services {
   const record = createRecord<Services>(db, kinds);
-  const repositories = {
-    players: createPlayersRepository(db),
-    instruments: createInstrumentsRepository(db, book),
-    plays: createPlaysRepository(db),
-    reeds: createReedsRepository(db),
-    care: createCareRepository(db),
-    packup: createPackupRepository(db),
-    methods: createMethodsRepository(db),
-    conditions: createConditionsRepository(db),
-    faults: createFaultsRepository(db),
-    inspections: createInspectionsRepository(db),
-    costs: createCostsRepository(db),
-    serials: createSerials(db),
-    calendar: createCalendarRepository(db),
-    air: createAirRepository(db),
-    settings: createSettingsRepository(db),
-  };
+  const repositories = repositoriesOf(db, book);
   const readings = createReadings(book, record, repositories);
   const remembered = createRemembered(record.revision);
   const atOnce = <Result>(work: () => Result): Result => {

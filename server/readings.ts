@@ -84,7 +84,7 @@ function readFacts(
   const reads = air.of(playerId);
   const entered = standingWithAir(conditions.standing(id, playerId), reads);
   const events = calendar.of(playerId);
-  const atBench = doneAtBench(events, id);
+  const atBench = doneAtBench(events, id, (work) => book.benchWorks.works[work].care);
   const { lastDone, itemsLogged } = care.history(id);
   const wrong = faults.of(id);
   const signs = withCalledCare(care.signs(id), wrong, faultsFor(book, kind, build), book.kinds[kind]);

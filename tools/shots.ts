@@ -40,7 +40,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'care', path: '/care/marit-clarinet' },
   { name: 'care-dark', path: '/care/lucan-trombone', dark: true, then: as('lucan') },
   { name: 'faults', path: '/faults/ife-clarinet', then: as('lucan') },
-  { name: 'care-pipes', path: '/care/wren-pipes', then: as('wren') },
+  { name: 'bench', path: '/bench/marit-clarinet', then: as('marit') },
   {
     name: 'data',
     path: '/data',

@@ -1,6 +1,5 @@
-import type { Work, WorkId } from '#core/book/work.ts';
+import type { WorkId } from '#core/book/work.ts';
 import type { Book } from '#core/book/book.ts';
-import type { CareItemId } from '#core/book/care-ids.ts';
 import type { Severity } from '#core/book/care-item.ts';
 import { EARLY_SHARE } from '#core/bench/rates.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
@@ -169,14 +168,6 @@ export function benchWork(
   const until = addDays(first.due > today ? first.due : today, GOES_ALONG_DAYS);
   return { jobs: once(asked.filter(({ due }) => due <= until)), due: first.due };
 }
-
-/** The pieces of work of a stay, each with how often it is there. */
-export const worksOf = ({ jobs }: Pick<BenchWork, 'jobs'>, book: Book): readonly (Work & { readonly id: WorkId })[] =>
-  jobs.map(({ work }) => ({ ...book.benchWorks.works[work], id: work }));
-
-/** Care whose clock is counted anew by what a stay did. */
-export const careDoneBy = (book: Book, works: readonly WorkId[]): readonly CareItemId[] =>
-  works.flatMap((work) => book.benchWorks.works[work].care);
 
 /** Bench work of which nobody knows when it was last done. */
 export const unknownBenchWork = ({ care }: Situation, player: PlayerAbilities): ItemClock[] =>

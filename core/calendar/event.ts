@@ -228,14 +228,19 @@ export const workDoneAtBench = (events: readonly CalendarEvent[], instrumentId: 
       .map(({ itemIds, works = [] }) => ({ on: lastDayOf(event), itemIds, works })),
   );
 
-/** When each was last done there. */
+/**
+ * When each was last done there.
+ *
+ * @param careOf the care that is done by a work: a pad that was renewed is a loose pad put right
+ */
 export function doneAtBench(
   events: readonly CalendarEvent[],
   instrumentId: InstrumentId,
+  careOf: (work: WorkId) => readonly CareItemId[] = () => [],
 ): ReadonlyMap<CareItemId, LocalDate> {
   const last = new Map<CareItemId, LocalDate>();
-  for (const { itemIds, on } of workDoneAtBench(events, instrumentId))
-    for (const id of itemIds) {
+  for (const { itemIds, works, on } of workDoneAtBench(events, instrumentId))
+    for (const id of [...itemIds, ...works.flatMap(careOf)]) {
       const known = last.get(id);
       if (known === undefined || known < on) last.set(id, on);
     }

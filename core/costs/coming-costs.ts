@@ -80,6 +80,13 @@ export function comingCosts(asked: ComingAsked): Coming[] {
   return [...next, ...later];
 }
 
+/**
+ * From which day on deposits count: on the first of a month on which nothing has been noted yet today's is still to be
+ * made.
+ */
+export const depositsFrom = (today: LocalDate, savedOn: LocalDate | null): LocalDate =>
+  today.endsWith('-01') && savedOn !== today ? addDays(today, -1) : today;
+
 /** Firsts of a month after one day and up to another: on each of them is put aside. */
 export function depositsUntil(today: LocalDate, on: LocalDate): number {
   const monthOf = (day: LocalDate): number => Number(day.slice(0, 4)) * 12 + Number(day.slice(5, 7));

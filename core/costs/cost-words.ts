@@ -29,19 +29,22 @@ export const savedSaid = (amount: Money, format: Format): string => `Put aside s
 export function savingWords(
   { steps: [first, second], short }: SavingPlan,
   coming: readonly Coming[],
-  { currency, format }: { readonly currency: string; readonly format: Format },
+  {
+    currency,
+    isToday = false,
+    format,
+  }: { readonly currency: string; readonly isToday?: boolean; readonly format: Format },
 ): string {
   const money = (minor: number): string => format.money({ minor, currency });
   if (coming.length === 0)
     return `Nothing is to be paid in the next ${SAVED_AHEAD_MONTHS} months, as far as anybody knows.`;
-  const missing = short > 0 ? `${money(short)} are missing for what is due before the first of next month. ` : '';
+  const missing = short > 0 ? `${money(short)} are missing for what is due before the next can be put aside. ` : '';
   if (first === undefined) return `${missing}What is put aside is enough for the next ${SAVED_AHEAD_MONTHS} months.`;
   const until = format.date(first.decidedBy.on);
   const then = second === undefined ? 'nothing' : money(second.deposit);
-  const amount =
-    first.times === 1
-      ? `Put ${money(first.deposit)} aside on the first of next month`
-      : `Put ${money(first.deposit)} aside on the first of each month`;
+  const each = first.times === 1 ? 'on the first of next month' : 'on the first of each month';
+  const when = isToday ? (first.times === 1 ? 'today' : 'today and on the first of each month') : each;
+  const amount = `Put ${money(first.deposit)} aside ${when}`;
   return `${missing}${amount} for ${until}, then ${then}${second === undefined ? '' : ' a month'}.`;
 }
 

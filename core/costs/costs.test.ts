@@ -5,6 +5,7 @@ import type { WorkId } from '#core/book/work.ts';
 import { billRefusal, type Bill } from '#core/costs/bill.ts';
 import {
   comingCosts,
+  depositsFrom,
   depositsUntil,
   firstDeposit,
   purseByMonth,
@@ -219,13 +220,22 @@ describe('what is to come', () => {
     expect([now.short, firstDeposit(now)]).toEqual([1500, 3000]);
     const money = { currency: 'EUR', format: PLAIN_FORMAT };
     expect(savingWords(now, coming, money)).toBe(
-      '€15.00 are missing for what is due before the first of next month. Put €30.00 aside on the first of each month for 2027-02-10, then €13.34 a month.',
+      '€15.00 are missing for what is due before the next can be put aside. Put €30.00 aside on the first of each month for 2027-02-10, then €13.34 a month.',
     );
     expect(savingWords(savingPlan(today, 100_000, coming), coming, money)).toMatch(/^What is put aside is enough/);
     expect(savingWords(savingPlan(today, 0, []), [], money)).toMatch(/^Nothing is to be paid/);
     const next = [cost('next', localDate('2026-12-20'), 700)];
     expect(savingWords(savingPlan(today, 0, next), next, money)).toBe(
       'Put €7.00 aside on the first of next month for 2026-12-20, then nothing.',
+    );
+    const first1 = localDate('2026-12-01');
+    expect([depositsFrom(first1, null), depositsFrom(first1, first1), depositsFrom(today, null)]).toEqual([
+      '2026-11-30',
+      first1,
+      today,
+    ]);
+    expect(savingWords(savingPlan(depositsFrom(first1, null), 0, next), next, { ...money, isToday: true })).toMatch(
+      /^Put €7\.00 aside today for /,
     );
     const first = firstPrice(BOOK, [], [{ cameOn: on(-5), minor: 2800, reeds: 10, boxes: 1 }]);
     const why = savingWhy({

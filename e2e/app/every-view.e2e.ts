@@ -89,6 +89,20 @@ const VIEWS: readonly View[] = [
     then: (page) => press(page, 'The routine'),
   },
   { name: 'data', path: '/data', then: (page) => press(page, 'Make a copy now') },
+  { name: 'the bench, all', path: '/bench', then: (page) => press(page, 'Why') },
+  { name: 'how an instrument stands', path: '/bench/marit-clarinet' },
+  {
+    name: 'looked over',
+    path: '/bench/lucan-trumpet',
+    then: async (page) => {
+      await press(page, 'Look it over');
+      await press(page, 'Begin');
+      await press(page, 'Keep 0');
+    },
+  },
+  { name: 'a bill', path: '/bench/marit-alto', then: (page) => tap(page, 'Add a bill or a quote') },
+  { name: 'a ticket for the bench', path: '/bench/lucan-trombone/ticket' },
+  { name: 'a year of an instrument', path: '/bench/marit-clarinet/year' },
   { name: 'settings', path: '/settings' },
   { name: 'somebody new', path: '/players' },
   { name: 'no such page', path: '/nowhere/at/all' },

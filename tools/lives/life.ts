@@ -1,13 +1,17 @@
+import type { BenchView } from '#contract/bench.ts';
 import type { InstrumentPage } from '#contract/care.ts';
+import type { CostsView } from '#contract/costs.ts';
 import type { ReedsPageView } from '#contract/reed-views.ts';
 import type { SittingsView } from '#contract/sittings.ts';
 import type { TodayView } from '#contract/today.ts';
+import type { WorkId } from '#core/book/work.ts';
+import type { Grade } from '#core/inspections/grade.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { Person } from '#tools/lives/person.ts';
 
 /** Pages somebody opens of a day; today's list everybody sees. */
-export const PAGES = ['reeds', 'care', 'calendar'] as const;
+export const PAGES = ['reeds', 'care', 'calendar', 'bench'] as const;
 export type PageName = (typeof PAGES)[number];
 
 /** An event of the calendar file as another program reads it, also one that is told as cancelled. */
@@ -27,6 +31,8 @@ export type Seen = {
   readonly reeds: ReedsPageView | null;
   readonly care: ReadonlyMap<string, InstrumentPage>;
   readonly sittings: SittingsView | null;
+  readonly bench: BenchView | null;
+  readonly costs: CostsView | null;
   /** The calendar as a file for other programs: what each event is and when, by its UID; null where it was not taken. */
   readonly file: ReadonlyMap<string, string> | null;
   /** The same as a program reads it that subscribes to it: all of it, in its order. */
@@ -46,6 +52,18 @@ export type Deed =
   | { readonly did: 'cased-damp'; readonly instrumentId: string }
   /** What was wrong is found and put right, or somebody with a name has looked. */
   | { readonly did: 'mended'; readonly instrumentId: string }
+  /** Read something of it, and what that says. */
+  | { readonly did: 'read'; readonly instrumentId: string; readonly measure: string; readonly grade: Grade }
+  /** Its stay was put in the calendar, for this work. */
+  | { readonly did: 'to-the-bench'; readonly instrumentId: string; readonly works: readonly WorkId[] }
+  /** It came back from the bench with this done, and had to be paid; the purse is what was put aside until then. */
+  | {
+      readonly did: 'came-back';
+      readonly instrumentId: string;
+      readonly works: readonly WorkId[];
+      readonly asked: number;
+      readonly purse: number;
+    }
   | { readonly did: 'undid'; readonly what: string; readonly before: Seen; readonly after: Seen }
   /** Went on with everything on another machine. */
   | { readonly did: 'moved'; readonly before: Seen; readonly after: Seen }

@@ -21,6 +21,7 @@ import type { Standing } from '#core/players/player.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
 import { Refused, type Household } from '#tools/lives/household.ts';
+import { benchSeen } from '#tools/lives/benching.ts';
 import type { Deed, PageName, Seen, ToldEvent } from '#tools/lives/life.ts';
 
 /** Moments of a day by the wall clock, minutes. */
@@ -163,6 +164,7 @@ export class Person {
       care,
       reeds: opens.includes('reeds') ? await this.reeds() : null,
       sittings: opens.includes('calendar') && withCalendar ? await this.calendar() : null,
+      ...(opens.includes('bench') ? await benchSeen(this) : { bench: null, costs: null }),
       ...(opens.includes('calendar') && withCalendar ? await this.file() : { file: null, told: null }),
     };
   }

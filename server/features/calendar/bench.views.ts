@@ -1,5 +1,5 @@
 import { benchDays, type BenchAnswer } from '#core/bench/bench-days.ts';
-import { benchWork, unknownBenchWork, workOfCare, type BenchFault, type BenchWork } from '#core/bench/bench-jobs.ts';
+import { benchWork, unknownBenchWork, type BenchFault, type BenchWork } from '#core/bench/bench-jobs.ts';
 import type { BenchTerms } from '#core/bench/bench-terms.ts';
 import { benchDeed, benchHeadline, benchWhy, dayWhy, dayWords, jobName, workName } from '#core/bench/bench-words.ts';
 import type { AwayFor } from '#core/bench/stay.ts';
@@ -127,16 +127,10 @@ function itemsOf({ situation, player }: Reading, today: LocalDate) {
     .map(({ item }) => ({ itemId: item.id, name: benchDeed(item) }));
 }
 
-/** Work that was asked for by a number or by what was wrong, and is no care of the book. */
+/** Work that was asked for by a number or by what was wrong: by its own name, whatever care it may be as well. */
 function worksAsked(asked: Has, reading: Reading) {
-  const { today, services } = asked;
-  const situation = reading.situation(today);
-  const work = workFor(asked, reading);
-  const asCare = new Set(situation.care.clocks.map(({ item }) => workOfCare(services.book, item)));
-  const ids = (work?.jobs ?? []).filter(({ reason }) => !('clock' in reason)).map((job) => job.work);
-  return [...new Set(ids)]
-    .filter((id) => !asCare.has(id) || id === 'look')
-    .map((id) => ({ work: id, name: workName(services.book, id) }));
+  const ids = (workFor(asked, reading)?.jobs ?? []).filter(({ reason }) => !('clock' in reason)).map((job) => job.work);
+  return [...new Set(ids)].map((id) => ({ work: id, name: workName(asked.services.book, id) }));
 }
 
 function stayViews(asked: Has): OpenStayView[] {

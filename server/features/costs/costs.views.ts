@@ -5,6 +5,7 @@ import { lastDayOf } from '#core/calendar/event.ts';
 import type { Bill } from '#core/costs/bill.ts';
 import {
   comingCosts,
+  depositsFrom,
   firstDeposit,
   PUT_OFF_MONTHS,
   purseByMonth,
@@ -86,8 +87,6 @@ const spentOnBills = (bills: readonly Bill[]): Spent[] =>
       minor: cost.minor,
     }));
 
-type Priced = { readonly currency: string; readonly first: FirstPrice | null };
-
 function instrumentCosts(asked: Has, reading: Reading, currency: string | null): InstrumentCosts {
   const { services, today } = asked;
   const { instrument } = reading;
@@ -128,7 +127,7 @@ function firstPriceOf({ own, services }: Has): FirstPrice | null {
 }
 
 /** Everything that is to be paid in the next two years. */
-function comingOf(asked: Has, { first }: Priced): Coming[] {
+function comingOf(asked: Has, first: FirstPrice | null): Coming[] {
   const { own, services, today, terms } = asked;
   const stays = nextStays(asked);
   return own
@@ -162,51 +161,84 @@ function monthsOf(today: LocalDate, saved: number, plan: SavingPlan, coming: rea
   }));
 }
 
+type Planned = {
+  readonly asked: Has;
+  readonly currency: string;
+  readonly first: FirstPrice | null;
+  readonly coming: readonly Coming[];
+  readonly plan: SavingPlan;
+  /** From which day on deposits count, and what is there. */
+  readonly from: LocalDate;
+  readonly saved: number;
+};
+
+/** What is to be paid and put aside; null where no price is known: it is asked for, and nothing is said to cost nothing. */
+function plannedOf(asked: Has, currency: string | null): Planned | null {
+  const { services, today, own } = asked;
+  const first = firstPriceOf(asked);
+  if (currency === null) return null;
+  const coming = comingOf(asked, first);
+  if (first === null && coming.length === 0) return null;
+  const put = own[0] ? services.costs.savedOf(own[0].player.id) : null;
+  const from = depositsFrom(today, put?.on ?? null);
+  const saved = put?.amount.minor ?? 0;
+  return { asked, currency, first, coming, plan: savingPlan(from, saved, coming), from, saved };
+}
+
+/** The instrument and what is done: "Clarinet: yearly service". */
+const nameOf =
+  ({ own, services: { book } }: Has) =>
+  ({ instrumentId, works }: Coming): string => {
+    const name = own.find(({ instrument }) => instrument.id === instrumentId)?.instrument.name ?? instrumentId;
+    return `${name}: ${listed([...new Set(works)].map((work) => workName(book, work).toLowerCase()))}`;
+  };
+
+function comingViews({ asked, currency, coming, plan }: Planned): ComingView[] {
+  const { format } = asked.services;
+  const now = firstDeposit(plan);
+  return coming.map((one) => {
+    const later = plan.putOff.find(({ key }) => key === one.key)?.deposit ?? now;
+    return {
+      key: one.key,
+      instrumentId: one.instrumentId,
+      name: nameOf(asked)(one),
+      on: one.on,
+      least: one.least,
+      most: one.most,
+      words: rangeWords(one, currency, format),
+      isSaid: one.isSaid,
+      putOff: putOffWords(later - now, PUT_OFF_MONTHS, (minor) => format.money({ minor, currency })),
+    };
+  });
+}
+
+function planView({ asked, currency, first, coming, plan, from, saved }: Planned): CostsView['plan'] {
+  const { services, today } = asked;
+  const { format } = services;
+  return {
+    deposit: firstDeposit(plan),
+    short: plan.short,
+    words: savingWords(plan, coming, { currency, isToday: from < today, format }),
+    because: savingWhy({ plan, coming, first, nameOf: nameOf(asked), currency, format }),
+    months: monthsOf(from, saved, plan, coming),
+  };
+}
+
 /** What the instruments of a player cost, what is to come, and what to put aside for it. */
 export function costsPageOf(services: Services, playerId: PlayerId, today: LocalDate): Outcome<CostsView, Failure> {
   const asked = benchAsked(services, playerId, today);
   if (!asked) return fail(notFound('playerId', { code: 'no-such-player' }));
-  const { format, book } = services;
   const currency = currencyOfRecord(services);
-  const first = firstPriceOf(asked);
+  const planned = plannedOf(asked, currency);
   const saved = services.costs.savedOf(playerId);
-  const coming = currency === null ? [] : comingOf(asked, { currency, first });
-  const plan = currency === null ? null : savingPlan(today, saved?.amount.minor ?? 0, coming);
-  const names = new Map(asked.own.map(({ instrument }) => [instrument.id, instrument.name]));
-  const nameOf = ({ instrumentId, works }: Coming): string =>
-    `${names.get(instrumentId) ?? instrumentId}: ${listed([...new Set(works)].map((work) => workName(book, work).toLowerCase()))}`;
-  const comingView = (one: Coming, said: NonNullable<typeof plan>): ComingView => ({
-    key: one.key,
-    instrumentId: one.instrumentId,
-    name: nameOf(one),
-    on: one.on,
-    least: one.least,
-    most: one.most,
-    words: rangeWords(one, currency ?? '', format),
-    isSaid: one.isSaid,
-    putOff: putOffWords(
-      (said.putOff.find(({ key }) => key === one.key)?.deposit ?? firstDeposit(said)) - firstDeposit(said),
-      PUT_OFF_MONTHS,
-      (minor) => format.money({ minor, currency: currency ?? '' }),
-    ),
-  });
   return succeed({
     playerId,
     today,
     currency,
     saved: saved && { on: saved.on, minor: saved.amount.minor },
     instruments: asked.own.map((reading) => instrumentCosts(asked, reading, currency)),
-    coming: plan === null ? [] : coming.map((one) => comingView(one, plan)),
-    plan:
-      plan === null || currency === null
-        ? null
-        : {
-            deposit: firstDeposit(plan),
-            short: plan.short,
-            words: savingWords(plan, coming, { currency, format }),
-            because: savingWhy({ plan, coming, first, nameOf, currency, format }),
-            months: monthsOf(today, saved?.amount.minor ?? 0, plan, coming),
-          },
-    works: WORK_IDS.map((work) => ({ work, name: workName(book, work) })),
+    coming: planned === null ? [] : comingViews(planned),
+    plan: planned && planView(planned),
+    works: WORK_IDS.map((work) => ({ work, name: workName(services.book, work) })),
   });
 }
