@@ -16,8 +16,9 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { TicketView } from '#contract/bench.ts';
 import { noInstrument, type Failure } from '#server/failure.ts';
-import { benchAsked, workFor, type Has } from '#server/features/calendar/bench.views.ts';
-import { faultsPageOf } from '#server/features/faults/faults.views.ts';
+import { benchAsked, workFor, type BenchAskedOf } from '#server/views/bench-asked.ts';
+import { noteOf, standsOf } from '#server/views/interview-stands.ts';
+import { lookAt } from '#server/views/looked-at.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 
@@ -39,13 +40,14 @@ function lastStay({ facts, instrument }: Reading, { book, format }: Services): s
 }
 
 /** Everything the bench is told of one instrument. */
-function ticketOf(asked: Has, reading: Reading): Ticket {
+function ticketOf(asked: BenchAskedOf, reading: Reading): Ticket {
   const { services, today, terms } = asked;
   const { format, book } = services;
   const { instrument, player } = reading;
   const { kind, inspections } = reading.situation(today);
-  const faults = faultsPageOf(services, instrument.id, { today, way: 'sure' });
-  const note = faults.ok ? (faults.value.open?.note.split('\n') ?? []) : [];
+  const looked = lookAt(services, instrument.id, today);
+  const open = looked?.faults.open;
+  const note = looked && open ? noteOf(open, standsOf(open, 'sure', looked), looked).split('\n') : [];
   return {
     today,
     instrument: instrument.name,

@@ -13,7 +13,7 @@ import { playedSince } from '#core/plays/play-columns.ts';
 import { addDays, addMonths, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import type { YearOfInstrument } from '#contract/bench.ts';
 import { noInstrument, type Failure } from '#server/failure.ts';
-import { costsPageOf } from '#server/features/costs/costs.views.ts';
+import { costsPageOf } from '#server/views/costs-page.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 

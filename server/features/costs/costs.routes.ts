@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { costPaths, costsQuery } from '#contract/costs.ts';
-import { costsPageOf } from '#server/features/costs/costs.views.ts';
+import { costsPageOf } from '#server/views/costs-page.ts';
 import { queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
 
 export function costsRoutes(services: Serving): Router {

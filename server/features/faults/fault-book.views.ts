@@ -3,7 +3,7 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { FaultBook } from '#contract/faults.ts';
 import { noInstrument, type Failure } from '#server/failure.ts';
-import { lookAt, remedyView } from '#server/features/faults/looked-at.ts';
+import { lookAt, remedyView } from '#server/views/looked-at.ts';
 import type { Services } from '#server/services.ts';
 
 /** Every sign, cause, look and remedy of one instrument, without asking anything. */

@@ -1,6 +1,5 @@
 import type { SignId } from '#core/book/fault.ts';
 import { bookSign, causeHere, partHere, signHere, type FaultsHere } from '#core/faults/faults-for.ts';
-import { faultNote } from '#core/faults/fault-note.ts';
 import { isOpen, type InterviewNoted } from '#core/faults/fault-record.ts';
 import {
   againWords,
@@ -11,15 +10,16 @@ import {
   outcomeSaid,
   riskWords,
 } from '#core/faults/fault-words.ts';
-import { saidIn, triedIn } from '#core/faults/faults-standing.ts';
-import { interview, type Interview, type InterviewWay, type Question, type Suspected } from '#core/faults/interview.ts';
+import { saidIn } from '#core/faults/faults-standing.ts';
+import type { Interview, InterviewWay, Question, Suspected } from '#core/faults/interview.ts';
 import { MISHAPS } from '#core/book/fault.ts';
 import { stopSaid } from '#core/faults/stop-words.ts';
 import { boreStrip, partName } from '#core/instruments/bore-strip.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { FaultsPage, InterviewView, Noticeable, QuestionView, SuspectView } from '#contract/faults.ts';
-import { lookAt, nameOfPart, remedyView, type Looked } from '#server/features/faults/looked-at.ts';
+import { noteOf, standsOf } from '#server/views/interview-stands.ts';
+import { lookAt, nameOfPart, remedyView, type Looked } from '#server/views/looked-at.ts';
 import { noInstrument, type Failure } from '#server/failure.ts';
 import type { Services } from '#server/services.ts';
 
@@ -89,43 +89,9 @@ function questionView(question: Question, stands: Interview, looked: Looked): Qu
   };
 }
 
-function noteOf(noted: InterviewNoted, stands: Interview, { reading, here, risks, format, situation }: Looked): string {
-  const said = saidIn(noted);
-  const words = (id: SignId): string => signHere(here, id)?.words ?? id;
-  const last = new Map(said.map((one) => [one.sign, one]));
-  const asked = [...last.values()].filter((one) => !one.noticed);
-  const withAnswer = (answer: string) => asked.filter((one) => one.answer === answer).map(({ sign }) => words(sign));
-  return faultNote(
-    {
-      instrument: reading.instrument.name,
-      since: noted.on,
-      noticed: [...last.values()].filter((one) => one.noticed && one.answer === 'yes').map(({ sign }) => words(sign)),
-      seen: withAnswer('yes'),
-      notSeen: withAnswer('no'),
-      unsure: withAnswer('cannot-tell'),
-      tried: noted.outcomes.map(({ cause, helped }) => ({ name: causeHere(here, cause)?.name ?? cause, helped })),
-      known: risks.map((risk) => riskWords(risk, format)),
-      // What is stopped goes by rule: no odds stand beside it.
-      suspected: (stands.stopped ? [] : stands.suspected)
-        .slice(0, 3)
-        .map(({ cause, word }) => `${cause.name} (${CHANCE_WORDS_SAID[word].toLowerCase()})`),
-      hasCase: situation.kind.loose.some(({ id }) => id === 'case'),
-    },
-    format,
-  );
-}
-
 function interviewView(noted: InterviewNoted, way: InterviewWay, looked: Looked): InterviewView {
-  const { here, risks, faults, reading } = looked;
-  const stands = interview({
-    here,
-    beforehand: { risks: new Set(risks.map(({ risk }) => risk)), outcomes: faults.outcomes },
-    player: reading.player,
-    way,
-    // What this instrument cannot show any more, since its build was put right, is left out.
-    said: saidIn(noted).filter(({ sign }) => signHere(here, sign) !== undefined),
-    tried: triedIn(noted),
-  });
+  const { here, reading } = looked;
+  const stands = standsOf(noted, way, looked);
   const keys = new Map(noted.answers.map(({ key, sign }) => [sign, key]));
   const last = new Map(saidIn(noted).map((one) => [one.sign, one]));
   const against = stands.against === null ? undefined : signHere(here, stands.against);

@@ -25,7 +25,7 @@ import { playedSince } from '#core/plays/play-columns.ts';
 import { addDays, addMonths, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
 import type { ComingView, CostsView, InstrumentCosts } from '#contract/costs.ts';
 import { notFound, type Failure } from '#server/failure.ts';
-import { benchAsked, nextStays, type Has } from '#server/features/calendar/bench.views.ts';
+import { benchAsked, nextStays, type BenchAskedOf } from '#server/views/bench-asked.ts';
 import type { Reading } from '#server/readings.ts';
 import { currencyOfRecord } from '#server/record-currency.ts';
 import type { Services } from '#server/services.ts';
@@ -46,7 +46,7 @@ const minutesInYear =
     minutesBetween(reading, localDate(`${year}-01-01`), localDate(`${year + 1}-01-01`));
 
 /** What stays at the bench cost, shared out among the instruments that were there. */
-const spentAtBench = (asked: Has, { instrument }: Reading): Spent[] =>
+const spentAtBench = (asked: BenchAskedOf, { instrument }: Reading): Spent[] =>
   asked.events.flatMap((event) => {
     const at = event.instrumentIds.indexOf(instrument.id);
     const cost = event.stay?.cost;
@@ -63,7 +63,7 @@ const spentAtBench = (asked: Has, { instrument }: Reading): Spent[] =>
   });
 
 /** What its reeds cost: each box shared out among the instruments of its kind by the minutes of the year it came in. */
-function spentOnReeds({ own, services }: Has, reading: Reading): Spent[] {
+function spentOnReeds({ own, services }: BenchAskedOf, reading: Reading): Spent[] {
   const kin = own.filter(({ instrument }) => instrument.kind === reading.instrument.kind);
   const at = kin.indexOf(reading);
   return services.reeds.boxes(reading.player.id).flatMap(({ kind, cost, cameOn }) => {
@@ -87,7 +87,7 @@ const spentOnBills = (bills: readonly Bill[]): Spent[] =>
       minor: cost.minor,
     }));
 
-function instrumentCosts(asked: Has, reading: Reading, currency: string | null): InstrumentCosts {
+function instrumentCosts(asked: BenchAskedOf, reading: Reading, currency: string | null): InstrumentCosts {
   const { services, today } = asked;
   const { instrument } = reading;
   const { format, book } = services;
@@ -108,7 +108,7 @@ function instrumentCosts(asked: Has, reading: Reading, currency: string | null):
 }
 
 /** Every price that was said of one thing, by which the rest is reckoned. */
-function firstPriceOf({ own, services }: Has): FirstPrice | null {
+function firstPriceOf({ own, services }: BenchAskedOf): FirstPrice | null {
   const bills = own.flatMap(({ instrument: { id, kind } }) =>
     services.costs.billsOf(id).map((bill) => ({ ...bill, kind })),
   );
@@ -127,7 +127,7 @@ function firstPriceOf({ own, services }: Has): FirstPrice | null {
 }
 
 /** Everything that is to be paid in the next two years. */
-function comingOf(asked: Has, first: FirstPrice | null): Coming[] {
+function comingOf(asked: BenchAskedOf, first: FirstPrice | null): Coming[] {
   const { own, services, today, terms } = asked;
   const stays = nextStays(asked);
   return own
@@ -162,7 +162,7 @@ function monthsOf(today: LocalDate, saved: number, plan: SavingPlan, coming: rea
 }
 
 type Planned = {
-  readonly asked: Has;
+  readonly asked: BenchAskedOf;
   readonly currency: string;
   readonly first: FirstPrice | null;
   readonly coming: readonly Coming[];
@@ -173,7 +173,7 @@ type Planned = {
 };
 
 /** What is to be paid and put aside; null where no price is known: it is asked for, and nothing is said to cost nothing. */
-function plannedOf(asked: Has, currency: string | null): Planned | null {
+function plannedOf(asked: BenchAskedOf, currency: string | null): Planned | null {
   const { services, today, own } = asked;
   const first = firstPriceOf(asked);
   if (currency === null) return null;
@@ -187,7 +187,7 @@ function plannedOf(asked: Has, currency: string | null): Planned | null {
 
 /** The instrument and what is done: "Clarinet: yearly service". */
 const nameOf =
-  ({ own, services: { book } }: Has) =>
+  ({ own, services: { book } }: BenchAskedOf) =>
   ({ instrumentId, works }: Coming): string => {
     const name = own.find(({ instrument }) => instrument.id === instrumentId)?.instrument.name ?? instrumentId;
     return `${name}: ${listed([...new Set(works)].map((work) => workName(book, work).toLowerCase()))}`;

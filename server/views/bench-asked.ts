@@ -1,0 +1,172 @@
+import { benchDays, type BenchAnswer } from '#core/bench/bench-days.ts';
+import { benchWork, type BenchFault, type BenchWork } from '#core/bench/bench-jobs.ts';
+import type { BenchTerms } from '#core/bench/bench-terms.ts';
+import type { AwayFor, ShutDays } from '#core/bench/stay.ts';
+import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import { publicHolidays } from '#server/public-holidays.ts';
+import type { Reading } from '#server/readings.ts';
+import type { Services } from '#server/services.ts';
+import { standsOf } from '#server/views/interview-stands.ts';
+import { lookAt } from '#server/views/looked-at.ts';
+
+/** A player’s instruments, and what is known of the bench they go to. */
+export type BenchAskedOf = {
+  readonly own: readonly Reading[];
+  readonly events: readonly CalendarEvent[];
+  readonly terms: BenchTerms & { readonly said: boolean };
+  /** Public holidays where the bench is. */
+  readonly shut: ShutDays;
+  readonly today: LocalDate;
+  readonly services: Services;
+};
+
+/** Days after which nobody is asked any more what came of a stay. */
+export const ASKED_FOR_DAYS = 60;
+
+/** What is asked for a player's instruments on a day; undefined where nobody is known by that name. */
+export function benchAsked(services: Services, playerId: PlayerId, today: LocalDate): BenchAskedOf | undefined {
+  const { players, instruments, readings, calendar } = services;
+  if (!players.find(playerId)) return undefined;
+  const own = instruments
+    .all()
+    .filter((one) => one.playerId === playerId)
+    .flatMap(({ id }) => readings.of(id) ?? [])
+    .filter(({ instrument }) => instrument.leftOn === null);
+  const terms = calendar.benchOf(playerId);
+  const shut = publicHolidays(terms.region, Number(today.slice(0, 4)));
+  return { own, events: calendar.of(playerId), terms, shut, today, services };
+}
+
+/** What is likely to be wrong by what has been answered so far, where that is work for the bench. */
+function likelyFaults(services: Services, { instrument }: Reading, today: LocalDate): BenchFault[] {
+  const looked = lookAt(services, instrument.id, today);
+  const open = looked?.faults.open;
+  if (!looked || !open) return [];
+  const [first] = standsOf(open, 'sure', looked).suspected;
+  const isForIt = first?.cause.remedy.hand === 'bench' && first.word !== 'possible';
+  return first && isForIt ? [{ cause: first.cause, word: first.word, since: open.on }] : [];
+}
+
+/** What an instrument has for the bench, by everything that asks for it. */
+export const workFor = ({ services, today }: BenchAskedOf, reading: Reading): BenchWork | null =>
+  benchWork(services.book, reading.situation(today), reading.player, likelyFaults(services, reading, today));
+
+/**
+ * How long it is away: as the longest piece of work takes. How long a service takes and how long one gets used to it is
+ * what the player says of their bench.
+ */
+function awayFor({ jobs }: BenchWork, terms: BenchTerms, { book }: Services): AwayFor {
+  const most = (of: (work: BenchWork['jobs'][number]['work']) => number): number =>
+    Math.max(...jobs.map(({ work }) => of(work)));
+  const { works } = book.benchWorks;
+  return {
+    shippingDays: terms.shippingDays,
+    workingDays: most((id) => (id === 'service' ? terms.workingDays : works[id].workingDays.most.value)),
+    settlingDays: most((id) => (id === 'service' ? terms.settlingDays : works[id].settlingDays.value)),
+  };
+}
+
+/** An instrument with work for the bench, how long it would be away, and the days that are best for it. */
+export type Proposed = {
+  readonly reading: Reading;
+  readonly work: BenchWork;
+  readonly away: AwayFor;
+  readonly answer: BenchAnswer;
+  /** Another of its kind stays at home. */
+  readonly hasSpare: boolean;
+};
+
+/** When one instrument should go, beside the stays that are planned or proposed already. */
+function proposedFor(
+  asked: BenchAskedOf,
+  { reading, work }: Pick<Proposed, 'reading' | 'work'>,
+  events: readonly CalendarEvent[],
+): Proposed {
+  const { own, terms, shut, today, services } = asked;
+  const { instrument, situation, player } = reading;
+  const kin = own.filter(({ instrument: other }) => other.kind === instrument.kind && other.id !== instrument.id);
+  const away = awayFor(work, terms, services);
+  const answer = benchDays({
+    today,
+    instrumentId: instrument.id,
+    jobs: work.jobs,
+    away,
+    shut,
+    noShippingMonths: terms.noShippingMonths,
+    isAwayOnHolidays: player.standing === 'grown-up',
+    events,
+    kin: kin.map(({ instrument: other }) => other.id),
+    minutesOn: situation(today).plays.forecast.minutesOn,
+  });
+  return { reading, work, away, answer, hasSpare: kin.length > 0 };
+}
+
+/** Is it at the bench, has a day to go there, or has been and nobody has said yet what came of it? */
+const stayOf = (
+  { events, today }: BenchAskedOf,
+  id: InstrumentId,
+  since: LocalDate = today,
+): CalendarEvent | undefined =>
+  events.find(
+    (event) =>
+      event.what === 'bench' && event.stay === null && lastDayOf(event) >= since && event.instrumentIds.includes(id),
+  );
+
+const asEvent = ({ instrument }: Reading, { on, back }: { on: LocalDate; back: LocalDate }): CalendarEvent => ({
+  key: `proposed ${instrument.id}`,
+  playerId: instrument.playerId,
+  what: 'bench',
+  on,
+  until: back,
+  atMinute: null,
+  minutes: null,
+  minutesOf: [],
+  repeats: null,
+  name: `the stay proposed for ${instrument.name}`,
+  instrumentIds: [instrument.id],
+  stay: null,
+  origin: null,
+});
+
+/**
+ * When the instruments of a player should go to the bench. The most pressing chooses its days first, and what is proposed
+ * for one keeps the last of its kind at home.
+ */
+export function proposals(asked: BenchAskedOf): Proposed[] {
+  const since = addDays(asked.today, -ASKED_FOR_DAYS);
+  const waiting = asked.own
+    .filter(({ instrument }) => stayOf(asked, instrument.id, since) === undefined)
+    .flatMap((reading) => {
+      const work = workFor(asked, reading);
+      return work === null ? [] : [{ reading, work }];
+    })
+    .toSorted((a, b) => (a.work.due < b.work.due ? -1 : 1));
+  let { events } = asked;
+  return waiting.map((one) => {
+    const proposed = proposedFor(asked, one, events);
+    const [best] = proposed.answer.days;
+    if (best) events = [...events, asEvent(one.reading, best)];
+    return proposed;
+  });
+}
+
+/**
+ * The next stay of each instrument that has work there, and the day it is back: as it stands in the calendar, else as it
+ * is proposed.
+ */
+export function nextStays(
+  asked: BenchAskedOf,
+): { readonly reading: Reading; readonly work: BenchWork; readonly back: LocalDate }[] {
+  const planned = asked.own.flatMap((reading) => {
+    const stay = stayOf(asked, reading.instrument.id);
+    const work = stay && workFor(asked, reading);
+    return stay && work ? [{ reading, work, back: lastDayOf(stay) }] : [];
+  });
+  const proposed = proposals(asked).flatMap(({ reading, work, answer }) => {
+    const [best] = answer.days;
+    return best ? [{ reading, work, back: best.back }] : [];
+  });
+  return [...planned, ...proposed];
+}
