@@ -1,4 +1,5 @@
 import type { Book } from '#core/book/book.ts';
+import type { MeasurePageUse } from '#core/book/measure.ts';
 import type { FaultPage, FaultPageUse } from '#core/book/fault.ts';
 import type { PageUse } from '#core/book/page.ts';
 
@@ -35,6 +36,14 @@ export function idsOfBook(book: Book): BookIds {
     agents: sorted(book.agents.map(({ id }) => id)),
     conditions: sorted(Object.keys(book.conditions)),
     signs: sorted(faultPages(book).flatMap(({ signs }) => signs.map(({ id }) => id))),
+    measures: sorted(
+      Object.values<readonly MeasurePageUse[]>(book.measures.pagesOf).flatMap((uses) =>
+        uses.flatMap(({ page }) =>
+          page.measures.flatMap(({ id, ways }) => [id, ...ways.map((way) => `${id} ${way.id}`)]),
+        ),
+      ),
+    ),
+    works: sorted(Object.keys(book.benchWorks.works)),
     causes: sorted(faultPages(book).flatMap(({ causes }) => causes.map(({ id }) => id))),
   };
 }

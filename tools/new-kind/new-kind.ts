@@ -74,6 +74,11 @@ function edits({ id, like }: NewKind): Edit[] {
       put: (found) => `  ${keyed(id)}: pages(any, swabbed, ${name}),\n${found}`,
     },
     {
+      file: 'core/tables/bench/measures.ts',
+      at: /^  'highland-pipes': pages\(/m,
+      put: (found) => `  ${keyed(id)}: pages(any),\n${found}`,
+    },
+    {
       file: 'web/ui/silhouette-outlines.ts',
       at: /^  'highland-pipes': \[$/m,
       put: (found) => `  // An outline of its own: strokes for 48 × 48.\n  ${keyed(id)}: ['M38 8L10 40'],\n${found}`,
