@@ -9,6 +9,7 @@ import { afterAFact } from '#bench/after-a-fact.ts';
 import { fillBigRecord, INSTRUMENTS, YEARS } from '#bench/big-record.ts';
 import { exportRow } from '#bench/data.ts';
 import { faultRows } from '#bench/faults.ts';
+import { benchRows } from '#bench/the-bench.ts';
 import { firstViewScript } from '#bench/first-view.ts';
 import { at, median, ms, print, times, type Row } from '#bench/measure.ts';
 import { runOfMany } from '#bench/run-of-many.ts';
@@ -237,6 +238,7 @@ try {
     ...(await reedRows(today)),
     ...sittingRows(),
     ...faultRows(),
+    ...(await benchRows(today)),
     hostileRow(),
     script(),
   ];

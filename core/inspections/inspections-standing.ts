@@ -2,10 +2,18 @@ import type { Book } from '#core/book/book.ts';
 import type { Place } from '#core/book/measure.ts';
 import { gradeOf, limitAhead, type Grade } from '#core/inspections/grade.ts';
 import type { InspectionNoted } from '#core/inspections/inspection.ts';
-import { isRenewedSince, linesOf, type DoneOn, type ReadLine, type ReadOn } from '#core/inspections/lines.ts';
+import {
+  gathered,
+  isRenewedSince,
+  linesOf,
+  type DoneOn,
+  type ReadLine,
+  type ReadOn,
+  type TakenOf,
+} from '#core/inspections/lines.ts';
 import { lookAgain, type LookAgain } from '#core/inspections/look-again.ts';
 import { measuresFor, type MeasureHere } from '#core/inspections/measures-for.ts';
-import { trendOf, type Trend } from '#core/inspections/trend.ts';
+import { MOST_READINGS, trendOf, type Trend } from '#core/inspections/trend.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
@@ -42,20 +50,26 @@ function gradeNow(measure: MeasureHere, line: ReadLine, value: number): Grade {
   return grade !== 'good' && hasSpread(measure, line) ? 'bench' : grade;
 }
 
-/** So that a line is drawn again with the same dice whatever else is asked. */
-const seedOf = (name: string): number =>
-  [...name].reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) | 0, 7);
+/** Trends that were worked out, by all they hang on: after a new reading the other lines go where they went before. */
+const trendsKnown = new Map<string, Trend | null>();
+const TRENDS_KEPT = 4000;
 
 function trendOfLine(measure: MeasureHere, line: ReadLine, today: LocalDate): Trend | null {
   if (measure.noLine) return null;
-  const points = line.reads.map(({ on, value }) => ({ day: dayNumber(on), value }));
-  return trendOf(points, (rises) => limitAhead(line.way, rises), dayNumber(today), seedOf(measure.id));
+  const points = line.reads.slice(-MOST_READINGS).map(({ on, value }) => ({ day: dayNumber(on), value }));
+  const name = [today, measure.id, line.way.id, ...points.map(({ day, value }) => `${day}:${value}`)].join(' ');
+  const known = trendsKnown.get(name);
+  if (known !== undefined) return known;
+  const trend = trendOf(points, (rises) => limitAhead(line.way, rises), dayNumber(today));
+  if (trendsKnown.size >= TRENDS_KEPT) trendsKnown.clear();
+  trendsKnown.set(name, trend);
+  return trend;
 }
 
-type Known = { readonly inspections: readonly InspectionNoted[]; readonly done: DoneOn; readonly today: LocalDate };
+type Known = { readonly taken: TakenOf; readonly done: DoneOn; readonly today: LocalDate };
 
-function standingOf(measure: MeasureHere, place: Place | null, { inspections, done, today }: Known): MeasureStanding {
-  const lines = linesOf(measure, place?.id ?? null, inspections, done);
+function standingOf(measure: MeasureHere, place: Place | null, { taken, done, today }: Known): MeasureStanding {
+  const lines = linesOf(measure, place?.id ?? null, taken, done);
   const line = lines.at(-1);
   const last = line?.reads.at(-1);
   if (line === undefined || last === undefined || isRenewedSince(measure, last.on, done))
@@ -80,9 +94,9 @@ export function inspectionsStanding(
   { today, done }: { readonly today: LocalDate; readonly done: DoneOn },
 ): InspectionsStanding {
   const measures = measuresFor(book, kind, build);
-  const known = inspections.filter(({ on }) => on <= today);
+  const taken = gathered(inspections.filter(({ on }) => on <= today));
   const standing = measures.flatMap((measure) =>
-    (measure.places ?? [null]).map((place) => standingOf(measure, place, { inspections: known, done, today })),
+    (measure.places ?? [null]).map((place) => standingOf(measure, place, { taken, done, today })),
   );
   return { measures, standing };
 }

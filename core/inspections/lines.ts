@@ -1,4 +1,4 @@
-import type { MeasureWay, PlaceId } from '#core/book/measure.ts';
+import type { MeasureId, MeasureWay, PlaceId, WayId } from '#core/book/measure.ts';
 import type { WorkDone } from '#core/calendar/event.ts';
 import type { InspectionNoted } from '#core/inspections/inspection.ts';
 import { wayOf, type MeasureHere, type TakenBy } from '#core/inspections/measures-for.ts';
@@ -21,7 +21,25 @@ export type DoneOn = readonly WorkDone[];
 const renews = ({ renewedBy, work }: MeasureHere, { itemIds, works }: WorkDone): boolean =>
   works.includes(work) || itemIds.some((id) => renewedBy.includes(id));
 
-type Taken = ReadOn & { readonly way: MeasureWay };
+type Taken = ReadOn & { readonly way: WayId };
+/** Everything that was read, by what and where: gathered once, however much there is to be read. */
+export type TakenOf = ReadonlyMap<string, readonly Taken[]>;
+
+const nameOf = (measure: MeasureId, place: PlaceId | null): string => `${measure} ${place ?? ''}`;
+
+/** The readings of all inspections by what was read, each in the order of its days; of one day in that of the entries. */
+export function gathered(inspections: readonly InspectionNoted[]): TakenOf {
+  const sorted = inspections.toSorted((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+  const of = new Map<string, Taken[]>();
+  for (const { on, by, key, readings } of sorted)
+    for (const { measure, place, way, value } of readings) {
+      const name = nameOf(measure, place);
+      const known = of.get(name) ?? [];
+      if (known.length === 0) of.set(name, known);
+      known.push({ on, value, by, key, way });
+    }
+  return of;
+}
 
 /** Was it renewed after one reading and before the next, or on the day of the next: it is read once it is back? */
 const renewedBetween = (days: readonly LocalDate[], before: LocalDate, next: LocalDate): boolean =>
@@ -31,23 +49,12 @@ const renewedBetween = (days: readonly LocalDate[], before: LocalDate, next: Loc
  * Every line through the readings of one thing at one place, the oldest first. A repair begins a new one, and so does a
  * way of reading that changed; on one day and in one way the later entry stands.
  */
-export function linesOf(
-  measure: MeasureHere,
-  place: PlaceId | null,
-  inspections: readonly InspectionNoted[],
-  done: DoneOn,
-): ReadLine[] {
-  const taken = inspections
-    .flatMap(({ on, by, key, readings }) =>
-      readings.flatMap((one): Taken[] => {
-        const way = one.measure === measure.id && one.place === place ? wayOf(measure, one.way) : undefined;
-        return way ? [{ on, value: one.value, by, key, way }] : [];
-      }),
-    )
-    .toSorted((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
+export function linesOf(measure: MeasureHere, place: PlaceId | null, taken: TakenOf, done: DoneOn): ReadLine[] {
   const renewed = done.filter((one) => renews(measure, one)).map(({ on }) => on);
   const lines: { way: MeasureWay; reads: [ReadOn, ...ReadOn[]]; begins: ReadLine['begins'] }[] = [];
-  for (const { way, ...read } of taken) {
+  for (const { way: wayId, ...read } of taken.get(nameOf(measure.id, place)) ?? []) {
+    const way = wayOf(measure, wayId);
+    if (way === undefined) continue;
     const open = lines.at(-1);
     const last = open?.reads.at(-1);
     const isRenewed = last !== undefined && renewedBetween(renewed, last.on, read.on);

@@ -5,9 +5,9 @@ import { theilSen, type Line, type Point } from '#core/inspections/theil-sen.ts'
 /** No date is said with fewer readings. */
 export const LEAST_READINGS = 5;
 /** The newest readings a line is drawn through: more say nothing new of where it goes. */
-export const MOST_READINGS = 60;
+export const MOST_READINGS = 30;
 /** How often the readings are drawn again. */
-const DRAWS = 400;
+const DRAWS = 300;
 /** What is left out on either side: 90 % lie between. */
 const TAIL = 0.05;
 /** Beyond ten years nobody counts. */
@@ -55,21 +55,51 @@ function ranked(numbers: readonly { readonly value: number; readonly one: number
 }
 
 /**
- * The middle of numbers of which each stands there as often as what it comes from was drawn, multiplied; NaN where none
- * was drawn.
+ * The middle of numbers of which each stands there as often as what it comes from was drawn, multiplied.
+ *
+ * @param all how many there are in all, none fewer than one
  */
-function middleDrawn({ value, one, other }: Ranked, drawn: Uint16Array): number {
-  const timesOf = (at: number): number => (drawn[one[at] ?? 0] ?? 0) * (drawn[other[at] ?? 0] ?? 0);
-  let all = 0;
-  for (let at = 0; at < value.length; at++) all += timesOf(at);
+function middleDrawn({ value, one, other }: Ranked, drawn: Uint16Array, all: number): number {
   const [lower, upper] = [(all - 1) >> 1, all >> 1];
   let [seen, below] = [0, NaN];
   for (let at = 0; at < value.length; at++) {
-    seen += timesOf(at);
+    seen += (drawn[one[at] ?? 0] ?? 0) * (drawn[other[at] ?? 0] ?? 0);
     if (seen > lower && Number.isNaN(below)) below = value[at] ?? NaN;
     if (seen > upper) return (below + (value[at] ?? NaN)) / 2;
   }
   return NaN;
+}
+
+/** Of two readings drawn so many times there are so many pairs: all but those of one reading with itself, or of one day. */
+function pairsDrawn(drawn: Uint16Array, count: number, ofOneDay: readonly (readonly [number, number])[]): number {
+  let squares = 0;
+  for (let at = 0; at < count; at++) squares += (drawn[at] ?? 0) ** 2;
+  const together = ofOneDay.reduce((sum, [one, other]) => sum + (drawn[one] ?? 0) * (drawn[other] ?? 0), 0);
+  return (count * count - squares) / 2 - together;
+}
+
+/** Draws that were made, by seed and count: they do not hang on what is drawn, and lines are drawn by the dozen. */
+const drawsMade = new Map<string, readonly Uint16Array[]>();
+const DRAWS_KEPT = 64;
+
+/** How often each of so many readings is drawn, draw by draw; behind them stands nobody, who is drawn once each time. */
+function drawsOf(count: number, seed: number): readonly Uint16Array[] {
+  const name = `${seed} ${count}`;
+  const known = drawsMade.get(name);
+  if (known) return known;
+  const dice = prand.xoroshiro128plus(seed);
+  const made = Array.from({ length: DRAWS }, () => {
+    const drawn = new Uint16Array(count + 1);
+    for (let at = 0; at < count; at++) {
+      const one = prand.unsafeUniformIntDistribution(0, count - 1, dice);
+      drawn[one] = (drawn[one] ?? 0) + 1;
+    }
+    drawn[count] = 1;
+    return drawn;
+  });
+  if (drawsMade.size >= DRAWS_KEPT) drawsMade.clear();
+  drawsMade.set(name, made);
+  return made;
 }
 
 /**
@@ -77,34 +107,31 @@ function middleDrawn({ value, one, other }: Ranked, drawn: Uint16Array): number 
  * all pairs are put in order once; a draw says how often each of them stands there.
  */
 function drawnLines(points: readonly Point[], seed: number): Line[] {
-  const dice = prand.xoroshiro128plus(seed);
   const count = points.length;
+  const pairs = points.flatMap((later, at) =>
+    points.slice(0, at).map((earlier, before) => ({ later, at, earlier, before })),
+  );
+  const ofOneDay = pairs
+    .filter(({ later, earlier }) => later.day === earlier.day)
+    .map(({ at, before }) => [before, at] as const);
   const slopes = ranked(
-    points.flatMap((later, at) =>
-      points.slice(0, at).flatMap((earlier, before) => {
-        const apart = later.day - earlier.day;
-        return apart === 0 ? [] : [{ value: (later.value - earlier.value) / apart, one: before, other: at }];
-      }),
-    ),
+    pairs
+      .filter(({ later, earlier }) => later.day !== earlier.day)
+      .map(({ later, at, earlier, before }) => ({
+        value: (later.value - earlier.value) / (later.day - earlier.day),
+        one: before,
+        other: at,
+      })),
   );
   const days = ranked(points.map(({ day }, at) => ({ value: day, one: at, other: count })));
   const values = ranked(points.map(({ value }, at) => ({ value, one: at, other: count })));
-  // Nobody is drawn once each time.
-  const drawn = new Uint16Array(count + 1);
-  const lines: Line[] = [];
-  // Of one day alone no line is drawn: such a draw is made again.
-  while (lines.length < DRAWS) {
-    drawn.fill(0, 0, count);
-    drawn[count] = 1;
-    for (let at = 0; at < count; at++) {
-      const one = prand.unsafeUniformIntDistribution(0, count - 1, dice);
-      drawn[one] = (drawn[one] ?? 0) + 1;
-    }
-    const slope = middleDrawn(slopes, drawn);
-    if (!Number.isNaN(slope))
-      lines.push({ slope, atZero: middleDrawn(values, drawn) - slope * middleDrawn(days, drawn) });
-  }
-  return lines;
+  return drawsOf(count, seed).flatMap((drawn): Line[] => {
+    const all = pairsDrawn(drawn, count, ofOneDay);
+    // Of one day alone no line is drawn: such a draw is none.
+    if (all === 0) return [];
+    const slope = middleDrawn(slopes, drawn, all);
+    return [{ slope, atZero: middleDrawn(values, drawn, count) - slope * middleDrawn(days, drawn, count) }];
+  });
 }
 
 /**
@@ -129,7 +156,9 @@ export function trendOf(
   const newest = points.toSorted((a, b) => a.day - b.day).slice(-MOST_READINGS);
   const line = theilSen(newest);
   if (line === null || newest.length < LEAST_READINGS) return null;
-  const drawn = drawnLines(newest, seed);
+  // What has always read the same lies on one line however it is drawn.
+  const isLevel = newest.every(({ value }) => value === newest[0]?.value);
+  const drawn = isLevel ? [line] : drawnLines(newest, seed);
   const slopes = Float64Array.from(drawn, ({ slope }) => slope).sort();
   const slope = { least: atShare(slopes, TAIL), most: atShare(slopes, 1 - TAIL) };
   if (line.slope === 0) return { line, slope, limit: null, reaches: null };

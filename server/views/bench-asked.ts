@@ -4,15 +4,18 @@ import type { BenchTerms } from '#core/bench/bench-terms.ts';
 import type { AwayFor, ShutDays } from '#core/bench/stay.ts';
 import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import { publicHolidays } from '#server/public-holidays.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
+import { inTurns } from '#server/turns.ts';
 import { standsOf } from '#server/views/interview-stands.ts';
 import { lookAt } from '#server/views/looked-at.ts';
 
 /** A player’s instruments, and what is known of the bench they go to. */
 export type BenchAskedOf = {
+  readonly playerId: PlayerId;
   readonly own: readonly Reading[];
   readonly events: readonly CalendarEvent[];
   readonly terms: BenchTerms & { readonly said: boolean };
@@ -36,7 +39,7 @@ export function benchAsked(services: Services, playerId: PlayerId, today: LocalD
     .filter(({ instrument }) => instrument.leftOn === null);
   const terms = calendar.benchOf(playerId);
   const shut = publicHolidays(terms.region, Number(today.slice(0, 4)));
-  return { own, events: calendar.of(playerId), terms, shut, today, services };
+  return { playerId, own, events: calendar.of(playerId), terms, shut, today, services };
 }
 
 /** What is likely to be wrong by what has been answered so far, where that is work for the bench. */
@@ -130,25 +133,35 @@ const asEvent = ({ instrument }: Reading, { on, back }: { on: LocalDate; back: L
   origin: null,
 });
 
+async function proposedOf(asked: BenchAskedOf): Promise<readonly Proposed[]> {
+  const since = addDays(asked.today, -ASKED_FOR_DAYS);
+  const waiting = await inTurns(asked.own, (reading) => {
+    const work = stayOf(asked, reading.instrument.id, since) === undefined ? workFor(asked, reading) : null;
+    return work === null ? [] : [{ reading, work }];
+  });
+  let { events } = asked;
+  return inTurns(
+    waiting.toSorted((a, b) => (a.work.due < b.work.due ? -1 : 1)),
+    (one) => {
+      const proposed = proposedFor(asked, one, events);
+      const [best] = proposed.answer.days;
+      if (best) events = [...events, asEvent(one.reading, best)];
+      return [proposed];
+    },
+  );
+}
+
 /**
  * When the instruments of a player should go to the bench. The most pressing chooses its days first, and what is proposed
- * for one keeps the last of its kind at home.
+ * for one keeps the last of its kind at home. Worked out in turns, and kept until something is said of one of them.
  */
-export function proposals(asked: BenchAskedOf): Proposed[] {
-  const since = addDays(asked.today, -ASKED_FOR_DAYS);
-  const waiting = asked.own
-    .filter(({ instrument }) => stayOf(asked, instrument.id, since) === undefined)
-    .flatMap((reading) => {
-      const work = workFor(asked, reading);
-      return work === null ? [] : [{ reading, work }];
-    })
-    .toSorted((a, b) => (a.work.due < b.work.due ? -1 : 1));
-  let { events } = asked;
-  return waiting.map((one) => {
-    const proposed = proposedFor(asked, one, events);
-    const [best] = proposed.answer.days;
-    if (best) events = [...events, asEvent(one.reading, best)];
-    return proposed;
+export function proposals(asked: BenchAskedOf): Promise<readonly Proposed[]> {
+  const { services, playerId, own, today } = asked;
+  const subjects = [ofPlayer(playerId), ...own.map(({ instrument }) => ofInstrument(instrument.id))];
+  return services.remembered.of({ name: `bench ${playerId}`, subjects, day: today }, (drop) => {
+    const made = proposedOf(asked);
+    made.catch(drop);
+    return made;
   });
 }
 
@@ -156,15 +169,15 @@ export function proposals(asked: BenchAskedOf): Proposed[] {
  * The next stay of each instrument that has work there, and the day it is back: as it stands in the calendar, else as it
  * is proposed.
  */
-export function nextStays(
+export async function nextStays(
   asked: BenchAskedOf,
-): { readonly reading: Reading; readonly work: BenchWork; readonly back: LocalDate }[] {
+): Promise<{ readonly reading: Reading; readonly work: BenchWork; readonly back: LocalDate }[]> {
   const planned = asked.own.flatMap((reading) => {
     const stay = stayOf(asked, reading.instrument.id);
     const work = stay && workFor(asked, reading);
     return stay && work ? [{ reading, work, back: lastDayOf(stay) }] : [];
   });
-  const proposed = proposals(asked).flatMap(({ reading, work, answer }) => {
+  const proposed = (await proposals(asked)).flatMap(({ reading, work, answer }) => {
     const [best] = answer.days;
     return best ? [{ reading, work, back: best.back }] : [];
   });

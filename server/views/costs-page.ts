@@ -127,9 +127,9 @@ function firstPriceOf({ own, services }: BenchAskedOf): FirstPrice | null {
 }
 
 /** Everything that is to be paid in the next two years. */
-function comingOf(asked: BenchAskedOf, first: FirstPrice | null): Coming[] {
+async function comingOf(asked: BenchAskedOf, first: FirstPrice | null): Promise<Coming[]> {
   const { own, services, today, terms } = asked;
-  const stays = nextStays(asked);
+  const stays = await nextStays(asked);
   return own
     .flatMap((reading) => {
       const { instrument } = reading;
@@ -173,11 +173,11 @@ type Planned = {
 };
 
 /** What is to be paid and put aside; null where no price is known: it is asked for, and nothing is said to cost nothing. */
-function plannedOf(asked: BenchAskedOf, currency: string | null): Planned | null {
+async function plannedOf(asked: BenchAskedOf, currency: string | null): Promise<Planned | null> {
   const { services, today, own } = asked;
   const first = firstPriceOf(asked);
   if (currency === null) return null;
-  const coming = comingOf(asked, first);
+  const coming = await comingOf(asked, first);
   if (first === null && coming.length === 0) return null;
   const put = own[0] ? services.costs.savedOf(own[0].player.id) : null;
   const from = depositsFrom(today, put?.on ?? null);
@@ -225,11 +225,15 @@ function planView({ asked, currency, first, coming, plan, from, saved }: Planned
 }
 
 /** What the instruments of a player cost, what is to come, and what to put aside for it. */
-export function costsPageOf(services: Services, playerId: PlayerId, today: LocalDate): Outcome<CostsView, Failure> {
+export async function costsPageOf(
+  services: Services,
+  playerId: PlayerId,
+  today: LocalDate,
+): Promise<Outcome<CostsView, Failure>> {
   const asked = benchAsked(services, playerId, today);
   if (!asked) return fail(notFound('playerId', { code: 'no-such-player' }));
   const currency = currencyOfRecord(services);
-  const planned = plannedOf(asked, currency);
+  const planned = await plannedOf(asked, currency);
   const saved = services.costs.savedOf(playerId);
   return succeed({
     playerId,

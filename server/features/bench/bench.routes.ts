@@ -10,8 +10,8 @@ export function benchRoutes(services: Serving): Router {
   router.get(benchPaths.ticketRoute, (req, res) => {
     sendOutcome(res, ticketViewOf(services(req), param(req, 'instrumentId'), queryOf(todayQuery, req).today));
   });
-  router.get(benchPaths.yearRoute, (req, res) => {
-    sendOutcome(res, yearOf(services(req), param(req, 'instrumentId'), queryOf(todayQuery, req).today));
+  router.get(benchPaths.yearRoute, async (req, res) => {
+    sendOutcome(res, await yearOf(services(req), param(req, 'instrumentId'), queryOf(todayQuery, req).today));
   });
   return router;
 }

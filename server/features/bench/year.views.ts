@@ -57,14 +57,18 @@ function wrongIn(
 }
 
 /** Twelve months of an instrument on one page, for whoever pays. */
-export function yearOf(services: Services, id: string, today: LocalDate): Outcome<YearOfInstrument, Failure> {
+export async function yearOf(
+  services: Services,
+  id: string,
+  today: LocalDate,
+): Promise<Outcome<YearOfInstrument, Failure>> {
   const reading = services.readings.of(id);
   if (!reading) return fail(noInstrument());
   const { instrument, player, facts } = reading;
   const { format, book } = services;
   const situation = reading.situation(today);
   const from = addDays(addMonths(today, -12), 1);
-  const costs = costsPageOf(services, player.id, today);
+  const costs = await costsPageOf(services, player.id, today);
   if (!costs.ok) return costs;
   const own = costs.value.instruments.find(({ instrumentId }) => instrumentId === instrument.id);
   return succeed({

@@ -94,7 +94,11 @@ function stayViews(asked: BenchAskedOf): OpenStayView[] {
 }
 
 /** When a player's instruments should go to the bench, and what is there now. */
-export function benchPageOf(services: Services, playerId: PlayerId, today: LocalDate): Outcome<BenchView, Failure> {
+export async function benchPageOf(
+  services: Services,
+  playerId: PlayerId,
+  today: LocalDate,
+): Promise<Outcome<BenchView, Failure>> {
   const asked = benchAsked(services, playerId, today);
   if (!asked) return fail(notFound('playerId', { code: 'no-such-player' }));
   const { own, terms } = asked;
@@ -114,7 +118,7 @@ export function benchPageOf(services: Services, playerId: PlayerId, today: Local
     },
     currency: currencyOfRecord(services),
     stays: stayViews(asked),
-    instruments: proposals(asked).map((one) => forTheBench(one, asked)),
+    instruments: (await proposals(asked)).map((one) => forTheBench(one, asked)),
     unknown: own
       .filter(({ situation, player }) => unknownBenchWork(situation(today), player).length > 0)
       .map(({ instrument: { id, name } }) => ({ instrumentId: id, name })),

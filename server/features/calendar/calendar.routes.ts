@@ -66,9 +66,9 @@ export function calendarRoutes(services: Serving): Router {
     services(req);
     res.json(knownRegions());
   });
-  router.get(benchPaths.page, (req, res) => {
+  router.get(benchPaths.page, async (req, res) => {
     const { playerId, today } = queryOf(benchQuery, req);
-    sendOutcome(res, benchPageOf(services(req), playerId, today));
+    sendOutcome(res, await benchPageOf(services(req), playerId, today));
   });
   return router;
 }

@@ -5,9 +5,9 @@ import { queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
 
 export function costsRoutes(services: Serving): Router {
   const router = Router();
-  router.get(costPaths.read, (req, res) => {
+  router.get(costPaths.read, async (req, res) => {
     const { playerId, today } = queryOf(costsQuery, req);
-    sendOutcome(res, costsPageOf(services(req), playerId, today));
+    sendOutcome(res, await costsPageOf(services(req), playerId, today));
   });
   return router;
 }

@@ -2,6 +2,7 @@ import { Button, Typography } from '@mui/material';
 import type { MeasureView } from '#contract/inspections.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
+import { Caution } from '#web/ui/Caution.tsx';
 import { HeardOnly } from '#web/ui/HeardOnly.tsx';
 import { Row, Space } from '#web/ui/layout.tsx';
 import { Quiet } from '#web/ui/Quiet.tsx';
@@ -37,7 +38,7 @@ type MeasureRowProps = {
 
 /** One thing that is measured: what was read last, what that says, where it goes. */
 export function MeasureRow({ measure, open, onToggle }: MeasureRowProps) {
-  const { name, placeName, newest, words, lines, because } = measure;
+  const { name, placeName, newest, words, lines, because, stops } = measure;
   const title = placeName === null ? name : `${name}: ${placeName}`;
   const { button, fold } = useWhyFold({ lines: because, about: title });
   const isDrawn = lines.some(({ points }) => points.length > 1);
@@ -52,6 +53,9 @@ export function MeasureRow({ measure, open, onToggle }: MeasureRowProps) {
             </Text>
           )}
         </Row>
+        {stops && newest?.grade === 'bench' && (
+          <Caution>Do not play it until somebody has looked. Say in Faults what you see.</Caution>
+        )}
         <Typography>{words}</Typography>
         <Row gap={1} align="center">
           {button}

@@ -86,6 +86,21 @@ describe('one thing that is read', () => {
   });
 });
 
+test('what stops an instrument says so where it is beyond its limit, and only there', () => {
+  const row = (over: Partial<MeasureView>) => {
+    const { unmount } = draw(
+      <ul>
+        <MeasureRow measure={{ ...MEASURE, ...over }} open={false} onToggle={jest.fn()} />
+      </ul>,
+    );
+    const isSaid = screen.queryByText(/^Do not play it until somebody has looked/) !== null;
+    unmount();
+    return isSaid;
+  };
+  const failed = { newest: { ...(MEASURE.newest ?? ({} as never)), grade: 'bench' as const } };
+  expect([row({ stops: true, ...failed }), row({ stops: true }), row(failed)]).toEqual([true, false, false]);
+});
+
 test('a row says what was read, what that says and why; its line is shown when it is asked for', () => {
   const onToggle = jest.fn();
   draw(
