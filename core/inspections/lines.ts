@@ -52,15 +52,19 @@ const renewedBetween = (days: readonly LocalDate[], before: LocalDate, next: Loc
 export function linesOf(measure: MeasureHere, place: PlaceId | null, taken: TakenOf, done: DoneOn): ReadLine[] {
   const renewed = done.filter((one) => renews(measure, one)).map(({ on }) => on);
   const lines: { way: MeasureWay; reads: [ReadOn, ...ReadOn[]]; begins: ReadLine['begins'] }[] = [];
+  /** Why a reading does not go on the line that is open; null where it does. */
+  const beginsAfter = (open: (typeof lines)[number], way: MeasureWay, on: LocalDate): ReadLine['begins'] => {
+    const last = open.reads.at(-1);
+    if (last !== undefined && renewedBetween(renewed, last.on, on)) return 'repair';
+    return open.way.id === way.id ? null : 'way';
+  };
   for (const { way: wayId, ...read } of taken.get(nameOf(measure.id, place)) ?? []) {
     const way = wayOf(measure, wayId);
-    if (way === undefined) continue;
     const open = lines.at(-1);
-    const last = open?.reads.at(-1);
-    const isRenewed = last !== undefined && renewedBetween(renewed, last.on, read.on);
-    if (open === undefined || isRenewed || open.way.id !== way.id)
-      lines.push({ way, reads: [read], begins: open === undefined ? null : isRenewed ? 'repair' : 'way' });
-    else if (last?.on === read.on) open.reads[open.reads.length - 1] = read;
+    if (way === undefined) continue;
+    const begins = open && beginsAfter(open, way, read.on);
+    if (open === undefined || begins) lines.push({ way, reads: [read], begins: begins ?? null });
+    else if (open.reads.at(-1)?.on === read.on) open.reads[open.reads.length - 1] = read;
     else open.reads.push(read);
   }
   return lines;

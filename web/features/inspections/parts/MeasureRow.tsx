@@ -54,7 +54,7 @@ export function MeasureRow({ measure, open, onToggle }: MeasureRowProps) {
           )}
         </Row>
         {stops && newest?.grade === 'bench' && (
-          <Caution>Do not play it until somebody has looked. Say in Faults what you see.</Caution>
+          <Caution danger>Do not play it until somebody has looked. Say in Faults what you see.</Caution>
         )}
         <Typography>{words}</Typography>
         <Row gap={1} align="center">
