@@ -168,7 +168,7 @@ describe('the calendar', () => {
     const bench = async () =>
       (await (await fetch(url(`/api/bench?playerId=lucan&today=${today}`))).json()) as BenchView;
     const [first] = (await bench()).instruments;
-    await page.locator(`[aria-label^="Put "][aria-label$=": ${first?.name ?? ''}"]`).click();
+    await page.locator(`[aria-label^="Take this day"][aria-label$=", ${first?.name ?? ''}"]`).click();
     await sees(page, 'goes to the bench on');
     expect((await bench()).instruments.map(({ instrumentId }) => instrumentId)).not.toContain(first?.instrumentId);
     expect((await bench()).stays.map(({ name }) => name)).toContain('Dents taken out');

@@ -30,7 +30,7 @@ const Row = ({ place: { id, name, kind, kindName } }: { readonly place: ShelfPla
       variant="outlined"
       color="inherit"
       {...{ component: Link, to: `/bench/${id}` }}
-      aria-label={`See how ${name} stands`}
+      aria-label={`See how it stands: ${name}`}
       size="large"
     >
       See how it stands

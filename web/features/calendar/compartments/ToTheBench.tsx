@@ -57,7 +57,7 @@ const DayRow = ({
         color="inherit"
         disabled={busy}
         onClick={onPlan}
-        aria-label={`Put ${words} in the calendar: ${name}`}
+        aria-label={`Take this day: ${words}, ${name}`}
       >
         Take this day
       </Button>
@@ -70,6 +70,7 @@ const DayRow = ({
 function Row({ one, busy, onPlan }: RowProps) {
   const [all, setAll] = useState(false);
   const others = one.days.length - 1;
+  const otherDays = others === 1 ? 'Another day' : `${others} other days`;
   return (
     <PlainRow>
       <Text strong>
@@ -82,8 +83,8 @@ function Row({ one, busy, onPlan }: RowProps) {
         <DayRow key={day.on} day={day} name={one.name} busy={busy} onPlan={() => onPlan(day)} />
       ))}
       {!all && others > 0 && (
-        <Button size="small" color="inherit" aria-label={`Other days: ${one.name}`} onClick={() => setAll(true)}>
-          {others === 1 ? 'Another day' : `${others} other days`}
+        <Button size="small" color="inherit" aria-label={`${otherDays}: ${one.name}`} onClick={() => setAll(true)}>
+          {otherDays}
         </Button>
       )}
     </PlainRow>

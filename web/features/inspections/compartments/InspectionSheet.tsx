@@ -47,7 +47,7 @@ const ReadSoFar = ({ asked, onGoTo }: ListProps) => (
         </Typography>
         <LineButton
           color="inherit"
-          aria-label={`Change: ${measure.name}${measure.placeName === null ? '' : `, ${measure.placeName}`}`}
+          aria-label={`${isSaid ? shownReading(way, value) : 'Left out'}: change ${measure.name}${measure.placeName === null ? '' : `, ${measure.placeName}`}`}
           onClick={() => onGoTo(at)}
         >
           {isSaid ? shownReading(way, value) : 'Left out'}

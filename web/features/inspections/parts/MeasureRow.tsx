@@ -64,7 +64,7 @@ export function MeasureRow({ measure, open, onToggle }: MeasureRowProps) {
               size="small"
               color="inherit"
               aria-expanded={open}
-              aria-label={`The line: ${title}`}
+              aria-label={`${open ? 'Hide the line' : 'Show the line'}: ${title}`}
               onClick={onToggle}
             >
               {open ? 'Hide the line' : 'Show the line'}

@@ -112,6 +112,6 @@ test('a row says what was read, what that says and why; its line is shown when i
   expect(screen.getByText(MEASURE.words)).toBeTruthy();
   tap(/^Why/);
   expect(screen.getByText(/Good is 5 s or more\./)).toBeTruthy();
-  tap(/^The line/);
+  tap(/^Show the line/);
   expect(onToggle).toHaveBeenCalledTimes(1);
 });
