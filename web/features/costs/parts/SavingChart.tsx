@@ -26,7 +26,7 @@ export function SavingChart({ months, currency }: SavingChartProps) {
     <Box aria-hidden sx={{ height: 190, '& *': { outline: 'none' } }}>
       <ResponsiveContainer>
         <ComposedChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 36, bottom: 0, left: 0 }}>
-          <XAxis dataKey="month" stroke={QUIET} interval={5} />
+          <XAxis dataKey="month" stroke={QUIET} interval="preserveStartEnd" minTickGap={28} />
           <YAxis stroke={QUIET} width={48} tickCount={4} tickFormatter={whole} />
           <Area dataKey="left" type="stepAfter" stroke={INK} strokeWidth={2} fill={FUND} isAnimationActive={false} />
           <Bar dataKey="paid" fill={PAID} maxBarSize={10} isAnimationActive={false} />
