@@ -60,7 +60,7 @@ const read = (kind: KindId, ...all: readonly Reads[]) =>
   );
 const nothingRead = read('trumpet');
 const situation = (clocks: readonly ItemClock[], inspections = nothingRead): Situation =>
-  ({ today, care: { clocks }, inspections }) as unknown as Situation;
+  ({ today, care: { clocks }, inspections, faults: { stops: [] } }) as unknown as Situation;
 const work = (clocks: readonly ItemClock[], inspections = nothingRead, faults: readonly BenchFault[] = []) =>
   benchWork(BOOK, situation(clocks, inspections), grownUp, faults);
 const pull = (place: PlaceId, reads: readonly Read[]): Reads => ({
@@ -171,6 +171,18 @@ describe('what an instrument has for the bench', () => {
       { id: 'held-shut/upper-joint', place: null, way: 'sucked-shut', reads: [[1, 1]] },
     ];
     expect(work([], read('clarinet', ...pads))?.jobs).toHaveLength(1);
+  });
+
+  test('what stops it until the bench has looked asks for the bench; what a teacher clears does not', () => {
+    const stops = (['bench', 'maker', 'teacher', 'self'] as const).map((clearedBy, at) => ({
+      ...{ key: clearedBy, unsure: false, since: on(-3 - at) },
+      rule: { heading: 'A line in the wood', clearedBy, mark: 'practice' },
+    }));
+    const stopped = (some: readonly object[]) =>
+      benchWork(BOOK, { ...situation([]), faults: { stops: some } } as unknown as Situation, grownUp);
+    expect(stopped(stops.slice(0, 1))?.jobs).toMatchObject([{ work: 'look', due: on(-3), reason: { kind: 'stop' } }]);
+    expect(stopped(stops.slice(1, 2))?.due).toBe(on(-4));
+    expect(stopped(stops.slice(2))).toBeNull();
   });
 
   test('what is likely to be wrong asks for the work it is', () => {

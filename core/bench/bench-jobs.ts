@@ -4,6 +4,7 @@ import type { Severity } from '#core/book/care-item.ts';
 import { EARLY_SHARE } from '#core/bench/rates.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import type { CauseHere } from '#core/faults/faults-for.ts';
+import type { StopStanding } from '#core/faults/faults-standing.ts';
 import type { ChanceWord } from '#core/faults/interview.ts';
 import { datesOf, type MeasureStanding } from '#core/inspections/inspections-standing.ts';
 import { handsFor, type PlayerAbilities } from '#core/players/player.ts';
@@ -19,6 +20,7 @@ const GOES_ALONG_DAYS = 56;
 export type JobReason =
   | { readonly kind: 'clock' | 'sign'; readonly clock: ItemClock }
   | { readonly kind: 'reading' | 'trend'; readonly standing: MeasureStanding }
+  | { readonly kind: 'stop'; readonly stop: StopStanding }
   | { readonly kind: 'fault'; readonly cause: CauseHere; readonly word: ChanceWord; readonly since: LocalDate };
 
 /** One piece of work for the bench, and when. */
@@ -132,6 +134,18 @@ const faultJob =
     return { reason: { kind: 'fault', cause, word, since }, work, severity, due: today, from: null };
   };
 
+/** What stops an instrument until the bench or its maker has looked. */
+const stopJobs = ({ faults }: Situation): BenchJob[] =>
+  faults.stops
+    .filter(({ rule }) => rule.clearedBy === 'bench' || rule.clearedBy === 'maker')
+    .map((stop) => ({
+      reason: { kind: 'stop', stop },
+      work: 'look',
+      severity: 'lasting',
+      due: stop.since,
+      from: null,
+    }));
+
 /** Where it is, of what names a place: three slides are three times the work, one leak told in three ways is one. */
 const placeOf = ({ reason }: BenchJob): string => ('standing' in reason ? (reason.standing.place?.id ?? '') : '');
 
@@ -157,6 +171,7 @@ export function benchWork(
   const { today, inspections } = situation;
   const last = addDays(today, BENCH_HORIZON_DAYS);
   const asked = [
+    ...stopJobs(situation),
     ...faults.map(faultJob(book, today)),
     ...inspections.standing.flatMap((standing) => measureJob(book, standing)),
     ...clockJobs(book, situation, player),

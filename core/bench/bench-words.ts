@@ -53,6 +53,14 @@ function measureLine(standing: MeasureStanding, format: Format): WhyLine {
 export function jobLine({ reason }: BenchJob, format: Format): WhyLine {
   if ('clock' in reason) return clockLine(reason.clock, format);
   if ('standing' in reason) return measureLine(reason.standing, format);
+  if ('stop' in reason) {
+    const { rule, since } = reason.stop;
+    return {
+      rule: 'stop',
+      text: `${rule.heading}, since ${format.date(since)}. It waits until somebody there has looked.`,
+      mark: rule.mark,
+    };
+  }
   const chance = CHANCE_WORDS_SAID[reason.word].toLowerCase();
   return {
     rule: 'fault',

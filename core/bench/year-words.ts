@@ -1,6 +1,5 @@
 import type { CareStanding } from '#core/care/care-standing.ts';
 import { counted, duration, listed, type Format } from '#core/explain/format.ts';
-import { gradeOf } from '#core/inspections/grade.ts';
 import { GRADE_WORDS, measureWords, readingWords } from '#core/inspections/inspection-words.ts';
 import type { InspectionsStanding } from '#core/inspections/inspections-standing.ts';
 import type { Played } from '#core/plays/play-columns.ts';
@@ -24,7 +23,7 @@ export function readInYear(
   from: LocalDate,
   format: Format,
 ): { readonly name: string; readonly text: string }[] {
-  return standing.flatMap(({ measure, place, lines }) => {
+  return standing.flatMap(({ measure, place, lines, newest }) => {
     const line = lines.at(-1);
     const reads = line?.reads.filter(({ on }) => on >= from) ?? [];
     const [first] = reads;
@@ -33,7 +32,8 @@ export function readInYear(
     const now = `${readingWords(line.way, last.value, format)} on ${format.date(last.on)}`;
     const since =
       first === last ? '' : `${readingWords(line.way, first.value, format)} on ${format.date(first.on)}, then `;
-    const grade = GRADE_WORDS[gradeOf(line.way.limits, last.value)].toLowerCase();
+    // What its own page says of it: a repair since, or a growth that is no matter of the number alone, among it.
+    const grade = newest === null ? 'seen to since' : GRADE_WORDS[newest.grade].toLowerCase();
     return [{ name: measureWords(measure, place), text: `${since}${now}: ${grade}.` }];
   });
 }
