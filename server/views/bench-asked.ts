@@ -3,6 +3,7 @@ import { benchWork, type BenchFault, type BenchWork } from '#core/bench/bench-jo
 import type { BenchTerms } from '#core/bench/bench-terms.ts';
 import type { AwayFor, ShutDays } from '#core/bench/stay.ts';
 import { lastDayOf, type CalendarEvent } from '#core/calendar/event.ts';
+import { backFromBench } from '#core/faults/faults-standing.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
@@ -53,8 +54,14 @@ function likelyFaults(services: Services, { instrument }: Reading, today: LocalD
 }
 
 /** What an instrument has for the bench, by everything that asks for it. */
-export const workFor = ({ services, today }: BenchAskedOf, reading: Reading): BenchWork | null =>
-  benchWork(services.book, reading.situation(today), reading.player, likelyFaults(services, reading, today));
+export function workFor({ services, today, events }: BenchAskedOf, reading: Reading): BenchWork | null {
+  const situation = reading.situation(today);
+  // What the bench has had since it was stopped waits for a word of whoever has it, not for the bench again.
+  const back = backFromBench(events, reading.instrument.id, today);
+  const stops = situation.faults.stops.filter(({ since }) => back === null || since > back);
+  const asked = { ...situation, faults: { ...situation.faults, stops } };
+  return benchWork(services.book, asked, reading.player, likelyFaults(services, reading, today));
+}
 
 /**
  * How long it is away: as the longest piece of work takes. How long a service takes and how long one gets used to it is

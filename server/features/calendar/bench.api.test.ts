@@ -117,6 +117,26 @@ describe('when an instrument should go to the bench', () => {
     expect(JSON.stringify(body)).toContain('Done there: a slide freed.');
   });
 
+  test('one that is stopped until the bench has looked asks for the bench', async () => {
+    const service = [{ instrumentId: 'clarinet', itemIds: ['wind/bench-service'] }];
+    const stay = (from: number, to: number) =>
+      event({
+        ...{ instrumentIds: ['clarinet'], on: addDays(today, from), until: addDays(today, to) },
+        stay: { done: service, cost: null },
+      });
+    await post('/api/events', stay(-100, -90)).expect(201);
+    const works = async () =>
+      (await bench()).instruments
+        .find(({ instrumentId }) => instrumentId === 'clarinet')
+        ?.jobs.map(({ name }) => name) ?? [];
+    expect(await works()).toEqual([]);
+    const key = aKey();
+    const yes = { interviewKey: key, sign: 'wooden/line', answer: 'yes', noticed: true };
+    await post('/api/faults', { instrumentId: 'clarinet', noticed: ['wooden/pop'], key }).expect(201);
+    await post('/api/faults/answers', yes).expect(201);
+    expect(await works()).toContain('Looked at by the bench');
+  });
+
   test('one that has been there is not proposed again before somebody says what came of it', async () => {
     await post('/api/events', event({ on: addDays(today, -19), until: addDays(today, -5) })).expect(201);
     const { instruments, stays } = await bench();
