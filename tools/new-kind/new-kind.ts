@@ -21,70 +21,79 @@ const keyed = (id: string): string => (/^[a-z]+$/.test(id) ? id : quoted(id));
 /** How one file changes; the text it looks for is said where it is not there. */
 type Edit = { readonly file: string; readonly at: RegExp; readonly put: (found: string) => string };
 
-/** Every list a kind stands in. A list that is missing here does not compile without the new kind. */
-function edits({ id, like }: NewKind): Edit[] {
-  const name = inCode(id);
-  const own = keyed(like).replace(/[-']/g, (one) => (one === '-' ? '-' : "'"));
-  return [
-    {
-      file: 'core/instruments/kind.ts',
-      at: new RegExp(`^  ${quoted(like)},$`, 'm'),
-      put: (found) => `${found}\n  ${quoted(id)},`,
-    },
-    { file: 'core/book/care-ids.ts', at: /^\] as const;$/m, put: (found) => `  ${quoted(id)},\n${found}` },
-    { file: 'core/book/fault.ts', at: /^  'hand-slide',$/m, put: (found) => `${found}\n  ${quoted(id)},` },
-    {
-      file: 'core/tables/instruments/kinds.ts',
-      at: /^\/\*\* The registration of every kind/m,
-      put: (found) => `import { ${name} } from '#core/tables/instruments/${id}.ts';\n\n${found}`,
-    },
-    {
-      file: 'core/tables/instruments/kinds.ts',
-      at: new RegExp(`^  ${own}(?:: \\w+)?,$`, 'm'),
-      put: (found) => `${found}\n  ${keyed(id) === name ? name : `${keyed(id)}: ${name}`},`,
-    },
-    {
-      file: 'core/tables/care/pages.ts',
-      at: /^const pages = /m,
-      put: (found) => `import { ${name} } from '#core/tables/care/${id}.ts';\n\n${found}`,
-    },
-    {
-      file: 'core/tables/care/pages.ts',
-      at: /^  'highland-pipes': pages\(/m,
-      put: (found) => `  ${keyed(id)}: pages(wind, onTheWay, swab, ${name}),\n${found}`,
-    },
-    {
-      file: 'core/tables/agents/surfaces.ts',
-      at: /^  'highland-pipes': \[/m,
-      put: (found) => `  ${keyed(id)}: ['bore', 'body'],\n${found}`,
-    },
-    {
-      file: 'core/tables/handling/anatomy.ts',
-      at: /^  'highland-pipes': \{$/m,
-      put: (found) => `  ${keyed(id)}: { couplings: [played('head-joint', 'body')] },\n${found}`,
-    },
-    {
-      file: 'core/tables/faults/faults.ts',
-      at: /^const pages = /m,
-      put: (found) => `import { ${name} } from '#core/tables/faults/${id}.ts';\n\n${found}`,
-    },
-    {
-      file: 'core/tables/faults/faults.ts',
-      at: /^  'highland-pipes': pages\(/m,
-      put: (found) => `  ${keyed(id)}: pages(any, swabbed, ${name}),\n${found}`,
-    },
-    {
-      file: 'core/tables/bench/measures.ts',
-      at: /^  'highland-pipes': pages\(/m,
-      put: (found) => `  ${keyed(id)}: pages(any),\n${found}`,
-    },
-    {
-      file: 'web/ui/silhouette-outlines.ts',
-      at: /^  'highland-pipes': \[$/m,
-      put: (found) => `  // An outline of its own: strokes for 48 × 48.\n  ${keyed(id)}: ['M38 8L10 40'],\n${found}`,
-    },
-  ];
+/** The words of a new kind as its lists write them. */
+function written({ id, like }: NewKind) {
+  return { id, like, name: inCode(id), own: keyed(like) };
 }
+type Written = ReturnType<typeof written>;
+
+/** Where a kind is registered. */
+const registrations = ({ id, like, name, own }: Written): Edit[] => [
+  {
+    file: 'core/instruments/kind.ts',
+    at: new RegExp(`^  ${quoted(like)},$`, 'm'),
+    put: (found) => `${found}\n  ${quoted(id)},`,
+  },
+  { file: 'core/book/care-ids.ts', at: /^\] as const;$/m, put: (found) => `  ${quoted(id)},\n${found}` },
+  { file: 'core/book/fault.ts', at: /^  'hand-slide',$/m, put: (found) => `${found}\n  ${quoted(id)},` },
+  {
+    file: 'core/tables/instruments/kinds.ts',
+    at: /^\/\*\* The registration of every kind/m,
+    put: (found) => `import { ${name} } from '#core/tables/instruments/${id}.ts';\n\n${found}`,
+  },
+  {
+    file: 'core/tables/instruments/kinds.ts',
+    at: new RegExp(`^  ${own}(?:: \\w+)?,$`, 'm'),
+    put: (found) => `${found}\n  ${keyed(id) === name ? name : `${keyed(id)}: ${name}`},`,
+  },
+];
+
+/** The pages of the book that are given to a kind. */
+const pagesOf = ({ id, name }: Written): Edit[] => [
+  {
+    file: 'core/tables/care/pages.ts',
+    at: /^const pages = /m,
+    put: (found) => `import { ${name} } from '#core/tables/care/${id}.ts';\n\n${found}`,
+  },
+  {
+    file: 'core/tables/care/pages.ts',
+    at: /^  'highland-pipes': pages\(/m,
+    put: (found) => `  ${keyed(id)}: pages(wind, onTheWay, swab, ${name}),\n${found}`,
+  },
+  {
+    file: 'core/tables/agents/surfaces.ts',
+    at: /^  'highland-pipes': \[/m,
+    put: (found) => `  ${keyed(id)}: ['bore', 'body'],\n${found}`,
+  },
+  {
+    file: 'core/tables/handling/anatomy.ts',
+    at: /^  'highland-pipes': \{$/m,
+    put: (found) => `  ${keyed(id)}: { couplings: [played('head-joint', 'body')] },\n${found}`,
+  },
+  {
+    file: 'core/tables/faults/faults.ts',
+    at: /^const pages = /m,
+    put: (found) => `import { ${name} } from '#core/tables/faults/${id}.ts';\n\n${found}`,
+  },
+  {
+    file: 'core/tables/faults/faults.ts',
+    at: /^  'highland-pipes': pages\(/m,
+    put: (found) => `  ${keyed(id)}: pages(any, swabbed, ${name}),\n${found}`,
+  },
+  {
+    file: 'core/tables/bench/measures.ts',
+    at: /^  'highland-pipes': pages\(/m,
+    put: (found) => `  ${keyed(id)}: pages(any),\n${found}`,
+  },
+  {
+    file: 'web/ui/silhouette-outlines.ts',
+    at: /^  'highland-pipes': \[$/m,
+    put: (found) => `  // An outline of its own: strokes for 48 × 48.\n  ${keyed(id)}: ['M38 8L10 40'],\n${found}`,
+  },
+];
+
+/** Every list a kind stands in. A list that is missing here does not compile without the new kind. */
+const edits = (kind: NewKind): Edit[] => [registrations, pagesOf].flatMap((of) => of(written(kind)));
 
 const instrumentStub = ({
   id,
