@@ -29,6 +29,7 @@ const CORE_ROOMS = [
   'calendar',
   'ics',
   'reeds',
+  'doublereeds',
   'methods',
   'breaks',
   'conditions',

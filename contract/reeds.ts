@@ -1,4 +1,4 @@
-import { array, object } from 'yup';
+import { array, number, object } from 'yup';
 import { reedId, reedsInPlay } from '#contract/reeds-in-play.ts';
 import { fact } from '#contract/fact.ts';
 import { ofPlayer } from '#core/record/fact.ts';
@@ -10,13 +10,18 @@ import type { WallClock } from '#core/plays/play.ts';
 import { LONGEST_SET } from '#core/reeds/reed-pin.ts';
 import {
   BREAK_INS,
+  DOUBLE_REED_TENTHS,
   MOST_IN_A_BOX,
   REED_ENDS,
   REED_FEELS,
   REED_MATERIALS,
   REED_SIGNS,
   REED_USES,
+  RESISTANCES,
+  SCRAPES,
+  SITS,
   type ReedBox,
+  type Resistance,
 } from '#core/reeds/reed.ts';
 import {
   amount,
@@ -59,6 +64,13 @@ export const reedBoxFact = fact({
     cut: visibleText(30).nullable().defined(),
     strength: visibleText(12).nullable().defined(),
     material: word(REED_MATERIALS).required(),
+    scrape: word(SCRAPES).optional().default(undefined),
+    lengthTenths: amount()
+      .integer()
+      .min(DOUBLE_REED_TENTHS.least)
+      .max(DOUBLE_REED_TENTHS.most)
+      .optional()
+      .default(undefined),
     breakIn: word(BREAK_INS).required(),
     place: visibleText(40).nullable().defined(),
     cost: money.nullable().defined(),
@@ -102,6 +114,9 @@ const sayingFields = {
     ),
   goodFor: word(REED_USES).nullable().defined(),
   signs: array(word(REED_SIGNS).required()).max(REED_SIGNS.length).required(),
+  /** Of a double reed: how much it resists, and where it sits. */
+  resistance: number<Resistance>().strict().oneOf(RESISTANCES).optional().default(undefined),
+  sits: word(SITS).optional().default(undefined),
   cause: word(REED_ENDS)
     .nullable()
     .defined()

@@ -78,7 +78,8 @@ function saidOf(sayings: readonly ReedSaid[]) {
     if (one.what === 'flattened') flattenedOn = one.on;
     else if (one.what === 'ended') ended = { on: one.on, cause: one.cause };
     else {
-      grade = { feel: one.feel, goodFor: one.goodFor, signs: one.signs, on: one.on };
+      const { feel, goodFor, signs, resistance, sits, on } = one;
+      grade = { feel, goodFor, signs, on, ...(resistance && { resistance }), ...(sits && { sits }) };
       const end = endBySign(one.signs);
       if (end !== null) ended ??= { on: one.on, cause: end };
       wasConcert ||= one.goodFor === 'concert' && one.feel !== 'too-soft';

@@ -38,6 +38,7 @@ export const END_WORDS: Readonly<Record<ReedEnd, string>> = {
   'corner-gone': 'without a corner',
   'sank-in-pitch': 'flat for good',
   shut: 'shut',
+  leaks: 'leaking at its back',
   lost: 'lost',
   'given-away': 'given away',
 };

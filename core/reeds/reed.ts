@@ -22,6 +22,11 @@ export type BreakIn = (typeof BREAK_INS)[number];
 
 export const REED_MATERIALS = ['cane', 'synthetic'] as const;
 export type ReedMaterial = (typeof REED_MATERIALS)[number];
+/** How a double reed is scraped; a bassoon's has no such choice. */
+export const SCRAPES = ['long', 'short', 'unknown'] as const;
+export type Scrape = (typeof SCRAPES)[number];
+/** A double reed is no longer than this, nor shorter, tenths of a millimetre. */
+export const DOUBLE_REED_TENTHS = { least: 400, most: 800 } as const;
 /** More reeds than this are not in one box. */
 export const MOST_IN_A_BOX = 50;
 
@@ -36,6 +41,10 @@ export type ReedBox = {
   readonly cut: string | null;
   readonly strength: string | null;
   readonly material: ReedMaterial;
+  /** How its reeds are scraped, where somebody said. */
+  readonly scrape?: Scrape | undefined;
+  /** How long each reed was as it came, tenths of a millimetre, where somebody measured. */
+  readonly lengthTenths?: number | undefined;
   /** Where it lies. */
   readonly place: string | null;
   /** What the whole box cost. */
@@ -65,6 +74,11 @@ export const REED_FEELS = ['too-hard', 'right', 'too-soft'] as const;
 export type ReedFeel = (typeof REED_FEELS)[number];
 export const REED_USES = ['concert', 'rehearsal', 'practice'] as const;
 export type ReedFor = (typeof REED_USES)[number];
+/** How much a double reed resists, from soft to hard, and where it sits on the tuner: reeds in hand are unlike one another. */
+export const RESISTANCES = [1, 2, 3, 4, 5] as const;
+export type Resistance = (typeof RESISTANCES)[number];
+export const SITS = ['flat', 'in-tune', 'sharp'] as const;
+export type Sits = (typeof SITS)[number];
 export const REED_SIGNS = ['stuffy', 'squeaks', 'chipped', 'corner-gone', 'sank-in-pitch', 'shut'] as const;
 export type ReedSign = (typeof REED_SIGNS)[number];
 /** Why it is played no more. Lost and given away end nothing: nobody saw how long it would have lived. */
@@ -76,6 +90,7 @@ export const REED_ENDS = [
   'corner-gone',
   'sank-in-pitch',
   'shut',
+  'leaks',
   'lost',
   'given-away',
 ] as const;
@@ -93,6 +108,9 @@ export type ReedSaying =
       readonly feel: ReedFeel;
       readonly goodFor: ReedFor | null;
       readonly signs: readonly ReedSign[];
+      /** Of a double reed. */
+      readonly resistance?: Resistance | undefined;
+      readonly sits?: Sits | undefined;
     }
   /** Its back was rubbed flat. */
   | { readonly what: 'flattened' }
@@ -107,6 +125,8 @@ export type SaidOfReed = {
   readonly feel: ReedFeel | null;
   readonly goodFor: ReedFor | null;
   readonly signs: readonly ReedSign[];
+  readonly resistance?: Resistance | undefined;
+  readonly sits?: Sits | undefined;
   readonly cause: ReedEnd | null;
 };
 
@@ -139,7 +159,7 @@ export const SIGNS_OF: Readonly<Record<ReedFamily, readonly ReedSign[]>> = {
 };
 export const ENDS_OF: Readonly<Record<ReedFamily, readonly ReedEnd[]>> = {
   single: ['soft', 'dark', 'chipped', 'split', 'lost', 'given-away'],
-  double: ['soft', 'dark', 'split', 'corner-gone', 'sank-in-pitch', 'shut', 'lost', 'given-away'],
+  double: ['soft', 'dark', 'split', 'corner-gone', 'sank-in-pitch', 'shut', 'leaks', 'lost', 'given-away'],
   pipe: ['soft', 'dark', 'chipped', 'split', 'lost', 'given-away'],
 };
 /** Signs that end a reed: a chipped tip, and one that sank in pitch overnight, for it has split (the practice book). */

@@ -6,7 +6,7 @@ import { reedSaidFact } from '#contract/reeds.ts';
 import { conflict, notFound, type Failure } from '#server/failure.ts';
 import { reedNamer, type ReedNamer } from '#server/features/reeds/reed-told.ts';
 import { reedFailure } from '#server/reed-failure.ts';
-import { saidFromRow } from '#server/features/reeds/reeds.mapper.ts';
+import { saidOn, sayingBodyFromRow } from '#server/features/reeds/reeds.mapper.ts';
 import { reedSayings } from '#server/features/reeds/reeds.table.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
@@ -19,7 +19,7 @@ function decide(
   { now }: Deciding,
   { reeds, players }: Services,
 ): Outcome<ToWrite<SaidOfReed>, Failure> {
-  const { reedId, what, feel, goodFor, signs, cause } = request;
+  const { reedId, what, feel, goodFor, signs, cause, resistance, sits } = request;
   // A reed is found under whoever has its box.
   for (const player of players.all()) {
     const record = reeds.record(player.id);
@@ -28,17 +28,29 @@ function decide(
     if (!reed.ok) return fail(reedFailure('reedId', reed.failure));
     const end = record.said.find((one) => one.reedId === reedId && one.what === 'ended');
     if (what === 'ended' && end !== undefined) return fail(conflict('reedId', { code: 'reed-has-ended', on: end.on }));
-    return succeed({ body: { playerId: player.id, reedId, what, feel, goodFor, signs, cause }, ...now });
+    return succeed({ body: {
+        playerId: player.id,
+        reedId,
+        what,
+        feel,
+        goodFor,
+        signs,
+        cause,
+        ...(resistance && { resistance }),
+        ...(sits && { sits }),
+      },
+      ...now,
+    });
   }
   return fail(notFound('reedId', { code: 'no-such-box' }));
 }
 
 const saidWords = ({ body, on }: Pick<Fact<SaidOfReed>, 'body' | 'on'>, nameOf: ReedNamer): string =>
-  `${nameOf(body.playerId, body.reedId)}. ${sayingWords(saidFromRow({ ...body, factId: 0 }, on))}`;
+  `${nameOf(body.playerId, body.reedId)}. ${sayingWords(saidOn(body, on))}`;
 
 /** A grade, a back rubbed flat, or that a reed is played no more. */
 export const reedSaidDefinition = defineFact<Services>()(reedSaidFact, {
-  store: bodyTable(reedSayings, { toRow: (body) => body, fromRow: ({ factId: _factId, ...body }) => body }),
+  store: bodyTable(reedSayings, { toRow: (body) => body, fromRow: sayingBodyFromRow }),
   words: (fact, told) => saidWords(fact, reedNamer(told)),
   wordsOfAll: (facts, told) => {
     const nameOf = reedNamer(told);

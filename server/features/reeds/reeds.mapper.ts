@@ -1,5 +1,5 @@
 import { endOf } from '#core/plays/play.ts';
-import type { ReedBox, ReedSaid, ReedSaying, ReedUse } from '#core/reeds/reed.ts';
+import type { ReedBox, ReedSaid, ReedSaying, ReedUse, SaidOfReed } from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { reedBoxes, reedPlays, reedSayings } from '#server/features/reeds/reeds.table.ts';
 import type { PlayRow } from '#server/features/plays/plays.table.ts';
@@ -10,9 +10,13 @@ export const boxBodyFromRow = ({
   factId: _factId,
   costMinor,
   currency,
+  scrape,
+  lengthTenths,
   ...row
 }: typeof reedBoxes.$inferSelect): BoxBody => ({
   ...row,
+  ...(scrape !== null && { scrape }),
+  ...(lengthTenths !== null && { lengthTenths }),
   cost: costMinor === null || currency === null ? null : { minor: costMinor, currency },
 });
 export const boxFromRow = ({ key, box }: { key: string; box: typeof reedBoxes.$inferSelect }): ReedBox => ({
@@ -41,14 +45,26 @@ export const playMinutes = ({ told: { shares, ofMinutes, high }, play }: Told): 
   }));
 
 /** The columns of a saying as the core has it. @throws Error where a row breaks its own table's rule */
-function sayingOf({ what, feel, goodFor, signs, cause }: typeof reedSayings.$inferSelect): ReedSaying {
-  if (what === 'graded' && feel !== null) return { what, feel, goodFor, signs };
+function sayingOf({ what, feel, goodFor, signs, cause, resistance, sits }: Omit<SaidOfReed, 'playerId' | 'reedId'>): ReedSaying {
+  if (what === 'graded' && feel !== null)
+    return { what, feel, goodFor, signs, ...(resistance && { resistance }), ...(sits && { sits }) };
   if (what === 'ended' && cause !== null) return { what, cause };
   if (what === 'flattened') return { what };
   throw new Error(`a reed is ${what} without what belongs to it`);
 }
-export const saidFromRow = (row: typeof reedSayings.$inferSelect, on: LocalDate): ReedSaid => ({
-  ...sayingOf(row),
-  reedId: row.reedId,
+export const sayingBodyFromRow = ({
+  factId: _factId,
+  resistance,
+  sits,
+  ...row
+}: typeof reedSayings.$inferSelect): SaidOfReed => ({
+  ...row,
+  ...(resistance && { resistance }),
+  ...(sits && { sits }),
+});
+/** What was said of a reed, on its day. */
+export const saidOn = (body: SaidOfReed, on: LocalDate): ReedSaid => ({
+  ...sayingOf(body),
+  reedId: body.reedId,
   on,
 });

@@ -6,7 +6,7 @@ import type { PlayOnReeds } from '#core/reeds/reeds-in-play.ts';
 import { type ReedBox, type ReedId, type ReedSaid, type ReedUse } from '#core/reeds/reed.ts';
 import { endOf, MOST_PLAY_MINUTES, type Play } from '#core/plays/play.ts';
 import type { Db } from '#server/db/connection.ts';
-import { boxFromRow, playMinutes, saidFromRow } from '#server/features/reeds/reeds.mapper.ts';
+import { boxFromRow, playMinutes, saidOn, sayingBodyFromRow } from '#server/features/reeds/reeds.mapper.ts';
 import { reedBoxes, reedPlays, reedSayings, reedSessions } from '#server/features/reeds/reeds.table.ts';
 import { plays } from '#server/features/plays/plays.table.ts';
 import { counting, knownKey, original } from '#server/record/counting.repository.ts';
@@ -104,7 +104,7 @@ export function createReedsRepository(db: Db) {
       boxes: boxList(playerId),
       uses: usesOf.all({ playerId }).flatMap(playMinutes),
       pins: pinsOf.all({ playerId }).flatMap(({ pins }) => pins),
-      said: saidOf.all({ playerId }).map(({ on, said }) => saidFromRow(said, on)),
+      said: saidOf.all({ playerId }).map(({ on, said }) => saidOn(sayingBodyFromRow(said), on)),
     }),
 
     /** The boxes of a player as they came. */

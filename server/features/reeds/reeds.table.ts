@@ -9,8 +9,11 @@ import {
   REED_FEELS,
   REED_MATERIALS,
   REED_USES,
+  SCRAPES,
+  SITS,
   type ReedId,
   type ReedSign,
+  type Resistance,
 } from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { REED_WHATS } from '#contract/reeds.ts';
@@ -30,6 +33,9 @@ export const reedBoxes = sqliteTable(
     strength: text(),
     material: text({ enum: REED_MATERIALS }).notNull(),
     breakIn: text('break_in', { enum: BREAK_INS }).notNull(),
+    /** Of double reeds. */
+    scrape: text({ enum: SCRAPES }),
+    lengthTenths: integer('length_tenths'),
     place: text(),
     costMinor: integer('cost_minor'),
     currency: text(),
@@ -92,6 +98,8 @@ export const reedSayings = sqliteTable(
     /** JSON array. */
     signs: text({ mode: 'json' }).$type<readonly ReedSign[]>().notNull(),
     cause: text({ enum: REED_ENDS }),
+    resistance: integer().$type<Resistance>(),
+    sits: text({ enum: SITS }),
   },
   (table) => [
     check('reed_sayings_what', oneOf(sql`${table.what}`, REED_WHATS)),

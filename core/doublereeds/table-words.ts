@@ -1,0 +1,313 @@
+import { counted, duration, type Format } from '#core/explain/format.ts';
+import type { WhyLine } from '#core/explain/explained.ts';
+import { CLIP_NOISE, CLIPS_CHANCE, clipsToPitch, type ClipEffect } from '#core/doublereeds/clip-effect.ts';
+import { HEARD_WORDS, lookWords } from '#core/doublereeds/look-words.ts';
+import type { Crow, Look, LookAnswer, Noticed, ReedStep } from '#core/doublereeds/examination.ts';
+import type { Move, TableEnd } from '#core/doublereeds/next-move.ts';
+import { AT_MOST, IN_TUNE, OPENING_CENTS, SORT_FIGURES, type ReedSort } from '#core/doublereeds/reed-sort.ts';
+import type { Standing } from '#core/players/player.ts';
+
+/** "0.3 mm". */
+export const tenthsWords = (tenths: number, format: Format): string => `${format.number(tenths / 10)} mm`;
+/** "12 cents flat", "in tune". */
+export function centsWords(cents: number): string {
+  const size = Math.abs(Math.round(cents));
+  return size === 0 ? 'in tune' : `${counted(size, 'cent')} ${cents < 0 ? 'flat' : 'sharp'}`;
+}
+
+/** How a step is done, how much, what is expected of it and what is never done with it. */
+export type StepWords = {
+  readonly title: string;
+  readonly how: string;
+  readonly expect: string;
+  readonly never: string;
+};
+const TWIST = {
+  title: 'Turn the blades back, a trace',
+  how: 'Hold the reed at its sides between finger and thumb, and turn the two blades against each other until one lies a trace inside the other.',
+  expect: 'The hiss should be gone. Look at it from the side again.',
+  never: 'Never while it is dry: it splits. No farther than you can just feel.',
+};
+const ON_THE_BLADES: Readonly<Record<'close' | 'open', Omit<StepWords, 'expect'>>> = {
+  close: {
+    title: 'Close the opening a trace',
+    how: 'Press the flats lightly between finger and thumb, between the heart and the thread, for two seconds.',
+    never: 'Never at the tip, and never while it is dry.',
+  },
+  open: {
+    title: 'Open the tip a trace',
+    how: 'Press the two edges lightly between finger and thumb, between the heart and the thread.',
+    never: 'Never at the tip, and never while it is dry.',
+  },
+};
+const AT_THE_WIRE: typeof ON_THE_BLADES = {
+  close: {
+    title: 'Close the opening a trace',
+    how: 'With the mandrel in the reed, press the first wire, the one nearer the tip, on its flats with pliers.',
+    never: 'Never on the bare blades: they split. A trace, then look.',
+  },
+  open: {
+    title: 'Open the tip a trace',
+    how: 'With the mandrel in the reed, press the first wire, the one nearer the tip, at its two sides with pliers.',
+    never: 'Never on the bare blades: they split. A trace, then look.',
+  },
+};
+
+const openingCents = (step: 'close' | 'open'): string =>
+  `The crow should ${step === 'close' ? 'rise' : 'fall'} by about ${Math.abs(OPENING_CENTS[step].value)} cents.`;
+
+function clipWords(tenths: number, expected: { cents: number; overshoots: boolean } | null, format: Format): StepWords {
+  const size = tenthsWords(tenths, format);
+  return {
+    title: `Clip ${size} off the tip`,
+    how: `Press the blades together and take the thinnest sliver, ${size}, straight off the tip with flush nippers.`,
+    expect: expected === null ? '' : `It should come to about ${centsWords(expected.cents)}, and open a little.`,
+    never: 'What is cut does not come back: never more than this at a time, and never while it is dry.',
+  };
+}
+
+/** The words of one step at the table. */
+export function stepWords(move: Extract<Move, { move: 'step' }>, sort: ReedSort, format: Format): StepWords {
+  const { step, tenths, expected } = move;
+  if (step === 'clip') return clipWords(tenths, expected, format);
+  if (step === 'twist') return TWIST;
+  const said = (SORT_FIGURES[sort].wired ? AT_THE_WIRE : ON_THE_BLADES)[step];
+  return { ...said, expect: `${openingCents(step)} Then look into the tip again.` };
+}
+
+/** Said before a clip that is expected to end beyond in tune; null where it is not. */
+export const overshootWords = (move: Extract<Move, { move: 'step' }>): string | null =>
+  move.expected?.overshoots
+    ? `This clip will probably bring it ${centsWords(move.expected.cents)}. If it can be played as it is, leave it.`
+    : null;
+
+/** "It will take 4 to 6 clips to come up to pitch." */
+export function clipsWords(effect: ClipEffect, crow: Crow, tenths: number): string {
+  const { fewest, likely, most } = clipsToPitch(effect, { cents: crow.cents ?? 0, tenths, from: crow.from });
+  const about = likely === 1 ? 'one clip' : `about ${counted(likely, 'clip')}`;
+  const range = most === null ? `${fewest} or many more` : fewest === most ? '' : `${fewest} to ${most}`;
+  return `To pitch it is ${about} of that size${range === '' ? '' : `, likely ${range}`}: not all of them today.`;
+}
+
+/** Why a clip, how much and what is known of it. */
+export function clipWhy(effect: ClipEffect, crow: Crow, sort: ReedSort, format: Format): WhyLine[] {
+  const { clipCents, lifeTenths } = SORT_FIGURES[sort];
+  const known =
+    effect.clips === 0
+      ? `No clip of yours is known yet: ${clipCents.mean.value} ± ${clipCents.spread.value} cents for 0.1 mm is assumed.`
+      : `After ${counted(effect.clips, 'clip')} of yours, 0.1 mm raises the crow by about ${format.number(Number(effect.mean.toFixed(1)))} cents.`;
+  return [
+    {
+      rule: 'flat',
+      text: `It sits ${centsWords(crow.cents ?? 0)}. Flat begins at ${-IN_TUNE.flat.value} cents.`,
+      mark: 'estimate',
+    },
+    { rule: 'effect', text: known, mark: 'estimate' },
+    {
+      rule: 'noise',
+      text: `One clip is heard to ± ${CLIP_NOISE.value} cents, so a single one says little.`,
+      mark: 'estimate',
+    },
+    {
+      rule: 'limits',
+      text: `At most ${tenthsWords(AT_MOST.clippedTenths.value, format)} in one sitting, and ${tenthsWords(lifeTenths.value, format)} in its life.`,
+      mark: 'estimate',
+    },
+    {
+      rule: 'range',
+      text: `The range holds nine times in ten (${Math.round(CLIPS_CHANCE * 100)} %).`,
+      mark: 'estimate',
+    },
+  ];
+}
+
+/** Why the opening is set, and how often. */
+export const openingWhy = (format: Format): WhyLine[] => [
+  { rule: 'first', text: 'The opening comes before the length: a clip does not come back.', mark: 'practice' },
+  {
+    rule: 'limits',
+    text: `${tenthsWords(AT_MOST.openingTenths.value, format)} at a time, ${counted(AT_MOST.openings.value, 'change')} in one sitting.`,
+    mark: 'estimate',
+  },
+];
+export const TWIST_WHY: readonly WhyLine[] = [
+  { rule: 'flush', text: 'Edges that lie exactly together let air out at the side.', mark: 'practice' },
+];
+
+/** An end: what it is, and what to do now. */
+export type EndWords = { readonly title: string; readonly text: string };
+type EndCase = {
+  readonly standing: Standing;
+  readonly sort: ReedSort;
+  readonly crow: Crow | null;
+  readonly stepped: boolean;
+};
+
+/** Who is asked: a child and a pupil have somebody beside them. */
+const ASK: Readonly<Record<Standing, string>> = {
+  'grown-up': 'Show it to your teacher or to its maker.',
+  pupil: 'Show it to your teacher.',
+  child: 'Show it to your teacher, or to the grown-up who helps you.',
+};
+const TOMORROW = 'Play it, and look at it again tomorrow: wet and played, it changes by itself.';
+
+const FIXED: Readonly<Partial<Record<TableEnd, EndWords>>> = {
+  retired: { title: 'This reed is played no more', text: 'Take another one.' },
+  cracked: {
+    title: 'It is cracked: put it away',
+    text: 'A crack ends a reed. It happens without any fault of the player. It is in the record as split.',
+  },
+  'corners-gone': {
+    title: 'It will end within days',
+    text: 'Without its corners the high notes go, and it grows harder to blow. Open the next one today, and order where none is left.',
+  },
+  'poor-heart': {
+    title: 'A poor reed: for practice only',
+    text: 'Without a heart it has nothing to lean on. Practise on it, or send it back to its maker.',
+  },
+  leaks: {
+    title: 'It leaks at its back: put it away',
+    text: 'Soaked through and still leaking, nothing closes it. It is in the record as leaking.',
+  },
+  lips: {
+    title: 'It was the lips, not the reed',
+    text: 'Nothing is done to the reed. Play two minutes of long notes so before a mirror, and tell your teacher.',
+  },
+  contradicts: {
+    title: 'What is seen and what is heard do not agree',
+    text: 'Let it rest, soak it anew tomorrow, and look and crow again.',
+  },
+  'play-sharp': {
+    title: 'A little sharp: leave it',
+    text: 'Nothing is taken off it: shorter, it would be sharper still. It comes down as it is played in.',
+  },
+  'no-verdict': {
+    title: 'Play it',
+    text: 'What its crow should be depends on its scrape. Say which it is on its box, and the table judges the crow, too.',
+  },
+  'play-in': {
+    title: 'Play it in: 10 minutes a day, three days',
+    text: 'It is hard and its high notes are fine. Cutting would make the tip thicker. Play it 10 minutes a day for three days, then look again.',
+  },
+  'opening-unseen': {
+    title: 'Play it as it is',
+    text: 'What is done about it depends on its opening. Look into the tip with somebody who knows it.',
+  },
+  'life-clipped': {
+    title: 'It has been clipped enough for its life',
+    text: 'Shorter it would not become better. Play it for practice as long as it lasts, and open the next.',
+  },
+  'no-rise': {
+    title: 'Three clips have raised nothing: stop',
+    text: 'It is not its length that is wrong. Play another one.',
+  },
+  overshoots: {
+    title: 'Leave it: a clip would go too far',
+    text: 'By what your clips have done, it would end farther from pitch than it is. A little flat can be played.',
+  },
+  keep: { title: 'Keep it', text: 'Nothing is wrong with it. Play it in, 10 minutes on the first day.' },
+  'send-back': { title: 'Send it back', text: 'A reed that arrives like this is not yours to mend.' },
+};
+
+/** Ends whose sentence leaves it to somebody else. */
+const ASKED: Readonly<Partial<Record<TableEnd, EndWords>>> = {
+  'maybe-cracked': {
+    title: 'It may be cracked: nothing is done to it today',
+    text: 'Look at it again tomorrow against a lamp, from both sides.',
+  },
+  'show-flush': {
+    title: 'Its edges lie exactly together',
+    text: 'That is put right in a moment by somebody who knows it.',
+  },
+  'show-opening': { title: 'Its opening is not right', text: 'Somebody who knows it sets it, a trace at a time.' },
+  'show-flat': { title: 'It is flat', text: 'Play it as it is, and do not pinch it up with the lips.' },
+  'show-leak': { title: 'It lets air out', text: 'It is wet through and still hisses.' },
+  'show-lips': { title: 'Let your lips be looked at', text: 'Nothing is done to the reed.' },
+  'still-flush': { title: 'Its edges still lie together', text: 'Once is enough for today.' },
+  'blades-unequal': {
+    title: 'Its two halves are unequal',
+    text: 'Two tones fight, and there is no crack. Its maker can even it out.',
+  },
+  'never-steady': { title: 'It holds no pitch', text: 'It is whole and wet, and still rough. Play another one.' },
+  'never-sounds': {
+    title: 'It hardly speaks',
+    text: 'It is wet and open, and still nothing steady sounds. Its tip may be too thick.',
+  },
+  'high-weak': {
+    title: 'Its high notes will be weak',
+    text: 'Its corners are there and its tip is open. Use it where nothing high is played.',
+  },
+  'low-weak': {
+    title: 'Its low notes will be weak',
+    text: 'Its heart or its back is too thick. That is work for its maker.',
+  },
+};
+
+/** What its crow says where all is well. */
+function playWords({ sort, crow, stepped }: EndCase): EndWords {
+  const cents = crow?.cents ?? 0;
+  const said =
+    SORT_FIGURES[sort].crow === 'octave'
+      ? Math.abs(cents) <= 10
+        ? 'Both Cs are there and in tune.'
+        : `Both Cs are there, ${centsWords(cents)}.`
+      : `It sounds as it should, ${centsWords(cents)}.`;
+  return { title: 'Play it', text: stepped ? `${said} ${TOMORROW}` : said };
+}
+
+/** What an end says, for whoever holds the reed. No tool is named in any of it. */
+export function endWords(end: TableEnd, given: EndCase): EndWords {
+  const { standing, crow, stepped } = given;
+  if (end === 'play') return playWords(given);
+  if (end === 'enough-today')
+    return {
+      title: 'Enough for today: play it',
+      text: `It is ${centsWords(crow?.cents ?? 0)}. ${TOMORROW}`,
+    };
+  const fixed = FIXED[end];
+  if (fixed) return stepped && end.startsWith('play') ? { ...fixed, text: `${fixed.text} ${TOMORROW}` } : fixed;
+  const asked = ASKED[end];
+  return { title: asked?.title ?? '', text: `${asked?.text ?? ''} ${ASK[standing]}` };
+}
+
+/** The sentences of a soak: what is awaited, and when it is too long. */
+export const SOAK_WORDS: Readonly<Record<Extract<Move, { move: 'soak' }>['why'], { title: string; how: string }>> = {
+  first: {
+    title: 'Soak it',
+    how: 'In plain water of the room, up to the thread. Put the instrument together meanwhile.',
+  },
+  dry: { title: 'It may be dry again: soak it', how: 'Nothing is done to a dry reed. Lay it in water once more.' },
+  again: { title: 'Soak it once more', how: 'What sounds so may only be dry. Lay it in water right up to the thread.' },
+  'step-waits': {
+    title: 'Leave it in the water a little longer',
+    how: 'It can be looked at, but nothing is done to it before it has been soaked for its least.',
+  },
+};
+export const BASSOON_SOAK = 'A bassoon reed is wet through the thread and the back as well, or it leaks on the bocal.';
+export const soakWhy = (sort: ReedSort): WhyLine[] => {
+  const { least, usual, most } = SORT_FIGURES[sort].soak;
+  return [
+    {
+      rule: 'least',
+      text: `At the least ${duration(least.value)}: cane that is not wet through cracks.`,
+      mark: least.mark,
+    },
+    { rule: 'usual', text: `Usually ${duration(usual.value)}.`, mark: usual.mark },
+    { rule: 'most', text: `At the most ${duration(most.value)}: longer, it swells and warps.`, mark: most.mark },
+  ];
+};
+export const TAKE_OUT = 'Take it out of the water: longer, it swells and warps.';
+
+/** What was seen or heard, as it is read in a list. */
+export const lookSaid = (look: Look, answer: LookAnswer, sort: ReedSort, noticed: readonly Noticed[]): string =>
+  lookWords(look, sort, noticed).answers[answer] ?? '';
+export const crowSaid = ({ heard, cents }: Crow): string =>
+  `${HEARD_WORDS[heard]}${cents === null ? '' : `, ${centsWords(cents)}`}`;
+export const STEP_SAID: Readonly<Record<ReedStep, string>> = {
+  twist: 'Blades turned back a trace',
+  close: 'Opening closed a trace',
+  open: 'Tip opened a trace',
+  clip: 'Clipped',
+};
+export const stepSaid = (step: ReedStep, tenths: number, format: Format): string =>
+  step === 'clip' ? `${STEP_SAID.clip} ${tenthsWords(tenths, format)}` : STEP_SAID[step];
