@@ -19,6 +19,7 @@ import { runFact } from '#contract/packup.ts';
 import { profileFact, runWayFact, minderFact } from '#contract/players.ts';
 import { playFact, eveningFact } from '#contract/plays.ts';
 import { reedBoxFact, reedPlayFact, reedSaidFact, reedSessionFact } from '#contract/reeds.ts';
+import { crowFact, examinationFact, lookFact, stepFact } from '#contract/doublereeds.ts';
 import { settingsFact } from '#contract/settings.ts';
 import { sittingTimeFact, sittingMoveFact } from '#contract/sittings.ts';
 
@@ -59,6 +60,10 @@ export const DECLARED = [
   reedPlayFact,
   reedSaidFact,
   reedSessionFact,
+  examinationFact,
+  lookFact,
+  crowFact,
+  stepFact,
   sittingTimeFact,
   sittingMoveFact,
 ] as const;

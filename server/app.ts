@@ -17,6 +17,7 @@ import { calendarInRoutes, calendarOutRoutes } from '#server/features/calendar/c
 import { calendarRoutes } from '#server/features/calendar/calendar.routes.ts';
 import { careRoutes } from '#server/features/care/care.routes.ts';
 import { costsRoutes } from '#server/features/costs/costs.routes.ts';
+import { doubleReedsRoutes } from '#server/features/doublereeds/doublereeds.routes.ts';
 import { faultsRoutes } from '#server/features/faults/faults.routes.ts';
 import { breaksRoutes } from '#server/features/breaks/breaks.routes.ts';
 import { conditionsRoutes } from '#server/features/conditions/conditions.routes.ts';
@@ -179,6 +180,7 @@ export function createApp(options: AppOptions): Express {
     costsRoutes,
     agentsRoutes,
     reedsRoutes,
+    doubleReedsRoutes,
     airRoutes,
     settingsRoutes,
     calendarRoutes,

@@ -15,6 +15,7 @@ import { createMethodsRepository } from '#server/features/methods/methods.reposi
 import { createPackupRepository } from '#server/features/packup/packup.repository.ts';
 import { createPlayersRepository } from '#server/features/players/players.repository.ts';
 import { createPlaysRepository } from '#server/features/plays/plays.repository.ts';
+import { createDoubleReedsRepository } from '#server/features/doublereeds/doublereeds.repository.ts';
 import { createReedsRepository } from '#server/features/reeds/reeds.repository.ts';
 import { createSettingsRepository } from '#server/features/settings/settings.repository.ts';
 import { everybodyMay, type May } from '#server/may.ts';
@@ -44,6 +45,7 @@ const repositoriesOf = (db: OpenDatabase['db'], book: Book) => ({
   instruments: createInstrumentsRepository(db, book),
   plays: createPlaysRepository(db),
   reeds: createReedsRepository(db),
+  doubleReeds: createDoubleReedsRepository(db),
   care: createCareRepository(db),
   packup: createPackupRepository(db),
   methods: createMethodsRepository(db),

@@ -39,6 +39,10 @@ import { reedBoxDefinition } from '#server/features/reeds/reed-box.fact.ts';
 import { reedPlayDefinition } from '#server/features/reeds/reed-play.fact.ts';
 import { reedSaidDefinition } from '#server/features/reeds/reed-said.fact.ts';
 import { reedSessionDefinition } from '#server/features/reeds/reed-session.fact.ts';
+import { crowDefinition } from '#server/features/doublereeds/crow.fact.ts';
+import { examinationDefinition } from '#server/features/doublereeds/examination.fact.ts';
+import { lookDefinition } from '#server/features/doublereeds/look.fact.ts';
+import { stepDefinition } from '#server/features/doublereeds/step.fact.ts';
 import { settingsDefinition } from '#server/features/settings/settings.fact.ts';
 import type { AnyFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
@@ -68,6 +72,10 @@ export const FACTS = [
   reedPlayDefinition,
   reedSaidDefinition,
   reedSessionDefinition,
+  examinationDefinition,
+  lookDefinition,
+  crowDefinition,
+  stepDefinition,
   runDefinition,
   runEventDefinition,
   careDefinition,

@@ -3,6 +3,7 @@ import { healthPath } from '#contract/health.ts';
 import type { Subject } from '#core/record/fact.ts';
 import { localDate } from '#core/time/local-date.ts';
 import type { May } from '#server/may.ts';
+import { oboeBox } from '#server/testing/examples/doublereeds.ts';
 import { everyQuestion } from '#server/testing/every-question.ts';
 import { oneOfEach } from '#server/testing/one-of-each.ts';
 import {
@@ -41,6 +42,7 @@ test('who may nothing is refused on every route, and nothing is written', async 
   await post('/api/runs', run).expect(201);
   const { body: feed } = await post('/api/calendar/feed', { playerId: 'ada' });
   const secret = /([\w-]{32})\.ics$/.exec(feed.path)?.[0] ?? '';
+  const reedId = `${await oboeBox(post)}/1`;
   const asked = everyQuestion({
     ...{
       playerId: 'ada',
@@ -50,6 +52,7 @@ test('who may nothing is refused on every route, and nothing is written', async 
       lines: 10,
       copy: 'a-copy',
       incoming: 'a-file',
+      reedId,
       now: { ...NOW, on: localDate(TODAY) },
     },
   });

@@ -6,6 +6,7 @@ import type { CalendarRepository } from '#server/features/calendar/calendar.repo
 import type { CareRepository } from '#server/features/care/care.repository.ts';
 import type { ConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
 import type { CostsRepository } from '#server/features/costs/costs.repository.ts';
+import type { DoubleReedsRepository } from '#server/features/doublereeds/doublereeds.repository.ts';
 import type { FaultsRepository } from '#server/features/faults/faults.repository.ts';
 import type { InspectionsRepository } from '#server/features/inspections/inspections.repository.ts';
 import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
@@ -45,6 +46,7 @@ export type Services = {
   readonly instruments: InstrumentsRepository;
   readonly plays: PlaysRepository;
   readonly reeds: ReedsRepository;
+  readonly doubleReeds: DoubleReedsRepository;
   readonly care: CareRepository;
   readonly packup: PackupRepository;
   readonly methods: MethodsRepository;

@@ -67,7 +67,7 @@ export function clipsToPitch(
 ): { readonly fewest: number; readonly likely: number; readonly most: number | null } {
   checkNumber('a clip', tenths, { least: Number.MIN_VALUE, most: LARGEST_SLIP });
   const flat = Math.max(0, -cents);
-  const clips = (rise: number): number => Math.ceil(flat / (rise * tenths * shareOf(from)) - 1e-9);
+  const clips = (rise: number): number => Math.ceil(Math.max(0, flat / (rise * tenths * shareOf(from)) - 1e-9));
   const tail = (1 - CLIPS_CHANCE) / 2;
   const most = clips(effect.quantile(tail));
   return {

@@ -20,6 +20,10 @@ export const ALL_LOOK_ANSWERS = [...new Set(Object.values(LOOK_ANSWERS).flat())]
 export const isAnswerTo = (look: Look, answer: string): boolean =>
   (LOOK_ANSWERS[look] as readonly string[]).includes(answer);
 
+/** What is said of the soak: it lies in water, or is wet through. */
+export const SOAK_SAID = ['in', 'through'] as const;
+export type SoakSaid = (typeof SOAK_SAID)[number];
+
 /** What made somebody sit down with the reed; nothing where they only look, as before every note. */
 export const NOTICED = [
   'flat',
@@ -85,7 +89,7 @@ export const LARGEST_SLIP = 20;
 
 /** Everything that was said at one sitting at the table, in the order it was said. */
 export type TableEvent = { readonly atMs: number } & (
-  | { readonly what: 'soak'; readonly said: 'in' | 'through' }
+  | { readonly what: 'soak'; readonly said: SoakSaid }
   | { readonly what: 'look'; readonly look: Look; readonly answer: LookAnswer }
   | { readonly what: 'crow'; readonly heard: Heard; readonly cents: number | null; readonly from: PitchFrom }
   | { readonly what: 'step'; readonly step: ReedStep; readonly tenths: number }

@@ -19,7 +19,8 @@ import {
 } from '#core/doublereeds/examination.ts';
 import { clippableTenths, nextMove, TABLE_ENDS, type Move, type TableSetting } from '#core/doublereeds/next-move.ts';
 import { CROW_FOR, CROW_HOW, lookWords } from '#core/doublereeds/look-words.ts';
-import { endWords, SOAK_WORDS } from '#core/doublereeds/table-words.ts';
+import { endWords } from '#core/doublereeds/end-words.ts';
+import { SOAK_WORDS } from '#core/doublereeds/table-words.ts';
 import { REED_SORTS, type ReedSort } from '#core/doublereeds/reed-sort.ts';
 import { STANDINGS } from '#core/players/player.ts';
 

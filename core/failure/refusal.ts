@@ -4,6 +4,7 @@ import { ICS_REFUSALS } from '#core/ics/ics-words.ts';
 import { CARE_REFUSALS } from '#core/care/care-refusal-words.ts';
 import { CONDITION_REFUSALS } from '#core/conditions/condition-refusal-words.ts';
 import { COST_REFUSALS } from '#core/costs/cost-refusal-words.ts';
+import { DOUBLEREED_REFUSALS } from '#core/doublereeds/doublereed-refusal-words.ts';
 import { FAULT_REFUSALS } from '#core/faults/fault-refusal-words.ts';
 import type { RefusalOf, RefusalTable } from '#core/explain/refusal.ts';
 import type { Format } from '#core/explain/format.ts';
@@ -26,6 +27,7 @@ export const REFUSAL_TABLES = [
   PLAY_REFUSALS,
   AIR_REFUSALS,
   REED_REFUSALS,
+  DOUBLEREED_REFUSALS,
   EVENT_REFUSALS,
   ICS_REFUSALS,
   METHOD_REFUSALS,

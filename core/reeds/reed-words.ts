@@ -8,7 +8,18 @@ import type { Remaining } from '#core/reeds/reed-life.ts';
 import type { ReedPin } from '#core/reeds/reed-pin.ts';
 import type { HeldBack } from '#core/reeds/breaking-in.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
-import type { ReedBox, ReedEnd, ReedFamily, ReedFeel, ReedFor, ReedSaying, ReedSign } from '#core/reeds/reed.ts';
+import {
+  RESISTANCES,
+  type Character,
+  type ReedBox,
+  type ReedEnd,
+  type ReedFamily,
+  type ReedFeel,
+  type ReedFor,
+  type ReedSaying,
+  type ReedSign,
+  type Sits,
+} from '#core/reeds/reed.ts';
 import type { ReedReason } from '#core/reeds/which-reed.ts';
 import { dateOfDay, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
@@ -76,6 +87,20 @@ export const reedsTogether = (names: readonly string[]): string =>
     })
     .join(' and ');
 
+export const SITS_WORDS: Readonly<Record<Sits, string>> = {
+  flat: 'sits a little flat',
+  'in-tune': 'sits in tune',
+  sharp: 'sits a little sharp',
+};
+/** "resistance 3 of 5, sits in tune": what tells a double reed from the others in hand; null where nobody said. */
+export function characterWords({ resistance, sits }: Character): string | null {
+  const said = [
+    resistance === undefined ? null : `resistance ${resistance} of ${RESISTANCES.length}`,
+    sits === undefined ? null : SITS_WORDS[sits],
+  ].filter((one) => one !== null);
+  return said.length === 0 ? null : said.join(', ');
+}
+
 /** What was said of a reed, as it stands in the record. */
 export function sayingWords(saying: ReedSaying): string {
   switch (saying.what) {
@@ -86,7 +111,8 @@ export function sayingWords(saying: ReedSaying): string {
     case 'graded': {
       const signs = saying.signs.length > 0 ? `, ${saying.signs.map((sign) => SIGN_WORDS[sign]).join(', ')}` : '';
       const good = saying.goodFor === null ? '' : `, for ${USE_WORDS[saying.goodFor]}`;
-      return `It felt ${FEEL_WORDS[saying.feel]}${good}${signs}.`;
+      const character = characterWords(saying);
+      return `It felt ${FEEL_WORDS[saying.feel]}${good}${signs}${character === null ? '' : `, ${character}`}.`;
     }
   }
 }

@@ -79,6 +79,7 @@ export const RESISTANCES = [1, 2, 3, 4, 5] as const;
 export type Resistance = (typeof RESISTANCES)[number];
 export const SITS = ['flat', 'in-tune', 'sharp'] as const;
 export type Sits = (typeof SITS)[number];
+export type Character = { readonly resistance?: Resistance | undefined; readonly sits?: Sits | undefined };
 export const REED_SIGNS = ['stuffy', 'squeaks', 'chipped', 'corner-gone', 'sank-in-pitch', 'shut'] as const;
 export type ReedSign = (typeof REED_SIGNS)[number];
 /** Why it is played no more. Lost and given away end nothing: nobody saw how long it would have lived. */

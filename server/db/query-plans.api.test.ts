@@ -2,6 +2,7 @@ import { expect, test } from '@jest/globals';
 import { localDate } from '#core/time/local-date.ts';
 import type { RunView } from '#contract/packup.ts';
 import type { FeedView } from '#contract/sittings.ts';
+import { crowed, lookedAt, oboeBox, onTable } from '#server/testing/examples/doublereeds.ts';
 import { everyQuestion } from '#server/testing/every-question.ts';
 import { furnished } from '#server/testing/furnished.ts';
 import { oneOfEach } from '#server/testing/one-of-each.ts';
@@ -99,8 +100,15 @@ test('of a record of which SQLite knows no statistics, no statement goes through
     .post('/api/data/incoming?name=x')
     .set('Content-Type', 'application/octet-stream')
     .send('{}');
+  const box = await oboeBox(post);
+  const examination = await onTable(post, `${box}/1`);
+  await lookedAt(post, examination);
+  await crowed(post, examination, -30).expect(201);
+  const clip = { key: aKey(), now: NOW, examinationKey: examination, step: 'clip', tenths: 1 };
+  await post('/api/doublereeds/steps', clip).expect(201);
   const questions = everyQuestion({
     ...{
+      reedId: `${box}/1`,
       copy,
       incoming: brought.body.id,
       playerId: 'ada',

@@ -1,4 +1,5 @@
 import type { Request } from 'express';
+import { partsOfReedId } from '#core/reeds/reed.ts';
 import { fieldOf, ofInstrument, ofPlayer, type Subject } from '#core/record/fact.ts';
 
 const textIn = (value: unknown, field: string): string[] => {
@@ -11,7 +12,17 @@ const listIn = (value: unknown, field: string): readonly unknown[] => {
 };
 
 /** Fields that name a fact by its key. */
-const KEYS = ['key', 'runKey', 'targetKey', 'corrects', 'conditionKey', 'playKey', 'interviewKey', 'faultKey'];
+const KEYS = [
+  'key',
+  'runKey',
+  'targetKey',
+  'corrects',
+  'conditionKey',
+  'playKey',
+  'interviewKey',
+  'faultKey',
+  'examinationKey',
+];
 /** Fields that hold a list of things, each of an instrument. */
 const LISTS = ['parts', 'plays', 'times'];
 
@@ -30,6 +41,8 @@ export function namedIn({ params, query, body }: Request, toldBy: (key: string) 
     ...LISTS.flatMap((list) => listIn(place, list).flatMap((one) => textIn(one, 'instrumentId'))),
   ]);
   const players = each((place) => textIn(place, 'playerId'));
-  const keys = each((place) => KEYS.flatMap((field) => textIn(place, field)));
+  // A reed is its box and its number: whose the box is, its fact tells.
+  const boxes = each((place) => textIn(place, 'reedId').flatMap((id) => partsOfReedId(id)?.boxKey ?? []));
+  const keys = [...boxes, ...each((place) => KEYS.flatMap((field) => textIn(place, field)))];
   return [...instruments.map(ofInstrument), ...players.map(ofPlayer), ...keys.flatMap(toldBy)];
 }

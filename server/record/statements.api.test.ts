@@ -5,6 +5,7 @@ import type { FeedView } from '#contract/sittings.ts';
 import { recordPaths } from '#contract/record.ts';
 import { FACTS } from '#server/facts.ts';
 import { logAny } from '#server/record/log-fact.ts';
+import { lookedAt, oboeBox, onTable } from '#server/testing/examples/doublereeds.ts';
 import { everyQuestion } from '#server/testing/every-question.ts';
 import { furnish, testServer, aKey, NOW, runBody, share, TODAY, type TestServer } from '#server/testing/test-server.ts';
 
@@ -121,7 +122,21 @@ test('every route takes as many statements in a record of a thousand entries as 
   const run = (await post('/api/runs', runBody()).expect(201)).body as RunView;
   const feed = (await server.api().post('/api/calendar/feed').send({ playerId: 'ada' })).body as FeedView;
   const secret = feed.path?.split('/').at(-1) ?? '';
-  const of = { playerId: 'ada', instrumentId: 'clarinet', runKey: run.key, secret, lines: 10, copy: '', incoming: '' };
+  const reedId = `${await oboeBox(post)}/1`;
+  const examination = await onTable(post, reedId);
+  await lookedAt(post, examination);
+  const of = {
+    ...{
+      playerId: 'ada',
+      instrumentId: 'clarinet',
+      runKey: run.key,
+      secret,
+      lines: 10,
+      copy: '',
+      incoming: '',
+      reedId,
+    },
+  };
   // What goes out as a file is as long as the record, and read beside it.
   const questions = Object.entries(everyQuestion({ ...of, now: { ...NOW, on: today } })).filter(
     ([route]) => !route.startsWith('/api/data/'),

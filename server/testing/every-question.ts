@@ -10,6 +10,7 @@ import { breakPaths } from '#contract/breaks.ts';
 import { conditionPaths } from '#contract/conditions.ts';
 import { costPaths } from '#contract/costs.ts';
 import { inspectionPaths } from '#contract/inspections.ts';
+import { doubleReedPaths } from '#contract/doublereeds.ts';
 import { healthPath } from '#contract/health.ts';
 import { instrumentPaths } from '#contract/instruments.ts';
 import { methodPaths } from '#contract/methods.ts';
@@ -35,6 +36,8 @@ export type Asker = {
   /** A copy of the record, and a file that was brought in, by their names. */
   readonly copy: string;
   readonly incoming: string;
+  /** A double reed of theirs. */
+  readonly reedId: string;
   readonly now: WallClock;
 };
 
@@ -48,7 +51,7 @@ const ofTheBench = ({ playerId, instrumentId, now: { on: today } }: Asker): Read
 
 /** A question to each route that is read, by its route: what is there to be asked, asked once. */
 export const everyQuestion = (asker: Asker): Readonly<Record<string, string>> => {
-  const { playerId, instrumentId, runKey, secret, lines, copy, incoming, now } = asker;
+  const { playerId, instrumentId, runKey, secret, lines, copy, incoming, reedId, now } = asker;
   const today = now.on;
   const [agent, other] = ['cork-grease', 'bore-oil'];
   return {
@@ -73,6 +76,8 @@ export const everyQuestion = (asker: Asker): Readonly<Record<string, string>> =>
     [agentPaths.anywhere(':agentId')]: agentPaths.anywhere(agent),
     [agentPaths.mixing(':one', ':other')]: agentPaths.mixing(agent, other),
     [reedPaths.page]: reedPaths.of(playerId, now),
+    [doubleReedPaths.table]: doubleReedPaths.tableOf(reedId, today),
+    [doubleReedPaths.card]: doubleReedPaths.cardOf(reedId, today),
     [reedPaths.days]: reedPaths.daysOf(playerId, now),
     [reedPaths.readiness]: `${reedPaths.readiness}?playerId=${playerId}&kind=clarinet&on=${today}&wanted=1&today=${today}`,
     [reedPaths.run]: `${reedPaths.run}?runKey=${runKey}&today=${today}&atMinute=${now.atMinute}`,

@@ -307,4 +307,18 @@ export const ROWS_AFTER: Record<string, string> = {
       said_on: `'${DAY}'`,
     },
   }),
+  '0029_doublereeds': [
+    aFact({
+      ...{ key: 'laid1', kind: 'reed-examination', table: 'reed_examinations' },
+      body: { ...ADA, reed_id: `'box/1'`, way: `'whole'`, noticed: json([]), soaked_minutes: '5', at_ms: '1000' },
+    }),
+    aFact({
+      ...{ key: 'crow1', kind: 'reed-crow', table: 'reed_crows', about: [], belongsTo: 'laid1' },
+      body: { examination_key: `'laid1'`, heard: `'both'`, cents: '-20', '"from"': `'crow'`, at_ms: '2000' },
+    }),
+    aFact({
+      ...{ key: 'step1', kind: 'reed-step', table: 'reed_steps', about: [], belongsTo: 'laid1' },
+      body: { ...ADA, examination_key: `'laid1'`, step: `'clip'`, tenths: '1', at_ms: '3000' },
+    }),
+  ].join(';\n'),
 };

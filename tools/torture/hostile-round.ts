@@ -62,6 +62,7 @@ const reads = (name: string, day: string): string[] => [
         secret: name,
         copy: name,
         incoming: name,
+        reedId: name,
         lines: Number(day.slice(0, 2)) || 0,
       },
       now: { on: day as LocalDate, atMinute: Number(day.slice(-2)) || -1 },

@@ -32,6 +32,9 @@ const ASIDE: Readonly<Record<string, string>> = {
   settings: 'Settings',
 };
 
+/** What lives in one of the moments. */
+const WITHIN: Readonly<Record<string, MomentPath>> = { 'may-i-use': 'care', 'double-reeds': 'reeds' };
+
 /** As it is written, where it is nothing a path may hold. */
 function decoded(part: string): string {
   try {
@@ -51,8 +54,7 @@ export type Place = {
 /** The moment and instrument a path is about; the frame shows both axes from it. */
 export function placeOf(pathname: string): Place {
   const [, first = '', second = ''] = pathname.split('/');
-  // "May I use" lives in Care.
-  const moment = MOMENTS.find(({ path }) => path === (first === 'may-i-use' ? 'care' : first));
+  const moment = MOMENTS.find(({ path }) => path === (WITHIN[first] ?? first));
   return {
     moment: moment?.path ?? null,
     name: moment?.name ?? ASIDE[first] ?? 'Ulu',

@@ -54,6 +54,18 @@ export const router = createBrowserRouter([
         path,
         lazy: async () => ({ Component: (await import('#web/features/reeds/ReedsPage.tsx')).ReedsPage }),
       })),
+      {
+        path: '/double-reeds/:instrumentId/looks',
+        lazy: async () => ({ Component: (await import('#web/features/doublereeds/LooksPage.tsx')).LooksPage }),
+      },
+      {
+        path: '/double-reeds/:instrumentId/:boxKey/:number',
+        lazy: async () => ({ Component: (await import('#web/features/doublereeds/TablePage.tsx')).TablePage }),
+      },
+      {
+        path: '/double-reeds/:instrumentId/:boxKey/:number/card',
+        lazy: async () => ({ Component: (await import('#web/features/doublereeds/CardPage.tsx')).CardPage }),
+      },
       ...['/calendar', '/calendar/:instrumentId'].map((path) => ({
         path,
         lazy: async () => ({ Component: (await import('#web/features/calendar/CalendarPage.tsx')).CalendarPage }),

@@ -28,7 +28,8 @@ function decide(
     if (!reed.ok) return fail(reedFailure('reedId', reed.failure));
     const end = record.said.find((one) => one.reedId === reedId && one.what === 'ended');
     if (what === 'ended' && end !== undefined) return fail(conflict('reedId', { code: 'reed-has-ended', on: end.on }));
-    return succeed({ body: {
+    return succeed({
+      body: {
         playerId: player.id,
         reedId,
         what,

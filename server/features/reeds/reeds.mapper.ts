@@ -45,7 +45,15 @@ export const playMinutes = ({ told: { shares, ofMinutes, high }, play }: Told): 
   }));
 
 /** The columns of a saying as the core has it. @throws Error where a row breaks its own table's rule */
-function sayingOf({ what, feel, goodFor, signs, cause, resistance, sits }: Omit<SaidOfReed, 'playerId' | 'reedId'>): ReedSaying {
+function sayingOf({
+  what,
+  feel,
+  goodFor,
+  signs,
+  cause,
+  resistance,
+  sits,
+}: Omit<SaidOfReed, 'playerId' | 'reedId'>): ReedSaying {
   if (what === 'graded' && feel !== null)
     return { what, feel, goodFor, signs, ...(resistance && { resistance }), ...(sits && { sits }) };
   if (what === 'ended' && cause !== null) return { what, cause };

@@ -2,6 +2,7 @@ import { Button, Typography } from '@mui/material';
 import type { Answer } from '#core/faults/stops.ts';
 import type { StripSegment } from '#contract/instruments.ts';
 import type { InterviewView, QuestionView } from '#contract/faults.ts';
+import { AnswerButton } from '#web/ui/AnswerButton.tsx';
 import { BoreStrip } from '#web/ui/BoreStrip.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
@@ -45,21 +46,14 @@ export function AskedQuestion({ question, interview, strip, busy, onAnswer, onBa
       {isOnTube && <BoreStrip segments={strip} activePart={part} bare label={`Where to look: ${partName ?? ''}`} />}
       <Grid columns={{ xs: '1fr 1fr', sm: '1fr 1fr 1.4fr' }} above={1.5}>
         {ANSWERS.map(({ answer, words }) => (
-          <Button
+          <AnswerButton
             key={answer}
-            variant="outlined"
-            color="inherit"
             disabled={busy}
             onClick={() => onAnswer(answer)}
-            sx={{
-              minHeight: 60,
-              borderWidth: 2,
-              fontSize: '1.0625rem',
-              gridColumn: answer === 'cannot-tell' ? { xs: '1 / -1', sm: 'auto' } : 'auto',
-            }}
+            lineOnPhone={answer === 'cannot-tell'}
           >
             {words}
-          </Button>
+          </AnswerButton>
         ))}
       </Grid>
       <Row gap={0} between align="baseline" above={1}>

@@ -7,6 +7,7 @@ import { useToday } from '#web/clock/today.ts';
 import { useReadAir } from '#web/features/air/air.actions.ts';
 import { airQueries } from '#web/features/air/air.queries.ts';
 import { AirToday } from '#web/features/air/parts/AirToday.tsx';
+import { tablePath } from '#web/features/doublereeds/reed-paths.ts';
 import { Boxes, type Opened } from '#web/features/reeds/parts/Boxes.tsx';
 import { Makes } from '#web/features/reeds/parts/Makes.tsx';
 import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
@@ -91,6 +92,7 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
           family={of.family}
           hasBack={hasABack(of.family, box.material)}
           said={saying}
+          table={of.family === 'double' ? tablePath(of.instruments[0]?.instrumentId ?? null, reed.reedId) : null}
           onClose={() => setOpened(null)}
         />
       )}

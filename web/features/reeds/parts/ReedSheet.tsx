@@ -15,6 +15,8 @@ import type { ReedView } from '#contract/reed-views.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import type { useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { ReedTrial } from '#web/features/reeds/parts/ReedTrial.tsx';
+import { Link } from 'react-router';
+import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { Row } from '#web/ui/layout.tsx';
@@ -27,13 +29,15 @@ type ReedSheetProps = {
   /** It has a back that can bulge. */
   readonly hasBack: boolean;
   readonly said: ReturnType<typeof useReedSaid>;
+  /** Where a double reed is looked at; null for others. */
+  readonly table: string | null;
   readonly onClose: () => void;
 };
 
 const Chips = ({ children }: { readonly children: React.ReactNode }) => <Row wrap>{children}</Row>;
 
 /** How it felt first, then what it is good for: two taps. "Too hard" asks for a flat back before it is a grade. */
-function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 'name'>) {
+function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 'name' | 'table'>) {
   const [feel, setFeel] = useState<ReedFeel | null>(null);
   const [signs, setSigns] = useState<readonly ReedSign[]>([]);
   const [isTrying, setTrying] = useState(false);
@@ -129,7 +133,7 @@ function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 
 }
 
 /** Why it is played no more: one tap, and it can be taken back. */
-function Retiring({ reed, family, said, onClose }: Omit<ReedSheetProps, 'name' | 'hasBack'>) {
+function Retiring({ reed, family, said, onClose }: Omit<ReedSheetProps, 'name' | 'hasBack' | 'table'>) {
   const [open, setOpen] = useState(false);
   if (!open)
     return (
@@ -162,7 +166,7 @@ function Retiring({ reed, family, said, onClose }: Omit<ReedSheetProps, 'name' |
 
 /** What is known of one reed, and what can be said of it after playing. */
 export function ReedSheet({ name, ...props }: ReedSheetProps) {
-  const { reed, said, hasBack, onClose } = props;
+  const { reed, said, hasBack, table, onClose } = props;
   const { words, playedMinutes, leftWords, lastPlayedOn, because, stage } = reed;
   return (
     <Sheet onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="reed-title">
@@ -180,6 +184,16 @@ export function ReedSheet({ name, ...props }: ReedSheetProps) {
             </Typography>
             {because.length > 0 && <WhyFold lines={because} about={`the breaking in of ${name}`} />}
           </Box>
+          {table !== null && (
+            <Row wrap>
+              {stage !== 'retired' && (
+                <BrassButton {...{ component: Link, to: table }}>Look at it at the table</BrassButton>
+              )}
+              <Button color="inherit" {...{ component: Link, to: `${table}/card` }}>
+                Its card
+              </Button>
+            </Row>
+          )}
           {stage !== 'retired' && (
             <>
               {stage !== 'new' && <Grading {...props} />}

@@ -146,7 +146,7 @@ describe('what is said of a reed', () => {
     const said = { busy: false, graded: jest.fn(), flattened: jest.fn(), ended: jest.fn() };
     const onClose = jest.fn();
     const of = { family, hasBack: family === 'single' };
-    draw(<ReedSheet name="Fennel, reed 1" reed={one} {...of} said={said as never} onClose={onClose} />);
+    draw(<ReedSheet name="Fennel, reed 1" reed={one} {...of} said={said as never} table={null} onClose={onClose} />);
     return { ...said, onClose };
   };
 

@@ -1,0 +1,36 @@
+import { boxNames, reedName } from '#core/reeds/reed-words.ts';
+import { partsOfReedId } from '#core/reeds/reed.ts';
+import { succeed } from '#core/kernel/outcome.ts';
+import { examinationFact } from '#contract/doublereeds.ts';
+import { examinationFromRow } from '#server/features/doublereeds/doublereeds.mapper.ts';
+import { examinations } from '#server/features/doublereeds/doublereeds.table.ts';
+import { atHand, doubleReed, goingOn } from '#server/features/doublereeds/table-at-hand.ts';
+import { bodyTable } from '#server/record/body-table.repository.ts';
+import { defineFact } from '#server/record/define-fact.ts';
+import type { Services } from '#server/services.ts';
+
+/** A reed was laid on the table. */
+export const examinationDefinition = defineFact<Services>()(examinationFact, {
+  store: bodyTable(examinations, { toRow: (noted) => noted, fromRow: examinationFromRow }),
+  words: ({ body: { playerId, reedId, way } }, { reeds }) => {
+    const parts = partsOfReedId(reedId);
+    const boxName = boxNames(reeds.boxes(playerId)).get(parts?.boxKey ?? '');
+    const name = parts && boxName !== undefined ? reedName({ boxName, number: parts.number }) : 'A reed';
+    return `${name}. Looked at ${way === 'quick' ? 'quickly, beside others' : 'at the table'}.`;
+  },
+  /** Another tab has laid it there already, and it is not done with. */
+  sameAs: ({ reedId, now: _now }, services) => {
+    const nowMs = services.nowMs();
+    const open = goingOn(services, reedId, nowMs);
+    const reed = open && doubleReed(services, reedId);
+    if (!open || !reed?.ok) return undefined;
+    return atHand(services, reed.value, open, nowMs).move.move === 'end' ? undefined : open.key;
+  },
+  decide: ({ reedId, way, noticed, soakedMinutes, interviewKey }, { now, atMs }, services) => {
+    const reed = doubleReed(services, reedId);
+    if (!reed.ok) return reed;
+    const playerId = reed.value.player.id;
+    const body = { playerId, reedId, way, noticed: [...new Set(noticed)], soakedMinutes, interviewKey, atMs };
+    return succeed({ body, ...now });
+  },
+});
