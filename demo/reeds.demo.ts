@@ -1,6 +1,17 @@
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { RAMP } from '#core/reeds/reed-numbers.ts';
-import { reedId, type HighShare, type ReedBox, type ReedId, type ReedSaid, type ReedSaying } from '#core/reeds/reed.ts';
+import { sortOf } from '#core/doublereeds/reed-sort.ts';
+import {
+  reedId,
+  RESISTANCES,
+  SITS,
+  type Character,
+  type HighShare,
+  type ReedBox,
+  type ReedId,
+  type ReedSaid,
+  type ReedSaying,
+} from '#core/reeds/reed.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { Play } from '#core/plays/play.ts';
 import { seeded, type Random } from '#demo/random.ts';
@@ -105,6 +116,15 @@ function playedOn(story: Story, play: Play): void {
     afterPlaying(story, reed, minutes * (high === 'some' ? 1.25 : 1), play.endedOn);
 }
 
+const isDouble = ({ instrument: { kind } }: Story): boolean => sortOf(kind, null) !== undefined;
+/** Double reeds in hand are unlike one another: how much one resists and where it sits, by the order they were graded in. */
+function characterOf(story: Story): Character {
+  const graded = story.told.said.length;
+  return isDouble(story)
+    ? { resistance: RESISTANCES[(graded * 2 + 1) % RESISTANCES.length], sits: SITS[graded % SITS.length] }
+    : {};
+}
+
 /** Graded when it is broken in; ended when its life is over. */
 function afterPlaying(story: Story, reed: Reed, wear: number, on: LocalDate): void {
   const { habit, hand, random } = story;
@@ -114,10 +134,14 @@ function afterPlaying(story: Story, reed: Reed, wear: number, on: LocalDate): vo
   reed.lastOn = on;
   if ((wasNew && isBrokenIn(reed, habit)) || (habit.breakIn === 'none' && reed.days === 3)) {
     const isGood = random.whole(1, 100) <= habit.good;
-    say(story, reed.id, on, { what: 'graded', feel: 'right', goodFor: isGood ? 'concert' : 'rehearsal', signs: [] });
+    const graded = { what: 'graded', feel: 'right', goodFor: isGood ? 'concert' : 'rehearsal', signs: [] } as const;
+    say(story, reed.id, on, { ...graded, ...characterOf(story) });
   }
   if (reed.worn < reed.lives) return;
-  say(story, reed.id, on, { what: 'ended', cause: random.chance(0.2) ? 'chipped' : 'soft' });
+  const early = random.chance(0.2);
+  // A double reed splits overnight: that is seen when it is laid on the table the day after.
+  if (early && isDouble(story)) say(story, reed.id, addDays(on, 1), { what: 'ended', cause: 'split' });
+  else say(story, reed.id, on, { what: 'ended', cause: early ? 'chipped' : 'soft' });
   hand.splice(hand.indexOf(reed), 1);
 }
 

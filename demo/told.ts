@@ -9,6 +9,7 @@ import type { Run, RunShare } from '#core/packup/run.ts';
 import type { Player } from '#core/players/profile.ts';
 import type { Play } from '#core/plays/play.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
+import type { DemoExamination } from '#demo/double-reeds.demo.ts';
 import type { DemoReeds } from '#demo/reeds.demo.ts';
 
 /** Of a demo play the minute it ended is always known. */
@@ -52,4 +53,5 @@ export type DemoWorld = {
   readonly choices: readonly DemoChoice[];
   readonly conditions: readonly DemoCondition[];
   readonly reeds: DemoReeds;
+  readonly tables: readonly DemoExamination[];
 };

@@ -18,6 +18,7 @@ import { instantOfMs } from '#core/time/instant.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
 import { DEMO_GAPS, DEMO_INSTRUMENTS, type DemoInstrument } from '#demo/habits.demo.ts';
 import { DEMO_PLAYERS } from '#demo/players.demo.ts';
+import { demoTables } from '#demo/double-reeds.demo.ts';
 import { demoReeds } from '#demo/reeds.demo.ts';
 import type { DemoPlay, DemoRun, DemoSign, DemoCare, DemoWorld } from '#demo/told.ts';
 import { seeded, type Random } from '#demo/random.ts';
@@ -277,13 +278,15 @@ export function demoWorld(today: LocalDate, seed = 1): DemoWorld {
     key: random.key(),
     beginsOn: addDays(today, -one.beganDaysAgo),
   }));
+  const reeds = demoReeds(instruments, told.plays, today);
   return {
     players: DEMO_PLAYERS,
     instruments,
     signs,
     choices,
     conditions,
-    reeds: demoReeds(instruments, told.plays, today),
+    reeds,
+    tables: demoTables(reeds, instruments, today),
     ...told,
   };
 }

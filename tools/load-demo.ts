@@ -1,5 +1,6 @@
 import { DEMO_SAVED, demoBills, demoInspections } from '#demo/bench.demo.ts';
 import { demoFaults } from '#demo/faults.demo.ts';
+import type { TableEvent } from '#core/doublereeds/examination.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { instantOfMs, type Instant } from '#core/time/instant.ts';
 import { addDays, dayNumber, weekdayOfDay, type LocalDate } from '#core/time/local-date.ts';
@@ -180,6 +181,38 @@ function reedFacts({ reeds, plays }: DemoWorld, loggedAt: Instant): NewFact[] {
   ];
 }
 
+/** What is written of an event at the table, and under which kind. */
+function eventAtTable(event: TableEvent, playerId: string, examinationKey: string) {
+  const { atMs } = event;
+  const said = { examinationKey, atMs };
+  switch (event.what) {
+    case 'soak':
+      return { kind: 'reed-look', body: { ...said, look: 'soak', answer: event.said } };
+    case 'look':
+      return { kind: 'reed-look', body: { ...said, look: event.look, answer: event.answer } };
+    case 'crow':
+      return { kind: 'reed-crow', body: { ...said, heard: event.heard, cents: event.cents, from: event.from } };
+    case 'step':
+      return { kind: 'reed-step', body: { ...said, playerId, step: event.step, tenths: event.tenths } };
+  }
+}
+
+/** Reeds that were looked at, crowed and clipped. */
+const tableFacts = ({ tables }: DemoWorld, loggedAt: Instant): NewFact[] =>
+  tables.flatMap(({ key, on, told: all, ...body }) => [
+    told({ key, kind: 'reed-examination', on, atMinute: MIDDAY, loggedAt, body }),
+    ...all.map(({ key: saidKey, event }) =>
+      told({
+        key: saidKey,
+        on,
+        atMinute: MIDDAY,
+        loggedAt,
+        belongsTo: key,
+        ...eventAtTable(event, body.playerId, key),
+      }),
+    ),
+  ]);
+
 /** What is wrong, was wrong and happened. */
 function faultFacts(today: LocalDate, loggedAt: Instant): NewFact[] {
   const { mishaps, interviews } = demoFaults();
@@ -280,6 +313,7 @@ export function loadDemo({ record, atOnce }: Services, today: LocalDate): void {
       ...world.runs.flatMap(runFacts),
       ...entries(world, loggedAt),
       ...reedFacts(world, loggedAt),
+      ...tableFacts(world, loggedAt),
       ...eventFacts(today, loggedAt),
       ...faultFacts(today, loggedAt),
       ...inspectionFacts(today, loggedAt),
