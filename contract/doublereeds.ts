@@ -1,6 +1,6 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { fact } from '#contract/fact.ts';
-import { ofPlayer } from '#core/record/fact.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { ExaminationNoted } from '#core/doublereeds/examination-noted.ts';
 import {
@@ -18,6 +18,7 @@ import {
 import { CARD_MARKS } from '#core/doublereeds/reed-card.ts';
 import { TABLE_ENDS } from '#core/doublereeds/next-move.ts';
 import { REED_SORTS } from '#core/doublereeds/reed-sort.ts';
+import { KIND_IDS } from '#core/instruments/kind.ts';
 import { STANDINGS } from '#core/players/player.ts';
 import { SCRAPES } from '#core/reeds/reed.ts';
 import { reedId } from '#contract/reeds-in-play.ts';
@@ -40,11 +41,14 @@ export const doubleReedPaths = {
   table: '/api/doublereeds/table',
   card: '/api/doublereeds/card',
   begin: '/api/doublereeds/examinations',
+  choose: '/api/doublereeds/choose',
   look: '/api/doublereeds/looks',
   crow: '/api/doublereeds/crows',
   step: '/api/doublereeds/steps',
   tableOf: (reed: string, today: LocalDate) =>
     `/api/doublereeds/table?reedId=${encodeURIComponent(reed)}&today=${today}`,
+  chooseOf: (instrument: string, today: LocalDate) =>
+    `/api/doublereeds/choose?instrumentId=${encodeURIComponent(instrument)}&today=${today}`,
   cardOf: (reed: string, today: LocalDate) => `/api/doublereeds/card?reedId=${encodeURIComponent(reed)}&today=${today}`,
 } as const;
 
@@ -69,8 +73,11 @@ export const examinationFact = fact({
   kind: 'reed-examination',
   path: doubleReedPaths.begin,
   fields: beginning,
-  kept: { playerId: playerId().required(), ...beginning, atMs },
-  about: ({ playerId: id }: ExaminationNoted) => [ofPlayer(id)],
+  kept: { playerId: playerId().required(), ...beginning, interviewOf: instrumentId().nullable().defined(), atMs },
+  about: ({ playerId: id, interviewOf: of }: ExaminationNoted) => [
+    ofPlayer(id),
+    ...(of === null ? [] : [ofInstrument(of)]),
+  ],
 });
 
 /** `POST /api/doublereeds/looks`: what a look shows, or that it is in the water, or wet through. */
@@ -121,6 +128,11 @@ export const tableQuery = object({
   reedId: reedId().required(),
   today: localDateText().required(),
 })
+  .exact()
+  .required();
+
+/** `GET /api/doublereeds/choose?instrumentId=&today=` */
+export const chooseQuery = object({ instrumentId: instrumentId().required(), today: localDateText().required() })
   .exact()
   .required();
 
@@ -231,6 +243,38 @@ export const tableView = object({
   .exact()
   .required();
 export type TableView = InferType<typeof tableView>;
+
+/** Which reed is laid on the table: of this instrument, of a box that has just come, or of a pupil. */
+export const chooseView = object({
+  instrumentId: instrumentId().required(),
+  playerId: playerId().required(),
+  name: sentence,
+  playerName: sentence,
+  /** Those in use, the one played last first. */
+  reeds: array(object({ reedId: reedId().required(), name: sentence, words: sentence }).exact().required()).required(),
+  /** Boxes with reeds nobody has opened. */
+  fresh: array(
+    object({ boxKey: factKey().required(), name: sentence, numbers: array(amount().integer().required()).required() })
+      .exact()
+      .required(),
+  ).required(),
+  /** Everybody who plays a double reed, with the reed of theirs that stands in no box, where there is one. */
+  pupils: array(
+    object({
+      instrumentId: instrumentId().required(),
+      playerId: playerId().required(),
+      playerName: sentence,
+      kind: word(KIND_IDS).required(),
+      kindName: sentence,
+      unboxed: reedId().nullable().defined(),
+    })
+      .exact()
+      .required(),
+  ).required(),
+})
+  .exact()
+  .required();
+export type ChooseView = InferType<typeof chooseView>;
 
 /** A reed's life on one line. */
 export const cardView = object({

@@ -108,6 +108,8 @@ const remedyView = object({
   never: text().nullable().defined(),
   /** What is done is said in the room of reeds. */
   inReeds: boolean().strict().required(),
+  /** The reed is laid on the double-reed table. */
+  atTable: boolean().strict().required(),
   thenWords: text().nullable().defined(),
   /** The care whose run does it, or that it makes due. */
   care: object({ itemId: careItemId().required(), name: text().required(), isRun: boolean().strict().required() })

@@ -1,6 +1,14 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { KIND_IDS } from '#core/instruments/kind.ts';
-import { BREAK_INS, HIGH_SHARES, REED_FAMILIES, REED_MATERIALS, REED_STAGES, REED_USES } from '#core/reeds/reed.ts';
+import {
+  BREAK_INS,
+  HIGH_SHARES,
+  REED_FAMILIES,
+  REED_MATERIALS,
+  REED_STAGES,
+  REED_USES,
+  SCRAPES,
+} from '#core/reeds/reed.ts';
 import { reedId } from '#contract/reeds-in-play.ts';
 import {
   amount,
@@ -55,6 +63,9 @@ const boxView = object({
   cut: text().nullable().defined(),
   material: word(REED_MATERIALS).required(),
   breakIn: word(BREAK_INS).required(),
+  /** Of double reeds, where somebody said. */
+  scrape: word(SCRAPES).optional(),
+  lengthTenths: amount().optional(),
   place: text().nullable().defined(),
   cameOn: localDateText().required(),
   reeds: array(reedView).required(),

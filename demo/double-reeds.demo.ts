@@ -134,7 +134,15 @@ function tablesOf(
     const { events } = sit({ sort, random, truth, cracked, began }, noticed);
     return {
       key: random.key(),
-      ...{ playerId: box.playerId, reedId: id, way: 'whole', noticed, soakedMinutes: 0, interviewKey: null },
+      ...{
+        playerId: box.playerId,
+        reedId: id,
+        way: 'whole',
+        noticed,
+        soakedMinutes: 0,
+        interviewKey: null,
+        interviewOf: null,
+      },
       on,
       atMs: began,
       told: events.map((event) => ({ key: random.key(), event })),

@@ -53,6 +53,7 @@ test('who may nothing is refused on every route, and nothing is written', async 
       copy: 'a-copy',
       incoming: 'a-file',
       reedId,
+      oboe: 'clarinet',
       now: { ...NOW, on: localDate(TODAY) },
     },
   });

@@ -102,6 +102,8 @@ export type Remedy = {
   readonly care?: readonly CareItemId[];
   /** It is said in the room of reeds: an end, a back rubbed flat, another reed. */
   readonly inReeds?: true;
+  /** The reed is laid on the double-reed table: that leads on. */
+  readonly atTable?: true;
   /** A player does it only if they have said they do such work. */
   readonly skill?: Skill;
   /** A child does it with a grown-up, a pupil with the teacher: oil, screws, valves out. */

@@ -1,4 +1,4 @@
-import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type {
   Crow,
   Examination,
@@ -21,6 +21,8 @@ export type ExaminationNoted = {
   readonly noticed: readonly Noticed[];
   readonly soakedMinutes: number;
   readonly interviewKey: string | null;
+  /** The instrument of that interview: what is found is told of it, too. */
+  readonly interviewOf: InstrumentId | null;
   readonly atMs: number;
 };
 type SaidAt = { readonly examinationKey: string; readonly atMs: number };

@@ -169,9 +169,22 @@ export const soakWhy = (sort: ReedSort): WhyLine[] => {
 };
 export const TAKE_OUT = 'Take it out of the water: longer, it swells and warps.';
 
+const LOOK_NAMES: Readonly<Record<Look, string>> = {
+  light: 'Light',
+  corners: 'Corners',
+  heart: 'Heart',
+  offset: 'Edges',
+  opening: 'Opening',
+  leak: 'Leak',
+  lips: 'Lips',
+};
+/** As it is said within a sentence; what I can or see stays as it is. */
+const inMiddle = (words: string): string =>
+  words.startsWith('I ') ? words : words.charAt(0).toLowerCase() + words.slice(1);
+
 /** What was seen or heard, as it is read in a list. */
 export const lookSaid = (look: Look, answer: LookAnswer, sort: ReedSort, noticed: readonly Noticed[]): string =>
-  lookWords(look, sort, noticed).answers[answer] ?? '';
+  `${LOOK_NAMES[look]}: ${inMiddle(lookWords(look, sort, noticed).answers[answer] ?? '')}`;
 export const crowSaid = ({ heard, cents }: Crow): string =>
   `${HEARD_WORDS[heard]}${cents === null ? '' : `, ${centsWords(cents)}`}`;
 export const STEP_SAID: Readonly<Record<ReedStep, string>> = {

@@ -4,7 +4,7 @@ import { goodShareOf, lifetimeOf } from '#core/reeds/reed-life.ts';
 import { CANE_LIFE, SYNTHETIC_LIFE } from '#core/reeds/reed-numbers.ts';
 import { priceOfOne } from '#core/reeds/reed-price.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
-import type { ReedFamily } from '#core/reeds/reed.ts';
+import type { ReedFamily, ReedId } from '#core/reeds/reed.ts';
 import { lifeBelief } from '#core/reeds/weibull-life.ts';
 
 /** Fewer than so many graded reeds, or lives watched, say nothing of a make (estimate). */
@@ -20,6 +20,8 @@ export type Make = {
   readonly name: string;
   readonly reeds: number;
   readonly graded: number;
+  /** Of those that were looked at as they came, how many were sent back; null where none was. */
+  readonly asCame: { readonly looked: number; readonly back: number } | null;
   /** The share of concert grade with its range of 90 %; null while too few were graded. */
   readonly concert: { readonly mean: number; readonly low: number; readonly high: number } | null;
   /** What half of them outlive, minutes; null while too few were watched. */
@@ -30,7 +32,14 @@ export type Make = {
 
 const nameOf = ({ box }: ReedState): string => `${box.name}${box.strength === null ? '' : ` ${box.strength}`}`;
 
-function makeOf(name: string, reeds: readonly ReedState[], family: ReedFamily): Make {
+/** How reeds looked as they came, by their ids: true where one was sent back. */
+export type AsCame = ReadonlyMap<ReedId, boolean>;
+const asCameOf = (reeds: readonly ReedState[], asCame: AsCame): Make['asCame'] => {
+  const looked = reeds.flatMap(({ id }) => asCame.get(id) ?? []);
+  return looked.length === 0 ? null : { looked: looked.length, back: looked.filter((one) => one).length };
+};
+
+function makeOf(name: string, reeds: readonly ReedState[], family: ReedFamily): Omit<Make, 'asCame'> {
   const { good, bad, graded } = goodShareOf(reeds, family);
   const concert = graded < LEAST_SEEN ? null : shareRange(good, bad, CHANCE);
   const lives = reeds.flatMap((reed) => lifetimeOf(reed) ?? []);
@@ -53,15 +62,12 @@ function makeOf(name: string, reeds: readonly ReedState[], family: ReedFamily): 
  * Which make again: what the reeds of each name of box have come to, those with the best share of concert grade first, and
  * after them those of which too little is known.
  */
-export function makesOf(reeds: readonly ReedState[], family: ReedFamily): Make[] {
+export function makesOf(reeds: readonly ReedState[], family: ReedFamily, asCame: AsCame = new Map()): Make[] {
   const names = [...new Set(reeds.map(nameOf))];
   return names
-    .map((name) =>
-      makeOf(
-        name,
-        reeds.filter((reed) => nameOf(reed) === name),
-        family,
-      ),
-    )
+    .map((name): Make => {
+      const own = reeds.filter((reed) => nameOf(reed) === name);
+      return { ...makeOf(name, own, family), asCame: asCameOf(own, asCame) };
+    })
     .sort((a, b) => (b.concert?.mean ?? -1) - (a.concert?.mean ?? -1) || a.name.localeCompare(b.name));
 }

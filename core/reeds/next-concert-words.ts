@@ -54,3 +54,18 @@ export function nextConcertWords(
   if (openBy !== null && days > 0) return `${when}: ${have}. ${readinessWords(ready, format)}`;
   return `${when}: ${have}. ${helpWords(reeds, days)}`;
 }
+
+const isPlayable = ({ stage, breakIn }: ReedState): boolean =>
+  breakIn === null && (stage === 'in-rotation' || stage === 'practice-only');
+
+/**
+ * One knock on the teeth ends a double reed: said as soon as a concert is known, and until two reeds can be played, so that
+ * nobody stands there with one (practice book: a second one stands soaked and ready).
+ */
+export function secondReedWords(reeds: readonly ReedState[]): string | null {
+  const playable = reeds.filter(isPlayable).length;
+  if (playable >= 2) return null;
+  const fresh = reeds.some(({ stage }) => stage === 'new');
+  const first = playable === 0 ? 'two reeds' : 'a second reed';
+  return `One knock ends a reed: have ${first} played in by then. ${fresh ? 'Open one now.' : 'Order today: hand-made reeds take about a week.'}`;
+}

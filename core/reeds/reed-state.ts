@@ -64,6 +64,16 @@ function softTimesOf(sayings: readonly ReedSaid[]): number {
   return feels.length - 1 - feels.findLastIndex((feel) => feel !== 'too-soft');
 }
 
+type Graded = Extract<ReedSaid, { what: 'graded' }>;
+const gradeOf = ({ feel, goodFor, signs, resistance, sits, on }: Graded): ReedGrade => ({
+  feel,
+  goodFor,
+  signs,
+  on,
+  ...(resistance && { resistance }),
+  ...(sits && { sits }),
+});
+
 /** What has been said of a reed, the latest of each. */
 function saidOf(sayings: readonly ReedSaid[]) {
   let [grade, flattenedOn, hardFrom, rightFrom, ended]: [
@@ -78,8 +88,7 @@ function saidOf(sayings: readonly ReedSaid[]) {
     if (one.what === 'flattened') flattenedOn = one.on;
     else if (one.what === 'ended') ended = { on: one.on, cause: one.cause };
     else {
-      const { feel, goodFor, signs, resistance, sits, on } = one;
-      grade = { feel, goodFor, signs, on, ...(resistance && { resistance }), ...(sits && { sits }) };
+      grade = gradeOf(one);
       const end = endBySign(one.signs);
       if (end !== null) ended ??= { on: one.on, cause: end };
       wasConcert ||= one.goodFor === 'concert' && one.feel !== 'too-soft';

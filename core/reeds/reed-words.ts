@@ -20,6 +20,8 @@ import {
   type ReedSign,
   type Sits,
 } from '#core/reeds/reed.ts';
+import { isOfWeather, type WeatherReason } from '#core/reeds/reed-weather.ts';
+import { weatherReasonWords } from '#core/reeds/reed-weather-words.ts';
 import type { ReedReason } from '#core/reeds/which-reed.ts';
 import { dateOfDay, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
@@ -145,8 +147,15 @@ const openedWords = (minutes: number): string =>
 const nothingElseWords = (minutes: number): string =>
   `No reed that has rested and is broken in is left for ${duration(minutes)}. Played on, this one wears sooner.`;
 
+const weatherWhyLine = (reason: WeatherReason, format: Format): WhyLine => ({
+  rule: reason.rule,
+  text: `${weatherReasonWords(reason)} ${penaltyWords(reason.penalty, format)}`,
+  mark: 'estimate',
+});
+
 /** One reason of a proposal in words. */
 export function reedReasonWords(reason: ReedReason, nowWall: number, format: Format): WhyLine {
+  if (isOfWeather(reason)) return weatherWhyLine(reason, format);
   const { rule } = reason;
   switch (rule) {
     case 'cap':

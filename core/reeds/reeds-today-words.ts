@@ -53,10 +53,16 @@ function beyondWords({ play, beyond }: ReedsToday): string | null {
 }
 
 /** At a concert: what is practised on before it, and what stands ready beside it. */
-function concertWords({ beside, before }: ReedsToday): string[] {
+function concertWords({ beside, before, wantsSecond }: ReedsToday): string[] {
+  const second =
+    beside === null
+      ? wantsSecond
+        ? 'You have no second reed for the concert, and one knock ends a reed: borrow one, or take the least bad one along, soaked.'
+        : null
+      : `Have ${reedName(beside.reed)} ${wantsSecond ? 'soaked and ' : ''}ready beside it.`;
   return [
     ...(before === null ? [] : [`Practise before it on ${reedName(before.reed)}.`]),
-    ...(beside === null ? [] : [`Have ${reedName(beside.reed)} ready beside it.`]),
+    ...(second === null ? [] : [second]),
   ];
 }
 

@@ -22,6 +22,8 @@ export type ReedsToday = {
   readonly before: ReedChoice | null;
   /** How many are in use, are still to be opened, and should be there at the least. */
   readonly inHand: { readonly have: number; readonly unopened: number; readonly least: number };
+  /** One knock on the teeth ends a double reed: at a concert a second one lies soaked beside it. */
+  readonly wantsSecond: boolean;
   /** How many to buy; 0 where there are enough, and on days on which it need not be said again. */
   readonly buy: number;
 };
@@ -184,6 +186,7 @@ export function reedsToday(asked: ReedsTodayAsked): ReedsToday {
     // What stands ready beside the concert reed is not tired out before it.
     before: others.slice(1).findLast(({ reed }) => !isConcertReed(reed)) ?? null,
     inHand,
+    wantsSecond: isConcert && family === 'double',
     buy: toBuy(asked, inHand),
   };
 }

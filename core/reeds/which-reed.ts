@@ -2,6 +2,7 @@ import type { ReedState } from '#core/reeds/reed-state.ts';
 import { mayPlay } from '#core/reeds/reed-state.ts';
 import { ROTATION_PENALTY } from '#core/reeds/rotation.ts';
 import { FIRST_HALF } from '#core/reeds/reed-numbers.ts';
+import { weatherReasons, type DoubleWeather, type WeatherReason } from '#core/reeds/reed-weather.ts';
 import { leftOfSet, type SetSessions } from '#core/reeds/reed-pin.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
@@ -40,6 +41,7 @@ export type ReedReason =
   | { readonly rule: 'concert-reed-spent'; readonly penalty: number }
   | { readonly rule: 'wear'; readonly share: number; readonly penalty: number }
   | { readonly rule: 'waited'; readonly days: number; readonly penalty: number }
+  | WeatherReason
   | { readonly rule: 'not-concert-grade' | 'second-half' | 'practice-only'; readonly penalty: number };
 
 export type ReedChoice = {
@@ -59,6 +61,8 @@ export type WantedFor = {
   readonly isConcert: boolean;
   /** The share of its expected life a reed has behind it. */
   readonly shareOfLife: (reed: ReedState) => number;
+  /** Of double reeds: what the air asks of the choice. */
+  readonly weather?: DoubleWeather | undefined;
   /** What the player has set by hand. */
   readonly set?: SetSessions;
 };
@@ -66,7 +70,7 @@ export type WantedFor = {
 export const isConcertReed = ({ grade, stage }: ReedState): boolean =>
   stage === 'in-rotation' && grade?.goodFor === 'concert' && grade.feel !== 'too-soft';
 
-function weighed(reed: ReedState, { minutes, isConcert, today, shareOfLife }: WantedFor): ReedChoice {
+function weighed(reed: ReedState, { minutes, isConcert, today, shareOfLife, weather }: WantedFor): ReedChoice {
   const because: ReedReason[] = [{ rule: 'cap', minutes: reed.leftToday, playedToday: reed.playedToday }];
   let penalty = 0;
   const against = (reason: ReedReason & { readonly penalty: number }): void => {
@@ -89,6 +93,7 @@ function weighed(reed: ReedState, { minutes, isConcert, today, shareOfLife }: Wa
     const days = Math.min(LONGEST_WAIT_DAYS, waited);
     against({ rule: 'waited', days, penalty: -days * PENALTY.waitedDay });
   }
+  if (weather !== undefined) for (const reason of weatherReasons(reed, weather, { isConcert, today })) against(reason);
   return { reed, minutes: playable, penalty, because };
 }
 

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { localDate } from '#core/time/local-date.ts';
 import type { RunView } from '#contract/packup.ts';
 import type { FeedView } from '#contract/sittings.ts';
-import { crowed, lookedAt, oboeBox, onTable } from '#server/testing/examples/doublereeds.ts';
+import { anOboe, crowed, lookedAt, oboeBox, onTable } from '#server/testing/examples/doublereeds.ts';
 import { everyQuestion } from '#server/testing/every-question.ts';
 import { furnished } from '#server/testing/furnished.ts';
 import { oneOfEach } from '#server/testing/one-of-each.ts';
@@ -109,6 +109,7 @@ test('of a record of which SQLite knows no statistics, no statement goes through
   const questions = everyQuestion({
     ...{
       reedId: `${box}/1`,
+      oboe: await anOboe(post),
       copy,
       incoming: brought.body.id,
       playerId: 'ada',

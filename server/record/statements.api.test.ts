@@ -5,7 +5,7 @@ import type { FeedView } from '#contract/sittings.ts';
 import { recordPaths } from '#contract/record.ts';
 import { FACTS } from '#server/facts.ts';
 import { logAny } from '#server/record/log-fact.ts';
-import { lookedAt, oboeBox, onTable } from '#server/testing/examples/doublereeds.ts';
+import { anOboe, lookedAt, oboeBox, onTable } from '#server/testing/examples/doublereeds.ts';
 import { everyQuestion } from '#server/testing/every-question.ts';
 import { furnish, testServer, aKey, NOW, runBody, share, TODAY, type TestServer } from '#server/testing/test-server.ts';
 
@@ -134,6 +134,7 @@ test('every route takes as many statements in a record of a thousand entries as 
       lines: 10,
       copy: '',
       incoming: '',
+      oboe: await anOboe(post),
       reedId,
     },
   };

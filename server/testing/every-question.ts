@@ -38,6 +38,8 @@ export type Asker = {
   readonly incoming: string;
   /** A double reed of theirs. */
   readonly reedId: string;
+  /** An instrument with a double reed. */
+  readonly oboe: string;
   readonly now: WallClock;
 };
 
@@ -51,7 +53,7 @@ const ofTheBench = ({ playerId, instrumentId, now: { on: today } }: Asker): Read
 
 /** A question to each route that is read, by its route: what is there to be asked, asked once. */
 export const everyQuestion = (asker: Asker): Readonly<Record<string, string>> => {
-  const { playerId, instrumentId, runKey, secret, lines, copy, incoming, reedId, now } = asker;
+  const { playerId, instrumentId, runKey, secret, lines, copy, incoming, reedId, oboe, now } = asker;
   const today = now.on;
   const [agent, other] = ['cork-grease', 'bore-oil'];
   return {
@@ -77,6 +79,7 @@ export const everyQuestion = (asker: Asker): Readonly<Record<string, string>> =>
     [agentPaths.mixing(':one', ':other')]: agentPaths.mixing(agent, other),
     [reedPaths.page]: reedPaths.of(playerId, now),
     [doubleReedPaths.table]: doubleReedPaths.tableOf(reedId, today),
+    [doubleReedPaths.choose]: doubleReedPaths.chooseOf(oboe, today),
     [doubleReedPaths.card]: doubleReedPaths.cardOf(reedId, today),
     [reedPaths.days]: reedPaths.daysOf(playerId, now),
     [reedPaths.readiness]: `${reedPaths.readiness}?playerId=${playerId}&kind=clarinet&on=${today}&wanted=1&today=${today}`,

@@ -59,6 +59,7 @@ export function remedyView(cause: CauseHere, { situation, reading }: Looked): Su
     how: remedy.how,
     never: remedy.never ?? null,
     inReeds: remedy.inReeds === true,
+    atTable: remedy.atTable === true,
     thenWords: isOwn || remedy.hand === 'teacher' ? thenWords(remedy.then, reading.player) : null,
     care: item ? { itemId: item.id, name: item.name, isRun: isOwn && item.place !== 'bench' } : null,
   };

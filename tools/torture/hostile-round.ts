@@ -63,6 +63,7 @@ const reads = (name: string, day: string): string[] => [
         copy: name,
         incoming: name,
         reedId: name,
+        oboe: name,
         lines: Number(day.slice(0, 2)) || 0,
       },
       now: { on: day as LocalDate, atMinute: Number(day.slice(-2)) || -1 },

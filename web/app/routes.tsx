@@ -59,6 +59,12 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('#web/features/doublereeds/LooksPage.tsx')).LooksPage }),
       },
       {
+        path: '/double-reeds/:instrumentId',
+        lazy: async () => ({
+          Component: (await import('#web/features/doublereeds/ChooseReedPage.tsx')).ChooseReedPage,
+        }),
+      },
+      {
         path: '/double-reeds/:instrumentId/:boxKey/:number',
         lazy: async () => ({ Component: (await import('#web/features/doublereeds/TablePage.tsx')).TablePage }),
       },

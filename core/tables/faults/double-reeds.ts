@@ -255,6 +255,7 @@ export const doubleReed: FaultPage = {
       },
       likelier: { 'dry-air': 'weak', knocked: 'weak' },
       remedy: {
+        atTable: true,
         hand: 'player',
         inReeds: true,
         heading: 'Let this reed go and play another',
@@ -276,6 +277,7 @@ export const doubleReed: FaultPage = {
       },
       likelier: { 'reed-worn': 'clear' },
       remedy: {
+        atTable: true,
         hand: 'player',
         inReeds: true,
         heading: 'Begin a new reed now',
@@ -291,6 +293,7 @@ export const doubleReed: FaultPage = {
       part: 'reed',
       shows: { usually: ['double-reed/hiss', 'double-reed/blades-flush'] },
       remedy: {
+        atTable: true,
         hand: 'teacher',
         heading: 'Show the reed to your teacher',
         how: 'Wet, the blades are turned a trace against each other, so that one covers the other’s edge.',
@@ -306,6 +309,7 @@ export const doubleReed: FaultPage = {
       part: 'reed',
       shows: { usually: ['double-reed/spread-flat', 'double-reed/gapes'], often: ['any/all-flat'] },
       remedy: {
+        atTable: true,
         hand: 'teacher',
         heading: 'Have the opening closed a trace',
         how: 'Wet, a trace at a time, then crow again. A teacher shows how.',
@@ -324,6 +328,7 @@ export const doubleReed: FaultPage = {
         often: ['double-reed/second-reed', 'double-reed/biting'],
       },
       remedy: {
+        atTable: true,
         hand: 'teacher',
         heading: 'Soak it again, then have it opened',
         how: 'Soaked through, it is squeezed softly at its edges. A teacher shows how.',
@@ -342,6 +347,7 @@ export const doubleReed: FaultPage = {
         often: ['double-reed/biting', 'any/all-flat', 'double-reed/second-reed'],
       },
       remedy: {
+        atTable: true,
         hand: 'teacher',
         heading: 'Have the reed clipped a trace',
         how: 'Wet, a tenth of a millimetre at a time, crowed after each. A teacher or the maker does it with you.',
@@ -395,6 +401,7 @@ export const doubleReed: FaultPage = {
         often: ['double-reed/second-reed'],
       },
       remedy: {
+        atTable: true,
         hand: 'teacher',
         heading: 'Show the reed and its crow',
         how: 'Cane is taken from the back of the reed, wet, a little at a time. Until then play another.',
@@ -431,6 +438,7 @@ export const doubleReed: FaultPage = {
       },
       likelier: { 'dry-air': 'clear', 'new-player': 'weak' },
       remedy: {
+        atTable: true,
         hand: 'player',
         heading: 'Soak the reed for its full time',
         how: 'In a cup of plain water, right up to the thread. Not longer than its most: it drowns.',

@@ -6,15 +6,17 @@ CREATE TABLE `reed_examinations` (
 	`noticed` text NOT NULL,
 	`soaked_minutes` integer NOT NULL,
 	`interview_key` text,
+	`interview_of` text,
 	`at_ms` integer NOT NULL,
 	FOREIGN KEY (`fact_id`) REFERENCES `facts`(`id`) ON UPDATE no action ON DELETE no action,
 	FOREIGN KEY (`player_id`) REFERENCES `players`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`interview_of`) REFERENCES `instruments`(`id`) ON UPDATE no action ON DELETE no action,
 	CONSTRAINT "reed_examinations_way" CHECK("reed_examinations"."way" in ('whole', 'quick'))
 );
 --> statement-breakpoint
 CREATE INDEX `examinations_of_player` ON `reed_examinations` (`player_id`);--> statement-breakpoint
 CREATE INDEX `examinations_of_reed` ON `reed_examinations` (`reed_id`);--> statement-breakpoint
-CREATE INDEX `examinations_of_interview` ON `reed_examinations` (`interview_key`) WHERE interview_key is not null;--> statement-breakpoint
+CREATE INDEX `quick_examinations_of_player` ON `reed_examinations` (`player_id`,`fact_id`) WHERE way = 'quick';--> statement-breakpoint
 CREATE TABLE `reed_crows` (
 	`fact_id` integer PRIMARY KEY NOT NULL,
 	`examination_key` text NOT NULL,

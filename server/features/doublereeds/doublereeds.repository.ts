@@ -16,6 +16,8 @@ import {
 import { examinations, reedCrows, reedLooks, reedSteps } from '#server/features/doublereeds/doublereeds.table.ts';
 import { facts } from '#server/record/record.table.ts';
 
+/** So many of the last quick looks are counted for their makes. */
+const QUICK_READ = 200;
 /** So many of the last clips say what a clip does: more would move it by nothing. */
 const CLIPS_READ = 120;
 
@@ -95,8 +97,9 @@ export function createDoubleReedsRepository(db: Db) {
     since: (playerId: PlayerId, fromMs: number): ExaminationTold[] =>
       read(and(eq(examinations.playerId, playerId), gte(examinations.atMs, fromMs))),
 
-    /** Those of an interview, the oldest first. */
-    ofInterview: (key: string): ExaminationTold[] => read(eq(examinations.interviewKey, key)),
+    /** The last quick ones of a player, the oldest first. */
+    quick: (playerId: PlayerId): ExaminationTold[] =>
+      read(and(eq(examinations.playerId, playerId), sql`${examinations.way} = 'quick'`), QUICK_READ),
 
     /** The last examinations of a player in which something was clipped, the oldest first. */
     clipped: (playerId: PlayerId): ExaminationTold[] => {

@@ -1,6 +1,7 @@
 import { Router } from 'express';
-import { doubleReedPaths, tableQuery } from '#contract/doublereeds.ts';
+import { chooseQuery, doubleReedPaths, tableQuery } from '#contract/doublereeds.ts';
 import { cardOf } from '#server/features/doublereeds/card.views.ts';
+import { chooseOf } from '#server/features/doublereeds/choose.views.ts';
 import { tableOf } from '#server/features/doublereeds/table.views.ts';
 import { queryOf, sendOutcome, type Serving } from '#server/http/respond.ts';
 
@@ -9,6 +10,10 @@ export function doubleReedsRoutes(services: Serving): Router {
   router.get(doubleReedPaths.table, (req, res) => {
     const { reedId } = queryOf(tableQuery, req);
     sendOutcome(res, tableOf(services(req), reedId));
+  });
+  router.get(doubleReedPaths.choose, (req, res) => {
+    const { instrumentId, today } = queryOf(chooseQuery, req);
+    sendOutcome(res, chooseOf(services(req), instrumentId, today));
   });
   router.get(doubleReedPaths.card, (req, res) => {
     const { reedId, today } = queryOf(tableQuery, req);

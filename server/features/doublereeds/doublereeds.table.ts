@@ -4,6 +4,8 @@ import { EXAMINATION_WAYS, HEARD, PITCH_FROM, REED_STEPS, type Noticed } from '#
 import type { LookNoted } from '#core/doublereeds/examination-noted.ts';
 import type { ReedId } from '#core/reeds/reed.ts';
 import { oneOf } from '#server/db/one-of.ts';
+import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { bodyOf, ofPlayerId } from '#server/features/players/players.table.ts';
 
 /** A reed that was laid on the table. */
@@ -18,15 +20,18 @@ export const examinations = sqliteTable(
     noticed: text({ mode: 'json' }).$type<readonly Noticed[]>().notNull(),
     soakedMinutes: integer('soaked_minutes').notNull(),
     interviewKey: text('interview_key'),
+    interviewOf: text('interview_of')
+      .$type<InstrumentId>()
+      .references(() => instruments.id),
     atMs: integer('at_ms').notNull(),
   },
   (table) => [
     check('reed_examinations_way', oneOf(sql`${table.way}`, EXAMINATION_WAYS)),
     index('examinations_of_player').on(table.playerId),
     index('examinations_of_reed').on(table.reedId),
-    index('examinations_of_interview')
-      .on(table.interviewKey)
-      .where(sql`interview_key is not null`),
+    index('quick_examinations_of_player')
+      .on(table.playerId, table.factId)
+      .where(sql`way = 'quick'`),
   ],
 );
 

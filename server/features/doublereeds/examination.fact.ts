@@ -1,7 +1,9 @@
 import { boxNames, reedName } from '#core/reeds/reed-words.ts';
 import { partsOfReedId } from '#core/reeds/reed.ts';
 import { succeed } from '#core/kernel/outcome.ts';
-import { examinationFact } from '#contract/doublereeds.ts';
+import { looksFrom, noticedFrom } from '#core/doublereeds/from-interview.ts';
+import { openInterview } from '#server/features/doublereeds/interview-beside.ts';
+import { examinationFact, lookFact } from '#contract/doublereeds.ts';
 import { examinationFromRow } from '#server/features/doublereeds/doublereeds.mapper.ts';
 import { examinations } from '#server/features/doublereeds/doublereeds.table.ts';
 import { atHand, doubleReed, goingOn } from '#server/features/doublereeds/table-at-hand.ts';
@@ -26,11 +28,21 @@ export const examinationDefinition = defineFact<Services>()(examinationFact, {
     if (!open || !reed?.ok) return undefined;
     return atHand(services, reed.value, open, nowMs).move.move === 'end' ? undefined : open.key;
   },
-  decide: ({ reedId, way, noticed, soakedMinutes, interviewKey }, { now, atMs }, services) => {
+  decide: ({ key, reedId, way, noticed, soakedMinutes, interviewKey }, { now, atMs }, services) => {
     const reed = doubleReed(services, reedId);
     if (!reed.ok) return reed;
     const playerId = reed.value.player.id;
-    const body = { playerId, reedId, way, noticed: [...new Set(noticed)], soakedMinutes, interviewKey, atMs };
-    return succeed({ body, ...now });
+    const interview = interviewKey === null ? undefined : openInterview(services, interviewKey);
+    const all = [...new Set([...noticed, ...noticedFrom(interview?.said ?? [])])];
+    const interviewOf = interview?.instrumentId ?? null;
+    const body = { playerId, reedId, way, noticed: all, soakedMinutes, interviewKey, interviewOf, atMs };
+    // What the interview has looked at is not looked at again.
+    const seen = looksFrom(interview?.said ?? []).map(({ look, answer }) => ({
+      kind: lookFact.kind,
+      key: `${key}/${look}`,
+      body: { examinationKey: key, look, answer, atMs },
+      ...now,
+    }));
+    return succeed({ body, ...now, with: seen });
   },
 });

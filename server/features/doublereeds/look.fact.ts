@@ -1,5 +1,7 @@
 import { isAnswerTo, type TableEvent } from '#core/doublereeds/examination.ts';
 import { nextMove } from '#core/doublereeds/next-move.ts';
+import { answersOf } from '#core/doublereeds/from-interview.ts';
+import { toldInterview } from '#server/features/doublereeds/interview-beside.ts';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import type { ReedEnd, SaidOfReed } from '#core/reeds/reed.ts';
 import { lookFact } from '#contract/doublereeds.ts';
@@ -39,14 +41,18 @@ export const lookDefinition = defineFact<Services>()(lookFact, {
     if (!isAsked) return fail(conflict('look', { code: 'not-asked-now' }));
     if (!isSoak && !isAnswerTo(look, answer)) return fail(invalid('answer', { code: 'not-asked-now' }));
     const body = { examinationKey, look, answer, atMs };
-    const cause = endOf(lookTold(key, body).event, table.value);
+    const { event } = lookTold(key, body);
+    const cause = endOf(event, table.value);
     const { playerId, reedId } = told;
     const ended: SaidOfReed = { playerId, reedId, what: 'ended', feel: null, goodFor: null, signs: [], cause };
     return succeed({
       body,
       ...now,
       belongsTo: examinationKey,
-      ...(cause !== null && { with: [{ kind: reedSaidFact.kind, key: keyOfEnd(key), body: ended, ...now }] }),
+      with: [
+        ...(cause === null ? [] : [{ kind: reedSaidFact.kind, key: keyOfEnd(key), body: ended, ...now }]),
+        ...toldInterview(services, { interviewKey: told.interviewKey, key, answers: answersOf(event), ...now }),
+      ],
     });
   },
 });

@@ -45,14 +45,14 @@ export const nameOf = ({ reeds }: Services, { box, number, player }: DoubleReed)
   reedName({ boxName: boxNames(reeds.boxes(player.id)).get(box.key) ?? box.name, number });
 
 function examinationView(services: Services, reed: DoubleReed, told: ExaminationTold): TableView['examination'] {
-  const { format, faults, nowMs } = services;
+  const { format, nowMs } = services;
   const table = atHand(services, reed, told, nowMs());
-  const { key, way, on, interviewKey } = told;
+  const { key, way, on, interviewOf } = told;
   return {
     key,
     way,
     on,
-    interviewOf: (interviewKey === null ? undefined : faults.instrumentOf(interviewKey)) ?? null,
+    interviewOf,
     said: told.told.map(({ key: saidKey, event }) => ({
       key: saidKey,
       words: eventSaid(event, table.setting.sort, format),

@@ -25,8 +25,9 @@ function hangingOn(db: Db) {
       .select({ of: parent.key, key: child.key, row: interviewAnswers })
       .from(interviews)
       .innerJoin(parent, ofInterviews)
-      .innerJoin(child, belongs)
-      .innerJoin(interviewAnswers, eq(interviewAnswers.factId, child.id))
+      // Also what was found at the table of a reed, and came with what was said there.
+      .innerJoin(interviewAnswers, eq(interviewAnswers.interviewKey, parent.key))
+      .innerJoin(child, and(eq(child.id, interviewAnswers.factId), eq(child.counts, true)))
       .orderBy(asc(child.id))
       .prepare(),
     outcomes: db

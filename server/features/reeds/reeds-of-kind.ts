@@ -12,9 +12,12 @@ import {
   type Remaining,
 } from '#core/reeds/reed-life.ts';
 import { setSessions, type SetSessions } from '#core/reeds/reed-pin.ts';
+import type { AsCame } from '#core/reeds/makes.ts';
 import { reedStates, type ReedState } from '#core/reeds/reed-state.ts';
 import { boxNames } from '#core/reeds/reed-words.ts';
+import { cameAs, lastFound } from '#core/doublereeds/last-found.ts';
 import { reedFamilyOf, type ReedBox, type ReedFamily, type ReedId } from '#core/reeds/reed.ts';
+import { weatherOf, type DoubleWeather } from '#core/reeds/reed-weather.ts';
 import type { AirOfReeds } from '#core/reeds/warp.ts';
 import { supplyOf, type Supply } from '#core/reeds/supply.ts';
 import { bandOf } from '#core/reeds/survival.ts';
@@ -42,6 +45,10 @@ export type OfKind = {
   readonly lives: LivesOf;
   /** Sessions the player has set by hand. */
   readonly set: SetSessions;
+  /** Which double reeds were sent back, of those looked at as they came. */
+  readonly asCame: AsCame;
+  /** Of double reeds: what the air of today asks of the choice. */
+  readonly weather: DoubleWeather | undefined;
   /** What is known of the air they lie in. */
   readonly air: AirOfReeds;
   readonly minutesOn: (day: number) => number;
@@ -115,14 +122,22 @@ function curvesOf({ belief, curve }: ReedLives): OfKind['curves'] {
   };
 }
 
+/** What was found at the table holds for so long: by then it has ended, or been looked at again. */
+const FOUND_HOLDS_MS = 42 * 86_400_000;
+/** Without its corners or its heart, a reed is for practice, whatever it was graded before. */
+const asFound = (reed: ReedState, found: ReadonlySet<ReedId>): ReedState =>
+  reed.stage === 'in-rotation' && found.has(reed.id) ? { ...reed, stage: 'practice-only' } : reed;
+
 /** Those the player has an instrument for or a box of. */
 function readReeds(
-  { book, reeds: told, readings, instruments, air }: Services,
+  { book, reeds: told, doubleReeds, readings, instruments, air, nowMs }: Services,
   playerId: PlayerId,
   today: LocalDate,
 ): OfKind[] {
   const { boxes, uses, said, pins } = told.record(playerId);
   const set = setSessions(pins);
+  const asCame = cameAs(doubleReeds.quick(playerId));
+  const found = lastFound(doubleReeds.since(playerId, nowMs() - FOUND_HOLDS_MS));
   const reads = air.of(playerId);
   const names = boxNames(boxes);
   const own = instruments
@@ -139,7 +154,8 @@ function readReeds(
       const within = <One extends { readonly reedId: string }>(all: readonly One[]) =>
         all.filter(({ reedId }) => reedId.startsWith(`${box.key}/`));
       const boxName = names.get(box.key) ?? box.name;
-      return reedStates({ box, boxName, uses: within(uses), said: within(said) }, { today, family });
+      const states = reedStates({ box, boxName, uses: within(uses), said: within(said) }, { today, family });
+      return family === 'double' ? states.map((reed) => asFound(reed, found)) : states;
     });
     const lives = livesOf(reeds);
     return [
@@ -153,6 +169,8 @@ function readReeds(
         reeds,
         lives,
         set,
+        asCame,
+        weather: family === 'double' ? weatherOf(reads.findLast(({ on }) => on === today)) : undefined,
         air: { reads, journeys: journeysOf(mine) },
         left: new Map(reeds.filter(isAlive).map((reed) => [reed.id, remainingOf(reed, lives)])),
         curves: curvesOf(mainLives(reeds, lives)),
@@ -191,7 +209,7 @@ export function playAtHand(ofKind: OfKind, { on }: WallClock) {
 
 /** Which reed for the play at hand; at a concert those that will have rested by then. */
 export function proposalOf(ofKind: OfKind, now: WallClock): ReedProposal {
-  const { reeds, lives, set } = ofKind;
+  const { reeds, lives, set, weather } = ofKind;
   const atHand = playAtHand(ofKind, now);
   const atMinute = atHand.isConcert ? Math.max(now.atMinute, CONCERT_AT) : now.atMinute;
   return whichReed(reeds, {
@@ -200,5 +218,6 @@ export function proposalOf(ofKind: OfKind, now: WallClock): ReedProposal {
     ...atHand,
     shareOfLife: (reed) => shareOfLife(reed, lives),
     set,
+    weather,
   });
 }

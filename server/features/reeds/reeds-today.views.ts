@@ -1,6 +1,6 @@
 import type { Format } from '#core/explain/format.ts';
 import type { WallClock } from '#core/plays/play.ts';
-import { nextConcertWords } from '#core/reeds/next-concert-words.ts';
+import { nextConcertWords, secondReedWords } from '#core/reeds/next-concert-words.ts';
 import { readinessWhy } from '#core/reeds/reed-plan-words.ts';
 import { reedsToday, type ReedsToday } from '#core/reeds/reeds-today.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
@@ -33,7 +33,12 @@ export function concertView(ofKind: OfKind, today: LocalDate, format: Format): R
   if (ready === null) return null;
   return {
     on: ready.on,
-    words: nextConcertWords(ready, ofKind.reeds, today, format),
+    words: [
+      nextConcertWords(ready, ofKind.reeds, today, format),
+      ofKind.family === 'double' ? secondReedWords(ofKind.reeds) : null,
+    ]
+      .filter((one) => one !== null)
+      .join(' '),
     because: readinessWhy(ready, ofKind.family, format),
   };
 }

@@ -3,7 +3,9 @@ import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
 import { shareOfLife } from '#core/reeds/reed-life.ts';
 import { costWords, lifeWhy, lifeWords, supplyWhy, supplyWords } from '#core/reeds/reed-plan-words.ts';
+import { pipeWords } from '#core/reeds/pipe-words.ts';
 import { reedsTodayWords } from '#core/reeds/reeds-today-words.ts';
+import { weatherWords } from '#core/reeds/reed-weather-words.ts';
 import { makesOf } from '#core/reeds/makes.ts';
 import { makeWords } from '#core/reeds/make-words.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
@@ -114,6 +116,8 @@ const boxView = (box: ReedBox, ofKind: OfKind, showing: Showing): ReedBoxView =>
   cut: box.cut,
   material: box.material,
   breakIn: box.breakIn,
+  ...(box.scrape && { scrape: box.scrape }),
+  ...(box.lengthTenths && { lengthTenths: box.lengthTenths }),
   place: box.place,
   cameOn: box.cameOn,
   reeds: ofKind.reeds.filter((reed) => reed.box.key === box.key).map((reed) => reedView(reed, ofKind, showing)),
@@ -160,7 +164,11 @@ function kindView(services: Services, ofKind: OfKind, playerId: PlayerId, showin
     breaksIn: family === 'single',
     instruments: instruments.map(({ instrument }) => ({ instrumentId: instrument.id, name: instrument.name })),
     today: {
-      words: reedsTodayWords(atHand),
+      words: [
+        ...reedsTodayWords(atHand),
+        ...(ofKind.weather ? weatherWords(ofKind.weather) : []),
+        ...(family === 'pipe' && reeds.length > 0 ? pipeWords(reeds) : []),
+      ],
       play: atHand.play.map((one) => choiceView(one, ofKind, showing)),
       beyond: atHand.beyond && choiceView(atHand.beyond, ofKind, showing),
     },
@@ -176,7 +184,7 @@ function kindView(services: Services, ofKind: OfKind, playerId: PlayerId, showin
       because: lifeWhy(mainLives(reeds, lives), format),
       ...ofKind.curves,
     },
-    makes: makesOf(reeds, family).map((make) => makeWords(make, format)),
+    makes: makesOf(reeds, family, ofKind.asCame).map((make) => makeWords(make, format)),
     supply: {
       words: supplyWords(supply, format),
       costWords: costWords(supply, format),

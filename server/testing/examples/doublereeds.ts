@@ -19,6 +19,22 @@ export async function oboeBox(post: Post, over: object = {}): Promise<string> {
   return key;
 }
 
+/** Adds an oboe, and says which. */
+export async function anOboe(post: Post): Promise<string> {
+  const build = { body: 'wood', tenons: 'cork', pads: 'skin', swabTail: 'two-cords', scrape: 'unknown' };
+  const added = {
+    id: 'an-oboe',
+    playerId: 'ada',
+    name: 'Oboe',
+    kind: 'oboe',
+    build,
+    acquiredOn: '2026-01-01',
+    cameNew: true,
+  };
+  await post('/api/instruments', added).expect(201);
+  return added.id;
+}
+
 /** Lays a reed on the table that has been soaked for ten minutes, and says the key of its examination. */
 export async function onTable(post: Post, reedId: string, over: object = {}): Promise<string> {
   const key = aKey();

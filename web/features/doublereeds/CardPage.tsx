@@ -6,7 +6,7 @@ import { FORMAT } from '#web/clock/format.ts';
 import { useToday } from '#web/clock/today.ts';
 import { doubleReedQueries } from '#web/features/doublereeds/doublereeds.queries.ts';
 import { LifeLine } from '#web/features/doublereeds/parts/LifeLine.tsx';
-import { tablePath, useReedId } from '#web/features/doublereeds/reed-paths.ts';
+import { tablePath, useReedId } from '#web/session/reed-paths.ts';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { Actions } from '#web/ui/Actions.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';

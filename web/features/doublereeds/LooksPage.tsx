@@ -6,15 +6,15 @@ import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Grid, Space } from '#web/ui/layout.tsx';
 
 const PAIRS: readonly { readonly look: DrawnLook; readonly shape: Shape; readonly title: string }[] = [
-  { look: 'light', shape: 'oboe', title: 'Oboe: a crack against the light' },
-  { look: 'light', shape: 'bassoon', title: 'Bassoon: a crack against the light' },
+  { look: 'light', shape: 'oboe', title: 'Oboe: a crack' },
+  { look: 'light', shape: 'bassoon', title: 'Bassoon: a crack' },
   { look: 'corners', shape: 'oboe', title: 'Oboe: the corners' },
   { look: 'corners', shape: 'bassoon', title: 'Bassoon: the corners' },
   { look: 'heart', shape: 'oboe', title: 'Oboe: the heart' },
   { look: 'heart', shape: 'bassoon', title: 'Bassoon: the heart' },
   { look: 'opening', shape: 'oboe', title: 'Oboe: the opening' },
   { look: 'opening', shape: 'bassoon', title: 'Bassoon: the opening' },
-  { look: 'offset', shape: 'oboe', title: 'Oboe and cor anglais: the offset' },
+  { look: 'offset', shape: 'oboe', title: 'Oboe, cor anglais: the offset' },
 ];
 
 /** Nine pairs on one sheet: how a double reed should look, beside how it should not. */

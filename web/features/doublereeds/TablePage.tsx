@@ -3,12 +3,15 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
 import { isOneOf } from '#core/kernel/typed.ts';
 import { NOTICED } from '#core/doublereeds/examination.ts';
+import { partsOfReedId, reedId, type ReedId } from '#core/reeds/reed.ts';
+import { PupilButtons } from '#web/features/doublereeds/parts/PupilButtons.tsx';
+import { useQuickLook } from '#web/features/doublereeds/use-quick-look.ts';
 import type { TableView } from '#contract/doublereeds.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { useToday } from '#web/clock/today.ts';
 import { useTableActions, type TableActions } from '#web/features/doublereeds/doublereeds.actions.ts';
 import { doubleReedQueries } from '#web/features/doublereeds/doublereeds.queries.ts';
-import { looksPath, tablePath, useReedId } from '#web/features/doublereeds/reed-paths.ts';
+import { looksPath, tablePath, useReedId } from '#web/session/reed-paths.ts';
 import { MoveAtHand } from '#web/features/doublereeds/parts/MoveAtHand.tsx';
 import { AskScrape, TableStart } from '#web/features/doublereeds/parts/TableStart.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
@@ -26,30 +29,71 @@ const IDLE_MS = 30_000;
 
 type Shown = { readonly table: TableView; readonly actions: TableActions; readonly answeredMs: number };
 
-function AtEnd({ table, actions }: Omit<Shown, 'answeredMs'>) {
-  const { instrumentId, examination } = table;
-  const back = `/reeds${instrumentId === null ? '' : `/${instrumentId}`}`;
-  return (
-    <Row wrap above={2}>
-      {examination?.interviewOf != null && (
-        <BrassButton size="large" {...{ component: Link, to: `/faults/${examination.interviewOf}` }}>
-          Go on with what is wrong
-        </BrassButton>
-      )}
-      <BrassButton size="large" leads={examination?.interviewOf == null} {...{ component: Link, to: back }}>
-        To the reeds
-      </BrassButton>
-      <Button
-        color="inherit"
-        size="large"
-        disabled={actions.busy}
-        onClick={() => actions.begin(table.reedId, { way: 'whole', noticed: [], soakedMinutes: 0, interviewKey: null })}
-      >
-        Look at it once more
-      </Button>
-    </Row>
+/** Looked at beside others: the next of the box, or of the class. */
+function NextBeside({
+  instrumentId,
+  reed,
+  isClass,
+  actions,
+}: {
+  readonly instrumentId: string;
+  readonly reed: ReedId;
+  readonly isClass: boolean;
+  readonly actions: TableActions;
+}) {
+  const quick = useQuickLook(actions);
+  const choose = useQuery(doubleReedQueries.choose(instrumentId, useToday())).data;
+  if (choose === undefined) return null;
+  if (isClass) {
+    const others = choose.pupils.filter((one) => one.instrumentId !== instrumentId);
+    return <PupilButtons pupils={others} busy={actions.busy} onPupil={quick.ofPupil} />;
+  }
+  const { boxKey, number } = partsOfReedId(reed) ?? { boxKey: '', number: 0 };
+  const next = choose.fresh.find((one) => one.boxKey === boxKey)?.numbers.find((one) => one > number);
+  return next === undefined ? null : (
+    <BrassButton size="large" disabled={actions.busy} onClick={() => quick.ofBox(instrumentId, reedId(boxKey, next))}>
+      Next: reed {next}
+    </BrassButton>
   );
 }
+
+function AtEnd({ table, actions }: Omit<Shown, 'answeredMs'>) {
+  const [params] = useSearchParams();
+  const { instrumentId, examination } = table;
+  const beside = params.get('beside');
+  const back = `/reeds${instrumentId === null ? '' : `/${instrumentId}`}`;
+  const interviewOf = examination?.interviewOf ?? null;
+  return (
+    <>
+      {beside !== null && instrumentId !== null && (
+        <Space above={2}>
+          <NextBeside instrumentId={instrumentId} reed={table.reedId} isClass={beside === 'class'} actions={actions} />
+        </Space>
+      )}
+      <Row wrap above={2}>
+        {interviewOf !== null && (
+          <BrassButton size="large" {...{ component: Link, to: `/faults/${interviewOf}` }}>
+            Go on with what is wrong
+          </BrassButton>
+        )}
+        <BrassButton size="large" leads={interviewOf === null && beside === null} {...{ component: Link, to: back }}>
+          To the reeds
+        </BrassButton>
+        <Button
+          color="inherit"
+          size="large"
+          disabled={actions.busy}
+          onClick={() =>
+            actions.begin(table.reedId, { way: 'whole', noticed: [], soakedMinutes: 0, interviewKey: null })
+          }
+        >
+          Look at it once more
+        </Button>
+      </Row>
+    </>
+  );
+}
+
 function Table({ table, actions, answeredMs }: Shown) {
   const [params] = useSearchParams();
   const { examination, askScrape, sort, name, kindName, notApplicable, last, playerName } = table;
@@ -102,7 +146,8 @@ function Table({ table, actions, answeredMs }: Shown) {
         <Compartment title="This reed">
           {last && (
             <Typography>
-              {last.words} <Quiet>{FORMAT.weekdayDate(last.on)}</Quiet>
+              Last time: {last.words.charAt(0).toLowerCase() + last.words.slice(1)}.{' '}
+              <Quiet>{FORMAT.weekdayDate(last.on)}</Quiet>
             </Typography>
           )}
           {notApplicable && <Typography color="text.secondary">{notApplicable}</Typography>}

@@ -1,4 +1,4 @@
-import type { ReedId } from '#core/reeds/reed.ts';
+import type { Character, ReedId } from '#core/reeds/reed.ts';
 import { END_WORDS, FEEL_WORDS, USE_WORDS } from '#core/reeds/reed-words.ts';
 import type { Said } from '#contract/fact.ts';
 import { reedBoxFact, reedSaidFact, reedSessionFact } from '#contract/reeds.ts';
@@ -12,16 +12,17 @@ const NOTHING = { feel: null, goodFor: null, signs: [], cause: null } as const;
 /** What is said of one reed by a tap. */
 export function useReedSaid() {
   const { log, busy } = useLog(reedSaidFact);
-  type Grade = Pick<Said<typeof reedSaidFact>, 'goodFor' | 'signs'> & {
-    readonly feel: NonNullable<Said<typeof reedSaidFact>['feel']>;
-  };
+  type Grade = Pick<Said<typeof reedSaidFact>, 'goodFor' | 'signs'> &
+    Character & {
+      readonly feel: NonNullable<Said<typeof reedSaidFact>['feel']>;
+    };
   return {
     busy,
     flattened: (reedId: ReedId) =>
       log({ ...NOTHING, signs: [], reedId, what: 'flattened' }, { said: 'Its back is flat.' }),
-    graded: (reedId: ReedId, { feel, goodFor, signs }: Grade) =>
+    graded: (reedId: ReedId, { feel, goodFor, signs, resistance, sits }: Grade) =>
       log(
-        { ...NOTHING, reedId, what: 'graded', feel, goodFor: goodFor ?? null, signs },
+        { ...NOTHING, reedId, what: 'graded', feel, goodFor: goodFor ?? null, signs, resistance, sits },
         { said: `Graded ${FEEL_WORDS[feel]}${goodFor ? `, for ${USE_WORDS[goodFor]}` : ''}.` },
       ),
     ended: (reedId: ReedId, cause: NonNullable<Said<typeof reedSaidFact>['cause']>) =>

@@ -1,6 +1,7 @@
 import { Button, Slider, Typography } from '@mui/material';
 import { useState } from 'react';
 import { FURTHEST_CENTS, type Heard, type PitchFrom } from '#core/doublereeds/examination.ts';
+import { asSentence } from '#core/explain/format.ts';
 import { centsWords } from '#core/doublereeds/table-words.ts';
 import type { MoveView } from '#contract/doublereeds.ts';
 import { AnswerButton } from '#web/ui/AnswerButton.tsx';
@@ -15,7 +16,10 @@ type CrowMoveProps = {
 };
 /** A needle is read to about this, cents. */
 const STEP = 5;
-const MARKS = [-50, 0, 50].map((value) => ({ value, label: value === 0 ? 'in tune' : `${value}` }));
+const MARKS = [-50, 0, 50].map((value) => ({
+  value,
+  label: value === 0 ? '0' : `${Math.abs(value)} ${value < 0 ? 'flat' : 'sharp'}`,
+}));
 const within = (cents: number): number => Math.min(FURTHEST_CENTS, Math.max(-FURTHEST_CENTS, cents));
 
 /** How far off the tuner shows it: a dial in steps of five cents, nothing to type. */
@@ -35,7 +39,7 @@ function CentsDial({
     <Space above={1.5}>
       <Text strong>{words}</Text>
       <Text variant="h1" component="p" above={1} aria-live="polite">
-        {centsWords(cents)}
+        {asSentence(centsWords(cents))}
       </Text>
       <Slider
         aria-label="Cents on the tuner"
@@ -44,6 +48,7 @@ function CentsDial({
         max={FURTHEST_CENTS}
         step={STEP}
         marks={MARKS}
+        track={false}
         getAriaValueText={centsWords}
         onChange={(_event, value) => setCents(Number(value))}
       />

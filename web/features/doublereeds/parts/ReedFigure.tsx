@@ -5,10 +5,12 @@
 import type { ReactNode } from 'react';
 
 export const CANE = 'var(--ulu-palette-cane-main)';
-export const CANE_INK = 'var(--ulu-palette-cane-ink)';
 export const INK = 'var(--ulu-palette-text-primary)';
 export const PAPER = 'var(--ulu-palette-background-paper)';
-export const LIGHT = 'var(--ulu-palette-brass-main)';
+/** Dark and pale by day and by night: what stands before a lamp does not turn with the theme. */
+export const SHADE = 'var(--ulu-palette-frame-main)';
+export const PALE = 'var(--ulu-palette-frame-text)';
+export const WATER = 'var(--ulu-palette-water-main)';
 
 export type Shape = 'oboe' | 'bassoon';
 
@@ -86,19 +88,24 @@ export function FlatReed({ shape, cornerGone = false, noHeart = false, cracked =
       <path d={bladePath(shape, cornerGone)} fill={CANE} stroke={INK} strokeWidth={2.5} strokeLinejoin="round" />
       <path
         d={`M${MIDDLE - tip + 5} ${TIP + 4}h${2 * tip - 10 - (cornerGone ? 10 : 0)}l-8 22h${-2 * tip + 26 + (cornerGone ? 10 : 0)}z`}
-        fill={PAPER}
+        fill={PALE}
         opacity={0.7}
       />
-      {!noHeart && <ellipse cx={MIDDLE} cy={TIP + 55} rx={heart - 6} ry={20} fill={CANE_INK} opacity={0.5} />}
-      {cracked && (
-        <path
-          d={`M${MIDDLE + tip / 3} ${TIP} l-2 26 l3 22 l-2 28`}
-          fill="none"
-          stroke={INK}
-          strokeWidth={3.5}
-          strokeLinecap="round"
-        />
-      )}
+      {!noHeart && <ellipse cx={MIDDLE} cy={TIP + 55} rx={heart - 6} ry={20} fill={SHADE} opacity={0.45} />}
+      {cracked &&
+        [
+          { ink: SHADE, width: 7 },
+          { ink: PALE, width: 3 },
+        ].map(({ ink, width }) => (
+          <path
+            key={width}
+            d={`M${MIDDLE + tip / 3} ${TIP} l-2 26 l3 22 l-2 28`}
+            fill="none"
+            stroke={ink}
+            strokeWidth={width}
+            strokeLinecap="round"
+          />
+        ))}
       {children}
     </>
   );

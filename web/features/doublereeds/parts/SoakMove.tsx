@@ -2,9 +2,10 @@ import { Typography } from '@mui/material';
 import type { MoveView } from '#contract/doublereeds.ts';
 import type { SoakSaid } from '#core/doublereeds/examination.ts';
 import { useNowMs } from '#web/clock/today.ts';
+import { SoakFigure } from '#web/features/doublereeds/parts/SoakFigure.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Caution } from '#web/ui/Caution.tsx';
-import { Row, Space } from '#web/ui/layout.tsx';
+import { Grid, Row, Space } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
 
 type SoakMoveProps = {
@@ -36,30 +37,33 @@ export function SoakMove({ soak, answeredMs, busy, onSay }: SoakMoveProps) {
   const isWet = passed >= leastMs;
   const isLaidIn = says !== 'in';
   return (
-    <Space above={1.5}>
-      {isLaidIn && (
-        <Typography variant="h2" component="p" role="timer">
-          {progress(passed, soak)}
-        </Typography>
-      )}
-      {isLaidIn && passed > mostMs && <Caution above={1.5}>{takeOut}</Caution>}
-      <Row wrap above={2}>
-        {says === 'through' && (
-          <BrassButton size="large" leads={isWet} disabled={busy} onClick={() => onSay('through')}>
-            It is soaked through
-          </BrassButton>
+    <Grid columns={{ xs: '1fr', sm: '1fr 2fr' }} gap={2} above={1.5} align="center">
+      {isLaidIn ? <SoakFigure share={passed / soak.usualMs} /> : <span />}
+      <Space>
+        {isLaidIn && (
+          <Typography variant="h2" component="p" role="timer">
+            {progress(passed, soak)}
+          </Typography>
         )}
-        {says === 'in' && (
-          <BrassButton size="large" disabled={busy} onClick={() => onSay('in')}>
-            It is in the water
-          </BrassButton>
+        {isLaidIn && passed > mostMs && <Caution above={1.5}>{takeOut}</Caution>}
+        <Row wrap above={2}>
+          {says === 'through' && (
+            <BrassButton size="large" leads={isWet} disabled={busy} onClick={() => onSay('through')}>
+              It is soaked through
+            </BrassButton>
+          )}
+          {says === 'in' && (
+            <BrassButton size="large" disabled={busy} onClick={() => onSay('in')}>
+              It is in the water
+            </BrassButton>
+          )}
+        </Row>
+        {says === 'through' && !isWet && (
+          <Text variant="body2" color="text.secondary" above={1}>
+            Say so earlier and you can look at it. Nothing is done to it before {minutes(leastMs)}.
+          </Text>
         )}
-      </Row>
-      {says === 'through' && !isWet && (
-        <Text variant="body2" color="text.secondary" above={1}>
-          Say so earlier and you can look at it. Nothing is done to it before {minutes(leastMs)}.
-        </Text>
-      )}
-    </Space>
+      </Space>
+    </Grid>
   );
 }

@@ -2,6 +2,7 @@ import { Button, Typography } from '@mui/material';
 import { Link } from 'react-router';
 import type { InterviewView, SuspectView } from '#contract/faults.ts';
 import type { FaultActions } from '#web/features/faults/faults.actions.ts';
+import { choosePath } from '#web/session/reed-paths.ts';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Caution } from '#web/ui/Caution.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
@@ -46,7 +47,22 @@ function RemedyOf({
         </Text>
       )}
       <Row wrap above={2}>
-        {care?.isRun ? (
+        {remedy.atTable && (
+          <BrassButton {...{ component: Link, to: `${choosePath(instrumentId)}?interview=${interviewKey}` }}>
+            Lay the reed on the table
+          </BrassButton>
+        )}
+        {remedy.atTable ? (
+          <Button
+            variant="outlined"
+            color="inherit"
+            disabled={actions.busy}
+            onClick={() => actions.tried(interviewKey, suspect, true)}
+            size="large"
+          >
+            That was it
+          </Button>
+        ) : care?.isRun ? (
           <BrassButton disabled={actions.busy} onClick={() => actions.begunCare(care.itemId)}>
             Do it step by step
           </BrassButton>
@@ -75,7 +91,7 @@ function RemedyOf({
         >
           It did not help
         </Button>
-        {remedy.inReeds && (
+        {remedy.inReeds && !remedy.atTable && (
           <Button color="inherit" {...{ component: Link, to: `/reeds/${instrumentId}` }} size="large">
             Say it of the reed
           </Button>

@@ -34,6 +34,7 @@ const SUSPECT: SuspectView = {
     how: 'Over plain paper.',
     never: null,
     inReeds: true,
+    atTable: false,
     thenWords: null,
     care: null,
   },

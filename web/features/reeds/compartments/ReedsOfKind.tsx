@@ -7,7 +7,7 @@ import { useToday } from '#web/clock/today.ts';
 import { useReadAir } from '#web/features/air/air.actions.ts';
 import { airQueries } from '#web/features/air/air.queries.ts';
 import { AirToday } from '#web/features/air/parts/AirToday.tsx';
-import { tablePath } from '#web/features/doublereeds/reed-paths.ts';
+import { choosePath, tablePath } from '#web/session/reed-paths.ts';
 import { Boxes, type Opened } from '#web/features/reeds/parts/Boxes.tsx';
 import { Makes } from '#web/features/reeds/parts/Makes.tsx';
 import { PlayReeds } from '#web/features/reeds/parts/PlayReeds.tsx';
@@ -18,6 +18,7 @@ import { useReedPlay } from '#web/features/reeds/reed-play.actions.ts';
 import { useReedBox, useReedSaid } from '#web/features/reeds/reeds.actions.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { lazyPart } from '#web/ui/lazy-part.tsx';
+import { TallLink } from '#web/ui/TallLink.tsx';
 import { Column, Over, TwoColumns } from '#web/ui/TwoColumns.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { ReadyForConcert, type ReedsOfKindProps } from '#web/features/reeds/compartments/ReadyForConcert.tsx';
@@ -55,6 +56,9 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
         <Column>
           <Compartment>
             <ReedNow of={of} onAddBox={add} />
+            {of.family === 'double' && of.instruments[0] && (
+              <TallLink to={choosePath(of.instruments[0].instrumentId)}>Lay a reed on the table</TallLink>
+            )}
             {of.boxes.length > 0 && <AirToday playerId={playerId} read={read} air={air} />}
           </Compartment>
         </Column>

@@ -2,8 +2,9 @@ import { DialogContent, DialogTitle, MenuItem, Stack, TextField, Typography } fr
 import { useState } from 'react';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { moneyAsTyped, typedMoney } from '#core/money/money.ts';
-import { MOST_IN_A_BOX, type BreakIn, type ReedMaterial } from '#core/reeds/reed.ts';
+import { MOST_IN_A_BOX, SCRAPES, type BreakIn, type ReedMaterial, type Scrape } from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
+import { SCRAPE_WORDS } from '#core/doublereeds/table-words.ts';
 import { plainName } from '#core/kernel/visible-text.ts';
 import type { ReedBoxView, ReedsOfKindView } from '#contract/reed-views.ts';
 import { BoxBefore } from '#web/features/reeds/parts/BoxBefore.tsx';
@@ -34,6 +35,7 @@ const MATERIALS = [
   { value: 'cane', words: 'Cane' },
   { value: 'synthetic', words: 'Synthetic' },
 ] as const;
+const SCRAPE_OPTIONS = SCRAPES.map((value) => ({ value, words: SCRAPE_WORDS[value] }));
 const BREAK_INS = [
   { value: 'week', words: 'In a week' },
   { value: 'two-weeks', words: 'In two weeks' },
@@ -45,6 +47,7 @@ type Entry = {
   readonly strength: string;
   readonly material: ReedMaterial;
   readonly breakIn: BreakIn;
+  readonly scrape: Scrape | undefined;
   readonly cameOn: LocalDate | null;
   readonly place: string;
   readonly cost: string;
@@ -60,6 +63,7 @@ const usualEntry = (currency: string | null, today: LocalDate): Entry => ({
   strength: '',
   material: 'cane',
   breakIn: 'week',
+  scrape: undefined,
   cameOn: today,
   place: '',
   cost: '',
@@ -68,10 +72,10 @@ const usualEntry = (currency: string | null, today: LocalDate): Entry => ({
   apart: false,
 });
 /** What is there already. */
-function entryOf({ entered, material, breakIn, cameOn, place }: BoxAsEntered, usual: Entry): Entry {
+function entryOf({ entered, material, breakIn, scrape, cameOn, place }: BoxAsEntered, usual: Entry): Entry {
   const { name, strength, cost, before } = entered;
   const told = { name, strength: strength ?? '', place: place ?? '', cost: cost ? moneyAsTyped(cost) : '' };
-  return { ...usual, ...told, material, breakIn, cameOn, before };
+  return { ...usual, ...told, material, breakIn, scrape, cameOn, before };
 }
 
 /** As many as there are now; those that come on are as the last one is. */
@@ -83,8 +87,9 @@ type FieldsProps = Pick<BoxSheetProps, 'of' | 'currency' | 'today'> & {
   readonly onChange: (part: Partial<Entry>) => void;
 };
 
-function Fields({ of: { breaksIn }, currency, today, entry, onChange }: FieldsProps) {
-  const { name, strength, material, breakIn, cameOn, place, before, apart } = entry;
+function Fields({ of: { breaksIn, kind }, currency, today, entry, onChange }: FieldsProps) {
+  const { name, strength, material, breakIn, scrape, cameOn, place, before, apart } = entry;
+  const scraped = kind === 'oboe' || kind === 'cor-anglais';
   return (
     <>
       <Grid gap={1.5} columns="2fr 1fr">
@@ -129,6 +134,14 @@ function Fields({ of: { breaksIn }, currency, today, entry, onChange }: FieldsPr
           onChange={(value) => onChange({ breakIn: value })}
         />
       )}
+      {scraped && (
+        <ChooseOne
+          label="How they are scraped"
+          options={SCRAPE_OPTIONS}
+          value={scrape ?? 'unknown'}
+          onChange={(value) => onChange({ scrape: value })}
+        />
+      )}
       <DateField label="It came on" value={cameOn} onChange={(day) => onChange({ cameOn: day })} latest={today} />
       <TextField
         label="Where it lies"
@@ -153,7 +166,7 @@ export function BoxSheet({ playerId, of, old, currency, today, box, onClose }: B
     const usual = usualEntry(currency, today);
     return old === null ? usual : entryOf(old, usual);
   });
-  const { name, strength, material, breakIn, cameOn, place, before } = entry;
+  const { name, strength, material, breakIn, scrape, cameOn, place, before } = entry;
   const cannot =
     box.busy || name.trim() === '' || cameOn === null || !isCostRight(entry.cost, entry.currency.toUpperCase());
   const keep = () =>
@@ -167,6 +180,8 @@ export function BoxSheet({ playerId, of, old, currency, today, box, onClose }: B
         strength: plainName(strength) || null,
         material,
         breakIn: of.breaksIn && material === 'cane' ? breakIn : 'none',
+        scrape,
+        lengthTenths: old?.lengthTenths,
         place: plainName(place) || null,
         cost: entry.cost.trim() === '' ? null : typedMoney(entry.cost, entry.currency),
         cameOn,

@@ -1,12 +1,15 @@
 import { Box, Button, Chip, DialogContent, DialogTitle, Stack, Typography } from '@mui/material';
 import { useState } from 'react';
 import { duration } from '#core/explain/format.ts';
-import { END_WORDS, FEEL_WORDS, SIGN_WORDS, USE_WORDS } from '#core/reeds/reed-words.ts';
+import { END_WORDS, FEEL_WORDS, SIGN_WORDS, SITS_WORDS, USE_WORDS } from '#core/reeds/reed-words.ts';
 import {
   ENDS_OF,
   REED_FEELS,
   REED_USES,
+  RESISTANCES,
   SIGNS_OF,
+  SITS,
+  type Character,
   type ReedFamily,
   type ReedFeel,
   type ReedSign,
@@ -36,15 +39,51 @@ type ReedSheetProps = {
 
 const Chips = ({ children }: { readonly children: React.ReactNode }) => <Row wrap>{children}</Row>;
 
+/** Five in hand are unlike one another: how much it resists, and where it sits on the tuner. Two taps. */
+const AskCharacter = ({
+  character: { resistance, sits },
+  onChange,
+}: {
+  readonly character: Character;
+  readonly onChange: (character: Character) => void;
+}) => (
+  <Box role="group" aria-label="How it is beside the others">
+    <Text below={0.5}>How much does it resist, and where does it sit?</Text>
+    <Chips>
+      {RESISTANCES.map((one) => (
+        <Chip
+          key={one}
+          label={one === 1 ? '1 easy' : one === RESISTANCES.length ? `${one} hard` : one}
+          variant={one === resistance ? 'filled' : 'outlined'}
+          aria-pressed={one === resistance}
+          onClick={() => onChange({ resistance: one, sits })}
+        />
+      ))}
+    </Chips>
+    <Chips>
+      {SITS.map((one) => (
+        <Chip
+          key={one}
+          label={SITS_WORDS[one]}
+          variant={one === sits ? 'filled' : 'outlined'}
+          aria-pressed={one === sits}
+          onClick={() => onChange({ resistance, sits: one })}
+        />
+      ))}
+    </Chips>
+  </Box>
+);
+
 /** How it felt first, then what it is good for: two taps. "Too hard" asks for a flat back before it is a grade. */
 function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 'name' | 'table'>) {
   const [feel, setFeel] = useState<ReedFeel | null>(null);
   const [signs, setSigns] = useState<readonly ReedSign[]>([]);
   const [isTrying, setTrying] = useState(false);
   const [isTried, setTried] = useState(false);
+  const [character, setCharacter] = useState<Character>({});
   const grade = (goodFor: (typeof REED_USES)[number] | null) => {
     if (feel === null) return;
-    said.graded(reed.reedId, { feel, goodFor, signs: [...signs] });
+    said.graded(reed.reedId, { feel, goodFor, signs: [...signs], ...character });
     onClose();
   };
   if (isTrying)
@@ -118,6 +157,7 @@ function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 
       </Chips>
       {(feel !== 'too-hard' || !hasBack || isTried) && (
         <Box>
+          {family === 'double' && <AskCharacter character={character} onChange={setCharacter} />}
           <Text below={0.5}>It felt {FEEL_WORDS[feel]}. What is it good for?</Text>
           <Chips>
             {REED_USES.map((one) => (
