@@ -24,8 +24,6 @@ export type SortFigures = {
   readonly shortestTenths: Marked | null;
   /** Cents per tenth of a millimetre by which a clip raises its crow: mean and spread believed before any clip. */
   readonly clipCents: { readonly mean: Marked; readonly spread: Marked };
-  /** Minutes of its first days, then it is free. */
-  readonly firstDays: readonly Marked[];
 };
 
 const oboe = {
@@ -35,7 +33,6 @@ const oboe = {
   clipTenths: estimate(1),
   lifeTenths: estimate(10),
   clipCents: { mean: estimate(4), spread: estimate(3) },
-  firstDays: [estimate(10), estimate(15), estimate(20)],
 } as const;
 
 /**
@@ -62,7 +59,6 @@ export const SORT_FIGURES: Readonly<Record<ReedSort, SortFigures>> = {
     lifeTenths: estimate(15),
     shortestTenths: estimate(520),
     clipCents: { mean: estimate(2), spread: estimate(2) },
-    firstDays: [estimate(10), estimate(20), estimate(30)],
   },
 };
 

@@ -16,13 +16,15 @@ export type HeldBack = {
 
 /** How far breaking in has come. */
 export type BreakingIn = {
-  readonly by: Exclude<BreakIn, 'none'>;
+  readonly by: Exclude<BreakIn, 'none'> | 'first-days';
   /** Days that counted, and how many there are. */
   readonly reached: number;
   readonly of: number;
   /** What today allows, with the weight the figure carries. */
   readonly cap: Marked;
   readonly heldBack: readonly HeldBack[];
+  /** Minutes of the days that are left of it, today's first. */
+  readonly ahead: readonly number[];
 };
 
 /** Steps of the ramp that minutes played before stand for. */
@@ -90,5 +92,18 @@ export function breakingIn(days: readonly DayOfUse[], today: LocalDate, ramping:
   const { steps, heldBack, most } = alongTheRamp(past, before, isLong);
   const ramp = RAMP[Math.floor(steps)];
   if (ramp === undefined || isPlayedIn(past, ramping, held)) return null;
-  return { by, reached: Math.floor(steps * held), of: RAMP.length * held, cap: capOf(ramp, most), heldBack };
+  const reached = Math.floor(steps * held);
+  const ahead = RAMP.flatMap(({ value }) => Array.from({ length: held }, () => value)).slice(reached);
+  return { by, reached, of: RAMP.length * held, cap: capOf(ramp, most), heldBack, ahead };
+}
+
+/**
+ * The first days of a double reed that came new: a few minutes, a little more each day it is played, then it is free
+ * (practice book, double reeds in figures). Null once they are over.
+ */
+export function firstDays(days: readonly DayOfUse[], today: LocalDate, steps: readonly Marked[]): BreakingIn | null {
+  const reached = days.filter(({ on }) => on < today).length;
+  const cap = steps[reached];
+  const ahead = steps.slice(reached).map(({ value }) => value);
+  return cap === undefined ? null : { by: 'first-days', reached, of: steps.length, cap, heldBack: [], ahead };
 }

@@ -64,5 +64,8 @@ test('which make again: share, life and the cost of a good hour; nothing is said
   expect(life).toBeGreaterThan(700);
   expect(life).toBeLessThan(1200);
   expect(fennel?.goodHour?.minor).toBeCloseTo(500 / ((5 / 8) * (life / 60)), 9);
-  expect(dock).toEqual({ name: 'Dock', reeds: 2, graded: 0, concert: null, lifeMinutes: null, goodHour: null });
+  const nothing = { graded: 0, asCame: null, concert: null, lifeMinutes: null, goodHour: null };
+  expect(dock).toEqual({ name: 'Dock', reeds: 2, ...nothing });
+  const asCame = new Map(others.map(({ id }, at) => [id, at === 0]));
+  expect(makesOf(others, 'single', asCame)[0]?.asCame).toEqual({ looked: others.length, back: 1 });
 });

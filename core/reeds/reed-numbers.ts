@@ -1,4 +1,5 @@
 import { estimate, oneVoice, practice, type Marked } from '#core/explain/explained.ts';
+import type { KindId } from '#core/instruments/kind.ts';
 import type { HighShare, ReedFamily } from '#core/reeds/reed.ts';
 import type { LifePrior } from '#core/reeds/weibull-life.ts';
 
@@ -23,6 +24,13 @@ export const GRADED_AFTER_DAYS = estimate(4);
 /** Played more than so many times the cap, a day holds the reed back; less than so much of it, it brings it no further. */
 export const OVERPLAYED = estimate(1.25);
 export const TOO_LITTLE = estimate(0.5);
+
+/** The first days of a double reed that is new, minutes; then it is free. */
+export const FIRST_DAYS: Readonly<Partial<Record<KindId, readonly Marked[]>>> = {
+  oboe: [estimate(10), estimate(15), estimate(20)],
+  'cor-anglais': [estimate(10), estimate(15), estimate(20)],
+  bassoon: [estimate(10), estimate(20), estimate(30)],
+};
 
 /** Minutes a reed that is broken in plays of a day. */
 export const DAILY_CAP = estimate(90);

@@ -1,5 +1,5 @@
-import { breakingIn, type BreakingIn, type DayOfUse, type Ramping } from '#core/reeds/breaking-in.ts';
-import { DAILY_CAP, REST_HOURS, WEAR } from '#core/reeds/reed-numbers.ts';
+import { breakingIn, firstDays, type BreakingIn, type DayOfUse, type Ramping } from '#core/reeds/breaking-in.ts';
+import { DAILY_CAP, FIRST_DAYS, REST_HOURS, WEAR } from '#core/reeds/reed-numbers.ts';
 import {
   endBySign,
   hasABack,
@@ -137,6 +137,8 @@ function rampOf(
   setting: ReedSetting & Pick<Ramping, 'hardFrom' | 'rightFrom'>,
 ) {
   const { family, today, hardFrom, rightFrom } = setting;
+  if (box.material === 'cane' && family === 'double' && before === 0)
+    return firstDays(days, today, FIRST_DAYS[box.kind] ?? []);
   return box.material === 'cane' && family === 'single' && before !== null
     ? breakingIn(days, today, { breakIn: box.breakIn, before, hardFrom, rightFrom })
     : null;

@@ -7,7 +7,7 @@ import type { Resistance, Sits } from '#core/reeds/reed.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { addDays } from '#core/time/local-date.ts';
 
-const BOX = { kind: 'oboe', breakIn: 'none', before: [0, 0, 0] } as const;
+const BOX = { kind: 'oboe', breakIn: 'none', before: [300, 300, 300] } as const;
 const graded = (number: number, resistance: Resistance, sits: Sits) =>
   said(number, addDays(REED_TODAY, -9), {
     ...{ what: 'graded', feel: 'right', goodFor: 'concert', signs: [] },

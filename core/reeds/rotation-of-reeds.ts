@@ -1,5 +1,5 @@
 import { shareOfLife, type LivesOf } from '#core/reeds/reed-life.ts';
-import { DAILY_CAP, RAMP } from '#core/reeds/reed-numbers.ts';
+import { DAILY_CAP } from '#core/reeds/reed-numbers.ts';
 import { leftOfSet, type SetSessions } from '#core/reeds/reed-pin.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { UNIT_MINUTES, type Rotation, type RotationReed } from '#core/reeds/rotation.ts';
@@ -27,13 +27,6 @@ export type ToPlan = {
   readonly proposed: readonly ReedChoice[];
 };
 
-/** Caps of breaking in that are still ahead; the last ones of the ramp, each held as often as its way says. */
-function rampAhead({ breakIn }: ReedState): number[] {
-  if (breakIn === null) return [];
-  const held = breakIn.of / RAMP.length;
-  return RAMP.flatMap(({ value }) => Array.from({ length: held }, () => value)).slice(breakIn.reached);
-}
-
 /** The first day of the plan on which it may play: the day after, or one more where it has to rest. */
 function firstDay({ lastPlayedOn, breakIn, leftToday }: ReedState, today: LocalDate): number {
   if (lastPlayedOn === null || leftToday === null) return 0;
@@ -59,7 +52,7 @@ function planReed(reed: ReedState, asked: ToPlan): RotationReed {
   const hasLimits = reed.leftToday !== null;
   return {
     id: reed.id,
-    ramp: rampAhead(reed),
+    ramp: reed.breakIn?.ahead ?? [],
     cap: hasLimits ? DAILY_CAP.value : NO_CAP,
     rests: hasLimits,
     from: firstDay(reed, asked.today),

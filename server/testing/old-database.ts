@@ -2,7 +2,8 @@ import Database from 'better-sqlite3';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { allOrNothing, migrationsFolder, readJournal } from '#server/db/migrate.ts';
-import { aFact, ROWS_AFTER } from '#server/testing/old-rows.ts';
+import { aFact } from '#server/testing/old-fact.ts';
+import { ROWS_AFTER } from '#server/testing/old-rows.ts';
 import { rowsIn } from '#server/testing/rows-in.ts';
 
 /** The last version of which every table has its row written. */

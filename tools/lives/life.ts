@@ -67,6 +67,8 @@ export type Deed =
   | { readonly did: 'undid'; readonly what: string; readonly before: Seen; readonly after: Seen }
   /** Went on with everything on another machine. */
   | { readonly did: 'moved'; readonly before: Seen; readonly after: Seen }
+  /** A reed was looked at to the end of it; so much was clipped off it, tenths of a millimetre. */
+  | { readonly did: 'at-the-table'; readonly reedId: string; readonly end: string; readonly clippedTenths: number }
   | { readonly did: 'other'; readonly what: string };
 
 /** One page of a diary. */

@@ -54,6 +54,11 @@ export class Person {
     return this.house.now().on;
   }
 
+  /** The minute of the day. */
+  get minute(): number {
+    return this.house.now().atMinute;
+  }
+
   note(line: string): void {
     this.lines.push(line);
   }

@@ -1,8 +1,10 @@
 import { expect, test } from '@jest/globals';
-import type { CardView, TableView } from '#contract/doublereeds.ts';
+import { UNBOXED_NAME } from '#core/doublereeds/unboxed.ts';
+import type { FaultsPage } from '#contract/faults.ts';
+import type { CardView, ChooseView, TableView } from '#contract/doublereeds.ts';
 import type { ReedsPageView } from '#contract/reed-views.ts';
 import { furnished } from '#server/testing/furnished.ts';
-import { crowed, lookedAt, oboeBox, OBOE_BOX, onTable } from '#server/testing/examples/doublereeds.ts';
+import { anOboe, crowed, lookedAt, oboeBox, OBOE_BOX, onTable } from '#server/testing/examples/doublereeds.ts';
 import { aKey, NOW, TODAY } from '#server/testing/test-server.ts';
 
 const { server, post, takeBack: undo } = furnished();
@@ -167,4 +169,76 @@ test('quickly, beside others: kept, or sent back', async () => {
   await look(back, 'light', 'crack').expect(201);
   expect((await tableOf(`${box}/2`)).examination?.move.end?.end).toBe('send-back');
   expect(await stageOf(`${box}/2`)).toBe('retired');
+});
+
+test('an interview hands the reed over with its answers, and gets the table’s back; neither asks twice', async () => {
+  await anOboe((path, body) => server().api().post(path).send(body));
+  const interview = aKey();
+  const noticed = ['double-reed/whole-flat'];
+  await post('/api/faults', { key: interview, now: NOW, instrumentId: 'an-oboe', noticed }).expect(201);
+  const answer = (sign: string, said: string) =>
+    post('/api/faults/answers', { key: aKey(), now: NOW, interviewKey: interview, sign, answer: said, noticed: false });
+  await answer('double-reed/corners-seen', 'no').expect(201);
+  await answer('double-reed/gapes', 'no').expect(201);
+  await answer('double-reed/shut-seen', 'no').expect(201);
+  const reedId = `${await oboeBox(post)}/1`;
+  const key = await onTable(post, reedId, { interviewKey: interview });
+  expect((await tableOf(reedId)).examination?.said.map(({ words }) => words)).toEqual([
+    'Corners: both are there',
+    'Opening: a flat, slim lens',
+  ]);
+  await look(key, 'soak', 'through').expect(201);
+  await look(key, 'light', 'whole').expect(201);
+  expect((await tableOf(reedId)).examination?.move.look?.look).toBe('heart');
+  const page = async () =>
+    (await server().api().get(`/api/faults/an-oboe?today=${TODAY}&way=sure`).expect(200)).body as FaultsPage;
+  const said = (await page()).open?.said.map((one) => [one.sign, one.answer]);
+  expect(said).toContainEqual(['double-reed/light-line', 'no']);
+  expect((await page()).open?.question?.sign).not.toBe('double-reed/light-line');
+  await look(key, 'heart', 'seen').expect(201);
+  await look(key, 'offset', 'flush').expect(201);
+  expect((await page()).open?.said.map((one) => [one.sign, one.answer])).toContainEqual([
+    'double-reed/blades-flush',
+    'yes',
+  ]);
+});
+
+test('a reed is chosen: in use, just come, or of a pupil, whose reed without a box is one and the same', async () => {
+  await anOboe((path, body) => server().api().post(path).send(body));
+  const box = await oboeBox(post, { before: [0, 300] });
+  const choose = async () =>
+    (await server().api().get(`/api/doublereeds/choose?instrumentId=an-oboe&today=${TODAY}`).expect(200))
+      .body as ChooseView;
+  const shown = await choose();
+  expect(shown.reeds.map(({ reedId }) => reedId)).toEqual([`${box}/2`]);
+  expect(shown.fresh).toEqual([{ boxKey: box, name: 'Gull Lane', numbers: [1] }]);
+  expect(shown.pupils).toEqual([expect.objectContaining({ instrumentId: 'an-oboe', kind: 'oboe', unboxed: null })]);
+  const own = await oboeBox(post, { name: UNBOXED_NAME, before: [null] });
+  expect((await choose()).pupils[0]?.unboxed).toBe(`${own}/1`);
+  const key = await onTable(post, `${own}/1`, { way: 'quick' });
+  await look(key, 'soak', 'through').expect(201);
+  await look(key, 'light', 'crack').expect(201);
+  expect((await choose()).pupils[0]?.unboxed).toBeNull();
+  await server().api().get(`/api/doublereeds/choose?instrumentId=clarinet&today=${TODAY}`).expect(409);
+});
+
+test('what was found counts for what is said of the reeds: for practice, sent back, the first days, the air', async () => {
+  await anOboe((path, body) => server().api().post(path).send(body));
+  const box = await oboeBox(post, { before: [300, 300, 0] });
+  const key = await onTable(post, `${box}/1`);
+  await look(key, 'soak', 'through').expect(201);
+  await look(key, 'light', 'whole').expect(201);
+  await look(key, 'corners', 'gone').expect(201);
+  expect(await stageOf(`${box}/1`)).toBe('practice-only');
+  const quick = await onTable(post, `${box}/3`, { way: 'quick' });
+  await look(quick, 'soak', 'through').expect(201);
+  await look(quick, 'light', 'crack').expect(201);
+  await post('/api/air/readings', { key: aKey(), now: NOW, playerId: 'ada', celsius: 12, humidityPercent: 30 }).expect(
+    201,
+  );
+  const url = `/api/reeds?playerId=ada&today=${TODAY}&atMinute=${NOW.atMinute}`;
+  const { kinds } = (await server().api().get(url).expect(200)).body as ReedsPageView;
+  const oboe = kinds.find(({ kind }) => kind === 'oboe');
+  expect(oboe?.makes[0]?.seen).toBe('3 reeds, 0 graded; as they came 1 of 1 sent back');
+  expect(oboe?.today.words.join(' ')).toMatch(/everything goes flat.*3 minutes longer/);
 });

@@ -1,5 +1,5 @@
 import { REED_BOX, type Post, type TriedKinds } from '#server/testing/examples/example.ts';
-import { aKey, NOW } from '#server/testing/test-server.ts';
+import { aKey, NOW, TODAY } from '#server/testing/test-server.ts';
 
 /** What a box of three oboe reeds says. */
 export const OBOE_BOX = {
@@ -30,6 +30,7 @@ export async function anOboe(post: Post): Promise<string> {
     build,
     acquiredOn: '2026-01-01',
     cameNew: true,
+    today: TODAY,
   };
   await post('/api/instruments', added).expect(201);
   return added.id;
