@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
-import { nextConcertWords } from '#core/reeds/next-concert-words.ts';
+import { nextConcertWords, secondReedWords } from '#core/reeds/next-concert-words.ts';
 import { readinessFor } from '#core/reeds/readiness.ts';
 import { livesOf } from '#core/reeds/reed-life.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
@@ -51,4 +51,16 @@ test('a concert reed is kept by degrees, not to a cliff at half of its life', ()
   for (const [at, chance] of chances.entries()) if (at > 0) expect(chance).toBeLessThan(chances[at - 1] ?? 0);
   expect((chances[1] ?? 0) - (chances[2] ?? 0)).toBeLessThan(0.3);
   expect(wordsIn(3, one(1400))).toMatch(/no reed is ready for it, and Fennel 2½, reed 1 is probably too worn for it/);
+});
+
+test('of double reeds a second one is asked for until two can be played on the day', () => {
+  const box = { kind: 'oboe', breakIn: 'none', before: [300, 0, 0] } as const;
+  const of = (...uses: Parameters<typeof reedsOf>[0]) => reedsOf(uses, { box, setting: { family: 'double' } });
+  expect(secondReedWords(of(), 10)).toMatch(/a second reed played in by then. Open one now/);
+  // One opened yesterday has two of its first days before it.
+  expect(secondReedWords(of(used(2, 1, 10)), 10)).toBeNull();
+  expect(secondReedWords(of(used(2, 1, 10)), 1)).toMatch(/a second reed/);
+  const bought = reedsOf([], { box: { ...box, before: [300] }, setting: { family: 'double' } });
+  expect(secondReedWords(bought, 10)).toMatch(/Order today/);
+  expect(secondReedWords([], 10)).toMatch(/two reeds/);
 });

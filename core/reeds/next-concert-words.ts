@@ -55,15 +55,20 @@ export function nextConcertWords(
   return `${when}: ${have}. ${helpWords(reeds, days)}`;
 }
 
-const isPlayable = ({ stage, breakIn }: ReedState): boolean =>
-  breakIn === null && (stage === 'in-rotation' || stage === 'practice-only');
+/** It can be played on that day: it is in use, and its first days are over by then. */
+const isPlayableIn = ({ stage, breakIn }: ReedState, days: number): boolean =>
+  breakIn === null
+    ? stage === 'in-rotation' || stage === 'practice-only'
+    : stage !== 'new' && breakIn.ahead.length <= days;
 
 /**
  * One knock on the teeth ends a double reed: said as soon as a concert is known, and until two reeds can be played, so that
  * nobody stands there with one (practice book: a second one stands soaked and ready).
+ *
+ * @param days until the concert
  */
-export function secondReedWords(reeds: readonly ReedState[]): string | null {
-  const playable = reeds.filter(isPlayable).length;
+export function secondReedWords(reeds: readonly ReedState[], days: number): string | null {
+  const playable = reeds.filter((reed) => isPlayableIn(reed, days)).length;
   if (playable >= 2) return null;
   const fresh = reeds.some(({ stage }) => stage === 'new');
   const first = playable === 0 ? 'two reeds' : 'a second reed';

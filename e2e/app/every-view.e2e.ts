@@ -89,6 +89,19 @@ const VIEWS: readonly View[] = [
     then: (page) => press(page, 'The routine'),
   },
   { name: 'data', path: '/data', then: (page) => press(page, 'Make a copy now') },
+  { name: 'which reed is laid on the table', path: '/double-reeds/teodor-oboe' },
+  { name: 'how a double reed looks', path: '/double-reeds/teodor-oboe/looks' },
+  {
+    name: 'a reed on the table',
+    path: '/double-reeds/teodor-oboe',
+    then: async (page) => {
+      await press(page, 'Sandling medium');
+      await press(page, '10 min ago');
+      await press(page, 'Go on');
+      await press(page, 'It is soaked through');
+      await sees(page, 'Do you see a crack?');
+    },
+  },
   { name: 'the bench, all', path: '/bench', then: (page) => press(page, 'Why') },
   { name: 'how an instrument stands', path: '/bench/marit-clarinet' },
   {

@@ -1,4 +1,4 @@
-import { doubleReedPaths, tableView, type TableView } from '#contract/doublereeds.ts';
+import { doubleReedPaths, tableView, type MoveView, type TableView } from '#contract/doublereeds.ts';
 import type { Look, LookAnswer } from '#core/doublereeds/examination.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import type { ReedId } from '#core/reeds/reed.ts';
@@ -20,6 +20,14 @@ const GOOD: Readonly<Record<Look, LookAnswer>> = {
 
 /** How a reed really is; nobody is told. */
 export type TrueReed = { cents: number; readonly rise: number; cracked: boolean; gapes: boolean };
+
+/** Whoever sits at the table, and how the reed on it really is. */
+type Sitting = {
+  readonly person: Person;
+  readonly say: (path: string, body: object) => Promise<unknown>;
+  readonly truth: TrueReed;
+  readonly slip: number;
+};
 
 /** Somebody with double reeds who lays them on the table, and orders new ones when it is said. */
 export class AtTheTable {
@@ -48,44 +56,46 @@ export class AtTheTable {
     return tableView.validateSync(await person.get(asked), { strict: true });
   }
 
-  /** Says what is asked, as the reed is; a slip of the hand takes so much more. */
-  private async say(
-    person: Person,
-    key: string,
-    { move }: NonNullable<TableView['examination']>,
-    truth: TrueReed,
-    slip: number,
-  ) {
-    const { soak, look, crow, step } = move;
-    const say = (path: string, body: object) => person.log(path, { examinationKey: key, ...body });
-    if (look) {
-      const open = truth.gapes ? 'gapes' : 'lens';
-      const answer =
-        look.look === 'light' && truth.cracked ? 'crack' : look.look === 'opening' ? open : GOOD[look.look];
-      await say(doubleReedPaths.look, { look: look.look, answer });
-    } else if (crow) {
-      const [good] = crow.heard;
-      const noise = ((this.turn++ * 7) % 11) - 5;
-      const heard = truth.cents * (crow.from === 'crow' ? 1 : 0.5) + noise;
-      const cents = Math.max(-100, Math.min(100, Math.round(heard / 5) * 5));
-      await say(doubleReedPaths.crow, {
-        heard: good?.heard,
-        cents: crow.pitchWords === null ? null : cents,
-        from: crow.from,
-      });
-    } else if (step) {
-      const tenths = step.tenths + (step.step === 'clip' ? slip : 0);
-      await say(doubleReedPaths.step, { step: step.step, tenths });
-      if (step.step === 'clip') truth.cents += truth.rise * tenths;
-      if (step.step === 'close') truth.gapes = false;
-      person.note(`    ${move.title}`);
-    } else if (soak) {
-      const said = soak.says;
-      const passes = Math.ceil((soak.usualMs - soak.elapsedMs) / MS_PER_MINUTE);
-      person.at(person.minute + Math.max(1, passes));
-      if (said !== null) await say(doubleReedPaths.look, { look: 'soak', answer: said });
-    }
-    return step?.step === 'clip' ? step.tenths + slip : 0;
+  private async look(at: Sitting, { look }: NonNullable<MoveView['look']>): Promise<void> {
+    const { truth } = at;
+    const opening = truth.gapes ? 'gapes' : 'lens';
+    const seen = { ...GOOD, opening, ...(truth.cracked && { light: 'crack' }) };
+    await at.say(doubleReedPaths.look, { look, answer: seen[look] });
+  }
+
+  private async crow({ truth, say }: Sitting, crow: NonNullable<MoveView['crow']>): Promise<void> {
+    const noise = ((this.turn++ * 7) % 11) - 5;
+    const heard = truth.cents * (crow.from === 'crow' ? 1 : 0.5) + noise;
+    const cents = Math.max(-100, Math.min(100, Math.round(heard / 5) * 5));
+    const said = { heard: crow.heard[0]?.heard, cents: crow.pitchWords === null ? null : cents, from: crow.from };
+    await say(doubleReedPaths.crow, said);
+  }
+
+  private async step({ truth, say, slip, person }: Sitting, { title, step }: MoveView): Promise<number> {
+    if (step === null) return 0;
+    const isClip = step.step === 'clip';
+    const tenths = step.tenths + (isClip ? slip : 0);
+    await say(doubleReedPaths.step, { step: step.step, tenths });
+    person.note(`    ${title}`);
+    if (isClip) truth.cents += truth.rise * tenths;
+    if (step.step === 'close') truth.gapes = false;
+    return isClip ? tenths : 0;
+  }
+
+  private async soak(
+    { person, say }: Sitting,
+    { says, usualMs, elapsedMs }: NonNullable<MoveView['soak']>,
+  ): Promise<void> {
+    person.at(person.minute + Math.max(1, Math.ceil((usualMs - elapsedMs) / MS_PER_MINUTE)));
+    if (says !== null) await say(doubleReedPaths.look, { look: 'soak', answer: says });
+  }
+
+  /** Says what is asked, as the reed is; a slip of the hand takes so much more. @returns what was clipped off */
+  private async answer(at: Sitting, move: MoveView): Promise<number> {
+    if (move.look) await this.look(at, move.look);
+    else if (move.crow) await this.crow(at, move.crow);
+    else if (move.soak) await this.soak(at, move.soak);
+    return this.step(at, move);
   }
 
   /** Lays a reed on the table and does what is said, to the end. */
@@ -110,7 +120,9 @@ export class AtTheTable {
         person.deeds.push({ did: 'at-the-table', reedId: reed, end: end.end, clippedTenths: clipped });
         return;
       }
-      clipped += await this.say(person, key, examination, truth, clipped === 0 ? slip : 0);
+      const say = (path: string, body: object) => person.log(path, { examinationKey: key, ...body });
+      const at = { person, say, truth, slip: clipped === 0 ? slip : 0 };
+      clipped += await this.answer(at, examination.move);
     }
     throw new Error(`the table of ${reed} comes to no end`);
   }

@@ -3,7 +3,7 @@ import type { WallClock } from '#core/plays/play.ts';
 import { nextConcertWords, secondReedWords } from '#core/reeds/next-concert-words.ts';
 import { readinessWhy } from '#core/reeds/reed-plan-words.ts';
 import { reedsToday, type ReedsToday } from '#core/reeds/reeds-today.ts';
-import { addDays, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import type { ReedsOfKindView } from '#contract/reed-views.ts';
 import { nextConcertOf } from '#server/features/reeds/reed-readiness.views.ts';
 import { playAtHand, proposalOf, type OfKind } from '#server/features/reeds/reeds-of-kind.ts';
@@ -35,7 +35,7 @@ export function concertView(ofKind: OfKind, today: LocalDate, format: Format): R
     on: ready.on,
     words: [
       nextConcertWords(ready, ofKind.reeds, today, format),
-      ofKind.family === 'double' ? secondReedWords(ofKind.reeds) : null,
+      ofKind.family === 'double' ? secondReedWords(ofKind.reeds, daysBetween(today, ready.on)) : null,
     ]
       .filter((one) => one !== null)
       .join(' '),

@@ -5,11 +5,13 @@ import { AtTheTable } from '#tools/lives/tabling.ts';
 
 /** On these mornings the reed that is played now has cracked overnight. */
 const CRACKS: readonly number[] = [12, 27, 40, 44];
-/** On this one the nippers take more than was meant. */
-const SLIPS = 18;
+/** From this one on the nippers take so much more than was meant, once. */
+const SLIPS = 5;
+const SLIP = 4;
 
 /** Begun anew with each life. */
 let table = new AtTheTable('oboe', 5.5, [-35, -20, -5, -45, -15]);
+let slipped = false;
 
 export const life: Life = {
   name: 'oboist-at-the-table',
@@ -19,6 +21,7 @@ export const life: Life = {
   nature: 'does-what-is-said',
   opens: ['reeds'],
   begin: async (person) => {
+    slipped = false;
     table = new AtTheTable('oboe', 5.5, [-35, -20, -5, -45, -15]);
     await person.arrive('grown-up', ['key-oil', 'blades']);
     await person.own('oboe', 'oboe', { build: { scrape: 'long' } });
@@ -31,7 +34,8 @@ export const life: Life = {
     const play = (await person.reedsOf('oboe'))?.today.play ?? [];
     for (const { reedId } of play.slice(0, 2)) {
       table.truthOf(reedId).cracked ||= CRACKS.includes(day) && reedId === play[0]?.reedId;
-      await table.lay(person, reedId, { slip: day === SLIPS ? 4 : 0 });
+      await table.lay(person, reedId, { slip: day >= SLIPS && !slipped ? SLIP : 0 });
+      slipped ||= person.deeds.some((deed) => deed.did === 'at-the-table' && deed.clippedTenths > SLIP);
     }
     await practise(person, { instrumentId: 'oboe', minutes: 60, obeys: true });
     await gradeWhatIsSettled(person, 'oboe');

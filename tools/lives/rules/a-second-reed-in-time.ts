@@ -1,5 +1,7 @@
 import type { Breach, Rule } from '#tools/lives/life.ts';
 
+/** A new one is played in by then. */
+const FIRST_DAYS = 3;
 const DAY_MS = 86_400_000;
 /** From so long before a concert on it has to be said. */
 const IN_TIME_DAYS = 14;
@@ -16,7 +18,10 @@ export const rule: Rule = {
         const left = daysUntil(on, concert.on);
         const playable = boxes
           .flatMap(({ reeds }) => reeds)
-          .filter(({ stage }) => stage === 'in-rotation' || stage === 'practice-only').length;
+          .filter(
+            ({ stage }) =>
+              stage === 'in-rotation' || stage === 'practice-only' || (stage === 'breaking-in' && left >= FIRST_DAYS),
+          ).length;
         const said = [concert.words, ...today.words].join(' ');
         if (left <= IN_TIME_DAYS && playable < 2 && !/second reed|two reeds|no reed/i.test(said))
           return [

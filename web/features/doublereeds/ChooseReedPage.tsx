@@ -27,14 +27,18 @@ function Choose({ choose }: { readonly choose: ChooseView }) {
   const navigate = useNavigate();
   const today = useToday();
   const [params] = useSearchParams();
-  const { instrumentId, playerId, reeds, fresh, pupils, name } = choose;
+  const { instrumentId, playerId, reeds, fresh, pupils, name, playerName } = choose;
+  const others = pupils.filter((one) => one.playerId !== playerId);
   const own = pupils.find((one) => one.instrumentId === instrumentId);
   const go = (id: string) => void navigate(`${tablePath(instrumentId, id)}?${params.toString()}`);
   return (
     <TwoColumns wide="left">
       <Column>
         <Compartment>
-          <Typography variant="h1">Which reed of {name} is it?</Typography>
+          <Typography variant="h1">Which reed is it?</Typography>
+          <Typography color="text.secondary">
+            {name}, {playerName}
+          </Typography>
           {reeds.length === 0 && (
             <Text above={1}>No reed of it is in use. Lay a reed without a box on the table, or open a new one.</Text>
           )}
@@ -79,10 +83,12 @@ function Choose({ choose }: { readonly choose: ChooseView }) {
             </Grid>
           </Compartment>
         )}
-        <Compartment title="A class before the first note">
-          <Typography>A reed of each in one tap, the next in one more. No box is needed.</Typography>
-          <PupilButtons pupils={pupils} busy={actions.busy} onPupil={quick.ofPupil} />
-        </Compartment>
+        {others.length > 0 && (
+          <Compartment title="A class before the first note">
+            <Typography>A reed of each in one tap, the next in one more. No box is needed.</Typography>
+            <PupilButtons pupils={others} busy={actions.busy} onPupil={quick.ofPupil} />
+          </Compartment>
+        )}
       </Column>
     </TwoColumns>
   );

@@ -12,7 +12,7 @@ type PupilButtonsProps = {
 
 /** A class before the first note: a reed of each in one tap, the next in one more. */
 export const PupilButtons = ({ pupils, busy, onPupil }: PupilButtonsProps) => (
-  <Grid columns={{ xs: '1fr', sm: '1fr 1fr' }} above={1}>
+  <Grid above={1}>
     {pupils.map((one) => (
       <AnswerButton key={one.instrumentId} disabled={busy} onClick={() => onPupil(one)}>
         {one.playerName}&ensp;<Quiet>{one.kindName}</Quiet>
