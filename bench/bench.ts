@@ -8,6 +8,7 @@ import process from 'node:process';
 import { afterAFact } from '#bench/after-a-fact.ts';
 import { fillBigRecord, INSTRUMENTS, YEARS } from '#bench/big-record.ts';
 import { exportRow } from '#bench/data.ts';
+import { doubleReedRows } from '#bench/double-reeds.ts';
 import { faultRows } from '#bench/faults.ts';
 import { benchRows } from '#bench/the-bench.ts';
 import { firstViewScript } from '#bench/first-view.ts';
@@ -239,6 +240,7 @@ try {
     ...sittingRows(),
     ...faultRows(),
     ...(await benchRows(today)),
+    ...doubleReedRows(today),
     hostileRow(),
     script(),
   ];

@@ -100,7 +100,7 @@ function sit(sitting: Sitting, noticed: Examination['noticed']): Examination {
     lengthTenths: null,
     arrivedUsed: false,
     clips: truth.clips.slice(-3),
-    ofKind: sumsWith(NO_CLIPS, truth.clips),
+    ofKind: () => sumsWith(NO_CLIPS, truth.clips),
     hasEnded: false,
   };
   const events: TableEvent[] = [];

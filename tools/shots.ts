@@ -90,7 +90,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'add', path: '/add', then: (page) => press(page, 'Bassoon') },
   { name: 'calendar', path: '/calendar', then: as('marit') },
-  { name: 'pack-up-all', path: '/pack-up' },
   {
     name: 'pack-up-doubler',
     path: '/pack-up',
@@ -132,6 +131,15 @@ const SHOTS: readonly Shot[] = [
       await playedAndPacking(page);
       await press(page, 'All done as listed');
       await page.waitForSelector('::-p-text(Was anything left out?)');
+    },
+  },
+  {
+    name: 'table',
+    path: '/double-reeds/teodor-oboe',
+    then: async (page) => {
+      await as('teodor')(page);
+      for (const said of ['Sandling medium', '10 min ago', 'Go on', 'It is soaked through']) await press(page, said);
+      await page.waitForSelector('::-p-text(Do you see a crack?)');
     },
   },
 ];

@@ -57,7 +57,7 @@ const setting = (over: Partial<TableSetting> = {}): TableSetting => ({
   lengthTenths: null,
   arrivedUsed: false,
   clips: [],
-  ofKind: NO_CLIPS,
+  ofKind: () => NO_CLIPS,
   hasEnded: false,
   ...over,
 });
@@ -237,10 +237,18 @@ describe('limits', () => {
   test('a clip that would overshoot is warned of; one that would leave it farther off is not proposed', () => {
     // 40 clips of 12 cents each: a tenth raises by nearly 12.
     const ofKind = { clips: 40, squares: 40, products: 480 };
-    const clip = at({ ofKind }).soak().look().crow('both', -11).move;
+    const clip = at({ ofKind: () => ofKind })
+      .soak()
+      .look()
+      .crow('both', -11).move;
     expect(clip).toMatchObject({ step: 'clip', expected: { overshoots: true } });
     const steep = { clips: 400, squares: 400, products: 400 * 25 };
-    expect(at({ ofKind: steep }).soak().look().crow('both', -11).move).toEqual(ended('overshoots'));
+    expect(
+      at({ ofKind: () => steep })
+        .soak()
+        .look()
+        .crow('both', -11).move,
+    ).toEqual(ended('overshoots'));
     expect(at().soak().look().crow('both', -20).move).toMatchObject({ expected: { overshoots: false } });
   });
   test('a step waits for the least of the soak, and a reed that has dried is soaked again', () => {

@@ -45,8 +45,8 @@ export type TableSetting = {
   readonly arrivedUsed: boolean;
   /** The last clips of this reed before this examination, with the crow around them. */
   readonly clips: readonly ClipSeen[];
-  /** All clips of this player's reeds of this kind before it, added up. */
-  readonly ofKind: ClipSums;
+  /** All clips of this player's reeds of this kind before it, added up: asked for only where one is to come. */
+  readonly ofKind: () => ClipSums;
   /** It is played no more, whatever is said here. */
   readonly hasEnded: boolean;
 };
@@ -210,7 +210,7 @@ function ofPitch(cents: number | null, { noticed }: Examination, state: TableSta
 
 /** What a clip is believed to do, the clips of this very examination among those it is learned from. */
 export const effectNow = ({ events }: Examination, { sort, ofKind }: TableSetting): ClipEffect =>
-  clipEffect(sort, sumsWith(ofKind, clipsSeen(events)));
+  clipEffect(sort, sumsWith(ofKind(), clipsSeen(events)));
 
 /** A clip is proposed as long as limits, what the last ones did, and what is expected of it allow. */
 function clipMove(exam: Examination, crow: Crow, state: TableState, setting: TableSetting): Move {

@@ -44,7 +44,7 @@ export type OfReed = {
   /** Everything of this reed that was said before this examination began, the oldest first. */
   readonly before: readonly ExaminationTold[];
   /** Clips of this player's reeds of the kind, without those of this examination. */
-  readonly ofKind: ClipSums;
+  readonly ofKind: () => ClipSums;
   /** When this examination began, ms. */
   readonly beganMs: number;
 };

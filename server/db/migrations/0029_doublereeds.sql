@@ -54,4 +54,5 @@ CREATE INDEX `clips_of_player` ON `reed_steps` (`player_id`,`fact_id`) WHERE ste
 ALTER TABLE `reed_boxes` ADD `scrape` text;--> statement-breakpoint
 ALTER TABLE `reed_boxes` ADD `length_tenths` integer;--> statement-breakpoint
 ALTER TABLE `reed_sayings` ADD `resistance` integer;--> statement-breakpoint
-ALTER TABLE `reed_sayings` ADD `sits` text;
+ALTER TABLE `reed_sayings` ADD `sits` text;--> statement-breakpoint
+CREATE INDEX `reed_sayings_of_reed` ON `reed_sayings` (`reed_id`);

@@ -15,7 +15,7 @@ export function cardOf(services: Services, reedId: ReedId, today: LocalDate): Ou
   if (!found.ok) return found;
   const { book, reeds, doubleReeds, format } = services;
   const { box, number, player } = found.value;
-  const name = nameOf(services, found.value);
+  const name = nameOf(found.value);
   const { uses, said } = reeds.record(player.id);
   const mine = <One extends { readonly reedId: ReedId }>(all: readonly One[]) =>
     all.filter((one) => one.reedId === reedId);

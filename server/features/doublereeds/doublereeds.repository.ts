@@ -19,7 +19,7 @@ import { facts } from '#server/record/record.table.ts';
 /** So many of the last quick looks are counted for their makes. */
 const QUICK_READ = 200;
 /** So many of the last clips say what a clip does: more would move it by nothing. */
-const CLIPS_READ = 120;
+const CLIPS_READ = 60;
 
 const said = alias(facts, 'said');
 

@@ -6,7 +6,7 @@ import { openInterview } from '#server/features/doublereeds/interview-beside.ts'
 import { examinationFact, lookFact } from '#contract/doublereeds.ts';
 import { examinationFromRow } from '#server/features/doublereeds/doublereeds.mapper.ts';
 import { examinations } from '#server/features/doublereeds/doublereeds.table.ts';
-import { atHand, doubleReed, goingOn } from '#server/features/doublereeds/table-at-hand.ts';
+import { atHand, doubleReed, examinationsOf } from '#server/features/doublereeds/table-at-hand.ts';
 import { bodyTable } from '#server/record/body-table.repository.ts';
 import { defineFact } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
@@ -23,10 +23,10 @@ export const examinationDefinition = defineFact<Services>()(examinationFact, {
   /** Another tab has laid it there already, and it is not done with. */
   sameAs: ({ reedId, now: _now }, services) => {
     const nowMs = services.nowMs();
-    const open = goingOn(services, reedId, nowMs);
-    const reed = open && doubleReed(services, reedId);
-    if (!open || !reed?.ok) return undefined;
-    return atHand(services, reed.value, open, nowMs).move.move === 'end' ? undefined : open.key;
+    const { going, before } = examinationsOf(services, reedId, nowMs);
+    const reed = going && doubleReed(services, reedId);
+    if (!going || !reed?.ok) return undefined;
+    return atHand(services, reed.value, { told: going, before, nowMs }).move.move === 'end' ? undefined : going.key;
   },
   decide: ({ key, reedId, way, noticed, soakedMinutes, interviewKey }, { now, atMs }, services) => {
     const reed = doubleReed(services, reedId);

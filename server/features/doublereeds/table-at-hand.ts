@@ -8,13 +8,15 @@ import type { Instrument, PlayerId } from '#core/instruments/instrument.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { Player } from '#core/players/profile.ts';
-import { endBySign, partsOfReedId, type ReedBox, type ReedId, type Scrape } from '#core/reeds/reed.ts';
+import { endBySign, partsOfReedId, type ReedBox, type ReedId, type ReedSaid, type Scrape } from '#core/reeds/reed.ts';
 import { conflict, notFound, type Failure } from '#server/failure.ts';
 import type { Services } from '#server/services.ts';
 
 /** A double reed with its box, its sort and whoever plays it. */
 export type DoubleReed = {
   readonly player: Player;
+  /** All boxes of the player: a reed is called by its box among them. */
+  readonly boxes: readonly ReedBox[];
   readonly box: ReedBox;
   readonly number: number;
   readonly sort: ReedSort;
@@ -25,48 +27,40 @@ export type DoubleReed = {
 
 /** The instruments of a player of one kind that are on the shelf. */
 export const instrumentsOfKind = (
-  { instruments, readings }: Services,
+  { instruments }: Services,
   playerId: PlayerId,
   kind: KindId,
 ): readonly Instrument[] =>
   instruments
     .ofPlayer(playerId)
-    .flatMap(({ id }) => readings.of(id)?.instrument ?? [])
+    .flatMap(({ id }) => instruments.find(id) ?? [])
     .filter((one) => one.kind === kind && one.leftOn === null);
 
 /** How they are scraped for, where one of them says so. */
 const scrapeOf = (instruments: readonly Instrument[]): Scrape | undefined =>
   instruments.map(({ build }) => build.scrape).find((scrape) => scrape === 'long' || scrape === 'short');
 
-/** Whose a reed is; undefined where nobody has such a box. */
-const ownerOf = ({ players, reeds }: Services, id: ReedId): Player | undefined =>
-  players.all().find((one) => reeds.boxes(one.id).some(({ key }) => key === partsOfReedId(id)?.boxKey));
-
 /** A reed by its name, where it is a double one. */
 export function doubleReed(services: Services, id: ReedId): Outcome<DoubleReed, Failure> {
-  const player = ownerOf(services, id);
-  if (!player) return fail(notFound('reedId', { code: 'no-such-box' }));
+  const { reeds, players } = services;
   const parts = partsOfReedId(id);
-  const { boxes, said } = services.reeds.record(player.id);
+  const owner = parts && reeds.ownerOfBox(parts.boxKey);
+  const player = owner === undefined ? undefined : players.find(owner);
+  const boxes = player ? reeds.boxes(player.id) : [];
   const box = boxes.find(({ key }) => key === parts?.boxKey);
-  if (!box || !parts) return fail(notFound('reedId', { code: 'no-such-box' }));
+  if (!player || !box || !parts) return fail(notFound('reedId', { code: 'no-such-box' }));
+  const { number } = parts;
   const count = box.before.length;
-  if (parts.number > count) return fail(notFound('reedId', { code: 'no-such-reed', number: parts.number, count }));
+  if (number > count) return fail(notFound('reedId', { code: 'no-such-reed', number, count }));
   const scrape = box.scrape ?? scrapeOf(instrumentsOfKind(services, player.id, box.kind));
   const sort = sortOf(box.kind, scrape ?? null);
   if (sort === undefined) return fail(conflict('reedId', { code: 'no-double-reed' }));
-  const hasEnded = said.some(
-    (one) => one.reedId === id && (one.what === 'ended' || (one.what === 'graded' && endBySign(one.signs) !== null)),
-  );
-  return succeed({
-    player,
-    box,
-    number: parts.number,
-    sort,
-    scrapeUnsaid: scrape === undefined && box.kind === 'oboe',
-    hasEnded,
-  });
+  const scrapeUnsaid = scrape === undefined && box.kind === 'oboe';
+  const hasEnded = reeds.saidOfReed(id).some(endsIt);
+  return succeed({ player, boxes, box, number, sort, scrapeUnsaid, hasEnded });
 }
+const endsIt = (said: ReedSaid): boolean =>
+  said.what === 'ended' || (said.what === 'graded' && endBySign(said.signs) !== null);
 
 /** A reed on the table: what has been said, what the record says of it, and what is next. */
 export type AtHand = {
@@ -79,8 +73,8 @@ export type AtHand = {
 
 /** What the clips of a player say of reeds of a kind, without one examination. */
 function clipsOfKind(services: Services, reed: DoubleReed, without: string) {
-  const { doubleReeds, reeds } = services;
-  const kinds = new Map(reeds.boxes(reed.player.id).map(({ key, kind }) => [key, kind]));
+  const { doubleReeds } = services;
+  const kinds = new Map(reed.boxes.map(({ key, kind }) => [key, kind]));
   const ofKind = doubleReeds
     .clipped(reed.player.id)
     .filter(({ key, reedId }) => key !== without && kinds.get(partsOfReedId(reedId)?.boxKey ?? '') === reed.box.kind);
@@ -88,24 +82,32 @@ function clipsOfKind(services: Services, reed: DoubleReed, without: string) {
 }
 
 /** One examination of a reed as it stands at a moment. */
-export function atHand(services: Services, reed: DoubleReed, told: ExaminationTold, nowMs: number): AtHand {
-  const all = services.doubleReeds.ofReed(told.reedId);
-  const at = all.findIndex(({ key }) => key === told.key);
+export function atHand(
+  services: Services,
+  reed: DoubleReed,
+  {
+    told,
+    before,
+    nowMs,
+  }: { readonly told: ExaminationTold; readonly before: readonly ExaminationTold[]; readonly nowMs: number },
+): AtHand {
   const setting = tableSetting({
     ...reed,
     standing: reed.player.standing,
-    before: all.slice(0, at === -1 ? all.length : at),
-    ofKind: clipsOfKind(services, reed, told.key),
+    before,
+    ofKind: () => clipsOfKind(services, reed, told.key),
     beganMs: told.atMs,
   });
   const examination = examinationOf(told);
   return { reed, told, examination, setting, move: nextMove(examination, setting, nowMs) };
 }
 
-/** The examination of a reed that goes on: the last one, unless it was put down long ago. */
-export function goingOn({ doubleReeds }: Services, id: ReedId, nowMs: number): ExaminationTold | undefined {
-  const last = doubleReeds.ofReed(id).at(-1);
-  return last === undefined || isPutDown(last, nowMs) ? undefined : last;
+/** The examinations of a reed: the one that goes on, unless it was put down long ago, and those before it. */
+export function examinationsOf({ doubleReeds }: Services, id: ReedId, nowMs: number) {
+  const all = doubleReeds.ofReed(id);
+  const last = all.at(-1);
+  const goesOn = last !== undefined && !isPutDown(last, nowMs);
+  return { going: goesOn ? last : undefined, before: goesOn ? all.slice(0, -1) : all };
 }
 
 /** The table at which something is said under this key. */
@@ -115,5 +117,10 @@ export function tableUnder(services: Services, examinationKey: string, nowMs: nu
   const reed = doubleReed(services, told.reedId);
   if (!reed.ok) return reed;
   if (isPutDown(told, nowMs)) return fail(conflict('examinationKey', { code: 'table-is-over' }));
-  return succeed(atHand(services, reed.value, told, nowMs));
+  const all = services.doubleReeds.ofReed(told.reedId);
+  const before = all.slice(
+    0,
+    all.findIndex(({ key }) => key === told.key),
+  );
+  return succeed(atHand(services, reed.value, { told, before, nowMs }));
 }

@@ -20,7 +20,8 @@ import { moveView } from '#server/features/doublereeds/move.views.ts';
 import {
   atHand,
   doubleReed,
-  goingOn,
+  examinationsOf,
+  type AtHand,
   instrumentsOfKind,
   type DoubleReed,
 } from '#server/features/doublereeds/table-at-hand.ts';
@@ -41,12 +42,11 @@ export function eventSaid(event: TableEvent, sort: ReedSort, format: Format): st
 }
 
 /** What a reed is called among those of its player. */
-export const nameOf = ({ reeds }: Services, { box, number, player }: DoubleReed): string =>
-  reedName({ boxName: boxNames(reeds.boxes(player.id)).get(box.key) ?? box.name, number });
+export const nameOf = ({ boxes, box, number }: DoubleReed): string =>
+  reedName({ boxName: boxNames(boxes).get(box.key) ?? box.name, number });
 
-function examinationView(services: Services, reed: DoubleReed, told: ExaminationTold): TableView['examination'] {
-  const { format, nowMs } = services;
-  const table = atHand(services, reed, told, nowMs());
+function examinationView({ format }: Services, table: AtHand, nowMs: number): TableView['examination'] {
+  const { told } = table;
   const { key, way, on, interviewOf } = told;
   return {
     key,
@@ -57,20 +57,20 @@ function examinationView(services: Services, reed: DoubleReed, told: Examination
       key: saidKey,
       words: eventSaid(event, table.setting.sort, format),
     })),
-    move: moveView(table, { format, nowMs: nowMs() }),
+    move: moveView(table, { format, nowMs }),
   };
 }
 
 /** What the last examination that is over came to. */
-function lastOf(services: Services, reed: DoubleReed, last: ExaminationTold | undefined): TableView['last'] {
-  if (last === undefined) return null;
-  const { move } = atHand(services, reed, last, last.told.at(-1)?.event.atMs ?? last.atMs);
-  const shown = moveView(
-    { ...atHand(services, reed, last, last.atMs), move },
-    { format: services.format, nowMs: last.atMs },
-  );
-  return { on: last.on, words: move.move === 'end' ? shown.title : 'It was put down before its end.' };
+function lastOf(services: Services, reed: DoubleReed, all: readonly ExaminationTold[]): TableView['last'] {
+  const told = all.at(-1);
+  if (told === undefined) return null;
+  const nowMs = told.told.at(-1)?.event.atMs ?? told.atMs;
+  const table = atHand(services, reed, { told, before: all.slice(0, -1), nowMs });
+  const words = table.move.move === 'end' ? moveView(table, { format: services.format, nowMs }).title : PUT_DOWN;
+  return { on: told.on, words };
 }
+const PUT_DOWN = 'It was put down before its end';
 
 /** A reed on the table: what is asked before it begins, and what is next. */
 export function tableOf(services: Services, id: ReedId): Outcome<TableView, Failure> {
@@ -78,8 +78,8 @@ export function tableOf(services: Services, id: ReedId): Outcome<TableView, Fail
   if (!found.ok) return found;
   const reed = found.value;
   const { player, box, sort, scrapeUnsaid } = reed;
-  const going = goingOn(services, id, services.nowMs());
-  const before = services.doubleReeds.ofReed(id).filter(({ key }) => key !== going?.key);
+  const nowMs = services.nowMs();
+  const { going, before } = examinationsOf(services, id, nowMs);
   const { key: boxKey, ...content } = box;
   const [instrument] = instrumentsOfKind(services, player.id, box.kind);
   return succeed({
@@ -87,7 +87,7 @@ export function tableOf(services: Services, id: ReedId): Outcome<TableView, Fail
     playerName: player.name,
     standing: player.standing,
     reedId: id,
-    name: nameOf(services, reed),
+    name: nameOf(reed),
     kindName: services.book.kinds[box.kind].name,
     sort,
     askScrape: scrapeUnsaid ? { boxKey, box: { ...content, before: [...content.before] } } : null,
@@ -95,7 +95,9 @@ export function tableOf(services: Services, id: ReedId): Outcome<TableView, Fail
     noticed: NOTICED.map((noticed) => ({ noticed, words: NOTICED_WORDS[noticed] })),
     notApplicable: NOT_APPLICABLE[SORT_FIGURES[sort].crow],
     instrumentId: instrument?.id ?? null,
-    examination: going ? examinationView(services, reed, going) : null,
-    last: lastOf(services, reed, before.at(-1)),
+    examination: going
+      ? examinationView(services, atHand(services, reed, { told: going, before, nowMs }), nowMs)
+      : null,
+    last: lastOf(services, reed, before),
   });
 }

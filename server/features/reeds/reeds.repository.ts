@@ -67,6 +67,16 @@ export function createReedsRepository(db: Db) {
     .where(eq(reedSayings.playerId, sql.placeholder('playerId')))
     .orderBy(asc(facts.on), asc(facts.id))
     .prepare();
+  const saidOfReed = counting(db, reedSayings, { on: facts.on, said: reedSayings })
+    .where(eq(reedSayings.reedId, sql.placeholder('reedId')))
+    .orderBy(asc(facts.on), asc(facts.id))
+    .prepare();
+  const ownerOfBox = db
+    .select({ playerId: reedBoxes.playerId })
+    .from(facts)
+    .innerJoin(reedBoxes, eq(reedBoxes.factId, facts.id))
+    .where(eq(facts.key, sql.placeholder('key')))
+    .prepare();
   const pinsOf = counting(db, reedSessions, { pins: reedSessions.pins })
     .where(eq(reedSessions.playerId, sql.placeholder('playerId')))
     .orderBy(asc(facts.id))
@@ -106,6 +116,13 @@ export function createReedsRepository(db: Db) {
       pins: pinsOf.all({ playerId }).flatMap(({ pins }) => pins),
       said: saidOf.all({ playerId }).map(({ on, said }) => saidOn(sayingBodyFromRow(said), on)),
     }),
+
+    /** What was said of one reed, in the order it was said. */
+    saidOfReed: (reedId: ReedId): ReedSaid[] =>
+      saidOfReed.all({ reedId }).map(({ on, said }) => saidOn(sayingBodyFromRow(said), on)),
+
+    /** Whose a box is, also one that was put right since; undefined where there never was such a box. */
+    ownerOfBox: (key: string): PlayerId | undefined => ownerOfBox.get({ key })?.playerId,
 
     /** The boxes of a player as they came. */
     boxes: boxList,

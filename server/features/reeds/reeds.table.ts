@@ -106,5 +106,6 @@ export const reedSayings = sqliteTable(
     check('reed_sayings_feel', sql`(${table.what} = 'graded') = (${table.feel} is not null)`),
     check('reed_sayings_cause', sql`(${table.what} = 'ended') = (${table.cause} is not null)`),
     index('reed_sayings_of_player').on(table.playerId),
+    index('reed_sayings_of_reed').on(table.reedId),
   ],
 );
