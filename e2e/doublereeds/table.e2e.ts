@@ -20,10 +20,18 @@ const tableOf = async (reedId: string) =>
   (await (
     await fetch(url(`/api/doublereeds/table?reedId=${encodeURIComponent(reedId)}&today=${today()}`))
   ).json()) as TableView;
-/** Answers what is asked by its words, one after the other. */
+/** Buttons of what is next that a wet thumb would miss, with their height; "Why" is read dry. */
+const tooSmall = () =>
+  page.$$eval('main section:first-of-type button', (buttons) =>
+    buttons
+      .filter((one) => one.getBoundingClientRect().height < 56 && !/^Why/.test(one.textContent ?? ''))
+      .map((one) => `${one.textContent ?? ''} ${one.getBoundingClientRect().height}`),
+  );
+/** Answers what is asked by its words, one after the other; nothing in it is smaller than a wet thumb. */
 async function answers(...all: readonly string[]): Promise<void> {
   for (const one of all) {
     await sees(page, one);
+    expect(await tooSmall()).toEqual([]);
     await press(page, one);
     await atRest(page);
   }
@@ -69,6 +77,13 @@ describe('the double-reed table', () => {
     await answers('Back');
     await sees(page, 'Do you see a crack?');
     expect(await inUse()).toContain(reed.reedId);
+  }, 300_000);
+
+  test('nine pairs of drawings stand on one printed sheet', async () => {
+    await visit(page, url('/double-reeds/teodor-oboe/looks'));
+    expect((await page.$$('main svg[role="img"]')).length).toBe(18);
+    const pdf = Buffer.from(await page.pdf({ format: 'A4' })).toString('latin1');
+    expect([...pdf.matchAll(/\/Type\s*\/Page[^s]/g)]).toHaveLength(1);
   }, 300_000);
 
   test('a child is led through looks only, and what is found is for the teacher', async () => {

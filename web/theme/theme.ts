@@ -133,7 +133,7 @@ export const theme = createTheme({
     },
     MuiButton: {
       defaultProps: { disableElevation: true, disableRipple: true },
-      styleOverrides: { root: { minHeight: 44, borderRadius: 10 }, sizeLarge: { minHeight: 54, fontSize: '1rem' } },
+      styleOverrides: { root: { minHeight: 44, borderRadius: 10 }, sizeLarge: { minHeight: 56, fontSize: '1rem' } },
       variants: [
         {
           // What can be tapped looks so, on paper and on the frame alike: a soft ground of its own ink.

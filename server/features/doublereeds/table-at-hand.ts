@@ -26,11 +26,7 @@ export type DoubleReed = {
 };
 
 /** The instruments of a player of one kind that are on the shelf. */
-export const instrumentsOfKind = (
-  { instruments }: Services,
-  playerId: PlayerId,
-  kind: KindId,
-): readonly Instrument[] =>
+export const instrumentsOfKind = ({ instruments }: Services, playerId: PlayerId, kind: KindId): readonly Instrument[] =>
   instruments
     .ofPlayer(playerId)
     .flatMap(({ id }) => instruments.find(id) ?? [])

@@ -1,4 +1,4 @@
-import { Button, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import type { ReactNode } from 'react';
 import type { MoveView, TableView } from '#contract/doublereeds.ts';
 import { CrowMove } from '#web/features/doublereeds/parts/CrowMove.tsx';
@@ -80,9 +80,9 @@ export function MoveAtHand({ examination, shape, answeredMs, actions, atEnd }: M
       <Row gap={0} between align="baseline" above={1}>
         {move.because.length > 0 ? <WhyFold lines={move.because} about={move.title} label="Why" /> : <span />}
         {last !== undefined && (
-          <Button color="inherit" disabled={busy} onClick={() => actions.takeBack(last)}>
+          <AnswerButton disabled={busy} onClick={() => actions.takeBack(last)}>
             Back
-          </Button>
+          </AnswerButton>
         )}
       </Row>
     </Compartment>

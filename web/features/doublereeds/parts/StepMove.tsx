@@ -5,10 +5,10 @@ import type { MoveView } from '#contract/doublereeds.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import { StepFigure } from '#web/features/doublereeds/parts/StepFigure.tsx';
 import type { Shape } from '#web/features/doublereeds/parts/ReedFigure.tsx';
+import { AnswerButton } from '#web/ui/AnswerButton.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { Caution } from '#web/ui/Caution.tsx';
 import { Grid, Row, Space } from '#web/ui/layout.tsx';
-import { NumberStepper } from '#web/ui/NumberStepper.tsx';
 import { Text } from '#web/ui/Text.tsx';
 
 type StepMoveProps = {
@@ -24,15 +24,24 @@ function Slipped({ step, busy, onTaken }: Pick<StepMoveProps, 'step' | 'busy' | 
   const [tenths, setTenths] = useState(step.tenths + 1);
   return (
     <Space above={1}>
-      <NumberStepper
-        label="So much came off"
-        words={`${FORMAT.number(tenths / 10)} mm`}
-        onLess={() => setTenths(Math.max(1, tenths - 1))}
-        onMore={() => setTenths(Math.min(LARGEST_SLIP, tenths + 1))}
-      />
-      <Button variant="outlined" color="inherit" disabled={busy} onClick={() => onTaken({ step: step.step, tenths })}>
-        Note it so
-      </Button>
+      <Text strong aria-live="polite">
+        So much came off: {FORMAT.number(tenths / 10)} mm
+      </Text>
+      <Grid columns="1fr 1fr" above={1}>
+        <AnswerButton onClick={() => setTenths(Math.max(1, tenths - 1))}>Less came off</AnswerButton>
+        <AnswerButton onClick={() => setTenths(Math.min(LARGEST_SLIP, tenths + 1))}>More came off</AnswerButton>
+      </Grid>
+      <Row above={1}>
+        <Button
+          variant="outlined"
+          color="inherit"
+          size="large"
+          disabled={busy}
+          onClick={() => onTaken({ step: step.step, tenths })}
+        >
+          Note it so
+        </Button>
+      </Row>
     </Space>
   );
 }

@@ -1,12 +1,11 @@
-import { Chip, Typography } from '@mui/material';
+import { Typography } from '@mui/material';
 import { useState } from 'react';
 import type { Noticed } from '#core/doublereeds/examination.ts';
 import type { TableView } from '#contract/doublereeds.ts';
 import { AnswerButton } from '#web/ui/AnswerButton.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
-import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
-import { Grid, Row } from '#web/ui/layout.tsx';
+import { Grid, Row, Space } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
 import type { Scrape } from '#core/reeds/reed.ts';
 
@@ -68,20 +67,23 @@ export function TableStart({ table, busy, known, onBegin }: TableStartProps) {
       <Text strong above={2} below={0.5}>
         Do you notice anything?
       </Text>
-      <Row wrap>
+      <Grid columns={{ xs: '1fr', sm: '1fr 1fr' }}>
         {table.noticed.map((one) => (
-          <Chip
-            key={one.noticed}
-            label={one.words}
-            variant={noticed.includes(one.noticed) ? 'filled' : 'outlined'}
-            aria-pressed={noticed.includes(one.noticed)}
-            onClick={() => toggle(one.noticed)}
-          />
+          <AnswerButton key={one.noticed} pressed={noticed.includes(one.noticed)} onClick={() => toggle(one.noticed)}>
+            {one.words}
+          </AnswerButton>
         ))}
-      </Row>
-      <Grid above={2} gap={2}>
-        <ChooseOne label="It went into the water" options={SOAKED} value={soaked} onChange={setSoaked} />
       </Grid>
+      <Space above={2} role="group" aria-label="It went into the water">
+        <Text below={0.5}>It went into the water</Text>
+        <Grid columns="1fr 1fr 1fr">
+          {SOAKED.map(({ value, words }) => (
+            <AnswerButton key={value} pressed={value === soaked} onClick={() => setSoaked(value)}>
+              {words}
+            </AnswerButton>
+          ))}
+        </Grid>
+      </Space>
       <Row above={2}>
         <BrassButton size="large" disabled={busy} onClick={() => onBegin({ noticed, soakedMinutes: Number(soaked) })}>
           {soaked === '0' ? 'It is in the water' : 'Go on'}

@@ -154,7 +154,7 @@ describe('one small step', () => {
     tap('Clipped 0.1 mm');
     expect(onTaken).toHaveBeenLastCalledWith({ step: 'clip', tenths: 1 });
     tap('It became more');
-    tap('More: So much came off');
+    tap('More came off');
     tap('Note it so');
     expect(onTaken).toHaveBeenLastCalledWith({ step: 'clip', tenths: 3 });
   });

@@ -2,7 +2,14 @@ import { DialogContent, DialogTitle, MenuItem, Stack, TextField, Typography } fr
 import { useState } from 'react';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import { moneyAsTyped, typedMoney } from '#core/money/money.ts';
-import { MOST_IN_A_BOX, SCRAPES, type BreakIn, type ReedMaterial, type Scrape } from '#core/reeds/reed.ts';
+import {
+  DOUBLE_REED_TENTHS,
+  MOST_IN_A_BOX,
+  SCRAPES,
+  type BreakIn,
+  type ReedMaterial,
+  type Scrape,
+} from '#core/reeds/reed.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { SCRAPE_WORDS } from '#core/doublereeds/table-words.ts';
 import { plainName } from '#core/kernel/visible-text.ts';
@@ -13,6 +20,7 @@ import type { useReedBox } from '#web/features/reeds/reeds.actions.ts';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { DateField } from '#web/ui/DateField.tsx';
 import { Sheet } from '#web/ui/Sheet.tsx';
+import { typedNumber } from '#web/ui/typed-number.ts';
 import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 import { Grid } from '#web/ui/layout.tsx';
 
@@ -35,6 +43,13 @@ const MATERIALS = [
   { value: 'cane', words: 'Cane' },
   { value: 'synthetic', words: 'Synthetic' },
 ] as const;
+/** A length as it was typed, tenths of a millimetre; undefined where nothing was. */
+const tenthsTyped = (length: string): number | undefined =>
+  length.trim() === '' ? undefined : Math.round(typedNumber(length) * 10);
+const isLengthRight = (length: string): boolean => {
+  const tenths = tenthsTyped(length);
+  return tenths === undefined || (tenths >= DOUBLE_REED_TENTHS.least && tenths <= DOUBLE_REED_TENTHS.most);
+};
 const SCRAPE_OPTIONS = SCRAPES.map((value) => ({ value, words: SCRAPE_WORDS[value] }));
 const BREAK_INS = [
   { value: 'week', words: 'In a week' },
@@ -48,6 +63,8 @@ type Entry = {
   readonly material: ReedMaterial;
   readonly breakIn: BreakIn;
   readonly scrape: Scrape | undefined;
+  /** Of a double reed as it came, mm as it was typed. */
+  readonly length: string;
   readonly cameOn: LocalDate | null;
   readonly place: string;
   readonly cost: string;
@@ -64,6 +81,7 @@ const usualEntry = (currency: string | null, today: LocalDate): Entry => ({
   material: 'cane',
   breakIn: 'week',
   scrape: undefined,
+  length: '',
   cameOn: today,
   place: '',
   cost: '',
@@ -72,10 +90,14 @@ const usualEntry = (currency: string | null, today: LocalDate): Entry => ({
   apart: false,
 });
 /** What is there already. */
-function entryOf({ entered, material, breakIn, scrape, cameOn, place }: BoxAsEntered, usual: Entry): Entry {
+function entryOf(
+  { entered, material, breakIn, scrape, lengthTenths, cameOn, place }: BoxAsEntered,
+  usual: Entry,
+): Entry {
   const { name, strength, cost, before } = entered;
+  const length = lengthTenths === undefined ? '' : String(lengthTenths / 10);
   const told = { name, strength: strength ?? '', place: place ?? '', cost: cost ? moneyAsTyped(cost) : '' };
-  return { ...usual, ...told, material, breakIn, scrape, cameOn, before };
+  return { ...usual, ...told, material, breakIn, scrape, length, cameOn, before };
 }
 
 /** As many as there are now; those that come on are as the last one is. */
@@ -90,6 +112,7 @@ type FieldsProps = Pick<BoxSheetProps, 'of' | 'currency' | 'today'> & {
 function Fields({ of: { breaksIn, kind }, currency, today, entry, onChange }: FieldsProps) {
   const { name, strength, material, breakIn, scrape, cameOn, place, before, apart } = entry;
   const scraped = kind === 'oboe' || kind === 'cor-anglais';
+  const isDouble = scraped || kind === 'bassoon';
   return (
     <>
       <Grid gap={1.5} columns="2fr 1fr">
@@ -142,6 +165,16 @@ function Fields({ of: { breaksIn, kind }, currency, today, entry, onChange }: Fi
           onChange={(value) => onChange({ scrape: value })}
         />
       )}
+      {isDouble && (
+        <TextField
+          label="How long a reed is, mm"
+          value={entry.length}
+          onChange={({ target }) => onChange({ length: target.value })}
+          error={!isLengthRight(entry.length)}
+          helperText="Where it was measured: then no clip goes below its shortest."
+          slotProps={{ htmlInput: { maxLength: 5, inputMode: 'decimal' } }}
+        />
+      )}
       <DateField label="It came on" value={cameOn} onChange={(day) => onChange({ cameOn: day })} latest={today} />
       <TextField
         label="Where it lies"
@@ -168,7 +201,11 @@ export function BoxSheet({ playerId, of, old, currency, today, box, onClose }: B
   });
   const { name, strength, material, breakIn, scrape, cameOn, place, before } = entry;
   const cannot =
-    box.busy || name.trim() === '' || cameOn === null || !isCostRight(entry.cost, entry.currency.toUpperCase());
+    box.busy ||
+    name.trim() === '' ||
+    cameOn === null ||
+    !isLengthRight(entry.length) ||
+    !isCostRight(entry.cost, entry.currency.toUpperCase());
   const keep = () =>
     cameOn !== null &&
     box.log(
@@ -181,7 +218,7 @@ export function BoxSheet({ playerId, of, old, currency, today, box, onClose }: B
         material,
         breakIn: of.breaksIn && material === 'cane' ? breakIn : 'none',
         scrape,
-        lengthTenths: old?.lengthTenths,
+        lengthTenths: tenthsTyped(entry.length),
         place: plainName(place) || null,
         cost: entry.cost.trim() === '' ? null : typedMoney(entry.cost, entry.currency),
         cameOn,

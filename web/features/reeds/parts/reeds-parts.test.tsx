@@ -64,6 +64,17 @@ describe('a box of reeds', () => {
     return entering.log;
   };
 
+  test('of double reeds says how they are scraped and how long they are, where somebody measured', () => {
+    const log = opened(null, { kind: 'oboe', kindName: 'Oboe', breaksIn: false });
+    typeInto('Name', 'Teasel');
+    tap('Long scrape');
+    typeInto('How long a reed is, mm', '7');
+    expect(isDead('Add the box')).toBe(true);
+    typeInto('How long a reed is, mm', '70,5');
+    tap('Add the box');
+    expect(log.mock.calls[0]?.[0]).toMatchObject({ scrape: 'long', lengthTenths: 705, breakIn: 'none' });
+  });
+
   test('needs a name and nothing else: what is usual is set', () => {
     const log = opened(null);
     expect(isDead('Add the box')).toBe(true);
