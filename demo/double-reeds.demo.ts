@@ -32,7 +32,7 @@ const MS_PER_MINUTE = 60_000;
 const MS_PER_DAY = 86_400_000;
 /** Tables are told of so many days, on every so manieth day a reed was played. */
 const DAYS_TOLD = 110;
-const EVERY = 6;
+const EVERY = 2;
 /** Of a morning, minutes of the day. */
 const AT_MINUTE = 545;
 /** What a tenth of a millimetre does on these invented reeds, cents. */

@@ -57,4 +57,6 @@ export type BenchWorks = {
   readonly ofCause: { readonly [Id in CauseId]?: WorkId };
   /** There and back with its insurance, in boxes. */
   readonly shippingBoxes: Marked;
+  /** One double reed, which is bought by the piece. */
+  readonly doubleReedBoxes: Marked;
 };

@@ -25,6 +25,10 @@ export const billSaid = (bill: Pick<Bill, 'works' | 'what' | 'sort' | 'cost'>, b
 
 export const savedSaid = (amount: Money, format: Format): string => `Put aside so far: ${format.money(amount)}.`;
 
+/** Paid since it was noted what is put aside: nobody knows out of which purse; null where nothing was. */
+export const paidSinceWords = (minor: number, currency: string, format: Format): string | null =>
+  minor === 0 ? null : `Since then ${format.money({ minor, currency })} were paid: note anew what is put aside.`;
+
 /** What is to be put aside, in one or two sentences. */
 export function savingWords(
   { steps: [first, second], short }: SavingPlan,

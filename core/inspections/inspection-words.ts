@@ -202,3 +202,12 @@ export function headlineOf({ standing }: InspectionsStanding, format: Format): s
 /** An inspection as it stands in the record. */
 export const inspectionSaid = (count: number, by: TakenBy): string =>
   `Looked over: ${counted(count, 'reading')}, by ${TAKEN_BY_WORDS[by]}`;
+
+/** "Measure it again: pull of the slide, shank": at most so many are named. */
+export function looksDueWords(due: readonly MeasureStanding[]): string {
+  const names = [...new Set(due.map(({ measure }) => measure.name.toLowerCase()))];
+  const shown =
+    names.length > LOOKS_NAMED ? [...names.slice(0, LOOKS_NAMED), `${names.length - LOOKS_NAMED} more`] : names;
+  return `Measure it again: ${listed(shown)}`;
+}
+const LOOKS_NAMED = 3;

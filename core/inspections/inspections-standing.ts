@@ -12,9 +12,10 @@ import {
   type TakenOf,
 } from '#core/inspections/lines.ts';
 import { lookAgain, type LookAgain } from '#core/inspections/look-again.ts';
-import { measuresFor, type MeasureHere } from '#core/inspections/measures-for.ts';
+import { mayTake, measuresFor, type MeasureHere } from '#core/inspections/measures-for.ts';
 import { MOST_READINGS, trendOf, type Trend } from '#core/inspections/trend.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
+import type { Standing } from '#core/players/player.ts';
 import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
 
 /** One thing that is measured, at one place, as it stands. */
@@ -104,6 +105,17 @@ export function inspectionsStanding(
 /** The days between which a trend probably reaches its limit, as dates. */
 export const datesOf = ({ reaches }: Trend): { readonly from: LocalDate; readonly to: LocalDate | null } | null =>
   reaches && { from: dateOfDay(reaches.from), to: reaches.to === null ? null : dateOfDay(reaches.to) };
+
+/** What is to be looked at again by now and can be read by whoever plays it; what only others read is not asked of them. */
+export const looksDue = (
+  { standing }: InspectionsStanding,
+  today: LocalDate,
+  player: Standing,
+): readonly MeasureStanding[] =>
+  standing.filter(
+    ({ measure, again }) =>
+      again !== null && again.on <= today && measure.ways.some((way) => mayTake(measure, way, 'player', player)),
+  );
 
 /** The day something is to be looked at again; null where nothing was ever read. */
 export function nextLook({ standing }: InspectionsStanding): LocalDate | null {

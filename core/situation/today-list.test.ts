@@ -15,6 +15,7 @@ const stands = (id: string, over: Partial<StandsToday> = {}): StandsToday => ({
   grams: 0,
   dampSince: null,
   isToBeLookedOver: false,
+  looksDue: 0,
   leftForLater: [],
   isAway: false,
   stopped: null,
@@ -76,6 +77,14 @@ describe('today', () => {
       stands('a', { calling: [clock('soon', 0.8)] }),
     ];
     expect(todayList(all, NOW)).toMatchObject({ lines: [{ id: 'due' }], fine: ['a'], unknown: ['new'] });
+  });
+
+  test('what is to be measured again comes last, and not of what is at the bench or laid by', () => {
+    const flute = stands('flute', { looksDue: 2 });
+    const list = todayList([flute, { ...flute, id: 'away' as InstrumentId, isAway: true }], 0);
+    expect(list.lines).toEqual([{ what: 'measure', id: 'flute' }]);
+    expect(list.fine).toEqual([]);
+    expect(todayList([{ ...flute, stopped: 'laid-by' }], 0).lines.map(({ what }) => what)).toEqual(['stopped']);
   });
 });
 

@@ -21,6 +21,8 @@ export type StandsToday = {
   readonly dampSince: number | null;
   /** It is new to its player: it is looked over before it is played. */
   readonly isToBeLookedOver: boolean;
+  /** So many things on it are to be measured again by now. */
+  readonly looksDue: number;
   readonly leftForLater: readonly ItemClock[];
   /** The periodic clocks that call, most pressing first. */
   readonly calling: readonly ItemClock[];
@@ -32,7 +34,7 @@ export type StandsToday = {
  */
 export type TodayLine =
   | { readonly what: 'run'; readonly id: InstrumentId; readonly runKey: string }
-  | { readonly what: 'stopped' | 'wrong' | 'first-note'; readonly id: InstrumentId }
+  | { readonly what: 'stopped' | 'wrong' | 'first-note' | 'measure'; readonly id: InstrumentId }
   /** `wetMinutes` null: since a day whose hour nobody said. */
   | { readonly what: 'wet'; readonly id: InstrumentId; readonly wetMinutes: number | null; readonly grams: number }
   | { readonly what: 'damp'; readonly id: InstrumentId; readonly sinceWallMinute: number }
@@ -53,7 +55,7 @@ const loadOf = ({ load }: ItemClock): number => load ?? 1;
 /**
  * One ordered list over several instruments: runs under way, then what is stopped, then what stands wet (the longest
  * first), what lies cased damp, what is asked about, what was noticed or left from packing up, what is looked over before
- * its first note, then what is due, the furthest over first. What has no line is fine, unless nothing is known of some of
+ * its first note, then what is due, the furthest over first, and last what is to be measured again. What has no line is fine, unless nothing is known of some of
  * its care. What is at the bench is only named; of what is laid by nothing else is asked.
  *
  * @param now wall minute of the player's clock
@@ -92,7 +94,11 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
   const firstNotes = instruments
     .filter(({ isToBeLookedOver, openRunKey }) => isToBeLookedOver && openRunKey === null)
     .map(({ id }): TodayLine => ({ what: 'first-note', id }));
-  const lines = [...runs, ...stops, ...wet, ...damp, ...wrong, ...first, ...firstNotes, ...due];
+  // Nothing is harmed by a number read tomorrow: it comes last.
+  const measures = instruments
+    .filter(({ looksDue, openRunKey }) => looksDue > 0 && openRunKey === null)
+    .map(({ id }): TodayLine => ({ what: 'measure', id }));
+  const lines = [...runs, ...stops, ...wet, ...damp, ...wrong, ...first, ...firstNotes, ...due, ...measures];
   const named = new Set(lines.map(({ id }) => id));
   const rest = there.filter(({ id }) => !named.has(id));
   const ids = (stands: readonly StandsToday[]) => stands.map(({ id }) => id);

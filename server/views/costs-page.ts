@@ -1,7 +1,6 @@
 import { dueSince, intervalOf } from '#core/bench/bench-jobs.ts';
 import { workName } from '#core/bench/bench-words.ts';
 import { WORK_IDS } from '#core/book/work.ts';
-import { lastDayOf } from '#core/calendar/event.ts';
 import type { Bill } from '#core/costs/bill.ts';
 import {
   comingCosts,
@@ -14,7 +13,16 @@ import {
   type Coming,
   type SavingPlan,
 } from '#core/costs/coming-costs.ts';
-import { billSaid, costWords, putOffWords, rangeWords, savingWhy, savingWords } from '#core/costs/cost-words.ts';
+import {
+  billSaid,
+  costWords,
+  paidSinceWords,
+  putOffWords,
+  rangeWords,
+  savingWhy,
+  savingWords,
+} from '#core/costs/cost-words.ts';
+import { billsAndStays, paidStays, unbilledStays } from '#core/costs/paid-stays.ts';
 import { costsOfYears, sharedOut, type Spent } from '#core/costs/costs-of-years.ts';
 import { firstPrice, type FirstPrice } from '#core/costs/prices.ts';
 import { listed } from '#core/explain/format.ts';
@@ -22,6 +30,7 @@ import type { PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import { playedSince } from '#core/plays/play-columns.ts';
+import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { addDays, addMonths, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
 import type { ComingView, CostsView, InstrumentCosts } from '#contract/costs.ts';
 import { notFound, type Failure } from '#server/failure.ts';
@@ -45,22 +54,26 @@ const minutesInYear =
   (year: number): number =>
     minutesBetween(reading, localDate(`${year}-01-01`), localDate(`${year + 1}-01-01`));
 
-/** What stays at the bench cost, shared out among the instruments that were there. */
-const spentAtBench = (asked: BenchAskedOf, { instrument }: Reading): Spent[] =>
-  asked.events.flatMap((event) => {
-    const at = event.instrumentIds.indexOf(instrument.id);
-    const cost = event.stay?.cost;
-    if (at < 0 || !cost) return [];
-    const isService = event.stay?.done.some(
-      ({ instrumentId, itemIds }) => instrumentId === instrument.id && itemIds.includes(SERVICE),
-    );
-    const minor =
-      sharedOut(
-        cost.minor,
-        event.instrumentIds.map(() => 1),
-      )[at] ?? 0;
-    return [{ on: lastDayOf(event), kind: isService ? ('service' as const) : ('repair' as const), minor }];
-  });
+/** What was said at the bench of one instrument, with what its stays cost. */
+function paidOf({ services, events }: BenchAskedOf, { instrument: { id } }: Reading) {
+  const bills = services.costs.billsOf(id);
+  return { bills, stays: paidStays(events, id) };
+}
+
+/** What stays at the bench cost it; one of which a bill speaks as well counts once. */
+const spentAtBench = (asked: BenchAskedOf, reading: Reading): Spent[] => {
+  const { bills, stays } = paidOf(asked, reading);
+  return unbilledStays(stays, bills).map(({ until, works, minor }) => ({
+    on: until,
+    kind: works.includes('service') ? 'service' : 'repair',
+    minor,
+  }));
+};
+/** What is known to have been paid or asked for it. */
+const pricesOf = (asked: BenchAskedOf, reading: Reading): Bill[] => {
+  const { bills, stays } = paidOf(asked, reading);
+  return billsAndStays(bills, stays, reading.instrument.id);
+};
 
 /** What its reeds cost: each box shared out among the instruments of its kind by the minutes of the year it came in. */
 function spentOnReeds({ own, services }: BenchAskedOf, reading: Reading): Spent[] {
@@ -108,19 +121,20 @@ function instrumentCosts(asked: BenchAskedOf, reading: Reading, currency: string
 }
 
 /** Every price that was said of one thing, by which the rest is reckoned. */
-function firstPriceOf({ own, services }: BenchAskedOf): FirstPrice | null {
-  const bills = own.flatMap(({ instrument: { id, kind } }) =>
-    services.costs.billsOf(id).map((bill) => ({ ...bill, kind })),
+function firstPriceOf(asked: BenchAskedOf): FirstPrice | null {
+  const { own, services } = asked;
+  const { book } = services;
+  const bills = own.flatMap((reading) =>
+    pricesOf(asked, reading).map((bill) => ({ ...bill, kind: reading.instrument.kind })),
   );
   const [reading] = own;
   const boxes = reading ? services.reeds.boxes(reading.player.id) : [];
-  const DOUBLE_REED_BOXES = 0.7;
   return firstPrice(
-    services.book,
+    book,
     bills,
     boxes.flatMap(({ cameOn, cost, before, kind }) => {
-      const isDouble = ['oboe', 'cor-anglais', 'bassoon'].includes(kind);
-      const inBoxes = isDouble ? DOUBLE_REED_BOXES * before.length : before.length / REEDS_IN_BOX;
+      const isDouble = reedFamilyOf(book.kinds[kind]) === 'double';
+      const inBoxes = isDouble ? book.benchWorks.doubleReedBoxes.value * before.length : before.length / REEDS_IN_BOX;
       return cost === null ? [] : [{ cameOn, minor: cost.minor, reeds: before.length, boxes: inBoxes }];
     }),
   );
@@ -143,7 +157,7 @@ async function comingOf(asked: BenchAskedOf, first: FirstPrice | null): Promise<
         instrument,
         stay: stay ? { work: stay.work, on: stay.back } : null,
         service: everyDays && due ? { due, everyDays: Math.round(everyDays) } : null,
-        bills: services.costs.billsOf(instrument.id),
+        bills: pricesOf(asked, reading),
         first,
         shippingDays: terms.shippingDays,
       });
@@ -215,13 +229,26 @@ function comingViews({ asked, currency, coming, plan }: Planned): ComingView[] {
 function planView({ asked, currency, first, coming, plan, from, saved }: Planned): CostsView['plan'] {
   const { services, today } = asked;
   const { format } = services;
+  const words = savingWords(plan, coming, { currency, isToday: from < today, format });
+  const since = paidSinceWords(paidSince(asked), currency, format);
   return {
     deposit: firstDeposit(plan),
     short: plan.short,
-    words: savingWords(plan, coming, { currency, isToday: from < today, format }),
+    words: since === null ? words : `${words} ${since}`,
     because: savingWhy({ plan, coming, first, nameOf: nameOf(asked), currency, format }),
     months: monthsOf(from, saved, plan, coming),
   };
+}
+
+/** What was paid since it was noted what is put aside; 0 where nothing was. */
+function paidSince(asked: BenchAskedOf): number {
+  const [own] = asked.own;
+  const put = own && asked.services.costs.savedOf(own.player.id);
+  if (!put) return 0;
+  return asked.own
+    .flatMap((reading) => [...spentOnBills(paidOf(asked, reading).bills), ...spentAtBench(asked, reading)])
+    .filter(({ on }) => on > put.on && on <= asked.today)
+    .reduce((sum, { minor }) => sum + minor, 0);
 }
 
 /** What the instruments of a player cost, what is to come, and what to put aside for it. */

@@ -249,4 +249,5 @@ export const BENCH_WORKS: BenchWorks = {
     'corked/worn': 'recork',
   },
   shippingBoxes: estimate(1.5),
+  doubleReedBoxes: estimate(0.7),
 };

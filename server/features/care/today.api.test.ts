@@ -138,4 +138,18 @@ describe('today', () => {
     await server.api().get(`/api/today?playerId=nobody&today=${TODAY}&atMinute=1`).expect(404);
     await server.api().get(`/api/today?playerId=ada&today=${TODAY}&atMinute=1440`).expect(400);
   });
+
+  test('what is to be measured again stands last, and is gone once it was read', async () => {
+    const looked = (readOn: string) =>
+      post('/api/inspections', {
+        ...{ instrumentId: 'trumpet', readOn, by: 'player' },
+        readings: [{ measure: 'brass/slide-pull', place: 'main-slide', way: 'by-hand', value: 3 }],
+      }).expect(201);
+    await looked('2026-01-10');
+    const before = await todayOf('ada');
+    const line = before.lines.findLast(({ instrumentId }) => instrumentId === 'trumpet');
+    expect(line).toMatchObject({ what: 'measure', words: 'Measure it again: pull of the slide' });
+    await looked(TODAY);
+    expect((await todayOf('ada')).lines.map(({ what }) => what)).not.toContain('measure');
+  });
 });

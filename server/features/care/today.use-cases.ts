@@ -5,6 +5,8 @@ import { usualEvening } from '#core/plays/usual-evening.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import { bookSign } from '#core/faults/faults-for.ts';
 import { interviewSaid } from '#core/faults/fault-words.ts';
+import { looksDueWords } from '#core/inspections/inspection-words.ts';
+import { looksDue } from '#core/inspections/inspections-standing.ts';
 import { isLaidBy } from '#core/faults/faults-standing.ts';
 import { stopSaid } from '#core/faults/stop-words.ts';
 import { todayList, type StandsToday, type TodayLine } from '#core/situation/today-list.ts';
@@ -23,9 +25,9 @@ import { inTurns } from '#server/turns.ts';
 type Read = { readonly reading: Reading; readonly stands: StandsToday };
 
 /** How an instrument stands by now, as far as today's list asks. */
-function standsToday({ instrument: { id }, facts, situation }: Reading, now: WallClock): StandsToday {
+function standsToday({ instrument: { id }, player, facts, situation }: Reading, now: WallClock): StandsToday {
   const standing = situation(now.on);
-  const { care, methods, conditions, calendar, faults } = standing;
+  const { care, methods, conditions, calendar, faults, inspections } = standing;
   const lastPlay = care.awaitsPackUp ? facts.lastPlay() : null;
   const roomCelsius = lastPlay?.roomCelsius ?? conditions.roomCelsius;
   return {
@@ -45,6 +47,7 @@ function standsToday({ instrument: { id }, facts, situation }: Reading, now: Wal
       : 0,
     dampSince: care.dampSince,
     // What rests is looked over when it is taken up again; nobody is told to every day.
+    looksDue: looksDue(inspections, now.on, player.standing).length,
     isToBeLookedOver: care.firstNote?.why.rule === 'never-played',
     leftForLater: care.leftForLater,
     calling: care.calling,
@@ -98,11 +101,18 @@ const wetSaid = (line: TodayLine, reading: Reading, { on }: WallClock, { format 
     ? { words: wetWords(line.wetMinutes, line.grams, format), because: waterWhy(reading, on, format) }
     : null;
 
+/** What is to be measured again. */
+const measureSaid = ({ what }: TodayLine, { player, situation }: Reading, on: WallClock['on']) =>
+  what === 'measure'
+    ? { words: looksDueWords(looksDue(situation(on).inspections, on, player.standing)), because: [] }
+    : null;
+
 /** What stands in the way in words, and why; nothing of a run and of what a clock says. */
 const lineSaid = (services: Services, line: TodayLine, reading: Reading, now: WallClock) =>
   wetSaid(line, reading, now, services) ??
   dampSaid(line, reading, now) ??
   firstNoteSaid(line, reading, now.on) ??
+  measureSaid(line, reading, now.on) ??
   faultSaid(line, reading.situation(now.on), services) ?? { words: null, because: [] };
 
 function lineView(

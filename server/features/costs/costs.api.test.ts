@@ -103,4 +103,24 @@ describe('what instruments cost', () => {
   test('is asked of somebody', async () => {
     await server().api().get(`/api/costs?playerId=nobody&today=${TODAY}`).expect(404);
   });
+
+  test('a stay says what its work costs next; a bill of the same days counts once; what was paid since is said', async () => {
+    const stay = {
+      done: [{ instrumentId: 'trumpet', itemIds: ['wind/bench-service'] }],
+      cost: { minor: 8000, currency: 'EUR' },
+    };
+    const days = { on: addDays(today, -9), until: addDays(today, -2) };
+    const event = { playerId: 'ada', what: 'bench', minutes: null, name: null, instrumentIds: ['trumpet'] };
+    await post('/api/events', { ...event, ...days, stay }).expect(201);
+    const yearOf = async () => (await of('trumpet'))?.years.at(-1);
+    expect(await yearOf()).toMatchObject({ service: 8000, sum: 8000 });
+    const served = (await costs()).coming.find(({ instrumentId }) => instrumentId === 'trumpet');
+    expect(served).toMatchObject({ isSaid: true });
+    await post('/api/costs/saved', { playerId: 'ada', amount: { minor: 20_000, currency: 'EUR' } }).expect(201);
+    expect((await costs()).plan?.words).not.toMatch(/Since then/);
+    await post('/api/costs/bills', bill({ saidOn: addDays(today, -1), cost: { minor: 8200, currency: 'EUR' } })).expect(
+      201,
+    );
+    expect(await yearOf()).toMatchObject({ service: 8200, sum: 8200 });
+  });
 });

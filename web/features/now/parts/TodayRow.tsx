@@ -71,6 +71,12 @@ function RowAction({ line, busy, onPackUp, onDo, onLayOut, onLookOver }: TodayRo
         Look it over
       </Button>
     );
+  if (what === 'measure')
+    return (
+      <Button {...shape} {...{ component: Link, to: `/bench/${instrumentId}` }} aria-label={`Measure: ${name}`}>
+        Measure
+      </Button>
+    );
   if (clock === null)
     return (
       <Button {...shape} onClick={() => onPackUp(line)} aria-label={`Pack up: ${name}`}>
