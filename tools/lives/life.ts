@@ -68,7 +68,14 @@ export type Deed =
   /** Went on with everything on another machine. */
   | { readonly did: 'moved'; readonly before: Seen; readonly after: Seen }
   /** A reed was looked at to the end of it; so much was clipped off it, tenths of a millimetre. */
-  | { readonly did: 'at-the-table'; readonly reedId: string; readonly end: string; readonly clippedTenths: number }
+  | {
+      readonly did: 'at-the-table';
+      readonly reedId: string;
+      readonly end: string;
+      readonly clippedTenths: number;
+      /** All that was read out at it. */
+      readonly words: readonly string[];
+    }
   | { readonly did: 'other'; readonly what: string };
 
 /** One page of a diary. */

@@ -110,14 +110,16 @@ export class AtTheTable {
     };
     const key = await person.log(doubleReedPaths.begin, body);
     let clipped = 0;
+    const words: string[] = [];
     for (let moves = 0; moves < MOST_MOVES; moves++) {
       const table = await this.table(person, reed);
       const { examination } = table;
       if (examination === null || examination === undefined) break;
       const { end, title, how } = examination.move;
+      words.push(title, how ?? '');
       if (end) {
         person.note(`  ${table.name}: ${title}. ${how ?? ''}`);
-        person.deeds.push({ did: 'at-the-table', reedId: reed, end: end.end, clippedTenths: clipped });
+        person.deeds.push({ did: 'at-the-table', reedId: reed, end: end.end, clippedTenths: clipped, words });
         return;
       }
       const say = (path: string, body: object) => person.log(path, { examinationKey: key, ...body });
