@@ -1,13 +1,12 @@
 import type { ExaminationNoted } from '#core/doublereeds/examination-noted.ts';
 import {
+  AS_IT_SHOULD,
   clipsSeen,
   foldExamination,
   heardBy,
   pitchFrom,
   type ClipSeen,
   type Examination,
-  type Look,
-  type LookAnswer,
   type TableEvent,
 } from '#core/doublereeds/examination.ts';
 import { NO_CLIPS, sumsWith } from '#core/doublereeds/clip-effect.ts';
@@ -55,16 +54,6 @@ type Sitting = {
   readonly began: number;
 };
 
-const GOOD: Readonly<Record<Look, LookAnswer>> = {
-  light: 'whole',
-  corners: 'there',
-  heart: 'seen',
-  offset: 'nested',
-  opening: 'lens',
-  leak: 'tight',
-  lips: 'same',
-};
-
 /** What somebody who looks and crows as the table asks says next; null once there is nothing more. */
 function said(exam: Examination, setting: TableSetting, sitting: Sitting, nowMs: number): TableEvent | null {
   const { sort, random, truth, cracked } = sitting;
@@ -73,7 +62,7 @@ function said(exam: Examination, setting: TableSetting, sitting: Sitting, nowMs:
     case 'soak':
       return foldExamination(exam, sort).throughMs === null ? { what: 'soak', said: 'through', atMs: nowMs } : null;
     case 'look': {
-      const answer = move.look === 'light' && cracked ? 'crack' : GOOD[move.look];
+      const answer = move.look === 'light' && cracked ? 'crack' : AS_IT_SHOULD[move.look];
       return { what: 'look', look: move.look, answer, atMs: nowMs };
     }
     case 'crow': {

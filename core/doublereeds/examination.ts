@@ -17,6 +17,16 @@ export const LOOK_ANSWERS = {
 } as const satisfies Readonly<Record<Look, readonly string[]>>;
 export type LookAnswer<One extends Look = Look> = (typeof LOOK_ANSWERS)[One][number];
 export const ALL_LOOK_ANSWERS = [...new Set(Object.values(LOOK_ANSWERS).flat())] as readonly LookAnswer[];
+/** How a reed looks that is as it should be; the lips do not mend what is not theirs. */
+export const AS_IT_SHOULD: Readonly<Record<Look, LookAnswer>> = {
+  light: 'whole',
+  corners: 'there',
+  heart: 'seen',
+  offset: 'nested',
+  opening: 'lens',
+  leak: 'tight',
+  lips: 'same',
+};
 export const isAnswerTo = (look: Look, answer: string): boolean =>
   (LOOK_ANSWERS[look] as readonly string[]).includes(answer);
 

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { NO_CLIPS } from '#core/doublereeds/clip-effect.ts';
 import {
+  AS_IT_SHOULD,
   clipsSeen,
   heardBy,
   HEARD,
@@ -63,16 +64,6 @@ const setting = (over: Partial<TableSetting> = {}): TableSetting => ({
 });
 
 type Said = Partial<Record<Look, LookAnswer>>;
-const GOOD: Readonly<Record<Look, LookAnswer>> = {
-  light: 'whole',
-  corners: 'there',
-  heart: 'seen',
-  offset: 'nested',
-  opening: 'lens',
-  leak: 'tight',
-  lips: 'same',
-};
-
 /** A table as somebody sits at it: what they would say is known beforehand, the clock goes on. */
 class Sitting {
   nowMs = 0;
@@ -100,7 +91,7 @@ class Sitting {
   /** Answers looks as given, all others as they should be, until something else is next. */
   look(said: Said = {}) {
     for (let move = this.move; move.move === 'look'; move = this.move)
-      this.say({ what: 'look', look: move.look, answer: said[move.look] ?? GOOD[move.look] });
+      this.say({ what: 'look', look: move.look, answer: said[move.look] ?? AS_IT_SHOULD[move.look] });
     return this;
   }
   crow(heard: Heard, cents: number | null = null) {

@@ -1,5 +1,5 @@
 import { doubleReedPaths, tableView, type MoveView, type TableView } from '#contract/doublereeds.ts';
-import type { Look, LookAnswer } from '#core/doublereeds/examination.ts';
+import { AS_IT_SHOULD } from '#core/doublereeds/examination.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import type { ReedId } from '#core/reeds/reed.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
@@ -8,16 +8,6 @@ import type { Person } from '#tools/lives/person.ts';
 const MS_PER_MINUTE = 60_000;
 /** Nobody sits at the table for more answers than this. */
 const MOST_MOVES = 60;
-const GOOD: Readonly<Record<Look, LookAnswer>> = {
-  light: 'whole',
-  corners: 'there',
-  heart: 'seen',
-  offset: 'nested',
-  opening: 'lens',
-  leak: 'tight',
-  lips: 'same',
-};
-
 /** How a reed really is; nobody is told. */
 export type TrueReed = { cents: number; readonly rise: number; cracked: boolean; gapes: boolean };
 
@@ -59,7 +49,7 @@ export class AtTheTable {
   private async look(at: Sitting, { look }: NonNullable<MoveView['look']>): Promise<void> {
     const { truth } = at;
     const opening = truth.gapes ? 'gapes' : 'lens';
-    const seen = { ...GOOD, opening, ...(truth.cracked && { light: 'crack' }) };
+    const seen = { ...AS_IT_SHOULD, opening, ...(truth.cracked && { light: 'crack' }) };
     await at.say(doubleReedPaths.look, { look, answer: seen[look] });
   }
 

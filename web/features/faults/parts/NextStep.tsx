@@ -29,6 +29,7 @@ function RemedyOf({
 }) {
   const { remedy } = suspect;
   const { care } = remedy;
+  const thatWasIt = () => actions.tried(interviewKey, suspect, true);
   return (
     <>
       <Typography variant="body2" color="text.secondary">
@@ -47,38 +48,21 @@ function RemedyOf({
         </Text>
       )}
       <Row wrap above={2}>
-        {remedy.atTable && (
+        {remedy.atTable ? (
           <BrassButton {...{ component: Link, to: `${choosePath(instrumentId)}?interview=${interviewKey}` }}>
             Lay the reed on the table
           </BrassButton>
-        )}
-        {remedy.atTable ? (
-          <Button
-            variant="outlined"
-            color="inherit"
-            disabled={actions.busy}
-            onClick={() => actions.tried(interviewKey, suspect, true)}
-            size="large"
-          >
-            That was it
-          </Button>
         ) : care?.isRun ? (
           <BrassButton disabled={actions.busy} onClick={() => actions.begunCare(care.itemId)}>
             Do it step by step
           </BrassButton>
         ) : (
-          <BrassButton disabled={actions.busy} onClick={() => actions.tried(interviewKey, suspect, true)}>
+          <BrassButton disabled={actions.busy} onClick={thatWasIt}>
             {remedy.isOwn ? 'Done: that was it' : 'Seen to: that was it'}
           </BrassButton>
         )}
-        {care?.isRun && (
-          <Button
-            variant="outlined"
-            color="inherit"
-            disabled={actions.busy}
-            onClick={() => actions.tried(interviewKey, suspect, true)}
-            size="large"
-          >
+        {(remedy.atTable || care?.isRun) && (
+          <Button variant="outlined" color="inherit" disabled={actions.busy} onClick={thatWasIt} size="large">
             That was it
           </Button>
         )}
