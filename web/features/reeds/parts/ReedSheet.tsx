@@ -60,7 +60,7 @@ const AskCharacter = ({
         />
       ))}
     </Chips>
-    <Chips>
+    <Row wrap above={1} below={1}>
       {SITS.map((one) => (
         <Chip
           key={one}
@@ -70,7 +70,7 @@ const AskCharacter = ({
           onClick={() => onChange({ resistance, sits: one })}
         />
       ))}
-    </Chips>
+    </Row>
   </Box>
 );
 
