@@ -1,4 +1,4 @@
-import type { Format } from '#core/explain/format.ts';
+import { asSentence, type Format } from '#core/explain/format.ts';
 import { examinationOf, type ExaminationTold } from '#core/doublereeds/examination-noted.ts';
 import { clipsSeen, type TableEvent } from '#core/doublereeds/examination.ts';
 import { centsWords, stepSaid, tenthsWords } from '#core/doublereeds/table-words.ts';
@@ -80,7 +80,7 @@ export function labelOf({ reed, examinations }: CardOf, name: string, format: Fo
     name,
     reed.firstPlayedOn === null ? 'Not opened yet' : `Opened ${format.shortDate(reed.firstPlayedOn)}`,
     ...(reed.ended === null ? [] : [`Ended ${format.shortDate(reed.ended.on)}: ${END_WORDS[reed.ended.cause]}`]),
-    ...(character === null ? [] : [character]),
+    ...(character === null ? [] : [asSentence(character)]),
     ...(clipped === 0 ? [] : [`Clipped ${tenthsWords(clipped, format)} so far`]),
   ];
 }
