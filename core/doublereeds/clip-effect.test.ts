@@ -94,6 +94,11 @@ describe('what a clip does', () => {
     expect(effect.quantile(0.95)).toBeLessThan(0.5);
   });
 
+  test('each clip counts as one, and one read from the instrument as half as long', () => {
+    const one: ClipSeen = { tenths: 2, before: -20, after: -10, from: 'crow' };
+    expect(sumsWith(NO_CLIPS, [one, { ...one, from: 'instrument' }])).toEqual({ clips: 2, squares: 5, products: 30 });
+  });
+
   test('the three kinds begin apart, and learn each from its own', () => {
     const means = SORTS.map((sort) => clipEffect(sort, NO_CLIPS).mean);
     expect(new Set(means.map((mean) => mean.toFixed(3))).size).toBe(3);

@@ -57,7 +57,7 @@ export function cutNormal(centre: number, spread: number): CutNormal {
     quantile: (share) => {
       checkNumber('a share', share, { most: 1 });
       let [low, high] = [0, Math.max(0, centre) + FURTHEST * spread];
-      for (let step = 0; step < HALVINGS && high > low; step++) {
+      for (let step = 0; step < HALVINGS; step++) {
         const middle = (low + high) / 2;
         if (middle === low || middle === high) break;
         if (-Math.expm1(logErfc(scaled(middle)) - all) < share) low = middle;
