@@ -52,10 +52,13 @@ describe('on paper', () => {
       saidOn: addDays(today, -3),
     };
     await post('/api/costs/bills', bill).expect(201);
+    const stand = { ...bill, works: [], what: 'A stand', cost: { minor: 700, currency: 'EUR' } };
+    await post('/api/costs/bills', stand).expect(201);
     const said = await year();
     expect(said.stays).toMatchObject([{ text: 'Done there: bench service and a valve fitted. €50.00.' }]);
-    expect(said.bills).toHaveLength(1);
-    expect(said.sums.join(' ')).toContain('€100.00 in the last twelve months');
+    expect(said.bills).toHaveLength(2);
+    // The bill of the service is that of the stay: what was paid once counts once.
+    expect(said.sums.join(' ')).toContain('€57.00 in the last twelve months');
     expect(said.coming.length).toBeGreaterThan(0);
   });
 
