@@ -75,7 +75,7 @@ const FIXED: Readonly<Partial<Record<TableEnd, EndWords>>> = {
     title: 'Leave it: a clip would go too far',
     text: 'By what your clips have done, it would end farther from pitch than it is. A little flat can be played.',
   },
-  keep: { title: 'Keep it', text: 'Nothing is wrong with it. Play it in, 10 minutes on the first day.' },
+  keep: { title: 'Keep it', text: 'Nothing is wrong with it. A new one is played in: 10 minutes on its first day.' },
   'send-back': { title: 'Send it back', text: 'A reed that arrives like this is not yours to mend.' },
 };
 
@@ -130,10 +130,12 @@ export function endWords(end: TableEnd, given: EndCase): EndWords {
   const { standing, crow, stepped } = given;
   if (end === 'play') return playWords(given);
   if (end === 'enough-today')
-    return {
-      title: 'Enough for today: play it',
-      text: `It is ${centsWords(crow?.cents ?? 0)}. ${TOMORROW}`,
-    };
+    return crow?.cents == null
+      ? {
+          title: 'Enough for today: let it rest',
+          text: 'Its opening has been changed often enough. Look at it again tomorrow.',
+        }
+      : { title: 'Enough for today: play it', text: `It is ${centsWords(crow.cents)}. ${TOMORROW}` };
   const fixed = FIXED[end];
   if (fixed) return stepped && end.startsWith('play') ? { ...fixed, text: `${fixed.text} ${TOMORROW}` } : fixed;
   const asked = ASKED[end];

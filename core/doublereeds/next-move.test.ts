@@ -131,6 +131,23 @@ describe('what the figures of the practice book lead to', () => {
     expect(at({ sort: 'bassoon' }, ['hiss']).soak().look({ leak: 'leaks' }).move).toEqual(ended('show-leak'));
     expect(at().soak().look({ offset: 'flush' }).step().look({ offset: 'flush' }).move).toEqual(ended('still-flush'));
   });
+  test('a hiss that flush edges do not explain is looked for, and shown; after a twist it is heard whether it is gone', () => {
+    expect(at({}, ['hiss']).soak().look({ leak: 'leaks' }).move).toEqual(ended('show-leak'));
+    const table = at({}, ['hiss']).soak().look({ offset: 'flush' });
+    expect(table.move).toMatchObject({ step: 'twist' });
+    expect(table.step().say({ what: 'look', look: 'offset', answer: 'nested' }).move).toMatchObject({ look: 'leak' });
+    expect(table.look().move).toMatchObject({ move: 'crow' });
+  });
+  test('a played reed that is looked at beside others is never sent back', () => {
+    const quick = (arrivedUsed: boolean) =>
+      new Sitting(setting({ arrivedUsed }), [], 'quick').soak().look({ light: 'crack' });
+    expect([quick(true).move, quick(false).move]).toEqual([ended('cracked'), ended('send-back')]);
+  });
+  test('twice changed and still silent it is not called in tune', () => {
+    const given = { standing: 'grown-up', sort: 'oboe-long', stepped: true } as const;
+    const silent = { heard: 'squeal', cents: null, from: 'crow' } as const;
+    expect(endWords('enough-today', { ...given, crow: silent }).text).not.toMatch(/in tune/);
+  });
   test('gapes: closed a trace; shut: opened a trace; looked at and crowed again, twice a sitting at most', () => {
     const table = at().soak().look({ opening: 'gapes' }).crow('both', -20);
     expect(table.move).toMatchObject({ move: 'step', step: 'close', tenths: 1 });

@@ -110,9 +110,10 @@ export type Move =
 const end = (which: TableEnd): Move => ({ move: 'end', end: which });
 
 /** Looks in their order, as far as they are asked of this reed now. */
-export function looksAsked({ noticed, way }: Examination, sort: ReedSort): Look[] {
+function looksAsked({ noticed, way }: Examination, sort: ReedSort, { answers }: TableState): Look[] {
   const { nests } = SORT_FIGURES[sort];
-  const isHissing = noticed.includes('hiss') && !nests;
+  // Edges that lie flush hiss: they are turned back first, and then it is heard whether that was all.
+  const isHissing = noticed.includes('hiss') && answers.offset !== 'flush';
   const isTried = way === 'whole';
   return [
     'light',
@@ -274,16 +275,18 @@ function quickEnd({ answers }: TableState): Move {
 }
 /** What is looked at quickly and fails is not the player's to mend: it has only just come. */
 const SENT_BACK: readonly TableEnd[] = ['cracked', 'corners-gone', 'poor-heart'];
+/** Nobody takes back a reed that has been played. */
+const isSentBack = ({ way }: Examination, { arrivedUsed }: TableSetting): boolean => way === 'quick' && !arrivedUsed;
 
 /** The first of the looks that is to be given, or ends it; null once all are there. */
 function lookMove(exam: Examination, state: TableState, setting: TableSetting): Move | null {
-  for (const look of looksAsked(exam, setting.sort)) {
+  for (const look of looksAsked(exam, setting.sort, state)) {
     if (state.answers[look] === undefined) {
       const again = exam.events.some((event) => event.what === 'look' && event.look === look);
       return { move: 'look', look, again };
     }
     const ends = endOfLook(look, state, exam);
-    if (ends !== null) return end(exam.way === 'quick' && SENT_BACK.includes(ends) ? 'send-back' : ends);
+    if (ends !== null) return end(isSentBack(exam, setting) && SENT_BACK.includes(ends) ? 'send-back' : ends);
   }
   return null;
 }
@@ -317,7 +320,7 @@ function crowMove(exam: Examination, state: TableState, setting: TableSetting, n
 export function nextMove(exam: Examination, setting: TableSetting, nowMs: number): Move {
   const state = foldExamination(exam, setting.sort);
   // A crack ends it, wet or dry, and whatever came after.
-  if (state.answers.light === 'crack') return end(exam.way === 'quick' ? 'send-back' : 'cracked');
+  if (state.answers.light === 'crack') return end(isSentBack(exam, setting) ? 'send-back' : 'cracked');
   if (setting.hasEnded) return end('retired');
   const { soakFromMs, throughMs, wetMs, soaks } = state;
   if (throughMs === null) return { move: 'soak', fromMs: soakFromMs, why: soaks === 0 ? 'first' : 'again' };

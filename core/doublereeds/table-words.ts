@@ -97,8 +97,11 @@ export function clipsWords(effect: ClipEffect, crow: Crow, tenths: number): stri
 }
 
 /** Why a clip, how much and what is known of it. */
-export function clipWhy(effect: ClipEffect, crow: Crow, sort: ReedSort, format: Format): WhyLine[] {
-  const { clipCents, lifeTenths } = SORT_FIGURES[sort];
+export function clipWhy(
+  { effect, crow, sort, leftTenths }: { effect: ClipEffect; crow: Crow; sort: ReedSort; leftTenths: number },
+  format: Format,
+): WhyLine[] {
+  const { clipCents } = SORT_FIGURES[sort];
   const known =
     effect.clips === 0
       ? `No clip of yours is known yet: ${clipCents.mean.value} ± ${clipCents.spread.value} cents for 0.1 mm is assumed.`
@@ -117,9 +120,12 @@ export function clipWhy(effect: ClipEffect, crow: Crow, sort: ReedSort, format: 
     },
     {
       rule: 'limits',
-      text: `At most ${tenthsWords(AT_MOST.clippedTenths.value, format)} in one sitting, and ${tenthsWords(lifeTenths.value, format)} in its life.`,
+      text: `At most ${tenthsWords(AT_MOST.clippedTenths.value, format)} in one sitting; ${tenthsWords(leftTenths, format)} are left for its life.`,
       mark: 'estimate',
     },
+    ...(crow.from === 'instrument'
+      ? [{ rule: 'half', text: 'On the instrument the pitch moves about half as much.', mark: 'estimate' as const }]
+      : []),
     {
       rule: 'range',
       text: `The range holds nine times in ten (${Math.round(CLIPS_CHANCE * 100)} %).`,

@@ -10,7 +10,7 @@ import {
 } from '#core/doublereeds/examination.ts';
 import { CROW_FOR, CROW_HOW, HEARD_WORDS, lookWords, PITCH_WORDS } from '#core/doublereeds/look-words.ts';
 import { endWords } from '#core/doublereeds/end-words.ts';
-import { effectNow, endsTheReed, type Move } from '#core/doublereeds/next-move.ts';
+import { clippableTenths, effectNow, endsTheReed, type Move } from '#core/doublereeds/next-move.ts';
 import { SORT_FIGURES } from '#core/doublereeds/reed-sort.ts';
 import {
   BASSOON_SOAK,
@@ -95,7 +95,13 @@ function whyStep(move: Extract<Move, { move: 'step' }>, table: AtHand, crow: Cro
   if (move.step === 'twist') return [...TWIST_WHY];
   const { examination, setting } = table;
   return move.step === 'clip'
-    ? clipWhy(effectNow(examination, setting), crow, setting.sort, format)
+    ? clipWhy(
+        {
+          ...{ effect: effectNow(examination, setting), crow, sort: setting.sort },
+          leftTenths: clippableTenths(setting, foldExamination(examination, setting.sort).clippedTenths),
+        },
+        format,
+      )
     : openingWhy(format);
 }
 
