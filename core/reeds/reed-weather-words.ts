@@ -1,5 +1,4 @@
-import type { WhyLine } from '#core/explain/explained.ts';
-import { counted } from '#core/explain/format.ts';
+import { counted, type Format } from '#core/explain/format.ts';
 import {
   LATELY_DAYS,
   LONGER_WHEN_DRY,
@@ -11,20 +10,20 @@ import {
 const SITS = { flat: 'sits a little flat', 'in-tune': 'sits in tune', sharp: 'sits a little sharp' } as const;
 
 /** One reason of the weather, without what it weighs. */
-export function weatherReasonWords(reason: WeatherReason): string {
+export function weatherReasonWords(reason: WeatherReason, format: Format): string {
   switch (reason.rule) {
     case 'not-lately':
       return reason.days === null
         ? 'It has not been played yet.'
         : `It was last played ${counted(reason.days, 'day')} ago; for a concert within ${LATELY_DAYS.value}.`;
     case 'cold':
-      return `In the cold everything goes flat, and it ${SITS[reason.sits]}.`;
+      return `In the cold (up to ${format.celsius(WEATHER_FROM.cold.value)}) everything goes flat, and it ${SITS[reason.sits]}.`;
     case 'hot':
-      return `In the heat everything goes sharp, and it ${SITS[reason.sits]}.`;
+      return `In the heat (from ${format.celsius(WEATHER_FROM.hot.value)}) everything goes sharp, and it ${SITS[reason.sits]}.`;
     case 'damp':
-      return `In damp air reeds feel heavier, and its resistance is ${reason.resistance} of 5.`;
+      return `In damp air (from ${WEATHER_FROM.damp.value} %) reeds feel heavier, and its resistance is ${reason.resistance} of 5.`;
     case 'dry':
-      return `In dry air the tip closes, and its resistance is ${reason.resistance} of 5.`;
+      return `In dry air (below ${WEATHER_FROM.dry.value} %) the tip closes, and its resistance is ${reason.resistance} of 5.`;
   }
 }
 
@@ -41,8 +40,3 @@ export function weatherWords({ warmth, air }: DoubleWeather): string[] {
       : []),
   ];
 }
-export const weatherWhy = (): WhyLine => ({
-  rule: 'weather',
-  text: `Damp from ${WEATHER_FROM.damp.value} %, dry below ${WEATHER_FROM.dry.value} %, cold up to ${WEATHER_FROM.cold.value} °C, hot from ${WEATHER_FROM.hot.value} °C.`,
-  mark: 'estimate',
-});

@@ -149,7 +149,7 @@ const nothingElseWords = (minutes: number): string =>
 
 const weatherWhyLine = (reason: WeatherReason, format: Format): WhyLine => ({
   rule: reason.rule,
-  text: `${weatherReasonWords(reason)} ${penaltyWords(reason.penalty, format)}`,
+  text: `${weatherReasonWords(reason, format)} ${penaltyWords(reason.penalty, format)}`,
   mark: 'estimate',
 });
 

@@ -242,3 +242,16 @@ test('what was found counts for what is said of the reeds: for practice, sent ba
   expect(oboe?.makes[0]?.seen).toBe('3 reeds, 0 graded; as they came 1 of 1 sent back');
   expect(oboe?.today.words.join(' ')).toMatch(/everything goes flat.*3 minutes longer/);
 });
+
+test('a crack the interview has seen already ends the reed as it is laid down', async () => {
+  await anOboe((path, body) => server().api().post(path).send(body));
+  const interview = aKey();
+  const noticed = ['double-reed/light-line'];
+  await post('/api/faults', { key: interview, now: NOW, instrumentId: 'an-oboe', noticed }).expect(201);
+  const reedId = `${await oboeBox(post)}/1`;
+  const key = await onTable(post, reedId, { interviewKey: interview });
+  expect((await tableOf(reedId)).examination?.move.end?.end).toBe('cracked');
+  expect(await stageOf(reedId)).toBe('retired');
+  await undo(key);
+  expect(await stageOf(reedId)).not.toBe('retired');
+});

@@ -1,8 +1,9 @@
 import { boxNames, reedName } from '#core/reeds/reed-words.ts';
-import { partsOfReedId } from '#core/reeds/reed.ts';
+import { partsOfReedId, type SaidOfReed } from '#core/reeds/reed.ts';
 import { succeed } from '#core/kernel/outcome.ts';
 import { looksFrom, noticedFrom } from '#core/doublereeds/from-interview.ts';
 import { openInterview } from '#server/features/doublereeds/interview-beside.ts';
+import { reedSaidFact } from '#contract/reeds.ts';
 import { examinationFact, lookFact } from '#contract/doublereeds.ts';
 import { examinationFromRow } from '#server/features/doublereeds/doublereeds.mapper.ts';
 import { examinations } from '#server/features/doublereeds/doublereeds.table.ts';
@@ -43,6 +44,10 @@ export const examinationDefinition = defineFact<Services>()(examinationFact, {
       body: { examinationKey: key, look, answer, atMs },
       ...now,
     }));
-    return succeed({ body, ...now, with: seen });
+    // A crack that was seen there ends it here in the same moment.
+    const isCracked = seen.some(({ body: { answer } }) => answer === 'crack') && !reed.value.hasEnded;
+    const ended: SaidOfReed = { playerId, reedId, what: 'ended', feel: null, goodFor: null, signs: [], cause: 'split' };
+    const end = { kind: reedSaidFact.kind, key: `${key}/end`, body: ended, ...now };
+    return succeed({ body, ...now, with: isCracked ? [...seen, end] : seen });
   },
 });
