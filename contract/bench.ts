@@ -1,6 +1,8 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { fact } from '#contract/fact.ts';
-import { ofPlayer } from '#core/record/fact.ts';
+import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
+import { HANDOVER_ANSWERS } from '#core/bench/handover.ts';
+import { HANDOVER_LISTS } from '#core/book/packing.ts';
 import { WORK_IDS } from '#core/book/work.ts';
 import { MOST_BENCH } from '#core/bench/bench-terms.ts';
 import {
@@ -20,6 +22,7 @@ import {
 export const benchPaths = {
   page: '/api/bench',
   terms: '/api/bench/terms',
+  handover: '/api/bench/handovers',
   regions: '/api/bench/regions',
   ticketRoute: '/api/bench/:instrumentId/ticket',
   ticket: (instrument: string, today: string) => `/api/bench/${instrument}/ticket?today=${today}`,
@@ -153,8 +156,46 @@ export const benchView = object({
   .required();
 export type BenchView = InferType<typeof benchView>;
 
+/** An id of a line of packing or fetching. What this instrument has not is refused by whoever looks it up. */
+const lineId = () => text().max(40);
+/** More lines no list has. */
+const MOST_LINES = 40;
+
+/** `POST /api/bench/handovers`: it was packed for the bench, or looked at when it was fetched, line by line. */
+export const handoverFact = fact({
+  kind: 'handover',
+  path: benchPaths.handover,
+  fields: {
+    instrumentId: instrumentId().required(),
+    list: word(HANDOVER_LISTS).required(),
+    lines: array(
+      object({ line: lineId().required(), answer: word(HANDOVER_ANSWERS).required() })
+        .exact()
+        .required(),
+    )
+      .min(1)
+      .max(MOST_LINES)
+      .required(),
+  },
+  about: ({ instrumentId: id }) => [ofInstrument(id)],
+});
+
 const lines = array(object({ name: text().required(), text: text().required() }).exact().required()).required();
-const listed = array(object({ id: text().required(), text: text().required() }).exact().required()).required();
+const listed = array(
+  object({
+    id: lineId().required(),
+    text: text().required(),
+    /** What to do where it is not so. */
+    amiss: text().required(),
+  })
+    .exact()
+    .required(),
+).required();
+/** When a list was gone through last, and what was not so then. */
+const goneThrough = object({ on: localDateText().required(), notSo: array(text().required()).required() })
+  .exact()
+  .nullable()
+  .defined();
 
 /** `GET /api/bench/:instrumentId/ticket?today=`: what the bench is told, what goes along, what is seen to when it is back. */
 export const ticketView = object({
@@ -172,7 +213,11 @@ export const ticketView = object({
   last: text().nullable().defined(),
   hasCase: boolean().strict().required(),
   packing: listed,
+  packed: goneThrough,
   pickUp: listed,
+  fetched: goneThrough,
+  /** Somebody grown up goes through the lists with whoever plays it. */
+  withSomebody: boolean().strict().required(),
   /** All of it as plain text. */
   asText: text().required(),
 })

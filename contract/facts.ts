@@ -1,5 +1,5 @@
 import { airReadingFact } from '#contract/air.ts';
-import { benchTermsFact } from '#contract/bench.ts';
+import { benchTermsFact, handoverFact } from '#contract/bench.ts';
 import { calendarImportFact } from '#contract/calendar-in.ts';
 import { eventFact } from '#contract/calendar.ts';
 import { careFact, signFact, decisionFact, lastDoneFact, wetnessResetFact } from '#contract/care.ts';
@@ -27,6 +27,7 @@ import { sittingTimeFact, sittingMoveFact } from '#contract/sittings.ts';
 export const DECLARED = [
   airReadingFact,
   benchTermsFact,
+  handoverFact,
   calendarImportFact,
   eventFact,
   careFact,

@@ -23,7 +23,19 @@ export const todayListQuery = object({
   .exact()
   .required();
 
-const TODAY_LINES = ['run', 'stopped', 'wet', 'damp', 'wrong', 'first', 'first-note', 'due', 'measure'] as const;
+const TODAY_LINES = [
+  'run',
+  'stopped',
+  'wet',
+  'damp',
+  'pack',
+  'fetch',
+  'wrong',
+  'first',
+  'first-note',
+  'due',
+  'measure',
+] as const;
 
 const instrument = {
   instrumentId: instrumentId().required(),

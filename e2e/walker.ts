@@ -92,6 +92,10 @@ export async function oneByOne(page: Page, next: (held: HTTPRequest[]) => HTTPRe
 
 /** Opens an address as if typed in, and waits until the page is at rest. */
 export async function visit(page: Page, url: string): Promise<void> {
+  // A sheet that was just closed goes back in the browser's history by itself: what is opened meanwhile would be left again.
+  await page.waitForFunction(
+    () => document.querySelector('[role=dialog]') !== null || history.state?.uluSheet === undefined,
+  );
   await page.goto(url, { waitUntil: 'load' });
   await atRest(page);
 }

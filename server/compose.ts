@@ -3,6 +3,7 @@ import { PLAIN_FORMAT, type Format } from '#core/explain/format.ts';
 import type { OpenDatabase } from '#server/db/connection.ts';
 import { FACTS } from '#server/facts.ts';
 import { createAirRepository } from '#server/features/air/air.repository.ts';
+import { createHandoversRepository } from '#server/features/bench/handovers.repository.ts';
 import { createCalendarRepository } from '#server/features/calendar/calendar.repository.ts';
 import { createCareRepository } from '#server/features/care/care.repository.ts';
 import { createFaultsRepository } from '#server/features/faults/faults.repository.ts';
@@ -52,6 +53,7 @@ const repositoriesOf = (db: OpenDatabase['db'], book: Book) => ({
   conditions: createConditionsRepository(db),
   faults: createFaultsRepository(db),
   inspections: createInspectionsRepository(db),
+  handovers: createHandoversRepository(db),
   costs: createCostsRepository(db),
   serials: createSerials(db),
   calendar: createCalendarRepository(db),

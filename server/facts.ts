@@ -20,6 +20,7 @@ import { interviewOutcomeDefinition } from '#server/features/faults/interview-ou
 import { mishapDefinition } from '#server/features/faults/mishap.fact.ts';
 import { billDefinition } from '#server/features/costs/bill.fact.ts';
 import { savedDefinition } from '#server/features/costs/saved.fact.ts';
+import { handoverDefinition } from '#server/features/bench/handover.fact.ts';
 import { inspectionDefinition } from '#server/features/inspections/inspection.fact.ts';
 import { buildDefinition } from '#server/features/instruments/build.fact.ts';
 import { departureDefinition } from '#server/features/instruments/departure.fact.ts';
@@ -92,6 +93,7 @@ export const FACTS = [
   interviewOutcomeDefinition,
   mishapDefinition,
   inspectionDefinition,
+  handoverDefinition,
   billDefinition,
   savedDefinition,
   faultEndDefinition,

@@ -19,6 +19,7 @@ import { standingWithAir } from '#server/features/conditions/standing-with-air.t
 import type { ConditionsRepository, StandingCondition } from '#server/features/conditions/conditions.repository.ts';
 import type { SettingsRepository } from '#server/features/settings/settings.repository.ts';
 import type { FaultsRepository } from '#server/features/faults/faults.repository.ts';
+import type { HandoversRepository } from '#server/features/bench/handovers.repository.ts';
 import type { InspectionsRepository } from '#server/features/inspections/inspections.repository.ts';
 import type { InstrumentsRepository } from '#server/features/instruments/instruments.repository.ts';
 import type { MethodsRepository } from '#server/features/methods/methods.repository.ts';
@@ -60,6 +61,7 @@ type Sources = {
   readonly settings: SettingsRepository;
   readonly faults: FaultsRepository;
   readonly inspections: InspectionsRepository;
+  readonly handovers: HandoversRepository;
 };
 type Revisions = {
   readonly revision: (subject: Subject) => number;
@@ -77,7 +79,7 @@ function forDay(make: (today: LocalDate) => Situation): (today: LocalDate) => Si
 }
 
 function readFacts(
-  { plays, care, packup, methods, conditions, calendar, air, faults, inspections, settings }: Sources,
+  { plays, care, packup, methods, conditions, calendar, air, faults, inspections, handovers, settings }: Sources,
   book: Book,
   { id, playerId, kind, build }: Instrument,
 ): ReadFacts {
@@ -100,6 +102,7 @@ function readFacts(
     usualRoom: settings.of(playerId)?.roomCelsius ?? null,
     faults: wrong,
     inspections: inspections.of(id),
+    handovers: handovers.of(id),
     lastPlay: once(() => plays.last(id) ?? null),
     openRunKey: packup.openKey(id) ?? null,
     lastPasses: packup.lastPasses(id, care.lastResetId(id)),

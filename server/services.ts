@@ -2,6 +2,7 @@ import type { Book } from '#core/book/book.ts';
 import type { Format } from '#core/explain/format.ts';
 import type { Subject } from '#core/record/fact.ts';
 import type { AirRepository } from '#server/features/air/air.repository.ts';
+import type { HandoversRepository } from '#server/features/bench/handovers.repository.ts';
 import type { CalendarRepository } from '#server/features/calendar/calendar.repository.ts';
 import type { CareRepository } from '#server/features/care/care.repository.ts';
 import type { ConditionsRepository } from '#server/features/conditions/conditions.repository.ts';
@@ -55,6 +56,7 @@ export type Services = {
   readonly air: AirRepository;
   readonly faults: FaultsRepository;
   readonly inspections: InspectionsRepository;
+  readonly handovers: HandoversRepository;
   readonly costs: CostsRepository;
   readonly serials: Serials;
   readonly settings: SettingsRepository;

@@ -56,7 +56,7 @@ const read = (kind: KindId, ...all: readonly Reads[]) =>
         readings: [{ measure: id, place, way, value }],
       })),
     ),
-    { today, done: [] },
+    { today, done: [], mishaps: [] },
   );
 const nothingRead = read('trumpet');
 const situation = (clocks: readonly ItemClock[], inspections = nothingRead): Situation =>

@@ -127,7 +127,7 @@ describe('when it should go to the bench, in words', () => {
       BOOK,
       { kind: 'horn', build: usualBuild(BOOK.kinds.horn) },
       [{ key: 'i', on: on(-2), by: 'player', readings }],
-      { today, done: [] },
+      { today, done: [], mishaps: [] },
     );
     const standing = read.standing.find(({ newest }) => newest !== null);
     if (!standing) throw new Error('it was read');

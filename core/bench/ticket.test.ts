@@ -1,40 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
-import { packingFor, ticketText, type Ticket } from '#core/bench/ticket.ts';
+import { ticketText, type Ticket } from '#core/bench/ticket.ts';
 import { careWords, playedWords, readInYear } from '#core/bench/year-words.ts';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
 import { inspectionsStanding } from '#core/inspections/inspections-standing.ts';
-import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
+import type { KindId } from '#core/instruments/kind.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
 
 const today = localDate('2026-11-27');
 const buildOf = (kind: KindId) => usualBuild(BOOK.kinds[kind]);
-const packed = (kind: KindId, isSent: boolean) =>
-  packingFor(BOOK.packing.out, { kind, build: buildOf(kind), isSent }).map(({ id }) => id);
 
 describe('what goes along to the bench', () => {
-  test('each kind packs what it has: reeds stay at home, a horn has none, a box only where it is sent', () => {
-    expect(packed('clarinet', false)).toEqual(
-      expect.arrayContaining(['swabbed', 'reeds-out', 'mouthpiece', 'held-keys']),
-    );
-    expect(packed('horn', false)).not.toEqual(expect.arrayContaining(['reeds-out']));
-    expect(packed('horn', false)).toContain('emptied');
-    expect(packed('alto-saxophone', false)).toEqual(expect.arrayContaining(['plug', 'strap-out']));
-    for (const kind of KIND_IDS) {
-      expect(packed(kind, false)).not.toContain('box');
-      expect(packed(kind, true)).toEqual(expect.arrayContaining(['box', 'insured', 'weekend', 'ticket', 'latched']));
-      expect(packingFor(BOOK.packing.back, { kind, build: buildOf(kind), isSent: false }).length).toBeGreaterThan(6);
-    }
-  });
-
-  test('no line of a list stands twice, each is a sentence, and no hand of a player is asked for a tool', () => {
-    const lines = [...BOOK.packing.out, ...BOOK.packing.back];
-    expect(new Set(lines.map(({ id }) => id)).size).toBe(lines.length);
-    for (const { text } of lines) expect(text).toMatch(/^[A-Z].*[.?]$/);
-    for (const { text } of lines) expect(text).not.toMatch(/screwdriver|pliers|hammer|solder|open the/i);
-  });
-
   const ticket: Ticket = {
     today,
     instrument: 'Old horn',
@@ -88,10 +65,14 @@ describe('a year of it', () => {
       by: 'player' as const,
       readings: [{ measure: 'brass/shank' as const, place: null, way: 'by-hand' as const, value: at }],
     }));
-    const standing = inspectionsStanding(BOOK, { kind: 'horn', build: buildOf('horn') }, read, { today, done: [] });
+    const standing = inspectionsStanding(BOOK, { kind: 'horn', build: buildOf('horn') }, read, {
+      today,
+      done: [],
+      mishaps: [],
+    });
     expect(readInYear(standing, addDays(today, -365), PLAIN_FORMAT)).toEqual([
       {
-        name: 'The shank of the mouthpiece rocks',
+        name: 'Rocking of the mouthpiece’s shank',
         text: '1 of 2, a little on 2026-05-11, then 2 of 2, yes on 2026-11-17: for the bench.',
       },
     ]);

@@ -1,8 +1,5 @@
-import type { PackingLine } from '#core/book/packing.ts';
 import type { BenchTerms } from '#core/bench/bench-terms.ts';
 import type { Format } from '#core/explain/format.ts';
-import { buildMeets, type Build } from '#core/instruments/build.ts';
-import type { KindId } from '#core/instruments/kind.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
 /** What a bench is told of an instrument that comes to it: every line is what somebody said, read, or the record holds. */
@@ -24,16 +21,6 @@ export type Ticket = {
   readonly last: string | null;
   readonly hasCase: boolean;
 };
-
-/** The lines of a packing list that this instrument, on this way, has. */
-export const packingFor = (
-  lines: readonly PackingLine[],
-  { kind, build, isSent }: { readonly kind: KindId; readonly build: Build; readonly isSent: boolean },
-): readonly PackingLine[] =>
-  lines.filter(
-    ({ kinds, when, sent }) =>
-      (kinds === undefined || kinds.includes(kind)) && buildMeets(build, when) && (isSent || sent !== true),
-  );
 
 const section = (title: string, lines: readonly string[]): string[] =>
   lines.length === 0 ? [] : ['', title, ...lines.map((line) => `- ${line}`)];

@@ -1,4 +1,5 @@
 import type { CareItemId } from '#core/book/care-ids.ts';
+import type { Mishap } from '#core/book/fault.ts';
 import type { WorkId } from '#core/book/work.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
 import type { BuildCondition } from '#core/instruments/build.ts';
@@ -132,8 +133,12 @@ export type MeasurePageUse = {
   readonly places?: { readonly [Id in MeasureId]?: readonly PlaceId[] };
 };
 
+/** What is read again at once after something happened to an instrument, where it has it. */
+export type MeasuredAfter = Readonly<Record<Mishap, readonly MeasureId[]>>;
+
 /** What can be measured on every kind, as data. */
 export type Measures = {
   readonly pagesOf: Readonly<Record<KindId, readonly MeasurePageUse[]>>;
   readonly placeNames: Readonly<Record<NamedPlaceId, string>>;
+  readonly after: MeasuredAfter;
 };

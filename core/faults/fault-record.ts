@@ -47,6 +47,12 @@ export type MishapNoted = {
   readonly end: EndSaid | null;
 };
 
+const AT_MOUTH: readonly string[] = ['mouthpiece', 'reed', 'ligature'];
+export const isAtMouth = (part: string): boolean => AT_MOUTH.includes(part);
+/** A knock on the mouthpiece or the reed is none on the body; where nobody knows, it may be either. */
+export const mayHaveHit = (what: 'mouth' | 'body', part: PartId | null): boolean =>
+  part === null || isAtMouth(part) === (what === 'mouth');
+
 /** What the record says of what was wrong with an instrument, the oldest first. */
 export type FaultFacts = {
   readonly interviews: readonly InterviewNoted[];

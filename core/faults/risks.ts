@@ -4,6 +4,7 @@ import type { CareItemId } from '#core/book/care-ids.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import type { CareStanding } from '#core/care/care-standing.ts';
 import type { ConditionsStanding } from '#core/conditions/conditions-standing.ts';
+import { mayHaveHit } from '#core/faults/fault-record.ts';
 import type { FaultsStanding } from '#core/faults/faults-standing.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { PlayColumns } from '#core/plays/play-columns.ts';
@@ -133,15 +134,12 @@ const ofConditions = ({ conditions: { ids } }: RiskFacts): RiskNoted[] => [
   ...(ids.includes('long-rest') ? [{ risk: 'long-rest', days: null } as const] : []),
 ];
 
-/** A knock on the mouthpiece or the reed is none on the body; where nobody knows, it may be either. */
 const ofMishaps = ({ faults: { mishaps } }: RiskFacts): RiskNoted[] =>
   mishaps.flatMap(({ mishap, part, on }): RiskNoted[] => {
     if (mishap !== 'knocked') return [{ risk: mishap, on }];
-    const isAtMouth = part === 'mouthpiece' || part === 'reed' || part === 'ligature';
-    const either = part === null;
     return [
-      ...(isAtMouth || either ? [{ risk: 'mouthpiece-knocked', on } as const] : []),
-      ...(!isAtMouth || either ? [{ risk: 'knocked', on } as const] : []),
+      ...(mayHaveHit('mouth', part) ? [{ risk: 'mouthpiece-knocked', on } as const] : []),
+      ...(mayHaveHit('body', part) ? [{ risk: 'knocked', on } as const] : []),
     ];
   });
 

@@ -6,6 +6,8 @@ import type { Grade } from '#core/inspections/grade.ts';
 import { datesOf, type InspectionsStanding, type MeasureStanding } from '#core/inspections/inspections-standing.ts';
 import type { ReadLine } from '#core/inspections/lines.ts';
 import type { MeasureHere, TakenBy } from '#core/inspections/measures-for.ts';
+import { mishapSaid } from '#core/faults/fault-words.ts';
+import type { AfterMishap } from '#core/inspections/look-again.ts';
 import { LEAST_READINGS, type Trend } from '#core/inspections/trend.ts';
 
 export const GRADE_WORDS: Readonly<Record<Grade, string>> = {
@@ -106,9 +108,13 @@ export function lineWords({ measure, lines, newest, trend }: MeasureStanding, fo
     : `All readings are of one day: read it on another.${why}`;
 }
 
+const mishapLine = ({ mishap, on }: AfterMishap['mishap'], format: Format): string =>
+  `${mishapSaid(mishap)} on ${format.date(on)}.`;
+
 /** Why it is looked at again on that day. */
 export function againWords({ again, measure }: MeasureStanding, format: Format): string | null {
   if (again === null) return null;
+  if (again.because === 'mishap') return `${mishapLine(again.mishap, format)} Look at it now.`;
   const days = counted(again.days, 'day');
   const why = {
     book: `every ${counted(measure.every.value, 'day')}`,
@@ -203,11 +209,14 @@ export function headlineOf({ standing }: InspectionsStanding, format: Format): s
 export const inspectionSaid = (count: number, by: TakenBy): string =>
   `Looked over: ${counted(count, 'reading')}, by ${TAKEN_BY_WORDS[by]}`;
 
-/** "Measure it again: pull of the slide, shank": at most so many are named. */
-export function looksDueWords(due: readonly MeasureStanding[]): string {
+/** "Measure it again: pull of the slide, shank": at most so many are named, and first what happened to it. */
+export function looksDueWords(due: readonly MeasureStanding[], format: Format): string {
+  const after = due.flatMap(({ again }) => (again?.because === 'mishap' ? [again.mishap] : [])).at(-1);
   const names = [...new Set(due.map(({ measure }) => measure.name.toLowerCase()))];
   const shown =
     names.length > LOOKS_NAMED ? [...names.slice(0, LOOKS_NAMED), `${names.length - LOOKS_NAMED} more`] : names;
-  return `Measure it again: ${listed(shown)}`;
+  return after === undefined
+    ? `Measure it again: ${listed(shown)}`
+    : `${mishapLine(after, format)} Look it over: ${listed(shown)}`;
 }
 const LOOKS_NAMED = 3;

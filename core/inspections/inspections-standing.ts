@@ -11,9 +11,11 @@ import {
   type ReadOn,
   type TakenOf,
 } from '#core/inspections/lines.ts';
+import { callsForALook } from '#core/inspections/after-mishap.ts';
 import { lookAgain, type LookAgain } from '#core/inspections/look-again.ts';
 import { mayTake, measuresFor, type MeasureHere } from '#core/inspections/measures-for.ts';
 import { MOST_READINGS, trendOf, type Trend } from '#core/inspections/trend.ts';
+import type { MishapNoted } from '#core/faults/fault-record.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { Standing } from '#core/players/player.ts';
 import { dateOfDay, dayNumber, type LocalDate } from '#core/time/local-date.ts';
@@ -28,7 +30,7 @@ export type MeasureStanding = {
   readonly newest: (ReadOn & { readonly grade: Grade }) | null;
   /** Where the newest line goes; null with too few readings. Worked out when it is asked for. */
   readonly trend: () => Trend | null;
-  /** Null where it was never read: then it is looked at with the next inspection. */
+  /** Null where it was never read and nothing happened to it: then it is looked at with the next inspection. */
   readonly again: LookAgain | null;
 };
 
@@ -67,14 +69,20 @@ function trendOfLine(measure: MeasureHere, line: ReadLine, today: LocalDate): Tr
   return trend;
 }
 
-type Known = { readonly taken: TakenOf; readonly done: DoneOn; readonly today: LocalDate };
+type Known = {
+  readonly taken: TakenOf;
+  readonly done: DoneOn;
+  readonly today: LocalDate;
+  readonly callingFor: (measure: MeasureHere, readOn: LocalDate | null) => LookAgain | null;
+};
 
-function standingOf(measure: MeasureHere, place: Place | null, { taken, done, today }: Known): MeasureStanding {
+function standingOf(measure: MeasureHere, place: Place | null, known: Known): MeasureStanding {
+  const { taken, done, today, callingFor } = known;
   const lines = linesOf(measure, place?.id ?? null, taken, done);
   const line = lines.at(-1);
   const last = line?.reads.at(-1);
   if (line === undefined || last === undefined || isRenewedSince(measure, last.on, done))
-    return { measure, place, lines, newest: null, trend: () => null, again: null };
+    return { measure, place, lines, newest: null, trend: () => null, again: callingFor(measure, last?.on ?? null) };
   const grade = gradeNow(measure, line, last.value);
   let trend: { readonly found: Trend | null } | undefined;
   return {
@@ -83,7 +91,7 @@ function standingOf(measure: MeasureHere, place: Place | null, { taken, done, to
     lines,
     newest: { ...last, grade },
     trend: () => (trend ??= { found: trendOfLine(measure, line, today) }).found,
-    again: lookAgain(measure, line, grade),
+    again: callingFor(measure, last.on) ?? lookAgain(measure, line, grade),
   };
 }
 
@@ -92,12 +100,17 @@ export function inspectionsStanding(
   book: Book,
   { kind, build }: Pick<Instrument, 'kind' | 'build'>,
   inspections: readonly InspectionNoted[],
-  { today, done }: { readonly today: LocalDate; readonly done: DoneOn },
+  {
+    today,
+    done,
+    mishaps,
+  }: { readonly today: LocalDate; readonly done: DoneOn; readonly mishaps: readonly MishapNoted[] },
 ): InspectionsStanding {
   const measures = measuresFor(book, kind, build);
+  const callingFor = callsForALook(book, mishaps, { today, done });
   const taken = gathered(inspections.filter(({ on }) => on <= today));
   const standing = measures.flatMap((measure) =>
-    (measure.places ?? [null]).map((place) => standingOf(measure, place, { taken, done, today })),
+    (measure.places ?? [null]).map((place) => standingOf(measure, place, { taken, done, today, callingFor })),
   );
   return { measures, standing };
 }

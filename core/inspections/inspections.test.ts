@@ -533,7 +533,11 @@ function stands(
   reads: readonly Read[],
   done: DoneWork = [],
 ): MeasureStanding {
-  const all = inspectionsStanding(BOOK, { kind, build: buildOf(kind) }, looked(id, place, reads), { today, done });
+  const all = inspectionsStanding(BOOK, { kind, build: buildOf(kind) }, looked(id, place, reads), {
+    today,
+    done,
+    mishaps: [],
+  });
   const found = all.standing.find((one) => one.measure.id === id && (one.place?.id ?? null) === place);
   if (!found) throw new Error(`no standing of ${id}`);
   return found;
@@ -746,11 +750,15 @@ describe('when it is looked at again', () => {
       BOOK,
       { kind: 'trumpet', build: buildOf('trumpet') },
       [...looked('brass/slide-pull', 'main-slide', [[10, 3]]), ...looked('brass/shank', null, [[170, 0]])],
-      { today, done: [] },
+      { today, done: [], mishaps: [] },
     );
     expect(nextLook(all)).toBe(addDays(today, 12));
     expect(headlineOf(all, PLAIN_FORMAT)).toBe('All that was read is good.');
-    const none = inspectionsStanding(BOOK, { kind: 'trumpet', build: buildOf('trumpet') }, [], { today, done: [] });
+    const none = inspectionsStanding(BOOK, { kind: 'trumpet', build: buildOf('trumpet') }, [], {
+      today,
+      done: [],
+      mishaps: [],
+    });
     expect([nextLook(none), headlineOf(none, PLAIN_FORMAT)]).toEqual([
       null,
       expect.stringMatching(/^Nothing has been read yet/),
@@ -771,7 +779,7 @@ describe('in words', () => {
           BOOK,
           { kind: 'trumpet', build: buildOf('trumpet') },
           looked('brass/slide-pull', 'main-slide', [[1, 5]]),
-          { today, done: [] },
+          { today, done: [], mishaps: [] },
         ),
         PLAIN_FORMAT,
       ),

@@ -2,6 +2,7 @@ import { estimate, type Marked } from '#core/explain/explained.ts';
 import { gradeOf, type Grade } from '#core/inspections/grade.ts';
 import type { ReadLine } from '#core/inspections/lines.ts';
 import type { MeasureHere } from '#core/inspections/measures-for.ts';
+import type { MishapNoted } from '#core/faults/fault-record.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 
 /** How often "good" has to be read running until it is looked at more seldom, and by how much; and sooner (estimates). */
@@ -10,10 +11,19 @@ const LONGER: readonly [Marked, Marked] = [estimate(1.5), estimate(2)];
 const SOONER = estimate(0.5);
 
 /** When it is looked at again, and what moved that day. */
-export type LookAgain = {
+export type LookAgain =
+  | {
+      readonly on: LocalDate;
+      readonly days: number;
+      readonly because: 'book' | 'longer' | 'twice-as-long' | 'sooner' | 'never-longer' | 'bench';
+    }
+  | AfterMishap;
+/** Something happened to it that may have moved what is read. */
+export type AfterMishap = {
   readonly on: LocalDate;
-  readonly days: number;
-  readonly because: 'book' | 'longer' | 'twice-as-long' | 'sooner' | 'never-longer' | 'bench';
+  readonly days: 0;
+  readonly because: 'mishap';
+  readonly mishap: Pick<MishapNoted, 'mishap' | 'on'>;
 };
 
 /** How many readings at the end of a line are good, without one between that is not. */
@@ -37,7 +47,7 @@ export function lookAgain(measure: MeasureHere, line: ReadLine, grade: Grade): L
   const running = goodRunning(line);
   const times = running >= 2 * RUNNING ? LONGER[1] : running >= RUNNING ? LONGER[0] : estimate(1);
   const book = measure.every.value;
-  const after = (factor: Marked, because: LookAgain['because']): LookAgain => {
+  const after = (factor: Marked, because: Exclude<LookAgain, AfterMishap>['because']): LookAgain => {
     const days = Math.max(1, Math.round(book * factor.value));
     return { on: addDays(last.on, days), days, because };
   };

@@ -55,6 +55,7 @@ function factsWith(id: InstrumentId, events: readonly CalendarEvent[]): Instrume
     air: [],
     faults: { interviews: [], mishaps: [] },
     inspections: [],
+    handovers: [],
   };
 }
 const standing = (id: InstrumentId, events: readonly CalendarEvent[]) => {

@@ -47,6 +47,7 @@ function standing(kind: KindId, plays: readonly PlayMore[], conditions: readonly
     air: [],
     faults: { interviews: [], mishaps: [] },
     inspections: [],
+    handovers: [],
   };
   return situationOf(BOOK, instrumentOf(kind), facts, today);
 }

@@ -2,6 +2,7 @@ import type { AirRead } from '#core/air/air-record.ts';
 import type { Book } from '#core/book/book.ts';
 import type { Condition } from '#core/book/condition.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
+import { handoverStanding, type HandoverNoted, type HandoverStanding } from '#core/bench/handover.ts';
 import { calendarStanding, type CalendarStanding } from '#core/calendar/calendar-standing.ts';
 import { workDoneAtBench, type CalendarEvent } from '#core/calendar/event.ts';
 import { careStanding, type CareHistory, type CareStanding } from '#core/care/care-standing.ts';
@@ -35,6 +36,8 @@ export type InstrumentFacts = {
   readonly faults: FaultFacts;
   /** What was read of it when it was looked over. */
   readonly inspections: readonly InspectionNoted[];
+  /** When it was packed for the bench and fetched from there. */
+  readonly handovers: readonly HandoverNoted[];
 };
 
 /**
@@ -53,6 +56,7 @@ export type Situation = {
   readonly care: CareStanding;
   readonly faults: FaultsStanding;
   readonly inspections: InspectionsStanding;
+  readonly handover: HandoverStanding;
 };
 
 /** Works out an instrument's situation from the facts; nothing is stored. */
@@ -88,6 +92,7 @@ export function situationOf(book: Book, instrument: Instrument, facts: Instrumen
   const inspections = inspectionsStanding(book, instrument, facts.inspections, {
     today,
     done: workDoneAtBench(facts.events, instrument.id),
+    mishaps: facts.faults.mishaps,
   });
   return {
     instrument,
@@ -101,5 +106,6 @@ export function situationOf(book: Book, instrument: Instrument, facts: Instrumen
     care,
     faults,
     inspections,
+    handover: handoverStanding(facts.handovers, facts.events, instrument.id, today),
   };
 }

@@ -16,6 +16,8 @@ const stands = (id: string, over: Partial<StandsToday> = {}): StandsToday => ({
   dampSince: null,
   isToBeLookedOver: false,
   looksDue: 0,
+  isKnocked: false,
+  handover: null,
   leftForLater: [],
   isAway: false,
   stopped: null,
@@ -77,6 +79,28 @@ describe('today', () => {
       stands('a', { calling: [clock('soon', 0.8)] }),
     ];
     expect(todayList(all, NOW)).toMatchObject({ lines: [{ id: 'due' }], fine: ['a'], unknown: ['new'] });
+  });
+
+  test('what was knocked is looked over before what is due', () => {
+    const due = stands('due', { calling: [clock('due', 1.1)] });
+    const calm = stands('calm', { looksDue: 1 });
+    const hit = stands('hit', { looksDue: 3, isKnocked: true });
+    expect(todayList([due, calm, hit], 0).lines.map(({ id }) => id)).toEqual(['hit', 'due', 'calm']);
+  });
+
+  test('what goes to the bench today is packed, though it counts as away, and is named once', () => {
+    const goes = stands('goes', { isAway: true, handover: 'pack' });
+    const there = stands('there', { isAway: true });
+    const back = stands('back', { stopped: 'laid-by', handover: 'fetch' });
+    expect(todayList([goes, there, back], 0)).toMatchObject({
+      lines: [
+        { what: 'stopped', id: 'back' },
+        { what: 'pack', id: 'goes' },
+        { what: 'fetch', id: 'back' },
+      ],
+      away: ['there'],
+      fine: [],
+    });
   });
 
   test('what is to be measured again comes last, and not of what is at the bench or laid by', () => {

@@ -19,10 +19,14 @@ export type StandsToday = {
   readonly grams: number;
   /** Cased damp since this wall minute; null where it is not. */
   readonly dampSince: number | null;
+  /** It goes to the bench and is to be packed, or is to be back from there. */
+  readonly handover: 'pack' | 'fetch' | null;
   /** It is new to its player: it is looked over before it is played. */
   readonly isToBeLookedOver: boolean;
   /** So many things on it are to be measured again by now. */
   readonly looksDue: number;
+  /** One of them because something happened to it. */
+  readonly isKnocked: boolean;
   readonly leftForLater: readonly ItemClock[];
   /** The periodic clocks that call, most pressing first. */
   readonly calling: readonly ItemClock[];
@@ -34,7 +38,7 @@ export type StandsToday = {
  */
 export type TodayLine =
   | { readonly what: 'run'; readonly id: InstrumentId; readonly runKey: string }
-  | { readonly what: 'stopped' | 'wrong' | 'first-note' | 'measure'; readonly id: InstrumentId }
+  | { readonly what: 'stopped' | 'wrong' | 'first-note' | 'measure' | 'pack' | 'fetch'; readonly id: InstrumentId }
   /** `wetMinutes` null: since a day whose hour nobody said. */
   | { readonly what: 'wet'; readonly id: InstrumentId; readonly wetMinutes: number | null; readonly grams: number }
   | { readonly what: 'damp'; readonly id: InstrumentId; readonly sinceWallMinute: number }
@@ -54,9 +58,10 @@ const loadOf = ({ load }: ItemClock): number => load ?? 1;
 
 /**
  * One ordered list over several instruments: runs under way, then what is stopped, then what stands wet (the longest
- * first), what lies cased damp, what is asked about, what was noticed or left from packing up, what is looked over before
- * its first note, then what is due, the furthest over first, and last what is to be measured again. What has no line is fine, unless nothing is known of some of
- * its care. What is at the bench is only named; of what is laid by nothing else is asked.
+ * first), what lies cased damp, what goes to the bench or comes from there, what is asked about, what is looked over because it was knocked, what was noticed or left
+ * from packing up, what is looked over before its first note, then what is due, the furthest over first, and last what is
+ * to be measured again. What has no line is fine, unless nothing is known of some of its care. What is at the bench is only named, but for being packed and fetched;
+ * of what is laid by nothing else is asked.
  *
  * @param now wall minute of the player's clock
  */
@@ -70,6 +75,8 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
   const wrong = instruments
     .filter(({ isAskedAbout, stopped }) => isAskedAbout && stopped === null)
     .map(({ id }): TodayLine => ({ what: 'wrong', id }));
+  // It is at the bench from the morning on which it goes there: what is away is packed and fetched all the same.
+  const handovers = all.flatMap(({ id, handover }): TodayLine[] => (handover === null ? [] : [{ what: handover, id }]));
   const since = ({ playedAt }: StandsToday): number | null => (playedAt === null ? null : Math.max(0, now - playedAt));
   const wet = instruments
     .filter(({ awaitsPackUp, openRunKey }) => awaitsPackUp && openRunKey === null)
@@ -94,11 +101,13 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
   const firstNotes = instruments
     .filter(({ isToBeLookedOver, openRunKey }) => isToBeLookedOver && openRunKey === null)
     .map(({ id }): TodayLine => ({ what: 'first-note', id }));
+  const measured = instruments.filter(({ looksDue, openRunKey }) => looksDue > 0 && openRunKey === null);
+  const measure = ({ id }: StandsToday): TodayLine => ({ what: 'measure', id });
+  const knocked = measured.filter(({ isKnocked }) => isKnocked).map(measure);
   // Nothing is harmed by a number read tomorrow: it comes last.
-  const measures = instruments
-    .filter(({ looksDue, openRunKey }) => looksDue > 0 && openRunKey === null)
-    .map(({ id }): TodayLine => ({ what: 'measure', id }));
-  const lines = [...runs, ...stops, ...wet, ...damp, ...wrong, ...first, ...firstNotes, ...due, ...measures];
+  const measures = measured.filter(({ isKnocked }) => !isKnocked).map(measure);
+  const beforeAll = [...runs, ...stops, ...wet, ...damp, ...handovers];
+  const lines = [...beforeAll, ...wrong, ...knocked, ...first, ...firstNotes, ...due, ...measures];
   const named = new Set(lines.map(({ id }) => id));
   const rest = there.filter(({ id }) => !named.has(id));
   const ids = (stands: readonly StandsToday[]) => stands.map(({ id }) => id);
@@ -106,6 +115,6 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
     lines,
     fine: ids(rest.filter((one) => !hasUnknown(one))),
     unknown: ids(rest.filter(hasUnknown)),
-    away: ids(all.filter(({ isAway }) => isAway)),
+    away: ids(all.filter(({ id, isAway }) => isAway && !named.has(id))),
   };
 }

@@ -61,6 +61,7 @@ function situation(
       air: [],
       faults: { interviews: [], mishaps: [] },
       inspections: [],
+      handovers: [],
     },
     TODAY,
   );

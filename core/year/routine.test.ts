@@ -36,6 +36,7 @@ const routine = (
         air: [],
         faults: { interviews: [], mishaps: [], ends: [] } as never,
         inspections: [],
+        handovers: [],
       },
       TODAY,
     ),

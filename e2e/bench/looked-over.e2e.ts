@@ -66,7 +66,7 @@ describe('the bench', () => {
     await sees(page, 'What is put aside is enough for the next 24 months.');
     expect(before).toMatch(/Put €[\d.,]+ aside/);
     await visit(page, url('/bench/marit-clarinet'));
-    await tap(page, 'The ticket for the bench, what to pack, what to check after', 'link');
+    await tap(page, 'The ticket for the bench, on paper', 'link');
     await sees(page, 'Clarinet: for the bench');
     await tap(page, 'Add the serial number');
     await typed('As it is stamped on it', 'W 1907');
@@ -74,6 +74,34 @@ describe('the bench', () => {
     await sees(page, 'Serial number: W 1907.');
     const pdf = await page.pdf({ format: 'A4' });
     expect(pdf.length).toBeGreaterThan(5000);
+    expect(page.complaints).toEqual([]);
+  }, 300_000);
+
+  test('it is packed line by line, what is not so says what to do, and a reload loses nothing', async () => {
+    await visit(page, url('/bench/marit-clarinet'));
+    await tap(page, 'Pack it for the bench, line by line', 'link');
+    await sees(page, '1 of ');
+    const count = Number(/1 of (\d+)/.exec(await textOf(page))?.[1]);
+    expect(count).toBeGreaterThan(8);
+    await page.keyboard.press('Enter');
+    await sees(page, '2 of ');
+    await tap(page, 'It is not so');
+    await sees(page, 'Take them out.');
+    await tap(page, 'Leave it, go on');
+    await sees(page, '3 of ');
+    await page.reload();
+    await sees(page, '3 of ');
+    await tap(page, 'Not needed here');
+    for (let at = 4; at <= count; at += 1) {
+      await sees(page, `${at} of `);
+      await tap(page, 'It is so');
+    }
+    await sees(page, '1 thing not as it should be.');
+    await tap(page, 'Note that it is packed');
+    await sees(page, 'It is packed for the bench.');
+    await visit(page, url('/bench/marit-clarinet/pack'));
+    await sees(page, 'Not so then: reeds and reed case taken out: they stay at home.');
+    await sees(page, '1 of ');
     expect(page.complaints).toEqual([]);
   }, 300_000);
 });

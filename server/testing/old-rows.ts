@@ -281,6 +281,10 @@ export const ROWS_AFTER: Record<string, string> = {
       said_on: `'${DAY}'`,
     },
   }),
+  '0030_handovers': aFact({
+    ...{ key: 'packed1', kind: 'handover', table: 'handovers', about: ['cl'] },
+    body: { instrument_id: `'cl'`, list: `'out'`, lines: json([{ line: 'latched', answer: 'so' }]) },
+  }),
   '0029_doublereeds': [
     aFact({
       ...{ key: 'laid1', kind: 'reed-examination', table: 'reed_examinations' },

@@ -97,6 +97,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('#web/features/bench/TicketPage.tsx')).TicketPage }),
       },
       {
+        path: '/bench/:instrumentId/pack',
+        lazy: async () => ({ Component: (await import('#web/features/bench/HandoverPage.tsx')).PackPage }),
+      },
+      {
+        path: '/bench/:instrumentId/fetch',
+        lazy: async () => ({ Component: (await import('#web/features/bench/HandoverPage.tsx')).FetchPage }),
+      },
+      {
         path: '/bench/:instrumentId/year',
         lazy: async () => ({ Component: (await import('#web/features/bench/YearPage.tsx')).YearPage }),
       },

@@ -117,7 +117,7 @@ export const brass: MeasurePage = {
     },
     {
       id: 'brass/shank',
-      name: 'The shank of the mouthpiece rocks',
+      name: 'Rocking of the mouthpiece’s shank',
       part: 'mouthpiece',
       ways: [
         {
@@ -363,7 +363,7 @@ export const handSlide: MeasurePage = {
     },
     {
       id: 'hand-slide/scrape',
-      name: 'The hand slide scrapes',
+      name: 'Scraping of the hand slide',
       part: 'hand-slide',
       ways: [
         {

@@ -1,5 +1,6 @@
 import type { MeasurePage, MeasurePageUse, Measures } from '#core/book/measure.ts';
 import type { KindId } from '#core/instruments/kind.ts';
+import { AFTER_MISHAPS } from '#core/tables/bench/after-mishaps.ts';
 import { any, brass, handSlide, piston, rotary, thirdSlide } from '#core/tables/bench/brass-measures.ts';
 import {
   bamboo,
@@ -93,4 +94,5 @@ export const MEASURES: Measures = {
     'third-slide': 'third slide',
     'fourth-slide': 'fourth slide',
   },
+  after: AFTER_MISHAPS,
 };

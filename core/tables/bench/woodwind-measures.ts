@@ -278,7 +278,7 @@ export const saxophone: MeasurePage = {
     },
     {
       id: 'saxophone/neck-rocks',
-      name: 'The neck rocks when it is screwed tight',
+      name: 'Rocking of the neck, screwed tight',
       part: 'neck',
       ways: [
         {

@@ -1,6 +1,8 @@
 import { doneThereWords, ticketLine, workName } from '#core/bench/bench-words.ts';
-import { packingFor, ticketText, type Ticket } from '#core/bench/ticket.ts';
+import { handoverLines, type HandoverNoted } from '#core/bench/handover.ts';
+import { ticketText, type Ticket } from '#core/bench/ticket.ts';
 import { bookItem } from '#core/book/book.ts';
+import type { HandoverList, Packing } from '#core/book/packing.ts';
 import { workDoneAtBench } from '#core/calendar/event.ts';
 import {
   lineWords,
@@ -69,6 +71,14 @@ function ticketOf(asked: BenchAskedOf, reading: Reading): Ticket {
   };
 }
 
+/** When a list was gone through last, and what was not so then. */
+function goneThrough(list: HandoverList, { facts: { handovers } }: Reading, packing: Packing): TicketView['packed'] {
+  const last: HandoverNoted | undefined = handovers.findLast((one) => one.list === list);
+  if (last === undefined) return null;
+  const notSo = last.lines.filter(({ answer }) => answer === 'not-so');
+  return { on: last.on, notSo: notSo.map(({ line }) => packing[list].find(({ id }) => id === line)?.text ?? line) };
+}
+
 /** What the bench is told, what is seen to before it goes and when it is back. */
 export function ticketViewOf(services: Services, id: string, today: LocalDate): Outcome<TicketView, Failure> {
   const reading = services.readings.of(id);
@@ -76,9 +86,10 @@ export function ticketViewOf(services: Services, id: string, today: LocalDate): 
   if (!reading || !asked) return fail(noInstrument());
   const ticket = ticketOf(asked, reading);
   const { kind, build } = reading.instrument;
-  const packing = { kind, build, isSent: asked.terms.shippingDays > 0 };
-  const listOf = (lines: Parameters<typeof packingFor>[0]) =>
-    packingFor(lines, packing).map(({ id: name, text }) => ({ id: name, text }));
+  const way = { kind, build, isSent: asked.terms.shippingDays > 0 };
+  const { packing } = services.book;
+  const listOf = (list: HandoverList) =>
+    handoverLines(packing, list, way).map(({ id: line, text, amiss }) => ({ id: line, text, amiss }));
   return succeed({
     ...ticket,
     instrumentId: reading.instrument.id,
@@ -87,8 +98,11 @@ export function ticketViewOf(services: Services, id: string, today: LocalDate): 
     bench: { ...ticket.bench },
     wanted: ticket.wanted.map(({ name, why }) => ({ name, text: why })),
     readings: ticket.readings.map(({ words, line }) => ({ name: words, text: line })),
-    packing: listOf(services.book.packing.out),
-    pickUp: listOf(services.book.packing.back),
+    packing: listOf('out'),
+    packed: goneThrough('out', reading, packing),
+    pickUp: listOf('back'),
+    fetched: goneThrough('back', reading, packing),
+    withSomebody: reading.player.standing !== 'grown-up',
     asText: ticketText(ticket, services.format),
   });
 }

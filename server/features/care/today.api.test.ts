@@ -109,6 +109,11 @@ describe('today', () => {
   test('an instrument at the bench is named, and nothing is due on it until it is back', async () => {
     const stay = { playerId: 'ada', what: 'bench', on: TODAY, until: '2026-12-03', minutes: null, name: null };
     await post('/api/events', { ...stay, instrumentIds: ['trumpet'] }).expect(201);
+    // On the day it goes there it is packed, and nothing else is asked of it.
+    const first = (await todayOf('ada')).lines.filter(({ instrumentId }) => instrumentId === 'trumpet');
+    expect(first).toMatchObject([{ what: 'pack', words: 'Pack it: it goes to the bench today' }]);
+    const latched = [{ line: 'latched', answer: 'so' }];
+    await post('/api/bench/handovers', { instrumentId: 'trumpet', list: 'out', lines: latched }).expect(201);
     const { lines, away } = await todayOf('ada');
     expect(lines.map(({ instrumentId }) => instrumentId)).not.toContain('trumpet');
     expect(away).toMatchObject([{ instrumentId: 'trumpet' }]);
@@ -137,6 +142,28 @@ describe('today', () => {
     expect(told(await todayOf('ada')).slice(0, 2)).toEqual(['run trumpet', 'wet clarinet']);
     await server.api().get(`/api/today?playerId=nobody&today=${TODAY}&atMinute=1`).expect(404);
     await server.api().get(`/api/today?playerId=ada&today=${TODAY}&atMinute=1440`).expect(400);
+  });
+
+  test('what was to be back is asked for until somebody says what the bench did', async () => {
+    const stay = { playerId: 'ada', what: 'bench', on: '2026-02-02', until: TODAY, minutes: null, name: null };
+    await post('/api/events', { ...stay, instrumentIds: ['trumpet'] }).expect(201);
+    const line = async () => (await todayOf('ada')).lines.find(({ instrumentId }) => instrumentId === 'trumpet');
+    expect(await line()).toMatchObject({ what: 'fetch', words: expect.stringMatching(/^Back from the bench/) });
+    const marks = [{ line: 'marks', answer: 'so' }];
+    await post('/api/bench/handovers', { instrumentId: 'trumpet', list: 'back', lines: marks }).expect(201);
+    expect(await line()).toMatchObject({ what: 'fetch', words: 'Is it back? Say what the bench did' });
+  });
+
+  test('what was knocked is looked over today, and no more once it was', async () => {
+    const words = async () => (await todayOf('ada')).lines.find(({ what }) => what === 'measure')?.words;
+    const knock = { instrumentId: 'trumpet', mishap: 'knocked', part: 'mouthpiece', happenedOn: TODAY };
+    await post('/api/faults/mishaps', knock).expect(201);
+    expect(await words()).toMatch(/^It was dropped or knocked on .*Look it over: rocking of the mouthpiece’s shank$/);
+    await post('/api/inspections', {
+      ...{ instrumentId: 'trumpet', readOn: TODAY, by: 'player' },
+      readings: [{ measure: 'brass/shank', place: null, way: 'by-hand', value: 0 }],
+    }).expect(201);
+    expect(await words()).toBeUndefined();
   });
 
   test('what is to be measured again stands last, and is gone once it was read', async () => {

@@ -1,3 +1,5 @@
+import { handoverWords } from '#core/bench/handover.ts';
+import type { Format } from '#core/explain/format.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { wallMinute, type WallClock } from '#core/plays/play.ts';
@@ -27,7 +29,8 @@ type Read = { readonly reading: Reading; readonly stands: StandsToday };
 /** How an instrument stands by now, as far as today's list asks. */
 function standsToday({ instrument: { id }, player, facts, situation }: Reading, now: WallClock): StandsToday {
   const standing = situation(now.on);
-  const { care, methods, conditions, calendar, faults, inspections } = standing;
+  const { care, methods, conditions, calendar, faults, inspections, handover } = standing;
+  const looks = looksDue(inspections, now.on, player.standing);
   const lastPlay = care.awaitsPackUp ? facts.lastPlay() : null;
   const roomCelsius = lastPlay?.roomCelsius ?? conditions.roomCelsius;
   return {
@@ -47,7 +50,9 @@ function standsToday({ instrument: { id }, player, facts, situation }: Reading, 
       : 0,
     dampSince: care.dampSince,
     // What rests is looked over when it is taken up again; nobody is told to every day.
-    looksDue: looksDue(inspections, now.on, player.standing).length,
+    looksDue: looks.length,
+    isKnocked: looks.some(({ again }) => again?.because === 'mishap'),
+    handover: handover.toPack === null ? (handover.toFetch === null ? null : 'fetch') : 'pack',
     isToBeLookedOver: care.firstNote?.why.rule === 'never-played',
     leftForLater: care.leftForLater,
     calling: care.calling,
@@ -101,10 +106,14 @@ const wetSaid = (line: TodayLine, reading: Reading, { on }: WallClock, { format 
     ? { words: wetWords(line.wetMinutes, line.grams, format), because: waterWhy(reading, on, format) }
     : null;
 
+/** What goes to the bench, or is to be back from there. */
+const handoverSaid = ({ what }: TodayLine, { situation }: Reading, on: WallClock['on']) =>
+  what === 'pack' || what === 'fetch' ? { words: handoverWords(situation(on).handover, on), because: [] } : null;
+
 /** What is to be measured again. */
-const measureSaid = ({ what }: TodayLine, { player, situation }: Reading, on: WallClock['on']) =>
+const measureSaid = ({ what }: TodayLine, { player, situation }: Reading, on: WallClock['on'], format: Format) =>
   what === 'measure'
-    ? { words: looksDueWords(looksDue(situation(on).inspections, on, player.standing)), because: [] }
+    ? { words: looksDueWords(looksDue(situation(on).inspections, on, player.standing), format), because: [] }
     : null;
 
 /** What stands in the way in words, and why; nothing of a run and of what a clock says. */
@@ -112,7 +121,8 @@ const lineSaid = (services: Services, line: TodayLine, reading: Reading, now: Wa
   wetSaid(line, reading, now, services) ??
   dampSaid(line, reading, now) ??
   firstNoteSaid(line, reading, now.on) ??
-  measureSaid(line, reading, now.on) ??
+  handoverSaid(line, reading, now.on) ??
+  measureSaid(line, reading, now.on, services.format) ??
   faultSaid(line, reading.situation(now.on), services) ?? { words: null, because: [] };
 
 function lineView(

@@ -3,6 +3,7 @@ import { NOW, TODAY } from '#server/testing/test-server.ts';
 
 const euros = (minor: number) => ({ minor, currency: 'EUR' });
 const rattling = { measure: 'keyed/rattling-keys', place: null, way: 'by-hand', value: 1 };
+const latched = { line: 'latched', answer: 'so' };
 const fit = { measure: 'corked/fit', place: 'barrel', way: 'by-hand', value: 3 };
 
 export const BENCH_EXAMPLES: TriedKinds = {
@@ -42,6 +43,20 @@ export const BENCH_EXAMPLES: TriedKinds = {
       otherwise: { playerId: 'bela', amount: euros(2600) },
     }),
     told: [[{}, 'Put aside so far: €25.00.']],
+  },
+  handover: {
+    make: () => ({
+      path: '/api/bench/handovers',
+      body: { ...note, list: 'out', lines: [latched] },
+      otherwise: { instrumentId: 'other', list: 'back', lines: [latched, { line: 'ticket', answer: 'so' }] },
+    }),
+    told: [
+      [{}, 'Packed for the bench: 1 line seen to'],
+      [
+        { list: 'back', lines: [{ line: 'marks', answer: 'not-so' }] },
+        'Fetched from the bench: 1 line seen to, 1 not so',
+      ],
+    ],
   },
   inspection: {
     make: () => ({

@@ -10,14 +10,18 @@ import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { TallLink } from '#web/ui/TallLink.tsx';
 import { Column, TwoColumns } from '#web/ui/TwoColumns.tsx';
 
-/** What is printed of it: for the bench, and for whoever pays. */
-const OnPaper = ({ instrumentId }: { readonly instrumentId: string }) => (
-  <Compartment title="On paper">
+/** Before it goes there, when it comes back, and what is printed of it: for the bench, and for whoever pays. */
+const ThereAndBack = ({ instrumentId }: { readonly instrumentId: string }) => (
+  <Compartment title="There and back">
     <PlainList>
       <PlainRow>
-        <TallLink to={`/bench/${instrumentId}/ticket`}>
-          The ticket for the bench, what to pack, what to check after
-        </TallLink>
+        <TallLink to={`/bench/${instrumentId}/pack`}>Pack it for the bench, line by line</TallLink>
+      </PlainRow>
+      <PlainRow>
+        <TallLink to={`/bench/${instrumentId}/fetch`}>Look at it when you fetch it, line by line</TallLink>
+      </PlainRow>
+      <PlainRow>
+        <TallLink to={`/bench/${instrumentId}/ticket`}>The ticket for the bench, on paper</TallLink>
       </PlainRow>
       <PlainRow>
         <TallLink to={`/bench/${instrumentId}/year`}>Its year on one page, for whoever pays</TallLink>
@@ -42,7 +46,7 @@ export function BenchPage() {
           <>
             <ToTheBench playerId={playerId} today={today} about={instrumentId} />
             <WhatItCosts playerId={playerId} instrumentId={instrumentId} />
-            <OnPaper instrumentId={instrumentId} />
+            <ThereAndBack instrumentId={instrumentId} />
           </>
         )}
       </Column>

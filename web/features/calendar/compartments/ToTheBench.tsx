@@ -31,24 +31,31 @@ type RowProps = {
   readonly onPlan: (day: BenchDayView) => void;
 };
 
-/** One of the days that are offered, with what it costs and the way to put it in the calendar. */
-const DayRow = ({
-  day,
-  name,
-  busy,
-  onPlan,
-}: Omit<RowProps, 'one' | 'onPlan'> & {
+type DayRowProps = {
   readonly day: BenchDayView;
   readonly name: string;
+  readonly busy: boolean;
   readonly onPlan: () => void;
-}) => {
-  const words = FORMAT.weekdayDate(day.on);
-  const { button, fold } = useWhyFold({ lines: day.because, about: `${words}, ${name}` });
+  /** What is said of it, where that is more than from when to when. */
+  readonly words?: string;
+  readonly because: ForTheBenchView['because'];
+};
+
+const fromTo = ({ on, back }: BenchDayView) => (
+  <>
+    {FORMAT.weekdayDate(on)}
+    {back !== on && <Quiet> to {FORMAT.weekdayDate(back)}</Quiet>}
+  </>
+);
+
+/** One of the days that are offered, with what it costs and the way to put it in the calendar. */
+function DayRow({ day, name, busy, onPlan, words, because }: DayRowProps) {
+  const when = FORMAT.weekdayDate(day.on);
+  const { button, fold } = useWhyFold({ lines: because, about: `${when}, ${name}` });
   return (
     <Grid columns="1fr auto" gap={1} align="center">
       <Typography>
-        {words}
-        {day.back !== day.on && <Quiet> to {FORMAT.weekdayDate(day.back)}</Quiet>}
+        {words ?? fromTo(day)}
         <br />
         <Quiet small>{day.words}</Quiet> {button}
       </Typography>
@@ -57,33 +64,42 @@ const DayRow = ({
         color="inherit"
         disabled={busy}
         onClick={onPlan}
-        aria-label={`Take this day: ${words}, ${name}`}
+        aria-label={`Take this day: ${when}, ${name}`}
       >
         Take this day
       </Button>
       {fold}
     </Grid>
   );
-};
+}
 
 /** When one instrument should go, with the way to put it in the calendar; the best day first, others when asked for. */
 function Row({ one, busy, onPlan }: RowProps) {
   const [all, setAll] = useState(false);
-  const others = one.days.length - 1;
-  const otherDays = others === 1 ? 'Another day' : `${others} other days`;
+  const { name, headline, because, jobs } = one;
+  const [best, ...others] = one.days;
+  const otherDays = others.length === 1 ? 'Another day' : `${others.length} other days`;
   return (
     <PlainRow>
       <Text strong>
-        {one.name}: {listed(one.jobs.map(({ name }) => name.toLowerCase()))}
+        {name}: {listed(jobs.map((job) => job.name.toLowerCase()))}
       </Text>
-      <WhyFold lines={one.because} about={`when ${one.name} goes to the bench`}>
-        {one.headline}
-      </WhyFold>
-      {(all ? one.days : one.days.slice(0, 1)).map((day) => (
-        <DayRow key={day.on} day={day} name={one.name} busy={busy} onPlan={() => onPlan(day)} />
-      ))}
-      {!all && others > 0 && (
-        <Button size="small" color="inherit" aria-label={`${otherDays}: ${one.name}`} onClick={() => setAll(true)}>
+      {best ? (
+        <DayRow
+          {...{ day: best, name, busy, words: headline, because: [...because, ...best.because] }}
+          onPlan={() => onPlan(best)}
+        />
+      ) : (
+        <WhyFold lines={because} about={`when ${name} goes to the bench`}>
+          {headline}
+        </WhyFold>
+      )}
+      {all &&
+        others.map((day) => (
+          <DayRow key={day.on} {...{ day, name, busy, because: day.because }} onPlan={() => onPlan(day)} />
+        ))}
+      {!all && others.length > 0 && (
+        <Button size="small" color="inherit" aria-label={`${otherDays}: ${name}`} onClick={() => setAll(true)}>
           {otherDays}
         </Button>
       )}

@@ -19,7 +19,10 @@ import { SheetEnd } from '#web/ui/SheetEnd.tsx';
 import { Text } from '#web/ui/Text.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 
-const [SavingChart] = lazyPart(async () => (await import('#web/features/costs/parts/SavingChart.tsx')).SavingChart);
+const [SavingChart] = lazyPart(
+  async () => (await import('#web/features/costs/parts/SavingChart.tsx')).SavingChart,
+  190,
+);
 
 type SavedSheetProps = { readonly view: CostsView; readonly currency: string; readonly onClose: () => void };
 

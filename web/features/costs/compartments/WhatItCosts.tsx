@@ -15,7 +15,7 @@ import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Quiet } from '#web/ui/Quiet.tsx';
 
-const [YearsChart] = lazyPart(async () => (await import('#web/features/costs/parts/YearsChart.tsx')).YearsChart);
+const [YearsChart] = lazyPart(async () => (await import('#web/features/costs/parts/YearsChart.tsx')).YearsChart, 198);
 /** Bills that are shown before one asks for more. */
 const SHOWN = 4;
 

@@ -9,7 +9,10 @@ import { Quiet } from '#web/ui/Quiet.tsx';
 import { Text } from '#web/ui/Text.tsx';
 import { useWhyFold } from '#web/ui/WhyFold.tsx';
 
-const [TrendChart] = lazyPart(async () => (await import('#web/features/inspections/parts/TrendChart.tsx')).TrendChart);
+const [TrendChart] = lazyPart(
+  async () => (await import('#web/features/inspections/parts/TrendChart.tsx')).TrendChart,
+  230,
+);
 
 /** Every reading that is drawn, for those who hear the page. */
 const Heard = ({ measure }: { readonly measure: MeasureView }) => (

@@ -34,6 +34,8 @@ function headline(line: TodayLineView): { readonly first: string; readonly secon
   return { first: clock.name, second: [name, standing, hands].filter((one) => one !== null).join(' · ') };
 }
 
+const BENCH_WAYS = { pack: ['/pack', 'Pack it'], fetch: ['', 'See it'] } as const;
+
 /** The one thing to do about a line. */
 function RowAction({ line, busy, onPackUp, onDo, onLayOut, onLookOver }: TodayRowProps) {
   const { what, instrumentId, runKey, clock } = line;
@@ -77,6 +79,14 @@ function RowAction({ line, busy, onPackUp, onDo, onLayOut, onLookOver }: TodayRo
         Measure
       </Button>
     );
+  if (what === 'pack' || what === 'fetch') {
+    const [path, says] = BENCH_WAYS[what];
+    return (
+      <Button {...shape} {...{ component: Link, to: `/bench/${instrumentId}${path}` }} aria-label={`${says}: ${name}`}>
+        {says}
+      </Button>
+    );
+  }
   if (clock === null)
     return (
       <Button {...shape} onClick={() => onPackUp(line)} aria-label={`Pack up: ${name}`}>

@@ -6,7 +6,7 @@ import { lazyPart } from '#web/ui/lazy-part.tsx';
 import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { Text } from '#web/ui/Text.tsx';
 
-const [CostChart] = lazyPart(async () => (await import('#web/features/reeds/parts/CostChart.tsx')).CostChart);
+const [CostChart] = lazyPart(async () => (await import('#web/features/reeds/parts/CostChart.tsx')).CostChart, 158);
 
 type SupplyProps = { readonly supply: ReedsOfKindView['supply']; readonly currency: string | null };
 
