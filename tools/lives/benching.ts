@@ -1,4 +1,4 @@
-import { benchPaths, benchView, type BenchView } from '#contract/bench.ts';
+import { benchPaths, benchView, ticketView, type BenchView } from '#contract/bench.ts';
 import { calendarPaths } from '#contract/calendar.ts';
 import { costPaths, costsView, type CostsView } from '#contract/costs.ts';
 import { inspectionPaths, inspectionsPage } from '#contract/inspections.ts';
@@ -58,6 +58,27 @@ export class AtTheBench {
     return stay !== undefined && stay.on <= today && today < stay.back;
   }
 
+  /** Goes through the lines of packing on the day it goes there, and of fetching on the day it is back. */
+  private async goesThrough(person: Person, instrumentId: string): Promise<void> {
+    const stay = this.stays.get(instrumentId);
+    const lists = [
+      { list: 'out', did: 'packed', on: stay?.on },
+      { list: 'back', did: 'fetched', on: stay?.back },
+    ] as const;
+    for (const { list, did, on } of lists) {
+      if (on !== person.today) continue;
+      const asked = await person.get(benchPaths.ticket(instrumentId, person.today));
+      const { packing, pickUp } = ticketView.validateSync(asked, { strict: true });
+      const lines = list === 'out' ? packing : pickUp;
+      await person.log(benchPaths.handover, {
+        ...{ instrumentId, list },
+        lines: lines.map(({ id: line }) => ({ line, answer: 'so' })),
+      });
+      person.deeds.push({ did, instrumentId });
+      person.note(`  ${instrumentId} ${did}: ${lines.map(({ text }) => text).join(' ')}`);
+    }
+  }
+
   /** What was done on it and that it is back; undefined where it is not back today. */
   private async comesBack(person: Person, instrumentId: string): Promise<void> {
     const stay = this.stays.get(instrumentId);
@@ -88,7 +109,10 @@ export class AtTheBench {
 
   /** A day of it: what is back, what is put aside, and what is planned once its day is near. */
   async day(person: Person): Promise<void> {
-    for (const instrumentId of person.instruments.keys()) await this.comesBack(person, instrumentId);
+    for (const instrumentId of person.instruments.keys()) {
+      await this.goesThrough(person, instrumentId);
+      await this.comesBack(person, instrumentId);
+    }
     const { bench, costs } = await benchSeen(person);
     if (person.today.endsWith('-01') && costs.plan !== null) {
       this.purse += costs.plan.deposit;

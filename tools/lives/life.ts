@@ -64,6 +64,10 @@ export type Deed =
       readonly asked: number;
       readonly purse: number;
     }
+  /** Packed for the bench, or looked at when it was fetched, line by line. */
+  | { readonly did: 'packed' | 'fetched'; readonly instrumentId: string }
+  /** It was dropped, and nobody has looked yet. */
+  | { readonly did: 'knocked'; readonly instrumentId: string }
   | { readonly did: 'undid'; readonly what: string; readonly before: Seen; readonly after: Seen }
   /** Went on with everything on another machine. */
   | { readonly did: 'moved'; readonly before: Seen; readonly after: Seen }

@@ -10,7 +10,7 @@ let bench = new AtTheBench('EUR');
 
 export const life: Life = {
   name: 'horn-that-is-dropped',
-  who: 'A child with a horn that is dropped, looked at the same evening, and taken to the bench.',
+  who: 'A child with a horn that is dropped, looked at the next day, and taken to the bench.',
   from: localDate('2026-04-13'),
   days: 60,
   nature: 'does-what-is-said',
@@ -25,6 +25,9 @@ export const life: Life = {
     if (!isAway && isWeekday(person, 0, 3)) await person.play('horn', 25);
     if (day === DROPPED_ON) {
       await happenedTo(person, 'horn', 'knocked', 'bell');
+      person.deeds.push({ did: 'knocked', instrumentId: 'horn' });
+    }
+    if (day === DROPPED_ON + 1) {
       await reads(person, { instrumentId: 'horn', measure: 'brass/dent-depth', way: 'ruler', value: 3 });
     }
     await bench.day(person);
