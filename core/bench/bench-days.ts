@@ -93,14 +93,17 @@ function isSentInFrost({ noShippingMonths, away }: BenchAsked, { on, back, sentB
   return isNamed(on, addDays(on, away.shippingDays)) || isNamed(sentBack, back);
 }
 
-/** Why a day is no day to take it there, whatever else speaks for it; null where it is one. */
-export function clashOn(on: LocalDate, asked: BenchAsked): Clash | null {
+/** The stay that begins on a day, or why that is no day to take it there, whatever else speaks for it. */
+function stayOn(day: number, asked: BenchAsked): { readonly stay: Stay | null; readonly clash: Clash | null } {
   const { away, shut } = asked;
-  const day = dayNumber(on);
-  if (!isOpen(day, shut)) return { kind: 'shut', event: null };
-  if (!isThereInOneGo(day, away.shippingDays, shut)) return { kind: 'shut-on-the-way', event: null };
-  return clashOf(stayFrom(on, away, shut), asked);
+  if (!isOpen(day, shut)) return { stay: null, clash: { kind: 'shut', event: null } };
+  if (!isThereInOneGo(day, away.shippingDays, shut))
+    return { stay: null, clash: { kind: 'shut-on-the-way', event: null } };
+  const stay = stayFrom(dateOfDay(day), away, shut);
+  return { stay, clash: clashOf(stay, asked) };
 }
+/** Why a day is no day to take it there; null where it is one. */
+export const clashOn = (on: LocalDate, asked: BenchAsked): Clash | null => stayOn(dayNumber(on), asked).clash;
 
 /** What a stay clashes with that begins on an open day. */
 function clashOf(stay: Stay, asked: BenchAsked): Clash | null {
@@ -127,6 +130,19 @@ function clashOf(stay: Stay, asked: BenchAsked): Clash | null {
       events.find((event) => isAwayIn(event) && isOn(event, on, back)),
     )
   );
+}
+
+/** Every stay of a fortnight asks for the minutes of the same days: they are asked for once. */
+function askedOnce(minutesOn: BenchAsked['minutesOn']): BenchAsked['minutesOn'] {
+  const known = new Map<number, number>();
+  return (day) => {
+    const before = known.get(day);
+    if (before !== undefined) return before;
+    const minutes = minutesOn(day);
+    checkNumber('the minutes of a day', minutes);
+    known.set(day, minutes);
+    return minutes;
+  };
 }
 
 const weeks = (from: LocalDate, to: LocalDate): number => Math.max(0, dayNumber(to) - dayNumber(from)) / 7;
@@ -189,22 +205,21 @@ function offered(sorted: readonly BenchDay[]): BenchDay[] {
  *
  * @throws RangeError for minutes or days that are none
  */
-export function benchDays(asked: BenchAsked): BenchAnswer {
-  const { today, away, shut, jobs } = asked;
+export function benchDays(question: BenchAsked): BenchAnswer {
+  const { today, jobs } = question;
+  const asked = { ...question, minutesOn: askedOnce(question.minutesOn) };
   const first = dayNumber(today);
   const looked = Array.from({ length: LOOKED_DAYS + 1 }, (_, at) => {
-    const on = dateOfDay(first + at);
-    return { on, clash: clashOn(on, asked) };
+    return { on: dateOfDay(first + at), ...stayOn(first + at, asked) };
   });
   const due = jobs.map((job) => job.due).sort()[0] ?? today;
   const better = (a: BenchDay, b: BenchDay): number =>
     a.sum - b.sum || apart(a.on, due) - apart(b.on, due) || (a.on < b.on ? -1 : 1);
   const sensible = looked
-    .filter(({ clash }) => clash === null)
-    .map(({ on }): BenchDay => {
-      const stay = stayFrom(on, away, shut);
+    .flatMap(({ stay, clash }): BenchDay[] => {
+      if (stay === null || clash !== null) return [];
       const costs = costsOf(stay, asked);
-      return { ...stay, costs, sum: sumOf(costs) };
+      return [{ ...stay, costs, sum: sumOf(costs) }];
     })
     .toSorted(better);
   const days = offered(sensible);

@@ -54,7 +54,14 @@ function likelyFaults(services: Services, { instrument }: Reading, today: LocalD
 }
 
 /** What an instrument has for the bench, by everything that asks for it. */
-export function workFor({ services, today, events }: BenchAskedOf, reading: Reading): BenchWork | null {
+export const workFor = (asked: BenchAskedOf, reading: Reading): BenchWork | null => {
+  const { instrument } = reading;
+  const subjects = [ofPlayer(instrument.playerId), ofInstrument(instrument.id)];
+  const remembering = { name: `bench work ${instrument.id}`, subjects, day: asked.today };
+  return asked.services.remembered.of(remembering, () => workAsked(asked, reading));
+};
+
+function workAsked({ services, today, events }: BenchAskedOf, reading: Reading): BenchWork | null {
   const situation = reading.situation(today);
   // What the bench has had since it was stopped waits for a word of whoever has it, not for the bench again.
   const back = backFromBench(events, reading.instrument.id, today);
@@ -98,18 +105,23 @@ function proposedFor(
   const { instrument, situation, player } = reading;
   const kin = own.filter(({ instrument: other }) => other.kind === instrument.kind && other.id !== instrument.id);
   const away = awayFor(work, terms, services);
-  const answer = benchDays({
-    today,
-    instrumentId: instrument.id,
-    jobs: work.jobs,
-    away,
-    shut,
-    noShippingMonths: terms.noShippingMonths,
-    isAwayOnHolidays: player.standing === 'grown-up',
-    events,
-    kin: kin.map(({ instrument: other }) => other.id),
-    minutesOn: situation(today).plays.forecast.minutesOn,
-  });
+  const jobs = work.jobs.map(({ due, from, severity }) => ({ due, from, severity }));
+  // A new word of one instrument moves no day of the others, but by the stay that is proposed for it.
+  const answer = services.remembered.of(
+    {
+      name: `bench days ${instrument.id} ${JSON.stringify([jobs, away, kin.map((one) => one.instrument.id), events.slice(asked.events.length)])}`,
+      subjects: [ofPlayer(instrument.playerId), ofInstrument(instrument.id)],
+      day: today,
+    },
+    () =>
+      benchDays({
+        ...{ today, instrumentId: instrument.id, jobs, away, shut, events },
+        noShippingMonths: terms.noShippingMonths,
+        isAwayOnHolidays: player.standing === 'grown-up',
+        kin: kin.map(({ instrument: other }) => other.id),
+        minutesOn: situation(today).plays.forecast.minutesOn,
+      }),
+  );
   return { reading, work, away, answer, hasSpare: kin.length > 0 };
 }
 

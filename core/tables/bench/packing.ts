@@ -53,7 +53,8 @@ export const PACKING: Packing = {
     {
       id: 'brass-mouthpiece',
       text: 'Mouthpiece in its own place, so that it cannot knock.',
-      amiss: 'Wrap it in a cloth and put it where it cannot move. Is it stuck? Leave it in, and write that on the ticket.',
+      amiss:
+        'Wrap it in a cloth and put it where it cannot move. Is it stuck? Leave it in, and write that on the ticket.',
       kinds: BRASS,
       mark: 'general',
     },
@@ -67,7 +68,8 @@ export const PACKING: Packing = {
     {
       id: 'plug',
       text: 'End plug in.',
-      amiss: 'Without one, lay a folded cloth round the end so that the key guards cannot move. Write on the ticket that it is missing.',
+      amiss:
+        'Without one, lay a folded cloth round the end so that the key guards cannot move. Write on the ticket that it is missing.',
       kinds: SAXOPHONES,
       mark: 'practice',
     },
@@ -85,28 +87,16 @@ export const PACKING: Packing = {
       mark: 'practice',
     },
     {
-      id: 'latched',
-      text: 'Case latched. Rock it gently: nothing moves.',
-      amiss: 'Fill the gap with a soft cloth. If a latch fails, put a strap round the case and write that on the ticket.',
-      mark: 'practice',
-    },
-    {
       id: 'ticket',
       text: 'This ticket in the case, a copy kept.',
       amiss: 'Print it, or write what is wrong and your telephone number on a sheet of paper.',
       mark: 'practice',
     },
     {
-      id: 'day',
-      text: 'The bench knows the day it comes.',
-      amiss: 'Call them before it leaves the house.',
-      mark: 'general',
-    },
-    {
-      id: 'box',
-      text: 'Latches taped. A box 5 cm larger all round, filled softly, marked fragile.',
-      amiss: 'Wait for a box that is large enough. A case alone is no parcel.',
-      sent: true,
+      id: 'latched',
+      text: 'Case latched. Rock it gently: nothing moves.',
+      amiss:
+        'Fill the gap with a soft cloth. If a latch fails, put a strap round the case and write that on the ticket.',
       mark: 'practice',
     },
     {
@@ -124,6 +114,13 @@ export const PACKING: Packing = {
       mark: 'general',
     },
     {
+      id: 'box',
+      text: 'Latches taped. A box 5 cm larger all round, filled softly, marked fragile.',
+      amiss: 'Wait for a box that is large enough. A case alone is no parcel.',
+      sent: true,
+      mark: 'practice',
+    },
+    {
       id: 'insured',
       text: 'Insured for its worth, and tracked. Does your own policy cover the way?',
       amiss: 'Ask before you hand it over. What is not insured is not sent.',
@@ -136,6 +133,12 @@ export const PACKING: Packing = {
       amiss: 'Wait for another day, and tell the bench.',
       sent: true,
       mark: 'practice',
+    },
+    {
+      id: 'day',
+      text: 'The bench knows the day it comes.',
+      amiss: 'Call them before it leaves the house.',
+      mark: 'general',
     },
   ],
   back: [
