@@ -2,7 +2,8 @@
 export const REQUEST_REFUSALS = {
   'too-deep': ({ deepest }: { deepest: number }) => `The body is nested deeper than ${deepest}.`,
   'not-json': () => 'The body is not JSON.',
-  'body-too-large': () => 'The body is larger than 100 kB.',
+  'body-too-large': ({ mostBytes }: { mostBytes: number }) =>
+    `What was sent is larger than ${mostBytes < 1_000_000 ? `${Math.round(mostBytes / 1024)} kB` : `${Math.floor(mostBytes / 1_000_000)} MB`}.`,
   'not-readable': () => 'The request could not be read.',
   'not-known-here': ({ field }: { field: string }) => `${field} is not known here.`,
   'no-such-address': ({ method, path }: { method: string; path: string }) => `Nothing lives at ${method} ${path}.`,

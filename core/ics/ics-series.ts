@@ -70,7 +70,8 @@ function wallsOf(rule: string, { start, block, summary }: IcsEvent, reader: Read
 /** The walls of all these rules; null as soon as one cannot be said. */
 function allWalls(rules: readonly string[], one: IcsEvent, reader: Reader): ReadonlySet<number> | null {
   const all = new Set<number>();
-  for (const rule of rules) {
+  // The same rule said again adds nothing.
+  for (const rule of new Set(rules)) {
     const walls = wallsOf(rule, one, reader);
     if (walls === null) return null;
     for (const wall of walls) all.add(wall);

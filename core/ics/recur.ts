@@ -121,10 +121,11 @@ function firstPeriod(rule: Rule, start: Day, from: number): number {
   return Math.max(0, Math.floor(days / (rule.interval * MOST_DAYS[rule.every])) - 2);
 }
 
-function* daysFrom(first: number, last: number): Generator<Day> {
+/** Days in a row, each with its date: the date of the first is looked up, the others are counted from it. */
+function eachDay(first: number, last: number, look: (day: Day) => void): void {
   let { year, month, day } = partsOfWall(first * MS_PER_DAY);
   for (let number = first; number <= last; number++) {
-    yield { number, year, month, day };
+    look({ number, year, month, day });
     day++;
     if (day <= daysInMonth(year, month)) continue;
     [day, month] = [1, month + 1];
@@ -132,12 +133,30 @@ function* daysFrom(first: number, last: number): Generator<Day> {
   }
 }
 
-/** The days of a period that are worth asking: of a year those of the months a rule names. */
-function* mayBe({ every, months }: Rule, first: number, last: number): Generator<Day> {
-  if (every !== 'YEARLY' || months.length === 0) return yield* daysFrom(first, last);
+/** Stretches of a period that are worth looking at: of a year the months a rule names. */
+function stretchesOf({ every, months }: Rule, first: number, last: number): readonly (readonly [number, number])[] {
+  if (every !== 'YEARLY' || months.length === 0) return [[first, last]];
   const { year } = partsOfWall(first * MS_PER_DAY);
-  for (const month of months.toSorted((a, b) => a - b))
-    yield* daysFrom(dayNumberOf(year, month, 1), dayNumberOf(year, month, daysInMonth(year, month)));
+  return months
+    .toSorted((a, b) => a - b)
+    .map((month) => [dayNumberOf(year, month, 1), dayNumberOf(year, month, daysInMonth(year, month))]);
+}
+
+const isOnWeekday = ({ weekdays }: Rule, number: number): boolean => {
+  const own = weekdayOfDay(number);
+  return weekdays.length === 0 || weekdays.some(({ weekday }) => weekday === own);
+};
+
+/** The days of a period that a rule names, by their numbers, in order. */
+function namedDays(rule: Rule, first: number, last: number): number[] {
+  // Of a single day its weekday is known before its date.
+  if (first === last && !isOnWeekday(rule, first)) return [];
+  const named: number[] = [];
+  for (const [from, to] of stretchesOf(rule, first, last))
+    eachDay(from, to, (day) => {
+      if (isNamed(rule, day)) named.push(day.number);
+    });
+  return named;
 }
 
 /** The times of a day, ms from its begin, in order. */
@@ -215,10 +234,9 @@ export function recurred(asked: Recurring): Recurred {
     looked += days;
     budget.days -= days;
     if (looked > DAYS_OF_ONE || budget.days < 0) return { kind: 'too-far' };
-    const named = [...mayBe(rule, first, end)]
-      .filter((day) => isNamed(rule, day))
-      .flatMap(({ number }) => times.map((time) => number * MS_PER_DAY + time));
-    if (placed(named, rule.positions).some((wall) => gathered.take(wall))) break;
+    const named = namedDays(rule, first, end);
+    const walls = named.flatMap((number) => times.map((time) => number * MS_PER_DAY + time));
+    if (placed(walls, rule.positions).some((wall) => gathered.take(wall))) break;
   }
   return { kind: 'dates', walls: gathered.walls, isCut: gathered.isCut };
 }

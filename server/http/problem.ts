@@ -68,7 +68,8 @@ function bodyRefusal(error: unknown): Omit<Failure, 'field'> | null {
   if (error instanceof TooDeep || type === 'entity.verify.failed')
     return invalid({ code: 'too-deep', deepest: DEEPEST });
   if (type === 'entity.parse.failed') return invalid({ code: 'not-json' });
-  if (type === 'entity.too.large') return { code: 'too-large', refusal: { code: 'body-too-large' } };
+  if (type === 'entity.too.large')
+    return { code: 'too-large', refusal: { code: 'body-too-large', mostBytes: Number(fieldOf(error, 'limit')) } };
   if (typeof status === 'number' && status >= 400 && status < 500) return invalid({ code: 'not-readable' });
   return null;
 }

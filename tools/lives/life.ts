@@ -21,6 +21,8 @@ export type ToldEvent = {
   readonly isCancelled: boolean;
   readonly on: LocalDate;
   readonly summary: string;
+  /** From when to when, and its title. */
+  readonly when: string;
   /** All that it says, to be compared. */
   readonly content: string;
 };
@@ -35,7 +37,7 @@ export type Seen = {
   readonly costs: CostsView | null;
   /** The calendar as a file for other programs: what each event is and when, by its UID; null where it was not taken. */
   readonly file: ReadonlyMap<string, string> | null;
-  /** The same as a program reads it that subscribes to it: all of it, in its order. */
+  /** As a program reads it that subscribes to its address: all of it, in its order. */
   readonly told: readonly ToldEvent[] | null;
 };
 

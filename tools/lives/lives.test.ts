@@ -1,3 +1,4 @@
+import { standingIn } from '#tools/lives/calendar-read.ts';
 import { describe, expect, test } from '@jest/globals';
 import { localDate } from '#core/time/local-date.ts';
 import type { Breach, Life, Lived, Rule, ToldEvent } from '#tools/lives/life.ts';
@@ -103,11 +104,14 @@ describe('a rule', () => {
       isCancelled: false,
       on: localDate('2026-12-09'),
       summary: 'Care of instruments, about 10 min',
+      when: 'on Wednesday',
       content: 'as it was',
       ...over,
     });
     const of = (...files: (readonly ToldEvent[])[]) => {
-      const [morning, evening] = files.map((file) => ({ told: file }) as unknown as Lived['days'][number]['morning']);
+      const [morning, evening] = files.map(
+        (file) => ({ told: file, file: standingIn(file) }) as unknown as Lived['days'][number]['morning'],
+      );
       const days = [{ on: monday, morning, evening, deeds: [], lines: [] }] as unknown as Lived['days'];
       return judged('a-subscriber-believes-it', { days } as Lived).map(({ words }) => words);
     };
@@ -118,6 +122,17 @@ describe('a rule', () => {
     expect(of([told()], [told({ content: 'changed' })])[0]).toMatch(/same sequence/);
     expect(of([told()], [told({ sequence: 0 })])[0]).toMatch(/sequence 0, and had 1/);
     expect(of([told({ on: tuesday })], [])[0]).toMatch(/is gone, and nobody was told/);
+    const other = { file: new Map([['a', 'on Thursday']]), told: [told()] };
+    const day = {
+      on: monday,
+      morning: other,
+      evening: other,
+      deeds: [],
+      lines: [],
+    } as unknown as Lived['days'][number];
+    expect(judged('a-subscriber-believes-it', { days: [day] } as unknown as Lived)[0]?.words).toBe(
+      'the file says on Thursday, its address on Wednesday',
+    );
     const done = { summary: 'Care of instruments, done', content: 'done' };
     expect(of([told(done)], [told({ sequence: 2 })])[0]).toMatch(/was done, and is planned again/);
   });

@@ -1,4 +1,3 @@
-import ICAL from 'ical.js';
 import { instrumentPage, carePaths, type CareClockView, type InstrumentPage } from '#contract/care.ts';
 import { calendarPaths } from '#contract/calendar.ts';
 import { loggedKey } from '#contract/fact.ts';
@@ -9,7 +8,7 @@ import { playPaths } from '#contract/plays.ts';
 import { reedPlanView, reedsPage, type ReedPlanView, type ReedsOfKindView } from '#contract/reed-views.ts';
 import { reedPaths } from '#contract/reeds.ts';
 import { shownRun } from '#contract/shown-run.ts';
-import { sittingPaths, sittingsView } from '#contract/sittings.ts';
+import { feedView, sittingPaths, sittingsView } from '#contract/sittings.ts';
 import { todayPaths, todayView } from '#contract/today.ts';
 import { CASED_DAMP, type CareItemId } from '#core/book/care-ids.ts';
 import type { AloneId } from '#core/instruments/alone.ts';
@@ -19,10 +18,11 @@ import { stepAtHand } from '#core/packup/run-progress.ts';
 import type { RunKind } from '#core/packup/run-log.ts';
 import type { Standing } from '#core/players/player.ts';
 import { BOOK } from '#core/tables/book.ts';
-import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import { Refused, type Household } from '#tools/lives/household.ts';
 import { benchSeen } from '#tools/lives/benching.ts';
-import type { Deed, PageName, Seen, ToldEvent } from '#tools/lives/life.ts';
+import { readByAnother, standingIn } from '#tools/lives/calendar-read.ts';
+import type { Deed, PageName, Seen } from '#tools/lives/life.ts';
 
 /** Moments of a day by the wall clock, minutes. */
 export const MORNING = 8 * 60;
@@ -179,28 +179,16 @@ export class Person {
     return sittingsView.validateSync(asked, { strict: true });
   }
 
-  /** The calendar file, as a program that takes it in reads it. */
+  /** The calendar as a file that is taken in, and as a program sees it that subscribes to its address. */
   private async file(): Promise<Pick<Seen, 'file' | 'told'>> {
-    const text = await this.house.text(sittingPaths.fileOf(this.id, this.today));
-    const events = new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent');
-    const of = (event: ICAL.Component, name: string): string => String(event.getFirstPropertyValue(name));
-    const told = events.map((event): ToldEvent => ({
-      uid: of(event, 'uid').replace(/@ulu$/, ''),
-      sequence: Number(of(event, 'sequence')),
-      isCancelled: of(event, 'status') === 'CANCELLED',
-      on: localDate(of(event, 'dtstart').slice(0, 10)),
-      summary: of(event, 'summary'),
-      content: ['dtstart', 'dtend', 'summary', 'description', 'status'].map((name) => of(event, name)).join(' '),
-    }));
-    // What was cancelled is told once more, so that other programs take it out.
-    const standing = events.filter((event) => of(event, 'status') !== 'CANCELLED');
-    const file = new Map(
-      standing.map((event) => [
-        of(event, 'uid').replace(/@ulu$/, ''),
-        ['dtstart', 'dtend', 'summary'].map((name) => of(event, name)).join(' '),
-      ]),
-    );
-    return { file, told };
+    const { house } = this;
+    const file = readByAnother(await house.text(sittingPaths.fileOf(this.id, this.today)));
+    const known = feedView.validateSync(await house.get(sittingPaths.feedOf(this.id)), { strict: true });
+    // After a move to another machine there is no address yet.
+    const { path } = known.path
+      ? known
+      : feedView.validateSync(await house.post(sittingPaths.feed, { playerId: this.id }), { strict: true });
+    return { file: standingIn(file), told: readByAnother(await house.text(path ?? '')) };
   }
 
   // ---- playing and caring

@@ -255,5 +255,6 @@ describe('a calendar file', () => {
   test('fifty megabytes are refused at the door', async () => {
     const answer = await take('x'.repeat(50_000_000));
     expect([answer.status, answer.body.code]).toEqual([413, 'too-large']);
+    expect(answer.body.detail).toMatch(/larger than \d MB\.$/);
   });
 });

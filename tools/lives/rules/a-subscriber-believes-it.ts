@@ -1,3 +1,4 @@
+import { standingIn } from '#tools/lives/calendar-read.ts';
 import type { Breach, Day, Lived, Rule, ToldEvent } from '#tools/lives/life.ts';
 
 const DONE = 'Care of instruments, done';
@@ -25,15 +26,25 @@ function wrongWith(now: readonly ToldEvent[], before: ReadonlyMap<string, ToldEv
   return [...twice.map((uid) => `${uid} stands in it twice`), ...changed, ...lost];
 }
 
+/** What the file says and the address does not, or the other way round. */
+function otherwise({ file, told }: Day['morning']): string[] {
+  const [taken, subscribedTo] = [file ?? new Map<string, string>(), standingIn(told ?? [])];
+  const uids = [...new Set([...taken.keys(), ...subscribedTo.keys()])];
+  return uids
+    .filter((uid) => taken.get(uid) !== subscribedTo.get(uid))
+    .map((uid) => `the file says ${taken.get(uid)}, its address ${subscribedTo.get(uid)}`);
+}
+
 /** Takes in every file of a life, one after the other, as a program that subscribes does. */
 function subscribed({ days }: Lived): Breach[] {
   const known = new Map<string, ToldEvent>();
   return days.flatMap((day) =>
     [day.morning, ...day.deeds.flatMap((deed) => (deed.did === 'undid' ? [deed.before, deed.after] : [])), day.evening]
       .filter(({ told }) => told !== null)
-      .flatMap(({ told }) => {
-        const wrong = wrongWith(told ?? [], known, day);
-        for (const event of told ?? []) known.set(event.uid, event);
+      .flatMap((seen) => {
+        const told = seen.told ?? [];
+        const wrong = [...wrongWith(told, known, day), ...otherwise(seen)];
+        for (const event of told) known.set(event.uid, event);
         return wrong.map((words) => ({ on: day.on, words }));
       }),
   );
