@@ -1,7 +1,7 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { fact } from '#contract/fact.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
-import { HANDOVER_ANSWERS } from '#core/bench/handover.ts';
+import { HANDOVER_ANSWERS } from '#core/calendar/handover.ts';
 import { HANDOVER_LISTS } from '#core/book/packing.ts';
 import { WORK_IDS } from '#core/book/work.ts';
 import { MOST_BENCH } from '#core/bench/bench-terms.ts';

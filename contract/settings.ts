@@ -1,9 +1,9 @@
 import { array, boolean, object, type InferType } from 'yup';
 import { COLDEST_ROOM, WARMEST_ROOM } from '#core/air/room.ts';
-import { HIGHEST_TUNING, LOWEST_TUNING } from '#core/settings/settings.ts';
+import { HIGHEST_TUNING, LOWEST_TUNING, REED_WISHES } from '#core/settings/settings.ts';
 import { ofPlayer } from '#core/record/fact.ts';
 import { fact } from '#contract/fact.ts';
-import { amount, playerId, text } from '#contract/scalars.ts';
+import { amount, playerId, text, word } from '#contract/scalars.ts';
 
 export const settingsPaths = {
   page: '/api/settings',
@@ -25,6 +25,7 @@ export const settingsFact = fact({
     roomCelsius: amount().min(COLDEST_ROOM).max(WARMEST_ROOM).nullable().defined(),
     tuningHertz: amount().integer().min(LOWEST_TUNING).max(HIGHEST_TUNING).nullable().defined(),
     currency: currency().nullable().defined(),
+    reedWish: word(REED_WISHES).nullable().optional().default(undefined),
   },
   about: ({ playerId: id }) => [ofPlayer(id)],
 });
@@ -36,6 +37,8 @@ export const settingsView = object({
   playerId: playerId().required(),
   roomCelsius: amount().nullable().defined(),
   tuningHertz: amount().nullable().defined(),
+  /** How many reeds are opened for a concert. */
+  reedWish: word(REED_WISHES).required(),
   /** What is counted in now, whoever has said so. */
   currency: text().nullable().defined(),
   /** Something has a price already: it is that of the record, and stays. */

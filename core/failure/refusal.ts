@@ -3,7 +3,7 @@ import { EVENT_REFUSALS } from '#core/calendar/event-refusal-words.ts';
 import { ICS_REFUSALS } from '#core/ics/ics-words.ts';
 import { CARE_REFUSALS } from '#core/care/care-refusal-words.ts';
 import { CONDITION_REFUSALS } from '#core/conditions/condition-refusal-words.ts';
-import { HANDOVER_REFUSALS } from '#core/bench/handover-refusal-words.ts';
+import { HANDOVER_REFUSALS } from '#core/calendar/handover-refusal-words.ts';
 import { COST_REFUSALS } from '#core/costs/cost-refusal-words.ts';
 import { DOUBLEREED_REFUSALS } from '#core/doublereeds/doublereed-refusal-words.ts';
 import { FAULT_REFUSALS } from '#core/faults/fault-refusal-words.ts';

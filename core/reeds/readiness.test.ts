@@ -11,11 +11,12 @@ import {
 } from '#core/reeds/reed-life.ts';
 import type { ReedFeel } from '#core/reeds/reed.ts';
 import { chanceOfGood } from '#core/reeds/good-reeds.ts';
-import { lifeWhy, lifeWords, readinessWords, supplyWords } from '#core/reeds/reed-plan-words.ts';
+import { lifeWhy, lifeWords, readinessWhy, readinessWords, supplyWords } from '#core/reeds/reed-plan-words.ts';
 import { lifeBelief } from '#core/reeds/weibull-life.ts';
 import { CANE_LIFE } from '#core/reeds/reed-numbers.ts';
 import { readinessFor, type ReadinessAsked } from '#core/reeds/readiness.ts';
 import { spentByMonth, supplyOf } from '#core/reeds/supply.ts';
+import type { ReedWish } from '#core/settings/settings.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { aBox, REED_TODAY, reedsOf, said, used } from '#core/testing/reeds.ts';
 import { chanceOfEnough } from '#core/testing/readiness-oracle.ts';
@@ -45,6 +46,36 @@ describe('ready for the concert', () => {
     // And 16 leave 0.0506, 17 leave 0.0456: more than are kept going at once.
     expect(table.findIndex(({ chance }) => chance >= 0.95)).toBe(17);
     expect(surer).toBeNull();
+  });
+
+  test('who wants to open fewer is content with three chances in five, who wants to be surer with nineteen in twenty', () => {
+    // By hand, as above: 3 leave 0.5 below two, 4 leave 0.371.
+    expect(readinessFor(asked([], { wish: 'fewer' })).toOpen).toBe(4);
+    expect(readinessFor(asked([], { wish: 'surer' })).toOpen).toBe(17);
+    const why = (wish: ReedWish) =>
+      readinessWhy(readinessFor(asked([], { wish })), 'single', PLAIN_FORMAT).find(
+        ({ rule }) => rule === 'sure-enough',
+      );
+    expect(why('usual')?.text).toMatch(/^Enough is a chance of 80 %, and a concert reed/);
+    expect(why('fewer')?.text).toMatch(/^Enough is a chance of 60 %, for you want to open fewer reeds, and/);
+    expect(why('surer')?.text).toMatch(/^Enough is a chance of 95 %, for you want to be surer, and/);
+  });
+
+  test('a reed nobody knows the age of counts as a quarter of a usual life: neither new nor spent', () => {
+    const kept = (before: number | null) => {
+      const reeds = reedsOf([used(1, 5, 60)], {
+        box: { before: [before, 0], breakIn: 'none' },
+        sayings: [graded(1, 'concert')],
+      });
+      const ready = readinessFor(asked(reeds, { wanted: 1, breakIn: 'none' }));
+      const why = readinessWhy(ready, 'single', PLAIN_FORMAT).find(({ rule }) => rule === 'existing')?.text ?? '';
+      return { chance: ready.existing[0]?.chance ?? NaN, why };
+    };
+    const quarter = livesOf([]).cane.usualMinutes / 4;
+    expect(kept(null).chance).toBeCloseTo(kept(quarter).chance, 12);
+    expect(kept(null).chance).toBeLessThan(kept(0).chance);
+    expect(kept(null).why).toMatch(/Nobody knows how long it was played before/);
+    expect(kept(0).why).not.toMatch(/Nobody knows/);
   });
 
   test('reeds in hand take their place, and lie where they can be counted by hand', () => {

@@ -1,11 +1,12 @@
 import { chanceOfGood, type GoodShare } from '#core/reeds/good-reeds.ts';
-import { FIRST_HALF, IN_HAND, PLAYED_IN_DAYS, RAMP, SURE_ENOUGH, SURER } from '#core/reeds/reed-numbers.ts';
+import { FIRST_HALF, IN_HAND, PLAYED_IN_DAYS, RAMP, SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
 import { ageOf, goodShareOf, onwardOf, type LivesOf } from '#core/reeds/reed-life.ts';
 import type { Money } from '#core/money/money.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { priceOfNext } from '#core/reeds/reed-price.ts';
 import { isConcertReed } from '#core/reeds/which-reed.ts';
 import type { BreakIn, ReedFamily } from '#core/reeds/reed.ts';
+import type { ReedWish } from '#core/settings/settings.ts';
 import { addDays, daysBetween, type LocalDate } from '#core/time/local-date.ts';
 import { checkNumber } from '#core/kernel/check-number.ts';
 
@@ -24,6 +25,7 @@ export type ExistingReed = { readonly reed: ReedState; readonly minutesUntil: nu
 export type Readiness = {
   readonly on: LocalDate;
   readonly wanted: number;
+  readonly wish: ReedWish;
   readonly existing: readonly ExistingReed[];
   /** Reeds already opened whose grade is not known yet, and can be by that day. */
   readonly underWay: number;
@@ -57,6 +59,8 @@ export type ReadinessAsked = {
   /** How the reeds that would be opened are broken in. */
   readonly breakIn: BreakIn;
   readonly family?: ReedFamily;
+  /** Whether they want to be surer, or open fewer. */
+  readonly wish?: ReedWish;
 };
 
 /** Days from opening a reed to trusting its grade. */
@@ -93,7 +97,7 @@ function existingOn({ reeds, lives, minutesUntil, family = 'single' }: Readiness
   const inTurn = Math.max(living, Math.min(IN_HAND[family].value, living + unopened));
   const each = inTurn === 0 ? 0 : minutesUntil / inTurn;
   return reeds.filter(isConcertReed).map((reed) => {
-    const age = ageOf(reed);
+    const age = ageOf(reed, lives);
     const chance = onwardOf(reed, lives).lasts((age + each) / FIRST_HALF.value - age);
     return { reed, minutesUntil: each, chance };
   });
@@ -106,7 +110,7 @@ function existingOn({ reeds, lives, minutesUntil, family = 'single' }: Readiness
  * @throws RangeError for a wish or minutes that are none
  */
 export function readinessFor(asked: ReadinessAsked): Readiness {
-  const { on, wanted, today, reeds, breakIn, family = 'single' } = asked;
+  const { on, wanted, today, reeds, breakIn, family = 'single', wish = 'usual' } = asked;
   checkNumber('the concert reeds wanted', wanted, { whole: true, most: MOST_WANTED });
   checkNumber('the minutes until then', asked.minutesUntil);
   const existing = existingOn(asked);
@@ -130,12 +134,13 @@ export function readinessFor(asked: ReadinessAsked): Readiness {
   const inUse = reeds.filter(({ stage }) => stage !== 'new' && stage !== 'retired').length;
   const mostMore = Math.max(0, MOST_IN_TURN[family] - inUse);
   const reaching = (least: number) => table.find(({ chance }) => chance >= least - 1e-9);
-  const enough = reaching(SURE_ENOUGH.value);
+  const enough = reaching(SURE_ENOUGH[wish].value);
   const advised = Math.min(enough?.opened ?? Infinity, mostMore);
-  const surer = reaching(SURER.value);
+  const surer = reaching(SURE_ENOUGH.surer.value);
   return {
     on,
     wanted,
+    wish,
     existing,
     underWay,
     advised,

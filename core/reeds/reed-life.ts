@@ -1,4 +1,4 @@
-import { CANE_LIFE, GOOD_PRIOR, SOFT_LEFT, SYNTHETIC_LIFE } from '#core/reeds/reed-numbers.ts';
+import { CANE_LIFE, GOOD_PRIOR, SOFT_LEFT, SYNTHETIC_LIFE, UNKNOWN_AGE } from '#core/reeds/reed-numbers.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { endsALife, type ReedFamily, type ReedMaterial } from '#core/reeds/reed.ts';
 import { drawnCurve, type DrawnCurve, type Lifetime } from '#core/reeds/survival.ts';
@@ -61,12 +61,16 @@ export function livesOf(reeds: readonly ReedState[]): LivesOf {
   };
 }
 
-/** The age of a reed in minutes of wear; what was played before nobody counted counts as nothing. */
-export const ageOf = ({ beforeMinutes, wornMinutes }: ReedState): number => (beforeMinutes ?? 0) + wornMinutes;
+/**
+ * The age of a reed in minutes of wear. One that was played nobody knows how long before is neither new nor spent: it is
+ * counted as having a share of a usual life behind it.
+ */
+export const ageOf = ({ box, beforeMinutes, wornMinutes }: ReedState, lives: LivesOf): number =>
+  (beforeMinutes ?? UNKNOWN_AGE.value * lives[box.material].usualMinutes) + wornMinutes;
 
 /** The share of its expected life a reed has behind it; 1 where it has outlived that. */
 export const shareOfLife = (reed: ReedState, lives: LivesOf): number =>
-  Math.min(1, ageOf(reed) / lives[reed.box.material].usualMinutes);
+  Math.min(1, ageOf(reed, lives) / lives[reed.box.material].usualMinutes);
 
 /** What is believed of a reed by all others of its material: it is one of the lives seen, and would tell its own age twice. */
 function beliefOf(reed: ReedState, lives: LivesOf): LifeBelief {
@@ -76,7 +80,7 @@ function beliefOf(reed: ReedState, lives: LivesOf): LifeBelief {
 }
 
 /** What is believed of a reed that has come so far. */
-export const onwardOf = (reed: ReedState, lives: LivesOf): Onward => beliefOf(reed, lives).having(ageOf(reed));
+export const onwardOf = (reed: ReedState, lives: LivesOf): Onward => beliefOf(reed, lives).having(ageOf(reed, lives));
 
 /** What is left of a living reed, minutes: the middle, and what nine of ten and one of ten outlive. */
 export type Remaining = { readonly low: number; readonly middle: number; readonly high: number };
@@ -93,7 +97,7 @@ export function remainingOf(reed: ReedState, lives: LivesOf): Remaining | null {
   if (reed.beforeMinutes === null) return null;
   const { usualMinutes } = lives[reed.box.material];
   const { having } = beliefOf(reed, lives);
-  const age = ageOf(reed);
+  const age = ageOf(reed, lives);
   const onward = [age, ...OLD_AGES.map((old) => old * usualMinutes).filter((old) => old < age)].map(having);
   const share = reed.grade?.feel === 'too-soft' ? SOFT_LEFT.value : 1;
   const left = (chance: number): number => share * Math.min(...onward.map(({ outlives }) => outlives(chance)));

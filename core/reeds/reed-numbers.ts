@@ -1,6 +1,7 @@
 import { estimate, oneVoice, practice, type Marked } from '#core/explain/explained.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import type { HighShare, ReedFamily } from '#core/reeds/reed.ts';
+import type { ReedWish } from '#core/settings/settings.ts';
 import type { LifePrior } from '#core/reeds/weibull-life.ts';
 
 /**
@@ -84,12 +85,17 @@ export const PLAYED_IN_DAYS: Readonly<Record<Exclude<ReedFamily, 'single'>, Mark
   pipe: estimate(7),
 };
 /**
- * With that chance there shall be enough on the day, and with that one who wants to be surer is content. Over 200 seasons
- * (`npm run seasons`) opening for 95 % readied no more concerts than opening for 80 %, on one reed more; for 60 %, fewer.
+ * With that chance there shall be enough on the day, by what the player wants. Over 200 seasons (`npm run seasons`) opening
+ * for 95 % readied no more concerts than opening for 80 %, on one reed more; for 60 %, fewer, on half a reed less.
  */
-export const SURE_ENOUGH = estimate(0.8);
-export const SURER = estimate(0.95);
+export const SURE_ENOUGH: Readonly<Record<ReedWish, Marked>> = {
+  fewer: estimate(0.6),
+  usual: estimate(0.8),
+  surer: estimate(0.95),
+};
 /** The share that is left of a reed last found too soft, of what its age alone would leave. */
 export const SOFT_LEFT = estimate(0.5);
+/** What a reed has behind it that was played nobody knows how long, of a usual life. */
+export const UNKNOWN_AGE = estimate(0.25);
 /** A concert reed is in the first half of its life. */
 export const FIRST_HALF = estimate(0.5);

@@ -10,6 +10,7 @@ import { reedName } from '#core/reeds/reed-words.ts';
 import type { RotationPlan } from '#core/reeds/plan-rotation.ts';
 import { ROTATION_PENALTY, type RotationCost } from '#core/reeds/rotation.ts';
 import { SETTLING_DAYS, type Readiness } from '#core/reeds/readiness.ts';
+import type { ReedWish } from '#core/settings/settings.ts';
 import { DELIVERY_DAYS, type Supply } from '#core/reeds/supply.ts';
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
@@ -40,9 +41,16 @@ export function readinessWords(
   return `Open ${counted(advised, 'more reed')} by ${format.date(openBy)}: the chance of ${goal} is then about ${chance}.${more}${cost}${buy}`;
 }
 
+const UNKNOWN_SAID = ' Nobody knows how long it was played before: it counts as a quarter of a usual life.';
+const WISH_SAID: Readonly<Record<ReedWish, string>> = {
+  fewer: ', for you want to open fewer reeds',
+  usual: '',
+  surer: ', for you want to be surer',
+};
+
 /** What the answer rests on, so that it can be checked by hand. */
 export function readinessWhy(
-  { existing, underWay, share, leadDays, toOpen, advised }: Readiness,
+  { existing, underWay, share, leadDays, toOpen, advised, wish }: Readiness,
   family: ReedFamily,
   format: Format,
 ): WhyLine[] {
@@ -52,7 +60,7 @@ export function readinessWhy(
       text:
         chance === 0
           ? `${reedName(reed)} will be worn by then.`
-          : `${reedName(reed)} plays about ${hours(minutesUntil, format)} until then, and is still fit with a chance of ${percent(chance)}.`,
+          : `${reedName(reed)} plays about ${hours(minutesUntil, format)} until then, and is still fit with a chance of ${percent(chance)}.${reed.beforeMinutes === null ? UNKNOWN_SAID : ''}`,
       mark: 'estimate',
     })),
     ...(underWay > 0
@@ -87,7 +95,7 @@ export function readinessWhy(
       : []),
     {
       rule: 'sure-enough',
-      text: `Enough is a chance of ${percent(SURE_ENOUGH.value)}, and a concert reed is in the first ${FIRST_HALF.value === 0.5 ? 'half' : percent(FIRST_HALF.value)} of its life.`,
+      text: `Enough is a chance of ${percent(SURE_ENOUGH[wish].value)}${WISH_SAID[wish]}, and a concert reed is in the first ${FIRST_HALF.value === 0.5 ? 'half' : percent(FIRST_HALF.value)} of its life.`,
       mark: 'estimate',
     },
   ];

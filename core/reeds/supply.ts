@@ -67,7 +67,7 @@ export function supplyOf({ today, family, reeds, lives, minutesADay }: SupplyAsk
   const lifeOf = (reed: ReedState): number => lives[reed.box.material].usualMinutes;
   const unopened = reeds.filter(({ stage }) => stage === 'new');
   const living = reeds.filter(({ stage }) => stage !== 'new' && stage !== 'retired');
-  const left = [...living, ...unopened].reduce((sum, reed) => sum + Math.max(0, lifeOf(reed) - ageOf(reed)), 0);
+  const left = [...living, ...unopened].reduce((sum, reed) => sum + Math.max(0, lifeOf(reed) - ageOf(reed, lives)), 0);
   const lifeMinutes = lives[boughtNext(reeds)].usualMinutes;
   const inHand = IN_HAND[family].value;
   // Reeds in turn are on average half way through.

@@ -2,7 +2,7 @@ import type { AirRead } from '#core/air/air-record.ts';
 import type { Book } from '#core/book/book.ts';
 import type { Condition } from '#core/book/condition.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
-import { handoverStanding, type HandoverNoted, type HandoverStanding } from '#core/bench/handover.ts';
+import { handoverStanding, type HandoverNoted, type HandoverStanding } from '#core/calendar/handover.ts';
 import { calendarStanding, type CalendarStanding } from '#core/calendar/calendar-standing.ts';
 import { workDoneAtBench, type CalendarEvent } from '#core/calendar/event.ts';
 import { careStanding, type CareHistory, type CareStanding } from '#core/care/care-standing.ts';

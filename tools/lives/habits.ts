@@ -49,6 +49,16 @@ function anyReed({ boxes }: ReedsOfKindView, minutes: number): OnReeds {
 const onReeds = (kind: ReedsOfKindView | null, minutes: number, obeys: boolean): OnReeds =>
   kind === null ? [] : obeys ? asSaid(kind, minutes) : anyReed(kind, minutes);
 
+/** Looks at the back of a reed that may have bulged before it is played, and rubs it flat where that is asked. */
+async function seesToBacks(person: Person, kind: ReedsOfKindView | null, shares: OnReeds): Promise<void> {
+  for (const { reedId, name, warp } of kind?.choices ?? []) {
+    if (warp === null || !shares.some((one) => one.reedId === reedId)) continue;
+    person.note(`  ${name}: ${warp}`);
+    await person.said(reedId, { what: 'flattened' });
+    person.deeds.push({ did: 'flattened', reedId });
+  }
+}
+
 /** Practises one instrument, on the reeds that are said or on any, and packs it up. */
 export async function practise(
   person: Person,
@@ -60,6 +70,7 @@ export async function practise(
   for (const line of reeds?.today.words ?? []) person.note(`  ${kind}: ${line}`);
   person.at(endsAt);
   const shares = onReeds(reeds, minutes, obeys);
+  if (obeys) await seesToBacks(person, reeds, shares);
   const key = await person.play(instrumentId, minutes, shares, alone);
   const names = new Map(
     reeds?.boxes.flatMap(({ name, reeds: all }) => all.map((one) => [one.reedId as string, `${name} ${one.number}`])),

@@ -70,6 +70,8 @@ export type Deed =
   | { readonly did: 'packed' | 'fetched'; readonly instrumentId: string }
   /** It was dropped, and nobody has looked yet. */
   | { readonly did: 'knocked'; readonly instrumentId: string }
+  /** The back of a reed was looked at, and rubbed flat. */
+  | { readonly did: 'flattened'; readonly reedId: string }
   | { readonly did: 'undid'; readonly what: string; readonly before: Seen; readonly after: Seen }
   /** Went on with everything on another machine. */
   | { readonly did: 'moved'; readonly before: Seen; readonly after: Seen }

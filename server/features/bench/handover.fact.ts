@@ -1,4 +1,4 @@
-import { handoverLines, handoverRefusal, handoverSaid } from '#core/bench/handover.ts';
+import { handoverLines, handoverRefusal, handoverSaid } from '#core/calendar/handover.ts';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import { handoverFact } from '#contract/bench.ts';
 import { conflict, invalid, noInstrument } from '#server/failure.ts';

@@ -1,5 +1,5 @@
 import { asc, eq, sql } from 'drizzle-orm';
-import type { HandoverNoted } from '#core/bench/handover.ts';
+import type { HandoverNoted } from '#core/calendar/handover.ts';
 import type { Db } from '#server/db/connection.ts';
 import { handovers } from '#server/features/bench/handovers.table.ts';
 import { counting } from '#server/record/counting.repository.ts';

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { check, index, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import type { LineSaid } from '#core/bench/handover.ts';
+import type { LineSaid } from '#core/calendar/handover.ts';
 import { HANDOVER_LISTS } from '#core/book/packing.ts';
 import { oneOf } from '#server/db/one-of.ts';
 import { ofInstrument } from '#server/features/instruments/instruments.table.ts';

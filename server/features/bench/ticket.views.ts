@@ -1,5 +1,5 @@
 import { doneThereWords, ticketLine, workName } from '#core/bench/bench-words.ts';
-import { handoverLines, type HandoverNoted } from '#core/bench/handover.ts';
+import { handoverLines, type HandoverNoted } from '#core/calendar/handover.ts';
 import { ticketText, type Ticket } from '#core/bench/ticket.ts';
 import { bookItem } from '#core/book/book.ts';
 import type { HandoverList, Packing } from '#core/book/packing.ts';

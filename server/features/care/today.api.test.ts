@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { instrumentPage } from '#contract/care.ts';
 import { todayPaths, todayView, type TodayView } from '#contract/today.ts';
-import type { LocalDate } from '#core/time/local-date.ts';
+import { addDays, localDate, type LocalDate } from '#core/time/local-date.ts';
 import { aKey, furnishedServer, NOW, playBody, type TestServer, TODAY } from '#server/testing/test-server.ts';
 
 let server: TestServer;
@@ -142,6 +142,26 @@ describe('today', () => {
     expect(told(await todayOf('ada')).slice(0, 2)).toEqual(['run trumpet', 'wet clarinet']);
     await server.api().get(`/api/today?playerId=nobody&today=${TODAY}&atMinute=1`).expect(404);
     await server.api().get(`/api/today?playerId=ada&today=${TODAY}&atMinute=1440`).expect(400);
+  });
+
+  test('reeds come first with a concert today or in two days, on what is played with a reed', async () => {
+    const concert = (on: string, instrumentIds: string[]) =>
+      post('/api/events', {
+        playerId: 'ada',
+        what: 'concert',
+        on,
+        until: null,
+        minutes: 60,
+        name: null,
+        instrumentIds,
+      });
+    const first = async () => (await todayOf('ada')).reedsFirst;
+    expect(await first()).toBe(false);
+    await concert(addDays(localDate(TODAY), 3), ['clarinet']).expect(201);
+    await concert(addDays(localDate(TODAY), 1), ['trumpet']).expect(201);
+    expect(await first()).toBe(false);
+    await concert(addDays(localDate(TODAY), 2), ['clarinet']).expect(201);
+    expect(await first()).toBe(true);
   });
 
   test('what was to be back is asked for until somebody says what the bench did', async () => {

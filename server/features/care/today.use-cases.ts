@@ -1,4 +1,6 @@
-import { handoverWords } from '#core/bench/handover.ts';
+import { reedFamilyOf } from '#core/reeds/reed.ts';
+import { isOnStage } from '#core/calendar/event.ts';
+import { handoverWords } from '#core/calendar/handover.ts';
 import type { Format } from '#core/explain/format.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
@@ -16,6 +18,7 @@ import { partsLeftWet, practicePlayed } from '#core/situation/alone-standing.ts'
 import { firstNoteReasons, firstNoteWords } from '#core/care/first-note-words.ts';
 import { dampCost, dampWords } from '#core/situation/damp-words.ts';
 import { wetWords } from '#core/situation/today-words.ts';
+import { addDays } from '#core/time/local-date.ts';
 import { condensate } from '#core/water/condensation.ts';
 import type { TodayLineView, TodayView } from '#contract/today.ts';
 import { clockView, waterView } from '#server/features/care/care.views.ts';
@@ -145,6 +148,19 @@ function lineView(
   };
 }
 
+/** With a concert so near, the reeds come first. */
+const CONCERT_NEAR_DAYS = 2;
+
+/** Is it played to an audience today or in the next days, on a reed? */
+function isConcertNear({ instrument, facts }: Reading, today: WallClock['on'], { book }: Services): boolean {
+  if (reedFamilyOf(book.kinds[instrument.kind]) === null) return false;
+  const last = addDays(today, CONCERT_NEAR_DAYS);
+  return facts.events.some(
+    ({ what, on, instrumentIds }) =>
+      isOnStage(what) && on >= today && on <= last && instrumentIds.includes(instrument.id),
+  );
+}
+
 /**
  * What a player has to do today, in one order over their instruments and those of whom they look after, and what they
  * have probably played this evening.
@@ -190,6 +206,7 @@ export async function todayOf(
     unknown: named(unknown),
     away: named(away),
     instruments: read.length,
+    reedsFirst: mine.some(({ reading }) => isConcertNear(reading, now.on, services)),
     evening: usualEvening(candidates, now.on).map(({ id: { instrument, awaitsPackUp, alone }, minutes, usual }) => ({
       instrumentId: instrument.id,
       name: instrument.name,

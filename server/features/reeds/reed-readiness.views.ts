@@ -25,6 +25,7 @@ function readinessBy(ofKind: OfKind, { on, wanted, today }: Omit<Wanting, 'kind'
     lives: ofKind.lives,
     minutesUntil: days.reduce((sum, one) => sum + one, 0),
     family: ofKind.family,
+    wish: ofKind.wish,
     breakIn: (nextOpened(ofKind.reeds)?.box ?? ofKind.boxes.at(-1))?.breakIn ?? 'week',
   });
 }

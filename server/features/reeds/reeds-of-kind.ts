@@ -25,6 +25,7 @@ import { whichReed, type ReedProposal } from '#core/reeds/which-reed.ts';
 import { ofInstrument, ofPlayer } from '#core/record/fact.ts';
 import { dayNumber, type LocalDate } from '#core/time/local-date.ts';
 import type { ReedsOfKindView } from '#contract/reed-views.ts';
+import type { ReedWish } from '#core/settings/settings.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 
@@ -43,6 +44,8 @@ export type OfKind = {
   readonly names: ReadonlyMap<string, string>;
   readonly reeds: readonly ReedState[];
   readonly lives: LivesOf;
+  /** How many reeds the player wants to have opened for a concert. */
+  readonly wish: ReedWish;
   /** Sessions the player has set by hand. */
   readonly set: SetSessions;
   /** Which double reeds were sent back, of those looked at as they came. */
@@ -130,7 +133,7 @@ const asFound = (reed: ReedState, found: ReadonlySet<ReedId>): ReedState =>
 
 /** Those the player has an instrument for or a box of. */
 function readReeds(
-  { book, reeds: told, doubleReeds, readings, instruments, air, nowMs }: Services,
+  { book, reeds: told, doubleReeds, readings, instruments, air, settings, nowMs }: Services,
   playerId: PlayerId,
   today: LocalDate,
 ): OfKind[] {
@@ -139,6 +142,7 @@ function readReeds(
   const asCame = cameAs(doubleReeds.quick(playerId));
   const found = lastFound(doubleReeds.since(playerId, nowMs() - FOUND_HOLDS_MS));
   const reads = air.of(playerId);
+  const wish = settings.of(playerId)?.reedWish ?? 'usual';
   const names = boxNames(boxes);
   const own = instruments
     .all()
@@ -168,6 +172,7 @@ function readReeds(
         names,
         reeds,
         lives,
+        wish,
         set,
         asCame,
         weather: family === 'double' ? weatherOf(reads.findLast(({ on }) => on === today)) : undefined,

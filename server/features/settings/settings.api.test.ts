@@ -56,6 +56,26 @@ describe('the note they tune to', () => {
   });
 });
 
+describe('how many reeds are opened for a concert', () => {
+  test('is as usual until somebody says otherwise, and the answer goes by it', async () => {
+    const chance = async () => {
+      const asked = `/api/reeds/readiness?playerId=ada&kind=clarinet&on=2026-12-28&wanted=2&today=${TODAY}`;
+      const { body } = await server.api().get(asked).expect(200);
+      return body.because.find(({ rule }: { rule: string }) => rule === 'sure-enough').text;
+    };
+    await post('/api/reeds/boxes', { ...REED_BOX, key: aKey(), now: NOW }).expect(201);
+    expect(await settingsOf()).toMatchObject({ reedWish: 'usual' });
+    expect(await chance()).toContain('a chance of 80 %,');
+    await settle({ reedWish: 'fewer' }).expect(201);
+    expect(await settingsOf()).toMatchObject({ reedWish: 'fewer' });
+    expect(await chance()).toContain('a chance of 60 %, for you want to open fewer reeds');
+    // What was sent before this could be said says nothing of it.
+    await settle().expect(201);
+    expect(await chance()).toContain('a chance of 80 %,');
+    await settle({ reedWish: 'none' }).expect(400);
+  });
+});
+
 describe('the currency', () => {
   test('is the one chosen before anything has a price, and from then on the one of the prices', async () => {
     expect(await settingsOf()).toMatchObject({ currency: null, isPriced: false });

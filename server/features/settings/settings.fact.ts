@@ -17,7 +17,7 @@ export const settingsDefinition = defineFact<Services>()(settingsFact, {
   }),
   words: ({ body }, { format }) => settingsWords(body, format),
   staysBehind: () => true,
-  decide: ({ playerId, roomCelsius, tuningHertz, currency }, { now }, services) => {
+  decide: ({ playerId, roomCelsius, tuningHertz, currency, reedWish = null }, { now }, services) => {
     if (!services.players.find(playerId)) return fail(notFound('playerId', { code: 'no-such-player' }));
     if (currency !== null) {
       if (!isCurrency(currency)) return fail(invalid('currency', { code: 'no-currency', currency }));
@@ -25,6 +25,6 @@ export const settingsDefinition = defineFact<Services>()(settingsFact, {
       if (priced !== null && priced !== currency)
         return fail(conflict('currency', { code: 'another-currency', currency: priced }));
     }
-    return succeed({ body: { playerId, roomCelsius, tuningHertz, currency }, ...now });
+    return succeed({ body: { playerId, roomCelsius, tuningHertz, currency, reedWish }, ...now });
   },
 });

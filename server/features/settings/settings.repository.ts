@@ -6,7 +6,11 @@ import { facts } from '#server/record/record.table.ts';
 /** What players have settled. */
 export function createSettingsRepository(db: Db) {
   const newest = db
-    .select({ roomCelsius: playerSettings.roomCelsius, tuningHertz: playerSettings.tuningHertz })
+    .select({
+      roomCelsius: playerSettings.roomCelsius,
+      tuningHertz: playerSettings.tuningHertz,
+      reedWish: playerSettings.reedWish,
+    })
     .from(playerSettings)
     // Read from the left: SQLite would begin with every fact there is.
     .crossJoin(facts)

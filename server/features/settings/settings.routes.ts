@@ -14,6 +14,7 @@ export function settingsRoutes(services: Serving): Router {
       playerId,
       roomCelsius: settled?.roomCelsius ?? null,
       tuningHertz: settled?.tuningHertz ?? null,
+      reedWish: settled?.reedWish ?? 'usual',
       currency: currencyOfRecord(asked),
       isPriced: pricedIn(asked) !== null,
       currencies: [...CURRENCIES],

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { REED_WISHES } from '#core/settings/settings.ts';
 import { bodyOf, ofPlayerId } from '#server/features/players/players.table.ts';
 
 /** What players have settled once for all; the latest of each counts. */
@@ -11,6 +12,7 @@ export const playerSettings = sqliteTable(
     roomCelsius: real('room_celsius'),
     tuningHertz: integer('tuning_hertz'),
     currency: text(),
+    reedWish: text('reed_wish', { enum: REED_WISHES }),
   },
   (table) => [
     index('settings_of_player').on(table.playerId),

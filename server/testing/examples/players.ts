@@ -29,12 +29,12 @@ export const PLAYER_EXAMPLES: TriedKinds = {
   settings: {
     make: () => ({
       path: '/api/settings',
-      body: { now: NOW, playerId: 'ada', roomCelsius: 18, tuningHertz: 442, currency: 'EUR' },
-      otherwise: { playerId: 'kit', roomCelsius: 22, tuningHertz: null, currency: null },
+      body: { now: NOW, playerId: 'ada', roomCelsius: 18, tuningHertz: 442, currency: 'EUR', reedWish: 'surer' },
+      otherwise: { playerId: 'kit', roomCelsius: 22, tuningHertz: null, currency: null, reedWish: 'fewer' },
     }),
     told: [
-      [{}, 'The usual room: 18 °C. Tuned to A = 442 Hz. Prices in EUR.'],
-      [{ roomCelsius: null, tuningHertz: null, currency: null }, 'The usual room: as most are.'],
+      [{}, 'The usual room: 18 °C. Tuned to A = 442 Hz. Prices in EUR. For a concert rather more reeds are ready.'],
+      [{ roomCelsius: null, tuningHertz: null, currency: null, reedWish: null }, 'The usual room: as most are.'],
     ],
   },
   'air-reading': {

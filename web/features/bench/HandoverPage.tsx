@@ -2,7 +2,7 @@ import { Alert, Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { HandoverAnswer } from '#core/bench/handover.ts';
+import type { HandoverAnswer } from '#core/calendar/handover.ts';
 import type { HandoverList } from '#core/book/packing.ts';
 import { counted, listed } from '#core/explain/format.ts';
 import type { TicketView } from '#contract/bench.ts';

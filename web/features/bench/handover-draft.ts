@@ -1,4 +1,4 @@
-import { HANDOVER_ANSWERS, HANDOVER_HOLDS_DAYS, type HandoverAnswer, type LineSaid } from '#core/bench/handover.ts';
+import { HANDOVER_ANSWERS, HANDOVER_HOLDS_DAYS, type HandoverAnswer, type LineSaid } from '#core/calendar/handover.ts';
 import type { HandoverList } from '#core/book/packing.ts';
 import { daysBetween, parseLocalDate, type LocalDate } from '#core/time/local-date.ts';
 

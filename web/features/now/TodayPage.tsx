@@ -23,7 +23,7 @@ import { QueryView } from '#web/ui/QueryView.tsx';
 import { NextStep } from '#web/features/now/parts/NextStep.tsx';
 import { Others } from '#web/features/now/parts/QuietLines.tsx';
 import { NextWeeksWhenSeen } from '#web/features/now/compartments/NextWeeksWhenSeen.tsx';
-import { Grid, Grow, Row } from '#web/ui/layout.tsx';
+import { Grid, Grow, Row, Space } from '#web/ui/layout.tsx';
 
 /** Work that is due and short enough to come along when an instrument is packed up. */
 const alongOf = (lines: readonly TodayLineView[]): Along => {
@@ -32,6 +32,9 @@ const alongOf = (lines: readonly TodayLineView[]): Along => {
     if (clock?.goesAlong) along.set(instrumentId, [...(along.get(instrumentId) ?? []), clock.itemId]);
   return along;
 };
+
+/** About what the reeds of a day take, px: so much room is kept for them where they come first. */
+const REEDS_TAKE = 130;
 
 type LoadedProps = {
   readonly view: TodayView;
@@ -46,6 +49,12 @@ function Loaded({ view, playerId, others }: LoadedProps) {
   const evenings = useEvening(playerId);
   // Below the list: it comes when it comes. What stands below it waits for it, so that nothing moves.
   const reeds = useQuery(reedQueries.of(playerId, wallNow()));
+  const kinds = reeds.data?.kinds ?? [];
+  const reedsToday = kinds.some(({ boxes }) => boxes.length > 0) && (
+    <Compartment title="Reeds today">
+      <ReedsToday kinds={kinds} />
+    </Compartment>
+  );
   const along = alongOf(lines);
   const packUpOne = ({ instrumentId, playerId: owner }: TodayLineView) =>
     evenings.begin({
@@ -84,6 +93,7 @@ function Loaded({ view, playerId, others }: LoadedProps) {
           />
         </Box>
       </Row>
+      {view.reedsFirst && (reeds.isLoading ? <Space height={REEDS_TAKE} /> : reedsToday)}
       <TodayLines
         view={view}
         busy={evenings.busy}
@@ -93,11 +103,7 @@ function Loaded({ view, playerId, others }: LoadedProps) {
         onLookOver={lookOver}
       />
       <Others places={others} />
-      {reeds.data && reeds.data.kinds.some(({ boxes }) => boxes.length > 0) && (
-        <Compartment title="Reeds today">
-          <ReedsToday kinds={reeds.data.kinds} />
-        </Compartment>
-      )}
+      {!view.reedsFirst && reedsToday}
       {!reeds.isLoading && <NextWeeksWhenSeen playerId={playerId} />}
       {sheet && (
         <EveningSheet

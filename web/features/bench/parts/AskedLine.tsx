@@ -1,6 +1,6 @@
 import { Button } from '@mui/material';
 import { useEffect, useRef } from 'react';
-import type { HandoverAnswer } from '#core/bench/handover.ts';
+import type { HandoverAnswer } from '#core/calendar/handover.ts';
 import type { TicketView } from '#contract/bench.ts';
 import { AnswerButton } from '#web/ui/AnswerButton.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';

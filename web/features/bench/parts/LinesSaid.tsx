@@ -1,5 +1,5 @@
 import { Typography } from '@mui/material';
-import type { HandoverAnswer } from '#core/bench/handover.ts';
+import type { HandoverAnswer } from '#core/calendar/handover.ts';
 import type { TicketView } from '#contract/bench.ts';
 import { LineButton } from '#web/ui/LineButton.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';

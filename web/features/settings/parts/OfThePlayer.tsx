@@ -2,17 +2,20 @@ import { Autocomplete, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { COLDEST_ROOM, USUAL_ROOM_CELSIUS, WARMEST_ROOM } from '#core/air/room.ts';
 import { celsiusTyped, temperatureUnit } from '#core/explain/units.ts';
-import { HIGHEST_TUNING, LOWEST_TUNING, STANDARD_TUNING } from '#core/settings/settings.ts';
+import { HIGHEST_TUNING, LOWEST_TUNING, REED_WISHES, STANDARD_TUNING, type ReedWish } from '#core/settings/settings.ts';
 import type { SettingsView } from '#contract/settings.ts';
 import { FORMAT } from '#web/clock/format.ts';
 import type { useSettle } from '#web/features/settings/settings.actions.ts';
 import { Actions } from '#web/ui/Actions.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
+import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { Caution } from '#web/ui/Caution.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { degreesText } from '#web/ui/degrees-text.ts';
 import { Grid } from '#web/ui/layout.tsx';
 import { typedNumber } from '#web/ui/typed-number.ts';
+
+const WISH_WORDS: Readonly<Record<ReedWish, string>> = { fewer: 'Open fewer', usual: 'As usual', surer: 'Be surer' };
 
 type OfThePlayerProps = {
   readonly name: string;
@@ -26,6 +29,7 @@ export function OfThePlayer({ name, view, settle }: OfThePlayerProps) {
   const [currency, setCurrency] = useState(view.currency);
   const typed = room.trim() === '' ? null : celsiusTyped(typedNumber(room), FORMAT.units);
   const isRoom = typed === null || (typed >= COLDEST_ROOM && typed <= WARMEST_ROOM);
+  const [reedWish, setReedWish] = useState(view.reedWish);
   const [a, setA] = useState(view.tuningHertz === null ? '' : String(view.tuningHertz));
   const tuningHertz = a.trim() === '' ? null : typedNumber(a);
   const isTuning =
@@ -33,7 +37,7 @@ export function OfThePlayer({ name, view, settle }: OfThePlayerProps) {
     (Number.isInteger(tuningHertz) && tuningHertz >= LOWEST_TUNING && tuningHertz <= HIGHEST_TUNING);
   const keep = () =>
     settle.log(
-      { playerId: view.playerId, roomCelsius: typed, tuningHertz, currency },
+      { playerId: view.playerId, roomCelsius: typed, tuningHertz, currency, reedWish },
       { said: 'Saved. What hangs on it is worked out anew.' },
     );
   return (
@@ -64,6 +68,12 @@ export function OfThePlayer({ name, view, settle }: OfThePlayerProps) {
               : `Whole Hz, between ${LOWEST_TUNING} and ${HIGHEST_TUNING}.`
           }
           slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+        />
+        <ChooseOne
+          label="Reeds for a concert"
+          options={REED_WISHES.map((value) => ({ value, words: WISH_WORDS[value] }))}
+          value={reedWish}
+          onChange={setReedWish}
         />
         <Autocomplete
           options={view.currencies}

@@ -6,7 +6,7 @@ import {
   handoverStanding,
   handoverWords,
   type HandoverNoted,
-} from '#core/bench/handover.ts';
+} from '#core/calendar/handover.ts';
 import type { HandoverList } from '#core/book/packing.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';

@@ -1,0 +1,1 @@
+ALTER TABLE `player_settings` ADD `reed_wish` text;
