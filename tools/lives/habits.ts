@@ -49,6 +49,15 @@ function anyReed({ boxes }: ReedsOfKindView, minutes: number): OnReeds {
 const onReeds = (kind: ReedsOfKindView | null, minutes: number, obeys: boolean): OnReeds =>
   kind === null ? [] : obeys ? asSaid(kind, minutes) : anyReed(kind, minutes);
 
+/** On which reeds, and for how long on each: " on Fennel 2½ 3 40 min". */
+function onWords(kind: ReedsOfKindView | null, shares: OnReeds): string {
+  const names = new Map(
+    kind?.boxes.flatMap(({ name, reeds }) => reeds.map((one) => [one.reedId as string, `${name} ${one.number}`])),
+  );
+  const on = shares.map((one) => `${names.get(one.reedId) ?? one.reedId} ${one.minutes} min`).join(', ');
+  return on === '' ? '' : ` on ${on}`;
+}
+
 /** Looks at the back of a reed that may have bulged before it is played, and rubs it flat where that is asked. */
 async function seesToBacks(person: Person, kind: ReedsOfKindView | null, shares: OnReeds): Promise<void> {
   for (const { reedId, name, warp } of kind?.choices ?? []) {
@@ -72,11 +81,7 @@ export async function practise(
   const shares = onReeds(reeds, minutes, obeys);
   if (obeys) await seesToBacks(person, reeds, shares);
   const key = await person.play(instrumentId, minutes, shares, alone);
-  const names = new Map(
-    reeds?.boxes.flatMap(({ name, reeds: all }) => all.map((one) => [one.reedId as string, `${name} ${one.number}`])),
-  );
-  const on = shares.map((one) => `${names.get(one.reedId) ?? one.reedId} ${one.minutes} min`).join(', ');
-  person.note(`  played ${instrumentId} ${minutes} min${on === '' ? '' : ` on ${on}`}`);
+  person.note(`  played ${instrumentId} ${minutes} min${onWords(reeds, shares)}`);
   if (!packsUp) return;
   const page = await person.care(instrumentId);
   const along = isAway ? [] : page.clocks.filter(({ goesAlong }) => goesAlong).map(({ itemId }) => itemId);
