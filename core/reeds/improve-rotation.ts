@@ -48,20 +48,34 @@ const gainBeside =
     (ready ? Math.min(minutes, unready[day] ?? 0) * ROTATION_PENALTY.unready : 0) -
     ((inUse[day] ?? 0) > 0 ? ROTATION_PENALTY.change : 0);
 
+/** The best schedule of a reed beside what the others leave. */
+type Beside = (reedAt: number, left: Left) => ReedSchedule;
+
+/** What the others leave comes again and again, the fewer reeds the more often: what is best beside it is worked out once. */
+function besideOnce(rotation: Rotation): Beside {
+  const known = new Map<string, ReedSchedule>();
+  return (reedAt, left) => {
+    const reed = rotation.reeds[reedAt];
+    if (reed === undefined) return [];
+    const name = [reedAt, left.short, left.unready, left.inUse.map((count) => (count > 0 ? 1 : 0))].join(';');
+    const found = known.get(name) ?? bestSchedule(rotation, reed, gainBeside(left)).schedule;
+    known.set(name, found);
+    return found;
+  };
+}
+
 /** One reed after the other takes the schedule that is best beside the others, until none changes anything. */
 function settle(
   rotation: Rotation,
   from: Schedules,
   order: readonly number[],
-  seen: (of: number, one: ReedSchedule) => void,
+  { beside, seen }: { readonly beside: Beside; readonly seen: (of: number, one: ReedSchedule) => void },
 ): Schedules {
   const schedules = [...from];
   let cost = totalOf(costOfPlan(rotation, schedules));
   for (;;) {
     for (const at of order) {
-      const reed = rotation.reeds[at];
-      if (reed === undefined) continue;
-      const { schedule } = bestSchedule(rotation, reed, gainBeside(leftBy(rotation, schedules, at)));
+      const schedule = beside(at, leftBy(rotation, schedules, at));
       schedules[at] = schedule;
       seen(at, schedule);
     }
@@ -114,11 +128,12 @@ export function improveRotation(
     return order;
   };
   const still = reeds.map(() => days.map(() => 0));
+  const how = { beside: besideOnce(rotation), seen };
   let best = settle(
     rotation,
     start ?? still,
     reeds.map((_, at) => at),
-    seen,
+    how,
   );
   let cost = totalOf(costOfPlan(rotation, best));
   // The same reeds put back in the same order come to the same: of few reeds most rounds would be repeats.
@@ -129,7 +144,7 @@ export function improveRotation(
     // Only those taken out are planned anew: the others have their turn when they are taken out.
     const order = shuffled().filter((at) => out.has(at));
     if (inVain.has(order.join())) continue;
-    const tried = settle(rotation, without, order, seen);
+    const tried = settle(rotation, without, order, how);
     const now = totalOf(costOfPlan(rotation, tried));
     if (now < cost - IMPROVES) {
       [best, cost] = [tried, now];
