@@ -1,4 +1,5 @@
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { CauseId, Remedy } from '#core/book/fault.ts';
 import type { Deed } from '#core/book/deed.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
@@ -63,6 +64,8 @@ export type MethodChoice = {
   readonly cost?: string;
   /** How it is done, where no step of a run says it. */
   readonly advice?: string;
+  /** Who puts right what is wrong, and how, where that is another than usual. */
+  readonly remedies?: { readonly [Id in CauseId]?: Partial<Remedy> };
 };
 
 export type Method = {

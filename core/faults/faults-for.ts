@@ -7,9 +7,11 @@ import type {
   FaultSign,
   LinkWord,
   MishapStop,
+  Remedy,
   SignId,
   StopRule,
 } from '#core/book/fault.ts';
+import type { MethodChoice } from '#core/book/method.ts';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
 import type { InstrumentKind, KindId, PartId, PartRole } from '#core/instruments/kind.ts';
 import { entriesOf } from '#core/kernel/typed.ts';
@@ -76,6 +78,17 @@ function workedOut({ faults }: Book, kind: KindId, build: Build): FaultsHere {
     stops,
     mishapStops: pages.flatMap((page) => page.mishapStops).filter(isHere(build)),
   };
+}
+
+/** The same with remedies as somebody has chosen them: who does it, and how. */
+export function withRemedies(here: FaultsHere, chosen: readonly MethodChoice['remedies'][]): FaultsHere {
+  const others = new Map(chosen.flatMap((one) => entriesOf<CauseId, Partial<Remedy>>(one ?? {})));
+  if (others.size === 0) return here;
+  const causes = here.causes.map((cause) => {
+    const other = others.get(cause.id);
+    return other ? { ...cause, remedy: { ...cause.remedy, ...other } } : cause;
+  });
+  return { ...here, causes };
 }
 
 export const signHere = ({ signs }: FaultsHere, id: string): FaultSign | undefined =>

@@ -3,7 +3,7 @@ import type { Book } from '#core/book/book.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import { isOpen, type FaultFacts, type InterviewNoted, type MishapNoted } from '#core/faults/fault-record.ts';
 import type { Outcomes } from '#core/faults/fault-net.ts';
-import { faultsFor, type FaultsHere } from '#core/faults/faults-for.ts';
+import { faultsFor, withRemedies, type FaultsHere } from '#core/faults/faults-for.ts';
 import { stoppedByAnswer, type Answer } from '#core/faults/stops.ts';
 import type { Said, Tried } from '#core/faults/interview.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
@@ -82,14 +82,21 @@ export function outcomesOf(interviews: readonly InterviewNoted[]): Outcomes {
   return { known: helped.length, of };
 }
 
+export type FaultsAsked = {
+  readonly today: LocalDate;
+  readonly events: readonly CalendarEvent[];
+  /** Remedies as the methods in force have them. */
+  readonly remedies?: Parameters<typeof withRemedies>[1];
+};
+
 /** Works out how what is wrong with an instrument stands; nothing is stored. */
 export function faultsStanding(
   book: Book,
   { id, kind, build }: Pick<Instrument, 'id' | 'kind' | 'build'>,
   { interviews, mishaps }: FaultFacts,
-  { today, events }: { readonly today: LocalDate; readonly events: readonly CalendarEvent[] },
+  { today, events, remedies = [] }: FaultsAsked,
 ): FaultsStanding {
-  const here = faultsFor(book, kind, build);
+  const here = withRemedies(faultsFor(book, kind, build), remedies);
   const back = backFromBench(events, id, today);
   const open = interviews.filter(isOpen);
   const stops = [

@@ -34,6 +34,7 @@ function noticed(id: MethodId, choice: string, kind: KindId, build: Build): stri
     ),
     BOOK.agents.map((agent) => mayIUse(agent, setting.context, setting).map(({ verdict }) => verdict)),
     method.choices[choice]?.advice,
+    method.choices[choice]?.remedies,
     conditions,
   ]);
 }

@@ -86,7 +86,8 @@ describe('the questions on which practice differs', () => {
     for (const id of METHOD_IDS) {
       const isHeld = byInterval.has(id) || byCondition.has(id) || bySteps.has(id) || byVerdict.has(id);
       const isSaid = choicesOf(id).some(
-        ([, { order, says, without, off, thirst, advice }]) => order ?? says ?? without ?? off ?? thirst ?? advice,
+        ([, { order, says, without, off, thirst, advice, remedies }]) =>
+          order ?? says ?? without ?? off ?? thirst ?? advice ?? remedies,
       );
       expect([id, isHeld || isSaid]).toEqual([id, true]);
     }

@@ -13,6 +13,7 @@ import type { InspectionNoted } from '#core/inspections/inspection.ts';
 import { inspectionsStanding, type InspectionsStanding } from '#core/inspections/inspections-standing.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { InstrumentKind, PartId } from '#core/instruments/kind.ts';
+import { methodsInForce } from '#core/methods/chosen-method.ts';
 import { methodsStanding, type MethodsStanding } from '#core/methods/methods-standing.ts';
 import type { PlayColumns } from '#core/plays/play-columns.ts';
 import { playsOfParts, type PlaysOfPart } from '#core/plays/plays-of-part.ts';
@@ -88,7 +89,8 @@ export function situationOf(book: Book, instrument: Instrument, facts: Instrumen
     history: facts.care,
     conditions: conditions.standing,
   });
-  const faults = faultsStanding(book, instrument, facts.faults, { today, events: facts.events });
+  const remedies = methodsInForce(methods.choices, methods.context).map(({ effects }) => effects.remedies);
+  const faults = faultsStanding(book, instrument, facts.faults, { today, events: facts.events, remedies });
   const inspections = inspectionsStanding(book, instrument, facts.inspections, {
     today,
     done: workDoneAtBench(facts.events, instrument.id),

@@ -30,6 +30,66 @@ export const OIL_GREASE_BENCH = {
       why: 'most days while the cork is new, then only when stiff',
     },
   },
+  'spring-off-hook': {
+    question: 'Who puts a spring back that is off its hook?',
+    moment: 'Oil, grease and bench',
+    askedOf: all(...KEYED),
+    choices: {
+      teacher: { words: 'a teacher, with a spring hook', mark: 'practice' },
+      'bench-only': {
+        words: 'the bench alone',
+        mark: 'general',
+        cost: 'a way to the bench for a minute’s work',
+        remedies: {
+          'keyed/spring-off': {
+            hand: 'bench',
+            heading: 'Have it hooked back at the bench',
+            how: 'It takes a minute there, and they see whether it is bent.',
+          },
+        },
+      },
+    },
+    usual: always('teacher', 'a whole spring is back within a moment; a bent or broken one always goes to the bench'),
+  },
+  'pad-complaint': {
+    question: 'Who sees a pad first that is loose or lost?',
+    moment: 'Oil, grease and bench',
+    askedOf: all(...KEYED),
+    choices: {
+      'teacher-first': { words: 'the teacher, then the bench', mark: 'one-voice' },
+      'bench-at-once': {
+        words: 'the bench at once',
+        mark: 'one-voice',
+        cost: 'screws and clicks that a teacher settles on the spot travel, too',
+        remedies: {
+          'keyed/pad-lost': { hand: 'bench', heading: 'Have the pad set at the bench' },
+        },
+      },
+    },
+    usual: always('teacher-first', 'screws and clicks are often settled there; pads then go to the bench'),
+  },
+  'stuck-mouthpiece': {
+    question: 'Who frees a mouthpiece that is stuck?',
+    moment: 'Oil, grease and bench',
+    askedOf: all(...BRASS),
+    choices: {
+      bench: { words: 'the bench', mark: 'practice' },
+      'teacher-with-puller': {
+        words: 'a teacher who owns the puller and knows it',
+        mark: 'general',
+        cost: 'a slip turns the mouthpipe out of its solder',
+        remedies: {
+          'brass/mouthpiece-jammed': {
+            hand: 'teacher',
+            heading: 'Show it to the teacher who has the puller',
+            how: 'It is drawn straight, without twisting, and left alone at the first resistance: then the bench draws it.',
+            then: 'bench',
+          },
+        },
+      },
+    },
+    usual: always('bench', 'what goes wrong is the mouthpipe'),
+  },
   'new-cork-grease': {
     question: 'How long is a new cork greased at each joining?',
     moment: 'Oil, grease and bench',
