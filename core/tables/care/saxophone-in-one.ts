@@ -3,12 +3,16 @@ import { IF_IT_BINDS } from '#core/tables/care/cautions.ts';
 import type { PageUse, StepSaid } from '#core/book/page.ts';
 import { saxophone } from '#core/tables/care/saxophone.ts';
 
-const CAUTIONS = [IF_IT_BINDS, 'Use a soprano’s own thin cloth. The tube is narrow at the neck.'] as const;
+const CAUTIONS = [
+  'Feel the cord for knots before every pass.',
+  IF_IT_BINDS,
+  'Use a soprano’s own thin cloth. The tube is narrow at the neck.',
+] as const;
 /** The only way in which its mouthpiece is turned on with a reed in place. */
 const REED_FIRST = { id: 'sax-reed-on', choices: ['bare-mouthpiece'] } as const;
-const pull = (heading: string, caught: string, thread: NonNullable<StepSaid['thread']>): StepSaid => ({
+const pull = (heading: string, fed: string, caught: string, thread: NonNullable<StepSaid['thread']>): StepSaid => ({
   heading,
-  how: `Feel along the cord for knots. Tip the horn, catch the weight at the ${caught}, draw gently and lay the horn down softly.`,
+  how: `Stand the horn up, let the weight down ${fed} and feed the cord after it. Then tip the horn, catch the weight at the ${caught}, draw gently and lay the horn down softly.`,
   cautions: CAUTIONS,
   does: [draw('body', 'neck'), lay('body')],
   after: ['saxophone/unhook', 'saxophone/mouthpiece-off'],
@@ -62,11 +66,11 @@ export const saxophoneInOne: PageUse = {
       how: 'With A the upper pad opens, with G it shuts.',
       after: ['saxophone/hook-strap'],
     },
-    'saxophone/swab-body-pass': pull('Swab the tube, in at the bell', 'neck end', {
+    'saxophone/swab-body-pass': pull('Swab the tube, in at the bell', 'the bell', 'neck end', {
       in: 'bell',
       out: 'neck',
     }),
-    'saxophone/swab-body-down': pull('Swab the tube, in at the top', 'bell', {
+    'saxophone/swab-body-down': pull('Swab the tube, in at the top', 'the top', 'bell', {
       in: 'neck',
       out: 'bell',
     }),
