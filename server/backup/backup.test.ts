@@ -1,14 +1,26 @@
 import Database from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { pack, type Pack } from 'tar-stream';
 import { localDate } from '#core/time/local-date.ts';
 import { copyOfTheDay, foldersOf, keptCopies } from '#server/backup/kept-copies.ts';
 import { heldIn, heldWords, lookInto } from '#server/backup/look-into.ts';
 import { makeCopy } from '#server/backup/make-copy.ts';
 import { restoreCopy } from '#server/backup/restore.ts';
+import { isArchive, whatFile } from '#server/backup/what-file.ts';
 import { readJournal } from '#server/db/migrate.ts';
 import { databaseAfter } from '#server/testing/old-database.ts';
 import { serve } from '#server/serve.ts';
@@ -293,4 +305,104 @@ test('what is looked into is not changed', () => {
   const before = readFileSync(file);
   expect(lookInto(file)).toMatchObject({ newestFact: 2 });
   expect(readFileSync(file).equals(before)).toBe(true);
+});
+
+describe('what lies beside the record', () => {
+  const sha = (text: string) => createHash('sha256').update(text).digest('hex');
+  const blobs = (of = folder) => path.join(of, 'blobs');
+  const lay = (text: string, name = sha(text)) => {
+    mkdirSync(blobs(), { recursive: true });
+    writeFileSync(path.join(blobs(), name), text);
+  };
+  const inFolder = (of: string) =>
+    existsSync(blobs(of))
+      ? Object.fromEntries(
+          readdirSync(blobs(of)).map((name) => [name, readFileSync(path.join(blobs(of), name), 'utf8')]),
+        )
+      : {};
+  /** An archive as somebody else may have made it. */
+  const archive = async (entries: readonly Parameters<Pack['entry']>[0][], texts: readonly (string | Buffer)[]) => {
+    const packing = pack();
+    entries.forEach((entry, at) => packing.entry(entry, texts[at] ?? ''));
+    packing.finalize();
+    const chunks: Buffer[] = [];
+    for await (const chunk of packing) chunks.push(chunk as Buffer);
+    writeFileSync(out(), gzipSync(Buffer.concat(chunks)));
+  };
+  const plainRecord = () => {
+    opened.client.pragma('wal_checkpoint(TRUNCATE)');
+    return readFileSync(record());
+  };
+
+  test('goes into the copy and comes back with it, also into an empty folder; without any the copy is the record alone', async () => {
+    await makeCopy(opened.client, out());
+    expect([await isArchive(out()), await whatFile(out())]).toEqual([false, 'copy']);
+    lay('a picture');
+    lay('another picture, '.repeat(100_000));
+    lay('no blob', 'notes.txt');
+    await makeCopy(opened.client, out());
+    expect([await isArchive(out()), await whatFile(out()), leftovers()]).toEqual([true, 'copy', []]);
+    const rows = rowsOf(record());
+    const fresh = path.join(folder, 'elsewhere');
+    await restoreCopy(out(), fresh, NOW);
+    expect(rowsOf(path.join(fresh, DATABASE_FILE))).toEqual(rows);
+    expect(inFolder(fresh)).toEqual({
+      [sha('a picture')]: 'a picture',
+      [sha('another picture, '.repeat(100_000))]: 'another picture, '.repeat(100_000),
+    });
+    expect(readdirSync(fresh).filter((name) => name.includes('in-the-making'))).toEqual([]);
+  });
+
+  test('what is there already stays, and what came since the copy does, too; only looking brings in nothing', async () => {
+    lay('old');
+    await makeCopy(opened.client, out());
+    lay('new');
+    rmSync(path.join(blobs(), sha('old')));
+    opened.close();
+    await restoreCopy(out(), folder, { ...NOW, onlyLook: true });
+    expect(Object.values(inFolder(folder))).toEqual(['new']);
+    await restoreCopy(out(), folder, NOW);
+    expect(Object.values(inFolder(folder)).toSorted()).toEqual(['new', 'old']);
+    opened = openDatabase(folder);
+  });
+
+  test.each<[string, () => Promise<void>, RegExp]>([
+    [
+      'a blob that is not what it is called',
+      () => archive([{ name: DATABASE_FILE }, { name: `blobs/${sha('one')}` }], [plainRecord(), 'two']),
+      /The copy is damaged/,
+    ],
+    [
+      'a path out of the folder',
+      () => archive([{ name: DATABASE_FILE }, { name: `blobs/../../${sha('one')}` }], [plainRecord(), 'one']),
+      /something else is in it/,
+    ],
+    [
+      'a link',
+      () =>
+        archive(
+          [{ name: DATABASE_FILE }, { name: `blobs/${sha('')}`, type: 'symlink', linkname: '/' }],
+          [plainRecord()],
+        ),
+      /something else is in it/,
+    ],
+    ['no record', () => archive([{ name: `blobs/${sha('one')}` }], ['one']), /there is no record in it/],
+    [
+      'half of itself',
+      async () => {
+        lay('a picture');
+        await makeCopy(opened.client, out());
+        const whole = readFileSync(out());
+        writeFileSync(out(), whole.subarray(0, Math.floor(whole.length / 2)));
+      },
+      /cannot be unpacked/,
+    ],
+  ])('an archive that holds %s is refused, and nothing is changed', async (_what, make, words) => {
+    await make();
+    opened.close();
+    const before = [rowsOf(record()), inFolder(folder)];
+    await expect(restoreCopy(out(), folder, NOW)).rejects.toThrow(words);
+    expect([[rowsOf(record()), inFolder(folder)], leftovers()]).toEqual([before, []]);
+    opened = openDatabase(folder);
+  });
 });

@@ -3,6 +3,8 @@ import { createReadStream, createWriteStream, renameSync, rmSync, statfsSync, st
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { createGzip } from 'node:zlib';
+import { archiveOf } from '#server/backup/archive.ts';
+import { blobsIn, blobsOf, type Blob } from '#server/backup/blobs.ts';
 import { CopyRefusal } from '#server/backup/copy-refusal.ts';
 import { lookInto, type Held } from '#server/backup/look-into.ts';
 import { toDisk } from '#server/backup/to-disk.ts';
@@ -12,9 +14,10 @@ import { COPY_IN_THE_MAKING } from '#server/db/migrate.ts';
 const PAGES_AT_A_TIME = 500;
 
 /** @throws CopyRefusal when the copy would not fit twice: once as it is made, once as it is packed */
-function refuseWithoutRoom(record: string, folder: string): void {
+function refuseWithoutRoom(record: string, blobs: readonly Blob[], folder: string): void {
   const { bavail, bsize } = statfsSync(folder);
-  if (bavail * bsize < 2 * statSync(record).size)
+  const packed = blobs.reduce((sum, { size }) => sum + size, 0);
+  if (bavail * bsize < 2 * statSync(record).size + packed)
     throw new CopyRefusal(`There is not enough room in ${folder} for a copy. Make room, or choose another folder.`);
 }
 
@@ -29,8 +32,8 @@ function lookedOver(plain: string): Held | null {
 }
 
 /**
- * Copies a record while it is in use (the database's own online copy), looks the copy over and packs it. It gets its
- * name only once it is whole.
+ * Copies a record while it is in use (the database's own online copy), looks the copy over and packs it, with the blobs
+ * that lie beside it where there are any. It gets its name only once it is whole.
  *
  * @param file where to; `.gz` is what it is
  * @returns what the copy holds
@@ -38,7 +41,8 @@ function lookedOver(plain: string): Held | null {
  */
 export async function makeCopy(client: Database.Database, file: string): Promise<Held> {
   const folder = path.dirname(file);
-  refuseWithoutRoom(client.name, folder);
+  const blobs = blobsIn(blobsOf(client.name));
+  refuseWithoutRoom(client.name, blobs, folder);
   const plain = `${file}${COPY_IN_THE_MAKING}`;
   const packed = `${plain}.gz`;
   const clear = () => [plain, `${plain}-wal`, `${plain}-shm`, packed].forEach((one) => rmSync(one, { force: true }));
@@ -47,7 +51,8 @@ export async function makeCopy(client: Database.Database, file: string): Promise
     await client.backup(plain, { progress: () => PAGES_AT_A_TIME });
     const held = lookedOver(plain);
     if (held === null) throw new CopyRefusal('The copy is of another version than the record it was made of.');
-    await pipeline(createReadStream(plain), createGzip(), createWriteStream(packed));
+    const whole = blobs.length === 0 ? createReadStream(plain) : archiveOf(plain, blobs);
+    await pipeline(whole, createGzip(), createWriteStream(packed));
     toDisk(packed);
     // Last of all the name: whoever is cut off before leaves what the next one clears, whoever is cut off after nothing.
     [plain, `${plain}-wal`, `${plain}-shm`].forEach((one) => rmSync(one, { force: true }));

@@ -15,7 +15,9 @@ import { pipeline } from 'node:stream/promises';
 import { createGunzip } from 'node:zlib';
 import { asError } from '#core/kernel/as-error.ts';
 import { noMoreThan, roomIn } from '#server/backup/room.ts';
-import { isPacked } from '#server/backup/what-file.ts';
+import { unarchive } from '#server/backup/archive.ts';
+import { bringIn } from '#server/backup/blobs.ts';
+import { isArchive, isPacked } from '#server/backup/what-file.ts';
 import { toDisk } from '#server/backup/to-disk.ts';
 import { CopyRefusal } from '#server/backup/copy-refusal.ts';
 import { lookInto, type Held } from '#server/backup/look-into.ts';
@@ -26,7 +28,8 @@ import { COPY_IN_THE_MAKING, migrateDatabase } from '#server/db/migrate.ts';
 async function unpack(file: string, to: string): Promise<void> {
   const room = noMoreThan(roomIn(path.dirname(to)));
   try {
-    if (isPacked(file)) await pipeline(createReadStream(file), createGunzip(), room, createWriteStream(to));
+    if (await isArchive(file)) await unarchive(file, to, blobsInTheMaking(to));
+    else if (isPacked(file)) await pipeline(createReadStream(file), createGunzip(), room, createWriteStream(to));
     else await pipeline(createReadStream(file), room, createWriteStream(to));
   } catch (error) {
     if (error instanceof CopyRefusal) throw error;
@@ -116,9 +119,14 @@ export async function recordOfCopy(file: string, making: string): Promise<Held> 
   return lookInto(making) ?? carryOver(making);
 }
 
+/** Where the blobs of a copy lie while a record is made of it. */
+const blobsInTheMaking = (making: string): string => `${making}.blobs`;
+
 /** What has come of a copy that was not put in place. */
-export const clearMaking = (making: string): void =>
-  ['', ...BESIDE].forEach((end) => rmSync(`${making}${end}`, { force: true }));
+export function clearMaking(making: string): void {
+  for (const end of ['', ...BESIDE]) rmSync(`${making}${end}`, { force: true });
+  rmSync(blobsInTheMaking(making), { recursive: true, force: true });
+}
 
 /**
  * Gives a record that was made of a copy the name of the present one, which is moved aside and never deleted. Nobody may
@@ -129,6 +137,8 @@ export const clearMaking = (making: string): void =>
 export function putInPlace(making: string, record: string, nowMs: number): string | null {
   const aside = existsSync(record) ? `${record}.before-restore-${nowMs}.bak` : null;
   toDisk(making);
+  // Before the record that wants them.
+  bringIn(blobsInTheMaking(making), record);
   if (aside !== null) keepAside(record, aside);
   // In one step: there is a record under this name at every moment, the one or the other.
   renameSync(making, record);

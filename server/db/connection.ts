@@ -49,7 +49,8 @@ function writableFolder(folder: string): void {
 /** What a copy or a migration that was cut off has left behind. */
 function clearLeftovers(folder: string): void {
   for (const name of readdirSync(folder))
-    if (name.startsWith(`${DATABASE_FILE}.`) && name.includes(COPY_IN_THE_MAKING)) rmSync(path.join(folder, name));
+    if (name.startsWith(`${DATABASE_FILE}.`) && name.includes(COPY_IN_THE_MAKING))
+      rmSync(path.join(folder, name), { recursive: true, force: true });
 }
 
 /** @throws DataFolderFault when the file is a database, and not one of Ulu's */

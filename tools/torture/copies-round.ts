@@ -1,10 +1,12 @@
 import Database from 'better-sqlite3';
 import { spawn } from 'node:child_process';
-import { existsSync, readdirSync, rmSync, watch } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, rmSync, watch, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import process from 'node:process';
 import { playerPaths } from '#contract/players.ts';
 import type { Random } from '#demo/random.ts';
+import { blobsIn, blobsOf, isWhole } from '#server/backup/blobs.ts';
 import { lookInto } from '#server/backup/look-into.ts';
 import { DATABASE_FILE } from '#server/db/connection.ts';
 import { COPY_IN_THE_MAKING } from '#server/db/migrate.ts';
@@ -126,9 +128,26 @@ async function restoreRound(counts: Counts, folder: string, copy: string, random
   for (const name of asides()) rmSync(path.join(folder, name));
 }
 
-/** Kills a copy in the making and one that is taken back, on a record that is there. */
+const MEGABYTE = 1_000_000;
+
+/** Lays a few files beside the record that go along with every copy. @returns how many there are now */
+function layBlobs(folder: string, random: Random): number {
+  const blobs = blobsOf(path.join(folder, DATABASE_FILE));
+  mkdirSync(blobs, { recursive: true });
+  for (let at = 0; at < 3; at++) {
+    const bytes = Buffer.alloc(random.whole(1, MEGABYTE), String(random.whole(0, MEGABYTE)));
+    writeFileSync(path.join(blobs, createHash('sha256').update(bytes).digest('hex')), bytes);
+  }
+  return blobsIn(blobs).length;
+}
+
+/** Kills a copy in the making and one that is taken back, on a record that is there and the files beside it. */
 export async function copiesRound(counts: Counts, folder: string, random: Random): Promise<void> {
+  const laid = layBlobs(folder, random);
   const copy = await copyRound(counts, folder, random);
   if (lookInto(path.join(folder, DATABASE_FILE)) === null) counts.faults.push('the record is of another version');
   await restoreRound(counts, folder, copy, random);
+  const blobs = blobsIn(blobsOf(path.join(folder, DATABASE_FILE)));
+  if (blobs.length < laid) counts.faults.push('what lies beside the record was lost');
+  for (const blob of blobs) if (!(await isWhole(blob))) counts.faults.push(`${blob.name} is not what it was`);
 }
