@@ -50,11 +50,7 @@ function Loaded({ view, playerId, others }: LoadedProps) {
   // Below the list: it comes when it comes. What stands below it waits for it, so that nothing moves.
   const reeds = useQuery(reedQueries.of(playerId, wallNow()));
   const kinds = reeds.data?.kinds ?? [];
-  const reedsToday = kinds.some(({ boxes }) => boxes.length > 0) && (
-    <Compartment title="Reeds today">
-      <ReedsToday kinds={kinds} />
-    </Compartment>
-  );
+  const hasReeds = kinds.some(({ boxes }) => boxes.length > 0);
   const along = alongOf(lines);
   const packUpOne = ({ instrumentId, playerId: owner }: TodayLineView) =>
     evenings.begin({
@@ -93,7 +89,12 @@ function Loaded({ view, playerId, others }: LoadedProps) {
           />
         </Box>
       </Row>
-      {view.reedsFirst && (reeds.isLoading ? <Space height={REEDS_TAKE} /> : reedsToday)}
+      {view.reedsFirst && reeds.isLoading && <Space height={REEDS_TAKE} />}
+      {view.reedsFirst && hasReeds && (
+        <Compartment title="Reeds for the concert">
+          <ReedsToday kinds={kinds} say="concert" />
+        </Compartment>
+      )}
       <TodayLines
         view={view}
         busy={evenings.busy}
@@ -103,7 +104,11 @@ function Loaded({ view, playerId, others }: LoadedProps) {
         onLookOver={lookOver}
       />
       <Others places={others} />
-      {!view.reedsFirst && reedsToday}
+      {hasReeds && (
+        <Compartment title="Reeds today">
+          <ReedsToday kinds={kinds} say={view.reedsFirst ? 'today' : 'both'} />
+        </Compartment>
+      )}
       {!reeds.isLoading && <NextWeeksWhenSeen playerId={playerId} />}
       {sheet && (
         <EveningSheet

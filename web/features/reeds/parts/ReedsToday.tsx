@@ -3,18 +3,29 @@ import type { ReedsPageView } from '#contract/reed-views.ts';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { TallLink } from '#web/ui/TallLink.tsx';
 
+type ReedsTodayProps = Pick<ReedsPageView, 'kinds'> & {
+  /** What is said of each: what is played today, what is ready for its next concert, or both. */
+  readonly say?: 'both' | 'today' | 'concert';
+};
+
 /** The reed for each kind of instrument, a line each, with the way to its page. */
-export function ReedsToday({ kinds }: Pick<ReedsPageView, 'kinds'>) {
-  const told = kinds.filter(({ boxes, concert }) => boxes.length > 0 || concert !== null);
+export function ReedsToday({ kinds, say = 'both' }: ReedsTodayProps) {
+  const told = kinds.flatMap(({ kind, kindName, boxes, today, concert }) => {
+    const words = [
+      ...(say === 'concert' || boxes.length === 0 ? [] : today.words),
+      ...(say === 'today' || concert === null ? [] : [concert.words]),
+    ];
+    return words.length === 0 ? [] : [{ kind, kindName, words }];
+  });
   if (told.length === 0) return null;
   return (
     <PlainList gap={0.5}>
-      {told.map(({ kind, kindName, today, concert }) => (
+      {told.map(({ kind, kindName, words }) => (
         <Typography component="li" key={kind}>
           <TallLink to="/reeds" strong>
             {kindName}
           </TallLink>
-          : {[...today.words, ...(concert === null ? [] : [concert.words])].join(' ')}
+          : {words.join(' ')}
         </Typography>
       ))}
     </PlainList>

@@ -2,6 +2,7 @@ import { Autocomplete, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { COLDEST_ROOM, USUAL_ROOM_CELSIUS, WARMEST_ROOM } from '#core/air/room.ts';
 import { celsiusTyped, temperatureUnit } from '#core/explain/units.ts';
+import { SURE_ENOUGH } from '#core/reeds/reed-numbers.ts';
 import { HIGHEST_TUNING, LOWEST_TUNING, REED_WISHES, STANDARD_TUNING, type ReedWish } from '#core/settings/settings.ts';
 import type { SettingsView } from '#contract/settings.ts';
 import { FORMAT } from '#web/clock/format.ts';
@@ -13,9 +14,12 @@ import { Caution } from '#web/ui/Caution.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
 import { degreesText } from '#web/ui/degrees-text.ts';
 import { Grid } from '#web/ui/layout.tsx';
+import { Quiet } from '#web/ui/Quiet.tsx';
 import { typedNumber } from '#web/ui/typed-number.ts';
 
 const WISH_WORDS: Readonly<Record<ReedWish, string>> = { fewer: 'Open fewer', usual: 'As usual', surer: 'Be surer' };
+
+const shareOf = (wish: ReedWish): string => `${Math.round(SURE_ENOUGH[wish].value * 100)}\u00a0%`;
 
 type OfThePlayerProps = {
   readonly name: string;
@@ -75,6 +79,10 @@ export function OfThePlayer({ name, view, settle }: OfThePlayerProps) {
           value={reedWish}
           onChange={setReedWish}
         />
+        <Quiet small>
+          So likely enough of them are ready on the day: {REED_WISHES.map(shareOf).join(', ')}. Being surer takes more
+          reeds.
+        </Quiet>
         <Autocomplete
           options={view.currencies}
           value={currency}
