@@ -44,7 +44,8 @@ export type BenchWork = {
   readonly due: LocalDate;
 };
 
-const isForTheBench = ({ item, state }: ItemClock, player: PlayerAbilities): boolean =>
+/** Is it work the bench does for this player, and in force? */
+export const isForTheBench = ({ item, state }: ItemClock, player: PlayerAbilities): boolean =>
   item.trigger.kind !== 'every-play' &&
   state !== 'off' &&
   (item.place === 'bench' || handsFor(item.skill, player) === 'bench');

@@ -1,4 +1,4 @@
-import { awayUntil, plannedDays, type CalendarEvent } from '#core/calendar/event.ts';
+import { awayUntil, nextStayOn, plannedDays, type CalendarEvent } from '#core/calendar/event.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { PlannedDay } from '#core/plays/forecast.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -9,6 +9,8 @@ export type CalendarStanding = {
   readonly planned: ReadonlyMap<number, PlannedDay>;
   /** It is at the bench until then; null where it is not. */
   readonly awayUntil: LocalDate | null;
+  /** It goes to the bench on that day, which is still to come; null where none is planned. */
+  readonly goesOn: LocalDate | null;
 };
 
 /** How an instrument stands in the calendar of its player on a day. */
@@ -19,4 +21,5 @@ export const calendarStanding = (
 ): CalendarStanding => ({
   planned: plannedDays(events, instrumentId),
   awayUntil: awayUntil(events, instrumentId, today),
+  goesOn: nextStayOn(events, instrumentId, today),
 });

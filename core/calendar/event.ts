@@ -213,6 +213,20 @@ export function awayUntil(
   return stays.map(lastDayOf).toSorted().at(-1) ?? null;
 }
 
+/** The day of the next stay that is planned and has not begun; null where none is. */
+export const nextStayOn = (
+  events: readonly CalendarEvent[],
+  instrumentId: InstrumentId,
+  today: LocalDate,
+): LocalDate | null =>
+  events
+    .filter(
+      ({ what, stay, on, instrumentIds }) =>
+        what === 'bench' && stay === null && on > today && instrumentIds.includes(instrumentId),
+    )
+    .map(({ on }) => on)
+    .toSorted()[0] ?? null;
+
 /** What was done in one stay, on the day it came back. */
 export type WorkDone = {
   readonly on: LocalDate;

@@ -164,6 +164,17 @@ describe('today', () => {
     expect(await first()).toBe(true);
   });
 
+  test('work for the bench is asked no more once it has its day there', async () => {
+    const asked = async () =>
+      (await todayOf('ada')).lines.filter(({ clock }) => clock?.itemId === 'wind/bench-service').length;
+    expect(await asked()).toBe(1);
+    const on = addDays(localDate(TODAY), 20);
+    const stay = { playerId: 'ada', what: 'bench', on, until: addDays(on, 9), minutes: null, name: null };
+    await post('/api/events', { ...stay, instrumentIds: ['trumpet'] }).expect(201);
+    expect(await asked()).toBe(0);
+    expect((await pageOf('trumpet')).calling).not.toEqual([]);
+  });
+
   test('what was to be back is asked for until somebody says what the bench did', async () => {
     const stay = { playerId: 'ada', what: 'bench', on: '2026-02-02', until: TODAY, minutes: null, name: null };
     await post('/api/events', { ...stay, instrumentIds: ['trumpet'] }).expect(201);

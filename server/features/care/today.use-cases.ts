@@ -1,4 +1,5 @@
 import { reedFamilyOf } from '#core/reeds/reed.ts';
+import { isForTheBench } from '#core/bench/bench-jobs.ts';
 import { isOnStage } from '#core/calendar/event.ts';
 import { handoverWords } from '#core/calendar/handover.ts';
 import type { Format } from '#core/explain/format.ts';
@@ -29,6 +30,13 @@ import { inTurns } from '#server/turns.ts';
 
 type Read = { readonly reading: Reading; readonly stands: StandsToday };
 
+/** What calls, without what the bench does once that has its day there: nobody is told to every morning until then. */
+const stillCalling = ({ care, calendar }: Situation, player: Reading['player']): StandsToday['calling'] =>
+  calendar.goesOn === null ? care.calling : care.calling.filter((clock) => !isForTheBench(clock, player));
+
+const handoverAsked = ({ toPack, toFetch }: Situation['handover']): StandsToday['handover'] =>
+  toPack !== null ? 'pack' : toFetch !== null ? 'fetch' : null;
+
 /** How an instrument stands by now, as far as today's list asks. */
 function standsToday({ instrument: { id }, player, facts, situation }: Reading, now: WallClock): StandsToday {
   const standing = situation(now.on);
@@ -55,10 +63,10 @@ function standsToday({ instrument: { id }, player, facts, situation }: Reading, 
     // What rests is looked over when it is taken up again; nobody is told to every day.
     looksDue: looks.length,
     isKnocked: looks.some(({ again }) => again?.because === 'mishap'),
-    handover: handover.toPack === null ? (handover.toFetch === null ? null : 'fetch') : 'pack',
+    handover: handoverAsked(handover),
     isToBeLookedOver: care.firstNote?.why.rule === 'never-played',
     leftForLater: care.leftForLater,
-    calling: care.calling,
+    calling: stillCalling(standing, player),
   };
 }
 
