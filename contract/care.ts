@@ -171,6 +171,11 @@ export const instrumentPage = object({
     .defined(),
   /** It is at the bench until then; null where it is not. */
   awayUntil: localDateText().nullable().defined(),
+  /** It is to be packed for the bench, looked at when it comes from there, or measured again; null where none of it is. */
+  benchAsks: object({ what: word(['pack', 'fetch', 'measure']).required(), words: text().required() })
+    .exact()
+    .nullable()
+    .defined(),
   /** It is stopped: not to be played, or not to be forced. */
   stopped: stopView.nullable().defined(),
   /** Something is wrong with it, and it is still being asked what. */

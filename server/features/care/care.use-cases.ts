@@ -10,6 +10,7 @@ import { succeed, fail, type Outcome } from '#core/kernel/outcome.ts';
 import { methodsInForce } from '#core/methods/chosen-method.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { CareOverview, InstrumentPage } from '#contract/care.ts';
+import { benchAsks } from '#server/features/care/bench-asks.ts';
 import { clockView, instrumentView, waterView, wetnessView } from '#server/features/care/care.views.ts';
 import { noInstrument, type Failure } from '#server/failure.ts';
 import type { Reading } from '#server/readings.ts';
@@ -67,6 +68,7 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
       itemIds: [...care.firstNote.itemIds],
     },
     awayUntil: situation.calendar.awayUntil,
+    benchAsks: benchAsks(reading, today, services.format),
     stopped: situation.faults.stopped && stopSaid(situation.faults.stopped),
     wrong: situation.faults.open && {
       key: situation.faults.open.key,

@@ -112,6 +112,7 @@ describe('today', () => {
     // On the day it goes there it is packed, and nothing else is asked of it.
     const first = (await todayOf('ada')).lines.filter(({ instrumentId }) => instrumentId === 'trumpet');
     expect(first).toMatchObject([{ what: 'pack', words: 'Pack it: it goes to the bench today' }]);
+    expect((await pageOf('trumpet')).benchAsks).toEqual({ what: 'pack', words: first[0]?.words });
     const latched = [{ line: 'latched', answer: 'so' }];
     await post('/api/bench/handovers', { instrumentId: 'trumpet', list: 'out', lines: latched }).expect(201);
     const { lines, away } = await todayOf('ada');
@@ -190,11 +191,13 @@ describe('today', () => {
     const knock = { instrumentId: 'trumpet', mishap: 'knocked', part: 'mouthpiece', happenedOn: TODAY };
     await post('/api/faults/mishaps', knock).expect(201);
     expect(await words()).toMatch(/^It was dropped or knocked on .*Look it over: rocking of the mouthpiece’s shank$/);
+    expect((await pageOf('trumpet')).benchAsks).toEqual({ what: 'measure', words: await words() });
     await post('/api/inspections', {
       ...{ instrumentId: 'trumpet', readOn: TODAY, by: 'player' },
       readings: [{ measure: 'brass/shank', place: null, way: 'by-hand', value: 0 }],
     }).expect(201);
     expect(await words()).toBeUndefined();
+    expect((await pageOf('trumpet')).benchAsks).toBeNull();
   });
 
   test('what is to be measured again stands last, and is gone once it was read', async () => {

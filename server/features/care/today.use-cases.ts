@@ -1,7 +1,6 @@
 import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { isForTheBench } from '#core/bench/bench-jobs.ts';
 import { isOnStage } from '#core/calendar/event.ts';
-import { handoverWords } from '#core/calendar/handover.ts';
 import type { Format } from '#core/explain/format.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
@@ -10,7 +9,6 @@ import { usualEvening } from '#core/plays/usual-evening.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import { bookSign } from '#core/faults/faults-for.ts';
 import { interviewSaid } from '#core/faults/fault-words.ts';
-import { looksDueWords } from '#core/inspections/inspection-words.ts';
 import { looksDue } from '#core/inspections/inspections-standing.ts';
 import { isLaidBy } from '#core/faults/faults-standing.ts';
 import { stopSaid } from '#core/faults/stop-words.ts';
@@ -22,6 +20,7 @@ import { wetWords } from '#core/situation/today-words.ts';
 import { addDays } from '#core/time/local-date.ts';
 import { condensate } from '#core/water/condensation.ts';
 import type { TodayLineView, TodayView } from '#contract/today.ts';
+import { handoverAsked, handoverSaid, measureSaid } from '#server/features/care/bench-asks.ts';
 import { clockView, waterView } from '#server/features/care/care.views.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import type { Reading } from '#server/readings.ts';
@@ -34,13 +33,16 @@ type Read = { readonly reading: Reading; readonly stands: StandsToday };
 const stillCalling = ({ care, calendar }: Situation, player: Reading['player']): StandsToday['calling'] =>
   calendar.goesOn === null ? care.calling : care.calling.filter((clock) => !isForTheBench(clock, player));
 
-const handoverAsked = ({ toPack, toFetch }: Situation['handover']): StandsToday['handover'] =>
-  toPack !== null ? 'pack' : toFetch !== null ? 'fetch' : null;
-
 /** How an instrument stands by now, as far as today's list asks. */
-function standsToday({ instrument: { id }, player, facts, situation }: Reading, now: WallClock): StandsToday {
+function standsToday(reading: Reading, now: WallClock): StandsToday {
+  const {
+    instrument: { id },
+    player,
+    facts,
+    situation,
+  } = reading;
   const standing = situation(now.on);
-  const { care, methods, conditions, calendar, faults, inspections, handover } = standing;
+  const { care, methods, conditions, calendar, faults, inspections } = standing;
   const looks = looksDue(inspections, now.on, player.standing);
   const lastPlay = care.awaitsPackUp ? facts.lastPlay() : null;
   const roomCelsius = lastPlay?.roomCelsius ?? conditions.roomCelsius;
@@ -63,7 +65,7 @@ function standsToday({ instrument: { id }, player, facts, situation }: Reading, 
     // What rests is looked over when it is taken up again; nobody is told to every day.
     looksDue: looks.length,
     isKnocked: looks.some(({ again }) => again?.because === 'mishap'),
-    handover: handoverAsked(handover),
+    handover: handoverAsked(reading, now.on),
     isToBeLookedOver: care.firstNote?.why.rule === 'never-played',
     leftForLater: care.leftForLater,
     calling: stillCalling(standing, player),
@@ -117,23 +119,18 @@ const wetSaid = (line: TodayLine, reading: Reading, { on }: WallClock, { format 
     ? { words: wetWords(line.wetMinutes, line.grams, format), because: waterWhy(reading, on, format) }
     : null;
 
-/** What goes to the bench, or is to be back from there. */
-const handoverSaid = ({ what }: TodayLine, { situation }: Reading, on: WallClock['on']) =>
-  what === 'pack' || what === 'fetch' ? { words: handoverWords(situation(on).handover, on), because: [] } : null;
-
-/** What is to be measured again. */
-const measureSaid = ({ what }: TodayLine, { player, situation }: Reading, on: WallClock['on'], format: Format) =>
-  what === 'measure'
-    ? { words: looksDueWords(looksDue(situation(on).inspections, on, player.standing), format), because: [] }
-    : null;
+/** What the room of the bench asks. */
+function benchSaid({ what }: TodayLine, reading: Reading, on: WallClock['on'], format: Format) {
+  if (what === 'pack' || what === 'fetch') return { words: handoverSaid(reading, on), because: [] };
+  return what === 'measure' ? { words: measureSaid(reading, on, format), because: [] } : null;
+}
 
 /** What stands in the way in words, and why; nothing of a run and of what a clock says. */
 const lineSaid = (services: Services, line: TodayLine, reading: Reading, now: WallClock) =>
   wetSaid(line, reading, now, services) ??
   dampSaid(line, reading, now) ??
   firstNoteSaid(line, reading, now.on) ??
-  handoverSaid(line, reading, now.on) ??
-  measureSaid(line, reading, now.on, services.format) ??
+  benchSaid(line, reading, now.on, services.format) ??
   faultSaid(line, reading.situation(now.on), services) ?? { words: null, because: [] };
 
 function lineView(

@@ -19,6 +19,7 @@ import { Loading, QueryView } from '#web/ui/QueryView.tsx';
 import { StripHead } from '#web/ui/StripHead.tsx';
 import { pinsOf } from '#web/ui/strip-pins.ts';
 import { Over, TwoColumns } from '#web/ui/TwoColumns.tsx';
+import { BenchAsks } from '#web/features/now/parts/BenchAsks.tsx';
 import { NextAction } from '#web/features/now/parts/NextAction.tsx';
 
 const [PlayedNow, fetchPlayed] = lazyPart(
@@ -71,6 +72,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           onLayOut={() => played.finishLeft([CASED_DAMP])}
           busy={played.busy}
         />
+        <BenchAsks page={page} />
         {page.wrong && <DidItHelp page={page} />}
       </Compartment>
       <MattersNow page={page} />
