@@ -103,6 +103,10 @@ function existingOn({ reeds, lives, minutesUntil, family = 'single' }: Readiness
   });
 }
 
+/** Opened, and its grade not known yet: it counts where there is time to finish it, each by how far it has come. */
+const isUnderWay = ({ stage, grade, ungraded }: ReedState): boolean =>
+  stage === 'breaking-in' || (stage === 'in-rotation' && (grade === null || ungraded));
+
 /**
  * How many reeds to open, and by when, so that enough of concert grade are ready on a day: those of today each with the
  * chance to last, those opened by beta-binomial with the player's own share of good ones.
@@ -115,12 +119,7 @@ export function readinessFor(asked: ReadinessAsked): Readiness {
   checkNumber('the minutes until then', asked.minutesUntil);
   const existing = existingOn(asked);
   const share = goodShareOf(reeds, family);
-  // What is under way counts where there is time to finish it, each by how far it has come.
-  const underWay = reeds.filter(
-    (reed) =>
-      (reed.stage === 'breaking-in' || (reed.stage === 'in-rotation' && (reed.grade === null || reed.ungraded))) &&
-      leftOf(reed, family) <= daysBetween(today, on),
-  ).length;
+  const underWay = reeds.filter((reed) => isUnderWay(reed) && leftOf(reed, family) <= daysBetween(today, on)).length;
   const leadDays = leadOf(family, breakIn);
   const openBy = addDays(on, -leadDays);
   const inTime = openBy >= today;
