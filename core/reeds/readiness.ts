@@ -103,6 +103,12 @@ function existingOn({ reeds, lives, minutesUntil, family = 'single' }: Readiness
   });
 }
 
+/** Something is to be opened, and a few more of them, no more than can be kept going, make it surer. */
+const isWorthSaying = (
+  { opened }: { readonly opened: number },
+  { advised, mostMore }: { readonly advised: number; readonly mostMore: number },
+): boolean => advised > 0 && opened > advised && opened <= mostMore;
+
 /** Opened, and its grade not known yet: it counts where there is time to finish it, each by how far it has come. */
 const isUnderWay = ({ stage, grade, ungraded }: ReedState): boolean =>
   stage === 'breaking-in' || (stage === 'in-rotation' && (grade === null || ungraded));
@@ -143,7 +149,7 @@ export function readinessFor(asked: ReadinessAsked): Readiness {
     existing,
     underWay,
     advised,
-    surer: surer !== undefined && advised > 0 && surer.opened > advised && surer.opened <= mostMore ? surer : null,
+    surer: surer && isWorthSaying(surer, { advised, mostMore }) ? surer : null,
     costOfOne: priceOfNext(reeds),
     unopened: reeds.filter(({ stage }) => stage === 'new').length,
     share,
