@@ -13,7 +13,11 @@ import type { Services } from '#server/services.ts';
 export const settingsDefinition = defineFact<Services>()(settingsFact, {
   store: bodyTable(playerSettings, {
     toRow: (settled) => settled,
-    fromRow: ({ factId: _factId, ...settled }) => settled,
+    // What was settled before a wish for reeds could be said says nothing of it.
+    fromRow: ({ factId: _factId, reedWish, ...settled }) => ({
+      ...settled,
+      ...(reedWish === null ? {} : { reedWish }),
+    }),
   }),
   words: ({ body }, { format }) => settingsWords(body, format),
   staysBehind: () => true,
@@ -25,6 +29,9 @@ export const settingsDefinition = defineFact<Services>()(settingsFact, {
       if (priced !== null && priced !== currency)
         return fail(conflict('currency', { code: 'another-currency', currency: priced }));
     }
-    return succeed({ body: { playerId, roomCelsius, tuningHertz, currency, reedWish }, ...now });
+    return succeed({
+      body: { playerId, roomCelsius, tuningHertz, currency, ...(reedWish === null ? {} : { reedWish }) },
+      ...now,
+    });
   },
 });
