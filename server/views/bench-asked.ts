@@ -54,12 +54,24 @@ function likelyFaults(services: Services, { instrument }: Reading, today: LocalD
 }
 
 /** What an instrument has for the bench, by everything that asks for it. */
-export const workFor = (asked: BenchAskedOf, reading: Reading): BenchWork | null => {
-  const { instrument } = reading;
-  const subjects = [ofPlayer(instrument.playerId), ofInstrument(instrument.id)];
-  const remembering = { name: `bench work ${instrument.id}`, subjects, day: asked.today };
-  return asked.services.remembered.of(remembering, () => workAsked(asked, reading));
-};
+export const workFor = (asked: BenchAskedOf, reading: Reading): BenchWork | null =>
+  onceOf(works, reading, asked.today, () => workAsked(asked, reading));
+
+/**
+ * What was worked out of a reading, by what it was asked with. It goes when the reading does: with the next fact of the
+ * instrument or its player. A keeper of hundreds pushes out nothing that others have worked out.
+ */
+type Kept<Value> = WeakMap<Reading, { readonly asked: string; readonly value: Value }>;
+const works: Kept<BenchWork | null> = new WeakMap();
+const answers: Kept<BenchAnswer> = new WeakMap();
+
+function onceOf<Value>(kept: Kept<Value>, reading: Reading, asked: string, make: () => Value): Value {
+  const known = kept.get(reading);
+  if (known?.asked === asked) return known.value;
+  const value = make();
+  kept.set(reading, { asked, value });
+  return value;
+}
 
 function workAsked({ services, today, events }: BenchAskedOf, reading: Reading): BenchWork | null {
   const situation = reading.situation(today);
@@ -107,20 +119,15 @@ function proposedFor(
   const away = awayFor(work, terms, services);
   const jobs = work.jobs.map(({ due, from, severity }) => ({ due, from, severity }));
   // A new word of one instrument moves no day of the others, but by the stay that is proposed for it.
-  const answer = services.remembered.of(
-    {
-      name: `bench days ${instrument.id} ${JSON.stringify([jobs, away, kin.map((one) => one.instrument.id), events.slice(asked.events.length)])}`,
-      subjects: [ofPlayer(instrument.playerId), ofInstrument(instrument.id)],
-      day: today,
-    },
-    () =>
-      benchDays({
-        ...{ today, instrumentId: instrument.id, jobs, away, shut, events },
-        noShippingMonths: terms.noShippingMonths,
-        isAwayOnHolidays: player.standing === 'grown-up',
-        kin: kin.map(({ instrument: other }) => other.id),
-        minutesOn: situation(today).plays.forecast.minutesOn,
-      }),
+  const others = kin.map(({ instrument: other }) => other.id);
+  const question = JSON.stringify([today, jobs, away, others, events.slice(asked.events.length)]);
+  const answer = onceOf(answers, reading, question, () =>
+    benchDays({
+      ...{ today, instrumentId: instrument.id, jobs, away, shut, events, kin: others },
+      noShippingMonths: terms.noShippingMonths,
+      isAwayOnHolidays: player.standing === 'grown-up',
+      minutesOn: situation(today).plays.forecast.minutesOn,
+    }),
   );
   return { reading, work, away, answer, hasSpare: kin.length > 0 };
 }

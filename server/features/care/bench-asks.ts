@@ -1,5 +1,6 @@
 import { handoverWords } from '#core/calendar/handover.ts';
 import type { Format } from '#core/explain/format.ts';
+import { isLaidBy } from '#core/faults/faults-standing.ts';
 import { looksDueWords } from '#core/inspections/inspection-words.ts';
 import { looksDue } from '#core/inspections/inspections-standing.ts';
 import type { StandsToday } from '#core/situation/today-list.ts';
@@ -33,7 +34,7 @@ export function benchAsks(
   const what = handoverAsked(reading, on);
   if (what !== null) return { what, words: handoverSaid(reading, on) };
   const { inspections, calendar, faults } = reading.situation(on);
-  const isThere = calendar.awayUntil === null && faults.stopped === null;
+  const isThere = calendar.awayUntil === null && !isLaidBy(faults);
   return isThere && looksDue(inspections, on, reading.player.standing).length > 0
     ? { what: 'measure', words: measureSaid(reading, on, format) }
     : null;
