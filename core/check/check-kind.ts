@@ -72,7 +72,7 @@ function runsOf(book: Book, kind: KindId): BookFault[] {
     return first === undefined ? [] : [first];
   });
   return shares.flatMap((situation) => {
-    const { broken, misread } = proveRun(book, situation, false);
+    const { broken, misread } = proveRun(book, situation, null);
     return [
       ...broken.map((one) => ({ where: one.step ?? 'the end of a run', what: brokenWords(one) })),
       ...misread.map((one) => ({ where: one.step, what: misreadWords(one) })),

@@ -222,15 +222,26 @@ function waitEnds(waits: readonly KeptStep[], progressOf: ProgressOf, step: Kept
   return { waitsUntilMs: Math.max(...begun.map(({ end }) => end)), mostUntilMs: most === Infinity ? null : most };
 }
 
-/** A run is its plan and its log: the same on the server, on every screen, and while what was ticked is still unsent. */
-export function foldRun(plan: Pick<KeptPlan, 'steps' | 'leftOut'>, events: readonly RunEvent[]): RunNow {
-  const { progress, pulledIn, lastPass, isAway, finishedAt } = addUp(events);
+type Planned = Pick<KeptPlan, 'steps' | 'leftOut'>;
+
+/** What plan and log come to before each step is told all of it. */
+function addedUp(plan: Planned, events: readonly RunEvent[]) {
+  const { progress, pulledIn, ...rest } = addUp(events);
   const progressOf: ProgressOf = (key) => progress.get(key) ?? OPEN;
   const isPulled = ({ steps }: KeptLeftOut) => steps.some(({ key }) => pulledIn.has(key));
   const pulled = plan.leftOut.filter(isPulled).flatMap(({ steps }) => steps);
   // Nobody who is at home sees what is done on the way only.
-  const steps = withPulledIn(plan.steps, pulled).filter(({ away }) => isAway || away !== 'only');
-  const called = calledIn(steps, progressOf, isAway);
+  const steps = withPulledIn(plan.steps, pulled).filter(({ away }) => rest.isAway || away !== 'only');
+  return { ...rest, steps, progressOf, isPulled, called: calledIn(steps, progressOf, rest.isAway) };
+}
+
+/** Of each step of a run only whether it is called for: as {@link foldRun} says, at a tenth of its cost. */
+export const calledFrom = (plan: Planned, events: readonly RunEvent[]): ReadonlyMap<RunStepKey, Called> =>
+  addedUp(plan, events).called;
+
+/** A run is its plan and its log: the same on the server, on every screen, and while what was ticked is still unsent. */
+export function foldRun(plan: Planned, events: readonly RunEvent[]): RunNow {
+  const { steps, progressOf, isPulled, called, lastPass, isAway, finishedAt } = addedUp(plan, events);
   const waits = steps.filter(({ wait }) => wait !== null);
   return {
     steps: steps.map((step) => ({

@@ -2,7 +2,7 @@ import type { Look } from '#core/book/step.ts';
 import type { StepId } from '#core/book/care-ids.ts';
 import { keepPlan } from '#core/packup/kept-plan.ts';
 import type { RunEvent } from '#core/packup/run-event.ts';
-import { foldRun, type RunNow } from '#core/packup/run-log.ts';
+import { calledFrom, foldRun, type RunNow } from '#core/packup/run-log.ts';
 import type { PlannedStep, RunPlan } from '#core/packup/run-plan.ts';
 import type { Instant } from '#core/time/instant.ts';
 
@@ -35,16 +35,16 @@ export function doneIn(
   const itemsOfStandIns = new Set(plan.steps.flatMap(({ step }) => (standIns.has(step.id) ? [step.item] : [])));
   const events: RunEvent[] = isAway ? [{ kind: 'away', at: AT }] : [];
   const done: DoneStep[] = [];
-  let now = foldRun(kept, events);
+  let called = calledFrom(kept, events);
   plan.steps.forEach((planned) => {
     const { key, step } = planned;
-    if (now.steps.find((one) => one.key === key)?.called !== 'yes') return;
+    if (called.get(key) !== 'yes') return;
     const answer = answerTo(step.look, answers.get(step.id));
     const event = skipped.has(step.id) ? SKIPPED : answer === null ? TICKED : ({ kind: 'answered', answer } as const);
     events.push({ ...event, stepKey: key, at: AT });
     if (event !== SKIPPED) done.push({ ...planned, answer });
     // A plain tick that nothing hangs on changes nothing for the others.
-    if (event !== TICKED || itemsOfStandIns.has(step.item)) now = foldRun(kept, events);
+    if (event !== TICKED || itemsOfStandIns.has(step.item)) called = calledFrom(kept, events);
   });
   return done;
 }

@@ -120,12 +120,25 @@ function partsBackHome(book: Book, run: AnyRun): RunPart[] {
   }));
 }
 
+/** Found once for each run, which many situations share. */
+function oncePerRun<Found>(find: (book: Book, run: AnyRun) => Found): (book: Book, run: AnyRun) => Found {
+  const books = new WeakMap<Book, WeakMap<AnyRun, { readonly found: Found }>>();
+  return (book, run) => {
+    const runs = books.get(book) ?? new WeakMap<AnyRun, { readonly found: Found }>();
+    books.set(book, runs);
+    const known = runs.get(run) ?? { found: find(book, run) };
+    runs.set(run, known);
+    return known.found;
+  };
+}
+
 /** The parts of a run as it is played: of what was packed up on the way, what of it is left. */
-export const partsPlayed = (book: Book, run: AnyRun): RunPart[] =>
-  run.place === 'back-home' ? partsBackHome(book, run) : partsOf(book, run);
+export const partsPlayed = oncePerRun((book, run) =>
+  run.place === 'back-home' ? partsBackHome(book, run) : partsOf(book, run),
+);
 
 /** The plan of a run that is made up, as the program would make it, with what its order was found for. */
-export function orderedPlanOf(book: Book, run: AnyRun): OrderedPlan {
+export const orderedPlanOf = oncePerRun((book, run): OrderedPlan => {
   const parts = partsPlayed(book, run);
   const { plan, ordered } = planAndOrder({
     parts,
@@ -134,7 +147,7 @@ export function orderedPlanOf(book: Book, run: AnyRun): OrderedPlan {
     learned: new Map(),
   });
   return { plan: withStandsOn(plan, parts), ordered };
-}
+});
 
 /** The plan of a run that is made up, as the program would make it. */
 export const planOf = (book: Book, run: AnyRun): RunPlan => orderedPlanOf(book, run).plan;

@@ -30,14 +30,34 @@ export type ProofChecked = 'not-claimed' | 'holds' | 'cut-short' | 'false';
 /** Jobs placed at most in looking again. */
 const LOOKED_AGAIN = 300_000;
 
+/** What looking again has found, by the jobs and the time that were asked: the same question is put by many situations. */
+export type LookedAgain = Map<string, ProofChecked>;
+
+/** All that looking again asks of an order. */
+const asked = ({ jobs, schedule }: OrderedPlan['ordered']): string =>
+  JSON.stringify([
+    schedule.elapsedSeconds,
+    jobs.map(({ workSeconds, instrument, after }) => [
+      workSeconds,
+      instrument,
+      after.map(({ job, waitSeconds, mostSeconds }) => [job, waitSeconds, mostSeconds]),
+    ]),
+  ]);
+
 /**
  * Looks again for an order shorter than one that is called proved, by a search of its own that leaves nothing out because
  * something else is as good. A run whose looks are answered otherwise, or with a step skipped, has the same plan.
  */
-function checkProof({ jobs, schedule }: OrderedPlan['ordered']): ProofChecked {
+function checkProof(ordered: OrderedPlan['ordered'], looked: LookedAgain): ProofChecked {
+  const { jobs, schedule } = ordered;
   if (!schedule.proved) return 'not-claimed';
+  const key = asked(ordered);
+  const before = looked.get(key);
+  if (before !== undefined) return before;
   const { found, complete } = searchShorter(jobs, schedule.elapsedSeconds, LOOKED_AGAIN, TURN_SECONDS.value);
-  return found !== null ? 'false' : complete ? 'holds' : 'cut-short';
+  const checked = found !== null ? 'false' : complete ? 'holds' : 'cut-short';
+  looked.set(key, checked);
+  return checked;
 }
 
 export type Proved = {
@@ -52,9 +72,10 @@ export type Proved = {
 /**
  * Plays a situation through and reads it; what is broken is a fault of the book or of the planner.
  *
- * @param looksAgain is a shorter order looked for as well? It takes longest by far
+ * @param looked what looking again for a shorter order has found, added to; null where nobody looks: it takes longest by
+ *   far
  */
-export function proveRun(book: Book, { run, answers, skip }: Situation, looksAgain = true): Proved {
+export function proveRun(book: Book, { run, answers, skip }: Situation, looked: LookedAgain | null): Proved {
   const parts = partsPlayed(book, run);
   const { plan, ordered } = orderedPlanOf(book, run);
   const steps = doneIn(plan, answers, {
@@ -70,6 +91,6 @@ export function proveRun(book: Book, { run, answers, skip }: Situation, looksAga
     broken: [...broken, ...tooLong].filter(({ rule }) => skip === undefined || !LEFT_BY_A_SKIP.has(rule)),
     excepted: [...excepted],
     misread: skip === undefined ? readRun(book, handled, done) : [],
-    proof: looksAgain && answers === undefined && skip === undefined ? checkProof(ordered) : null,
+    proof: looked !== null && answers === undefined && skip === undefined ? checkProof(ordered, looked) : null,
   };
 }

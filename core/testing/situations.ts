@@ -1,6 +1,6 @@
 import { CASED_DAMP, type StepId } from '#core/book/care-ids.ts';
 import type { Book } from '#core/book/book.ts';
-import { KIND_IDS } from '#core/instruments/kind.ts';
+import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import { aloneIn } from '#core/methods/practice-alone.ts';
 import { homeCare, planOf, practiceOf, type AnyInstrument, type AnyRun, type Due } from '#core/testing/any-run.ts';
 
@@ -101,18 +101,18 @@ export function* situationsOf(book: Book, instrument: AnyInstrument, row = 0): G
   }
 }
 
-/** Two and three instruments in one run: every kind with each other, and with a third. */
-export function* severalInstruments(): Generator<Situation> {
-  for (const [at, kind] of KIND_IDS.entries())
-    for (const other of KIND_IDS.slice(at)) {
-      const third = KIND_IDS[(at + KIND_IDS.indexOf(other) + 1) % KIND_IDS.length] ?? kind;
-      for (const due of ['before', 'after', 'all'] as const)
-        for (const kinds of [
-          [kind, other],
-          [kind, other, third],
-        ])
-          yield { run: { instruments: kinds.map((one) => ({ kind: one })), due: [due] } };
-      for (const minutesAtHand of [3, 6, 10])
-        yield { run: { instruments: [{ kind }, { kind: other }], due: ['all'], minutesAtHand } };
-    }
+/** Two and three instruments in one run, of which the first is of this kind: it with each other, and with a third. */
+export function* severalInstruments(kind: KindId): Generator<Situation> {
+  const at = KIND_IDS.indexOf(kind);
+  for (const other of KIND_IDS.slice(at)) {
+    const third = KIND_IDS[(at + KIND_IDS.indexOf(other) + 1) % KIND_IDS.length] ?? kind;
+    for (const due of ['before', 'after', 'all'] as const)
+      for (const kinds of [
+        [kind, other],
+        [kind, other, third],
+      ])
+        yield { run: { instruments: kinds.map((one) => ({ kind: one })), due: [due] } };
+    for (const minutesAtHand of [3, 6, 10])
+      yield { run: { instruments: [{ kind }, { kind: other }], due: ['all'], minutesAtHand } };
+  }
 }
