@@ -57,6 +57,8 @@ const WORDS: Readonly<Record<RuleId, Say>> = {
   'guarded-and-dry': (thing, other) =>
     other === '' ? `The ${thing} goes into the case wet.` : `The ${thing} is not on the ${other}.`,
   'everything-in': (thing) => `The case is shut, and the ${thing} is not in its place.`,
+  'set-down-first': (thing) =>
+    `The ${thing} still hangs or is held when hands turn to another instrument: set it down first.`,
   'soaks-too-long': (thing) => `The ${thing} is left to soak longer than is good for it.`,
   'left-open': (thing) => `The ${thing} is left open.`,
   'left-shielded': () => 'Slips of paper are left under the pads.',

@@ -2,7 +2,7 @@ import { wordless } from '#core/methods/said-step.ts';
 import { describe, expect, test } from '@jest/globals';
 import { NEEDS } from '#core/handling/needs.ts';
 import { brokenWords, whyWrong } from '#core/handling/handling-words.ts';
-import { LEFT, playThrough, type RuleId } from '#core/handling/play-through.ts';
+import { AT_A_TURN, LEFT, playThrough, type RuleId } from '#core/handling/play-through.ts';
 import { standsOn } from '#core/handling/stands-on.ts';
 import { VERBS } from '#core/handling/verbs.ts';
 import type { StepId } from '#core/book/care-ids.ts';
@@ -16,7 +16,7 @@ import { partsOf, planOf, type AnyRun } from '#core/testing/any-run.ts';
 import { proveRun, type LookedAgain } from '#core/testing/prove-run.ts';
 import { severalInstruments, situationsOf, type Situation } from '#core/testing/situations.ts';
 
-const RULES: readonly RuleId[] = [...(Object.keys(NEEDS) as RuleId[]), ...LEFT];
+const RULES: readonly RuleId[] = [...(Object.keys(NEEDS) as RuleId[]), ...LEFT, ...AT_A_TURN];
 
 /** The rules a run of one instrument breaks once its steps have been tampered with. */
 function brokenIn(run: AnyRun, tamper: (steps: readonly Step[]) => readonly Step[]): ReadonlySet<RuleId> {
@@ -266,6 +266,20 @@ test('what is not set aside is still in the hands, or hangs, when the next instr
   const rules = (done: typeof steps) => new Set(playThrough(handled, done, []).broken.map(({ rule }) => rule));
   expect(rules(steps)).toEqual(new Set());
   expect(rules(steps.filter(({ step }) => step.id !== 'wind/set-aside'))).toContain('hands-free');
+});
+
+test('a saxophone does not hang from its player while another instrument is brushed', () => {
+  const two: AnyRun = { instruments: [{ kind: 'tuba' }, { kind: 'alto-saxophone' }], due: ['all'], minutesAtHand: 25 };
+  const handled = partsOf(BOOK, two).map((one) => ({ ...one, instrument: one.instrumentId }));
+  const steps = doneIn(planOf(BOOK, two)).map(({ instrumentId, step }) => ({ instrument: instrumentId, step }));
+  const rules = (done: typeof steps) =>
+    new Set(playThrough(handled, done, BOOK.exceptions).broken.map(({ rule }) => rule));
+  expect(rules(steps)).toEqual(new Set());
+  // Unhooked only after hands have been at the tuba.
+  const unhook = steps.filter(({ step }) => step.id === 'saxophone/unhook');
+  const rest = steps.filter(({ step }) => step.id !== 'saxophone/unhook');
+  const back = rest.findLastIndex(({ instrument }) => instrument.includes('tuba')) + 1;
+  expect(rules([...rest.slice(0, back), ...unhook, ...rest.slice(back)])).toContain('set-down-first');
 });
 
 test('what cannot be done without a step: nothing is put back that has not been taken off', () => {

@@ -18,9 +18,11 @@ export const LEFT = [
   'left-apart',
   'left-dry',
 ] as const;
+/** What hands may leave as it is when they turn from one instrument to another. */
+export const AT_A_TURN = ['set-down-first'] as const;
 /** What the times of a plan may break. */
 export const TIMED = ['soaks-too-long'] as const;
-export type RuleId = NeedId | (typeof LEFT)[number] | (typeof TIMED)[number];
+export type RuleId = NeedId | (typeof LEFT)[number] | (typeof AT_A_TURN)[number] | (typeof TIMED)[number];
 
 /** A rule of handling that a run broke: by which step, on which thing, and the step before it that is to blame. */
 export type Broken = {
@@ -120,6 +122,51 @@ export function doStep(world: World, step: Step): Broken[] {
   });
 }
 
+const cannotWait = ({ reaches = [] }: Step): boolean => reaches.includes('reed-off') || reaches.includes('water-out');
+
+/** What cannot wait, and what leads there, is done in one round over all instruments: none of them is taken up for it. */
+function roundOf(steps: readonly HandledStep[]): ReadonlySet<HandledStep> {
+  const last = new Map(steps.flatMap((one, at) => (cannotWait(one.step) ? [[one.instrument, at] as const] : [])));
+  return new Set(steps.filter(({ instrument }, at) => at <= (last.get(instrument) ?? -1)));
+}
+
+/**
+ * Sees to it that what hangs or is held of an instrument that has been begun is laid, stood or cased before hands turn to
+ * another.
+ */
+class Turns {
+  /** The last step of each instrument that has been begun. */
+  private readonly begun = new Map<string, StepId>();
+  private last: string | null = null;
+  private readonly round: ReadonlySet<HandledStep>;
+
+  constructor(
+    private readonly hands: Hands,
+    private readonly worlds: ReadonlyMap<string, World>,
+    steps: readonly HandledStep[],
+  ) {
+    this.round = roundOf(steps);
+  }
+
+  /** What is not set down when this step is begun. */
+  before(next: HandledStep): Broken[] {
+    if (this.round.has(next)) return [];
+    const { instrument, step } = next;
+    const isTurn = this.last !== null && this.last !== instrument;
+    this.last = instrument;
+    const found = isTurn ? [...this.begun].flatMap(([other, by]) => this.stillUp(other, by)).slice(0, 1) : [];
+    this.begun.set(instrument, step.id);
+    return found.map((one) => ({ ...one, rule: 'set-down-first', instrument, step: step.id, other: null }));
+  }
+
+  private stillUp(instrument: string, by: StepId): Pick<Broken, 'thing' | 'by'>[] {
+    if (instrument === this.last) return [];
+    const world = this.worlds.get(instrument);
+    const key = [...this.hands.held, ...this.hands.hanging].find((one) => world?.owns(one));
+    return key === undefined || world === undefined ? [] : [{ thing: world.thingHeld(key), by }];
+  }
+}
+
 /**
  * Plays the steps of a run through, deed by deed, and says every rule of handling it breaks. A broken rule does not
  * stop the run: the deed is done all the same, as hands would.
@@ -133,9 +180,11 @@ export function playThrough(
 ): PlayedThrough {
   const hands = emptyHands();
   const worlds = new Map(handled.map((one) => [one.instrument, worldOf(one, hands)] as const));
-  const all = steps.flatMap(({ instrument, step, answer }) => {
+  const turns = new Turns(hands, worlds, steps);
+  const all = steps.flatMap((one) => {
+    const { instrument, step, answer } = one;
     const world = worlds.get(instrument);
-    const broken = world ? doStep(world, step) : [];
+    const broken = [...turns.before(one), ...(world ? doStep(world, step) : [])];
     const notice = step.look?.answers.find(({ id }) => id === answer)?.notice;
     if (notice !== undefined) world?.noticed.add(notice);
     return broken;

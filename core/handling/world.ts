@@ -180,6 +180,11 @@ export class World {
     return this.place.get(thing) ?? 'out';
   }
 
+  /** Is what a hand holds under this key of this instrument? */
+  owns(key: string): boolean {
+    return key === this.key(this.thingHeld(key));
+  }
+
   /** The thing that a hand holds under this key. */
   thingHeld(key: string): Thing {
     return (key.split(':').at(-1) ?? key) as Thing;

@@ -24,7 +24,6 @@ export type Choice = {
   /** Indices of the units that did not fit. */
   readonly leftOut: readonly number[];
   readonly value: number;
-  readonly elapsedSeconds: number;
   /** What the must-jobs take by themselves. */
   readonly mustSeconds: number;
   /** Is no choice worth more? */
@@ -78,10 +77,6 @@ class Search {
   private readonly order: readonly number[];
   /** The unit a job belongs to, by job. */
   private readonly unitOf: (readonly number[])[] = [];
-  /** The longest wait that begins when a job is done, s. */
-  private readonly waitOf: number[] = [];
-  /** Jobs that begin a wait with a most: it cannot be sat out one after the other, whatever comes between. */
-  private readonly beginsMost = new Set<number>();
   private readonly changeSeconds: number;
   private readonly mostTries: number;
   /** An order of all jobs: without those left out it is one of the rest. */
@@ -90,16 +85,11 @@ class Search {
   constructor(private readonly input: ChoiceInput) {
     const { units } = input;
     for (const { jobs } of units) for (const job of jobs) this.unitOf[job] = jobs;
-    for (const { after } of input.jobs)
-      for (const { job, waitSeconds, mostSeconds } of after) {
-        this.waitOf[job] = Math.max(this.waitOf[job] ?? 0, waitSeconds);
-        if (mostSeconds !== undefined) this.beginsMost.add(job);
-      }
+    const hasMost = input.jobs.some(({ after }) => after.some(({ mostSeconds }) => mostSeconds !== undefined));
     this.changeSeconds = input.changeSeconds ?? 0;
     const isSeveral = this.changeSeconds > 0 && new Set(input.jobs.map(({ instrument }) => instrument)).size > 1;
-    this.mostTries = isSeveral || this.beginsMost.size > 0 ? HANDS_TRIES : TRIES;
-    this.anOrder =
-      this.changeSeconds > 0 ? orderSteps(input.jobs, { nodes: 0, changeSeconds: this.changeSeconds }).order : [];
+    this.mostTries = isSeveral || hasMost ? HANDS_TRIES : TRIES;
+    this.anOrder = orderSteps(input.jobs, { nodes: 0, changeSeconds: this.changeSeconds }).order;
     const density = (unit: Unit | undefined) =>
       (unit?.value ?? 0) / Math.max(1, unit?.jobs.reduce((sum, job) => sum + this.work(job), 0) ?? 1);
     this.order = units.map((_, index) => index).toSorted((a, b) => density(units[b]) - density(units[a]) || a - b);
@@ -128,23 +118,44 @@ class Search {
     return sum;
   }
 
-  /** What turning from instrument to instrument takes: at least, and in an order there is. */
-  private turning(jobs: ReadonlySet<number>): { least: number; there: number } {
-    if (this.changeSeconds === 0) return { least: 0, there: 0 };
-    const instruments = this.anOrder.flatMap((job) => (jobs.has(job) ? [this.input.jobs[job]?.instrument] : []));
-    const changes = instruments.filter((one, at) => at > 0 && one !== instruments[at - 1]).length;
-    return { least: (new Set(instruments).size - 1) * this.changeSeconds, there: changes * this.changeSeconds };
+  /** What work and turning from instrument to instrument take at least. */
+  private leastSeconds(jobs: ReadonlySet<number>): number {
+    let sum = 0;
+    const instruments = new Set<number | undefined>();
+    for (const job of jobs) {
+      sum += this.work(job);
+      instruments.add(this.input.jobs[job]?.instrument);
+    }
+    return sum + (instruments.size - 1) * this.changeSeconds;
+  }
+
+  /** How long the order there is takes of these jobs, each as early as may be; Infinity where a most is not kept so. */
+  private asOrdered(jobs: ReadonlySet<number>): number {
+    const ends = new Map<number, number>();
+    let [now, last] = [0, undefined as number | undefined];
+    for (const job of this.anOrder) {
+      const one = this.input.jobs[job];
+      if (one === undefined || !jobs.has(job)) continue;
+      let start = now + (ends.size > 0 && one.instrument !== last ? this.changeSeconds : 0);
+      let latest = Infinity;
+      for (const { job: before, waitSeconds, mostSeconds = Infinity } of one.after) {
+        const end = ends.get(before);
+        if (end === undefined) continue;
+        start = Math.max(start, end + waitSeconds);
+        latest = Math.min(latest, end + mostSeconds);
+      }
+      if (start > latest) return Infinity;
+      now = start + one.workSeconds;
+      ends.set(job, now);
+      last = one.instrument;
+    }
+    return now;
   }
 
   private fits(jobs: ReadonlySet<number>): boolean {
-    const active = this.activeSeconds(jobs);
     const { limitSeconds } = this.input;
-    const turning = this.turning(jobs);
-    if (active + turning.least > limitSeconds) return false;
-    // One after the other, each wait sat out: no order takes longer than that needs to.
-    let waits = 0;
-    for (const job of jobs) waits += this.beginsMost.has(job) ? Infinity : (this.waitOf[job] ?? 0);
-    if (active + turning.there + waits <= limitSeconds) return true;
+    if (this.leastSeconds(jobs) > limitSeconds) return false;
+    if (this.asOrdered(jobs) <= limitSeconds) return true;
     this.tries++;
     const { fits, proved } = fitsWithin(jobsAmong(this.input.jobs, ascending(jobs)), limitSeconds, {
       budget: this.budget,
@@ -213,7 +224,6 @@ export function chooseSteps(input: ChoiceInput): Choice {
       taken.has(index) || unit.jobs.every((job) => chosen.has(job)) ? [] : [index],
     ),
     value,
-    elapsedSeconds: shortestSeconds(input.jobs, jobs, lookingOf(input)).seconds,
     mustSeconds: mustTime.seconds,
     proved: !search.unproved && mustTime.proved,
   };

@@ -10,7 +10,14 @@ import { SECONDS_A_MINUTE } from '#core/packup/job.ts';
 import { answerExpected } from '#core/packup/expected-answer.ts';
 import { keepApart, type KeptApart } from '#core/packup/mixing-guard.ts';
 import type { PlanReason } from '#core/packup/plan-reason.ts';
-import { beforeOf, isUrgent, keepBlocks, type Before, type Candidate } from '#core/packup/run-precedence.ts';
+import {
+  beforeOf,
+  isUrgent,
+  keepBlocks,
+  setDownFirst,
+  type Before,
+  type Candidate,
+} from '#core/packup/run-precedence.ts';
 import type { RunPart, RunRequest } from '#core/packup/run-plan.ts';
 import { runStep, runStepKey, type RunStepKey } from '#core/packup/run-step.ts';
 import { handsForStep, paceOf } from '#core/players/player.ts';
@@ -95,7 +102,10 @@ export function gatherSteps(request: RunRequest): Gathered {
   const all = parts.flatMap((part, index) => candidatesOf(part, request, index === 0));
   const gathered = parts.length > 1 ? [...all.filter(isUrgent), ...all.filter((one) => !isUrgent(one))] : all;
   const before = beforeOf(gathered, parts);
-  if (parts.length > 1) keepBlocks(gathered, before);
+  if (parts.length > 1) {
+    setDownFirst(gathered, parts, before);
+    keepBlocks(gathered, before);
+  }
   const agents = new Map(parts.flatMap(({ practice }) => [...practice.agents]));
   // Two of them are needed for anything to react; hardly a run has one.
   const { order, dropped }: KeptApart =

@@ -1,17 +1,10 @@
 import type { Job } from '#core/packup/job.ts';
-import type { Search } from '#core/packup/partial-schedule.ts';
+import { bitsOf, type Search } from '#core/packup/partial-schedule.ts';
 import { preemptiveBound } from '#core/packup/preemptive-bound.ts';
+import { turningBound, type LeftAt } from '#core/packup/turning-bound.ts';
 
 /** What brings a prefix back to how it was before its last job. */
 export type Undo = { readonly now: number; readonly clock: number; readonly starts: readonly number[] | null };
-
-/** A wait with a most, from the job that begins it to the job that ends it. */
-type Most = { readonly before: number; readonly job: number; readonly mostSeconds: number };
-
-const mostsOf = (jobs: readonly Job[]): Most[] =>
-  jobs.flatMap(({ after }, job) =>
-    after.flatMap(({ job: before, mostSeconds }) => (mostSeconds === undefined ? [] : [{ before, job, mostSeconds }])),
-  );
 
 /**
  * The beginning of an order, with the earliest starts that keep every wait, the least and the most, and the time it takes
@@ -22,7 +15,6 @@ export class HandsPrefix {
   now = 0;
   private starts: number[];
   private readonly jobs: readonly Job[];
-  private readonly mosts: readonly Most[];
   /** Work and changes so far, without idle hands; and as it was at the end of each job that is done. */
   private clock = 0;
   private readonly clockAt: number[];
@@ -32,7 +24,6 @@ export class HandsPrefix {
     private readonly changeSeconds: number,
   ) {
     this.jobs = search.jobs;
-    this.mosts = mostsOf(search.jobs);
     this.starts = this.jobs.map(() => -1);
     this.clockAt = this.jobs.map(() => 0);
   }
@@ -65,9 +56,21 @@ export class HandsPrefix {
 
   /** The jobs of which everything before is done. */
   ready(): number[] {
-    return this.jobs.flatMap(({ after }, job) =>
-      !this.isDone(job) && after.every(({ job: before }) => this.isDone(before)) ? [job] : [],
-    );
+    const ready: number[] = [];
+    for (const job of this.jobs.keys())
+      if (!this.isDone(job) && this.jobs[job]?.after.every((one) => this.isDone(one.job)) === true) ready.push(job);
+    return ready;
+  }
+
+  /** Does it come too late for a most as the jobs before it begin now, or by the work between, whenever they begin? */
+  private lateFor(job: number, start: number, change: number): 'no' | 'as-it-begins' | 'by-work' {
+    let late: 'no' | 'as-it-begins' = 'no';
+    for (const { job: before, mostSeconds = Infinity } of this.jobs[job]?.after ?? []) {
+      if (start <= this.end(before) + mostSeconds) continue;
+      late = 'as-it-begins';
+      if (this.clock + change - (this.clockAt[before] ?? 0) > mostSeconds) return 'by-work';
+    }
+    return late;
   }
 
   /** Puts a job behind the others; null, and nothing is changed, where no starts keep every most. */
@@ -75,17 +78,9 @@ export class HandsPrefix {
     const undo = { now: this.now, clock: this.clock, starts: null };
     const change = this.change(this.order.at(-1), job);
     const start = this.startOf(job);
-    const late = (this.jobs[job]?.after ?? []).filter(
-      ({ job: before, mostSeconds }) => mostSeconds !== undefined && start > this.end(before) + mostSeconds,
-    );
-    const isLate = late.length > 0;
-    // Late by work alone: no other starts would help.
-    if (
-      late.some(({ job: before, mostSeconds = 0 }) => this.clock + change - (this.clockAt[before] ?? 0) > mostSeconds)
-    )
-      return null;
-    const moved = isLate ? this.laterStarts([...this.order, job], start) : null;
-    if (isLate && moved === null) return null;
+    const late = this.lateFor(job, start, change);
+    const moved = late === 'as-it-begins' ? this.laterStarts([...this.order, job], start) : null;
+    if (late !== 'no' && moved === null) return null;
     const kept = moved === null ? null : this.starts;
     if (moved !== null) this.starts = moved;
     else this.starts[job] = start;
@@ -112,7 +107,7 @@ export class HandsPrefix {
     if (job !== undefined) starts[job] = last;
     const endOf = (one: number) => (starts[one] ?? 0) + this.work(one);
     const among = new Set(order);
-    const mosts = this.mosts.filter(({ before, job: later }) => among.has(before) && among.has(later));
+    const mosts = this.search.mosts.filter(({ before, job: later }) => among.has(before) && among.has(later));
     for (let round = 0; round <= order.length; round++) {
       let isMoved = false;
       const atLeast = (one: number, start: number) => {
@@ -135,7 +130,7 @@ export class HandsPrefix {
 
   /** Once this job is done, is there nothing left to do before the end of a wait with a most that it begins? */
   canEndWhatItBegins(job: number): boolean {
-    return this.mosts.every(
+    return this.search.mosts.every(
       (most) =>
         most.before !== job ||
         this.jobs[most.job]?.after.every((one) => one.job === job || this.isDone(one.job)) === true,
@@ -144,15 +139,23 @@ export class HandsPrefix {
 
   /** Has a wait begun whose end is still to come? */
   isInAMost(): boolean {
-    return this.mosts.some(({ before, job }) => this.isDone(before) && !this.isDone(job));
+    return this.search.mosts.some(({ before, job }) => this.isDone(before) && !this.isDone(job));
   }
 
   /** Is a wait over its most by work alone, so that no starts can keep it any more? */
   isTooLate(): boolean {
-    return this.mosts.some(
+    return this.search.mosts.some(
       ({ before, job, mostSeconds }) =>
         this.isDone(before) && !this.isDone(job) && this.clock - (this.clockAt[before] ?? 0) > mostSeconds,
     );
+  }
+
+  /** When a job that is not done can begin by what is done before it. */
+  private freed(job: number): number {
+    let freed = this.now;
+    for (const { job: before, waitSeconds } of this.jobs[job]?.after ?? [])
+      if (this.isDone(before)) freed = Math.max(freed, this.end(before) + waitSeconds);
+    return freed;
   }
 
   /** When a job that is not done can begin at the soonest, where those before it begin as soon as `heads` says. */
@@ -165,8 +168,12 @@ export class HandsPrefix {
     return head;
   }
 
-  /** No completion ends earlier: work, changes and waits that are left, none of them counted twice. */
-  bound(): number {
+  /**
+   * No completion ends earlier: work, changes and waits that are left, none of them counted twice.
+   *
+   * @param enough a bound as long as this will do
+   */
+  bound(enough = Infinity): number {
     const { topological, tails } = this.search;
     const heads = this.jobs.map(() => this.now);
     const todo = topological.filter((job) => !this.isDone(job));
@@ -176,16 +183,60 @@ export class HandsPrefix {
       return { head, work: this.work(job), tail: (tails[job] ?? 0) - this.work(job) };
     });
     const work = left.reduce((sum, one) => sum + one.work, 0);
-    const last = this.order.at(-1) ?? todo[0];
+    const there = new Set(todo.map((job) => this.jobs[job]?.instrument));
+    const last = this.order.at(-1);
+    // At the very beginning hands are nowhere: the first instrument costs no turn.
+    if (last === undefined) {
+      const bound = Math.max(work + (there.size - 1) * this.changeSeconds, preemptiveBound(left));
+      return bound >= enough || there.size < 2
+        ? bound
+        : Math.max(bound, this.turningBound(todo, undefined) - this.changeSeconds);
+    }
+    const here = this.jobs[last]?.instrument;
+    const elsewhere = there.size - (there.has(here) ? 1 : 0);
+    const bound = Math.max(this.now + work + elsewhere * this.changeSeconds, preemptiveBound(left));
+    return bound >= enough || elsewhere === 0 ? bound : Math.max(bound, this.now + this.turningBound(todo, here));
+  }
+
+  /** What turning and waits take beside the work that is left, each instrument's waits by themselves. */
+  private turningBound(todo: readonly number[], here: number | undefined): number {
+    const at = (instrument: number | undefined) => todo.filter((job) => this.jobs[job]?.instrument === instrument);
     const elsewhere = new Set(todo.map((job) => this.jobs[job]?.instrument));
-    if (last !== undefined) elsewhere.delete(this.jobs[last]?.instrument);
-    return Math.max(this.now + work + elsewhere.size * this.changeSeconds, preemptiveBound(left));
+    const isHere = this.order.length > 0 && elsewhere.delete(here);
+    const leftHere = isHere
+      ? { ...this.leftAt(at(here)), atOnce: this.inOneGo(at(here), (job) => this.freed(job) - this.now) }
+      : null;
+    return turningBound(
+      this.changeSeconds,
+      leftHere,
+      [...elsewhere].map((instrument) => this.leftAt(at(instrument))),
+    );
+  }
+
+  /** Jobs of one instrument that are begun some time: what waits for what is done may have waited long enough by then. */
+  private leftAt(jobs: readonly number[]): LeftAt {
+    return { work: jobs.reduce((sum, job) => sum + this.work(job), 0), inOneGo: this.inOneGo(jobs, () => 0) };
+  }
+
+  /** The least that jobs of one instrument, before which others may be done, take one after the other, waits sat out. */
+  private inOneGo(jobs: readonly number[], headOf: (job: number) => number): number {
+    const heads = new Map<number, number>();
+    const left = jobs.map((job) => {
+      let head = headOf(job);
+      for (const { job: before, waitSeconds } of this.jobs[job]?.after ?? []) {
+        const earlier = heads.get(before);
+        if (earlier !== undefined) head = Math.max(head, earlier + this.work(before) + waitSeconds);
+      }
+      heads.set(job, head);
+      return { head, work: this.work(job), tail: (this.search.tailsThere[job] ?? 0) - this.work(job) };
+    });
+    return preemptiveBound(left);
   }
 
   /** The same jobs are done, and hands are at the same instrument. */
   key(): string {
     const last = this.order.at(-1);
-    return `${this.starts.map((start) => (start >= 0 ? '1' : '0')).join('')} ${last === undefined ? '' : (this.jobs[last]?.instrument ?? '')}`;
+    return `${bitsOf(this.starts)} ${last === undefined ? '' : (this.jobs[last]?.instrument ?? '')}`;
   }
 
   /** The time, and when each job whose wait has begun could start; without a most that runs, all the rest depends on. */

@@ -97,7 +97,8 @@ export class HandsSearch {
 
   private isPromising(): boolean {
     const { prefix } = this;
-    if (prefix.isTooLate() || prefix.bound() >= (this.best?.elapsedSeconds ?? Infinity)) return false;
+    const best = this.best?.elapsedSeconds ?? Infinity;
+    if (prefix.isTooLate() || prefix.bound(best) >= best) return false;
     return prefix.isInAMost() || !this.seen.isDominated(prefix.key(), prefix.state());
   }
 }

@@ -23,14 +23,15 @@ export function jobsAmong(jobs: readonly Job[], chosen: readonly number[]): Job[
   chosen.forEach((job, index) => (at[job] = index));
   // Most come without a wait: one object for all who come after the same job.
   const plain = chosen.map((_, job) => ({ job, waitSeconds: 0 }));
-  const among = (one: After): After[] => {
-    const index = at[one.job] ?? -1;
-    if (index < 0) return [];
-    const isPlain = one.waitSeconds === 0 && one.mostSeconds === undefined;
-    return [(isPlain ? plain[index] : undefined) ?? { ...one, job: index }];
-  };
   return chosen.map((job) => {
     const { workSeconds = 0, after = [], instrument } = jobs[job] ?? {};
-    return { workSeconds, after: after.flatMap(among), ...(instrument !== undefined && { instrument }) };
+    const among: After[] = [];
+    for (const one of after) {
+      const index = at[one.job] ?? -1;
+      if (index < 0) continue;
+      const isPlain = one.waitSeconds === 0 && one.mostSeconds === undefined;
+      among.push((isPlain ? plain[index] : undefined) ?? { ...one, job: index });
+    }
+    return { workSeconds, after: among, ...(instrument !== undefined && { instrument }) };
   });
 }

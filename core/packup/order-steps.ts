@@ -2,6 +2,7 @@ import { BranchAndBound, type Budget } from '#core/packup/branch-and-bound.ts';
 import { HandsPrefix } from '#core/packup/hands-prefix.ts';
 import { HandsSearch, listWithMost, timed } from '#core/packup/hands-search.ts';
 import type { Job } from '#core/packup/job.ts';
+import { joinStays } from '#core/packup/join-stays.ts';
 import { PartialSchedule, prepare, type Found, type Search } from '#core/packup/partial-schedule.ts';
 import { checkNumber } from '#core/kernel/check-number.ts';
 
@@ -23,7 +24,7 @@ export type Schedule = {
 const NODE_LIMIT = 25_000;
 const FITS_LIMIT = 1_000;
 /** The same where a wait has a most, or there are several instruments: each node takes longer. */
-const HANDS_LIMIT = 2_000;
+const HANDS_LIMIT = 1_000;
 
 type Rank = (job: number) => number;
 
@@ -108,7 +109,7 @@ function order(jobs: readonly Job[], wanted: Wanted, budget: Budget): Schedule {
   if (jobs.length === 0) return NO_JOBS;
   const search = prepare(jobs);
   const { changeSeconds } = wanted;
-  const hasMost = jobs.some(({ after }) => after.some(({ mostSeconds }) => mostSeconds !== undefined));
+  const hasMost = search.mosts.length > 0;
   const hasChanges = changeSeconds > 0 && new Set(jobs.map(({ instrument }) => instrument)).size > 1;
   if (!hasMost && !hasChanges) return leastOnly(search, wanted.enough, budget);
   // Without mosts and changes nothing takes longer: its bound holds here, too.
@@ -172,12 +173,8 @@ function anyWithMost(search: Search, first: Found | null, { enough, changeSecond
 const MOST_COMBINED = 3;
 
 /** Which of the jobs that begin a wait with a most are held back: none, some, all. */
-function heldBack({ jobs }: Search): ReadonlySet<number>[] {
-  const begins = [
-    ...new Set(
-      jobs.flatMap(({ after }) => after.flatMap(({ job, mostSeconds }) => (mostSeconds === undefined ? [] : [job]))),
-    ),
-  ];
+function heldBack({ mosts }: Search): ReadonlySet<number>[] {
+  const begins = [...new Set(mosts.map(({ before }) => before))];
   if (begins.length > MOST_COMBINED) return [new Set(), new Set(begins)];
   return begins.reduce<ReadonlySet<number>[]>(
     (sets, job) => [...sets, ...sets.map((set) => new Set([...set, job]))],
@@ -213,7 +210,8 @@ function withMost(search: Search, { eased, asItIs, ...wanted }: Wanted & Eased, 
     };
   }
   const listed = budget.nodes > 0 ? listedWithMost : anyWithMost;
-  const best = listed(search, asItIs, { changeSeconds, enough: bound });
+  const first = listed(search, asItIs, { changeSeconds, enough: bound });
+  const best = first === null || budget.nodes === 0 ? first : joinStays(search, changeSeconds, first, bound);
   if (best?.elapsedSeconds === bound) return { ...best, ...SHORTEST, boundSeconds: bound };
   return searchedWithMost(search, { eased, best, bound, ...wanted }, budget);
 }

@@ -6,12 +6,16 @@ export type Search = {
   readonly jobs: readonly Job[];
   /** Longest chain of work and waits from the start of a job to the end. */
   readonly tails: readonly number[];
+  /** The same along jobs at its own instrument. */
+  readonly tailsThere: readonly number[];
   readonly leadsToWait: readonly boolean[];
   readonly topological: readonly number[];
   /** The jobs that wait for each one, and how long after its end. */
   readonly followers: readonly (readonly { readonly job: number; readonly waitSeconds: number }[])[];
   /** Every wait, from the job that begins it to the job that waits. */
   readonly waits: readonly { readonly before: number; readonly job: number; readonly waitSeconds: number }[];
+  /** Every wait with a most, from the job that begins it to the job that ends it. */
+  readonly mosts: readonly { readonly before: number; readonly job: number; readonly mostSeconds: number }[];
 };
 
 /** Jobs in an order that keeps every precedence. @throws Error when the precedence runs in a circle */
@@ -58,16 +62,48 @@ function reduced(jobs: readonly Job[]): Job[] {
   });
   const further = new Uint32Array(words);
   return jobs.map((one) => {
-    const { after } = one;
     further.fill(0);
-    for (const { job: before } of after)
+    for (const { job: before } of one.after)
       for (let word = 0; word < words; word++)
         further[word] = (further[word] ?? 0) | (rows[before * words + word] ?? 0);
-    const isFurther = (job: number): boolean => ((further[Math.floor(job / WORD)] ?? 0) & (1 << (job % WORD))) !== 0;
-    const isNamed = ({ job, waitSeconds, mostSeconds }: Job['after'][number]): boolean =>
-      waitSeconds > 0 || mostSeconds !== undefined || !isFurther(job);
-    return { ...one, after: after.filter(isNamed) };
+    const after: Job['after'][number][] = [];
+    for (const earlier of one.after) {
+      const isFurther = ((further[Math.floor(earlier.job / WORD)] ?? 0) & (1 << (earlier.job % WORD))) !== 0;
+      if (earlier.waitSeconds > 0 || earlier.mostSeconds !== undefined || !isFurther) after.push(earlier);
+    }
+    return { ...one, after };
   });
+}
+
+type Chains = Pick<Search, 'tails' | 'tailsThere' | 'leadsToWait'>;
+
+const raise = (list: number[], at: number, to: number): void => void (list[at] = Math.max(list[at] ?? 0, to));
+
+/** Each job with the next it leads to and the seconds from its start to the other's, what comes later first. */
+function linksBackwards(
+  jobs: readonly Job[],
+  order: readonly number[],
+): { job: number; later: number; first: number }[] {
+  return order.toReversed().flatMap((later) =>
+    (jobs[later]?.after ?? []).map(({ job, waitSeconds }) => ({
+      job,
+      later,
+      first: (jobs[job]?.workSeconds ?? 0) + waitSeconds,
+    })),
+  );
+}
+
+/** The longest chains from each job on, along an order that keeps every precedence. */
+function chainsOf(jobs: readonly Job[], order: readonly number[]): Chains {
+  const tails = jobs.map(({ workSeconds }) => workSeconds);
+  const tailsThere = [...tails];
+  const leadsToWait = jobs.map(() => false);
+  for (const { job, later, first } of linksBackwards(jobs, order)) {
+    raise(tails, job, first + (tails[later] ?? 0));
+    if (jobs[job]?.instrument === jobs[later]?.instrument) raise(tailsThere, job, first + (tailsThere[later] ?? 0));
+    if (leadsToWait[later] === true || first > (jobs[job]?.workSeconds ?? 0)) leadsToWait[job] = true;
+  }
+  return { tails, tailsThere, leadsToWait };
 }
 
 /** @throws Error when the precedence runs in a circle @throws RangeError for times that are no whole seconds */
@@ -75,23 +111,30 @@ export function prepare(given: readonly Job[]): Search {
   checkTimes(given);
   topological(given);
   const jobs = reduced(given);
-  const tails = jobs.map(({ workSeconds }) => workSeconds);
-  const leadsToWait = jobs.map(() => false);
   const order = topological(jobs);
-  for (const job of order.toReversed())
-    for (const { job: before, waitSeconds } of jobs[job]?.after ?? []) {
-      const chain = (jobs[before]?.workSeconds ?? 0) + waitSeconds + (tails[job] ?? 0);
-      tails[before] = Math.max(tails[before] ?? 0, chain);
-      if (waitSeconds > 0 || leadsToWait[job]) leadsToWait[before] = true;
-    }
   const followers: { job: number; waitSeconds: number }[][] = jobs.map(() => []);
   jobs.forEach(({ after }, job) => {
     for (const { job: before, waitSeconds } of after) followers[before]?.push({ job, waitSeconds });
   });
-  const waits = jobs.flatMap(({ after }, job) =>
-    after.flatMap(({ job: before, waitSeconds }) => (waitSeconds > 0 ? [{ before, job, waitSeconds }] : [])),
-  );
-  return { jobs, tails, leadsToWait, topological: order, followers, waits };
+  const waits: { before: number; job: number; waitSeconds: number }[] = [];
+  const mosts: { before: number; job: number; mostSeconds: number }[] = [];
+  for (const [job, { after }] of jobs.entries())
+    for (const { job: before, waitSeconds, mostSeconds } of after) {
+      if (waitSeconds > 0) waits.push({ before, job, waitSeconds });
+      if (mostSeconds !== undefined) mosts.push({ before, job, mostSeconds });
+    }
+  return { jobs, ...chainsOf(jobs, order), topological: order, followers, waits, mosts };
+}
+
+/** Which jobs have a start, as a word of bits. */
+export function bitsOf(starts: readonly number[]): string {
+  let word = '';
+  for (let at = 0; at < starts.length; at += 16) {
+    let bits = 0;
+    for (let bit = 0; bit < 16; bit++) if ((starts[at + bit] ?? -1) >= 0) bits |= 1 << bit;
+    word += String.fromCharCode(bits);
+  }
+  return word;
 }
 
 /** A partial schedule that grows by one job at a time and can be stepped back. */
@@ -181,13 +224,7 @@ export class PartialSchedule {
 
   /** Which jobs are done, as a word. */
   key(): string {
-    let word = '';
-    for (let at = 0; at < this.starts.length; at += 16) {
-      let bits = 0;
-      for (let bit = 0; bit < 16; bit++) if ((this.starts[at + bit] ?? -1) >= 0) bits |= 1 << bit;
-      word += String.fromCharCode(bits);
-    }
-    return word;
+    return bitsOf(this.starts);
   }
 
   /** The time, and when each job whose wait has begun could start: all that the rest depends on. */

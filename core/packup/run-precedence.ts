@@ -62,6 +62,34 @@ export function beforeOf(candidates: readonly Candidate[], parts: readonly RunPa
   return before;
 }
 
+/** Does this step lay down what hangs from a strap or a shoulder while it is played? */
+const laysDown = ({ step, part }: Candidate): boolean =>
+  step.does.some((deed) => deed.do === 'lay' && deed.thing === part.practice.anatomy.hangsPlayed);
+
+/**
+ * Where hands turn between instruments, what is worn is laid down as soon as may be: nothing of it is done before that
+ * could be done after. Else a saxophone hangs from its player while a tuba is brushed.
+ */
+export function setDownFirst(
+  candidates: readonly Candidate[],
+  parts: readonly RunPart[],
+  before: Map<RunStepKey, RunStepKey[]>,
+): void {
+  for (const part of parts) {
+    if (startOf(part) !== 'after') continue;
+    const mine = candidates.filter(({ instrumentId }) => instrumentId === part.instrumentId);
+    const [first] = mine
+      .filter(laysDown)
+      .map(({ key }) => ({ key, leading: before.get(key) ?? [] }))
+      .toSorted((a, b) => a.leading.length - b.leading.length);
+    if (first === undefined) continue;
+    const up = [...first.leading, first.key];
+    for (const one of mine)
+      if (!up.includes(one.key) && !isUrgent(one))
+        before.set(one.key, [...new Set([...(before.get(one.key) ?? []), ...up])]);
+  }
+}
+
 /** Is an instrument of this run lifted, or does it hang from a strap? */
 const isHeavy = ({ step }: Candidate): boolean => step.does.some((deed) => deed.do === 'hold' || deed.do === 'hang');
 

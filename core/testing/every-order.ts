@@ -50,7 +50,7 @@ export function shortestOfAll(jobs: readonly OracleJob[]): number {
 }
 
 /** Every order of so many things. */
-function* everyOrder(count: number, begun: readonly number[] = []): Generator<readonly number[]> {
+export function* everyOrder(count: number, begun: readonly number[] = []): Generator<readonly number[]> {
   if (begun.length === count) yield begun;
   else for (let next = 0; next < count; next++) if (!begun.includes(next)) yield* everyOrder(count, [...begun, next]);
 }
@@ -97,7 +97,7 @@ export function shortestWithMost(jobs: readonly OracleJob[], changeSeconds = 0):
 }
 
 /** How long this one order takes with every most kept and every change counted; Infinity where no starts do. */
-function timeOf(jobs: readonly OracleJob[], order: readonly number[], changeSeconds: number): number {
+export function timeOf(jobs: readonly OracleJob[], order: readonly number[], changeSeconds: number): number {
   const work = (job: number): number => jobs[job]?.workSeconds ?? 0;
   const hands = order.slice(1).map((job, at): Apart => {
     const before = order[at] ?? 0;

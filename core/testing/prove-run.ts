@@ -1,6 +1,6 @@
 import type { Book } from '#core/book/book.ts';
 import type { Exception } from '#core/book/handling-exception.ts';
-import { LEFT, playThrough, type Broken, type RuleId } from '#core/handling/play-through.ts';
+import { AT_A_TURN, LEFT, playThrough, type Broken, type RuleId } from '#core/handling/play-through.ts';
 import { readRun } from '#core/reading/read-run.ts';
 import type { Misread } from '#core/reading/misread.ts';
 import { soaksTooLong } from '#core/packup/soaks.ts';
@@ -14,6 +14,7 @@ import type { Situation } from '#core/testing/situations.ts';
 /** What a skipped step may leave behind: the run says so when it is skipped. */
 const LEFT_BY_A_SKIP: ReadonlySet<RuleId> = new Set<RuleId>([
   ...LEFT,
+  ...AT_A_TURN,
   'guarded-and-dry',
   'everything-in',
   'hands-free',

@@ -40,16 +40,16 @@ function reportPart({ kind, several }: Part, { plans, faults }: Tally, begun: nu
 /** Parts are taken by whichever process is free. */
 async function proveParts(queue: Part[], every: number): Promise<Tally> {
   const child = fork('tools/prove/worker.ts', { execArgv: ['--import', 'tsx'] });
+  const ended = once(child, 'exit').then(([code]): never => {
+    throw new Error(`a process ended with ${code}`);
+  });
+  // Told no more, it ends: by then nobody waits for it.
+  ended.catch(() => undefined);
   let tally = emptyTally();
   for (let part = queue.shift(); part !== undefined; part = queue.shift()) {
     const begun = performance.now();
     child.send({ part, every });
-    const [found] = (await Promise.race([
-      once(child, 'message'),
-      once(child, 'exit').then(([code]) => {
-        throw new Error(`a process ended with ${code}`);
-      }),
-    ])) as [Tally];
+    const [found] = (await Promise.race([once(child, 'message'), ended])) as [Tally];
     reportPart(part, found, begun);
     tally = added(tally, found);
   }
