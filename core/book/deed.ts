@@ -34,6 +34,7 @@ export const SPOTS = [
   'sockets',
   'tenons',
   'tone-holes',
+  'touches',
   'valves',
 ] as const;
 export type Spot = (typeof SPOTS)[number];

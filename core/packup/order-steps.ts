@@ -24,7 +24,8 @@ export type Schedule = {
 const NODE_LIMIT = 25_000;
 const FITS_LIMIT = 1_000;
 /** The same where a wait has a most, or there are several instruments: each node takes longer. */
-const HANDS_LIMIT = 1_000;
+const MOST_LIMIT = 2_000;
+const TURNS_LIMIT = 1_000;
 
 type Rank = (job: number) => number;
 
@@ -103,6 +104,8 @@ type Wanted = {
   readonly changeSeconds: number;
 };
 
+const isSeveral = ({ jobs }: Search): boolean => new Set(jobs.map(({ instrument }) => instrument)).size > 1;
+
 const NO_JOBS: Schedule = { order: [], starts: [], elapsedSeconds: 0, boundSeconds: 0, proved: true, keepsMost: true };
 
 function order(jobs: readonly Job[], wanted: Wanted, budget: Budget): Schedule {
@@ -110,7 +113,7 @@ function order(jobs: readonly Job[], wanted: Wanted, budget: Budget): Schedule {
   const search = prepare(jobs);
   const { changeSeconds } = wanted;
   const hasMost = search.mosts.length > 0;
-  const hasChanges = changeSeconds > 0 && new Set(jobs.map(({ instrument }) => instrument)).size > 1;
+  const hasChanges = changeSeconds > 0 && isSeveral(search);
   if (!hasMost && !hasChanges) return leastOnly(search, wanted.enough, budget);
   // Without mosts and changes nothing takes longer: its bound holds here, too.
   const eased = leastOnly(search, wanted.enough, hasChanges ? { nodes: 0 } : budget);
@@ -224,7 +227,7 @@ function searchedWithMost(
   budget: Budget,
 ): Schedule {
   const { enough, changeSeconds } = wanted;
-  const given = Math.min(budget.nodes, HANDS_LIMIT);
+  const given = Math.min(budget.nodes, changeSeconds > 0 && isSeveral(search) ? TURNS_LIMIT : MOST_LIMIT);
   const mine = { nodes: given };
   const searched = new HandsSearch(search, { enough: Math.max(bound, enough), changeSeconds }, best, mine);
   searched.explore();

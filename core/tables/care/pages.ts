@@ -204,7 +204,11 @@ const pipesOnTheWay: PageUse = {
 };
 /** Keys by their number: few on a piccolo, many and far apart on a baritone saxophone. */
 const keyedOf = (minutes: number): PageUse => ({ page: keyed, says: keysTake(minutes) });
-const keyedSaxophone = (minutes: number): PageUse => ({ ...keyedOf(minutes), without: ['keyed/prop-open'] });
+/** Lacquered keys are never cleaned with alcohol. */
+const keyedSaxophone = (minutes: number): readonly PageUse[] => [
+  { ...keyedOf(minutes), when: { finish: ['lacquer'] }, without: ['keyed/prop-open', 'keyed/alcohol-keys'] },
+  { ...keyedOf(minutes), when: { finish: ['silver', 'bare-brass'] }, without: ['keyed/prop-open'] },
+];
 const HELD_BY_THREAD = 'Hold it by its thread. Blow it out, wipe it and lay it in a case with air holes.';
 /** Reeds without a cork, which sit on a bocal and in no well. */
 const ON_BOCAL = {
@@ -243,7 +247,7 @@ const singleReedUncorked: PageUse = {
   },
 };
 const saxSwabbed = (minutes: number) =>
-  pages(windOfSaxophone, onTheWay, swab, keyedSaxophone(minutes), singleReedUncorked);
+  pages(windOfSaxophone, onTheWay, swab, ...keyedSaxophone(minutes), singleReedUncorked);
 const sax = (minutes: number) => [...saxSwabbed(minutes), ...pages(saxophone)];
 /** Only the small ones are lifted round the valve block with one hand. */
 const lowPistonBrass = (trumpets: number): PageUse => ({

@@ -1,5 +1,6 @@
 import { brush, dry, hangUp, liftOut, open, part, rinse, soak, wash, wipe } from '#core/book/deed.ts';
 import type { Method } from '#core/book/method.ts';
+import { isOneOf } from '#core/kernel/typed.ts';
 import { LEG_NO_HANDLE } from '#core/tables/care/cautions.ts';
 import {
   ALWAYS_PISTONS,
@@ -232,7 +233,11 @@ export const CLEANING = {
   'alcohol-on-keys': {
     question: 'Alcohol on the keys?',
     moment: 'Cleaning',
-    askedOf: all(...KEYED),
+    // Lacquered keys are never cleaned with it: nothing is asked.
+    askedOf: [
+      { kinds: KEYED.filter((kind) => !isOneOf(SAXOPHONES, kind)) },
+      { kinds: SAXOPHONES, build: { finish: ['silver', 'bare-brass'] } },
+    ],
     choices: {
       lightly: {
         words: 'lightly, on a cloth',
