@@ -23,7 +23,7 @@ function steps(): Row {
           const begun = performance.now();
           const { next } = interview({
             here,
-            beforehand: { risks: new Set(), outcomes: NO_OUTCOMES },
+            beforehand: { risks: new Set(), outcomes: NO_OUTCOMES, ofPlayer: NO_OUTCOMES },
             player: { standing: 'grown-up', does: [] },
             way: 'sure',
             said,

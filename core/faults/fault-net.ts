@@ -2,15 +2,24 @@ import type { CauseId, RiskId, SignId } from '#core/book/fault.ts';
 import type { CauseHere, FaultsHere } from '#core/faults/faults-for.ts';
 import { checkNet, type NoisyNet, type NoisySign } from '#core/faults/noisy-or.ts';
 
-/** How often something was found to be the cause on this instrument, or with this player. */
+/** How often something was found to be the cause: on this instrument, or on the others of its player. */
 export type Outcomes = { readonly known: number; readonly of: ReadonlyMap<CauseId, number> };
 export const NO_OUTCOMES: Outcomes = { known: 0, of: new Map() };
 
 /** What is known beside the answers. */
 export type Beforehand = {
   readonly risks: ReadonlySet<RiskId>;
+  /** On this instrument. */
   readonly outcomes: Outcomes;
+  /** On the other instruments of its player, counted apart: a habit goes along from one to the next. */
+  readonly ofPlayer: Outcomes;
 };
+
+/** Of what was found elsewhere only what can be wrong here: a stuck valve says nothing of a clarinet. */
+function foundAlso({ causes }: FaultsHere, { of }: Outcomes): Outcomes {
+  const here = new Map(causes.flatMap(({ id }) => (of.has(id) ? [[id, of.get(id) ?? 0] as const] : [])));
+  return { known: [...here.values()].reduce((sum, times) => sum + times, 0), of: here };
+}
 
 /** A net with the names of its causes and signs; `remedies` are signs of their own: the remedy of a cause has helped. */
 export type FaultNet = NoisyNet & {
@@ -21,13 +30,16 @@ export type FaultNet = NoisyNet & {
 };
 
 /**
- * The chance of a cause before anything is said: the word of the table, moved by what was found on this instrument before
- * (each known outcome counts as one of about ten), then each risk multiplies its odds, and it is never above the most.
+ * The chance of a cause before anything is said: the word of the table, moved by what was found before on this instrument
+ * and on the others of its player (each known outcome counts as one of about ten), then each risk multiplies its odds, and it is never above the most.
  */
-export function priorOf(cause: CauseHere, { figures }: FaultsHere, { risks, outcomes }: Beforehand): number {
+export function priorOf(cause: CauseHere, here: FaultsHere, { risks, outcomes, ofPlayer }: Beforehand): number {
+  const { figures } = here;
   const weight = figures.weightOfPrior.value;
-  const found = outcomes.of.get(cause.id) ?? 0;
-  const plain = (figures.prior[cause.common].value * weight + found) / (weight + outcomes.known);
+  const elsewhere = foundAlso(here, ofPlayer);
+  const found = (outcomes.of.get(cause.id) ?? 0) + (elsewhere.of.get(cause.id) ?? 0);
+  const known = outcomes.known + elsewhere.known;
+  const plain = (figures.prior[cause.common].value * weight + found) / (weight + known);
   let odds = plain / (1 - plain);
   for (const risk of risks) {
     const word = cause.likelier?.[risk];

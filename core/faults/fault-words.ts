@@ -137,5 +137,9 @@ export const againWords = (times: number): string | null =>
     ? null
     : `It was this ${times} times before. Look at the case, at the way it is put together and at the place where it stands, before the same is done again.`;
 
+/** It was found on other instruments of the same player. */
+export const elsewhereWords = (times: number): string | null =>
+  times === 0 ? null : `On your other instruments it was this ${times === 1 ? 'once' : `${times} times`}.`;
+
 /** How the beginning of an interview reads in the record: what was noticed. */
 export const interviewSaid = (noticed: readonly string[]): string => `Something is wrong: ${noticed.join('; ')}`;

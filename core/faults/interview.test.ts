@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { RiskId, SignId } from '#core/book/fault.ts';
-import { NO_OUTCOMES, priorOf } from '#core/faults/fault-net.ts';
+import type { CauseId, RiskId, SignId } from '#core/book/fault.ts';
+import { NO_OUTCOMES, priorOf, type Outcomes } from '#core/faults/fault-net.ts';
 import { causeHere, faultsFor } from '#core/faults/faults-for.ts';
 import { findSigns } from '#core/faults/find-signs.ts';
 import {
@@ -47,7 +47,7 @@ function ask(kind: KindId, noticed: readonly SignId[], told: Told = {}): Intervi
   const { risks = [], answers = [], player = GROWN_UP, way = 'sure', tried = [] } = told;
   return interview({
     here: faultsFor(BOOK, kind, told.build ?? usualBuild(BOOK.kinds[kind])),
-    beforehand: { risks: new Set(risks), outcomes: NO_OUTCOMES },
+    beforehand: { risks: new Set(risks), outcomes: NO_OUTCOMES, ofPlayer: NO_OUTCOMES },
     player,
     way,
     said: [
@@ -248,7 +248,7 @@ describe('who may be asked', () => {
 test('the question chosen tells most for its effort, set by set, among those without a tool', () => {
   const here = faultsFor(BOOK, 'highland-pipes', usualBuild(BOOK.kinds['highland-pipes']));
   const { figures } = here;
-  const beforehand = { risks: new Set<RiskId>(), outcomes: NO_OUTCOMES };
+  const beforehand = { risks: new Set<RiskId>(), outcomes: NO_OUTCOMES, ofPlayer: NO_OUTCOMES };
   fc.assert(
     fc.property(fc.constantFrom(...here.signs.filter(({ sort }) => sort === 'complaint')), (sign) => {
       const stands = ask('highland-pipes', [sign.id]);
@@ -298,7 +298,8 @@ describe('risks and words', () => {
     const here = faultsFor(BOOK, 'clarinet', usualBuild(BOOK.kinds.clarinet));
     const water = causeHere(here, 'keyed/water-in-hole');
     if (!water) throw new Error('no water in a tone hole');
-    const prior = (...risks: RiskId[]) => priorOf(water, here, { risks: new Set(risks), outcomes: NO_OUTCOMES });
+    const prior = (...risks: RiskId[]) =>
+      priorOf(water, here, { risks: new Set(risks), outcomes: NO_OUTCOMES, ofPlayer: NO_OUTCOMES });
     const odds = (p: number) => p / (1 - p);
     expect(prior()).toBeCloseTo(0.06, 12);
     expect(odds(prior('long-play'))).toBeCloseTo(4 * odds(0.06), 12);
@@ -309,7 +310,17 @@ describe('risks and words', () => {
     const water = causeHere(here, 'keyed/water-in-hole');
     if (!water) throw new Error('no water in a tone hole');
     const outcomes = { known: 2, of: new Map([['keyed/water-in-hole' as const, 1]]) };
-    expect(priorOf(water, here, { risks: new Set(), outcomes })).toBeCloseTo((0.06 * 10 + 1) / 12, 12);
+    const found = (ofPlayer: Outcomes) => priorOf(water, here, { risks: new Set(), outcomes, ofPlayer });
+    expect(found(NO_OUTCOMES)).toBeCloseTo((0.06 * 10 + 1) / 12, 12);
+    // On other instruments of the player: the same counts as here, and what cannot be wrong here says nothing.
+    const elsewhere = {
+      known: 5,
+      of: new Map<CauseId, number>([
+        ['keyed/water-in-hole', 2],
+        ['piston/dry', 3],
+      ]),
+    };
+    expect(found(elsewhere)).toBeCloseTo((0.06 * 10 + 3) / 14, 12);
   });
   test.each<[string, KindId, SignId]>([
     ['it squeals like a goose', 'clarinet', 'single-reed/squeak'],

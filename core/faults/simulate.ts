@@ -24,7 +24,7 @@ const GROWN_UP: PlayerAbilities = { standing: 'grown-up', does: ['key-oil', 'scr
 
 /** A world as the tables have it, or with each odds off by a factor drawn for it, even on the scale of logarithms. */
 export function worldOf(here: FaultsHere, off: Off, dice: Dice): FaultNet {
-  const net = faultNet(here, { risks: new Set(), outcomes: NO_OUTCOMES }, here.causes);
+  const net = faultNet(here, { risks: new Set(), outcomes: NO_OUTCOMES, ofPlayer: NO_OUTCOMES }, here.causes);
   const moved = (chance: number): number => {
     if (chance <= 0 || chance >= 1) return chance;
     const odds = (chance / (1 - chance)) * off ** (2 * dice() - 1);
@@ -61,7 +61,7 @@ const noticedIn = ({ noticed }: Case): Said[] => noticed.map((sign) => ({ sign, 
 const asking = (here: FaultsHere, way: InterviewWay, said: readonly Said[]): Interview =>
   interview({
     here,
-    beforehand: { risks: new Set(), outcomes: NO_OUTCOMES },
+    beforehand: { risks: new Set(), outcomes: NO_OUTCOMES, ofPlayer: NO_OUTCOMES },
     player: GROWN_UP,
     way,
     said,

@@ -11,11 +11,11 @@ import type { Looked } from '#server/views/looked-at.ts';
 export const standsOf = (
   noted: InterviewNoted,
   way: InterviewWay,
-  { here, risks, faults, reading }: Looked,
+  { here, risks, faults, ofPlayer, reading }: Looked,
 ): Interview =>
   interview({
     here,
-    beforehand: { risks: new Set(risks.map(({ risk }) => risk)), outcomes: faults.outcomes },
+    beforehand: { risks: new Set(risks.map(({ risk }) => risk)), outcomes: faults.outcomes, ofPlayer },
     player: reading.player,
     way,
     // What this instrument cannot show any more, since its build was put right, is left out.

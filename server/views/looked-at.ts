@@ -1,6 +1,7 @@
 import { itemIn } from '#core/book/practice.ts';
 import type { Format } from '#core/explain/format.ts';
 import { partHere, type CauseHere, type FaultsHere } from '#core/faults/faults-for.ts';
+import type { Outcomes } from '#core/faults/fault-net.ts';
 import { handsOfRemedy, handsSaid, thenWords } from '#core/faults/fault-words.ts';
 import type { FaultsStanding } from '#core/faults/faults-standing.ts';
 import { risksIn, type RiskNoted } from '#core/faults/risks.ts';
@@ -19,6 +20,8 @@ export type Looked = {
   readonly faults: FaultsStanding;
   readonly here: FaultsHere;
   readonly risks: readonly RiskNoted[];
+  /** What was found to be the cause on the player's other instruments. */
+  readonly ofPlayer: Outcomes;
   readonly format: Format;
 };
 
@@ -39,7 +42,8 @@ export function lookAt(services: Services, id: string, today: LocalDate): Looked
     faults,
   });
   const risks = [...ofRecord, ...lastReedRisks(services, reading, today)];
-  return { reading, situation, faults, here: faults.here, risks, format: services.format };
+  const ofPlayer = services.faults.foundOnOthers(reading.player.id, reading.instrument.id);
+  return { reading, situation, faults, here: faults.here, risks, ofPlayer, format: services.format };
 }
 
 export const nameOfPart = ({ situation }: Looked, part: CauseHere['part'] | undefined): string | null => {

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { faultBook, faultPaths, faultsPage } from '#contract/faults.ts';
 import { sittingPaths, sittingsView } from '#contract/sittings.ts';
-import { aKey, furnishedServer, NOW, playBody, TODAY, type TestServer } from '#server/testing/test-server.ts';
+import { aKey, furnishedServer, NOW, playBody, TODAY, WOODEN, type TestServer } from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -70,6 +70,35 @@ describe('an interview', () => {
     await answer(key, 'single-reed/rocks', 'no').expect(409);
     await takeBack(outcome);
     expect((await page()).open?.key).toBe(key);
+  });
+
+  test('what it was on another instrument of the same player speaks for it here, and not of somebody else’s', async () => {
+    const found = async (instrumentId: string) => {
+      const key = await begin(['keyed/sticky'], instrumentId);
+      await post(faultPaths.outcome, { interviewKey: key, cause: 'keyed/dirty-pad', helped: true }).expect(201);
+    };
+    for (const [id, playerId] of [
+      ['second', 'ada'],
+      ['of-kit', 'kit'],
+    ])
+      await server
+        .api()
+        .post('/api/instruments')
+        .send({
+          ...{ id, playerId, name: id, kind: 'clarinet', build: WOODEN },
+          ...{ cameNew: false, acquiredOn: '2024-01-10', today: TODAY },
+        })
+        .expect(201);
+    await begin(['keyed/sticky']);
+    const percent = async () => (await page()).open?.suspected.find(({ cause }) => cause === 'keyed/dirty-pad');
+    const before = await percent();
+    expect(before?.because.map(({ text }) => text).join(' ')).not.toContain('other instruments');
+    await found('of-kit');
+    expect(await percent()).toEqual(before);
+    await found('second');
+    const after = await percent();
+    expect(after?.percent).toBeGreaterThan(before?.percent ?? 100);
+    expect(after?.because.map(({ text }) => text)).toContain('On your other instruments it was this once.');
   });
 
   test('an answer changed counts as it was said last; taken back, as it was said before', async () => {

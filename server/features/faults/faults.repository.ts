@@ -1,7 +1,8 @@
-import { and, asc, eq, sql } from 'drizzle-orm';
+import { and, asc, count, eq, ne, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
+import type { Outcomes } from '#core/faults/fault-net.ts';
 import type { EndSaid, FaultFacts, InterviewNoted, MishapNoted } from '#core/faults/fault-record.ts';
-import type { InstrumentId } from '#core/instruments/instrument.ts';
+import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { Db } from '#server/db/connection.ts';
 import {
   faultEnds,
@@ -10,6 +11,7 @@ import {
   interviews,
   mishaps,
 } from '#server/features/faults/faults.table.ts';
+import { instruments } from '#server/features/instruments/instruments.table.ts';
 import { counting } from '#server/record/counting.repository.ts';
 import { facts } from '#server/record/record.table.ts';
 
@@ -80,6 +82,18 @@ export function createFaultsRepository(db: Db) {
     .where(eq(facts.key, sql.placeholder('key')))
     .prepare();
   const hanging = hangingOn(db);
+  const parent = alias(facts, 'parent');
+  const foundOf = db
+    .select({ cause: interviewOutcomes.cause, times: count() })
+    .from(instruments)
+    .innerJoin(interviews, eq(interviews.instrumentId, instruments.id))
+    .innerJoin(parent, and(eq(parent.id, interviews.factId), eq(parent.counts, true)))
+    .innerJoin(child, and(eq(child.belongsTo, parent.id), eq(child.counts, true)))
+    .innerJoin(interviewOutcomes, and(eq(interviewOutcomes.factId, child.id), eq(interviewOutcomes.helped, true)))
+    .where(and(eq(instruments.playerId, sql.placeholder('playerId')), ne(instruments.id, sql.placeholder('but'))))
+    .groupBy(interviewOutcomes.cause)
+    .orderBy(asc(interviewOutcomes.cause))
+    .prepare();
 
   return {
     /** What was wrong with an instrument and what happened to it, the oldest first. */
@@ -111,6 +125,15 @@ export function createFaultsRepository(db: Db) {
           on,
           end: endOf(endsOfMishaps, key),
         })),
+      };
+    },
+
+    /** What was found to be the cause on the instruments of a player, but for one. */
+    foundOnOthers: (playerId: PlayerId, but: InstrumentId): Outcomes => {
+      const rows = foundOf.all({ playerId, but });
+      return {
+        known: rows.reduce((sum, { times }) => sum + times, 0),
+        of: new Map(rows.map(({ cause, times }) => [cause, times])),
       };
     },
 

@@ -4,6 +4,7 @@ import { isOpen, type InterviewNoted } from '#core/faults/fault-record.ts';
 import {
   againWords,
   CHANCE_WORDS_SAID,
+  elsewhereWords,
   endWords,
   MISHAP_NAMES,
   mishapSaid,
@@ -27,7 +28,8 @@ import type { Services } from '#server/services.ts';
 const SHOWN_BEFORE = 5;
 
 /** What speaks for a cause: of the record what makes it likelier, of the answers those it shows. */
-function because({ cause }: Suspected, noted: InterviewNoted, { here, risks, format }: Looked): SuspectView['because'] {
+function because({ cause }: Suspected, noted: InterviewNoted, looked: Looked): SuspectView['because'] {
+  const { here, risks, ofPlayer, format } = looked;
   const answered = new Map(saidIn(noted).map(({ sign, answer }) => [sign, answer]));
   const ofSigns = cause.links.flatMap(({ sign }) => {
     const answer = answered.get(sign);
@@ -38,10 +40,12 @@ function because({ cause }: Suspected, noted: InterviewNoted, { here, risks, for
   const ofRisks = risks
     .filter(({ risk }) => cause.likelier?.[risk] !== undefined)
     .map((risk) => ({ text: riskWords(risk, format), mark: 'yours' as const }));
+  const elsewhere = elsewhereWords(ofPlayer.of.get(cause.id) ?? 0);
   const common = { common: 'It is common', ordinary: 'It is not rare', uncommon: 'It is uncommon', rare: 'It is rare' };
   return [
     ...ofSigns,
     ...ofRisks,
+    ...(elsewhere === null ? [] : [{ text: elsewhere, mark: 'yours' as const }]),
     { text: `${common[cause.common]} among what goes wrong.`, mark: 'estimate' as const },
   ];
 }
