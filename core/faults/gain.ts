@@ -33,47 +33,74 @@ export function expectedGain(cases: readonly number[], yes: readonly number[]): 
 }
 
 /** The causes that show a sign at all. */
-const showing = ({ misses }: NoisySign): number[] => misses.flatMap((miss, cause) => (miss < 1 ? [cause] : []));
+function showing({ misses }: NoisySign): number[] {
+  const causes: number[] = [];
+  for (const [cause, miss] of misses.entries()) if (miss < 1) causes.push(cause);
+  return causes;
+}
+
+const at = (list: ArrayLike<number>, index: number): number => list[index] ?? 0;
+const add = (to: Float64Array, index: number, chance: number): void => void (to[index] = at(to, index) + chance);
+
+/** Cases with what the causes that are there in each miss together. */
+type Cases = { readonly cases: number[]; readonly missed: number[] };
+
+/** The causes that show a sign, and what each misses of it. */
+type Shown = { readonly parents: readonly number[]; readonly miss: readonly number[] };
+
+/** Sets that hold three of them; takes each out of what its twos and its single ones come to. */
+function takeThrees(
+  { parents, miss }: Shown,
+  { chance: { length: n }, three }: Belief,
+  two: Float64Array,
+  one: Float64Array,
+) {
+  const m = parents.length;
+  const found: Cases = { cases: [], missed: [] };
+  for (let i = 0; i < m; i++)
+    for (let j = i + 1; j < m; j++) {
+      const ab = (at(parents, i) * n + at(parents, j)) * n;
+      const both = at(miss, i) * at(miss, j);
+      for (let k = j + 1; k < m; k++) {
+        const chance = at(three, ab + at(parents, k));
+        found.cases.push(chance);
+        found.missed.push(both * at(miss, k));
+        add(two, i * m + j, -chance);
+        add(two, i * m + k, -chance);
+        add(two, j * m + k, -chance);
+        add(one, i, -chance);
+        add(one, j, -chance);
+        add(one, k, -chance);
+      }
+    }
+  return found;
+}
 
 /**
  * The cases a sign tells apart: which of the causes that show it are there. Chances that a set holds two or three of them
  * are known from the belief; what holds exactly one, or none, is what is left.
  */
-function casesOf(belief: Belief, sign: NoisySign): { readonly cases: number[]; readonly missed: number[] } {
-  const n = belief.chance.length;
+function casesOf(belief: Belief, sign: NoisySign): Cases {
   const parents = showing(sign);
-  const missOf = (cause: number): number => sign.misses[cause] ?? 1;
-  const exactlyTwo = new Map<number, number>();
-  const cases: number[] = [];
-  const missed: number[] = [];
-  const alone = new Map(parents.map((cause) => [cause, belief.chance[cause] ?? 0]));
-  const take = (cause: number, chance: number) => alone.set(cause, (alone.get(cause) ?? 0) - chance);
-
-  parents.forEach((a, i) => {
-    for (let j = i + 1; j < parents.length; j++) {
-      const b = parents[j] ?? 0;
-      exactlyTwo.set(a * n + b, (exactlyTwo.get(a * n + b) ?? 0) + (belief.together[a * n + b] ?? 0));
-      for (let k = j + 1; k < parents.length; k++) {
-        const c = parents[k] ?? 0;
-        const chance = belief.three[(a * n + b) * n + c] ?? 0;
-        cases.push(chance);
-        missed.push(missOf(a) * missOf(b) * missOf(c));
-        for (const pair of [a * n + b, a * n + c, b * n + c])
-          exactlyTwo.set(pair, (exactlyTwo.get(pair) ?? 0) - chance);
-        for (const cause of [a, b, c]) take(cause, chance);
-      }
+  const shown: Shown = { parents, miss: parents.map((cause) => at(sign.misses, cause)) };
+  const { miss } = shown;
+  const [m, n] = [parents.length, belief.chance.length];
+  const one = Float64Array.from(parents, (cause) => at(belief.chance, cause));
+  const two = new Float64Array(m * m);
+  for (let i = 0; i < m; i++)
+    for (let j = i + 1; j < m; j++) two[i * m + j] = at(belief.together, at(parents, i) * n + at(parents, j));
+  const { cases, missed } = takeThrees(shown, belief, two, one);
+  for (let i = 0; i < m; i++)
+    for (let j = i + 1; j < m; j++) {
+      const chance = at(two, i * m + j);
+      cases.push(chance);
+      missed.push(at(miss, i) * at(miss, j));
+      add(one, i, -chance);
+      add(one, j, -chance);
     }
-  });
-  for (const [pair, chance] of exactlyTwo) {
-    const [a, b] = [Math.floor(pair / n), pair % n];
-    cases.push(chance);
-    missed.push(missOf(a) * missOf(b));
-    take(a, chance);
-    take(b, chance);
-  }
-  for (const [cause, chance] of alone) {
-    cases.push(chance);
-    missed.push(missOf(cause));
+  for (let i = 0; i < m; i++) {
+    cases.push(at(one, i));
+    missed.push(at(miss, i));
   }
   cases.push(1 - cases.reduce((sum, chance) => sum + chance, 0));
   missed.push(1);

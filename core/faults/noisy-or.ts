@@ -68,37 +68,81 @@ export function checkNet({ priors, signs, wrong }: NoisyNet): void {
 
 /**
  * What the answers make of a set: each is a straight line over what its causes miss together, `base + slope × Π misses`.
- * The misses lie cause after cause, those of one cause side by side.
+ * A cause moves only the answers to signs it shows: `moves` names them, `misses` lie cause after cause.
  */
-type Weighers = { readonly base: Float64Array; readonly slope: Float64Array; readonly misses: Float64Array };
+type Weighers = {
+  readonly base: Float64Array;
+  readonly slope: Float64Array;
+  readonly misses: Float64Array;
+  readonly moves: readonly (readonly number[])[];
+};
 
 function weighersOf({ priors, signs, wrong }: NoisyNet, answers: readonly Observed[]): Weighers {
   const count = answers.length;
   const base = new Float64Array(count);
   const slope = new Float64Array(count);
   const misses = new Float64Array(count * priors.length);
+  const moves: number[][] = priors.map(() => []);
   answers.forEach(({ sign, yes }, index) => {
     const row = signs[sign];
     if (!row) throw new RangeError(`the net has no sign ${sign}`);
     const kept = (1 - row.leak) * (1 - 2 * wrong);
     base[index] = yes ? 1 - wrong : wrong;
     slope[index] = yes ? -kept : kept;
-    priors.forEach((_, cause) => (misses[cause * count + index] = row.misses[cause] ?? 1));
+    priors.forEach((_, cause) => {
+      const miss = row.misses[cause] ?? 1;
+      misses[cause * count + index] = miss;
+      if (miss !== 1) moves[cause]?.push(index);
+    });
   });
-  return { base, slope, misses };
+  return { base, slope, misses, moves };
 }
 
-/** The weight of a set by its answers, where `from` is missed already and one more cause comes; keeps what it misses. */
-function weigh({ base, slope, misses }: Weighers, from: Float64Array, cause: number, keep: Float64Array): number {
-  const count = base.length;
-  const at = cause * count;
-  let weight = 1;
-  for (let answer = 0; answer < count; answer++) {
-    const missed = (from[answer] ?? 1) * (misses[at + answer] ?? 1);
-    keep[answer] = missed;
-    weight *= (base[answer] ?? 0) + (slope[answer] ?? 0) * missed;
+const at = (list: ArrayLike<number>, index: number): number => list[index] ?? 0;
+
+/** A set of causes as it is built up: what it misses of each answer, and what the answers make of it. */
+class Grown {
+  readonly missed: Float64Array;
+  weight = 1;
+
+  constructor(private readonly weighers: Weighers) {
+    this.missed = new Float64Array(weighers.base.length).fill(1);
+    for (let answer = 0; answer < this.missed.length; answer++) this.weight *= this.factor(answer, 1);
   }
-  return weight;
+
+  private factor(answer: number, missed: number): number {
+    return at(this.weighers.base, answer) + at(this.weighers.slope, answer) * missed;
+  }
+
+  /** What the answers make of the set with one more cause: only those it moves are weighed anew. */
+  weightWith(cause: number): number {
+    const { misses, moves, base } = this.weighers;
+    let weight = this.weight;
+    for (const answer of moves[cause] ?? []) {
+      const missed = at(this.missed, answer);
+      const before = this.factor(answer, missed);
+      // What was impossible may be possible with it: then there is nothing to divide by.
+      if (before === 0) return this.weighedWhole(cause);
+      weight *= this.factor(answer, missed * at(misses, cause * base.length + answer)) / before;
+    }
+    return weight;
+  }
+
+  private weighedWhole(cause: number): number {
+    const { misses, base } = this.weighers;
+    let weight = 1;
+    for (let answer = 0; answer < base.length; answer++)
+      weight *= this.factor(answer, at(this.missed, answer) * at(misses, cause * base.length + answer));
+    return weight;
+  }
+
+  /** Becomes another set with one more cause. */
+  become(other: Grown, cause: number): number {
+    const { misses, base } = this.weighers;
+    for (let answer = 0; answer < base.length; answer++)
+      this.missed[answer] = at(other.missed, answer) * at(misses, cause * base.length + answer);
+    return (this.weight = other.weightWith(cause));
+  }
 }
 
 /**
@@ -116,20 +160,18 @@ export function beliefIn(net: NoisyNet, answers: readonly Observed[]): Belief {
   const one = new Float64Array(n);
   const two = new Float64Array(n * n);
   const three = new Float64Array(n * n * n);
-  const ofNone = new Float64Array(answers.length).fill(1);
-  const [ofFirst, ofBoth, ofAll] = [ofNone.slice(), ofNone.slice(), ofNone.slice()];
+  const [ofNone, ofFirst, ofBoth] = [new Grown(weighers), new Grown(weighers), new Grown(weighers)];
 
-  const { base, slope } = weighers;
-  const none = least === 0 ? base.reduce((all, start, answer) => all * (start + (slope[answer] ?? 0)), 1) : 0;
+  const none = least === 0 ? ofNone.weight : 0;
   let total = none;
   for (let a = 0; a < n; a++) {
-    const oddsA = odds[a] ?? 0;
-    total += one[a] = oddsA * weigh(weighers, ofNone, a, ofFirst);
+    const oddsA = at(odds, a);
+    total += one[a] = oddsA * ofFirst.become(ofNone, a);
     for (let b = a + 1; most > 1 && b < n; b++) {
-      const oddsAB = oddsA * (odds[b] ?? 0);
-      total += two[a * n + b] = oddsAB * weigh(weighers, ofFirst, b, ofBoth);
+      const oddsAB = oddsA * at(odds, b);
+      total += two[a * n + b] = oddsAB * ofBoth.become(ofFirst, b);
       for (let c = b + 1; most > 2 && c < n; c++)
-        total += three[(a * n + b) * n + c] = oddsAB * (odds[c] ?? 0) * weigh(weighers, ofBoth, c, ofAll);
+        total += three[(a * n + b) * n + c] = oddsAB * at(odds, c) * ofBoth.weightWith(c);
     }
   }
   if (!(total > 0)) throw new RangeError('no set of causes leads to these answers');
@@ -148,28 +190,26 @@ type Weighed = {
 
 /** Makes chances of weights, and of them the chance of each cause and of each two together. */
 function normalised({ n, none, one, two, three, total, nothing }: Weighed): Belief {
-  const chance = new Float64Array(n);
+  const chance = one.map((weight) => weight / total);
   const together = new Float64Array(n * n);
-  const add = (to: Float64Array, at: number, weight: number): void => {
-    to[at] = (to[at] ?? 0) + weight;
-  };
+  const add = (to: Float64Array, index: number, weight: number): void => void (to[index] = at(to, index) + weight);
   for (let a = 0; a < n; a++) {
-    add(chance, a, (one[a] = (one[a] ?? 0) / total));
+    one[a] = at(one, a) / total;
     for (let b = a + 1; b < n; b++) {
       const ab = a * n + b;
-      const ofTwo = (two[ab] = (two[ab] ?? 0) / total);
-      add(together, ab, ofTwo);
-      add(chance, a, ofTwo);
-      add(chance, b, ofTwo);
+      let both = (two[ab] = at(two, ab) / total);
+      let withThird = 0;
       for (let c = b + 1; c < n; c++) {
-        const ofThree = (three[ab * n + c] = (three[ab * n + c] ?? 0) / total);
-        add(together, ab, ofThree);
+        const ofThree = (three[ab * n + c] = at(three, ab * n + c) / total);
+        withThird += ofThree;
         add(together, a * n + c, ofThree);
         add(together, b * n + c, ofThree);
-        add(chance, a, ofThree);
-        add(chance, b, ofThree);
         add(chance, c, ofThree);
       }
+      both += withThird;
+      add(together, ab, both);
+      add(chance, a, both);
+      add(chance, b, both);
     }
   }
   return { chance, together, none: none / total, one, two, three, ofAnswers: total * nothing };
