@@ -16,6 +16,10 @@ const BENCH_HORIZON_DAYS = 182;
 /** What falls due so soon after the most pressing goes along; what is later asks for a stay of its own (estimate). */
 const GOES_ALONG_DAYS = 56;
 
+/** Does what is due by now wait for that day at the bench? Not where it is as far off as another stay would be. */
+export const waitsForTheStay = (goesOn: LocalDate | null, today: LocalDate): boolean =>
+  goesOn !== null && goesOn <= addDays(today, GOES_ALONG_DAYS);
+
 /** What asks for the bench: a clock, a sign, a number, where a line goes, what is likely to be wrong. */
 export type JobReason =
   | { readonly kind: 'clock' | 'sign'; readonly clock: ItemClock }

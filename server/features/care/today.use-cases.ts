@@ -1,5 +1,5 @@
 import { reedFamilyOf } from '#core/reeds/reed.ts';
-import { isForTheBench } from '#core/bench/bench-jobs.ts';
+import { isForTheBench, waitsForTheStay } from '#core/bench/bench-jobs.ts';
 import { isNoticed } from '#core/care/what-matters.ts';
 import { isOnStage } from '#core/calendar/event.ts';
 import type { Format } from '#core/explain/format.ts';
@@ -32,10 +32,10 @@ type Read = { readonly reading: Reading; readonly stands: StandsToday };
 
 /** What calls, without what the bench does once that has its day there: nobody is told to every morning until then.
  * What was noticed since is said all the same: the day may be too late for it. */
-const stillCalling = ({ care, calendar }: Situation, player: Reading['player']): StandsToday['calling'] =>
-  calendar.goesOn === null
-    ? care.calling
-    : care.calling.filter((clock) => isNoticed(clock) || !isForTheBench(clock, player));
+const stillCalling = ({ care, calendar, today }: Situation, player: Reading['player']): StandsToday['calling'] =>
+  waitsForTheStay(calendar.goesOn, today)
+    ? care.calling.filter((clock) => isNoticed(clock) || !isForTheBench(clock, player))
+    : care.calling;
 
 /** How an instrument stands by now, as far as today's list asks. */
 function standsToday(reading: Reading, now: WallClock): StandsToday {
