@@ -74,8 +74,8 @@ export const todayView = object({
   away: array(object(instrument).exact().required()).required(),
   /** How many instruments there are of the player and of whom they look after. */
   instruments: amount().integer().min(0).required(),
-  /** A concert on an instrument with reeds is near: which of them are ready comes before what is due. */
-  reedsFirst: boolean().strict().required(),
+  /** Kinds with reeds of which a concert is near: which of those are ready comes before what is due. */
+  reedsFirst: array(word(KIND_IDS).required()).required(),
   /** What the player has probably played this evening, and what else they could have. */
   evening: array(
     object({

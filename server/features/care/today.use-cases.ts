@@ -215,7 +215,11 @@ export async function todayOf(
     unknown: named(unknown),
     away: named(away),
     instruments: read.length,
-    reedsFirst: mine.some(({ reading }) => isConcertNear(reading, now.on, services)),
+    reedsFirst: [
+      ...new Set(
+        mine.flatMap(({ reading }) => (isConcertNear(reading, now.on, services) ? [reading.instrument.kind] : [])),
+      ),
+    ],
     evening: usualEvening(candidates, now.on).map(({ id: { instrument, awaitsPackUp, alone }, minutes, usual }) => ({
       instrumentId: instrument.id,
       name: instrument.name,

@@ -51,6 +51,8 @@ function Loaded({ view, playerId, others }: LoadedProps) {
   const reeds = useQuery(reedQueries.of(playerId, wallNow()));
   const kinds = reeds.data?.kinds ?? [];
   const hasReeds = kinds.some(({ boxes }) => boxes.length > 0);
+  const concertSoon = view.reedsFirst;
+  const forTheConcert = hasReeds ? kinds.filter(({ kind }) => concertSoon.includes(kind)) : [];
   const along = alongOf(lines);
   const packUpOne = ({ instrumentId, playerId: owner }: TodayLineView) =>
     evenings.begin({
@@ -89,10 +91,10 @@ function Loaded({ view, playerId, others }: LoadedProps) {
           />
         </Box>
       </Row>
-      {view.reedsFirst && reeds.isLoading && <Space height={REEDS_TAKE} />}
-      {view.reedsFirst && hasReeds && (
+      {concertSoon.length > 0 && reeds.isLoading && <Space height={REEDS_TAKE} />}
+      {forTheConcert.length > 0 && (
         <Compartment title="Reeds for the concert">
-          <ReedsToday kinds={kinds} say="concert" />
+          <ReedsToday kinds={forTheConcert} onlyConcert />
         </Compartment>
       )}
       <TodayLines
@@ -106,7 +108,7 @@ function Loaded({ view, playerId, others }: LoadedProps) {
       <Others places={others} />
       {hasReeds && (
         <Compartment title="Reeds today">
-          <ReedsToday kinds={kinds} say={view.reedsFirst ? 'today' : 'both'} />
+          <ReedsToday kinds={kinds} saidAbove={concertSoon} />
         </Compartment>
       )}
       {!reeds.isLoading && <NextWeeksWhenSeen playerId={playerId} />}

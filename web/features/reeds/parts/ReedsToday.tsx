@@ -1,19 +1,22 @@
 import { Typography } from '@mui/material';
+import type { KindId } from '#core/instruments/kind.ts';
 import type { ReedsPageView } from '#contract/reed-views.ts';
 import { PlainList } from '#web/ui/PlainList.tsx';
 import { TallLink } from '#web/ui/TallLink.tsx';
 
 type ReedsTodayProps = Pick<ReedsPageView, 'kinds'> & {
-  /** What is said of each: what is played today, what is ready for its next concert, or both. */
-  readonly say?: 'both' | 'today' | 'concert';
+  /** Only what is ready for its next concert is said of each, not what is played today. */
+  readonly onlyConcert?: boolean;
+  /** Of these kinds the concert is spoken of elsewhere. */
+  readonly saidAbove?: readonly KindId[];
 };
 
 /** The reed for each kind of instrument, a line each, with the way to its page. */
-export function ReedsToday({ kinds, say = 'both' }: ReedsTodayProps) {
+export function ReedsToday({ kinds, onlyConcert = false, saidAbove = [] }: ReedsTodayProps) {
   const told = kinds.flatMap(({ kind, kindName, boxes, today, concert }) => {
     const words = [
-      ...(say === 'concert' || boxes.length === 0 ? [] : today.words),
-      ...(say === 'today' || concert === null ? [] : [concert.words]),
+      ...(onlyConcert || boxes.length === 0 ? [] : today.words),
+      ...(saidAbove.includes(kind) || concert === null ? [] : [concert.words]),
     ];
     return words.length === 0 ? [] : [{ kind, kindName, words }];
   });
