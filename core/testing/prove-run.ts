@@ -29,7 +29,7 @@ const LEFT_BY_A_SKIP: ReadonlySet<RuleId> = new Set<RuleId>([
 export type ProofChecked = 'not-claimed' | 'holds' | 'cut-short' | 'false';
 
 /** Jobs placed at most in looking again. */
-const LOOKED_AGAIN = 300_000;
+const LOOKED_AGAIN = 100_000;
 
 /** What looking again has found, by the jobs and the time that were asked: the same question is put by many situations. */
 export type LookedAgain = Map<string, ProofChecked>;
