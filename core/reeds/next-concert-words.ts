@@ -1,8 +1,8 @@
-import { counted, listed, type Format } from '#core/explain/format.ts';
+import { counted, type Format } from '#core/explain/format.ts';
 import type { Readiness } from '#core/reeds/readiness.ts';
 import { readinessWords } from '#core/reeds/reed-plan-words.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
-import { reedName } from '#core/reeds/reed-words.ts';
+import { reedName, reedsTogether } from '#core/reeds/reed-words.ts';
 import { isConcertReed } from '#core/reeds/which-reed.ts';
 import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
 
@@ -10,7 +10,7 @@ import { daysBetween, type LocalDate } from '#core/time/local-date.ts';
 const LIKELY = 0.25;
 /** Reeds named at once. */
 const MOST_NAMED = 4;
-const named = (reeds: readonly ReedState[]): string => listed(reeds.slice(0, MOST_NAMED).map(reedName));
+const named = (reeds: readonly ReedState[]): string => reedsTogether(reeds.slice(0, MOST_NAMED).map(reedName));
 const isAre = ({ length }: readonly unknown[]): string => (length === 1 ? 'is' : 'are');
 
 /** What of the reeds could still be ready, where not enough are: what helps in the days that are left. */

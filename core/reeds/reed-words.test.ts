@@ -19,6 +19,7 @@ test.each([
     ['Fennel 2½, box 4, reed 4', 'Gull Lane No. 3, box 4, reed 4'],
     'Fennel 2½, box 4, reed 4 and Gull Lane No. 3, box 4, reed 4',
   ],
+  [['Sorrel, reed 7', 'Sorrel, reed 8', 'Sorrel, reed 9'], 'Sorrel, reed 7, reed 8 and reed 9'],
   [['Fennel 2½, box 4, reed 4'], 'Fennel 2½, box 4, reed 4'],
   [[], ''],
 ] as const)('%j together are “%s”', (names, words) => {

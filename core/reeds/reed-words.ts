@@ -1,5 +1,5 @@
 import type { WhyLine } from '#core/explain/explained.ts';
-import { counted, duration, roughly, type Format } from '#core/explain/format.ts';
+import { counted, duration, listed, roughly, type Format } from '#core/explain/format.ts';
 import { clockTime } from '#core/plays/play-words.ts';
 import { MINUTES_PER_DAY } from '#core/plays/play.ts';
 import type { WarpDriver } from '#core/reeds/warp.ts';
@@ -81,13 +81,13 @@ export const reedName = ({ boxName, number }: Pick<ReedState, 'boxName' | 'numbe
 
 /** Reeds one after the other; what is called as the one before is not said again: "Fennel 2½, box 4, reed 4 and reed 1". */
 export const reedsTogether = (names: readonly string[]): string =>
-  names
-    .map((name, at) => {
+  listed(
+    names.map((name, at) => {
       const [own, before] = [name.split(', '), names[at - 1]?.split(', ') ?? []];
       const differs = own.findIndex((piece, index) => piece !== before[index]);
       return own.slice(differs < 0 ? own.length - 1 : differs).join(', ');
-    })
-    .join(' and ');
+    }),
+  );
 
 export const SITS_WORDS: Readonly<Record<Sits, string>> = {
   flat: 'sits a little flat',
