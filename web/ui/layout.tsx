@@ -19,7 +19,7 @@ const around = ({ above, below }: Around) => ({
 
 type SpaceProps = Piece & {
   /** As high at least as what is still to come. */
-  readonly height?: number;
+  readonly height?: number | { readonly xs: number; readonly sm: number };
   /** No wider than this, in the middle. */
   readonly width?: number;
   /** As wide as there is room, also where others are not. */

@@ -33,8 +33,8 @@ const alongOf = (lines: readonly TodayLineView[]): Along => {
   return along;
 };
 
-/** About what the reeds of a day take, px: so much room is kept for them where they come first. */
-const REEDS_TAKE = 130;
+/** About what the reeds of so many kinds take, px: so much room is kept for them where they come first. */
+const reedsTake = (kinds: number) => ({ xs: 100 + 92 * kinds, sm: 95 + 52 * kinds });
 
 type LoadedProps = {
   readonly view: TodayView;
@@ -91,7 +91,7 @@ function Loaded({ view, playerId, others }: LoadedProps) {
           />
         </Box>
       </Row>
-      {concertSoon.length > 0 && reeds.isLoading && <Space height={REEDS_TAKE} />}
+      {concertSoon.length > 0 && reeds.isLoading && <Space height={reedsTake(concertSoon.length)} />}
       {forTheConcert.length > 0 && (
         <Compartment title="Reeds for the concert">
           <ReedsToday kinds={forTheConcert} onlyConcert />
