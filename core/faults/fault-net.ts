@@ -31,7 +31,8 @@ export type FaultNet = NoisyNet & {
 
 /**
  * The chance of a cause before anything is said: the word of the table, moved by what was found before on this instrument
- * and on the others of its player (each known outcome counts as one of about ten), then each risk multiplies its odds, and it is never above the most.
+ * and on the others of its player (each known outcome counts as one of about ten), then each risk multiplies its odds, and
+ * it is never above the most.
  */
 export function priorOf(cause: CauseHere, here: FaultsHere, { risks, outcomes, ofPlayer }: Beforehand): number {
   const { figures } = here;

@@ -139,7 +139,9 @@ export const againWords = (times: number): string | null =>
 
 /** It was found on other instruments of the same player. */
 export const elsewhereWords = (times: number): string | null =>
-  times === 0 ? null : `On your other instruments it was this ${times === 1 ? 'once' : `${times} times`}.`;
+  times === 0
+    ? null
+    : `On other instruments of the same player it was this ${times === 1 ? 'once' : `${times} times`}.`;
 
 /** How the beginning of an interview reads in the record: what was noticed. */
 export const interviewSaid = (noticed: readonly string[]): string => `Something is wrong: ${noticed.join('; ')}`;

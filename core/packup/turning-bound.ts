@@ -16,7 +16,7 @@ export type LeftHere = LeftAt & {
  * turn more than there must be breaks one stay in two: with `extra` turns more at least `n − extra` of them are seen to in
  * one go, and sit out their own waits. No order is in none of these cases, so the least of them bounds all.
  *
- * Source: counted out here; checked against enumeration in `order-proof.test.ts`.
+ * Source: counted out here; checked against enumeration in `turning-bound.test.ts`.
  *
  * @param here what is left at the instrument where hands are; null where that is nothing
  */

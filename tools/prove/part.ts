@@ -10,7 +10,7 @@ import { added, emptyTally, type Tally } from '#tools/prove/tally.ts';
 /** What one process proves at a time: all situations of a kind, or of two and three instruments of which it is the first. */
 export type Part = { readonly kind: KindId; readonly several: boolean };
 
-/** All parts; those of most situations come first, so that no process is left alone with one at the end. */
+/** All parts; the short ones, of several instruments, come last, so that no process is left alone with a long one. */
 export const partsOf = (kinds: readonly KindId[]): Part[] => [
   ...kinds.map((kind) => ({ kind, several: false })),
   ...(kinds.length === KIND_IDS.length ? kinds.map((kind) => ({ kind, several: true })) : []),

@@ -98,7 +98,9 @@ describe('an interview', () => {
     await found('second');
     const after = await percent();
     expect(after?.percent).toBeGreaterThan(before?.percent ?? 100);
-    expect(after?.because.map(({ text }) => text)).toContain('On your other instruments it was this once.');
+    expect(after?.because.map(({ text }) => text)).toContain(
+      'On other instruments of the same player it was this once.',
+    );
   });
 
   test('an answer changed counts as it was said last; taken back, as it was said before', async () => {
