@@ -1,6 +1,7 @@
 import type { Book } from '#core/book/book.ts';
 import type { ConditionKind } from '#core/book/condition.ts';
 import type { PageUse } from '#core/book/page.ts';
+import type { StepId } from '#core/book/care-ids.ts';
 import type { Step } from '#core/book/step.ts';
 import { linesOf, SAID_OF_A_STEP } from '#core/book/words.ts';
 import { concerns } from '#core/conditions/in-force.ts';
@@ -15,12 +16,16 @@ export type BookFault = { readonly where: string; readonly what: string };
 const usesOf = (book: Book, kind: KindId): readonly PageUse[] => book.pagesOf[kind];
 
 /** What one kind comes to, on any build, under any choice, whole or in parts. */
-const reachedBy = (book: Book, kind: KindId): string[] =>
-  casesOf(book, kind).flatMap((one) => {
+function reachedBy(book: Book, kind: KindId): ReadonlySet<string> {
+  const reached = new Set<string>();
+  for (const one of casesOf(book, kind)) {
     const whole = practiceOf(book, one);
     const all = [whole, ...aloneIn(whole).map(({ id }) => practiceOf(book, { ...one, alone: id }))];
-    return all.flatMap(({ chain, items, neverDos }) => [...chain, ...items, ...neverDos].map(({ id }) => id as string));
-  });
+    for (const { chain, items, neverDos } of all)
+      for (const rows of [chain, items, neverDos]) for (const { id } of rows) reached.add(id);
+  }
+  return reached;
+}
 
 /**
  * Steps, items and never-dos that nothing comes to. Of a page that other kinds use as well these may come to them: only
@@ -30,7 +35,7 @@ export function neverReached(book: Book, kinds: readonly KindId[]): BookFault[] 
   const others = new Set<PageUse['page']>(
     KIND_IDS.filter((kind) => !kinds.includes(kind)).flatMap((kind) => usesOf(book, kind).map(({ page }) => page)),
   );
-  const reached = new Set(kinds.flatMap((kind) => reachedBy(book, kind)));
+  const reached = new Set(kinds.flatMap((kind) => [...reachedBy(book, kind)]));
   const pages = new Set(kinds.flatMap((kind) => usesOf(book, kind).map(({ page }) => page)));
   return [...pages]
     .filter((page) => !others.has(page))
@@ -60,11 +65,11 @@ export function namesOfNothing(book: Book, kind: KindId): BookFault[] {
   });
 }
 
-const allSteps = (book: Book, kind: KindId): readonly Step[] => [
-  ...new Map(
-    casesOf(book, kind).flatMap((one) => practiceOf(book, one).book.map((step) => [step.id, step] as const)),
-  ).values(),
-];
+function allSteps(book: Book, kind: KindId): readonly Step[] {
+  const steps = new Map<StepId, Step>();
+  for (const one of casesOf(book, kind)) for (const step of practiceOf(book, one).book) steps.set(step.id, step);
+  return [...steps.values()];
+}
 
 /** What a step names of other steps: each must be somewhere in the book. */
 export function stepsOfNothing(book: Book, kind: KindId): BookFault[] {

@@ -2,7 +2,7 @@ import type { Book } from '#core/book/book.ts';
 import { signOf, type CareItem } from '#core/book/care-item.ts';
 import type { Practice } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
-import { KIND_IDS } from '#core/instruments/kind.ts';
+import { KIND_IDS, type NeverDo } from '#core/instruments/kind.ts';
 import { aloneIn } from '#core/methods/practice-alone.ts';
 import { sentencesOf } from '#core/reading/sentences.ts';
 import { practiceOf } from '#core/testing/any-run.ts';
@@ -27,11 +27,8 @@ const itemLines = (item: CareItem): BookLine[] =>
     text === undefined ? [] : [{ of: item.id, text, beside: '' }],
   );
 
-const practiceLines = (practice: Practice): BookLine[] => [
-  ...practice.steps.flatMap(stepLines),
-  ...practice.items.flatMap(itemLines),
-  ...practice.neverDos.flatMap(({ id, text, why }) => [text, why].map((one) => ({ of: id, text: one, beside: '' }))),
-];
+const neverLines = ({ id, text, why }: NeverDo): BookLine[] =>
+  [text, why].map((one) => ({ of: id, text: one, beside: '' }));
 
 const methodLines = (book: Book): BookLine[] =>
   Object.entries(book.methods).flatMap(([id, { question, choices, usual }]) => [
@@ -47,16 +44,28 @@ const methodLines = (book: Book): BookLine[] =>
 /** Every line of the runs, items and choices of every kind, each once: the pairs of builds and choices of the proof. */
 export function linesOfBook(book: Book): BookLine[] {
   const lines = new Map<string, BookLine>();
-  const add = (line: BookLine) => lines.set(keyOf(line), line);
+  const seen = new Set<object>();
+  /** The same step is in thousands of practices, and is one object in all of them. */
+  const addOf = <Row extends object>(rows: readonly Row[], linesOf: (row: Row) => BookLine[]): void => {
+    for (const row of rows) {
+      if (seen.has(row)) continue;
+      seen.add(row);
+      for (const line of linesOf(row)) lines.set(keyOf(line), line);
+    }
+  };
+  const addPractice = ({ steps, items, neverDos }: Practice): void => {
+    addOf(steps, stepLines);
+    addOf(items, itemLines);
+    addOf(neverDos, neverLines);
+  };
   for (const kind of KIND_IDS)
     for (const instrument of casesOf(book, kind)) {
       const practice = practiceOf(book, instrument);
-      practiceLines(practice).forEach(add);
-      for (const { id } of aloneIn(practice))
-        practiceLines(practiceOf(book, { ...instrument, alone: id })).forEach(add);
+      addPractice(practice);
+      for (const { id } of aloneIn(practice)) addPractice(practiceOf(book, { ...instrument, alone: id }));
     }
-  methodLines(book).forEach(add);
-  return [...lines.values()].toSorted((one, other) => (keyOf(one) < keyOf(other) ? -1 : 1));
+  for (const line of methodLines(book)) lines.set(keyOf(line), line);
+  return [...lines].toSorted(([one], [other]) => (one < other ? -1 : 1)).map(([, line]) => line);
 }
 
 /** What a line is known by once it has been read. */

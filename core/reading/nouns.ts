@@ -15,8 +15,21 @@ const patternOf = (noun: Noun): RegExp => {
   return known;
 };
 
+type Named = { readonly noun: Noun; readonly word: string };
+
+/** What was found in the sentences of a book: thousands of runs say the same few thousand. */
+const foundIn = new WeakMap<readonly Noun[], Map<string, readonly Named[]>>();
+
 /** The nouns a sentence says; of two that overlap the longer one. */
-export function nounsIn(nouns: readonly Noun[], text: string): { noun: Noun; word: string }[] {
+export function nounsIn(nouns: readonly Noun[], text: string): readonly Named[] {
+  const sentences = foundIn.get(nouns) ?? new Map<string, readonly Named[]>();
+  foundIn.set(nouns, sentences);
+  const known = sentences.get(text) ?? findNouns(nouns, text);
+  sentences.set(text, known);
+  return known;
+}
+
+function findNouns(nouns: readonly Noun[], text: string): Named[] {
   const found = nouns.flatMap((noun) => {
     const match = patternOf(noun).exec(text);
     return match === null ? [] : [{ noun, word: match[0], from: match.index, to: match.index + match[0].length }];

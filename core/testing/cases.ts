@@ -16,12 +16,22 @@ export const buildDials = (book: Book, kind: KindId): Record<string, string[]> =
     book.kinds[kind].fields.map(({ field, options }) => [field, options.map(({ id }) => id as string)]),
   );
 
+const made = new WeakMap<Book, Map<KindId, readonly AnyInstrument[]>>();
+
 /**
  * Instruments of a kind as somebody might have them, in which every pair of options of every two dials occurs: the
  * build's fields, every question the kind may be asked, and the condition in force. The usual one comes first. A
  * question the build is not asked, or a choice it cannot have, falls back to the default, as in the program.
  */
-export function casesOf(book: Book, kind: KindId): AnyInstrument[] {
+export function casesOf(book: Book, kind: KindId): readonly AnyInstrument[] {
+  const ofBook = made.get(book) ?? new Map<KindId, readonly AnyInstrument[]>();
+  made.set(book, ofBook);
+  const cases = ofBook.get(kind) ?? madeCases(book, kind);
+  ofBook.set(kind, cases);
+  return cases;
+}
+
+function madeCases(book: Book, kind: KindId): readonly AnyInstrument[] {
   const builds = buildDials(book, kind);
   const asked = METHOD_IDS.filter((id) => book.methods[id].askedOf.some(({ kinds }) => kinds.includes(kind)));
   const dials = {

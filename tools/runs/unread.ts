@@ -11,15 +11,16 @@ export const hashOf = (line: BookLine): string => createHash('sha256').update(ke
 
 export const readLines = (): ReadonlySet<string> => new Set(readFileSync(READ, 'utf8').split('\n').filter(Boolean));
 
-/** Lines of the book nobody has read as they stand. */
-export function unreadLines(): BookLine[] {
+/** Of these lines those nobody has read as they stand. */
+export function unreadLines(lines: readonly BookLine[]): BookLine[] {
   const read = readLines();
-  return linesOfBook(BOOK).filter((line) => !read.has(hashOf(line)));
+  return lines.filter((line) => !read.has(hashOf(line)));
 }
 
 /** Prints what has not been read yet; with `mark`, keeps that all of it has been read now, and forgets lines that are gone. */
 export function printUnread(mark: boolean): void {
-  const unread = unreadLines();
+  const lines = linesOfBook(BOOK);
+  const unread = unreadLines(lines);
   let of = '';
   for (const line of unread) {
     if (line.of !== of) console.log(`\n${line.of}`);
@@ -28,6 +29,6 @@ export function printUnread(mark: boolean): void {
   }
   console.log(`\n${unread.length} lines not read yet.`);
   if (!mark) return;
-  writeFileSync(READ, `${linesOfBook(BOOK).map(hashOf).toSorted().join('\n')}\n`);
+  writeFileSync(READ, `${lines.map(hashOf).toSorted().join('\n')}\n`);
   console.log('All lines are kept as read.');
 }
