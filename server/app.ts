@@ -1,4 +1,5 @@
 import compression from 'compression';
+import staticGzip from 'express-static-gzip';
 import express, { type ErrorRequestHandler, type Express, type Request } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
@@ -85,10 +86,12 @@ const securityHeaders = helmet({
 function serveWeb(app: Express, folder: string): void {
   const assets = `${path.sep}assets${path.sep}`;
   app.use(
-    express.static(folder, {
+    staticGzip(folder, {
       index: false,
-      setHeaders: (res, file) => {
-        if (file.includes(assets)) res.setHeader('Cache-Control', 'public, max-age=31536000, immutable');
+      serveStatic: {
+        setHeaders: (res, file) => {
+          if (file.includes(assets)) res.setHeader('Cache-Control', 'public, max-age=31536000, immutable');
+        },
       },
     }),
   );

@@ -137,20 +137,32 @@ async function hostileBodies(counts: Counts, victim: Victim): Promise<void> {
     }
 }
 
+/** How names and days nobody has are put together: every one of them at least once, or each name with each day. */
+export type Pairing = 'each-once' | 'all';
+
+function pairsOf(pairing: Pairing): (readonly [string, string])[] {
+  if (pairing === 'all') return NAMES.flatMap((name) => DAYS.map((day) => [name, day] as const));
+  const longer = Math.max(NAMES.length, DAYS.length);
+  return Array.from(
+    { length: longer },
+    (_, at) => [NAMES[at % NAMES.length] ?? '', DAYS[at % DAYS.length] ?? ''] as const,
+  );
+}
+
 /** Names and days nobody has, and ways of asking nobody uses. */
-async function hostileQuestions(counts: Counts, victim: Victim): Promise<void> {
-  for (const path of NAMES.flatMap((name) => DAYS.flatMap((day) => reads(name, day)))) await ask(counts, victim, path);
+async function hostileQuestions(counts: Counts, victim: Victim, pairing: Pairing): Promise<void> {
+  for (const path of pairsOf(pairing).flatMap(([name, day]) => reads(name, day))) await ask(counts, victim, path);
   for (const method of ['PUT', 'PATCH', 'DELETE', 'OPTIONS', 'TRACE_'])
     for (const path of WRITES) await ask(counts, victim, path, { method, body: method === 'OPTIONS' ? null : '{}' });
 }
 
 /** Sends what nobody should send to every route: each is refused shortly, none with a 5xx, and the server stays up. */
-export async function hostileRound(counts: Counts, dataFolder: string): Promise<void> {
+export async function hostileRound(counts: Counts, dataFolder: string, pairing: Pairing): Promise<void> {
   const victim = await startVictim(dataFolder);
   if (!victim) return void counts.faults.push('the server did not start for the hostile requests');
   const opened = halfOpen(counts, victim);
   await hostileBodies(counts, victim);
-  await hostileQuestions(counts, victim);
+  await hostileQuestions(counts, victim, pairing);
   await opened;
   const health = await ask(counts, victim, healthPath);
   if (health?.status !== 200)

@@ -4,13 +4,18 @@ import path from 'node:path';
 import { seeded } from '#demo/random.ts';
 import { noCounts, type Counts } from '#tools/torture/counts.ts';
 import { copiesRound } from '#tools/torture/copies-round.ts';
-import { hostileRound } from '#tools/torture/hostile-round.ts';
+import { hostileRound, type Pairing } from '#tools/torture/hostile-round.ts';
 import { incomingRound } from '#tools/torture/incoming-round.ts';
 import { loggingRound } from '#tools/torture/logging-round.ts';
 import { demoRound, importRound, startRound } from '#tools/torture/killing-rounds.ts';
 import { migrationRound, OLD_PLAYS, oldRecord, oldVersions, type OldRecord } from '#tools/torture/migration-round.ts';
 
-type Torturing = { readonly cycles: number; readonly seed: number; readonly oldPlays?: number };
+type Torturing = {
+  readonly cycles: number;
+  readonly seed: number;
+  readonly oldPlays?: number;
+  readonly pairing?: Pairing;
+};
 
 /** Making the demo takes as long as several other rounds: it is interrupted in every so-manieth cycle. */
 const EACH_DEMO = 10;
@@ -22,7 +27,7 @@ const EACH_DEMO = 10;
  *
  * @param cycles how often a server is killed in each of these; while making the demo a tenth of it
  */
-export async function torture({ cycles, seed, oldPlays = OLD_PLAYS }: Torturing): Promise<Counts> {
+export async function torture({ cycles, seed, oldPlays = OLD_PLAYS, pairing = 'all' }: Torturing): Promise<Counts> {
   const folder = mkdtempSync(path.join(tmpdir(), 'ulu-torture-'));
   const counts = noCounts();
   const random = seeded(seed);
@@ -45,7 +50,7 @@ export async function torture({ cycles, seed, oldPlays = OLD_PLAYS }: Torturing)
       rmSync(dataFolder, { recursive: true, force: true });
       if (cycle % EACH_DEMO === EACH_DEMO - 1) await demoRound(counts, path.join(folder, `demo-${cycle}`), random);
     }
-    await hostileRound(counts, record);
+    await hostileRound(counts, record, pairing);
     return counts;
   } finally {
     rmSync(folder, { recursive: true, force: true });
