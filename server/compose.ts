@@ -19,6 +19,7 @@ import { createPlaysRepository } from '#server/features/plays/plays.repository.t
 import { createDoubleReedsRepository } from '#server/features/doublereeds/doublereeds.repository.ts';
 import { createReedsRepository } from '#server/features/reeds/reeds.repository.ts';
 import { createSettingsRepository } from '#server/features/settings/settings.repository.ts';
+import { beside, onFirstUse } from '#server/on-first-use.ts';
 import { everybodyMay, type May } from '#server/may.ts';
 import { reachOf } from '#server/reach.ts';
 import { createReadings } from '#server/readings.ts';
@@ -40,26 +41,27 @@ export type Composing = {
   readonly desk?: Desk;
 };
 
-/** Everything that is read of the record, a room each. */
-const repositoriesOf = (db: OpenDatabase['db'], book: Book) => ({
-  players: createPlayersRepository(db),
-  instruments: createInstrumentsRepository(db, book),
-  plays: createPlaysRepository(db),
-  reeds: createReedsRepository(db),
-  doubleReeds: createDoubleReedsRepository(db),
-  care: createCareRepository(db),
-  packup: createPackupRepository(db),
-  methods: createMethodsRepository(db),
-  conditions: createConditionsRepository(db),
-  faults: createFaultsRepository(db),
-  inspections: createInspectionsRepository(db),
-  handovers: createHandoversRepository(db),
-  costs: createCostsRepository(db),
-  serials: createSerials(db),
-  calendar: createCalendarRepository(db),
-  air: createAirRepository(db),
-  settings: createSettingsRepository(db),
-});
+/** Everything that is read of the record, a room each; its statements are put together when it is first come to. */
+const repositoriesOf = (db: OpenDatabase['db'], book: Book) =>
+  onFirstUse({
+    players: () => createPlayersRepository(db),
+    instruments: () => createInstrumentsRepository(db, book),
+    plays: () => createPlaysRepository(db),
+    reeds: () => createReedsRepository(db),
+    doubleReeds: () => createDoubleReedsRepository(db),
+    care: () => createCareRepository(db),
+    packup: () => createPackupRepository(db),
+    methods: () => createMethodsRepository(db),
+    conditions: () => createConditionsRepository(db),
+    faults: () => createFaultsRepository(db),
+    inspections: () => createInspectionsRepository(db),
+    handovers: () => createHandoversRepository(db),
+    costs: () => createCostsRepository(db),
+    serials: () => createSerials(db),
+    calendar: () => createCalendarRepository(db),
+    air: () => createAirRepository(db),
+    settings: () => createSettingsRepository(db),
+  });
 
 /**
  * Plugs the server together on one open database.
@@ -96,20 +98,22 @@ export function compose(
       throw error;
     }
   };
-  return (caller = AT_THIS_MACHINE, format = PLAIN_FORMAT) => ({
-    ...repositories,
-    book,
-    caller,
-    format,
-    nowMs,
-    atOnce,
-    record,
-    may: (ofWhom) => may(caller, ofWhom),
-    reachOf: (subjects) => reachOf(repositories, subjects),
-    readings,
-    remembered,
-    desk: {
-      ask: (name, input, asking) => desk.ask(name, input, { device: caller.device, signal: caller.left, ...asking }),
-    },
-  });
+  return (caller = AT_THIS_MACHINE, format = PLAIN_FORMAT) => {
+    const asked: Omit<Services, keyof typeof repositories> = {
+      book,
+      caller,
+      format,
+      nowMs,
+      atOnce,
+      record,
+      may: (ofWhom) => may(caller, ofWhom),
+      reachOf: (subjects) => reachOf(repositories, subjects),
+      readings,
+      remembered,
+      desk: {
+        ask: (name, input, asking) => desk.ask(name, input, { device: caller.device, signal: caller.left, ...asking }),
+      },
+    };
+    return beside(repositories, asked);
+  };
 }
