@@ -1,4 +1,6 @@
 import react from '@vitejs/plugin-react';
+import { readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
 import process from 'node:process';
 import { gzipSync } from 'node:zlib';
 import { defineConfig, type Plugin } from 'vite';
@@ -26,15 +28,17 @@ const contents = (): Plugin => ({
 /** Below that, packing saves less than the name of the file beside it. */
 const WORTH_PACKING_BYTES = 1_000;
 
-/** Scripts and styles packed once, beside themselves: the server packed the same ones for every device that came. */
+/**
+ * Scripts and styles packed once, beside themselves: the server packed the same ones for every device that came. Done when
+ * all is written, for Vite says last of all in a script what it is to fetch.
+ */
 const packed = (): Plugin => ({
   name: 'packed',
-  enforce: 'post',
-  generateBundle(_options, bundle) {
-    for (const file of Object.values(bundle)) {
-      const text = file.type === 'chunk' ? file.code : file.source;
-      if (!/\.(?:js|css|svg)$/.test(file.fileName) || text.length < WORTH_PACKING_BYTES) continue;
-      this.emitFile({ type: 'asset', fileName: `${file.fileName}.gz`, source: gzipSync(text, { level: 9 }) });
+  writeBundle({ dir = '.' }, bundle) {
+    for (const fileName of Object.keys(bundle).filter((name) => /\.(?:js|css|svg)$/.test(name))) {
+      const bytes = readFileSync(path.join(dir, fileName));
+      if (bytes.length < WORTH_PACKING_BYTES) continue;
+      writeFileSync(path.join(dir, `${fileName}.gz`), gzipSync(bytes, { level: 9 }));
     }
   },
 });
