@@ -16,6 +16,7 @@ import {
   instrumentId,
   localDateText,
   playerId,
+  signId,
   text,
   whyLines,
   word,
@@ -68,6 +69,8 @@ export const signFact = fact({
   fields: {
     instrumentId: instrumentId().required(),
     itemId: careItemId().required(),
+    /** Which of the signs that call for it. Nothing was said of it before signs were one list. */
+    sign: signId().optional().default(undefined),
     part: word(PART_IDS).required(),
   },
   about: ({ instrumentId: id }) => [ofInstrument(id)],
@@ -128,13 +131,12 @@ export const careClockView = object({
   dueAtHome: boolean().strict().required(),
   /** Due, and short enough to come along when the instrument is packed up. */
   goesAlong: boolean().strict().required(),
-  /** What calls for it where it has no clock, and the parts on which that can be seen. */
-  sign: object({ words: text().required(), parts: array(word(PART_IDS).required()).required() })
-    .exact()
-    .nullable()
-    .defined(),
-  /** Somebody has seen or heard what it is for. */
+  /** The signs that call for it where it has no clock, and the parts on which they can be seen. */
+  signs: array(object({ sign: signId().required(), words: text().required() }).exact().required()).required(),
+  seenOn: array(word(PART_IDS).required()).required(),
+  /** Somebody has seen or heard what it is for; which of its signs, where that was said. */
   noticed: boolean().strict().required(),
+  noticedSign: signId().nullable().defined(),
   declined: boolean().strict().required(),
   postponedUntil: localDateText().nullable().defined(),
   /** What it costs not to do it. */

@@ -63,7 +63,7 @@ const beginning = {
   /** Minutes it has lain in water already. */
   soakedMinutes: amount().integer().min(0).max(MOST_SOAKED).required(),
   /** The interview of its instrument that led here. */
-  interviewKey: clientKey().nullable().defined(),
+  interviewKey: factKey().nullable().defined(),
 };
 /** When it was, ms: what is done at the table takes minutes, and the clock of a page may be off. */
 const atMs = amount().integer().min(0).required();

@@ -1,7 +1,7 @@
 import { array, boolean, object, string, type InferType } from 'yup';
 import { fact } from '#contract/fact.ts';
 import { ofInstrument } from '#core/record/fact.ts';
-import { MISHAPS, SENSES, SIGN_SORTS, WHICH_NOTES, type CauseId, type SignId } from '#core/book/fault.ts';
+import { MISHAPS, SENSES, SIGN_SORTS, WHICH_NOTES, type CauseId } from '#core/book/fault.ts';
 import { MARKS } from '#core/explain/explained.ts';
 import { ENDED_BY } from '#core/faults/fault-record.ts';
 import { CHANCE_WORDS, INTERVIEW_WAYS } from '#core/faults/interview.ts';
@@ -10,18 +10,17 @@ import { PART_IDS } from '#core/instruments/kind.ts';
 import {
   amount,
   careItemId,
-  clientKey,
   factKey,
   instrumentId,
   localDateText,
   playerId,
+  signId,
   text,
   todayQuery,
   word,
 } from '#contract/scalars.ts';
 
 /** An id of the tables of faults: `page/words`. What this instrument has not is refused by whoever looks it up. */
-const signId = () => string<SignId>().strict().max(60);
 const causeId = () => string<CauseId>().strict().max(60);
 /** More is not noticed at once. */
 const MOST_NOTICED = 12;
@@ -55,7 +54,7 @@ export const interviewAnswerFact = fact({
   kind: 'interview-answer',
   path: faultPaths.answer,
   fields: {
-    interviewKey: clientKey().required(),
+    interviewKey: factKey().required(),
     sign: signId().required(),
     answer: word(ANSWERS).required(),
     noticed: boolean().strict().required(),
@@ -68,7 +67,7 @@ export const interviewOutcomeFact = fact({
   kind: 'interview-outcome',
   path: faultPaths.outcome,
   fields: {
-    interviewKey: clientKey().required(),
+    interviewKey: factKey().required(),
     cause: causeId().required(),
     helped: boolean().strict().required(),
   },
@@ -93,7 +92,7 @@ export const faultEndFact = fact({
   kind: 'fault-end',
   path: faultPaths.end,
   fields: {
-    faultKey: clientKey().required(),
+    faultKey: factKey().required(),
     by: word(ENDED_BY).required(),
   },
   about: () => [],

@@ -1,7 +1,7 @@
 import { array, boolean, object } from 'yup';
 import { ON_THE_WAY } from '#core/packup/on-the-way.ts';
 import { PART_IDS } from '#core/instruments/kind.ts';
-import { amount, careItemId, instrumentId, runStepKey, stepId, text, word } from '#contract/scalars.ts';
+import { amount, careItemId, instrumentId, runStepKey, signId, stepId, text, word } from '#contract/scalars.ts';
 
 const keptLook = object({
   question: text().required(),
@@ -9,6 +9,7 @@ const keptLook = object({
     object({
       id: text().required(),
       words: text().required(),
+      sign: signId().nullable().defined(),
       notice: careItemId().nullable().defined(),
       endsItem: boolean().strict().required(),
       alsoEnds: array(careItemId().required()).required(),

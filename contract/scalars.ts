@@ -1,5 +1,6 @@
 import '#contract/short-messages.ts';
 import { array, number, object, string } from 'yup';
+import type { SignId } from '#core/book/fault.ts';
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { hasHidden, hasVisibleText } from '#core/kernel/visible-text.ts';
@@ -91,6 +92,8 @@ export const namedInstrument = object({ instrumentId: instrumentId().required(),
 export const runStepKey = () => string<RunStepKey>().strict().max(160);
 
 /** An id of the practice book: `page/words`. What the book does not know is refused by whoever looks it up. */
+/** An id of the one list of signs: `page/words`. What this instrument has not is refused by whoever looks it up. */
+export const signId = () => string<SignId>().strict().max(60);
 export const careItemId = () => string<CareItemId>().strict().max(80);
 export const stepId = () => string<StepId>().strict().max(80);
 

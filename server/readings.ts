@@ -1,11 +1,12 @@
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { Book } from '#core/book/book.ts';
 import { doneAtBench } from '#core/calendar/event.ts';
-import { withCalledCare } from '#core/faults/called-care.ts';
+import { signsStanding } from '#core/faults/signs-standing.ts';
 import { faultsFor } from '#core/faults/faults-for.ts';
 import { withBench } from '#core/care/done-at-bench.ts';
 import type { Instrument, InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import type { Player } from '#core/players/profile.ts';
+import { practiceFor } from '#core/methods/practice-for.ts';
 import type { Play } from '#core/plays/play.ts';
 import { ofInstrument, ofPlayer, type Subject } from '#core/record/fact.ts';
 import { situationOf, type InstrumentFacts, type Situation } from '#core/situation/situation.ts';
@@ -89,7 +90,9 @@ function readFacts(
   const atBench = doneAtBench(events, id, (work) => book.benchWorks.works[work].care);
   const { lastDone, itemsLogged } = care.history(id);
   const wrong = faults.of(id);
-  const signs = withCalledCare(care.signs(id), wrong, faultsFor(book, kind, build), book.kinds[kind]);
+  const { items } = practiceFor(book, kind, build);
+  const here = faultsFor(book, kind, build);
+  const signs = signsStanding(care.signs(id), wrong, { items, here, kind: book.kinds[kind] });
   return {
     plays: plays.columns(id),
     itemsLogged: [...new Set([...itemsLogged, ...atBench.keys()])],

@@ -59,15 +59,15 @@ function runFacts(run: DemoRun): NewFact[] {
         body: { instrumentId: of, itemId, by: 'player', wallMinute: wallMinute(on, endsAt) },
       }),
     ),
-    ...seen.map((sign) =>
+    ...seen.map(({ instrumentId: of, itemId, sign, part }) =>
       told({
-        key: `${finish?.key ?? ''}/${sign.instrumentId}/${sign.itemId}/sign`,
+        key: `${finish?.key ?? ''}/${of}/${itemId}/sign`,
         kind: 'sign',
         on,
         atMinute: endsAt,
         loggedAt: run.startedAt,
         belongsTo: finish?.key ?? null,
-        body: sign,
+        body: { instrumentId: of, itemId, part, ...(sign && { sign }) },
       }),
     ),
   ];

@@ -94,7 +94,8 @@ describe('what an instrument has for the bench', () => {
       due: today,
       jobs: [{ work: 'dent', due: today, from: null, reason: { kind: 'sign' } }],
     });
-    const seen = { ...dent, because: [{ rule: 'noticed', on: on(-6), sign: 'a dent', item: dent.item }] } as ItemClock;
+    const because = [{ rule: 'noticed', on: on(-6), sign: 'a dent', which: null, item: dent.item }] as const;
+    const seen: ItemClock = { ...dent, because };
     expect(work([seen])?.jobs).toMatchObject([{ due: on(-6) }]);
   });
 

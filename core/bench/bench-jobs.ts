@@ -1,6 +1,6 @@
 import type { WorkId } from '#core/book/work.ts';
 import type { Book } from '#core/book/book.ts';
-import type { Severity } from '#core/book/care-item.ts';
+import { isCalledBy, type Severity } from '#core/book/care-item.ts';
 import { EARLY_SHARE } from '#core/bench/rates.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import type { CauseHere } from '#core/faults/faults-for.ts';
@@ -139,13 +139,19 @@ const faultJob =
     return { reason: { kind: 'fault', cause, word, since }, work, severity, due: today, from: null };
   };
 
+/** What is done about a stop: the work of the care its sign calls for, else somebody looks. */
+function workOfStop(book: Book, { methods }: Situation, { rule }: StopStanding): WorkId {
+  const care = 'sign' in rule ? methods.practice.items.find((item) => isCalledBy(item, rule.sign)) : undefined;
+  return care === undefined ? 'look' : workOfCare(book, care);
+}
+
 /** What stops an instrument until the bench or its maker has looked. */
-const stopJobs = ({ faults }: Situation): BenchJob[] =>
-  faults.stops
+const stopJobs = (book: Book, situation: Situation): BenchJob[] =>
+  situation.faults.stops
     .filter(({ rule }) => rule.clearedBy === 'bench' || rule.clearedBy === 'maker')
     .map((stop) => ({
       reason: { kind: 'stop', stop },
-      work: 'look',
+      work: workOfStop(book, situation, stop),
       severity: 'lasting',
       due: stop.since,
       from: null,
@@ -176,7 +182,7 @@ export function benchWork(
   const { today, inspections } = situation;
   const last = addDays(today, BENCH_HORIZON_DAYS);
   const asked = [
-    ...stopJobs(situation),
+    ...stopJobs(book, situation),
     ...faults.map(faultJob(book, today)),
     ...inspections.standing.flatMap((standing) => measureJob(book, standing)),
     ...clockJobs(book, situation, player),

@@ -5,7 +5,7 @@ import { RATES } from '#core/bench/rates.ts';
 import type { AwayFor, ShutDays } from '#core/bench/stay.ts';
 import type { WorkId } from '#core/book/work.ts';
 import type { Book } from '#core/book/book.ts';
-import type { CareItem } from '#core/book/care-item.ts';
+import { signOf, type CareItem } from '#core/book/care-item.ts';
 import { eventWords } from '#core/calendar/event.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
@@ -253,8 +253,8 @@ export function benchWhy(
 
 type ItemDone = Pick<CareItem, 'name' | 'place' | 'trigger'>;
 /** What a sign called to the bench for; null for what is done there in its turn. */
-const signPutRight = ({ place, trigger }: ItemDone): string | null =>
-  place === 'bench' && trigger.kind === 'when-noticed' ? trigger.sign : null;
+const signPutRight = (item: ItemDone): string | null =>
+  item.place === 'bench' && item.trigger.kind === 'when-noticed' ? (signOf(item) ?? null) : null;
 
 /** An item of care as something that may have been done on it: "Bench service", "Put right: a dent". */
 export function benchDeed(item: ItemDone): string {

@@ -1,3 +1,4 @@
+import type { NamedSign, SignId } from '#core/book/fault.ts';
 import type { ConditionId } from '#core/book/condition-ids.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { Mark, Marked } from '#core/explain/explained.ts';
@@ -24,10 +25,13 @@ export type Trigger =
       readonly method: MethodId;
       readonly limbs: Readonly<Record<string, Limbs | 'off' | 'when-seen'>>;
       /** For the choice `when-seen`. */
-      readonly sign?: string;
+      readonly signs?: readonly NamedSign[];
       readonly seenOn?: SeenOn;
     }
-  | { readonly kind: 'when-noticed'; readonly sign: string; readonly seenOn: SeenOn }
+  /** Signs of the one list there is: what is noticed in care is what an interview begins with. */
+  | { readonly kind: 'when-noticed'; readonly signs: readonly NamedSign[]; readonly seenOn: SeenOn }
+  /** Nobody has to notice it: the record says it. */
+  | { readonly kind: 'when-so'; readonly words: string }
   /** No clock of its own: a condition calls for it while it lasts (a new cork, an illness). */
   | { readonly kind: 'while'; readonly condition: ConditionId; readonly words: string };
 
@@ -81,6 +85,19 @@ export type CareItem = {
   readonly blockedBy?: CareItemId;
 };
 
-/** The sign an item is called for by; undefined where none calls for it. */
-export const signOf = ({ trigger }: Pick<CareItem, 'trigger'>): string | undefined =>
-  trigger.kind === 'when-noticed' || trigger.kind === 'clock-by-method' ? trigger.sign : undefined;
+/** The signs an item is called for by; none where nobody can notice it. */
+export const signsOf = ({ trigger }: Pick<CareItem, 'trigger'>): readonly NamedSign[] =>
+  trigger.kind === 'when-noticed' || trigger.kind === 'clock-by-method' ? (trigger.signs ?? []) : [];
+
+/** Is it called for by this sign? */
+export const isCalledBy = (item: Pick<CareItem, 'trigger'>, sign: SignId): boolean =>
+  signsOf(item).some(({ id }) => id === sign);
+
+/** All signs of an item inside a sentence, with commas and an "or"; undefined where nothing calls for it. */
+export function signOf(item: Pick<CareItem, 'trigger'>): string | undefined {
+  const { trigger } = item;
+  if (trigger.kind === 'when-so') return trigger.words;
+  const names = [...new Set(signsOf(item).map(({ named }) => named))];
+  const last = names.pop();
+  return names.length === 0 ? last : `${names.join(', ')}, or ${last}`;
+}

@@ -83,10 +83,26 @@ export type FaultSign = {
   /** Everyday words somebody may type for it. */
   readonly also?: readonly string[];
   readonly when?: BuildCondition;
-  /** The care it calls for at once, because it keeps other care waiting that could do harm: a stuck slide, the bath. */
-  readonly calls?: CareItemId;
+  /** As care names it inside a sentence: "a joint that wobbles". Every sign that care points at has one. */
+  readonly named?: string;
   readonly mark: Mark;
 };
+
+/** A sign care can be called for by. */
+export type NamedSign = FaultSign & { readonly named: string };
+
+/**
+ * Signs of pages by their ids, for care to point at.
+ *
+ * @throws Error when the pages have no such sign, or it has no name: a fault of the tables, found as they are read
+ */
+export const signsFrom = (pages: readonly FaultPage[], ...ids: readonly SignId[]): readonly NamedSign[] =>
+  ids.map((id) => {
+    const sign = pages.flatMap(({ signs }) => signs).find((one) => one.id === id);
+    if (sign === undefined) throw new Error(`no sign ${id} on ${pages.map((page) => page.id).join(', ')}`);
+    if (sign.named === undefined) throw new Error(`${id} has no name for inside a sentence`);
+    return { ...sign, named: sign.named };
+  });
 
 /** Who puts it right. `maker`: only whoever made it. */
 export const REMEDY_HANDS = ['player', 'teacher', 'bench', 'maker'] as const;

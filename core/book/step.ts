@@ -1,4 +1,5 @@
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { SignId } from '#core/book/fault.ts';
 import type { Deed } from '#core/book/deed.ts';
 import type { Milestone } from '#core/book/milestone.ts';
 import type { MethodId } from '#core/book/method-ids.ts';
@@ -31,7 +32,9 @@ export type Repeats =
 export type LookAnswer = {
   readonly id: string;
   readonly words: string;
-  readonly notice?: CareItemId;
+  readonly notice?: SignId;
+  /** The care of this instrument that its sign calls for; worked out, never written in the tables. */
+  readonly calls?: CareItemId;
   readonly endsItem?: true;
   /** Other items it stops as well: a stuck slide holds the mouthpipe brush. */
   readonly alsoEnds?: readonly CareItemId[];

@@ -330,7 +330,7 @@ describe('what matters now', () => {
       }).flatMap(({ item: { id }, state }) => (state === 'waiting' ? [id] : []));
     const other = horn.items.find(({ id, trigger }) => trigger.kind === 'when-noticed' && id !== 'brass/stuck');
     if (other === undefined) throw new Error('a sign');
-    const noticed = { part: 'valve-block', atWallMinute: wallMinute(daysAgo(2), 600) } as const;
+    const noticed = { sign: null, part: 'valve-block', atWallMinute: wallMinute(daysAgo(2), 600) } as const;
     signs.set(other.id, noticed);
     expect(waiting()).toEqual([]);
     signs.set('brass/stuck', noticed);

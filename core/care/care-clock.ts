@@ -1,7 +1,8 @@
 import type { CareItemId } from '#core/book/care-ids.ts';
-import type { CareItem, Limbs } from '#core/book/care-item.ts';
+import { signOf, type CareItem, type Limbs } from '#core/book/care-item.ts';
 import { chosenMethod } from '#core/methods/chosen-method.ts';
 import type { CareDecision } from '#core/care/care-decision.ts';
+import type { SignId } from '#core/book/fault.ts';
 import type { DoneBy } from '#core/care/done-by.ts';
 import { stateOfLoad, type CareState } from '#core/care/care-state.ts';
 import { firstPlayForeseen, projectDue, type DueRange } from '#core/care/project-due.ts';
@@ -49,7 +50,14 @@ export type ClockReason =
   | { readonly rule: 'projected'; readonly due: DueRange }
   /** The week the date is foreseen from is not well known yet. */
   | { readonly rule: 'new-week'; readonly week: UsualWeek }
-  | { readonly rule: 'noticed'; readonly on: LocalDate; readonly sign: string; readonly item: CareItem }
+  | {
+      readonly rule: 'noticed';
+      readonly on: LocalDate;
+      readonly sign: string;
+      /** Null where nobody said which of its signs it was. */
+      readonly which: SignId | null;
+      readonly item: CareItem;
+    }
   | { readonly rule: 'blocked'; readonly by: CareItem; readonly since: LocalDate }
   | { readonly rule: 'declined'; readonly on: LocalDate }
   | { readonly rule: 'postponed'; readonly until: LocalDate };
@@ -73,6 +81,8 @@ export type LastDone = { readonly atWallMinute: number; readonly by: DoneBy };
 
 /** A sign the player has tapped, or a look in a run has found. */
 export type SignNoticed = {
+  /** Which of the signs that call for it; null where only that is known. */
+  readonly sign: SignId | null;
   readonly atWallMinute: number;
   readonly part: PartId;
   /** When the same was seen before, oldest first, wall minutes. */
@@ -249,9 +259,14 @@ export function careClock(item: CareItem, facts: CareFacts, setting: CareSetting
         { rule: 'while', words: trigger.words, item },
         { rule: 'why', item },
       ]);
+    case 'when-so':
+      return standing(item, 'as-seen', [
+        { rule: 'while', words: `for ${trigger.words}`, item },
+        { rule: 'why', item },
+      ]);
     case 'when-noticed':
       return standing(item, 'as-seen', [
-        { rule: 'when-noticed', sign: trigger.sign, item },
+        { rule: 'when-noticed', sign: signOf(item) ?? item.name, item },
         { rule: 'why', item },
       ]);
     case 'clock':

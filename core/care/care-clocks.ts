@@ -7,7 +7,7 @@ import {
   type ItemClock,
   type SignNoticed,
 } from '#core/care/care-clock.ts';
-import { signOf, type CareItem } from '#core/book/care-item.ts';
+import { signOf, signsOf, type CareItem } from '#core/book/care-item.ts';
 import { stateOfLoad, type CareState } from '#core/care/care-state.ts';
 import type { Practice } from '#core/book/practice.ts';
 import { conditionCalls, type ConditionCall } from '#core/conditions/condition-calls.ts';
@@ -36,9 +36,11 @@ type Rule = (clock: ItemClock, asked: Asked) => Verdict | null;
 /** A sign calls for its item: it is due from the moment it was seen until it is put right. */
 const bySign: Rule = ({ item, state }, { facts }) => {
   const sign = standingSign(item, facts);
-  const seen = signOf(item);
+  const which = signsOf(item).find(({ id }) => id === sign?.sign);
+  const seen = which?.named ?? signOf(item);
   if (seen === undefined || sign === undefined || state !== 'as-seen') return null;
-  const because = [{ rule: 'noticed', on: dayOf(sign.atWallMinute), sign: seen, item } as const];
+  const on = dayOf(sign.atWallMinute);
+  const because = [{ rule: 'noticed', on, sign: seen, which: which?.id ?? null, item } as const];
   return { part: sign.part, state: 'due', load: 1, due: null, because };
 };
 

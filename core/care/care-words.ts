@@ -74,7 +74,7 @@ export function clockReasonWords(reason: ClockReason, format: Format): WhyLine {
     case 'condition':
       return { rule, text: conditionCallWords(reason.call, format), mark: reason.call.mark };
     case 'when-noticed':
-      return { rule, text: `It has no clock. It is done when you see ${reason.sign}.`, mark: reason.item.mark };
+      return { rule, text: `It has no clock. It is done when you notice ${reason.sign}.`, mark: reason.item.mark };
     case 'why':
       return { rule, text: reason.item.why, mark: reason.item.mark };
     case 'projected':
@@ -124,7 +124,8 @@ function calledWords({ item, state, because }: ItemClock, today: LocalDate): str
 function idleWords({ item, state }: ItemClock): string | null {
   if (state === 'as-seen') {
     const sign = signOf(item);
-    if (sign !== undefined) return `when you see ${sign}`;
+    if (item.trigger.kind === 'when-so') return `for ${item.trigger.words}`;
+    if (sign !== undefined) return `when you notice ${sign}`;
     return item.trigger.kind === 'while' ? item.trigger.words : STATE_WORDS[state];
   }
   return ['waiting', 'unknown', 'off'].includes(state) ? STATE_WORDS[state] : null;

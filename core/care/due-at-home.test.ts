@@ -9,7 +9,7 @@ const item: CareItem = {
   id: 'keyed/key-oil',
   name: 'Oil the keys',
   part: 'upper-joint',
-  trigger: { kind: 'when-noticed', sign: 'a dry rod', seenOn: 'any-part' },
+  trigger: { kind: 'when-so', words: 'a dry rod' },
   severity: 'function',
   why: '',
   mark: 'practice',

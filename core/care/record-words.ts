@@ -1,4 +1,5 @@
-import { signOf, type CareItem } from '#core/book/care-item.ts';
+import { signOf, signsOf, type CareItem } from '#core/book/care-item.ts';
+import type { SignId } from '#core/book/fault.ts';
 import type { DecisionKind } from '#core/care/care-decision.ts';
 import { listed, type Format } from '#core/explain/format.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -13,8 +14,11 @@ export const doneWords = (item: Named | undefined, itemId: string, by: 'player' 
 export const lastDoneWords = (names: readonly string[]): string =>
   `Last done, as remembered: ${listed(names.map((name) => name.toLowerCase()))}`;
 
-export const signWords = (item: Named | undefined, itemId: string): string =>
-  `Noticed: ${(item && signOf(item)) ?? item?.name ?? itemId}`;
+/** What was noticed: the sign itself, or what calls for the item where nobody said which. */
+export function signWords(item: Named | undefined, itemId: string, sign: SignId | undefined): string {
+  const named = item && signsOf(item).find(({ id }) => id === sign)?.named;
+  return `Noticed: ${named ?? (item && signOf(item)) ?? item?.name ?? itemId}`;
+}
 
 export function decisionWords(
   item: Named | undefined,

@@ -47,7 +47,9 @@ test('the work is where its sign was seen', () => {
       lastDone: new Map(),
       acquiredOn: today,
       cameNew: true,
-      signs: new Map([['tenons/wax', { atWallMinute: wallMinute(today, 600), part: 'long-joint' }]]),
+      signs: new Map([
+        ['tenons/wax', { sign: 'corked/tight', atWallMinute: wallMinute(today, 600), part: 'long-joint' }],
+      ]),
       decisions: new Map(),
     },
     {

@@ -1,3 +1,5 @@
+import { signsOf } from '#core/book/care-item.ts';
+import type { SignId } from '#core/book/fault.ts';
 import { CASED_DAMP } from '#core/book/care-ids.ts';
 import { SEVERITY_WEIGHT, type CareItem } from '#core/book/care-item.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
@@ -32,6 +34,14 @@ const RANK = { overdue: 0, due: 1, waiting: 2, unknown: 3, soon: 4, fresh: 5, 'a
 /** Has somebody seen or heard what this item is for? */
 export const isNoticed = ({ because }: Pick<ItemClock, 'because'>): boolean =>
   because.some(({ rule }) => rule === 'noticed');
+
+/** Which of its signs was noticed, where that was said or there is but one; null where nothing was. */
+export function noticedSign({ because, item }: Pick<ItemClock, 'because' | 'item'>): SignId | null {
+  const noticed = because.find((reason) => reason.rule === 'noticed');
+  if (noticed?.rule !== 'noticed') return null;
+  const [only, ...others] = signsOf(item);
+  return noticed.which ?? (others.length === 0 ? (only?.id ?? null) : null);
+}
 
 /**
  * The periodic items that call for attention, most pressing first: what was noticed before all routine, then overdue

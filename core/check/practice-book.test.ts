@@ -9,7 +9,7 @@ import type { Practice } from '#core/book/practice.ts';
 import type { PageUse, Page } from '#core/book/page.ts';
 import { MILESTONES } from '#core/book/milestone.ts';
 import type { MethodSetting } from '#core/book/method-setting.ts';
-import type { CareItem } from '#core/book/care-item.ts';
+import { isCalledBy, type CareItem } from '#core/book/care-item.ts';
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
 import { buildMeets, type Build } from '#core/instruments/build.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
@@ -224,7 +224,12 @@ describe('the practice book as data', () => {
       for (const id of [...step.after, ...(step.wait?.until ?? [])])
         expect([step.id, id, steps.has(id)]).toEqual([step.id, id, true]);
       for (const id of step.alsoDoes ?? []) expect(items.has(id)).toBe(true);
-      for (const { notice } of step.look?.answers ?? []) expect(notice === undefined || items.has(notice)).toBe(true);
+      for (const { notice } of step.look?.answers ?? [])
+        expect([step.id, notice, notice === undefined || allItems.some((item) => isCalledBy(item, notice))]).toEqual([
+          step.id,
+          notice,
+          true,
+        ]);
       if (step.calledBy) {
         const look = allSteps.find(({ id }) => id === step.calledBy?.look)?.look;
         const answers = look?.answers.map(({ id }) => id) ?? [];

@@ -18,6 +18,7 @@ export type OutcomeSaid = {
   readonly cause: CauseId;
   readonly helped: boolean;
   readonly on: LocalDate;
+  readonly atWallMinute: number;
 };
 
 /** Who has looked at a stopped instrument, or put the question away; `nobody`: it is let be. */
@@ -25,7 +26,12 @@ export const ENDED_BY = ['bench', 'maker', 'teacher', 'self', 'nobody'] as const
   ClearedBy | 'nobody'
 )[];
 export type EndedBy = (typeof ENDED_BY)[number];
-export type EndSaid = { readonly key: string; readonly by: EndedBy; readonly on: LocalDate };
+export type EndSaid = {
+  readonly key: string;
+  readonly by: EndedBy;
+  readonly on: LocalDate;
+  readonly atWallMinute: number;
+};
 
 /** An interview as the record has it, what was said in its order. */
 export type InterviewNoted = {

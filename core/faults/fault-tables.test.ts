@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { bookItem } from '#core/book/book.ts';
+import { signsOf } from '#core/book/care-item.ts';
 import { MISHAPS, type Cause, type FaultPage, type FaultSign } from '#core/book/fault.ts';
 import { faultsFor } from '#core/faults/faults-for.ts';
 import { handsOfRemedy } from '#core/faults/fault-words.ts';
@@ -7,6 +8,8 @@ import { partHere } from '#core/faults/faults-for.ts';
 import type { Build, BuildOption } from '#core/instruments/build.ts';
 import { KIND_IDS, type InstrumentKind } from '#core/instruments/kind.ts';
 import { BOOK } from '#core/tables/book.ts';
+import { practiceOf } from '#core/testing/any-run.ts';
+import { casesOf } from '#core/testing/cases.ts';
 import { pairwise } from '#core/testing/pairwise.ts';
 
 const pages: FaultPage[] = [...new Set(KIND_IDS.flatMap((kind) => BOOK.faults.pagesOf[kind].map(({ page }) => page)))];
@@ -42,10 +45,15 @@ describe('the tables of faults', () => {
     expect(cares.filter((id) => bookItem(BOOK, id) === undefined)).toEqual([]);
   });
 
-  test('a sign no cause shows and no rule asks for is on no page', () => {
+  test('a sign no cause shows, no rule asks for and no care is called for by is on no page', () => {
     const shown = new Set([
       ...causes.flatMap(({ shows }) => Object.values(shows).flat()),
       ...stops.map(({ sign }) => sign),
+      ...KIND_IDS.flatMap((kind) =>
+        casesOf(BOOK, kind).flatMap((one) =>
+          practiceOf(BOOK, one).items.flatMap((item) => signsOf(item).map(({ id }) => id)),
+        ),
+      ),
     ]);
     expect(signs.filter(({ id }) => !shown.has(id)).map(({ id }) => id)).toEqual([]);
   });

@@ -37,6 +37,11 @@ export const saidIn = ({ noticed, answers }: InterviewNoted): Said[] => [
   ...noticed.map((sign): Said => ({ sign, answer: 'yes', noticed: true })),
   ...answers.map(({ sign, answer, noticed: unasked }): Said => ({ sign, answer, noticed: unasked })),
 ];
+/** The signs that are so by what was said last of each in an interview. */
+export const saidYes = (interview: InterviewNoted): SignId[] =>
+  [...new Map(saidIn(interview).map(({ sign, answer }) => [sign, answer]))].flatMap(([sign, answer]) =>
+    answer === 'yes' ? [sign] : [],
+  );
 export const triedIn = ({ outcomes }: InterviewNoted): Tried[] =>
   outcomes.map(({ cause, helped }) => ({ cause, helped }));
 

@@ -185,8 +185,8 @@ export function playThrough(
     const { instrument, step, answer } = one;
     const world = worlds.get(instrument);
     const broken = [...turns.before(one), ...(world ? doStep(world, step) : [])];
-    const notice = step.look?.answers.find(({ id }) => id === answer)?.notice;
-    if (notice !== undefined) world?.noticed.add(notice);
+    const called = step.look?.answers.find(({ id }) => id === answer)?.calls;
+    if (called !== undefined) world?.noticed.add(called);
     return broken;
   });
   for (const [instrument, world] of worlds)

@@ -1,3 +1,4 @@
+import { wallMinute } from '#core/plays/play.ts';
 import { describe, expect, test } from '@jest/globals';
 import { BOOK } from '#core/tables/book.ts';
 import type { WorkDone } from '#core/calendar/event.ts';
@@ -59,7 +60,11 @@ describe('what is looked at again after something happened', () => {
   test('what the bench had since, what was looked at, what is long ago or still to come asks for nothing', () => {
     const done = [{ on: daysAgo(0), itemIds: ['wind/bench-service' as const], works: [] }];
     expect(asked('trumpet', [knocked(2)], { done })).not.toContain('brass/shank');
-    expect(asked('trumpet', [knocked(2, { end: { key: 'e', by: 'teacher', on: daysAgo(1) } })])).toEqual([]);
+    expect(
+      asked('trumpet', [
+        knocked(2, { end: { key: 'e', by: 'teacher', on: daysAgo(1), atWallMinute: wallMinute(daysAgo(1), 600) } }),
+      ]),
+    ).toEqual([]);
     expect(asked('trumpet', [knocked(15)])).toEqual([]);
     expect(asked('trumpet', [knocked(14)])).not.toEqual([]);
     expect(asked('trumpet', [knocked(-1)])).toEqual([]);

@@ -2,12 +2,13 @@ import { isOneOf } from '#core/kernel/typed.ts';
 import type { Agent } from '#core/book/agent.ts';
 import { agentWith, type Book } from '#core/book/book.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
-import type { CareItem } from '#core/book/care-item.ts';
+import { isCalledBy, type CareItem } from '#core/book/care-item.ts';
+import type { FaultPageUse, SignId } from '#core/book/fault.ts';
 import type { StepRow, StepSaid } from '#core/book/page.ts';
 import type { Words } from '#core/book/words.ts';
 import type { Anatomy, AnatomyRow } from '#core/book/anatomy.ts';
 import type { Practice } from '#core/book/practice.ts';
-import type { Step } from '#core/book/step.ts';
+import type { LookAnswer, Step } from '#core/book/step.ts';
 import { hangsOnMore, textSaid, wordless } from '#core/methods/said-step.ts';
 import { buildMeets, type Build, type BuildCondition } from '#core/instruments/build.ts';
 import { PART_ROLES, type InstrumentKind, type KindId, type PartId, type PartRole } from '#core/instruments/kind.ts';
@@ -73,18 +74,36 @@ function asStep(row: Omit<StepRow, 'part'> & { readonly part: PartId }, build: B
   return { ...wordless(row), ...textSaid(row, row.does, { build, chosen: new Map(), conditions: [] }) };
 }
 
+/** The item with the signs this kind can show as it is built; the others are of instruments it shares its page with. */
+function withSignsHere<Item extends CareItem>(item: Item, known: ReadonlySet<SignId>): Item {
+  const { trigger } = item;
+  if (trigger.kind !== 'when-noticed') return item;
+  return { ...item, trigger: { ...trigger, signs: trigger.signs.filter(({ id }) => known.has(id)) } };
+}
+
+/**
+ * What an answer of a look comes to on this instrument: the care its sign calls for, and all that waits for that care. What
+ * this build cannot show (lime, in a metal mouthpiece) is looked for and calls for nothing.
+ */
+function answeredHere({ notice, ...answer }: LookAnswer, items: readonly CareItem[]): LookAnswer {
+  const called = notice === undefined ? undefined : items.find((one) => isCalledBy(one, notice));
+  if (notice === undefined || called === undefined) return answer;
+  const blocked = items.flatMap(({ id, blockedBy }) => (blockedBy === called.id ? [id] : []));
+  const alsoEnds = blocked.length === 0 ? {} : { alsoEnds: [...new Set([...(answer.alsoEnds ?? []), ...blocked])] };
+  return { ...answer, notice, calls: called.id, ...alsoEnds };
+}
+
 /** What a look has found keeps all that waits for it from being done, in this run as in the days after it. */
-function withBlocked(step: Step, items: readonly CareItem[]): Step {
+function withAnswersHere(step: Step, items: readonly CareItem[]): Step {
   if (step.look === undefined) return step;
-  const answers = step.look.answers.map((answer) => {
-    const blocked = items.flatMap(({ id, blockedBy }) =>
-      blockedBy !== undefined && blockedBy === answer.notice ? [id] : [],
-    );
-    return blocked.length === 0
-      ? answer
-      : { ...answer, alsoEnds: [...new Set([...(answer.alsoEnds ?? []), ...blocked])] };
-  });
-  return { ...step, look: { ...step.look, answers } };
+  return { ...step, look: { ...step.look, answers: step.look.answers.map((one) => answeredHere(one, items)) } };
+}
+
+/** Every sign of the pages of what can go wrong with it, as it is built. */
+function signsKnown(book: Book, kindId: KindId, build: Build): ReadonlySet<SignId> {
+  const uses: readonly FaultPageUse[] = book.faults.pagesOf[kindId];
+  const signs = uses.filter(({ when }) => buildMeets(build, when)).flatMap(({ page }) => page.signs);
+  return new Set(signs.filter(({ when }) => buildMeets(build, when)).map(({ id }) => id));
 }
 
 const made = new WeakMap<Book, Map<string, Practice>>();
@@ -107,8 +126,8 @@ export function practiceFor(book: Book, kindId: KindId, build: Build): Practice 
 function madeFor(book: Book, kindId: KindId, build: Build): Practice {
   const key = `${kindId} ${JSON.stringify(Object.entries(build).sort())}`;
   const ofBook = made.get(book) ?? new Map<string, Practice>();
-  const known = ofBook.get(key);
-  if (known) return known;
+  const before = ofBook.get(key);
+  if (before) return before;
   const kind = book.kinds[kindId];
   const pages = book.pagesOf[kindId]
     .filter(({ when }) => buildMeets(build, when))
@@ -121,10 +140,13 @@ function madeFor(book: Book, kindId: KindId, build: Build): Practice {
         neverDos: page.neverDos.filter(applies),
       };
     });
-  const items = pages.flatMap((page) => page.items).map((item) => whySaid(placed(kind, item), build));
+  const known = signsKnown(book, kindId, build);
+  const items = pages
+    .flatMap((page) => page.items)
+    .map((item) => withSignsHere(whySaid(placed(kind, item), build), known));
   const itemIds = new Set<CareItemId>(items.map(({ id }) => id));
   const rows = pages.flatMap((page) => page.steps).filter(({ item }) => itemIds.has(item));
-  const steps = rows.map((row) => withBlocked(asStep(placed(kind, row), build), items));
+  const steps = rows.map((row) => withAnswersHere(asStep(placed(kind, row), build), items));
   const practice: Practice = {
     kind,
     build,

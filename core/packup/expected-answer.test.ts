@@ -8,7 +8,7 @@ const answers: readonly LookAnswer[] = [
   { id: 'dry', words: 'Dry' },
   { id: 'mist', words: 'Mist' },
   { id: 'drops', words: 'Drops' },
-  { id: 'split', words: 'Split', notice: 'highland-pipes/hemp' },
+  { id: 'split', words: 'Split', notice: 'pipes/wobbles', calls: 'highland-pipes/hemp' },
 ];
 const expected = (...given: string[]) =>
   answersExpected([{ id: SEAT, look: { answers } }], new Map([[SEAT, given]])).get(SEAT)?.answer;

@@ -1,4 +1,5 @@
 import type { CareItemId, StepId } from '#core/book/care-ids.ts';
+import type { SignId } from '#core/book/fault.ts';
 import type { Step } from '#core/book/step.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
@@ -13,7 +14,9 @@ export type KeptLook = {
   readonly answers: readonly {
     readonly id: string;
     readonly words: string;
-    /** The sign it puts in the record. */
+    /** The sign it puts in the record; null also in plans from before signs were one list. */
+    readonly sign: SignId | null;
+    /** The care that sign calls for. */
     readonly notice: CareItemId | null;
     /** Nothing more of its item is done. */
     readonly endsItem: boolean;
@@ -92,10 +95,11 @@ export const keptOf = ({ id, item, part, heading, ...step }: Step) => ({
   look: step.look
     ? {
         question: step.look.question,
-        answers: step.look.answers.map(({ notice, endsItem, alsoEnds, ...answer }) => ({
+        answers: step.look.answers.map(({ notice, calls, endsItem, alsoEnds, ...answer }) => ({
           id: answer.id,
           words: answer.words,
-          notice: notice ?? null,
+          sign: calls === undefined ? null : (notice ?? null),
+          notice: calls ?? null,
           endsItem: endsItem === true,
           alsoEnds: alsoEnds ?? [],
         })),

@@ -1,3 +1,4 @@
+import type { SignId } from '#core/book/fault.ts';
 import { CASED_DAMP, type CareItemId, type StepId } from '#core/book/care-ids.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import type { PartId } from '#core/instruments/kind.ts';
@@ -71,13 +72,26 @@ export const foundIn = ({ steps }: Pick<RunNow, 'steps'>, instrument: Instrument
     ),
   );
 
-export type SignSeen = { readonly instrumentId: InstrumentId; readonly itemId: CareItemId; readonly part: PartId };
+export type SignSeen = {
+  readonly instrumentId: InstrumentId;
+  readonly itemId: CareItemId;
+  /** Which of the signs that call for it; null where none was looked for. */
+  readonly sign: SignId | null;
+  readonly part: PartId;
+};
 
 /** Signs a run has put in the record: what its looks have found, and what was shut into its case damp. */
 export const signsSeenBy = (run: RunNow): SignSeen[] => [
   ...run.steps.flatMap(({ instrumentId, look, answer, part }) => {
-    const itemId = look?.answers.find(({ id }) => id === answer)?.notice ?? null;
-    return itemId === null ? [] : [{ instrumentId, itemId, part }];
+    const found = look?.answers.find(({ id }) => id === answer);
+    return found === undefined || found.notice === null
+      ? []
+      : [{ instrumentId, itemId: found.notice, sign: found.sign, part }];
   }),
-  ...[...waitsAtHome(run).keys()].map((instrumentId): SignSeen => ({ instrumentId, itemId: CASED_DAMP, part: 'case' })),
+  ...[...waitsAtHome(run).keys()].map((instrumentId): SignSeen => ({
+    instrumentId,
+    itemId: CASED_DAMP,
+    sign: null,
+    part: 'case',
+  })),
 ];

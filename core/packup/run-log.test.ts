@@ -133,7 +133,7 @@ describe('the log of a run', () => {
         answers: [
           { id: 'dry', words: 'Dry' },
           { id: 'wet', words: 'Wet' },
-          { id: 'stuck', words: 'Stuck', notice: 'brass/stuck', endsItem: true },
+          { id: 'stuck', words: 'Stuck', notice: 'brass/mouthpiece-stuck', calls: 'brass/stuck', endsItem: true },
         ],
       },
     });
@@ -158,7 +158,9 @@ describe('the log of a run', () => {
       expect(where(run, 'rinse').called).toBe('no');
       expect(checkRunEvent(run, { kind: 'finished' }).ok).toBe(true);
       expect(careDoneBy(run)).toEqual([]);
-      expect(signsSeenBy(run)).toEqual([{ instrumentId: 'horn', itemId: 'brass/stuck', part: 'case' }]);
+      expect(signsSeenBy(run)).toEqual([
+        { instrumentId: 'horn', itemId: 'brass/stuck', sign: 'brass/mouthpiece-stuck', part: 'case' },
+      ]);
     });
 
     test('is answered, not ticked, and only with what it may find; skipped, it counts as usual', () => {
@@ -379,8 +381,15 @@ describe('steps that hang on others', () => {
     look: {
       question: 'Does it move?',
       answers: [
-        { id: 'move', words: 'It moves', notice: null, endsItem: false, alsoEnds: [] },
-        { id: 'stuck', words: 'Stuck', notice: null, endsItem: true, alsoEnds: ['piston-brass/mouthpipe-brush'] },
+        { id: 'move', words: 'It moves', sign: null, notice: null, endsItem: false, alsoEnds: [] },
+        {
+          id: 'stuck',
+          words: 'Stuck',
+          sign: null,
+          notice: null,
+          endsItem: true,
+          alsoEnds: ['piston-brass/mouthpipe-brush'],
+        },
       ],
     },
   });
@@ -465,8 +474,8 @@ describe('what is said of many steps at once', () => {
   const glance = {
     question: 'Does anything move?',
     answers: [
-      { id: 'quiet', words: 'Nothing', notice: null, endsItem: false, alsoEnds: [] },
-      { id: 'moves', words: 'Something', notice: null, endsItem: true, alsoEnds: [] },
+      { id: 'quiet', words: 'Nothing', sign: null, notice: null, endsItem: false, alsoEnds: [] },
+      { id: 'moves', words: 'Something', sign: null, notice: null, endsItem: true, alsoEnds: [] },
     ],
   };
   const notLooked: RunEvent = { kind: 'not-looked', stepKey: key('look'), at };

@@ -2,11 +2,12 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import Database from 'better-sqlite3';
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import process from 'node:process';
+import { gunzipSync } from 'node:zlib';
 import { startEmpty, type RunningServer } from '#e2e/harness.ts';
 import { builtProgram } from '#tools/testing/programs.ts';
 
@@ -37,6 +38,14 @@ const ask = (headers: Record<string, string>): Promise<number> =>
 
 /** Writings that are answered before the server is killed. */
 const SOME = 20;
+
+test('every packed script unpacks to the script beside it', () => {
+  const assets = 'web/dist/assets';
+  const packed = readdirSync(assets).filter((name) => name.endsWith('.gz'));
+  expect(packed.length).toBeGreaterThan(50);
+  const whole = (name: string) => readFileSync(path.join(assets, name));
+  expect(packed.filter((name) => !gunzipSync(whole(name)).equals(whole(name.slice(0, -'.gz'.length))))).toEqual([]);
+});
 
 describe('the server', () => {
   test('says how it is, under security headers', async () => {

@@ -1,6 +1,9 @@
 import { brush, draw, free, grease, join, look, part, stow, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice } from '#core/explain/explained.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { any as anyFaults } from '#core/tables/faults/any.ts';
+import { bamboo as bambooFaults } from '#core/tables/faults/flutes-and-pipes.ts';
 
 /** The end-blown bamboo flute and its hardwood and plastic kin. Minutes per step are estimates. */
 export const bambooFlute: Page = {
@@ -57,7 +60,7 @@ export const bambooFlute: Page = {
       id: 'bamboo-flute/rim-smell',
       name: 'Freshen the rim',
       part: 'top-half',
-      trigger: { kind: 'when-noticed', sign: 'a smell at the rim', seenOn: 'its-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([anyFaults], 'any/smells'), seenOn: 'its-part' },
       severity: 'looks',
       why: 'Nothing is harmed without it. It is a matter of taste.',
       mark: 'practice',
@@ -75,7 +78,7 @@ export const bambooFlute: Page = {
       id: 'bamboo-flute/loose-joint',
       name: 'Tighten a loose joint',
       part: 'lower-half',
-      trigger: { kind: 'when-noticed', sign: 'a joint that is loose', seenOn: 'any-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([bambooFaults], 'bamboo/wobbles'), seenOn: 'any-part' },
       severity: 'function',
       why: 'Air leaks and the halves part.',
       mark: 'practice',
@@ -85,7 +88,7 @@ export const bambooFlute: Page = {
       id: 'bamboo-flute/tight-joint',
       name: 'Ease a tight joint',
       part: 'lower-half',
-      trigger: { kind: 'when-noticed', sign: 'a joint that is tight', seenOn: 'any-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([bambooFaults], 'bamboo/tight'), seenOn: 'any-part' },
       severity: 'lasting',
       why: 'A tight joint is forced, and forcing splits it.',
       mark: 'practice',
@@ -95,7 +98,11 @@ export const bambooFlute: Page = {
       id: 'bamboo-flute/crack',
       name: 'A crack: stop and show it',
       part: 'top-half',
-      trigger: { kind: 'when-noticed', sign: 'a crack', seenOn: 'any-part' },
+      trigger: {
+        kind: 'when-noticed',
+        signs: signsFrom([bambooFaults], 'bamboo/line', 'bamboo/pop'),
+        seenOn: 'any-part',
+      },
       severity: 'lasting',
       why: 'A crack grows each time the bamboo dries. The maker or the bench binds it.',
       mark: 'practice',
@@ -114,7 +121,7 @@ export const bambooFlute: Page = {
         question: 'Is there a crack?',
         answers: [
           { id: 'none', words: 'No crack' },
-          { id: 'crack', words: 'A crack', notice: 'bamboo-flute/crack' },
+          { id: 'crack', words: 'A crack', notice: 'bamboo/line' },
         ],
       },
       minutes: 0.5,

@@ -15,6 +15,8 @@ import {
 import type { Page } from '#core/book/page.ts';
 import { practice } from '#core/explain/explained.ts';
 import { OWN_VALVE } from '#core/tables/care/held-keys.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { brass as brassFaults } from '#core/tables/faults/brass.ts';
 
 /** Rules for all brass. Minutes per step are estimates. */
 export const brass: Page = {
@@ -83,7 +85,11 @@ export const brass: Page = {
       id: 'brass/stuck',
       name: 'Something is stuck: to the bench',
       part: 'the-slides',
-      trigger: { kind: 'when-noticed', sign: 'a slide, mouthpiece or cap that will not move', seenOn: 'any-part' },
+      trigger: {
+        kind: 'when-noticed',
+        signs: signsFrom([brassFaults], 'brass/stuck', 'brass/mouthpiece-stuck'),
+        seenOn: 'any-part',
+      },
       severity: 'lasting',
       why: 'Never force it. The bench’s fee is small beside what pulling at home bends. There is no bath until it is free.',
       place: 'bench',
@@ -93,7 +99,7 @@ export const brass: Page = {
       id: 'brass/water-key-cork',
       name: 'Water-key cork does not seal',
       part: 'the-water',
-      trigger: { kind: 'when-noticed', sign: 'a water key that leaks', seenOn: 'any-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([brassFaults], 'brass/key-cork-bad'), seenOn: 'any-part' },
       severity: 'function',
       why: 'Air lost there is tone lost.',
       place: 'bench',
@@ -103,7 +109,11 @@ export const brass: Page = {
       id: 'brass/red-rot',
       name: 'Pinkish spots or pinholes: to the bench',
       part: 'the-bore',
-      trigger: { kind: 'when-noticed', sign: 'pinkish spots or pinholes at the mouthpipe', seenOn: 'any-part' },
+      trigger: {
+        kind: 'when-noticed',
+        signs: signsFrom([brassFaults], 'brass/pink-spots', 'brass/pinhole'),
+        seenOn: 'any-part',
+      },
       severity: 'lasting',
       why: 'Red rot eats the tube from within, and neither polish nor water stops it.',
       place: 'bench',
@@ -113,7 +123,7 @@ export const brass: Page = {
       id: 'brass/dent',
       name: 'A dent: to the bench',
       part: 'the-bore',
-      trigger: { kind: 'when-noticed', sign: 'a dent', seenOn: 'any-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([brassFaults], 'brass/dent-seen'), seenOn: 'any-part' },
       severity: 'function',
       why: 'It changes pitch and air. On a slide or a valve it goes to the bench at once.',
       place: 'bench',
@@ -151,8 +161,8 @@ export const brass: Page = {
         question: 'Is anything dented or pink?',
         answers: [
           { id: 'sound', words: 'Nothing to be seen' },
-          { id: 'dent', words: 'A dent', notice: 'brass/dent' },
-          { id: 'pink', words: 'Pinkish spots', notice: 'brass/red-rot' },
+          { id: 'dent', words: 'A dent', notice: 'brass/dent-seen' },
+          { id: 'pink', words: 'Pinkish spots', notice: 'brass/pink-spots' },
         ],
       },
       minutes: 0.5,

@@ -3,6 +3,8 @@ import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
 import { IF_IT_BINDS, NEVER_YANK, NO_FULL_TURN } from '#core/tables/care/cautions.ts';
 import { RING_KEYS } from '#core/tables/care/held-keys.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { keyed as keyedFaults } from '#core/tables/faults/keyed.ts';
 
 /** The clarinet's page of the practice book. Minutes per step are estimates that sum to the book's 3–5 min. */
 export const clarinet: Page = {
@@ -85,7 +87,7 @@ export const clarinet: Page = {
       id: 'clarinet/fuzzy-note',
       name: 'Clean the hole of a fuzzy note',
       part: 'upper-joint',
-      trigger: { kind: 'when-noticed', sign: 'one note fuzzy or out of tune', seenOn: 'any-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([keyedFaults], 'keyed/fuzzy'), seenOn: 'any-part' },
       severity: 'function',
       why: 'Dirt or spittle in a finger hole makes its note fuzzy.',
       mark: 'practice',

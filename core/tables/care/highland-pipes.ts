@@ -1,6 +1,8 @@
 import { brush, drain, dry, free, join, lay, look, part, rinse, shut, stow, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, general, practice } from '#core/explain/explained.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { pipes as pipesFaults } from '#core/tables/faults/flutes-and-pipes.ts';
 
 /** Each drone dried, whether the chanter's seat or one tenor drone has called for it. */
 const EACH_DRONE = {
@@ -117,7 +119,7 @@ export const highlandPipes: Page = {
       id: 'highland-pipes/hemp',
       name: 'Wax or re-hemp a loose joint',
       part: 'tenor-drones',
-      trigger: { kind: 'when-noticed', sign: 'a joint that wobbles', seenOn: 'any-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([pipesFaults], 'pipes/wobbles'), seenOn: 'any-part' },
       severity: 'function',
       why: 'Drones drift and the bag leaks.',
       mark: 'practice',
@@ -158,7 +160,7 @@ export const highlandPipes: Page = {
         question: 'Does any joint wobble?',
         answers: [
           { id: 'firm', words: 'All firm' },
-          { id: 'wobbles', words: 'One wobbles', notice: 'highland-pipes/hemp' },
+          { id: 'wobbles', words: 'One wobbles', notice: 'pipes/wobbles' },
         ],
       },
       minutes: 1,

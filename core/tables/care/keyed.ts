@@ -3,6 +3,8 @@ import type { Page } from '#core/book/page.ts';
 import { oneVoice, practice } from '#core/explain/explained.ts';
 import { estimate } from '#core/explain/explained.ts';
 import { DRY_OILY_CLOTHS, PLAIN_PAPER_ONLY } from '#core/tables/care/cautions.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { keyed as keyedFaults } from '#core/tables/faults/keyed.ts';
 
 /** Keywork and pads: what clarinet, saxophone, oboe, bassoon and flute share. Minutes per step are estimates. */
 export const keyed: Page = {
@@ -30,7 +32,7 @@ export const keyed: Page = {
       id: 'keyed/rod-dust',
       name: 'Brush dust from under the rods',
       part: 'the-keys',
-      trigger: { kind: 'when-noticed', sign: 'dust under the rods', seenOn: 'any-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([keyedFaults], 'keyed/rod-dust'), seenOn: 'any-part' },
       severity: 'looks',
       why: 'Fluff under the rods drags on the mechanism.',
       mark: 'general',
@@ -66,7 +68,7 @@ export const keyed: Page = {
       part: 'the-keys',
       trigger: {
         kind: 'when-noticed',
-        sign: 'a pad loose, a key that clicks, a screw standing proud',
+        signs: signsFrom([keyedFaults], 'keyed/pad-gone', 'keyed/cork-gone', 'keyed/rattle', 'keyed/screw-proud'),
         seenOn: 'any-part',
       },
       severity: 'function',
@@ -87,7 +89,7 @@ export const keyed: Page = {
       id: 'keyed/sticky-pad',
       name: 'Clean under a sticky pad',
       part: 'the-keys',
-      trigger: { kind: 'when-noticed', sign: 'a key that sticks or smacks as it opens', seenOn: 'any-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([keyedFaults], 'keyed/sticky'), seenOn: 'any-part' },
       severity: 'function',
       why: 'Dried sugar holds the pad to its seat. If it still sticks after the paper, show it to the teacher, then to the bench.',
       mark: 'practice',
@@ -96,7 +98,7 @@ export const keyed: Page = {
       id: 'keyed/water-in-hole',
       name: 'Water out of a tone hole',
       part: 'the-keys',
-      trigger: { kind: 'when-noticed', sign: 'one note that gurgles or bubbles', seenOn: 'any-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([keyedFaults], 'keyed/gurgle'), seenOn: 'any-part' },
       severity: 'function',
       why: 'Water in a hole breaks its note up and soaks its pad. If it comes back dry, the pad is torn, and work for the bench.',
       mark: 'practice',
@@ -105,7 +107,11 @@ export const keyed: Page = {
       id: 'keyed/low-register',
       name: 'A leak: the bench finds it',
       part: 'the-keys',
-      trigger: { kind: 'when-noticed', sign: 'stuffy, or the whole low register fails', seenOn: 'any-part' },
+      trigger: {
+        kind: 'when-noticed',
+        signs: signsFrom([keyedFaults], 'keyed/stuffy', 'keyed/low-fails'),
+        seenOn: 'any-part',
+      },
       severity: 'function',
       why: 'First look whether every key lies in line and no cork is missing under one. Otherwise it is a pad, and work for the bench.',
       place: 'bench',
@@ -123,7 +129,9 @@ export const keyed: Page = {
         question: 'Is every pad, cork and screw in its place?',
         answers: [
           { id: 'all', words: 'All in place' },
-          { id: 'loose', words: 'One is loose or missing', notice: 'keyed/bench-work' },
+          { id: 'pad', words: 'A pad is loose or missing', notice: 'keyed/pad-gone' },
+          { id: 'cork', words: 'A cork or felt is missing', notice: 'keyed/cork-gone' },
+          { id: 'screw', words: 'A screw stands proud', notice: 'keyed/screw-proud' },
         ],
       },
       minutes: 1,

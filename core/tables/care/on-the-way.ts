@@ -13,7 +13,7 @@ export const onTheWay: Page = {
       id: 'on-the-way/cased-damp',
       name: 'Lay it out at home and dry it',
       part: 'case',
-      trigger: { kind: 'when-noticed', sign: 'a case shut damp on the way', seenOn: 'its-part' },
+      trigger: { kind: 'when-so', words: 'a case shut damp on the way' },
       severity: 'lasting',
       why: 'Damp works on in the shut case: it moulds, corks swell and pads stick.',
       mark: 'practice',

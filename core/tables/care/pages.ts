@@ -91,10 +91,13 @@ const withPistons: PageUse = {
 };
 /** On the cor anglais the reed goes onto the bocal, not into a well. */
 const oboeJoints: PageUse = { page: oboe, without: ['oboe/reed-in', 'oboe/light-check'] };
-/** Bamboo has no mechanism: the book has no yearly bench service for it. It lies in a padded bag, not in a case. */
+/**
+ * Bamboo has no mechanism: the book has no yearly bench service for it. It lies in a padded bag, not in a case. A crack is
+ * said by its own page, of whatever it is made.
+ */
 const windInBag: PageUse = {
   page: wind,
-  without: ['wind/bench-service'],
+  without: ['wind/bench-service', 'wind/crack'],
   says: {
     'wind/case-flat': { heading: 'Lay the bag flat and open it', how: 'Best on a carpet, never on a lap or chair.' },
     'wind/set-aside': {

@@ -21,6 +21,8 @@ import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
 import { HOLD_THE_LEG, NO_STEM_SPIN } from '#core/tables/care/cautions.ts';
 import { OWN_VALVE } from '#core/tables/care/held-keys.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { piston as pistonFaults } from '#core/tables/faults/brass.ts';
 
 /** Piston valves: what trumpet, cornet, flugelhorn and the low piston brass share. Minutes per step are estimates. */
 export const pistonBrass: Page = {
@@ -91,7 +93,7 @@ export const pistonBrass: Page = {
       part: 'valve-block',
       trigger: {
         kind: 'when-noticed',
-        sign: 'a valve without sound, with an odd pitch, or one that grates',
+        signs: signsFrom([pistonFaults], 'piston/silent', 'piston/grates'),
         seenOn: 'any-part',
       },
       severity: 'function',

@@ -15,6 +15,8 @@ import {
 } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, general } from '#core/explain/explained.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { recorder as recorderFaults } from '#core/tables/faults/recorder.ts';
 
 const ON_ITS_ROD = ['soft cloth on a rod'] as const;
 const PASSES = {
@@ -87,7 +89,7 @@ export const recorder: Page = {
       id: 'recorder/ease',
       name: 'Ease a stiff joint',
       part: 'middle-joint',
-      trigger: { kind: 'when-noticed', sign: 'a joint that goes on stiffly', seenOn: 'any-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([recorderFaults], 'recorder/stiff'), seenOn: 'any-part' },
       severity: 'lasting',
       why: 'A joint that is forced splits.',
       when: { tenons: ['plastic'] },

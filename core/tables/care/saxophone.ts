@@ -25,6 +25,8 @@ import {
 import type { Page } from '#core/book/page.ts';
 import { oneVoice, practice } from '#core/explain/explained.ts';
 import { CORK_ONLY, IF_IT_BINDS, NEVER_YANK } from '#core/tables/care/cautions.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { saxophone as saxophoneFaults } from '#core/tables/faults/single-reeds.ts';
 
 /** What every way of swabbing the body has in common. */
 const BODY_PULL = {
@@ -143,7 +145,7 @@ export const saxophone: Page = {
       part: 'neck',
       trigger: {
         kind: 'when-noticed',
-        sign: 'the high register fails, or the octave key looks bent',
+        signs: signsFrom([saxophoneFaults], 'saxophone/octaves-fail', 'saxophone/pin-missed'),
         seenOn: 'any-part',
       },
       severity: 'function',

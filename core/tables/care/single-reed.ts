@@ -1,6 +1,8 @@
 import { cover, dry, free, join, liftOut, look, rinse, soak, stow, wash, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, practice } from '#core/explain/explained.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { singleReed as singleReedFaults } from '#core/tables/faults/single-reeds.ts';
 
 /** Rubber that has greyed in the light does not bear acid long (practice). */
 export const OLD_RUBBER = 'On old hard rubber watch it, and stop after 3 minutes: it may discolour.';
@@ -51,7 +53,7 @@ export const singleReed: Page = {
         kind: 'clock-by-method',
         method: 'mouthpiece-soak',
         limbs: { 'against-lime': 'when-seen', monthly: { months: practice(1) }, never: 'off' },
-        sign: 'lime in the mouthpiece',
+        signs: signsFrom([singleReedFaults], 'single-reed/lime'),
         seenOn: 'its-part',
       },
       severity: 'function',
@@ -168,7 +170,7 @@ export const singleReed: Page = {
         question: 'When it is clean: is there lime in it?',
         answers: [
           { id: 'none', words: 'Clean, no lime' },
-          { id: 'lime', words: 'Lime stays', notice: 'single-reed/mouthpiece-soak' },
+          { id: 'lime', words: 'Lime stays', notice: 'single-reed/lime' },
         ],
       },
       minutes: 1.5,

@@ -1,6 +1,8 @@
 import { clean, grease } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { oneVoice, practice } from '#core/explain/explained.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { corked } from '#core/tables/faults/wood-and-joints.ts';
 
 /** Corked and threaded tenons: clarinet, oboe, bassoon, a corked piccolo. Minutes per step are estimates. */
 export const tenons: Page = {
@@ -46,7 +48,7 @@ export const tenons: Page = {
       id: 'tenons/wax',
       name: 'Wax the tenon thread',
       part: 'the-tenons',
-      trigger: { kind: 'when-noticed', sign: 'a joint that goes on stiffly', seenOn: 'any-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([corked], 'corked/tight'), seenOn: 'any-part' },
       severity: 'lasting',
       why: 'Thread takes tenon wax. Grease is not proper for it.',
       mark: 'practice',

@@ -17,6 +17,8 @@ import {
 import { LEG_NO_HANDLE } from '#core/tables/care/cautions.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, general, practice } from '#core/explain/explained.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { handSlide } from '#core/tables/faults/brass.ts';
 
 /** The trombone: the slide is the part to guard at every step. Minutes per step are estimates. */
 export const trombone: Page = {
@@ -99,7 +101,7 @@ export const trombone: Page = {
       id: 'trombone/outer-slide-bench',
       name: 'Dented or crooked slide',
       part: 'hand-slide',
-      trigger: { kind: 'when-noticed', sign: 'a slide that catches or scrapes', seenOn: 'its-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([handSlide], 'hand-slide/scrapes-at-one'), seenOn: 'its-part' },
       severity: 'function',
       why: 'Thin tubes out of line are work for the bench.',
       mark: 'practice',

@@ -1,6 +1,10 @@
 import { lay, look, open, shut, stow } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
+import { signsFrom } from '#core/book/fault.ts';
+import { any as anyFaults } from '#core/tables/faults/any.ts';
+import { wooden as woodenFaults } from '#core/tables/faults/wood-and-joints.ts';
+import { pipes as pipesFaults } from '#core/tables/faults/flutes-and-pipes.ts';
 
 /** Rules common to every wind instrument: hands, case, bench. Minutes per step are estimates. */
 export const wind: Page = {
@@ -47,11 +51,7 @@ export const wind: Page = {
       id: 'wind/look-over',
       name: 'Look it over before the first note',
       part: 'case',
-      trigger: {
-        kind: 'when-noticed',
-        sign: 'an instrument that is new to you, or has rested long',
-        seenOn: 'its-part',
-      },
+      trigger: { kind: 'when-so', words: 'an instrument that is new to you, or has rested long' },
       severity: 'lasting',
       why: 'Of what is new to you, or has rested long, nobody knows what is dry, loose or stuck.',
       firstNote: 'always',
@@ -75,7 +75,7 @@ export const wind: Page = {
       id: 'wind/case-moves',
       name: 'Case padding renewed, or another case',
       part: 'case',
-      trigger: { kind: 'when-noticed', sign: 'something moves in the shut case', seenOn: 'its-part' },
+      trigger: { kind: 'when-noticed', signs: signsFrom([anyFaults], 'any/moves-in-case'), seenOn: 'its-part' },
       severity: 'lasting',
       why: 'Where padding has worked loose, what lies in it moves and is bent or dented.',
       place: 'bench',
@@ -87,7 +87,7 @@ export const wind: Page = {
       part: 'case',
       trigger: {
         kind: 'when-noticed',
-        sign: 'a line or crack in the wood, or a sharp pop in the cold',
+        signs: signsFrom([woodenFaults, pipesFaults], 'wooden/line', 'wooden/pop', 'pipes/line', 'pipes/pop'),
         seenOn: 'any-part',
       },
       severity: 'lasting',
@@ -212,7 +212,7 @@ export const wind: Page = {
         question: 'Shut and shaken gently: does anything move in it?',
         answers: [
           { id: 'quiet', words: 'Nothing moves' },
-          { id: 'moves', words: 'Something moves', notice: 'wind/case-moves' },
+          { id: 'moves', words: 'Something moves', notice: 'any/moves-in-case' },
         ],
       },
       mark: 'practice',

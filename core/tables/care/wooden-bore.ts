@@ -38,7 +38,7 @@ export const woodenBore: Page = {
         question: 'Is there a line or crack in the wood?',
         answers: [
           { id: 'none', words: 'No line' },
-          { id: 'line', words: 'A line', notice: 'wind/crack' },
+          { id: 'line', words: 'A line', notice: 'wooden/line' },
         ],
       },
       minutes: 0.7,

@@ -5,6 +5,17 @@ export const recorder: FaultPage = {
   id: 'recorder',
   signs: [
     {
+      id: 'recorder/stiff',
+      sort: 'complaint',
+      sense: 'feel',
+      part: 'middle-joint',
+      words: 'A joint goes on stiffly',
+      named: 'a joint that goes on stiffly',
+      question: 'Does a joint go on stiffly?',
+      when: { tenons: ['plastic'] },
+      mark: 'general',
+    },
+    {
       id: 'recorder/hoarse',
       sort: 'complaint',
       sense: 'hear',

@@ -5,6 +5,16 @@ export const singleReed: FaultPage = {
   id: 'single-reed',
   signs: [
     {
+      id: 'single-reed/lime',
+      sort: 'look',
+      sense: 'see',
+      part: 'mouthpiece',
+      words: 'Lime in the mouthpiece',
+      named: 'lime in the mouthpiece',
+      question: 'Do you see lime in the mouthpiece?',
+      mark: 'practice',
+    },
+    {
       id: 'single-reed/squeak',
       sort: 'complaint',
       sense: 'hear',
@@ -383,6 +393,7 @@ export const saxophone: FaultPage = {
       sense: 'hear',
       notes: 'high',
       words: 'The octave does not speak',
+      named: 'octaves that do not speak',
       question: 'Do the notes of the upper octave fail, or drop down?',
       also: ['octave', 'octave key', 'register', 'high register'],
       mark: 'practice',
@@ -393,6 +404,7 @@ export const saxophone: FaultPage = {
       sense: 'see',
       part: 'neck',
       words: 'The octave pin is not met, or pressed all the time',
+      named: 'an octave pin that is not met',
       question: 'With the neck on: is the pin of the octave key pressed all the time, or not met at all?',
       minutes: 0.5,
       mark: 'practice',

@@ -38,6 +38,7 @@ function lastDoneFrom(text: string): LastDone {
 const standingSigns = (db: Db) =>
   counting(db, signsNoticed, {
     itemId: signsNoticed.itemId,
+    sign: signsNoticed.sign,
     part: signsNoticed.part,
     on: facts.on,
     atMinute: facts.atMinute,
@@ -113,10 +114,10 @@ export function createCareRepository(db: Db) {
 
     /** The latest sign of each item that counts. */
     signs: (instrumentId: string): ReadonlyMap<CareItemId, SignNoticed> =>
-      signs.all({ instrumentId }).reduce((latest, { itemId, part, on, atMinute }) => {
+      signs.all({ instrumentId }).reduce((latest, { itemId, sign, part, on, atMinute }) => {
         const before = latest.get(itemId);
         const earlier = before ? [...(before.earlier ?? []), before.atWallMinute] : [];
-        return latest.set(itemId, { atWallMinute: wallMinute(on, atMinute ?? 0), part, earlier });
+        return latest.set(itemId, { sign, atWallMinute: wallMinute(on, atMinute ?? 0), part, earlier });
       }, new Map<CareItemId, SignNoticed>()),
 
     /** The latest decision about each item that counts. */

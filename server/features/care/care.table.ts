@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { check, index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { SignId } from '#core/book/fault.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import { DECISION_KINDS } from '#core/care/care-decision.ts';
@@ -32,6 +33,8 @@ export const signsNoticed = sqliteTable(
   {
     ...ofInstrument(),
     itemId: text('item_id').$type<CareItemId>().notNull(),
+    /** Which of the signs that call for it; null where only that was said. */
+    sign: text().$type<SignId>(),
     part: text({ enum: PART_IDS }).notNull(),
   },
   (table) => [index('signs_of_instrument').on(table.instrumentId)],

@@ -1,9 +1,10 @@
-import { isNoticed } from '#core/care/what-matters.ts';
-import { signOf } from '#core/book/care-item.ts';
+import { isNoticed, noticedSign } from '#core/care/what-matters.ts';
+import { signsOf } from '#core/book/care-item.ts';
 import { clockReasonWords, standingWords } from '#core/care/care-words.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import { goesAlong, isDueAtHome } from '#core/care/due-at-home.ts';
 import { signParts } from '#core/care/sign-parts.ts';
+import { signHere } from '#core/faults/faults-for.ts';
 import { isLaidBy } from '#core/faults/faults-standing.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import type { MethodsStanding } from '#core/methods/methods-standing.ts';
@@ -55,12 +56,17 @@ const minutesOf = (
 /** For whom a clock is put into words: the player it falls to, their day and their way of writing dates. */
 export type Reader = { readonly player: PlayerAbilities; readonly today: LocalDate; readonly format: Format };
 
+/** The sign that was noticed, where an interview can go on from it; some lead straight to their care. */
+function askable({ faults }: Situation, clock: ItemClock): CareClockView['noticedSign'] {
+  const sign = noticedSign(clock);
+  return sign !== null && signHere(faults.here, sign) ? sign : null;
+}
+
 export function clockView(clock: ItemClock, situation: Situation, { player, today, format }: Reader): CareClockView {
   const { item } = clock;
   const atBench = item.place === 'bench';
   const hands = atBench ? 'bench' : handsFor(item.skill, player);
   const at = { hands, isAway: situation.calendar.awayUntil !== null, isLaidBy: isLaidBy(situation.faults) };
-  const sign = signOf(item);
   return {
     itemId: item.id,
     name: item.name,
@@ -72,11 +78,10 @@ export function clockView(clock: ItemClock, situation: Situation, { player, toda
     hands,
     dueAtHome: isDueAtHome(clock, at),
     goesAlong: goesAlong(clock, at),
-    sign:
-      sign === undefined
-        ? null
-        : { words: sign, parts: [...signParts(item, situation.kind, situation.instrument.build)] },
+    signs: signsOf(item).map(({ id, words }) => ({ sign: id, words })),
+    seenOn: [...signParts(item, situation.kind, situation.instrument.build)],
     noticed: isNoticed(clock),
+    noticedSign: askable(situation, clock),
     declined: clock.because.some(({ rule }) => rule === 'declined'),
     postponedUntil: clock.postponedUntil,
     caution: item.why,

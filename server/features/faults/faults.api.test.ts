@@ -216,6 +216,83 @@ test('a slide that is said to be stuck keeps the bath waiting, until it is mende
   expect(await bath()).toBe(before);
 });
 
+describe('a sign that is tapped where it is seen is a sign of the same list', () => {
+  const sign = (itemId: string, which: string | undefined, over: object = {}) =>
+    post('/api/care/signs', { instrumentId: 'clarinet', itemId, sign: which, part: 'upper-joint', ...over });
+  const careOf = async (itemId: string) => {
+    const { clocks } = (await server.api().get(`/api/care/clarinet?today=${TODAY}`).expect(200)).body;
+    return clocks.find((one: { itemId: string }) => one.itemId === itemId);
+  };
+
+  test('a line in the wood stops the instrument, as if it had been said; taken back, it does not', async () => {
+    const key = aKey();
+    await sign('wind/crack', 'wooden/line', { key }).expect(201);
+    const { stopped, open } = await page();
+    expect(stopped).toMatchObject({ mayBePlayed: false, clearedBy: 'bench' });
+    expect(open?.said).toMatchObject([{ sign: 'wooden/line', answer: 'yes', stops: true }]);
+    // For the bench it is one piece of work, however it is said.
+    const bench = await server.api().get(`/api/bench?playerId=ada&today=${TODAY}`);
+    expect(bench.status).toBe(200);
+    await sign('wind/crack', 'wooden/line').expect(201);
+    expect((await page()).before).toEqual([]);
+    await takeBack(key);
+    // The second tap stands, and asked about nothing: the first had.
+    expect((await page()).stopped).toBeNull();
+  });
+
+  test('whoever has looked ends it: the care it called for is over, too', async () => {
+    await sign('wind/crack', 'wooden/line').expect(201);
+    expect(await careOf('wind/crack')).toMatchObject({ noticed: true, noticedSign: 'wooden/line' });
+    const { stopped } = await page();
+    expect(stopped).not.toBeNull();
+    server.clock.ms += 60_000;
+    await server
+      .api()
+      .post(faultPaths.end)
+      .send({ key: aKey(), now: { ...NOW, atMinute: NOW.atMinute + 1 }, faultKey: stopped?.key, by: 'bench' })
+      .expect(201);
+    expect((await page()).stopped).toBeNull();
+    expect(await careOf('wind/crack')).toMatchObject({ noticed: false, gauge: { state: 'as-seen' } });
+  });
+
+  test('a pop in the cold asks first whether there is a line', async () => {
+    await sign('wind/crack', 'wooden/pop').expect(201);
+    const { stopped, open } = await page();
+    expect(stopped).toBeNull();
+    expect(open?.question).toMatchObject({ sign: 'wooden/line', isStop: true });
+  });
+
+  test('what stops nothing calls for its care, which names it and leads to the questions', async () => {
+    await sign('keyed/bench-work', 'keyed/screw-proud').expect(201);
+    expect((await page()).open).toBeNull();
+    const care = await careOf('keyed/bench-work');
+    expect(care).toMatchObject({ noticed: true, noticedSign: 'keyed/screw-proud' });
+    expect(care.because[0].text).toContain('a screw that stands proud');
+    await sign('keyed/rod-dust', 'keyed/rod-dust').expect(201);
+    expect(await careOf('keyed/rod-dust')).toMatchObject({ noticed: true, noticedSign: null });
+  });
+
+  test('a remedy that helped is the end of it; noticed again, it stands again', async () => {
+    const gurgle = (atMinute: number) =>
+      sign('keyed/water-in-hole', 'keyed/gurgle', { now: { ...NOW, atMinute } }).expect(201);
+    const at = (atMinute: number) => ({ now: { ...NOW, atMinute } });
+    await gurgle(1100);
+    const key = await begin(['keyed/gurgle']);
+    expect(await careOf('keyed/water-in-hole')).toMatchObject({ noticed: true });
+    await post(faultPaths.outcome, { ...at(1150), interviewKey: key, cause: 'keyed/water-in-hole', helped: true }).expect(201);
+    expect(await careOf('keyed/water-in-hole')).toMatchObject({ noticed: false });
+    await gurgle(1190);
+    expect(await careOf('keyed/water-in-hole')).toMatchObject({ noticed: true });
+  });
+
+  test('a sign of other care is refused; one of an older page that names none is taken', async () => {
+    const refused = await sign('keyed/sticky-pad', 'keyed/gurgle').expect(400);
+    expect(refused.body.errors[0].field).toBe('sign');
+    await sign('keyed/sticky-pad', undefined).expect(201);
+    expect(await careOf('keyed/sticky-pad')).toMatchObject({ noticed: true, noticedSign: 'keyed/sticky' });
+  });
+});
+
 test('a reed that was played much is in what is known', async () => {
   const box = aKey();
   await post('/api/reeds/boxes', {

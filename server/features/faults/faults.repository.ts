@@ -3,6 +3,8 @@ import { alias } from 'drizzle-orm/sqlite-core';
 import type { Outcomes } from '#core/faults/fault-net.ts';
 import type { EndSaid, FaultFacts, InterviewNoted, MishapNoted } from '#core/faults/fault-record.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
+import { MINUTES_PER_DAY, wallMinute } from '#core/plays/play.ts';
+import type { LocalDate } from '#core/time/local-date.ts';
 import type { Db } from '#server/db/connection.ts';
 import {
   faultEnds,
@@ -33,7 +35,7 @@ function hangingOn(db: Db) {
       .orderBy(asc(child.id))
       .prepare(),
     outcomes: db
-      .select({ of: parent.key, key: child.key, on: child.on, row: interviewOutcomes })
+      .select({ of: parent.key, key: child.key, on: child.on, atMinute: child.atMinute, row: interviewOutcomes })
       .from(interviews)
       .innerJoin(parent, ofInterviews)
       .innerJoin(child, belongs)
@@ -41,7 +43,7 @@ function hangingOn(db: Db) {
       .orderBy(asc(child.id))
       .prepare(),
     ends: db
-      .select({ of: parent.key, key: child.key, on: child.on, by: faultEnds.by })
+      .select({ of: parent.key, key: child.key, on: child.on, atMinute: child.atMinute, by: faultEnds.by })
       .from(interviews)
       .innerJoin(parent, ofInterviews)
       .innerJoin(child, belongs)
@@ -49,7 +51,7 @@ function hangingOn(db: Db) {
       .orderBy(asc(child.id))
       .prepare(),
     endsOfMishaps: db
-      .select({ of: parent.key, key: child.key, on: child.on, by: faultEnds.by })
+      .select({ of: parent.key, key: child.key, on: child.on, atMinute: child.atMinute, by: faultEnds.by })
       .from(mishaps)
       .innerJoin(parent, and(eq(mishaps.factId, parent.id), eq(mishaps.instrumentId, sql.placeholder('id'))))
       .innerJoin(child, belongs)
@@ -59,11 +61,15 @@ function hangingOn(db: Db) {
   };
 }
 
-type EndRow = EndSaid & { readonly of: string };
+/** What is said of a day and no minute is said at its end. */
+const atWallMinuteOf = ({ on, atMinute }: { readonly on: LocalDate; readonly atMinute: number | null }): number =>
+  wallMinute(on, atMinute ?? MINUTES_PER_DAY - 1);
+
+type EndRow = Omit<EndSaid, 'atWallMinute'> & { readonly of: string; readonly atMinute: number | null };
 /** The last one said counts. */
 const endOf = (rows: readonly EndRow[], key: string): EndSaid | null => {
   const row = rows.findLast(({ of }) => of === key);
-  return row ? { key: row.key, on: row.on, by: row.by } : null;
+  return row ? { key: row.key, on: row.on, by: row.by, atWallMinute: atWallMinuteOf(row) } : null;
 };
 
 export function createFaultsRepository(db: Db) {
@@ -115,7 +121,13 @@ export function createFaultsRepository(db: Db) {
             .map((one) => ({ key: one.key, sign: one.row.sign, answer: one.row.answer, noticed: one.row.noticed })),
           outcomes: outcomes
             .filter((one) => one.of === key)
-            .map((one) => ({ key: one.key, cause: one.row.cause, helped: one.row.helped, on: one.on })),
+            .map((one) => ({
+              key: one.key,
+              cause: one.row.cause,
+              helped: one.row.helped,
+              on: one.on,
+              atWallMinute: atWallMinuteOf(one),
+            })),
           end: endOf(ends, key),
         })),
         mishaps: noted.map(({ key, mishap, part, on }): MishapNoted => ({

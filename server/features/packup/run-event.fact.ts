@@ -14,6 +14,7 @@ import type { ProblemCode } from '#contract/problem.ts';
 import { notFound, type Failure } from '#server/failure.ts';
 import type { RecordedRun, RunEventBody } from '#server/features/packup/packup.mapper.ts';
 import { planOf } from '#server/features/packup/plan-of-run.ts';
+import { stopsWith } from '#server/views/stops-with.ts';
 import { runEventStore } from '#server/features/packup/run-store.repository.ts';
 import { defineFact, type Accompanying, type Deciding, type ToWrite } from '#server/record/define-fact.ts';
 import type { Services } from '#server/services.ts';
@@ -52,7 +53,7 @@ function driedBy({ steps, isAway }: RunNow, kind: RunKind, readings: Services['r
 
 /** What a finished run has done and found: facts that come with its end. */
 function doneAndSeen(
-  { instruments, book, readings }: Services,
+  { instruments, book, faults, readings }: Services,
   plan: KeptPlan,
   log: readonly RunEvent[],
   { key, now, kind }: { readonly key: string; readonly now: WallClock; readonly kind: RunKind },
@@ -71,12 +72,13 @@ function doneAndSeen(
   });
   return [
     ...done,
-    ...seen.map(({ instrumentId, itemId, part }): Accompanying => ({
-      kind: 'sign',
-      key: `${key}/${instrumentId}/${itemId}/sign`,
-      body: { instrumentId, itemId, part },
-      ...now,
-    })),
+    ...seen.flatMap(({ instrumentId, itemId, sign, part }): Accompanying[] => {
+      const signKey = `${key}/${instrumentId}/${itemId}/sign`;
+      return [
+        { kind: 'sign', key: signKey, body: { instrumentId, itemId, part, ...(sign && { sign }) }, ...now },
+        ...stopsWith({ book, instruments, faults }, { key: signKey, instrumentId, itemId, sign }, now),
+      ];
+    }),
   ];
 }
 

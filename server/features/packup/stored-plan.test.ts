@@ -147,6 +147,9 @@ const FIFTH = FOURTH.replace('"version":4', '"version":5').replace(
   '"wait":{"minutes":10,"most":12,"why":"it soaks","until":["brass/rinse"]},"activeMinutes":1,"startsAtMinute"',
 );
 
+/** As the sixth version writes it: an answer of a look names its sign. */
+const SIXTH = FIFTH.replace('"version":5', '"version":6').replaceAll('"notice":', '"sign":"brass/stuck","notice":');
+
 describe('a stored plan', () => {
   test('is read as it was written', () => {
     // The bath waits for a longer evening: both halves of a plan are there to be read.
@@ -195,7 +198,7 @@ describe('a stored plan', () => {
     expect(read && planForBuild(BOOK, read, () => built).steps).toHaveLength(2);
     // Its looks end their own item only.
     expect(readPlan(SECOND_WITH_LOOK, () => undefined)?.steps[1]?.look?.answers).toEqual([
-      { id: 'stuck', words: 'Stuck', notice: 'brass/stuck', endsItem: true, alsoEnds: [] },
+      { id: 'stuck', words: 'Stuck', sign: null, notice: 'brass/stuck', endsItem: true, alsoEnds: [] },
     ]);
   });
 
@@ -219,6 +222,15 @@ describe('a stored plan', () => {
     const fourth = FIFTH.replace('"version":5', '"version":4').replace('"most":12,', '');
     expect(readPlan(fourth, () => undefined)?.steps[0]?.wait).toMatchObject({ minutes: 10, most: null });
     expect(readPlan(FIFTH.replace('"most":12,', ''), () => undefined)).toBeUndefined();
+  });
+
+  test('of the sixth version says by which sign a look calls for care; before, none was named', () => {
+    const signs = (text: string) => readPlan(text, () => undefined)?.steps[0]?.look?.answers.map(({ sign }) => sign);
+    expect(signs(FIFTH)?.every((sign) => sign === null)).toBe(true);
+    expect(signs(SIXTH)?.length).toBeGreaterThan(0);
+    expect(signs(SIXTH)?.every((sign) => sign === 'brass/stuck')).toBe(true);
+    expect(readPlan(SIXTH.replace('"version":6', '"version":5'), () => undefined)?.steps[0]?.look).toBeDefined();
+    expect(readPlan(SIXTH.replaceAll('"sign":"brass/stuck",', ''), () => undefined)).toBeUndefined();
   });
 
   test.each([

@@ -9,7 +9,7 @@ import { keptPlan } from '#contract/run-plan.ts';
 import { amount, instrumentId, stepId } from '#contract/scalars.ts';
 
 /** The version that is written. Whoever changes the shape of a plan adds a reader, and a fixture for its test. */
-export const PLAN_VERSION = 5;
+export const PLAN_VERSION = 6;
 
 type StepOfBook = ReturnType<typeof keptOf>;
 /** What the book says of a step today; undefined where it has none of that id for an instrument built like this. */
@@ -67,7 +67,7 @@ const planSchema = object({ ...keptPlan, version: number().oneOf([PLAN_VERSION])
   .exact()
   .required();
 
-function readFifth(raw: Raw): Omit<KeptPlan, 'because'> {
+function readSixth(raw: Raw): Omit<KeptPlan, 'because'> {
   const filled = eachStep(raw, (step) => ({
     ...PLAIN,
     key: stepKeyText(String(step['instrumentId']), String(step['id'])),
@@ -77,10 +77,23 @@ function readFifth(raw: Raw): Omit<KeptPlan, 'because'> {
   return plan;
 }
 
+/** Every answer of a look in a raw step, turned into what it is today. */
+const eachAnswer = (look: unknown, turn: (answer: Raw) => unknown): unknown =>
+  !isRaw(look) || !Array.isArray(look['answers'])
+    ? (look ?? null)
+    : { ...look, answers: look['answers'].map((one: unknown) => (isRaw(one) ? turn(one) : one)) };
+
+/** The fifth version knew which care a look calls for, and not by which sign. */
+const readFifth = (raw: Raw): Omit<KeptPlan, 'because'> =>
+  readSixth({
+    ...eachStep(raw, (step) => ({ ...step, look: eachAnswer(step['look'], (one) => ({ ...one, sign: null })) })),
+    version: PLAN_VERSION,
+  });
+
 /** The fourth version knew no most of a wait. */
 function readFourth(raw: Raw): Omit<KeptPlan, 'because'> {
   const withMost = ({ wait, ...step }: Raw) => ({ ...step, ...(isRaw(wait) && { wait: { ...wait, most: null } }) });
-  return readFifth({ ...eachStep(raw, withMost), version: PLAN_VERSION });
+  return readFifth(eachStep(raw, withMost));
 }
 
 /** The third version called a heading an action. */
@@ -89,15 +102,9 @@ const readThird = (raw: Raw): Omit<KeptPlan, 'because'> =>
 
 /** The second version knew no steps that stand in for others, and looks that end their own item only. */
 const readSecond = (raw: Raw): Omit<KeptPlan, 'because'> =>
-  readThird(eachStep(raw, (step) => ({ ...step, look: withoutAlsoEnds(step['look']) })));
-
-function withoutAlsoEnds(look: unknown): unknown {
-  if (!isRaw(look) || !Array.isArray(look['answers'])) return look ?? null;
-  return {
-    ...look,
-    answers: look['answers'].map((one: unknown) => (isRaw(one) ? { ...one, alsoEnds: [] } : one)),
-  };
-}
+  readThird(
+    eachStep(raw, (step) => ({ ...step, look: eachAnswer(step['look'], (one) => ({ ...one, alsoEnds: [] })) })),
+  );
 
 /** The first version kept ids and figures only: what each step is, the book says. */
 const firstStep = object({
@@ -142,7 +149,8 @@ const READERS: ReadonlyMap<unknown, (raw: Raw, stepOf: StepOf) => Omit<KeptPlan,
   [2, readSecond],
   [3, readThird],
   [4, readFourth],
-  [PLAN_VERSION, readFifth],
+  [5, readFifth],
+  [PLAN_VERSION, readSixth],
 ]);
 
 /** Reasons that are no longer told are left out: a plan does not become unreadable by them. */

@@ -24,10 +24,13 @@ export const CARE_EXAMPLES: TriedKinds = {
   sign: {
     make: () => ({
       path: '/api/care/signs',
-      body: { ...note, itemId: 'keyed/rod-dust', part: 'lower-joint' },
-      otherwise: { instrumentId: 'other', itemId: 'swab/wash', part: 'upper-joint' },
+      body: { ...note, itemId: 'keyed/bench-work', sign: 'keyed/pad-gone', part: 'lower-joint' },
+      otherwise: { instrumentId: 'other', itemId: 'swab/wash', sign: 'keyed/screw-proud', part: 'upper-joint' },
     }),
-    told: [[{}, 'Noticed: dust under the rods']],
+    told: [
+      [{}, 'Noticed: a pad that is loose or missing'],
+      [{ itemId: 'keyed/rod-dust', sign: 'keyed/rod-dust' }, 'Noticed: dust under the rods'],
+    ],
   },
   decision: {
     make: () => ({

@@ -14,6 +14,7 @@ import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { useLog } from '#web/record/log.actions.ts';
 
 type ItemId = CareClockView['itemId'];
+type Sign = CareClockView['signs'][number];
 
 /** What was decided, and for what is left undone what that costs. */
 const decidedWords = ({ name, caution }: Pick<CareClockView, 'name' | 'caution'>, kind: DecisionKind): string =>
@@ -36,8 +37,8 @@ export function useCareActions(instrumentId: InstrumentId, playerId: PlayerId) {
     logCare.log({ instrumentId, itemId, doneOn, by }, { said: `${name}: noted.`, onLogged: () => setAsked(null) });
   };
 
-  const seen = ({ itemId, part, name }: CareClockView, seenAt = part) =>
-    logSign.log({ instrumentId, itemId, part: seenAt }, { said: `Noticed: ${name.toLowerCase()}.` });
+  const seen = ({ itemId, part }: CareClockView, { sign, words }: Sign, seenAt = part) =>
+    logSign.log({ instrumentId, itemId, sign, part: seenAt }, { said: `Noticed. ${words}.` });
 
   const decide = ({ itemId, name, caution }: CareClockView, kind: DecisionKind, until: LocalDate | null = null) =>
     logDecision.log({ instrumentId, itemId, kind, until }, { said: decidedWords({ name, caution }, kind) });
@@ -47,6 +48,7 @@ export function useCareActions(instrumentId: InstrumentId, playerId: PlayerId) {
     setAsked(clock);
   };
   return {
+    instrumentId,
     asked,
     ask,
     done,

@@ -101,7 +101,9 @@ function Loaded({
   const actions = useFaultActions(page.instrumentId, page.playerId);
   const { open, stopped } = page;
   const [params] = useSearchParams();
-  const [more, setMore] = useState(false);
+  const sign = params.get('sign');
+  // What was noticed elsewhere is said here at once, unless it has been.
+  const [more, setMore] = useState(sign !== null && open !== null && open.said.every((one) => one.sign !== sign));
   /** By what was answered in this very interview: a rule, whatever the odds. */
   const isStopped = open !== null && open.key === stopped?.key;
   return (
@@ -127,6 +129,7 @@ function Loaded({
             page={page}
             busy={actions.busy}
             part={params.get('part')}
+            sign={sign}
             title={`What do you notice on ${care.instrument.name}?`}
             action="Find out what it may be"
             onBegin={actions.begin}
@@ -136,6 +139,7 @@ function Loaded({
           <StartInterview
             page={page}
             busy={actions.busy}
+            sign={sign}
             title="What else do you notice?"
             action="Add it"
             onBegin={(signs) => {

@@ -1,6 +1,7 @@
 import { mdiDotsVertical } from '@mdi/js';
 import { Box, Button, IconButton } from '@mui/material';
 import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
 import { duration } from '#core/explain/format.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { CareClockView } from '#contract/care.ts';
@@ -17,11 +18,14 @@ import { Text } from '#web/ui/Text.tsx';
 
 const [EntryMenu, fetchMenu] = lazyPart(async () => (await import('#web/ui/EntryMenu.tsx')).EntryMenu);
 
+type Sign = CareClockView['signs'][number];
+
 /** What a row can set going; the page hands it in. */
 export type RowActions = {
   readonly doNow: (itemIds: readonly CareClockView['itemId'][]) => void;
   readonly ask: (clock: CareClockView) => void;
-  readonly seen: (clock: CareClockView) => void;
+  readonly instrumentId: string;
+  readonly seen: (clock: CareClockView, sign: Sign) => void;
   readonly decide: (clock: CareClockView, kind: 'postponed' | 'declined' | 'resumed', until?: LocalDate | null) => void;
   readonly busy: boolean;
 };
@@ -61,24 +65,47 @@ function MoreMenu({ clock, today, actions }: CareRowProps) {
   );
 }
 
+/** Nobody has noticed it yet, and somebody may. */
+const isUnseen = ({ signs, gauge }: CareClockView): boolean => signs.length > 0 && gauge.state === 'as-seen';
+
+/** One of its signs is there; of several it is asked which. */
+function SeeIt({ clock, actions }: Omit<CareRowProps, 'today'>) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const { name, signs } = clock;
+  const [only, ...others] = signs;
+  return (
+    <>
+      <Button
+        variant="outlined"
+        color="inherit"
+        disabled={actions.busy}
+        aria-label={`I see it: ${name}`}
+        onClick={({ currentTarget }) => {
+          if (only && others.length === 0) actions.seen(clock, only);
+          else setAnchor(currentTarget);
+        }}
+      >
+        I see it
+      </Button>
+      {anchor && (
+        <EntryMenu
+          anchor={anchor}
+          entries={signs.map((one) => ({ words: one.words, act: () => actions.seen(clock, one) }))}
+          onClose={() => setAnchor(null)}
+        />
+      )}
+    </>
+  );
+}
+
 function Buttons({ clock, actions }: Omit<CareRowProps, 'today'>) {
-  const { name, gauge, hands, minutes, sign } = clock;
-  const unseen = sign !== null && gauge.state === 'as-seen';
+  const { name, gauge, hands, minutes, noticedSign } = clock;
+  const unseen = isUnseen(clock);
   const atHome = hands !== 'bench' && gauge.state !== 'waiting';
   const shown = duration(Math.max(1, minutes));
   return (
     <>
-      {unseen && (
-        <Button
-          variant="outlined"
-          color="inherit"
-          disabled={actions.busy}
-          onClick={() => actions.seen(clock)}
-          aria-label={`I see it: ${name}`}
-        >
-          I see it
-        </Button>
-      )}
+      {unseen && <SeeIt clock={clock} actions={actions} />}
       {atHome && !unseen && (
         <Button
           variant="outlined"
@@ -100,13 +127,22 @@ function Buttons({ clock, actions }: Omit<CareRowProps, 'today'>) {
           {atHome ? 'Done already' : 'The bench did it'}
         </Button>
       )}
+      {noticedSign !== null && (
+        <Button
+          color="inherit"
+          aria-label={`Ask what it is: ${name}`}
+          {...{ component: Link, to: `/faults/${actions.instrumentId}?sign=${noticedSign}` }}
+        >
+          Ask what it is
+        </Button>
+      )}
     </>
   );
 }
 
 /** One care item: how it stands, why, and what can be done about it. */
 export function CareRow({ clock, today, actions }: CareRowProps) {
-  const { name, gauge, hands, atBench, because, partName, postponedUntil, sign } = clock;
+  const { name, gauge, hands, atBench, because, partName, postponedUntil } = clock;
   const stoppered = hands === 'bench' || gauge.state === 'waiting';
   const handsWords = atBench ? null : HANDS_WORDS[hands];
   const standing = postponedUntil ? `waits until ${FORMAT.weekdayDate(postponedUntil)}` : gauge.words;
@@ -128,7 +164,7 @@ export function CareRow({ clock, today, actions }: CareRowProps) {
         </Actions>
       </Box>
       <Box sx={{ gridColumn: 3, gridRow: 1 }}>
-        {!(sign !== null && gauge.state === 'as-seen') && <MoreMenu clock={clock} today={today} actions={actions} />}
+        {!isUnseen(clock) && <MoreMenu clock={clock} today={today} actions={actions} />}
       </Box>
       {why.fold}
     </PlainRow>

@@ -12,10 +12,11 @@ type StripWithSignsProps = { readonly page: InstrumentPage; readonly actions: Ca
 export function StripWithSigns({ page: { instrument, strip, clocks }, actions }: StripWithSignsProps) {
   const [tapped, setTapped] = useState<{ readonly part: CareClockView['part']; readonly at: Element } | null>(null);
   const name = strip.find(({ part }) => part === tapped?.part)?.name ?? '';
-  const signs = clocks.flatMap((clock) => {
-    const { sign, gauge } = clock;
-    return tapped && gauge.state === 'as-seen' && sign?.parts.includes(tapped.part) ? [{ clock, sign }] : [];
-  });
+  const signs = clocks.flatMap((clock) =>
+    tapped && clock.gauge.state === 'as-seen' && clock.seenOn.includes(tapped.part)
+      ? clock.signs.map((sign) => ({ clock, sign }))
+      : [],
+  );
   const close = () => setTapped(null);
   return (
     <>
@@ -33,14 +34,14 @@ export function StripWithSigns({ page: { instrument, strip, clocks }, actions }:
         </ListSubheader>
         {signs.map(({ clock, sign }) => (
           <MenuItem
-            key={clock.itemId}
+            key={`${clock.itemId} ${sign.sign}`}
             disabled={actions.busy}
             onClick={() => {
-              if (tapped) actions.seen(clock, tapped.part);
+              if (tapped) actions.seen(clock, sign, tapped.part);
               close();
             }}
           >
-            {sign.words.charAt(0).toUpperCase() + sign.words.slice(1)}
+            {sign.words}
           </MenuItem>
         ))}
         <MenuItem {...{ component: Link, to: `/faults/${instrument.id}?part=${tapped?.part ?? ''}` }}>

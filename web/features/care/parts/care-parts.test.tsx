@@ -25,8 +25,10 @@ const clock = (over: Partial<CareClockView> = {}): CareClockView => ({
   hands: 'player',
   dueAtHome: true,
   goesAlong: false,
-  sign: null,
+  signs: [],
+  seenOn: [],
   noticed: false,
+  noticedSign: null,
   declined: false,
   postponedUntil: null,
   caution: '',
@@ -36,14 +38,17 @@ const clock = (over: Partial<CareClockView> = {}): CareClockView => ({
   because: [{ rule: 'limb', text: 'Six months have passed.', mark: 'practice' }],
   ...over,
 });
+const PAD = { sign: 'keyed/pad-gone', words: 'A pad is loose or missing' } as const;
+const SCREW = { sign: 'keyed/screw-proud', words: 'A screw or rod stands proud' } as const;
 const seen = {
-  sign: { words: 'a pad loose', parts: ['upper-joint' as const] },
+  signs: [PAD],
+  seenOn: ['upper-joint' as const],
   gauge: { state: 'as-seen' as const, load: null, words: 'when you see a pad loose' },
 };
 
 describe('a row of care', () => {
   const row = (over: Partial<CareClockView> = {}, busy = false) => {
-    const actions = { doNow: jest.fn(), ask: jest.fn(), seen: jest.fn(), decide: jest.fn(), busy };
+    const actions = { instrumentId: 'one', doNow: jest.fn(), ask: jest.fn(), seen: jest.fn(), decide: jest.fn(), busy };
     draw(<CareRow clock={clock(over)} today={today} actions={actions} />);
     return actions;
   };
@@ -84,8 +89,25 @@ describe('a row of care', () => {
   test('what waits for a sign is seen, and can neither be done nor put off before', () => {
     const actions = row(seen);
     tap('I see it: Oil the keys');
-    expect(actions.seen.mock.calls).toMatchObject([[{ itemId: 'keyed/key-oil' }]]);
+    expect(actions.seen.mock.calls).toMatchObject([[{ itemId: 'keyed/key-oil' }, PAD]]);
     for (const name of [/^Do it/, /^Done already/, /^More/]) expect(screen.queryByRole('button', { name })).toBeNull();
+  });
+
+  test('of several signs it is asked which', async () => {
+    const actions = row({ ...seen, signs: [PAD, SCREW] });
+    tap('I see it: Oil the keys');
+    expect(actions.seen).not.toHaveBeenCalled();
+    fireEvent.click(await screen.findByRole('menuitem', { name: 'A screw or rod stands proud' }));
+    expect(actions.seen.mock.calls).toMatchObject([[{ itemId: 'keyed/key-oil' }, SCREW]]);
+  });
+
+  test('what was noticed leads to the questions, where there are any', () => {
+    row({ noticed: true, noticedSign: 'keyed/pad-gone' });
+    const link = screen.getByRole('link', { name: 'Ask what it is: Oil the keys' });
+    expect(link.getAttribute('href')).toBe('/faults/one?sign=keyed/pad-gone');
+    cleanup();
+    row({ noticed: true });
+    expect(screen.queryByRole('link')).toBeNull();
   });
 
   test('a child does it with a grown-up, and the row says so', () => {
@@ -239,8 +261,8 @@ describe('the strip of the bore', () => {
   test('a part is tapped where something is seen, and only what can be seen there is asked', () => {
     const actions = shown();
     tap(/^Upper joint/);
-    fireEvent.click(screen.getByRole('menuitem', { name: 'A pad loose' }));
-    expect(actions.seen.mock.calls).toMatchObject([[{ itemId: 'keyed/key-oil' }, 'upper-joint']]);
+    fireEvent.click(screen.getByRole('menuitem', { name: 'A pad is loose or missing' }));
+    expect(actions.seen.mock.calls).toMatchObject([[{ itemId: 'keyed/key-oil' }, PAD, 'upper-joint']]);
   });
 
   test('where nothing can be seen it says so', () => {

@@ -52,6 +52,8 @@ type StartInterviewProps = {
   readonly page: FaultsPage;
   /** Where it was tapped: what can be noticed there comes alone, until somebody asks for everything. */
   readonly part?: string | null;
+  /** What was noticed elsewhere, and leads here. */
+  readonly sign?: string | null;
   readonly busy: boolean;
   readonly title: string;
   readonly action: string;
@@ -59,20 +61,21 @@ type StartInterviewProps = {
 };
 
 /** Say what you notice: in your own words, or by touch. */
-export function StartInterview({ page, part = null, busy, title, action, onBegin }: StartInterviewProps) {
+export function StartInterview({ page, part = null, sign = null, busy, title, action, onBegin }: StartInterviewProps) {
+  const given = page.noticeable.find((one) => one.sign === sign);
   const [everywhere, setEverywhere] = useState(false);
   const onPart = page.noticeable.filter((one) => part !== null && one.part === part);
   const isThere = onPart.length > 0 && !everywhere;
   const [typed, setTyped] = useState('');
-  const [sense, setSense] = useState<Sense>('hear');
-  const [chosen, setChosen] = useState<readonly SignId[]>([]);
+  const [sense, setSense] = useState<Sense>(given?.sense ?? 'hear');
+  const [chosen, setChosen] = useState<readonly SignId[]>(given ? [given.sign] : []);
   const found = findSigns(page.noticeable, typed).slice(0, 6);
   const isTyping = typed.trim() !== '';
   const signs = isTyping
     ? found
     : isThere
       ? onPart
-      : page.noticeable.filter((one) => one.sort === 'complaint' && (one.sense === sense || chosen.includes(one.sign)));
+      : page.noticeable.filter((one) => chosen.includes(one.sign) || (one.sort === 'complaint' && one.sense === sense));
   const toggle = (sign: SignId) =>
     setChosen(chosen.includes(sign) ? chosen.filter((one) => one !== sign) : [...chosen, sign]);
   return (

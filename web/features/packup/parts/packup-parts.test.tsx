@@ -71,8 +71,8 @@ const step = (id: string, over: Partial<ShownStep> = {}): ShownStep => ({
 const look = {
   question: 'Do all slides move?',
   answers: [
-    { id: 'move', words: 'They move', notice: null, endsItem: false, alsoEnds: [] },
-    { id: 'stuck', words: 'One is stuck', notice: null, endsItem: true, alsoEnds: [] },
+    { id: 'move', words: 'They move', sign: null, notice: null, endsItem: false, alsoEnds: [] },
+    { id: 'stuck', words: 'One is stuck', sign: null, notice: null, endsItem: true, alsoEnds: [] },
   ],
 };
 

@@ -1,0 +1,1 @@
+ALTER TABLE `signs_noticed` ADD `sign` text;
