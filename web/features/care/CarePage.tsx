@@ -80,7 +80,7 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         >
           {list(running)}
         </Compartment>
-        {asSeen.length > 0 && <Compartment title="When you see it">{list(asSeen)}</Compartment>}
+        {asSeen.length > 0 && <Compartment title="When you notice it">{list(asSeen)}</Compartment>}
         {off.length > 0 && <Compartment title="Not done here">{list(off)}</Compartment>}
       </Column>
       <Column last>

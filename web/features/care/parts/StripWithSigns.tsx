@@ -30,7 +30,7 @@ export function StripWithSigns({ page: { instrument, strip, clocks }, actions }:
       />
       <Menu open={tapped !== null} anchorEl={tapped?.at ?? null} onClose={close}>
         <ListSubheader>
-          {signs.length > 0 ? `${name}: what do you see?` : `${name}: nothing to look out for`}
+          {signs.length > 0 ? `${name}: what do you notice?` : `${name}: nothing to look out for`}
         </ListSubheader>
         {signs.map(({ clock, sign }) => (
           <MenuItem

@@ -60,6 +60,10 @@ type StartInterviewProps = {
   readonly onBegin: (noticed: readonly SignId[]) => void;
 };
 
+/** What leads here comes first, for it is said already. */
+const beginningWith = (given: Noticeable | undefined, signs: readonly Noticeable[]): readonly Noticeable[] =>
+  given === undefined ? signs : [given, ...signs.filter((one) => one !== given)];
+
 /** Say what you notice: in your own words, or by touch. */
 export function StartInterview({ page, part = null, sign = null, busy, title, action, onBegin }: StartInterviewProps) {
   const given = page.noticeable.find((one) => one.sign === sign);
@@ -71,11 +75,10 @@ export function StartInterview({ page, part = null, sign = null, busy, title, ac
   const [chosen, setChosen] = useState<readonly SignId[]>(given ? [given.sign] : []);
   const found = findSigns(page.noticeable, typed).slice(0, 6);
   const isTyping = typed.trim() !== '';
-  const signs = isTyping
-    ? found
-    : isThere
-      ? onPart
-      : page.noticeable.filter((one) => chosen.includes(one.sign) || (one.sort === 'complaint' && one.sense === sense));
+  const byTouch = isThere
+    ? onPart
+    : page.noticeable.filter((one) => chosen.includes(one.sign) || (one.sort === 'complaint' && one.sense === sense));
+  const signs = isTyping ? found : beginningWith(given, byTouch);
   const toggle = (sign: SignId) =>
     setChosen(chosen.includes(sign) ? chosen.filter((one) => one !== sign) : [...chosen, sign]);
   return (

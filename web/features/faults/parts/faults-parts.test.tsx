@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { describe, expect, jest, test } from '@jest/globals';
-import { screen } from '@testing-library/react';
+import { cleanup, screen } from '@testing-library/react';
 import type { FaultsPage, InterviewView, QuestionView, SuspectView } from '#contract/faults.ts';
 import { localDate } from '#core/time/local-date.ts';
 import { AskedQuestion } from '#web/features/faults/parts/AskedQuestion.tsx';
@@ -166,11 +166,10 @@ describe('what is asked', () => {
 });
 
 describe('what is noticed', () => {
-  const start = (part: string | null = null) => {
+  const start = (part: string | null = null, sign: string | null = null) => {
     const onBegin = jest.fn();
-    draw(
-      <StartInterview page={PAGE} part={part} busy={false} title="What is it?" action="Find out" onBegin={onBegin} />,
-    );
+    const words = { title: 'What is it?', action: 'Find out' };
+    draw(<StartInterview page={PAGE} part={part} sign={sign} busy={false} {...words} onBegin={onBegin} />);
     return onBegin;
   };
   test('by their own words, several at once', () => {
@@ -182,6 +181,17 @@ describe('what is noticed', () => {
     tap(/A key sticks/);
     tap('Find out');
     expect(onBegin).toHaveBeenCalledWith(['single-reed/squeak', 'keyed/sticky']);
+  });
+  test('what was noticed elsewhere stands first, and is said already', () => {
+    const onBegin = start(null, 'keyed/sticky');
+    expect(screen.getAllByRole('button', { name: /A key sticks|It squeaks/ })[0]?.textContent).toContain(
+      'A key sticks',
+    );
+    tap('Find out');
+    expect(onBegin).toHaveBeenCalledWith(['keyed/sticky']);
+    cleanup();
+    start(null, 'piston/slow');
+    expect(isDead('Find out')).toBe(true);
   });
   test('words nobody knows are said to be unknown', () => {
     start();
