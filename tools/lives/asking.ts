@@ -1,5 +1,8 @@
+import { carePaths } from '#contract/care.ts';
 import { faultPaths, faultsPage, type FaultsPage } from '#contract/faults.ts';
+import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CauseId, Mishap, SignId } from '#core/book/fault.ts';
+import type { PartId } from '#core/instruments/kind.ts';
 import type { Answer } from '#core/faults/stops.ts';
 import type { Person } from '#tools/lives/person.ts';
 
@@ -43,22 +46,35 @@ export async function askedAbout(
   throw new Error(`${instrumentId}: it is asked on and on`);
 }
 
+const saidYes = ({ said }: NonNullable<FaultsPage['open']>): SignId[] =>
+  said.filter(({ answer }) => answer === 'yes').map(({ sign }) => sign);
+
+/** Taps a sign where it is seen. */
+export async function taps(
+  person: Person,
+  seen: { readonly instrumentId: string; readonly itemId: CareItemId; readonly sign: SignId; readonly part: PartId },
+): Promise<void> {
+  await person.log(carePaths.signs, seen);
+  person.deeds.push({ did: 'noticed', instrumentId: seen.instrumentId, itemId: seen.itemId });
+  person.note(`  ${seen.instrumentId}: ${seen.sign} tapped on the ${seen.part}`);
+}
+
 /** The remedy of what was suspected first was done, and it helped. */
 export async function itHelped(person: Person, { instrumentId, open }: FaultsPage): Promise<CauseId | null> {
   const cause = open?.suspected[0]?.cause ?? null;
   if (open === null || cause === null) return null;
   await person.log(faultPaths.outcome, { interviewKey: open.key, cause, helped: true });
-  person.deeds.push({ did: 'mended', instrumentId });
+  person.deeds.push({ did: 'mended', instrumentId, signs: saidYes(open) });
   person.note(`  ${instrumentId}: ${cause}, that was it`);
   return cause;
 }
 
 /** Somebody with a name has looked at what was stopped. */
 export async function wasCleared(person: Person, instrumentId: string): Promise<void> {
-  const { stopped } = await pageOf(person, instrumentId);
+  const { stopped, open } = await pageOf(person, instrumentId);
   if (stopped === null) return;
   await person.log(faultPaths.end, { faultKey: stopped.key, by: stopped.clearedBy });
-  person.deeds.push({ did: 'mended', instrumentId });
+  person.deeds.push({ did: 'mended', instrumentId, signs: open?.key === stopped.key ? saidYes(open) : [] });
   person.note(`  ${instrumentId}: ${stopped.clearedWords}`);
 }
 

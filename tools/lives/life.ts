@@ -4,6 +4,7 @@ import type { CostsView } from '#contract/costs.ts';
 import type { ReedsPageView } from '#contract/reed-views.ts';
 import type { SittingsView } from '#contract/sittings.ts';
 import type { TodayView } from '#contract/today.ts';
+import type { SignId } from '#core/book/fault.ts';
 import type { WorkId } from '#core/book/work.ts';
 import type { Grade } from '#core/inspections/grade.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
@@ -52,8 +53,10 @@ export type Deed =
   | { readonly did: 'cared'; readonly instrumentId: string; readonly itemId: CareItemId }
   /** Packed up on the way, and cased damp. */
   | { readonly did: 'cased-damp'; readonly instrumentId: string }
-  /** What was wrong is found and put right, or somebody with a name has looked. */
-  | { readonly did: 'mended'; readonly instrumentId: string }
+  /** Tapped where it was seen. */
+  | { readonly did: 'noticed'; readonly instrumentId: string; readonly itemId: CareItemId }
+  /** What was wrong is found and put right, or somebody with a name has looked; which signs had been said of it. */
+  | { readonly did: 'mended'; readonly instrumentId: string; readonly signs: readonly SignId[] }
   /** Read something of it, and what that says. */
   | { readonly did: 'read'; readonly instrumentId: string; readonly measure: string; readonly grade: Grade }
   /** Its stay was put in the calendar, for this work. */

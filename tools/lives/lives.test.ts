@@ -96,6 +96,25 @@ describe('a rule', () => {
     expect(judged('moved-is-as-before', lost).length).toBeGreaterThan(0);
   }, 60_000);
 
+  test('of what is noticed finds what was tapped and is not said, and what was mended and still is', () => {
+    const clock = (noticed: boolean) => ({
+      ...{ itemId: 'keyed/water-in-hole', noticed, noticedSign: noticed ? 'keyed/gurgle' : null },
+    });
+    const noticed = { did: 'noticed', instrumentId: 'oboe', itemId: 'keyed/water-in-hole' };
+    const mended = { did: 'mended', instrumentId: 'oboe', signs: ['keyed/gurgle'] };
+    const found = (isNoticed: boolean, ...deeds: object[]) => {
+      const evening = { care: new Map([['oboe', { clocks: [clock(isNoticed)] }]]) };
+      const days = [{ on: localDate('2026-11-30'), evening, deeds }];
+      return judged('noticed-is-one-thing', { days } as unknown as Lived).map(({ words }) => words);
+    };
+    expect(found(true, noticed)).toEqual([]);
+    expect(found(false, noticed)[0]).toMatch(/does not say so/);
+    expect(found(false, noticed, mended)).toEqual([]);
+    expect(found(true, noticed, mended)[0]).toMatch(/still said/);
+    expect(found(true, mended, noticed)).toEqual([]);
+    expect(found(false, noticed, { ...noticed, did: 'cared' })).toEqual([]);
+  });
+
   test('of a subscriber finds what stands twice, what changes unsaid, what is lost, and what is done and comes back', () => {
     const [monday, tuesday] = [localDate('2026-11-30'), localDate('2026-12-01')];
     const told = (over: Partial<ToldEvent> = {}): ToldEvent => ({
