@@ -1,9 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
+import type { CareItemId } from '#core/book/care-ids.ts';
+import type { SignId } from '#core/book/fault.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import { PLAIN_FORMAT } from '#core/explain/format.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { todayList, type StandsToday } from '#core/situation/today-list.ts';
 import { wetWords } from '#core/situation/today-words.ts';
+import { BOOK } from '#core/tables/book.ts';
+import { practiceOf } from '#core/testing/any-run.ts';
 
 const clock = (state: ItemClock['state'], load: number, rule = 'limb') =>
   ({ state, load, because: [{ rule }] }) as unknown as ItemClock;
@@ -21,7 +25,7 @@ const stands = (id: string, over: Partial<StandsToday> = {}): StandsToday => ({
   leftForLater: [],
   isAway: false,
   stopped: null,
-  isAskedAbout: false,
+  asked: null,
   calling: [],
   ...over,
 });
@@ -51,6 +55,23 @@ describe('today', () => {
       'due later',
       'due due',
     ]);
+  });
+
+  test('what was noticed and is being asked about is one line', () => {
+    const items = practiceOf(BOOK, { kind: 'clarinet' }).items;
+    const noticed = (id: CareItemId, which: SignId | null) => {
+      const item = items.find((one) => one.id === id);
+      return { item, state: 'due', load: 1, because: [{ rule: 'noticed', which, item }] } as unknown as ItemClock;
+    };
+    const gurgle = noticed('keyed/water-in-hole', null);
+    const screw = noticed('keyed/bench-work', 'keyed/screw-proud');
+    const lines = (asked: readonly SignId[] | null) => told(stands('one', { asked, calling: [gurgle, screw] }));
+    expect(lines(null)).toEqual(['first one', 'first one']);
+    expect(lines(['keyed/gurgle'])).toEqual(['wrong one', 'first one']);
+    expect(lines(['keyed/gurgle', 'keyed/screw-proud'])).toEqual(['wrong one']);
+    // Which of several signs it was nobody said: it may be another.
+    const unsaid = stands('one', { asked: ['keyed/rattle'], calling: [noticed('keyed/bench-work', null)] });
+    expect(told(unsaid)).toEqual(['wrong one', 'first one']);
   });
 
   test('what has no line is fine, and nothing else is', () => {

@@ -1,5 +1,6 @@
+import type { SignId } from '#core/book/fault.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
-import { isNoticed } from '#core/care/what-matters.ts';
+import { isNoticed, noticedSign } from '#core/care/what-matters.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 
 /** How one instrument stands, as far as a day's list asks. */
@@ -9,8 +10,8 @@ export type StandsToday = {
   readonly isAway: boolean;
   /** It is stopped: not to be played, and its care waits; or only not to be forced. */
   readonly stopped: 'laid-by' | 'with-care' | null;
-  /** Something is wrong with it, and it is still being asked what. */
-  readonly isAskedAbout: boolean;
+  /** Something is wrong with it, and it is still being asked what: the signs that are so; null where nothing is asked. */
+  readonly asked: readonly SignId[] | null;
   readonly openRunKey: string | null;
   readonly awaitsPackUp: boolean;
   /** When the last play ended, wall minutes; null where only its day is known, or nothing was played. */
@@ -54,6 +55,11 @@ export type Today = {
 
 const isDue = ({ state }: ItemClock): boolean => state === 'overdue' || state === 'due' || state === 'waiting';
 const hasUnknown = ({ calling }: StandsToday): boolean => calling.some(({ state }) => state === 'unknown');
+/** What was noticed is being asked about: that line leads on, and one thing is said once. */
+function isAskedIn(asked: StandsToday['asked'], clock: ItemClock): boolean {
+  const sign = asked === null ? null : noticedSign(clock);
+  return sign !== null && asked?.includes(sign) === true;
+}
 const loadOf = ({ load }: ItemClock): number => load ?? 1;
 
 /**
@@ -73,7 +79,7 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
   );
   const stops = there.filter(({ stopped }) => stopped !== null).map(({ id }): TodayLine => ({ what: 'stopped', id }));
   const wrong = instruments
-    .filter(({ isAskedAbout, stopped }) => isAskedAbout && stopped === null)
+    .filter(({ asked, stopped }) => asked !== null && stopped === null)
     .map(({ id }): TodayLine => ({ what: 'wrong', id }));
   // It is at the bench from the morning on which it goes there: what is away is packed and fetched all the same.
   const handovers = all.flatMap(({ id, handover }): TodayLine[] => (handover === null ? [] : [{ what: handover, id }]));
@@ -88,8 +94,10 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
       dampSince === null ? [] : [{ what: 'damp', id, sinceWallMinute: dampSince }],
     )
     .toSorted((a, b) => a.sinceWallMinute - b.sinceWallMinute);
-  const first = instruments.flatMap(({ id, calling, leftForLater }) =>
-    [...calling.filter(isNoticed), ...leftForLater].map((clock): TodayLine => ({ what: 'first', id, clock })),
+  const first = instruments.flatMap(({ id, asked, calling, leftForLater }) =>
+    [...calling.filter((clock) => isNoticed(clock) && !isAskedIn(asked, clock)), ...leftForLater].map(
+      (clock): TodayLine => ({ what: 'first', id, clock }),
+    ),
   );
   const due = instruments
     .flatMap(({ id, calling }) =>

@@ -11,7 +11,7 @@ import type { Situation } from '#core/situation/situation.ts';
 import { bookSign } from '#core/faults/faults-for.ts';
 import { interviewSaid } from '#core/faults/fault-words.ts';
 import { looksDue } from '#core/inspections/inspections-standing.ts';
-import { isLaidBy } from '#core/faults/faults-standing.ts';
+import { isLaidBy, saidYes } from '#core/faults/faults-standing.ts';
 import { stopSaid } from '#core/faults/stop-words.ts';
 import { todayList, type StandsToday, type TodayLine } from '#core/situation/today-list.ts';
 import { partsLeftWet, practicePlayed } from '#core/situation/alone-standing.ts';
@@ -54,7 +54,7 @@ function standsToday(reading: Reading, now: WallClock): StandsToday {
     id,
     isAway: calendar.awayUntil !== null,
     stopped: faults.stopped === null ? null : isLaidBy(faults) ? 'laid-by' : 'with-care',
-    isAskedAbout: faults.open !== null,
+    asked: faults.open && saidYes(faults.open),
     openRunKey: facts.openRunKey,
     awaitsPackUp: care.awaitsPackUp,
     playedAt: lastPlay?.endedAtMinute == null ? null : wallMinute(lastPlay.endedOn, lastPlay.endedAtMinute),
