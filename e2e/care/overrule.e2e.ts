@@ -58,7 +58,7 @@ describe('care', () => {
       (part as SVGElement).focus(),
     );
     await page.keyboard.press('Enter');
-    await tap(page, 'Dust under the rods', 'menuitem');
+    await tap(page, 'Dust lies under the rods', 'menuitem');
     await sees(page, 'noticed · lower joint');
     await tap(page, 'Edit the build');
     await tap(page, 'What is the body made of?', 'combobox');
