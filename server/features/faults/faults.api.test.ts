@@ -279,7 +279,12 @@ describe('a sign that is tapped where it is seen is a sign of the same list', ()
     await gurgle(1100);
     const key = await begin(['keyed/gurgle']);
     expect(await careOf('keyed/water-in-hole')).toMatchObject({ noticed: true });
-    await post(faultPaths.outcome, { ...at(1150), interviewKey: key, cause: 'keyed/water-in-hole', helped: true }).expect(201);
+    await post(faultPaths.outcome, {
+      ...at(1150),
+      interviewKey: key,
+      cause: 'keyed/water-in-hole',
+      helped: true,
+    }).expect(201);
     expect(await careOf('keyed/water-in-hole')).toMatchObject({ noticed: false });
     await gurgle(1190);
     expect(await careOf('keyed/water-in-hole')).toMatchObject({ noticed: true });
