@@ -51,6 +51,10 @@ describe('what the record says that makes causes likelier', () => {
       ['dry-air'],
     ],
     ['air of last week says nothing', { air: [air(8, 20, 80)] }, []],
+    ['air of three days ago still counts', { air: [air(3, 20, 80)] }, ['damp-air']],
+    ['air of four days ago does not', { air: [air(4, 20, 80)] }, []],
+    ['the weather turned within four days', { air: [air(4, 20, 40), air(0, 20, 56)] }, ['weather-change']],
+    ['the weather turned over five', { air: [air(5, 20, 40), air(0, 20, 56)] }, []],
     ['the weather turned', { air: [air(2, 20, 40), air(0, 20, 56)] }, ['weather-change']],
     ['not packed up', { care: { clocks: [], awaitsPackUp: true } }, ['swab-skipped']],
     [
