@@ -1,7 +1,18 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { faultBook, faultPaths, faultsPage } from '#contract/faults.ts';
+import { packupPaths } from '#contract/packup.ts';
 import { sittingPaths, sittingsView } from '#contract/sittings.ts';
-import { aKey, furnishedServer, NOW, playBody, TODAY, WOODEN, type TestServer } from '#server/testing/test-server.ts';
+import {
+  aKey,
+  furnishedServer,
+  NOW,
+  playBody,
+  runBody,
+  share,
+  TODAY,
+  WOODEN,
+  type TestServer,
+} from '#server/testing/test-server.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -238,6 +249,30 @@ describe('a sign that is tapped where it is seen is a sign of the same list', ()
     await takeBack(key);
     // The second tap stands, and asked about nothing: the first had.
     expect((await page()).stopped).toBeNull();
+  });
+
+  test('a line that a look of a run finds stops it, too', async () => {
+    const key = aKey();
+    const parts = [share({ itemIds: ['wind/look-over'] })];
+    const { body: run } = await server
+      .api()
+      .post('/api/runs')
+      .send(runBody({ key, kind: 'care', parts }))
+      .expect(201);
+    const say = (event: object) =>
+      server
+        .api()
+        .post(packupPaths.events(key))
+        .send({ key: aKey(), ...event });
+    type Step = { key: string; id: string; look: { answers: { id: string }[] } | null };
+    for (const { key: stepKey, id, look } of run.plan.steps as Step[]) {
+      const answer = id === 'wooden-bore/look-over-line' ? 'line' : look?.answers[0]?.id;
+      await say(look ? { kind: 'answered', stepKey, answer } : { kind: 'ticked', stepKey }).expect(201);
+    }
+    expect((await page()).stopped).toBeNull();
+    await say({ kind: 'finished', now: NOW }).expect(201);
+    expect((await page()).stopped).toMatchObject({ mayBePlayed: false, clearedBy: 'bench' });
+    expect(await careOf('wind/crack')).toMatchObject({ noticed: true, noticedSign: 'wooden/line' });
   });
 
   test('whoever has looked ends it: the care it called for is over, too', async () => {
