@@ -91,9 +91,9 @@ export const namedInstrument = object({ instrumentId: instrumentId().required(),
 /** The key of a step within its run. */
 export const runStepKey = () => string<RunStepKey>().strict().max(160);
 
-/** An id of the practice book: `page/words`. What the book does not know is refused by whoever looks it up. */
 /** An id of the one list of signs: `page/words`. What this instrument has not is refused by whoever looks it up. */
 export const signId = () => string<SignId>().strict().max(60);
+/** An id of the practice book: `page/words`. What the book does not know is refused by whoever looks it up. */
 export const careItemId = () => string<CareItemId>().strict().max(80);
 export const stepId = () => string<StepId>().strict().max(80);
 

@@ -6,9 +6,9 @@ import { gzipSync } from 'node:zlib';
 import supertest from 'supertest';
 import { createApp } from '#server/app.ts';
 
-const SCRIPT = 'console.log("as it was written");'.repeat(50);
+const SCRIPT = 'export const said = "as it was written";'.repeat(50);
 /** Packed, it says where it came from. */
-const PACKED = 'console.log("as it was packed");';
+const PACKED = 'export const said = "as it was packed";';
 const PAGE = '<!doctype html><title>Ulu</title>';
 
 let folder: string;

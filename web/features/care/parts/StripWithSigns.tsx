@@ -8,13 +8,17 @@ import { pinsOf } from '#web/ui/strip-pins.ts';
 
 type StripWithSignsProps = { readonly page: InstrumentPage; readonly actions: CareActions };
 
+/** Once it has popped, a line may still be seen: of several signs the others stay to be tapped. */
+const mayBeNoticed = ({ gauge, noticed, noticedSign, signs }: CareClockView, sign: string): boolean =>
+  gauge.state === 'as-seen' || (noticed && signs.length > 1 && noticedSign !== sign);
+
 /** The bore strip whose parts can be tapped where something is seen. */
 export function StripWithSigns({ page: { instrument, strip, clocks }, actions }: StripWithSignsProps) {
   const [tapped, setTapped] = useState<{ readonly part: CareClockView['part']; readonly at: Element } | null>(null);
   const name = strip.find(({ part }) => part === tapped?.part)?.name ?? '';
   const signs = clocks.flatMap((clock) =>
-    tapped && clock.gauge.state === 'as-seen' && clock.seenOn.includes(tapped.part)
-      ? clock.signs.map((sign) => ({ clock, sign }))
+    tapped && clock.seenOn.includes(tapped.part)
+      ? clock.signs.filter(({ sign }) => mayBeNoticed(clock, sign)).map((sign) => ({ clock, sign }))
       : [],
   );
   const close = () => setTapped(null);

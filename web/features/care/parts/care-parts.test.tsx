@@ -251,9 +251,10 @@ describe('the strip of the bore', () => {
     joint: 'tenon' as const,
     form: null,
   }));
-  const shown = () => {
+  const shown = (over: Partial<CareClockView> = {}) => {
     const actions = { seen: jest.fn(), busy: false };
-    const page = { instrument: { name: 'Clarinet', kindName: 'Wooden clarinet' }, strip, clocks: [clock(seen)] };
+    const clocks = [clock({ ...seen, ...over })];
+    const page = { instrument: { name: 'Clarinet', kindName: 'Wooden clarinet' }, strip, clocks };
     draw(<StripWithSigns page={page as unknown as InstrumentPage} actions={actions as never} />);
     return actions;
   };
@@ -263,6 +264,19 @@ describe('the strip of the bore', () => {
     tap(/^Upper joint/);
     fireEvent.click(screen.getByRole('menuitem', { name: 'A pad is loose or missing' }));
     expect(actions.seen.mock.calls).toMatchObject([[{ itemId: 'keyed/key-oil' }, PAD, 'upper-joint']]);
+  });
+
+  test('of several signs the others stay to be tapped once one was noticed', () => {
+    const noticed = { gauge: { state: 'due' as const, load: 1, words: 'noticed' }, noticed: true };
+    const actions = shown({ ...noticed, signs: [PAD, SCREW], noticedSign: PAD.sign });
+    tap(/^Upper joint/);
+    expect(screen.queryByRole('menuitem', { name: PAD.words })).toBeNull();
+    fireEvent.click(screen.getByRole('menuitem', { name: SCREW.words }));
+    expect(actions.seen.mock.calls).toMatchObject([[{}, SCREW, 'upper-joint']]);
+    cleanup();
+    shown({ ...noticed, noticedSign: PAD.sign });
+    tap(/^Upper joint/);
+    expect(screen.queryByRole('menuitem', { name: PAD.words })).toBeNull();
   });
 
   test('where nothing can be seen it says so', () => {
