@@ -85,8 +85,8 @@ export type SignNoticed = {
   readonly sign: SignId | null;
   readonly atWallMinute: number;
   readonly part: PartId;
-  /** When the same was seen before, oldest first, wall minutes. */
-  readonly earlier?: readonly number[];
+  /** What called for the same care before, the oldest first. */
+  readonly earlier?: readonly Omit<SignNoticed, 'earlier'>[];
 };
 
 /** Everything the clocks of one instrument are computed from. */

@@ -16,7 +16,17 @@ const since = (signs: readonly number[], dried: number | null, ...played: number
     signs: new Map(
       signs.length === 0
         ? []
-        : [[CASED_DAMP, { sign: null, part: 'case', atWallMinute: signs.at(-1) ?? 0, earlier: signs.slice(0, -1) }]],
+        : [
+            [
+              CASED_DAMP,
+              {
+                sign: null,
+                part: 'case',
+                atWallMinute: signs.at(-1) ?? 0,
+                earlier: signs.slice(0, -1).map((one) => ({ sign: null, part: 'case', atWallMinute: one })),
+              },
+            ],
+          ],
     ),
     lastDone: new Map(dried === null ? [] : [[CASED_DAMP, { atWallMinute: dried, by: 'player' }]]),
     plays: playsAt(...played),

@@ -15,5 +15,8 @@ export function casedDampSince({
   const dried = lastDone.get(CASED_DAMP)?.atWallMinute ?? -Infinity;
   const played = plays.endedAt.at(-1) ?? -Infinity;
   if (sign === undefined || sign.atWallMinute <= dried || played > sign.atWallMinute) return null;
-  return [...(sign.earlier ?? []), sign.atWallMinute].find((at) => at > dried) ?? sign.atWallMinute;
+  return (
+    [...(sign.earlier ?? []), sign].map(({ atWallMinute }) => atWallMinute).find((at) => at > dried) ??
+    sign.atWallMinute
+  );
 }

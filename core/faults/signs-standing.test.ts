@@ -104,6 +104,19 @@ describe('what was noticed in care', () => {
   });
 });
 
+test('of two signs of one care the one that was not mended stands', () => {
+  const pad = { sign: 'keyed/pad-gone', atWallMinute: at(500), part: 'upper-joint' } as const;
+  const screw: SignNoticed = { ...pad, sign: 'keyed/screw-proud', atWallMinute: at(600), earlier: [pad] };
+  const mended = (sign: 'keyed/screw-proud' | 'keyed/pad-gone') =>
+    signsStanding(
+      new Map([['keyed/bench-work', screw]]),
+      { interviews: [interview({ noticed: [sign], outcomes: [helped(700)] })], mishaps: [] },
+      instrument('clarinet', WOODEN),
+    ).get('keyed/bench-work')?.sign;
+  expect(mended('keyed/screw-proud')).toBe('keyed/pad-gone');
+  expect(mended('keyed/pad-gone')).toBe('keyed/screw-proud');
+});
+
 describe('what is said in an interview', () => {
   test('calls for care at once only where other care must wait for it', () => {
     const said = (kind: KindId, ...noticed: InterviewNoted['noticed']) => [

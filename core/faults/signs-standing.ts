@@ -53,7 +53,12 @@ export function signsStanding(signs: Signs, { interviews }: FaultFacts, of: Sign
   const all = new Map(signs);
   for (const item of of.items) {
     const noticed = all.get(item.id);
-    if (noticed !== undefined && isPutRight(item, noticed, interviews)) all.delete(item.id);
+    if (noticed === undefined) continue;
+    // A screw that was put right says nothing of the pad that was noticed before it.
+    const left = [...(noticed.earlier ?? []), noticed].filter((one) => !isPutRight(item, one, interviews));
+    const last = left.at(-1);
+    if (last === undefined) all.delete(item.id);
+    else if (last !== noticed) all.set(item.id, { ...last, earlier: left.slice(0, -1) });
   }
   for (const [item, noticed] of interviews.filter(isOpen).flatMap((one) => calledBy(one, of)))
     if ((all.get(item)?.atWallMinute ?? -Infinity) < noticed.atWallMinute) all.set(item, noticed);

@@ -69,6 +69,9 @@ function decisionFromRow({ kind, on: text, until, itemId }: DecisionRow): CareDe
   return { kind, on, until: until };
 }
 
+/** A sign with those before it, in one line. */
+const earlierWith = ({ earlier = [], ...last }: SignNoticed): Omit<SignNoticed, 'earlier'>[] => [...earlier, last];
+
 export function createCareRepository(db: Db) {
   const [last, signs, decisions] = [lastOfEach(db), standingSigns(db), standingDecisions(db)];
   const newestReset = counting(db, wetnessResets, { id: max(facts.id) })
@@ -116,7 +119,7 @@ export function createCareRepository(db: Db) {
     signs: (instrumentId: string): ReadonlyMap<CareItemId, SignNoticed> =>
       signs.all({ instrumentId }).reduce((latest, { itemId, sign, part, on, atMinute }) => {
         const before = latest.get(itemId);
-        const earlier = before ? [...(before.earlier ?? []), before.atWallMinute] : [];
+        const earlier = before ? earlierWith(before) : [];
         return latest.set(itemId, { sign, atWallMinute: wallMinute(on, atMinute ?? 0), part, earlier });
       }, new Map<CareItemId, SignNoticed>()),
 
