@@ -24,6 +24,8 @@ import {
 const causeId = () => string<CauseId>().strict().max(60);
 /** More is not noticed at once. */
 const MOST_NOTICED = 12;
+/** More is not seen at one look. */
+const MOST_BESIDE = 7;
 
 export const faultPaths = {
   page: (instrument: string, today: string, way: string) => `/api/faults/${instrument}?today=${today}&way=${way}`,
@@ -58,6 +60,8 @@ export const interviewAnswerFact = fact({
     sign: signId().required(),
     answer: word(ANSWERS).required(),
     noticed: boolean().strict().required(),
+    /** What the same look shows beside it: not so, or no more to be told than the sign itself. */
+    beside: array(signId().required()).max(MOST_BESIDE).optional().default(undefined),
   },
   about: () => [],
 });
@@ -142,9 +146,14 @@ const suspectView = object({
   .required();
 export type SuspectView = InferType<typeof suspectView>;
 
+/** What can be named of several things that one look shows. */
+const optionsView = array(object({ sign: signId().required(), words: text().required() }).exact().required());
+
 const questionView = object({
   sign: signId().required(),
   question: text().required(),
+  /** One of these is named, or none; null where the answer is yes or no. */
+  options: optionsView.nullable().defined(),
   how: text().nullable().defined(),
   part: word(PART_IDS).nullable().defined(),
   partName: text().nullable().defined(),
@@ -164,6 +173,7 @@ const saidView = object({
   sign: signId().required(),
   words: text().required(),
   question: text().required(),
+  options: optionsView.nullable().defined(),
   answer: word(ANSWERS).required(),
   noticed: boolean().strict().required(),
   /** It is this answer that stops the instrument. */

@@ -88,6 +88,19 @@ export type FaultSign = {
   readonly mark: Mark;
 };
 
+/** Several things one look shows or not, asked as one question: what is named says no to the others. */
+export type SeenTogether = {
+  readonly question: string;
+  readonly how?: string;
+  /** Minutes the look takes (estimate). */
+  readonly minutes: number;
+  /** The instrument has to be taken apart for it. */
+  readonly apart?: true;
+  /** In the order they are offered; never one that stops the instrument. */
+  readonly signs: readonly SignId[];
+  readonly mark: Mark;
+};
+
 /** A sign care can be called for by. */
 export type NamedSign = FaultSign & { readonly named: string };
 
@@ -263,4 +276,5 @@ export type FaultFigures = {
 export type Faults = {
   readonly figures: FaultFigures;
   readonly pagesOf: Readonly<Record<KindId, readonly FaultPageUse[]>>;
+  readonly together: readonly SeenTogether[];
 };

@@ -1,16 +1,10 @@
 import type { CauseId, ClearedBy, Mishap, SignId } from '#core/book/fault.ts';
 import type { PartId } from '#core/instruments/kind.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
-import type { Answer } from '#core/faults/stops.ts';
+import type { Said } from '#core/faults/said.ts';
 
 /** One thing said in an interview, under the key it can be taken back by. */
-export type AnswerSaid = {
-  readonly key: string;
-  readonly sign: SignId;
-  readonly answer: Answer;
-  /** Said without being asked. */
-  readonly noticed: boolean;
-};
+export type AnswerSaid = Said & { readonly key: string };
 
 /** A remedy that was tried. */
 export type OutcomeSaid = {

@@ -1,5 +1,6 @@
 /** Why something that is wrong cannot be written down so. */
 export const FAULT_REFUSALS = {
+  'not-one-look': () => 'These are not seen at one look. Answer them one by one.',
   'no-such-sign': () => 'This instrument, as it is built, cannot show that.',
   'no-such-cause': () => 'This instrument, as it is built, cannot have that.',
   'nothing-noticed': () => 'Say at least one thing that you notice.',

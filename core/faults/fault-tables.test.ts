@@ -82,12 +82,35 @@ describe('the tables of faults', () => {
     expect(wrong.map(({ id }) => id)).toEqual([]);
   });
 
+  test('what one look shows is looked at, by nobody but this question, and stops nothing', () => {
+    const looks = BOOK.faults.together;
+    expect(repeated(looks.flatMap((look) => look.signs))).toEqual([]);
+    const stopping = new Set(stops.map(({ sign }) => sign));
+    const wrong = looks.flatMap((look) =>
+      look.signs.filter((id) => {
+        const sign = signs.find((one) => one.id === id);
+        const isPlain = sign?.sort === 'look' && sign.tool === undefined && sign.notAlone !== true;
+        // What comes apart for one of them comes apart for the look.
+        return !isPlain || stopping.has(id) || (sign.apart ?? false) !== (look.apart ?? false);
+      }),
+    );
+    expect(wrong).toEqual([]);
+    expect(looks.filter((look) => new Set(look.signs.map((id) => id.split('/')[0])).size > 1)).toEqual([]);
+    // Each is a question of some instrument.
+    const met = new Set(
+      KIND_IDS.flatMap((kind) =>
+        buildsOf(BOOK.kinds[kind]).flatMap((build) => faultsFor(BOOK, kind, build).together),
+      ).map(({ question }) => question),
+    );
+    expect(looks.filter(({ question }) => !met.has(question))).toEqual([]);
+  });
+
   test('headings are short imperatives, sentences whole and short', () => {
     const headings = [...causes.map(({ remedy }) => remedy.heading), ...stops.map(({ heading }) => heading)];
     expect(headings.filter((one) => one.length > 62 || /[.!]$/.test(one))).toEqual([]);
     const texts = [
       ...causes.flatMap(({ remedy: { how, never } }) => [how, ...(never ? [never] : [])]),
-      ...signs.flatMap(({ question, how }) => [question, ...(how ? [how] : [])]),
+      ...[...signs, ...BOOK.faults.together].flatMap(({ question, how }) => [question, ...(how ? [how] : [])]),
       ...stops.map(({ meanwhile }) => meanwhile),
     ];
     expect(texts.filter((one) => !/[.?]$/.test(one) || /!/.test(one))).toEqual([]);

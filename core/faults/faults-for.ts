@@ -8,6 +8,7 @@ import type {
   LinkWord,
   MishapStop,
   Remedy,
+  SeenTogether,
   SignId,
   StopRule,
 } from '#core/book/fault.ts';
@@ -21,11 +22,15 @@ export type Link = { readonly sign: SignId; readonly word: LinkWord };
 /** A cause as this instrument can have it. */
 export type CauseHere = Cause & { readonly links: readonly Link[] };
 
+/** Signs of this instrument that one look shows: two of them at the least. */
+export type TogetherHere = Omit<SeenTogether, 'signs'> & { readonly signs: readonly FaultSign[] };
+
 /** What can go wrong with one instrument as it is built. */
 export type FaultsHere = {
   readonly kind: KindId;
   readonly figures: FaultFigures;
   readonly signs: readonly FaultSign[];
+  readonly together: readonly TogetherHere[];
   readonly causes: readonly CauseHere[];
   readonly stops: readonly StopRule[];
   readonly mishapStops: readonly MishapStop[];
@@ -70,10 +75,14 @@ function workedOut({ faults }: Book, kind: KindId, build: Build): FaultsHere {
   const shown = new Set(causes.flatMap(({ links }) => links.map(({ sign }) => sign)));
   const stops = pages.flatMap((page) => page.stops).filter((stop) => isHere(build)(stop) && byId.has(stop.sign));
   const asked = new Set(stops.map(({ sign }) => sign));
+  const here = signs.filter(({ id }) => shown.has(id) || asked.has(id));
   return {
     kind,
     figures: faults.figures,
-    signs: signs.filter(({ id }) => shown.has(id) || asked.has(id)),
+    signs: here,
+    together: faults.together
+      .map((look) => ({ ...look, signs: look.signs.flatMap((id) => here.find((sign) => sign.id === id) ?? []) }))
+      .filter((look) => look.signs.length > 1),
     causes,
     stops,
     mishapStops: pages.flatMap((page) => page.mishapStops).filter(isHere(build)),
@@ -93,6 +102,10 @@ export function withRemedies(here: FaultsHere, chosen: readonly MethodChoice['re
 
 export const signHere = ({ signs }: FaultsHere, id: string): FaultSign | undefined =>
   signs.find((one) => one.id === id);
+/** Are these different signs that one look shows? */
+export const isOneLook = ({ together }: FaultsHere, signs: readonly SignId[]): boolean =>
+  new Set(signs).size === signs.length &&
+  together.some((look) => signs.every((id) => look.signs.some((sign) => sign.id === id)));
 export const causeHere = ({ causes }: FaultsHere, id: string | null): CauseHere | undefined =>
   causes.find((one) => one.id === id);
 

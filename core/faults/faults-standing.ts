@@ -4,8 +4,8 @@ import type { CalendarEvent } from '#core/calendar/event.ts';
 import { isOpen, type FaultFacts, type InterviewNoted, type MishapNoted } from '#core/faults/fault-record.ts';
 import type { Outcomes } from '#core/faults/fault-net.ts';
 import { faultsFor, withRemedies, type FaultsHere } from '#core/faults/faults-for.ts';
-import { stoppedByAnswer, type Answer } from '#core/faults/stops.ts';
-import type { Said, Tried } from '#core/faults/interview.ts';
+import { stoppedByAnswer } from '#core/faults/stops.ts';
+import { answersOf, type Said, type Tried } from '#core/faults/said.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 
@@ -32,22 +32,21 @@ export type FaultsStanding = {
   readonly outcomes: Outcomes;
 };
 
+/** One thing said, with the fact it can be taken back by; null where it came with the beginning. */
+export type SaidInInterview = Said & { readonly key: string | null };
 /** What was said in an interview, as it is asked on. */
-export const saidIn = ({ noticed, answers }: InterviewNoted): Said[] => [
-  ...noticed.map((sign): Said => ({ sign, answer: 'yes', noticed: true })),
-  ...answers.map(({ sign, answer, noticed: unasked }): Said => ({ sign, answer, noticed: unasked })),
+export const saidIn = ({ noticed, answers }: InterviewNoted): SaidInInterview[] => [
+  ...noticed.map((sign): SaidInInterview => ({ key: null, sign, answer: 'yes', noticed: true })),
+  ...answers,
 ];
 /** The signs that are so by what was said last of each in an interview. */
 export const saidYes = (interview: InterviewNoted): SignId[] =>
-  [...new Map(saidIn(interview).map(({ sign, answer }) => [sign, answer]))].flatMap(([sign, answer]) =>
-    answer === 'yes' ? [sign] : [],
-  );
+  [...answersOf(saidIn(interview))].flatMap(([sign, answer]) => (answer === 'yes' ? [sign] : []));
 export const triedIn = ({ outcomes }: InterviewNoted): Tried[] =>
   outcomes.map(({ cause, helped }) => ({ cause, helped }));
 
 function stopOf(here: FaultsHere, interview: InterviewNoted): StopStanding | null {
-  const answers = new Map<SignId, Answer>(saidIn(interview).map(({ sign, answer }) => [sign, answer]));
-  const stopped = stoppedByAnswer(here, answers);
+  const stopped = stoppedByAnswer(here, answersOf(saidIn(interview)));
   if (stopped?.by !== 'answer') return null;
   return { rule: stopped.rule, unsure: stopped.answer === 'cannot-tell', since: interview.on, key: interview.key };
 }

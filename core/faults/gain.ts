@@ -32,39 +32,41 @@ export function expectedGain(cases: readonly number[], yes: readonly number[]): 
   return Math.max(0, entropyOfYes(ofYes) - known);
 }
 
-/** The causes that show a sign at all. */
-function showing({ misses }: NoisySign): number[] {
-  const causes: number[] = [];
-  for (const [cause, miss] of misses.entries()) if (miss < 1) causes.push(cause);
-  return causes;
+/** The causes that show one of these signs at all. */
+function showing(signs: readonly NoisySign[]): number[] {
+  const causes = new Set<number>();
+  for (const { misses } of signs) for (const [cause, miss] of misses.entries()) if (miss < 1) causes.add(cause);
+  return [...causes].sort((a, b) => a - b);
 }
 
 const at = (list: ArrayLike<number>, index: number): number => list[index] ?? 0;
 const add = (to: Float64Array, index: number, chance: number): void => void (to[index] = at(to, index) + chance);
 
-/** Cases with what the causes that are there in each miss together. */
-type Cases = { readonly cases: number[]; readonly missed: number[] };
+/** A case the signs tell apart: its chance, and what its causes miss together of each sign. */
+type CaseShown = { readonly chance: number; readonly missed: readonly number[] };
 
-/** The causes that show a sign, and what each misses of it. */
-type Shown = { readonly parents: readonly number[]; readonly miss: readonly number[] };
+/** The causes that show the signs, and what each misses of each sign. */
+type Shown = { readonly parents: readonly number[]; readonly misses: readonly (readonly number[])[] };
+
+const together = ({ misses }: Shown, ...some: readonly number[]): number[] =>
+  misses.map((miss) => some.reduce((product, one) => product * at(miss, one), 1));
 
 /** Sets that hold three of them; takes each out of what its twos and its single ones come to. */
 function takeThrees(
-  { parents, miss }: Shown,
+  shown: Shown,
   { chance: { length: n }, three }: Belief,
   two: Float64Array,
   one: Float64Array,
-) {
+): CaseShown[] {
+  const { parents } = shown;
   const m = parents.length;
-  const found: Cases = { cases: [], missed: [] };
+  const found: CaseShown[] = [];
   for (let i = 0; i < m; i++)
     for (let j = i + 1; j < m; j++) {
       const ab = (at(parents, i) * n + at(parents, j)) * n;
-      const both = at(miss, i) * at(miss, j);
       for (let k = j + 1; k < m; k++) {
         const chance = at(three, ab + at(parents, k));
-        found.cases.push(chance);
-        found.missed.push(both * at(miss, k));
+        found.push({ chance, missed: together(shown, i, j, k) });
         add(two, i * m + j, -chance);
         add(two, i * m + k, -chance);
         add(two, j * m + k, -chance);
@@ -77,35 +79,55 @@ function takeThrees(
 }
 
 /**
- * The cases a sign tells apart: which of the causes that show it are there. Chances that a set holds two or three of them
- * are known from the belief; what holds exactly one, or none, is what is left.
+ * The cases some signs tell apart: which of the causes that show them are there. Chances that a set holds two or three of
+ * them are known from the belief; what holds exactly one, or none, is what is left.
  */
-function casesOf(belief: Belief, sign: NoisySign): Cases {
-  const parents = showing(sign);
-  const shown: Shown = { parents, miss: parents.map((cause) => at(sign.misses, cause)) };
-  const { miss } = shown;
+function casesOf(belief: Belief, signs: readonly NoisySign[]): CaseShown[] {
+  const parents = showing(signs);
+  const shown: Shown = { parents, misses: signs.map(({ misses }) => parents.map((cause) => at(misses, cause))) };
   const [m, n] = [parents.length, belief.chance.length];
   const one = Float64Array.from(parents, (cause) => at(belief.chance, cause));
   const two = new Float64Array(m * m);
   for (let i = 0; i < m; i++)
     for (let j = i + 1; j < m; j++) two[i * m + j] = at(belief.together, at(parents, i) * n + at(parents, j));
-  const { cases, missed } = takeThrees(shown, belief, two, one);
+  const cases = takeThrees(shown, belief, two, one);
   for (let i = 0; i < m; i++)
     for (let j = i + 1; j < m; j++) {
       const chance = at(two, i * m + j);
-      cases.push(chance);
-      missed.push(at(miss, i) * at(miss, j));
+      cases.push({ chance, missed: together(shown, i, j) });
       add(one, i, -chance);
       add(one, j, -chance);
     }
-  for (let i = 0; i < m; i++) {
-    cases.push(at(one, i));
-    missed.push(at(miss, i));
-  }
-  cases.push(1 - cases.reduce((sum, chance) => sum + chance, 0));
-  missed.push(1);
-  return { cases, missed };
+  for (let i = 0; i < m; i++) cases.push({ chance: at(one, i), missed: together(shown, i) });
+  const left = 1 - cases.reduce((sum, { chance }) => sum + chance, 0);
+  return [...cases, { chance: left, missed: together(shown) }];
 }
+
+/** What an answer is expected to tell: how unsure it is, less how unsure it would be if the case were known. */
+function told(cases: readonly CaseShown[], answersIn: (missed: readonly number[]) => readonly number[]): number {
+  const all: number[] = [];
+  let known = 0;
+  for (const { chance, missed } of cases) {
+    // What is left after taking away may be a hair under nothing.
+    const weight = Math.max(0, chance);
+    const answers = answersIn(missed);
+    known += weight * entropyBits(answers);
+    answers.forEach((one, index) => (all[index] = (all[index] ?? 0) + weight * one));
+  }
+  return Math.max(0, entropyBits(all) - known);
+}
+
+function rowsOf(net: NoisyNet, signs: readonly number[]): NoisySign[] {
+  return signs.map((sign) => {
+    const row = net.signs[sign];
+    if (!row) throw new RangeError(`the net has no sign ${sign}`);
+    return row;
+  });
+}
+
+/** The chance that each sign is said to be there, by what is missed of it. */
+const saidThere = (rows: readonly NoisySign[], missed: readonly number[], wrong: number): number[] =>
+  rows.map(({ leak }, index) => chanceOfYes(1 - (1 - leak) * (missed[index] ?? 1), wrong));
 
 /**
  * How much the answer to one sign is expected to tell of which causes are there, in bits: the same as over every set of
@@ -113,22 +135,39 @@ function casesOf(belief: Belief, sign: NoisySign): Cases {
  *
  * @throws RangeError where the net has no such sign
  */
-export function gainOfSign(
-  net: NoisyNet,
-  belief: Belief,
-  sign: number,
-): { readonly bits: number; readonly yes: number } {
-  const row = net.signs[sign];
-  if (!row) throw new RangeError(`the net has no sign ${sign}`);
-  const { cases, missed } = casesOf(belief, row);
-  let ofYes = 0;
-  let known = 0;
-  cases.forEach((chance, index) => {
-    // What is left after taking away may be a hair under nothing.
-    const weight = Math.max(0, chance);
-    const yes = chanceOfYes(1 - (1 - row.leak) * (missed[index] ?? 1), net.wrong);
-    ofYes += weight * yes;
-    known += weight * entropyOfYes(yes);
+export function gainOfSign(net: NoisyNet, belief: Belief, sign: number): number {
+  const rows = rowsOf(net, [sign]);
+  return told(casesOf(belief, rows), (missed) => {
+    const [yes = 0] = saidThere(rows, missed, net.wrong);
+    return [yes, 1 - yes];
   });
-  return { bits: Math.max(0, entropyOfYes(ofYes) - known), yes: ofYes };
+}
+
+/**
+ * The chance that each of several things is the one that is named, and last that none is: of what is there one is named,
+ * each as likely as another.
+ *
+ * @param there the chance of each, independent of the others
+ */
+export function namedOf(there: readonly number[]): number[] {
+  const named = there.map((own, index) => {
+    // The chance that so many of the others are there too.
+    let others = [1];
+    there.forEach((other, place) => {
+      if (place === index) return;
+      others = [...others, 0].map((stay, count) => stay * (1 - other) + (others[count - 1] ?? 0) * other);
+    });
+    return own * others.reduce((sum, chance, count) => sum + chance / (count + 1), 0);
+  });
+  return [...named, there.reduce((none, one) => none * (1 - one), 1)];
+}
+
+/**
+ * How much it is expected to tell, in bits, which of several signs is named, or that none is.
+ *
+ * @throws RangeError where the net has no such sign
+ */
+export function gainOfNamed(net: NoisyNet, belief: Belief, signs: readonly number[]): number {
+  const rows = rowsOf(net, signs);
+  return told(casesOf(belief, rows), (missed) => namedOf(saidThere(rows, missed, net.wrong)));
 }

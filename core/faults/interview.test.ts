@@ -4,22 +4,16 @@ import type { CauseId, RiskId, SignId } from '#core/book/fault.ts';
 import { NO_OUTCOMES, priorOf, type Outcomes } from '#core/faults/fault-net.ts';
 import { causeHere, faultsFor } from '#core/faults/faults-for.ts';
 import { findSigns } from '#core/faults/find-signs.ts';
-import {
-  effortOf,
-  interview,
-  LOOK_FIRST_BITS,
-  WORTH_BITS,
-  type Interview,
-  type InterviewWay,
-  type Said,
-} from '#core/faults/interview.ts';
+import { interview, type Interview, type InterviewWay } from '#core/faults/interview.ts';
+import { askedSigns, effortOf, LOOK_FIRST_BITS, WORTH_BITS, type Question } from '#core/faults/questions.ts';
+import { answered, type Said } from '#core/faults/said.ts';
 import { ANSWERS, type Answer } from '#core/faults/stops.ts';
 import type { Build } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 import { BOOK } from '#core/tables/book.ts';
-import { gainSetBySet, setsOfCauses } from '#core/testing/fault-oracle.ts';
+import { gainOfNamingSetBySet, gainSetBySet, setsOfCauses } from '#core/testing/fault-oracle.ts';
 
 /** One kind of each that differ in what can be wrong with them. */
 const KINDS: readonly KindId[] = [
@@ -38,6 +32,7 @@ const GROWN_UP: PlayerAbilities = { standing: 'grown-up', does: [] };
 type Told = {
   readonly risks?: readonly RiskId[];
   readonly answers?: readonly (readonly [SignId, Answer])[];
+  readonly said?: readonly Said[];
   readonly build?: Build;
   readonly player?: PlayerAbilities;
   readonly way?: InterviewWay;
@@ -53,12 +48,16 @@ function ask(kind: KindId, noticed: readonly SignId[], told: Told = {}): Intervi
     said: [
       ...noticed.map((sign): Said => ({ sign, answer: 'yes', noticed: true })),
       ...answers.map(([sign, answer]): Said => ({ sign, answer, noticed: false })),
+      ...(told.said ?? []),
     ],
     tried,
   });
 }
 const first = (stands: Interview) => stands.suspected[0]?.cause.id;
 const asked = (stands: Interview) => stands.next?.sign.id;
+const signsOf = ({ next }: Interview) => (next ? askedSigns(next) : []);
+/** No, or none of these. */
+const no = (next: Question): Said => answered(askedSigns(next), 'no');
 
 describe('look-alikes: what is seen and what is in the record, and what is asked first (common practice, no source)', () => {
   test.each<[string, KindId, SignId[], RiskId[], SignId]>([
@@ -196,13 +195,13 @@ describe('how it ends', () => {
     for (const kind of KINDS) {
       const here = faultsFor(BOOK, kind, usualBuild(BOOK.kinds[kind]));
       for (const { id } of here.signs.filter(({ sort }) => sort === 'complaint')) {
-        const answers: [SignId, Answer][] = [];
+        const said: Said[] = [];
         for (;;) {
-          const stands = ask(kind, [id], { way: 'quick', answers });
+          const stands = ask(kind, [id], { way: 'quick', said });
           if (stands.next === null) break;
-          answers.push([stands.next.sign.id, 'no']);
+          said.push(no(stands.next));
           // What stops the instrument is asked beside the five.
-          if (answers.length > 7) throw new Error(`${kind}: ${id} goes on and on`);
+          if (said.length > 7) throw new Error(`${kind}: ${id} goes on and on`);
         }
       }
     }
@@ -226,18 +225,71 @@ describe('how it ends', () => {
   });
 });
 
+describe('several things that one look shows', () => {
+  const look = ask('clarinet', ['keyed/not-flat']);
+  test('are one question, the one that tells most before the others', () => {
+    expect(look.next?.together?.signs.map(({ id }) => id)).toEqual([
+      'keyed/cork-gone',
+      'keyed/seen-bent',
+      'keyed/spring-seen',
+      'keyed/screw-proud',
+    ]);
+    expect(signsOf(look)[0]).toBe('keyed/cork-gone');
+  });
+  test('one that is named says no to the others, and is one question', () => {
+    const named = ask('clarinet', ['keyed/not-flat'], {
+      said: [answered(signsOf(look), 'yes', 'keyed/seen-bent')],
+    });
+    const each = ask('clarinet', ['keyed/not-flat'], {
+      answers: [
+        ['keyed/seen-bent', 'yes'],
+        ['keyed/cork-gone', 'no'],
+        ['keyed/spring-seen', 'no'],
+        ['keyed/screw-proud', 'no'],
+      ],
+    });
+    expect(named.asked).toBe(1);
+    expect(each.asked).toBe(4);
+    expect([...named.chances]).toEqual([...each.chances]);
+    expect(first(named)).toBe('keyed/bent');
+  });
+  test('none of them, and nobody can tell', () => {
+    const none = ask('clarinet', ['keyed/not-flat'], { said: [answered(signsOf(look), 'no')] });
+    expect(none.chances.get('keyed/bent')).toBeLessThan(look.chances.get('keyed/bent') ?? 0);
+    const unsure = ask('clarinet', ['keyed/not-flat'], { said: [answered(signsOf(look), 'cannot-tell')] });
+    const nothing = ask('clarinet', ['keyed/not-flat'], { answers: [['keyed/rattle', 'cannot-tell']] });
+    expect(unsure.chances).toEqual(nothing.chances);
+    for (const stands of [none, unsure])
+      expect(signsOf(stands).filter((sign) => signsOf(look).includes(sign))).toEqual([]);
+  });
+  test('one of them noticed since takes its part, and the others stay as they were said', () => {
+    const noticed: Said = { sign: 'keyed/screw-proud', answer: 'yes', noticed: true };
+    const after = ask('clarinet', ['keyed/not-flat'], { said: [answered(signsOf(look), 'no'), noticed] });
+    const apart = ask('clarinet', ['keyed/not-flat'], {
+      answers: [
+        ['keyed/cork-gone', 'no'],
+        ['keyed/seen-bent', 'no'],
+        ['keyed/spring-seen', 'no'],
+        ['keyed/screw-proud', 'yes'],
+      ],
+    });
+    expect([...after.chances]).toEqual([...apart.chances]);
+  });
+});
+
 describe('who may be asked', () => {
   test('a child is never asked to oil, to take valves out or to do what is not for them alone', () => {
     const wrong: string[] = [];
     for (const kind of KINDS) {
       const here = faultsFor(BOOK, kind, usualBuild(BOOK.kinds[kind]));
       for (const { id } of here.signs.filter(({ sort }) => sort === 'complaint')) {
-        const answers: [SignId, Answer][] = [];
+        const said: Said[] = [];
         for (let n = 0; n < 12; n++) {
-          const { next } = ask(kind, [id], { answers, player: { standing: 'child', does: [] } });
+          const { next } = ask(kind, [id], { said, player: { standing: 'child', does: [] } });
           if (next === null) break;
-          if (next.sign.notAlone) wrong.push(`${kind}: ${next.sign.id}`);
-          answers.push([next.sign.id, 'no']);
+          const shown = next.together?.signs ?? [next.sign];
+          if (shown.some(({ notAlone }) => notAlone)) wrong.push(`${kind}: ${next.sign.id}`);
+          said.push(no(next));
         }
       }
     }
@@ -271,22 +323,30 @@ test('the question chosen tells most for its effort, set by set, among those wit
       };
       const at = here.signs.findIndex(({ id }) => id === sign.id);
       const sets = setsOfCauses(net, [{ sign: at, yes: true }], [1, 3]);
-      const worth = here.signs
-        .map((one, index) => ({
-          one,
-          perEffort: gainSetBySet(sets, index) / effortOf(one, figures),
-          bits: gainSetBySet(sets, index),
+      const isShown = (id: SignId) =>
+        id !== sign.id && causes.some(({ links }) => links.some((link) => link.sign === id));
+      const seenTogether = BOOK.faults.together
+        .map((look) => ({
+          ...look,
+          at: look.signs.flatMap((id) => here.signs.flatMap((one, index) => (one.id === id ? [index] : []))),
         }))
-        .filter(
-          ({ one, bits }) =>
-            one.id !== sign.id &&
-            bits >= WORTH_BITS &&
-            causes.some(({ links }) => links.some((link) => link.sign === one.id)),
-        );
-      const plain = worth.filter(
-        ({ one, bits }) => bits >= LOOK_FIRST_BITS && one.tool === undefined && one.apart !== true,
-      );
-      const best = Math.max(...(plain.length > 0 ? plain : worth).map(({ perEffort }) => perEffort));
+        .filter((look) => look.at.length > 1 && look.signs.some(isShown));
+      const inALook = new Set(seenTogether.flatMap((look) => look.at));
+      const worth = [
+        ...here.signs.flatMap((one, index) => {
+          if (inALook.has(index) || !isShown(one.id)) return [];
+          const bare = one.tool === undefined && one.apart !== true;
+          return [{ bits: gainSetBySet(sets, index), effort: effortOf(one, figures), bare }];
+        }),
+        // Minutes of the look and half a minute to answer, twice that where it must come apart.
+        ...seenTogether.map(({ at, minutes, apart }) => ({
+          bits: gainOfNamingSetBySet(sets, at),
+          effort: (minutes + 0.5) * (apart ? 2 : 1),
+          bare: apart !== true,
+        })),
+      ].filter(({ bits }) => bits >= WORTH_BITS);
+      const plain = worth.filter(({ bits, bare }) => bits >= LOOK_FIRST_BITS && bare);
+      const best = Math.max(...(plain.length > 0 ? plain : worth).map(({ bits, effort }) => bits / effort));
       expect(stands.next.bits / stands.next.effort).toBeCloseTo(best, 9);
     }),
     { numRuns: 30, seed: 27 },
@@ -354,17 +414,19 @@ test('whatever is answered, in whatever order, the interview comes to an end', (
       fc.nat(40),
       fc.array(fc.constantFrom(...ANSWERS), { minLength: 90, maxLength: 90 }),
       fc.constantFrom<InterviewWay>('quick', 'sure'),
-      (kind, from, said, way) => {
+      (kind, from, answers, way) => {
         const here = faultsFor(BOOK, kind, usualBuild(BOOK.kinds[kind]));
         const complaints = here.signs.filter(({ sort }) => sort === 'complaint');
         const noticed = complaints[from % complaints.length]?.id ?? 'any/smells';
-        const answers: [SignId, Answer][] = [];
-        for (const answer of said) {
-          const stands = ask(kind, [noticed], { way, answers });
+        const said: Said[] = [];
+        for (const answer of answers) {
+          const stands = ask(kind, [noticed], { way, said });
           const all = [...stands.chances.values()];
           if (all.some((one) => !(one >= 0 && one <= 1 + 1e-9))) throw new Error('no chance');
-          if (stands.next === null) return;
-          answers.push([stands.next.sign.id, answer]);
+          const signs = signsOf(stands);
+          if (signs.length === 0) return;
+          // Any of them is named, not always the first.
+          said.push(answered(signs, answer, signs[said.length % signs.length]));
         }
         throw new Error(`${kind}, ${noticed}: no end`);
       },

@@ -1,9 +1,10 @@
-import type { Cause, CauseId, FaultFigures, FaultSign, SignId, StopRule } from '#core/book/fault.ts';
-import { gainOfSign } from '#core/faults/gain.ts';
+import type { Cause, CauseId, FaultFigures, SignId } from '#core/book/fault.ts';
 import { faultNet, inQuestion, type Beforehand, type FaultNet } from '#core/faults/fault-net.ts';
 import { signHere, type CauseHere, type FaultsHere } from '#core/faults/faults-for.ts';
-import { beliefIn, type Belief, type Observed } from '#core/faults/noisy-or.ts';
-import { stoppedByAnswer, stopToAsk, type Answer, type Answers, type Stopped } from '#core/faults/stops.ts';
+import { beliefIn, type Observed } from '#core/faults/noisy-or.ts';
+import { bestQuestion, stopQuestion, type Question, type Weighed } from '#core/faults/questions.ts';
+import { answersOf, stillSaid, type Said, type StillSaid, type Tried } from '#core/faults/said.ts';
+import { stoppedByAnswer, stopToAsk, type Answers, type Stopped } from '#core/faults/stops.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 
 /** A quick guess: the best three after at most five questions; or to be sure. */
@@ -20,17 +21,8 @@ const ELSEWHERE_AFTER = 1;
 const SURE_AFTER = 2;
 /** "I cannot tell" so often running leads to a person. */
 export const UNSURE_RUNNING = 3;
-/** An answer expected to tell less than this is not asked for (estimate). */
-export const WORTH_BITS = 0.02;
-/** A tool, or taking apart, waits for a plain look that tells as much as this (estimate). */
-export const LOOK_FIRST_BITS = 0.1;
 /** An answer less likely than this beside the earlier ones goes against one of them (estimate). */
 const AGAINST = 0.08;
-
-/** One thing said, in its order; a sign said again takes the place of what was said of it before. */
-export type Said = { readonly sign: SignId; readonly answer: Answer; readonly noticed: boolean };
-/** A remedy that was tried, and whether it helped. */
-export type Tried = { readonly cause: CauseId; readonly helped: boolean };
 
 export type InterviewAsked = {
   readonly here: FaultsHere;
@@ -45,15 +37,6 @@ export type InterviewAsked = {
 export const CHANCE_WORDS = ['nearly-sure', 'likely', 'possible'] as const;
 export type ChanceWord = (typeof CHANCE_WORDS)[number];
 export type Suspected = { readonly cause: CauseHere; readonly chance: number; readonly word: ChanceWord };
-
-/** A question with what its answer is expected to tell, and what it takes. */
-export type Question = {
-  readonly sign: FaultSign;
-  /** The rule that stops the instrument on a yes; then neither gain nor effort decides. */
-  readonly stop: StopRule | null;
-  readonly bits: number;
-  readonly effort: number;
-};
 
 /** Why nothing more is asked. */
 export type InterviewEnd =
@@ -81,30 +64,11 @@ export function chanceWord(chance: number, { nearlySure, likely, possible }: Fau
   return chance >= possible.value ? 'possible' : null;
 }
 
-/**
- * What it takes to answer: the minutes and half a minute, twice that where it must come apart, three times where a tool is
- * needed (estimates of the practice book).
- */
-export function effortOf({ sort, minutes, apart, tool }: FaultSign, figures: FaultFigures): number {
-  const plain = (minutes ?? (sort === 'complaint' ? figures.thinkingBack.value : 0)) + figures.effortOfAnswer.value;
-  return plain * (apart ? figures.effortApart.value : 1) * (tool === undefined ? 1 : figures.effortTool.value);
-}
-
 /** Two causes whose next step is one: the same care of the same hands, or the same advice. */
 export const sameStep = (one: Cause, other: Cause): boolean =>
   one.remedy.hand === other.remedy.hand &&
   (one.remedy.hand !== 'player' ||
     (one.remedy.care ?? one.remedy.heading) === (other.remedy.care ?? other.remedy.heading));
-
-const answersOf = (said: readonly Said[]): Map<SignId, Answer> => {
-  const answers = new Map<SignId, Answer>();
-  for (const { sign, answer } of said) {
-    // Said again, it is the last word of the interview.
-    answers.delete(sign);
-    answers.set(sign, answer);
-  }
-  return answers;
-};
 
 /** What the net is told: "I cannot tell" tells nothing; a remedy that helped is a sign of its own. */
 function observed(net: FaultNet, answers: Answers, tried: readonly Tried[]): Observed[] {
@@ -119,56 +83,22 @@ function observed(net: FaultNet, answers: Answers, tried: readonly Tried[]): Obs
   return [...signs, ...remedies];
 }
 
-/** May this person look for it by themselves? */
-const isForThem = ({ notAlone }: FaultSign, { standing }: PlayerAbilities): boolean =>
-  notAlone !== true || standing === 'grown-up';
-
-/** What is asked from: the causes in question, their net, and what is believed of them. */
-type Weighed = { readonly causes: readonly CauseHere[]; readonly net: FaultNet; readonly belief: Belief };
-
-/**
- * The question that tells most for its effort among those this person may answer. No tool and no taking apart before a
- * look that is still worth its while. Only what a cause in question shows is asked about; where one is as good as sure
- * before anybody has looked, the one look that comes before its remedy is at that cause itself.
- */
-export function bestQuestion(
-  { here, player }: Pick<InterviewAsked, 'here' | 'player'>,
-  { net, causes, belief }: Weighed,
-  answers: Answers,
-  surest: CauseHere | null = null,
-): Question | null {
-  const shown = new Set((surest ? [surest] : causes).flatMap(({ links }) => links.map(({ sign }) => sign)));
-  const open = here.signs.filter((sign) => shown.has(sign.id) && !answers.has(sign.id) && isForThem(sign, player));
-  const questions = open.map((sign): Question => {
-    const { bits } = gainOfSign(net, belief, net.signAt.get(sign.id) ?? -1);
-    return { sign, stop: null, bits, effort: effortOf(sign, here.figures) };
-  });
-  const worth = questions.filter(({ bits }) => bits >= WORTH_BITS);
-  const plain = worth.filter(
-    ({ sign, bits }) => bits >= LOOK_FIRST_BITS && sign.tool === undefined && sign.apart !== true,
-  );
-  return (plain.length > 0 ? plain : worth).reduce<Question | null>(
-    (best, one) => (best === null || one.bits / one.effort > best.bits / best.effort ? one : best),
-    null,
-  );
-}
-
 /**
  * An earlier answer without which the last one would have been least surprising, where it goes against them.
  *
  * @param ofAnswers the chance of all answers together, the last one among them
  */
-function goesAgainst(net: FaultNet, answers: Answers, ofAnswers: number): SignId | null {
-  const known = [...answers].filter(([sign, answer]) => answer !== 'cannot-tell' && net.signAt.has(sign));
+function goesAgainst(net: FaultNet, stands: readonly StillSaid[], ofAnswers: number): SignId | null {
+  const known = stands.filter(({ answers }) => observed(net, new Map(answers), []).length > 0);
   const last = known.at(-1);
   if (last === undefined || known.length < 2) return null;
-  const chanceOf = (some: readonly (readonly [SignId, Answer])[]): number =>
-    beliefIn(net, observed(net, new Map(some), [])).ofAnswers;
+  const chanceOf = (some: readonly StillSaid[]): number =>
+    beliefIn(net, observed(net, new Map(some.flatMap(({ answers }) => answers)), [])).ofAnswers;
   const earlier = known.slice(0, -1);
   if (ofAnswers / chanceOf(earlier) >= AGAINST) return null;
-  const without = earlier.map(([sign]) => {
-    const others = earlier.filter(([one]) => one !== sign);
-    return { sign, chance: chanceOf([...others, last]) / chanceOf(others) };
+  const without = earlier.map((one) => {
+    const others = earlier.filter((other) => other !== one);
+    return { sign: one.said.sign, chance: chanceOf([...others, last]) / chanceOf(others) };
   });
   const most = without.reduce((best, one) => (one.chance > best.chance ? one : best));
   return most.chance >= AGAINST ? most.sign : null;
@@ -180,10 +110,10 @@ const unsureRunning = (said: readonly Said[]): number => {
   return running;
 };
 
-type Standing = Omit<Interview, 'end' | 'chances' | 'against'>;
+type SoFar = Omit<Interview, 'end' | 'chances' | 'against'>;
 
 /** Is what is suspected enough to act on? A first look comes before the first remedy, where one tells anything. */
-function actsOn(way: InterviewWay, { suspected, next, asked }: Standing): 'clear' | 'same-step' | null {
+function actsOn(way: InterviewWay, { suspected, next, asked }: SoFar): 'clear' | 'same-step' | null {
   const [first, ...others] = suspected;
   if (first === undefined || (asked === 0 && next !== null)) return null;
   if (first.word === 'nearly-sure' && (way === 'quick' || next === null || asked >= SURE_AFTER)) return 'clear';
@@ -192,7 +122,7 @@ function actsOn(way: InterviewWay, { suspected, next, asked }: Standing): 'clear
 }
 
 /** Why the interview is at its end; null while there is something to ask. */
-function endOf({ way, said, here }: InterviewAsked, stands: Standing): InterviewEnd | null {
+function endOf({ way, said, here }: InterviewAsked, stands: SoFar): InterviewEnd | null {
   const { stopped, next, notInList, asked } = stands;
   if (stopped !== null) return 'stopped';
   // What stops an instrument is asked however sure the rest is.
@@ -203,6 +133,10 @@ function endOf({ way, said, here }: InterviewAsked, stands: Standing): Interview
   if (next === null) return notInList >= here.figures.likely.value ? 'not-in-list' : 'nothing-to-ask';
   return way === 'quick' && asked >= QUICK_QUESTIONS ? 'asked-enough' : null;
 }
+
+/** Answers about what was noticed: what only decides whether it may be played says nothing of where else to look. */
+const looksIn = (said: readonly Said[], { stops }: FaultsHere): number =>
+  said.filter(({ noticed, sign }) => !noticed && stops.every((rule) => rule.sign !== sign)).length;
 
 /**
  * What is believed of the causes in question. Once something that is not among them has grown, every cause comes into
@@ -216,32 +150,33 @@ function weighed({ here, beforehand, said, tried }: InterviewAsked, answers: Ans
   const seen = new Set([...answers].flatMap(([sign, answer]) => (answer === 'yes' ? [sign] : [])));
   const narrow = weigh(inQuestion(here, seen));
   const elsewhere = narrow.belief.chance[narrow.causes.length] ?? 0;
-  const asked = said.filter((one) => !one.noticed).length;
-  return asked >= ELSEWHERE_AFTER && elsewhere >= ELSEWHERE ? weigh(here.causes) : narrow;
+  const looked = looksIn(said, here);
+  return looked >= ELSEWHERE_AFTER && elsewhere >= ELSEWHERE ? weigh(here.causes) : narrow;
 }
 
-/** What is possible at the least, the likeliest first. */
-const suspectedIn = ({ causes, belief }: Weighed, figures: FaultFigures): Suspected[] =>
+/** What is possible at the least and shows something of what is so, the likeliest first. */
+const suspectedIn = ({ causes, belief }: Weighed, answers: Answers, figures: FaultFigures): Suspected[] =>
   causes
     .flatMap((cause, index): Suspected[] => {
       const chance = belief.chance[index] ?? 0;
       const word = chanceWord(chance, figures);
-      return word === null ? [] : [{ cause, chance, word }];
+      const showsAny = cause.links.some(({ sign }) => answers.get(sign) === 'yes');
+      return word === null || !showsAny ? [] : [{ cause, chance, word }];
     })
     .sort((a, b) => b.chance - a.chance);
 
-type SoFar = { readonly answers: Answers; readonly answered: number; readonly suspected: readonly Suspected[] };
+type Known = { readonly answers: Answers; readonly answered: number; readonly suspected: readonly Suspected[] };
 
 /** What is asked next: first what stops the instrument by rule, then what tells most. */
 function nextQuestion(
   asked: InterviewAsked,
   weighing: Weighed,
-  { answers, answered, suspected: [first] }: SoFar,
+  { answers, answered, suspected: [first] }: Known,
 ): Question | null {
   const { here, beforehand } = asked;
   const stop = stopToAsk(here, answers, beforehand.risks);
   const sign = stop && signHere(here, stop.sign);
-  if (stop && sign) return { sign, stop, bits: 0, effort: effortOf(sign, here.figures) };
+  if (stop && sign) return stopQuestion(stop, sign, here);
   const surest = answered === 0 && first?.word === 'nearly-sure' ? first.cause : null;
   return bestQuestion(asked, weighing, answers, surest) ?? bestQuestion(asked, weighing, answers);
 }
@@ -257,10 +192,11 @@ export function interview(asked: InterviewAsked): Interview {
   const answers = answersOf(said);
   const weighing = weighed(asked, answers);
   const { net, belief } = weighing;
-  const suspected = suspectedIn(weighing, here.figures);
+  const suspected = suspectedIn(weighing, answers, here.figures);
   const stopped = stoppedByAnswer(here, answers);
   const volunteered = new Set(said.filter((one) => one.noticed).map(({ sign }) => sign));
-  const answered = [...answers.keys()].filter((sign) => !volunteered.has(sign)).length;
+  const stands = stillSaid(said);
+  const answered = stands.filter((one) => !volunteered.has(one.said.sign)).length;
   const next = stopped === null ? nextQuestion(asked, weighing, { answers, answered, suspected }) : null;
   const so = { suspected, notInList: belief.chance[net.causeIds.length] ?? 0, stopped, next, asked: answered };
   const end = endOf(asked, so);
@@ -269,6 +205,6 @@ export function interview(asked: InterviewAsked): Interview {
     chances: new Map(net.causeIds.map((id, index) => [id, belief.chance[index] ?? 0])),
     next: end === null ? next : null,
     end,
-    against: asked.tried.length > 0 ? null : goesAgainst(net, answers, belief.ofAnswers),
+    against: asked.tried.length > 0 ? null : goesAgainst(net, stands, belief.ofAnswers),
   };
 }

@@ -1,8 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { beliefIn, chanceOfSign, checkNet, type NoisyNet, type Observed } from '#core/faults/noisy-or.ts';
-import { entropyBits, expectedGain, gainOfSign } from '#core/faults/gain.ts';
-import { byEveryWorld, gainSetBySet, setsOfCauses, type Variable } from '#core/testing/fault-oracle.ts';
+import { entropyBits, expectedGain, gainOfNamed, gainOfSign, namedOf } from '#core/faults/gain.ts';
+import {
+  byEveryWorld,
+  gainOfNamingSetBySet,
+  gainSetBySet,
+  setsOfCauses,
+  type Variable,
+} from '#core/testing/fault-oracle.ts';
 
 const close = (value: number, to: number, digits = 8) => expect(value).toBeCloseTo(to, digits);
 
@@ -153,14 +159,23 @@ test('belief and gain are those of every set of up to three causes, written down
           const counted = sets.filter(({ set }) => set.includes(cause)).reduce((sum, one) => sum + one.chance, 0);
           return Math.abs(counted - (belief.chance[cause] ?? 0));
         });
-        const gains = net.signs.map((_, sign) =>
-          Math.abs(gainSetBySet(sets, sign) - gainOfSign(net, belief, sign).bits),
-        );
-        expect(Math.max(...off, ...gains)).toBeLessThan(1e-9);
+        const gains = net.signs.map((_, sign) => Math.abs(gainSetBySet(sets, sign) - gainOfSign(net, belief, sign)));
+        const named = net.signs.map((_, sign) => sign).slice(0, 4);
+        const naming = Math.abs(gainOfNamingSetBySet(sets, named) - gainOfNamed(net, belief, named));
+        expect(Math.max(...off, ...gains, naming)).toBeLessThan(1e-9);
       },
     ),
     { numRuns: 300, seed: 27 },
   );
+});
+
+test('of what is there one is named, each as likely as another, or none', () => {
+  // By hand: of two that are there one half of the time each, one is named in 3 of 8, none in 2 of 8.
+  expect(namedOf([0.5, 0.5])).toEqual([0.375, 0.375, 0.25]);
+  expect(namedOf([1, 1, 1]).map((one) => Math.round(one * 1e9) / 1e9)).toEqual([
+    0.333333333, 0.333333333, 0.333333333, 0,
+  ]);
+  expect(namedOf([0, 0.2])).toEqual([0, 0.2, 0.8]);
 });
 
 test('figures that are no chances are refused by name', () => {

@@ -1,9 +1,10 @@
 import type { CauseId, SignId } from '#core/book/fault.ts';
 import { faultNet, NO_OUTCOMES, type FaultNet } from '#core/faults/fault-net.ts';
 import type { CauseHere, FaultsHere } from '#core/faults/faults-for.ts';
-import { interview, type Interview, type InterviewWay, type Said } from '#core/faults/interview.ts';
+import { interview, type Interview, type InterviewWay } from '#core/faults/interview.ts';
 import { chanceOfSign } from '#core/faults/noisy-or.ts';
-import { ANSWERS } from '#core/faults/stops.ts';
+import { askedSigns, type Question } from '#core/faults/questions.ts';
+import { answered, type Said } from '#core/faults/said.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 
 /** A number from 0 up to 1, each time another; seeded by whoever hands it in. */
@@ -71,14 +72,21 @@ const asking = (here: FaultsHere, way: InterviewWay, said: readonly Said[]): Int
 /** How an interview ended, and what was said in it. */
 export type Ended = { readonly stands: Interview; readonly said: readonly Said[] };
 
+/** How the person of a case answers: of several that one look shows, the first that is so is named. */
+export function answerIn({ answers }: Case, question: Question): Said {
+  const asked = askedSigns(question);
+  const offered = question.together?.signs.map(({ id }) => id) ?? asked;
+  const named = offered.find((sign) => answers.get(sign) === 'yes');
+  return named === undefined ? answered(asked, 'no') : answered(asked, 'yes', named);
+}
+
 /** The interview of a case, each question answered as the case has it, to its end. */
 export function interviewed(here: FaultsHere, one: Case, way: InterviewWay): Ended {
   const said = noticedIn(one);
   for (;;) {
     const stands = asking(here, way, said);
     if (stands.next === null) return { stands, said };
-    const { id } = stands.next.sign;
-    said.push({ sign: id, answer: one.answers.get(id) ?? ANSWERS[1], noticed: false });
+    said.push(answerIn(one, stands.next));
   }
 }
 

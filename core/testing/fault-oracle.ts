@@ -68,20 +68,45 @@ export function setsOfCauses(
   return weighed.map(({ set, weight, yes }) => ({ set, chance: weight / total, yes }));
 }
 
+type Sets = readonly { readonly chance: number; readonly yes: readonly number[] }[];
+
 /** Bits an answer is expected to tell, as entropy before less the mean entropy after, set by set. */
-export function gainSetBySet(
-  sets: readonly { readonly chance: number; readonly yes: readonly number[] }[],
-  sign: number,
-) {
+export function gainSetBySet(sets: Sets, sign: number): number {
+  return gainOfAnswers(sets, ({ yes }) => [yes[sign] as number, 1 - (yes[sign] as number)]);
+}
+
+/**
+ * The same for naming one of several things that are seen, or none: every way they can be there written down, and of
+ * those that are there each is named as often as another.
+ */
+export function gainOfNamingSetBySet(sets: Sets, signs: readonly number[]): number {
+  return gainOfAnswers(sets, ({ yes }) => {
+    const answers = [...signs.map(() => 0), 0];
+    for (let code = 0; code < 2 ** signs.length; code++) {
+      const there = signs.flatMap((_, index) => (Math.floor(code / 2 ** index) % 2 === 1 ? [index] : []));
+      let chance = 1;
+      signs.forEach((sign, index) => {
+        const p = yes[sign] as number;
+        chance *= there.includes(index) ? p : 1 - p;
+      });
+      for (const index of there) answers[index] = (answers[index] as number) + chance / there.length;
+      if (there.length === 0) answers[signs.length] = (answers[signs.length] as number) + chance;
+    }
+    return answers;
+  });
+}
+
+function gainOfAnswers(sets: Sets, answersIn: (set: Sets[number]) => readonly number[]): number {
   const entropy = (chances: number[]) => {
     let bits = 0;
     for (const p of chances) if (p > 0) bits -= p * Math.log2(p);
     return bits;
   };
+  const answers = sets.map(answersIn);
   const before = entropy(sets.map(({ chance }) => chance));
   let after = 0;
-  for (const answer of [true, false]) {
-    const joint = sets.map(({ chance, yes }) => chance * (answer ? (yes[sign] as number) : 1 - (yes[sign] as number)));
+  for (let answer = 0; answer < (answers[0]?.length ?? 0); answer++) {
+    const joint = sets.map(({ chance }, index) => chance * (answers[index]?.[answer] as number));
     const ofAnswer = joint.reduce((sum, p) => sum + p, 0);
     if (ofAnswer > 0) after += ofAnswer * entropy(joint.map((p) => p / ofAnswer));
   }

@@ -5,6 +5,8 @@ import type { InterviewNoted } from '#core/faults/fault-record.ts';
 import { CHANCE_WORDS_SAID, riskWords } from '#core/faults/fault-words.ts';
 import { saidIn, triedIn } from '#core/faults/faults-standing.ts';
 import { interview, type Interview, type InterviewWay } from '#core/faults/interview.ts';
+import { stillSaid } from '#core/faults/said.ts';
+import type { Answer } from '#core/faults/stops.ts';
 import type { Looked } from '#server/views/looked-at.ts';
 
 /** How an interview stands by all that was said and the record knows. */
@@ -29,16 +31,17 @@ export function noteOf(
   stands: Interview,
   { reading, here, risks, format, situation }: Looked,
 ): string {
-  const said = saidIn(noted);
   const words = (id: SignId): string => signHere(here, id)?.words ?? id;
-  const last = new Map(said.map((one) => [one.sign, one]));
-  const asked = [...last.values()].filter((one) => !one.noticed);
-  const withAnswer = (answer: string) => asked.filter((one) => one.answer === answer).map(({ sign }) => words(sign));
+  const still = stillSaid(saidIn(noted));
+  const withAnswer = (answer: Answer, noticed = false) =>
+    still
+      .filter((one) => one.said.noticed === noticed)
+      .flatMap(({ answers }) => answers.filter(([, its]) => its === answer).map(([sign]) => words(sign)));
   return faultNote(
     {
       instrument: reading.instrument.name,
       since: noted.on,
-      noticed: [...last.values()].filter((one) => one.noticed && one.answer === 'yes').map(({ sign }) => words(sign)),
+      noticed: withAnswer('yes', true),
       seen: withAnswer('yes'),
       notSeen: withAnswer('no'),
       unsure: withAnswer('cannot-tell'),

@@ -1,8 +1,9 @@
 import { carePaths } from '#contract/care.ts';
-import { faultPaths, faultsPage, type FaultsPage } from '#contract/faults.ts';
+import { faultPaths, faultsPage, type FaultsPage, type QuestionView } from '#contract/faults.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CauseId, Mishap, SignId } from '#core/book/fault.ts';
 import type { PartId } from '#core/instruments/kind.ts';
+import { answered, type Said } from '#core/faults/said.ts';
 import type { Answer } from '#core/faults/stops.ts';
 import type { Person } from '#tools/lives/person.ts';
 
@@ -22,6 +23,17 @@ function verdictOf({ stopped, open }: FaultsPage): string {
   return first ? `${first.wordSaid}, ${first.name}` : 'nobody knows: show it';
 }
 
+/** What somebody says who looks: of several things that one look shows the first that is so. */
+function answerOf({ sign, options }: QuestionView, truth: Truth): Said {
+  const offered = options?.map((option) => option.sign) ?? [sign];
+  const is = (answer: Answer) => offered.find((one) => truth[one] === answer);
+  const named = is('yes');
+  if (named !== undefined) return answered(offered, 'yes', named);
+  return answered(offered, is('cannot-tell') === undefined ? 'no' : 'cannot-tell');
+}
+const saidOf = ({ options }: QuestionView, { sign, answer }: Said): string =>
+  (answer === 'yes' && options?.find((option) => option.sign === sign)?.words) || answer;
+
 /** Notices something, and answers what is asked as it is, until nothing more is asked. */
 export async function askedAbout(
   person: Person,
@@ -39,9 +51,9 @@ export async function askedAbout(
       person.note(`  ${instrumentId}: ${verdictOf(page)}`);
       return page;
     }
-    const answer = truth[question.sign] ?? 'no';
-    person.note(`  ${instrumentId}: ${question.question} ${answer}`);
-    await person.log(faultPaths.answer, { interviewKey: key, sign: question.sign, answer, noticed: false });
+    const said = answerOf(question, truth);
+    person.note(`  ${instrumentId}: ${question.question} ${saidOf(question, said)}`);
+    await person.log(faultPaths.answer, { interviewKey: key, ...said });
   }
   throw new Error(`${instrumentId}: it is asked on and on`);
 }

@@ -133,6 +133,41 @@ describe('an interview', () => {
     expect(await chance()).toBe(yes);
   });
 
+  test('several things that one look shows are one question; what is named says no to the others', async () => {
+    const key = await begin(['keyed/not-flat']);
+    const question = (await page()).open?.question;
+    expect(question).toMatchObject({ question: 'Look closely at the keys. What do you see?' });
+    const options = question?.options?.map(({ sign }) => sign) ?? [];
+    expect(options).toEqual(['keyed/cork-gone', 'keyed/seen-bent', 'keyed/spring-seen', 'keyed/screw-proud']);
+    const beside = options.filter((sign) => sign !== 'keyed/seen-bent');
+    const said = { interviewKey: key, sign: 'keyed/seen-bent', answer: 'yes', noticed: false };
+    await post(faultPaths.answer, { ...said, beside: [...beside, 'keyed/gurgle'] }).expect(400);
+    await post(faultPaths.answer, { ...said, beside: [...beside, 'keyed/seen-bent'] }).expect(400);
+    const named = aKey();
+    await post(faultPaths.answer, { ...said, key: named, beside }).expect(201);
+    const { open } = await page();
+    expect(open?.asked).toBe(1);
+    expect(open?.suspected[0]?.cause).toBe('keyed/bent');
+    expect(open?.said.at(-1)).toMatchObject({
+      key: named,
+      sign: 'keyed/seen-bent',
+      answer: 'yes',
+      options: { length: 4 },
+    });
+    expect(open?.note).toContain('Seen or tried: A key or its rod is seen to be bent.');
+    expect(open?.note).toContain('Not so: A cork or felt is missing under a key; ');
+    // One of them noticed since: it has a line of its own, and the look speaks of the others.
+    await answer(key, 'keyed/cork-gone', 'yes').expect(201);
+    const since = (await page()).open?.said;
+    expect(since?.map(({ sign, answer: its, options: of }) => [sign, its, of?.length ?? null])).toEqual([
+      ['keyed/not-flat', 'yes', null],
+      ['keyed/seen-bent', 'yes', 3],
+      ['keyed/cork-gone', 'yes', null],
+    ]);
+    await takeBack(named);
+    expect((await page()).open?.said.map(({ sign }) => sign)).toEqual(['keyed/not-flat', 'keyed/cork-gone']);
+  });
+
   test('a remedy that did not help makes its cause less likely', async () => {
     const key = await begin(['keyed/sticky']);
     const before = (await page()).open?.suspected[0];

@@ -118,7 +118,13 @@ export function createFaultsRepository(db: Db) {
           noticed,
           answers: answers
             .filter((one) => one.of === key)
-            .map((one) => ({ key: one.key, sign: one.row.sign, answer: one.row.answer, noticed: one.row.noticed })),
+            .map(({ key: its, row: { sign, answer, noticed: unasked, beside } }) => ({
+              key: its,
+              sign,
+              answer,
+              noticed: unasked,
+              ...(beside && { beside }),
+            })),
           outcomes: outcomes
             .filter((one) => one.of === key)
             .map((one) => ({

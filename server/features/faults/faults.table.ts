@@ -32,6 +32,8 @@ export const interviewAnswers = sqliteTable(
     sign: text().$type<SignId>().notNull(),
     answer: text({ enum: ANSWERS }).notNull(),
     noticed: integer({ mode: 'boolean' }).notNull(),
+    /** Signs the same look shows; null where one was asked about. */
+    beside: text({ mode: 'json' }).$type<readonly SignId[]>(),
   },
   (table) => [
     check('interview_answers_answer', oneOf(sql`${table.answer}`, ANSWERS)),

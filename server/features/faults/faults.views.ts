@@ -1,4 +1,4 @@
-import type { SignId } from '#core/book/fault.ts';
+import type { FaultSign, SignId } from '#core/book/fault.ts';
 import { bookSign, causeHere, partHere, signHere, type FaultsHere } from '#core/faults/faults-for.ts';
 import { isOpen, type InterviewNoted } from '#core/faults/fault-record.ts';
 import {
@@ -11,8 +11,10 @@ import {
   outcomeSaid,
   riskWords,
 } from '#core/faults/fault-words.ts';
-import { saidIn } from '#core/faults/faults-standing.ts';
-import type { Interview, InterviewWay, Question, Suspected } from '#core/faults/interview.ts';
+import { saidIn, type SaidInInterview } from '#core/faults/faults-standing.ts';
+import type { Interview, InterviewWay, Suspected } from '#core/faults/interview.ts';
+import type { Question } from '#core/faults/questions.ts';
+import { answersOf, stillSaid, type StillSaid } from '#core/faults/said.ts';
 import { MISHAPS } from '#core/book/fault.ts';
 import { stopSaid } from '#core/faults/stop-words.ts';
 import { boreStrip, partName } from '#core/instruments/bore-strip.ts';
@@ -30,7 +32,7 @@ const SHOWN_BEFORE = 5;
 /** What speaks for a cause: of the record what makes it likelier, of the answers those it shows. */
 function because({ cause }: Suspected, noted: InterviewNoted, looked: Looked): SuspectView['because'] {
   const { here, risks, ofPlayer, format } = looked;
-  const answered = new Map(saidIn(noted).map(({ sign, answer }) => [sign, answer]));
+  const answered = answersOf(saidIn(noted));
   const ofSigns = cause.links.flatMap(({ sign }) => {
     const answer = answered.get(sign);
     const words = signHere(here, sign)?.words;
@@ -67,10 +69,11 @@ function suspectView(suspected: Suspected, noted: InterviewNoted, looked: Looked
 }
 
 /** Why this question is asked now. */
-function whyAsked({ stop, sign }: Question, { suspected }: Interview): string {
+function whyAsked({ stop, sign, together }: Question, { suspected }: Interview): string {
   if (stop) return 'It comes first: it decides whether the instrument may be played at all.';
+  const asked = new Set((together?.signs ?? [sign]).map(({ id }) => id));
   const shown = suspected
-    .filter(({ cause }) => cause.links.some((link) => link.sign === sign.id))
+    .filter(({ cause }) => cause.links.some((link) => asked.has(link.sign)))
     .map(({ cause }) => cause.name);
   const [first, second] = shown;
   if (first === undefined) return 'It tells most of what is still open, for the time it takes.';
@@ -79,36 +82,58 @@ function whyAsked({ stop, sign }: Question, { suspected }: Interview): string {
     : `It tells most for the time it takes: “${first}” and “${second}” hang on it.`;
 }
 
+const optionsOf = (signs: readonly FaultSign[]) => signs.map(({ id, words }) => ({ sign: id, words }));
+
 function questionView(question: Question, stands: Interview, looked: Looked): QuestionView {
-  const { sign, stop } = question;
+  const { sign, stop, together } = question;
   return {
     sign: sign.id,
-    question: sign.question,
-    how: sign.how ?? null,
+    ...(together
+      ? { question: together.question, options: optionsOf(together.signs) }
+      : { question: sign.question, options: null }),
+    how: (together ?? sign).how ?? null,
     part: partHere(looked.situation.kind, sign.part),
     partName: nameOfPart(looked, sign.part),
-    tool: sign.tool ?? null,
+    tool: together ? null : (sign.tool ?? null),
     isStop: stop !== null,
     why: whyAsked(question, stands),
   };
 }
 
+/** One thing said, as it still stands; nothing where this instrument cannot show it any more. */
+function saidView({ said, answers }: StillSaid<SaidInInterview>, here: FaultsHere): InterviewView['said'] {
+  const known = answers.flatMap(([id, answer]) => {
+    const sign = signHere(here, id);
+    return sign ? [{ sign, answer }] : [];
+  });
+  // What was named, where nothing later speaks of it.
+  const first = known.find(({ sign }) => sign.id === said.sign) ?? known[0];
+  if (first === undefined) return [];
+  const { id, words, question } = first.sign;
+  const look = said.beside && here.together.find(({ signs }) => signs.some((sign) => sign.id === id));
+  return [
+    {
+      key: said.key,
+      sign: id,
+      words,
+      ...(look && known.length > 1
+        ? { question: look.question, options: optionsOf(known.map(({ sign }) => sign)) }
+        : { question, options: null }),
+      answer: first.answer,
+      noticed: said.noticed,
+      stops: first.answer !== 'no' && here.stops.some((rule) => rule.sign === id),
+    },
+  ];
+}
+
 function interviewView(noted: InterviewNoted, way: InterviewWay, looked: Looked): InterviewView {
   const { here, reading } = looked;
   const stands = standsOf(noted, way, looked);
-  const keys = new Map(noted.answers.map(({ key, sign }) => [sign, key]));
-  const last = new Map(saidIn(noted).map((one) => [one.sign, one]));
   const against = stands.against === null ? undefined : signHere(here, stands.against);
   return {
     key: noted.key,
     on: noted.on,
-    said: [...last.values()].flatMap(({ sign, answer, noticed }) => {
-      const known = signHere(here, sign);
-      if (!known) return [];
-      const { words, question } = known;
-      const stops = answer !== 'no' && here.stops.some((rule) => rule.sign === sign);
-      return [{ key: keys.get(sign) ?? null, sign, words, question, answer, noticed, stops }];
-    }),
+    said: stillSaid(saidIn(noted)).flatMap((one) => saidView(one, here)),
     suspected: stands.suspected.slice(0, 3).map((one) => suspectView(one, noted, looked)),
     notInListPercent: Math.round(100 * stands.notInList),
     question: stands.next && questionView(stands.next, stands, looked),

@@ -1,4 +1,4 @@
-import { signHere } from '#core/faults/faults-for.ts';
+import { isOneLook, signHere } from '#core/faults/faults-for.ts';
 import { fail, succeed } from '#core/kernel/outcome.ts';
 import { interviewAnswerFact } from '#contract/faults.ts';
 import { invalid } from '#server/failure.ts';
@@ -11,13 +11,25 @@ import type { Services } from '#server/services.ts';
 /** One answer of an interview, told under it. */
 export const interviewAnswerDefinition = defineFact<Services>()(interviewAnswerFact, {
   store: bodyTable(interviewAnswers, {
-    toRow: (said) => said,
-    fromRow: ({ interviewKey, sign, answer, noticed }) => ({ interviewKey, sign, answer, noticed }),
+    toRow: ({ beside = null, ...said }) => ({ ...said, beside }),
+    fromRow: ({ interviewKey, sign, answer, noticed, beside }) => ({
+      interviewKey,
+      sign,
+      answer,
+      noticed,
+      ...(beside && { beside: [...beside] }),
+    }),
   }),
-  decide: ({ interviewKey, sign, answer, noticed }, { now }, services) => {
+  decide: ({ interviewKey, sign, answer, noticed, beside }, { now }, services) => {
     const asked = openInterview(interviewKey, services);
     if (!asked.ok) return asked;
-    if (signHere(asked.value.here, sign) === undefined) return fail(invalid('sign', { code: 'no-such-sign' }));
-    return succeed({ body: { interviewKey, sign, answer, noticed }, ...now, belongsTo: interviewKey });
+    const { here } = asked.value;
+    if (signHere(here, sign) === undefined) return fail(invalid('sign', { code: 'no-such-sign' }));
+    if (beside && !isOneLook(here, [sign, ...beside])) return fail(invalid('beside', { code: 'not-one-look' }));
+    return succeed({
+      body: { interviewKey, sign, answer, noticed, ...(beside && { beside }) },
+      ...now,
+      belongsTo: interviewKey,
+    });
   },
 });

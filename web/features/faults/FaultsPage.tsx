@@ -50,7 +50,7 @@ function Interview({ interview, care, actions }: Asking & { readonly interview: 
       interview={interview}
       strip={care.strip}
       busy={actions.busy}
-      onAnswer={(answer) => actions.answer(key, question.sign, answer)}
+      onAnswer={(answer, named) => actions.answer(key, question, answer, named)}
       onBack={last === null ? null : () => actions.takeBack(last)}
     />
   );
@@ -122,7 +122,10 @@ function Loaded({
               </Button>
             }
           >
-            <SaidSoFar interview={open} onAnswer={(sign, answer) => actions.answer(open.key, sign, answer)} />
+            <SaidSoFar
+              interview={open}
+              onAnswer={(line, answer, named) => actions.answer(open.key, line, answer, named)}
+            />
           </Compartment>
         ) : (
           <StartInterview

@@ -1,5 +1,6 @@
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CauseId, Mishap, SignId } from '#core/book/fault.ts';
+import { answered, type Said } from '#core/faults/said.ts';
 import type { Answer } from '#core/faults/stops.ts';
 import type { EndedBy } from '#core/faults/fault-record.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
@@ -11,11 +12,20 @@ import {
   interviewFact,
   interviewOutcomeFact,
   mishapFact,
+  type QuestionView,
   type SuspectView,
 } from '#contract/faults.ts';
 import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { useLog } from '#web/record/log.actions.ts';
 import { useWithdraw } from '#web/record/withdraw.actions.ts';
+
+/** What was asked: one sign, or several that one look shows. */
+type Asked = Pick<QuestionView, 'sign' | 'options'>;
+const signsIn = ({ sign, options }: Asked): SignId[] => [
+  sign,
+  ...(options ?? []).map((one) => one.sign).filter((one) => one !== sign),
+];
+const bodyOf = ({ beside, ...said }: Said) => ({ ...said, ...(beside && { beside: [...beside] }) });
 
 /** What can be done about what is wrong with an instrument: say it, answer, try a remedy, say who has looked. */
 export function useFaultActions(instrumentId: InstrumentId, playerId: PlayerId) {
@@ -28,8 +38,9 @@ export function useFaultActions(instrumentId: InstrumentId, playerId: PlayerId) 
   return {
     busy: begin.busy || answer.busy || outcome.busy || end.busy || run.busy || busy,
     begin: (noticed: readonly SignId[]) => begin.log({ instrumentId, noticed: [...noticed] }, { said: 'Noted.' }),
-    answer: (interviewKey: string, sign: SignId, said: Answer) =>
-      answer.log({ interviewKey, sign, answer: said, noticed: false }),
+    /** An answer to what was asked; of several that one look shows, `named` is the one that is so. */
+    answer: (interviewKey: string, asked: Asked, said: Answer, named?: SignId) =>
+      answer.log({ interviewKey, ...bodyOf(answered(signsIn(asked), said, named)) }),
     alsoNotice: (interviewKey: string, sign: SignId) =>
       answer.log({ interviewKey, sign, answer: 'yes', noticed: true }, { said: 'Noted.' }),
     tried: (interviewKey: string, { cause, name }: Pick<SuspectView, 'cause' | 'name'>, helped: boolean) =>

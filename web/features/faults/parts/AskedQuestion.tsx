@@ -1,7 +1,9 @@
 import { Button, Typography } from '@mui/material';
+import type { SignId } from '#core/book/fault.ts';
 import type { Answer } from '#core/faults/stops.ts';
 import type { StripSegment } from '#contract/instruments.ts';
 import type { InterviewView, QuestionView } from '#contract/faults.ts';
+import { answersTo } from '#web/features/faults/parts/answers-to.ts';
 import { AnswerButton } from '#web/ui/AnswerButton.tsx';
 import { BoreStrip } from '#web/ui/BoreStrip.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
@@ -9,24 +11,19 @@ import { WhyFold } from '#web/ui/WhyFold.tsx';
 import { Grid, Row } from '#web/ui/layout.tsx';
 import { Text } from '#web/ui/Text.tsx';
 
-const ANSWERS = [
-  { answer: 'yes', words: 'Yes' },
-  { answer: 'no', words: 'No' },
-  { answer: 'cannot-tell', words: 'I cannot tell' },
-] as const satisfies readonly { answer: Answer; words: string }[];
-
 type AskedQuestionProps = {
   readonly question: QuestionView;
   readonly interview: Pick<InterviewView, 'asked' | 'said'>;
   readonly strip: readonly StripSegment[];
   readonly busy: boolean;
-  readonly onAnswer: (answer: Answer) => void;
+  /** Of several things that one look shows, `named` is the one that is so. */
+  readonly onAnswer: (answer: Answer, named?: SignId) => void;
   readonly onBack: (() => void) | null;
 };
 
-/** One question at a time: where to look, what is meant, and three answers a thumb can hit. */
+/** One question at a time: where to look, what is meant, and a few answers a thumb can hit. */
 export function AskedQuestion({ question, interview, strip, busy, onAnswer, onBack }: AskedQuestionProps) {
-  const { part, partName, how, tool, isStop, why } = question;
+  const { part, partName, how, tool, isStop, why, options } = question;
   const isOnTube = part !== null && strip.some((segment) => segment.part === part);
   return (
     <Compartment>
@@ -44,12 +41,12 @@ export function AskedQuestion({ question, interview, strip, busy, onAnswer, onBa
         </Text>
       )}
       {isOnTube && <BoreStrip segments={strip} activePart={part} bare label={`Where to look: ${partName ?? ''}`} />}
-      <Grid columns={{ xs: '1fr 1fr', sm: '1fr 1fr 1.4fr' }} above={1.5}>
-        {ANSWERS.map(({ answer, words }) => (
+      <Grid columns={options ? { xs: '1fr', sm: '1fr 1fr' } : { xs: '1fr 1fr', sm: '1fr 1fr 1.4fr' }} above={1.5}>
+        {answersTo(options).map(({ value, words, answer, named }) => (
           <AnswerButton
-            key={answer}
+            key={value}
             disabled={busy}
-            onClick={() => onAnswer(answer)}
+            onClick={() => onAnswer(answer, named)}
             lineOnPhone={answer === 'cannot-tell'}
           >
             {words}

@@ -3,22 +3,27 @@ import { useState } from 'react';
 import type { Answer } from '#core/faults/stops.ts';
 import type { SignId } from '#core/book/fault.ts';
 import type { InterviewView } from '#contract/faults.ts';
+import { answersTo } from '#web/features/faults/parts/answers-to.ts';
+import { AnswerButton } from '#web/ui/AnswerButton.tsx';
 import { Caution } from '#web/ui/Caution.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { PlainList, PlainRow } from '#web/ui/PlainList.tsx';
 import { Grid, Row } from '#web/ui/layout.tsx';
 import { Quiet } from '#web/ui/Quiet.tsx';
 
-const WORDS: Readonly<Record<Answer, string>> = { yes: 'Yes', no: 'No', 'cannot-tell': 'I cannot tell' };
-const OPTIONS = [
-  { value: 'yes', words: WORDS.yes },
-  { value: 'no', words: WORDS.no },
-  { value: 'cannot-tell', words: WORDS['cannot-tell'] },
-] as const satisfies readonly { value: Answer; words: string }[];
+type SaidLine = InterviewView['said'][number];
+
+/** Which of the answers it was. */
+const valueOf = ({ answer, options, sign }: SaidLine): string => (options && answer === 'yes' ? sign : answer);
+const wordsOf = (line: SaidLine): string =>
+  line.noticed && line.answer === 'yes'
+    ? 'noticed'
+    : (answersTo(line.options).find(({ value }) => value === valueOf(line))?.words ?? '');
 
 type SaidSoFarProps = {
   readonly interview: InterviewView;
-  readonly onAnswer: (sign: SignId, answer: Answer) => void;
+  /** Said anew, by what was asked; of several that one look shows, `named` is the one that is so. */
+  readonly onAnswer: (line: SaidLine, answer: Answer, named?: SignId) => void;
 };
 
 type LiftsTheStopProps = { readonly onMistake: () => void; readonly onLeave: () => void };
@@ -37,15 +42,45 @@ const LiftsTheStop = ({ onMistake, onLeave }: LiftsTheStopProps) => (
   </Caution>
 );
 
+type SayAnewProps = {
+  readonly line: SaidLine;
+  readonly onChange: (answer: Answer, named?: SignId) => void;
+};
+/** The answers there are, the one that was given pressed; what has many words stands one under the other. */
+function SayAnew({ line, onChange }: SayAnewProps) {
+  const answers = answersTo(line.options);
+  if (line.options === null)
+    return (
+      <ChooseOne
+        label={line.question}
+        options={answers}
+        value={valueOf(line)}
+        onChange={(next) => onChange(answers.find(({ value }) => value === next)?.answer ?? 'cannot-tell')}
+      />
+    );
+  return (
+    <Grid columns={{ xs: '1fr', sm: '1fr 1fr' }} above={0.5}>
+      {answers.map(({ value, words, answer, named }) => (
+        <AnswerButton key={value} pressed={value === valueOf(line)} onClick={() => onChange(answer, named)}>
+          {words}
+        </AnswerButton>
+      ))}
+    </Grid>
+  );
+}
+
 /** What was noticed and answered; any of it can be said otherwise. */
 export function SaidSoFar({ interview: { said, against }, onAnswer }: SaidSoFarProps) {
   const [open, setOpen] = useState<SignId | null>(null);
   /** An answer that would lift a stop: it is asked once more. */
   const [doubted, setDoubted] = useState<SignId | null>(null);
-  const change = (sign: SignId | null, next?: Answer) => {
-    if (sign !== null && next !== undefined) onAnswer(sign, next);
+  const shut = () => {
     setOpen(null);
     setDoubted(null);
+  };
+  const change = (line: SaidLine, answer: Answer, named?: SignId) => {
+    onAnswer(line, answer, named);
+    shut();
   };
   return (
     <>
@@ -55,31 +90,31 @@ export function SaidSoFar({ interview: { said, against }, onAnswer }: SaidSoFarP
         </Caution>
       )}
       <PlainList>
-        {said.map(({ sign, words, question, answer, noticed, stops }) => (
-          <PlainRow key={sign}>
+        {said.map((line) => (
+          <PlainRow key={line.sign}>
             <Grid columns="1fr auto" align="center">
               <Typography>
-                {noticed ? words : question}
-                <Quiet> · {noticed && answer === 'yes' ? 'noticed' : WORDS[answer]}</Quiet>
+                {line.noticed ? line.words : line.question}
+                <Quiet> · {wordsOf(line)}</Quiet>
               </Typography>
               <Button
                 color="inherit"
-                aria-expanded={open === sign}
-                aria-label={`Change: ${words}`}
-                onClick={() => setOpen(open === sign ? null : sign)}
+                aria-expanded={open === line.sign}
+                aria-label={`Change: ${line.options ? line.question : line.words}`}
+                onClick={() => setOpen(open === line.sign ? null : line.sign)}
               >
                 Change
               </Button>
             </Grid>
-            {open === sign && doubted !== sign && (
-              <ChooseOne
-                label={question}
-                options={OPTIONS}
-                value={answer}
-                onChange={(next) => (stops && next === 'no' ? setDoubted(sign) : change(sign, next))}
+            {open === line.sign && doubted !== line.sign && (
+              <SayAnew
+                line={line}
+                onChange={(answer, named) =>
+                  line.stops && answer === 'no' ? setDoubted(line.sign) : change(line, answer, named)
+                }
               />
             )}
-            {doubted === sign && <LiftsTheStop onMistake={() => change(sign, 'no')} onLeave={() => change(null)} />}
+            {doubted === line.sign && <LiftsTheStop onMistake={() => change(line, 'no')} onLeave={shut} />}
           </PlainRow>
         ))}
       </PlainList>

@@ -13,6 +13,7 @@ import { draw, isDead, tap, typeInto } from '#web/testing/parts.tsx';
 const QUESTION: QuestionView = {
   sign: 'single-reed/rocks',
   question: 'Does the reed rock on glass?',
+  options: null,
   how: 'Lay it flat side down.',
   part: null,
   partName: null,
@@ -51,6 +52,7 @@ const INTERVIEW: InterviewView = {
       sign: 'single-reed/squeak',
       words: 'It squeaks',
       question: 'Does it squeak?',
+      options: null,
       answer: 'yes',
       noticed: true,
       stops: false,
@@ -60,6 +62,7 @@ const INTERVIEW: InterviewView = {
       sign: 'single-reed/tip-seen',
       words: 'The tip is chipped',
       question: 'Is the tip chipped?',
+      options: null,
       answer: 'no',
       noticed: false,
       stops: false,
@@ -112,7 +115,11 @@ describe('what is asked', () => {
       />,
     );
     for (const name of ['Yes', 'No', 'I cannot tell']) tap(name);
-    expect(onAnswer.mock.calls).toEqual([['yes'], ['no'], ['cannot-tell']]);
+    expect(onAnswer.mock.calls).toEqual([
+      ['yes', undefined],
+      ['no', undefined],
+      ['cannot-tell', undefined],
+    ]);
     expect(screen.queryByText(QUESTION.why)).toBeNull();
     tap('Why this one: this question');
     expect(screen.getByText(QUESTION.why, { exact: false })).toBeTruthy();
@@ -123,7 +130,43 @@ describe('what is asked', () => {
     draw(<SaidSoFar interview={INTERVIEW} onAnswer={onAnswer} />);
     tap('Change: The tip is chipped');
     tap('Yes');
-    expect(onAnswer).toHaveBeenCalledWith('single-reed/tip-seen', 'yes');
+    expect(onAnswer).toHaveBeenCalledWith(INTERVIEW.said[1], 'yes', undefined);
+  });
+
+  test('several things that one look shows: one is named, none, or nobody can tell; and it can be said otherwise', () => {
+    const options = [
+      { sign: 'keyed/cork-gone' as const, words: 'A cork is missing' },
+      { sign: 'keyed/seen-bent' as const, words: 'A key is bent' },
+    ];
+    const onAnswer = jest.fn();
+    const question = { ...QUESTION, sign: 'keyed/seen-bent' as const, question: 'What do you see?', options };
+    draw(
+      <AskedQuestion
+        question={question}
+        interview={INTERVIEW}
+        strip={[]}
+        busy={false}
+        onAnswer={onAnswer}
+        onBack={null}
+      />,
+    );
+    expect(screen.queryByRole('button', { name: 'Yes' })).toBeNull();
+    for (const name of ['A cork is missing', 'None of these', 'I cannot tell']) tap(name);
+    expect(onAnswer.mock.calls).toEqual([
+      ['yes', 'keyed/cork-gone'],
+      ['no', undefined],
+      ['cannot-tell', undefined],
+    ]);
+    cleanup();
+    const [, second] = INTERVIEW.said;
+    if (second === undefined) throw new Error('nothing was answered');
+    const line = { ...second, ...question, answer: 'yes' as const };
+    draw(<SaidSoFar interview={{ ...INTERVIEW, said: [line] }} onAnswer={onAnswer} />);
+    expect(screen.getByText(/A key is bent/)).toBeTruthy();
+    tap('Change: What do you see?');
+    expect(screen.getByRole('button', { name: 'A key is bent' }).getAttribute('aria-pressed')).toBe('true');
+    tap('A cork is missing');
+    expect(onAnswer).toHaveBeenLastCalledWith(line, 'yes', 'keyed/cork-gone');
   });
 
   test('an answer that stops the instrument is not taken back by one tap', () => {
@@ -139,11 +182,11 @@ describe('what is asked', () => {
     tap('Change: A line in the wood');
     tap('No');
     tap('It was a mistake');
-    expect(onAnswer.mock.calls).toEqual([[first.sign, 'no']]);
+    expect(onAnswer.mock.calls).toEqual([[said[0], 'no']]);
     // To be unsure of it is said at once: it stays stopped.
     tap('Change: A line in the wood');
     tap('I cannot tell');
-    expect(onAnswer).toHaveBeenLastCalledWith(first.sign, 'cannot-tell');
+    expect(onAnswer).toHaveBeenLastCalledWith(said[0], 'cannot-tell', undefined);
   });
 
   test('an answer that goes against an earlier one is said', () => {
