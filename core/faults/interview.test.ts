@@ -253,6 +253,22 @@ describe('several things that one look shows', () => {
     expect([...named.chances]).toEqual([...each.chances]);
     expect(first(named)).toBe('keyed/bent');
   });
+  test('what is seen is believed, whatever the record makes likely beside it', () => {
+    const seen = ask('clarinet', ['keyed/not-flat'], {
+      risks: ['long-play', 'swab-skipped'],
+      answers: [['wooden/line', 'no']],
+      said: [answered(signsOf(look), 'yes', 'keyed/spring-seen')],
+    });
+    expect(first(seen)).toBe('keyed/spring-off');
+    expect(seen.suspected[0]?.word).not.toBe('possible');
+    // Water in a hole is likely after such a play, and shows nothing of what was noticed.
+    expect(seen.suspected.map(({ cause }) => cause.id)).not.toContain('keyed/water-in-hole');
+  });
+  test('the rule that stops is no answer about what was noticed: the look at it comes next', () => {
+    const risks: RiskId[] = ['long-play', 'swab-skipped', 'dry-air'];
+    const next = ask('clarinet', ['keyed/not-flat'], { risks, answers: [['wooden/line', 'no']] });
+    expect(signsOf(next)[0]).toBe('keyed/cork-gone');
+  });
   test('none of them, and nobody can tell', () => {
     const none = ask('clarinet', ['keyed/not-flat'], { said: [answered(signsOf(look), 'no')] });
     expect(none.chances.get('keyed/bent')).toBeLessThan(look.chances.get('keyed/bent') ?? 0);

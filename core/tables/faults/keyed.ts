@@ -380,7 +380,7 @@ export const keyed: FaultPage = {
       name: 'A spring off its hook',
       common: 'ordinary',
       part: 'the-keys',
-      shows: { usually: ['keyed/slow-key', 'keyed/spring-seen'] },
+      shows: { usually: ['keyed/slow-key', 'keyed/spring-seen'], sometimes: ['keyed/not-flat'] },
       remedy: {
         hand: 'teacher',
         heading: 'Show it to your teacher',
