@@ -132,6 +132,11 @@ export const conditionsPage = object({
   playerName: text().required(),
   standing: array(conditionView).required(),
   offers: array(conditionOffer).required(),
+  /** One of what is offered that what happened speaks for. */
+  suggested: object({ condition: word(CONDITION_IDS).required(), name: text().required(), because: text().required() })
+    .exact()
+    .nullable()
+    .defined(),
 })
   .exact()
   .required();

@@ -1,3 +1,4 @@
+import type { ConditionSuggested } from '#core/conditions/condition-suggested.ts';
 import type { ConditionCall } from '#core/conditions/condition-calls.ts';
 import type { ConditionKind } from '#core/book/condition.ts';
 import type { ConditionNote } from '#core/conditions/condition-effects.ts';
@@ -45,3 +46,7 @@ export function endWords({ ends }: ConditionKind): string {
 /** A condition as it stands in the record. */
 export const conditionWords = (book: Book, id: ConditionId, ofPlayer: boolean): string =>
   `${conditionKind(book, id).name}${ofPlayer ? ' (whoever plays it)' : ''}`;
+
+/** Why a condition is suggested. */
+export const suggestedWords = ({ times, days }: ConditionSuggested): string =>
+  `It was in the rain on ${times} of the last ${days} days.`;

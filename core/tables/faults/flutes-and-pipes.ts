@@ -576,6 +576,16 @@ export const bamboo: FaultPage = {
   ],
   mishapStops: [
     {
+      mishap: 'cold-night',
+      stands: 'not-played',
+      heading: 'Let it grow warm, wrapped up',
+      meanwhile:
+        'It is cold and has shrunk: warm breath can split it. Leave it wrapped up in the room for two hours, then play softly at first.',
+      clearedBy: 'self',
+      when: { body: ['bamboo', 'wood'] },
+      mark: 'practice',
+    },
+    {
       mishap: 'in-water',
       stands: 'not-played',
       heading: 'Empty it and let it dry slowly',
@@ -1087,6 +1097,15 @@ export const pipes: FaultPage = {
     },
   ],
   mishapStops: [
+    {
+      mishap: 'cold-night',
+      stands: 'not-played',
+      heading: 'Let them grow warm in their shut case',
+      meanwhile:
+        'Cold wood has shrunk: warm breath can split it. Leave the case shut in the room for two hours. Then warm the chanter in your hands.',
+      clearedBy: 'self',
+      mark: 'practice',
+    },
     {
       mishap: 'in-water',
       stands: 'not-played',

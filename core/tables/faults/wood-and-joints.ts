@@ -93,7 +93,17 @@ export const wooden: FaultPage = {
       mark: 'practice',
     },
   ],
-  mishapStops: [],
+  mishapStops: [
+    {
+      mishap: 'cold-night',
+      stands: 'not-played',
+      heading: 'Let it grow warm in its shut case',
+      meanwhile:
+        'The wood is cold and has shrunk: warm breath can split it. Leave the case shut in the room for two hours. Then hold the joints in your hands, and play softly at first.',
+      clearedBy: 'self',
+      mark: 'practice',
+    },
+  ],
 };
 
 /** Joints with cork or thread on them. */

@@ -123,6 +123,29 @@ describe('the others', () => {
     expect((await page()).standing[0]?.effects[0]?.text).toContain('7 min left today');
   });
 
+  test('in the rain on three days of a week: a wet tour is suggested, until it is said or the week is over', async () => {
+    const rained = (happenedOn: string) => {
+      const rain = { key: aKey(), instrumentId: 'clarinet', mishap: 'rain', part: null, happenedOn, now: NOW };
+      return server.api().post('/api/faults/mishaps').send(rain).expect(201);
+    };
+    await rained('2026-11-19');
+    await rained('2026-11-22');
+    expect((await page()).suggested).toBeNull();
+    await rained('2026-11-23');
+    expect((await page()).suggested).toEqual({
+      condition: 'wet-tour',
+      name: 'Wet tour week',
+      because: 'It was in the rain on 3 of the last 7 days.',
+    });
+    expect((await page('trumpet')).suggested).toBeNull();
+    expect((await page('clarinet', '2026-11-26')).suggested).toBeNull();
+    const said = body('wet-tour');
+    await begin(said).expect(201);
+    expect((await page()).suggested).toBeNull();
+    await takeBack(said.key);
+    expect((await page()).suggested).not.toBeNull();
+  });
+
   test('what is offered is what this instrument can be in', async () => {
     const names = async (id: string) => (await page(id)).offers.map(({ condition }) => condition);
     expect(await names('clarinet')).toEqual([

@@ -1,6 +1,7 @@
 import { conditionNotes, itemCalls } from '#core/conditions/condition-effects.ts';
 import { CONDITION_IDS, type ConditionId } from '#core/book/condition-ids.ts';
-import { conditionNoteWords, endWords } from '#core/conditions/condition-words.ts';
+import { conditionSuggested } from '#core/conditions/condition-suggested.ts';
+import { conditionNoteWords, endWords, suggestedWords } from '#core/conditions/condition-words.ts';
 import { concerns, conditionKind, holdsOn, lastDay } from '#core/conditions/in-force.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import { aloneNamed } from '#core/methods/practice-alone.ts';
@@ -10,6 +11,7 @@ import { addDays, type LocalDate } from '#core/time/local-date.ts';
 import type { ConditionOffer, ConditionsPage, ConditionView } from '#contract/conditions.ts';
 import { noInstrument, type Failure } from '#server/failure.ts';
 import type { StandingCondition } from '#server/features/conditions/conditions.repository.ts';
+import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 
 /** What has ended is shown for so many days more, so that it can be taken back. */
@@ -67,6 +69,15 @@ function offerOf(id: ConditionId, { kind, methods: { context }, alone }: Situati
   };
 }
 
+/** What happened to it speaks for a condition nobody has said yet. */
+function suggestedTo({ today, conditions, methods }: Situation, { facts }: Reading): ConditionsPage['suggested'] {
+  const said = conditions.standing.filter((one) => (lastDay(one, methods) ?? today) >= today).map(({ id }) => id);
+  const suggested = conditionSuggested(facts.faults.mishaps, said, today);
+  if (suggested === null) return null;
+  const { name } = conditionKind(methods.context.book, suggested.id);
+  return { condition: suggested.id, name, because: suggestedWords(suggested) };
+}
+
 const playedOn = ({ plays }: Services, instrumentId: string, day: LocalDate): number =>
   plays
     .near(instrumentId, day)
@@ -97,5 +108,6 @@ export function conditionsPageOf(
     playerName: player.name,
     standing: standing.map((one) => conditionView(one, shown)),
     offers: instrument.leftOn === null ? CONDITION_IDS.filter(canBe).map((id) => offerOf(id, situation)) : [],
+    suggested: instrument.leftOn === null ? suggestedTo(situation, reading) : null,
   });
 }

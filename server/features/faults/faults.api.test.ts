@@ -393,6 +393,22 @@ test('a reed that was played much is in what is known', async () => {
   expect((await page()).known.map(({ text }) => text)).toContain('Fennel, reed 1 was played much within three days.');
 });
 
+test('a night in the cold: wood is not played before it is warm, which its player says; the next day it is by itself', async () => {
+  await mishap('cold-night').expect(201);
+  const { stopped } = await page();
+  expect(stopped).toMatchObject({
+    heading: 'Let it grow warm in its shut case',
+    mayBePlayed: false,
+    clearedBy: 'self',
+  });
+  expect((await page('clarinet', 'sure', '2026-11-25')).stopped).toBeNull();
+  await end(stopped?.key ?? '', 'self').expect(201);
+  expect((await page()).stopped).toBeNull();
+  // Brass goes flat in the cold, and does not crack.
+  await mishap('cold-night', null, TODAY, 'trumpet').expect(201);
+  expect((await page('trumpet')).stopped).toBeNull();
+});
+
 describe('refused by name, and nothing written', () => {
   test.each([
     ['nothing noticed', faultPaths.begin, { instrumentId: 'clarinet', noticed: [] }, 400, 'noticed'],

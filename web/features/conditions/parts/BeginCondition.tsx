@@ -27,6 +27,8 @@ type BeginConditionProps = {
   readonly page: ConditionsPage;
   readonly today: LocalDate;
   readonly actions: ConditionActions;
+  /** What is suggested: asked about at once. */
+  readonly suggested?: ConditionOffer | undefined;
   readonly onClose: () => void;
 };
 
@@ -113,8 +115,8 @@ function Fields({
 }
 
 /** Something has changed for a while: one tap says what, the day is today unless it says otherwise. */
-export function BeginCondition({ page, today, actions, onClose }: BeginConditionProps) {
-  const [offer, setOffer] = useState<ConditionOffer | null>(null);
+export function BeginCondition({ page, today, actions, suggested, onClose }: BeginConditionProps) {
+  const [offer, setOffer] = useState<ConditionOffer | null>(suggested ?? null);
   const [entry, setEntry] = useState<Entry>({
     beginsOn: today,
     endsOn: null,

@@ -95,17 +95,18 @@ type StandingConditionsProps = {
 
 /** The conditions an instrument and its player are in: each with its begin, what it asks for, and its end. */
 export function StandingConditions({ page, today, actions, children }: StandingConditionsProps) {
-  const [asking, setAsking] = useState(false);
-  const ask = (open: boolean) => {
+  const [asking, setAsking] = useState<'anything' | 'suggested' | null>(null);
+  const ask = (about: typeof asking) => {
     actions.open();
-    setAsking(open);
+    setAsking(about);
   };
+  const { suggested, offers } = page;
   return (
     <Compartment
       title="For a while"
       aside={
         page.offers.length > 0 && (
-          <Button variant="outlined" color="inherit" onClick={() => ask(true)}>
+          <Button variant="outlined" color="inherit" onClick={() => ask('anything')}>
             Something has changed
           </Button>
         )
@@ -122,8 +123,24 @@ export function StandingConditions({ page, today, actions, children }: StandingC
           ))}
         </PlainList>
       )}
+      {suggested && (
+        <Row between wrap above={1}>
+          <Typography>{suggested.because}</Typography>
+          <Button variant="outlined" color="inherit" onClick={() => ask('suggested')}>
+            Note it: {suggested.name.toLowerCase()}
+          </Button>
+        </Row>
+      )}
       {children}
-      {asking && <BeginCondition page={page} today={today} actions={actions} onClose={() => ask(false)} />}
+      {asking && (
+        <BeginCondition
+          page={page}
+          today={today}
+          actions={actions}
+          suggested={asking === 'suggested' ? offers.find((one) => one.condition === suggested?.condition) : undefined}
+          onClose={() => ask(null)}
+        />
+      )}
     </Compartment>
   );
 }

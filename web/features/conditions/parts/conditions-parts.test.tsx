@@ -48,6 +48,7 @@ const page = (...standing: ConditionView[]): ConditionsPage => ({
   playerName: 'Teodor',
   standing,
   offers: [],
+  suggested: null,
 });
 const textOf = (html: string) =>
   html
@@ -65,6 +66,19 @@ describe('what changes for a while', () => {
     expect(textOf(html)).toContain(
       'What changes for a while, from its first day to its last: ill, new cork and new wood.',
     );
+  });
+
+  test('what happened speaks for one: said with its reason, one tap away', () => {
+    const suggested = {
+      condition: 'wet-tour' as const,
+      name: 'Wet tour week',
+      because: 'It was in the rain on 3 days.',
+    };
+    const html = renderToStaticMarkup(
+      <StandingConditions page={{ ...page(), suggested }} today={TODAY} actions={actions} />,
+    );
+    expect(textOf(html)).toContain('It was in the rain on 3 days. Note it: wet tour week');
+    expect(standing()).not.toContain('Note it');
   });
 
   test('in force: since when, how it ends, what it holds to, what it asks for, and the way out', () => {
