@@ -2,10 +2,12 @@ import { describe, expect, test } from '@jest/globals';
 import type { CauseId, RiskId } from '#core/book/fault.ts';
 import { priorOf } from '#core/faults/fault-net.ts';
 import { causeHere, faultsFor } from '#core/faults/faults-for.ts';
-import { lastReed } from '#core/faults/reed-risks.ts';
+import { lastReed, reedRisks } from '#core/faults/reed-risks.ts';
+import { livesOf } from '#core/reeds/reed-life.ts';
 import type { ReedState } from '#core/reeds/reed-state.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { practiceOf } from '#core/testing/any-run.ts';
+import { REED_TODAY, reedsOf, used } from '#core/testing/reeds.ts';
 import { localDate } from '#core/time/local-date.ts';
 
 const here = faultsFor(BOOK, 'clarinet', practiceOf(BOOK, { kind: 'clarinet' }).build);
@@ -42,6 +44,17 @@ describe('the chance of a cause before anything is said', () => {
   test('is never above the most', () => {
     expect(chance('any/cold', ['cold-room', 'cold-night'], found(30, 'any/cold'))).toBe(0.6);
   });
+});
+
+test('a reed that was played for two hours within three days was played much; near the end of its life it is worn', () => {
+  const risks = (...uses: ReturnType<typeof used>[]) =>
+    reedRisks(reedsOf(uses), livesOf([]), REED_TODAY).map(({ risk }) => risk);
+  expect(risks(used(1, 2, 60), used(1, 0, 60))).toEqual(['reed-much-played']);
+  expect(risks(used(1, 2, 60), used(1, 0, 59))).toEqual([]);
+  // The third day back is outside of three days that end today.
+  expect(risks(used(1, 3, 60), used(1, 0, 60))).toEqual([]);
+  // Of several reeds only the one that was played last is thought of.
+  expect(risks(used(1, 2, 60), used(1, 1, 60), used(2, 0, 5))).toEqual([]);
 });
 
 test('the reed that was played last is one that was played, and is still in use', () => {

@@ -84,6 +84,75 @@ describe('what the record says that makes causes likelier', () => {
     ],
   ])('%s', (_what, over, risks) => expect(named(over)).toEqual(risks));
 
+  /** One step under where each begins to count, and that step itself. */
+  test.each<[string, Partial<RiskFacts>, Partial<RiskFacts>, string]>([
+    ['75 minutes', { plays: plays([0, 74]) }, { plays: plays([0, 75]) }, 'long-play'],
+    ['28 days', { plays: plays([27, 20]) }, { plays: plays([28, 20]) }, 'long-rest'],
+    [
+      'the 30th play',
+      { player: { standing: 'pupil' }, plays: plays(...Array.from({ length: 30 }, () => [1, 9] as const)) },
+      { player: { standing: 'pupil' }, plays: plays(...Array.from({ length: 29 }, () => [1, 9] as const)) },
+      'new-player',
+    ],
+    [
+      '16 °C',
+      { conditions: { ids: [], roomCelsius: 16.1 } },
+      { conditions: { ids: [], roomCelsius: 16 } },
+      'cold-room',
+    ],
+    ['65 %', { air: [air(0, 20, 65)] }, { air: [air(0, 20, 65.1)] }, 'damp-air'],
+    ['35 %', { air: [air(0, 20, 35)] }, { air: [air(0, 20, 34.9)] }, 'dry-air'],
+    ['15 %', { air: [air(1, 20, 45), air(0, 20, 59)] }, { air: [air(1, 20, 45), air(0, 20, 60)] }, 'weather-change'],
+    ['8 °C', { air: [air(1, 20, 50), air(0, 27, 50)] }, { air: [air(1, 20, 50), air(0, 28, 50)] }, 'weather-change'],
+    ['a reading to come', { air: [air(-1, 20, 80)] }, { air: [air(0, 20, 80)] }, 'damp-air'],
+    [
+      'three plays',
+      { care: { clocks: [clock('keyed/blot-pads', { load: 2 })], awaitsPackUp: false } },
+      { care: { clocks: [clock('keyed/blot-pads', { load: 3 })], awaitsPackUp: false } },
+      'pads-skipped',
+    ],
+    [
+      'five years',
+      {
+        instrument: { acquiredOn: localDate('2021-11-25') },
+        care: { clocks: [clock('wind/bench-service', {})], awaitsPackUp: false },
+      },
+      {
+        instrument: { acquiredOn: localDate('2021-11-24') },
+        care: { clocks: [clock('wind/bench-service', {})], awaitsPackUp: false },
+      },
+      'old-pads',
+    ],
+    [
+      'due is late as well',
+      { care: { clocks: [clock('keyed/key-oil', { state: 'soon' })], awaitsPackUp: false } },
+      { care: { clocks: [clock('keyed/key-oil', { state: 'due' })], awaitsPackUp: false } },
+      'key-oil-overdue',
+    ],
+    [
+      'a bath yesterday',
+      {
+        care: {
+          clocks: [clock('piston-brass/bath', { lastDone: { on: addDays(today, -1), by: 'player' } })],
+          awaitsPackUp: false,
+        },
+      },
+      {
+        care: { clocks: [clock('piston-brass/bath', { lastDone: { on: today, by: 'player' } })], awaitsPackUp: false },
+      },
+      'valves-out-today',
+    ],
+  ])('%s', (_what, under, from, risk) => {
+    expect(named(under)).not.toContain(risk);
+    expect(named(from)).toContain(risk);
+  });
+
+  test('of two readings the newer counts, and of plays the last', () => {
+    expect(named({ air: [air(2, 20, 80), air(1, 20, 50)] })).toEqual(['weather-change']);
+    expect(named({ plays: plays([2, 90], [0, 20]) })).toEqual([]);
+    expect(named({ player: { standing: 'pupil' }, plays: plays() })).toEqual(['new-player']);
+  });
+
   test('a knock at the mouth is none on the body; nobody knows where may be either', () => {
     const knocked = (part: 'mouthpiece' | 'barrel' | null) =>
       named({ faults: { mishaps: [{ key: 'k', mishap: 'knocked', part, on: today, end: null }] } });

@@ -1,4 +1,4 @@
-import { airOn, type AirRead } from '#core/air/air-record.ts';
+import type { AirRead } from '#core/air/air-record.ts';
 import type { RiskId } from '#core/book/fault.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
@@ -91,8 +91,7 @@ const isAChange = (before: AirRead, now: AirRead): boolean =>
 
 /** What the newest reading says, and the one before it. */
 function ofReadings(air: readonly AirRead[], today: LocalDate): RiskNoted[] {
-  const recent = air.findLast(({ on }) => on >= addDays(today, -AIR_COUNTS_DAYS) && on <= today);
-  const now = airOn(air, today) ?? recent;
+  const now = air.findLast(({ on }) => on >= addDays(today, -AIR_COUNTS_DAYS) && on <= today);
   if (!now) return [];
   const { humidityPercent } = now;
   const before = air.findLast(({ on }) => on < now.on && on >= addDays(now.on, -CHANGE_WITHIN_DAYS));

@@ -89,6 +89,8 @@ describe('what was noticed in care', () => {
     expect(standing(gurgles(600), interview({ ...asked, outcomes: [helped(700, false)] }))).toHaveLength(1);
     expect(standing(gurgles(600), interview({ ...asked, outcomes: [helped(700)] }))).toEqual([]);
     expect(standing(gurgles(600, null), interview({ ...asked, outcomes: [helped(700)] }))).toEqual([]);
+    // Noticed in the minute it was put right, it is what was put right.
+    expect(standing(gurgles(700), interview({ ...asked, outcomes: [helped(700)] }))).toEqual([]);
     // Noticed again an hour later it stands again.
     expect(standing(gurgles(760), interview({ ...asked, outcomes: [helped(700)] }))).toEqual(['keyed/water-in-hole']);
   });
