@@ -4,7 +4,8 @@ import { signsOf } from '#core/book/care-item.ts';
 import { MISHAPS, type Cause, type FaultPage, type FaultSign } from '#core/book/fault.ts';
 import { faultsFor } from '#core/faults/faults-for.ts';
 import { handsOfRemedy } from '#core/faults/fault-words.ts';
-import { partHere } from '#core/faults/faults-for.ts';
+import { partHere, signHere } from '#core/faults/faults-for.ts';
+import { reedFamilyOf, signInList, SIGNS_OF } from '#core/reeds/reed.ts';
 import type { Build, BuildOption } from '#core/instruments/build.ts';
 import { KIND_IDS, type InstrumentKind } from '#core/instruments/kind.ts';
 import { BOOK } from '#core/tables/book.ts';
@@ -96,13 +97,25 @@ describe('the tables of faults', () => {
     );
     expect(wrong).toEqual([]);
     expect(looks.filter((look) => new Set(look.signs.map((id) => id.split('/')[0])).size > 1)).toEqual([]);
-    // Each is a question of some instrument.
-    const met = new Set(
-      KIND_IDS.flatMap((kind) =>
-        buildsOf(BOOK.kinds[kind]).flatMap((build) => faultsFor(BOOK, kind, build).together),
-      ).map(({ question }) => question),
+    // Each is a question of some instrument, and where it is there are two things to be named at the least.
+    const here = KIND_IDS.flatMap((kind) =>
+      buildsOf(BOOK.kinds[kind]).flatMap((build) => faultsFor(BOOK, kind, build).together),
     );
+    expect(here.filter((look) => look.signs.length < 2)).toEqual([]);
+    const met = new Set(here.map(({ question }) => question));
     expect(looks.filter(({ question }) => !met.has(question))).toEqual([]);
+  });
+
+  test('what is said of a reed is a sign of each instrument it plays on', () => {
+    const wrong = KIND_IDS.flatMap((kind) => {
+      const family = reedFamilyOf(BOOK.kinds[kind]);
+      if (family === null) return [];
+      return buildsOf(BOOK.kinds[kind]).flatMap((build) => {
+        const here = faultsFor(BOOK, kind, build);
+        return SIGNS_OF[family].filter((said) => signHere(here, signInList(family, said) ?? '') === undefined);
+      });
+    });
+    expect(wrong).toEqual([]);
   });
 
   test('headings are short imperatives, sentences whole and short', () => {

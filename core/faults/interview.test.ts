@@ -183,6 +183,16 @@ describe('how it ends', () => {
       'clear',
     );
   });
+  test('to be sure takes two looks, where a second one tells anything; a quick guess takes one', () => {
+    const seen: [SignId, Answer][] = [['flute/crown-loose', 'yes']];
+    const once = ask('flute', ['flute/octaves-out'], { answers: seen });
+    expect(once.suspected[0]?.word).toBe('nearly-sure');
+    expect([once.end, asked(once)]).toEqual([null, 'flute/rod-mark-off']);
+    expect(ask('flute', ['flute/octaves-out'], { answers: seen, way: 'quick' }).end).toBe('clear');
+    const twice = ask('flute', ['flute/octaves-out'], { answers: [...seen, ['flute/rod-mark-off', 'yes']] });
+    expect(twice.suspected[0]?.word).toBe('nearly-sure');
+    expect(twice.end).toBe('clear');
+  });
   test('“I cannot tell” three times running leads to a person', () => {
     const unsure: [SignId, Answer][] = [];
     for (let n = 0; n < 3; n++) {
@@ -190,6 +200,11 @@ describe('how it ends', () => {
       if (sign !== undefined) unsure.push([sign, 'cannot-tell']);
     }
     expect(ask('clarinet', ['single-reed/squeak'], { answers: unsure }).end).toBe('cannot-tell');
+    expect(ask('clarinet', ['single-reed/squeak'], { answers: unsure.slice(0, 2) }).end).toBeNull();
+    // One answer between them, and it is no running any more.
+    const [one, two, three] = unsure as [[SignId, Answer], [SignId, Answer], [SignId, Answer]];
+    const between: [SignId, Answer][] = [one, two, ['keyed/gurgle', 'no'], three, ['any/smells', 'cannot-tell']];
+    expect(ask('clarinet', ['single-reed/squeak'], { answers: between }).end).not.toBe('cannot-tell');
   });
   test('the quick way asks five questions at most', () => {
     for (const kind of KINDS) {

@@ -1,6 +1,8 @@
+import type { SignId } from '#core/book/fault.ts';
 import type { Family, KindId } from '#core/instruments/kind.ts';
 import type { PlayerId } from '#core/instruments/instrument.ts';
 import type { Branded } from '#core/kernel/brand.ts';
+import { keysOf } from '#core/kernel/typed.ts';
 import type { Money } from '#core/money/money.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 
@@ -152,11 +154,27 @@ const FAMILY: Readonly<Partial<Record<Family, ReedFamily>>> = {
 };
 export const reedFamilyOf = ({ family }: { readonly family: Family }): ReedFamily | null => FAMILY[family] ?? null;
 
+/** What may be said of the reeds of a family: which sign of the one list it is, that can be asked about. */
+export const SIGN_IN_LIST = {
+  single: { stuffy: 'keyed/stuffy', squeaks: 'single-reed/squeak', chipped: 'single-reed/tip-seen' },
+  double: {
+    stuffy: 'keyed/stuffy',
+    'corner-gone': 'double-reed/corners-seen',
+    'sank-in-pitch': 'double-reed/fell-flat',
+    shut: 'double-reed/shut-seen',
+  },
+  pipe: { stuffy: 'pipes/chanter-hard', squeaks: 'pipes/chanter-chirps', chipped: 'pipes/reed-edge' },
+} as const satisfies Record<ReedFamily, { readonly [Said in ReedSign]?: SignId }>;
 /** What may be seen of the reeds of a family. */
 export const SIGNS_OF: Readonly<Record<ReedFamily, readonly ReedSign[]>> = {
-  single: ['stuffy', 'squeaks', 'chipped'],
-  double: ['stuffy', 'corner-gone', 'sank-in-pitch', 'shut'],
-  pipe: ['stuffy', 'squeaks', 'chipped'],
+  single: keysOf(SIGN_IN_LIST.single),
+  double: keysOf(SIGN_IN_LIST.double),
+  pipe: keysOf(SIGN_IN_LIST.pipe),
+};
+/** The sign of the one list that is said of a reed; undefined where this family has none. */
+export const signInList = (family: ReedFamily, said: ReedSign): SignId | undefined => {
+  const signs: { readonly [Said in ReedSign]?: SignId } = SIGN_IN_LIST[family];
+  return signs[said];
 };
 export const ENDS_OF: Readonly<Record<ReedFamily, readonly ReedEnd[]>> = {
   single: ['soft', 'dark', 'chipped', 'split', 'lost', 'given-away'],

@@ -72,7 +72,8 @@ function offerOf(id: ConditionId, { kind, methods: { context }, alone }: Situati
 /** What happened to it speaks for a condition nobody has said yet. */
 function suggestedTo({ today, conditions, methods }: Situation, { facts }: Reading): ConditionsPage['suggested'] {
   const said = conditions.standing.filter((one) => (lastDay(one, methods) ?? today) >= today).map(({ id }) => id);
-  const suggested = conditionSuggested(facts.faults.mishaps, said, today);
+  const rained = facts.faults.mishaps.filter(({ mishap }) => mishap === 'rain').map(({ on }) => on);
+  const suggested = conditionSuggested(rained, said, today);
   if (suggested === null) return null;
   const { name } = conditionKind(methods.context.book, suggested.id);
   return { condition: suggested.id, name, because: suggestedWords(suggested) };

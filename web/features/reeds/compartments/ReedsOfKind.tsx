@@ -96,6 +96,7 @@ export function ReedsOfKind({ of, playerId, currency }: ReedsOfKindProps & { rea
           family={of.family}
           hasBack={hasABack(of.family, box.material)}
           said={saying}
+          faults={of.instruments[0] ? `/faults/${of.instruments[0].instrumentId}` : null}
           table={of.family === 'double' ? tablePath(of.instruments[0]?.instrumentId ?? null, reed.reedId) : null}
           onClose={() => setOpened(null)}
         />

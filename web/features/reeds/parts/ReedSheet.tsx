@@ -9,6 +9,7 @@ import {
   RESISTANCES,
   SIGNS_OF,
   SITS,
+  signInList,
   type Character,
   type ReedFamily,
   type ReedFeel,
@@ -34,6 +35,8 @@ type ReedSheetProps = {
   readonly said: ReturnType<typeof useReedSaid>;
   /** Where a double reed is looked at; null for others. */
   readonly table: string | null;
+  /** Where it is asked what is wrong; null where there is no instrument it plays on. */
+  readonly faults: string | null;
   readonly onClose: () => void;
 };
 
@@ -75,12 +78,14 @@ const AskCharacter = ({
 );
 
 /** How it felt first, then what it is good for: two taps. "Too hard" asks for a flat back before it is a grade. */
-function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 'name' | 'table'>) {
+function Grading({ reed, family, hasBack, said, faults, onClose }: Omit<ReedSheetProps, 'name' | 'table'>) {
   const [feel, setFeel] = useState<ReedFeel | null>(null);
   const [signs, setSigns] = useState<readonly ReedSign[]>([]);
   const [isTrying, setTrying] = useState(false);
   const [isTried, setTried] = useState(false);
   const [character, setCharacter] = useState<Character>({});
+  /** The last that was said: it leads to what it may be. */
+  const asked = signs.map((one) => signInList(family, one)).findLast((one) => one !== undefined);
   const grade = (goodFor: (typeof REED_USES)[number] | null) => {
     if (feel === null) return;
     said.graded(reed.reedId, { feel, goodFor, signs: [...signs], ...character });
@@ -155,6 +160,11 @@ function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 
           />
         ))}
       </Chips>
+      {faults !== null && asked !== undefined && (
+        <Button color="inherit" {...{ component: Link, to: `${faults}?sign=${asked}` }} sx={{ justifySelf: 'start' }}>
+          Ask what it is
+        </Button>
+      )}
       {(feel !== 'too-hard' || !hasBack || isTried) && (
         <Box>
           {family === 'double' && <AskCharacter character={character} onChange={setCharacter} />}
@@ -173,7 +183,7 @@ function Grading({ reed, family, hasBack, said, onClose }: Omit<ReedSheetProps, 
 }
 
 /** Why it is played no more: one tap, and it can be taken back. */
-function Retiring({ reed, family, said, onClose }: Omit<ReedSheetProps, 'name' | 'hasBack' | 'table'>) {
+function Retiring({ reed, family, said, onClose }: Omit<ReedSheetProps, 'name' | 'hasBack' | 'table' | 'faults'>) {
   const [open, setOpen] = useState(false);
   if (!open)
     return (

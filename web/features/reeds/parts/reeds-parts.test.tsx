@@ -157,7 +157,8 @@ describe('what is said of a reed', () => {
     const said = { busy: false, graded: jest.fn(), flattened: jest.fn(), ended: jest.fn() };
     const onClose = jest.fn();
     const of = { family, hasBack: family === 'single' };
-    draw(<ReedSheet name="Fennel, reed 1" reed={one} {...of} said={said as never} table={null} onClose={onClose} />);
+    const paths = { table: null, faults: '/faults/clarinet' };
+    draw(<ReedSheet name="Fennel, reed 1" reed={one} {...of} {...paths} said={said as never} onClose={onClose} />);
     return { ...said, onClose };
   };
 
@@ -170,6 +171,18 @@ describe('what is said of a reed', () => {
     tap('rehearsal');
     expect(graded.mock.calls).toEqual([['box/1', { feel: 'right', goodFor: 'rehearsal', signs: ['squeaks'] }]]);
     expect(onClose).toHaveBeenCalledTimes(1);
+  });
+
+  test('what was wrong with it leads to what it may be, with its sign said already', () => {
+    opened(reed(1));
+    tap('right');
+    expect(screen.queryByRole('link', { name: 'Ask what it is' })).toBeNull();
+    tap('stuffy');
+    tap('squeaks');
+    const link = () => screen.getByRole('link', { name: 'Ask what it is' }).getAttribute('href');
+    expect(link()).toBe('/faults/clarinet?sign=single-reed/squeak');
+    tap('squeaks');
+    expect(link()).toBe('/faults/clarinet?sign=keyed/stuffy');
   });
 
   test('too hard asks for a flat back before it is a grade', () => {
