@@ -3,11 +3,11 @@ import { askedAbout, happenedTo, itHelped, wasCleared } from '#tools/lives/askin
 import { doWhatIsDue, practise } from '#tools/lives/habits.ts';
 import type { Life } from '#tools/lives/life.ts';
 
-const [KNOCKED, COLD_NIGHT, LOOKED_AT, SLOW_VALVE] = [2, 8, 14, 17];
+const [KNOCKED, COLD_NIGHT, LOOKED_AT, SLOW_VALVE, COLD_AGAIN] = [2, 8, 14, 17, 20];
 
 export const life: Life = {
   name: 'three-things-go-wrong',
-  who: 'A grown-up whose mouthpiece is knocked, whose clarinet pops after a night in the cold, and whose valve hangs.',
+  who: 'A grown-up whose mouthpiece is knocked, whose clarinet pops after a night in the cold and grows warm after another, and whose valve hangs.',
   from: localDate('2026-01-12'),
   days: 24,
   nature: 'does-as-they-like',
@@ -40,6 +40,13 @@ export const life: Life = {
       person.note(`  clarinet: made ready all the same? ${begun ? 'yes' : 'refused'}`);
     }
     if (day === LOOKED_AT) await wasCleared(person, 'clarinet');
+    if (day === COLD_AGAIN) {
+      await happenedTo(person, 'clarinet', 'cold-night');
+      const begun = await person.dares(() => person.run('before', [{ instrumentId: 'clarinet' }]));
+      person.note(`  clarinet: made ready while it is cold? ${begun ? 'yes' : 'refused'}`);
+      // Two hours later it is as warm as the room.
+      await wasCleared(person, 'clarinet');
+    }
     if (day === SLOW_VALVE) {
       const page = await askedAbout(person, {
         instrumentId: 'trumpet',
