@@ -2,8 +2,30 @@ import { localDate } from '#core/time/local-date.ts';
 import { askedAbout, happenedTo, itHelped, wasCleared } from '#tools/lives/asking.ts';
 import { doWhatIsDue, practise } from '#tools/lives/habits.ts';
 import type { Life } from '#tools/lives/life.ts';
+import type { Person } from '#tools/lives/person.ts';
 
 const [KNOCKED, COLD_NIGHT, LOOKED_AT, SLOW_VALVE, COLD_AGAIN] = [2, 8, 14, 17, 20];
+
+/** A night in the cold that did no harm: it is not played until it is as warm as the room. */
+async function growsWarm(person: Person): Promise<void> {
+  await happenedTo(person, 'clarinet', 'cold-night');
+  const begun = await person.dares(() => person.run('before', [{ instrumentId: 'clarinet' }]));
+  person.note(`  clarinet: made ready while it is cold? ${begun ? 'yes' : 'refused'}`);
+  // Two hours later it is.
+  await wasCleared(person, 'clarinet');
+}
+
+/** Pops in the cold, and nobody can tell whether there is a line. */
+async function popsInTheCold(person: Person): Promise<void> {
+  await happenedTo(person, 'clarinet', 'cold-night');
+  await askedAbout(person, {
+    instrumentId: 'clarinet',
+    noticed: ['wooden/pop'],
+    truth: { 'wooden/line': 'cannot-tell' },
+  });
+  const begun = await person.dares(() => person.run('before', [{ instrumentId: 'clarinet' }]));
+  person.note(`  clarinet: made ready all the same? ${begun ? 'yes' : 'refused'}`);
+}
 
 export const life: Life = {
   name: 'three-things-go-wrong',
@@ -29,24 +51,9 @@ export const life: Life = {
       });
       await itHelped(person, page);
     }
-    if (day === COLD_NIGHT) {
-      await happenedTo(person, 'clarinet', 'cold-night');
-      await askedAbout(person, {
-        instrumentId: 'clarinet',
-        noticed: ['wooden/pop'],
-        truth: { 'wooden/line': 'cannot-tell' },
-      });
-      const begun = await person.dares(() => person.run('before', [{ instrumentId: 'clarinet' }]));
-      person.note(`  clarinet: made ready all the same? ${begun ? 'yes' : 'refused'}`);
-    }
+    if (day === COLD_NIGHT) await popsInTheCold(person);
     if (day === LOOKED_AT) await wasCleared(person, 'clarinet');
-    if (day === COLD_AGAIN) {
-      await happenedTo(person, 'clarinet', 'cold-night');
-      const begun = await person.dares(() => person.run('before', [{ instrumentId: 'clarinet' }]));
-      person.note(`  clarinet: made ready while it is cold? ${begun ? 'yes' : 'refused'}`);
-      // Two hours later it is as warm as the room.
-      await wasCleared(person, 'clarinet');
-    }
+    if (day === COLD_AGAIN) await growsWarm(person);
     if (day === SLOW_VALVE) {
       const page = await askedAbout(person, {
         instrumentId: 'trumpet',

@@ -161,9 +161,11 @@ function Grading({ reed, family, hasBack, said, faults, onClose }: Omit<ReedShee
         ))}
       </Chips>
       {faults !== null && asked !== undefined && (
-        <Button color="inherit" {...{ component: Link, to: `${faults}?sign=${asked}` }} sx={{ justifySelf: 'start' }}>
-          Ask what it is
-        </Button>
+        <Chips>
+          <Button color="inherit" {...{ component: Link, to: `${faults}?sign=${asked}` }}>
+            Ask what it is
+          </Button>
+        </Chips>
       )}
       {(feel !== 'too-hard' || !hasBack || isTried) && (
         <Box>
