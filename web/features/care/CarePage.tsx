@@ -7,6 +7,7 @@ import { useToday } from '#web/clock/today.ts';
 import { useInstrumentId } from '#web/session/instrument-id.ts';
 import { useCareActions } from '#web/features/care/care.actions.ts';
 import { instrumentPageQueries } from '#web/record/instrument-page.queries.ts';
+import { careWaits } from '#web/features/care/parts/care-waits.ts';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { Closed, Methods, NeverDos } from '#web/features/care/parts/HeldTo.tsx';
 import { StripWithSigns } from '#web/features/care/parts/StripWithSigns.tsx';
@@ -28,12 +29,16 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
   const today = useToday();
   const { instrument, clocks, calling, awayUntil, stopped } = page;
   const care = useCareActions(instrument.id, instrument.playerId);
+  const waits = careWaits(page);
   const periodic = clocks.filter(({ everyPlay }) => !everyPlay);
   const rank = (id: string) => (calling.includes(id) ? calling.indexOf(id) : calling.length);
   const running = periodic
     .filter(({ gauge }) => gauge.state !== 'as-seen' && gauge.state !== 'off')
     .toSorted((a, b) => rank(a.itemId) - rank(b.itemId) || (b.gauge.load ?? 0) - (a.gauge.load ?? 0));
   const asSeen = periodic.filter(({ gauge }) => gauge.state === 'as-seen');
+  const noticed = asSeen.filter(({ signs }) => signs.length > 0);
+  // What nobody notices, and is done all the same: a look at what is new to its player.
+  const atTimes = asSeen.filter(({ signs }) => signs.length === 0);
   const off = periodic.filter(({ gauge }) => gauge.state === 'off');
   const atHome = running.filter(({ dueAtHome }) => dueAtHome);
   const dueMinutes = atHome.reduce((sum, { minutes }) => sum + minutes, 0);
@@ -61,7 +66,8 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
           <Compartment danger>
             <Text strong>{stopped.heading}.</Text>
             <Typography>
-              {stopped.meanwhile} {stopped.mayBePlayed ? '' : 'Its care waits until somebody has looked at it.'}
+              {stopped.meanwhile}
+              {waits && ` Its care ${waits}.`}
             </Typography>
             <Button color="inherit" {...{ component: Link, to: `/faults/${instrument.id}` }}>
               See what it is
@@ -80,7 +86,8 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         >
           {list(running)}
         </Compartment>
-        {asSeen.length > 0 && <Compartment title="When you notice it">{list(asSeen)}</Compartment>}
+        {noticed.length > 0 && <Compartment title="When you notice it">{list(noticed)}</Compartment>}
+        {atTimes.length > 0 && <Compartment title="When there is a reason">{list(atTimes)}</Compartment>}
         {off.length > 0 && <Compartment title="Not done here">{list(off)}</Compartment>}
       </Column>
       <Column last>

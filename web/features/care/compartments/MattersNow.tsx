@@ -4,6 +4,7 @@ import type { InstrumentPage } from '#contract/care.ts';
 import { useToday } from '#web/clock/today.ts';
 import { useCareActions } from '#web/features/care/care.actions.ts';
 import { AskedDone } from '#web/features/care/parts/AskedDone.tsx';
+import { careWaits } from '#web/features/care/parts/care-waits.ts';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { callingOf } from '#web/features/care/parts/calling-of.ts';
 import { Compartment } from '#web/ui/Compartment.tsx';
@@ -17,6 +18,7 @@ export function MattersNow({ page }: { readonly page: InstrumentPage }) {
   const { instrument } = page;
   const care = useCareActions(instrument.id, instrument.playerId);
   const calling = callingOf(page);
+  const waits = careWaits(page);
   // What somebody has noticed never falls off the page.
   const shown = Math.max(SHOWN, calling.filter(({ noticed }) => noticed).length);
   return (
@@ -32,8 +34,8 @@ export function MattersNow({ page }: { readonly page: InstrumentPage }) {
         <Typography>
           {page.awayUntil !== null
             ? 'Nothing for you to do: its care waits until it is back.'
-            : page.stopped && !page.stopped.mayBePlayed
-              ? 'Nothing for you to do: its care waits until somebody has looked at it.'
+            : waits
+              ? `Nothing for you to do: its care ${waits}.`
               : 'Nothing is due. All regular care is done.'}
         </Typography>
       )}

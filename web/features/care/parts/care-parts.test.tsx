@@ -4,6 +4,7 @@ import { cleanup, fireEvent, screen } from '@testing-library/react';
 import { addDays, localDate } from '#core/time/local-date.ts';
 import type { CareClockView, InstrumentPage } from '#contract/care.ts';
 import { FORMAT } from '#web/clock/format.ts';
+import { careWaits } from '#web/features/care/parts/care-waits.ts';
 import { CareRow } from '#web/features/care/parts/CareRow.tsx';
 import { DoneDialog } from '#web/features/care/parts/DoneDialog.tsx';
 import { Closed, Methods, NeverDos } from '#web/features/care/parts/HeldTo.tsx';
@@ -310,4 +311,12 @@ describe('how wet it is blown', () => {
     expect(screen.getByText(/Nothing is known of you yet/)).toBeTruthy();
     expect(screen.queryByRole('button')).toBeNull();
   });
+});
+
+test('what is stopped says what its care waits for: a name, or a word of its player', () => {
+  const stopped = (over: object) => ({ stopped: { mayBePlayed: false, clearedBy: 'bench', ...over } }) as never;
+  expect(careWaits(stopped({}))).toBe('waits until somebody has looked at it');
+  expect(careWaits(stopped({ clearedBy: 'self' }))).toBe('waits until you say that this is done');
+  expect(careWaits(stopped({ mayBePlayed: true }))).toBeNull();
+  expect(careWaits({ stopped: null })).toBeNull();
 });
