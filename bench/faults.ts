@@ -3,7 +3,8 @@ import { NO_OUTCOMES } from '#core/faults/fault-net.ts';
 import { faultsFor } from '#core/faults/faults-for.ts';
 import { gainOfSign } from '#core/faults/gain.ts';
 import { interview } from '#core/faults/interview.ts';
-import type { Said } from '#core/faults/said.ts';
+import { askedSigns } from '#core/faults/questions.ts';
+import { answered, type Said } from '#core/faults/said.ts';
 import { beliefIn, type NoisyNet } from '#core/faults/noisy-or.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
@@ -33,7 +34,7 @@ function steps(): Row {
           // The first round warms up.
           if (round > 0) took.push(performance.now() - begun);
           if (next === null) break;
-          said.push({ sign: next.sign.id, answer: 'no', noticed: false });
+          said.push(answered(askedSigns(next), 'no'));
         }
       }
     }

@@ -42,31 +42,38 @@ function showing(signs: readonly NoisySign[]): number[] {
 const at = (list: ArrayLike<number>, index: number): number => list[index] ?? 0;
 const add = (to: Float64Array, index: number, chance: number): void => void (to[index] = at(to, index) + chance);
 
-/** A case the signs tell apart: its chance, and what its causes miss together of each sign. */
-type CaseShown = { readonly chance: number; readonly missed: readonly number[] };
+/** The cases some signs tell apart: their chances, and for each sign what the causes of each case miss together. */
+type Cases = { readonly chances: number[]; readonly missed: readonly number[][] };
 
-/** The causes that show the signs, and what each misses of each sign. */
+/** The causes that show the signs, and for each sign what each of them misses. */
 type Shown = { readonly parents: readonly number[]; readonly misses: readonly (readonly number[])[] };
 
-const together = ({ misses }: Shown, ...some: readonly number[]): number[] =>
-  misses.map((miss) => some.reduce((product, one) => product * at(miss, one), 1));
+/** One more case: the chance of a set of one, two or three of the causes, or of none of them. */
+function note({ chances, missed }: Cases, { misses }: Shown, chance: number, ...some: readonly number[]): void {
+  chances.push(chance);
+  for (let sign = 0; sign < misses.length; sign++) {
+    let product = 1;
+    const miss = misses[sign] ?? [];
+    for (let place = 0; place < some.length; place++) product *= at(miss, at(some, place));
+    missed[sign]?.push(product);
+  }
+}
 
 /** Sets that hold three of them; takes each out of what its twos and its single ones come to. */
 function takeThrees(
+  found: Cases,
   shown: Shown,
   { chance: { length: n }, three }: Belief,
-  two: Float64Array,
-  one: Float64Array,
-): CaseShown[] {
+  [two, one]: readonly [Float64Array, Float64Array],
+): void {
   const { parents } = shown;
   const m = parents.length;
-  const found: CaseShown[] = [];
   for (let i = 0; i < m; i++)
     for (let j = i + 1; j < m; j++) {
       const ab = (at(parents, i) * n + at(parents, j)) * n;
       for (let k = j + 1; k < m; k++) {
         const chance = at(three, ab + at(parents, k));
-        found.push({ chance, missed: together(shown, i, j, k) });
+        note(found, shown, chance, i, j, k);
         add(two, i * m + j, -chance);
         add(two, i * m + k, -chance);
         add(two, j * m + k, -chance);
@@ -75,47 +82,36 @@ function takeThrees(
         add(one, k, -chance);
       }
     }
-  return found;
 }
 
 /**
  * The cases some signs tell apart: which of the causes that show them are there. Chances that a set holds two or three of
  * them are known from the belief; what holds exactly one, or none, is what is left.
  */
-function casesOf(belief: Belief, signs: readonly NoisySign[]): CaseShown[] {
+function casesOf(belief: Belief, signs: readonly NoisySign[]): Cases {
   const parents = showing(signs);
   const shown: Shown = { parents, misses: signs.map(({ misses }) => parents.map((cause) => at(misses, cause))) };
+  const found: Cases = { chances: [], missed: signs.map(() => []) };
   const [m, n] = [parents.length, belief.chance.length];
   const one = Float64Array.from(parents, (cause) => at(belief.chance, cause));
   const two = new Float64Array(m * m);
   for (let i = 0; i < m; i++)
     for (let j = i + 1; j < m; j++) two[i * m + j] = at(belief.together, at(parents, i) * n + at(parents, j));
-  const cases = takeThrees(shown, belief, two, one);
+  takeThrees(found, shown, belief, [two, one]);
   for (let i = 0; i < m; i++)
     for (let j = i + 1; j < m; j++) {
       const chance = at(two, i * m + j);
-      cases.push({ chance, missed: together(shown, i, j) });
+      note(found, shown, chance, i, j);
       add(one, i, -chance);
       add(one, j, -chance);
     }
-  for (let i = 0; i < m; i++) cases.push({ chance: at(one, i), missed: together(shown, i) });
-  const left = 1 - cases.reduce((sum, { chance }) => sum + chance, 0);
-  return [...cases, { chance: left, missed: together(shown) }];
+  for (let i = 0; i < m; i++) note(found, shown, at(one, i), i);
+  note(found, shown, 1 - found.chances.reduce((sum, chance) => sum + chance, 0));
+  return found;
 }
 
-/** What an answer is expected to tell: how unsure it is, less how unsure it would be if the case were known. */
-function told(cases: readonly CaseShown[], answersIn: (missed: readonly number[]) => readonly number[]): number {
-  const all: number[] = [];
-  let known = 0;
-  for (const { chance, missed } of cases) {
-    // What is left after taking away may be a hair under nothing.
-    const weight = Math.max(0, chance);
-    const answers = answersIn(missed);
-    known += weight * entropyBits(answers);
-    answers.forEach((one, index) => (all[index] = (all[index] ?? 0) + weight * one));
-  }
-  return Math.max(0, entropyBits(all) - known);
-}
+// What is left after taking away may be a hair under nothing.
+const weightOf = (chance: number): number => Math.max(0, chance);
 
 function rowsOf(net: NoisyNet, signs: readonly number[]): NoisySign[] {
   return signs.map((sign) => {
@@ -125,9 +121,9 @@ function rowsOf(net: NoisyNet, signs: readonly number[]): NoisySign[] {
   });
 }
 
-/** The chance that each sign is said to be there, by what is missed of it. */
-const saidThere = (rows: readonly NoisySign[], missed: readonly number[], wrong: number): number[] =>
-  rows.map(({ leak }, index) => chanceOfYes(1 - (1 - leak) * (missed[index] ?? 1), wrong));
+/** The chance that a sign is said to be there, by what is missed of it. */
+const saidThere = ({ leak }: NoisySign, missed: number, wrong: number): number =>
+  chanceOfYes(1 - (1 - leak) * missed, wrong);
 
 /**
  * How much the answer to one sign is expected to tell of which causes are there, in bits: the same as over every set of
@@ -137,10 +133,16 @@ const saidThere = (rows: readonly NoisySign[], missed: readonly number[], wrong:
  */
 export function gainOfSign(net: NoisyNet, belief: Belief, sign: number): number {
   const rows = rowsOf(net, [sign]);
-  return told(casesOf(belief, rows), (missed) => {
-    const [yes = 0] = saidThere(rows, missed, net.wrong);
-    return [yes, 1 - yes];
-  });
+  const { chances, missed } = casesOf(belief, rows);
+  let ofYes = 0;
+  let known = 0;
+  for (const row of rows)
+    chances.forEach((chance, index) => {
+      const yes = saidThere(row, missed[0]?.[index] ?? 1, net.wrong);
+      ofYes += weightOf(chance) * yes;
+      known += weightOf(chance) * entropyOfYes(yes);
+    });
+  return Math.max(0, entropyOfYes(ofYes) - known);
 }
 
 /**
@@ -169,5 +171,13 @@ export function namedOf(there: readonly number[]): number[] {
  */
 export function gainOfNamed(net: NoisyNet, belief: Belief, signs: readonly number[]): number {
   const rows = rowsOf(net, signs);
-  return told(casesOf(belief, rows), (missed) => namedOf(saidThere(rows, missed, net.wrong)));
+  const { chances, missed } = casesOf(belief, rows);
+  const all = [...signs, 0].map(() => 0);
+  let known = 0;
+  chances.forEach((chance, index) => {
+    const answers = namedOf(rows.map((row, sign) => saidThere(row, missed[sign]?.[index] ?? 1, net.wrong)));
+    answers.forEach((one, answer) => (all[answer] = (all[answer] ?? 0) + weightOf(chance) * one));
+    known += weightOf(chance) * entropyBits(answers);
+  });
+  return Math.max(0, entropyBits(all) - known);
 }
