@@ -3,8 +3,8 @@ import { estimate } from '#core/explain/explained.ts';
 import { addDays, type LocalDate } from '#core/time/local-date.ts';
 
 /** Rained on so often within so many days: it is a wet tour (estimates of the practice book). */
-export const RAINED_ON_FOR_A_TOUR = estimate(3);
-export const WITHIN_DAYS = estimate(7);
+const RAINED_ON_FOR_A_TOUR = estimate(3);
+const WITHIN_DAYS = estimate(7);
 
 /** A condition that what happened speaks for, and how often it happened. */
 export type ConditionSuggested = { readonly id: ConditionId; readonly times: number; readonly days: number };

@@ -155,7 +155,7 @@ const FAMILY: Readonly<Partial<Record<Family, ReedFamily>>> = {
 export const reedFamilyOf = ({ family }: { readonly family: Family }): ReedFamily | null => FAMILY[family] ?? null;
 
 /** What may be said of the reeds of a family: which sign of the one list it is, that can be asked about. */
-export const SIGN_IN_LIST = {
+const SIGN_IN_LIST = {
   single: { stuffy: 'keyed/stuffy', squeaks: 'single-reed/squeak', chipped: 'single-reed/tip-seen' },
   double: {
     stuffy: 'keyed/stuffy',

@@ -583,7 +583,7 @@ export const bamboo: FaultPage = {
         'It is cold and has shrunk: warm breath can split it. Leave it wrapped up in the room for two hours, then play softly at first.',
       clearedBy: 'self',
       when: { body: ['bamboo', 'wood'] },
-      mark: 'practice',
+      mark: 'estimate',
     },
     {
       mishap: 'in-water',
@@ -1104,7 +1104,7 @@ export const pipes: FaultPage = {
       meanwhile:
         'Cold wood has shrunk: warm breath can split it. Leave the case shut in the room for two hours. Then warm the chanter in your hands.',
       clearedBy: 'self',
-      mark: 'practice',
+      mark: 'estimate',
     },
     {
       mishap: 'in-water',

@@ -3,7 +3,7 @@ import type { Answer } from '#core/faults/stops.ts';
 import type { QuestionView } from '#contract/faults.ts';
 
 /** An answer as it is offered; `named` is what is so, of several that one look shows. */
-export type OfferedAnswer = {
+type OfferedAnswer = {
   readonly value: string;
   readonly words: string;
   readonly answer: Answer;
