@@ -24,8 +24,8 @@ import {
 const causeId = () => string<CauseId>().strict().max(60);
 /** More is not noticed at once. */
 const MOST_NOTICED = 12;
-/** More is not seen at one look. */
-const MOST_BESIDE = 7;
+/** More is not asked about at once: all that can be noticed on an instrument. */
+const MOST_AT_ONCE = 60;
 
 export const faultPaths = {
   page: (instrument: string, today: string, way: string) => `/api/faults/${instrument}?today=${today}&way=${way}`,
@@ -60,8 +60,10 @@ export const interviewAnswerFact = fact({
     sign: signId().required(),
     answer: word(ANSWERS).required(),
     noticed: boolean().strict().required(),
-    /** What the same look shows beside it: not so, or no more to be told than the sign itself. */
-    beside: array(signId().required()).max(MOST_BESIDE).optional().default(undefined),
+    /** Where everything else was asked about at once: what is so besides the sign. */
+    also: array(signId().required()).max(MOST_AT_ONCE).optional().default(undefined),
+    /** What was asked about with it: not so, or no more to be told than the sign itself. */
+    beside: array(signId().required()).max(MOST_AT_ONCE).optional().default(undefined),
   },
   about: () => [],
 });
@@ -154,6 +156,8 @@ const questionView = object({
   question: text().required(),
   /** One of these is named, or none; null where the answer is yes or no. */
   options: optionsView.nullable().defined(),
+  /** Any of the options can be so. */
+  several: boolean().strict().required(),
   how: text().nullable().defined(),
   part: word(PART_IDS).nullable().defined(),
   partName: text().nullable().defined(),
@@ -174,7 +178,10 @@ const saidView = object({
   words: text().required(),
   question: text().required(),
   options: optionsView.nullable().defined(),
+  several: boolean().strict().required(),
   answer: word(ANSWERS).required(),
+  /** Which of the options are so. */
+  so: array(signId().required()).required(),
   noticed: boolean().strict().required(),
   /** It is this answer that stops the instrument. */
   stops: boolean().strict().required(),

@@ -101,6 +101,9 @@ export type SeenTogether = {
   readonly mark: Mark;
 };
 
+/** Everything else that can be noticed, asked at once: any of it can be so. */
+export type WhatElse = Omit<SeenTogether, 'signs' | 'apart'>;
+
 /** A sign care can be called for by. */
 export type NamedSign = FaultSign & { readonly named: string };
 
@@ -277,4 +280,5 @@ export type Faults = {
   readonly figures: FaultFigures;
   readonly pagesOf: Readonly<Record<KindId, readonly FaultPageUse[]>>;
   readonly together: readonly SeenTogether[];
+  readonly whatElse: WhatElse;
 };

@@ -9,6 +9,8 @@ export type NoteOf = {
   /** What was asked after, in the words of the sign. */
   readonly seen: readonly string[];
   readonly notSeen: readonly string[];
+  /** Was it asked after, and nothing more was noticed? */
+  readonly nothingElse: boolean;
   readonly unsure: readonly string[];
   readonly tried: readonly { readonly name: string; readonly helped: boolean }[];
   readonly known: readonly string[];
@@ -26,6 +28,7 @@ export function faultNote(of: NoteOf, format: Format): string {
   return [
     `${of.instrument}, noticed on ${format.date(of.since)}.`,
     ...list('Noticed', of.noticed),
+    ...(of.nothingElse ? ['Nothing else was noticed.'] : []),
     ...list('Seen or tried', of.seen),
     ...list('Not so', of.notSeen),
     ...list('Nobody could tell', of.unsure),

@@ -1,5 +1,7 @@
 /** Why something that is wrong cannot be written down so. */
 export const FAULT_REFUSALS = {
+  'not-asked-at-once': () => 'These are not asked about at once. Answer them one by one.',
+  'not-so': () => 'What is so is said with a yes.',
   'not-one-look': () => 'These are not seen at one look. Answer them one by one.',
   'no-such-sign': () => 'This instrument, as it is built, cannot show that.',
   'no-such-cause': () => 'This instrument, as it is built, cannot have that.',

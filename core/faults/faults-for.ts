@@ -22,8 +22,12 @@ export type Link = { readonly sign: SignId; readonly word: LinkWord };
 /** A cause as this instrument can have it. */
 export type CauseHere = Cause & { readonly links: readonly Link[] };
 
-/** Signs of this instrument that one look shows: two of them at the least. */
-export type TogetherHere = Omit<SeenTogether, 'signs'> & { readonly signs: readonly FaultSign[] };
+/** Signs of this instrument that are asked about as one question: two of them at the least. */
+export type TogetherHere = Omit<SeenTogether, 'signs'> & {
+  readonly signs: readonly FaultSign[];
+  /** Any of them can be so; of what one look shows, one is named at the most. */
+  readonly several: boolean;
+};
 
 /** What can go wrong with one instrument as it is built. */
 export type FaultsHere = {
@@ -31,6 +35,8 @@ export type FaultsHere = {
   readonly figures: FaultFigures;
   readonly signs: readonly FaultSign[];
   readonly together: readonly TogetherHere[];
+  /** Everything that is noticed by playing and putting together, but what stops the instrument: that is asked by itself. */
+  readonly whatElse: TogetherHere;
   readonly causes: readonly CauseHere[];
   readonly stops: readonly StopRule[];
   readonly mishapStops: readonly MishapStop[];
@@ -81,8 +87,17 @@ function workedOut({ faults }: Book, kind: KindId, build: Build): FaultsHere {
     figures: faults.figures,
     signs: here,
     together: faults.together
-      .map((look) => ({ ...look, signs: look.signs.flatMap((id) => here.find((sign) => sign.id === id) ?? []) }))
+      .map((look) => ({
+        ...look,
+        signs: look.signs.flatMap((id) => here.find((sign) => sign.id === id) ?? []),
+        several: false,
+      }))
       .filter((look) => look.signs.length > 1),
+    whatElse: {
+      ...faults.whatElse,
+      signs: here.filter(({ id, sort }) => sort === 'complaint' && !asked.has(id)),
+      several: true,
+    },
     causes,
     stops,
     mishapStops: pages.flatMap((page) => page.mishapStops).filter(isHere(build)),
@@ -104,8 +119,11 @@ export const signHere = ({ signs }: FaultsHere, id: string): FaultSign | undefin
   signs.find((one) => one.id === id);
 /** Are these different signs that one look shows? */
 export const isOneLook = ({ together }: FaultsHere, signs: readonly SignId[]): boolean =>
-  new Set(signs).size === signs.length &&
-  together.some((look) => signs.every((id) => look.signs.some((sign) => sign.id === id)));
+  together.some((look) => isOf(look, signs));
+/** Are these different signs of what else can be noticed? */
+export const isOfWhatElse = ({ whatElse }: FaultsHere, signs: readonly SignId[]): boolean => isOf(whatElse, signs);
+const isOf = (asked: TogetherHere, signs: readonly SignId[]): boolean =>
+  new Set(signs).size === signs.length && signs.every((id) => asked.signs.some((sign) => sign.id === id));
 export const causeHere = ({ causes }: FaultsHere, id: string | null): CauseHere | undefined =>
   causes.find((one) => one.id === id);
 

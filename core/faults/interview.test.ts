@@ -6,7 +6,7 @@ import { causeHere, faultsFor, isOneLook } from '#core/faults/faults-for.ts';
 import { findSigns } from '#core/faults/find-signs.ts';
 import { interview, type Interview, type InterviewWay } from '#core/faults/interview.ts';
 import { askedSigns, effortOf, LOOK_FIRST_BITS, WORTH_BITS, type Question } from '#core/faults/questions.ts';
-import { answered, type Said } from '#core/faults/said.ts';
+import { answered, answeredOfAll, answersOf, saidOfKnown, type Said } from '#core/faults/said.ts';
 import { ANSWERS, type Answer } from '#core/faults/stops.ts';
 import type { Build } from '#core/instruments/build.ts';
 import type { KindId } from '#core/instruments/kind.ts';
@@ -57,7 +57,8 @@ const first = (stands: Interview) => stands.suspected[0]?.cause.id;
 const asked = (stands: Interview) => stands.next?.sign.id;
 const signsOf = ({ next }: Interview) => (next ? askedSigns(next) : []);
 /** No, or none of these. */
-const no = (next: Question): Said => answered(askedSigns(next), 'no');
+const no = (next: Question): Said =>
+  next.together?.several ? answeredOfAll(askedSigns(next), []) : answered(askedSigns(next), 'no');
 
 describe('look-alikes: what is seen and what is in the record, and what is asked first (common practice, no source)', () => {
   test.each<[string, KindId, SignId[], RiskId[], SignId]>([
@@ -162,15 +163,15 @@ describe('stops go by rule', () => {
 
 describe('how it ends', () => {
   test('a slow valve nothing can be seen of is oiled and tried among the first five questions', () => {
-    const answers: [SignId, Answer][] = [];
+    const said: Said[] = [];
     for (let n = 0; n < 5; n++) {
-      const sign = asked(ask('trumpet', ['piston/slow'], { way: 'quick', answers }));
-      if (sign === undefined) break;
-      answers.push([sign, sign === 'piston/oil-helps' ? 'yes' : 'no']);
+      const { next } = ask('trumpet', ['piston/slow'], { way: 'quick', said });
+      if (next === null) break;
+      said.push(next.sign.id === 'piston/oil-helps' ? answered(askedSigns(next), 'yes') : no(next));
     }
-    expect(answers.map(([sign]) => sign)).toContain('piston/oil-helps');
-    expect(ask('trumpet', ['piston/slow'], { way: 'quick', answers }).suspected[0]).toMatchObject({
-      word: 'likely',
+    expect(said.map(({ sign }) => sign)).toContain('piston/oil-helps');
+    expect(ask('trumpet', ['piston/slow'], { way: 'quick', said }).suspected[0]).toMatchObject({
+      word: 'nearly-sure',
       cause: { id: 'piston/dry' },
     });
   });
@@ -191,7 +192,11 @@ describe('how it ends', () => {
     expect(ask('flute', ['flute/octaves-out'], { answers: seen, way: 'quick' }).end).toBe('clear');
     const twice = ask('flute', ['flute/octaves-out'], { answers: [...seen, ['flute/rod-mark-off', 'yes']] });
     expect(twice.suspected[0]?.word).toBe('nearly-sure');
-    expect(twice.end).toBe('clear');
+    // And what else is noticed.
+    expect([twice.end, twice.next?.together?.several]).toEqual([null, true]);
+    const said = twice.next ? [no(twice.next)] : [];
+    const told = ask('flute', ['flute/octaves-out'], { answers: [...seen, ['flute/rod-mark-off', 'yes']], said });
+    expect([told.suspected[0]?.word, told.end]).toEqual(['nearly-sure', 'clear']);
   });
   test('“I cannot tell” three times running leads to a person', () => {
     const unsure: [SignId, Answer][] = [];
@@ -346,6 +351,66 @@ describe('several things that one look shows', () => {
       ],
     });
     expect([...after.chances]).toEqual([...apart.chances]);
+  });
+});
+
+describe('what else is noticed', () => {
+  const squeak = (told: Told = {}) => ask('clarinet', ['single-reed/squeak'], told);
+  const isRest = ({ next }: Interview) => next?.together?.several === true;
+  const first = squeak({ way: 'quick' });
+  const looked = first.next ? [no(first.next)] : [];
+
+  test('is asked once the first look has not settled it, and not before', () => {
+    expect(isRest(first)).toBe(false);
+    for (const way of ['quick', 'sure'] as const) expect(isRest(squeak({ way, said: looked }))).toBe(true);
+    const found = ask('flute', ['flute/octaves-out'], { way: 'quick', answers: [['flute/crown-loose', 'yes']] });
+    expect([found.suspected[0]?.word, found.end]).toEqual(['nearly-sure', 'clear']);
+  });
+  test('is every complaint there is but what was said, and nothing that stops an instrument or waits for a look', () => {
+    for (const kind of KINDS) {
+      const { whatElse, stops, signs } = faultsFor(BOOK, kind, usualBuild(BOOK.kinds[kind]));
+      expect(whatElse.signs.filter(({ id }) => stops.some(({ sign }) => sign === id))).toEqual([]);
+      const complaints = signs.filter(({ sort, id }) => sort === 'complaint' && stops.every(({ sign }) => sign !== id));
+      expect(whatElse.signs).toEqual(complaints);
+    }
+    const rest = signsOf(squeak({ said: looked }));
+    expect(rest).not.toContain('single-reed/squeak');
+    expect(rest.length).toBe(26);
+  });
+  test('says the same as each of them answered by itself, and is one question', () => {
+    const rest = signsOf(squeak({ said: looked }));
+    const so: SignId[] = ['single-reed/high-weak', 'keyed/stuffy'];
+    const atOnce = squeak({ said: [...looked, answeredOfAll(rest, so)] });
+    const each = rest.map((sign): Said => answered([sign], so.includes(sign) ? 'yes' : 'no'));
+    const apart = squeak({ said: [...looked, ...each] });
+    for (const [cause, chance] of apart.chances) expect(atOnce.chances.get(cause)).toBeCloseTo(chance, 12);
+    expect([atOnce.asked, apart.asked]).toEqual([2, 1 + rest.length]);
+    const nothing = squeak({ said: [...looked, answeredOfAll(rest, [])] });
+    expect(nothing.chances.get('single-reed/spent') ?? 0).toBeLessThan(atOnce.chances.get('single-reed/spent') ?? 0);
+  });
+  test('is asked once: where nobody can tell, and where most of it was left without a word', () => {
+    const rest = signsOf(squeak({ said: looked }));
+    expect(isRest(squeak({ said: [...looked, answeredOfAll(rest, 'cannot-tell')] }))).toBe(false);
+    const two = rest.slice(0, 2).map((sign): Said => answered([sign], 'no'));
+    expect(isRest(squeak({ said: [...looked, ...two] }))).toBe(false);
+  });
+  test('what is said of it stands where the build lost a sign of it', () => {
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.constantFrom(...signsOf(squeak({ said: looked }))), { minLength: 1 }),
+        fc.func(fc.boolean()),
+        fc.func(fc.boolean()),
+        fc.boolean(),
+        (signs, isSo, isKnown, isLook) => {
+          const so = signs.filter((sign) => isSo(sign));
+          const said = isLook ? answered(signs, so[0] ? 'yes' : 'no', so[0]) : answeredOfAll(signs, so);
+          const known = saidOfKnown(said, (sign) => isKnown(sign));
+          const wanted = [...answersOf([said])].filter(([sign]) => isKnown(sign));
+          expect(new Map(answersOf(known ? [known] : []))).toEqual(new Map(wanted));
+          expect(known === null).toBe(wanted.length === 0);
+        },
+      ),
+    );
   });
 });
 

@@ -1,8 +1,8 @@
 import type { Cause, CauseId, FaultFigures, SignId } from '#core/book/fault.ts';
 import { faultNet, inQuestion, type Beforehand, type FaultNet } from '#core/faults/fault-net.ts';
-import { signHere, type CauseHere, type FaultsHere } from '#core/faults/faults-for.ts';
+import { isOfWhatElse, signHere, type CauseHere, type FaultsHere } from '#core/faults/faults-for.ts';
 import { beliefIn, type Observed } from '#core/faults/noisy-or.ts';
-import { bestQuestion, stopQuestion, type Question, type Weighed } from '#core/faults/questions.ts';
+import { bestQuestion, stopQuestion, whatElseQuestion, type Question, type Weighed } from '#core/faults/questions.ts';
 import { answersOf, stillSaid, type Said, type StillSaid, type Tried } from '#core/faults/said.ts';
 import { stoppedByAnswer, stopToAsk, type Answers, type Stopped } from '#core/faults/stops.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
@@ -17,8 +17,10 @@ export const QUICK_QUESTIONS = 5;
  */
 const ELSEWHERE = 0.2;
 const ELSEWHERE_AFTER = 1;
-/** To be sure takes so many looks, where so many tell anything (estimate). */
-const SURE_AFTER = 2;
+/** To be sure takes so many answers, where so many tell anything: two looks, and what else is noticed (estimate). */
+const SURE_AFTER = 3;
+/** So many answers come before a step that is right for whatever it may be (estimate): a first look, and what else is noticed. */
+const ONE_STEP_AFTER = 2;
 /** "I cannot tell" so often running leads to a person. */
 export const UNSURE_RUNNING = 3;
 /** An answer less likely than this beside the earlier ones goes against one of them (estimate). */
@@ -98,7 +100,7 @@ function goesAgainst(net: FaultNet, stands: readonly StillSaid[], ofAnswers: num
   if (ofAnswers / chanceOf(earlier) >= AGAINST) return null;
   const without = earlier.map((one) => {
     const others = earlier.filter((other) => other !== one);
-    return { sign: one.said.sign, chance: chanceOf([...others, last]) / chanceOf(others) };
+    return { sign: one.answers[0]?.[0] ?? one.said.sign, chance: chanceOf([...others, last]) / chanceOf(others) };
   });
   const most = without.reduce((best, one) => (one.chance > best.chance ? one : best));
   return most.chance >= AGAINST ? most.sign : null;
@@ -116,9 +118,10 @@ type SoFar = Omit<Interview, 'end' | 'chances' | 'against'>;
 function actsOn(way: InterviewWay, { suspected, next, asked }: SoFar): 'clear' | 'same-step' | null {
   const [first, ...others] = suspected;
   if (first === undefined || (asked === 0 && next !== null)) return null;
-  if (first.word === 'nearly-sure' && (way === 'quick' || next === null || asked >= SURE_AFTER)) return 'clear';
+  const isAfter = (answers: number) => next === null || asked >= answers;
+  if (first.word === 'nearly-sure') return way === 'quick' || isAfter(SURE_AFTER) ? 'clear' : null;
   const isOneStep = first.word === 'likely' && others.every(({ cause }) => sameStep(first.cause, cause));
-  return way === 'quick' && asked > 0 && isOneStep ? 'same-step' : null;
+  return isOneStep && way === 'quick' && isAfter(ONE_STEP_AFTER) ? 'same-step' : null;
 }
 
 /** Why the interview is at its end; null while there is something to ask. */
@@ -165,9 +168,23 @@ const suspectedIn = ({ causes, belief }: Weighed, answers: Answers, figures: Fau
     })
     .sort((a, b) => b.chance - a.chance);
 
+/**
+ * Is it time to ask what else is noticed? After the first look, if that has not settled it; to be sure also where it has,
+ * after the second. Once: where most of it was left without a word, it is not asked for again.
+ */
+function isTimeForTheRest({ said, way, here }: InterviewAsked, first: Suspected | undefined): boolean {
+  const ofTheRest = said.filter(({ sign, noticed }) => !noticed && isOfWhatElse(here, [sign]));
+  if (ofTheRest.length > 1) return false;
+  const looked = looksIn(said, here);
+  return first?.word === 'nearly-sure' ? way === 'sure' && looked > 1 : looked > 0;
+}
+
 type Known = { readonly answers: Answers; readonly answered: number; readonly suspected: readonly Suspected[] };
 
-/** What is asked next: first what stops the instrument by rule, then what tells most. */
+/**
+ * What is asked next: first what stops the instrument by rule, then what tells most; what else is noticed, once the first
+ * look has not settled it.
+ */
 function nextQuestion(
   asked: InterviewAsked,
   weighing: Weighed,
@@ -177,6 +194,8 @@ function nextQuestion(
   const stop = stopToAsk(here, answers, beforehand.risks);
   const sign = stop && signHere(here, stop.sign);
   if (stop && sign) return stopQuestion(stop, sign, here);
+  const rest = isTimeForTheRest(asked, first) ? whatElseQuestion(asked, answers) : null;
+  if (rest) return rest;
   const surest = answered === 0 && first?.word === 'nearly-sure' ? first.cause : null;
   return bestQuestion(asked, weighing, answers, surest) ?? bestQuestion(asked, weighing, answers);
 }

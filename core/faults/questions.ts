@@ -7,7 +7,7 @@ import type { Answers } from '#core/faults/stops.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 
 /** An answer expected to tell less than this is not asked for (estimate). */
-export const WORTH_BITS = 0.02;
+export const WORTH_BITS = 0.01;
 /** A tool, or taking apart, waits for a plain look that tells as much as this (estimate). */
 export const LOOK_FIRST_BITS = 0.1;
 
@@ -15,10 +15,11 @@ export const LOOK_FIRST_BITS = 0.1;
 export type Question = {
   /** What is asked about; of several that one look shows, the one that tells most. */
   readonly sign: FaultSign;
-  /** Where one look shows several: how it is asked, and what can be named. */
+  /** Where several are asked about at once: how it is asked, and what can be named. */
   readonly together: TogetherHere | null;
   /** The rule that stops the instrument on a yes; then neither gain nor effort decides. */
   readonly stop: StopRule | null;
+  /** What its answer is expected to tell; 0 where a rule asks it, whatever it tells. */
   readonly bits: number;
   readonly effort: number;
 };
@@ -47,6 +48,18 @@ export const stopQuestion = (stop: StopRule, sign: FaultSign, { figures }: Fault
   bits: 0,
   effort: effortOf(sign, figures),
 });
+
+/** Everything else that may be noticed and nothing was said of yet, as one question; null where there is next to nothing. */
+export function whatElseQuestion(
+  { here, player }: { readonly here: FaultsHere; readonly player: PlayerAbilities },
+  answers: Answers,
+): Question | null {
+  const signs = here.whatElse.signs.filter((sign) => !answers.has(sign.id) && isForThem(sign, player));
+  const [sign, second] = signs;
+  if (sign === undefined || second === undefined) return null;
+  const together = { ...here.whatElse, signs };
+  return { sign, together, stop: null, bits: 0, effort: effortOfLook(together, here.figures) };
+}
 
 /** May this person look for it by themselves? */
 const isForThem = ({ notAlone }: FaultSign, { standing }: PlayerAbilities): boolean =>

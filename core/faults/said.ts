@@ -6,15 +6,18 @@ export type Said = {
   readonly sign: SignId;
   readonly answer: Answer;
   readonly noticed: boolean;
-  /** Seen at the same look: no to these, where the answer is yes or no; nobody can tell, where it is that. */
+  /** There where everything else was asked about at once: what is so besides the sign. */
+  readonly also?: readonly SignId[];
+  /** Asked about with it: no to these, where the answer is yes or no; nobody can tell, where it is that. */
   readonly beside?: readonly SignId[];
 };
 /** A remedy that was tried, and whether it helped. */
 export type Tried = { readonly cause: CauseId; readonly helped: boolean };
 
 /** Each sign that one thing said speaks of, with what it says of it. */
-const eachOf = ({ sign, answer, beside = [] }: Said): [SignId, Answer][] => [
+const eachOf = ({ sign, answer, also = [], beside = [] }: Said): [SignId, Answer][] => [
   [sign, answer],
+  ...also.map((one): [SignId, Answer] => [one, answer]),
   ...beside.map((one): [SignId, Answer] => [one, answer === 'cannot-tell' ? answer : 'no']),
 ];
 
@@ -60,4 +63,31 @@ export function answered(asked: readonly SignId[], answer: Answer, named = asked
   if (named === undefined) throw new RangeError('nothing was asked');
   const beside = asked.filter((sign) => sign !== named);
   return { sign: named, answer, noticed: false, ...(beside.length > 0 && { beside }) };
+}
+
+/**
+ * What is said of everything asked about at once: each of these is so and the others are not, or nobody can tell.
+ *
+ * @param asked the signs that were asked about, at least one
+ */
+export function answeredOfAll(asked: readonly SignId[], so: readonly SignId[] | 'cannot-tell'): Said {
+  const named = so === 'cannot-tell' ? [] : so;
+  const [sign = asked[0], ...also] = named;
+  if (sign === undefined) throw new RangeError('nothing was asked');
+  const answer = so === 'cannot-tell' ? so : named.length > 0 ? 'yes' : 'no';
+  return { sign, answer, noticed: false, also, beside: asked.filter((one) => one !== sign && !also.includes(one)) };
+}
+
+/** The same without the signs an instrument does not show any more; null where nothing is left of it. */
+export function saidOfKnown<T extends Said>(said: T, isKnown: (sign: SignId) => boolean): T | null {
+  if (isKnown(said.sign) && said.also === undefined && said.beside === undefined) return said;
+  const left = eachOf(said).filter(([sign]) => isKnown(sign));
+  // What was named comes first: without it, that the others are not so still stands.
+  const [first] = left;
+  if (first === undefined) return null;
+  const [sign, answer] = first;
+  const others = (is: (its: Answer) => boolean) => left.slice(1).flatMap(([one, its]) => (is(its) ? [one] : []));
+  const also = others((its) => answer === 'yes' && its === 'yes');
+  const beside = others((its) => answer !== 'yes' || its !== 'yes');
+  return { ...said, sign, answer, ...(said.also && { also }), ...(said.beside && { beside }) };
 }

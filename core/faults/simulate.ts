@@ -4,7 +4,7 @@ import type { CauseHere, FaultsHere } from '#core/faults/faults-for.ts';
 import { interview, type Interview, type InterviewWay } from '#core/faults/interview.ts';
 import { chanceOfSign } from '#core/faults/noisy-or.ts';
 import { askedSigns, type Question } from '#core/faults/questions.ts';
-import { answered, type Said } from '#core/faults/said.ts';
+import { answered, answeredOfAll, type Said } from '#core/faults/said.ts';
 import type { PlayerAbilities } from '#core/players/player.ts';
 
 /** A number from 0 up to 1, each time another; seeded by whoever hands it in. */
@@ -72,10 +72,15 @@ const asking = (here: FaultsHere, way: InterviewWay, said: readonly Said[]): Int
 /** How an interview ended, and what was said in it. */
 export type Ended = { readonly stands: Interview; readonly said: readonly Said[] };
 
-/** How the person of a case answers: of several that one look shows, the first that is so is named. */
+/** How the person of a case answers: of several that one look shows, the first that is so is named; else all of them. */
 export function answerIn({ answers }: Case, question: Question): Said {
   const asked = askedSigns(question);
   const offered = question.together?.signs.map(({ id }) => id) ?? asked;
+  if (question.together?.several)
+    return answeredOfAll(
+      offered,
+      offered.filter((sign) => answers.get(sign) === 'yes'),
+    );
   const named = offered.find((sign) => answers.get(sign) === 'yes');
   return named === undefined ? answered(asked, 'no') : answered(asked, 'yes', named);
 }

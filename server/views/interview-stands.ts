@@ -5,7 +5,7 @@ import type { InterviewNoted } from '#core/faults/fault-record.ts';
 import { CHANCE_WORDS_SAID, riskWords } from '#core/faults/fault-words.ts';
 import { saidIn, triedIn } from '#core/faults/faults-standing.ts';
 import { interview, type Interview, type InterviewWay } from '#core/faults/interview.ts';
-import { stillSaid } from '#core/faults/said.ts';
+import { saidOfKnown, stillSaid } from '#core/faults/said.ts';
 import type { Answer } from '#core/faults/stops.ts';
 import type { Looked } from '#server/views/looked-at.ts';
 
@@ -21,7 +21,7 @@ export const standsOf = (
     player: reading.player,
     way,
     // What this instrument cannot show any more, since its build was put right, is left out.
-    said: saidIn(noted).filter(({ sign }) => signHere(here, sign) !== undefined),
+    said: saidIn(noted).flatMap((said) => saidOfKnown(said, (sign) => signHere(here, sign) !== undefined) ?? []),
     tried: triedIn(noted),
   });
 
@@ -33,9 +33,12 @@ export function noteOf(
 ): string {
   const words = (id: SignId): string => signHere(here, id)?.words ?? id;
   const still = stillSaid(saidIn(noted));
+  /** Everything else was asked about: what is so was noticed, the rest would be a page of what is not. */
+  const rest = still.filter(({ said }) => said.also !== undefined);
   const withAnswer = (answer: Answer, noticed = false) =>
     still
-      .filter((one) => one.said.noticed === noticed)
+      .filter((one) => (one.said.noticed || (answer === 'yes' && rest.includes(one))) === noticed)
+      .filter((one) => answer === 'yes' || !rest.includes(one))
       .flatMap(({ answers }) => answers.filter(([, its]) => its === answer).map(([sign]) => words(sign)));
   return faultNote(
     {
@@ -44,6 +47,7 @@ export function noteOf(
       noticed: withAnswer('yes', true),
       seen: withAnswer('yes'),
       notSeen: withAnswer('no'),
+      nothingElse: rest.some(({ said }) => said.answer === 'no'),
       unsure: withAnswer('cannot-tell'),
       tried: noted.outcomes.map(({ cause, helped }) => ({ name: causeHere(here, cause)?.name ?? cause, helped })),
       known: risks.map((risk) => riskWords(risk, format)),

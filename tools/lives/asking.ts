@@ -3,7 +3,7 @@ import { faultPaths, faultsPage, type FaultsPage, type QuestionView } from '#con
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CauseId, Mishap, SignId } from '#core/book/fault.ts';
 import type { PartId } from '#core/instruments/kind.ts';
-import { answered, type Said } from '#core/faults/said.ts';
+import { answered, answeredOfAll, type Said } from '#core/faults/said.ts';
 import type { Answer } from '#core/faults/stops.ts';
 import type { Person } from '#tools/lives/person.ts';
 
@@ -23,10 +23,15 @@ function verdictOf({ stopped, open }: FaultsPage): string {
   return first ? `${first.wordSaid}, ${first.name}` : 'nobody knows: show it';
 }
 
-/** What somebody says who looks: of several things that one look shows the first that is so. */
-function answerOf({ sign, options }: QuestionView, truth: Truth): Said {
+/** What somebody says who looks: of several things that one look shows the first that is so; else all that is. */
+function answerOf({ sign, options, several }: QuestionView, truth: Truth): Said {
   const offered = options?.map((option) => option.sign) ?? [sign];
   const is = (answer: Answer) => offered.find((one) => truth[one] === answer);
+  if (several)
+    return answeredOfAll(
+      offered,
+      offered.filter((one) => truth[one] === 'yes'),
+    );
   const named = is('yes');
   if (named !== undefined) return answered(offered, 'yes', named);
   return answered(offered, is('cannot-tell') === undefined ? 'no' : 'cannot-tell');

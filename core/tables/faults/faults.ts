@@ -7,7 +7,7 @@ import { FAULT_FIGURES } from '#core/tables/faults/figures.ts';
 import { bamboo, flute, fluteFoot, pipes } from '#core/tables/faults/flutes-and-pipes.ts';
 import { keyed, linked } from '#core/tables/faults/keyed.ts';
 import { recorder } from '#core/tables/faults/recorder.ts';
-import { SEEN_TOGETHER } from '#core/tables/faults/seen-together.ts';
+import { SEEN_TOGETHER, WHAT_ELSE } from '#core/tables/faults/seen-together.ts';
 import { clarinet, saxophone, singleReed } from '#core/tables/faults/single-reeds.ts';
 import { corked, wooden } from '#core/tables/faults/wood-and-joints.ts';
 import type { FaultPage } from '#core/book/fault.ts';
@@ -54,4 +54,9 @@ const PAGES_OF = {
   sousaphone: pages(any, brass, bits, piston),
 } as const satisfies Record<KindId, readonly FaultPageUse[]>;
 
-export const FAULTS: Faults = { figures: FAULT_FIGURES, pagesOf: PAGES_OF, together: SEEN_TOGETHER };
+export const FAULTS: Faults = {
+  figures: FAULT_FIGURES,
+  pagesOf: PAGES_OF,
+  together: SEEN_TOGETHER,
+  whatElse: WHAT_ELSE,
+};

@@ -1,4 +1,12 @@
-import type { SeenTogether } from '#core/book/fault.ts';
+import type { SeenTogether, WhatElse } from '#core/book/fault.ts';
+
+/** What a good teacher asks once the first look has not settled it: a minute is an estimate. */
+export const WHAT_ELSE: WhatElse = {
+  question: 'What else do you notice?',
+  how: 'Go through the list, and choose everything that is so. What you leave out is taken as not so.',
+  minutes: 1,
+  mark: 'general',
+};
 
 /** What one look shows: asked as one question wherever an instrument can have two of these at the least. */
 export const SEEN_TOGETHER: readonly SeenTogether[] = [

@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import type { SignId } from '#core/book/fault.ts';
 import { faultBook, faultPaths, faultsPage } from '#contract/faults.ts';
 import { packupPaths } from '#contract/packup.ts';
 import { sittingPaths, sittingsView } from '#contract/sittings.ts';
@@ -131,6 +132,46 @@ describe('an interview', () => {
     expect(await chance()).toBeLessThan(yes);
     await takeBack(second);
     expect(await chance()).toBe(yes);
+  });
+
+  test('what else is noticed is asked at once: what is so and what is not is one answer, taken back as one', async () => {
+    const key = await begin(['single-reed/squeak']);
+    await answer(key, 'single-reed/rocks', 'no').expect(201);
+    const question = (await page()).open?.question;
+    expect(question).toMatchObject({ question: 'What else do you notice?', several: true, part: null, tool: null });
+    const options = question?.options?.map(({ sign }) => sign) ?? [];
+    expect(options.length).toBeGreaterThan(20);
+    expect(options).not.toContain('single-reed/squeak');
+    const so: SignId[] = ['keyed/rattle', 'keyed/sticky'];
+    const [sign, ...also] = so;
+    const beside = options.filter((one) => !so.includes(one));
+    const said = { interviewKey: key, sign, answer: 'yes', noticed: false, also };
+    // What stops the instrument is asked by itself; what a look shows is none of it; nothing is so and not so at once.
+    await post(faultPaths.answer, { ...said, beside: [...beside, 'wood/line'] }).expect(400);
+    await post(faultPaths.answer, { ...said, beside: [...beside, 'keyed/cork-gone'] }).expect(400);
+    await post(faultPaths.answer, { ...said, beside: [...beside, 'keyed/sticky'] }).expect(400);
+    await post(faultPaths.answer, { ...said, answer: 'no', beside }).expect(400);
+    const named = aKey();
+    await post(faultPaths.answer, { ...said, key: named, beside }).expect(201);
+    const { open } = await page();
+    expect(open?.asked).toBe(2);
+    expect(open?.question?.question).not.toBe('What else do you notice?');
+    expect(open?.said.at(-1)).toMatchObject({ key: named, answer: 'yes', so, options: { length: options.length } });
+    expect(open?.note).toContain(
+      'Noticed: It squeaks; A key rattles, clicks or buzzes; A key sticks, or smacks as it opens.',
+    );
+    expect(open?.note).toContain('Not so: The back of the reed rocks on glass.\n');
+    await takeBack(named);
+    expect((await page()).open?.question?.several).toBe(true);
+    await post(faultPaths.answer, {
+      interviewKey: key,
+      sign: options[0],
+      answer: 'no',
+      noticed: false,
+      also: [],
+      beside: options.slice(1),
+    }).expect(201);
+    expect((await page()).open?.note).toContain('Nothing else was noticed.');
   });
 
   test('several things that one look shows are one question; what is named says no to the others', async () => {

@@ -118,11 +118,12 @@ export function createFaultsRepository(db: Db) {
           noticed,
           answers: answers
             .filter((one) => one.of === key)
-            .map(({ key: its, row: { sign, answer, noticed: unasked, beside } }) => ({
+            .map(({ key: its, row: { sign, answer, noticed: unasked, also, beside } }) => ({
               key: its,
               sign,
               answer,
               noticed: unasked,
+              ...(also && { also }),
               ...(beside && { beside }),
             })),
           outcomes: outcomes

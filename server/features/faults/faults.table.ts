@@ -32,7 +32,9 @@ export const interviewAnswers = sqliteTable(
     sign: text().$type<SignId>().notNull(),
     answer: text({ enum: ANSWERS }).notNull(),
     noticed: integer({ mode: 'boolean' }).notNull(),
-    /** Signs the same look shows; null where one was asked about. */
+    /** What else is so, where everything was asked about at once; null where it was not. */
+    also: text({ mode: 'json' }).$type<readonly SignId[]>(),
+    /** Signs that were asked about with it; null where one was. */
     beside: text({ mode: 'json' }).$type<readonly SignId[]>(),
   },
   (table) => [

@@ -71,6 +71,8 @@ function suspectView(suspected: Suspected, noted: InterviewNoted, looked: Looked
 /** Why this question is asked now. */
 function whyAsked({ stop, sign, together }: Question, { suspected }: Interview): string {
   if (stop) return 'It comes first: it decides whether the instrument may be played at all.';
+  if (together?.several)
+    return 'One look has not settled it. What comes along with a fault tells as much as a look, and takes no tool.';
   const asked = new Set((together?.signs ?? [sign]).map(({ id }) => id));
   const shown = suspected
     .filter(({ cause }) => cause.links.some((link) => asked.has(link.sign)))
@@ -89,11 +91,12 @@ function questionView(question: Question, stands: Interview, looked: Looked): Qu
   return {
     sign: sign.id,
     ...(together
-      ? { question: together.question, options: optionsOf(together.signs) }
-      : { question: sign.question, options: null }),
+      ? { question: together.question, options: optionsOf(together.signs), several: together.several }
+      : { question: sign.question, options: null, several: false }),
     how: (together ?? sign).how ?? null,
-    part: partHere(looked.situation.kind, sign.part),
-    partName: nameOfPart(looked, sign.part),
+    // Everything else is not at one place.
+    part: together?.several ? null : partHere(looked.situation.kind, sign.part),
+    partName: together?.several ? null : nameOfPart(looked, sign.part),
     tool: together ? null : (sign.tool ?? null),
     isStop: stop !== null,
     why: whyAsked(question, stands),
@@ -110,16 +113,19 @@ function saidView({ said, answers }: StillSaid<SaidInInterview>, here: FaultsHer
   const first = known.find(({ sign }) => sign.id === said.sign) ?? known[0];
   if (first === undefined) return [];
   const { id, words, question } = first.sign;
-  const look = said.beside && here.together.find(({ signs }) => signs.some((sign) => sign.id === id));
+  const asked = said.also
+    ? here.whatElse
+    : said.beside && here.together.find(({ signs }) => signs.some((sign) => sign.id === id));
   return [
     {
       key: said.key,
       sign: id,
       words,
-      ...(look && known.length > 1
-        ? { question: look.question, options: optionsOf(known.map(({ sign }) => sign)) }
-        : { question, options: null }),
+      ...(asked && known.length > 1
+        ? { question: asked.question, options: optionsOf(known.map(({ sign }) => sign)), several: asked.several }
+        : { question, options: null, several: false }),
       answer: first.answer,
+      so: known.filter(({ answer }) => answer === 'yes').map(({ sign }) => sign.id),
       noticed: said.noticed,
       stops: first.answer !== 'no' && here.stops.some((rule) => rule.sign === id),
     },
@@ -129,17 +135,19 @@ function saidView({ said, answers }: StillSaid<SaidInInterview>, here: FaultsHer
 function interviewView(noted: InterviewNoted, way: InterviewWay, looked: Looked): InterviewView {
   const { here, reading } = looked;
   const stands = standsOf(noted, way, looked);
-  const against = stands.against === null ? undefined : signHere(here, stands.against);
+  const said = stillSaid(saidIn(noted)).flatMap((one) => saidView(one, here));
+  const against = said.find(({ sign }) => sign === stands.against);
   return {
     key: noted.key,
     on: noted.on,
-    said: stillSaid(saidIn(noted)).flatMap((one) => saidView(one, here)),
+    said,
     suspected: stands.suspected.slice(0, 3).map((one) => suspectView(one, noted, looked)),
     notInListPercent: Math.round(100 * stands.notInList),
     question: stands.next && questionView(stands.next, stands, looked),
     asked: stands.asked,
     endWords: stands.end && endWords(stands.end, reading.player.standing === 'child'),
-    against: against ? { sign: against.id, words: against.words } : null,
+    // Of several asked about at once, what was asked says more than the one that comes first.
+    against: against ? { sign: against.sign, words: against.options ? against.question : against.words } : null,
     note: noteOf(noted, stands, looked),
   };
 }

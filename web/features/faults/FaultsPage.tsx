@@ -50,7 +50,7 @@ function Interview({ interview, care, actions }: Asking & { readonly interview: 
       interview={interview}
       strip={care.strip}
       busy={actions.busy}
-      onAnswer={(answer, named) => actions.answer(key, question, answer, named)}
+      onAnswer={(answer, so) => actions.answer(key, question, answer, so)}
       onBack={last === null ? null : () => actions.takeBack(last)}
     />
   );
@@ -122,10 +122,7 @@ function Loaded({
               </Button>
             }
           >
-            <SaidSoFar
-              interview={open}
-              onAnswer={(line, answer, named) => actions.answer(open.key, line, answer, named)}
-            />
+            <SaidSoFar interview={open} onAnswer={(line, answer, so) => actions.answer(open.key, line, answer, so)} />
           </Compartment>
         ) : (
           <StartInterview

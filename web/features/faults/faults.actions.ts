@@ -1,6 +1,6 @@
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { CauseId, Mishap, SignId } from '#core/book/fault.ts';
-import { answered, type Said } from '#core/faults/said.ts';
+import { answered, answeredOfAll, type Said } from '#core/faults/said.ts';
 import type { Answer } from '#core/faults/stops.ts';
 import type { EndedBy } from '#core/faults/fault-record.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
@@ -19,13 +19,22 @@ import { useBeginRun } from '#web/record/begin-run.actions.ts';
 import { useLog } from '#web/record/log.actions.ts';
 import { useWithdraw } from '#web/record/withdraw.actions.ts';
 
-/** What was asked: one sign, or several that one look shows. */
-type Asked = Pick<QuestionView, 'sign' | 'options'>;
+/** What was asked: one sign, several that one look shows, or everything else. */
+type Asked = Pick<QuestionView, 'sign' | 'options' | 'several'>;
 const signsIn = ({ sign, options }: Asked): SignId[] => [
   sign,
   ...(options ?? []).map((one) => one.sign).filter((one) => one !== sign),
 ];
-const bodyOf = ({ beside, ...said }: Said) => ({ ...said, ...(beside && { beside: [...beside] }) });
+const bodyOf = ({ also, beside, ...said }: Said) => ({
+  ...said,
+  ...(also && { also: [...also] }),
+  ...(beside && { beside: [...beside] }),
+});
+function saidOf(asked: Asked, answer: Answer, so: readonly SignId[]): Said {
+  const signs = signsIn(asked);
+  if (asked.several) return answeredOfAll(signs, answer === 'cannot-tell' ? answer : so);
+  return answered(signs, answer, so[0]);
+}
 
 /** What can be done about what is wrong with an instrument: say it, answer, try a remedy, say who has looked. */
 export function useFaultActions(instrumentId: InstrumentId, playerId: PlayerId) {
@@ -38,9 +47,9 @@ export function useFaultActions(instrumentId: InstrumentId, playerId: PlayerId) 
   return {
     busy: begin.busy || answer.busy || outcome.busy || end.busy || run.busy || busy,
     begin: (noticed: readonly SignId[]) => begin.log({ instrumentId, noticed: [...noticed] }, { said: 'Noted.' }),
-    /** An answer to what was asked; of several that one look shows, `named` is the one that is so. */
-    answer: (interviewKey: string, asked: Asked, said: Answer, named?: SignId) =>
-      answer.log({ interviewKey, ...bodyOf(answered(signsIn(asked), said, named)) }),
+    /** An answer to what was asked; of several asked about at once, `so` is what is so. */
+    answer: (interviewKey: string, asked: Asked, said: Answer, so: readonly SignId[] = []) =>
+      answer.log({ interviewKey, ...bodyOf(saidOf(asked, said, so)) }),
     alsoNotice: (interviewKey: string, sign: SignId) =>
       answer.log({ interviewKey, sign, answer: 'yes', noticed: true }, { said: 'Noted.' }),
     tried: (interviewKey: string, { cause, name }: Pick<SuspectView, 'cause' | 'name'>, helped: boolean) =>

@@ -4,6 +4,7 @@ import type { Answer } from '#core/faults/stops.ts';
 import type { SignId } from '#core/book/fault.ts';
 import type { InterviewView } from '#contract/faults.ts';
 import { answersTo } from '#web/features/faults/parts/answers-to.ts';
+import { WhatElse } from '#web/features/faults/parts/WhatElse.tsx';
 import { AnswerButton } from '#web/ui/AnswerButton.tsx';
 import { Caution } from '#web/ui/Caution.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
@@ -15,15 +16,19 @@ type SaidLine = InterviewView['said'][number];
 
 /** Which of the answers it was. */
 const valueOf = ({ answer, options, sign }: SaidLine): string => (options && answer === 'yes' ? sign : answer);
-const wordsOf = (line: SaidLine): string =>
-  line.noticed && line.answer === 'yes'
-    ? 'noticed'
-    : (answersTo(line.options).find(({ value }) => value === valueOf(line))?.words ?? '');
+function wordsOf(line: SaidLine): string {
+  const { noticed, answer, several, options, so } = line;
+  if (noticed && answer === 'yes') return 'noticed';
+  if (several && answer === 'no') return 'nothing';
+  const named = (options ?? []).filter(({ sign }) => so.includes(sign)).map(({ words }) => words);
+  if (several && answer === 'yes') return named.join('; ');
+  return answersTo(options).find(({ value }) => value === valueOf(line))?.words ?? '';
+}
 
 type SaidSoFarProps = {
   readonly interview: InterviewView;
-  /** Said anew, by what was asked; of several that one look shows, `named` is the one that is so. */
-  readonly onAnswer: (line: SaidLine, answer: Answer, named?: SignId) => void;
+  /** Said anew, by what was asked; of several asked about at once, `so` is what is so. */
+  readonly onAnswer: (line: SaidLine, answer: Answer, so?: readonly SignId[]) => void;
 };
 
 type LiftsTheStopProps = { readonly onMistake: () => void; readonly onLeave: () => void };
@@ -44,7 +49,7 @@ const LiftsTheStop = ({ onMistake, onLeave }: LiftsTheStopProps) => (
 
 type SayAnewProps = {
   readonly line: SaidLine;
-  readonly onChange: (answer: Answer, named?: SignId) => void;
+  readonly onChange: (answer: Answer, so?: readonly SignId[]) => void;
 };
 /** The answers there are, the one that was given pressed; what has many words stands one under the other. */
 function SayAnew({ line, onChange }: SayAnewProps) {
@@ -58,10 +63,11 @@ function SayAnew({ line, onChange }: SayAnewProps) {
         onChange={(next) => onChange(answers.find(({ value }) => value === next)?.answer ?? 'cannot-tell')}
       />
     );
+  if (line.several) return <WhatElse options={line.options} before={line.so} busy={false} onAnswer={onChange} />;
   return (
     <Grid columns={{ xs: '1fr', sm: '1fr 1fr' }} above={0.5}>
-      {answers.map(({ value, words, answer, named }) => (
-        <AnswerButton key={value} pressed={value === valueOf(line)} onClick={() => onChange(answer, named)}>
+      {answers.map(({ value, words, answer, so }) => (
+        <AnswerButton key={value} pressed={value === valueOf(line)} onClick={() => onChange(answer, so)}>
           {words}
         </AnswerButton>
       ))}
@@ -78,8 +84,8 @@ export function SaidSoFar({ interview: { said, against }, onAnswer }: SaidSoFarP
     setOpen(null);
     setDoubted(null);
   };
-  const change = (line: SaidLine, answer: Answer, named?: SignId) => {
-    onAnswer(line, answer, named);
+  const change = (line: SaidLine, answer: Answer, so?: readonly SignId[]) => {
+    onAnswer(line, answer, so);
     shut();
   };
   return (
@@ -109,8 +115,8 @@ export function SaidSoFar({ interview: { said, against }, onAnswer }: SaidSoFarP
             {open === line.sign && doubted !== line.sign && (
               <SayAnew
                 line={line}
-                onChange={(answer, named) =>
-                  line.stops && answer === 'no' ? setDoubted(line.sign) : change(line, answer, named)
+                onChange={(answer, so) =>
+                  line.stops && answer === 'no' ? setDoubted(line.sign) : change(line, answer, so)
                 }
               />
             )}

@@ -1,52 +1,19 @@
-import { Box, Button, TextField, Typography } from '@mui/material';
+import { Button, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { Sense, SignId } from '#core/book/fault.ts';
 import { findSigns } from '#core/faults/find-signs.ts';
 import type { FaultsPage, Noticeable } from '#contract/faults.ts';
+import { SignChoice } from '#web/features/faults/parts/SignChoice.tsx';
 import { BrassButton } from '#web/ui/BrassButton.tsx';
 import { ChooseOne } from '#web/ui/ChooseOne.tsx';
 import { Compartment } from '#web/ui/Compartment.tsx';
-import { PlainList } from '#web/ui/PlainList.tsx';
 import { Grid } from '#web/ui/layout.tsx';
-import { LineButton } from '#web/ui/LineButton.tsx';
 
 const SENSES = [
   { value: 'hear', words: 'I hear it' },
   { value: 'feel', words: 'I feel it' },
   { value: 'see', words: 'I see it' },
 ] as const satisfies readonly { value: Sense; words: string }[];
-
-type SignChoiceProps = {
-  readonly signs: readonly Noticeable[];
-  readonly chosen: readonly SignId[];
-  readonly onToggle: (sign: SignId) => void;
-};
-
-/** Signs to be tapped, several at once. */
-const SignChoice = ({ signs, chosen, onToggle }: SignChoiceProps) => (
-  <PlainList gap={1} columns={{ xs: '1fr', sm: 'repeat(auto-fill, minmax(240px, 1fr))' }}>
-    {signs.map(({ sign, words, partName }) => (
-      <Box component="li" key={sign}>
-        <LineButton
-          fullWidth
-          variant={chosen.includes(sign) ? 'contained' : 'outlined'}
-          color={chosen.includes(sign) ? 'primary' : 'inherit'}
-          aria-pressed={chosen.includes(sign)}
-          onClick={() => onToggle(sign)}
-        >
-          <span>
-            {words}
-            {partName && (
-              <Typography component="span" variant="body2" sx={{ display: 'block', opacity: 0.8 }}>
-                {partName}
-              </Typography>
-            )}
-          </span>
-        </LineButton>
-      </Box>
-    ))}
-  </PlainList>
-);
 
 type StartInterviewProps = {
   readonly page: FaultsPage;

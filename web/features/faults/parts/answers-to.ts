@@ -2,12 +2,12 @@ import type { SignId } from '#core/book/fault.ts';
 import type { Answer } from '#core/faults/stops.ts';
 import type { QuestionView } from '#contract/faults.ts';
 
-/** An answer as it is offered; `named` is what is so, of several that one look shows. */
+/** An answer as it is offered; `so` is what is named, of several that one look shows. */
 type OfferedAnswer = {
   readonly value: string;
   readonly words: string;
   readonly answer: Answer;
-  readonly named?: SignId;
+  readonly so?: readonly SignId[];
 };
 
 const CANNOT_TELL: OfferedAnswer = { value: 'cannot-tell', words: 'I cannot tell', answer: 'cannot-tell' };
@@ -22,7 +22,7 @@ export const answersTo = (options: QuestionView['options']): readonly OfferedAns
   options === null
     ? YES_OR_NO
     : [
-        ...options.map(({ sign, words }): OfferedAnswer => ({ value: sign, words, answer: 'yes', named: sign })),
+        ...options.map(({ sign, words }): OfferedAnswer => ({ value: sign, words, answer: 'yes', so: [sign] })),
         { value: 'no', words: 'None of these', answer: 'no' },
         CANNOT_TELL,
       ];

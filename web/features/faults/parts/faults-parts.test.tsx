@@ -14,6 +14,7 @@ const QUESTION: QuestionView = {
   sign: 'single-reed/rocks',
   question: 'Does the reed rock on glass?',
   options: null,
+  several: false,
   how: 'Lay it flat side down.',
   part: null,
   partName: null,
@@ -53,6 +54,8 @@ const INTERVIEW: InterviewView = {
       words: 'It squeaks',
       question: 'Does it squeak?',
       options: null,
+      several: false,
+      so: ['single-reed/squeak'],
       answer: 'yes',
       noticed: true,
       stops: false,
@@ -63,6 +66,8 @@ const INTERVIEW: InterviewView = {
       words: 'The tip is chipped',
       question: 'Is the tip chipped?',
       options: null,
+      several: false,
+      so: [],
       answer: 'no',
       noticed: false,
       stops: false,
@@ -153,7 +158,7 @@ describe('what is asked', () => {
     expect(screen.queryByRole('button', { name: 'Yes' })).toBeNull();
     for (const name of ['A cork is missing', 'None of these', 'I cannot tell']) tap(name);
     expect(onAnswer.mock.calls).toEqual([
-      ['yes', 'keyed/cork-gone'],
+      ['yes', ['keyed/cork-gone']],
       ['no', undefined],
       ['cannot-tell', undefined],
     ]);
@@ -166,7 +171,52 @@ describe('what is asked', () => {
     tap('Change: What do you see?');
     expect(screen.getByRole('button', { name: 'A key is bent' }).getAttribute('aria-pressed')).toBe('true');
     tap('A cork is missing');
-    expect(onAnswer).toHaveBeenLastCalledWith(line, 'yes', 'keyed/cork-gone');
+    expect(onAnswer).toHaveBeenLastCalledWith(line, 'yes', ['keyed/cork-gone']);
+  });
+
+  test('everything else at once: all that is so is chosen, and the rest is not; it can be said otherwise', () => {
+    const options = [
+      { sign: 'keyed/sticky' as const, words: 'A key sticks' },
+      { sign: 'keyed/rattle' as const, words: 'A key rattles' },
+      { sign: 'keyed/stuffy' as const, words: 'It is stuffy' },
+    ];
+    const onAnswer = jest.fn();
+    const asked = { sign: 'keyed/sticky' as const, question: 'What else?', options, several: true };
+    const question = { ...QUESTION, ...asked };
+    draw(
+      <AskedQuestion
+        question={question}
+        interview={INTERVIEW}
+        strip={[]}
+        busy={false}
+        onAnswer={onAnswer}
+        onBack={null}
+      />,
+    );
+    tap('Nothing else');
+    tap('A key rattles');
+    tap('It is stuffy');
+    tap('A key rattles');
+    tap('A key rattles');
+    tap('That is all');
+    tap('I cannot tell');
+    expect(onAnswer.mock.calls).toEqual([['no'], ['yes', ['keyed/stuffy', 'keyed/rattle']], ['cannot-tell']]);
+    cleanup();
+    const [, second] = INTERVIEW.said;
+    if (second === undefined) throw new Error('nothing was answered');
+    const so = ['keyed/rattle' as const, 'keyed/stuffy' as const];
+    const line = { ...second, ...asked, sign: 'keyed/rattle' as const, answer: 'yes' as const, so };
+    const nothing = { ...line, answer: 'no' as const, so: [] };
+    draw(<SaidSoFar interview={{ ...INTERVIEW, said: [line] }} onAnswer={onAnswer} />);
+    expect(screen.getByText(/A key rattles; It is stuffy/)).toBeTruthy();
+    tap('Change: What else?');
+    expect(screen.getByRole('button', { name: 'A key rattles' }).getAttribute('aria-pressed')).toBe('true');
+    tap('It is stuffy');
+    tap('That is all');
+    expect(onAnswer).toHaveBeenLastCalledWith(line, 'yes', ['keyed/rattle']);
+    cleanup();
+    draw(<SaidSoFar interview={{ ...INTERVIEW, said: [nothing] }} onAnswer={onAnswer} />);
+    expect(screen.getByText(/· nothing/)).toBeTruthy();
   });
 
   test('an answer that stops the instrument is not taken back by one tap', () => {
