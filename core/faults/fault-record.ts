@@ -31,6 +31,8 @@ export type EndSaid = {
 export type InterviewNoted = {
   readonly key: string;
   readonly on: LocalDate;
+  /** When it was begun; of a day without a minute, its first. */
+  readonly atWallMinute: number;
   readonly noticed: readonly SignId[];
   readonly answers: readonly AnswerSaid[];
   readonly outcomes: readonly OutcomeSaid[];
@@ -59,6 +61,10 @@ export type FaultFacts = {
   readonly mishaps: readonly MishapNoted[];
 };
 export const NO_FAULTS: FaultFacts = { interviews: [], mishaps: [] };
+
+/** Under this key comes the interview that a tapped sign brings along. */
+export const askedKeyOf = (key: string): string => `${key}/asked`;
+export const wasTapped = ({ key }: Pick<InterviewNoted, 'key'>): boolean => key.endsWith(askedKeyOf(''));
 
 /** Is it still being asked about? A remedy that helped, or somebody who looked, is its end. */
 export const isOpen = ({ end, outcomes }: InterviewNoted): boolean =>

@@ -1,10 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Mishap, SignId } from '#core/book/fault.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
-import type { AnswerSaid, InterviewNoted, MishapNoted } from '#core/faults/fault-record.ts';
-import { backFromBench, faultsStanding, isLaidBy, outcomesOf, saidYes } from '#core/faults/faults-standing.ts';
+import type { AnswerSaid, InterviewNoted, MishapNoted, OutcomeSaid } from '#core/faults/fault-record.ts';
+import {
+  backFromBench,
+  faultsStanding,
+  isLaidBy,
+  outcomesOf,
+  saidYes,
+  withSharedEnds,
+} from '#core/faults/faults-standing.ts';
 import { usualBuild } from '#core/instruments/usual-build.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
+import { wallMinute } from '#core/plays/play.ts';
 import { BOOK } from '#core/tables/book.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
 
@@ -16,7 +24,15 @@ const mishap = (what: Mishap, days: number, over: Partial<MishapNoted> = {}): Mi
   ...over,
 });
 const interview = (over: Partial<InterviewNoted> = {}): InterviewNoted => ({
-  ...{ key: 'i', on: ago(2), noticed: ['keyed/stuffy'], answers: [], outcomes: [], end: null },
+  ...{
+    key: 'i',
+    on: ago(2),
+    atWallMinute: wallMinute(ago(2), 600),
+    noticed: ['keyed/stuffy'],
+    answers: [],
+    outcomes: [],
+    end: null,
+  },
   ...over,
 });
 const answer = (sign: SignId, said: AnswerSaid['answer'], over: Partial<AnswerSaid> = {}): AnswerSaid => ({
@@ -117,4 +133,45 @@ test('what helped is what it was, as often as it helped', () => {
   ]);
   expect(found.known).toBe(2);
   expect([...found.of]).toEqual([['keyed/dry-rods', 2]]);
+});
+
+describe('a sign that was tapped, and what says the same', () => {
+  const tapped = (key: string, minute: number, over: Partial<InterviewNoted> = {}) =>
+    interview({ key: `${key}/asked`, noticed: ['wooden/line'], atWallMinute: wallMinute(ago(2), minute), ...over });
+  const at = (minute: number, by: 'bench' | 'nobody' = 'bench') =>
+    ({ key: 'e', by, on: ago(2), atWallMinute: wallMinute(ago(2), minute) }) as const;
+  const openKeys = (...all: InterviewNoted[]) =>
+    withSharedEnds(all)
+      .filter((one) => one.end === null)
+      .map(({ key }) => key);
+
+  test('is over with what was ended since, and not with what was ended before', () => {
+    expect(openKeys(tapped('a', 600, { end: at(700) }), tapped('b', 700), tapped('c', 701))).toEqual(['c/asked']);
+    expect(openKeys(tapped('a', 600, { end: at(700, 'nobody') }), tapped('b', 650))).toEqual([]);
+  });
+  test('is over with what says more, not with what says something else or said it otherwise in the end', () => {
+    const said = interview({ key: 'said', noticed: ['keyed/stuffy', 'wooden/line'], end: at(700) });
+    expect(openKeys(said, tapped('a', 650))).toEqual([]);
+    expect(openKeys({ ...said, noticed: ['keyed/stuffy'] }, tapped('a', 650))).toEqual(['a/asked']);
+    expect(openKeys({ ...said, answers: [answer('wooden/line', 'no')] }, tapped('a', 650))).toEqual(['a/asked']);
+  });
+  test('is over with a remedy that helped, and what was said by hand ends by itself alone', () => {
+    const helped: OutcomeSaid = {
+      key: 'o',
+      cause: 'wooden/crack',
+      helped: true,
+      on: ago(2),
+      atWallMinute: wallMinute(ago(2), 700),
+    };
+    expect(openKeys(tapped('b', 650), interview({ noticed: ['wooden/line'], outcomes: [helped] }))).toEqual(['i']);
+    expect(openKeys(interview({ noticed: ['wooden/line'] }), tapped('b', 600, { end: at(700) }))).toEqual(['i']);
+  });
+  test('what is asked on is what was said by hand, or the first that was tapped', () => {
+    const open = (...interviews: InterviewNoted[]) => stand({ interviews }).open?.key;
+    expect(open(interview({ noticed: ['wooden/line'] }), tapped('a', 700))).toBe('i');
+    expect(open(tapped('a', 600), tapped('b', 700))).toBe('a/asked');
+    expect(open(interview(), tapped('a', 700))).toBe('a/asked');
+    expect(open(tapped('a', 600), interview())).toBe('i');
+    expect(stand({ interviews: [tapped('a', 600), tapped('b', 700)] }).stops).toHaveLength(2);
+  });
 });

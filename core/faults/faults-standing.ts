@@ -1,7 +1,14 @@
 import type { CauseId, MishapStop, SignId, StopRule } from '#core/book/fault.ts';
 import type { Book } from '#core/book/book.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
-import { isOpen, type FaultFacts, type InterviewNoted, type MishapNoted } from '#core/faults/fault-record.ts';
+import {
+  isOpen,
+  wasTapped,
+  type EndSaid,
+  type FaultFacts,
+  type InterviewNoted,
+  type MishapNoted,
+} from '#core/faults/fault-record.ts';
 import type { Outcomes } from '#core/faults/fault-net.ts';
 import { faultsFor, withRemedies, type FaultsHere } from '#core/faults/faults-for.ts';
 import { stoppedByAnswer } from '#core/faults/stops.ts';
@@ -44,6 +51,39 @@ export const saidYes = (interview: InterviewNoted): SignId[] =>
   [...answersOf(saidIn(interview))].flatMap(([sign, answer]) => (answer === 'yes' ? [sign] : []));
 export const triedIn = ({ outcomes }: InterviewNoted): Tried[] =>
   outcomes.map(({ cause, helped }) => ({ cause, helped }));
+
+const saysAllOf = (other: InterviewNoted, { noticed }: InterviewNoted): boolean => {
+  const said = saidYes(other);
+  return noticed.every((sign) => said.includes(sign));
+};
+
+/** When and by whom it was ended; a remedy that helped ends it as well. */
+function endedBy({ end, outcomes }: InterviewNoted): EndSaid | null {
+  const helped = outcomes.find((one) => one.helped);
+  return end ?? (helped ? { ...helped, by: 'self' } : null);
+}
+
+/**
+ * Interviews with the ends they share: what ends one of them ends what was tapped by then and says no more. So every tap
+ * stops by itself, and nobody has to say twice that somebody has looked.
+ */
+export function withSharedEnds(interviews: readonly InterviewNoted[]): InterviewNoted[] {
+  const shared = (one: InterviewNoted): EndSaid | null => {
+    for (const other of interviews) {
+      const end = endedBy(other);
+      if (end !== null && one.atWallMinute <= end.atWallMinute && saysAllOf(other, one)) return end;
+    }
+    return null;
+  };
+  return interviews.map((one) => (wasTapped(one) && isOpen(one) ? { ...one, end: shared(one) } : one));
+}
+
+/** The one that is asked on: the newest, but none that was tapped and says no more than another. */
+function askedOn(open: readonly InterviewNoted[]): InterviewNoted | null {
+  const says = (one: InterviewNoted, at: number) =>
+    open.some((other, its) => (!wasTapped(other) || its < at) && other !== one && saysAllOf(other, one));
+  return open.filter((one, at) => !wasTapped(one) || !says(one, at)).at(-1) ?? null;
+}
 
 function stopOf(here: FaultsHere, interview: InterviewNoted): StopStanding | null {
   const stopped = stoppedByAnswer(here, answersOf(saidIn(interview)));
@@ -109,7 +149,7 @@ export function faultsStanding(
   ].filter((one) => one !== null);
   return {
     here,
-    open: open.at(-1) ?? null,
+    open: askedOn(open),
     stops,
     // What may not be played at all comes before what may not be forced.
     stopped: stops.find(({ rule }) => rule.stands === 'not-played') ?? stops[0] ?? null,

@@ -6,7 +6,7 @@ import type { SignNoticed } from '#core/care/care-clock.ts';
 import type { InterviewNoted, OutcomeSaid } from '#core/faults/fault-record.ts';
 import { faultsFor, signHere } from '#core/faults/faults-for.ts';
 import { signsStanding } from '#core/faults/signs-standing.ts';
-import { isSaidAlready, leadsToAStop } from '#core/faults/stops-by-sign.ts';
+import { leadsToAStop } from '#core/faults/stops-by-sign.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
 import { wallMinute } from '#core/plays/play.ts';
@@ -26,7 +26,7 @@ const instrument = (kind: KindId, build = practiceOf(BOOK, { kind }).build) => (
   kind: BOOK.kinds[kind],
 });
 const interview = (over: Partial<InterviewNoted>): InterviewNoted => ({
-  ...{ key: 'one', on: day, noticed: [], answers: [], outcomes: [], end: null },
+  ...{ key: 'one', on: day, atWallMinute: at(0), noticed: [], answers: [], outcomes: [], end: null },
   ...over,
 });
 const helped = (minute: number, isSo = true): OutcomeSaid => ({
@@ -146,14 +146,6 @@ describe('a sign that stops the instrument', () => {
     // A gurgle is asked about for a crack, too, but is no sign of one.
     expect(leadsToAStop(here, item('keyed/water-in-hole'), 'keyed/gurgle')).toBe(false);
     expect(leadsToAStop(here, item('wind/crack'), 'keyed/gurgle')).toBe(false);
-  });
-
-  test('is not asked about twice', () => {
-    const open = interview({ noticed: ['wooden/line'] });
-    const said = (one: InterviewNoted) => isSaidAlready({ interviews: [one] }, 'wooden/line');
-    expect(said(open)).toBe(true);
-    expect(said({ ...open, end: { key: 'e', by: 'bench', on: day, atWallMinute: at(0) } })).toBe(false);
-    expect(said(interview({ noticed: ['wooden/pop'] }))).toBe(false);
   });
 
   test('and what leads straight to care is never asked about', () => {

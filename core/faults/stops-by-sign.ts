@@ -1,8 +1,6 @@
 import { isCalledBy, signsOf, type CareItem } from '#core/book/care-item.ts';
 import type { SignId } from '#core/book/fault.ts';
-import { isOpen, type FaultFacts } from '#core/faults/fault-record.ts';
 import type { FaultsHere } from '#core/faults/faults-for.ts';
-import { saidYes } from '#core/faults/faults-standing.ts';
 
 /**
  * Does a sign of this care stop the instrument, or call for the question whether it is to be stopped? A line in the wood
@@ -10,7 +8,3 @@ import { saidYes } from '#core/faults/faults-standing.ts';
  */
 export const leadsToAStop = ({ stops }: Pick<FaultsHere, 'stops'>, item: CareItem, sign: SignId): boolean =>
   isCalledBy(item, sign) && signsOf(item).some(({ id }) => stops.some((rule) => rule.sign === id));
-
-/** Does an interview that is still open say this sign? */
-export const isSaidAlready = ({ interviews }: Pick<FaultFacts, 'interviews'>, sign: SignId): boolean =>
-  interviews.filter(isOpen).some((one) => saidYes(one).includes(sign));

@@ -1,8 +1,9 @@
 import { itemIn } from '#core/book/practice.ts';
 import type { CareItemId } from '#core/book/care-ids.ts';
 import type { SignId } from '#core/book/fault.ts';
+import { askedKeyOf } from '#core/faults/fault-record.ts';
 import { faultsFor } from '#core/faults/faults-for.ts';
-import { isSaidAlready, leadsToAStop } from '#core/faults/stops-by-sign.ts';
+import { leadsToAStop } from '#core/faults/stops-by-sign.ts';
 import type { InstrumentId } from '#core/instruments/instrument.ts';
 import { practiceFor } from '#core/methods/practice-for.ts';
 import type { WallClock } from '#core/plays/play.ts';
@@ -18,10 +19,10 @@ type Noticed = {
 
 /**
  * What comes along with a sign that stops the instrument, however it was noticed: it is asked about at once, as if
- * somebody had said that something is wrong. Nothing where it does not, or where an open interview says it already.
+ * somebody had said that something is wrong. Each tap brings its own: taken back, another one still stops.
  */
 export function stopsWith(
-  { book, instruments, faults }: Pick<Services, 'book' | 'instruments' | 'faults'>,
+  { book, instruments }: Pick<Services, 'book' | 'instruments'>,
   { key, instrumentId, itemId, sign }: Noticed,
   now: WallClock,
 ): Accompanying[] {
@@ -29,6 +30,5 @@ export function stopsWith(
   if (!sign || !built) return [];
   const item = itemIn(practiceFor(book, built.kind, built.build), itemId);
   if (!item || !leadsToAStop(faultsFor(book, built.kind, built.build), item, sign)) return [];
-  if (isSaidAlready(faults.of(instrumentId), sign)) return [];
-  return [{ kind: 'interview', key: `${key}/asked`, body: { instrumentId, noticed: [sign] }, ...now }];
+  return [{ kind: 'interview', key: askedKeyOf(key), body: { instrumentId, noticed: [sign] }, ...now }];
 }

@@ -320,11 +320,30 @@ describe('a sign that is tapped where it is seen is a sign of the same list', ()
     // For the bench it is one piece of work, however it is said.
     const bench = await server.api().get(`/api/bench?playerId=ada&today=${TODAY}`);
     expect(bench.status).toBe(200);
-    await sign('wind/crack', 'wooden/line').expect(201);
-    expect((await page()).before).toEqual([]);
+    const second = aKey();
+    await sign('wind/crack', 'wooden/line', { key: second }).expect(201);
+    const twice = await page();
+    expect([twice.open?.key, twice.before]).toEqual([open?.key, []]);
+    expect((await server.api().get(`/api/bench?playerId=ada&today=${TODAY}`)).body).toEqual(bench.body);
+    // Each tap stops by itself.
     await takeBack(key);
-    // The second tap stands, and asked about nothing: the first had.
+    expect((await page()).stopped).toMatchObject({ mayBePlayed: false });
+    await takeBack(second);
     expect((await page()).stopped).toBeNull();
+  });
+
+  test('tapped twice, it is over once somebody has looked; tapped since, it stands again', async () => {
+    await sign('wind/crack', 'wooden/line').expect(201);
+    await sign('wind/crack', 'wooden/line').expect(201);
+    const { stopped } = await page();
+    const ended = aKey();
+    await post(faultPaths.end, { key: ended, faultKey: stopped?.key, by: 'bench' }).expect(201);
+    expect((await page()).stopped).toBeNull();
+    await takeBack(ended);
+    expect((await page()).stopped).not.toBeNull();
+    await end(stopped?.key ?? '', 'bench').expect(201);
+    await sign('wind/crack', 'wooden/line', { now: { on: TODAY, atMinute: 1439 } }).expect(201);
+    expect((await page()).stopped).not.toBeNull();
   });
 
   test('a line that a look of a run finds stops it, too', async () => {

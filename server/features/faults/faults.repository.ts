@@ -2,6 +2,7 @@ import { and, asc, count, eq, ne, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import type { Outcomes } from '#core/faults/fault-net.ts';
 import type { EndSaid, FaultFacts, InterviewNoted, MishapNoted } from '#core/faults/fault-record.ts';
+import { withSharedEnds } from '#core/faults/faults-standing.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { MINUTES_PER_DAY, wallMinute } from '#core/plays/play.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -73,7 +74,7 @@ const endOf = (rows: readonly EndRow[], key: string): EndSaid | null => {
 };
 
 export function createFaultsRepository(db: Db) {
-  const begun = counting(db, interviews, { on: facts.on, noticed: interviews.noticed })
+  const begun = counting(db, interviews, { on: facts.on, atMinute: facts.atMinute, noticed: interviews.noticed })
     .where(eq(interviews.instrumentId, sql.placeholder('id')))
     .orderBy(asc(facts.id))
     .prepare();
@@ -112,31 +113,34 @@ export function createFaultsRepository(db: Db) {
       const ends = hanging.ends.all({ id });
       const endsOfMishaps = hanging.endsOfMishaps.all({ id });
       return {
-        interviews: all.map(({ key, on, noticed }): InterviewNoted => ({
-          key,
-          on,
-          noticed,
-          answers: answers
-            .filter((one) => one.of === key)
-            .map(({ key: its, row: { sign, answer, noticed: unasked, also, beside } }) => ({
-              key: its,
-              sign,
-              answer,
-              noticed: unasked,
-              ...(also && { also }),
-              ...(beside && { beside }),
-            })),
-          outcomes: outcomes
-            .filter((one) => one.of === key)
-            .map((one) => ({
-              key: one.key,
-              cause: one.row.cause,
-              helped: one.row.helped,
-              on: one.on,
-              atWallMinute: atWallMinuteOf(one),
-            })),
-          end: endOf(ends, key),
-        })),
+        interviews: withSharedEnds(
+          all.map(({ key, on, atMinute, noticed }): InterviewNoted => ({
+            key,
+            on,
+            atWallMinute: wallMinute(on, atMinute ?? 0),
+            noticed,
+            answers: answers
+              .filter((one) => one.of === key)
+              .map(({ key: its, row: { sign, answer, noticed: unasked, also, beside } }) => ({
+                key: its,
+                sign,
+                answer,
+                noticed: unasked,
+                ...(also && { also }),
+                ...(beside && { beside }),
+              })),
+            outcomes: outcomes
+              .filter((one) => one.of === key)
+              .map((one) => ({
+                key: one.key,
+                cause: one.row.cause,
+                helped: one.row.helped,
+                on: one.on,
+                atWallMinute: atWallMinuteOf(one),
+              })),
+            end: endOf(ends, key),
+          })),
+        ),
         mishaps: noted.map(({ key, mishap, part, on }): MishapNoted => ({
           key,
           mishap,

@@ -1,5 +1,12 @@
 import type { FaultSign, SignId } from '#core/book/fault.ts';
-import { bookSign, causeHere, partHere, signHere, type FaultsHere } from '#core/faults/faults-for.ts';
+import {
+  bookSign,
+  causeHere,
+  partHere,
+  signHere,
+  type FaultsHere,
+  type TogetherHere,
+} from '#core/faults/faults-for.ts';
 import { isOpen, type InterviewNoted } from '#core/faults/fault-record.ts';
 import {
   againWords,
@@ -86,12 +93,33 @@ function whyAsked({ stop, sign, together }: Question, { suspected }: Interview):
 
 const optionsOf = (signs: readonly FaultSign[]) => signs.map(({ id, words }) => ({ sign: id, words }));
 
+/** How often a sign is what somebody comes with: the likeliest of its causes, by the words of the tables. */
+const howOften = ({ causes, figures }: FaultsHere, id: SignId): number =>
+  causes.reduce((sum, { common, links }) => {
+    const link = links.find(({ sign }) => sign === id);
+    return sum + (link ? figures.prior[common].value * figures.link[link.word].value : 0);
+  }, 0);
+
+const mostFrequentFirst = (signs: readonly FaultSign[], here: FaultsHere): FaultSign[] =>
+  signs
+    .map((sign) => ({ sign, often: howOften(here, sign.id) }))
+    .sort((a, b) => b.often - a.often)
+    .map(({ sign }) => sign);
+
+/** One look's signs as the book has them; everything else that may be noticed, the most frequent first. */
+const offered = ({ signs, several }: TogetherHere, here: FaultsHere): readonly FaultSign[] =>
+  several ? mostFrequentFirst(signs, here) : signs;
+
 function questionView(question: Question, stands: Interview, looked: Looked): QuestionView {
   const { sign, stop, together } = question;
   return {
     sign: sign.id,
     ...(together
-      ? { question: together.question, options: optionsOf(together.signs), several: together.several }
+      ? {
+          question: together.question,
+          options: optionsOf(offered(together, looked.here)),
+          several: together.several,
+        }
       : { question: sign.question, options: null, several: false }),
     how: (together ?? sign).how ?? null,
     // Everything else is not at one place.
@@ -152,28 +180,21 @@ function interviewView(noted: InterviewNoted, way: InterviewWay, looked: Looked)
   };
 }
 
-/** How often a sign is what somebody comes with: the likeliest of its causes, by the words of the tables. */
-const howOften = ({ causes, figures }: FaultsHere, id: SignId): number =>
-  causes.reduce((sum, { common, links }) => {
-    const link = links.find(({ sign }) => sign === id);
-    return sum + (link ? figures.prior[common].value * figures.link[link.word].value : 0);
-  }, 0);
-
 /** What can be said to be noticed, the most frequent first; what is only tried is none of it. */
 const noticeable = (looked: Looked): Noticeable[] =>
-  looked.here.signs
-    .filter(({ sort }) => sort !== 'trial')
-    .toSorted((a, b) => howOften(looked.here, b.id) - howOften(looked.here, a.id))
-    .map(({ id, words, sense, sort, notes, part, also }) => ({
-      sign: id,
-      words,
-      sense,
-      sort,
-      notes: notes ?? null,
-      part: partHere(looked.situation.kind, part),
-      partName: nameOfPart(looked, part),
-      also: [...(also ?? [])],
-    }));
+  mostFrequentFirst(
+    looked.here.signs.filter(({ sort }) => sort !== 'trial'),
+    looked.here,
+  ).map(({ id, words, sense, sort, notes, part, also }) => ({
+    sign: id,
+    words,
+    sense,
+    sort,
+    notes: notes ?? null,
+    part: partHere(looked.situation.kind, part),
+    partName: nameOfPart(looked, part),
+    also: [...(also ?? [])],
+  }));
 
 /** What is wrong with an instrument, and what happened to it. */
 export function faultsPageOf(

@@ -53,7 +53,7 @@ function driedBy({ steps, isAway }: RunNow, kind: RunKind, readings: Services['r
 
 /** What a finished run has done and found: facts that come with its end. */
 function doneAndSeen(
-  { instruments, book, faults, readings }: Services,
+  { instruments, book, readings }: Services,
   plan: KeptPlan,
   log: readonly RunEvent[],
   { key, now, kind }: { readonly key: string; readonly now: WallClock; readonly kind: RunKind },
@@ -76,7 +76,7 @@ function doneAndSeen(
       const signKey = `${key}/${instrumentId}/${itemId}/sign`;
       return [
         { kind: 'sign', key: signKey, body: { instrumentId, itemId, part, ...(sign && { sign }) }, ...now },
-        ...stopsWith({ book, instruments, faults }, { key: signKey, instrumentId, itemId, sign }, now),
+        ...stopsWith({ book, instruments }, { key: signKey, instrumentId, itemId, sign }, now),
       ];
     }),
   ];

@@ -60,7 +60,7 @@ export const MayBe = ({ interview: { suspected, notInListPercent } }: { readonly
     <Text variant="body2" color="text.secondary" above={1}>
       {notInListPercent >= 30
         ? `It may well be something that is not in this list (about ${notInListPercent} in 100). Then a teacher or the bench finds it.`
-        : `Something that is not in this list: about ${notInListPercent} in 100.`}
+        : `Something that is not in this list: ${notInListPercent < 1 ? 'fewer than 1' : `about ${notInListPercent}`} in 100.`}
     </Text>
   </>
 );
