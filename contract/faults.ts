@@ -199,6 +199,8 @@ export const interviewView = object({
   question: questionView.nullable().defined(),
   asked: amount().integer().min(0).required(),
   endWords: text().nullable().defined(),
+  /** It is said to a child. */
+  forChild: boolean().strict().required(),
   /** An earlier answer the last one goes against. */
   against: object({ sign: signId().required(), words: text().required() }).exact().nullable().defined(),
   /** For whoever looks at it next: what, since when, what was seen and tried. */

@@ -28,9 +28,17 @@ const HANDS_SAID: Readonly<Record<Hands | 'teacher' | 'maker', string>> = {
   bench: 'For the bench',
   maker: 'For the maker',
 };
+/** A child takes nothing to the bench by themselves: a grown-up hears of it. */
+const TO_A_CHILD: Readonly<Partial<Record<Hands | 'teacher' | 'maker', string>>> = {
+  teacher: 'Show a grown-up or your teacher',
+  bench: 'Tell a grown-up: it is for the bench',
+  maker: 'Tell a grown-up: it is for the maker',
+};
 /** Not every grown-up has a teacher. */
-export const handsSaid = (hands: Hands | 'teacher' | 'maker', { standing }: PlayerAbilities): string =>
-  hands === 'teacher' && standing === 'grown-up' ? 'For a teacher or the bench' : HANDS_SAID[hands];
+export function handsSaid(hands: Hands | 'teacher' | 'maker', { standing }: PlayerAbilities): string {
+  if (standing === 'child') return TO_A_CHILD[hands] ?? HANDS_SAID[hands];
+  return hands === 'teacher' && standing === 'grown-up' ? 'For a teacher or the bench' : HANDS_SAID[hands];
+}
 
 const THEN: Readonly<Record<RemedyHand, string>> = {
   player: 'try the next in the list',
@@ -40,6 +48,7 @@ const THEN: Readonly<Record<RemedyHand, string>> = {
 };
 /** Who is next where it does not help; the bench where nobody else is named. */
 export function thenWords(then: RemedyHand = 'bench', { standing }: PlayerAbilities): string {
+  if (standing === 'child' && then !== 'player') return 'If it does not help, show it to a grown-up or your teacher.';
   const next = then === 'teacher' && standing === 'grown-up' ? 'show it to a teacher or the bench' : THEN[then];
   return `If it does not help, ${next}.`;
 }
@@ -53,12 +62,22 @@ const END_SAID: Readonly<Record<Exclude<InterviewEnd, 'cannot-tell'>, string>> =
   'not-in-list': 'It is probably something that is not in this list. A teacher or the bench finds it.',
 };
 
+const END_TO_A_CHILD: Readonly<Record<InterviewEnd, string>> = {
+  stopped: 'That is all I ask. Put it in its case, and tell a grown-up today.',
+  clear: 'That is enough. Now we know what to do.',
+  'same-step': 'That is enough. Whichever it is, you do the same now.',
+  'asked-enough': 'Those were five questions. These are the best guesses.',
+  'nothing-to-ask': 'No other question would help much more.',
+  'not-in-list': 'It is probably something else. Show it to a grown-up or your teacher.',
+  'cannot-tell': 'That is hard to see. Show it to a grown-up or your teacher; they will find it.',
+};
+
 /** Why nothing more is asked, and what that means. */
 export function endWords(end: InterviewEnd, isChild: boolean): string {
-  if (end !== 'cannot-tell') return END_SAID[end];
-  return isChild
-    ? 'That is hard to see. Show it to a grown-up or your teacher; they will find it.'
-    : 'That is hard to see alone. Show it to a teacher or the bench; two pairs of eyes find it.';
+  if (isChild) return END_TO_A_CHILD[end];
+  return end === 'cannot-tell'
+    ? 'That is hard to see alone. Show it to a teacher or the bench; two pairs of eyes find it.'
+    : END_SAID[end];
 }
 
 export const MISHAP_NAMES: Readonly<Record<Mishap, string>> = {

@@ -28,6 +28,7 @@ export const brass: FaultPage = {
       sort: 'complaint',
       sense: 'hear',
       words: 'It gurgles',
+      named: 'a gurgle',
       question: 'Does it gurgle?',
       also: ['bubbles', 'spit', 'water', 'crackles', 'gurgling'],
       mark: 'practice',
@@ -218,6 +219,7 @@ export const brass: FaultPage = {
       likelier: { 'long-play': 'clear', 'cold-room': 'clear' },
       remedy: {
         hand: 'player',
+        care: ['brass/every-loop'],
         heading: 'Let the water out of every loop',
         how: 'Open the water keys and blow without sound. Turn it, and empty the slides too.',
         then: 'teacher',
@@ -716,6 +718,7 @@ export const piston: FaultPage = {
       shows: { usually: ['piston/new-oil', 'piston/slow'], often: ['piston/wipe-helps'] },
       remedy: {
         hand: 'player',
+        care: ['piston-brass/valve-oil'],
         heading: 'Wipe the oil off and go back to the old one',
         notAlone: true,
         how: 'Wipe piston and casing dry, one valve at a time. Two oils mixed may gum.',

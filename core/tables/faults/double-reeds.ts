@@ -543,6 +543,7 @@ export const oboe: FaultPage = {
       likelier: { 'long-play': 'weak', 'cold-room': 'clear', 'swab-skipped': 'clear' },
       remedy: {
         hand: 'player',
+        care: ['keyed/water-in-hole'],
         heading: 'Blow the octave vents out and swab',
         how: 'Open the octave key and blow sharply across its hole. Blot the pad with plain paper.',
         never: 'Do not poke a needle through.',

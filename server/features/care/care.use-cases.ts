@@ -69,7 +69,7 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
     },
     awayUntil: situation.calendar.awayUntil,
     benchAsks: benchAsks(reading, today, services.format),
-    stopped: situation.faults.stopped && stopSaid(situation.faults.stopped),
+    stopped: situation.faults.stopped && stopSaid(situation.faults.stopped, player),
     wrong: situation.faults.open && {
       key: situation.faults.open.key,
       words: interviewSaid(situation.faults.open.noticed.map((sign) => bookSign(services.book, sign)?.words ?? sign)),

@@ -94,9 +94,10 @@ function faultSaid(
   { what }: TodayLine,
   { faults }: Situation,
   { book }: Services,
+  told: Pick<Reading['player'], 'standing'>,
 ): Pick<TodayLineView, 'words' | 'because'> | null {
   if (what === 'stopped' && faults.stopped) {
-    const { heading, meanwhile, why } = stopSaid(faults.stopped);
+    const { heading, meanwhile, why } = stopSaid(faults.stopped, told);
     return { words: heading, because: [{ rule: 'stopped', text: `${meanwhile} ${why}`, mark: 'practice' }] };
   }
   if (what !== 'wrong' || !faults.open) return null;
@@ -129,28 +130,34 @@ function benchSaid({ what }: TodayLine, reading: Reading, on: WallClock['on'], f
   return what === 'measure' ? { words: measureSaid(reading, on, format), because: [] } : null;
 }
 
+/** When it is read, and by whom. */
+type Reader = { readonly now: WallClock; readonly me: PlayerId };
+const GROWN_UP = { standing: 'grown-up' } as const;
+
 /** What stands in the way in words, and why; nothing of a run and of what a clock says. */
-const lineSaid = (services: Services, line: TodayLine, reading: Reading, now: WallClock) =>
+const lineSaid = (services: Services, line: TodayLine, reading: Reading, { now, me }: Reader) =>
   wetSaid(line, reading, now, services) ??
   dampSaid(line, reading, now) ??
   firstNoteSaid(line, reading, now.on) ??
   benchSaid(line, reading, now.on, services.format) ??
-  faultSaid(line, reading.situation(now.on), services) ?? { words: null, because: [] };
+  // Whoever looks after a child is a grown-up.
+  faultSaid(line, reading.situation(now.on), services, reading.player.id === me ? reading.player : GROWN_UP) ?? {
+    words: null,
+    because: [],
+  };
 
-function lineView(
-  services: Services,
-  line: TodayLine,
-  reading: Reading,
-  { now, me }: { readonly now: WallClock; readonly me: PlayerId },
-): TodayLineView {
+function lineView(services: Services, line: TodayLine, reading: Reading, reader: Reader): TodayLineView {
   const { what } = line;
   const { player, situation } = reading;
-  const { on } = now;
+  const {
+    now: { on },
+    me,
+  } = reader;
   const isClock = what === 'first' || what === 'due';
   return {
     what,
     ...instrumentView(reading, me),
-    ...lineSaid(services, line, reading, now),
+    ...lineSaid(services, line, reading, reader),
     runKey: what === 'run' ? line.runKey : null,
     itemIds: what === 'first-note' ? [...(situation(on).care.firstNote?.itemIds ?? [])] : [],
     clock: isClock ? clockView(line.clock, situation(on), { player, today: on, format: services.format }) : null,

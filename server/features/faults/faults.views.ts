@@ -164,6 +164,7 @@ function interviewView(noted: InterviewNoted, way: InterviewWay, looked: Looked)
   const { here, reading } = looked;
   const stands = standsOf(noted, way, looked);
   const said = stillSaid(saidIn(noted)).flatMap((one) => saidView(one, here));
+  const forChild = reading.player.standing === 'child';
   const against = said.find(({ sign }) => sign === stands.against);
   return {
     key: noted.key,
@@ -173,7 +174,8 @@ function interviewView(noted: InterviewNoted, way: InterviewWay, looked: Looked)
     notInListPercent: Math.round(100 * stands.notInList),
     question: stands.next && questionView(stands.next, stands, looked),
     asked: stands.asked,
-    endWords: stands.end && endWords(stands.end, reading.player.standing === 'child'),
+    endWords: stands.end && endWords(stands.end, forChild),
+    forChild,
     // Of several asked about at once, what was asked says more than the one that comes first.
     against: against ? { sign: against.sign, words: against.options ? against.question : against.words } : null,
     note: noteOf(noted, stands, looked),
@@ -212,7 +214,7 @@ export function faultsPageOf(
   return succeed({
     instrumentId: reading.instrument.id,
     playerId: reading.player.id,
-    stopped: faults.stopped && stopSaid(faults.stopped),
+    stopped: faults.stopped && stopSaid(faults.stopped, reading.player),
     open: faults.open && interviewView(faults.open, way, looked),
     noticeable: noticeable(looked),
     known: risks.map((risk) => ({ text: riskWords(risk, format), mark: 'yours' as const })),

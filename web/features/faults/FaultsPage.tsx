@@ -68,7 +68,7 @@ function Note({ interview, actions, mayLetBe }: NoteProps) {
   const [copied, setCopied] = useState(false);
   return (
     <Compartment
-      title="The note for teacher or bench"
+      title={interview.forChild ? 'Show this to a grown-up' : 'The note for teacher or bench'}
       aside={
         <Button
           color="inherit"

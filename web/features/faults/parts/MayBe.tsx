@@ -50,7 +50,11 @@ function Suspect({ suspect }: { readonly suspect: SuspectView }) {
 }
 
 /** What it may be, likeliest first, in words; figures under Why. */
-export const MayBe = ({ interview: { suspected, notInListPercent } }: { readonly interview: InterviewView }) => (
+export const MayBe = ({
+  interview: { suspected, notInListPercent, forChild },
+}: {
+  readonly interview: InterviewView;
+}) => (
   <>
     <PlainList>
       {suspected.map((suspect) => (
@@ -59,7 +63,7 @@ export const MayBe = ({ interview: { suspected, notInListPercent } }: { readonly
     </PlainList>
     <Text variant="body2" color="text.secondary" above={1}>
       {notInListPercent >= 30
-        ? `It may well be something that is not in this list (about ${notInListPercent} in 100). Then a teacher or the bench finds it.`
+        ? `It may well be something that is not in this list (about ${notInListPercent} in 100). Then ${forChild ? 'a grown-up or your teacher' : 'a teacher or the bench'} finds it.`
         : `Something that is not in this list: ${notInListPercent < 1 ? 'fewer than 1' : `about ${notInListPercent}`} in 100.`}
     </Text>
   </>

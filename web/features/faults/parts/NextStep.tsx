@@ -87,7 +87,7 @@ function RemedyOf({
 
 /** The right thing next, once enough is known. */
 export function NextStep({ interview, instrumentId, actions }: NextStepProps) {
-  const { suspected, endWords, key } = interview;
+  const { suspected, endWords, key, forChild } = interview;
   const next = suspected.find(({ wasTried }) => !wasTried);
   return (
     <Compartment>
@@ -101,7 +101,7 @@ export function NextStep({ interview, instrumentId, actions }: NextStepProps) {
       ) : (
         <>
           <Text variant="h1" component="h2" above={1} below={1}>
-            Show it to a teacher or the bench
+            {forChild ? 'Show it to a grown-up or your teacher' : 'Show it to a teacher or the bench'}
           </Text>
           <Text measured>
             Nothing of the list fits well. The note beside says what was noticed, seen and tried: take it along.

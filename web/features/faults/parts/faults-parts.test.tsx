@@ -78,6 +78,7 @@ const INTERVIEW: InterviewView = {
   question: QUESTION,
   asked: 1,
   endWords: null,
+  forChild: false,
   against: null,
   note: 'Clarinet.',
 };
