@@ -33,47 +33,60 @@ export function expectedGain(cases: readonly number[], yes: readonly number[]): 
 }
 
 /** The causes that show one of these signs at all. */
-function showing(signs: readonly NoisySign[]): number[] {
-  const causes = new Set<number>();
-  for (const { misses } of signs) for (const [cause, miss] of misses.entries()) if (miss < 1) causes.add(cause);
-  return [...causes].sort((a, b) => a - b);
+function showing(signs: readonly NoisySign[], count: number): number[] {
+  const causes: number[] = [];
+  for (let cause = 0; cause < count; cause++) if (signs.some(({ misses }) => at(misses, cause) < 1)) causes.push(cause);
+  return causes;
 }
 
-const at = (list: ArrayLike<number>, index: number): number => list[index] ?? 0;
-const add = (to: Float64Array, index: number, chance: number): void => void (to[index] = at(to, index) + chance);
+const at = (list: readonly number[], index: number): number => list[index] ?? 0;
+const add = (to: Float64Array, index: number, chance: number): void => void (to[index] = (to[index] ?? 0) + chance);
+
+/** No cause. */
+const NONE = -1;
 
 /** The cases some signs tell apart: their chances, and for each sign what the causes of each case miss together. */
-type Cases = { readonly chances: number[]; readonly missed: readonly number[][] };
+class Cases {
+  readonly chances: number[] = [];
+  readonly missed: readonly number[][];
+  /** What each parent misses, and last what no parent does: nothing. */
+  private readonly misses: readonly Float64Array[];
+  private readonly nobody: number;
 
-/** The causes that show the signs, and for each sign what each of them misses. */
-type Shown = { readonly parents: readonly number[]; readonly misses: readonly (readonly number[])[] };
+  /** @param parents the causes that show the signs */
+  constructor(
+    signs: readonly NoisySign[],
+    readonly parents: readonly number[],
+  ) {
+    this.missed = signs.map(() => []);
+    this.nobody = parents.length;
+    this.misses = signs.map(({ misses }) => Float64Array.from([...parents, NONE], (cause) => misses[cause] ?? 1));
+  }
 
-/** One more case: the chance of a set of one, two or three of the causes, or of none of them. */
-function note({ chances, missed }: Cases, { misses }: Shown, chance: number, ...some: readonly number[]): void {
-  chances.push(chance);
-  for (let sign = 0; sign < misses.length; sign++) {
-    let product = 1;
-    const miss = misses[sign] ?? [];
-    for (let place = 0; place < some.length; place++) product *= at(miss, at(some, place));
-    missed[sign]?.push(product);
+  /** One more case: the chance of a set of up to three of the causes, by their place among the parents. */
+  note(chance: number, i = this.nobody, j = this.nobody, k = this.nobody): void {
+    this.chances.push(chance);
+    for (let sign = 0; sign < this.misses.length; sign++) {
+      const miss = this.misses[sign];
+      this.missed[sign]?.push((miss?.[i] ?? 1) * (miss?.[j] ?? 1) * (miss?.[k] ?? 1));
+    }
   }
 }
 
 /** Sets that hold three of them; takes each out of what its twos and its single ones come to. */
 function takeThrees(
   found: Cases,
-  shown: Shown,
-  { chance: { length: n }, three }: Belief,
+  { chance: { length: n }, three, threeFrom }: Belief,
   [two, one]: readonly [Float64Array, Float64Array],
 ): void {
-  const { parents } = shown;
+  const { parents } = found;
   const m = parents.length;
   for (let i = 0; i < m; i++)
     for (let j = i + 1; j < m; j++) {
-      const ab = (at(parents, i) * n + at(parents, j)) * n;
+      const from = threeFrom[at(parents, i) * n + at(parents, j)] ?? 0;
       for (let k = j + 1; k < m; k++) {
-        const chance = at(three, ab + at(parents, k));
-        note(found, shown, chance, i, j, k);
+        const chance = three[from + at(parents, k)] ?? 0;
+        found.note(chance, i, j, k);
         add(two, i * m + j, -chance);
         add(two, i * m + k, -chance);
         add(two, j * m + k, -chance);
@@ -89,24 +102,24 @@ function takeThrees(
  * them are known from the belief; what holds exactly one, or none, is what is left.
  */
 function casesOf(belief: Belief, signs: readonly NoisySign[]): Cases {
-  const parents = showing(signs);
-  const shown: Shown = { parents, misses: signs.map(({ misses }) => parents.map((cause) => at(misses, cause))) };
-  const found: Cases = { chances: [], missed: signs.map(() => []) };
-  const [m, n] = [parents.length, belief.chance.length];
-  const one = Float64Array.from(parents, (cause) => at(belief.chance, cause));
+  const n = belief.chance.length;
+  const parents = showing(signs, n);
+  const found = new Cases(signs, parents);
+  const m = parents.length;
+  const one = Float64Array.from(parents, (cause) => belief.chance[cause] ?? 0);
   const two = new Float64Array(m * m);
   for (let i = 0; i < m; i++)
-    for (let j = i + 1; j < m; j++) two[i * m + j] = at(belief.together, at(parents, i) * n + at(parents, j));
-  takeThrees(found, shown, belief, [two, one]);
+    for (let j = i + 1; j < m; j++) two[i * m + j] = belief.together[at(parents, i) * n + at(parents, j)] ?? 0;
+  takeThrees(found, belief, [two, one]);
   for (let i = 0; i < m; i++)
     for (let j = i + 1; j < m; j++) {
-      const chance = at(two, i * m + j);
-      note(found, shown, chance, i, j);
+      const chance = two[i * m + j] ?? 0;
+      found.note(chance, i, j);
       add(one, i, -chance);
       add(one, j, -chance);
     }
-  for (let i = 0; i < m; i++) note(found, shown, at(one, i), i);
-  note(found, shown, 1 - found.chances.reduce((sum, chance) => sum + chance, 0));
+  for (let i = 0; i < m; i++) found.note(one[i] ?? 0, i);
+  found.note(1 - found.chances.reduce((sum, chance) => sum + chance, 0));
   return found;
 }
 

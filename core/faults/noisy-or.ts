@@ -35,8 +35,9 @@ export type Belief = {
   readonly one: Float64Array;
   /** At `a * n + b` for a < b. */
   readonly two: Float64Array;
-  /** At `(a * n + b) * n + c` for a < b < c. */
+  /** At `threeFrom[a * n + b] + c` for a < b < c: no room for the sets there are not, for untouched memory is slow. */
   readonly three: Float64Array;
+  readonly threeFrom: Int32Array;
   /** The chance of the answers themselves, of all sets that were weighed. */
   readonly ofAnswers: number;
 };
@@ -68,80 +69,151 @@ export function checkNet({ priors, signs, wrong }: NoisyNet): void {
 
 /**
  * What the answers make of a set: each is a straight line over what its causes miss together, `base + slope × Π misses`.
- * A cause moves only the answers to signs it shows: `moves` names them, `misses` lie cause after cause.
+ * A cause moves only the answers to signs it shows: they lie cause after cause, those of the cause from `from[cause]` up to
+ * `from[cause + 1]`, each with what the cause misses of it.
  */
 type Weighers = {
   readonly base: Float64Array;
   readonly slope: Float64Array;
+  readonly from: Int32Array;
+  readonly answer: Int32Array;
   readonly misses: Float64Array;
-  readonly moves: readonly (readonly number[])[];
 };
 
 function weighersOf({ priors, signs, wrong }: NoisyNet, answers: readonly Observed[]): Weighers {
-  const count = answers.length;
-  const base = new Float64Array(count);
-  const slope = new Float64Array(count);
-  const misses = new Float64Array(count * priors.length);
-  const moves: number[][] = priors.map(() => []);
-  answers.forEach(({ sign, yes }, index) => {
+  const rows = answers.map(({ sign }) => {
     const row = signs[sign];
     if (!row) throw new RangeError(`the net has no sign ${sign}`);
-    const kept = (1 - row.leak) * (1 - 2 * wrong);
-    base[index] = yes ? 1 - wrong : wrong;
-    slope[index] = yes ? -kept : kept;
-    priors.forEach((_, cause) => {
-      const miss = row.misses[cause] ?? 1;
-      misses[cause * count + index] = miss;
-      if (miss !== 1) moves[cause]?.push(index);
-    });
+    return row;
   });
-  return { base, slope, misses, moves };
+  const kept = (index: number): number => (1 - (rows[index]?.leak ?? 0)) * (1 - 2 * wrong);
+  const from = new Int32Array(priors.length + 1);
+  const moved: number[] = [];
+  const misses: number[] = [];
+  priors.forEach((_, cause) => {
+    rows.forEach((row, index) => {
+      const miss = row.misses[cause] ?? 1;
+      if (miss === 1) return;
+      moved.push(index);
+      misses.push(miss);
+    });
+    from[cause + 1] = moved.length;
+  });
+  return {
+    base: Float64Array.from(answers, ({ yes }) => (yes ? 1 - wrong : wrong)),
+    slope: Float64Array.from(answers, ({ yes }, index) => (yes ? -kept(index) : kept(index))),
+    from,
+    answer: Int32Array.from(moved),
+    misses: Float64Array.from(misses),
+  };
 }
-
-const at = (list: ArrayLike<number>, index: number): number => list[index] ?? 0;
 
 /** A set of causes as it is built up: what it misses of each answer, and what the answers make of it. */
 class Grown {
   readonly missed: Float64Array;
+  /** One over what each answer makes of the set; 0 where it makes it impossible. */
+  readonly inverse: Float64Array;
   weight = 1;
 
   constructor(private readonly weighers: Weighers) {
     this.missed = new Float64Array(weighers.base.length).fill(1);
-    for (let answer = 0; answer < this.missed.length; answer++) this.weight *= this.factor(answer, 1);
+    this.inverse = new Float64Array(weighers.base.length);
+    for (let answer = 0; answer < this.missed.length; answer++) {
+      const factor = this.factor(answer);
+      this.weight *= factor;
+      this.inverse[answer] = factor === 0 ? 0 : 1 / factor;
+    }
   }
 
-  private factor(answer: number, missed: number): number {
-    return at(this.weighers.base, answer) + at(this.weighers.slope, answer) * missed;
+  private factor(answer: number): number {
+    return (this.weighers.base[answer] ?? 0) + (this.weighers.slope[answer] ?? 0) * (this.missed[answer] ?? 0);
   }
 
   /** What the answers make of the set with one more cause: only those it moves are weighed anew. */
   weightWith(cause: number): number {
-    const { misses, moves, base } = this.weighers;
+    const { base, slope, from, answer, misses } = this.weighers;
     let weight = this.weight;
-    for (const answer of moves[cause] ?? []) {
-      const missed = at(this.missed, answer);
-      const before = this.factor(answer, missed);
+    for (let index = from[cause] ?? 0, end = from[cause + 1] ?? 0; index < end; index++) {
+      const its = answer[index] ?? 0;
+      const inverse = this.inverse[its] ?? 0;
       // What was impossible may be possible with it: then there is nothing to divide by.
-      if (before === 0) return this.weighedWhole(cause);
-      weight *= this.factor(answer, missed * at(misses, cause * base.length + answer)) / before;
+      if (inverse === 0) return this.weighedWhole(cause);
+      weight *= ((base[its] ?? 0) + (slope[its] ?? 0) * (this.missed[its] ?? 0) * (misses[index] ?? 0)) * inverse;
     }
     return weight;
   }
 
   private weighedWhole(cause: number): number {
-    const { misses, base } = this.weighers;
+    const whole = new Grown(this.weighers);
+    whole.missed.set(this.missed);
+    whole.miss(cause);
     let weight = 1;
-    for (let answer = 0; answer < base.length; answer++)
-      weight *= this.factor(answer, at(this.missed, answer) * at(misses, cause * base.length + answer));
+    for (let answer = 0; answer < this.missed.length; answer++) weight *= whole.factor(answer);
     return weight;
+  }
+
+  private miss(cause: number): void {
+    const { from, answer, misses } = this.weighers;
+    for (let index = from[cause] ?? 0, end = from[cause + 1] ?? 0; index < end; index++) {
+      const its = answer[index] ?? 0;
+      const missed = (this.missed[its] = (this.missed[its] ?? 0) * (misses[index] ?? 0));
+      const factor = (this.weighers.base[its] ?? 0) + (this.weighers.slope[its] ?? 0) * missed;
+      this.inverse[its] = factor === 0 ? 0 : 1 / factor;
+    }
   }
 
   /** Becomes another set with one more cause. */
   become(other: Grown, cause: number): number {
-    const { misses, base } = this.weighers;
-    for (let answer = 0; answer < base.length; answer++)
-      this.missed[answer] = at(other.missed, answer) * at(misses, cause * base.length + answer);
+    this.missed.set(other.missed);
+    this.inverse.set(other.inverse);
+    this.miss(cause);
     return (this.weight = other.weightWith(cause));
+  }
+}
+
+const plus = (to: Float64Array, index: number, weight: number): void => void (to[index] = (to[index] ?? 0) + weight);
+
+/** The sets of up to three causes with their weights, and what those of each cause and of each two come to. */
+class Sets {
+  readonly one: Float64Array;
+  readonly two: Float64Array;
+  readonly three: Float64Array;
+  readonly threeFrom: Int32Array;
+  readonly chance: Float64Array;
+  readonly together: Float64Array;
+  private noted = 0;
+
+  constructor(private readonly n: number) {
+    this.one = new Float64Array(n);
+    this.two = new Float64Array(n * n);
+    this.three = new Float64Array((n * (n - 1) * (n - 2)) / 6);
+    this.threeFrom = new Int32Array(n * n);
+    this.chance = new Float64Array(n);
+    this.together = new Float64Array(n * n);
+  }
+
+  /** A set of one, with the weight of every set that begins with it. */
+  noteOne(a: number, weight: number, withMore: number): void {
+    this.one[a] = weight;
+    plus(this.chance, a, withMore);
+  }
+
+  /** The first of the sets of three that begin with these two comes next. */
+  begin(a: number, b: number): void {
+    this.threeFrom[a * this.n + b] = this.noted - b - 1;
+  }
+
+  noteTwo(a: number, b: number, [weight, withThird]: readonly [number, number]): void {
+    this.two[a * this.n + b] = weight;
+    plus(this.together, a * this.n + b, withThird);
+    plus(this.chance, b, withThird);
+  }
+
+  noteThree(a: number, b: number, c: number, weight: number): void {
+    this.three[this.noted++] = weight;
+    plus(this.together, a * this.n + c, weight);
+    plus(this.together, b * this.n + c, weight);
+    plus(this.chance, c, weight);
   }
 }
 
@@ -154,63 +226,41 @@ class Grown {
 export function beliefIn(net: NoisyNet, answers: readonly Observed[]): Belief {
   const { priors, least, most } = net;
   const n = priors.length;
-  const odds = Float64Array.from(priors, (prior) => prior / (1 - prior));
+  const odds = priors.map((prior) => prior / (1 - prior));
   const nothing = priors.reduce((all, prior) => all * (1 - prior), 1);
   const weighers = weighersOf(net, answers);
-  const one = new Float64Array(n);
-  const two = new Float64Array(n * n);
-  const three = new Float64Array(n * n * n);
+  const sets = new Sets(n);
   const [ofNone, ofFirst, ofBoth] = [new Grown(weighers), new Grown(weighers), new Grown(weighers)];
 
   const none = least === 0 ? ofNone.weight : 0;
   let total = none;
-  for (let a = 0; a < n; a++) {
-    const oddsA = at(odds, a);
-    total += one[a] = oddsA * ofFirst.become(ofNone, a);
+  odds.forEach((oddsA, a) => {
+    const alone = oddsA * ofFirst.become(ofNone, a);
+    let withA = alone;
     for (let b = a + 1; most > 1 && b < n; b++) {
-      const oddsAB = oddsA * at(odds, b);
-      total += two[a * n + b] = oddsAB * ofBoth.become(ofFirst, b);
-      for (let c = b + 1; most > 2 && c < n; c++)
-        total += three[(a * n + b) * n + c] = oddsAB * at(odds, c) * ofBoth.weightWith(c);
+      const oddsAB = oddsA * (odds[b] ?? 0);
+      const both = oddsAB * ofBoth.become(ofFirst, b);
+      let withBoth = both;
+      sets.begin(a, b);
+      for (let c = b + 1; most > 2 && c < n; c++) {
+        const weight = oddsAB * (odds[c] ?? 0) * ofBoth.weightWith(c);
+        sets.noteThree(a, b, c, weight);
+        withBoth += weight;
+      }
+      sets.noteTwo(a, b, [both, withBoth]);
+      withA += withBoth;
     }
-  }
+    sets.noteOne(a, alone, withA);
+    total += withA;
+  });
   if (!(total > 0)) throw new RangeError('no set of causes leads to these answers');
-  return normalised({ n, none, one, two, three, total, nothing });
+  const { chance, together, one, two, three, threeFrom } = sets;
+  for (const weights of [chance, together, one, two, three]) normalise(weights, total);
+  return { chance, together, none: none / total, one, two, three, threeFrom, ofAnswers: total * nothing };
 }
 
-type Weighed = {
-  readonly n: number;
-  readonly none: number;
-  readonly one: Float64Array;
-  readonly two: Float64Array;
-  readonly three: Float64Array;
-  readonly total: number;
-  readonly nothing: number;
-};
-
-/** Makes chances of weights, and of them the chance of each cause and of each two together. */
-function normalised({ n, none, one, two, three, total, nothing }: Weighed): Belief {
-  const chance = one.map((weight) => weight / total);
-  const together = new Float64Array(n * n);
-  const add = (to: Float64Array, index: number, weight: number): void => void (to[index] = at(to, index) + weight);
-  for (let a = 0; a < n; a++) {
-    one[a] = at(one, a) / total;
-    for (let b = a + 1; b < n; b++) {
-      const ab = a * n + b;
-      let both = (two[ab] = at(two, ab) / total);
-      let withThird = 0;
-      for (let c = b + 1; c < n; c++) {
-        const ofThree = (three[ab * n + c] = at(three, ab * n + c) / total);
-        withThird += ofThree;
-        add(together, a * n + c, ofThree);
-        add(together, b * n + c, ofThree);
-        add(chance, c, ofThree);
-      }
-      both += withThird;
-      add(together, ab, both);
-      add(chance, a, both);
-      add(chance, b, both);
-    }
-  }
-  return { chance, together, none: none / total, one, two, three, ofAnswers: total * nothing };
+/** Makes chances of weights. */
+function normalise(weights: Float64Array, total: number): void {
+  const scale = 1 / total;
+  for (let index = 0; index < weights.length; index++) weights[index] = (weights[index] ?? 0) * scale;
 }
