@@ -76,4 +76,29 @@ describe('something is wrong', () => {
     await sees(page, 'Is the tip of the mouthpiece itself chipped?');
     expect(page.complaints).toEqual([]);
   }, 300_000);
+
+  test('what else is noticed is chosen from one list; it can be said otherwise, and taken back', async () => {
+    await visit(page, url('/faults/marit-alto'));
+    await tap(page, 'It squeaks');
+    await tap(page, 'Find out what it may be');
+    // The first look has not settled it.
+    await sees(page, 'Question 1');
+    await atRest(page);
+    await tap(page, (await textOf(page)).includes('None of these') ? 'None of these' : 'No');
+    await sees(page, 'What else do you notice?');
+    await tap(page, 'The high notes are weak');
+    await tap(page, 'That is all');
+    await sees(page, 'What else do you notice? · The high notes are weak');
+    await sees(page, 'Noticed: It squeaks; The high notes are weak.');
+    await tap(page, 'Change: What else do you notice?');
+    await tap(page, 'The high notes are weak');
+    await tap(page, 'Nothing else');
+    await sees(page, 'What else do you notice? · nothing');
+    await sees(page, 'Nothing else was noticed.');
+    await atRest(page);
+    await tap(page, 'Undo');
+    // Of the last answer, and of nothing before it.
+    await sees(page, 'What else do you notice? · The high notes are weak');
+    expect(page.complaints).toEqual([]);
+  }, 300_000);
 });

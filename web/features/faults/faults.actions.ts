@@ -47,9 +47,9 @@ export function useFaultActions(instrumentId: InstrumentId, playerId: PlayerId) 
   return {
     busy: begin.busy || answer.busy || outcome.busy || end.busy || run.busy || busy,
     begin: (noticed: readonly SignId[]) => begin.log({ instrumentId, noticed: [...noticed] }, { said: 'Noted.' }),
-    /** An answer to what was asked; of several asked about at once, `so` is what is so. */
+    /** An answer to what was asked; of several asked about at once, `so` is what is so. Undo is its own. */
     answer: (interviewKey: string, asked: Asked, said: Answer, so: readonly SignId[] = []) =>
-      answer.log({ interviewKey, ...bodyOf(saidOf(asked, said, so)) }),
+      answer.log({ interviewKey, ...bodyOf(saidOf(asked, said, so)) }, { said: 'Noted.' }),
     alsoNotice: (interviewKey: string, sign: SignId) =>
       answer.log({ interviewKey, sign, answer: 'yes', noticed: true }, { said: 'Noted.' }),
     tried: (interviewKey: string, { cause, name }: Pick<SuspectView, 'cause' | 'name'>, helped: boolean) =>
