@@ -227,7 +227,11 @@ export type StopRule = {
 };
 
 /** A mishap that stops by itself: nothing is asked. */
-export type MishapStop = Omit<StopRule, 'sign' | 'onSigns' | 'onRisks'> & { readonly mishap: Mishap };
+export type MishapStop = Omit<StopRule, 'sign' | 'onSigns' | 'onRisks'> & {
+  readonly mishap: Mishap;
+  /** It lasts from an evening into a morning: said the morning after, with the date of the evening, it stops on both days. */
+  readonly overNight?: true;
+};
 
 export type FaultPage = {
   readonly id: FaultPageId;

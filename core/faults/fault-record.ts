@@ -46,6 +46,8 @@ export type MishapNoted = {
   /** Where it was knocked; null where nobody knows, or it is no matter of a part. */
   readonly part: PartId | null;
   readonly on: LocalDate;
+  /** It was said on a later day. */
+  readonly saidLater?: boolean;
   readonly end: EndSaid | null;
 };
 

@@ -77,6 +77,18 @@ describe('the tables of faults', () => {
     expect(wrong.map(({ id }) => id)).toEqual([]);
   });
 
+  test('the care a player’s remedy names is a run on every instrument that has it, and some instrument does', () => {
+    const practices = KIND_IDS.map((kind) => practiceOf(BOOK, { kind }));
+    const wrong = causes
+      .filter(({ remedy }) => remedy.hand === 'player')
+      .flatMap(({ remedy }) => remedy.care ?? [])
+      .filter((id) => {
+        const having = practices.filter(({ items }) => items.some((item) => item.id === id));
+        return having.length === 0 || having.some(({ steps }) => steps.every(({ item }) => item !== id));
+      });
+    expect(wrong).toEqual([]);
+  });
+
   test('a hand that is not the player’s says what is not done meanwhile, or needs nothing said', () => {
     const harmful = /\b(force|bend|hammer|pliers|glue|heat|needle|stick|sand|polish)\b/i;
     const wrong = causes.filter(({ remedy }) => harmful.test(remedy.how) && !/\b(no|never|not)\b/i.test(remedy.how));

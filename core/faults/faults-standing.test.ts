@@ -87,6 +87,11 @@ describe('what stops it', () => {
     expect(stand({ mishaps: [mishap('hot-car', 0)] }).stopped).not.toBeNull();
     expect(stand({ mishaps: [mishap('hot-car', 1)] }).stopped).toBeNull();
     expect(stand({ mishaps: [mishap('rain', 0)] }).stopped).toBeNull();
+    // The night that began yesterday, said this morning; by tomorrow the wood is warm.
+    expect(stand({ mishaps: [mishap('cold-night', 1, { saidLater: true })] }).stopped).not.toBeNull();
+    expect(stand({ mishaps: [mishap('cold-night', 2, { saidLater: true })] }).stopped).toBeNull();
+    expect(stand({ mishaps: [mishap('cold-night', 1)] }).stopped).toBeNull();
+    expect(stand({ mishaps: [mishap('hot-car', 1, { saidLater: true })] }).stopped).toBeNull();
   });
   test('of several what may not be played is said, and all of them stand', () => {
     const both = stand({

@@ -91,9 +91,11 @@ function stopOf(here: FaultsHere, interview: InterviewNoted): StopStanding | nul
   return { rule: stopped.rule, unsure: stopped.answer === 'cannot-tell', since: interview.on, key: interview.key };
 }
 
-/** A stop that ends by itself is that of the day it happened. */
-const isOver = ({ clearedBy }: MishapStop, { on, end }: MishapNoted, today: LocalDate): boolean =>
-  end !== null || (clearedBy === 'self' && on < today);
+/** A stop that ends by itself is that of the day it happened; of a night that was said later, of the morning as well. */
+function isOver({ clearedBy, overNight }: MishapStop, { on, saidLater, end }: MishapNoted, today: LocalDate): boolean {
+  const last = overNight && saidLater ? addDays(on, 1) : on;
+  return end !== null || (clearedBy === 'self' && last < today);
+}
 
 function stopOfMishap(here: FaultsHere, noted: MishapNoted, today: LocalDate): StopStanding | null {
   const rule = here.mishapStops.find(({ mishap }) => mishap === noted.mishap);

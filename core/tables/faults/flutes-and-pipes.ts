@@ -577,6 +577,7 @@ export const bamboo: FaultPage = {
   mishapStops: [
     {
       mishap: 'cold-night',
+      overNight: true,
       stands: 'not-played',
       heading: 'Let it grow warm, wrapped up',
       meanwhile:
@@ -1103,6 +1104,7 @@ export const pipes: FaultPage = {
   mishapStops: [
     {
       mishap: 'cold-night',
+      overNight: true,
       stands: 'not-played',
       heading: 'Let them grow warm in their shut case',
       meanwhile:

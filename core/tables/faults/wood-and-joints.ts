@@ -96,6 +96,7 @@ export const wooden: FaultPage = {
   mishapStops: [
     {
       mishap: 'cold-night',
+      overNight: true,
       stands: 'not-played',
       heading: 'Let it grow warm in its shut case',
       meanwhile:

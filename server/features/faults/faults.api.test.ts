@@ -283,6 +283,12 @@ describe('what stops an instrument', () => {
     expect((await page('clarinet', 'sure', '2026-11-25')).stopped).toBeNull();
   });
 
+  test('a night in the cold that is dated to its evening stops the morning after, and no longer', async () => {
+    await mishap('cold-night', null, '2026-11-23').expect(201);
+    expect((await page()).stopped).toMatchObject({ clearedBy: 'self', heading: 'Let it grow warm in its shut case' });
+    expect((await page('clarinet', 'sure', '2026-11-25')).stopped).toBeNull();
+  });
+
   test('a stuck mouthpiece that was not forced stops nothing, a forced one does', async () => {
     const key = await begin(['brass/mouthpiece-stuck'], 'trumpet');
     expect((await page('trumpet')).open?.question).toMatchObject({ sign: 'brass/forced', isStop: true });

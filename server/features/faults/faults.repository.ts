@@ -78,7 +78,12 @@ export function createFaultsRepository(db: Db) {
     .where(eq(interviews.instrumentId, sql.placeholder('id')))
     .orderBy(asc(facts.id))
     .prepare();
-  const happened = counting(db, mishaps, { mishap: mishaps.mishap, part: mishaps.part, on: mishaps.happenedOn })
+  const happened = counting(db, mishaps, {
+    mishap: mishaps.mishap,
+    atMinute: facts.atMinute,
+    part: mishaps.part,
+    on: mishaps.happenedOn,
+  })
     .where(eq(mishaps.instrumentId, sql.placeholder('id')))
     .orderBy(asc(mishaps.happenedOn), asc(facts.id))
     .prepare();
@@ -141,11 +146,13 @@ export function createFaultsRepository(db: Db) {
             end: endOf(ends, key),
           })),
         ),
-        mishaps: noted.map(({ key, mishap, part, on }): MishapNoted => ({
+        mishaps: noted.map(({ key, mishap, part, on, atMinute }): MishapNoted => ({
           key,
           mishap,
           part,
           on,
+          // What is said of an earlier day has no minute.
+          saidLater: atMinute === null,
           end: endOf(endsOfMishaps, key),
         })),
       };
