@@ -5,7 +5,6 @@ import { IF_IT_BINDS, NEVER_YANK, NO_FULL_TURN } from '#core/tables/care/caution
 import { RING_KEYS } from '#core/tables/care/held-keys.ts';
 import { signsFrom } from '#core/book/fault.ts';
 import { keyed as keyedFaults } from '#core/tables/faults/keyed.ts';
-import { clarinet as clarinetFaults } from '#core/tables/faults/single-reeds.ts';
 
 /** The clarinet's page of the practice book. Minutes per step are estimates that sum to the book's 3–5 min. */
 export const clarinet: Page = {
@@ -91,19 +90,6 @@ export const clarinet: Page = {
       trigger: { kind: 'when-noticed', signs: signsFrom([keyedFaults], 'keyed/fuzzy'), seenOn: 'any-part' },
       severity: 'function',
       why: 'Dirt or spittle in a finger hole makes its note fuzzy.',
-      mark: 'practice',
-    },
-    {
-      id: 'clarinet/vent-clear',
-      name: 'Clear the register vent',
-      part: 'upper-joint',
-      trigger: {
-        kind: 'when-noticed',
-        signs: signsFrom([clarinetFaults], 'clarinet/vent-blocked'),
-        seenOn: 'any-part',
-      },
-      severity: 'function',
-      why: 'The upper register speaks through this one small hole.',
       mark: 'practice',
     },
   ],
@@ -554,32 +540,6 @@ export const clarinet: Page = {
       supplies: ['polishing cloth'],
       does: [wipe('keys')],
       alsoDoes: ['keyed/wipe-keys'],
-      mark: 'practice',
-    },
-    {
-      id: 'clarinet/swab-past-vent',
-      item: 'clarinet/vent-clear',
-      part: 'upper-joint',
-      heading: 'Draw the swab slowly through the upper joint',
-      how: 'Twice, with the register key held open.',
-      minutes: 0.7,
-      after: [],
-      harm: 'fluff stays at the end of the vent',
-      supplies: ['swab'],
-      does: [],
-      mark: 'practice',
-    },
-    {
-      id: 'clarinet/blow-vent',
-      item: 'clarinet/vent-clear',
-      part: 'upper-joint',
-      heading: 'Blow sharply into the register hole',
-      how: 'Hold its key open. Then try the upper register.',
-      minutes: 0.3,
-      after: ['clarinet/swab-past-vent'],
-      harm: 'the upper register goes on failing',
-      cautions: ['Poke no wire through: the tube is thin, and its width is its tuning.'],
-      does: [],
       mark: 'practice',
     },
   ],

@@ -28,7 +28,6 @@ export const brass: FaultPage = {
       sort: 'complaint',
       sense: 'hear',
       words: 'It gurgles',
-      named: 'a gurgle',
       question: 'Does it gurgle?',
       also: ['bubbles', 'spit', 'water', 'crackles', 'gurgling'],
       mark: 'practice',
@@ -219,7 +218,6 @@ export const brass: FaultPage = {
       likelier: { 'long-play': 'clear', 'cold-room': 'clear' },
       remedy: {
         hand: 'player',
-        care: ['brass/every-loop'],
         heading: 'Let the water out of every loop',
         how: 'Open the water keys and blow without sound. Turn it, and empty the slides too.',
         then: 'teacher',

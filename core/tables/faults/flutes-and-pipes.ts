@@ -799,7 +799,6 @@ export const pipes: FaultPage = {
       sense: 'see',
       part: 'chanter',
       words: 'The chanter reed is wet',
-      named: 'a wet chanter reed',
       question: 'Taken out, is the chanter reed wet?',
       minutes: 0.5,
       apart: true,
@@ -822,7 +821,6 @@ export const pipes: FaultPage = {
       sense: 'see',
       part: 'tenor-drones',
       words: 'The drone reed is wet, or its tongue lies shut',
-      named: 'a drone reed that is wet or shut',
       question: 'Is that drone’s reed wet, or does its tongue lie shut?',
       minutes: 0.7,
       apart: true,
@@ -970,7 +968,6 @@ export const pipes: FaultPage = {
       likelier: { 'long-play': 'clear', 'cold-room': 'weak' },
       remedy: {
         hand: 'player',
-        care: ['highland-pipes/chanter-reed'],
         heading: 'Dry the reed, or play the spare',
         how: 'Take the chanter out, cap the reed and let it dry in room air. A tired reed is retired.',
         never: 'Do not dry it on a heater: it splits.',
@@ -1019,7 +1016,6 @@ export const pipes: FaultPage = {
       likelier: { 'long-play': 'clear', 'cold-room': 'clear' },
       remedy: {
         hand: 'player',
-        care: ['highland-pipes/drone-reed'],
         heading: 'Dry the drone reed and set it again',
         how: 'Take the drone out, wipe reed and seat dry and put it back as deep as it was.',
         then: 'teacher',

@@ -107,7 +107,6 @@ export const singleReed: FaultPage = {
       sense: 'see',
       part: 'reed',
       words: 'The reed sits crooked, or the ligature is off',
-      named: 'a reed that sits crooked',
       question: 'Does the reed sit crooked, or the ligature too high or askew?',
       how: 'Seen from the front, a hair of the mouthpiece shows over the tip, the same on both sides.',
       minutes: 1.3,
@@ -129,7 +128,6 @@ export const singleReed: FaultPage = {
       sense: 'see',
       part: 'mouthpiece',
       words: 'Fluff lies under the reed',
-      named: 'fluff under the reed',
       question: 'With the reed off, is there a thread or fluff on the table of the mouthpiece?',
       minutes: 0.5,
       apart: true,
@@ -232,7 +230,6 @@ export const singleReed: FaultPage = {
       likelier: { 'new-player': 'clear' },
       remedy: {
         hand: 'player',
-        care: ['single-reed/set-anew'],
         heading: 'Set the reed anew',
         how: 'Lay it straight, a hair under the tip. Set the ligature below the cut and tighten it only until it holds.',
         then: 'teacher',
@@ -247,7 +244,6 @@ export const singleReed: FaultPage = {
       shows: { usually: ['single-reed/fibre-seen', 'single-reed/reset-helps'], often: ['single-reed/squeak'] },
       remedy: {
         hand: 'player',
-        care: ['single-reed/set-anew'],
         heading: 'Wipe the table and set the reed anew',
         how: 'Wipe the flat of the mouthpiece with a soft cloth, and the back of the reed with it.',
         then: 'teacher',
@@ -358,7 +354,6 @@ export const clarinet: FaultPage = {
       sense: 'see',
       part: 'upper-joint',
       words: 'The register vent is clogged',
-      named: 'a clogged register vent',
       question: 'Is the little tube under the register key clogged?',
       how: 'Open the register key and look through the joint against the light.',
       minutes: 0.7,
@@ -376,7 +371,6 @@ export const clarinet: FaultPage = {
       likelier: { 'holes-overdue': 'weak', 'swab-skipped': 'weak' },
       remedy: {
         hand: 'player',
-        care: ['clarinet/vent-clear'],
         heading: 'Swab again and blow the vent out',
         how: 'Draw the swab through slowly. Open the register key and blow sharply into its hole.',
         never: 'Do not poke a wire through: the tube is thin, and its width is its tuning.',
@@ -421,7 +415,6 @@ export const saxophone: FaultPage = {
       sense: 'see',
       part: 'neck',
       words: 'The neck stands turned',
-      named: 'a neck that stands turned',
       question: 'Does the neck stand turned out of line with the body?',
       minutes: 0.2,
       mark: 'practice',
@@ -452,7 +445,6 @@ export const saxophone: FaultPage = {
       sense: 'feel',
       part: 'neck',
       words: 'The neck does not go in',
-      named: 'a neck that does not go in',
       question: 'Does the neck not go into the body?',
       also: ['neck stuck', 'neck tight', "neck won't go in"],
       mark: 'practice',
@@ -515,7 +507,6 @@ export const saxophone: FaultPage = {
       likelier: { 'new-player': 'clear' },
       remedy: {
         hand: 'player',
-        care: ['saxophone/neck-set'],
         heading: 'Slacken the screw and turn the neck straight',
         how: 'Bring it into line with the body, and tighten the screw only until it holds.',
         then: 'teacher',
@@ -562,7 +553,6 @@ export const saxophone: FaultPage = {
       likelier: { 'new-player': 'weak' },
       remedy: {
         hand: 'player',
-        care: ['saxophone/neck-set'],
         heading: 'Slacken the screw and try again',
         how: 'Turn it until it is quite loose, and put the neck in straight.',
         never: 'No force.',
@@ -578,7 +568,6 @@ export const saxophone: FaultPage = {
       shows: { usually: ['saxophone/neck-wont-enter', 'saxophone/wiped-goes'] },
       remedy: {
         hand: 'player',
-        care: ['saxophone/neck-set'],
         heading: 'Wipe the end of the neck and its socket dry',
         how: 'Use a dry cloth, no polish and no grease.',
         never: 'Polish takes metal away, and then it leaks.',
