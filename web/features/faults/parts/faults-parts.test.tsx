@@ -107,19 +107,22 @@ const PAGE = {
   ],
 } as unknown as FaultsPage;
 
+const drawAsked = (question: QuestionView, onAnswer: () => void) =>
+  draw(
+    <AskedQuestion
+      question={question}
+      interview={INTERVIEW}
+      strip={[]}
+      busy={false}
+      onAnswer={onAnswer}
+      onBack={null}
+    />,
+  );
+
 describe('what is asked', () => {
   test('one question, three answers of one weight, the reason a tap away', () => {
     const onAnswer = jest.fn();
-    draw(
-      <AskedQuestion
-        question={QUESTION}
-        interview={INTERVIEW}
-        strip={[]}
-        busy={false}
-        onAnswer={onAnswer}
-        onBack={null}
-      />,
-    );
+    drawAsked(QUESTION, onAnswer);
     for (const name of ['Yes', 'No', 'I cannot tell']) tap(name);
     expect(onAnswer.mock.calls).toEqual([
       ['yes', undefined],
@@ -146,16 +149,7 @@ describe('what is asked', () => {
     ];
     const onAnswer = jest.fn();
     const question = { ...QUESTION, sign: 'keyed/seen-bent' as const, question: 'What do you see?', options };
-    draw(
-      <AskedQuestion
-        question={question}
-        interview={INTERVIEW}
-        strip={[]}
-        busy={false}
-        onAnswer={onAnswer}
-        onBack={null}
-      />,
-    );
+    drawAsked(question, onAnswer);
     expect(screen.queryByRole('button', { name: 'Yes' })).toBeNull();
     for (const name of ['A cork is missing', 'None of these', 'I cannot tell']) tap(name);
     expect(onAnswer.mock.calls).toEqual([
@@ -184,16 +178,7 @@ describe('what is asked', () => {
     const onAnswer = jest.fn();
     const asked = { sign: 'keyed/sticky' as const, question: 'What else?', options, several: true };
     const question = { ...QUESTION, ...asked };
-    draw(
-      <AskedQuestion
-        question={question}
-        interview={INTERVIEW}
-        strip={[]}
-        busy={false}
-        onAnswer={onAnswer}
-        onBack={null}
-      />,
-    );
+    drawAsked(question, onAnswer);
     tap('Nothing else');
     tap('A key rattles');
     tap('It is stuffy');
