@@ -37,6 +37,8 @@ export type InterviewNoted = {
   readonly answers: readonly AnswerSaid[];
   readonly outcomes: readonly OutcomeSaid[];
   readonly end: EndSaid | null;
+  /** It was ended along with another one that says the same, and is no story of its own. */
+  readonly endedAlong?: true;
 };
 
 /** Something that happened to an instrument. */

@@ -63,9 +63,9 @@ const END_SAID: Readonly<Record<Exclude<InterviewEnd, 'cannot-tell'>, string>> =
 };
 
 const END_TO_A_CHILD: Readonly<Record<InterviewEnd, string>> = {
-  stopped: 'That is all I ask. Put it in its case, and tell a grown-up today.',
+  stopped: 'That is all I ask. Tell a grown-up today.',
   clear: 'That is enough. Now we know what to do.',
-  'same-step': 'That is enough. Whichever it is, you do the same now.',
+  'same-step': 'That is enough. Whichever it is, what comes next is the same.',
   'asked-enough': 'Those were five questions. These are the best guesses.',
   'nothing-to-ask': 'No other question would help much more.',
   'not-in-list': 'It is probably something else. Show it to a grown-up or your teacher.',

@@ -60,7 +60,9 @@ const saysAllOf = (other: InterviewNoted, { noticed }: InterviewNoted): boolean 
 /** When and by whom it was ended; a remedy that helped ends it as well. */
 function endedBy({ end, outcomes }: InterviewNoted): EndSaid | null {
   const helped = outcomes.find((one) => one.helped);
-  return end ?? (helped ? { ...helped, by: 'self' } : null);
+  if (end !== null || helped === undefined) return end;
+  const { key, on, atWallMinute } = helped;
+  return { key, on, atWallMinute, by: 'self' };
 }
 
 /**
@@ -75,7 +77,10 @@ export function withSharedEnds(interviews: readonly InterviewNoted[]): Interview
     }
     return null;
   };
-  return interviews.map((one) => (wasTapped(one) && isOpen(one) ? { ...one, end: shared(one) } : one));
+  return interviews.map((one) => {
+    const end = wasTapped(one) && isOpen(one) ? shared(one) : null;
+    return end === null ? one : { ...one, end, endedAlong: true };
+  });
 }
 
 /** The one that is asked on: the newest, but none that was tapped and says no more than another. */

@@ -208,7 +208,7 @@ export function faultsPageOf(
   if (!looked) return fail(noInstrument());
   const { reading, situation, faults, here, risks, format } = looked;
   const before = reading.facts.faults.interviews
-    .filter((one) => !isOpen(one))
+    .filter((one) => !isOpen(one) && !one.endedAlong)
     .toReversed()
     .slice(0, SHOWN_BEFORE);
   return succeed({
