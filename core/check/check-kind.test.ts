@@ -12,13 +12,13 @@ test('nothing of the book names nothing, says nothing or is never come to', () =
   const onHide = { ...BOOK.conditions['new-wood'], where: [{ build: { bag: ['hide'], body: ['wood'] } }] } as const;
   expect(conditionsOfNobody({ ...BOOK, conditions: { ...BOOK.conditions, 'new-wood': onHide } })).toHaveLength(1);
   expect(KIND_IDS.flatMap((kind) => bookFaults(BOOK, kind))).toEqual([]);
-}, 60_000);
+});
 
 test('a kind that is whole passes each check', () => {
   const checks = checkKind(BOOK, 'recorder');
   expect(checks.map(({ what, faults }) => [what, faults])).toEqual(checks.map(({ what }) => [what, []]));
   expect(checks.length).toBeGreaterThanOrEqual(6);
-}, 60_000);
+});
 
 /** The book with the recorder's own page written otherwise. */
 function bookWith(change: (page: Page) => Page, use: Partial<PageUse> = {}): Book {

@@ -83,7 +83,7 @@ describe('what a clip does', () => {
       }),
       { numRuns: 60 },
     );
-  }, 60_000);
+  });
 
   test('never falls below 0, even where every clip lowered the crow', () => {
     const worse = Array.from({ length: 30 }, () => ({ tenths: 3, before: 0, after: -40, from: 'crow' as const }));
@@ -130,7 +130,7 @@ describe('what a clip does', () => {
         expect(covered / draws).toBeGreaterThan(0.85);
         expect(covered / draws).toBeLessThan(0.95);
       }
-  }, 60_000);
+  });
 
   test('how many clips to pitch: whole ones, fewer where more is known', () => {
     const unknown = clipEffect('oboe-long', NO_CLIPS);

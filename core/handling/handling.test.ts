@@ -327,4 +327,4 @@ test('a seeded share of the proof: no rule is broken, and no order called the sh
   expect([...broken.keys()]).toEqual([]);
   expect(played).toBeGreaterThan(400);
   expect(held).toBeGreaterThan(100);
-}, 60_000);
+});

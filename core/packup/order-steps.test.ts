@@ -112,7 +112,7 @@ describe('one pair of hands with passive waits', () => {
       expect(schedule.proved).toBe(true);
       expect(schedule.elapsedSeconds).toBe(await byMilp(jobs));
     }
-  }, 60_000);
+  });
 
   test('keeps the given order where nothing waits', () => {
     fc.assert(

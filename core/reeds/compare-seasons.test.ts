@@ -67,7 +67,7 @@ describe('as Ulu plans it, in the same seasons', () => {
     played.planned = seasonsOf(() => asPlanned(), SEEDS, BEGINS);
     played.turns = seasonsOf(() => roundRobin, SEEDS, BEGINS);
     played.one = seasonsOf(() => oneReedUntilSpent, SEEDS, BEGINS);
-  }, 60_000);
+  });
 
   test('more concerts are played on a ready reed than with one reed until it is spent, on fewer reeds', () => {
     expect(differenceOf(played.planned, played.one, ready).low).toBeGreaterThan(3);
@@ -88,7 +88,7 @@ test('of the concerts that are told a chance of about nine in ten, about nine in
   const share = sure.filter(({ isTrue }) => isTrue).length / sure.length;
   // Three standard errors of so few: a chance told half as large again, or half as small, is far outside.
   expect(Math.abs(share - mean)).toBeLessThan(3 * Math.sqrt((mean * (1 - mean)) / sure.length) + 0.05);
-}, 60_000);
+});
 
 test('the band of a mean: five values by hand, and one value says nothing', () => {
   // Mean 3, variance 2.5: 1.645 × √(2.5 ÷ 5) to either side.

@@ -138,4 +138,4 @@ test('of a record of which SQLite knows no statistics, no statement goes through
     .flatMap((sql) => scansIn(sql, tables).map((step) => `${step}: ${sql}`));
   expect(scans).toEqual([]);
   expect(statements.length).toBeGreaterThan(100);
-}, 120_000);
+});

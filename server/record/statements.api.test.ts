@@ -87,7 +87,7 @@ test('the record’s page takes as many statements for many lines as for few, an
      "Wash the swab",
    ]
   `);
-}, 120_000);
+});
 
 /** Entries of the kinds that come daily, one of each so many days back, written in one go. */
 function more(from: number, count: number): void {
@@ -159,4 +159,4 @@ test('every route takes as many statements in a record of a thousand entries as 
   more(30, 190);
   expect(await reads()).toEqual(few);
   expect(Object.keys(few).length).toBeGreaterThan(25);
-}, 120_000);
+});

@@ -34,12 +34,12 @@ describe('long work', () => {
     clearInterval(counting);
     expect(answer.kind).toBe('found');
     expect(turns).toBeGreaterThan(50);
-  }, 30_000);
+  });
 
   test('is answered each in its own, in whatever number', async () => {
     const answers = await Promise.all([2.5, 0, 7].map((of) => desk.ask('solve', { program: least(of), limits })));
     expect(answers.map((answer) => answer.kind === 'found' && answer.cost)).toEqual([3, 0, 7]);
-  }, 30_000);
+  });
 
   test('that is stopped ends at once, and what waits behind it is done', async () => {
     const stop = new AbortController();
@@ -51,7 +51,7 @@ describe('long work', () => {
     await expect(desk.ask('solve', { program: least(1), limits }, { signal: stop.signal })).rejects.toThrow(
       'no longer wanted',
     );
-  }, 30_000);
+  });
 
   test('that fails says why, and the next piece is done', async () => {
     const broken: Program = {
@@ -61,7 +61,7 @@ describe('long work', () => {
     await expect(desk.ask('solve', { program: broken, limits })).rejects.toThrow();
     await expect(desk.ask('no such work' as never, {} as never)).rejects.toThrow('no long work called');
     expect(await desk.ask('solve', { program: least(2), limits })).toMatchObject({ cost: 2 });
-  }, 30_000);
+  });
 
   test('is given its time from when it begins: what waits behind something long is not to blame', async () => {
     const long = desk.ask('solve', { program: hard(), limits: { ...limits, seconds: 1.5 } });
@@ -72,7 +72,7 @@ describe('long work', () => {
     const next = desk.ask('solve', { program: least(2), limits }, { patienceMs: 10_000 });
     await expect(endless).rejects.toThrow(OutOfPatience);
     expect(await next).toMatchObject({ cost: 2 });
-  }, 60_000);
+  });
 
   test('goes by device in turn: who asks for much makes nobody else wait for all of it', async () => {
     const done: string[] = [];
@@ -82,7 +82,7 @@ describe('long work', () => {
         .then(() => void done.push(name));
     await Promise.all([ask('a', 'a1'), ask('a', 'a2'), ask('a', 'a3'), ask('b', 'b1')]);
     expect(done).toEqual(['a1', 'a2', 'b1', 'a3']);
-  }, 60_000);
+  });
 
   test('waits in twos for each device: more is refused at once, and so is too much of all', async () => {
     const stops: AbortController[] = [];
@@ -100,7 +100,7 @@ describe('long work', () => {
     const ends = await Promise.all([...first, ...others]);
     expect(new Set(ends.map((end) => 'message' in end && end.message))).toEqual(new Set(['enough']));
     expect(await desk.ask('solve', { program: least(2), limits }, { device: 'a' })).toMatchObject({ cost: 2 });
-  }, 60_000);
+  });
 
   test('that is stopped while it waits gives its place to the next', async () => {
     const stop = new AbortController();
@@ -113,7 +113,7 @@ describe('long work', () => {
     await second;
     const fourth = ask();
     expect((await Promise.all([first, third, fourth])).map(({ kind }) => kind)).toEqual(['found', 'found', 'found']);
-  }, 60_000);
+  });
 
   test('that waits when the desk is closed is refused', async () => {
     const closing = createDesk();
@@ -121,5 +121,5 @@ describe('long work', () => {
     const refused = [ask(), ask()];
     await closing.close();
     await Promise.all(refused);
-  }, 30_000);
+  });
 });

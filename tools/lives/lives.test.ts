@@ -40,7 +40,7 @@ describe('lived with for some days', () => {
     const life = lifeOf('child-with-one-reed');
     const [once, again] = [await live(life, 2), await live(life, 2)];
     expect(again.days.map(({ lines }) => lines)).toEqual(once.days.map(({ lines }) => lines));
-  }, 60_000);
+  });
 });
 
 describe('a rule', () => {
@@ -94,7 +94,7 @@ describe('a rule', () => {
     const deeds = [{ did: 'moved' as const, before, after: lived.days[0]?.morning ?? before }];
     const lost: Lived = { ...lived, days: lived.days.map((day) => ({ ...day, deeds })) };
     expect(judged('moved-is-as-before', lost).length).toBeGreaterThan(0);
-  }, 60_000);
+  });
 
   test('of what is noticed finds what was tapped and is not said, and what was mended and still is', () => {
     const clock = (noticed: boolean) => ({

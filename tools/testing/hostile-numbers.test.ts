@@ -18,4 +18,4 @@ test('numbers nobody means are refused or answered, without one that is none, an
   const { calls, wrong } = JSON.parse(last) as Called;
   expect(wrong).toEqual([]);
   expect(calls).toBeGreaterThan(700);
-}, 120_000);
+});

@@ -8,4 +8,4 @@ test('a short round: nothing confirmed is lost, nothing hangs, nothing answers w
     expect(done.get(`kills while ${what}`)).toBe(1);
   expect(done.get('kills while a document is taken in')).toBe(1);
   expect(done.get('confirmed entries looked for after the kill') ?? 0).toBeGreaterThan(0);
-}, 120_000);
+});

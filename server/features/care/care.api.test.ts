@@ -210,7 +210,7 @@ describe('every kind', () => {
       expect([kind, run.plan.steps.length > 2]).toEqual([kind, true]);
       expect((await page(id)).strip.reduce((sum, { waterShare }) => sum + waterShare, 0)).toBeGreaterThan(0.5);
     }
-  }, 60_000);
+  });
 });
 
 describe('when each was last done, as remembered', () => {

@@ -31,7 +31,7 @@ describe('four weeks of reeds', () => {
     const longest = Math.max(...expected);
     // Mondays; today is a Tuesday.
     expect(expected.flatMap((minutes, day) => (minutes === longest ? [day] : []))).toEqual([6, 13, 20, 27]);
-  }, 30_000);
+  });
 
   test('show what was played and plan what is to come, in a thread of its own', async () => {
     const box = await aBox({ before: [null, null, 0] });
@@ -59,7 +59,7 @@ describe('four weeks of reeds', () => {
         .slice(0, begins.length)
         .toSorted(),
     );
-  }, 30_000);
+  });
 
   const setting = (pins: readonly object[]) => ({ key: aKey(), now: NOW, playerId: 'ada', pins });
   const tomorrow = addDays(localDate(TODAY), 1);
@@ -117,7 +117,7 @@ describe('four weeks of reeds', () => {
     const box = await aBox({ before: [0] });
     await post('/api/reeds/said', saying(`${box}/1`, { what: 'ended', cause: 'split' })).expect(201);
     expect(await planOf()).toMatchObject({ rows: [], words: 'No reed is in use, so there is nothing to plan.' });
-  }, 30_000);
+  });
 });
 
 describe('a concert', () => {
