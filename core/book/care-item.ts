@@ -32,6 +32,11 @@ export type Trigger =
   | { readonly kind: 'when-noticed'; readonly signs: readonly NamedSign[]; readonly seenOn: SeenOn }
   /** Nobody has to notice it: the record says it. */
   | { readonly kind: 'when-so'; readonly words: string }
+  /**
+   * A remedy done where it is played, the moment something is wrong with it, and together as it is played: nobody plans it,
+   * and packing up ends what it is for.
+   */
+  | { readonly kind: 'on-the-spot' }
   /** No clock of its own: a condition calls for it while it lasts (a new cork, an illness). */
   | { readonly kind: 'while'; readonly condition: ConditionId; readonly words: string };
 
@@ -84,6 +89,9 @@ export type CareItem = {
   /** An item that, noticed and not yet put right, keeps this one waiting for the bench (a stuck slide, the bath). */
   readonly blockedBy?: CareItemId;
 };
+
+/** Is it done where it is played, by itself, and never planned? */
+export const isOnTheSpot = ({ trigger }: Pick<CareItem, 'trigger'>): boolean => trigger.kind === 'on-the-spot';
 
 /** The signs an item is called for by; none where nobody can notice it. */
 export const signsOf = ({ trigger }: Pick<CareItem, 'trigger'>): readonly NamedSign[] =>

@@ -248,12 +248,17 @@ export function limbsOf(
   return limbs === undefined || typeof limbs === 'string' ? null : limbs;
 }
 
-/** The clock of one item. Items done before playing have none: they belong to the putting-together. */
+/**
+ * The clock of one item. Items done before playing have none: they belong to the putting-together. Nor has what is done on
+ * the spot: it is over when it is packed up.
+ */
 export function careClock(item: CareItem, facts: CareFacts, setting: CareSetting): ItemClock | null {
   const { trigger } = item;
   switch (trigger.kind) {
     case 'every-play':
       return trigger.moment === 'after' ? everyPlayClock(item, facts) : null;
+    case 'on-the-spot':
+      return null;
     case 'while':
       return standing(item, 'as-seen', [
         { rule: 'while', words: trigger.words, item },

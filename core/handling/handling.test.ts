@@ -93,6 +93,24 @@ describe('faults put into a run on purpose are found', () => {
       without('trombone/bath-rotor-oil'),
       'left-dry',
     ],
+    [
+      'played on with a slack neck screw',
+      run('alto-saxophone', 'saxophone/neck-set'),
+      doing('saxophone/neck-into-line', join('neck', 'body')),
+      'left-open',
+    ],
+    [
+      'played on without the ligature',
+      run('clarinet', 'single-reed/set-anew'),
+      without('single-reed/ligature-below-cut'),
+      'left-apart',
+    ],
+    [
+      'a neck drawn out with a bare tip',
+      run('tenor-saxophone', 'saxophone/neck-set'),
+      without('saxophone/cap-before-neck'),
+      'tip-covered',
+    ],
     ['a slide not locked', run('trombone', 'after'), without('trombone/lock'), 'locked-slide'],
     [
       'swabbed before it is parted',

@@ -1,4 +1,6 @@
+import { isOnTheSpot } from '#core/book/care-item.ts';
 import { CASED_DAMP, type CareItemId, type StepId } from '#core/book/care-ids.ts';
+import type { Coupling } from '#core/book/anatomy.ts';
 import type { Exception } from '#core/book/handling-exception.ts';
 import type { Practice } from '#core/book/practice.ts';
 import type { Deed, Thing } from '#core/book/deed.ts';
@@ -44,14 +46,14 @@ export type Handled = {
 /** A step somebody does, and what they found where it is a look. */
 export type HandledStep = { readonly instrument: string; readonly step: Step; readonly answer?: string | null };
 
-/** Does a run begin with the case shut, with the instrument as it was played, cased damp, or lying ready? */
+/** Does a run begin with the case shut, with the instrument as it was played, cased damp, lying ready, or being played? */
 export function startOf({ practice, items }: Pick<Handled, 'practice' | 'items'>): Start {
   if (items.includes(CASED_DAMP)) return 'damp';
-  const moments = items.flatMap((id) => {
-    const trigger = practice.items.find((item) => item.id === id)?.trigger;
-    return trigger?.kind === 'every-play' ? [trigger.moment] : [];
-  });
-  return moments.includes('after') ? 'after' : moments.includes('before') ? 'before' : 'care';
+  const mine = practice.items.filter(({ id }) => items.includes(id));
+  const moments = mine.flatMap(({ trigger }) => (trigger.kind === 'every-play' ? [trigger.moment] : []));
+  if (moments.includes('after')) return 'after';
+  if (moments.includes('before')) return 'before';
+  return mine.length > 0 && mine.every(isOnTheSpot) ? 'playing' : 'care';
 }
 
 /** The case shuts only on what is in it; everything else at a shut is the verb's own. */
@@ -71,15 +73,21 @@ function leftAtTheEnd(world: World): Omit<Broken, 'instrument' | 'step' | 'by'>[
     [...world.wet].find((thing) => world.placeOf(thing) !== 'hung-up'),
   );
   add('left-dry', [...world.washedOut][0]);
+  const openPlayed: readonly Thing[] = world.practice.anatomy.openPlayed ?? [];
+  // In its case a neck screw stays slack; who plays on tightens it, and what stood open while it was played still does.
+  const mayStandOpen: readonly Thing[] = world.start === 'playing' ? openPlayed : ['neck-screw'];
   if (world.start !== 'before')
     add(
       'left-open',
-      [...world.open].find((thing) => thing !== 'case' && thing !== 'neck-screw'),
+      [...world.open].find((thing) => thing !== 'case' && !mayStandOpen.includes(thing)),
     );
-  // What is together in the case was together before the run, and is so after it.
-  if (world.start === 'care')
-    for (const { of, cased } of world.couplings())
-      if (cased === true && !world.with(of[0]).has(of[1])) add('left-apart', of[0], of[1]);
+  // What was together before the run is so after it: in its case, or to be played on.
+  const wasTogether = { care: ({ cased }: Coupling) => cased === true, playing: ({ played }: Coupling) => played };
+  if (world.start === 'care' || world.start === 'playing')
+    for (const coupling of world.couplings().filter(wasTogether[world.start])) {
+      const [one, other] = coupling.of;
+      if (!world.with(one).has(other)) add('left-apart', one, other);
+    }
   return found;
 }
 

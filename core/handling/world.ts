@@ -9,8 +9,11 @@ import { PART_ROLES, type PartRole } from '#core/instruments/kind.ts';
 /** Where a thing is. `stowed`: in the place it travels in. */
 export type Place = 'out' | 'case' | 'stowed' | 'hung-up' | Bath;
 
-/** How hands find an instrument: shut in its case, as it was played, cased damp, or lying ready for a piece of care. */
-export type Start = 'before' | 'after' | 'damp' | 'care';
+/**
+ * How hands find an instrument: shut in its case, as it was played, cased damp, lying ready for a piece of care, or in the
+ * middle of playing, which goes on afterwards.
+ */
+export type Start = 'before' | 'after' | 'damp' | 'care' | 'playing';
 
 /** What two hands hold and what hangs from a strap, over all instruments of a run. */
 export type Hands = { readonly held: Set<string>; readonly hanging: Set<string> };
@@ -42,6 +45,7 @@ const TOGETHER: Readonly<Record<Start, (coupling: Coupling) => boolean>> = {
   after: isTogetherPlayed,
   damp: isTogetherDamp,
   care: isTogetherCased,
+  playing: isTogetherPlayed,
 };
 
 /**
@@ -86,7 +90,7 @@ export class World {
       for (const thing of coupling.of) this.place.set(thing, start === 'before' || start === 'damp' ? 'case' : 'out');
       if (together(coupling)) this.join(one, other);
     }
-    if (start === 'after') this.asPlayed();
+    if (start === 'after' || start === 'playing') this.asPlayed();
     // The reed travels in its own case, and lies there except while it is played or left on.
     else if (!this.joined.get('reed')?.size) this.place.set('reed', 'stowed');
     const isPropped = practice.steps.some(({ does }) => does.some((deed) => deed.do === 'prop'));

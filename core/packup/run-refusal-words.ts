@@ -7,6 +7,8 @@ export const RUN_REFUSALS = {
   'already-finished': () => 'This run is finished. Undo its end to go on with it.',
   'not-cased-damp': () => 'It does not lie cased damp. What was to be dried is dry.',
   'damp-by-itself': () => 'What lies cased damp is laid out and dried first, by itself.',
+  'on-the-spot-by-itself': ({ item }: { item: string }) =>
+    `${item}: that is done while you play, by itself. Begin it from what is wrong.`,
   'nothing-waits': () => 'Nothing in this run can wait until you are at home.',
   'no-such-step': (_: { stepKey: string }) => 'This run has no such step.',
   'no-such-answer': ({ allowed }: { allowed: readonly string[] }) =>

@@ -1,7 +1,7 @@
 import type { Book } from '#core/book/book.ts';
 import { CONDITION_IDS, type ConditionId } from '#core/book/condition-ids.ts';
 import { CASED_DAMP, type CareItemId, type StepId } from '#core/book/care-ids.ts';
-import type { CareItem } from '#core/book/care-item.ts';
+import { isOnTheSpot, type CareItem } from '#core/book/care-item.ts';
 import type { MethodChoices } from '#core/book/method-setting.ts';
 import type { Practice } from '#core/book/practice.ts';
 import { aloneNamed, practiceAlone } from '#core/methods/practice-alone.ts';
@@ -53,12 +53,17 @@ export const homeCare = ({ items, off, chosen }: Practice): CareItem[] =>
   items.filter(
     (item) =>
       item.trigger.kind !== 'every-play' &&
+      !isOnTheSpot(item) &&
       item.id !== CASED_DAMP &&
       item.trigger.kind !== 'while' &&
       item.place !== 'bench' &&
       !off.has(item.id) &&
       !(item.trigger.kind === 'clock-by-method' && item.trigger.limbs[chosen.get(item.trigger.method) ?? ''] === 'off'),
   );
+
+/** Remedies done while it is played, each by itself. */
+export const onTheSpot = ({ items, off }: Practice): CareItem[] =>
+  items.filter((item) => isOnTheSpot(item) && !off.has(item.id));
 
 /** The items that `due` means on this instrument; ids it does not know are left out. */
 function itemsDue(practice: Practice, due: readonly Due[]): CareItemId[] {

@@ -2,7 +2,15 @@ import { CASED_DAMP, type StepId } from '#core/book/care-ids.ts';
 import type { Book } from '#core/book/book.ts';
 import { KIND_IDS, type KindId } from '#core/instruments/kind.ts';
 import { aloneIn } from '#core/methods/practice-alone.ts';
-import { homeCare, planOf, practiceOf, type AnyInstrument, type AnyRun, type Due } from '#core/testing/any-run.ts';
+import {
+  homeCare,
+  onTheSpot,
+  planOf,
+  practiceOf,
+  type AnyInstrument,
+  type AnyRun,
+  type Due,
+} from '#core/testing/any-run.ts';
 
 /** A run to be played through: what is planned, what its looks find and what is skipped. */
 export type Situation = {
@@ -83,6 +91,13 @@ export function* situationsOf(book: Book, instrument: AnyInstrument, row = 0): G
     yield { run: { ...run, standing: 'child' } };
     yield { run: { ...run, playedMinutes: 200 } };
     for (const minutesAtHand of SHORT) yield { run: { ...run, minutesAtHand } };
+  }
+  for (const { id } of onTheSpot(practiceOf(book, instrument))) {
+    const run: AnyRun = { instruments, due: [id] };
+    yield { run };
+    yield { run: { ...run, standing: 'child' } };
+    yield* otherAnswers(book, run);
+    yield* skipped(book, run, 0);
   }
   yield* playedInParts(book, instrument, row);
   yield* onTheWay(book, instrument, row);

@@ -1,10 +1,11 @@
-import { brush, cover, draw, join, liftOut, part, toAndFro, turn, uncover, wipe } from '#core/book/deed.ts';
+import { brush, cover, draw, join, liftOut, look, part, toAndFro, turn, uncover, wipe } from '#core/book/deed.ts';
 import type { Page } from '#core/book/page.ts';
 import { estimate, oneVoice, practice } from '#core/explain/explained.ts';
 import { IF_IT_BINDS, NEVER_YANK, NO_FULL_TURN } from '#core/tables/care/cautions.ts';
 import { RING_KEYS } from '#core/tables/care/held-keys.ts';
 import { signsFrom } from '#core/book/fault.ts';
 import { keyed as keyedFaults } from '#core/tables/faults/keyed.ts';
+import { clarinet as clarinetFaults } from '#core/tables/faults/single-reeds.ts';
 
 /** The clarinet's page of the practice book. Minutes per step are estimates that sum to the book's 3–5 min. */
 export const clarinet: Page = {
@@ -91,6 +92,19 @@ export const clarinet: Page = {
       severity: 'function',
       why: 'Dirt or spittle in a finger hole makes its note fuzzy.',
       mark: 'practice',
+    },
+    {
+      id: 'clarinet/vent-clear',
+      name: 'Clear the register vent',
+      part: 'upper-joint',
+      trigger: {
+        kind: 'when-noticed',
+        signs: signsFrom([clarinetFaults], 'clarinet/vent-blocked'),
+        seenOn: 'any-part',
+      },
+      severity: 'function',
+      why: 'The upper register speaks through this one small hole.',
+      mark: 'general',
     },
   ],
   steps: [
@@ -541,6 +555,36 @@ export const clarinet: Page = {
       does: [wipe('keys')],
       alsoDoes: ['keyed/wipe-keys'],
       mark: 'practice',
+    },
+    // ---- when the register vent is clogged
+    {
+      id: 'clarinet/swab-past-vent',
+      item: 'clarinet/vent-clear',
+      part: 'upper-joint',
+      heading: 'Draw the swab slowly through the upper joint',
+      how: 'Hold the register key open meanwhile.',
+      minutes: 0.5,
+      repeats: { kind: 'fixed', count: estimate(2), noun: 'pass' },
+      after: [],
+      reaches: ['swab-used'],
+      harm: 'fluff stays at the end of the little tube',
+      cautions: ['Feel the cord for knots before every pass.'],
+      supplies: ['swab'],
+      does: [draw('upper-joint')],
+      mark: 'general',
+    },
+    {
+      id: 'clarinet/blow-vent',
+      item: 'clarinet/vent-clear',
+      part: 'upper-joint',
+      heading: 'Blow sharply into the register hole',
+      how: 'Keep its key open. You hear the air come out below.',
+      minutes: 0.3,
+      after: ['clarinet/swab-past-vent'],
+      harm: 'the upper register goes on failing',
+      cautions: ['Poke no wire through: the tube is thin, and its width is its tuning.'],
+      does: [look('tone-holes')],
+      mark: 'general',
     },
   ],
   neverDos: [

@@ -1,6 +1,6 @@
 import { estimate, practice } from '#core/explain/explained.ts';
-import { blot, oil, shutEmpty, take, unshield, wipeOff } from '#core/book/deed.ts';
-import type { PageUse, Page } from '#core/book/page.ts';
+import { blot, drain, oil, open, shut, shutEmpty, take, unshield, wipeOff } from '#core/book/deed.ts';
+import type { Page, PageUse, StepSaid } from '#core/book/page.ts';
 import { bambooFlute } from '#core/tables/care/bamboo-flute.ts';
 import { baritoneSaxophone } from '#core/tables/care/baritone-saxophone.ts';
 import { bassClarinet } from '#core/tables/care/bass-clarinet.ts';
@@ -277,7 +277,17 @@ const brassShouldered: PageUse = {
 /** The bassoon wipes its keys with its metal, a saxophone names the keys it leaves ajar. */
 const keyedBassoon: PageUse = { ...keyedOf(8), without: ['keyed/wipe-keys'] };
 /** A horn is emptied by turning it and pulling slides. */
-const brassTurned: PageUse = { page: brass, without: ['brass/empty-water', 'brass/water-keys'] };
+const brassTurned: PageUse = {
+  page: brass,
+  without: ['brass/empty-water', 'brass/water-keys', 'brass/blow-water-out'],
+};
+/** What runs out of its slide is locked first, and the slide unlocked to be played on. */
+const emptied = (slides: string): StepSaid => ({
+  heading: 'Lock the slide, then empty the tuning slide',
+  how: `Pull ${slides}, let it drip and put it back. Then unlock the slide.`,
+  holdsNothing: true,
+  does: [shut('slide-lock'), drain('tuning-slide'), open('slide-lock')],
+});
 /** A trombone without a rotor has no valve to press, and none that goes slow. */
 const brassOfSlide: PageUse = {
   page: brass,
@@ -294,6 +304,7 @@ const brassOfSlide: PageUse = {
       holdsNothing: true,
     },
     'brass/water-keys': { harm: 'the slide goes slow' },
+    'brass/turn-it-out': emptied('the tuning slide'),
     'brass/grease-slides': {
       heading: 'Pull, wipe and grease the tuning slide',
       how: 'Wipe both legs, grease the inner ones thinly, work it and set it to its mark.',
@@ -307,7 +318,10 @@ const brassOfSlideAndRotor: PageUse = {
   page: brass,
   when: { rotor: ['one'] },
   // Its tuning slide and the rotor’s own (common practice).
-  says: { 'brass/grease-slides': { repeats: { kind: 'fixed', count: practice(2), noun: 'slide' } } },
+  says: {
+    'brass/grease-slides': { repeats: { kind: 'fixed', count: practice(2), noun: 'slide' } },
+    'brass/turn-it-out': emptied('the tuning slide and then the slide of the rotor'),
+  },
 };
 /** A trombone has one rotor where it has any. */
 const oneRotor: PageUse = {

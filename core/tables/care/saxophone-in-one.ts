@@ -36,6 +36,12 @@ export const saxophoneInOne: PageUse = {
     'saxophone/neck-stowed',
     'saxophone/clean-neck-tenon',
     'saxophone/grease-neck-tenon',
+    'saxophone/neck-set',
+    'saxophone/cap-before-neck',
+    'saxophone/neck-out-again',
+    'saxophone/wipe-neck-end',
+    'saxophone/neck-into-line',
+    'saxophone/uncap-and-try',
   ],
   calls: {
     'saxophone/take-apart': { name: 'Mouthpiece off', why: 'The cork recovers when the mouthpiece is off.' },

@@ -220,6 +220,7 @@ export const brass: FaultPage = {
         hand: 'player',
         heading: 'Let the water out of every loop',
         how: 'Open the water keys and blow without sound. Turn it, and empty the slides too.',
+        care: ['brass/every-loop'],
         then: 'teacher',
       },
       mark: 'practice',

@@ -1018,6 +1018,7 @@ export const pipes: FaultPage = {
         hand: 'player',
         heading: 'Dry the drone reed and set it again',
         how: 'Take the drone out, wipe reed and seat dry and put it back as deep as it was.',
+        care: ['highland-pipes/drone-reed'],
         then: 'teacher',
       },
       mark: 'practice',

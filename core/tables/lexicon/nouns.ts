@@ -121,6 +121,7 @@ const PARTS: readonly Noun[] = [
   { says: '(?<=without a )tail cord', has: { builds: [{ swabTail: ['no-tail'] }] } },
   { says: 'feather', has: { builds: [{ swabTail: ['no-tail'] }] } },
   { says: '(?<=the )swab with a core', has: { chosen: { method: 'swab-cloth', choices: ['cored'] } } },
+  { says: 'register vent', has: { kinds: ['clarinet', 'bass-clarinet'] } },
   { says: 'vent', has: { kinds: ['bassoon'] } },
   { says: 'seat strap', has: { kinds: ['bassoon'] } },
 ];

@@ -127,6 +127,7 @@ describe('a decision', () => {
     ['no day at all', { until: null }, 400, 'until'],
     ['a day with "not done here"', { kind: 'declined' }, 400, 'until'],
     ['what belongs to every play', { itemId: 'clarinet/swab-bore' }, 400, 'itemId'],
+    ['what is done on the spot or not at all', { itemId: 'single-reed/set-anew' }, 400, 'itemId'],
     ['a kind that is none', { kind: 'perhaps' }, 400, 'kind'],
   ])('with %s is refused by name', async (_what, over, status, field) => {
     const answer = await post('decisions', decision(over));

@@ -1,4 +1,5 @@
 import { bookItem } from '#core/book/book.ts';
+import { isOnTheSpot } from '#core/book/care-item.ts';
 import { decisionWords } from '#core/care/record-words.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { addDays } from '#core/time/local-date.ts';
@@ -25,6 +26,7 @@ function decide(
   const until = request.until;
   if (item.trigger.kind === 'every-play')
     return fail(invalid('itemId', { code: 'belongs-to-every-play', item: item.name }));
+  if (isOnTheSpot(item)) return fail(invalid('itemId', { code: 'never-planned', item: item.name }));
   if ((kind === 'postponed') !== (until !== null)) return fail(invalid('until', { code: 'day-and-waiting' }));
   if (until !== null && (until <= now.on || until > addDays(now.on, LATEST_POSTPONEMENT_DAYS)))
     return fail(invalid('until', { code: 'waits-too-long' }));

@@ -219,6 +219,28 @@ describe('a pack-up run', () => {
     expect(answer.body.errors.map((error: { field: string }) => error.field.split('.')[0])).toContain(field);
   });
 
+  test('what is done on the spot is a run of its own, beside no other care and in no pack-up, and stands in no list', async () => {
+    const itemIds = ['single-reed/set-anew'] as const;
+    const run = await begin({ kind: 'care', parts: [share({ itemIds: [...itemIds] })] });
+    expect(run.steps.map(({ heading }) => heading)).toEqual([
+      'Take the ligature and the reed off',
+      'Lay the reed on straight',
+      'Set the ligature below the cut',
+    ]);
+    for (const over of [
+      { kind: 'care', parts: [share({ itemIds: [...itemIds, 'keyed/wipe-keys'] })] },
+      { kind: 'after', parts: [share({ itemIds: [...itemIds] })] },
+      { kind: 'before', parts: [share({ itemIds: [...itemIds] })] },
+    ] as const) {
+      const refused = await start(over);
+      expect([refused.status, refused.body.errors[0].field]).toEqual([400, 'parts[0].itemIds[0]']);
+    }
+    // The page of the clarinet knows its run, and no care of that name.
+    const { clocks } = await page();
+    expect(clocks.map(({ itemId }: { itemId: string }) => itemId)).not.toContain(itemIds[0]);
+    expect(clocks.length).toBeGreaterThan(10);
+  });
+
   test('the record lists plays, runs and care, newest first', async () => {
     const play = playBody();
     await server.api().post('/api/plays').send(play);

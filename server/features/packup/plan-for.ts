@@ -1,7 +1,7 @@
 import { isLaidBy } from '#core/faults/faults-standing.ts';
 import type { ClockReason } from '#core/care/care-clock.ts';
 import { CASED_DAMP, type CareItemId } from '#core/book/care-ids.ts';
-import type { CareItem } from '#core/book/care-item.ts';
+import { isOnTheSpot, type CareItem } from '#core/book/care-item.ts';
 import { itemIn } from '#core/book/practice.ts';
 import { runPartOf } from '#core/situation/run-part-of.ts';
 import { partsLeftWet } from '#core/situation/alone-standing.ts';
@@ -97,6 +97,8 @@ function itemsOf(
     if (!item) return fail(notFound(`${field}.itemIds[${index}]`, { code: 'no-such-care' }));
     const barred = barredAtHome(situation, item, player);
     if (barred !== null) return fail(invalid(`${field}.itemIds[${index}]`, barred));
+    if (isOnTheSpot(item) && (kind !== 'care' || share.itemIds.length > 1))
+      return fail(invalid(`${field}.itemIds[${index}]`, { code: 'on-the-spot-by-itself', item: item.name }));
     asked.push(item);
   }
   // A new cork is greased at each joining for its first weeks.
