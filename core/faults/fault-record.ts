@@ -59,6 +59,17 @@ export const isAtMouth = (part: string): boolean => AT_MOUTH.includes(part);
 export const mayHaveHit = (what: 'mouth' | 'body', part: PartId | null): boolean =>
   part === null || isAtMouth(part) === (what === 'mouth');
 
+export type MishapRisk = Mishap | 'mouthpiece-knocked';
+
+/** What a mishap may have done, as the tables name it: what makes some causes likelier. */
+export function risksOfMishap({ mishap, part }: Pick<MishapNoted, 'mishap' | 'part'>): MishapRisk[] {
+  if (mishap !== 'knocked') return [mishap];
+  return [
+    ...(mayHaveHit('mouth', part) ? (['mouthpiece-knocked'] as const) : []),
+    ...(mayHaveHit('body', part) ? (['knocked'] as const) : []),
+  ];
+}
+
 /** What the record says of what was wrong with an instrument, the oldest first. */
 export type FaultFacts = {
   readonly interviews: readonly InterviewNoted[];

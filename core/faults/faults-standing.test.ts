@@ -54,6 +54,25 @@ describe('what happened counts', () => {
     expect(counting({ mishaps: [mishap('rain', 15), mishap('rain', -1)] })).toEqual([]);
     expect(counting({ mishaps: [mishap('rain', 0)] })).toEqual(['rain-0']);
   });
+  test('until what it has done is found and put right, and no longer; something else found leaves it', () => {
+    const knocks = { mishaps: [mishap('knocked', 20, { part: 'mouthpiece' })] };
+    const found = (cause: OutcomeSaid['cause'], days: number, helped = true) =>
+      counting({
+        ...knocks,
+        interviews: [interview({ outcomes: [{ key: 'o', cause, helped, on: ago(days), atWallMinute: 0 }] })],
+      });
+    expect(found('single-reed/mouthpiece-damaged', 19)).toEqual([]);
+    expect(found('single-reed/mouthpiece-damaged', 20)).toEqual([]);
+    expect(found('single-reed/mouthpiece-damaged', 21)).toEqual(['knocked-20']);
+    expect(found('single-reed/mouthpiece-damaged', 19, false)).toEqual(['knocked-20']);
+    expect(found('single-reed/fibre', 19)).toEqual(['knocked-20']);
+    // A knock on the body makes other things likelier than one on the mouthpiece.
+    const onBody = { mishaps: [mishap('knocked', 20, { part: 'lower-joint' })] };
+    const outcomes = [
+      { key: 'o', cause: 'single-reed/mouthpiece-damaged', helped: true, on: ago(1), atWallMinute: 0 },
+    ] as const;
+    expect(counting({ ...onBody, interviews: [interview({ outcomes })] })).toEqual(['knocked-20']);
+  });
   test('a knock until the instrument is back from a bench, however long', () => {
     const knocks = { mishaps: [mishap('knocked', 100), mishap('knocked', 3)] };
     expect(counting(knocks)).toEqual(['knocked-100', 'knocked-3']);

@@ -3,6 +3,7 @@ import type { Book } from '#core/book/book.ts';
 import type { CalendarEvent } from '#core/calendar/event.ts';
 import {
   isOpen,
+  risksOfMishap,
   wasTapped,
   type EndSaid,
   type FaultFacts,
@@ -119,6 +120,16 @@ export const backFromBench = (events: readonly CalendarEvent[], id: string, toda
     .sort()
     .at(-1) ?? null;
 
+/** Has what it may have done been found since, and put right? */
+function isPutRight(mishap: MishapNoted, interviews: readonly InterviewNoted[], { causes }: FaultsHere): boolean {
+  const risks = risksOfMishap(mishap);
+  const found = interviews.flatMap(({ outcomes }) => outcomes.filter(({ helped, on }) => helped && on >= mishap.on));
+  return found.some(({ cause }) => {
+    const likelier = causes.find(({ id }) => id === cause)?.likelier;
+    return risks.some((risk) => likelier?.[risk] !== undefined);
+  });
+}
+
 /** Does it still count? For two weeks (estimate); a knock until the instrument was at the bench. */
 function stillCounts({ mishap, on }: MishapNoted, days: number, back: LocalDate | null, today: LocalDate): boolean {
   if (on > today) return false;
@@ -160,7 +171,9 @@ export function faultsStanding(
     stops,
     // What may not be played at all comes before what may not be forced.
     stopped: stops.find(({ rule }) => rule.stands === 'not-played') ?? stops[0] ?? null,
-    mishaps: mishaps.filter((one) => stillCounts(one, here.figures.mishapDays.value, back, today)),
+    mishaps: mishaps.filter(
+      (one) => stillCounts(one, here.figures.mishapDays.value, back, today) && !isPutRight(one, interviews, here),
+    ),
     outcomes: outcomesOf(interviews),
   };
 }

@@ -4,7 +4,7 @@ import type { CareItemId } from '#core/book/care-ids.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
 import type { CareStanding } from '#core/care/care-standing.ts';
 import type { ConditionsStanding } from '#core/conditions/conditions-standing.ts';
-import { mayHaveHit } from '#core/faults/fault-record.ts';
+import { risksOfMishap, type MishapRisk } from '#core/faults/fault-record.ts';
 import type { FaultsStanding } from '#core/faults/faults-standing.ts';
 import type { Instrument } from '#core/instruments/instrument.ts';
 import type { PlayColumns } from '#core/plays/play-columns.ts';
@@ -38,10 +38,6 @@ const OVERDUE = {
   'service-overdue': ['wind/bench-service'],
 } as const satisfies { readonly [Id in RiskId]?: readonly CareItemId[] };
 type OverdueRisk = keyof typeof OVERDUE;
-type MishapRisk = Extract<
-  RiskId,
-  'knocked' | 'mouthpiece-knocked' | 'cold-night' | 'hot-car' | 'sweet-drink' | 'in-water' | 'rain'
->;
 const VALVES_OUT: readonly CareItemId[] = ['piston-brass/bath'];
 
 // From where on each counts; estimates all of them.
@@ -134,13 +130,7 @@ const ofConditions = ({ conditions: { ids } }: RiskFacts): RiskNoted[] => [
 ];
 
 const ofMishaps = ({ faults: { mishaps } }: RiskFacts): RiskNoted[] =>
-  mishaps.flatMap(({ mishap, part, on }): RiskNoted[] => {
-    if (mishap !== 'knocked') return [{ risk: mishap, on }];
-    return [
-      ...(mayHaveHit('mouth', part) ? [{ risk: 'mouthpiece-knocked', on } as const] : []),
-      ...(mayHaveHit('body', part) ? [{ risk: 'knocked', on } as const] : []),
-    ];
-  });
+  mishaps.flatMap((one) => risksOfMishap(one).map((risk): RiskNoted => ({ risk, on: one.on })));
 
 /** What the record says that makes some causes likelier, each once, in the order it is told. */
 export function risksIn(facts: RiskFacts): RiskNoted[] {

@@ -76,10 +76,15 @@ export async function taps(
   person.note(`  ${seen.instrumentId}: ${seen.sign} tapped on the ${seen.part}`);
 }
 
-/** The remedy of what was suspected first was done, and it helped. */
+/** The remedy of what was suspected first is done, step by step where it is a run, and it helps. */
 export async function itHelped(person: Person, { instrumentId, open }: FaultsPage): Promise<CauseId | null> {
-  const cause = open?.suspected[0]?.cause ?? null;
-  if (open === null || cause === null) return null;
+  const suspect = open?.suspected[0];
+  if (open === null || suspect === undefined) return null;
+  const { cause, remedy } = suspect;
+  if (remedy.care?.isRun) {
+    await person.run('care', [{ instrumentId, itemIds: [remedy.care.itemId] }]);
+    person.note(`  ${instrumentId}: ${remedy.care.name}, step by step`);
+  }
   await person.log(faultPaths.outcome, { interviewKey: open.key, cause, helped: true });
   person.deeds.push({ did: 'mended', instrumentId, signs: saidYes(open) });
   person.note(`  ${instrumentId}: ${cause}, that was it`);

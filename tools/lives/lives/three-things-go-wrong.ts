@@ -4,7 +4,7 @@ import { doWhatIsDue, practise } from '#tools/lives/habits.ts';
 import type { Life } from '#tools/lives/life.ts';
 import type { Person } from '#tools/lives/person.ts';
 
-const [KNOCKED, COLD_NIGHT, LOOKED_AT, SLOW_VALVE, COLD_AGAIN] = [2, 8, 14, 17, 20];
+const [KNOCKED, COLD_NIGHT, LOOKED_AT, SLOW_VALVE, COLD_AGAIN, CROOKED] = [2, 8, 14, 17, 20, 22];
 
 /** A night in the cold that did no harm: it is not played until it is as warm as the room. */
 async function growsWarm(person: Person): Promise<void> {
@@ -29,7 +29,7 @@ async function popsInTheCold(person: Person): Promise<void> {
 
 export const life: Life = {
   name: 'three-things-go-wrong',
-  who: 'A grown-up whose mouthpiece is knocked, whose clarinet pops after a night in the cold and grows warm after another, and whose valve hangs.',
+  who: 'A grown-up whose mouthpiece is knocked, whose clarinet pops after a night in the cold and grows warm after another, whose valve hangs and whose reed sits crooked.',
   from: localDate('2026-01-12'),
   days: 24,
   nature: 'does-as-they-like',
@@ -59,6 +59,15 @@ export const life: Life = {
         instrumentId: 'trumpet',
         noticed: ['piston/slow'],
         truth: { 'piston/oil-helps': 'yes' },
+      });
+      await itHelped(person, page);
+    }
+    // Set anew on the spot, and played on.
+    if (day === CROOKED) {
+      const page = await askedAbout(person, {
+        instrumentId: 'clarinet',
+        noticed: ['single-reed/squeak'],
+        truth: { 'single-reed/crooked-seen': 'yes', 'single-reed/reset-helps': 'yes' },
       });
       await itHelped(person, page);
     }
