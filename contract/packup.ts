@@ -203,6 +203,8 @@ export const runView = object({
   playerId: playerId().required(),
   /** How its player goes through it: as they have chosen, else by how well they know it. */
   way: word(RUN_WAYS).required(),
+  /** Care that is a remedy of what is being asked about: when it is done, whether it helped is asked. */
+  isRemedy: boolean().strict().required(),
   parts: array(runShareView).min(1).required(),
   minutesAtHand: amount().nullable().defined(),
   startedOn: localDateText().required(),

@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { RUNS_GUIDED } from '#core/players/run-way.ts';
 import type { SignId } from '#core/book/fault.ts';
 import { faultBook, faultPaths, faultsPage } from '#contract/faults.ts';
 import { packupPaths } from '#contract/packup.ts';
@@ -351,6 +352,25 @@ describe('a sign that is tapped where it is seen is a sign of the same list', ()
     await end(stopped?.key ?? '', 'bench').expect(201);
     await sign('wind/crack', 'wooden/line', { now: { on: TODAY, atMinute: 1439 } }).expect(201);
     expect((await page()).stopped).not.toBeNull();
+  });
+
+  test('care that is a remedy of what is asked about leads on to whether it helped, and nobody knows it by heart', async () => {
+    const run = async (itemIds: string[]) => {
+      const sent = runBody({ key: aKey(), kind: 'care', parts: [share({ itemIds })] });
+      return (await server.api().post('/api/runs').send(sent).expect(201)).body;
+    };
+    const wiped = async () => {
+      const { key, plan } = await run(['keyed/wipe-keys']);
+      const events = server.api();
+      for (const { key: stepKey } of plan.steps as { key: string }[])
+        await events.post(packupPaths.events(key)).send({ key: aKey(), kind: 'ticked', stepKey }).expect(201);
+      await events.post(packupPaths.events(key)).send({ key: aKey(), kind: 'finished', now: NOW }).expect(201);
+    };
+    for (let runs = 0; runs < RUNS_GUIDED; runs++) await wiped();
+    expect(await run(['single-reed/set-anew'])).toMatchObject({ isRemedy: false, way: 'guided' });
+    await begin(['single-reed/squeak']);
+    expect(await run(['single-reed/set-anew'])).toMatchObject({ isRemedy: true, way: 'guided' });
+    expect(await run(['keyed/wipe-keys'])).toMatchObject({ isRemedy: false, way: 'stretches' });
   });
 
   test('a line that a look of a run finds stops it, too', async () => {

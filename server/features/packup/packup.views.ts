@@ -1,4 +1,5 @@
 import { bookItem } from '#core/book/book.ts';
+import { isOnTheSpot } from '#core/book/care-item.ts';
 import { itemIn } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
@@ -132,7 +133,8 @@ function view(services: Services, run: RecordedRun, { because, ...plan }: KeptPl
     key: run.key,
     kind: run.kind,
     playerId: run.playerId,
-    way: wayOf(services, run, instruments),
+    way: wayOf(services, run, { instruments, steps }),
+    isRemedy: isRemedy(run, { instruments, steps }),
     parts: instruments.map((one) => shareView(run, one)),
     minutesAtHand: run.minutesAtHand,
     startedOn: run.startedOn,
@@ -144,13 +146,31 @@ function view(services: Services, run: RecordedRun, { because, ...plan }: KeptPl
   };
 }
 
-/** The way its player goes through this run: chosen, or by the kind of instrument they have done least. */
-function wayOf({ players, packup }: Services, run: RecordedRun, instruments: readonly RunInstrument[]): RunWay {
+type InRun = { readonly instruments: readonly RunInstrument[]; readonly steps: readonly KeptStep[] };
+
+/**
+ * The way its player goes through this run: chosen, or by the kind of instrument they have done least. What is done on the
+ * spot nobody knows by heart.
+ */
+function wayOf({ players, packup, book }: Services, run: RecordedRun, { instruments, steps }: InRun): RunWay {
   const player = players.find(run.playerId);
   const kinds = new Set(instruments.map(({ reading }) => reading.instrument.kind));
+  const isSeldom = steps.some(({ item }) => {
+    const found = bookItem(book, item);
+    return found !== undefined && isOnTheSpot(found);
+  });
   const earlier = [...kinds].map((kind) => packup.earlierOn(run, kind, RUNS_GUIDED));
-  return wayFor(player?.way ?? null, player?.standing ?? 'grown-up', Math.min(...earlier));
+  return wayFor(player?.way ?? null, player?.standing ?? 'grown-up', isSeldom ? 0 : Math.min(...earlier));
 }
+
+/** Is it a remedy of what is being asked about on one of its instruments? Then whether it helped is what is asked next. */
+const isRemedy = ({ kind }: RecordedRun, { instruments, steps }: InRun): boolean =>
+  kind === 'care' &&
+  instruments.some(({ instrumentId, situation: { faults } }) => {
+    const mine = steps.filter((step) => step.instrumentId === instrumentId).map(({ item }) => item);
+    const isOfOne = faults.here.causes.some(({ remedy }) => remedy.care?.some((id) => mine.includes(id)));
+    return faults.open !== null && isOfOne;
+  });
 
 /** A run that has not been taken back. */
 export function findRun(services: Services, key: string): Outcome<RunView, Failure> {

@@ -1,5 +1,5 @@
 import { localDate } from '#core/time/local-date.ts';
-import { askedAbout, happenedTo, itHelped, wasCleared } from '#tools/lives/asking.ts';
+import { askedAbout, happenedTo, itHelped, wasCleared, type Truth } from '#tools/lives/asking.ts';
 import { doWhatIsDue, practise } from '#tools/lives/habits.ts';
 import type { Life } from '#tools/lives/life.ts';
 import type { Person } from '#tools/lives/person.ts';
@@ -27,6 +27,12 @@ async function popsInTheCold(person: Person): Promise<void> {
   person.note(`  clarinet: made ready all the same? ${begun ? 'yes' : 'refused'}`);
 }
 
+/** The clarinet squeaks; what it comes to is done, and helps. */
+async function squeaks(person: Person, truth: Truth): Promise<void> {
+  const noticed = ['single-reed/squeak'] as const;
+  await itHelped(person, await askedAbout(person, { instrumentId: 'clarinet', noticed, truth }));
+}
+
 export const life: Life = {
   name: 'three-things-go-wrong',
   who: 'A grown-up whose mouthpiece is knocked, whose clarinet pops after a night in the cold and grows warm after another, whose valve hangs and whose reed sits crooked.',
@@ -44,12 +50,7 @@ export const life: Life = {
   live: async (person, day) => {
     if (day === KNOCKED) {
       await happenedTo(person, 'clarinet', 'knocked', 'mouthpiece');
-      const page = await askedAbout(person, {
-        instrumentId: 'clarinet',
-        noticed: ['single-reed/squeak'],
-        truth: { 'single-reed/mouthpiece-chipped': 'yes' },
-      });
-      await itHelped(person, page);
+      await squeaks(person, { 'single-reed/mouthpiece-chipped': 'yes' });
     }
     if (day === COLD_NIGHT) await popsInTheCold(person);
     if (day === LOOKED_AT) await wasCleared(person, 'clarinet');
@@ -63,14 +64,7 @@ export const life: Life = {
       await itHelped(person, page);
     }
     // Set anew on the spot, and played on.
-    if (day === CROOKED) {
-      const page = await askedAbout(person, {
-        instrumentId: 'clarinet',
-        noticed: ['single-reed/squeak'],
-        truth: { 'single-reed/crooked-seen': 'yes', 'single-reed/reset-helps': 'yes' },
-      });
-      await itHelped(person, page);
-    }
+    if (day === CROOKED) await squeaks(person, { 'single-reed/crooked-seen': 'yes', 'single-reed/reset-helps': 'yes' });
     const isStopped = day >= COLD_NIGHT && day < LOOKED_AT;
     if (day % 2 === 0 && !isStopped) await practise(person, { instrumentId: 'clarinet', minutes: 40, obeys: false });
     if (day % 2 === 1) await practise(person, { instrumentId: 'trumpet', minutes: 40, obeys: false });

@@ -29,6 +29,7 @@ const swabbed = ({ parts, steps }: ShownRun) =>
 /** What the run left in the record: exactly what was done, and what still waits. */
 export function RunEnd({ run, onUndo, onLastPass, busy }: RunEndProps) {
   const { doneNames: done, waitingNames: left } = run;
+  const wrong = run.parts.length === 1 ? `/faults/${run.parts[0]?.instrumentId}` : '/faults';
   return (
     <Compartment>
       <Text variant="h1" below={1}>
@@ -51,17 +52,19 @@ export function RunEnd({ run, onUndo, onLastPass, busy }: RunEndProps) {
         />
       ))}
       <Row gap={1.5} wrap above={3}>
-        <BrassButton {...{ component: Link, to: `/now/${run.parts[0]?.instrumentId}` }}>Back to Now</BrassButton>
+        {run.isRemedy ? (
+          <BrassButton {...{ component: Link, to: wrong }}>Say whether it helped</BrassButton>
+        ) : (
+          <BrassButton {...{ component: Link, to: `/now/${run.parts[0]?.instrumentId}` }}>Back to Now</BrassButton>
+        )}
         <Button color="inherit" variant="outlined" disabled={busy} onClick={onUndo} size="large">
           Undo: go on with this run
         </Button>
-        <Button
-          color="inherit"
-          {...{ component: Link, to: run.parts.length === 1 ? `/faults/${run.parts[0]?.instrumentId}` : '/faults' }}
-          size="large"
-        >
-          Something is wrong
-        </Button>
+        {!run.isRemedy && (
+          <Button color="inherit" {...{ component: Link, to: wrong }} size="large">
+            Something is wrong
+          </Button>
+        )}
       </Row>
     </Compartment>
   );

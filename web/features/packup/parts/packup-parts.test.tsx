@@ -323,4 +323,24 @@ describe('the end of a run', () => {
     tap('Undo: go on with this run');
     expect(onUndo).toHaveBeenCalledTimes(1);
   });
+
+  test('of a remedy leads on to whether it helped, of any other to Now', () => {
+    const shown = (isRemedy: boolean) => {
+      const part = { instrumentId: clarinet, name: 'Clarinet', kind: 'clarinet', playedMinutes: 0, strip: [] } as const;
+      const run = { kind: 'care', isRemedy, parts: [part], steps: [], doneNames: [], waitingNames: [] };
+      const { unmount } = render(
+        <MemoryRouter>
+          <RunEnd run={run as unknown as ShownRun} onUndo={jest.fn()} onLastPass={jest.fn()} busy={false} />
+        </MemoryRouter>,
+      );
+      const links = screen.getAllByRole('link').map((link) => [link.textContent, link.getAttribute('href')]);
+      unmount();
+      return links;
+    };
+    expect(shown(true)).toEqual([['Say whether it helped', '/faults/clarinet']]);
+    expect(shown(false)).toEqual([
+      ['Back to Now', '/now/clarinet'],
+      ['Something is wrong', '/faults/clarinet'],
+    ]);
+  });
 });
