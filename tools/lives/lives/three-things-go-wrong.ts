@@ -33,6 +33,26 @@ async function squeaks(person: Person, truth: Truth): Promise<void> {
   await itHelped(person, await askedAbout(person, { instrumentId: 'clarinet', noticed, truth }));
 }
 
+/** The valve hangs; it is oiled, and helps. */
+async function valveHangs(person: Person): Promise<void> {
+  const truth = { 'piston/oil-helps': 'yes' } as const;
+  await itHelped(person, await askedAbout(person, { instrumentId: 'trumpet', noticed: ['piston/slow'], truth }));
+}
+
+/** What goes wrong, and what is done about it, by day. */
+const HAPPENS: Readonly<Record<number, (person: Person) => Promise<void>>> = {
+  [KNOCKED]: async (person) => {
+    await happenedTo(person, 'clarinet', 'knocked', 'mouthpiece');
+    await squeaks(person, { 'single-reed/mouthpiece-chipped': 'yes' });
+  },
+  [COLD_NIGHT]: popsInTheCold,
+  [LOOKED_AT]: (person) => wasCleared(person, 'clarinet'),
+  [SLOW_VALVE]: valveHangs,
+  [COLD_AGAIN]: growsWarm,
+  // Set anew on the spot, and played on.
+  [CROOKED]: (person) => squeaks(person, { 'single-reed/crooked-seen': 'yes', 'single-reed/reset-helps': 'yes' }),
+};
+
 export const life: Life = {
   name: 'three-things-go-wrong',
   who: 'A grown-up whose mouthpiece is knocked, whose clarinet pops after a night in the cold and grows warm after another, whose valve hangs and whose reed sits crooked.',
@@ -48,23 +68,7 @@ export const life: Life = {
     await person.hasTime([20, 20, 20, 20, 20, 40, 40]);
   },
   live: async (person, day) => {
-    if (day === KNOCKED) {
-      await happenedTo(person, 'clarinet', 'knocked', 'mouthpiece');
-      await squeaks(person, { 'single-reed/mouthpiece-chipped': 'yes' });
-    }
-    if (day === COLD_NIGHT) await popsInTheCold(person);
-    if (day === LOOKED_AT) await wasCleared(person, 'clarinet');
-    if (day === COLD_AGAIN) await growsWarm(person);
-    if (day === SLOW_VALVE) {
-      const page = await askedAbout(person, {
-        instrumentId: 'trumpet',
-        noticed: ['piston/slow'],
-        truth: { 'piston/oil-helps': 'yes' },
-      });
-      await itHelped(person, page);
-    }
-    // Set anew on the spot, and played on.
-    if (day === CROOKED) await squeaks(person, { 'single-reed/crooked-seen': 'yes', 'single-reed/reset-helps': 'yes' });
+    await HAPPENS[day]?.(person);
     const isStopped = day >= COLD_NIGHT && day < LOOKED_AT;
     if (day % 2 === 0 && !isStopped) await practise(person, { instrumentId: 'clarinet', minutes: 40, obeys: false });
     if (day % 2 === 1) await practise(person, { instrumentId: 'trumpet', minutes: 40, obeys: false });
