@@ -89,6 +89,34 @@ describe('the tables of faults', () => {
     expect(wrong).toEqual([]);
   });
 
+  test('a player’s remedy is a run, or said among the reeds, or one of these: one act of the hands, a wait, or how it is played', () => {
+    const ONE_ACT = [
+      ...['swabbed/jammed', 'swabbed/left-inside', 'linked/bridge-out', 'corked/not-home', 'flute-foot/turned'],
+      ...[
+        'saxophone/neck-cork-dry',
+        'bassoon/reed-seats-badly',
+        'bamboo/water',
+        'bamboo/edge-needs-wipe',
+        'bits/loose',
+      ],
+      ...['recorder/dirt-in-hole', 'recorder/joint-loose', 'pipes/tape', 'pipes/zip', 'piston/stem', 'third-slide/dry'],
+      ...['brass/cap-loose', 'brass/cloth-in-bell'],
+    ];
+    const WAITS = [
+      ...['any/cold', 'any/stored-damp', 'keyed/pads-after-heat', 'wooden/swollen', 'single-reed/unsettled'],
+      ...['pipes/swollen', 'pipes/chanter-reed-wet', 'pipes/chanter-reed-strong'],
+    ];
+    const HOW_IT_IS_PLAYED = [
+      ...['double-reed/lips-near-tip', 'double-reed/lips-too-deep', 'double-reed/held-off-angle', 'flute/hole-covered'],
+      ...['bamboo/hole-open', 'bamboo/lip-off-place', 'bamboo/end-in-the-way', 'recorder/leaking-finger'],
+      'recorder/thumb-off',
+    ];
+    const said = causes.filter(
+      ({ remedy: { hand, care, inReeds, atTable } }) => hand === 'player' && !care && !inReeds && !atTable,
+    );
+    expect(said.map(({ id }) => id).sort()).toEqual([...ONE_ACT, ...WAITS, ...HOW_IT_IS_PLAYED].sort());
+  });
+
   test('a hand that is not the player’s says what is not done meanwhile, or needs nothing said', () => {
     const harmful = /\b(force|bend|hammer|pliers|glue|heat|needle|stick|sand|polish)\b/i;
     const wrong = causes.filter(({ remedy }) => harmful.test(remedy.how) && !/\b(no|never|not)\b/i.test(remedy.how));

@@ -681,6 +681,7 @@ export const bassoon: FaultPage = {
         hand: 'player',
         heading: 'Let the water out of the wing',
         how: 'Turn it so that the water runs to the side without holes and out. Blow the holes out, then swab.',
+        care: ['bassoon/wing-water'],
         then: 'teacher',
       },
       mark: 'practice',
