@@ -28,7 +28,9 @@ const MOST_NOTICED = 12;
 const MOST_AT_ONCE = 60;
 
 export const faultPaths = {
-  page: (instrument: string, today: string, way: string) => `/api/faults/${instrument}?today=${today}&way=${way}`,
+  /** As it is told to whoever holds the device: `by` is their id. */
+  page: (instrument: string, today: string, way: string, by: string) =>
+    `/api/faults/${instrument}?today=${today}&way=${way}&by=${by}`,
   book: (instrument: string, today: string) => `/api/faults/${instrument}/book?today=${today}`,
   begin: '/api/faults',
   answer: '/api/faults/answers',
@@ -38,7 +40,11 @@ export const faultPaths = {
 } as const;
 
 /** `?today=&way=`: a quick guess, or to be sure. */
-export const faultQuery = todayQuery.shape({ way: word(INTERVIEW_WAYS).required() });
+export const faultQuery = todayQuery.shape({
+  way: word(INTERVIEW_WAYS).required(),
+  /** Who reads it; the instrument's own player where nobody is named. */
+  by: playerId().optional(),
+});
 
 /** `POST /api/faults`: something is wrong, and this is noticed. */
 export const interviewFact = fact({

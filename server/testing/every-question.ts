@@ -71,7 +71,7 @@ export const everyQuestion = (asker: Asker): Readonly<Record<string, string>> =>
     '/api/methods/:instrumentId/set': methodPaths.set(instrumentId, 'Mine', today),
     '/api/breaks/:instrumentId': breakPaths.one(instrumentId, today),
     '/api/conditions/:instrumentId': conditionPaths.page(instrumentId, today),
-    '/api/faults/:instrumentId': faultPaths.page(instrumentId, today, 'sure'),
+    '/api/faults/:instrumentId': faultPaths.page(instrumentId, today, 'sure', playerId),
     '/api/faults/:instrumentId/book': faultPaths.book(instrumentId, today),
     [agentPaths.list]: agentPaths.list,
     '/api/agents/:agentId/verdicts/:instrumentId': agentPaths.verdicts(agent, instrumentId, today),

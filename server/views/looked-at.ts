@@ -6,6 +6,8 @@ import { handsOfRemedy, handsSaid, thenWords } from '#core/faults/fault-words.ts
 import type { FaultsStanding } from '#core/faults/faults-standing.ts';
 import { risksIn, type RiskNoted } from '#core/faults/risks.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
+import type { PlayerAbilities } from '#core/players/player.ts';
 import type { Situation } from '#core/situation/situation.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
 import type { SuspectView } from '#contract/faults.ts';
@@ -23,10 +25,16 @@ export type Looked = {
   /** What was found to be the cause on the player's other instruments. */
   readonly ofPlayer: Outcomes;
   readonly format: Format;
+  /** Whom it is told: its player, or somebody grown up who looks after it. */
+  readonly reader: PlayerAbilities;
 };
 
-/** The faults of an instrument with what the record says beside; undefined where there is none. */
-export function lookAt(services: Services, id: string, today: LocalDate): Looked | undefined {
+/**
+ * The faults of an instrument with what the record says beside; undefined where there is none.
+ *
+ * @param by who reads it: its own player where nobody is named, or nobody of that name is known
+ */
+export function lookAt(services: Services, id: string, today: LocalDate, by?: PlayerId): Looked | undefined {
   const reading = services.readings.of(id);
   if (!reading) return undefined;
   const situation = reading.situation(today);
@@ -43,7 +51,8 @@ export function lookAt(services: Services, id: string, today: LocalDate): Looked
   });
   const risks = [...ofRecord, ...lastReedRisks(services, reading, today)];
   const ofPlayer = services.faults.foundOnOthers(reading.player.id, reading.instrument.id);
-  return { reading, situation, faults, here: faults.here, risks, ofPlayer, format: services.format };
+  const reader = (by !== undefined && services.players.find(by)) || reading.player;
+  return { reading, situation, faults, here: faults.here, risks, ofPlayer, format: services.format, reader };
 }
 
 export const nameOfPart = ({ situation }: Looked, part: CauseHere['part'] | undefined): string | null => {
@@ -51,20 +60,20 @@ export const nameOfPart = ({ situation }: Looked, part: CauseHere['part'] | unde
   return found === null ? null : partName(situation.kind, found);
 };
 
-export function remedyView(cause: CauseHere, { situation, reading }: Looked): SuspectView['remedy'] {
+export function remedyView(cause: CauseHere, { situation, reading, reader }: Looked): SuspectView['remedy'] {
   const { remedy } = cause;
   const hands = handsOfRemedy(cause, reading.player);
   const item = remedy.care?.map((id) => itemIn(situation.methods.practice, id)).find((one) => one !== undefined);
   const isOwn = hands === 'player' || hands === 'with-a-grown-up' || hands === 'with-the-teacher';
   return {
-    handWords: handsSaid(hands, reading.player),
+    handWords: handsSaid(hands, reader),
     isOwn,
     heading: remedy.heading,
     how: remedy.how,
     never: remedy.never ?? null,
     inReeds: remedy.inReeds === true,
     atTable: remedy.atTable === true,
-    thenWords: isOwn || remedy.hand === 'teacher' ? thenWords(remedy.then, reading.player) : null,
+    thenWords: isOwn || remedy.hand === 'teacher' ? thenWords(remedy.then, reader) : null,
     care: item ? { itemId: item.id, name: item.name, isRun: isOwn && item.place !== 'bench' } : null,
   };
 }

@@ -22,12 +22,12 @@ beforeEach(async () => {
 });
 afterEach(() => server.stop());
 
-const page = async (id = 'clarinet', way = 'sure', today = TODAY) =>
+const page = async (id = 'clarinet', way = 'sure', today = TODAY, by = 'ada') =>
   faultsPage.validateSync(
     (
       await server
         .api()
-        .get(faultPaths.page(id, today, way))
+        .get(faultPaths.page(id, today, way, by))
         .expect(200)
     ).body,
     { strict: true },
@@ -352,6 +352,31 @@ describe('a sign that is tapped where it is seen is a sign of the same list', ()
     await end(stopped?.key ?? '', 'bench').expect(201);
     await sign('wind/crack', 'wooden/line', { now: { on: TODAY, atMinute: 1439 } }).expect(201);
     expect((await page()).stopped).not.toBeNull();
+  });
+
+  test('a child reads a child’s words, and who looks after it a grown-up’s', async () => {
+    const theirs = { id: 'small', name: 'Small clarinet', kind: 'clarinet', build: WOODEN, playerId: 'kit' };
+    await server
+      .api()
+      .post('/api/instruments')
+      .send({ ...theirs, acquiredOn: '2026-01-01', cameNew: true, today: TODAY })
+      .expect(201);
+    await begin(['single-reed/squeak'], 'small');
+    const isForChild = async (by: string) => (await page('small', 'sure', TODAY, by)).open?.forChild;
+    expect(await isForChild('kit')).toBe(true);
+    expect(await isForChild('ada')).toBe(false);
+    // To nobody who is known it is told as to its player.
+    expect(await isForChild('nobody')).toBe(true);
+    await post(faultPaths.mishap, {
+      key: aKey(),
+      instrumentId: 'small',
+      mishap: 'in-water',
+      part: null,
+      happenedOn: TODAY,
+    });
+    const whyTo = async (by: string) => (await page('small', 'sure', TODAY, by)).stopped?.why ?? '';
+    expect(await whyTo('kit')).toContain('grown-up');
+    expect(await whyTo('ada')).not.toContain('grown-up');
   });
 
   test('care that is a remedy of what is asked about leads on to whether it helped, and nobody knows it by heart', async () => {

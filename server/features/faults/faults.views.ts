@@ -24,6 +24,7 @@ import type { Question } from '#core/faults/questions.ts';
 import { answersOf, stillSaid, type StillSaid } from '#core/faults/said.ts';
 import { MISHAPS } from '#core/book/fault.ts';
 import { stopSaid } from '#core/faults/stop-words.ts';
+import type { PlayerId } from '#core/instruments/instrument.ts';
 import { boreStrip, partName } from '#core/instruments/bore-strip.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import type { LocalDate } from '#core/time/local-date.ts';
@@ -161,10 +162,10 @@ function saidView({ said, answers }: StillSaid<SaidInInterview>, here: FaultsHer
 }
 
 function interviewView(noted: InterviewNoted, way: InterviewWay, looked: Looked): InterviewView {
-  const { here, reading } = looked;
+  const { here, reader } = looked;
   const stands = standsOf(noted, way, looked);
   const said = stillSaid(saidIn(noted)).flatMap((one) => saidView(one, here));
-  const forChild = reading.player.standing === 'child';
+  const forChild = reader.standing === 'child';
   const against = said.find(({ sign }) => sign === stands.against);
   return {
     key: noted.key,
@@ -202,9 +203,9 @@ const noticeable = (looked: Looked): Noticeable[] =>
 export function faultsPageOf(
   services: Services,
   id: string,
-  { today, way }: { readonly today: LocalDate; readonly way: InterviewWay },
+  { today, way, by }: { readonly today: LocalDate; readonly way: InterviewWay; readonly by?: PlayerId | undefined },
 ): Outcome<FaultsPage, Failure> {
-  const looked = lookAt(services, id, today);
+  const looked = lookAt(services, id, today, by);
   if (!looked) return fail(noInstrument());
   const { reading, situation, faults, here, risks, format } = looked;
   const before = reading.facts.faults.interviews
@@ -214,7 +215,7 @@ export function faultsPageOf(
   return succeed({
     instrumentId: reading.instrument.id,
     playerId: reading.player.id,
-    stopped: faults.stopped && stopSaid(faults.stopped, reading.player),
+    stopped: faults.stopped && stopSaid(faults.stopped, looked.reader),
     open: faults.open && interviewView(faults.open, way, looked),
     noticeable: noticeable(looked),
     known: risks.map((risk) => ({ text: riskWords(risk, format), mark: 'yours' as const })),

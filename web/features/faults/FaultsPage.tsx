@@ -1,3 +1,5 @@
+import { playerQueries } from '#web/features/players/players.queries.ts';
+import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { Button, Typography } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -186,7 +188,8 @@ export function FaultsPage() {
   const today = useToday();
   const [way, setWay] = useState<InterviewWay>('quick');
   const care = useQuery(instrumentPageQueries.of(instrumentId, today));
-  const query = useQuery(faultQueries.page(instrumentId, today, way));
+  const holder = useCurrentPlayer(useQuery(playerQueries.list()).data);
+  const query = useQuery(faultQueries.page(instrumentId, today, way, holder?.id));
   return (
     <QueryView query={care} height={560} missing={NOT_ON_THIS_SHELF}>
       {(shown) => (

@@ -1,3 +1,5 @@
+import { playerQueries } from '#web/features/players/players.queries.ts';
+import { useCurrentPlayer } from '#web/session/current-player.ts';
 import { Button } from '@mui/material';
 import { useQuery } from '@tanstack/react-query';
 import type { InstrumentPage } from '#contract/care.ts';
@@ -11,9 +13,10 @@ type DidItHelpProps = { readonly page: Pick<InstrumentPage, 'instrument' | 'wron
 
 /** After the next play one question more: did what was done help? Nothing where it was not played since, or is still asked. */
 export function DidItHelp({ page: { instrument, wrong, lastPlay } }: DidItHelpProps) {
+  const holder = useCurrentPlayer(useQuery(playerQueries.list()).data);
   const query = useQuery({
-    ...faultQueries.page(instrument.id, useToday(), 'quick'),
-    enabled: wrong !== null && lastPlay !== null,
+    ...faultQueries.page(instrument.id, useToday(), 'quick', holder?.id),
+    enabled: holder !== undefined && wrong !== null && lastPlay !== null,
   });
   const actions = useFaultActions(instrument.id, instrument.playerId);
   // What is stopped waits for somebody who looks: no remedy of one's own ends it.
