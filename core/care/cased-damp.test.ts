@@ -46,6 +46,9 @@ describe('cased damp', () => {
 
   test('not while it is out and played again: then it is packed up', () => {
     expect(since([200], null, 100, 900)).toBeNull();
+    // The last of its plays decides, however many there were.
+    expect(since([200], null, 50, 100, 900)).toBeNull();
+    expect(since([200], null, 50, 100, 150)).toBe(200);
   });
 });
 

@@ -47,6 +47,8 @@ describe('before the first note', () => {
     expect(told({ looked: TODAY })).toBeNull();
     expect(told({ played: [ago(90)], acquiredOn: ago(900), looked: ago(91) })).not.toBeNull();
     expect(told({ played: [ago(90)], acquiredOn: ago(900), looked: ago(2) })).toBeNull();
+    // Looked over on the day it was put away is looked over since.
+    expect(told({ played: [ago(90)], acquiredOn: ago(900), looked: ago(90) })).toBeNull();
   });
 
   test('oil and grease come in any case, the rest unless it is fresh', () => {

@@ -25,7 +25,7 @@ import { playColumns } from '#core/plays/play-columns.ts';
 import { wallMinute } from '#core/plays/play.ts';
 import { plainContext, practiceUnder } from '#core/methods/practice-under.ts';
 import type { MethodChoices, MethodSetting } from '#core/book/method-setting.ts';
-import { addDays, dayNumber, localDate, type LocalDate } from '#core/time/local-date.ts';
+import { addDays, dayNumber, daysBetween, localDate, type LocalDate } from '#core/time/local-date.ts';
 
 const TODAY = localDate('2026-11-24');
 const ago = (days: number): LocalDate => addDays(TODAY, -days);
@@ -233,6 +233,11 @@ describe('clocks under a condition', () => {
 
   test('a day missed by half a week is overdue; one to come in two days is soon', () => {
     expect(clockOf('clarinet/thorough-clean', [condition('ill', { beginsOn: ago(8) })], null).state).toBe('overdue');
+    // A week past its day it has run over by a whole interval (estimate).
+    const long = clockOf('clarinet/thorough-clean', [condition('ill', { beginsOn: ago(18) })], null);
+    const past = daysBetween(long.due?.on ?? TODAY, TODAY);
+    expect(past).toBeGreaterThan(7);
+    expect(long.load).toBeCloseTo(1 + past / 7, 10);
     const soon = clockOf('clarinet/thorough-clean', [condition('ill', { beginsOn: ago(3) })], ago(4));
     expect([soon.state, soon.due?.on]).toEqual(['soon', addDays(TODAY, 1)]);
   });
