@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { benchWork, unknownBenchWork, workOfCare, type BenchFault } from '#core/bench/bench-jobs.ts';
+import { benchWork, unknownBenchWork, waitsForTheStay, workOfCare, type BenchFault } from '#core/bench/bench-jobs.ts';
 import { jobName } from '#core/bench/bench-words.ts';
 import type { MeasureId, PlaceId, WayId } from '#core/book/measure.ts';
 import type { ItemClock } from '#core/care/care-clock.ts';
@@ -68,6 +68,14 @@ const pull = (place: PlaceId, reads: readonly Read[]): Reads => ({
   place,
   way: 'by-hand',
   reads,
+});
+
+test('what is due waits for a stay within eight weeks, and for none that is not planned or further off', () => {
+  const today = localDate('2026-11-24');
+  expect(waitsForTheStay(addDays(today, 56), today)).toBe(true);
+  expect(waitsForTheStay(addDays(today, 57), today)).toBe(false);
+  expect(waitsForTheStay(today, today)).toBe(true);
+  expect(waitsForTheStay(null, today)).toBe(false);
 });
 
 describe('what an instrument has for the bench', () => {
