@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { scene } from '#e2e/scene.ts';
-import { atRest, sees, tap, textOf, visit, walk, type Walker } from '#e2e/walker.ts';
+import { atRest, closedSteps, press, progress, sees, tap, textOf, visit, walk, type Walker } from '#e2e/walker.ts';
 
 const { url, browser } = scene();
 let page: Walker;
@@ -19,7 +19,9 @@ async function answerAll(yes: readonly string[]): Promise<void> {
     const isAsked = (await textOf(page)).includes('I cannot tell');
     if (!isAsked) return;
     const before = question;
-    await tap(page, yes.some((word) => question.includes(word)) ? 'Yes' : 'No');
+    const offered = await page.$$eval('main button', (all) => all.map((one) => one.innerText.trim()));
+    const no = offered.find((words) => ['Nothing else', 'None of these'].includes(words)) ?? 'No';
+    await tap(page, yes.some((word) => question.includes(word)) ? 'Yes' : no);
     await page.waitForFunction(
       (said) => (document.querySelector('main h2') as HTMLElement | null)?.innerText !== said,
       {},
@@ -99,6 +101,29 @@ describe('something is wrong', () => {
     await tap(page, 'Undo');
     // Of the last answer, and of nothing before it.
     await sees(page, 'What else do you notice? · The high notes are weak');
+    expect(page.complaints).toEqual([]);
+  }, 300_000);
+
+  test('what is done on the spot goes step by step, and leads on to whether it helped', async () => {
+    await visit(page, url('/faults/marit-clarinet'));
+    await tap(page, 'It squeaks');
+    await tap(page, 'Find out what it may be');
+    await answerAll(['crooked']);
+    await tap(page, 'Do it step by step');
+    await sees(page, 'Take the ligature and the reed off');
+    expect(await progress(page)).toEqual({ closed: 0, total: 3 });
+    // Nobody knows it by heart: each step has the page to itself.
+    await sees(page, 'Skip…');
+    for (const closed of [1, 2, 3]) {
+      await tap(page, 'Done');
+      await closedSteps(page, closed);
+    }
+    await press(page, 'Finish');
+    await sees(page, 'In the record: set the reed anew.');
+    await tap(page, 'Say whether it helped', 'link');
+    await tap(page, 'That was it');
+    await sees(page, 'that was it');
+    await sees(page, 'What it was before');
     expect(page.complaints).toEqual([]);
   }, 300_000);
 });
