@@ -7,7 +7,8 @@ export const CARE_REFUSALS = {
   'not-seen-there': ({ seen }: { seen: string }) => `This instrument has no such part for "${seen}".`,
   'belongs-to-every-play': ({ item }: { item: string }) =>
     `${item} belongs to every play; leave it out in the run, with a reason.`,
-  'never-planned': ({ item }: { item: string }) => `${item} is done on the spot or not at all; nothing is to be put off.`,
+  'never-planned': ({ item }: { item: string }) =>
+    `${item} is done on the spot or not at all; nothing is to be put off.`,
   'day-and-waiting': () => 'A day goes with letting wait, and with nothing else.',
   'waits-too-long': () => 'Let it wait until a day after today, within a year.',
   'is-the-benchs': ({ item }: { item: string }) => `${item} is the bench’s; it is not a step at home.`,

@@ -14,7 +14,9 @@ const MOST_QUESTIONS = 30;
 export type Truth = Readonly<Partial<Record<SignId, Answer>>>;
 
 const pageOf = async (person: Person, instrumentId: string): Promise<FaultsPage> =>
-  faultsPage.validateSync(await person.get(faultPaths.page(instrumentId, person.today, 'quick', person.id)), { strict: true });
+  faultsPage.validateSync(await person.get(faultPaths.page(instrumentId, person.today, 'quick', person.id)), {
+    strict: true,
+  });
 
 /** What the page says in the end. */
 function verdictOf({ stopped, open }: FaultsPage): string {
