@@ -248,6 +248,19 @@ export function limbsOf(
   return limbs === undefined || typeof limbs === 'string' ? null : limbs;
 }
 
+type ByMethod = Extract<CareItem['trigger'], { readonly kind: 'clock-by-method' }>;
+
+/** The clock whose interval is the one of the method in force. */
+function clockByMethod(item: CareItem, trigger: ByMethod, facts: CareFacts, setting: CareSetting): ItemClock {
+  const chosen = chosenMethod(trigger.method, setting.choices, setting.context);
+  const limbs = trigger.limbs[chosen.choice];
+  if (limbs === undefined) throw new Error(`${item.id} has no interval for ${trigger.method}/${chosen.choice}`);
+  const reason: ClockReason = { rule: 'method', chosen };
+  if (limbs === 'off') return standing(item, 'off', [reason, { rule: 'why', item }]);
+  if (limbs === 'when-seen') return standing(item, 'as-seen', [reason, { rule: 'why', item }]);
+  return limbClock(item, { limbs, interval: reason }, facts, setting);
+}
+
 /**
  * The clock of one item. Items done before playing have none: they belong to the putting-together. Nor has what is done on
  * the spot: it is over when it is packed up.
@@ -281,14 +294,7 @@ export function careClock(item: CareItem, facts: CareFacts, setting: CareSetting
         facts,
         setting,
       );
-    case 'clock-by-method': {
-      const chosen = chosenMethod(trigger.method, setting.choices, setting.context);
-      const limbs = trigger.limbs[chosen.choice];
-      if (limbs === undefined) throw new Error(`${item.id} has no interval for ${trigger.method}/${chosen.choice}`);
-      const reason: ClockReason = { rule: 'method', chosen };
-      if (limbs === 'off') return standing(item, 'off', [reason, { rule: 'why', item }]);
-      if (limbs === 'when-seen') return standing(item, 'as-seen', [reason, { rule: 'why', item }]);
-      return limbClock(item, { limbs, interval: reason }, facts, setting);
-    }
+    case 'clock-by-method':
+      return clockByMethod(item, trigger, facts, setting);
   }
 }
