@@ -457,7 +457,7 @@ export const bassoon: Page = {
       after: [],
       harm: 'reed and bocal are in the way, and bend',
       does: [free('reed'), part('bocal', 'wing-joint'), lay('reed'), lay('bocal')],
-      mark: 'practice',
+      mark: 'general',
     },
     {
       id: 'bassoon/turn-wing-out',
@@ -493,7 +493,7 @@ export const bassoon: Page = {
       after: ['bassoon/blow-wing-holes'],
       harm: 'the vent pip cuts the pad',
       does: [join('bocal', 'wing-joint'), join('reed', 'bocal')],
-      mark: 'practice',
+      mark: 'general',
     },
   ],
   neverDos: [

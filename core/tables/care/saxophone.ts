@@ -639,7 +639,7 @@ export const saxophone: Page = {
       after: [],
       harm: 'the tip is knocked while you handle the neck',
       does: [join('cap', 'mouthpiece')],
-      mark: 'practice',
+      mark: 'general',
     },
     {
       id: 'saxophone/neck-out-again',
@@ -691,7 +691,7 @@ export const saxophone: Page = {
       after: ['saxophone/neck-into-line'],
       harm: 'you find out in the next piece',
       does: [part('cap', 'mouthpiece'), work('octave-key')],
-      mark: 'practice',
+      mark: 'general',
     },
   ],
   neverDos: [

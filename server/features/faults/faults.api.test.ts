@@ -396,6 +396,8 @@ describe('a sign that is tapped where it is seen is a sign of the same list', ()
     await begin(['single-reed/squeak']);
     expect(await run(['single-reed/set-anew'])).toMatchObject({ isRemedy: true, way: 'guided' });
     expect(await run(['keyed/wipe-keys'])).toMatchObject({ isRemedy: false, way: 'stretches' });
+    // A remedy, and not of a squeak.
+    expect(await run(['tenons/grease'])).toMatchObject({ isRemedy: false });
   });
 
   test('a line that a look of a run finds stops it, too', async () => {

@@ -4,6 +4,7 @@ import { itemIn } from '#core/book/practice.ts';
 import type { Step } from '#core/book/step.ts';
 import type { WhyLine } from '#core/explain/explained.ts';
 import { counted } from '#core/explain/format.ts';
+import { saidYes } from '#core/faults/faults-standing.ts';
 import { partName } from '#core/instruments/bore-strip.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
 import { aloneNamed } from '#core/methods/practice-alone.ts';
@@ -168,8 +169,12 @@ const isRemedy = ({ kind }: RecordedRun, { instruments, steps }: InRun): boolean
   kind === 'care' &&
   instruments.some(({ instrumentId, situation: { faults } }) => {
     const mine = steps.filter((step) => step.instrumentId === instrumentId).map(({ item }) => item);
-    const isOfOne = faults.here.causes.some(({ remedy }) => remedy.care?.some((id) => mine.includes(id)));
-    return faults.open !== null && isOfOne;
+    // Weekly care beside an interview about something else is no remedy of it.
+    const so = faults.open === null ? [] : saidYes(faults.open);
+    return faults.here.causes.some(
+      ({ remedy, links }) =>
+        remedy.care?.some((id) => mine.includes(id)) === true && links.some(({ sign }) => so.includes(sign)),
+    );
   });
 
 /** A run that has not been taken back. */
