@@ -153,13 +153,13 @@ const calm = (page: Page): Promise<void> => atRest(page, CALM_WITHIN_MS).catch((
 /** Clicks what a screen reader would call `name`. */
 export async function tap(page: Page, name: string, role = 'button'): Promise<void> {
   await calm(page);
-  await page.locator(`::-p-aria([name="${name}"][role="${role}"])`).click();
+  await orTell(page, `${role} "${name}"`, page.locator(`::-p-aria([name="${name}"][role="${role}"])`).click());
 }
 
 /** Clicks the first element that carries the words. */
 export async function press(page: Page, words: string): Promise<void> {
   await calm(page);
-  await page.locator(`::-p-text(${words})`).click();
+  await orTell(page, words, page.locator(`::-p-text(${words})`).click());
 }
 
 /** A wait that did not come true says what the page said instead. */
