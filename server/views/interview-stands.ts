@@ -13,12 +13,12 @@ import type { Looked } from '#server/views/looked-at.ts';
 export const standsOf = (
   noted: InterviewNoted,
   way: InterviewWay,
-  { here, risks, faults, ofPlayer, reading }: Looked,
+  { here, risks, faults, ofPlayer, doer }: Looked,
 ): Interview =>
   interview({
     here,
     beforehand: { risks: new Set(risks.map(({ risk }) => risk)), outcomes: faults.outcomes, ofPlayer },
-    player: reading.player,
+    player: doer,
     way,
     // What this instrument cannot show any more, since its build was put right, is left out.
     said: saidIn(noted).flatMap((said) => saidOfKnown(said, (sign) => signHere(here, sign) !== undefined) ?? []),

@@ -27,6 +27,8 @@ export type Looked = {
   readonly format: Format;
   /** Whom it is told: its player, or somebody grown up who looks after it. */
   readonly reader: PlayerAbilities;
+  /** Whose hands would do it: its player's, and a child's where a child reads. */
+  readonly doer: PlayerAbilities;
 };
 
 /**
@@ -52,7 +54,8 @@ export function lookAt(services: Services, id: string, today: LocalDate, by?: Pl
   const risks = [...ofRecord, ...lastReedRisks(services, reading, today)];
   const ofPlayer = services.faults.foundOnOthers(reading.player.id, reading.instrument.id);
   const reader = (by !== undefined && services.players.find(by)) || reading.player;
-  return { reading, situation, faults, here: faults.here, risks, ofPlayer, format: services.format, reader };
+  const doer = reader.standing === 'child' ? reader : reading.player;
+  return { reading, situation, faults, here: faults.here, risks, ofPlayer, format: services.format, reader, doer };
 }
 
 export const nameOfPart = ({ situation }: Looked, part: CauseHere['part'] | undefined): string | null => {
@@ -60,9 +63,9 @@ export const nameOfPart = ({ situation }: Looked, part: CauseHere['part'] | unde
   return found === null ? null : partName(situation.kind, found);
 };
 
-export function remedyView(cause: CauseHere, { situation, reading, reader }: Looked): SuspectView['remedy'] {
+export function remedyView(cause: CauseHere, { situation, reader, doer }: Looked): SuspectView['remedy'] {
   const { remedy } = cause;
-  const hands = handsOfRemedy(cause, reading.player);
+  const hands = handsOfRemedy(cause, doer);
   const item = remedy.care?.map((id) => itemIn(situation.methods.practice, id)).find((one) => one !== undefined);
   const isOwn = hands === 'player' || hands === 'with-a-grown-up' || hands === 'with-the-teacher';
   return {

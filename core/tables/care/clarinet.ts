@@ -562,7 +562,7 @@ export const clarinet: Page = {
       item: 'clarinet/vent-clear',
       part: 'upper-joint',
       heading: 'Draw the swab slowly through the upper joint',
-      how: 'Hold the register key open meanwhile.',
+      how: 'Only with the upper joint by itself. Hold the register key open meanwhile.',
       minutes: 0.5,
       repeats: { kind: 'fixed', count: estimate(2), noun: 'pass' },
       after: [],

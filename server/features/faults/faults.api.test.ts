@@ -379,6 +379,20 @@ describe('a sign that is tapped where it is seen is a sign of the same list', ()
     expect(await whyTo('ada')).not.toContain('grown-up');
   });
 
+  test('a child who opens an instrument of a grown-up is given a child’s hands', async () => {
+    await begin(['keyed/rattle']);
+    const handsOf = async (by: string) =>
+      Object.fromEntries(
+        ((await page('clarinet', 'sure', TODAY, by)).open?.suspected ?? []).map(({ cause, remedy }) => [
+          cause,
+          remedy.handWords,
+        ]),
+      );
+    // She has not said that she turns screws.
+    expect((await handsOf('ada'))['keyed/screw-loose']).toBe('For the bench');
+    expect((await handsOf('kit'))['keyed/screw-loose']).toBe('With a grown-up');
+  });
+
   test('care that is a remedy of what is asked about leads on to whether it helped, and nobody knows it by heart', async () => {
     const run = async (itemIds: string[]) => {
       const sent = runBody({ key: aKey(), kind: 'care', parts: [share({ itemIds })] });
