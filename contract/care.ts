@@ -173,6 +173,8 @@ export const instrumentPage = object({
     .defined(),
   /** It is at the bench until then; null where it is not. */
   awayUntil: localDateText().nullable().defined(),
+  /** It goes there today, and nobody has packed it yet. */
+  goesToday: boolean().strict().required(),
   /** It is to be packed for the bench, looked at when it comes from there, or measured again; null where none of it is. */
   benchAsks: object({ what: word(['pack', 'fetch', 'measure']).required(), words: text().required() })
     .exact()

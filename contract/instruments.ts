@@ -141,6 +141,8 @@ export const shelfPlace = object({
   lastPlayedOn: localDateText().nullable().defined(),
   /** The day it is expected back from the bench; null while it is not there. */
   awayUntil: localDateText().nullable().defined(),
+  /** It goes there today, and nobody has packed it yet. */
+  goesToday: boolean().strict().required(),
   /** Whether something is wrong with it: it is stopped, or still being asked about. */
   faults: word(['none', 'open', 'stopped'] as const).required(),
   /** It is played with reeds that are kept. */

@@ -82,6 +82,10 @@ export function handoverStanding(
     isChecked: back !== undefined && isGone('back', back.on),
   };
 }
+
+/** It goes to the bench today, and nobody has packed it yet: it is still where it is played. */
+export const goesToday = ({ toPack }: Pick<HandoverStanding, 'toPack'>, today: LocalDate): boolean => toPack === today;
+
 const byDay = (a: CalendarEvent, b: CalendarEvent): number => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0);
 
 const LIST_SAID: Readonly<Record<HandoverList, string>> = {

@@ -24,6 +24,7 @@ const stands = (id: string, over: Partial<StandsToday> = {}): StandsToday => ({
   handover: null,
   leftForLater: [],
   isAway: false,
+  goesToday: false,
   stopped: null,
   asked: null,
   calling: [],
@@ -122,6 +123,15 @@ describe('today', () => {
       away: ['there'],
       fine: [],
     });
+  });
+
+  test('what goes to the bench today and stands wet is packed up first; of what is packed nothing is asked', () => {
+    const wet = { isAway: true, awaitsPackUp: true, calling: [clock('overdue', 2)] };
+    const goes = stands('goes', { ...wet, goesToday: true, handover: 'pack' });
+    const damp = stands('damp', { isAway: true, goesToday: true, handover: 'pack', dampSince: NOW - 600 });
+    expect(told(goes, damp, stands('there', wet))).toEqual(['wet goes', 'damp damp', 'pack goes', 'pack damp']);
+    expect(told({ ...goes, openRunKey: 'a-run' })).toEqual(['run goes', 'pack goes']);
+    expect(told({ ...goes, stopped: 'laid-by' })).toEqual(['pack goes']);
   });
 
   test('what is to be measured again comes last, and not of what is at the bench or laid by', () => {

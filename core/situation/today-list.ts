@@ -8,6 +8,8 @@ export type StandsToday = {
   readonly id: InstrumentId;
   /** It is at the bench: its care waits until it is back. */
   readonly isAway: boolean;
+  /** It goes there today and is not packed yet: what stands wet is packed up first. */
+  readonly goesToday: boolean;
   /** It is stopped: not to be played, and its care waits; or only not to be forced. */
   readonly stopped: 'laid-by' | 'with-care' | null;
   /** Something is wrong with it, and it is still being asked what: the signs that are so; null where nothing is asked. */
@@ -66,15 +68,18 @@ const loadOf = ({ load }: ItemClock): number => load ?? 1;
  * One ordered list over several instruments: runs under way, then what is stopped, then what stands wet (the longest
  * first), what lies cased damp, what goes to the bench or comes from there, what is asked about, what is looked over because it was knocked, what was noticed or left
  * from packing up, what is looked over before its first note, then what is due, the furthest over first, and last what is
- * to be measured again. What has no line is fine, unless nothing is known of some of its care. What is at the bench is only named, but for being packed and fetched;
- * of what is laid by nothing else is asked.
+ * to be measured again. What has no line is fine, unless nothing is known of some of its care. What is at the bench is only named, but for being packed and fetched
+ * and for the water in it on the morning it goes; of what is laid by nothing else is asked.
  *
  * @param now wall minute of the player's clock
  */
 export function todayList(all: readonly StandsToday[], now: number): Today {
   const there = all.filter(({ isAway }) => !isAway);
   const instruments = there.filter(({ stopped }) => stopped !== 'laid-by');
-  const runs = there.flatMap(({ id, openRunKey }): TodayLine[] =>
+  // No bench is glad of a wet instrument in a shut case.
+  const stillHere = all.filter(({ isAway, goesToday }) => !isAway || goesToday);
+  const toDry = stillHere.filter(({ stopped, openRunKey }) => stopped !== 'laid-by' && openRunKey === null);
+  const runs = stillHere.flatMap(({ id, openRunKey }): TodayLine[] =>
     openRunKey === null ? [] : [{ what: 'run', id, runKey: openRunKey }],
   );
   const stops = there.filter(({ stopped }) => stopped !== null).map(({ id }): TodayLine => ({ what: 'stopped', id }));
@@ -84,12 +89,11 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
   // It is at the bench from the morning on which it goes there: what is away is packed and fetched all the same.
   const handovers = all.flatMap(({ id, handover }): TodayLine[] => (handover === null ? [] : [{ what: handover, id }]));
   const since = ({ playedAt }: StandsToday): number | null => (playedAt === null ? null : Math.max(0, now - playedAt));
-  const wet = instruments
-    .filter(({ awaitsPackUp, openRunKey }) => awaitsPackUp && openRunKey === null)
+  const wet = toDry
+    .filter(({ awaitsPackUp }) => awaitsPackUp)
     .toSorted((a, b) => (since(b) ?? Infinity) - (since(a) ?? Infinity) || b.grams - a.grams)
     .map((one): TodayLine => ({ what: 'wet', id: one.id, wetMinutes: since(one), grams: one.grams }));
-  const damp = instruments
-    .filter(({ openRunKey }) => openRunKey === null)
+  const damp = toDry
     .flatMap(({ id, dampSince }): Extract<TodayLine, { what: 'damp' }>[] =>
       dampSince === null ? [] : [{ what: 'damp', id, sinceWallMinute: dampSince }],
     )

@@ -39,11 +39,12 @@ const place = (here: boolean) => ({
 });
 
 /** What is said of one in a word or two: where it is, what it waits for, or how its most pressing care stands. */
-function standingOf({ awayUntil, awaitsPackUp, isCasedDamp, gauge, faults }: ShelfPlace): string {
-  if (awayUntil !== null) return 'at the bench';
+function standingOf({ awayUntil, goesToday, awaitsPackUp, isCasedDamp, gauge, faults }: ShelfPlace): string {
+  if (awayUntil !== null && !goesToday) return 'at the bench';
   if (faults === 'stopped') return 'stopped';
   if (isCasedDamp) return 'cased damp';
-  return awaitsPackUp ? 'to pack up' : (gauge?.words ?? 'nothing due');
+  if (awaitsPackUp) return 'to pack up';
+  return goesToday ? 'to the bench today' : (gauge?.words ?? 'nothing due');
 }
 
 function Place({ one, to, here }: { readonly one: ShelfPlace; readonly to: string; readonly here: boolean }) {

@@ -16,6 +16,7 @@ import { noInstrument, type Failure } from '#server/failure.ts';
 import type { Reading } from '#server/readings.ts';
 import type { Services } from '#server/services.ts';
 import { inTurns } from '#server/turns.ts';
+import { goesToday } from '#core/calendar/handover.ts';
 import { firstNoteReasons, firstNoteWords } from '#core/care/first-note-words.ts';
 import { dampCost } from '#core/situation/damp-words.ts';
 import { aloneView } from '#server/views/alone.ts';
@@ -68,6 +69,7 @@ export function instrumentPageOf(services: Services, id: string, today: LocalDat
       itemIds: [...care.firstNote.itemIds],
     },
     awayUntil: situation.calendar.awayUntil,
+    goesToday: goesToday(situation.handover, today),
     benchAsks: benchAsks(reading, today, services.format),
     stopped: situation.faults.stopped && stopSaid(situation.faults.stopped, player),
     wrong: situation.faults.open && {

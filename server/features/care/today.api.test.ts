@@ -126,6 +126,25 @@ describe('today', () => {
     expect((await pageOf('clarinet')).awayUntil).toBeNull();
   });
 
+  test('what goes to the bench today and was not packed up is packed up first', async () => {
+    const stay = { playerId: 'ada', what: 'bench', on: TODAY, until: '2026-12-03', minutes: null, name: null };
+    await post('/api/events', { ...stay, instrumentIds: ['trumpet'] }).expect(201);
+    await post('/api/plays', playBody({ instrumentId: 'trumpet' })).expect(201);
+    expect(told(await todayOf('ada')).filter((line) => line.endsWith('trumpet'))).toEqual([
+      'wet trumpet',
+      'pack trumpet',
+    ]);
+    const placed = async () =>
+      (await server.api().get(`/api/instruments?today=${TODAY}`)).body.find(
+        ({ id }: { id: string }) => id === 'trumpet',
+      );
+    expect([(await pageOf('trumpet')).goesToday, (await placed()).goesToday]).toEqual([true, true]);
+    const latched = [{ line: 'latched', answer: 'so' }];
+    await post('/api/bench/handovers', { instrumentId: 'trumpet', list: 'out', lines: latched }).expect(201);
+    expect([(await pageOf('trumpet')).goesToday, (await placed()).goesToday]).toEqual([false, false]);
+    expect(told(await todayOf('ada'))).not.toContain('wet trumpet');
+  });
+
   test('a run under way comes before everything else, and nobody is a 404', async () => {
     await post('/api/evenings', evening()).expect(201);
     await server

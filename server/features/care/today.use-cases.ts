@@ -2,6 +2,7 @@ import { reedFamilyOf } from '#core/reeds/reed.ts';
 import { isForTheBench, waitsForTheStay } from '#core/bench/bench-jobs.ts';
 import { isNoticed } from '#core/care/what-matters.ts';
 import { isOnStage } from '#core/calendar/event.ts';
+import { goesToday } from '#core/calendar/handover.ts';
 import type { Format } from '#core/explain/format.ts';
 import type { InstrumentId, PlayerId } from '#core/instruments/instrument.ts';
 import { fail, succeed, type Outcome } from '#core/kernel/outcome.ts';
@@ -53,6 +54,7 @@ function standsToday(reading: Reading, now: WallClock): StandsToday {
   return {
     id,
     isAway: calendar.awayUntil !== null,
+    goesToday: goesToday(standing.handover, now.on),
     stopped: faults.stopped === null ? null : isLaidBy(faults) ? 'laid-by' : 'with-care',
     asked: faults.open && saidYes(faults.open),
     openRunKey: facts.openRunKey,

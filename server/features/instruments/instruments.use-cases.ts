@@ -1,5 +1,6 @@
 import { isLaidBy } from '#core/faults/faults-standing.ts';
 import { KIND_IDS, kindName } from '#core/instruments/kind.ts';
+import { goesToday } from '#core/calendar/handover.ts';
 import { standingWords } from '#core/care/care-words.ts';
 import { lastPlayedOn } from '#core/plays/play-columns.ts';
 import { worstClock } from '#core/care/what-matters.ts';
@@ -32,7 +33,7 @@ export const listKinds = ({ book }: Services): KindView[] =>
 
 function shelfPlace(reading: Reading, today: LocalDate): ShelfPlace {
   const { instrument, facts } = reading;
-  const { kind, care, calendar, faults } = reading.situation(today);
+  const { kind, care, calendar, faults, handover } = reading.situation(today);
   const worst = worstClock(care.clocks);
   return {
     id: instrument.id,
@@ -50,6 +51,7 @@ function shelfPlace(reading: Reading, today: LocalDate): ShelfPlace {
     awaitsPackUp: care.awaitsPackUp,
     isCasedDamp: care.dampSince !== null,
     awayUntil: calendar.awayUntil,
+    goesToday: goesToday(handover, today),
     openRunKey: facts.openRunKey,
     lastPlayedOn: lastPlayedOn(facts.plays),
     faults: isLaidBy(faults) ? 'stopped' : faults.open || faults.stopped ? 'open' : 'none',

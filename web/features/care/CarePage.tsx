@@ -27,7 +27,7 @@ import { Text } from '#web/ui/Text.tsx';
 
 function Loaded({ page }: { readonly page: InstrumentPage }) {
   const today = useToday();
-  const { instrument, clocks, calling, awayUntil, stopped } = page;
+  const { instrument, clocks, calling, awayUntil, goesToday, stopped } = page;
   const care = useCareActions(instrument.id, instrument.playerId);
   const waits = careWaits(page);
   const periodic = clocks.filter(({ everyPlay }) => !everyPlay);
@@ -58,7 +58,8 @@ function Loaded({ page }: { readonly page: InstrumentPage }) {
         {awayUntil !== null && (
           <Compartment>
             <Typography>
-              It is at the bench until {FORMAT.weekdayDate(awayUntil)}. Its care waits until it is back.
+              {goesToday ? 'It goes to the bench today, and is expected back on ' : 'It is at the bench until '}
+              {FORMAT.weekdayDate(awayUntil)}. Its care waits until it is back.
             </Typography>
           </Compartment>
         )}

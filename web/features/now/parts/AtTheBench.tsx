@@ -6,25 +6,27 @@ import { FORMAT } from '#web/clock/format.ts';
 import { Text } from '#web/ui/Text.tsx';
 import { Space } from '#web/ui/layout.tsx';
 
-/** It is at the bench: until when, and what may have changed. */
+/** It is at the bench, or goes there today: until when, and what may have changed. */
 export const AtTheBench = ({
   instrumentId,
   until,
+  goesToday,
   busy,
   onPlayed,
 }: {
   readonly instrumentId: InstrumentId;
   readonly until: LocalDate;
+  readonly goesToday: boolean;
   readonly busy: boolean;
   readonly onPlayed: () => void;
 }) => (
   <>
     <Text variant="h1" below={1}>
-      At the bench.
+      {goesToday ? 'It goes to the bench today.' : 'At the bench.'}
     </Text>
     <Text below={2}>It is expected back on {FORMAT.weekdayDate(until)}.</Text>
     <Button variant="outlined" color="inherit" {...{ component: Link, to: `/calendar/${instrumentId}` }}>
-      It is back, or comes later
+      {goesToday ? 'It goes another day' : 'It is back, or comes later'}
     </Button>
     <Space above={1}>
       <Button color="inherit" disabled={busy} onClick={onPlayed}>

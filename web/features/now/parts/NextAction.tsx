@@ -25,7 +25,7 @@ export function NextAction({
   readonly onPackUp: (minutesAtHand: number | null) => void;
   readonly onLayOut: () => void;
 }) {
-  const { instrument, openRunKey, awaitsPackUp, awayUntil, stopped, lastPlay, water, damp, alone } = page;
+  const { instrument, openRunKey, awaitsPackUp, awayUntil, goesToday, stopped, lastPlay, water, damp, alone } = page;
   const [minutesAtHand, setMinutesAtHand] = useState<number | null>(null);
   const played = lastPlay
     ? `Last played ${FORMAT.weekdayDate(lastPlay.endedOn)}, ${duration(lastPlay.minutes)}.`
@@ -41,8 +41,10 @@ export function NextAction({
       </>
     );
   if (stopped && !stopped.mayBePlayed) return <StoppedNow page={page} busy={busy} onPlayed={onPlayed} />;
-  if (awayUntil !== null)
-    return <AtTheBench instrumentId={instrument.id} until={awayUntil} busy={busy} onPlayed={onPlayed} />;
+  const away = awayUntil !== null && (
+    <AtTheBench instrumentId={instrument.id} until={awayUntil} {...{ goesToday, busy, onPlayed }} />
+  );
+  if (away && !goesToday) return away;
   if (awaitsPackUp)
     return (
       <>
@@ -73,5 +75,6 @@ export function NextAction({
       </>
     );
   if (damp !== null) return <CasedDamp damp={damp} busy={busy} onLayOut={onLayOut} onPlayed={onPlayed} />;
+  if (away) return away;
   return <ReadyToPlay page={page} played={played} busy={busy} onPlayed={onPlayed} {...ready} />;
 }
