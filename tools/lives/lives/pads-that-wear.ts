@@ -1,8 +1,9 @@
 import { costPaths } from '#contract/costs.ts';
 import { addDays, localDate } from '#core/time/local-date.ts';
 import { AtTheBench, reads } from '#tools/lives/benching.ts';
-import { isWeekday } from '#tools/lives/habits.ts';
+import { doWhatIsDue, isWeekday, practise } from '#tools/lives/habits.ts';
 import type { Life } from '#tools/lives/life.ts';
+import type { Person } from '#tools/lives/person.ts';
 
 /** Seconds the upper joint holds: it loses two in five weeks, and holds nine once its pads are new. */
 const NEW = 9;
@@ -13,13 +14,21 @@ const EVERY_DAYS = 14;
 let bench = new AtTheBench('EUR');
 let newSince = 0;
 
+/** What today asks for before it goes to the bench. */
+async function packsUpLate(person: Person): Promise<void> {
+  const { awaitsPackUp, goesToday } = await person.care('clarinet');
+  if (!awaitsPackUp || !goesToday) return;
+  person.note('  packed up clarinet before it goes to the bench');
+  await person.run('after', [{ instrumentId: 'clarinet', itemIds: [] }]);
+}
+
 export const life: Life = {
   name: 'pads-that-wear',
-  who: 'A clarinettist whose pads wear, who reads how long the joint holds, goes to the bench when it is said, and saves for it.',
+  who: 'A clarinettist whose pads wear, who reads how long the joint holds, goes to the bench when it is said with what was played the evening before, and saves for it.',
   from: localDate('2026-02-02'),
   days: 150,
   nature: 'does-what-is-said',
-  opens: ['bench'],
+  opens: ['bench', 'care'],
   begin: async (person) => {
     bench = new AtTheBench('EUR');
     newSince = 0;
@@ -36,9 +45,14 @@ export const life: Life = {
   },
   live: async (person, day) => {
     const isAway = bench.isAway('clarinet', person.today);
-    if (!isAway && isWeekday(person, 0, 2, 4)) await person.play('clarinet', 45);
+    const eve = bench.isAway('clarinet', addDays(person.today, 1));
+    // On the evening before it goes there nobody has time: it is packed up in the morning.
+    if (isAway) await packsUpLate(person);
+    else if (eve || isWeekday(person, 0, 2, 4))
+      await practise(person, { instrumentId: 'clarinet', minutes: 45, obeys: true, packsUp: !eve });
     const works = person.deeds.length;
     await bench.day(person);
+    if (!bench.isAway('clarinet', person.today)) await doWhatIsDue(person, 'clarinet');
     const back = person.deeds.slice(works).find(({ did }) => did === 'came-back');
     if (back?.did === 'came-back' && back.works.includes('pads')) newSince = day;
     if (isAway || bench.isAway('clarinet', person.today) || day % EVERY_DAYS !== 0) return;
