@@ -18,6 +18,7 @@ const PLACE = {
     openRunKey: null,
     lastPlayedOn: null,
     awayUntil: null,
+    goesToday: false,
     faults: 'none',
     hasReeds: true,
   },
