@@ -58,6 +58,16 @@ describe('today', () => {
     ]);
   });
 
+  test('of what stands wet equally long the wettest comes first; what ended just now, or by a fast clock later, is new', () => {
+    const wet = (id: string, grams: number, playedAt = NOW - 30) => stands(id, { awaitsPackUp: true, grams, playedAt });
+    expect(told(wet('a', 1), wet('b', 3), wet('c', 2))).toEqual(['wet b', 'wet c', 'wet a']);
+    expect(told(wet('c', 3), wet('b', 1), wet('a', 2))).toEqual(['wet c', 'wet a', 'wet b']);
+    const since = (playedAt: number) => todayList([wet('one', 1, playedAt)], NOW).lines[0];
+    expect([since(NOW - 1), since(NOW), since(NOW + 5)]).toMatchObject(
+      [1, 0, 0].map((wetMinutes) => ({ what: 'wet', wetMinutes })),
+    );
+  });
+
   test('what was noticed and is being asked about is one line', () => {
     const items = practiceOf(BOOK, { kind: 'clarinet' }).items;
     const noticed = (id: CareItemId, which: SignId | null) => {
