@@ -37,6 +37,11 @@ describe('what of a calendar does not go together', () => {
     expect(says(away(3, 10), event('concert', 10))).toEqual([clash]);
     expect(says(away(3, 10), event('concert', 11), event('concert', 5, { instrumentIds: [alto] }))).toEqual([]);
     expect(says(away(3, 10), event('concert', 5, { instrumentIds: [alto, clarinet] }))).toHaveLength(1);
+    // Of two stays that overlap it is back after the later, in whatever order they were said.
+    const until = (...stays: CalendarEvent[]) =>
+      says(...stays, event('concert', 5)).filter((words) => /^A conc/.test(words));
+    const late = ['A concert, 2026-12-02: Clarinet is at the bench until 2026-12-10.'];
+    expect([until(away(3, 7), away(4, 13)), until(away(4, 13), away(3, 7))]).toEqual([late, late]);
     // It is back: its stay is over, whatever day was foreseen.
     expect(says(away(3, 10, { stay: { done: [], cost: null } }), event('concert', 5))).toEqual([]);
     expect(says(away(3, 10), event('holiday', 5, { minutes: null }))).toEqual([]);

@@ -30,10 +30,12 @@ function playedWhileAway(events: readonly CalendarEvent[], { instruments, format
     .filter(({ what }) => isPlayed(what))
     .flatMap((event) =>
       instruments.flatMap(({ instrumentId, name }) => {
-        const stay = stays.find((one) => on(one, instrumentId) && on(event, instrumentId) && overlap(one, event));
-        if (stay === undefined) return [];
-        const until = format.date(lastDayOf(stay));
-        return [`${asSentence(eventWords(event))}, ${format.date(event.on)}: ${name} is at the bench until ${until}.`];
+        const away = stays.filter((one) => on(one, instrumentId) && on(event, instrumentId) && overlap(one, event));
+        // Of two stays that overlap it is back after the later.
+        const until = away.map(lastDayOf).toSorted().at(-1);
+        if (until === undefined) return [];
+        const day = format.date(event.on);
+        return [`${asSentence(eventWords(event))}, ${day}: ${name} is at the bench until ${format.date(until)}.`];
       }),
     );
 }
