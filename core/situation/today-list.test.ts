@@ -141,7 +141,7 @@ describe('today', () => {
     const damp = stands('damp', { isAway: true, goesToday: true, handover: 'pack', dampSince: NOW - 600 });
     expect(told(goes, damp, stands('there', wet))).toEqual(['wet goes', 'damp damp', 'pack goes', 'pack damp']);
     expect(told({ ...goes, openRunKey: 'a-run' })).toEqual(['run goes', 'pack goes']);
-    expect(told({ ...goes, stopped: 'laid-by' })).toEqual(['pack goes']);
+    expect(told({ ...goes, stopped: 'laid-by' })).toEqual(['stopped goes', 'pack goes']);
   });
 
   test('what is to be measured again comes last, and not of what is at the bench or laid by', () => {

@@ -68,8 +68,9 @@ const loadOf = ({ load }: ItemClock): number => load ?? 1;
  * One ordered list over several instruments: runs under way, then what is stopped, then what stands wet (the longest
  * first), what lies cased damp, what goes to the bench or comes from there, what is asked about, what is looked over because it was knocked, what was noticed or left
  * from packing up, what is looked over before its first note, then what is due, the furthest over first, and last what is
- * to be measured again. What has no line is fine, unless nothing is known of some of its care. What is at the bench is only named, but for being packed and fetched
- * and for the water in it on the morning it goes; of what is laid by nothing else is asked.
+ * to be measured again. What has no line is fine, unless nothing is known of some of its care. What is at the bench is
+ * only named, but for being packed and fetched; on the morning it goes its run, its stop and its water are still said.
+ * Of what is laid by nothing else is asked.
  *
  * @param now wall minute of the player's clock
  */
@@ -82,7 +83,9 @@ export function todayList(all: readonly StandsToday[], now: number): Today {
   const runs = stillHere.flatMap(({ id, openRunKey }): TodayLine[] =>
     openRunKey === null ? [] : [{ what: 'run', id, runKey: openRunKey }],
   );
-  const stops = there.filter(({ stopped }) => stopped !== null).map(({ id }): TodayLine => ({ what: 'stopped', id }));
+  const stops = stillHere
+    .filter(({ stopped }) => stopped !== null)
+    .map(({ id }): TodayLine => ({ what: 'stopped', id }));
   const wrong = instruments
     .filter(({ asked, stopped }) => asked !== null && stopped === null)
     .map(({ id }): TodayLine => ({ what: 'wrong', id }));
